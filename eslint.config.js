@@ -1,0 +1,43 @@
+import js from '@eslint/js';
+import prettier from 'eslint-config-prettier';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+export default ts.config(
+  {
+    ignores: ['.svelte-kit/', '.build/', '.data/', 'build/', 'test-results/', 'playwright-report/']
+  },
+  js.configs.recommended,
+  ...ts.configs.strict,
+  ...svelte.configs.recommended,
+  prettier,
+  ...svelte.configs.prettier,
+  {
+    languageOptions: { globals: { ...globals.browser, ...globals.node } },
+    rules: {
+      eqeqeq: 'error',
+      'no-console': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      // Links are plain paths on one origin; there is no base path to resolve.
+      'svelte/no-navigation-without-resolve': 'off'
+    }
+  },
+  {
+    files: ['**/*.svelte', '**/*.svelte.ts'],
+    languageOptions: {
+      parserOptions: { extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig }
+    }
+  },
+  {
+    // Typed rules where a forgotten await could lose a record.
+    files: ['src/lib/server/**/*.ts', 'src/lib/client/**/*.ts', 'scripts/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    languageOptions: { parserOptions: { projectService: true, extraFileExtensions: ['.svelte'] } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error'
+    }
+  }
+);

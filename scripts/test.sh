@@ -1,0 +1,31 @@
+# Sourced by ./zanjador test: every check and test, tallied into one line.
+
+# check "what" command…: one pass or fail; its output is shown when it fails.
+check() {
+  local what="$1" out="$RESULTS/check.log" from; shift; from=$(date +%s)
+  if "$@" >"$out" 2>&1 </dev/null; then
+    echo pass >>"$RESULTS/checks"
+    printf '  ✓ %-42s%5d s\n' "$what" $(($(date +%s) - from))
+  else
+    echo fail >>"$RESULTS/checks"
+    printf '  ✗ %s\n' "$what"; tail -n 40 "$out"
+  fi
+}
+
+run_all_tests() {
+  RESULTS="$DATA/results"; rm -rf "$RESULTS"; mkdir -p "$RESULTS"
+  need_modules; need_postgres; need_chromium; build_tools; build_app
+  cluster_start test-cluster
+  trap cluster_stop EXIT
+  export ZANJADOR_TEST_CLUSTER="$CLUSTER_URL"
+
+  check "formatting" npm run --silent check:format
+  check "arrows one way" npm run --silent check:arrows
+  check "nothing unused" npm run --silent check:unused
+  check "lint" npm run --silent check:lint
+  check "types" npm run --silent check:types
+  npx vitest run --project unit --reporter=default --reporter=json --outputFile="$RESULTS/unit.json"
+  npx vitest run --project database --reporter=default --reporter=json --outputFile="$RESULTS/database.json"
+  PLAYWRIGHT_JSON_OUTPUT_NAME="$RESULTS/e2e.json" npx playwright test --reporter=list,json
+  node .build/scripts/tally.js "$RESULTS"
+}

@@ -1,0 +1,15 @@
+import type { Database } from '$lib/server/db/connect';
+import type { PersonView } from '$lib/server/services/people';
+
+declare global {
+  namespace App {
+    interface Locals {
+      /** opened at first use */
+      database: () => Database;
+      /** who is at the bench; null until someone says so */
+      person: PersonView | null;
+    }
+  }
+}
+
+export {};

@@ -1,0 +1,83 @@
+import { z } from 'zod';
+import { invalidInput, type Answer } from './answer.ts';
+import { RivetDiameterInput, RivetDiameterResult, rivetDiameter } from './carry/rivet-diameter.ts';
+import {
+  RivetsRequiredInput,
+  RivetsRequiredResult,
+  rivetsRequired
+} from './carry/rivets-required.ts';
+import { DrivenHeadInput, DrivenHeadResult, drivenHead } from './check/driven-head.ts';
+import { RowLayoutInput, RowLayoutResult, rowLayout } from './layout/row-layout.ts';
+import { readInput } from './schema/read.ts';
+import { FlushMethodInput, FlushMethodResult, flushMethod } from './stack/flush-method.ts';
+import { PartNumberInput, PartNumberResult, partNumber } from './stack/part-number.ts';
+import { PredictHeadInput, PredictHeadResult, predictHead } from './stack/predict-head.ts';
+import { RivetLengthInput, RivetLengthResult, rivetLength } from './stack/rivet-length.ts';
+
+/** One calculation: the schemas of its input and result, and its function from raw input. */
+export interface Operation {
+  input: z.ZodType;
+  result: z.ZodType;
+  run(raw: unknown): Answer<unknown>;
+}
+
+const operation = <I extends z.ZodType, R extends z.ZodType>(
+  input: I,
+  result: R,
+  compute: (input: z.output<I>) => Answer<z.output<R>>
+): Operation => ({
+  input,
+  result,
+  run(raw) {
+    const read = readInput(input, raw);
+    return read.ok ? compute(read.value) : read;
+  }
+});
+
+/** Every calculation of the core by name: the pages, the command and the server answer from this table. */
+export const OPERATIONS: Readonly<Record<string, Operation>> = {
+  'rivet-diameter': operation(RivetDiameterInput, RivetDiameterResult, rivetDiameter),
+  'part-number': operation(PartNumberInput, PartNumberResult, partNumber),
+  'rivets-required': operation(RivetsRequiredInput, RivetsRequiredResult, rivetsRequired),
+  'row-layout': operation(RowLayoutInput, RowLayoutResult, rowLayout),
+  'rivet-length': operation(RivetLengthInput, RivetLengthResult, rivetLength),
+  'predict-head': operation(PredictHeadInput, PredictHeadResult, predictHead),
+  'flush-method': operation(FlushMethodInput, FlushMethodResult, flushMethod),
+  'driven-head': operation(DrivenHeadInput, DrivenHeadResult, drivenHead)
+};
+
+/**
+ * Runs one calculation on raw input.
+ *
+ * @param op its name in the table
+ * @param raw unparsed input
+ * @throws never: bad input and rules that say no are answers
+ */
+export function calc(op: string, raw: unknown): Answer<unknown> {
+  const found = Object.hasOwn(OPERATIONS, op) ? OPERATIONS[op] : undefined;
+  if (!found)
+    return invalidInput(
+      'op',
+      `there is no calculation "${op}"; there are ${Object.keys(OPERATIONS).join(', ')}`
+    );
+  return found.run(raw);
+}
+
+const CalcRequest = z.object({ op: z.string(), input: z.unknown() });
+
+/**
+ * Answers one line of the calc command.
+ *
+ * @param text a JSON object `{"op", "input"}`
+ * @returns the answer; a line that is not such JSON is `invalid-input`
+ */
+export function calcLine(text: string): Answer<unknown> {
+  let parsed: unknown;
+  try {
+    parsed = JSON.parse(text);
+  } catch {
+    return invalidInput('', 'this line is not JSON; {"op": "...", "input": {...}} is expected');
+  }
+  const request = readInput(CalcRequest, parsed);
+  return request.ok ? calc(request.value.op, request.value.input) : request;
+}

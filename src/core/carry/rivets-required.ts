@@ -1,0 +1,119 @@
+import { z } from 'zod';
+import { answer, notPossible, num, workLine, type Answer } from '../answer.ts';
+import {
+  FAMILY_CONSTANTS,
+  LEAST_SHEET_IN,
+  LOCATION_FACTOR,
+  MOST_PER_INCH
+} from '../catalog/families.ts';
+import { rivetSize } from '../catalog/rivets.ts';
+import {
+  Dash,
+  Family,
+  Head,
+  lengthIn,
+  Location,
+  thicknessIn,
+  WIDEST_IN
+} from '../schema/fields.ts';
+import { atLeast, below, ceilTo, roundHalfAway } from '../units/tolerance.ts';
+
+export const RivetsRequiredInput = z.strictObject({
+  family: Family,
+  thicknessIn,
+  dash: Dash,
+  widthIn: lengthIn("the joint's width", { above: 0, most: WIDEST_IN }),
+  location: Location.default('general'),
+  head: Head.default('universal')
+});
+export type RivetsRequiredInput = z.output<typeof RivetsRequiredInput>;
+
+export const RivetsRequiredResult = z.strictObject({
+  perInchExact: z.number(),
+  perInch: z.number(),
+  critical: z.enum(['shear', 'bearing']),
+  factor: z.number(),
+  required: z.number().int(),
+  requiredExact: z.number().int(),
+  warnings: z.array(z.literal('flush-strength-lower'))
+});
+export type RivetsRequiredResult = z.infer<typeof RivetsRequiredResult>;
+
+/**
+ * Rivets an inch that each limit asks for by itself.
+ *
+ * @param thicknessIn in
+ * @returns `bearing`: the sheet's holes would stretch first; `shear`: the rivets would shear first; both 1/in
+ * @source handbook 4.1
+ */
+export function perInchLimits(family: Family, thicknessIn: number, dash: Dash) {
+  const { ks, kb } = FAMILY_CONSTANTS[family];
+  const holeIn = rivetSize(dash).nominalHoleIn;
+  return {
+    bearing: 1 / (kb * holeIn),
+    shear: thicknessIn / (ks * (Math.PI / 4) * holeIn ** 2)
+  };
+}
+
+/**
+ * How many protruding AD rivets a joint needs so that it carries what its sheet carries: rivets an
+ * inch by sheet family, thickness and size, times width, times the share its location asks for.
+ *
+ * @param input thickness 0.010 to 0.25 in, width up to 1,200 in
+ * @returns `perInch` rounded to one decimal, half up, and the count from it; `…Exact` from the unrounded
+ * figure; `critical` is the limit that governs (a tie is bearing)
+ * @throws never; `not-possible` when the rivet is too large for the sheet or over 14.0 an inch are needed
+ * @source handbook 4.1; contract `rivets-required`
+ * @example rivets-required {"family":"clad-2024","thicknessIn":0.032,"dash":6,"widthIn":10} -> {"perInch":3.3,"critical":"bearing","required":33}
+ */
+export function rivetsRequired(input: RivetsRequiredInput): Answer<RivetsRequiredResult> {
+  const { family, thicknessIn, dash, widthIn, location, head } = input;
+  const leastSheetIn = LEAST_SHEET_IN[dash];
+  if (leastSheetIn !== undefined && below(thicknessIn, leastSheetIn))
+    return notPossible(
+      'dash',
+      `a dash ${dash} rivet is too large for a ${num(thicknessIn)} in sheet: the guidance starts at ${num(leastSheetIn)} in for this size`
+    );
+
+  const { ks, kb } = FAMILY_CONSTANTS[family];
+  const holeIn = rivetSize(dash).nominalHoleIn;
+  const { bearing, shear } = perInchLimits(family, thicknessIn, dash);
+  const critical = atLeast(bearing, shear) ? 'bearing' : 'shear';
+  const perInchExact = Math.max(bearing, shear);
+  const perInch = roundHalfAway(perInchExact * 10) / 10;
+  if (perInch > MOST_PER_INCH)
+    return notPossible(
+      'dash',
+      `a dash ${dash} rivet is too small for a ${num(thicknessIn)} in sheet: ${num(perInch)} an inch would be needed, rows fit up to ${MOST_PER_INCH}`
+    );
+
+  const factor = LOCATION_FACTOR[location];
+  const required = ceilTo(perInch * widthIn * factor);
+  return answer(
+    {
+      perInchExact,
+      perInch,
+      critical,
+      factor,
+      required,
+      requiredExact: ceilTo(perInchExact * widthIn * factor),
+      warnings: head === 'countersunk' ? ['flush-strength-lower'] : []
+    },
+    [
+      workLine('bearing', `1 / (kb·dh) = 1 / (${kb} × ${num(holeIn)})`, bearing, '/in'),
+      workLine(
+        'shear',
+        `t / (ks·π/4·dh²) = ${num(thicknessIn)} / (${ks} × π/4 × ${num(holeIn)}²)`,
+        shear,
+        '/in'
+      ),
+      workLine(`per inch, ${critical} governs`, 'the larger, to one decimal', perInch, '/in'),
+      workLine(
+        'rivets required',
+        `⌈per inch × width × factor⌉ = ⌈${num(perInch)} × ${num(widthIn)} × ${factor}⌉`,
+        required,
+        'rivets'
+      )
+    ]
+  );
+}

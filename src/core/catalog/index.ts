@@ -1,0 +1,4 @@
+export * from './drills.ts';
+export * from './families.ts';
+export * from './head-limits.ts';
+export * from './rivets.ts';

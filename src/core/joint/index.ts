@@ -1,0 +1,4 @@
+export * from './differences.ts';
+export * from './issue.ts';
+export * from './lap.ts';
+export * from './read-entered.ts';

@@ -1,0 +1,319 @@
+import { z } from 'zod';
+import { answer, notPossible, num, workLine, type Answer, type WorkLine } from '../answer.ts';
+import {
+  EDGE_MAX_D,
+  EDGE_MIN_D,
+  PITCH_MAX_D,
+  PITCH_MIN_D,
+  rivetSize,
+  TRANSVERSE_MAX_D,
+  TRANSVERSE_MIN_D,
+  TRANSVERSE_OF_PITCH
+} from '../catalog/rivets.ts';
+import { Dash, Head, lengthIn, MOST_HOLES, WIDEST_IN } from '../schema/fields.ts';
+import { downTo32nd, next32ndAbove, RulerScale, snapToRuler, upTo32nd } from '../units/ruler.ts';
+import { atLeast, atMost, below } from '../units/tolerance.ts';
+import {
+  leastPerRow,
+  rivetsInRow,
+  rivetsInRows,
+  rivetsPerRow,
+  type Pattern
+} from './row-spacing.ts';
+
+export const RowLayoutInput = z
+  .strictObject({
+    widthIn: lengthIn("the joint's width", { above: 0, most: WIDEST_IN }),
+    dash: Dash,
+    head: Head,
+    required: z
+      .int('a whole number of rivets is expected')
+      .min(1, 'at least one rivet is needed')
+      .max(MOST_HOLES, `at most ${MOST_HOLES} holes are laid out at once`),
+    rows: z.literal([1, 2, 3, 'auto'], { error: 'rows is 1, 2, 3 or "auto"' }).default('auto'),
+    pattern: z.enum(['in-line', 'staggered']).default('in-line'),
+    edgeIn: lengthIn('the edge distance', { above: 0, most: WIDEST_IN }).optional(),
+    prefer: z.enum(['fewest', 'near']).default('fewest'),
+    nearPitchIn: lengthIn('the wished pitch', { above: 0, most: WIDEST_IN }).optional(),
+    scale: RulerScale.default('exact')
+  })
+  .refine((input) => input.prefer !== 'near' || input.nearPitchIn !== undefined, {
+    path: ['nearPitchIn'],
+    message: 'nearPitchIn is needed with prefer "near": the pitch to come close to'
+  });
+export type RowLayoutInput = z.output<typeof RowLayoutInput>;
+
+export const LayoutCheck = z.strictObject({
+  rule: z.enum([
+    'edge-min',
+    'edge-max',
+    'pitch-min',
+    'pitch-max',
+    'snapped-edge-min',
+    'snapped-pitch-min',
+    'snapped-pitch-max',
+    'transverse-min',
+    'centre-min'
+  ]),
+  limitIn: z.number(),
+  valueIn: z.number(),
+  ok: z.boolean()
+});
+/** One limit of the layout, held against its value. */
+export type LayoutCheck = z.infer<typeof LayoutCheck>;
+
+export const LaidRow = z.strictObject({
+  offsetIn: z.number(),
+  marksIn: z.array(z.number()),
+  snappedIn: z.array(z.number())
+});
+/** One rivet row: its distance from the sheet's end, running marks from the datum edge, exact and snapped. */
+export type LaidRow = z.infer<typeof LaidRow>;
+
+export const RowLayoutResult = z.strictObject({
+  rows: z.array(LaidRow),
+  perRow: z.number().int(),
+  total: z.number().int(),
+  pitchIn: z.number(),
+  pitchD: z.number(),
+  edgeIn: z.number(),
+  transverseIn: z.number(),
+  overlapIn: z.number(),
+  steppedOffErrorIn: z.number(),
+  checks: z.array(LayoutCheck)
+});
+export type RowLayoutResult = z.infer<typeof RowLayoutResult>;
+
+/** Distance between rows for a pitch: 75 % of it, held to 2.5 D and 4 D, on whole 32nds; all inches. */
+export function transversePitchIn(pitchIn: number, diameterIn: number): number {
+  const wishedIn = Math.max(TRANSVERSE_MIN_D * diameterIn, TRANSVERSE_OF_PITCH * pitchIn);
+  return Math.min(upTo32nd(wishedIn), downTo32nd(TRANSVERSE_MAX_D * diameterIn));
+}
+
+function layRow(
+  row: number,
+  pattern: Pattern,
+  perRow: number,
+  first: { edgeIn: number; pitchIn: number; transverseIn: number },
+  scale: RulerScale
+): LaidRow {
+  const startIn = first.edgeIn + (pattern === 'staggered' && row % 2 === 1 ? first.pitchIn / 2 : 0);
+  const marksIn = Array.from(
+    { length: rivetsInRow(pattern, row, perRow) },
+    (_, index) => startIn + index * first.pitchIn
+  );
+  return {
+    offsetIn: first.edgeIn + row * first.transverseIn,
+    marksIn,
+    snappedIn: marksIn.map((markIn) => snapToRuler(markIn, scale))
+  };
+}
+
+/** Smallest and largest gap between neighbours within the rows, in. */
+function snappedGaps(rows: LaidRow[]): { least: number; most: number } {
+  let least = Infinity;
+  let most = -Infinity;
+  for (const { snappedIn } of rows)
+    for (let index = 1; index < snappedIn.length; index++) {
+      const gapIn = (snappedIn[index] ?? 0) - (snappedIn[index - 1] ?? 0);
+      least = Math.min(least, gapIn);
+      most = Math.max(most, gapIn);
+    }
+  return { least, most };
+}
+
+/** Smallest distance of an end mark from the sheet's sides, in. */
+const snappedEdgeIn = (rows: LaidRow[], widthIn: number): number =>
+  Math.min(
+    ...rows.flatMap(({ snappedIn }) => [snappedIn[0] ?? 0, widthIn - (snappedIn.at(-1) ?? 0)])
+  );
+
+const minimum = (rule: LayoutCheck['rule'], limitIn: number, valueIn: number): LayoutCheck => ({
+  rule,
+  limitIn,
+  valueIn,
+  ok: atLeast(valueIn, limitIn)
+});
+const maximum = (rule: LayoutCheck['rule'], limitIn: number, valueIn: number): LayoutCheck => ({
+  rule,
+  limitIn,
+  valueIn,
+  ok: atMost(valueIn, limitIn)
+});
+
+/**
+ * Lays a joint's rivets out in straight rows: how many a row, the pitch, the running marks from one
+ * datum edge exact and on the ruler, and every limit held against both.
+ *
+ * @param input inches; `required` rivets over all rows; without `edgeIn` the next whole 1/32 over the least
+ * edge distance is taken
+ * @returns lengths in inches; `perRow` is the first row's count; `steppedOffErrorIn` is how far the last
+ * mark would be off had the snapped pitch been stepped off
+ * @throws never; `not-possible` when the edge distance is under its minimum, the sheet is too narrow, or
+ * the pitch would be under 3 D
+ * @source handbook 4.2; contract `row-layout`
+ * @example row-layout {"widthIn":6,"dash":4,"head":"universal","required":9,"rows":1} -> {"perRow":9,"total":9,"pitchD":5.4375,"edgeIn":0.28125}
+ */
+export function rowLayout(input: RowLayoutInput): Answer<RowLayoutResult> {
+  const { widthIn, dash, head, required, pattern, prefer, nearPitchIn, scale } = input;
+  const D = rivetSize(dash).diameterIn;
+  const edgeMinIn = EDGE_MIN_D[head] * D;
+  const edgeIn = input.edgeIn ?? next32ndAbove(edgeMinIn);
+  if (below(edgeIn, edgeMinIn))
+    return notPossible(
+      'edgeIn',
+      `edge distance ${num(edgeIn)} in is under the least of ${EDGE_MIN_D[head]} D = ${num(edgeMinIn)} in for a ${head} head of dash ${dash}`
+    );
+  const spanIn = widthIn - 2 * edgeIn;
+  if (atMost(spanIn, 0))
+    return notPossible(
+      'widthIn',
+      `a width of ${num(widthIn)} in leaves no room between edge distances of ${num(edgeIn)} in: it must be over ${num(2 * edgeIn)} in`
+    );
+
+  const tried = input.rows === 'auto' ? [1, 2, 3] : [input.rows];
+  const wish = { spanIn, diameterIn: D, required, pattern };
+  const near = prefer === 'near' ? (nearPitchIn ?? null) : null;
+  let chosen: { rows: number; perRow: number } | null = null;
+  for (const rows of tried) {
+    const perRow = rivetsPerRow({ ...wish, rows, nearPitchIn: near });
+    if (perRow === null) continue;
+    chosen = { rows, perRow };
+    break;
+  }
+  if (chosen === null) {
+    const rows = tried.at(-1) ?? 1;
+    const least = leastPerRow(pattern, rows, required);
+    return notPossible(
+      'required',
+      `${required} rivets in ${rows === 1 ? 'one row' : `${rows} rows`} need ${least} in a row: a pitch of ${num(spanIn / (least - 1))} in, under the least of 3 D = ${num(PITCH_MIN_D * D)} in`
+    );
+  }
+
+  const { rows: rowCount, perRow } = chosen;
+  const pitchIn = spanIn / (perRow - 1);
+  const transverseIn = transversePitchIn(pitchIn, D);
+  const rows = Array.from({ length: rowCount }, (_, row) =>
+    layRow(row, pattern, perRow, { edgeIn, pitchIn, transverseIn }, scale)
+  );
+  const overlapIn = 2 * edgeIn + (rowCount - 1) * transverseIn;
+  const snappedPitchIn = snapToRuler(pitchIn, scale);
+  const steppedOffErrorIn = (perRow - 1) * snappedPitchIn - spanIn;
+  const gaps = snappedGaps(rows);
+  const minPitchIn = PITCH_MIN_D * D;
+  const maxPitchIn = PITCH_MAX_D * D;
+  const checks = [
+    minimum('edge-min', edgeMinIn, edgeIn),
+    maximum('edge-max', EDGE_MAX_D * D, edgeIn),
+    minimum('pitch-min', minPitchIn, pitchIn),
+    maximum('pitch-max', maxPitchIn, pitchIn),
+    minimum('snapped-edge-min', edgeMinIn, snappedEdgeIn(rows, widthIn)),
+    minimum('snapped-pitch-min', minPitchIn, gaps.least),
+    maximum('snapped-pitch-max', maxPitchIn, gaps.most)
+  ];
+  if (rowCount > 1) {
+    const centresIn =
+      pattern === 'staggered' ? Math.hypot(pitchIn / 2, transverseIn) : transverseIn;
+    checks.push(
+      minimum('transverse-min', TRANSVERSE_MIN_D * D, transverseIn),
+      minimum('centre-min', TRANSVERSE_MIN_D * D, centresIn)
+    );
+  }
+  const total = rivetsInRows(pattern, rowCount, perRow);
+  return answer(
+    {
+      rows,
+      perRow,
+      total,
+      pitchIn,
+      pitchD: pitchIn / D,
+      edgeIn,
+      transverseIn,
+      overlapIn,
+      steppedOffErrorIn,
+      checks
+    },
+    explain(input, {
+      edgeMinIn,
+      edgeIn,
+      spanIn,
+      rowCount,
+      perRow,
+      pitchIn,
+      transverseIn,
+      overlapIn,
+      total,
+      snappedPitchIn,
+      steppedOffErrorIn
+    })
+  );
+}
+
+function explain(
+  { widthIn, dash, head, required, pattern, scale, edgeIn: given }: RowLayoutInput,
+  at: {
+    edgeMinIn: number;
+    edgeIn: number;
+    spanIn: number;
+    rowCount: number;
+    perRow: number;
+    pitchIn: number;
+    transverseIn: number;
+    overlapIn: number;
+    total: number;
+    snappedPitchIn: number;
+    steppedOffErrorIn: number;
+  }
+): WorkLine[] {
+  const D = rivetSize(dash).diameterIn;
+  const spaces = at.perRow - 1;
+  const least = leastPerRow(pattern, at.rowCount, required);
+  return [
+    workLine(
+      'edge distance',
+      given === undefined
+        ? `next whole 1/32 over ${EDGE_MIN_D[head]} D = ${num(at.edgeMinIn)}`
+        : `as given; the least is ${EDGE_MIN_D[head]} D = ${num(at.edgeMinIn)}`,
+      at.edgeIn,
+      'in'
+    ),
+    workLine(
+      'between end rivets',
+      `width − 2 × edge = ${num(widthIn)} − 2 × ${num(at.edgeIn)}`,
+      at.spanIn,
+      'in'
+    ),
+    workLine(
+      'rivets in the first row',
+      `${required} over ${at.rowCount} ${pattern === 'staggered' ? 'staggered ' : ''}row${at.rowCount > 1 ? 's' : ''} = ${least}${at.perRow > least ? `, grown to ${at.perRow} for the pitch` : ''}`,
+      at.perRow,
+      'rivets'
+    ),
+    workLine('pitch', `span / spaces = ${num(at.spanIn)} / ${spaces}`, at.pitchIn, 'in'),
+    workLine('pitch in D', `${num(at.pitchIn)} / ${num(D)}`, at.pitchIn / D, 'D'),
+    workLine(
+      'between rows',
+      `larger of 2.5 D and 0.75 × pitch, up to a 1/32, not over 4 D = larger of ${num(TRANSVERSE_MIN_D * D)} and ${num(TRANSVERSE_OF_PITCH * at.pitchIn)}`,
+      at.transverseIn,
+      'in'
+    ),
+    workLine(
+      'overlap',
+      `2 × edge + (rows − 1) × between rows = 2 × ${num(at.edgeIn)} + ${at.rowCount - 1} × ${num(at.transverseIn)}`,
+      at.overlapIn,
+      'in'
+    ),
+    workLine(
+      'rivets in all',
+      `over ${at.rowCount} row${at.rowCount > 1 ? 's' : ''}`,
+      at.total,
+      'rivets'
+    ),
+    workLine(
+      'stepping off would end',
+      `${spaces} × ${num(at.snappedPitchIn)} (pitch on the ${scale} ruler) − ${num(at.spanIn)}`,
+      at.steppedOffErrorIn,
+      'in'
+    )
+  ];
+}

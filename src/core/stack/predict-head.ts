@@ -1,0 +1,96 @@
+import { z } from 'zod';
+import { answer, invalidInput, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { HEAD_LIMITS, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
+import { rivetSize } from '../catalog/rivets.ts';
+import { Dash, Head, HeadLimitsKey, lengthIn } from '../schema/fields.ts';
+import { above, below } from '../units/tolerance.ts';
+
+export const PredictHeadInput = z.strictObject({
+  dash: Dash,
+  head: Head,
+  gripIn: lengthIn('the grip', { above: 0, most: 100 }),
+  lengthIn: lengthIn("the rivet's length", { above: 0, most: 100 }),
+  holeIn: lengthIn('the hole', { above: 0, most: 10 }),
+  limits: HeadLimitsKey.default('standard')
+});
+export type PredictHeadInput = z.output<typeof PredictHeadInput>;
+
+export const PredictHeadResult = z.strictObject({
+  volumeIn3: z.number(),
+  diameterAtHalfDIn: z.number(),
+  heightAt1p5DIn: z.number(),
+  heightBandD: z.strictObject({ low: z.number(), high: z.number() }).nullable()
+});
+export type PredictHeadResult = z.infer<typeof PredictHeadResult>;
+
+/** Height of the cylinder of a given volume and diameter; all inches. */
+const cylinderHeightIn = (volumeIn3: number, diameterIn: number): number =>
+  (4 * volumeIn3) / (Math.PI * diameterIn ** 2);
+
+/**
+ * The shop head that a rivet will make: the metal past the sheets, less what fills the hole round the
+ * shank, as an equivalent cylinder (volume is constant).
+ *
+ * @param input inches; `lengthIn` under the head for universal, overall for countersunk
+ * @returns volume in³, cylinder diameter at ½ D high, height at 1.5 D wide, and the band of heights in
+ * D at which both height and diameter are within the limits (null when there is none)
+ * @throws never; `not-possible` when no metal is left for a head or a countersunk head is higher than the grip
+ * @source handbook 4.3; contract `predict-head`
+ * @example predict-head {"dash":4,"head":"universal","gripIn":0.08,"lengthIn":0.25,"holeIn":0.1285} -> {"heightAt1p5DIn":0.073537}
+ */
+export function predictHead(input: PredictHeadInput): Answer<PredictHeadResult> {
+  const { dash, head, gripIn, lengthIn, holeIn, limits } = input;
+  const rivet = rivetSize(dash);
+  const D = rivet.diameterIn;
+  if (below(holeIn, D))
+    return invalidInput(
+      'holeIn',
+      `a hole of ${num(holeIn)} in does not take a dash ${dash} rivet, whose shank is ${num(D)} in`
+    );
+  const headHeightIn = head === 'countersunk' ? rivet.head.countersunk.heightIn : 0;
+  if (above(headHeightIn, gripIn))
+    return notPossible(
+      'gripIn',
+      `a countersunk head ${num(headHeightIn)} in high is higher than the grip of ${num(gripIn)} in`
+    );
+  const filledIn = gripIn - headHeightIn;
+  const outsideIn3 = (Math.PI / 4) * D ** 2 * (lengthIn - gripIn);
+  const fillIn3 = (Math.PI / 4) * (holeIn ** 2 - D ** 2) * filledIn;
+  const volumeIn3 = outsideIn3 - fillIn3;
+  if (volumeIn3 <= 0)
+    return notPossible(
+      'lengthIn',
+      `no metal is left for a head: ${num(lengthIn)} in of rivet in a grip of ${num(gripIn)} in, hole ${num(holeIn)} in`
+    );
+
+  const diameterAtHalfDIn = Math.sqrt((4 * volumeIn3) / (Math.PI * NOMINAL_HEIGHT_D * D));
+  const heightAt1p5DIn = cylinderHeightIn(volumeIn3, NOMINAL_DIAMETER_D * D);
+  const { diameterD, heightD } = HEAD_LIMITS[limits];
+  const low = Math.max(heightD.low, cylinderHeightIn(volumeIn3, diameterD.high * D) / D);
+  const high = Math.min(heightD.high, cylinderHeightIn(volumeIn3, diameterD.low * D) / D);
+  const heightBandD = above(low, high) ? null : { low, high: Math.max(low, high) };
+
+  return answer({ volumeIn3, diameterAtHalfDIn, heightAt1p5DIn, heightBandD }, [
+    workLine(
+      'metal past the sheets',
+      `π/4·D²·(L−G) = π/4 × ${num(D)}² × (${num(lengthIn)} − ${num(gripIn)})`,
+      outsideIn3,
+      'in³'
+    ),
+    workLine(
+      'metal that fills the hole',
+      `π/4·(hole²−D²)·${head === 'countersunk' ? '(G−head)' : 'G'} = π/4 × (${num(holeIn)}² − ${num(D)}²) × ${num(filledIn)}`,
+      fillIn3,
+      'in³'
+    ),
+    workLine('head volume', `${num(outsideIn3)} − ${num(fillIn3)}`, volumeIn3, 'in³'),
+    workLine('diameter at ½ D high', '√(4·V / (π·½D))', diameterAtHalfDIn, 'in'),
+    workLine('height at 1.5 D wide', '4·V / (π·(1.5D)²)', heightAt1p5DIn, 'in'),
+    workLine(
+      `heights to stop at, ${limits} limits`,
+      `both ${diameterD.low}–${diameterD.high} D wide and ${heightD.low}–${heightD.high} D high`,
+      heightBandD ? `${num(low)} to ${num(heightBandD.high)}` : 'none',
+      heightBandD ? 'D' : ''
+    )
+  ]);
+}

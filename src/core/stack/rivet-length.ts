@@ -1,0 +1,112 @@
+import { z } from 'zod';
+import { answer, invalidInput, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { LONGEST_LENGTH_DASH, rivetSize, SHORTEST_LENGTH_DASH } from '../catalog/rivets.ts';
+import { Alloy, Dash, Head, Increments, Lean, sheetsIn } from '../schema/fields.ts';
+import { above, below, ceilTo, floorTo, roundHalfAway } from '../units/tolerance.ts';
+import { writeLengthDash, writePartNumber } from './part-number.ts';
+
+export const RivetLengthInput = z.strictObject({
+  sheetsIn,
+  dash: Dash,
+  head: Head,
+  alloy: Alloy.default('AD'),
+  increments: Increments.default('half'),
+  lean: Lean.default('nearest'),
+  dimpled: z.boolean().default(false)
+});
+export type RivetLengthInput = z.output<typeof RivetLengthInput>;
+
+export const RivetLengthResult = z.strictObject({
+  gripIn: z.number(),
+  idealIn: z.number(),
+  lengthIn: z.number(),
+  lengthDash: z.string(),
+  protrusionIn: z.number(),
+  protrusionD: z.number(),
+  atDimpleIn: z.number().nullable(),
+  inWindow: z.boolean(),
+  partNumber: z.string()
+});
+export type RivetLengthResult = z.infer<typeof RivetLengthResult>;
+
+const IDEAL_PROTRUSION_D = 1.5;
+/** Protrusion is good strictly between these. */
+export const PROTRUSION_MIN_D = 1;
+export const PROTRUSION_MAX_D = 2;
+const STEPS_PER_IN = { sixteenth: 16, half: 32 };
+const ROUND = { nearest: roundHalfAway, long: ceilTo, short: floorTo };
+
+/** @returns whether a protrusion in D is inside the window, its limits excluded */
+export const protrusionInWindow = (protrusionD: number): boolean =>
+  above(protrusionD, PROTRUSION_MIN_D) && below(protrusionD, PROTRUSION_MAX_D);
+
+/**
+ * The rivet length for a stack: grip plus 1.5 D, rounded to a stocked length. The schools differ in
+ * the rounding (nearest, lean long, lean short) and in whether half sizes are stocked.
+ *
+ * @param input sheets in inches; `dimpled` only for countersunk heads
+ * @returns lengths in inches; `lengthIn` is under the head for universal, overall for countersunk;
+ * `atDimpleIn` is the protrusion reckoned from the raised dimple
+ * @throws never; `not-possible` when the length is not between -2 and -32
+ * @source handbook 4.3; contract `rivet-length`
+ * @example rivet-length {"sheetsIn":[0.0625,0.0625],"dash":4,"head":"universal"} -> {"lengthDash":"5","partNumber":"MS20470AD4-5"}
+ */
+export function rivetLength(input: RivetLengthInput): Answer<RivetLengthResult> {
+  const { sheetsIn, dash, head, alloy, increments, lean, dimpled } = input;
+  if (dimpled && head === 'universal')
+    return invalidInput('dimpled', 'a universal head is not dimpled: it sits on top of the sheet');
+
+  const rivet = rivetSize(dash);
+  const D = rivet.diameterIn;
+  const gripIn = sheetsIn.reduce((sum, sheet) => sum + sheet, 0);
+  const idealIn = gripIn + IDEAL_PROTRUSION_D * D;
+  const stepsPerIn = STEPS_PER_IN[increments];
+  const lengthIn = ROUND[lean](idealIn * stepsPerIn) / stepsPerIn;
+  const sixteenths = lengthIn * 16;
+  if (sixteenths < SHORTEST_LENGTH_DASH || sixteenths > LONGEST_LENGTH_DASH)
+    return notPossible(
+      'sheetsIn',
+      `a grip of ${num(gripIn)} in asks for length -${num(sixteenths)}; rivets come from -${SHORTEST_LENGTH_DASH} to -${LONGEST_LENGTH_DASH}`
+    );
+
+  const protrusionIn = lengthIn - gripIn;
+  const protrusionD = protrusionIn / D;
+  const headHeightIn = rivet.head.countersunk.heightIn;
+  const atDimpleIn = dimpled ? protrusionIn - headHeightIn : null;
+  const lengthDash = writeLengthDash(sixteenths);
+  const work = [
+    workLine('grip', sheetsIn.map(num).join(' + '), gripIn, 'in'),
+    workLine('ideal length', `G + 1.5 D = ${num(gripIn)} + 1.5 × ${num(D)}`, idealIn, 'in'),
+    workLine(
+      `length, ${lean === 'nearest' ? 'nearest' : `lean ${lean}`}`,
+      `to a whole 1/${stepsPerIn} = -${lengthDash} (16ths)`,
+      lengthIn,
+      'in'
+    ),
+    workLine('protrusion', `L − G = ${num(lengthIn)} − ${num(gripIn)}`, protrusionIn, 'in'),
+    workLine('protrusion in D', `${num(protrusionIn)} / ${num(D)}`, protrusionD, 'D')
+  ];
+  if (atDimpleIn !== null)
+    work.push(
+      workLine(
+        'protrusion at the dimple',
+        `${num(protrusionIn)} − head height ${num(headHeightIn)}`,
+        atDimpleIn,
+        'in'
+      )
+    );
+  return answer(
+    {
+      gripIn,
+      idealIn,
+      lengthIn,
+      lengthDash,
+      protrusionIn,
+      protrusionD,
+      atDimpleIn,
+      inWindow: protrusionInWindow(protrusionD),
+      partNumber: writePartNumber('MS', head, alloy, dash, sixteenths)
+    },
+    work
+  );
+}

@@ -1,0 +1,6 @@
+export * from './factors.ts';
+export * from './format-length.ts';
+export * from './parse-length.ts';
+export * from './ruler.ts';
+export * from './tolerance.ts';
+export * from './understood.ts';

@@ -1,0 +1,32 @@
+/**
+ * One tolerance for every comparison, floor and ceiling of the core: lengths come from fractions and
+ * millimetres, so sums that are equal on paper differ in the sixteenth figure here. 1e-9 in is a
+ * thousand times finer than anything a shop can measure and a million times coarser than the error
+ * of a double.
+ */
+export const TOLERANCE = 1e-9;
+
+/** a ≥ b, a whisker under still counts. */
+export const atLeast = (a: number, b: number): boolean => a >= b - TOLERANCE;
+
+/** a ≤ b, a whisker over still counts. */
+export const atMost = (a: number, b: number): boolean => a <= b + TOLERANCE;
+
+/** a > b by more than the tolerance. */
+export const above = (a: number, b: number): boolean => a > b + TOLERANCE;
+
+/** a < b by more than the tolerance. */
+export const below = (a: number, b: number): boolean => a < b - TOLERANCE;
+
+/** The two agree within the tolerance. */
+export const same = (a: number, b: number): boolean => Math.abs(a - b) <= TOLERANCE;
+
+/** Ceiling; a value a whisker over a whole number is that number. */
+export const ceilTo = (a: number): number => Math.ceil(a - TOLERANCE);
+
+/** Floor; a value a whisker under a whole number is that number. */
+export const floorTo = (a: number): number => Math.floor(a + TOLERANCE);
+
+/** Nearest whole number, half away from zero; a whisker under a half counts as the half. */
+export const roundHalfAway = (a: number): number =>
+  a < 0 ? -Math.floor(-a + 0.5 + TOLERANCE) : Math.floor(a + 0.5 + TOLERANCE);

@@ -1,0 +1,14 @@
+import { MM_PER_IN } from './factors.ts';
+import { exactDecimal, writeDecimal } from './format-length.ts';
+import { parseLength } from './parse-length.ts';
+
+/**
+ * Says how a typed length was understood: inches, and millimetres beside them.
+ *
+ * @returns `= 0.0945 in · 2.4 mm`, or null while it cannot be read
+ */
+export function understood(text: string): string | null {
+  const read = parseLength(text);
+  if (!read.ok) return null;
+  return `= ${exactDecimal(read.valueIn)} · ${writeDecimal(read.valueIn * MM_PER_IN, 1, 2)} mm`;
+}

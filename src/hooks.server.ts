@@ -1,0 +1,48 @@
+import { json, redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
+import { closeDatabase, database } from '$lib/server/database';
+import { log } from '$lib/server/log';
+import { refuseForeignChange } from '$lib/server/own-origin';
+import { listPeople } from '$lib/server/services/people';
+
+process.on('sveltekit:shutdown', () => void closeDatabase());
+
+/** `localhost` and `127.0.0.1` are two origins to a browser: send people to the one that saves. */
+function rightAddress(request: Request, url: URL): string | null {
+  const host = request.headers.get('host');
+  return host === null || host === url.host ? null : `${url.origin}${url.pathname}${url.search}`;
+}
+
+export const handle: Handle = async ({ event, resolve }) => {
+  const { request, url, cookies, locals } = event;
+  const elsewhere = rightAddress(request, url);
+  if (elsewhere !== null) {
+    if (request.method === 'GET') redirect(307, elsewhere);
+    return json({ message: `this is served at ${url.origin} only` }, { status: 421 });
+  }
+  const refusal = refuseForeignChange(request, url);
+  if (refusal !== null) return json({ message: refusal }, { status: 403 });
+
+  locals.database = database;
+  const personId = cookies.get('person');
+  locals.person = personId
+    ? ((await listPeople(database())).find((person) => person.id === personId) ?? null)
+    : null;
+
+  const mode = cookies.get('mode') === 'dark' ? 'dark' : 'light';
+  const response = await resolve(event, {
+    transformPageChunk: ({ html }) => html.replace('%zanjador.mode%', mode)
+  });
+  response.headers.set('x-content-type-options', 'nosniff');
+  response.headers.set('referrer-policy', 'same-origin');
+  return response;
+};
+
+export const handleError: HandleServerError = ({ error, status, event }) => {
+  if (status >= 500) log.error({ err: error, path: event.url.pathname }, 'request failed');
+  return {
+    message:
+      status === 404
+        ? 'There is no such page here.'
+        : 'Something went wrong on the server. What was saved is safe; try again.'
+  };
+};

@@ -1,0 +1,219 @@
+import { z } from 'zod';
+import { headReport, HeadReading, type HeadReport } from '$core/check/head-report.ts';
+import {
+  holeStates,
+  lastVolumesIn3,
+  type CheckedHead,
+  type HoleEvent
+} from '$core/check/hole-events.ts';
+import type { SeenFlag } from '$core/check/findings.ts';
+import { problemsOf } from '$core/schema/read.ts';
+import type { Issue } from '$core/joint/issue.ts';
+import { messageOf, send } from './send';
+
+/** A reading as typed; nothing is lost by looking at another hole meanwhile. */
+interface Typed {
+  diameter: string;
+  height: string;
+  flags: SeenFlag[];
+}
+
+const NOTHING: Typed = { diameter: '', height: '', flags: [] };
+const RETRY_MS = 3000;
+const Answered = z.object({ id: z.string(), hole: z.int() });
+
+export type DeskState =
+  | { kind: 'idle' }
+  | { kind: 'sending' }
+  | { kind: 'waiting' }
+  | { kind: 'refused'; message: string };
+
+/** The readings of one issue: what is typed, what it means, what is recorded, what is still on its way. */
+export class CheckDesk {
+  readonly issue: Issue;
+  events = $state.raw<HoleEvent[]>([]);
+  state = $state.raw<DeskState>({ kind: 'idle' });
+
+  #typed = $state.raw<Record<number, Typed>>({});
+  #outbox = $state.raw<CheckedHead[]>([]);
+  #timer: ReturnType<typeof setTimeout> | undefined;
+  #sending = false;
+
+  readonly states = $derived.by(() =>
+    holeStates(
+      this.issue.holes.map((hole) => hole.number),
+      this.events
+    )
+  );
+
+  constructor(issue: Issue, events: HoleEvent[]) {
+    this.issue = issue;
+    this.events = events;
+  }
+
+  get waitingToSend(): number {
+    return this.#outbox.length;
+  }
+
+  typedFor(hole: number): Typed {
+    return this.#typed[hole] ?? NOTHING;
+  }
+
+  type(hole: number, change: Partial<Typed>): void {
+    this.#typed = { ...this.#typed, [hole]: { ...this.typedFor(hole), ...change } };
+    this.#store();
+  }
+
+  toggle(hole: number, flag: SeenFlag): void {
+    const { flags } = this.typedFor(hole);
+    this.type(hole, {
+      flags: flags.includes(flag) ? flags.filter((seen) => seen !== flag) : [...flags, flag]
+    });
+  }
+
+  /** The typed reading judged, or what is wrong with it; null while it is not complete. */
+  reportFor(
+    hole: number
+  ): { report: HeadReport; reading: HeadReading } | { problems: Record<string, string> } | null {
+    const { diameter, height, flags } = this.typedFor(hole);
+    if (diameter.trim() === '' || height.trim() === '') return null;
+    const { dash, limits, predictedIn3 } = this.issue.facts;
+    const read = HeadReading.safeParse({
+      dash,
+      limits,
+      diameterIn: diameter,
+      heightIn: height,
+      flags
+    });
+    if (!read.success)
+      return {
+        problems: Object.fromEntries(
+          problemsOf(read.error).map(({ path, message }) => [path, message])
+        )
+      };
+    const row = this.issue.holes.find(({ number }) => number === hole)?.row;
+    const others = this.issue.holes
+      .filter((other) => other.row === row && other.number !== hole)
+      .map(({ number }) => number);
+    return {
+      reading: read.data,
+      report: headReport(read.data, predictedIn3, lastVolumesIn3(this.states, others))
+    };
+  }
+
+  /** Hands a complete reading over for good; it counts as recorded once the server has acknowledged it. */
+  record(hole: number): void {
+    const judged = this.reportFor(hole);
+    if (!judged || !('reading' in judged)) return;
+    const { diameterIn, heightIn, flags } = judged.reading;
+    const checked: CheckedHead = {
+      id: crypto.randomUUID(),
+      hole,
+      at: new Date().toISOString(),
+      diameterIn,
+      heightIn,
+      flags
+    };
+    this.#outbox = [...this.#outbox, checked];
+    this.#forgetTyped(hole);
+    void this.sendAll();
+  }
+
+  isOnItsWay(hole: number): boolean {
+    return this.#outbox.some((checked) => checked.hole === hole);
+  }
+
+  /** The first hole after this one that nobody has looked at, or the next one. */
+  nextToDo(after: number): number {
+    const numbers = this.issue.holes.map((hole) => hole.number);
+    const open = (number: number) => !this.states.get(number)?.last && !this.isOnItsWay(number);
+    return (
+      numbers.find((number) => number > after && open(number)) ??
+      numbers.find((number) => number !== after && open(number)) ??
+      Math.min(after + 1, numbers.at(-1) ?? after)
+    );
+  }
+
+  /** Sends what waits, oldest first; keeps it and tries again while the server cannot be reached. */
+  async sendAll(): Promise<void> {
+    if (this.#sending) return;
+    clearTimeout(this.#timer);
+    this.#sending = true;
+    for (let next = this.#outbox[0]; next; next = this.#outbox[0]) {
+      this.state = { kind: 'sending' };
+      const reply = await send('POST', `/api/issues/${this.issue.id}/events`, next);
+      if (reply.reached && reply.ok && Answered.safeParse(reply.body).success) {
+        this.#acknowledge(reply.body as HoleEvent);
+        continue;
+      }
+      if (reply.reached && reply.status < 500) {
+        this.state = { kind: 'refused', message: messageOf(reply) };
+        // 401 goes away when someone says who they are; anything else goes back to be corrected.
+        if (reply.status !== 401) this.#giveBack(next);
+      } else {
+        this.state = { kind: 'waiting' };
+        this.#timer = setTimeout(() => void this.sendAll(), RETRY_MS);
+      }
+      this.#sending = false;
+      return;
+    }
+    this.#sending = false;
+    this.state = { kind: 'idle' };
+  }
+
+  /** Picks up what this browser still holds from an earlier visit. */
+  restore(): void {
+    const stored = localStorage.getItem(this.#key);
+    if (!stored) return;
+    try {
+      const { outbox, typed } = JSON.parse(stored) as {
+        outbox: CheckedHead[];
+        typed: Record<number, Typed>;
+      };
+      this.#outbox = outbox;
+      this.#typed = typed;
+    } catch {
+      localStorage.removeItem(this.#key);
+    }
+    if (this.#outbox.length > 0) void this.sendAll();
+  }
+
+  stop(): void {
+    clearTimeout(this.#timer);
+  }
+
+  get #key(): string {
+    return `zanjador.readings.${this.issue.id}`;
+  }
+
+  #acknowledge(event: HoleEvent): void {
+    this.events = [...this.events.filter(({ id }) => id !== event.id), event];
+    this.#drop(event.id);
+  }
+
+  #giveBack(checked: CheckedHead): void {
+    const { hole, diameterIn, heightIn, flags } = checked;
+    this.#drop(checked.id);
+    this.type(hole, { diameter: String(diameterIn), height: String(heightIn), flags });
+  }
+
+  #forgetTyped(hole: number): void {
+    this.#typed = Object.fromEntries(
+      Object.entries(this.#typed).filter(([number]) => Number(number) !== hole)
+    );
+    this.#store();
+  }
+
+  #drop(id: string): void {
+    this.#outbox = this.#outbox.filter((checked) => checked.id !== id);
+    this.#store();
+  }
+
+  #store(): void {
+    try {
+      localStorage.setItem(this.#key, JSON.stringify({ outbox: this.#outbox, typed: this.#typed }));
+    } catch {
+      // Storage that is full or switched off: readings still go to the server at once.
+    }
+  }
+}

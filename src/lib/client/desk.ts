@@ -1,0 +1,13 @@
+import { getContext, setContext } from 'svelte';
+import type { Issue } from '$core/joint/issue.ts';
+import type { CheckDesk } from './check-desk.svelte';
+
+/** The newest issue of the open joint and its readings; null before the first is made. */
+export interface IssueDesk {
+  readonly issue: Issue | null;
+  readonly desk: CheckDesk | null;
+}
+
+const KEY = Symbol('issue desk');
+export const provideIssueDesk = (desk: IssueDesk): IssueDesk => setContext(KEY, desk);
+export const useIssueDesk = (): IssueDesk => getContext<IssueDesk>(KEY);

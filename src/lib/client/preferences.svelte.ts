@@ -1,0 +1,47 @@
+import { getContext, setContext } from 'svelte';
+import { formatLength, type LengthStyle, type WrittenLength } from '$core/units/format-length.ts';
+
+export type Mode = 'light' | 'dark';
+
+/** A browser may keep a cookie for 400 days at most. */
+const KEEP_S = 400 * 24 * 3600;
+const remember = (name: string, value: string): void => {
+  document.cookie = `${name}=${encodeURIComponent(value)}; path=/; max-age=${KEEP_S}; samesite=strict`;
+};
+
+/** How this person wants lengths written and the screen lit; kept in cookies so that the server renders the same. */
+export class Preferences {
+  lengths = $state<LengthStyle>('1/64');
+  mode = $state<Mode>('light');
+
+  constructor(lengths: LengthStyle, mode: Mode) {
+    this.lengths = lengths;
+    this.mode = mode;
+  }
+
+  setLengths(lengths: LengthStyle): void {
+    this.lengths = lengths;
+    remember('lengths', lengths);
+  }
+
+  toggleMode(): void {
+    this.mode = this.mode === 'light' ? 'dark' : 'light';
+    document.documentElement.dataset['mode'] = this.mode;
+    remember('mode', this.mode);
+  }
+
+  write(lengthIn: number): WrittenLength {
+    return formatLength(lengthIn, this.lengths);
+  }
+
+  /** Figure and unit in one text; the unit is left off inches on drawings that state it once. */
+  text(lengthIn: number): string {
+    const { figure, unit } = this.write(lengthIn);
+    return unit === 'in' ? figure : `${figure} ${unit}`;
+  }
+}
+
+const KEY = Symbol('preferences');
+export const providePreferences = (preferences: Preferences): Preferences =>
+  setContext(KEY, preferences);
+export const usePreferences = (): Preferences => getContext<Preferences>(KEY);

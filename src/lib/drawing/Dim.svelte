@@ -1,0 +1,55 @@
+<script lang="ts">
+  /** A dimension line between two points of one axis, in screen pixels, with its text. */
+  interface Props {
+    /** the fixed coordinate: y of a horizontal one, x of a vertical one */
+    at: number;
+    from: number;
+    to: number;
+    text: string;
+    axis?: 'x' | 'y';
+    /** a vertical one's text stands on this side */
+    side?: 'left' | 'right';
+    strong?: boolean;
+  }
+  let { at, from, to, text, axis = 'x', side = 'left', strong = false }: Props = $props();
+  const middle = $derived((from + to) / 2);
+  const textWidth = $derived(text.length * 7.6 + 10);
+  const room = $derived(Math.abs(to - from) > textWidth + 16);
+</script>
+
+<g class="dim" class:strong>
+  {#if axis === 'x'}
+    <path d="M{from} {at} H{to} M{from} {at - 6} v12 M{to} {at - 6} v12" />
+    {#if room}
+      <rect x={middle - textWidth / 2} y={at - 10} width={textWidth} height="20" />
+      <text x={middle} y={at + 5} text-anchor="middle">{text}</text>
+    {:else}
+      <text x={middle} y={at - 10} text-anchor="middle">{text}</text>
+    {/if}
+  {:else}
+    <path d="M{at} {from} V{to} M{at - 6} {from} h12 M{at - 6} {to} h12" />
+    <text
+      x={side === 'left' ? at - 10 : at + 10}
+      y={middle + 5}
+      text-anchor={side === 'left' ? 'end' : 'start'}>{text}</text
+    >
+  {/if}
+</g>
+
+<style>
+  .dim path {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 1;
+  }
+  .dim rect {
+    fill: var(--paper);
+  }
+  .dim text {
+    font-size: 14px;
+    font-variant-numeric: tabular-nums;
+  }
+  .strong text {
+    font-weight: 700;
+  }
+</style>

@@ -1,0 +1,87 @@
+<script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
+
+  /** The measured head over the nominal one, to one scale. */
+  interface Props {
+    diameterIn: number;
+    /** the rivet's D */
+    rivetIn: number;
+    heightIn: number;
+  }
+  let { diameterIn, rivetIn, heightIn }: Props = $props();
+  const preferences = usePreferences();
+  const WIDE = 368;
+  const HIGH = 138;
+  const nominal = $derived({ wide: 1.5 * rivetIn, high: 0.5 * rivetIn });
+  const pxPerIn = $derived(
+    Math.min(190 / Math.max(diameterIn, nominal.wide), 84 / Math.max(heightIn, nominal.high))
+  );
+  const half = $derived((diameterIn / 2) * pxPerIn);
+  const high = $derived(heightIn * pxPerIn);
+  const axis = WIDE / 2;
+  const foot = 108;
+</script>
+
+<svg
+  viewBox="0 0 {WIDE} {HIGH}"
+  role="img"
+  aria-label="Measured head over the nominal head, to scale"
+>
+  <rect class="sheet" x="10" y={foot} width={WIDE - 20} height="24" />
+  <path
+    class="measured"
+    d="M{axis - half * 0.93} {foot} V{foot} Q{axis - half * 1.07} {foot - high / 2} {axis -
+      half * 0.93} {foot - high} H{axis + half * 0.93} Q{axis + half * 1.07} {foot -
+      high / 2} {axis + half * 0.93} {foot} Z"
+  />
+  <rect
+    class="nominal"
+    x={axis - (nominal.wide / 2) * pxPerIn}
+    y={foot - nominal.high * pxPerIn}
+    width={nominal.wide * pxPerIn}
+    height={nominal.high * pxPerIn}
+  />
+  <path class="axis" d="M{axis} 6 V{HIGH - 2}" />
+  <text x="8" y="20">measured</text>
+  <text x="8" y="38">{preferences.text(diameterIn)} × {preferences.text(heightIn)}</text>
+  <text class="good" x={WIDE - 8} y="20" text-anchor="end">nominal</text>
+  <text class="good" x={WIDE - 8} y="38" text-anchor="end"
+    >{preferences.text(nominal.wide)} × {preferences.text(nominal.high)}</text
+  >
+</svg>
+
+<style>
+  svg {
+    width: 100%;
+    max-height: 150px;
+    border: 1.5px solid var(--line);
+    border-radius: 10px;
+    background: var(--paper);
+  }
+  .sheet {
+    fill: var(--metal);
+    stroke: var(--metal-edge);
+  }
+  .measured {
+    fill: var(--metal-dark);
+    stroke: var(--ink);
+    stroke-width: 1.6;
+  }
+  .nominal {
+    fill: none;
+    stroke: var(--olive-deep);
+    stroke-width: 2;
+    stroke-dasharray: 6 4;
+  }
+  .axis {
+    stroke: var(--ink-soft);
+    stroke-dasharray: 10 4 2 4;
+  }
+  text {
+    font-size: 13px;
+    font-variant-numeric: tabular-nums;
+  }
+  .good {
+    fill: var(--olive-deep);
+  }
+</style>

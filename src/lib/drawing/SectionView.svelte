@@ -1,0 +1,288 @@
+<script lang="ts">
+  import { rivetSize } from '$core/catalog/rivets.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import type { ShownPlan } from '$lib/client/workspace.svelte';
+  import Dim from './Dim.svelte';
+  import { sectionShape } from './section-shape';
+
+  /** The section through one rivet, to one scale: as inserted, and driven as predicted. */
+  interface Props {
+    shown: ShownPlan;
+    stale?: boolean;
+  }
+  let { shown, stale = false }: Props = $props();
+  const preferences = usePreferences();
+
+  let widthPx = $state(800);
+  let heightPx = $state(500);
+  const TOP = 58;
+  const BOTTOM = 74;
+  /** half of the sheet shown beside each rivet, in diameters */
+  const BESIDE_D = 1.75;
+
+  const D = $derived(shown.plan.diameterIn);
+  const length = $derived(shown.plan.length.ok ? shown.plan.length.result : null);
+  const head = $derived(shown.plan.head.ok ? shown.plan.head.result : null);
+  const shape = $derived(
+    length
+      ? sectionShape(
+          shown.definition.sheets,
+          rivetSize(shown.plan.dash),
+          shown.definition.head,
+          shown.plan.hole.diameterIn,
+          length.lengthIn
+        )
+      : null
+  );
+  const pxPerIn = $derived(
+    shape
+      ? Math.min(
+          (heightPx - TOP - BOTTOM) / (shape.headProudIn + shape.shankEndIn),
+          (widthPx - 250) / (2 * BESIDE_D * D) / 2
+        )
+      : 1
+  );
+  const px = $derived((inches: number) => inches * pxPerIn);
+  const faceY = $derived(TOP + px(shape?.headProudIn ?? 0));
+  const gapPx = $derived(Math.max(0, (widthPx - 150 - 4 * px(BESIDE_D * D)) / 2));
+  const axes = $derived([92 + px(BESIDE_D * D), 92 + gapPx + 3 * px(BESIDE_D * D)]);
+  const nominal = $derived({ wide: 1.5 * D, high: 0.5 * D });
+  const drivenWideIn = $derived(head?.diameterAtHalfDIn ?? nominal.wide);
+
+  /** One sheet beside the hole, left and right, cut by the hole and the countersink. */
+  function sheetPath(
+    axis: number,
+    band: { topIn: number; bottomIn: number },
+    driven: boolean
+  ): string {
+    if (!shape) return '';
+    const edge = px(BESIDE_D * D);
+    const hole = px(
+      driven ? shape.shankRadiusIn * (shape.holeRadiusIn / shape.shankRadiusIn) : shape.holeRadiusIn
+    );
+    const top = faceY + px(band.topIn);
+    const bottom = faceY + px(band.bottomIn);
+    // The countersink narrows at a fixed slope from the face down to the hole.
+    const at = (depthIn: number): number =>
+      shape.sinkRadiusIn === null || depthIn >= shape.sinkDepthIn
+        ? hole
+        : Math.max(
+            hole,
+            px(
+              shape.sinkRadiusIn -
+                (depthIn / shape.sinkDepthIn) * (shape.sinkRadiusIn - shape.shankRadiusIn)
+            )
+          );
+    const upper = at(band.topIn);
+    const lower = at(band.bottomIn);
+    const knee = Math.min(band.bottomIn, Math.max(band.topIn, shape.sinkDepthIn));
+    const kneeY = faceY + px(knee);
+    return [-1, 1]
+      .map(
+        (side) =>
+          `M${axis + side * edge} ${top} H${axis + side * upper} L${axis + side * at(knee)} ${kneeY} L${axis + side * lower} ${bottom} H${axis + side * edge} Z`
+      )
+      .join(' ');
+  }
+  function headPath(axis: number): string {
+    if (!shape) return '';
+    const right = shape.headIn.map(([x, y]) => `${axis + px(x)} ${faceY + px(y)}`);
+    const left = [...shape.headIn].reverse().map(([x, y]) => `${axis - px(x)} ${faceY + px(y)}`);
+    return `M${right.join(' L')} L${left.join(' L')} Z`;
+  }
+  /** A driven head bulges: the sides are drawn as arcs around the equivalent cylinder. */
+  function shopHead(axis: number): string {
+    if (!shape) return '';
+    const y = faceY + px(shape.gripIn);
+    const half = px(drivenWideIn / 2);
+    const high = px(nominal.high);
+    const shoulder = half * 0.93;
+    return `M${axis - shoulder} ${y} H${axis + shoulder} Q${axis + half * 1.07} ${y + high / 2} ${axis + shoulder} ${y + high} H${axis - shoulder} Q${axis - half * 1.07} ${y + high / 2} ${axis - shoulder} ${y} Z`;
+  }
+</script>
+
+<div class="section" class:stale bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
+  {#if shape && length}
+    {@const [inserted = 0, driven = 0] = axes}
+    {@const farY = faceY + px(shape.gripIn)}
+    {@const half = px(BESIDE_D * D)}
+    <svg
+      width={widthPx}
+      height={heightPx}
+      role="img"
+      aria-label="Section through one rivet, before and after driving, to scale"
+      data-testid="section"
+      data-px-per-in={pxPerIn}
+    >
+      <defs>
+        <pattern
+          id="hatch-a"
+          width="9"
+          height="9"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <path d="M0 0 V9" />
+        </pattern>
+        <pattern
+          id="hatch-b"
+          width="9"
+          height="9"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(-45)"
+        >
+          <path d="M0 0 V9" />
+        </pattern>
+      </defs>
+      <text class="title" x={inserted - half} y="26">As inserted</text>
+      <text class="title" x={driven - half} y="26">Driven, predicted</text>
+      <text class="small" x={inserted - half + 100} y="26"
+        >{(pxPerIn / 96).toFixed(0)} × full size</text
+      >
+
+      {#each [inserted, driven] as axis, view (view)}
+        {#each shape.sheets as band, index (index)}
+          <path class="band band-{index % 2}" d={sheetPath(axis, band, view === 1)} />
+          <path class="hatched hatched-{index % 2}" d={sheetPath(axis, band, view === 1)} />
+        {/each}
+      {/each}
+
+      <path
+        class="rivet"
+        d="M{inserted - px(shape.shankRadiusIn)} {faceY} V{faceY +
+          px(shape.shankEndIn)} H{inserted + px(shape.shankRadiusIn)} V{faceY} Z"
+      />
+      <path class="rivet" d={headPath(inserted)} />
+      <path
+        class="rivet"
+        d="M{driven - px(shape.holeRadiusIn)} {faceY} V{farY} H{driven +
+          px(shape.holeRadiusIn)} V{faceY} Z"
+      />
+      <path class="rivet" d={headPath(driven)} />
+      {#if head}<path class="rivet shop" d={shopHead(driven)} />{/if}
+      <rect
+        class="nominal"
+        x={driven - px(nominal.wide / 2)}
+        y={farY}
+        width={px(nominal.wide)}
+        height={px(nominal.high)}
+      />
+      {#each [inserted, driven] as axis, view (view)}
+        <path class="axis" d="M{axis} {TOP - 16} V{faceY + px(shape.shankEndIn) + 12}" />
+      {/each}
+
+      {#each shape.sheets as band, index (index)}
+        <text
+          class="thickness"
+          x={inserted - half + 8}
+          y={faceY + px((band.topIn + band.bottomIn) / 2) + 5}
+          >{(band.bottomIn - band.topIn).toFixed(3)}</text
+        >
+      {/each}
+      <Dim
+        axis="y"
+        at={inserted - half - 16}
+        from={faceY}
+        to={farY}
+        text={preferences.text(shape.gripIn)}
+        strong
+      />
+      <text class="small" x={inserted - half - 26} y={(faceY + farY) / 2 + 22} text-anchor="end"
+        >grip</text
+      >
+      <Dim
+        axis="y"
+        side="right"
+        at={inserted + px(shape.shankRadiusIn) + 22}
+        from={farY}
+        to={faceY + px(shape.shankEndIn)}
+        text="{preferences.text(length.protrusionIn)} = {length.protrusionD.toFixed(2)} D"
+      />
+      {#if head}
+        {@const headFoot = farY + px(nominal.high)}
+        <text class="result" x={driven} y={headFoot + 34} text-anchor="middle">
+          {preferences.text(head.diameterAtHalfDIn)} wide × {preferences.text(nominal.high)} high
+        </text>
+        <text class="small" x={driven} y={headFoot + 56} text-anchor="middle">
+          {(head.diameterAtHalfDIn / D).toFixed(2)} D wide when ½ D high · dashed: nominal 1.5 D × ½ D
+        </text>
+        <text class="small" x={driven} y={headFoot + 76} text-anchor="middle">
+          {head.heightBandD
+            ? `stop between ${preferences.text(head.heightBandD.low * D)} and ${preferences.text(head.heightBandD.high * D)} high (${head.heightBandD.low.toFixed(2)} to ${head.heightBandD.high.toFixed(2)} D)`
+            : 'no height makes a good head'}
+        </text>
+      {/if}
+    </svg>
+  {/if}
+</div>
+
+<style>
+  .section {
+    height: 100%;
+    min-height: 0;
+    overflow: hidden;
+  }
+  .stale svg {
+    opacity: 0.35;
+  }
+  .title {
+    font-family: var(--head-font);
+    font-weight: 600;
+    font-size: 16px;
+  }
+  .small {
+    font-size: 13px;
+    fill: var(--ink-soft);
+  }
+  .band {
+    stroke: var(--metal-edge);
+    stroke-width: 1.5;
+  }
+  .band-0 {
+    fill: var(--metal-light);
+  }
+  .band-1 {
+    fill: var(--metal-dark);
+  }
+  .hatched-0 {
+    fill: url(#hatch-a);
+  }
+  .hatched-1 {
+    fill: url(#hatch-b);
+  }
+  pattern path {
+    stroke: var(--metal-edge);
+    stroke-width: 0.8;
+    opacity: 0.5;
+  }
+  .rivet {
+    fill: var(--panel);
+    stroke: var(--ink);
+    stroke-width: 1.8;
+    stroke-linejoin: round;
+  }
+  .shop {
+    fill: var(--metal-light);
+  }
+  .nominal {
+    fill: none;
+    stroke: var(--olive-deep);
+    stroke-width: 2;
+    stroke-dasharray: 7 5;
+  }
+  .axis {
+    stroke: var(--ink-soft);
+    stroke-dasharray: 14 4 3 4;
+    stroke-width: 0.9;
+  }
+  .thickness {
+    font-size: 15px;
+    paint-order: stroke;
+    stroke: var(--metal-light);
+    stroke-width: 4px;
+  }
+  .result {
+    font-size: 18px;
+    font-weight: 700;
+  }
+</style>

@@ -1,0 +1,54 @@
+import { divisionsPerIn, type RulerScale } from '../../core/units/ruler.ts';
+
+/** One line of a drawn ruler. */
+export interface Tick {
+  atIn: number;
+  /** 0 the longest (carries a number) … 3 the shortest */
+  rank: 0 | 1 | 2 | 3;
+  text: string | null;
+}
+
+interface Ladder {
+  /** divisions an inch of each rank, coarsest first */
+  perIn: [number, number, number, number];
+  /** the numbers' unit */
+  unit: 'in' | 'cm';
+}
+
+const LADDERS: Record<'fraction' | 'tenth' | 'metric', Ladder> = {
+  fraction: { perIn: [1, 4, 16, 64], unit: 'in' },
+  tenth: { perIn: [1, 2, 10, 100], unit: 'in' },
+  metric: { perIn: [1 / 2.54, 2 / 2.54, 10 / 2.54, 20 / 2.54], unit: 'cm' }
+};
+
+const ladderOf = (scale: RulerScale): Ladder =>
+  scale.endsWith('mm') ? LADDERS.metric : scale.startsWith('0.') ? LADDERS.tenth : LADDERS.fraction;
+
+const CLOSEST_TICKS_PX = 2.6;
+
+/**
+ * The divisions of a ruler along a width, no finer than the chosen scale and no closer than can be
+ * told apart.
+ *
+ * @param widthIn length of the ruler
+ * @param scale whose divisions
+ * @param pxPerIn drawing scale
+ */
+export function rulerTicks(widthIn: number, scale: RulerScale, pxPerIn: number): Tick[] {
+  const { perIn, unit } = ladderOf(scale);
+  const finest = divisionsPerIn(scale) ?? 64;
+  const ticks = new Map<string, Tick>();
+  ([0, 1, 2, 3] as const).forEach((rank) => {
+    const divisions = perIn[rank] === 64 && finest === 32 ? 32 : perIn[rank];
+    if (rank > 0 && (divisions > finest + 1e-9 || pxPerIn / divisions < CLOSEST_TICKS_PX)) return;
+    for (let division = 0; division / divisions <= widthIn + 1e-9; division++) {
+      const atIn = division / divisions;
+      const key = atIn.toFixed(6);
+      if (!ticks.has(key)) ticks.set(key, { atIn, rank, text: rank === 0 ? `${division}` : null });
+    }
+  });
+  const sorted = [...ticks.values()].sort((a, b) => a.atIn - b.atIn);
+  const first = sorted[0];
+  if (first) first.text = `0 ${unit}`;
+  return sorted;
+}

@@ -1,0 +1,46 @@
+import { json } from '@sveltejs/kit';
+import type { z } from 'zod';
+import type { Answer } from '../../core/answer.ts';
+import { readInput } from '../../core/schema/read.ts';
+import type { Outcome } from './services/outcome.ts';
+
+const OUTCOME_STATUS = {
+  'not-found': 404,
+  stale: 409,
+  'not-possible': 422,
+  conflict: 409
+} as const;
+
+/** 200 with the value, or the refusal's status with its message. */
+export const respond = <T>(outcome: Outcome<T>): Response =>
+  outcome.ok
+    ? json(outcome.value)
+    : json(
+        { reason: outcome.reason, message: outcome.message },
+        { status: OUTCOME_STATUS[outcome.reason] }
+      );
+
+/** A calculation's answer over HTTP: 200, 400 for bad input, 422 when the rule says no. */
+export const respondCalc = (answer: Answer<unknown>): Response =>
+  json(answer, {
+    status: answer.ok ? 200 : answer.error.code === 'invalid-input' ? 400 : 422
+  });
+
+/** Reads a JSON body against a schema, or answers 400 with what was wrong and where. */
+export async function readBody<S extends z.ZodType>(
+  request: Request,
+  schema: S
+): Promise<{ ok: true; value: z.output<S> } | { ok: false; response: Response }> {
+  let body: unknown;
+  try {
+    body = await request.json();
+  } catch {
+    return { ok: false, response: json({ message: 'a JSON body is expected' }, { status: 400 }) };
+  }
+  const read = readInput(schema, body);
+  return read.ok ? read : { ok: false, response: json(read.error, { status: 400 }) };
+}
+
+/** The answer to someone who must say who they are first. */
+export const sayWhoFirst = (): Response =>
+  json({ reason: 'who', message: 'Say who is at the bench first.' }, { status: 401 });

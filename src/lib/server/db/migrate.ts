@@ -1,0 +1,18 @@
+import { SequelizeStorage, Umzug } from 'umzug';
+import type { Database } from './connect.ts';
+import { firstTables } from './migrations/0001-first-tables.ts';
+
+/**
+ * Brings the database to the newest shape; migrations only run forward.
+ *
+ * @returns the names of the migrations that ran
+ */
+export async function migrate({ sequelize }: Database): Promise<string[]> {
+  const umzug = new Umzug({
+    migrations: [firstTables],
+    context: sequelize.getQueryInterface(),
+    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+    logger: undefined
+  });
+  return (await umzug.up()).map((migration) => migration.name);
+}

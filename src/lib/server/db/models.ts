@@ -1,0 +1,189 @@
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize
+} from 'sequelize';
+import type { CheckedHead } from '../../../core/check/hole-events.ts';
+import type { DrivenHeadResult } from '../../../core/check/driven-head.ts';
+import type { IssuedFacts } from '../../../core/joint/issue.ts';
+import type { EnteredLap, LapJoint } from '../../../core/joint/lap.ts';
+import type { RuleProfile } from '../../../core/rules/profile.ts';
+
+export class Person extends Model<InferAttributes<Person>, InferCreationAttributes<Person>> {
+  declare id: CreationOptional<string>;
+  declare name: string;
+  declare role: string;
+}
+
+export class Profile extends Model<InferAttributes<Profile>, InferCreationAttributes<Profile>> {
+  declare id: CreationOptional<string>;
+  declare name: string;
+  declare version: number;
+  declare rules: RuleProfile;
+}
+
+export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job>> {
+  declare id: CreationOptional<string>;
+  declare number: string;
+  declare title: string;
+  declare place: string;
+  declare data: string;
+  declare openedAt: CreationOptional<Date>;
+}
+
+export class Joint extends Model<InferAttributes<Joint>, InferCreationAttributes<Joint>> {
+  declare id: CreationOptional<string>;
+  declare jobId: string;
+  declare profileId: string;
+  declare title: string;
+  declare definition: EnteredLap;
+  declare revision: CreationOptional<number>;
+  declare savedAt: CreationOptional<Date>;
+  declare savedBy: string | null;
+}
+
+export class JointRevision extends Model<
+  InferAttributes<JointRevision>,
+  InferCreationAttributes<JointRevision>
+> {
+  declare jointId: string;
+  declare revision: number;
+  declare title: string;
+  declare definition: EnteredLap;
+  declare savedAt: CreationOptional<Date>;
+  declare savedBy: string | null;
+}
+
+export class JointIssue extends Model<
+  InferAttributes<JointIssue>,
+  InferCreationAttributes<JointIssue>
+> {
+  declare id: CreationOptional<string>;
+  declare jointId: string;
+  declare number: number;
+  declare revision: number;
+  declare definition: LapJoint;
+  declare rules: RuleProfile;
+  declare facts: IssuedFacts;
+  declare issuedAt: CreationOptional<Date>;
+  declare issuedBy: string;
+}
+
+export class Hole extends Model<InferAttributes<Hole>, InferCreationAttributes<Hole>> {
+  declare issueId: string;
+  declare number: number;
+  declare row: number;
+  declare xIn: number;
+  declare yIn: number;
+  declare markIn: number;
+}
+
+export class HoleEventRow extends Model<
+  InferAttributes<HoleEventRow>,
+  InferCreationAttributes<HoleEventRow>
+> {
+  declare seq: CreationOptional<string>;
+  declare id: string;
+  declare issueId: string;
+  declare hole: number;
+  declare kind: 'checked';
+  declare reading: CheckedHead;
+  declare judged: DrivenHeadResult;
+  declare personId: string;
+  declare at: Date;
+  declare recordedAt: CreationOptional<Date>;
+}
+
+// Made anew for every column: Sequelize writes each column's name into what it is given.
+const uuid = () => ({ type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 });
+const stamped = () => ({ type: DataTypes.DATE, defaultValue: DataTypes.NOW });
+const text = () => ({ type: DataTypes.TEXT, allowNull: false });
+const json = () => ({ type: DataTypes.JSONB, allowNull: false });
+const whole = () => ({ type: DataTypes.INTEGER, allowNull: false });
+const real = () => ({ type: DataTypes.DOUBLE, allowNull: false });
+const owner = () => ({ type: DataTypes.UUID, allowNull: false });
+const maybeOwner = () => ({ type: DataTypes.UUID, allowNull: true });
+
+/** Binds the models to one connection; tables are made by the migrations alone. */
+export function defineModels(sequelize: Sequelize) {
+  const at = (tableName: string) => ({
+    sequelize,
+    tableName,
+    timestamps: false,
+    underscored: true
+  });
+  Person.init({ id: uuid(), name: text(), role: text() }, at('people'));
+  Profile.init({ id: uuid(), name: text(), version: whole(), rules: json() }, at('rule_profiles'));
+  Job.init(
+    { id: uuid(), number: text(), title: text(), place: text(), data: text(), openedAt: stamped() },
+    at('jobs')
+  );
+  Joint.init(
+    {
+      id: uuid(),
+      jobId: owner(),
+      profileId: owner(),
+      title: text(),
+      definition: json(),
+      revision: { ...whole(), defaultValue: 1 },
+      savedAt: stamped(),
+      savedBy: maybeOwner()
+    },
+    at('joints')
+  );
+  JointRevision.init(
+    {
+      jointId: { ...owner(), primaryKey: true },
+      revision: { ...whole(), primaryKey: true },
+      title: text(),
+      definition: json(),
+      savedAt: stamped(),
+      savedBy: maybeOwner()
+    },
+    at('joint_revisions')
+  );
+  JointIssue.init(
+    {
+      id: uuid(),
+      jointId: owner(),
+      number: whole(),
+      revision: whole(),
+      definition: json(),
+      rules: json(),
+      facts: json(),
+      issuedAt: stamped(),
+      issuedBy: owner()
+    },
+    at('joint_issues')
+  );
+  Hole.init(
+    {
+      issueId: { ...owner(), primaryKey: true },
+      number: { ...whole(), primaryKey: true },
+      row: whole(),
+      xIn: real(),
+      yIn: real(),
+      markIn: real()
+    },
+    at('holes')
+  );
+  HoleEventRow.init(
+    {
+      seq: { type: DataTypes.BIGINT, autoIncrement: true, primaryKey: true },
+      id: { type: DataTypes.UUID, allowNull: false, unique: true },
+      issueId: owner(),
+      hole: whole(),
+      kind: text(),
+      reading: json(),
+      judged: json(),
+      personId: owner(),
+      at: { type: DataTypes.DATE, allowNull: false },
+      recordedAt: stamped()
+    },
+    at('hole_events')
+  );
+  return { Person, Profile, Job, Joint, JointRevision, JointIssue, Hole, HoleEventRow };
+}

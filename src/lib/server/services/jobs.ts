@@ -1,0 +1,65 @@
+import { UniqueConstraintError } from 'sequelize';
+import { z } from 'zod';
+import type { Database } from '../db/connect.ts';
+import type { Job } from '../db/models.ts';
+import { listJoints, type JointSummary } from './joint-summaries.ts';
+import { done, refused, type Outcome } from './outcome.ts';
+
+const line = (what: string, most: number) =>
+  z.string().trim().min(1, `${what} is missing`).max(most, `${what} is at most ${most} characters`);
+
+export const NewJob = z.object({
+  number: line('the job number', 20),
+  title: line('what is repaired', 80),
+  place: line('the aircraft and place', 80),
+  data: line('the approved data it rests on', 120)
+});
+export type NewJob = z.output<typeof NewJob>;
+
+export interface JobView extends NewJob {
+  id: string;
+  openedAt: string;
+  joints: JointSummary[];
+}
+
+const toView = (job: Job, joints: JointSummary[]): JobView => ({
+  id: job.id,
+  number: job.number,
+  title: job.title,
+  place: job.place,
+  data: job.data,
+  openedAt: job.openedAt.toISOString(),
+  joints
+});
+
+/** Every job with its joints, newest number first. */
+export async function listJobs(database: Database): Promise<JobView[]> {
+  const [jobs, joints] = await Promise.all([
+    database.models.Job.findAll({ order: [['number', 'DESC']] }),
+    listJoints(database)
+  ]);
+  return jobs.map((job) =>
+    toView(
+      job,
+      joints.filter((joint) => joint.jobId === job.id)
+    )
+  );
+}
+
+/** One job with its joints. */
+export async function getJob(database: Database, id: string): Promise<Outcome<JobView>> {
+  const job = await database.models.Job.findByPk(id);
+  if (!job) return refused('not-found', 'there is no such job');
+  return done(toView(job, await listJoints(database, id)));
+}
+
+/** Opens a job. @returns its id; a number already in use is a conflict */
+export async function addJob({ models }: Database, job: NewJob): Promise<Outcome<string>> {
+  try {
+    return done((await models.Job.create(job)).id);
+  } catch (error) {
+    if (error instanceof UniqueConstraintError)
+      return refused('conflict', `job ${job.number} exists already: take another number`);
+    throw error;
+  }
+}

@@ -1,0 +1,34 @@
+<script lang="ts">
+  import { exactDecimal } from '$core/units/format-length.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+
+  /** One length in the user's style; the exact decimal on hover. */
+  interface Props {
+    lengthIn: number;
+    /** sheet thickness and the like are always told in decimals */
+    decimal?: boolean;
+  }
+  let { lengthIn, decimal = false }: Props = $props();
+  const preferences = usePreferences();
+  const written = $derived(
+    decimal && preferences.lengths.startsWith('1/')
+      ? { figure: lengthIn.toFixed(3), unit: 'in' }
+      : preferences.write(lengthIn)
+  );
+</script>
+
+<span class="length" title={exactDecimal(lengthIn)}
+  >{written.figure}<small>&nbsp;{written.unit}</small></span
+>
+
+<style>
+  .length {
+    white-space: nowrap;
+    font-variant-numeric: tabular-nums;
+  }
+  small {
+    font-size: 0.68em;
+    font-weight: 400;
+    color: var(--ink-soft);
+  }
+</style>

@@ -1,0 +1,82 @@
+<script lang="ts">
+  import { understood } from '$core/units/understood.ts';
+
+  /** A length as one writes it, with how it was understood, or what is wrong and what would work. */
+  interface Props {
+    label: string;
+    value: string;
+    oninput: (text: string) => void;
+    problem?: { message: string; instead: string | null } | undefined;
+    placeholder?: string;
+    /** said instead of the reading while the field is empty */
+    whenEmpty?: string;
+    /** the label is there for screen readers only */
+    quiet?: boolean;
+  }
+  let {
+    label,
+    value,
+    oninput,
+    problem,
+    placeholder = '',
+    whenEmpty = '',
+    quiet = false
+  }: Props = $props();
+  const id = $props.id();
+  const reading = $derived(value.trim() === '' ? whenEmpty : (understood(value) ?? ''));
+  const missing = $derived(problem !== undefined && value.trim() === '');
+</script>
+
+<div class="field">
+  <label class={quiet ? 'sr-only' : 'label'} for={id}>{label}</label>
+  <input
+    {id}
+    class="field-box"
+    type="text"
+    inputmode="text"
+    autocomplete="off"
+    spellcheck="false"
+    {placeholder}
+    {value}
+    aria-invalid={problem !== undefined && !missing}
+    aria-describedby="{id}-said"
+    oninput={(event) => oninput(event.currentTarget.value)}
+  />
+  <p id="{id}-said" class="hint" class:wrong={problem && !missing} aria-live="polite">
+    {#if problem && !missing}
+      {problem.message}
+      {#if problem.instead !== null}
+        <button class="act instead" type="button" onclick={() => oninput(problem.instead ?? '')}>
+          Use {problem.instead}
+        </button>
+      {/if}
+    {:else if missing}
+      needed
+    {:else}
+      {reading}
+    {/if}
+  </p>
+</div>
+
+<style>
+  .field {
+    display: flex;
+    flex-direction: column;
+    gap: 2px;
+    min-width: 0;
+  }
+  .hint {
+    min-height: 1.2em;
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  .wrong {
+    color: var(--amber);
+    white-space: normal;
+  }
+  .instead {
+    margin-top: 4px;
+    border-color: var(--amber-line);
+  }
+</style>

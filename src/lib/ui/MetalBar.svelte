@@ -1,0 +1,50 @@
+<script lang="ts">
+  import type { MetalAccount } from '$core/check/head-report.ts';
+
+  /** The head's volume against the prediction. */
+  interface Props {
+    metal: MetalAccount;
+  }
+  let { metal }: Props = $props();
+  const MOST = 1.4;
+  const place = (share: number) => `${(100 * Math.min(share, MOST)) / MOST}%`;
+</script>
+
+<section>
+  <h3 class="label">Metal accounted for</h3>
+  <div class="bar" role="img" aria-label={metal.text}>
+    <span class="fill {metal.meaning}" style:width={place(metal.share)}></span>
+    <span class="predicted" style:left={place(1)}></span>
+  </div>
+  <p>{metal.text}</p>
+  {#if metal.shareOfRow !== null}
+    <p class="hint">{Math.round(metal.shareOfRow * 100)} % of this row’s average so far.</p>
+  {/if}
+</section>
+
+<style>
+  .bar {
+    position: relative;
+    height: 14px;
+    margin: 4px 0 6px;
+    border-radius: 7px;
+    background: var(--bench);
+  }
+  .fill {
+    position: absolute;
+    inset: 0 auto 0 0;
+    border-radius: 7px;
+    background: var(--olive);
+  }
+  .fill.lost,
+  .fill.longer {
+    background: var(--amber-line);
+  }
+  .predicted {
+    position: absolute;
+    top: -4px;
+    bottom: -4px;
+    width: 2px;
+    background: var(--ink);
+  }
+</style>

@@ -1,0 +1,54 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
+  import OctagonX from '@lucide/svelte/icons/octagon-x';
+
+  interface Props {
+    level: 'attention' | 'stop';
+    title: string;
+    text?: string;
+    children?: Snippet;
+  }
+  let { level, title, text = '', children }: Props = $props();
+</script>
+
+<div class="notice {level}" role={level === 'stop' ? 'alert' : 'note'}>
+  <span class="sign">
+    {#if level === 'stop'}<OctagonX size={20} aria-label="stop" />{:else}<TriangleAlert
+        size={20}
+        aria-label="attention"
+      />{/if}
+  </span>
+  <div>
+    <strong>{title}</strong>
+    {#if text}<p>{text}</p>{/if}
+    {@render children?.()}
+  </div>
+</div>
+
+<style>
+  .notice {
+    display: flex;
+    gap: 0.6rem;
+    padding: 0.5rem 0.75rem;
+    border-radius: 8px;
+    border-left: 5px solid;
+    font-size: 0.92rem;
+  }
+  .attention {
+    background: var(--amber-soft);
+    border-color: var(--amber-line);
+    color: var(--amber);
+  }
+  .stop {
+    background: var(--brick-soft);
+    border-color: var(--brick-line);
+    color: var(--brick);
+  }
+  .sign {
+    padding-top: 1px;
+  }
+  p {
+    color: var(--ink);
+  }
+</style>

@@ -1,0 +1,58 @@
+<script lang="ts">
+  import type { SaveState } from '$lib/client/autosave.svelte';
+
+  interface Props {
+    state: SaveState;
+  }
+  let { state }: Props = $props();
+  const time = (at: string) =>
+    new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+  const said = $derived.by(() => {
+    switch (state.kind) {
+      case 'saved':
+        return { mark: '✓', text: `Saved ${time(state.at)}`, tone: 'good' };
+      case 'typing':
+      case 'saving':
+        return { mark: '…', text: 'Saving', tone: 'busy' };
+      case 'waiting':
+        return { mark: '△', text: 'Not saved yet: no server', tone: 'warn' };
+      case 'refused':
+        return { mark: '△', text: 'Not saved', tone: 'warn' };
+      case 'stale':
+        return { mark: '△', text: 'Changed elsewhere', tone: 'warn' };
+    }
+  });
+</script>
+
+<span
+  class="saved {said.tone}"
+  role="status"
+  title={state.kind === 'refused' ? state.message : undefined}
+  data-save={state.kind}
+>
+  <span aria-hidden="true">{said.mark}</span>
+  {said.text}
+</span>
+
+<style>
+  .saved {
+    display: inline-flex;
+    gap: 0.4rem;
+    padding: 0.3rem 0.8rem;
+    border-radius: 999px;
+    white-space: nowrap;
+    font-size: 0.9rem;
+  }
+  .good {
+    background: var(--olive-soft);
+    color: var(--olive-deep);
+  }
+  .busy {
+    background: var(--bench);
+    color: var(--ink-soft);
+  }
+  .warn {
+    background: var(--amber-soft);
+    color: var(--amber);
+  }
+</style>

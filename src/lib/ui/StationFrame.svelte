@@ -1,0 +1,65 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+
+  /** A station's page: the drawing, the worksheet at the right, and what runs along the bottom. */
+  interface Props {
+    drawing: Snippet;
+    worksheet: Snippet;
+    foot?: Snippet;
+  }
+  let { drawing, worksheet, foot }: Props = $props();
+</script>
+
+<div class="frame">
+  <div class="drawing">{@render drawing()}</div>
+  <aside class="worksheet" aria-label="Worksheet">{@render worksheet()}</aside>
+  {#if foot}<div class="foot">{@render foot()}</div>{/if}
+</div>
+
+<style>
+  .frame {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 404px;
+    grid-template-rows: minmax(0, 1fr) auto;
+    height: 100%;
+  }
+  .drawing {
+    min-width: 0;
+    min-height: 0;
+    padding: 10px 14px;
+    /* graph paper, faint */
+    background:
+      linear-gradient(color-mix(in srgb, var(--line) 35%, transparent) 1px, transparent 1px) 0 0 /
+        24px 24px,
+      linear-gradient(90deg, color-mix(in srgb, var(--line) 35%, transparent) 1px, transparent 1px)
+        0 0 / 24px 24px;
+  }
+  .worksheet {
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+    min-height: 0;
+    overflow-y: auto;
+    padding: 12px 16px 16px;
+    background: var(--panel);
+    border-left: 1.5px solid var(--line);
+  }
+  .foot {
+    grid-column: 1 / -1;
+    min-width: 0;
+  }
+  @media (max-width: 900px) {
+    .frame {
+      display: flex;
+      flex-direction: column;
+      height: auto;
+    }
+    .drawing {
+      padding: 6px;
+    }
+    .worksheet {
+      border-left: 0;
+      overflow: visible;
+    }
+  }
+</style>

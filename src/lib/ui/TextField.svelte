@@ -1,0 +1,40 @@
+<script lang="ts">
+  /** One line of text in a posted form, with what was wrong with it. */
+  interface Props {
+    name: string;
+    label: string;
+    value: string;
+    errors?: string[] | undefined;
+    hint?: string;
+  }
+  let { name, label, value = $bindable(), errors, hint = '' }: Props = $props();
+  const id = $props.id();
+</script>
+
+<div class="text">
+  <label class="label" for={id}>{label}</label>
+  <input
+    {id}
+    {name}
+    class="field-box"
+    autocomplete="off"
+    bind:value
+    aria-invalid={errors !== undefined && errors.length > 0}
+    aria-describedby="{id}-said"
+  />
+  <p id="{id}-said" class="hint" class:wrong={errors?.length}>{errors?.[0] ?? hint}</p>
+</div>
+
+<style>
+  .text {
+    display: flex;
+    flex-direction: column;
+    gap: 2px;
+  }
+  .hint {
+    min-height: 1.2em;
+  }
+  .wrong {
+    color: var(--amber);
+  }
+</style>

@@ -1,0 +1,90 @@
+<script lang="ts" module>
+  import type { Verdict } from '$core/check/findings.ts';
+
+  export type MarkKind = Verdict | 'to-do' | 'sending';
+  /** The word that goes with each shape. */
+  export const MARK_WORDS: Record<MarkKind, string> = {
+    accept: 'good',
+    'drive-more': 'drive more',
+    replace: 'take out',
+    refer: 'refer',
+    'to-do': 'to do',
+    sending: 'on its way'
+  };
+</script>
+
+<script lang="ts">
+  /** A verdict as a shape, drawn around 0,0 inside an svg; never colour alone. */
+  interface Props {
+    kind: MarkKind;
+    radius: number;
+  }
+  let { kind, radius }: Props = $props();
+  const r = $derived(radius);
+</script>
+
+<g class="mark {kind}" stroke-width={Math.max(1.4, r / 6)} aria-hidden="true">
+  {#if kind === 'accept'}
+    <circle {r} />
+    <path d="M{-r * 0.45} {r * 0.05} L{-r * 0.1} {r * 0.4} L{r * 0.5} {-r * 0.4}" />
+  {:else if kind === 'drive-more'}
+    <path class="body" d="M0 {-r * 1.15} L{r * 1.15} {r * 0.85} H{-r * 1.15} Z" />
+    <path d="M0 {-r * 0.3} V{r * 0.6} M{-r * 0.45} {r * 0.15} H{r * 0.45}" />
+  {:else if kind === 'replace'}
+    <rect x={-r} y={-r} width={2 * r} height={2 * r} />
+    <path
+      d="M{-r * 0.45} {-r * 0.45} L{r * 0.45} {r * 0.45} M{r * 0.45} {-r * 0.45} L{-r * 0.45} {r *
+        0.45}"
+    />
+  {:else if kind === 'refer'}
+    <path class="body" d="M0 {-r * 1.25} L{r * 1.25} 0 L0 {r * 1.25} L{-r * 1.25} 0 Z" />
+    <path d="M0 {-r * 0.55} V{r * 0.15} M0 {r * 0.5} V{r * 0.56}" />
+  {:else}
+    <circle {r} />
+  {/if}
+</g>
+
+<style>
+  .mark {
+    fill: none;
+    stroke-linecap: round;
+    stroke-linejoin: round;
+  }
+  .accept {
+    stroke: var(--olive-deep);
+  }
+  .accept circle {
+    fill: var(--olive-soft);
+  }
+  .drive-more {
+    stroke: var(--amber-line);
+  }
+  .drive-more .body {
+    fill: var(--amber-soft);
+  }
+  .replace {
+    stroke: var(--brick-line);
+  }
+  .replace rect {
+    fill: var(--brick-soft);
+  }
+  .refer {
+    stroke: var(--dye);
+  }
+  .refer .body {
+    fill: var(--dye-soft);
+  }
+  .to-do {
+    stroke: var(--line-strong);
+  }
+  .to-do circle {
+    fill: var(--panel);
+  }
+  .sending {
+    stroke: var(--ink-soft);
+    stroke-dasharray: 3 3;
+  }
+  .sending circle {
+    fill: var(--panel);
+  }
+</style>

@@ -1,0 +1,71 @@
+import { FAMILY_CONSTANTS, LOCATION_FACTOR } from '$core/catalog/families.ts';
+import { RIVET_SIZES } from '$core/catalog/rivets.ts';
+import { Alloy, Family, Location } from '$core/schema/fields.ts';
+import { RulerScale } from '$core/units/ruler.ts';
+
+/** What the choices of a lap joint are called on screen. */
+const FAMILY_WORDS: Record<Family, string> = {
+  'high-strength': 'High strength',
+  'clad-2024': 'Clad 2024',
+  '5052': '5052'
+};
+export const FAMILY_OPTIONS = Family.options.map((value) => ({
+  value,
+  text: `${FAMILY_WORDS[value]}: ${FAMILY_CONSTANTS[value].sheets}`
+}));
+
+const LOCATION_WORDS: Record<Location, string> = {
+  general: 'General',
+  stringer: 'Stringer, upper wing or fuselage',
+  'single-lap': 'Single-lap sheet joint',
+  'intermediate-frame': 'Intermediate frame'
+};
+export const LOCATION_OPTIONS = Location.options.map((value) => ({
+  value,
+  text: `${LOCATION_WORDS[value]}: × ${LOCATION_FACTOR[value].toFixed(2)}`
+}));
+
+const ALLOY_WORDS: Record<Alloy, string> = {
+  A: 'plain head, non-structural only',
+  AD: 'one dimple, as received',
+  D: 'one raised dot, refrigerated, 1 hour',
+  DD: 'two raised dashes, refrigerated, 20 minutes',
+  B: 'raised cross, for magnesium',
+  E: 'raised ring, high strength'
+};
+export const ALLOY_OPTIONS = Alloy.options.map((value) => ({
+  value,
+  text: `${value}: ${ALLOY_WORDS[value]}`
+}));
+
+export const SIZE_OPTIONS = [
+  { value: 'rule', text: 'By rule' },
+  ...RIVET_SIZES.map(({ dash }) => ({ value: `${dash}`, text: `${dash}` }))
+];
+
+export const HEAD_OPTIONS = [
+  { value: 'universal', text: 'Universal' },
+  { value: 'countersunk', text: 'Flush 100°' }
+] as const;
+
+export const ROW_OPTIONS = [
+  { value: 'auto', text: 'Auto' },
+  { value: '1', text: '1' },
+  { value: '2', text: '2' },
+  { value: '3', text: '3' }
+] as const;
+
+export const PATTERN_OPTIONS = [
+  { value: 'in-line', text: 'In line' },
+  { value: 'staggered', text: 'Staggered' }
+] as const;
+
+export const SCALE_OPTIONS = RulerScale.options.map((value) => ({
+  value,
+  text:
+    value === 'exact' ? 'exact' : value.endsWith('mm') ? value.replace('mm', ' mm') : `${value} in`
+}));
+export const SCALE_CHOICES = SCALE_OPTIONS.map(({ value, text }) => ({
+  value,
+  text: text.replace(' in', '')
+}));

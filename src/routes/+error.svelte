@@ -1,0 +1,24 @@
+<script lang="ts">
+  import { page } from '$app/state';
+</script>
+
+<svelte:head><title>{page.status} · Zanjador</title></svelte:head>
+
+<div class="miss">
+  <h1>{page.status === 404 ? 'Not here' : 'That did not work'}</h1>
+  <p>{page.error?.message}</p>
+  <a class="act main" href="/">To the bench</a>
+</div>
+
+<style>
+  .miss {
+    display: flex;
+    flex-direction: column;
+    align-items: flex-start;
+    gap: 1rem;
+    padding: 3rem;
+  }
+  h1 {
+    font-size: 2rem;
+  }
+</style>

@@ -1,0 +1,206 @@
+<script lang="ts">
+  import { superForm } from 'sveltekit-superforms';
+  import { untrack } from 'svelte';
+  import Plus from '@lucide/svelte/icons/plus';
+  import JointRow from '$lib/ui/JointRow.svelte';
+  import Sheet from '$lib/ui/Sheet.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import type { PageData } from './$types';
+
+  interface Props {
+    data: PageData;
+  }
+  let { data }: Props = $props();
+  const { form, errors, message, enhance } = superForm(
+    untrack(() => data.form),
+    { resetForm: false }
+  );
+  let adding = $state(false);
+
+  const waiting = $derived(
+    data.jobs.flatMap((job) =>
+      job.joints.filter((joint) => joint.attention.length > 0).map((joint) => ({ job, joint }))
+    )
+  );
+  const stationFor = (state: string) =>
+    state === 'checking' || state === 'checked' ? 'check' : 'carry';
+</script>
+
+<svelte:head><title>Bench · Zanjador</title></svelte:head>
+
+<div class="bench">
+  <header>
+    <div>
+      <h1>Bench</h1>
+      <p class="hint">
+        {data.person
+          ? `${data.person.name}, ${data.person.role}`
+          : 'Nobody has said who is at the bench yet.'}
+      </p>
+    </div>
+    <button class="act main" type="button" onclick={() => (adding = true)}
+      ><Plus size={20} /> New job</button
+    >
+  </header>
+
+  {#if waiting.length > 0}
+    <section aria-labelledby="needs">
+      <h2 id="needs" class="label">Needs someone now</h2>
+      <ul class="waiting">
+        {#each waiting as { job, joint } (joint.id)}
+          <li>
+            <a href="/joints/{joint.id}/{stationFor(joint.state)}">
+              <strong>{joint.title}</strong>
+              <span class="hint">job {job.number}</span>
+              <span class="why">△ {joint.attention.join(' · ')}</span>
+            </a>
+          </li>
+        {/each}
+      </ul>
+    </section>
+  {/if}
+
+  <section aria-labelledby="jobs">
+    <h2 id="jobs" class="label">Jobs</h2>
+    {#each data.jobs as job (job.id)}
+      <article>
+        <a class="job" href="/jobs/{job.id}">
+          <span class="number">{job.number}</span>
+          <span class="what">
+            <strong>{job.title}</strong>
+            <span class="hint">{job.place} · data: {job.data}</span>
+          </span>
+          <span class="hint"
+            >{job.joints.length} {job.joints.length === 1 ? 'joint' : 'joints'}</span
+          >
+        </a>
+        {#each job.joints as joint (joint.id)}
+          <JointRow {joint} />
+        {/each}
+      </article>
+    {:else}
+      <p>No jobs yet. Open one with “New job”, then lay out its first joint.</p>
+    {/each}
+  </section>
+
+  <footer class="hint">
+    Zanjador advises. The aircraft’s approved data, local rules and the licensed person who signs
+    decide. Eye and ear protection for drilling and driving.
+  </footer>
+</div>
+
+<Sheet title="New job" open={adding || $message !== undefined} onclose={() => (adding = false)}>
+  <form method="POST" use:enhance class="new">
+    {#if $message}<p class="wrong" role="alert">{$message}</p>{/if}
+    <TextField name="number" label="Job number" bind:value={$form.number} errors={$errors.number} />
+    <TextField
+      name="title"
+      label="What is repaired"
+      bind:value={$form.title}
+      errors={$errors.title}
+    />
+    <TextField
+      name="place"
+      label="Aircraft and place"
+      bind:value={$form.place}
+      errors={$errors.place}
+    />
+    <TextField
+      name="data"
+      label="Approved data it rests on"
+      hint="drawing, repair sheet or manual section"
+      bind:value={$form.data}
+      errors={$errors.data}
+    />
+    <button class="act main">Open the job</button>
+  </form>
+</Sheet>
+
+<style>
+  .bench {
+    display: flex;
+    flex-direction: column;
+    gap: 1.2rem;
+    max-width: 1120px;
+    margin: 0 auto;
+    padding: 1.4rem 2rem 2rem;
+  }
+  header {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+  }
+  h1 {
+    font-size: 1.8rem;
+  }
+  section {
+    display: flex;
+    flex-direction: column;
+    gap: 0.6rem;
+  }
+  .waiting {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(320px, 1fr));
+    gap: 10px;
+  }
+  .waiting a {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    align-content: start;
+    gap: 2px 8px;
+    height: 100%;
+    padding: 10px 14px;
+    border-radius: 8px;
+    border-left: 5px solid var(--amber-line);
+    background: var(--amber-soft);
+    color: var(--ink);
+    text-decoration: none;
+  }
+  .why {
+    grid-column: 1 / -1;
+    color: var(--amber);
+  }
+  article {
+    border: 1.5px solid var(--line);
+    border-radius: 10px;
+    background: var(--panel);
+    overflow: hidden;
+  }
+  .job {
+    display: flex;
+    align-items: center;
+    gap: 1rem;
+    min-height: 58px;
+    padding: 8px 14px;
+    color: inherit;
+    text-decoration: none;
+    background: linear-gradient(var(--metal-light), var(--metal));
+  }
+  .number {
+    font-family: var(--head-font);
+    font-weight: 600;
+    font-size: 1.5rem;
+    font-variant-numeric: tabular-nums;
+  }
+  .what {
+    flex: 1;
+    display: flex;
+    flex-direction: column;
+  }
+  .job .hint {
+    color: var(--ink);
+  }
+  .new {
+    display: flex;
+    flex-direction: column;
+    gap: 0.3rem;
+  }
+  .wrong {
+    color: var(--amber);
+  }
+  @media (max-width: 700px) {
+    .bench {
+      padding: 1rem;
+    }
+  }
+</style>

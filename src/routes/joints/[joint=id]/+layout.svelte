@@ -1,0 +1,22 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import { page } from '$app/state';
+  import JointBench from '$lib/ui/JointBench.svelte';
+  import type { StationKey } from '$lib/stations.ts';
+  import type { LayoutData } from './$types';
+
+  interface Props {
+    data: LayoutData;
+    children: Snippet;
+  }
+  let { data, children }: Props = $props();
+  const station = $derived((page.params['station'] ?? 'carry') as StationKey);
+</script>
+
+<svelte:head><title>{data.joint.title} · Zanjador</title></svelte:head>
+
+{#key data.joint.id}
+  <JointBench joint={data.joint} issue={data.issue} events={data.events} {station}>
+    {@render children()}
+  </JointBench>
+{/key}
