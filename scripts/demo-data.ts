@@ -42,10 +42,11 @@ const FLOAT_LAP: EnteredLap = {
 const FLUSH_LAP: EnteredLap = {
   ...NEW_LAP,
   head: 'countersunk',
-  dash: 4,
+  location: 'single-lap',
+  dash: 5,
   scale: '0.5mm',
   widthIn: '240mm',
-  sheets: sheets(['wing skin', '0.063'], ['doubler', '0.050'])
+  sheets: sheets(['wing skin', '0.071'], ['doubler', '0.050'])
 };
 
 /** Someone wrote 0.32 for 0.032: the station shows how that is caught. */

@@ -75,7 +75,7 @@
           >
         </a>
         {#each job.joints as joint (joint.id)}
-          <JointRow {joint} />
+          <JointRow {joint} brief />
         {/each}
       </article>
     {:else}

@@ -16,9 +16,14 @@ function greatestCommonDivisor(a: number, b: number): number {
   return b === 0 ? a : greatestCommonDivisor(b, a % b);
 }
 
+/** 3.175 is 3.17499… in binary; what is a half on paper is written as one. */
+const HALF_NUDGE = 1e-10;
+
 /** Decimal with at least `least` and at most `most` places: 0.04 → 0.040, 0.52083 → 0.5208. */
 export function writeDecimal(value: number, least: number, most: number): string {
-  const places = value.toFixed(most).replace(/^-(0(?:\.0*)?)$/, '$1');
+  const places = (value + Math.sign(value) * HALF_NUDGE)
+    .toFixed(most)
+    .replace(/^-(0(?:\.0*)?)$/, '$1');
   const [whole, part = ''] = places.split('.');
   const kept = part.replace(/0+$/, '').padEnd(least, '0');
   return kept === '' ? (whole ?? '') : `${whole}.${kept}`;

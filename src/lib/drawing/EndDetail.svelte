@@ -15,7 +15,7 @@
 
   let widthPx = $state(700);
   let heightPx = $state(210);
-  const LEFT = 205;
+  const LEFT = 252;
   const RIGHT = 24;
   const TOP = 26;
   const BOTTOM = 14;

@@ -175,8 +175,8 @@
       <text class="sheet" x={left + 10} y={top + 20}>
         {under.map((sheet) => `${sheet.name} ${sheet.thicknessIn.toFixed(3)} in`).join(' · ')}
       </text>
-      <path class="datum" d="M{left} {top - 34} V{bottom + 30}" />
-      <text class="datum-name" x={left + 5} y={bottom + 26}>datum</text>
+      <path class="datum" d="M{left} {top - 34} V{bottom + 12}" />
+      <text class="datum-name" x={left} y={top - 38} text-anchor="middle">datum edge</text>
 
       <Dim at={top - 22} from={left} to={right} text={preferences.text(widthIn)} strong />
       <Dim
@@ -281,8 +281,8 @@
   }
   .tools {
     position: absolute;
-    right: 12px;
-    top: 8px;
+    right: 0;
+    bottom: 2px;
     display: flex;
     gap: 6px;
   }

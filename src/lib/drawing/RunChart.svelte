@@ -16,7 +16,7 @@
   let widthPx = $state(800);
   let heightPx = $state(260);
   const LEFT = 58;
-  const RIGHT = 24;
+  const RIGHT = 36;
   const TOP = 34;
   const BOTTOM = 40;
   const MOST_SHOWN = 60;

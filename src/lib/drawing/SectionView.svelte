@@ -18,7 +18,7 @@
   const TOP = 58;
   const BOTTOM = 74;
   /** half of the sheet shown beside each rivet, in diameters */
-  const BESIDE_D = 1.75;
+  const BESIDE_D = 1.3;
 
   const D = $derived(shown.plan.diameterIn);
   const length = $derived(shown.plan.length.ok ? shown.plan.length.result : null);
@@ -38,13 +38,15 @@
     shape
       ? Math.min(
           (heightPx - TOP - BOTTOM) / (shape.headProudIn + shape.shankEndIn),
-          (widthPx - 250) / (2 * BESIDE_D * D) / 2
+          (widthPx - 300) / (2 * BESIDE_D * D) / 2
         )
       : 1
   );
   const px = $derived((inches: number) => inches * pxPerIn);
-  const faceY = $derived(TOP + px(shape?.headProudIn ?? 0));
-  const gapPx = $derived(Math.max(0, (widthPx - 150 - 4 * px(BESIDE_D * D)) / 2));
+  const tallPx = $derived(px((shape?.headProudIn ?? 0) + (shape?.shankEndIn ?? 0)));
+  const slackPx = $derived(Math.max(0, heightPx - TOP - BOTTOM - tallPx));
+  const faceY = $derived(TOP + slackPx / 2 + px(shape?.headProudIn ?? 0));
+  const gapPx = $derived(Math.max(0, widthPx - 130 - 4 * px(BESIDE_D * D)));
   const axes = $derived([92 + px(BESIDE_D * D), 92 + gapPx + 3 * px(BESIDE_D * D)]);
   const nominal = $derived({ wide: 1.5 * D, high: 0.5 * D });
   const drivenWideIn = $derived(head?.diameterAtHalfDIn ?? nominal.wide);
@@ -168,7 +170,12 @@
         height={px(nominal.high)}
       />
       {#each [inserted, driven] as axis, view (view)}
-        <path class="axis" d="M{axis} {TOP - 16} V{faceY + px(shape.shankEndIn) + 12}" />
+        <path
+          class="axis"
+          d="M{axis} {faceY - px(shape.headProudIn) - 16} V{view === 0
+            ? faceY + px(shape.shankEndIn) + 12
+            : farY + px(nominal.high) + 10}"
+        />
       {/each}
 
       {#each shape.sheets as band, index (index)}
@@ -203,14 +210,11 @@
         <text class="result" x={driven} y={headFoot + 34} text-anchor="middle">
           {preferences.text(head.diameterAtHalfDIn)} wide × {preferences.text(nominal.high)} high
         </text>
-        <text class="small" x={driven} y={headFoot + 56} text-anchor="middle">
-          {(head.diameterAtHalfDIn / D).toFixed(2)} D wide when ½ D high · dashed: nominal 1.5 D × ½ D
-        </text>
-        <text class="small" x={driven} y={headFoot + 76} text-anchor="middle">
-          {head.heightBandD
-            ? `stop between ${preferences.text(head.heightBandD.low * D)} and ${preferences.text(head.heightBandD.high * D)} high (${head.heightBandD.low.toFixed(2)} to ${head.heightBandD.high.toFixed(2)} D)`
-            : 'no height makes a good head'}
-        </text>
+        {#each [`${(head.diameterAtHalfDIn / D).toFixed(2)} D wide when ½ D high`, head.heightBandD ? `stop between ${preferences.text(head.heightBandD.low * D)} and ${preferences.text(head.heightBandD.high * D)} high` : 'no height makes a good head', 'dashed: nominal 1.5 D × ½ D'] as note, index (note)}
+          <text class="small" x={driven} y={headFoot + 56 + 20 * index} text-anchor="middle"
+            >{note}</text
+          >
+        {/each}
       {/if}
     </svg>
   {/if}

@@ -2,6 +2,7 @@
   import { scaleLinear } from 'd3';
   import { MOST_PER_INCH } from '$core/catalog/families.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
+  import { writeDecimal } from '$core/units/format-length.ts';
   import type { Dash } from '$core/schema/fields.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ShownPlan } from '$lib/client/workspace.svelte';
@@ -58,7 +59,7 @@
     role="group"
     aria-label="Standard rivets in this stack, to one scale, with the rivets an inch that bearing and shear ask for"
   >
-    <text class="title" x="14" y="24">Through these sheets</text>
+    <text class="title" x="14" y="24">In these sheets</text>
     <text class="small" x="14" y="42">one scale,</text>
     <text class="small" x="14" y="58">{(pxPerIn / 96).toFixed(1)} × full size</text>
     {#each layers as layer, index (index)}
@@ -69,14 +70,11 @@
         width={widthPx - LEFT - RIGHT}
         height={layer.thicknessIn * pxPerIn}
       />
-      <text
-        class="small"
-        x={LEFT - 8}
-        y={faceY + (layer.topIn + layer.thicknessIn / 2) * pxPerIn + 5}
-        text-anchor="end">{layer.thicknessIn.toFixed(3)} in</text
-      >
     {/each}
 
+    <text class="small" x={LEFT - 8} y={faceY + (stackIn / 2) * pxPerIn + 4} text-anchor="end"
+      >{writeDecimal(stackIn, 3, 4)} in stack</text
+    >
     <text class="title" x="14" y={chartTop - 6}>Rivets an inch</text>
     {#each perInchY.ticks(5) as tick (tick)}
       <path class="grid" d="M{LEFT} {perInchY(tick)} H{widthPx - RIGHT}" />

@@ -2,7 +2,7 @@
   import type { PlannedHole } from '$core/layout/holes.ts';
   import type { RowLayoutResult } from '$core/layout/row-layout.ts';
   import { formatLength, exactDecimal, type LengthStyle } from '$core/units/format-length.ts';
-  import type { RulerScale } from '$core/units/ruler.ts';
+  import { RulerScale } from '$core/units/ruler.ts';
   import { rulerTicks } from './tape';
 
   /** The running marks of one row from the datum edge, on the chosen ruler. */
@@ -13,8 +13,9 @@
     scale: RulerScale;
     picked: number;
     onpick: (hole: number) => void;
+    onscale: (scale: RulerScale) => void;
   }
-  let { layout, holes, widthIn, scale, picked, onpick }: Props = $props();
+  let { layout, holes, widthIn, scale, picked, onpick, onscale }: Props = $props();
 
   const STYLE: Record<RulerScale, LengthStyle> = {
     '1/32': '1/32',
@@ -25,6 +26,16 @@
     '0.5mm': 'mm',
     exact: 'decimal'
   };
+  const RULERS = RulerScale.options.map((value) => ({
+    value,
+    text:
+      value === 'exact'
+        ? 'none: exact'
+        : value.endsWith('mm')
+          ? value.replace('mm', ' mm')
+          : `${value} in`
+  }));
+  const choose = (value: string) => onscale(RulerScale.parse(value));
   /** room that one mark's label needs with two levels, px */
   const LABEL_PX = 33;
   const SIDE = 26;
@@ -54,10 +65,19 @@
   <header>
     <h2 class="label">
       Row {row}{layout.rows.length > 1 ? ` of ${layout.rows.length}` : ''}: running marks from the
-      datum edge, {scale === 'exact'
-        ? 'exact'
-        : `on a ${scale}${scale.endsWith('mm') ? '' : ' in'} ruler`}
+      datum edge
     </h2>
+    <label class="ruler">
+      <span class="hint">on the ruler</span>
+      <select
+        class="field-box"
+        value={scale}
+        onchange={(event) => choose(event.currentTarget.value)}
+      >
+        {#each RULERS as ruler (ruler.value)}<option value={ruler.value}>{ruler.text}</option
+          >{/each}
+      </select>
+    </label>
     {#if layout.rows.length > 1}
       <div class="rows">
         {#each layout.rows as _, index (index)}
@@ -138,12 +158,23 @@
     gap: 1rem;
     min-height: 34px;
   }
+  .ruler {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    white-space: nowrap;
+  }
+  .ruler select {
+    min-height: 40px;
+    font-size: 0.95rem;
+  }
   .rows {
     display: flex;
     gap: 6px;
   }
   .rows .act {
-    min-height: 34px;
+    min-height: 40px;
+    white-space: nowrap;
   }
   .rows [aria-pressed='true'] {
     background: var(--ink);
@@ -151,6 +182,7 @@
   }
   .stepped {
     margin-left: auto;
+    white-space: nowrap;
     font-size: 0.9rem;
     color: var(--ink-soft);
   }

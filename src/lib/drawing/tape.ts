@@ -1,3 +1,4 @@
+import { CM_PER_IN, MM_PER_IN } from '../../core/units/factors.ts';
 import { divisionsPerIn, type RulerScale } from '../../core/units/ruler.ts';
 
 /** One line of a drawn ruler. */
@@ -18,7 +19,7 @@ interface Ladder {
 const LADDERS: Record<'fraction' | 'tenth' | 'metric', Ladder> = {
   fraction: { perIn: [1, 4, 16, 64], unit: 'in' },
   tenth: { perIn: [1, 2, 10, 100], unit: 'in' },
-  metric: { perIn: [1 / 2.54, 2 / 2.54, 10 / 2.54, 20 / 2.54], unit: 'cm' }
+  metric: { perIn: [CM_PER_IN, 2 * CM_PER_IN, MM_PER_IN, 2 * MM_PER_IN], unit: 'cm' }
 };
 
 const ladderOf = (scale: RulerScale): Ladder =>

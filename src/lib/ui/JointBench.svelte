@@ -97,8 +97,8 @@
       ...Object.fromEntries(
         STATIONS.map(({ number, key }) => [String(number), outsideFields(() => go(key))])
       ),
-      '[BracketLeft]': outsideFields(() => workspace.step(-1, holes())),
-      '[BracketRight]': outsideFields(() => workspace.step(1, holes())),
+      '[': outsideFields(() => workspace.step(-1, holes())),
+      ']': outsideFields(() => workspace.step(1, holes())),
       u: outsideFields(nextLengths),
       a: outsideFields(() => (workspace.arithmetic = !workspace.arithmetic)),
       'Shift+?': outsideFields(() => (keysOpen = true)),
@@ -182,6 +182,7 @@
 <style>
   .joint {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     grid-template-rows: auto auto minmax(0, 1fr);
     height: 100%;
     min-width: 0;

@@ -13,8 +13,10 @@
       verdicts: Record<Verdict, number>;
       attention: string[];
     };
+    /** what needs someone is said elsewhere on the page */
+    brief?: boolean;
   }
-  let { joint }: Props = $props();
+  let { joint, brief = false }: Props = $props();
   const station = $derived(
     joint.state === 'checking' || joint.state === 'checked'
       ? 'check'
@@ -51,7 +53,7 @@
       </span>
     {/each}
   </span>
-  {#if joint.attention.length > 0}
+  {#if !brief && joint.attention.length > 0}
     <span class="attention">△ {joint.attention.join(' · ')}</span>
   {/if}
 </a>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { exactDecimal } from '$core/units/format-length.ts';
+  import { exactDecimal, writeDecimal } from '$core/units/format-length.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
 
   /** One length in the user's style; the exact decimal on hover. */
@@ -12,7 +12,7 @@
   const preferences = usePreferences();
   const written = $derived(
     decimal && preferences.lengths.startsWith('1/')
-      ? { figure: lengthIn.toFixed(3), unit: 'in' }
+      ? { figure: writeDecimal(lengthIn, 3, 4), unit: 'in' }
       : preferences.write(lengthIn)
   );
 </script>

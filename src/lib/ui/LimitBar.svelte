@@ -45,13 +45,14 @@
   .mark {
     position: absolute;
     top: -5px;
-    margin-left: -7px;
-    border: 7px solid transparent;
-    border-top: 12px solid var(--olive-fill);
-    border-bottom-width: 0;
+    width: 15px;
+    height: 13px;
+    margin-left: -7.5px;
+    background: var(--olive-fill);
+    clip-path: polygon(0 0, 100% 0, 50% 100%);
   }
   .outside .mark {
-    border-top-color: var(--brick-line);
+    background: var(--brick-line);
   }
   .ends {
     display: flex;

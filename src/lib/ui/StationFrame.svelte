@@ -44,6 +44,10 @@
     background: var(--panel);
     border-left: 1.5px solid var(--line);
   }
+  /* what does not fit scrolls; nothing is squeezed */
+  .worksheet > :global(*) {
+    flex-shrink: 0;
+  }
   .foot {
     grid-column: 1 / -1;
     min-width: 0;

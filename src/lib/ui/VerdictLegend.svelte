@@ -36,6 +36,7 @@
     display: flex;
     align-items: center;
     gap: 6px;
+    font-size: 0.95rem;
     font-variant-numeric: tabular-nums;
   }
 </style>

@@ -1,7 +1,6 @@
 import { FAMILY_CONSTANTS, LOCATION_FACTOR } from '$core/catalog/families.ts';
 import { RIVET_SIZES } from '$core/catalog/rivets.ts';
 import { Alloy, Family, Location } from '$core/schema/fields.ts';
-import { RulerScale } from '$core/units/ruler.ts';
 
 /** What the choices of a lap joint are called on screen. */
 const FAMILY_WORDS: Record<Family, string> = {
@@ -59,13 +58,3 @@ export const PATTERN_OPTIONS = [
   { value: 'in-line', text: 'In line' },
   { value: 'staggered', text: 'Staggered' }
 ] as const;
-
-export const SCALE_OPTIONS = RulerScale.options.map((value) => ({
-  value,
-  text:
-    value === 'exact' ? 'exact' : value.endsWith('mm') ? value.replace('mm', ' mm') : `${value} in`
-}));
-export const SCALE_CHOICES = SCALE_OPTIONS.map(({ value, text }) => ({
-  value,
-  text: text.replace(' in', '')
-}));

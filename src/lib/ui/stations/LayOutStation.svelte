@@ -16,7 +16,7 @@
   import Length from '../Length.svelte';
   import LengthField from '../LengthField.svelte';
   import Notice from '../Notice.svelte';
-  import { PATTERN_OPTIONS, ROW_OPTIONS, SCALE_CHOICES } from '../options';
+  import { PATTERN_OPTIONS, ROW_OPTIONS } from '../options';
   import StationFrame from '../StationFrame.svelte';
   import Unreadable from '../Unreadable.svelte';
   import WaysOut from '../WaysOut.svelte';
@@ -131,7 +131,9 @@
           <span>mark <Length lengthIn={picked.markIn} /></span>
           <span class="hint">exact {picked.xIn.toFixed(4)} in</span>
           <span class="hint"
-            >off by {picked.residualIn >= 0 ? '+' : '−'}{Math.abs(picked.residualIn).toFixed(4)} in</span
+            >{Math.abs(picked.residualIn) < 5e-7
+              ? 'on the mark'
+              : `mark is ${Math.abs(picked.residualIn).toFixed(4)} in ${picked.residualIn > 0 ? 'beyond' : 'short'}`}</span
           >
         </section>
       {/if}
@@ -184,12 +186,6 @@
           />
         {/if}
       </div>
-      <Choice
-        label="Ruler for the marks, in or mm"
-        value={entered.scale}
-        options={SCALE_CHOICES}
-        onchoose={(scale) => workspace.edit({ scale }, 'scale')}
-      />
     </section>
   {/snippet}
 
@@ -202,6 +198,7 @@
         scale={workspace.now.definition.scale}
         picked={workspace.picked}
         onpick={pick}
+        onscale={(scale) => workspace.edit({ scale }, 'scale')}
       />
     {/if}
   {/snippet}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { PROTRUSION_MAX_D, PROTRUSION_MIN_D } from '$core/stack/rivet-length.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
+  import HeadCurve from '$lib/drawing/HeadCurve.svelte';
   import SectionView from '$lib/drawing/SectionView.svelte';
   import Figure from '../Figure.svelte';
   import Length from '../Length.svelte';
@@ -27,6 +28,13 @@
     {#if shown}
       <div class="view">
         <SectionView {shown} stale={!workspace.now} />
+        {#if shown.plan.head.ok}
+          <HeadCurve
+            head={shown.plan.head.result}
+            diameterIn={shown.plan.diameterIn}
+            limits={rules.headLimits}
+          />
+        {/if}
         {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
       </div>
     {:else}
@@ -128,6 +136,9 @@
 <style>
   .view {
     position: relative;
+    display: grid;
+    grid-template-rows: minmax(0, 1.7fr) minmax(0, 1fr);
+    gap: 8px;
     height: 100%;
   }
   .over {

@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest';
+import { differences } from './differences';
+import { NEW_LAP } from './lap';
+import { readEntered } from './read-entered';
+
+const FILLED = {
+  ...NEW_LAP,
+  widthIn: '240mm',
+  edgeIn: '',
+  sheets: [
+    { name: 'skin', thicknessIn: '32 thou' },
+    { name: 'strip', thicknessIn: '.025' }
+  ]
+};
+
+describe('reading the fields of a joint', () => {
+  it('turns what was typed into inches', () => {
+    const read = readEntered(FILLED);
+    expect(read).toMatchObject({
+      ok: true,
+      definition: { edgeIn: null, sheets: [{ thicknessIn: 0.032 }, { thicknessIn: 0.025 }] }
+    });
+    expect(read.ok ? read.definition.widthIn : NaN).toBeCloseTo(240 / 25.4, 12);
+  });
+
+  it('names every field that is still empty', () => {
+    const read = readEntered(NEW_LAP);
+    expect(read.ok ? [] : read.problems.map((problem) => problem.path)).toEqual([
+      'sheets.0.thicknessIn',
+      'sheets.1.thicknessIn',
+      'widthIn'
+    ]);
+  });
+
+  it('offers the thickness that was probably meant', () => {
+    const slipped = {
+      ...FILLED,
+      sheets: [{ name: 'skin', thicknessIn: '0.32' }, ...FILLED.sheets.slice(1)]
+    };
+    const read = readEntered(slipped);
+    expect(read.ok ? [] : read.problems).toEqual([
+      {
+        path: 'sheets.0.thicknessIn',
+        message: expect.stringMatching(/decimal point slip/) as string,
+        instead: '0.032'
+      }
+    ]);
+  });
+});
+
+describe('what differs between two versions', () => {
+  it('is told leaf by leaf', () => {
+    const now = {
+      ...FILLED,
+      widthIn: '12',
+      sheets: [{ name: 'skin', thicknessIn: '.040' }, ...FILLED.sheets.slice(1)]
+    };
+    expect(differences(FILLED, now)).toEqual([
+      { path: 'sheets.0.thicknessIn', was: '32 thou', now: '.040' },
+      { path: 'widthIn', was: '240mm', now: '12' }
+    ]);
+    expect(differences(FILLED, structuredClone(FILLED))).toEqual([]);
+  });
+
+  it('tells a sheet that came or went', () => {
+    const [only] = differences(FILLED, { ...FILLED, sheets: FILLED.sheets.slice(0, 1) });
+    expect(only).toMatchObject({ path: 'sheets.1', now: 'empty' });
+  });
+});

@@ -1,0 +1,116 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { holdsWorkedCases, resultOf } from '../../../tests/support/cases';
+import { calc } from '../calc';
+import { Dash, Head } from '../schema/fields';
+import { RulerScale } from '../units/ruler';
+import { RowLayoutInput, rowLayout } from './row-layout';
+
+const ASKED: RowLayoutInput = {
+  widthIn: 10.75,
+  dash: 4,
+  head: 'universal',
+  required: 50,
+  rows: 'auto',
+  pattern: 'in-line',
+  prefer: 'fewest',
+  scale: '1/64'
+};
+
+describe('row layout', () => {
+  holdsWorkedCases('row-layout');
+
+  it('works out like on paper', () => {
+    // edge 9/32; span 10.75 − 2 × 9/32 = 10.1875; one row of 50: 10.1875/49 = 0.208 < 0.375;
+    // two rows of 25: 10.1875/24 = 0.42448; rows 0.75 × 0.42448 = 0.31836 → 11/32
+    const result = resultOf(rowLayout(ASKED));
+    expect(result).toMatchObject({ perRow: 25, total: 50, edgeIn: 9 / 32, transverseIn: 11 / 32 });
+    expect(result.rows).toHaveLength(2);
+    expect(result.pitchIn).toBeCloseTo(10.1875 / 24, 12);
+    expect(result.overlapIn).toBeCloseTo(29 / 32, 12);
+    // 27/64 stepped off 24 times: 10.125, 1/16 short
+    expect(result.steppedOffErrorIn).toBeCloseTo(-1 / 16, 12);
+  });
+
+  it('gives a staggered joint one fewer in every second row, at mid pitch', () => {
+    const result = resultOf(rowLayout({ ...ASKED, pattern: 'staggered', rows: 2, required: 41 }));
+    const [first, second] = result.rows;
+    expect([first?.marksIn.length, second?.marksIn.length]).toEqual([21, 20]);
+    expect(second?.marksIn[0]).toBeCloseTo(9 / 32 + result.pitchIn / 2, 12);
+  });
+
+  it('comes near a wished pitch but never under 3 D', () => {
+    const near = (nearPitchIn: number) =>
+      resultOf(rowLayout({ ...ASKED, required: 5, rows: 1, prefer: 'near', nearPitchIn }));
+    // span 10.1875: 10 spaces of 1.019 are nearer to 1 in than 11 of 0.926
+    expect(near(1).perRow).toBe(11);
+    // 27 spaces of 0.3773 hold 3 D = 0.375; 28 would not
+    expect(near(0.1).perRow).toBe(28);
+  });
+
+  it.each([
+    [{ edgeIn: 0.24 }, 'edgeIn', /least of 2 D = 0\.25/],
+    [{ widthIn: 0.5625 }, 'widthIn', /over 0\.5625 in/],
+    [{ rows: 1 as const }, 'required', /0\.207908 in, under the least of 3 D = 0\.375/],
+    [{ required: 500 }, 'required', /3 rows.*under the least of 3 D/]
+  ])('says no to %j with the limit and the value', (change, path, message) => {
+    const answer = rowLayout({ ...ASKED, ...change });
+    expect(answer).toMatchObject({ ok: false, error: { code: 'not-possible', path } });
+    expect(answer.ok ? '' : answer.error.message).toMatch(message);
+  });
+
+  it('asks for the wished pitch when it is needed', () => {
+    const answer = calc('row-layout', { ...ASKED, prefer: 'near' });
+    expect(answer).toMatchObject({
+      ok: false,
+      error: { code: 'invalid-input', path: 'nearPitchIn' }
+    });
+  });
+
+  it('points at an input it does not know', () => {
+    const answer = calc('row-layout', { ...ASKED, shcool: 'near' });
+    expect(answer).toMatchObject({ ok: false, error: { code: 'invalid-input', path: 'shcool' } });
+  });
+});
+
+const anyInput = fc.record({
+  widthIn: fc.double({ min: 0.3, max: 60, noNaN: true }),
+  dash: fc.constantFrom(...Dash.values),
+  head: fc.constantFrom(...Head.options),
+  required: fc.integer({ min: 1, max: 300 }),
+  rows: fc.constantFrom(1 as const, 2 as const, 3 as const, 'auto' as const),
+  pattern: fc.constantFrom('in-line' as const, 'staggered' as const),
+  prefer: fc.constantFrom('fewest' as const, 'near' as const),
+  nearPitchIn: fc.double({ min: 0.1, max: 4, noNaN: true }),
+  scale: fc.constantFrom(...RulerScale.options)
+});
+
+describe('every layout', () => {
+  it('has enough rivets, symmetric marks, and a failed check for every limit its snapped marks break', () => {
+    fc.assert(
+      fc.property(anyInput, (input) => {
+        const answer = rowLayout(input);
+        if (!answer.ok) return;
+        const { rows, total, checks } = answer.result;
+        expect(total).toBeGreaterThanOrEqual(input.required);
+        expect(rows.reduce((sum, row) => sum + row.marksIn.length, 0)).toBe(total);
+        const D = input.dash / 32;
+        const failed = new Set(checks.filter((check) => !check.ok).map((check) => check.rule));
+        for (const { marksIn, snappedIn } of rows) {
+          marksIn.forEach((mark, index) =>
+            expect(mark + (marksIn.at(-1 - index) ?? NaN)).toBeCloseTo(input.widthIn, 9)
+          );
+          const edgeIn = Math.min(snappedIn[0] ?? 0, input.widthIn - (snappedIn.at(-1) ?? 0));
+          if (edgeIn < (input.head === 'universal' ? 2 : 2.5) * D - 1e-9)
+            expect(failed).toContain('snapped-edge-min');
+          snappedIn.slice(1).forEach((mark, index) => {
+            const gapIn = mark - (snappedIn[index] ?? NaN);
+            if (gapIn < 3 * D - 1e-9) expect(failed).toContain('snapped-pitch-min');
+            if (gapIn > 12 * D + 1e-9) expect(failed).toContain('snapped-pitch-max');
+          });
+        }
+      }),
+      { numRuns: 2000 }
+    );
+  });
+});

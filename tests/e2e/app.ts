@@ -1,0 +1,117 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { createServer } from 'node:net';
+import { test as base, type Page } from '@playwright/test';
+import { openDatabase } from '../../src/lib/server/db/connect.ts';
+import { migrate } from '../../src/lib/server/db/migrate.ts';
+import { seedDemoData } from '../../scripts/demo-data.ts';
+import { makeDatabase } from '../database/database.ts';
+
+/** The built application on a port and a database of its own. */
+export interface App {
+  url: string;
+  stop: () => Promise<void>;
+  start: () => Promise<void>;
+}
+
+async function freePort(): Promise<number> {
+  const server = createServer().listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  const address = server.address();
+  server.close();
+  if (address === null || typeof address === 'string') throw new Error('no port');
+  return address.port;
+}
+
+async function answers(url: string, process: ChildProcess): Promise<void> {
+  const until = Date.now() + 30_000;
+  while (Date.now() < until) {
+    if (process.exitCode !== null)
+      throw new Error(`the application ended with ${process.exitCode}`);
+    const reached = await fetch(url).then(
+      (response) => response.ok,
+      () => false
+    );
+    if (reached) return;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error('the application did not answer');
+}
+
+export const test = base.extend<object, { app: App }>({
+  app: [
+    // Playwright reads the fixture's needs off this pattern, even when there are none.
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const { url: databaseUrl, drop } = await makeDatabase();
+      const database = openDatabase(databaseUrl);
+      await migrate(database);
+      await seedDemoData(database);
+      await database.sequelize.close();
+
+      const port = await freePort();
+      const url = `http://127.0.0.1:${port}`;
+      let running: ChildProcess | null = null;
+      const app: App = {
+        url,
+        async start() {
+          running = spawn('node', ['build/index.js'], {
+            env: {
+              ...process.env,
+              HOST: '127.0.0.1',
+              PORT: String(port),
+              ORIGIN: url,
+              DATABASE_URL: databaseUrl
+            },
+            stdio: ['ignore', 'ignore', 'inherit']
+          });
+          await answers(url, running);
+        },
+        async stop() {
+          if (!running) return;
+          const ended = once(running, 'exit');
+          running.kill('SIGTERM');
+          await ended;
+          running = null;
+        }
+      };
+      await app.start();
+      await use(app);
+      await app.stop();
+      await drop();
+    },
+    { scope: 'worker' }
+  ]
+});
+
+export { expect } from '@playwright/test';
+
+/** Says who is at the bench. */
+export async function signIn(page: Page, app: App, name = 'Ilse Varnholt'): Promise<void> {
+  await page.goto(`${app.url}/who`);
+  await page.getByRole('button', { name }).click();
+  await page.waitForURL(`${app.url}/`);
+}
+
+/** Makes a joint in job 0318 and fills in sheets and width. */
+export async function makeJoint(
+  page: Page,
+  app: App,
+  title: string,
+  [upper, lower, width]: [string, string, string]
+): Promise<void> {
+  await page.goto(app.url);
+  await page.getByRole('link', { name: /^0318/ }).click();
+  await page.getByLabel('New lap joint').fill(title);
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.waitForURL(/\/carry$/);
+  await page.getByLabel('Thickness of sheet 1').fill(upper);
+  await page.getByLabel('Thickness of sheet 2').fill(lower);
+  await page.getByLabel('Joint width').fill(width);
+}
+
+/** Waits until the server has acknowledged everything typed. */
+export const saved = (page: Page) => page.locator('[data-save="saved"]').waitFor();
+
+/** The figure of one named answer, as text. */
+export const figure = (page: Page, label: string) => page.locator(`[data-figure="${label}"]`);

@@ -1,0 +1,108 @@
+import { expect, figure, makeJoint, saved, signIn, test } from './app.ts';
+
+test('a slipped decimal is asked about, kept as typed, and mended with one tap', async ({
+  page,
+  app
+}) => {
+  await makeJoint(page, app, 'Slipped', ['0.32', '0.040', '6']);
+  await expect(
+    page.getByText(/did a decimal point slip\? Was 0\.032 meant\?/).first()
+  ).toBeVisible();
+  await expect(figure(page, 'Rivets needed')).toHaveCount(0);
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Thickness of sheet 1')).toHaveValue('0.32');
+  await page.getByRole('button', { name: 'Yes, use 0.032 in' }).click();
+  await expect(page.getByLabel('Thickness of sheet 1')).toHaveValue('0.032');
+  await expect(figure(page, 'Rivets needed')).toBeVisible();
+});
+
+test('an impossible joint names its limit and offers what would work', async ({ page, app }) => {
+  await makeJoint(page, app, 'Impossible', ['0.032', '0.032', '5']);
+  await page.getByText('8', { exact: true }).last().click();
+  await expect(page.getByRole('alert')).toContainText(
+    'a dash 8 rivet is too large for a 0.032 in sheet: the guidance starts at 0.036 in'
+  );
+  await page.getByRole('button', { name: /use dash 6/ }).click();
+  // 1/(1.6 × 0.191) = 3.27 → 3.3 an inch × 5 = 16.5 → 17
+  await expect(figure(page, 'Rivets needed')).toContainText('17');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('alert')).toContainText('dash 8');
+});
+
+test('lengths are understood as typed and shown in the style of choice', async ({ page, app }) => {
+  await makeJoint(page, app, 'Metric', ['1mm', '32 thou', '150 mm']);
+  await expect(page.getByText('= 0.03937 in · 1.0 mm')).toBeVisible();
+  await expect(page.getByText('= 5.905512 in · 150.0 mm')).toBeVisible();
+  await page.locator('body').press('2');
+  await page.getByText('mm', { exact: true }).first().click();
+  await expect(page.getByTestId('plan-view')).toContainText('150.0 mm');
+  await page.reload();
+  await expect(page.getByTestId('plan-view')).toContainText('150.0 mm');
+});
+
+test('of two tabs the second is refused, told what changed, and loses nothing', async ({
+  page,
+  app,
+  context
+}) => {
+  await signIn(page, app);
+  await makeJoint(page, app, 'Two tabs', ['0.040', '0.040', '8']);
+  await saved(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await other.getByLabel('Joint width').fill('9');
+  await saved(other);
+
+  await page.getByLabel('Thickness of sheet 2').fill('0.050');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('Ilse Varnholt');
+  await expect(dialog.getByRole('row', { name: 'joint width 8 9' })).toBeVisible();
+  await expect(page.getByLabel('Thickness of sheet 2')).toHaveValue('0.050');
+  await other.reload();
+  await expect(other.getByLabel('Thickness of sheet 2')).toHaveValue('0.040');
+  await expect(other.getByLabel('Joint width')).toHaveValue('9');
+
+  await dialog.getByRole('button', { name: 'Save mine on top of it' }).click();
+  await saved(page);
+  await other.reload();
+  await expect(other.getByLabel('Thickness of sheet 2')).toHaveValue('0.050');
+});
+
+test('typing and readings outlive a dead server', async ({ page, app }) => {
+  await signIn(page, app);
+  await makeJoint(page, app, 'Dead server', ['0.040', '0.040', '5']);
+  await saved(page);
+  await page.locator('body').press('6');
+  await page.getByRole('button', { name: 'Issue it and start checking' }).click();
+  await expect(page.getByTestId('hole-map')).toBeVisible();
+  await app.stop();
+
+  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.187');
+  await page.getByRole('textbox', { name: 'Height' }).fill('0.062');
+  await page.getByRole('button', { name: 'Record head 1' }).click();
+  await expect(page.getByText('Not recorded yet: no server')).toBeVisible();
+  await page.locator('body').press('1');
+  await page.getByLabel('Joint width').fill('5 1/2');
+  await expect(page.locator('[data-save="waiting"]')).toBeVisible();
+
+  await app.start();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Joint width')).toHaveValue('5 1/2');
+  await page.locator('body').press('6');
+  await expect(page.locator('[data-hole="1"][data-verdict="accept"]')).toBeVisible();
+});
+
+test('a reading that cannot be is not recorded', async ({ page, app }) => {
+  await signIn(page, app);
+  await page
+    .getByRole('link', { name: /Bottom skin lap/ })
+    .first()
+    .click();
+  await page.locator('[data-testid="hole-map"] [data-hole="20"]').click();
+  await page.getByRole('textbox', { name: 'Diameter' }).fill('1.87');
+  await page.getByRole('textbox', { name: 'Height' }).fill('0.062');
+  await expect(page.getByText(/14\.96 D wide.*did a decimal point slip\?/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /Record/ })).toHaveCount(0);
+});

@@ -1,0 +1,108 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, signIn, test } from './app.ts';
+
+const JSON_TYPE = { 'content-type': 'application/json' };
+
+test('changes are refused unless they come from the application’s own pages', async ({
+  page,
+  app,
+  request
+}) => {
+  await page.goto(app.url);
+  const href = await page
+    .getByRole('link', { name: /Bottom skin lap/ })
+    .first()
+    .getAttribute('href');
+  const joint = /\/joints\/([^/]+)/.exec(href ?? '')?.[1];
+  const change = { baseRevision: 1, title: 'Taken over', definition: {} };
+  for (const headers of [JSON_TYPE, { ...JSON_TYPE, origin: 'http://evil.example' }]) {
+    const refused = await request.put(`${app.url}/api/joints/${joint}`, { headers, data: change });
+    expect(refused.status()).toBe(403);
+  }
+  const own = await request.put(`${app.url}/api/joints/${joint}`, {
+    headers: { ...JSON_TYPE, origin: app.url },
+    data: change
+  });
+  // let through, and then refused for what is in it
+  expect(own.status()).toBe(400);
+  const form = await request.post(`${app.url}/who`, {
+    headers: { origin: 'http://evil.example' },
+    form: { person: 'x' }
+  });
+  expect(form.status()).toBe(403);
+});
+
+test('the calculations answer over HTTP with 200, 400 and 422', async ({ app, request }) => {
+  const ask = (op: string, data: unknown) =>
+    request.post(`${app.url}/api/calc/${op}`, { headers: JSON_TYPE, data: JSON.stringify(data) });
+  const good = await ask('rivet-diameter', { sheetsIn: [0.04, '1mm'] });
+  expect(good.status()).toBe(200);
+  expect(await good.json()).toMatchObject({ ok: true, result: { dash: 4, diameterIn: 0.125 } });
+  const bad = await ask('rivet-diameter', { sheetsIn: [] });
+  expect(bad.status()).toBe(400);
+  expect(await bad.json()).toMatchObject({
+    ok: false,
+    error: { code: 'invalid-input', path: 'sheetsIn' }
+  });
+  const no = await ask('row-layout', { widthIn: 0.5, dash: 4, head: 'universal', required: 2 });
+  expect(no.status()).toBe(422);
+  expect(await no.json()).toMatchObject({ ok: false, error: { code: 'not-possible' } });
+});
+
+test('a page that does not exist says so', async ({ page, app }) => {
+  for (const path of [
+    '/joints/no-such/carry',
+    '/jobs/00000000-0000-4000-8000-000000000000',
+    '/nowhere'
+  ]) {
+    const response = await page.goto(app.url + path);
+    expect(response?.status()).toBe(404);
+    await expect(page.getByRole('link', { name: 'To the bench' })).toBeVisible();
+  }
+});
+
+test('a link cannot send a person off to another site', async ({ page, app }) => {
+  await page.goto(`${app.url}/who?back=//evil.example/x`);
+  await page.getByRole('button', { name: 'Tomas Ekbrand' }).click();
+  await page.waitForURL(`${app.url}/`);
+});
+
+for (const mode of ['light', 'dark'])
+  test(`every station is readable and operable, ${mode}`, async ({ page, app, context }) => {
+    await context.addCookies([{ name: 'mode', value: mode, url: app.url }]);
+    await signIn(page, app);
+    const href = await page
+      .getByRole('link', { name: /Bottom skin lap/ })
+      .first()
+      .getAttribute('href');
+    const joint = (href ?? '').replace(/\/[^/]+$/, '');
+    for (const path of [
+      '/',
+      `${joint}/carry`,
+      `${joint}/lay-out`,
+      `${joint}/stack`,
+      `${joint}/drive`,
+      `${joint}/check`
+    ]) {
+      await page.goto(app.url + path);
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa'])
+        .analyze();
+      expect(violations.map(({ id, nodes }) => `${path} ${id}: ${nodes[0]?.html ?? ''}`)).toEqual(
+        []
+      );
+    }
+  });
+
+for (const width of [390, 768, 1280])
+  test(`Check fits ${width} px without scrolling sideways`, async ({ page, app }) => {
+    await page.setViewportSize({ width, height: 800 });
+    await signIn(page, app);
+    await page
+      .getByRole('link', { name: /Bottom skin lap/ })
+      .first()
+      .click();
+    await expect(page.getByTestId('hole-map')).toBeVisible();
+    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+    expect(overflow).toBeLessThanOrEqual(0);
+  });
