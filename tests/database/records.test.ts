@@ -151,9 +151,10 @@ describe('issuing and checking', () => {
     expect(valueOf(await issueJoint(database(), id, 1, mechanic))).toEqual({ number: 1 });
     const issue = await latestIssue(database(), id);
     // dash 3 by rule: 0.032/(0.5 × π/4 × 0.096²) = 8.84 → 8.8 × 4.5 = 39.6 → 40 rivets;
-    // two rows of 20 would be 0.214 apart, under 3 D: three rows of 14
+    // two rows of 20 would be 0.214 apart, under 3 D: three rows of 14.
+    // 0.064 + 1.5 × 0.09375 = 0.2046 = 6.55/32 → 7/32 = -3.5
     expect(issue?.holes).toHaveLength(42);
-    expect(issue?.facts).toMatchObject({ dash: 3, partNumber: 'MS20470AD3-3', holeIn: 0.098 });
+    expect(issue?.facts).toMatchObject({ dash: 3, partNumber: 'MS20470AD3-3.5', holeIn: 0.098 });
   });
 
   it('refuses a joint that cannot be read, breaks a limit or moved on', async () => {

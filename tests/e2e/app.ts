@@ -110,6 +110,12 @@ export async function makeJoint(
   await page.getByLabel('Joint width').fill(width);
 }
 
+/** Leaves the field one is typing in and presses a station's number. */
+export async function toStation(page: Page, number: number): Promise<void> {
+  await page.keyboard.press('Escape');
+  await page.keyboard.press(String(number));
+}
+
 /** Waits until the server has acknowledged everything typed. */
 export const saved = (page: Page) => page.locator('[data-save="saved"]').waitFor();
 

@@ -1,4 +1,4 @@
-import { expect, figure, makeJoint, saved, signIn, test } from './app.ts';
+import { expect, figure, makeJoint, saved, signIn, test, toStation } from './app.ts';
 
 test('a slipped decimal is asked about, kept as typed, and mended with one tap', async ({
   page,
@@ -34,7 +34,7 @@ test('lengths are understood as typed and shown in the style of choice', async (
   await makeJoint(page, app, 'Metric', ['1mm', '32 thou', '150 mm']);
   await expect(page.getByText('= 0.03937 in · 1.0 mm')).toBeVisible();
   await expect(page.getByText('= 5.905512 in · 150.0 mm')).toBeVisible();
-  await page.locator('body').press('2');
+  await toStation(page, 2);
   await page.getByText('mm', { exact: true }).first().click();
   await expect(page.getByTestId('plan-view')).toContainText('150.0 mm');
   await page.reload();
@@ -73,7 +73,7 @@ test('typing and readings outlive a dead server', async ({ page, app }) => {
   await signIn(page, app);
   await makeJoint(page, app, 'Dead server', ['0.040', '0.040', '5']);
   await saved(page);
-  await page.locator('body').press('6');
+  await toStation(page, 6);
   await page.getByRole('button', { name: 'Issue it and start checking' }).click();
   await expect(page.getByTestId('hole-map')).toBeVisible();
   await app.stop();
@@ -82,7 +82,7 @@ test('typing and readings outlive a dead server', async ({ page, app }) => {
   await page.getByRole('textbox', { name: 'Height' }).fill('0.062');
   await page.getByRole('button', { name: 'Record head 1' }).click();
   await expect(page.getByText('Not recorded yet: no server')).toBeVisible();
-  await page.locator('body').press('1');
+  await toStation(page, 1);
   await page.getByLabel('Joint width').fill('5 1/2');
   await expect(page.locator('[data-save="waiting"]')).toBeVisible();
 
@@ -90,7 +90,7 @@ test('typing and readings outlive a dead server', async ({ page, app }) => {
   await saved(page);
   await page.reload();
   await expect(page.getByLabel('Joint width')).toHaveValue('5 1/2');
-  await page.locator('body').press('6');
+  await toStation(page, 6);
   await expect(page.locator('[data-hole="1"][data-verdict="accept"]')).toBeVisible();
 });
 

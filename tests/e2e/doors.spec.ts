@@ -57,7 +57,7 @@ test('a page that does not exist says so', async ({ page, app }) => {
   ]) {
     const response = await page.goto(app.url + path);
     expect(response?.status()).toBe(404);
-    await expect(page.getByRole('link', { name: 'To the bench' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'To the bench', exact: true })).toBeVisible();
   }
 });
 

@@ -1,4 +1,4 @@
-import { expect, figure, makeJoint, saved, signIn, test } from './app.ts';
+import { expect, figure, makeJoint, saved, signIn, test, toStation } from './app.ts';
 
 test('a lap joint from bare sheets to a judged head, over a restart', async ({ page, app }) => {
   await signIn(page, app);
@@ -18,7 +18,7 @@ test('a lap joint from bare sheets to a judged head, over a restart', async ({ p
   });
 
   await test.step('Lay out: two rows of 25, 10 3/16 between end rivets over 24 spaces', async () => {
-    await page.locator('body').press('2');
+    await toStation(page, 2);
     await page.waitForURL(/lay-out$/);
     await expect(figure(page, 'Holes')).toContainText('50');
     await expect(figure(page, 'Pitch')).toContainText('0.4245');
@@ -38,7 +38,7 @@ test('a lap joint from bare sheets to a judged head, over a restart', async ({ p
   });
 
   await test.step('Stack: grip 0.080, -4.5', async () => {
-    await page.locator('body').press('3');
+    await toStation(page, 3);
     await expect(figure(page, 'Part number')).toHaveText('MS20470AD4-4.5');
     await expect(figure(page, 'Grip')).toContainText('0.080');
     await expect(figure(page, 'Shop head')).toContainText('0.2218');
@@ -48,13 +48,13 @@ test('a lap joint from bare sheets to a judged head, over a restart', async ({ p
   await test.step('everything is there after a reload', async () => {
     await page.reload();
     await expect(figure(page, 'Part number')).toHaveText('MS20470AD4-4.5');
-    await page.locator('body').press('1');
+    await toStation(page, 1);
     await expect(figure(page, 'Rivets needed')).toContainText('50');
     await expect(page.getByLabel('Joint width')).toHaveValue('10 3/4');
   });
 
   await test.step('Check: a good head and an under-driven one', async () => {
-    await page.locator('body').press('6');
+    await toStation(page, 6);
     await page.getByRole('button', { name: 'Issue it and start checking' }).click();
     await page.locator('[data-testid="hole-map"] [data-hole="2"]').click();
     const diameter = page.getByRole('textbox', { name: 'Diameter' });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Difference } from '$core/joint/differences.ts';
 import { EnteredLap } from '$core/joint/lap.ts';
+import { Kept } from './kept';
 import { messageOf, send } from './send';
 
 /** What is saved of a joint. */
@@ -33,22 +34,10 @@ export type SaveState =
   | { kind: 'stale'; theirs: Stale };
 
 const Acknowledged = z.object({ revision: z.int(), savedAt: z.string() });
-const Kept = z.object({ baseRevision: z.int(), title: z.string(), definition: EnteredLap });
+const KeptTyping = z.object({ baseRevision: z.int(), title: z.string(), definition: EnteredLap });
 
 const PAUSE_MS = 350;
 const RETRY_MS = 2500;
-const keyOf = (id: string) => `zanjador.unsaved.${id}`;
-
-/** Typing that this browser still holds for a joint because the server never acknowledged it. */
-export function keptTyping(id: string): (JointDocument & { baseRevision: number }) | null {
-  try {
-    const kept = Kept.safeParse(JSON.parse(localStorage.getItem(keyOf(id)) ?? 'null'));
-    return kept.success ? kept.data : null;
-  } catch {
-    return null;
-  }
-}
-
 /**
  * Saves a joint a moment after typing stops. Until the server has acknowledged it the document also
  * lies in this browser's storage, so a closed lid or a dead server loses nothing.
@@ -62,12 +51,19 @@ export class Autosave {
   #timer: ReturnType<typeof setTimeout> | undefined;
   #inFlight: Promise<void> | null = null;
   #dirty = false;
+  #kept: Kept<typeof KeptTyping>;
 
   constructor(id: string, revision: number, savedAt: string, current: () => JointDocument) {
     this.#id = id;
+    this.#kept = new Kept(`unsaved.${id}`, KeptTyping);
     this.revision = revision;
     this.#current = current;
     this.state = { kind: 'saved', at: savedAt };
+  }
+
+  /** Typing that this browser still holds because the server never acknowledged it. */
+  async keptTyping(): Promise<z.output<typeof KeptTyping> | null> {
+    return (await this.#kept.found()).at(-1) ?? null;
   }
 
   /** Call after every change of the document. */
@@ -93,6 +89,7 @@ export class Autosave {
   /** Shows that typing found in this browser stands upon an older revision than the server's. */
   markStale(theirs: Stale): void {
     this.#dirty = true;
+    this.#keep();
     this.state = { kind: 'stale', theirs };
   }
 
@@ -105,7 +102,7 @@ export class Autosave {
       this.#keep();
       this.#later(0);
     } else {
-      this.#forget();
+      this.#kept.forget();
       this.state = { kind: 'saved', at: new Date().toISOString() };
     }
   }
@@ -136,7 +133,7 @@ export class Autosave {
         this.#keep();
         this.state = { kind: 'typing' };
       } else {
-        this.#forget();
+        this.#kept.forget();
         this.state = { kind: 'saved', at: acknowledged.data.savedAt };
       }
       return;
@@ -154,19 +151,6 @@ export class Autosave {
   }
 
   #keep(): void {
-    const kept = { baseRevision: this.revision, ...this.#current() };
-    try {
-      localStorage.setItem(keyOf(this.#id), JSON.stringify(kept));
-    } catch {
-      // Storage that is full or switched off: the server still gets every save.
-    }
-  }
-
-  #forget(): void {
-    try {
-      localStorage.removeItem(keyOf(this.#id));
-    } catch {
-      // As above.
-    }
+    this.#kept.write({ baseRevision: this.revision, ...this.#current() });
   }
 }

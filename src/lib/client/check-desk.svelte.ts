@@ -3,20 +3,27 @@ import { headReport, HeadReading, type HeadReport } from '$core/check/head-repor
 import {
   holeStates,
   lastVolumesIn3,
-  type CheckedHead,
+  CheckedHead,
   type HoleEvent
 } from '$core/check/hole-events.ts';
-import type { SeenFlag } from '$core/check/findings.ts';
+import { SeenFlag } from '$core/check/findings.ts';
 import { problemsOf } from '$core/schema/read.ts';
 import type { Issue } from '$core/joint/issue.ts';
+import { Kept } from './kept';
 import { messageOf, send } from './send';
 
+const Typed = z.object({
+  diameter: z.string(),
+  height: z.string(),
+  flags: z.array(SeenFlag)
+});
 /** A reading as typed; nothing is lost by looking at another hole meanwhile. */
-interface Typed {
-  diameter: string;
-  height: string;
-  flags: SeenFlag[];
-}
+type Typed = z.infer<typeof Typed>;
+
+const KeptReadings = z.object({
+  outbox: z.array(CheckedHead),
+  typed: z.record(z.string(), Typed)
+});
 
 const NOTHING: Typed = { diameter: '', height: '', flags: [] };
 const RETRY_MS = 3000;
@@ -34,10 +41,11 @@ export class CheckDesk {
   events = $state.raw<HoleEvent[]>([]);
   state = $state.raw<DeskState>({ kind: 'idle' });
 
-  #typed = $state.raw<Record<number, Typed>>({});
+  #typed = $state.raw<Record<string, Typed>>({});
   #outbox = $state.raw<CheckedHead[]>([]);
   #timer: ReturnType<typeof setTimeout> | undefined;
   #sending = false;
+  #kept: Kept<typeof KeptReadings>;
 
   readonly states = $derived.by(() =>
     holeStates(
@@ -48,6 +56,7 @@ export class CheckDesk {
 
   constructor(issue: Issue, events: HoleEvent[]) {
     this.issue = issue;
+    this.#kept = new Kept(`readings.${issue.id}`, KeptReadings);
     this.events = events;
   }
 
@@ -162,28 +171,18 @@ export class CheckDesk {
   }
 
   /** Picks up what this browser still holds from an earlier visit. */
-  restore(): void {
-    const stored = localStorage.getItem(this.#key);
-    if (!stored) return;
-    try {
-      const { outbox, typed } = JSON.parse(stored) as {
-        outbox: CheckedHead[];
-        typed: Record<number, Typed>;
-      };
-      this.#outbox = outbox;
-      this.#typed = typed;
-    } catch {
-      localStorage.removeItem(this.#key);
+  async restore(): Promise<void> {
+    for (const { outbox, typed } of await this.#kept.found()) {
+      const known = new Set(this.#outbox.map(({ id }) => id));
+      this.#outbox = [...this.#outbox, ...outbox.filter(({ id }) => !known.has(id))];
+      this.#typed = { ...typed, ...this.#typed };
     }
+    this.#store();
     if (this.#outbox.length > 0) void this.sendAll();
   }
 
   stop(): void {
     clearTimeout(this.#timer);
-  }
-
-  get #key(): string {
-    return `zanjador.readings.${this.issue.id}`;
   }
 
   #acknowledge(event: HoleEvent): void {
@@ -210,10 +209,7 @@ export class CheckDesk {
   }
 
   #store(): void {
-    try {
-      localStorage.setItem(this.#key, JSON.stringify({ outbox: this.#outbox, typed: this.#typed }));
-    } catch {
-      // Storage that is full or switched off: readings still go to the server at once.
-    }
+    if (this.#outbox.length === 0 && Object.keys(this.#typed).length === 0) this.#kept.forget();
+    else this.#kept.write({ outbox: this.#outbox, typed: this.#typed });
   }
 }

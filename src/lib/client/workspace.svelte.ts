@@ -7,7 +7,7 @@ import { plan } from '$core/plan.ts';
 import type { RuleProfile } from '$core/rules/profile.ts';
 import { writeDecimal } from '$core/units/format-length.ts';
 import { waysOut, type WayOut } from '$core/ways-out.ts';
-import { Autosave, keptTyping, type Stale } from './autosave.svelte';
+import { Autosave, type Stale } from './autosave.svelte';
 import { Undo } from './undo.svelte';
 
 interface OpenedJoint {
@@ -75,8 +75,8 @@ export class Workspace {
   }
 
   /** Brings back typing that this browser holds and the server never acknowledged. */
-  restoreKept(joint: OpenedJoint): void {
-    const kept = keptTyping(joint.id);
+  async restoreKept(joint: OpenedJoint): Promise<void> {
+    const kept = await this.save.keptTyping();
     if (!kept) return;
     const changes = differences(
       { title: joint.title, definition: joint.definition },

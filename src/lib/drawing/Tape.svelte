@@ -80,7 +80,7 @@
     </label>
     {#if layout.rows.length > 1}
       <div class="rows">
-        {#each layout.rows as _, index (index)}
+        {#each layout.rows.keys() as index (index)}
           {@const first = holes.find((hole) => hole.row === index + 1)}
           <button
             class="act small"

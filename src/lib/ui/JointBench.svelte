@@ -68,12 +68,12 @@
   $effect(() => {
     const open = desk;
     if (!open) return;
-    untrack(() => open.restore());
+    void untrack(() => open.restore());
     return () => open.stop();
   });
 
   onMount(() => {
-    workspace.restoreKept(joint);
+    void workspace.restoreKept(joint);
     const go = (key: StationKey) => void goto(`/joints/${joint.id}/${key}`);
     const nextLengths = () => {
       const at = LengthStyle.options.indexOf(preferences.lengths);
@@ -99,6 +99,7 @@
       ),
       '[': outsideFields(() => workspace.step(-1, holes())),
       ']': outsideFields(() => workspace.step(1, holes())),
+      Escape: () => document.activeElement instanceof HTMLElement && document.activeElement.blur(),
       u: outsideFields(nextLengths),
       a: outsideFields(() => (workspace.arithmetic = !workspace.arithmetic)),
       'Shift+?': outsideFields(() => (keysOpen = true)),

@@ -16,6 +16,7 @@
     ['+  −  0', 'zoom and fit, on a drawing'],
     ['← ↑ → ↓', 'move, on a drawing'],
     ['Enter', 'Check: on to height, then record and next head'],
+    ['Esc', 'leave a field, so that the keys work'],
     ['?', 'this list']
   ] as const;
 </script>
