@@ -103,6 +103,8 @@ for (const width of [390, 768, 1280])
       .first()
       .click();
     await expect(page.getByTestId('hole-map')).toBeVisible();
-    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+    const overflow = await page
+      .getByRole('main')
+      .evaluate((main) => main.scrollWidth - main.clientWidth);
     expect(overflow).toBeLessThanOrEqual(0);
   });

@@ -14,7 +14,7 @@
   const HIGH = 138;
   const nominal = $derived({ wide: 1.5 * rivetIn, high: 0.5 * rivetIn });
   const pxPerIn = $derived(
-    Math.min(190 / Math.max(diameterIn, nominal.wide), 84 / Math.max(heightIn, nominal.high))
+    Math.min(165 / Math.max(diameterIn, nominal.wide), 84 / Math.max(heightIn, nominal.high))
   );
   const half = $derived((diameterIn / 2) * pxPerIn);
   const high = $derived(heightIn * pxPerIn);

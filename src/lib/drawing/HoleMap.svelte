@@ -15,7 +15,11 @@
   }
   let { holes, widthIn, overlapIn, states, onItsWay, picked, onpick }: Props = $props();
 
-  let widthPx = $state(800);
+  let roomPx = $state(800);
+  /** marks closer than this could not be told apart or hit: the map scrolls instead */
+  const LEAST_PITCH_PX = 25;
+  const perRow = $derived(holes.filter((hole) => hole.row === 1).length);
+  const widthPx = $derived(Math.max(roomPx, perRow * LEAST_PITCH_PX + 90));
   const HIGH_PX = 190;
   /** marks must stay readable, so rows that lie closer than this on the screen are drawn apart */
   const LEAST_ROW_PX = 46;
@@ -46,7 +50,7 @@
   });
 </script>
 
-<div class="map" bind:clientWidth={widthPx}>
+<div class="map" bind:clientWidth={roomPx}>
   <svg
     width={widthPx}
     height={HIGH_PX}
@@ -105,6 +109,13 @@
 </div>
 
 <style>
+  .map {
+    overflow-x: auto;
+    overflow-y: hidden;
+  }
+  svg {
+    display: block;
+  }
   .metal {
     fill: var(--metal-light);
     stroke: var(--metal-edge);

@@ -242,4 +242,10 @@
       flex-basis: 100%;
     }
   }
+  @media (max-width: 600px) {
+    .history,
+    .keys {
+      display: none;
+    }
+  }
 </style>

@@ -6,11 +6,13 @@
     drawing: Snippet;
     worksheet: Snippet;
     foot?: Snippet;
+    /** where they stand one below the other, the worksheet comes first */
+    worksheetFirst?: boolean;
   }
-  let { drawing, worksheet, foot }: Props = $props();
+  let { drawing, worksheet, foot, worksheetFirst = false }: Props = $props();
 </script>
 
-<div class="frame">
+<div class="frame" class:worksheetFirst>
   <div class="drawing">{@render drawing()}</div>
   <aside class="worksheet" aria-label="Worksheet">{@render worksheet()}</aside>
   {#if foot}<div class="foot">{@render foot()}</div>{/if}
@@ -60,6 +62,9 @@
     }
     .drawing {
       padding: 6px;
+    }
+    .worksheetFirst .worksheet {
+      order: -1;
     }
     .worksheet {
       border-left: 0;

@@ -54,7 +54,7 @@
 {#if open.issue && open.desk}
   {@const { facts, holes } = open.issue}
   {@const limits = HEAD_LIMITS[facts.limits]}
-  <StationFrame>
+  <StationFrame worksheetFirst>
     {#snippet drawing()}
       {#if open.issue && open.desk}
         <div class="drawing">
@@ -134,6 +134,7 @@
 <style>
   .drawing {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     grid-template-rows: auto auto auto minmax(0, 1fr);
     gap: 6px;
     height: 100%;

@@ -208,6 +208,7 @@
   .sheets {
     position: relative;
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     grid-template-rows: minmax(0, 1.25fr) minmax(0, 1fr);
     gap: 8px;
     height: 100%;

@@ -137,6 +137,7 @@
   .view {
     position: relative;
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     grid-template-rows: minmax(0, 1.7fr) minmax(0, 1fr);
     gap: 8px;
     height: 100%;
