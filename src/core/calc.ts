@@ -8,6 +8,29 @@ import {
 } from './carry/rivets-required.ts';
 import { DrivenHeadInput, DrivenHeadResult, drivenHead } from './check/driven-head.ts';
 import { RowLayoutInput, RowLayoutResult, rowLayout } from './layout/row-layout.ts';
+import { JointStrengthInput, JointStrengthResult, jointStrength } from './carry/joint-strength.ts';
+import { ColdBatchInput, ColdBatchResult, coldBatch } from './drive/cold-batch.ts';
+import { SqueezerGapInput, SqueezerGapResult, squeezerGap } from './drive/squeezer-gap.ts';
+import {
+  ConstrainedRowInput,
+  ConstrainedRowResult,
+  constrainedRow
+} from './layout/constrained-row.ts';
+import { PatchLayoutInput, PatchLayoutResult, patchLayout } from './layout/patch-layout.ts';
+import {
+  ClearPanelHoleInput,
+  ClearPanelHoleResult,
+  clearPanelHole
+} from './ready/clear-panel-hole.ts';
+import {
+  CountersinkNextInput,
+  CountersinkNextResult,
+  countersinkNext
+} from './ready/countersink-next.ts';
+import { HolePlanInput, HolePlanResult, holePlan } from './ready/hole-plan.ts';
+import { OversizeInput, OversizeResult, oversize } from './rework/oversize.ts';
+import { RemovalInput, RemovalResult, removal } from './rework/removal.ts';
+import { DimpleNestInput, DimpleNestResult, dimpleNest } from './stack/dimple-nest.ts';
 import { readInput } from './schema/read.ts';
 import { FlushMethodInput, FlushMethodResult, flushMethod } from './stack/flush-method.ts';
 import { PartNumberInput, PartNumberResult, partNumber } from './stack/part-number.ts';
@@ -39,11 +62,22 @@ export const OPERATIONS: Readonly<Record<string, Operation>> = {
   'rivet-diameter': operation(RivetDiameterInput, RivetDiameterResult, rivetDiameter),
   'part-number': operation(PartNumberInput, PartNumberResult, partNumber),
   'rivets-required': operation(RivetsRequiredInput, RivetsRequiredResult, rivetsRequired),
+  'joint-strength': operation(JointStrengthInput, JointStrengthResult, jointStrength),
   'row-layout': operation(RowLayoutInput, RowLayoutResult, rowLayout),
+  'constrained-row': operation(ConstrainedRowInput, ConstrainedRowResult, constrainedRow),
+  'patch-layout': operation(PatchLayoutInput, PatchLayoutResult, patchLayout),
   'rivet-length': operation(RivetLengthInput, RivetLengthResult, rivetLength),
   'predict-head': operation(PredictHeadInput, PredictHeadResult, predictHead),
   'flush-method': operation(FlushMethodInput, FlushMethodResult, flushMethod),
-  'driven-head': operation(DrivenHeadInput, DrivenHeadResult, drivenHead)
+  'dimple-nest': operation(DimpleNestInput, DimpleNestResult, dimpleNest),
+  'countersink-next': operation(CountersinkNextInput, CountersinkNextResult, countersinkNext),
+  'driven-head': operation(DrivenHeadInput, DrivenHeadResult, drivenHead),
+  'squeezer-gap': operation(SqueezerGapInput, SqueezerGapResult, squeezerGap),
+  removal: operation(RemovalInput, RemovalResult, removal),
+  oversize: operation(OversizeInput, OversizeResult, oversize),
+  'cold-batch': operation(ColdBatchInput, ColdBatchResult, coldBatch),
+  'clear-panel-hole': operation(ClearPanelHoleInput, ClearPanelHoleResult, clearPanelHole),
+  'hole-plan': operation(HolePlanInput, HolePlanResult, holePlan)
 };
 
 /**

@@ -7,7 +7,9 @@ interface Case {
   expect: { ok: true; result: unknown } | { ok: false; error: { code: string } };
 }
 
-/** Numbers agree to 1e-9 of their size; everything else exactly. */
+const INSTANT = /^\d{4}-\d{2}-\d{2}T/;
+
+/** Instants agree in any ISO form, numbers to 1e-9 of their size, everything else exactly. */
 function agree(actual: unknown, wanted: unknown, path: string): void {
   if (typeof wanted === 'number') {
     expect(typeof actual, path).toBe('number');
@@ -18,6 +20,8 @@ function agree(actual: unknown, wanted: unknown, path: string): void {
     expect(Object.keys(actual as object).sort(), path).toEqual(Object.keys(wanted).sort());
     for (const [key, value] of Object.entries(wanted))
       agree((actual as Record<string, unknown>)[key], value, `${path}.${key}`);
+  } else if (typeof wanted === 'string' && INSTANT.test(wanted)) {
+    expect(Date.parse(String(actual)), path).toBe(Date.parse(wanted));
   } else {
     expect(actual, path).toBe(wanted);
   }

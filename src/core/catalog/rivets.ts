@@ -56,6 +56,9 @@ export const TRANSVERSE_MIN_D = 2.5;
 export const TRANSVERSE_MAX_D = 4;
 export const TRANSVERSE_OF_PITCH = 0.75;
 
+/** Every hole starts as this pilot, whatever its final size. */
+export const PILOT_DRILL = '#40';
+
 /** Basic part number by head (MS is the current standard, AN the older one). */
 export const PART_BASICS: Record<'MS' | 'AN', Record<Head, string>> = {
   MS: { universal: 'MS20470', countersunk: 'MS20426' },

@@ -1,5 +1,6 @@
 import { PITCH_MAX_D, PITCH_MIN_D } from '../catalog/rivets.ts';
-import { above, atLeast, below, ceilTo } from '../units/tolerance.ts';
+import { atLeast, below, ceilTo } from '../units/tolerance.ts';
+import { fewestSpaces } from './spaces.ts';
 
 export type Pattern = 'in-line' | 'staggered';
 
@@ -42,8 +43,7 @@ export function rivetsPerRow(wish: SpacingWish): number | null {
   const minPitchIn = PITCH_MIN_D * diameterIn;
   const maxPitchIn = PITCH_MAX_D * diameterIn;
   const pitchIn = (count: number) => spanIn / (count - 1);
-  let perRow = Math.max(leastPerRow(pattern, rows, required), Math.floor(spanIn / maxPitchIn));
-  while (above(pitchIn(perRow), maxPitchIn)) perRow += 1;
+  let perRow = fewestSpaces(spanIn, maxPitchIn, leastPerRow(pattern, rows, required) - 1) + 1;
   if (!atLeast(pitchIn(perRow), minPitchIn)) return null;
   if (nearPitchIn === null) return perRow;
 

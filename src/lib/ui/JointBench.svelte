@@ -167,8 +167,11 @@
       onclick={() => (workspace.arithmetic = !workspace.arithmetic)}
       title="Open every number to its arithmetic (A)">Σ Arithmetic</button
     >
-    <button class="act small" type="button" onclick={() => (keysOpen = true)} aria-label="All keys"
-      >?</button
+    <button
+      class="act small keys"
+      type="button"
+      onclick={() => (keysOpen = true)}
+      aria-label="All keys">?</button
     >
   </header>
   <StationLine jointId={joint.id} current={station} {status} />

@@ -1,0 +1,205 @@
+import { z } from 'zod';
+import { answer, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { lengthIn } from '../schema/fields.ts';
+import { above, below, same, TOLERANCE } from '../units/tolerance.ts';
+import { canFill, fillStretch, stuckBetween, type Stretch } from './fill-stretch.ts';
+
+const LONGEST_SPAN_IN = 1200;
+const MOST_GRID_POINTS = 200_000;
+const MOST_OBSTACLES = 10_000;
+/** Positions are measured from the sheet's datum; nothing is further off. */
+const FURTHEST_IN = 100_000;
+const position = (what: string) => lengthIn(what, { least: -FURTHEST_IN, most: FURTHEST_IN });
+const pitch = (what: string) => lengthIn(what, { above: 0, most: FURTHEST_IN });
+
+export const ConstrainedRowInput = z
+  .strictObject({
+    startIn: position('the start'),
+    endIn: position('the end'),
+    fixedIn: z.array(position('a fixed hole')).max(MOST_OBSTACLES).default([]),
+    keepOut: z
+      .array(z.strictObject({ fromIn: position('a keep-out'), toIn: position('a keep-out') }))
+      .max(MOST_OBSTACLES)
+      .default([]),
+    minPitchIn: pitch('the least pitch'),
+    maxPitchIn: pitch('the largest pitch'),
+    gridIn: pitch('the grid')
+  })
+  .superRefine((input, context) => {
+    const complain = (path: PropertyKey[], message: string) =>
+      context.addIssue({ code: 'custom', path, message });
+    const { startIn, endIn, minPitchIn, maxPitchIn, gridIn, keepOut } = input;
+    const spanIn = endIn - startIn;
+    if (spanIn <= TOLERANCE)
+      complain(['endIn'], `the end, ${num(endIn)} in, is not beyond the start, ${num(startIn)} in`);
+    else if (above(spanIn, LONGEST_SPAN_IN))
+      complain(['endIn'], `a span of ${num(spanIn)} in is over ${LONGEST_SPAN_IN} in`);
+    else if (spanIn / gridIn > MOST_GRID_POINTS)
+      complain(
+        ['gridIn'],
+        `a grid of ${gridIn} in makes over ${MOST_GRID_POINTS} points of ${num(spanIn)} in`
+      );
+    if (above(minPitchIn, maxPitchIn))
+      complain(
+        ['minPitchIn'],
+        `the least pitch ${num(minPitchIn)} in is above the largest, ${num(maxPitchIn)} in`
+      );
+    keepOut.forEach(({ fromIn, toIn }, index) => {
+      if (above(fromIn, toIn))
+        complain(
+          ['keepOut', index, 'toIn'],
+          `the keep-out runs backwards, from ${num(fromIn)} to ${num(toIn)} in`
+        );
+    });
+  });
+export type ConstrainedRowInput = z.output<typeof ConstrainedRowInput>;
+
+export const ConstrainedRowResult = z.strictObject({
+  marksIn: z.array(z.number()),
+  count: z.number().int(),
+  minGapIn: z.number(),
+  maxGapIn: z.number(),
+  sumSquaresIn2: z.number()
+});
+export type ConstrainedRowResult = z.infer<typeof ConstrainedRowResult>;
+
+type KeepOut = ConstrainedRowInput['keepOut'][number];
+
+/** Overlapping and touching-inside intervals joined, rising, so that one pass along the row meets each once. */
+function mergeKeepOuts(keepOut: readonly KeepOut[]): KeepOut[] {
+  const merged: KeepOut[] = [];
+  for (const next of [...keepOut].sort((a, b) => a.fromIn - b.fromIn)) {
+    const last = merged.at(-1);
+    // Two that only touch leave their common boundary free: intervals are open.
+    if (last && below(next.fromIn, last.toIn)) last.toIn = Math.max(last.toIn, next.toIn);
+    else merged.push({ ...next });
+  }
+  return merged;
+}
+
+const inside = (placeIn: number, { fromIn, toIn }: KeepOut): boolean =>
+  above(placeIn, fromIn) && below(placeIn, toIn);
+
+/** Every place for a hole from one given hole to the next, both included. */
+function placesBetween(
+  fromIn: number,
+  toIn: number,
+  { startIn, gridIn }: ConstrainedRowInput,
+  keepOut: readonly KeepOut[]
+): Float64Array {
+  const places = [fromIn];
+  let obstacle = 0;
+  for (let k = Math.max(0, Math.floor((fromIn - startIn) / gridIn) - 1); ; k++) {
+    const placeIn = startIn + k * gridIn;
+    if (!below(placeIn, toIn)) break;
+    if (!above(placeIn, fromIn)) continue;
+    while (keepOut[obstacle] && !below(placeIn, keepOut[obstacle]?.toIn ?? 0)) obstacle += 1;
+    const blocking = keepOut[obstacle];
+    if (!blocking || !inside(placeIn, blocking)) places.push(placeIn);
+  }
+  places.push(toIn);
+  return Float64Array.from(places);
+}
+
+/** The least largest-pitch with which a stretch can be filled, or null when the least pitch is what stops it. */
+function pitchNeeded(stretch: Stretch): number | null {
+  const { placesIn, minPitchIn, maxPitchIn } = stretch;
+  let low = maxPitchIn;
+  let high = (placesIn.at(-1) ?? 0) - (placesIn[0] ?? 0);
+  if (!canFill(stretch, minPitchIn, high)) return null;
+  while (high - low > TOLERANCE) {
+    const middle = (low + high) / 2;
+    if (canFill(stretch, minPitchIn, middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+function explainStuck(stretch: Stretch): ReturnType<typeof notPossible> {
+  const { placesIn, minPitchIn, maxPitchIn } = stretch;
+  const firstIn = placesIn[0] ?? 0;
+  const lastIn = placesIn.at(-1) ?? 0;
+  if (below(lastIn - firstIn, minPitchIn))
+    return notPossible(
+      'fixedIn',
+      `the holes at ${num(firstIn)} and ${num(lastIn)} in are ${num(lastIn - firstIn)} in apart, under the least pitch of ${num(minPitchIn)} in`
+    );
+  const { fromIn, toIn } = stuckBetween(stretch);
+  const needed = pitchNeeded(stretch);
+  return needed === null
+    ? notPossible(
+        'minPitchIn',
+        `no holes fit between ${num(firstIn)} and ${num(lastIn)} in: the least pitch of ${num(minPitchIn)} in would have to be smaller`
+      )
+    : notPossible(
+        'maxPitchIn',
+        `needs a pitch up to ${num(needed)} in, the largest is ${num(maxPitchIn)} in, between ${num(fromIn)} and ${num(toIn)} in`
+      );
+}
+
+/**
+ * A row of holes past fixed holes and keep-outs: the fewest holes, then the most even gaps (least sum
+ * of squares), then the smallest marks first; proven, not searched for. The given holes cut the row into
+ * stretches that do not depend on one another; each costs O(places × log places) time and O(places) memory.
+ *
+ * @param input inches; holes other than the start, the end and the fixed ones lie on `startIn + k·gridIn`;
+ * keep-outs are open intervals for hole centres, already widened by head and tool clearance
+ * @returns marks from the datum, in; gaps, in; the sum of squared gaps, in²
+ * @throws never; `not-possible` says which stretch cannot be filled and what would make it possible
+ * @source handbook 4.2; contract `constrained-row`
+ * @example constrained-row {"startIn":0,"endIn":4,"keepOut":[{"fromIn":0.9,"toIn":1.2}],"minPitchIn":0.375,"maxPitchIn":1.5,"gridIn":0.25} -> {"count":4,"marksIn":[0,1.25,2.5,4]}
+ */
+export function constrainedRow(input: ConstrainedRowInput): Answer<ConstrainedRowResult> {
+  const { startIn, endIn, minPitchIn, maxPitchIn } = input;
+  const keepOut = mergeKeepOuts(input.keepOut);
+  const given: number[] = [];
+  for (const holeIn of [startIn, ...input.fixedIn, endIn].sort((a, b) => a - b)) {
+    if (below(holeIn, startIn) || above(holeIn, endIn))
+      return notPossible(
+        'fixedIn',
+        `the fixed hole at ${num(holeIn)} in is beyond the row, ${num(startIn)} to ${num(endIn)} in`
+      );
+    const blocking = keepOut.find((interval) => inside(holeIn, interval));
+    if (blocking)
+      return notPossible(
+        'keepOut',
+        `the hole at ${num(holeIn)} in lies in the keep-out from ${num(blocking.fromIn)} to ${num(blocking.toIn)} in`
+      );
+    const last = given.at(-1);
+    if (last === undefined || !same(holeIn, last)) given.push(holeIn);
+  }
+
+  const marksIn: number[] = [startIn];
+  for (let index = 1; index < given.length; index++) {
+    const placesIn = placesBetween(given[index - 1] ?? 0, given[index] ?? 0, input, keepOut);
+    const stretch = { placesIn, minPitchIn, maxPitchIn };
+    const taken = fillStretch(stretch);
+    if (taken === null) return explainStuck(stretch);
+    for (const place of taken.slice(1)) marksIn.push(placesIn[place] ?? 0);
+  }
+  const gapsIn = marksIn.slice(1).map((mark, index) => mark - (marksIn[index] ?? 0));
+  const minGapIn = gapsIn.reduce((least, gap) => Math.min(least, gap), Infinity);
+  const maxGapIn = gapsIn.reduce((most, gap) => Math.max(most, gap), 0);
+  const sumSquaresIn2 = gapsIn.reduce((sum, gap) => sum + gap ** 2, 0);
+  return answer({ marksIn, count: marksIn.length, minGapIn, maxGapIn, sumSquaresIn2 }, [
+    workLine('holes given', `start, end and fixed: ${given.length}`, given.length, 'holes'),
+    workLine(
+      'fewest holes',
+      `every gap ${num(minPitchIn)} to ${num(maxPitchIn)} in, clear of ${keepOut.length} keep-outs`,
+      marksIn.length,
+      'holes'
+    ),
+    workLine(
+      'gaps',
+      `mean ${num((endIn - startIn) / gapsIn.length)} in`,
+      `${num(minGapIn)} to ${num(maxGapIn)}`,
+      'in'
+    ),
+    workLine(
+      'sum of squared gaps',
+      'the least there is: no layout of as few holes is more even',
+      sumSquaresIn2,
+      'in²'
+    )
+  ]);
+}

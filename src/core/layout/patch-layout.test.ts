@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest';
+import { holdsWorkedCases, resultOf } from '../../../tests/support/cases';
+import { patchLayout, type PatchLayoutInput } from './patch-layout';
+
+const ASKED: PatchLayoutInput = {
+  cutoutIn: { w: 5, h: 3.5 },
+  cornerRadiusIn: 0.5,
+  dash: 4,
+  head: 'universal',
+  edgeIn: 0.28125,
+  clearanceIn: 1 / 32,
+  insert: true,
+  prefer: 'fewest',
+  leastW: 2,
+  leastH: 2
+};
+
+describe('a rectangular patch', () => {
+  holdsWorkedCases('patch-layout');
+
+  it('works out like on paper', () => {
+    const result = resultOf(patchLayout(ASKED));
+    expect(result.doublerIn).toEqual({ w: 6.125, h: 4.625 });
+    expect(result.insertIn).toEqual({ w: 4.9375, h: 3.4375 });
+    // skin line 5.5625 × 4.0625 at most 1.5 apart: 4 and 3 spaces; insert 4.375 × 2.875: 3 and 2
+    expect(result.rings.map(({ nW, nH, count }) => [nW, nH, count])).toEqual([
+      [4, 3, 14],
+      [3, 2, 10]
+    ]);
+    // r = 0.46875: 0.46875 − √2 × 0.1875
+    expect(result.insertCornerEdgeIn).toBeCloseTo(0.203585, 6);
+  });
+
+  it('measures a corner rivet’s distance to the rounded corner', () => {
+    const radiusIn = 0.46875;
+    const { edgeIn } = ASKED;
+    // the curve's centre lies r from both edges, the rivet one edge distance from both
+    const toCentre = Math.hypot(radiusIn - edgeIn, radiusIn - edgeIn);
+    expect(resultOf(patchLayout(ASKED)).insertCornerEdgeIn).toBeCloseTo(radiusIn - toCentre, 12);
+  });
+
+  it('carries what the load asks for', () => {
+    const { rings } = resultOf(patchLayout({ ...ASKED, leastW: 8, insert: false }));
+    expect(rings).toHaveLength(1);
+    expect(rings[0]).toMatchObject({ nW: 7, nH: 3, count: 20 });
+  });
+
+  it.each([
+    [{ edgeIn: 0.24 }, 'edgeIn', /2 D to 4 D/],
+    [{ edgeIn: 0.51 }, 'edgeIn', /2 D to 4 D/],
+    [{ cornerRadiusIn: 0.2 }, 'cornerRadiusIn', /1\/4 in/],
+    [{ cornerRadiusIn: 2 }, 'cornerRadiusIn', /half the smaller side, 1\.75/],
+    [{ cornerRadiusIn: 1.5 }, 'cornerRadiusIn', /under D = 0\.125/],
+    [{ leastW: 40 }, 'cutoutIn', /under the least of 3 D/],
+    [{ cutoutIn: { w: 0.6, h: 0.6 }, cornerRadiusIn: 0.25 }, 'cutoutIn', /too small/]
+  ])('says no to %j', (change, path, message) => {
+    const answer = patchLayout({ ...ASKED, ...change });
+    expect(answer).toMatchObject({ ok: false, error: { code: 'not-possible', path } });
+    expect(answer.ok ? '' : answer.error.message).toMatch(message);
+  });
+});

@@ -1,0 +1,198 @@
+import { z } from 'zod';
+import { answer, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { EDGE_MAX_D, EDGE_MIN_D, PITCH_MAX_D, PITCH_MIN_D, rivetSize } from '../catalog/rivets.ts';
+import { Dash, Head, lengthIn, MOST_HOLES, WIDEST_IN } from '../schema/fields.ts';
+import { above, atMost, below } from '../units/tolerance.ts';
+import { fewestSpaces } from './spaces.ts';
+
+const side = (what: string) => lengthIn(what, { above: 0, most: WIDEST_IN });
+const leastRivets = z
+  .int('a whole number of rivets is expected')
+  .min(2, 'a side has at least its two corner rivets')
+  .max(MOST_HOLES)
+  .default(2);
+
+export const PatchLayoutInput = z.strictObject({
+  cutoutIn: z.strictObject({ w: side("the cut-out's width"), h: side("the cut-out's height") }),
+  cornerRadiusIn: lengthIn('the corner radius', { above: 0, most: WIDEST_IN }).default(0.5),
+  dash: Dash,
+  head: Head,
+  edgeIn: lengthIn('the edge distance', { above: 0, most: WIDEST_IN }),
+  clearanceIn: lengthIn('the clearance round the insert', { least: 0, most: WIDEST_IN }).default(
+    1 / 32
+  ),
+  insert: z.boolean().default(true),
+  prefer: z.literal('fewest').default('fewest'),
+  leastW: leastRivets,
+  leastH: leastRivets
+});
+export type PatchLayoutInput = z.output<typeof PatchLayoutInput>;
+
+const Size = z.strictObject({ w: z.number(), h: z.number() });
+
+export const PatchRing = z.strictObject({
+  name: z.enum(['skin', 'insert']),
+  w: z.number(),
+  h: z.number(),
+  nW: z.number().int(),
+  nH: z.number().int(),
+  pitchWIn: z.number(),
+  pitchHIn: z.number(),
+  count: z.number().int()
+});
+/** One rectangular rivet line; `nW`, `nH` are spaces along a side. */
+export type PatchRing = z.infer<typeof PatchRing>;
+
+export const PatchLayoutResult = z.strictObject({
+  doublerIn: Size,
+  insertIn: Size.nullable(),
+  insertCornerEdgeIn: z.number().nullable(),
+  rings: z.array(PatchRing),
+  total: z.number().int()
+});
+export type PatchLayoutResult = z.infer<typeof PatchLayoutResult>;
+
+const LEAST_CORNER_RADIUS_IN = 0.25;
+
+/**
+ * How far a corner rivet of the insert is from the insert's rounded corner.
+ *
+ * @param radiusIn the insert's own corner radius
+ * @param edgeIn edge distance of its rivet line
+ */
+const cornerEdgeIn = (radiusIn: number, edgeIn: number): number =>
+  radiusIn > edgeIn ? radiusIn - Math.SQRT2 * (radiusIn - edgeIn) : edgeIn;
+
+type Refused = ReturnType<typeof notPossible>;
+
+function limitsBroken(input: PatchLayoutInput): Refused | null {
+  const { cutoutIn, cornerRadiusIn, dash, head, edgeIn } = input;
+  const D = rivetSize(dash).diameterIn;
+  const edgeMinIn = EDGE_MIN_D[head] * D;
+  const halfSideIn = Math.min(cutoutIn.w, cutoutIn.h) / 2;
+  if (below(edgeIn, edgeMinIn) || above(edgeIn, EDGE_MAX_D * D))
+    return notPossible(
+      'edgeIn',
+      `edge distance ${num(edgeIn)} in is outside ${EDGE_MIN_D[head]} D to ${EDGE_MAX_D} D = ${num(edgeMinIn)} to ${num(EDGE_MAX_D * D)} in`
+    );
+  if (below(cornerRadiusIn, LEAST_CORNER_RADIUS_IN) || above(cornerRadiusIn, halfSideIn))
+    return notPossible(
+      'cornerRadiusIn',
+      `corner radius ${num(cornerRadiusIn)} in is outside 1/4 in to half the smaller side, ${num(halfSideIn)} in`
+    );
+  return null;
+}
+
+function layRing(
+  name: PatchRing['name'],
+  w: number,
+  h: number,
+  { dash, leastW, leastH }: PatchLayoutInput
+): PatchRing | Refused {
+  const D = rivetSize(dash).diameterIn;
+  if (atMost(Math.min(w, h), 0))
+    return notPossible(
+      'cutoutIn',
+      `the ${name} rivet line would be ${num(w)} × ${num(h)} in: the cut-out is too small for it`
+    );
+  const nW = fewestSpaces(w, PITCH_MAX_D * D, leastW - 1);
+  const nH = fewestSpaces(h, PITCH_MAX_D * D, leastH - 1);
+  const pitchWIn = w / nW;
+  const pitchHIn = h / nH;
+  const tightest = Math.min(pitchWIn, pitchHIn);
+  if (below(tightest, PITCH_MIN_D * D))
+    return notPossible(
+      'cutoutIn',
+      `a pitch of ${num(tightest)} in on the ${name} rivet line is under the least of 3 D = ${num(PITCH_MIN_D * D)} in`
+    );
+  return { name, w, h, nW, nH, pitchWIn, pitchHIn, count: 2 * (nW + nH) };
+}
+
+/**
+ * A rectangular repair patch: the doubler, the insert that fills the cut-out, and their rivet lines, a
+ * rivet at every corner. Geometry only; how many rivets the load asks for comes in as `leastW`, `leastH`.
+ *
+ * @param input inches; least rivets along a side, corners counted
+ * @returns sizes and lines in inches; `insertCornerEdgeIn` may be under the edge minimum, never under D
+ * @throws never; `not-possible` names the limit that stops it
+ * @source handbook 4.2; contract `patch-layout`
+ * @example patch-layout {"cutoutIn":{"w":4,"h":3},"cornerRadiusIn":0.25,"dash":3,"head":"universal","edgeIn":"7/32"} -> {"total":30,"insertCornerEdgeIn":0.21875}
+ */
+export function patchLayout(input: PatchLayoutInput): Answer<PatchLayoutResult> {
+  const { cutoutIn, cornerRadiusIn, dash, edgeIn, clearanceIn } = input;
+  const broken = limitsBroken(input);
+  if (broken) return broken;
+  const D = rivetSize(dash).diameterIn;
+  const grow = (byIn: number) => ({ w: cutoutIn.w + byIn, h: cutoutIn.h + byIn });
+  const doublerIn = grow(4 * edgeIn);
+  const skin = grow(2 * edgeIn);
+  const work = [
+    workLine(
+      'doubler',
+      `cut-out + 4 × edge, each way: + ${num(4 * edgeIn)}`,
+      `${num(doublerIn.w)} × ${num(doublerIn.h)}`,
+      'in'
+    ),
+    workLine(
+      'skin rivet line',
+      `cut-out + 2 × edge: + ${num(2 * edgeIn)}`,
+      `${num(skin.w)} × ${num(skin.h)}`,
+      'in'
+    )
+  ];
+  const rings: PatchRing[] = [];
+  const skinRing = layRing('skin', skin.w, skin.h, input);
+  if ('ok' in skinRing) return skinRing;
+  rings.push(skinRing);
+
+  let insertIn: { w: number; h: number } | null = null;
+  let insertCornerEdgeIn: number | null = null;
+  if (input.insert) {
+    insertIn = grow(-2 * clearanceIn);
+    const radiusIn = cornerRadiusIn - clearanceIn;
+    insertCornerEdgeIn = cornerEdgeIn(radiusIn, edgeIn);
+    if (below(insertCornerEdgeIn, D))
+      return notPossible(
+        'cornerRadiusIn',
+        `a corner rivet of the insert would be ${num(insertCornerEdgeIn)} in from its rounded corner, under D = ${num(D)} in: use a smaller corner radius`
+      );
+    const insertRing = layRing('insert', insertIn.w - 2 * edgeIn, insertIn.h - 2 * edgeIn, input);
+    if ('ok' in insertRing) return insertRing;
+    rings.push(insertRing);
+    work.push(
+      workLine(
+        'insert',
+        `cut-out − 2 × clearance: − ${num(2 * clearanceIn)}`,
+        `${num(insertIn.w)} × ${num(insertIn.h)}`,
+        'in'
+      ),
+      workLine(
+        'insert corner to its curve',
+        radiusIn > edgeIn
+          ? `r − √2·(r − edge), r = ${num(radiusIn)}`
+          : `r = ${num(radiusIn)} ≤ edge: the edge distance itself`,
+        insertCornerEdgeIn,
+        'in'
+      )
+    );
+  }
+  for (const ring of rings)
+    work.push(
+      workLine(
+        `${ring.name} pitch`,
+        `${num(ring.w)} / ${ring.nW} and ${num(ring.h)} / ${ring.nH}`,
+        `${num(ring.pitchWIn)} and ${num(ring.pitchHIn)}`,
+        'in'
+      )
+    );
+  const total = rings.reduce((sum, ring) => sum + ring.count, 0);
+  work.push(
+    workLine(
+      'rivets',
+      rings.map((ring) => `2 × (${ring.nW} + ${ring.nH})`).join(' + '),
+      total,
+      'rivets'
+    )
+  );
+  return answer({ doublerIn, insertIn, insertCornerEdgeIn, rings, total }, work);
+}

@@ -1,0 +1,80 @@
+import { z } from 'zod';
+import { answer, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { DRILLS } from '../catalog/drills.ts';
+import { rivetSize } from '../catalog/rivets.ts';
+import { Dash, lengthIn, WIDEST_IN } from '../schema/fields.ts';
+import { atLeast, below } from '../units/tolerance.ts';
+
+export const ClearPanelHoleInput = z.strictObject({
+  panel: z.enum(['polycarbonate', 'acrylic']),
+  spanIn: lengthIn("the panel's span", { above: 0, most: WIDEST_IN }),
+  deltaTC: z.number('a temperature difference in °C is expected').min(-500).max(500),
+  dash: Dash
+});
+export type ClearPanelHoleInput = z.output<typeof ClearPanelHoleInput>;
+
+export const ClearPanelHoleResult = z.strictObject({
+  growthIn: z.number(),
+  holeIn: z.number(),
+  drill: z.string(),
+  coverIn: z.number(),
+  needsWasher: z.boolean()
+});
+export type ClearPanelHoleResult = z.infer<typeof ClearPanelHoleResult>;
+
+/** Growth per °C (handbook 4.2). */
+const GROWTH_PER_C = { polycarbonate: 68e-6, acrylic: 72e-6, aluminium: 23e-6 };
+const PLAY_IN = 0.01;
+/** A head must still cover the hole by this much with the panel fully grown. */
+const LEAST_COVER_IN = 1 / 32;
+
+/**
+ * The hole a clear plastic panel needs so that it can grow against its aluminium frame.
+ *
+ * @param input span from fixed point to fixed point, in; temperature difference, °C, by its size
+ * @returns inches: growth each way from the middle, the hole before rounding up to a drill, what the
+ * universal head still covers when grown
+ * @throws never; `not-possible` when no drill up to H is large enough
+ * @source handbook 4.2; contract `clear-panel-hole`
+ * @example clear-panel-hole {"panel":"acrylic","spanIn":12.8,"deltaTC":60,"dash":5} -> {"drill":"#6","growthIn":0.018816,"needsWasher":false}
+ */
+export function clearPanelHole(input: ClearPanelHoleInput): Answer<ClearPanelHoleResult> {
+  const { panel, spanIn, deltaTC, dash } = input;
+  const rivet = rivetSize(dash);
+  const difference = Math.abs(GROWTH_PER_C[panel] - GROWTH_PER_C.aluminium);
+  const growthIn = (difference * Math.abs(deltaTC) * spanIn) / 2;
+  const holeIn = rivet.diameterIn + 2 * growthIn + PLAY_IN;
+  const drill = DRILLS.find(({ diameterIn }) => atLeast(diameterIn, holeIn));
+  if (!drill) {
+    const largest = DRILLS.at(-1);
+    return notPossible(
+      'spanIn',
+      `a hole of ${num(holeIn)} in is over the largest drill, ${largest?.name} ${num(largest?.diameterIn ?? 0)} in: slot the holes or divide the panel`
+    );
+  }
+  const coverIn = (rivet.head.universal.diameterIn - drill.diameterIn) / 2 - growthIn;
+  return answer(
+    { growthIn, holeIn, drill: drill.name, coverIn, needsWasher: below(coverIn, LEAST_COVER_IN) },
+    [
+      workLine(
+        'growth each way',
+        `|αp − αf| · ΔT · L/2 = ${num(difference * 1e6)}e-6 × ${num(Math.abs(deltaTC))} × ${num(spanIn)} / 2`,
+        growthIn,
+        'in'
+      ),
+      workLine(
+        'hole',
+        `D + 2Δ + 0.010 = ${num(rivet.diameterIn)} + 2 × ${num(growthIn)} + ${PLAY_IN}`,
+        holeIn,
+        'in'
+      ),
+      workLine('drill', `next drill up: ${drill.name}`, drill.diameterIn, 'in'),
+      workLine(
+        'head still covers',
+        `(${num(rivet.head.universal.diameterIn)} − ${num(drill.diameterIn)}) / 2 − ${num(growthIn)}`,
+        coverIn,
+        'in'
+      )
+    ]
+  );
+}

@@ -1,0 +1,116 @@
+import { z } from 'zod';
+import { answer, invalidInput, num, workLine, type Answer, type WorkLine } from '../answer.ts';
+import { drillIn } from '../catalog/drills.ts';
+import { DASHES, EDGE_MIN_D, PITCH_MIN_D, rivetSize } from '../catalog/rivets.ts';
+import {
+  Dash,
+  DrillSchool,
+  Head,
+  Increments,
+  lengthIn,
+  sheetsIn,
+  WIDEST_IN
+} from '../schema/fields.ts';
+import { flushMethod } from '../stack/flush-method.ts';
+import { rivetLength } from '../stack/rivet-length.ts';
+import { above, atMost, below } from '../units/tolerance.ts';
+
+export const OversizeInput = z.strictObject({
+  dash: Dash,
+  head: Head,
+  holeIn: lengthIn('the measured hole', { above: 0, most: 2 }),
+  edgeIn: lengthIn('the edge distance', { above: 0, most: WIDEST_IN }),
+  pitchesIn: z
+    .array(lengthIn('the pitch to a neighbour', { above: 0, most: WIDEST_IN }))
+    .max(20, 'at most 20 neighbours'),
+  sheetsIn,
+  increments: Increments.default('half'),
+  school: DrillSchool.default('close')
+});
+export type OversizeInput = z.output<typeof OversizeInput>;
+
+const Fail = z.enum(['hole', 'edge', 'pitch', 'flush', 'length', 'no-larger-size']);
+
+export const OversizeResult = z.strictObject({
+  decision: z.enum(['keep', 'next-size', 'refer']),
+  dash: Dash,
+  partNumber: z.string().nullable(),
+  fails: z.array(Fail)
+});
+export type OversizeResult = z.infer<typeof OversizeResult>;
+
+/** A hole this much over its final drill still takes the same rivet. */
+const KEEP_IN = 0.003;
+
+/**
+ * What to do with a hole that has grown: keep the size, go one up, or refer. One size up must hold
+ * its own edge distance, pitch, flush method and length.
+ *
+ * @param input inches; `pitchesIn` to each neighbour
+ * @returns the decision; `fails` names what stands against the next size; `partNumber` only with `next-size`
+ * @throws never; a hole smaller than D is `invalid-input`
+ * @source handbook 4.7; contract `oversize`
+ * @example oversize {"dash":4,"head":"universal","holeIn":0.14,"edgeIn":0.4,"pitchesIn":[0.6],"sheetsIn":[0.04,0.04]} -> {"decision":"next-size","dash":5,"partNumber":"MS20470AD5-5"}
+ */
+export function oversize(input: OversizeInput): Answer<OversizeResult> {
+  const { dash, head, holeIn, edgeIn, pitchesIn, sheetsIn, increments, school } = input;
+  const D = rivetSize(dash).diameterIn;
+  if (below(holeIn, D))
+    return invalidInput(
+      'holeIn',
+      `a hole of ${num(holeIn)} in is smaller than the dash ${dash} shank of ${num(D)} in`
+    );
+  const keepUpToIn = drillIn(rivetSize(dash).drill[school]) + KEEP_IN;
+  const work: WorkLine[] = [
+    workLine(
+      'keep up to',
+      `final drill ${rivetSize(dash).drill[school]} + 0.003; the hole is ${num(holeIn)}`,
+      keepUpToIn,
+      'in'
+    )
+  ];
+  const decide = (
+    decision: OversizeResult['decision'],
+    changes: Partial<OversizeResult> = {}
+  ): Answer<OversizeResult> =>
+    answer({ decision, dash, partNumber: null, fails: [], ...changes }, work);
+  if (atMost(holeIn, keepUpToIn)) return decide('keep');
+
+  const next = DASHES[DASHES.indexOf(dash) + 1];
+  if (next === undefined) return decide('refer', { fails: ['no-larger-size'] });
+  const bigger = rivetSize(next);
+  const drill = bigger.drill[school];
+  const edgeMinIn = EDGE_MIN_D[head] * bigger.diameterIn;
+  const pitchMinIn = PITCH_MIN_D * bigger.diameterIn;
+  const flush = head === 'countersunk' ? flushMethod({ sheetsIn, dash: next }) : null;
+  const length = rivetLength({
+    sheetsIn,
+    dash: next,
+    head,
+    alloy: 'AD',
+    increments,
+    lean: 'nearest',
+    dimpled: false
+  });
+  work.push(
+    workLine('next final drill', `dash ${next}, ${school} school: ${drill}`, drillIn(drill), 'in'),
+    workLine('its edge minimum', `${EDGE_MIN_D[head]} D; there is ${num(edgeIn)}`, edgeMinIn, 'in'),
+    workLine(
+      'its pitch minimum',
+      `${PITCH_MIN_D} D; there ${pitchesIn.length === 1 ? 'is' : 'are'} ${pitchesIn.map(num).join(', ') || 'no neighbours'}`,
+      pitchMinIn,
+      'in'
+    )
+  );
+  const against: [z.infer<typeof Fail>, boolean][] = [
+    ['hole', above(holeIn, drillIn(drill))],
+    ['edge', below(edgeIn, edgeMinIn)],
+    ['pitch', pitchesIn.some((pitchIn) => below(pitchIn, pitchMinIn))],
+    ['flush', flush?.ok === true && flush.result.method === 'none'],
+    ['length', !length.ok]
+  ];
+  const fails = against.filter(([, failed]) => failed).map(([name]) => name);
+  if (fails.length > 0 || !length.ok) return decide('refer', { fails });
+  work.push(...length.work);
+  return decide('next-size', { dash: next, partNumber: length.result.partNumber });
+}

@@ -1,0 +1,17 @@
+import { describe, expect, it } from 'vitest';
+import { holdsWorkedCases, resultOf } from '../../../tests/support/cases';
+import { dimpleNest } from './dimple-nest';
+
+describe('dimple nest', () => {
+  holdsWorkedCases('dimple-nest');
+
+  it('puts the two cones one skin apart', () => {
+    const { extraDepthIn, flushDiameterIn, nestDiameterIn } = resultOf(
+      dimpleNest({ skinIn: 0.032, dash: 4 })
+    );
+    // Square to a cone of 50° half angle, a depth of x is x·sin 50°; the skin's own thickness is nested.
+    const betweenCones = (extraDepthIn + 0.032) * Math.sin((50 * Math.PI) / 180);
+    expect(betweenCones).toBeCloseTo(0.032, 12);
+    expect((nestDiameterIn - flushDiameterIn) / 2 / extraDepthIn).toBeCloseTo(1.19175, 5);
+  });
+});
