@@ -5,21 +5,20 @@ import type { LapJoint } from './joint/lap.ts';
 import type { LayoutCheck } from './layout/row-layout.ts';
 import type { Plan, PlanWarning } from './plan-shape.ts';
 import type { RuleProfile } from './rules/profile.ts';
-import { PROTRUSION_MAX_D, PROTRUSION_MIN_D } from './stack/rivet-length.ts';
 
 /** A layout with more than this share over the needed rivets is called poor work, not safety. */
 const MORE_THAN_NEEDED = 1.25;
 
 const CHECK_NAMES: Record<LayoutCheck['rule'], string> = {
   'edge-min': 'Edge distance is under its least',
-  'edge-max': 'Edge distance is over 4 D: a loose flap beyond the rivets',
-  'pitch-min': 'Pitch is under 3 D',
-  'pitch-max': 'Pitch is over 12 D',
+  'edge-max': 'Edge distance is over its largest: a loose flap beyond the rivets',
+  'pitch-min': 'Pitch is under its least',
+  'pitch-max': 'Pitch is over its largest',
   'snapped-edge-min': 'On this ruler an end mark comes too close to the edge',
-  'snapped-pitch-min': 'On this ruler two marks come closer than 3 D',
-  'snapped-pitch-max': 'On this ruler two marks are further apart than 12 D',
-  'transverse-min': 'Rows are closer than 2.5 D',
-  'centre-min': 'Rivets of neighbouring rows are closer than 2.5 D'
+  'snapped-pitch-min': 'On this ruler two marks come closer than the least pitch',
+  'snapped-pitch-max': 'On this ruler two marks are further apart than the largest pitch',
+  'transverse-min': 'Rows are too close',
+  'centre-min': 'Rivets of neighbouring rows are too close'
 };
 
 type Derived = Omit<Plan, 'warnings'>;
@@ -119,7 +118,7 @@ function stackWarnings(derived: Derived, profile: RuleProfile): PlanWarning[] {
       station: 'stack',
       level: 'stop',
       title: 'Protrusion outside its window',
-      text: `${num(derived.length.result.protrusionD)} D; it must be over ${PROTRUSION_MIN_D} D and under ${PROTRUSION_MAX_D} D.`
+      text: `${num(derived.length.result.protrusionD)} D; it must be over ${profile.multipliers.protrusionMinD} D and under ${profile.multipliers.protrusionMaxD} D.`
     });
   if (derived.head.ok && derived.head.result.heightBandD === null) {
     const { diameterD, heightD } = HEAD_LIMITS[profile.headLimits];

@@ -62,18 +62,21 @@ function planLayout(
   if (!required.ok) return required;
   const { widthIn, head, rows, pattern, edgeIn, nearPitchIn, scale } = definition;
   const prefer = definition.prefer === 'profile' ? profile.pitch : definition.prefer;
-  return rowLayout({
-    widthIn,
-    dash,
-    head,
-    required: required.result.required,
-    rows,
-    pattern,
-    prefer,
-    scale,
-    nearPitchIn: nearPitchIn ?? profile.housePitchIn,
-    ...(edgeIn === null ? {} : { edgeIn })
-  });
+  return rowLayout(
+    {
+      widthIn,
+      dash,
+      head,
+      required: required.result.required,
+      rows,
+      pattern,
+      prefer,
+      scale,
+      nearPitchIn: nearPitchIn ?? profile.housePitchIn,
+      ...(edgeIn === null ? {} : { edgeIn })
+    },
+    profile.multipliers
+  );
 }
 
 function planStack(definition: LapJoint, profile: RuleProfile, dash: Dash) {
@@ -82,7 +85,10 @@ function planStack(definition: LapJoint, profile: RuleProfile, dash: Dash) {
   const flush = head === 'countersunk' ? flushMethod({ sheetsIn, dash }) : null;
   const dimpled = flush?.ok === true && flush.result.method.startsWith('dimple');
   const { increments, lean, headLimits: limits } = profile;
-  const length = rivetLength({ sheetsIn, dash, head, alloy, increments, lean, dimpled });
+  const length = rivetLength(
+    { sheetsIn, dash, head, alloy, increments, lean, dimpled },
+    profile.multipliers
+  );
   const drill = rivetSize(dash).drill[profile.drill];
   const diameterIn = drillIn(drill);
   const hole = {

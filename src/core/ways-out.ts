@@ -1,5 +1,5 @@
 import { num } from './answer.ts';
-import { DASHES, PITCH_MIN_D, rivetSize } from './catalog/rivets.ts';
+import { DASHES, rivetSize } from './catalog/rivets.ts';
 import type { LapJoint } from './joint/lap.ts';
 import { plan } from './plan.ts';
 import type { Plan } from './plan-shape.ts';
@@ -18,9 +18,10 @@ const MOST_WAYS = 3;
 /** Fails in the joint's own chain: carry, layout, length. A refused head prediction follows from these. */
 const possible = (tried: Plan): boolean => tried.required.ok && tried.layout.ok && tried.length.ok;
 
-function candidates(definition: LapJoint, failed: Plan): WayOut[] {
+function candidates(definition: LapJoint, { multipliers }: RuleProfile, failed: Plan): WayOut[] {
+  const { pitchMinD } = multipliers;
   const D = failed.diameterIn;
-  const leastWidthIn = (edgeIn: number) => upTo32nd(2 * edgeIn + PITCH_MIN_D * D);
+  const leastWidthIn = (edgeIn: number) => upTo32nd(2 * edgeIn + pitchMinD * D);
   const edges = definition.edgeIn === null ? [] : [null];
   const widths = [definition.edgeIn ?? 0, 2.5 * D, 3 * D].map(leastWidthIn);
   const bySize = [...DASHES].sort((a, b) => Math.abs(a - failed.dash) - Math.abs(b - failed.dash));
@@ -49,7 +50,7 @@ function candidates(definition: LapJoint, failed: Plan): WayOut[] {
 export function waysOut(definition: LapJoint, profile: RuleProfile, failed: Plan): WayOut[] {
   if (possible(failed)) return [];
   const working: WayOut[] = [];
-  for (const way of candidates(definition, failed)) {
+  for (const way of candidates(definition, profile, failed)) {
     if (working.length === MOST_WAYS) break;
     if (possible(plan({ ...definition, ...way.change }, profile))) working.push(way);
   }

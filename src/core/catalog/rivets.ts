@@ -47,15 +47,6 @@ export function rivetSize(dash: Dash): RivetSize {
   return found;
 }
 
-/** Least edge distance and the pitch limits, in multiples of D (handbook 4.2). */
-export const EDGE_MIN_D: Record<Head, number> = { universal: 2, countersunk: 2.5 };
-export const EDGE_MAX_D = 4;
-export const PITCH_MIN_D = 3;
-export const PITCH_MAX_D = 12;
-export const TRANSVERSE_MIN_D = 2.5;
-export const TRANSVERSE_MAX_D = 4;
-export const TRANSVERSE_OF_PITCH = 0.75;
-
 /** Every hole starts as this pilot, whatever its final size. */
 export const PILOT_DRILL = '#40';
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { answer, notPossible, num, workLine, type Answer } from '../answer.ts';
-import { EDGE_MAX_D, EDGE_MIN_D, PITCH_MAX_D, PITCH_MIN_D, rivetSize } from '../catalog/rivets.ts';
+import { rivetSize } from '../catalog/rivets.ts';
+import { DEFAULT_MULTIPLIERS, type Multipliers } from '../rules/multipliers.ts';
 import { Dash, Head, lengthIn, MOST_HOLES, WIDEST_IN } from '../schema/fields.ts';
 import { above, atMost, below } from '../units/tolerance.ts';
 import { fewestSpaces } from './spaces.ts';
@@ -65,15 +66,15 @@ const cornerEdgeIn = (radiusIn: number, edgeIn: number): number =>
 
 type Refused = ReturnType<typeof notPossible>;
 
-function limitsBroken(input: PatchLayoutInput): Refused | null {
+function limitsBroken(input: PatchLayoutInput, limits: Multipliers): Refused | null {
   const { cutoutIn, cornerRadiusIn, dash, head, edgeIn } = input;
   const D = rivetSize(dash).diameterIn;
-  const edgeMinIn = EDGE_MIN_D[head] * D;
+  const edgeMinIn = limits.edgeMinD[head] * D;
   const halfSideIn = Math.min(cutoutIn.w, cutoutIn.h) / 2;
-  if (below(edgeIn, edgeMinIn) || above(edgeIn, EDGE_MAX_D * D))
+  if (below(edgeIn, edgeMinIn) || above(edgeIn, limits.edgeMaxD * D))
     return notPossible(
       'edgeIn',
-      `edge distance ${num(edgeIn)} in is outside ${EDGE_MIN_D[head]} D to ${EDGE_MAX_D} D = ${num(edgeMinIn)} to ${num(EDGE_MAX_D * D)} in`
+      `edge distance ${num(edgeIn)} in is outside ${limits.edgeMinD[head]} D to ${limits.edgeMaxD} D = ${num(edgeMinIn)} to ${num(limits.edgeMaxD * D)} in`
     );
   if (below(cornerRadiusIn, LEAST_CORNER_RADIUS_IN) || above(cornerRadiusIn, halfSideIn))
     return notPossible(
@@ -87,7 +88,8 @@ function layRing(
   name: PatchRing['name'],
   w: number,
   h: number,
-  { dash, leastW, leastH }: PatchLayoutInput
+  { dash, leastW, leastH }: PatchLayoutInput,
+  limits: Multipliers
 ): PatchRing | Refused {
   const D = rivetSize(dash).diameterIn;
   if (atMost(Math.min(w, h), 0))
@@ -95,15 +97,15 @@ function layRing(
       'cutoutIn',
       `the ${name} rivet line would be ${num(w)} × ${num(h)} in: the cut-out is too small for it`
     );
-  const nW = fewestSpaces(w, PITCH_MAX_D * D, leastW - 1);
-  const nH = fewestSpaces(h, PITCH_MAX_D * D, leastH - 1);
+  const nW = fewestSpaces(w, limits.pitchMaxD * D, leastW - 1);
+  const nH = fewestSpaces(h, limits.pitchMaxD * D, leastH - 1);
   const pitchWIn = w / nW;
   const pitchHIn = h / nH;
   const tightest = Math.min(pitchWIn, pitchHIn);
-  if (below(tightest, PITCH_MIN_D * D))
+  if (below(tightest, limits.pitchMinD * D))
     return notPossible(
       'cutoutIn',
-      `a pitch of ${num(tightest)} in on the ${name} rivet line is under the least of 3 D = ${num(PITCH_MIN_D * D)} in`
+      `a pitch of ${num(tightest)} in on the ${name} rivet line is under the least of ${limits.pitchMinD} D = ${num(limits.pitchMinD * D)} in`
     );
   return { name, w, h, nW, nH, pitchWIn, pitchHIn, count: 2 * (nW + nH) };
 }
@@ -113,14 +115,18 @@ function layRing(
  * rivet at every corner. Geometry only; how many rivets the load asks for comes in as `leastW`, `leastH`.
  *
  * @param input inches; least rivets along a side, corners counted
+ * @param limits the rule profile's multiples of D
  * @returns sizes and lines in inches; `insertCornerEdgeIn` may be under the edge minimum, never under D
  * @throws never; `not-possible` names the limit that stops it
  * @source handbook 4.2; contract `patch-layout`
  * @example patch-layout {"cutoutIn":{"w":4,"h":3},"cornerRadiusIn":0.25,"dash":3,"head":"universal","edgeIn":"7/32"} -> {"total":30,"insertCornerEdgeIn":0.21875}
  */
-export function patchLayout(input: PatchLayoutInput): Answer<PatchLayoutResult> {
+export function patchLayout(
+  input: PatchLayoutInput,
+  limits: Multipliers = DEFAULT_MULTIPLIERS
+): Answer<PatchLayoutResult> {
   const { cutoutIn, cornerRadiusIn, dash, edgeIn, clearanceIn } = input;
-  const broken = limitsBroken(input);
+  const broken = limitsBroken(input, limits);
   if (broken) return broken;
   const D = rivetSize(dash).diameterIn;
   const grow = (byIn: number) => ({ w: cutoutIn.w + byIn, h: cutoutIn.h + byIn });
@@ -141,7 +147,7 @@ export function patchLayout(input: PatchLayoutInput): Answer<PatchLayoutResult> 
     )
   ];
   const rings: PatchRing[] = [];
-  const skinRing = layRing('skin', skin.w, skin.h, input);
+  const skinRing = layRing('skin', skin.w, skin.h, input, limits);
   if ('ok' in skinRing) return skinRing;
   rings.push(skinRing);
 
@@ -156,7 +162,13 @@ export function patchLayout(input: PatchLayoutInput): Answer<PatchLayoutResult> 
         'cornerRadiusIn',
         `a corner rivet of the insert would be ${num(insertCornerEdgeIn)} in from its rounded corner, under D = ${num(D)} in: use a smaller corner radius`
       );
-    const insertRing = layRing('insert', insertIn.w - 2 * edgeIn, insertIn.h - 2 * edgeIn, input);
+    const insertRing = layRing(
+      'insert',
+      insertIn.w - 2 * edgeIn,
+      insertIn.h - 2 * edgeIn,
+      input,
+      limits
+    );
     if ('ok' in insertRing) return insertRing;
     rings.push(insertRing);
     work.push(

@@ -1,15 +1,7 @@
 import { z } from 'zod';
 import { answer, notPossible, num, workLine, type Answer, type WorkLine } from '../answer.ts';
-import {
-  EDGE_MAX_D,
-  EDGE_MIN_D,
-  PITCH_MAX_D,
-  PITCH_MIN_D,
-  rivetSize,
-  TRANSVERSE_MAX_D,
-  TRANSVERSE_MIN_D,
-  TRANSVERSE_OF_PITCH
-} from '../catalog/rivets.ts';
+import { rivetSize } from '../catalog/rivets.ts';
+import { DEFAULT_MULTIPLIERS, type Multipliers } from '../rules/multipliers.ts';
 import { Dash, Head, lengthIn, MOST_HOLES, WIDEST_IN } from '../schema/fields.ts';
 import { downTo32nd, next32ndAbove, RulerScale, snapToRuler, upTo32nd } from '../units/ruler.ts';
 import { atLeast, atMost, below } from '../units/tolerance.ts';
@@ -85,9 +77,13 @@ export const RowLayoutResult = z.strictObject({
 export type RowLayoutResult = z.infer<typeof RowLayoutResult>;
 
 /** Distance between rows for a pitch: 75 % of it, held to 2.5 D and 4 D, on whole 32nds; all inches. */
-export function transversePitchIn(pitchIn: number, diameterIn: number): number {
-  const wishedIn = Math.max(TRANSVERSE_MIN_D * diameterIn, TRANSVERSE_OF_PITCH * pitchIn);
-  return Math.min(upTo32nd(wishedIn), downTo32nd(TRANSVERSE_MAX_D * diameterIn));
+export function transversePitchIn(
+  pitchIn: number,
+  diameterIn: number,
+  limits: Multipliers = DEFAULT_MULTIPLIERS
+): number {
+  const wishedIn = Math.max(limits.transverseMinD * diameterIn, limits.transverseOfPitch * pitchIn);
+  return Math.min(upTo32nd(wishedIn), downTo32nd(limits.transverseMaxD * diameterIn));
 }
 
 function layRow(
@@ -147,6 +143,7 @@ const maximum = (rule: LayoutCheck['rule'], limitIn: number, valueIn: number): L
  *
  * @param input inches; `required` rivets over all rows; without `edgeIn` the next whole 1/32 over the least
  * edge distance is taken
+ * @param limits the rule profile's multiples of D
  * @returns lengths in inches; `perRow` is the first row's count; `steppedOffErrorIn` is how far the last
  * mark would be off had the snapped pitch been stepped off
  * @throws never; `not-possible` when the edge distance is under its minimum, the sheet is too narrow, or
@@ -154,15 +151,18 @@ const maximum = (rule: LayoutCheck['rule'], limitIn: number, valueIn: number): L
  * @source handbook 4.2; contract `row-layout`
  * @example row-layout {"widthIn":6,"dash":4,"head":"universal","required":9,"rows":1} -> {"perRow":9,"total":9,"pitchD":5.4375,"edgeIn":0.28125}
  */
-export function rowLayout(input: RowLayoutInput): Answer<RowLayoutResult> {
+export function rowLayout(
+  input: RowLayoutInput,
+  limits: Multipliers = DEFAULT_MULTIPLIERS
+): Answer<RowLayoutResult> {
   const { widthIn, dash, head, required, pattern, prefer, nearPitchIn, scale } = input;
   const D = rivetSize(dash).diameterIn;
-  const edgeMinIn = EDGE_MIN_D[head] * D;
+  const edgeMinIn = limits.edgeMinD[head] * D;
   const edgeIn = input.edgeIn ?? next32ndAbove(edgeMinIn);
   if (below(edgeIn, edgeMinIn))
     return notPossible(
       'edgeIn',
-      `edge distance ${num(edgeIn)} in is under the least of ${EDGE_MIN_D[head]} D = ${num(edgeMinIn)} in for a ${head} head of dash ${dash}`
+      `edge distance ${num(edgeIn)} in is under the least of ${limits.edgeMinD[head]} D = ${num(edgeMinIn)} in for a ${head} head of dash ${dash}`
     );
   const spanIn = widthIn - 2 * edgeIn;
   if (atMost(spanIn, 0))
@@ -176,7 +176,7 @@ export function rowLayout(input: RowLayoutInput): Answer<RowLayoutResult> {
   const near = prefer === 'near' ? (nearPitchIn ?? null) : null;
   let chosen: { rows: number; perRow: number } | null = null;
   for (const rows of tried) {
-    const perRow = rivetsPerRow({ ...wish, rows, nearPitchIn: near });
+    const perRow = rivetsPerRow({ ...wish, rows, nearPitchIn: near }, limits);
     if (perRow === null) continue;
     chosen = { rows, perRow };
     break;
@@ -186,13 +186,13 @@ export function rowLayout(input: RowLayoutInput): Answer<RowLayoutResult> {
     const least = leastPerRow(pattern, rows, required);
     return notPossible(
       'required',
-      `${required} rivets in ${rows === 1 ? 'one row' : `${rows} rows`} need ${least} in a row: a pitch of ${num(spanIn / (least - 1))} in, under the least of 3 D = ${num(PITCH_MIN_D * D)} in`
+      `${required} rivets in ${rows === 1 ? 'one row' : `${rows} rows`} need ${least} in a row: a pitch of ${num(spanIn / (least - 1))} in, under the least of ${limits.pitchMinD} D = ${num(limits.pitchMinD * D)} in`
     );
   }
 
   const { rows: rowCount, perRow } = chosen;
   const pitchIn = spanIn / (perRow - 1);
-  const transverseIn = transversePitchIn(pitchIn, D);
+  const transverseIn = transversePitchIn(pitchIn, D, limits);
   const rows = Array.from({ length: rowCount }, (_, row) =>
     layRow(row, pattern, perRow, { edgeIn, pitchIn, transverseIn }, scale)
   );
@@ -200,11 +200,11 @@ export function rowLayout(input: RowLayoutInput): Answer<RowLayoutResult> {
   const snappedPitchIn = snapToRuler(pitchIn, scale);
   const steppedOffErrorIn = (perRow - 1) * snappedPitchIn - spanIn;
   const gaps = snappedGaps(rows);
-  const minPitchIn = PITCH_MIN_D * D;
-  const maxPitchIn = PITCH_MAX_D * D;
+  const minPitchIn = limits.pitchMinD * D;
+  const maxPitchIn = limits.pitchMaxD * D;
   const checks = [
     minimum('edge-min', edgeMinIn, edgeIn),
-    maximum('edge-max', EDGE_MAX_D * D, edgeIn),
+    maximum('edge-max', limits.edgeMaxD * D, edgeIn),
     minimum('pitch-min', minPitchIn, pitchIn),
     maximum('pitch-max', maxPitchIn, pitchIn),
     minimum('snapped-edge-min', edgeMinIn, snappedEdgeIn(rows, widthIn)),
@@ -215,8 +215,8 @@ export function rowLayout(input: RowLayoutInput): Answer<RowLayoutResult> {
     const centresIn =
       pattern === 'staggered' ? Math.hypot(pitchIn / 2, transverseIn) : transverseIn;
     checks.push(
-      minimum('transverse-min', TRANSVERSE_MIN_D * D, transverseIn),
-      minimum('centre-min', TRANSVERSE_MIN_D * D, centresIn)
+      minimum('transverse-min', limits.transverseMinD * D, transverseIn),
+      minimum('centre-min', limits.transverseMinD * D, centresIn)
     );
   }
   const total = rivetsInRows(pattern, rowCount, perRow);
@@ -233,7 +233,7 @@ export function rowLayout(input: RowLayoutInput): Answer<RowLayoutResult> {
       steppedOffErrorIn,
       checks
     },
-    explain(input, {
+    explain(limits, input, {
       edgeMinIn,
       edgeIn,
       spanIn,
@@ -250,6 +250,7 @@ export function rowLayout(input: RowLayoutInput): Answer<RowLayoutResult> {
 }
 
 function explain(
+  limits: Multipliers,
   { widthIn, dash, head, required, pattern, scale, edgeIn: given }: RowLayoutInput,
   at: {
     edgeMinIn: number;
@@ -272,8 +273,8 @@ function explain(
     workLine(
       'edge distance',
       given === undefined
-        ? `next whole 1/32 over ${EDGE_MIN_D[head]} D = ${num(at.edgeMinIn)}`
-        : `as given; the least is ${EDGE_MIN_D[head]} D = ${num(at.edgeMinIn)}`,
+        ? `next whole 1/32 over ${limits.edgeMinD[head]} D = ${num(at.edgeMinIn)}`
+        : `as given; the least is ${limits.edgeMinD[head]} D = ${num(at.edgeMinIn)}`,
       at.edgeIn,
       'in'
     ),
@@ -293,7 +294,7 @@ function explain(
     workLine('pitch in D', `${num(at.pitchIn)} / ${num(D)}`, at.pitchIn / D, 'D'),
     workLine(
       'between rows',
-      `larger of 2.5 D and 0.75 × pitch, up to a 1/32, not over 4 D = larger of ${num(TRANSVERSE_MIN_D * D)} and ${num(TRANSVERSE_OF_PITCH * at.pitchIn)}`,
+      `larger of ${limits.transverseMinD} D and ${limits.transverseOfPitch} × pitch, up to a 1/32, not over ${limits.transverseMaxD} D = larger of ${num(limits.transverseMinD * D)} and ${num(limits.transverseOfPitch * at.pitchIn)}`,
       at.transverseIn,
       'in'
     ),

@@ -1,4 +1,4 @@
-import { PITCH_MAX_D, PITCH_MIN_D } from '../catalog/rivets.ts';
+import { DEFAULT_MULTIPLIERS, type Multipliers } from '../rules/multipliers.ts';
 import { atLeast, below, ceilTo } from '../units/tolerance.ts';
 import { fewestSpaces } from './spaces.ts';
 
@@ -38,10 +38,13 @@ export interface SpacingWish {
  * @returns the count, or null when its pitch would be under 3 D
  * @source contract `row-layout`
  */
-export function rivetsPerRow(wish: SpacingWish): number | null {
+export function rivetsPerRow(
+  wish: SpacingWish,
+  limits: Multipliers = DEFAULT_MULTIPLIERS
+): number | null {
   const { spanIn, diameterIn, rows, required, pattern, nearPitchIn } = wish;
-  const minPitchIn = PITCH_MIN_D * diameterIn;
-  const maxPitchIn = PITCH_MAX_D * diameterIn;
+  const minPitchIn = limits.pitchMinD * diameterIn;
+  const maxPitchIn = limits.pitchMaxD * diameterIn;
   const pitchIn = (count: number) => spanIn / (count - 1);
   let perRow = fewestSpaces(spanIn, maxPitchIn, leastPerRow(pattern, rows, required) - 1) + 1;
   if (!atLeast(pitchIn(perRow), minPitchIn)) return null;

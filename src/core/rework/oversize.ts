@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { answer, invalidInput, num, workLine, type Answer, type WorkLine } from '../answer.ts';
 import { drillIn } from '../catalog/drills.ts';
-import { DASHES, EDGE_MIN_D, PITCH_MIN_D, rivetSize } from '../catalog/rivets.ts';
+import { DASHES, rivetSize } from '../catalog/rivets.ts';
+import { DEFAULT_MULTIPLIERS, type Multipliers } from '../rules/multipliers.ts';
 import {
   Dash,
   DrillSchool,
@@ -47,12 +48,16 @@ const KEEP_IN = 0.003;
  * its own edge distance, pitch, flush method and length.
  *
  * @param input inches; `pitchesIn` to each neighbour
+ * @param limits the rule profile's multiples of D
  * @returns the decision; `fails` names what stands against the next size; `partNumber` only with `next-size`
  * @throws never; a hole smaller than D is `invalid-input`
  * @source handbook 4.7; contract `oversize`
  * @example oversize {"dash":4,"head":"universal","holeIn":0.14,"edgeIn":0.4,"pitchesIn":[0.6],"sheetsIn":[0.04,0.04]} -> {"decision":"next-size","dash":5,"partNumber":"MS20470AD5-5"}
  */
-export function oversize(input: OversizeInput): Answer<OversizeResult> {
+export function oversize(
+  input: OversizeInput,
+  limits: Multipliers = DEFAULT_MULTIPLIERS
+): Answer<OversizeResult> {
   const { dash, head, holeIn, edgeIn, pitchesIn, sheetsIn, increments, school } = input;
   const D = rivetSize(dash).diameterIn;
   if (below(holeIn, D))
@@ -80,8 +85,8 @@ export function oversize(input: OversizeInput): Answer<OversizeResult> {
   if (next === undefined) return decide('refer', { fails: ['no-larger-size'] });
   const bigger = rivetSize(next);
   const drill = bigger.drill[school];
-  const edgeMinIn = EDGE_MIN_D[head] * bigger.diameterIn;
-  const pitchMinIn = PITCH_MIN_D * bigger.diameterIn;
+  const edgeMinIn = limits.edgeMinD[head] * bigger.diameterIn;
+  const pitchMinIn = limits.pitchMinD * bigger.diameterIn;
   const flush = head === 'countersunk' ? flushMethod({ sheetsIn, dash: next }) : null;
   const length = rivetLength({
     sheetsIn,
@@ -94,10 +99,15 @@ export function oversize(input: OversizeInput): Answer<OversizeResult> {
   });
   work.push(
     workLine('next final drill', `dash ${next}, ${school} school: ${drill}`, drillIn(drill), 'in'),
-    workLine('its edge minimum', `${EDGE_MIN_D[head]} D; there is ${num(edgeIn)}`, edgeMinIn, 'in'),
+    workLine(
+      'its edge minimum',
+      `${limits.edgeMinD[head]} D; there is ${num(edgeIn)}`,
+      edgeMinIn,
+      'in'
+    ),
     workLine(
       'its pitch minimum',
-      `${PITCH_MIN_D} D; there ${pitchesIn.length === 1 ? 'is' : 'are'} ${pitchesIn.map(num).join(', ') || 'no neighbours'}`,
+      `${limits.pitchMinD} D; there ${pitchesIn.length === 1 ? 'is' : 'are'} ${pitchesIn.map(num).join(', ') || 'no neighbours'}`,
       pitchMinIn,
       'in'
     )

@@ -7,21 +7,31 @@ import {
   Lean,
   lengthIn
 } from '../schema/fields.ts';
+import { FlushnessSchool } from './flushness.ts';
+import { DEFAULT_MULTIPLIERS, Multipliers } from './multipliers.ts';
 
+/** Fields that older stored profiles do not have carry a default: what the trade does most often. */
 export const RuleProfile = z.strictObject({
   name: z.string().min(1).max(60),
   version: z.int().min(1),
   /** which sheet the 3 t rule means */
   diameter: DiameterSchool,
-  /** stretch towards 12 D, or keep near the house pitch */
+  /** stretch towards the largest pitch, or keep near the house pitch */
   pitch: z.enum(['fewest', 'near']),
   housePitchIn: lengthIn('the house pitch', { above: 0, most: 12 }),
   drill: DrillSchool,
   increments: Increments,
   lean: Lean,
-  headLimits: HeadLimitsKey
+  headLimits: HeadLimitsKey,
+  /** protrusion of dimpled stacks reckoned from the sheets alone, or from the raised dimple */
+  dimpled: z.enum(['flat-stack', 'at-dimple']).default('flat-stack'),
+  /** dies and cutters: 100° then 110° beneath, or 100° throughout with a deeper cut */
+  dimpleAngles: z.enum(['stepped', 'all-100']).default('stepped'),
+  flushness: FlushnessSchool.default('two-proud'),
+  removal: z.enum(['under-shank', 'hole-drill']).default('under-shank'),
+  multipliers: Multipliers.default(DEFAULT_MULTIPLIERS)
 });
-/** The schools of practice a shop has chosen. A joint is planned under one profile. */
+/** The schools of practice and the limits a shop has chosen. A joint is planned under one profile. */
 export type RuleProfile = z.output<typeof RuleProfile>;
 
 /** What the trade does most often; every field is one of its schools. */
@@ -34,5 +44,10 @@ export const DEFAULT_PROFILE: RuleProfile = {
   drill: 'close',
   increments: 'half',
   lean: 'nearest',
-  headLimits: 'standard'
+  headLimits: 'standard',
+  dimpled: 'flat-stack',
+  dimpleAngles: 'stepped',
+  flushness: 'two-proud',
+  removal: 'under-shank',
+  multipliers: DEFAULT_MULTIPLIERS
 };

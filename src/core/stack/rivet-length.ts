@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { answer, invalidInput, notPossible, num, workLine, type Answer } from '../answer.ts';
 import { LONGEST_LENGTH_DASH, rivetSize, SHORTEST_LENGTH_DASH } from '../catalog/rivets.ts';
+import { DEFAULT_MULTIPLIERS, type Multipliers } from '../rules/multipliers.ts';
 import { Alloy, Dash, Head, Increments, Lean, sheetsIn } from '../schema/fields.ts';
 import { above, below, ceilTo, floorTo, roundHalfAway } from '../units/tolerance.ts';
 import { writeLengthDash, writePartNumber } from './part-number.ts';
@@ -30,28 +31,31 @@ export const RivetLengthResult = z.strictObject({
 export type RivetLengthResult = z.infer<typeof RivetLengthResult>;
 
 const IDEAL_PROTRUSION_D = 1.5;
-/** Protrusion is good strictly between these. */
-export const PROTRUSION_MIN_D = 1;
-export const PROTRUSION_MAX_D = 2;
 const STEPS_PER_IN = { sixteenth: 16, half: 32 };
 const ROUND = { nearest: roundHalfAway, long: ceilTo, short: floorTo };
 
 /** @returns whether a protrusion in D is inside the window, its limits excluded */
-export const protrusionInWindow = (protrusionD: number): boolean =>
-  above(protrusionD, PROTRUSION_MIN_D) && below(protrusionD, PROTRUSION_MAX_D);
+export const protrusionInWindow = (
+  protrusionD: number,
+  { protrusionMinD, protrusionMaxD }: Multipliers = DEFAULT_MULTIPLIERS
+): boolean => above(protrusionD, protrusionMinD) && below(protrusionD, protrusionMaxD);
 
 /**
  * The rivet length for a stack: grip plus 1.5 D, rounded to a stocked length. The schools differ in
  * the rounding (nearest, lean long, lean short) and in whether half sizes are stocked.
  *
  * @param input sheets in inches; `dimpled` only for countersunk heads
+ * @param limits the rule profile's multiples of D
  * @returns lengths in inches; `lengthIn` is under the head for universal, overall for countersunk;
  * `atDimpleIn` is the protrusion reckoned from the raised dimple
  * @throws never; `not-possible` when the length is not between -2 and -32
  * @source handbook 4.3; contract `rivet-length`
  * @example rivet-length {"sheetsIn":[0.0625,0.0625],"dash":4,"head":"universal"} -> {"lengthDash":"5","partNumber":"MS20470AD4-5"}
  */
-export function rivetLength(input: RivetLengthInput): Answer<RivetLengthResult> {
+export function rivetLength(
+  input: RivetLengthInput,
+  limits: Multipliers = DEFAULT_MULTIPLIERS
+): Answer<RivetLengthResult> {
   const { sheetsIn, dash, head, alloy, increments, lean, dimpled } = input;
   if (dimpled && head === 'universal')
     return invalidInput('dimpled', 'a universal head is not dimpled: it sits on top of the sheet');
@@ -104,7 +108,7 @@ export function rivetLength(input: RivetLengthInput): Answer<RivetLengthResult> 
       protrusionIn,
       protrusionD,
       atDimpleIn,
-      inWindow: protrusionInWindow(protrusionD),
+      inWindow: protrusionInWindow(protrusionD, limits),
       partNumber: writePartNumber('MS', head, alloy, dash, sixteenths)
     },
     work

@@ -3,7 +3,7 @@ import type { LapJoint } from '../../../core/joint/lap.ts';
 import { readEntered } from '../../../core/joint/read-entered.ts';
 import type { Plan } from '../../../core/plan-shape.ts';
 import { plan } from '../../../core/plan.ts';
-import type { RuleProfile } from '../../../core/rules/profile.ts';
+import { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
 import { done, refused, type Outcome } from './outcome.ts';
 
@@ -74,10 +74,11 @@ export async function issueJoint(
       );
     const read = readEntered(joint.definition);
     if (!read.ok) return refused('not-possible', read.problems[0]?.message ?? 'a field is missing');
-    const { rules } = await models.Profile.findByPk(joint.profileId, {
+    const profile = await models.Profile.findByPk(joint.profileId, {
       transaction,
       rejectOnEmpty: true
     });
+    const rules = RuleProfile.parse(profile.rules);
     const planned = plan(read.definition, rules);
     const facts = factsOf(read.definition, rules, planned);
     if (!facts.ok) return facts;

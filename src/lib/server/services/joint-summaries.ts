@@ -2,6 +2,7 @@ import type { Verdict } from '../../../core/check/findings.ts';
 import { holeStates } from '../../../core/check/hole-events.ts';
 import { readEntered } from '../../../core/joint/read-entered.ts';
 import { plan } from '../../../core/plan.ts';
+import { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
 import type { Joint } from '../db/models.ts';
 import { eventsOfIssue } from './hole-events.ts';
@@ -84,7 +85,7 @@ async function summarise(database: Database, joint: Joint): Promise<JointSummary
       attention: [read.problems[0]?.message ?? 'a field cannot be read']
     };
   const profile = await database.models.Profile.findByPk(joint.profileId, { rejectOnEmpty: true });
-  const planned = plan(read.definition, profile.rules);
+  const planned = plan(read.definition, RuleProfile.parse(profile.rules));
   const changed = progress ? ['changed since it was issued'] : [];
   if (!planned.layout.ok || !planned.length.ok) {
     const error = planned.layout.ok ? planned.length : planned.layout;

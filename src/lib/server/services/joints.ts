@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { z } from 'zod';
 import { differences, type Difference } from '../../../core/joint/differences.ts';
 import { EnteredLap, NEW_LAP } from '../../../core/joint/lap.ts';
-import type { RuleProfile } from '../../../core/rules/profile.ts';
+import { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
 import type { Joint } from '../db/models.ts';
 import { currentProfileId } from './profiles.ts';
@@ -63,7 +63,7 @@ export async function getJoint({ models }: Database, id: string): Promise<Outcom
     revision: joint.revision,
     savedAt: joint.savedAt.toISOString(),
     savedBy: person?.name ?? null,
-    profile: profile.rules
+    profile: RuleProfile.parse(profile.rules)
   });
 }
 

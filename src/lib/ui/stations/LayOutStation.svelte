@@ -1,12 +1,4 @@
 <script lang="ts">
-  import {
-    EDGE_MAX_D,
-    EDGE_MIN_D,
-    PITCH_MAX_D,
-    PITCH_MIN_D,
-    TRANSVERSE_MAX_D,
-    TRANSVERSE_MIN_D
-  } from '$core/catalog/rivets.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import EndDetail from '$lib/drawing/EndDetail.svelte';
   import PlanView from '$lib/drawing/PlanView.svelte';
@@ -23,11 +15,12 @@
 
   const workspace = useWorkspace();
   const entered = $derived(workspace.entered);
+  const limits = $derived(workspace.profile.multipliers);
   const plan = $derived(workspace.now?.plan ?? null);
   const shown = $derived(workspace.shown?.plan.layout.ok ? workspace.shown : null);
   const layout = $derived(plan?.layout.ok ? plan.layout : null);
   const D = $derived(plan?.diameterIn ?? 1);
-  const edgeMinD = $derived(EDGE_MIN_D[entered.head]);
+  const edgeMinD = $derived(limits.edgeMinD[entered.head]);
   const picked = $derived(plan?.holes.find((hole) => hole.number === workspace.picked));
   const rows = $derived(String(entered.rows) as (typeof ROW_OPTIONS)[number]['value']);
   const school = $derived(workspace.profile.pitch);
@@ -76,8 +69,8 @@
         <Figure
           label="Edge distance"
           work={work.filter((line) => line.label === 'edge distance')}
-          source="least {edgeMinD} D for a {entered.head} head, most {EDGE_MAX_D} D"
-          limits={{ low: edgeMinD, high: EDGE_MAX_D, value: result.edgeIn / D, unit: 'D' }}
+          source="least {edgeMinD} D for a {entered.head} head, most {limits.edgeMaxD} D"
+          limits={{ low: edgeMinD, high: limits.edgeMaxD, value: result.edgeIn / D, unit: 'D' }}
         >
           <Length lengthIn={result.edgeIn} />
         </Figure>
@@ -88,10 +81,15 @@
               line.label
             )
           )}
-          source="rule: {PITCH_MIN_D} D to {PITCH_MAX_D} D; school: {near
+          source="rule: {limits.pitchMinD} D to {limits.pitchMaxD} D; school: {near
             ? 'near a house pitch'
             : 'fewest rivets'}"
-          limits={{ low: PITCH_MIN_D, high: PITCH_MAX_D, value: result.pitchD, unit: 'D' }}
+          limits={{
+            low: limits.pitchMinD,
+            high: limits.pitchMaxD,
+            value: result.pitchD,
+            unit: 'D'
+          }}
         >
           <Length lengthIn={result.pitchIn} />
         </Figure>
@@ -99,10 +97,10 @@
           <Figure
             label="Between rows"
             work={work.filter((line) => line.label === 'between rows')}
-            source="rule: {TRANSVERSE_MIN_D} D to {TRANSVERSE_MAX_D} D"
+            source="rule: {limits.transverseMinD} D to {limits.transverseMaxD} D"
             limits={{
-              low: TRANSVERSE_MIN_D,
-              high: TRANSVERSE_MAX_D,
+              low: limits.transverseMinD,
+              high: limits.transverseMaxD,
               value: result.transverseIn / D,
               unit: 'D'
             }}

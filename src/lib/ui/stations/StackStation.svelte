@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { PROTRUSION_MAX_D, PROTRUSION_MIN_D } from '$core/stack/rivet-length.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import HeadCurve from '$lib/drawing/HeadCurve.svelte';
   import SectionView from '$lib/drawing/SectionView.svelte';
@@ -64,10 +63,11 @@
           <Figure
             label="Protrusion"
             work={work.filter((line) => line.label.startsWith('protrusion'))}
-            source="must be over {PROTRUSION_MIN_D} D and under {PROTRUSION_MAX_D} D"
+            source="must be over {rules.multipliers.protrusionMinD} D and under {rules.multipliers
+              .protrusionMaxD} D"
             limits={{
-              low: PROTRUSION_MIN_D,
-              high: PROTRUSION_MAX_D,
+              low: rules.multipliers.protrusionMinD,
+              high: rules.multipliers.protrusionMaxD,
               value: result.protrusionD,
               unit: 'D'
             }}

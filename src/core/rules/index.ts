@@ -1,0 +1,3 @@
+export * from './flushness.ts';
+export * from './multipliers.ts';
+export * from './profile.ts';

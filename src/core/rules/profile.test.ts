@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest';
+import { problemsOf } from '../schema/read';
+import { FLUSHNESS_LIMITS } from './flushness';
+import { DEFAULT_PROFILE, RuleProfile } from './profile';
+
+const problems = (multipliers: object): string[] => {
+  const read = RuleProfile.safeParse({
+    ...DEFAULT_PROFILE,
+    multipliers: { ...DEFAULT_PROFILE.multipliers, ...multipliers }
+  });
+  return read.success ? [] : problemsOf(read.error).map(({ path }) => path);
+};
+
+describe('a rule profile', () => {
+  it('holds its own defaults', () => {
+    expect(RuleProfile.parse(DEFAULT_PROFILE)).toEqual(DEFAULT_PROFILE);
+  });
+
+  it('reads a profile stored before the later schools were there', () => {
+    const { name, version, diameter, pitch, housePitchIn, drill, increments, lean, headLimits } =
+      DEFAULT_PROFILE;
+    const older = {
+      name,
+      version,
+      diameter,
+      pitch,
+      housePitchIn,
+      drill,
+      increments,
+      lean,
+      headLimits
+    };
+    expect(RuleProfile.parse(older)).toEqual(DEFAULT_PROFILE);
+  });
+
+  it.each([
+    [{ pitchMinD: 13 }, 'multipliers.pitchMinD'],
+    [{ edgeMinD: { universal: 2, countersunk: 4.5 } }, 'multipliers.edgeMinD'],
+    [{ transverseMinD: 5 }, 'multipliers.transverseMinD'],
+    [{ protrusionMinD: 2.5 }, 'multipliers.protrusionMinD'],
+    [{ pitchMaxD: 0 }, 'multipliers.pitchMaxD'],
+    [{ edgeMaxD: Number.NaN }, 'multipliers.edgeMaxD']
+  ])('refuses %j', (change, path) => {
+    expect(problems(change)).toContain(path);
+  });
+
+  it('lets a minimum equal its maximum', () => {
+    expect(problems({ pitchMinD: 12 })).toEqual([]);
+  });
+
+  it('knows how far a flush head may stand out, school by school', () => {
+    expect(FLUSHNESS_LIMITS['three-proud']).toEqual({ lowIn: 0, highIn: 0.003 });
+    expect(FLUSHNESS_LIMITS.aerodynamic.lowIn).toBe(-FLUSHNESS_LIMITS.aerodynamic.highIn);
+  });
+});
