@@ -9,7 +9,11 @@ export default defineConfig({
     projects: [
       {
         extends: true,
-        test: { name: 'unit', environment: 'node', include: ['src/{core,lib}/**/*.test.ts'] }
+        test: {
+          name: 'unit',
+          environment: 'node',
+          include: ['src/{core,lib}/**/*.test.ts', 'tests/unit/**/*.test.ts']
+        }
       },
       {
         extends: true,

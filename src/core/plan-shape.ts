@@ -1,6 +1,7 @@
 import type { Answer, WorkLine } from './answer.ts';
 import type { RivetDiameterResult } from './carry/rivet-diameter.ts';
 import type { RivetsRequiredResult } from './carry/rivets-required.ts';
+import type { HoleHeadroom } from './layout/headroom.ts';
 import type { PlannedHole } from './layout/holes.ts';
 import type { RowLayoutResult } from './layout/row-layout.ts';
 import type { Dash } from './schema/fields.ts';
@@ -40,6 +41,8 @@ export interface Plan {
   sizes: SizeOption[];
   layout: Answer<RowLayoutResult>;
   holes: PlannedHole[];
+  /** the largest rivet each hole could still take, in the order of the holes */
+  headroom: HoleHeadroom[];
   /** flush heads only */
   flush: Answer<FlushMethodResult> | null;
   length: Answer<RivetLengthResult>;

@@ -2,6 +2,7 @@ import { num } from './answer.ts';
 import { HEAD_LIMITS } from './catalog/head-limits.ts';
 import { rivetSize } from './catalog/rivets.ts';
 import type { LapJoint } from './joint/lap.ts';
+import type { HeadroomLimit } from './layout/headroom.ts';
 import type { LayoutCheck } from './layout/row-layout.ts';
 import type { Plan, PlanWarning } from './plan-shape.ts';
 import type { RuleProfile } from './rules/profile.ts';
@@ -19,6 +20,16 @@ const CHECK_NAMES: Record<LayoutCheck['rule'], string> = {
   'snapped-pitch-max': 'On this ruler two marks are further apart than the largest pitch',
   'transverse-min': 'Rows are too close',
   'centre-min': 'Rivets of neighbouring rows are too close'
+};
+
+/** What stops the next size, as a sentence goes on. */
+export const HEADROOM_WORDS: Record<HeadroomLimit, string> = {
+  edge: 'the edge distance is too short for it',
+  pitch: 'the pitch is too short for it',
+  'between-rows': 'the rows are too close for it',
+  flush: 'its flush head would go through the sheet',
+  length: 'no such rivet is long enough',
+  'no-larger-size': 'there is no larger size'
 };
 
 type Derived = Omit<Plan, 'warnings'>;
@@ -132,6 +143,23 @@ function stackWarnings(derived: Derived, profile: RuleProfile): PlanWarning[] {
   return found;
 }
 
+/** Said once: where a hole that grows could not be saved by the next size. */
+function headroomWarnings(derived: Derived): PlanWarning[] {
+  const none = derived.headroom.filter((hole) => hole.largestDash === derived.dash);
+  const [first] = none;
+  if (!first) return [];
+  const holes =
+    none.length === derived.headroom.length ? 'No hole has' : `${none.length} holes have no`;
+  return [
+    {
+      station: 'lay-out',
+      level: 'attention',
+      title: `${holes} room for a larger rivet`,
+      text: `If a hole grows in rework it cannot go up a size: ${HEADROOM_WORDS[first.limitedBy]}.`
+    }
+  ];
+}
+
 /** Every warning of a plan, in the order of the work. */
 export const planWarnings = (
   definition: LapJoint,
@@ -140,5 +168,6 @@ export const planWarnings = (
 ): PlanWarning[] => [
   ...carryWarnings(definition, derived),
   ...layoutWarnings(derived),
+  ...headroomWarnings(derived),
   ...stackWarnings(derived, profile)
 ];

@@ -32,7 +32,9 @@ describe('the plan of a lap joint', () => {
     expect(result.hole).toMatchObject({ drill: '#30', diameterIn: 0.1285 });
     // V = π/4 (0.125² × 0.20125 − (0.1285² − 0.125²) × 0.08); d = √(4V/(π·0.0625)) = 0.2218
     expect(resultOf(result.head).diameterAtHalfDIn).toBeCloseTo(0.2218, 4);
-    expect(result.warnings).toEqual([]);
+    expect(result.warnings.map(({ title }) => title)).toEqual([
+      'No hole has room for a larger rivet'
+    ]);
   });
 
   it('numbers holes along each row and keeps mark and residual', () => {
@@ -98,6 +100,18 @@ describe('the plan of a lap joint', () => {
       '0.040'
     );
     expect(warnings.map((warning) => warning.title)).toContain('You have more than needed');
+  });
+
+  it('knows each hole’s headroom as it will be marked', () => {
+    expect(planned({}, '0.040', '0.040').headroom[7]).toEqual({
+      hole: 8,
+      largestDash: 4,
+      limitedBy: 'edge'
+    });
+    const roomy = planned({ edgeIn: '3/8', location: 'intermediate-frame' }, '0.040', '0.040');
+    // 40 in two rows: pitch 10/19 = 0.526 takes dash 5 (0.469), not dash 6 (0.5625)
+    expect(new Set(roomy.headroom.map(({ largestDash }) => largestDash))).toEqual(new Set([5]));
+    expect(roomy.warnings.map(({ title }) => title).join()).not.toMatch(/room for a larger/);
   });
 
   it('carries a refusal through to everything that rests on it', () => {

@@ -8,7 +8,8 @@ import { rivetDiameter } from './carry/rivet-diameter.ts';
 import { drillIn } from './catalog/drills.ts';
 import { DASHES, rivetSize } from './catalog/rivets.ts';
 import type { LapJoint } from './joint/lap.ts';
-import { numberHoles } from './layout/holes.ts';
+import { headroom, type HoleHeadroom } from './layout/headroom.ts';
+import { numberHoles, type PlannedHole } from './layout/holes.ts';
 import { rowLayout, type RowLayoutResult } from './layout/row-layout.ts';
 import type { Plan } from './plan-shape.ts';
 import { planWarnings } from './plan-warnings.ts';
@@ -79,6 +80,27 @@ function planLayout(
   );
 }
 
+/** Headroom of the holes as they will be marked: on the ruler, not as computed. */
+function headroomOf(
+  definition: LapJoint,
+  profile: RuleProfile,
+  dash: Dash,
+  { overlapIn }: RowLayoutResult,
+  holes: PlannedHole[]
+): HoleHeadroom[] {
+  return headroom(
+    {
+      holes: holes.map(({ number, row, markIn, yIn }) => ({ number, row, xIn: markIn, yIn })),
+      widthIn: definition.widthIn,
+      overlapIn,
+      dash,
+      head: definition.head,
+      sheetsIn: definition.sheets.map((sheet) => sheet.thicknessIn)
+    },
+    profile.multipliers
+  );
+}
+
 function planStack(definition: LapJoint, profile: RuleProfile, dash: Dash) {
   const { head, alloy } = definition;
   const sheetsIn = definition.sheets.map((sheet) => sheet.thicknessIn);
@@ -130,10 +152,12 @@ function planStack(definition: LapJoint, profile: RuleProfile, dash: Dash) {
 export function plan(definition: LapJoint, profile: RuleProfile): Plan {
   const carry = planCarry(definition, profile);
   const layout = planLayout(definition, profile, carry.dash, carry.required);
+  const holes = layout.ok ? numberHoles(layout.result) : [];
   const derived = {
     ...carry,
     layout,
-    holes: layout.ok ? numberHoles(layout.result) : [],
+    holes,
+    headroom: layout.ok ? headroomOf(definition, profile, carry.dash, layout.result, holes) : [],
     ...planStack(definition, profile, carry.dash)
   };
   return { ...derived, warnings: planWarnings(definition, profile, derived) };

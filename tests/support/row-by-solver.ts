@@ -1,4 +1,4 @@
-import loadHighs from 'highs';
+import * as highs from 'highs';
 import type { ConstrainedRowInput } from '../../src/core/layout/constrained-row.ts';
 
 /** What the solver finds best: how many holes, and the least sum of squared gaps, in². */
@@ -60,8 +60,13 @@ export function rowProblem(row: ConstrainedRowInput): { text: string; weight: nu
   return { text, weight };
 }
 
-export type Solver = Awaited<ReturnType<typeof loadHighs>>;
-export const loadSolver = (): Promise<Solver> => loadHighs();
+/** As much of the solver as is used here. */
+export interface Solver {
+  solve: (problem: string) => { Status: string; ObjectiveValue: number };
+}
+
+// The package's types tell its CommonJS shape; what is loaded here is its module, a function by default.
+export const loadSolver = (highs as unknown as { default: () => Promise<Solver> }).default;
 
 /** @returns null when the solver says it cannot be done (its objective is 0 then: only the status counts) */
 export function solveRow(solver: Solver, row: ConstrainedRowInput): SolvedRow | null {

@@ -8,9 +8,46 @@ function describe(issue: Issue): { path: PropertyKey[]; message: string } {
     const key = issue.keys[0] ?? '';
     return { path: [...issue.path, key], message: `"${key}" is not an input here` };
   }
-  if (issue.code === 'invalid_type' && issue.input === undefined)
+  if (issue.input === undefined && MISSING_CODES.has(issue.code))
     return { path: issue.path, message: `${String(issue.path.at(-1) ?? 'input')} is missing` };
-  return { path: issue.path, message: issue.message };
+  return {
+    path: issue.path,
+    message: LIBRARY_WORDS.test(issue.message) ? plainly(issue) : issue.message
+  };
+}
+
+const MISSING_CODES: ReadonlySet<string> = new Set([
+  'invalid_type',
+  'invalid_value',
+  'invalid_union'
+]);
+/** The schema library's own wording, where a field brings none. */
+const LIBRARY_WORDS = /^(Invalid|Too (small|big)|Unrecognized)/;
+
+const TYPE_WORDS: Record<string, string> = {
+  number: 'a number',
+  int: 'a whole number',
+  string: 'a text',
+  boolean: 'true or false',
+  array: 'a list',
+  object: 'an object with named fields'
+};
+
+function given(value: unknown): string {
+  const text = JSON.stringify(value) as string | undefined;
+  return text === undefined ? 'nothing' : text.length > 40 ? `${text.slice(0, 40)}…` : text;
+}
+
+/** The library's complaints in the shop's words: what is expected, and what was given. */
+function plainly(issue: Issue): string {
+  const was = `${given(issue.input)} was given`;
+  if (issue.code === 'invalid_value')
+    return `one of ${issue.values.map(String).join(', ')} is expected; ${was}`;
+  if (issue.code === 'invalid_type')
+    return `${TYPE_WORDS[issue.expected] ?? issue.expected} is expected; ${was}`;
+  if (issue.code === 'too_small') return `at least ${String(issue.minimum)} is expected; ${was}`;
+  if (issue.code === 'too_big') return `at most ${String(issue.maximum)} is allowed; ${was}`;
+  return `this was not understood; ${was}`;
 }
 
 /** Every complaint of a failed parse as `{path, message}`, paths dotted (`sheetsIn.0`). */

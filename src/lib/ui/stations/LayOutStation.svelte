@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { HEADROOM_WORDS } from '$core/plan-warnings.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import EndDetail from '$lib/drawing/EndDetail.svelte';
   import PlanView from '$lib/drawing/PlanView.svelte';
@@ -22,6 +23,7 @@
   const D = $derived(plan?.diameterIn ?? 1);
   const edgeMinD = $derived(limits.edgeMinD[entered.head]);
   const picked = $derived(plan?.holes.find((hole) => hole.number === workspace.picked));
+  const room = $derived(plan?.headroom.find(({ hole }) => hole === workspace.picked));
   const rows = $derived(String(entered.rows) as (typeof ROW_OPTIONS)[number]['value']);
   const school = $derived(workspace.profile.pitch);
   const pick = (hole: number) => (workspace.picked = hole);
@@ -133,6 +135,13 @@
               ? 'on the mark'
               : `mark is ${Math.abs(picked.residualIn).toFixed(4)} in ${picked.residualIn > 0 ? 'beyond' : 'short'}`}</span
           >
+          {#if room && plan}
+            <span class="hint room">
+              {room.largestDash > plan.dash
+                ? `has room for dash ${room.largestDash} in rework`
+                : `no room for a larger rivet: ${HEADROOM_WORDS[room.limitedBy]}`}
+            </span>
+          {/if}
         </section>
       {/if}
     {:else if plan}

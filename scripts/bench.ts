@@ -1,0 +1,141 @@
+/** ./zanjador bench: speeds as ratios within one run; writes docs/bench.md. */
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { calc, OPERATIONS } from '../src/core/calc.ts';
+import { NEW_LAP } from '../src/core/joint/lap.ts';
+import { readEntered } from '../src/core/joint/read-entered.ts';
+import { constrainedRow, type ConstrainedRowInput } from '../src/core/layout/constrained-row.ts';
+import { plan } from '../src/core/plan.ts';
+import { DEFAULT_PROFILE, type RuleProfile } from '../src/core/rules/profile.ts';
+import { randomRow } from '../tests/support/random-rows.ts';
+import { loadSolver, solveRow } from '../tests/support/row-by-solver.ts';
+
+/** Seconds for one call, the middle of several rounds: a noisy machine spoils a mean. */
+function secondsPerCall(call: () => void, roundS = 0.12, rounds = 5): number {
+  call();
+  const perRound: number[] = [];
+  for (let round = 0; round < rounds; round++) {
+    let calls = 0;
+    const from = performance.now();
+    while (performance.now() - from < roundS * 1000) {
+      call();
+      calls += 1;
+    }
+    perRound.push((performance.now() - from) / 1000 / calls);
+  }
+  return perRound.sort((a, b) => a - b)[rounds >> 1] ?? NaN;
+}
+
+function operationRows(): string[] {
+  const rows = Object.keys(OPERATIONS).map((op) => {
+    const cases = JSON.parse(readFileSync(join('tests/cases', `${op}.json`), 'utf8')) as {
+      input: unknown;
+    }[];
+    const seconds =
+      secondsPerCall(() => cases.forEach(({ input }) => calc(op, input))) / cases.length;
+    return { op, perS: 1 / seconds };
+  });
+  const slowest = Math.min(...rows.map(({ perS }) => perS));
+  return rows.map(
+    ({ op, perS }) =>
+      `| ${op} | ${Math.round(perS).toLocaleString('en')} | ${(perS / slowest).toFixed(1)} × |`
+  );
+}
+
+/** A lap joint of about so many holes; closer rivets than any shop's, to reach the largest. */
+function jointOf(holes: number, widthIn: number, pitchMinD: number) {
+  const profile: RuleProfile = {
+    ...DEFAULT_PROFILE,
+    multipliers: { ...DEFAULT_PROFILE.multipliers, pitchMinD }
+  };
+  const read = readEntered({
+    ...NEW_LAP,
+    dash: 3,
+    rows: 3,
+    prefer: 'near',
+    nearPitchIn: String((3 * widthIn) / holes),
+    widthIn: String(widthIn),
+    sheets: [
+      { name: 'a', thicknessIn: '0.020' },
+      { name: 'b', thicknessIn: '0.020' }
+    ]
+  });
+  if (!read.ok) throw new Error('the bench joint cannot be read');
+  return () => plan(read.definition, profile);
+}
+
+function planRows(): string[] {
+  const sizes = [jointOf(60, 7, 3), jointOf(600, 72, 3), jointOf(20_000, 1180, 1.8)];
+  const measured = sizes.map((make) => {
+    const { holes } = make();
+    return { holes: holes.length, perHoleUs: (secondsPerCall(make) * 1e6) / holes.length };
+  });
+  const first = measured[0]?.perHoleUs ?? NaN;
+  return measured.map(
+    ({ holes, perHoleUs }) =>
+      `| ${holes.toLocaleString('en')} | ${((perHoleUs * holes) / 1000).toFixed(2)} ms | ${perHoleUs.toFixed(2)} µs | ${(perHoleUs / first).toFixed(2)} × |`
+  );
+}
+
+const LONG_ROW: ConstrainedRowInput = {
+  startIn: 0,
+  endIn: 120,
+  fixedIn: [17.3, 44.9, 71.02, 98.6],
+  keepOut: [8, 26.4, 39, 58.2, 83.1, 110].map((fromIn) => ({ fromIn, toIn: fromIn + 0.9 })),
+  minPitchIn: 0.375,
+  maxPitchIn: 1.125,
+  gridIn: 1 / 32
+};
+
+async function rowLines(): Promise<string[]> {
+  const solver = await loadSolver();
+  let agree = 0;
+  let possible = 0;
+  const rows = Array.from({ length: 50 }, (_, index) => randomRow(7000 + index, 120 + index * 5));
+  for (const row of rows) {
+    const ours = constrainedRow(row);
+    const theirs = solveRow(solver, row);
+    const same =
+      ours.ok && theirs
+        ? ours.result.count === theirs.count &&
+          Math.abs(ours.result.sumSquaresIn2 - theirs.sumSquaresIn2) < 1e-6
+        : !ours.ok && !theirs;
+    if (same) agree += 1;
+    if (theirs) possible += 1;
+  }
+  const longS = secondsPerCall(() => constrainedRow(LONG_ROW));
+  const solverS = secondsPerCall(() => solveRow(solver, LONG_ROW), 0.1, 3);
+  const stuck = { ...LONG_ROW, keepOut: [...LONG_ROW.keepOut, { fromIn: 62, toIn: 64 }] };
+  const stuckS = secondsPerCall(() => constrainedRow(stuck));
+  const answer = constrainedRow(stuck);
+  return [
+    `- ${agree} of ${rows.length} seeded rows agree with the linear solver on count and evenness (${possible} of them possible).`,
+    `- A 120 in row on a 1/32 grid with six keep-outs and four fixed holes: ${(longS * 1000).toFixed(2)} ms; the solver takes ${(solverS / longS).toFixed(0)} × as long.`,
+    `- Proving the same row impossible with one wider keep-out: ${(stuckS * 1000).toFixed(2)} ms, “${answer.ok ? 'possible' : answer.error.message}”.`
+  ];
+}
+
+const page = [
+  '# Speeds',
+  '',
+  'Written by `./zanjador bench`. Times are of one run on one machine; the ratios within the run are what counts.',
+  '',
+  '## Calculations, from raw input to answer with arithmetic',
+  '',
+  '| calculation | a second | against the slowest |',
+  '|---|---|---|',
+  ...operationRows(),
+  '',
+  '## plan() of a lap joint',
+  '',
+  '| holes | whole plan | a hole | against the first |',
+  '|---|---|---|---|',
+  ...planRows(),
+  '',
+  '## Constrained rows',
+  '',
+  ...(await rowLines()),
+  ''
+].join('\n');
+writeFileSync('docs/bench.md', page);
+process.stdout.write(page);

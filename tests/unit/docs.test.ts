@@ -1,0 +1,43 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { calcDocs } from '../../scripts/calc-docs.ts';
+import { OPERATIONS } from '../../src/core/calc.ts';
+
+const generated = calcDocs('src/core');
+
+describe('the generated documents', () => {
+  it.each([...generated.keys()])('%s is what ./zanjador docs would write', (path) => {
+    expect(readFileSync(`docs/${path}`, 'utf8')).toBe(generated.get(path));
+  });
+
+  it('leave no schema of a calculation that is gone', () => {
+    const there = readdirSync('docs/schemas').sort();
+    const wanted = [...generated.keys()]
+      .filter((path) => path.startsWith('schemas/'))
+      .map((path) => path.replace('schemas/', ''))
+      .sort();
+    expect(there).toEqual(wanted);
+  });
+
+  it('tell units, source and errors of every calculation', () => {
+    const page = generated.get('calc.md') ?? '';
+    for (const op of Object.keys(OPERATIONS)) {
+      const [, rest = ''] = page.split(`\n## ${op}\n`);
+      const [part = ''] = rest.split('\n## ');
+      expect(part, op).toMatch(/\*\*source\*\*: .*contract/);
+      expect(part, op).toMatch(/\*\*throws\*\*: never/);
+      expect(part, op).toMatch(/\*\*returns\*\*/);
+    }
+  });
+
+  it('describe a length as a number or a text, and name what is needed', () => {
+    const schema = JSON.parse(generated.get('schemas/rivet-diameter.json') ?? '{}') as {
+      input: {
+        required: string[];
+        properties: { sheetsIn: { items: { type: string[] } } };
+      };
+    };
+    expect(schema.input.required).toEqual(['sheetsIn']);
+    expect(schema.input.properties.sheetsIn.items.type).toEqual(['number', 'string']);
+  });
+});
