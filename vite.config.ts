@@ -23,6 +23,14 @@ export default defineConfig({
           include: ['tests/database/**/*.test.ts'],
           fileParallelism: false
         }
+      },
+      {
+        extends: true,
+        test: {
+          name: 'command',
+          environment: 'node',
+          include: ['tests/command/**/*.test.ts']
+        }
       }
     ]
   }

@@ -57,6 +57,7 @@ const all = [
   checks,
   counted('unit.json', vitest),
   counted('database.json', vitest),
+  counted('command.json', vitest),
   counted('e2e.json', playwright)
 ];
 const sum = (key: keyof Count) => all.reduce((total, count) => total + count[key], 0);

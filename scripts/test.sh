@@ -26,6 +26,7 @@ run_all_tests() {
   check "types" npm run --silent check:types
   npx vitest run --project unit --reporter=default --reporter=json --outputFile="$RESULTS/unit.json"
   npx vitest run --project database --reporter=default --reporter=json --outputFile="$RESULTS/database.json"
+  npx vitest run --project command --reporter=default --reporter=json --outputFile="$RESULTS/command.json"
   PLAYWRIGHT_JSON_OUTPUT_NAME="$RESULTS/e2e.json" npx playwright test --reporter=list,json
   node .build/scripts/tally.js "$RESULTS"
 }

@@ -1,7 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { createServer } from 'node:net';
-import { test as base, type Page } from '@playwright/test';
+import { test as base, expect, type Page } from '@playwright/test';
+import { STATIONS } from '../../src/lib/stations.ts';
 import { openDatabase } from '../../src/lib/server/db/connect.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
 import { seedDemoData } from '../../scripts/demo-data.ts';
@@ -84,7 +85,7 @@ export const test = base.extend<object, { app: App }>({
   ]
 });
 
-export { expect } from '@playwright/test';
+export { expect };
 
 /** Says who is at the bench. */
 export async function signIn(page: Page, app: App, name = 'Ilse Varnholt'): Promise<void> {
@@ -110,10 +111,14 @@ export async function makeJoint(
   await page.getByLabel('Joint width').fill(width);
 }
 
-/** Leaves the field one is typing in and presses a station's number. */
+/** Leaves the field one is typing in and presses a station's number, once the page listens to keys. */
 export async function toStation(page: Page, number: number): Promise<void> {
-  await page.keyboard.press('Escape');
-  await page.keyboard.press(String(number));
+  const station = STATIONS.find((candidate) => candidate.number === number);
+  await expect(async () => {
+    await page.keyboard.press('Escape');
+    await page.keyboard.press(String(number));
+    await expect(page).toHaveURL(new RegExp(`/${station?.key}$`), { timeout: 1000 });
+  }).toPass();
 }
 
 /** Waits until the server has acknowledged everything typed. */

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { usePreferences } from '$lib/client/preferences.svelte';
+  import { bulgedHead } from './bulged-head';
 
   /** The measured head over the nominal one, to one scale. */
   interface Props {
@@ -28,12 +29,7 @@
   aria-label="Measured head over the nominal head, to scale"
 >
   <rect class="sheet" x="10" y={foot} width={WIDE - 20} height="24" />
-  <path
-    class="measured"
-    d="M{axis - half * 0.93} {foot} V{foot} Q{axis - half * 1.07} {foot - high / 2} {axis -
-      half * 0.93} {foot - high} H{axis + half * 0.93} Q{axis + half * 1.07} {foot -
-      high / 2} {axis + half * 0.93} {foot} Z"
-  />
+  <path class="measured" d={bulgedHead(axis, foot, half, -high)} />
   <rect
     class="nominal"
     x={axis - (nominal.wide / 2) * pxPerIn}

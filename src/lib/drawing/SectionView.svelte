@@ -2,7 +2,9 @@
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ShownPlan } from '$lib/client/workspace.svelte';
+  import { bulgedHead } from './bulged-head';
   import Dim from './Dim.svelte';
+  import { bandOutline, closedPath, mirroredPath } from './section-paths';
   import { sectionShape } from './section-shape';
 
   /** The section through one rivet, to one scale: as inserted, and driven as predicted. */
@@ -48,59 +50,9 @@
   const faceY = $derived(TOP + slackPx / 2 + px(shape?.headProudIn ?? 0));
   const gapPx = $derived(Math.max(0, widthPx - 130 - 4 * px(BESIDE_D * D)));
   const axes = $derived([92 + px(BESIDE_D * D), 92 + gapPx + 3 * px(BESIDE_D * D)]);
+  const place = $derived((axis: number) => ({ axis, faceY, pxPerIn }));
   const nominal = $derived({ wide: 1.5 * D, high: 0.5 * D });
   const drivenWideIn = $derived(head?.diameterAtHalfDIn ?? nominal.wide);
-
-  /** One sheet beside the hole, left and right, cut by the hole and the countersink. */
-  function sheetPath(
-    axis: number,
-    band: { topIn: number; bottomIn: number },
-    driven: boolean
-  ): string {
-    if (!shape) return '';
-    const edge = px(BESIDE_D * D);
-    const hole = px(
-      driven ? shape.shankRadiusIn * (shape.holeRadiusIn / shape.shankRadiusIn) : shape.holeRadiusIn
-    );
-    const top = faceY + px(band.topIn);
-    const bottom = faceY + px(band.bottomIn);
-    // The countersink narrows at a fixed slope from the face down to the hole.
-    const at = (depthIn: number): number =>
-      shape.sinkRadiusIn === null || depthIn >= shape.sinkDepthIn
-        ? hole
-        : Math.max(
-            hole,
-            px(
-              shape.sinkRadiusIn -
-                (depthIn / shape.sinkDepthIn) * (shape.sinkRadiusIn - shape.shankRadiusIn)
-            )
-          );
-    const upper = at(band.topIn);
-    const lower = at(band.bottomIn);
-    const knee = Math.min(band.bottomIn, Math.max(band.topIn, shape.sinkDepthIn));
-    const kneeY = faceY + px(knee);
-    return [-1, 1]
-      .map(
-        (side) =>
-          `M${axis + side * edge} ${top} H${axis + side * upper} L${axis + side * at(knee)} ${kneeY} L${axis + side * lower} ${bottom} H${axis + side * edge} Z`
-      )
-      .join(' ');
-  }
-  function headPath(axis: number): string {
-    if (!shape) return '';
-    const right = shape.headIn.map(([x, y]) => `${axis + px(x)} ${faceY + px(y)}`);
-    const left = [...shape.headIn].reverse().map(([x, y]) => `${axis - px(x)} ${faceY + px(y)}`);
-    return `M${right.join(' L')} L${left.join(' L')} Z`;
-  }
-  /** A driven head bulges: the sides are drawn as arcs around the equivalent cylinder. */
-  function shopHead(axis: number): string {
-    if (!shape) return '';
-    const y = faceY + px(shape.gripIn);
-    const half = px(drivenWideIn / 2);
-    const high = px(nominal.high);
-    const shoulder = half * 0.93;
-    return `M${axis - shoulder} ${y} H${axis + shoulder} Q${axis + half * 1.07} ${y + high / 2} ${axis + shoulder} ${y + high} H${axis - shoulder} Q${axis - half * 1.07} ${y + high / 2} ${axis - shoulder} ${y} Z`;
-  }
 </script>
 
 <div class="section" class:stale bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
@@ -144,8 +96,14 @@
 
       {#each [inserted, driven] as axis, view (view)}
         {#each shape.sheets as band, index (index)}
-          <path class="band band-{index % 2}" d={sheetPath(axis, band, view === 1)} />
-          <path class="hatched hatched-{index % 2}" d={sheetPath(axis, band, view === 1)} />
+          <path
+            class="band band-{index % 2}"
+            d={mirroredPath(bandOutline(shape, band, BESIDE_D * D), place(axis))}
+          />
+          <path
+            class="hatched hatched-{index % 2}"
+            d={mirroredPath(bandOutline(shape, band, BESIDE_D * D), place(axis))}
+          />
         {/each}
       {/each}
 
@@ -154,14 +112,19 @@
         d="M{inserted - px(shape.shankRadiusIn)} {faceY} V{faceY +
           px(shape.shankEndIn)} H{inserted + px(shape.shankRadiusIn)} V{faceY} Z"
       />
-      <path class="rivet" d={headPath(inserted)} />
+      <path class="rivet" d={closedPath(shape.headIn, place(inserted))} />
       <path
         class="rivet"
         d="M{driven - px(shape.holeRadiusIn)} {faceY} V{farY} H{driven +
           px(shape.holeRadiusIn)} V{faceY} Z"
       />
-      <path class="rivet" d={headPath(driven)} />
-      {#if head}<path class="rivet shop" d={shopHead(driven)} />{/if}
+      <path class="rivet" d={closedPath(shape.headIn, place(driven))} />
+      {#if head}
+        <path
+          class="rivet shop"
+          d={bulgedHead(driven, farY, px(drivenWideIn / 2), px(nominal.high))}
+        />
+      {/if}
       <rect
         class="nominal"
         x={driven - px(nominal.wide / 2)}

@@ -102,6 +102,8 @@
       Escape: () => document.activeElement instanceof HTMLElement && document.activeElement.blur(),
       u: outsideFields(nextLengths),
       a: outsideFields(() => (workspace.arithmetic = !workspace.arithmetic)),
+      // some layouts reach it without Shift
+      '?': outsideFields(() => (keysOpen = true)),
       'Shift+?': outsideFields(() => (keysOpen = true)),
       '$mod+z': always(() => workspace.undo()),
       '$mod+Shift+z': always(() => workspace.redo()),

@@ -1,0 +1,215 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { createServer, type Server } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+
+const PATIENCE_MS = 60_000;
+
+interface Finished {
+  code: number | null;
+  out: string;
+  err: string;
+}
+
+/** Runs the command to its end. */
+async function run(
+  args: string[],
+  input = '',
+  env: Record<string, string> = {}
+): Promise<Finished> {
+  const child = spawn('bash', ['zanjador', ...args], { env: { ...process.env, ...env } });
+  let out = '';
+  let err = '';
+  child.stdout.on('data', (data: Buffer) => (out += data.toString()));
+  child.stderr.on('data', (data: Buffer) => (err += data.toString()));
+  child.stdin.end(input);
+  const [code] = (await once(child, 'close')) as [number | null];
+  return { code, out, err };
+}
+
+const answersOf = (out: string) =>
+  out
+    .trimEnd()
+    .split('\n')
+    .map(
+      (line) =>
+        JSON.parse(line) as {
+          ok: boolean;
+          result?: Record<string, unknown>;
+          error?: { code: string };
+        }
+    );
+
+describe('./zanjador calc', () => {
+  it('answers one line each, in order, and goes on after a bad one', async () => {
+    const { out, code } = await run(
+      ['calc'],
+      [
+        '{"op":"rivet-diameter","input":{"sheetsIn":["1.016mm","0.032"]}}',
+        '',
+        'nonsense',
+        '{"op":"no-such","input":{}}',
+        '{"op":"removal","input":{"dash":4}}'
+      ].join('\n')
+    );
+    const answers = answersOf(out);
+    expect(code).toBe(0);
+    expect(answers.map(({ ok }) => ok)).toEqual([true, false, false, false, true]);
+    expect(answers[0]?.result?.['dash']).toBe(4);
+    expect(answers.slice(1, 4).map(({ error }) => error?.code)).toEqual(
+      Array(3).fill('invalid-input')
+    );
+    expect(answers[4]?.result?.['drill']).toBe('#31');
+  });
+
+  it('answers a thousand lines, every one of them', async () => {
+    const lines = Array.from(
+      { length: 1000 },
+      (_, index) =>
+        `{"op":"squeezer-gap","input":{"dash":4,"head":"countersunk","gripIn":${(index + 1) / 1000}}}`
+    );
+    const answers = answersOf((await run(['calc'], `${lines.join('\n')}\n`)).out);
+    expect(answers).toHaveLength(1000);
+    answers.forEach(({ result }, index) =>
+      expect(result?.['gapIn']).toBeCloseTo((index + 1) / 1000 + 0.0625, 12)
+    );
+  });
+
+  it('says nothing to nothing', async () => {
+    expect(await run(['calc'])).toMatchObject({ code: 0, out: '' });
+  });
+});
+
+it('./zanjador tells what it can do', async () => {
+  const { out } = await run([]);
+  for (const command of ['start', 'test', 'dev', 'calc', 'bench', 'docs', 'stop'])
+    expect(out).toContain(`./zanjador ${command}`);
+});
+
+describe('./zanjador start', () => {
+  const data = mkdtempSync(join(tmpdir(), 'zanjador-'));
+  let port = 0;
+  let env: Record<string, string> = {};
+  let started: ChildProcess | null = null;
+  let said = '';
+
+  async function start(): Promise<string> {
+    said = '';
+    started = spawn('bash', ['zanjador', 'start'], {
+      env: { ...process.env, ...env },
+      stdio: ['ignore', 'ignore', 'pipe']
+    });
+    started.stderr?.on('data', (chunk: Buffer) => (said += chunk.toString()));
+    const until = Date.now() + PATIENCE_MS;
+    while (!said.includes(`Zanjador is at http://127.0.0.1:${port}`)) {
+      if (started.exitCode !== null || Date.now() > until)
+        throw new Error(`it did not start:\n${said}`);
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    return said;
+  }
+
+  async function stopBy(signal: 'SIGINT' | 'SIGTERM'): Promise<void> {
+    if (!started) return;
+    const ended = once(started, 'exit');
+    started.kill(signal);
+    await ended;
+    started = null;
+  }
+
+  const bench = async () => (await fetch(`http://127.0.0.1:${port}/`)).text();
+  const databasePid = () =>
+    Number(/^\d+/.exec(readFileSync(clusterFile('postmaster.pid'), 'utf8'))?.[0]);
+  /** Where the server's user cannot reach this folder the cluster lies elsewhere, and the script says so. */
+  const clusterFile = (name: string) =>
+    join(/the cluster is in (\S+)/.exec(said)?.[1] ?? join(data, 'cluster'), name);
+  const alive = (pid: number): boolean => {
+    try {
+      return readFileSync(`/proc/${pid}/stat`, 'utf8').split(' ')[2] !== 'Z';
+    } catch {
+      return false;
+    }
+  };
+
+  async function occupy(): Promise<Server> {
+    const server = createServer().listen(port, '127.0.0.1');
+    await once(server, 'listening');
+    return server;
+  }
+
+  beforeAll(async () => {
+    const probe = createServer().listen(0, '127.0.0.1');
+    await once(probe, 'listening');
+    const address = probe.address();
+    port = typeof address === 'object' && address !== null ? address.port : 0;
+    probe.close();
+    await once(probe, 'close');
+    env = { PORT: String(port), ZANJADOR_DATA: data };
+  });
+  afterAll(async () => {
+    await stopBy('SIGTERM');
+    await run(['stop'], '', env);
+    rmSync(clusterFile(''), { recursive: true, force: true });
+    rmSync(data, { recursive: true, force: true });
+  });
+
+  it(
+    'says so when the port is taken by another program',
+    async () => {
+      const other = await occupy();
+      const { code, err } = await run(['start'], '', env);
+      other.close();
+      await once(other, 'close');
+      expect(code).toBe(1);
+      expect(err).toContain(`Port ${port} is taken by another program`);
+      expect(err).toContain(`PORT=${port + 10} ./zanjador start`);
+    },
+    PATIENCE_MS
+  );
+
+  it(
+    'makes a cluster, fills it with the demo data, serves, and ends cleanly on Ctrl-C',
+    async () => {
+      const first = await start();
+      expect(first).toMatch(/make a private database cluster +\d+\.\d s/);
+      expect(first).toContain('demo data put into the empty database');
+      expect(await bench()).toContain('Bottom skin lap, bay 9');
+      const pid = databasePid();
+      expect(alive(pid)).toBe(true);
+
+      const second = await run(['start'], '', env);
+      expect(second.code).toBe(1);
+      expect(second.err).toContain('running already');
+
+      await stopBy('SIGINT');
+      expect(alive(pid)).toBe(false);
+      await expect(bench()).rejects.toThrow();
+    },
+    2 * PATIENCE_MS
+  );
+
+  it(
+    'starts again after a crash, without rebuilding and without losing anything',
+    async () => {
+      await start();
+      const pid = databasePid();
+      const app = Number(readFileSync(join(data, 'app.pid'), 'utf8'));
+      // the whole lot dies at once, as when the plug is pulled
+      started?.kill('SIGKILL');
+      process.kill(app, 'SIGKILL');
+      process.kill(pid, 'SIGKILL');
+      while (alive(pid) || alive(app)) await new Promise((resolve) => setTimeout(resolve, 50));
+
+      const again = await start();
+      expect(again).not.toContain('build the application');
+      expect(again).not.toContain('make a private database cluster');
+      expect(again).not.toContain('demo data');
+      expect(await bench()).toContain('Bottom skin lap, bay 9');
+      await stopBy('SIGTERM');
+    },
+    2 * PATIENCE_MS
+  );
+});

@@ -1,0 +1,218 @@
+import { expect, figure, makeJoint, saved, signIn, test, toStation } from './app.ts';
+
+test('a job is opened, and what is missing is asked for', async ({ page, app }) => {
+  await signIn(page, app);
+  await page.getByRole('button', { name: 'New job' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Job number').fill('0318');
+  await dialog.getByLabel('What is repaired').fill('Step planking');
+  await dialog.getByRole('button', { name: 'Open the job' }).click();
+  await expect(dialog.getByText('the aircraft and place is missing')).toBeVisible();
+  await expect(dialog.getByLabel('What is repaired')).toHaveValue('Step planking');
+
+  await dialog.getByLabel('Aircraft and place').fill('Quillwater Twin, hull 06');
+  await dialog.getByLabel('Approved data').fill('sheet QR-40');
+  await dialog.getByRole('button', { name: 'Open the job' }).click();
+  await expect(dialog.getByText('job 0318 exists already')).toBeVisible();
+  await dialog.getByLabel('Job number').fill('0340');
+  await dialog.getByRole('button', { name: 'Open the job' }).click();
+  await expect(page.getByRole('heading', { name: '0340 Step planking' })).toBeVisible();
+  await expect(page.getByText('No joint yet.')).toBeVisible();
+});
+
+test('undo and redo step back through typing, and what they leave is saved', async ({
+  page,
+  app
+}) => {
+  await makeJoint(page, app, 'Undone', ['0.040', '0.040', '8']);
+  await page.getByLabel('Where it sits').selectOption('single-lap');
+  await expect(figure(page, 'Rivets needed')).toContainText('38'); // 6.2 × 8 × 0.75 = 37.2
+  await page.keyboard.press('Control+z');
+  await expect(figure(page, 'Rivets needed')).toContainText('50'); // 6.2 × 8 = 49.6
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(figure(page, 'Rivets needed')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Joint width')).toHaveValue('8');
+  await expect(figure(page, 'Rivets needed')).toContainText('50');
+});
+
+test('keys go to the stations, switch the lengths and open the arithmetic', async ({
+  page,
+  app
+}) => {
+  await page.goto(app.url);
+  await page
+    .getByRole('link', { name: /Bottom skin lap/ })
+    .first()
+    .click();
+  await toStation(page, 2);
+  await expect(figure(page, 'Edge distance')).toContainText('9/32');
+  // 1/64 → decimal → thou → mm
+  await page.keyboard.press('u');
+  await expect(figure(page, 'Edge distance')).toContainText('0.2813');
+  await page.keyboard.press('u');
+  await expect(figure(page, 'Edge distance')).toContainText('281.3');
+  await page.keyboard.press('u');
+  await expect(figure(page, 'Edge distance')).toContainText('7.14');
+  await page.keyboard.press('a');
+  await expect(page.getByTestId('arithmetic').first()).toBeVisible();
+  await expect(page.getByText('width − 2 × edge = 10.75 − 2 × 0.28125').first()).toBeVisible();
+  await page.keyboard.press('a');
+  await expect(page.getByTestId('arithmetic')).toHaveCount(0);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('hole back, hole on');
+  await page.keyboard.press('Escape');
+  for (const [key, heading] of [
+    [4, 'Make ready'],
+    [5, 'Drive'],
+    [7, 'Sign']
+  ] as const) {
+    await toStation(page, key);
+    await expect(page.getByRole('heading', { name: heading })).toBeVisible();
+    await expect(page.getByText('This station is not built yet.')).toBeVisible();
+  }
+});
+
+test('digits typed into a field stay digits', async ({ page, app }) => {
+  await makeJoint(page, app, 'Digits', ['0.040', '0.040', '']);
+  await page.getByLabel('Joint width').pressSequentially('12 5/16');
+  await expect(page.getByLabel('Joint width')).toHaveValue('12 5/16');
+  await expect(page).toHaveURL(/carry$/);
+});
+
+test('the tape marks each row on the ruler of choice', async ({ page, app }) => {
+  await page.goto(app.url);
+  await page
+    .getByRole('link', { name: /Bottom skin lap/ })
+    .first()
+    .click();
+  await toStation(page, 2);
+  await expect(page.locator('[data-mark]')).toHaveCount(25);
+  await expect(page.locator('[data-mark="2"]')).toContainText('45/64');
+  await page.getByLabel('on the ruler').selectOption('1mm');
+  // 0.28125 + 0.42448 = 0.70573 in = 17.93 mm
+  await expect(page.locator('[data-mark="2"]')).toContainText('18.0');
+  await page.getByRole('button', { name: 'Row 2' }).click();
+  await expect(page.locator('[data-mark="26"]')).toContainText('7.0');
+  await page.locator('[data-mark="30"]').click();
+  await expect(page.getByTestId('picked-hole')).toContainText('Hole 30');
+  await expect(page.getByTestId('picked-hole')).toContainText('no room for a larger rivet');
+  await page.getByLabel('on the ruler').selectOption('1/64');
+  await saved(page);
+});
+
+test('the drawing is to scale, zooms and fits again', async ({ page, app }) => {
+  await page.goto(app.url);
+  await page
+    .getByRole('link', { name: /Bottom skin lap/ })
+    .first()
+    .click();
+  await toStation(page, 2);
+  const view = page.getByTestId('plan-view');
+  const scale = async () => Number(await view.getAttribute('data-px-per-in'));
+  const centre = async (hole: number) => {
+    const box = await view.locator(`[data-hole="${hole}"] .edge`).boundingBox();
+    return (box?.x ?? NaN) + (box?.width ?? NaN) / 2;
+  };
+  await expect(view).toBeVisible();
+  // 24 pitches lie 10 3/16 in apart
+  const fitted = await scale();
+  expect(((await centre(25)) - (await centre(1))) / fitted).toBeCloseTo(10.1875, 2);
+  await page.getByRole('button', { name: 'Zoom in' }).click();
+  await expect.poll(scale).toBeCloseTo(fitted * 1.5, 3);
+  await view.focus();
+  await page.keyboard.press('0');
+  await expect.poll(scale).toBeCloseTo(fitted, 6);
+});
+
+test('the section is to scale: grip, protrusion and head', async ({ page, app }) => {
+  await page.goto(app.url);
+  await page
+    .getByRole('link', { name: /Bottom skin lap/ })
+    .first()
+    .click();
+  await toStation(page, 3);
+  const section = page.getByTestId('section');
+  const pxPerIn = Number(await section.getAttribute('data-px-per-in'));
+  const box = async (selector: string) => {
+    const found = await section.locator(selector).first().boundingBox();
+    return { width: found?.width ?? NaN, height: found?.height ?? NaN };
+  };
+  // strokes add a pixel or two
+  const near = (px: number, inches: number) =>
+    expect(Math.abs(px - inches * pxPerIn)).toBeLessThan(4);
+  near((await box('.rivet')).height, 0.28125);
+  near((await box('.rivet')).width, 0.125);
+  near((await box('.nominal')).width, 0.1875);
+  near((await box('.nominal')).height, 0.0625);
+  near((await box('.shop')).width, 0.2218);
+});
+
+test('what the eye saw outweighs a good measurement', async ({ page, app }) => {
+  await signIn(page, app);
+  await page
+    .getByRole('link', { name: /Bottom skin lap/ })
+    .first()
+    .click();
+  await page.locator('[data-testid="hole-map"] [data-hole="40"]').click();
+  await page.getByRole('textbox', { name: 'Diameter' }).fill('3/16');
+  await page.getByRole('textbox', { name: 'Height' }).fill('1/16');
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'accept');
+  await page.getByText('What the eye sees').click();
+  await page.getByRole('button', { name: 'ring-mark' }).click();
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'refer');
+  await expect(page.getByTestId('verdict')).toContainText('ring-mark: set too large or tilted');
+  // another hole and back: nothing typed is lost
+  await page.getByRole('button', { name: 'Hole on' }).click();
+  await expect(page.getByRole('textbox', { name: 'Diameter' })).toHaveValue('');
+  await page.getByRole('button', { name: 'Hole back' }).click();
+  await expect(page.getByRole('textbox', { name: 'Diameter' })).toHaveValue('3/16');
+  await page.reload();
+  await page.locator('[data-testid="hole-map"] [data-hole="40"]').click();
+  await expect(page.getByRole('textbox', { name: 'Diameter' })).toHaveValue('3/16');
+});
+
+test('nobody records a head without a name', async ({ page, app }) => {
+  await page.goto(app.url);
+  await page
+    .getByRole('link', { name: /Bottom skin lap/ })
+    .first()
+    .click();
+  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.187');
+  await page.getByRole('textbox', { name: 'Height' }).fill('0.062');
+  await expect(page.getByRole('button', { name: 'Say who is at the bench first' })).toBeDisabled();
+  await page.getByRole('link', { name: 'Who is at the bench?' }).click();
+  await page.getByRole('button', { name: 'Benn Achterby' }).click();
+  await expect(page).toHaveURL(/\/check$/);
+  await expect(page.getByRole('textbox', { name: 'Diameter' })).toHaveValue('0.187');
+  await expect(page.getByRole('button', { name: 'Record head 1' })).toBeEnabled();
+});
+
+test('a layout changed after issuing says so and is issued again', async ({ page, app }) => {
+  await signIn(page, app);
+  await makeJoint(page, app, 'Issued twice', ['0.040', '0.040', '6']);
+  await saved(page);
+  await toStation(page, 6);
+  await page.getByRole('button', { name: 'Issue it and start checking' }).click();
+  await expect(page.getByText('Issue 1, seen from the driven side')).toBeVisible();
+  await toStation(page, 1);
+  await page.getByLabel('Joint width').fill('7');
+  await saved(page);
+  await toStation(page, 6);
+  await expect(page.getByText('The joint has changed since issue 1')).toBeVisible();
+  await page.getByRole('button', { name: 'Issue it again' }).click();
+  await expect(page.getByText('Issue 2, seen from the driven side')).toBeVisible();
+  await expect(page.getByText('The joint has changed since issue 1')).toHaveCount(0);
+});
+
+test('the night bench stays dark after a reload', async ({ page, app }) => {
+  await page.goto(app.url);
+  await page.getByRole('button', { name: 'Night' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-mode', 'dark');
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-mode', 'dark');
+  await page.getByRole('button', { name: 'Day' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-mode', 'light');
+});
