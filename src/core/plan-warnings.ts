@@ -23,7 +23,7 @@ const CHECK_NAMES: Record<LayoutCheck['rule'], string> = {
 };
 
 /** What stops the next size, as a sentence goes on. */
-export const HEADROOM_WORDS: Record<HeadroomLimit, string> = {
+const HEADROOM_WORDS: Record<HeadroomLimit, string> = {
   edge: 'the edge distance is too short for it',
   pitch: 'the pitch is too short for it',
   'between-rows': 'the rows are too close for it',

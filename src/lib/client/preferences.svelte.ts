@@ -34,6 +34,11 @@ export class Preferences {
     return formatLength(lengthIn, this.lengths);
   }
 
+  /** Said once on a drawing whose figures carry no unit; empty where they do. */
+  get drawingNote(): string {
+    return ['mm', 'thou'].includes(this.lengths) ? '' : 'dimensions in inches';
+  }
+
   /** Figure and unit in one text; the unit is left off inches on drawings that state it once. */
   text(lengthIn: number): string {
     const { figure, unit } = this.write(lengthIn);

@@ -49,6 +49,7 @@
       <text class="title" x="14" y="24">Datum corner</text>
       <text class="small" x="14" y="44">{(pxPerIn / 96).toFixed(1)} × full size</text>
       <text class="small" x="14" y="62">dashed: {shown.definition.head} head</text>
+      <text class="small" x="14" y="80">{preferences.drawingNote}</text>
       <rect class="metal" x={x(0)} y={y(0)} width={endX - x(0)} height={foot - y(0)} />
       <path class="end" d="M{x(0)} {foot} V{y(0)} H{endX}" />
       <path class="hidden-edge" d="M{x(0)} {foot} H{endX}" />

@@ -38,9 +38,11 @@
     height={nominal.high * pxPerIn}
   />
   <path class="axis" d="M{axis} 6 V{HIGH - 2}" />
-  <text x="8" y="20">measured</text>
+  <text x="8" y="20">measured{preferences.drawingNote ? ', in' : ''}</text>
   <text x="8" y="38">{preferences.text(diameterIn)} × {preferences.text(heightIn)}</text>
-  <text class="good" x={WIDE - 8} y="20" text-anchor="end">nominal</text>
+  <text class="good" x={WIDE - 8} y="20" text-anchor="end"
+    >nominal{preferences.drawingNote ? ', in' : ''}</text
+  >
   <text class="good" x={WIDE - 8} y="38" text-anchor="end"
     >{preferences.text(nominal.wide)} × {preferences.text(nominal.high)}</text
   >

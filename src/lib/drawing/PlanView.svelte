@@ -178,6 +178,7 @@
       <path class="datum" d="M{left} {top - 34} V{bottom + 12}" />
       <text class="datum-name" x={left} y={top - 38} text-anchor="middle">datum edge</text>
 
+      <text class="sheet" x={left} y={bottom + 52}>{preferences.drawingNote}</text>
       <Dim at={top - 22} from={left} to={right} text={preferences.text(widthIn)} strong />
       <Dim
         at={bottom + 22}
@@ -210,6 +211,14 @@
     display: block;
     touch-action: none;
     cursor: grab;
+  }
+  /* a picked hole shows where one is; the frame is for those who came by keyboard */
+  svg:focus {
+    outline: none;
+  }
+  svg:focus-visible {
+    outline: 2px solid var(--dye);
+    outline-offset: -2px;
   }
   .stale svg {
     opacity: 0.35;

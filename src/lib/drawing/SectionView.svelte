@@ -93,6 +93,7 @@
       <text class="small" x={inserted - half + 100} y="26"
         >{(pxPerIn / 96).toFixed(0)} × full size</text
       >
+      <text class="small" x={inserted - half} y={heightPx - 8}>{preferences.drawingNote}</text>
 
       {#each [inserted, driven] as axis, view (view)}
         {#each shape.sheets as band, index (index)}

@@ -165,6 +165,7 @@
     white-space: nowrap;
   }
   .ruler select {
+    width: 8.5rem;
     min-height: 40px;
     font-size: 0.95rem;
   }

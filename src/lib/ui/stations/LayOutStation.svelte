@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { HEADROOM_WORDS } from '$core/plan-warnings.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import EndDetail from '$lib/drawing/EndDetail.svelte';
   import PlanView from '$lib/drawing/PlanView.svelte';
@@ -139,7 +138,7 @@
             <span class="hint room">
               {room.largestDash > plan.dash
                 ? `has room for dash ${room.largestDash} in rework`
-                : `no room for a larger rivet: ${HEADROOM_WORDS[room.limitedBy]}`}
+                : 'no room for a larger rivet'}
             </span>
           {/if}
         </section>

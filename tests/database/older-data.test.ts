@@ -1,0 +1,65 @@
+import { randomUUID } from 'node:crypto';
+import { expect, it } from 'vitest';
+import { NEW_LAP } from '../../src/core/joint/lap.ts';
+import { DEFAULT_MULTIPLIERS } from '../../src/core/rules/multipliers.ts';
+import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
+import { addJob, listJobs } from '../../src/lib/server/services/jobs.ts';
+import { addJoint, getJoint } from '../../src/lib/server/services/joints.ts';
+import { addPerson } from '../../src/lib/server/services/people.ts';
+import { useDatabase } from './database.ts';
+
+const database = useDatabase();
+
+/** A profile as it was stored before multiples of D and the later schools were part of it. */
+const OLDER = {
+  name: 'Old profile',
+  version: 1,
+  diameter: 'thickest',
+  pitch: 'fewest',
+  housePitchIn: 1,
+  drill: 'close',
+  increments: 'half',
+  lean: 'nearest',
+  headLimits: 'tight'
+};
+
+it('plans and issues a joint under a profile of an earlier version', async () => {
+  await database().sequelize.query(
+    'insert into rule_profiles (id, name, version, rules) values (:id, :name, 1, :rules)',
+    { replacements: { id: randomUUID(), name: OLDER.name, rules: JSON.stringify(OLDER) } }
+  );
+  const { id: person } = await addPerson(database(), { name: 'Odile Marn', role: 'mechanic' });
+  const job = await addJob(database(), { number: '1', title: 'a', place: 'b', data: 'c' });
+  if (!job.ok) throw new Error(job.message);
+  const joint = await addJoint(
+    database(),
+    job.value,
+    'Lap',
+    {
+      ...NEW_LAP,
+      widthIn: '6',
+      sheets: [
+        { name: 'a', thicknessIn: '.04' },
+        { name: 'b', thicknessIn: '.04' }
+      ]
+    },
+    person
+  );
+  if (!joint.ok) throw new Error(joint.message);
+
+  const view = await getJoint(database(), joint.value);
+  expect(view.ok && view.value.profile).toMatchObject({
+    headLimits: 'tight',
+    multipliers: DEFAULT_MULTIPLIERS
+  });
+  expect((await listJobs(database()))[0]?.joints[0]?.state).toBe('planned');
+  expect(await issueJoint(database(), joint.value, 1, person)).toEqual({
+    ok: true,
+    value: { number: 1 }
+  });
+  // 6.2 an inch × 6 = 37.2 → 38, in two rows of 19
+  expect(await latestIssue(database(), joint.value)).toMatchObject({
+    facts: { limits: 'tight', dash: 4 },
+    holes: { length: 38 }
+  });
+});
