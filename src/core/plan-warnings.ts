@@ -135,8 +135,9 @@ function stackWarnings(derived: Derived, profile: RuleProfile): PlanWarning[] {
     const { diameterD, heightD } = HEAD_LIMITS[profile.headLimits];
     found.push({
       station: 'stack',
-      level: 'stop',
-      title: 'This length cannot make a good head',
+      // Attention, not stop: the equivalent cylinder overstates a barrel-shaped head.
+      level: 'attention',
+      title: 'By its volume this length makes no good head',
       text: `At no height is it both ${diameterD.low}–${diameterD.high} D wide and ${heightD.low}–${heightD.high} D high.`
     });
   }

@@ -65,6 +65,19 @@ describe('the plan of a lap joint', () => {
     expect(result.warnings.map((warning) => warning.title)).toContain('Flush heads carry less');
   });
 
+  it('calls attention to a length that makes no head inside tight limits, and does not forbid it', () => {
+    const tight = { ...DEFAULT_PROFILE, headLimits: 'tight' as const };
+    const result = plan(read(entered({}, '0.040', '0.040')), tight);
+    expect(resultOf(result.head).heightBandD).toBeNull();
+    expect(result.warnings).toContainEqual(
+      expect.objectContaining({
+        station: 'stack',
+        level: 'attention',
+        title: 'By its volume this length makes no good head'
+      })
+    );
+  });
+
   it('stops at a knife edge', () => {
     const { warnings } = planned({ head: 'countersunk', dash: 5 }, '0.050', '0.050');
     expect(warnings).toContainEqual(
