@@ -57,9 +57,8 @@ it('plans and issues a joint under a profile of an earlier version', async () =>
     ok: true,
     value: { number: 1 }
   });
+  const issue = await latestIssue(database(), joint.value);
+  expect(issue?.facts).toMatchObject({ limits: 'tight', dash: 4 });
   // 6.2 an inch × 6 = 37.2 → 38, in two rows of 19
-  expect(await latestIssue(database(), joint.value)).toMatchObject({
-    facts: { limits: 'tight', dash: 4 },
-    holes: { length: 38 }
-  });
+  expect(issue?.holes).toHaveLength(38);
 });
