@@ -24,7 +24,7 @@
       <rect x={middle - textWidth / 2} y={at - 10} width={textWidth} height="20" />
       <text x={middle} y={at + 5} text-anchor="middle">{text}</text>
     {:else}
-      <text x={middle} y={at - 10} text-anchor="middle">{text}</text>
+      <text x={from - 8} y={at + 5} text-anchor="end">{text}</text>
     {/if}
   {:else}
     <path d="M{at} {from} V{to} M{at - 6} {from} h12 M{at - 6} {to} h12" />

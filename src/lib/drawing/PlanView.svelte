@@ -19,6 +19,8 @@
   let { shown, picked, onpick, stale = false }: Props = $props();
   const preferences = usePreferences();
 
+  /** kept free along the foot for the buttons */
+  const TOOLS_PX = 40;
   let widthPx = $state(800);
   let heightPx = $state(320);
   let view = $state.raw<ZoomTransform>(zoomIdentity);
@@ -31,7 +33,7 @@
   const scene = $derived(
     fitPlan(widthIn, (layout?.overlapIn ?? 0.5) + 2 * beyondIn, {
       widthPx,
-      heightPx,
+      heightPx: heightPx - TOOLS_PX,
       marginX: 34,
       marginY: 52
     })

@@ -43,9 +43,7 @@
     {:else}
       <div class="first">
         {#if plan && !plan.layout.ok}
-          <p class="nothing">
-            Nothing to draw: the worksheet says which limit stops it and what would work.
-          </p>
+          <div class="refused"><WaysOut refused={plan.layout} /></div>
         {:else}
           <Unreadable />
         {/if}
@@ -143,8 +141,6 @@
           {/if}
         </section>
       {/if}
-    {:else if plan}
-      <WaysOut refused={plan.layout} />
     {/if}
 
     <section class="form" aria-label="How it is laid out">
@@ -231,10 +227,8 @@
     justify-content: center;
     height: 100%;
   }
-  .nothing {
-    max-width: 30rem;
-    text-align: center;
-    color: var(--ink-soft);
+  .refused {
+    width: min(560px, 100%);
   }
   .of {
     font-size: 0.85rem;
