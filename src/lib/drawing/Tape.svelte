@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { PlannedHole } from '$core/layout/holes.ts';
   import type { RowLayoutResult } from '$core/layout/row-layout.ts';
   import { formatLength, exactDecimal, type LengthStyle } from '$core/units/format-length.ts';
@@ -52,12 +53,16 @@
   const TICK_PX = [26, 18, 12, 7] as const;
   const stepped = $derived(layout.steppedOffErrorIn);
 
+  // Only picking a hole scrolls the tape: asking for its place while typing would lay the page out twice.
   $effect(() => {
-    const mark = marks.find((hole) => hole.number === picked);
-    if (!strip || !mark) return;
-    const at = x(mark.markIn);
-    if (at < strip.scrollLeft + 40 || at > strip.scrollLeft + strip.clientWidth - 40)
-      strip.scrollTo({ left: at - strip.clientWidth / 2 });
+    const hole = picked;
+    untrack(() => {
+      const mark = marks.find(({ number }) => number === hole);
+      if (!strip || !mark) return;
+      const at = x(mark.markIn);
+      if (at < strip.scrollLeft + 40 || at > strip.scrollLeft + strip.clientWidth - 40)
+        strip.scrollTo({ left: at - strip.clientWidth / 2 });
+    });
   });
 </script>
 

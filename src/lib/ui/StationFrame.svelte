@@ -26,6 +26,8 @@
     height: 100%;
   }
   .drawing {
+    /* what changes inside never moves what is outside: typing lays out one panel, not the page */
+    contain: layout paint;
     min-width: 0;
     min-height: 0;
     padding: 10px 14px;
