@@ -111,6 +111,16 @@ export async function makeJoint(
   await page.getByLabel('Joint width').fill(width);
 }
 
+/** Opens the demo joint that has an issue and some heads checked. */
+export async function openDemoLap(page: Page, app: App): Promise<void> {
+  await page.goto(app.url);
+  await page
+    .getByRole('link', { name: /Bottom skin lap/ })
+    .first()
+    .click();
+  await page.waitForURL(/\/check$/);
+}
+
 /** Leaves the field one is typing in and presses a station's number, once the page listens to keys. */
 export async function toStation(page: Page, number: number): Promise<void> {
   const station = STATIONS.find((candidate) => candidate.number === number);

@@ -1,4 +1,4 @@
-import { expect, figure, makeJoint, saved, signIn, test, toStation } from './app.ts';
+import { expect, figure, makeJoint, openDemoLap, saved, signIn, test, toStation } from './app.ts';
 
 test('a job is opened, and what is missing is asked for', async ({ page, app }) => {
   await signIn(page, app);
@@ -42,11 +42,7 @@ test('keys go to the stations, switch the lengths and open the arithmetic', asyn
   page,
   app
 }) => {
-  await page.goto(app.url);
-  await page
-    .getByRole('link', { name: /Bottom skin lap/ })
-    .first()
-    .click();
+  await openDemoLap(page, app);
   await toStation(page, 2);
   await expect(figure(page, 'Edge distance')).toContainText('9/32');
   // 1/64 → decimal → thou → mm
@@ -83,11 +79,7 @@ test('digits typed into a field stay digits', async ({ page, app }) => {
 });
 
 test('the tape marks each row on the ruler of choice', async ({ page, app }) => {
-  await page.goto(app.url);
-  await page
-    .getByRole('link', { name: /Bottom skin lap/ })
-    .first()
-    .click();
+  await openDemoLap(page, app);
   await toStation(page, 2);
   await expect(page.locator('[data-mark]')).toHaveCount(25);
   await expect(page.locator('[data-mark="2"]')).toContainText('45/64');
@@ -104,11 +96,7 @@ test('the tape marks each row on the ruler of choice', async ({ page, app }) => 
 });
 
 test('the drawing is to scale, zooms and fits again', async ({ page, app }) => {
-  await page.goto(app.url);
-  await page
-    .getByRole('link', { name: /Bottom skin lap/ })
-    .first()
-    .click();
+  await openDemoLap(page, app);
   await toStation(page, 2);
   const view = page.getByTestId('plan-view');
   const scale = async () => Number(await view.getAttribute('data-px-per-in'));
@@ -128,11 +116,7 @@ test('the drawing is to scale, zooms and fits again', async ({ page, app }) => {
 });
 
 test('the section is to scale: grip, protrusion and head', async ({ page, app }) => {
-  await page.goto(app.url);
-  await page
-    .getByRole('link', { name: /Bottom skin lap/ })
-    .first()
-    .click();
+  await openDemoLap(page, app);
   await toStation(page, 3);
   const section = page.getByTestId('section');
   const pxPerIn = Number(await section.getAttribute('data-px-per-in'));
@@ -152,10 +136,7 @@ test('the section is to scale: grip, protrusion and head', async ({ page, app })
 
 test('what the eye saw outweighs a good measurement', async ({ page, app }) => {
   await signIn(page, app);
-  await page
-    .getByRole('link', { name: /Bottom skin lap/ })
-    .first()
-    .click();
+  await openDemoLap(page, app);
   await page.locator('[data-testid="hole-map"] [data-hole="40"]').click();
   await page.getByRole('textbox', { name: 'Diameter' }).fill('3/16');
   await page.getByRole('textbox', { name: 'Height' }).fill('1/16');
@@ -175,11 +156,7 @@ test('what the eye saw outweighs a good measurement', async ({ page, app }) => {
 });
 
 test('nobody records a head without a name', async ({ page, app }) => {
-  await page.goto(app.url);
-  await page
-    .getByRole('link', { name: /Bottom skin lap/ })
-    .first()
-    .click();
+  await openDemoLap(page, app);
   await page.getByRole('textbox', { name: 'Diameter' }).fill('0.187');
   await page.getByRole('textbox', { name: 'Height' }).fill('0.062');
   await expect(page.getByRole('button', { name: 'Say who is at the bench first' })).toBeDisabled();

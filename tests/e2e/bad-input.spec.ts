@@ -1,4 +1,4 @@
-import { expect, figure, makeJoint, saved, signIn, test, toStation } from './app.ts';
+import { expect, figure, makeJoint, openDemoLap, saved, signIn, test, toStation } from './app.ts';
 
 test('a slipped decimal is asked about, kept as typed, and mended with one tap', async ({
   page,
@@ -96,10 +96,7 @@ test('typing and readings outlive a dead server', async ({ page, app }) => {
 
 test('a reading that cannot be is not recorded', async ({ page, app }) => {
   await signIn(page, app);
-  await page
-    .getByRole('link', { name: /Bottom skin lap/ })
-    .first()
-    .click();
+  await openDemoLap(page, app);
   await page.locator('[data-testid="hole-map"] [data-hole="20"]').click();
   await page.getByRole('textbox', { name: 'Diameter' }).fill('1.87');
   await page.getByRole('textbox', { name: 'Height' }).fill('0.062');

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, signIn, test } from './app.ts';
+import { expect, openDemoLap, signIn, test } from './app.ts';
 
 const JSON_TYPE = { 'content-type': 'application/json' };
 
@@ -98,10 +98,7 @@ for (const width of [390, 768, 1280])
   test(`Check fits ${width} px without scrolling sideways`, async ({ page, app }) => {
     await page.setViewportSize({ width, height: 800 });
     await signIn(page, app);
-    await page
-      .getByRole('link', { name: /Bottom skin lap/ })
-      .first()
-      .click();
+    await openDemoLap(page, app);
     await expect(page.getByTestId('hole-map')).toBeVisible();
     const overflow = await page
       .getByRole('main')

@@ -46,10 +46,10 @@
     {@const endX = Math.min(x(shownIn), x(shown.definition.widthIn))}
     {@const foot = y(layout.overlapIn)}
     <svg width={widthPx} height={heightPx} role="img" aria-label="Datum corner enlarged, to scale">
-      <text class="title" x="14" y="24">Datum corner</text>
-      <text class="small" x="14" y="44">{(pxPerIn / 96).toFixed(1)} × full size</text>
-      <text class="small" x="14" y="62">dashed: {shown.definition.head} head</text>
-      <text class="small" x="14" y="80">{preferences.drawingNote}</text>
+      <text class="draw-title" x="14" y="24">Datum corner</text>
+      <text class="draw-note" x="14" y="44">{(pxPerIn / 96).toFixed(1)} × full size</text>
+      <text class="draw-note" x="14" y="62">dashed: {shown.definition.head} head</text>
+      <text class="draw-note" x="14" y="80">{preferences.drawingNote}</text>
       <rect class="metal" x={x(0)} y={y(0)} width={endX - x(0)} height={foot - y(0)} />
       <path class="end" d="M{x(0)} {foot} V{y(0)} H{endX}" />
       <path class="hidden-edge" d="M{x(0)} {foot} H{endX}" />
@@ -119,15 +119,6 @@
     border-radius: 10px;
     background: var(--paper);
     overflow: hidden;
-  }
-  .title {
-    font-family: var(--head-font);
-    font-weight: 600;
-    font-size: 14px;
-  }
-  .small {
-    font-size: 12px;
-    fill: var(--ink-soft);
   }
   .metal {
     fill: var(--metal-light);

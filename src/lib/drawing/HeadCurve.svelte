@@ -43,17 +43,19 @@
     role="img"
     aria-label="Head diameter against height while driving, with the limits"
   >
-    <text class="title" x="14" y="22">Driving it down: head width against height</text>
+    <text class="draw-title" x="14" y="22">Driving it down: head width against height</text>
     {#each y.ticks(5) as tick (tick)}
       <path class="grid" d="M{LEFT} {y(tick)} H{widthPx - RIGHT}" />
-      <text class="small" x={LEFT - 8} y={y(tick) + 4} text-anchor="end">{tick.toFixed(1)} D</text>
-    {/each}
-    {#each x.ticks(8) as tick (tick)}
-      <text class="small" x={x(tick)} y={heightPx - BOTTOM + 18} text-anchor="middle"
+      <text class="draw-note" x={LEFT - 8} y={y(tick) + 4} text-anchor="end"
         >{tick.toFixed(1)} D</text
       >
     {/each}
-    <text class="small" x={LEFT} y={heightPx - 6}>height, falling as it is driven →</text>
+    {#each x.ticks(8) as tick (tick)}
+      <text class="draw-note" x={x(tick)} y={heightPx - BOTTOM + 18} text-anchor="middle"
+        >{tick.toFixed(1)} D</text
+      >
+    {/each}
+    <text class="draw-note" x={LEFT} y={heightPx - 6}>height, falling as it is driven →</text>
     <rect
       class="window"
       x={x(heightD.high)}
@@ -75,8 +77,11 @@
     {/if}
     <path class="line" d={path} />
     <path class="nominal" d="M{x(NOMINAL_HEIGHT_D) - 6} {y(NOMINAL_DIAMETER_D)} h12 m-6 -6 v12" />
-    <text class="small" x={x(NOMINAL_HEIGHT_D)} y={y(NOMINAL_DIAMETER_D) + 20} text-anchor="middle"
-      >nominal</text
+    <text
+      class="draw-note"
+      x={x(NOMINAL_HEIGHT_D)}
+      y={y(NOMINAL_DIAMETER_D) + 20}
+      text-anchor="middle">nominal</text
     >
   </svg>
 </div>
@@ -88,16 +93,6 @@
     border-radius: 10px;
     background: var(--paper);
     overflow: hidden;
-  }
-  .title {
-    font-family: var(--head-font);
-    font-weight: 600;
-    font-size: 15px;
-  }
-  .small {
-    font-size: 12px;
-    fill: var(--ink-soft);
-    font-variant-numeric: tabular-nums;
   }
   .grid {
     stroke: var(--line);

@@ -47,7 +47,7 @@
     role="group"
     aria-label="Head diameter in D in the order measured"
   >
-    <text class="title" x={LEFT - 44} y="18">Head diameter in D, in the order measured</text>
+    <text class="draw-title" x={LEFT - 44} y="18">Head diameter in D, in the order measured</text>
     <rect
       class="band"
       x={LEFT}
@@ -96,11 +96,6 @@
     height: 100%;
     min-height: 0;
     overflow: hidden;
-  }
-  .title {
-    font-family: var(--head-font);
-    font-weight: 600;
-    font-size: 15px;
   }
   text {
     font-size: 12.5px;

@@ -88,12 +88,12 @@
           <path d="M0 0 V9" />
         </pattern>
       </defs>
-      <text class="title" x={inserted - half} y="26">As inserted</text>
-      <text class="title" x={driven - half} y="26">Driven, predicted</text>
-      <text class="small" x={inserted - half + 100} y="26"
+      <text class="draw-title" x={inserted - half} y="26">As inserted</text>
+      <text class="draw-title" x={driven - half} y="26">Driven, predicted</text>
+      <text class="draw-note" x={inserted - half + 100} y="26"
         >{(pxPerIn / 96).toFixed(0)} × full size</text
       >
-      <text class="small" x={inserted - half} y={heightPx - 8}>{preferences.drawingNote}</text>
+      <text class="draw-note" x={inserted - half} y={heightPx - 8}>{preferences.drawingNote}</text>
 
       {#each [inserted, driven] as axis, view (view)}
         {#each shape.sheets as band, index (index)}
@@ -158,7 +158,7 @@
         text={preferences.text(shape.gripIn)}
         strong
       />
-      <text class="small" x={inserted - half - 26} y={(faceY + farY) / 2 + 22} text-anchor="end"
+      <text class="draw-note" x={inserted - half - 26} y={(faceY + farY) / 2 + 22} text-anchor="end"
         >grip</text
       >
       <Dim
@@ -175,7 +175,7 @@
           {preferences.text(head.diameterAtHalfDIn)} wide × {preferences.text(nominal.high)} high
         </text>
         {#each [`${(head.diameterAtHalfDIn / D).toFixed(2)} D wide when ½ D high`, head.heightBandD ? `stop between ${preferences.text(head.heightBandD.low * D)} and ${preferences.text(head.heightBandD.high * D)} high` : 'no height makes a good head', 'dashed: nominal 1.5 D × ½ D'] as note, index (note)}
-          <text class="small" x={driven} y={headFoot + 56 + 20 * index} text-anchor="middle"
+          <text class="draw-note" x={driven} y={headFoot + 56 + 20 * index} text-anchor="middle"
             >{note}</text
           >
         {/each}
@@ -192,15 +192,6 @@
   }
   .stale svg {
     opacity: 0.35;
-  }
-  .title {
-    font-family: var(--head-font);
-    font-weight: 600;
-    font-size: 16px;
-  }
-  .small {
-    font-size: 13px;
-    fill: var(--ink-soft);
   }
   .band {
     stroke: var(--metal-edge);

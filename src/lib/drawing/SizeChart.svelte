@@ -59,9 +59,9 @@
     role="group"
     aria-label="Standard rivets in this stack, to one scale, with the rivets an inch that bearing and shear ask for"
   >
-    <text class="title" x="14" y="24">In these sheets</text>
-    <text class="small" x="14" y="42">one scale,</text>
-    <text class="small" x="14" y="58">{(pxPerIn / 96).toFixed(1)} × full size</text>
+    <text class="draw-title" x="14" y="24">In these sheets</text>
+    <text class="draw-note" x="14" y="42">one scale,</text>
+    <text class="draw-note" x="14" y="58">{(pxPerIn / 96).toFixed(1)} × full size</text>
     {#each layers as layer, index (index)}
       <rect
         class="layer layer-{index % 2}"
@@ -72,13 +72,13 @@
       />
     {/each}
 
-    <text class="small" x={LEFT - 8} y={faceY + (stackIn / 2) * pxPerIn + 4} text-anchor="end"
+    <text class="draw-note" x={LEFT - 8} y={faceY + (stackIn / 2) * pxPerIn + 4} text-anchor="end"
       >{writeDecimal(stackIn, 3, 4)} in stack</text
     >
-    <text class="title" x="14" y={chartTop - 6}>Rivets an inch</text>
+    <text class="draw-title" x="14" y={chartTop - 6}>Rivets an inch</text>
     {#each perInchY.ticks(5) as tick (tick)}
       <path class="grid" d="M{LEFT} {perInchY(tick)} H{widthPx - RIGHT}" />
-      <text class="small" x={LEFT - 8} y={perInchY(tick) + 4} text-anchor="end">{tick}</text>
+      <text class="draw-note" x={LEFT - 8} y={perInchY(tick) + 4} text-anchor="end">{tick}</text>
     {/each}
     {#if perInchY(MOST_PER_INCH) >= chartTop}
       <path class="limit" d="M{LEFT} {perInchY(MOST_PER_INCH)} H{widthPx - RIGHT}" />
@@ -130,7 +130,7 @@
           />
         {/if}
         <text class="dash" {x} y="30" text-anchor="middle">dash {size.dash}</text>
-        <text class="small" {x} y={faceY + stackIn * pxPerIn + 32} text-anchor="middle"
+        <text class="draw-note" {x} y={faceY + stackIn * pxPerIn + 32} text-anchor="middle"
           >{preferences.text(rivet.diameterIn)}</text
         >
         {#each [{ kind: 'bearing', value: size.bearingPerInch, at: x - barWide - 2 }, { kind: 'shear', value: size.shearPerInch, at: x + 2 }] as bar (bar.kind)}
@@ -149,7 +149,7 @@
         <text class="need" {x} y={chartFoot + 24} text-anchor="middle">
           {size.required.ok ? `${size.required.result.required} rivets` : 'not given'}
         </text>
-        <text class="small" {x} y={chartFoot + 43} text-anchor="middle">
+        <text class="draw-note" {x} y={chartFoot + 43} text-anchor="middle">
           {size.required.ok
             ? `${size.required.result.critical} governs`
             : size.shearPerInch > MOST_PER_INCH
@@ -159,9 +159,9 @@
       </g>
     {/each}
     <rect class="bar bearing" x="14" y={chartTop + 10} width="12" height="12" />
-    <text class="small" x="32" y={chartTop + 21}>bearing</text>
+    <text class="draw-note" x="32" y={chartTop + 21}>bearing</text>
     <rect class="bar shear" x="14" y={chartTop + 30} width="12" height="12" />
-    <text class="small" x="32" y={chartTop + 41}>shear</text>
+    <text class="draw-note" x="32" y={chartTop + 41}>shear</text>
   </svg>
 </div>
 
@@ -173,15 +173,6 @@
   }
   .stale svg {
     opacity: 0.35;
-  }
-  .title {
-    font-family: var(--head-font);
-    font-weight: 600;
-    font-size: 15px;
-  }
-  .small {
-    font-size: 12.5px;
-    fill: var(--ink-soft);
   }
   .layer {
     stroke: var(--metal-edge);
