@@ -63,6 +63,14 @@ test('of two tabs the second is refused, told what changed, and loses nothing', 
   await expect(other.getByLabel('Thickness of sheet 2')).toHaveValue('0.040');
   await expect(other.getByLabel('Joint width')).toHaveValue('9');
 
+  // what is not saved is not issued either
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('link', { name: /6 Check/ }).click();
+  await page.getByRole('button', { name: 'Issue it and start checking' }).click();
+  await expect(page.getByRole('alert')).toContainText('not saved yet, so it was not issued');
+  await page.getByRole('link', { name: /1 Carry/ }).click();
+  await page.getByRole('button', { name: 'Changed elsewhere: decide' }).click();
+
   await dialog.getByRole('button', { name: 'Save mine on top of it' }).click();
   await saved(page);
   await other.reload();

@@ -78,11 +78,11 @@ export class Autosave {
   /** Saves now, and resolves when the server has it or has refused it. */
   async flush(keepalive = false): Promise<void> {
     clearTimeout(this.#timer);
-    await this.#inFlight;
+    // Whoever waited with us may have begun the next save: wait for that one too.
+    while (this.#inFlight) await this.#inFlight;
     if (!this.#dirty || this.state.kind === 'stale') return;
-    this.#inFlight = this.#save(keepalive);
+    this.#inFlight = this.#save(keepalive).finally(() => (this.#inFlight = null));
     await this.#inFlight;
-    this.#inFlight = null;
     if (this.#dirty && this.state.kind === 'typing') this.#later(PAUSE_MS);
   }
 

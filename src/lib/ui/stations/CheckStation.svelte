@@ -28,6 +28,13 @@
     issuing = true;
     refusal = '';
     await workspace.save.flush();
+    if (workspace.save.state.kind !== 'saved') {
+      // The server would freeze what it has, which is not what this page shows.
+      refusal =
+        'What is typed here is not saved yet, so it was not issued. See the mark at the top.';
+      issuing = false;
+      return;
+    }
     const reply = await send('POST', `/api/joints/${workspace.id}/issues`, {
       revision: workspace.save.revision
     });
