@@ -193,3 +193,42 @@ test('the night bench stays dark after a reload', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Day' }).click();
   await expect(page.locator('html')).toHaveAttribute('data-mode', 'light');
 });
+
+test('an emptied name is asked for and does not hold up what else is typed', async ({
+  page,
+  app
+}) => {
+  await makeJoint(page, app, 'Named', ['0.040', '0.040', '5']);
+  await saved(page);
+  const name = page.getByLabel('Name of the joint');
+  await name.fill('');
+  await expect(name).toHaveAttribute('aria-invalid', 'true');
+  await page.getByLabel('Joint width').fill('5 3/4');
+  await page.waitForTimeout(600);
+  await saved(page);
+  await page.reload();
+  await expect(name).toHaveValue('Named');
+  await expect(page.getByLabel('Joint width')).toHaveValue('5 3/4');
+});
+
+test('a recorded bad head still says why and what to do, with its arithmetic', async ({
+  page,
+  app
+}) => {
+  await openDemoLap(page, app);
+  // demo data: hole 7 was measured 0.222 × 0.044, 1.78 D wide and 0.35 D high
+  await page.locator('[data-testid="hole-map"] [data-hole="7"]').click();
+  await expect(page.getByTestId('last-reading')).toContainText('0.35 D high, 0.38 D is the least');
+  await expect(page.getByRole('heading', { name: 'Do now' })).toBeVisible();
+  await expect(page.getByText('Replace.', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Σ Arithmetic' }).last().click();
+  await expect(page.getByTestId('arithmetic')).toContainText('0.222 / 0.125');
+});
+
+test('a mark opens to its arithmetic', async ({ page, app }) => {
+  await openDemoLap(page, app);
+  await toStation(page, 2);
+  await page.locator('[data-testid="plan-view"] [data-hole="4"]').click();
+  await page.getByRole('button', { name: 'Arithmetic of the mark' }).click();
+  await expect(page.getByTestId('arithmetic')).toContainText('0.28125 + 3 × 0.424479');
+});

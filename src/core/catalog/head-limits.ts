@@ -15,5 +15,10 @@ export const HEAD_LIMITS: Record<HeadLimitsKey, HeadLimits> = {
 /** The head every limit is drawn around. */
 export const NOMINAL_DIAMETER_D = 1.5;
 export const NOMINAL_HEIGHT_D = 0.5;
+/** The nominal head of a rivet, in. */
+export const nominalHead = (diameterIn: number): { wideIn: number; highIn: number } => ({
+  wideIn: NOMINAL_DIAMETER_D * diameterIn,
+  highIn: NOMINAL_HEIGHT_D * diameterIn
+});
 /** A long rivet's head may be this wide and still pass when it sits straight. */
 export const WIDEST_LONG_HEAD_D = 2;

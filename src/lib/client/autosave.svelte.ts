@@ -63,7 +63,7 @@ export class Autosave {
 
   /** Typing that this browser still holds because the server never acknowledged it. */
   async keptTyping(): Promise<z.output<typeof KeptTyping> | null> {
-    return (await this.#kept.found()).at(-1) ?? null;
+    return (await this.#kept.found(1))[0] ?? null;
   }
 
   /** Call after every change of the document. */

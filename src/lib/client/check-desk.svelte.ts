@@ -86,7 +86,7 @@ export class CheckDesk {
   ): { report: HeadReport; reading: HeadReading } | { problems: Record<string, string> } | null {
     const { diameter, height, flags } = this.typedFor(hole);
     if (diameter.trim() === '' || height.trim() === '') return null;
-    const { dash, limits, predictedIn3 } = this.issue.facts;
+    const { dash, limits } = this.issue.facts;
     const read = HeadReading.safeParse({
       dash,
       limits,
@@ -100,13 +100,30 @@ export class CheckDesk {
           problemsOf(read.error).map(({ path, message }) => [path, message])
         )
       };
+    return this.#reportOf(hole, read.data);
+  }
+
+  /** What the latest recorded reading of a hole means; null before there is one. */
+  recordedFor(hole: number): { report: HeadReport; reading: HeadReading } | null {
+    const last = this.states.get(hole)?.last;
+    if (!last) return null;
+    const { dash, limits } = this.issue.facts;
+    const { diameterIn, heightIn, flags } = last;
+    return this.#reportOf(hole, { dash, limits, diameterIn, heightIn, flags });
+  }
+
+  #reportOf(hole: number, reading: HeadReading): { report: HeadReport; reading: HeadReading } {
     const row = this.issue.holes.find(({ number }) => number === hole)?.row;
     const others = this.issue.holes
       .filter((other) => other.row === row && other.number !== hole)
       .map(({ number }) => number);
     return {
-      reading: read.data,
-      report: headReport(read.data, predictedIn3, lastVolumesIn3(this.states, others))
+      reading,
+      report: headReport(
+        reading,
+        this.issue.facts.predictedIn3,
+        lastVolumesIn3(this.states, others)
+      )
     };
   }
 
@@ -148,6 +165,7 @@ export class CheckDesk {
     if (this.#sending) return;
     clearTimeout(this.#timer);
     this.#sending = true;
+    let refused: DeskState | null = null;
     for (let next = this.#outbox[0]; next; next = this.#outbox[0]) {
       this.state = { kind: 'sending' };
       const reply = await send('POST', `/api/issues/${this.issue.id}/events`, next);
@@ -156,9 +174,13 @@ export class CheckDesk {
         continue;
       }
       if (reply.reached && reply.status < 500) {
-        this.state = { kind: 'refused', message: messageOf(reply) };
+        refused = { kind: 'refused', message: `Head ${next.hole}: ${messageOf(reply)}` };
         // 401 goes away when someone says who they are; anything else goes back to be corrected.
-        if (reply.status !== 401) this.#giveBack(next);
+        if (reply.status !== 401) {
+          this.#giveBack(next);
+          continue;
+        }
+        this.state = refused;
       } else {
         this.state = { kind: 'waiting' };
         this.#timer = setTimeout(() => void this.sendAll(), RETRY_MS);
@@ -167,7 +189,7 @@ export class CheckDesk {
       return;
     }
     this.#sending = false;
-    this.state = { kind: 'idle' };
+    this.state = refused ?? { kind: 'idle' };
   }
 
   /** Picks up what this browser still holds from an earlier visit. */
@@ -193,6 +215,8 @@ export class CheckDesk {
   #giveBack(checked: CheckedHead): void {
     const { hole, diameterIn, heightIn, flags } = checked;
     this.#drop(checked.id);
+    // what was typed there since is newer
+    if (this.#typed[hole]) return;
     this.type(hole, { diameter: String(diameterIn), height: String(heightIn), flags });
   }
 

@@ -58,12 +58,18 @@ export class Kept<S extends z.ZodType> {
     if (this.#tab !== null) localStorage.removeItem(this.#prefix + this.#tab);
   }
 
-  /** What this tab kept before a reload, or a tab that is gone left behind; each is handed out once. */
-  async found(): Promise<z.output<S>[]> {
+  /**
+   * What this tab kept before a reload, or a tab that is gone left behind; this tab's own first.
+   *
+   * @param most how many are taken; the rest stays for the next one who asks
+   */
+  async found(most = Infinity): Promise<z.output<S>[]> {
     const tab = await ownTab();
     const live = await liveTabs();
     const values: z.output<S>[] = [];
-    for (const key of Object.keys(localStorage)) {
+    const ownKey = this.#prefix + tab;
+    for (const key of [ownKey, ...Object.keys(localStorage).filter((other) => other !== ownKey)]) {
+      if (values.length === most) break;
       if (!key.startsWith(this.#prefix)) continue;
       const left = key.slice(this.#prefix.length);
       if (left !== tab && live.has(left)) continue;

@@ -36,6 +36,8 @@ export class Workspace {
   picked = $state(1);
   arithmetic = $state(false);
 
+  /** the last name that was one: an emptied field must not hold up every other save */
+  #named = '';
   #history = new Undo<EnteredLap>();
   #lastGood: ShownPlan | null = null;
 
@@ -60,11 +62,16 @@ export class Workspace {
     this.id = joint.id;
     this.profile = joint.profile;
     this.title = joint.title;
+    this.#named = joint.title;
     this.entered = joint.definition;
     this.save = new Autosave(joint.id, joint.revision, joint.savedAt, () => ({
-      title: this.title,
+      title: this.#named,
       definition: this.entered
     }));
+  }
+
+  get nameMissing(): boolean {
+    return this.title.trim() === '';
   }
 
   get canUndo(): boolean {
@@ -83,7 +90,7 @@ export class Workspace {
       { title: kept.title, definition: kept.definition }
     );
     if (changes.length === 0) return;
-    this.title = kept.title;
+    this.title = this.#named = kept.title;
     this.entered = kept.definition;
     if (kept.baseRevision === joint.revision) {
       this.save.touch();
@@ -110,7 +117,9 @@ export class Workspace {
 
   rename(title: string): void {
     this.title = title;
-    if (title.trim() !== '') this.save.touch();
+    if (this.nameMissing) return;
+    this.#named = title;
+    this.save.touch();
   }
 
   /** Takes one of the plan's own suggestions. */
@@ -137,7 +146,7 @@ export class Workspace {
 
   takeTheirs(theirs: Stale): void {
     this.#history.remember(this.entered, 'theirs', performance.now());
-    this.title = theirs.title;
+    this.title = this.#named = theirs.title;
     this.entered = theirs.definition;
     this.save.resolve(theirs, false);
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { nominalHead } from '$core/catalog/head-limits.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { bulgedHead } from './bulged-head';
 
@@ -13,9 +14,9 @@
   const preferences = usePreferences();
   const WIDE = 368;
   const HIGH = 138;
-  const nominal = $derived({ wide: 1.5 * rivetIn, high: 0.5 * rivetIn });
+  const nominal = $derived(nominalHead(rivetIn));
   const pxPerIn = $derived(
-    Math.min(165 / Math.max(diameterIn, nominal.wide), 84 / Math.max(heightIn, nominal.high))
+    Math.min(165 / Math.max(diameterIn, nominal.wideIn), 84 / Math.max(heightIn, nominal.highIn))
   );
   const half = $derived((diameterIn / 2) * pxPerIn);
   const high = $derived(heightIn * pxPerIn);
@@ -32,10 +33,10 @@
   <path class="measured" d={bulgedHead(axis, foot, half, -high)} />
   <rect
     class="nominal"
-    x={axis - (nominal.wide / 2) * pxPerIn}
-    y={foot - nominal.high * pxPerIn}
-    width={nominal.wide * pxPerIn}
-    height={nominal.high * pxPerIn}
+    x={axis - (nominal.wideIn / 2) * pxPerIn}
+    y={foot - nominal.highIn * pxPerIn}
+    width={nominal.wideIn * pxPerIn}
+    height={nominal.highIn * pxPerIn}
   />
   <path class="axis" d="M{axis} 6 V{HIGH - 2}" />
   <text x="8" y="20">measured{preferences.drawingNote ? ', in' : ''}</text>
@@ -44,7 +45,7 @@
     >nominal{preferences.drawingNote ? ', in' : ''}</text
   >
   <text class="good" x={WIDE - 8} y="38" text-anchor="end"
-    >{preferences.text(nominal.wide)} × {preferences.text(nominal.high)}</text
+    >{preferences.text(nominal.wideIn)} × {preferences.text(nominal.highIn)}</text
   >
 </svg>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { nominalHead } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ShownPlan } from '$lib/client/workspace.svelte';
@@ -51,8 +52,8 @@
   const gapPx = $derived(Math.max(0, widthPx - 130 - 4 * px(BESIDE_D * D)));
   const axes = $derived([92 + px(BESIDE_D * D), 92 + gapPx + 3 * px(BESIDE_D * D)]);
   const place = $derived((axis: number) => ({ axis, faceY, pxPerIn }));
-  const nominal = $derived({ wide: 1.5 * D, high: 0.5 * D });
-  const drivenWideIn = $derived(head?.diameterAtHalfDIn ?? nominal.wide);
+  const nominal = $derived(nominalHead(D));
+  const drivenWideIn = $derived(head?.diameterAtHalfDIn ?? nominal.wideIn);
 </script>
 
 <div class="section" class:stale bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
@@ -123,22 +124,22 @@
       {#if head}
         <path
           class="rivet shop"
-          d={bulgedHead(driven, farY, px(drivenWideIn / 2), px(nominal.high))}
+          d={bulgedHead(driven, farY, px(drivenWideIn / 2), px(nominal.highIn))}
         />
       {/if}
       <rect
         class="nominal"
-        x={driven - px(nominal.wide / 2)}
+        x={driven - px(nominal.wideIn / 2)}
         y={farY}
-        width={px(nominal.wide)}
-        height={px(nominal.high)}
+        width={px(nominal.wideIn)}
+        height={px(nominal.highIn)}
       />
       {#each [inserted, driven] as axis, view (view)}
         <path
           class="axis"
           d="M{axis} {faceY - px(shape.headProudIn) - 16} V{view === 0
             ? faceY + px(shape.shankEndIn) + 12
-            : farY + px(nominal.high) + 10}"
+            : farY + px(nominal.highIn) + 10}"
         />
       {/each}
 
@@ -170,9 +171,9 @@
         text="{preferences.text(length.protrusionIn)} = {length.protrusionD.toFixed(2)} D"
       />
       {#if head}
-        {@const headFoot = farY + px(nominal.high)}
+        {@const headFoot = farY + px(nominal.highIn)}
         <text class="result" x={driven} y={headFoot + 34} text-anchor="middle">
-          {preferences.text(head.diameterAtHalfDIn)} wide × {preferences.text(nominal.high)} high
+          {preferences.text(head.diameterAtHalfDIn)} wide × {preferences.text(nominal.highIn)} high
         </text>
         {#each [`${(head.diameterAtHalfDIn / D).toFixed(2)} D wide when ½ D high`, head.heightBandD ? `stop between ${preferences.text(head.heightBandD.low * D)} and ${preferences.text(head.heightBandD.high * D)} high` : 'no height makes a good head', 'dashed: nominal 1.5 D × ½ D'] as note, index (note)}
           <text class="draw-note" x={driven} y={headFoot + 56 + 20 * index} text-anchor="middle"

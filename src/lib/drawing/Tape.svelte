@@ -4,6 +4,7 @@
   import type { RowLayoutResult } from '$core/layout/row-layout.ts';
   import { formatLength, exactDecimal, type LengthStyle } from '$core/units/format-length.ts';
   import { RulerScale } from '$core/units/ruler.ts';
+  import { same } from '$core/units/tolerance.ts';
   import { rulerTicks } from './tape';
 
   /** The running marks of one row from the datum edge, on the chosen ruler. */
@@ -96,8 +97,8 @@
         {/each}
       </div>
     {/if}
-    <p class="stepped" class:off={Math.abs(stepped) > 1e-9} data-testid="stepped-off">
-      {#if Math.abs(stepped) <= 1e-9}
+    <p class="stepped" class:off={!same(stepped, 0)} data-testid="stepped-off">
+      {#if same(stepped, 0)}
         Stepping off would end exactly.
       {:else}
         Stepping off would end {figure(Math.abs(stepped))}

@@ -1,4 +1,5 @@
 import { CM_PER_IN, MM_PER_IN } from '../../core/units/factors.ts';
+import { above, atMost } from '../../core/units/tolerance.ts';
 import { divisionsPerIn, type RulerScale } from '../../core/units/ruler.ts';
 
 /** One line of a drawn ruler. */
@@ -41,8 +42,8 @@ export function rulerTicks(widthIn: number, scale: RulerScale, pxPerIn: number):
   const ticks = new Map<string, Tick>();
   ([0, 1, 2, 3] as const).forEach((rank) => {
     const divisions = perIn[rank] === 64 && finest === 32 ? 32 : perIn[rank];
-    if (rank > 0 && (divisions > finest + 1e-9 || pxPerIn / divisions < CLOSEST_TICKS_PX)) return;
-    for (let division = 0; division / divisions <= widthIn + 1e-9; division++) {
+    if (rank > 0 && (above(divisions, finest) || pxPerIn / divisions < CLOSEST_TICKS_PX)) return;
+    for (let division = 0; atMost(division / divisions, widthIn); division++) {
       const atIn = division / divisions;
       const key = atIn.toFixed(6);
       if (!ticks.has(key)) ticks.set(key, { atIn, rank, text: rank === 0 ? `${division}` : null });

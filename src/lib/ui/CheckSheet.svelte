@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { nominalHead } from '$core/catalog/head-limits.ts';
+  import { rivetSize } from '$core/catalog/rivets.ts';
   import type { SeenFlag } from '$core/check/findings.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import type { CheckDesk } from '$lib/client/check-desk.svelte';
@@ -27,7 +29,11 @@
   const live = $derived(judged && 'report' in judged ? judged : null);
   const row = $derived(desk.issue.holes.find(({ number }) => number === hole)?.row ?? 1);
   const last = $derived(desk.states.get(hole)?.last ?? null);
-  const rivetIn = $derived(desk.issue.facts.dash / 32);
+  const recorded = $derived(desk.recordedFor(hole));
+  /** a reading being typed comes before the recorded one */
+  const shown = $derived(live ?? (judged === null ? recorded : null));
+  const rivetIn = $derived(rivetSize(desk.issue.facts.dash).diameterIn);
+  const nominal = $derived(nominalHead(rivetIn));
   let workOpen = $state(false);
   let form = $state<HTMLFormElement>();
 
@@ -77,14 +83,14 @@
   <div class="readings">
     <LengthField
       label="Diameter"
-      placeholder={(1.5 * rivetIn).toFixed(3)}
+      placeholder={nominal.wideIn.toFixed(3)}
       value={typed.diameter}
       problem={asProblem(problems['diameterIn'])}
       oninput={(diameter) => desk.type(hole, { diameter })}
     />
     <LengthField
       label="Height"
-      placeholder={(0.5 * rivetIn).toFixed(3)}
+      placeholder={nominal.highIn.toFixed(3)}
       value={typed.height}
       problem={asProblem(problems['heightIn'])}
       oninput={(height) => desk.type(hole, { height })}
@@ -113,8 +119,18 @@
 
 <FlagPicker flags={typed.flags} ontoggle={(flag: SeenFlag) => desk.toggle(hole, flag)} />
 
-{#if live?.report.judged.ok}
-  {@const { report, reading } = live}
+{#if last && !live}
+  <section class="last" data-testid="last-reading">
+    <h3 class="label">Recorded</h3>
+    <VerdictCard verdict={last.judged.verdict} reasons={recorded?.report.reasons ?? []} />
+    <p>
+      <Length lengthIn={last.diameterIn} decimal /> × <Length lengthIn={last.heightIn} decimal />
+      <span class="hint">by {last.by}, {time(last.at)}</span>
+    </p>
+  </section>
+{/if}
+{#if shown?.report.judged.ok}
+  {@const { report, reading } = shown}
   <HeadSketch diameterIn={reading.diameterIn} heightIn={reading.heightIn} {rivetIn} />
   {#if report.metal}<MetalBar metal={report.metal} />{/if}
   <section>
@@ -124,26 +140,10 @@
   <button class="act" type="button" aria-expanded={workOpen} onclick={() => (workOpen = !workOpen)}
     >Σ Arithmetic</button
   >
-  {#if (workOpen || workspace.arithmetic) && live.report.judged.ok}
-    <Arithmetic work={[...live.report.judged.work, ...(report.metal?.work ?? [])]} />
+  {#if (workOpen || workspace.arithmetic) && shown.report.judged.ok}
+    <Arithmetic work={[...shown.report.judged.work, ...(report.metal?.work ?? [])]} />
   {/if}
-{:else if last}
-  <section class="last" data-testid="last-reading">
-    <h3 class="label">Recorded</h3>
-    <VerdictCard
-      verdict={last.judged.verdict}
-      reasons={[
-        `${last.judged.diameterD.toFixed(2)} D wide, ${last.judged.heightD.toFixed(2)} D high`,
-        ...last.judged.findings
-      ]}
-    />
-    <p>
-      <Length lengthIn={last.diameterIn} decimal /> × <Length lengthIn={last.heightIn} decimal />
-      <span class="hint">by {last.by}, {time(last.at)}</span>
-    </p>
-    <HeadSketch diameterIn={last.diameterIn} heightIn={last.heightIn} {rivetIn} />
-  </section>
-{:else}
+{:else if !last}
   <p class="hint">
     Measure the driven head with calipers: its diameter, then its height above the sheet. The
     verdict appears as you type.

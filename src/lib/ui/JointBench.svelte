@@ -129,6 +129,8 @@
         aria-label="Name of the joint"
         value={workspace.title}
         maxlength="80"
+        aria-invalid={workspace.nameMissing}
+        placeholder="needs a name; the last one is kept until then"
         oninput={(event) => workspace.rename(event.currentTarget.value)}
       />
       <p class="hint">

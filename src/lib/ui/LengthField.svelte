@@ -36,6 +36,7 @@
     inputmode="text"
     autocomplete="off"
     spellcheck="false"
+    maxlength="200"
     {placeholder}
     {value}
     aria-invalid={problem !== undefined && !missing}

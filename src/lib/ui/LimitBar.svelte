@@ -1,5 +1,6 @@
 <script lang="ts">
   import { writeDecimal } from '$core/units/format-length.ts';
+  import { atLeast, atMost } from '$core/units/tolerance.ts';
 
   /** Where a value stands between its two limits. */
   interface Props {
@@ -9,7 +10,7 @@
     unit: string;
   }
   let { low, high, value, unit }: Props = $props();
-  const inside = $derived(value >= low - 1e-9 && value <= high + 1e-9);
+  const inside = $derived(atLeast(value, low) && atMost(value, high));
   // A value outside is drawn just past the end, so that it is seen to be outside.
   const place = $derived(
     Math.max(-6, Math.min(106, high > low ? (100 * (value - low)) / (high - low) : 50))

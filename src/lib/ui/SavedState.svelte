@@ -17,7 +17,7 @@
       case 'waiting':
         return { mark: '△', text: 'Not saved yet: no server', tone: 'warn' };
       case 'refused':
-        return { mark: '△', text: 'Not saved', tone: 'warn' };
+        return { mark: '△', text: `Not saved: ${state.message}`, tone: 'warn' };
       case 'stale':
         return { mark: '△', text: 'Changed elsewhere', tone: 'warn' };
     }

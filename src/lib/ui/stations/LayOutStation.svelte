@@ -1,8 +1,11 @@
 <script lang="ts">
+  import { markWork } from '$core/layout/holes.ts';
+  import { same } from '$core/units/tolerance.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import EndDetail from '$lib/drawing/EndDetail.svelte';
   import PlanView from '$lib/drawing/PlanView.svelte';
   import Tape from '$lib/drawing/Tape.svelte';
+  import Arithmetic from '../Arithmetic.svelte';
   import Choice from '../Choice.svelte';
   import Figure from '../Figure.svelte';
   import Length from '../Length.svelte';
@@ -25,6 +28,7 @@
   const room = $derived(plan?.headroom.find(({ hole }) => hole === workspace.picked));
   const rows = $derived(String(entered.rows) as (typeof ROW_OPTIONS)[number]['value']);
   const school = $derived(workspace.profile.pitch);
+  let markOpen = $state(false);
   const pick = (hole: number) => (workspace.picked = hole);
   const ROWS = { auto: 'auto', '1': 1, '2': 2, '3': 3 } as const;
   const near = $derived(
@@ -128,9 +132,16 @@
           <span>mark <Length lengthIn={picked.markIn} /></span>
           <span class="hint">exact {picked.xIn.toFixed(4)} in</span>
           <span class="hint"
-            >{Math.abs(picked.residualIn) < 5e-7
+            >{same(picked.residualIn, 0)
               ? 'on the mark'
               : `mark is ${Math.abs(picked.residualIn).toFixed(4)} in ${picked.residualIn > 0 ? 'beyond' : 'short'}`}</span
+          >
+          <button
+            class="act small sum"
+            type="button"
+            aria-expanded={markOpen}
+            aria-label="Arithmetic of the mark"
+            onclick={() => (markOpen = !markOpen)}>Σ</button
           >
           {#if room && plan}
             <span class="hint room">
@@ -140,6 +151,9 @@
             </span>
           {/if}
         </section>
+        {#if (markOpen || workspace.arithmetic) && workspace.now}
+          <Arithmetic work={markWork(picked, result, workspace.now.definition.scale)} />
+        {/if}
       {/if}
     {/if}
 
@@ -253,6 +267,9 @@
     border-radius: 8px;
     background: var(--dye-soft);
     font-variant-numeric: tabular-nums;
+  }
+  .sum {
+    margin-left: auto;
   }
   .hole .hint {
     color: var(--ink);
