@@ -123,6 +123,10 @@
   .hole {
     cursor: pointer;
   }
+  /* the ring shows which one is picked */
+  .hole:focus {
+    outline: none;
+  }
   .target {
     fill: transparent;
   }

@@ -258,18 +258,23 @@
     font-weight: 700;
   }
   .hole {
+    position: relative;
     display: flex;
     flex-wrap: wrap;
     align-items: baseline;
     gap: 2px 10px;
-    padding: 8px 12px;
+    padding: 8px 64px 8px 12px;
     border-left: 5px solid var(--dye);
     border-radius: 8px;
     background: var(--dye-soft);
     font-variant-numeric: tabular-nums;
   }
+  /* beside both lines, not between them */
   .sum {
-    margin-left: auto;
+    position: absolute;
+    right: 10px;
+    top: 50%;
+    transform: translateY(-50%);
   }
   .hole .hint {
     color: var(--ink);
