@@ -2,7 +2,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { calc, OPERATIONS } from '../src/core/calc.ts';
-import { NEW_LAP } from '../src/core/joint/lap.ts';
+import { newJoint } from '../src/core/joint/new-joint.ts';
 import { readEntered } from '../src/core/joint/read-entered.ts';
 import { constrainedRow, type ConstrainedRowInput } from '../src/core/layout/constrained-row.ts';
 import { plan } from '../src/core/plan.ts';
@@ -49,7 +49,7 @@ function jointOf(holes: number, widthIn: number, pitchMinD: number) {
     multipliers: { ...DEFAULT_PROFILE.multipliers, pitchMinD }
   };
   const read = readEntered({
-    ...NEW_LAP,
+    ...newJoint('lap'),
     dash: 3,
     rows: 3,
     prefer: 'near',

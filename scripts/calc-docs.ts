@@ -3,7 +3,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
 import { calc, OPERATIONS } from '../src/core/calc.ts';
-import { LapJoint } from '../src/core/joint/lap.ts';
+import { JointFile } from '../src/core/exchange/joint-file.ts';
+import { Joint } from '../src/core/joint/kinds.ts';
 import { RuleProfile } from '../src/core/rules/profile.ts';
 
 interface DocString {
@@ -138,7 +139,11 @@ export function calcDocs(coreFolder: string): Map<string, string> {
       })
     );
   }
-  files.set('schemas/joint.json', json({ title: 'lap joint', ...schemaOf(LapJoint, 'input') }));
+  files.set('schemas/joint.json', json({ title: 'joint', ...schemaOf(Joint, 'input') }));
+  files.set(
+    'schemas/joint-file.json',
+    json({ title: 'joint file', ...schemaOf(JointFile, 'input') })
+  );
   files.set(
     'schemas/rule-profile.json',
     json({ title: 'rule profile', ...schemaOf(RuleProfile, 'input') })

@@ -1,6 +1,7 @@
 /** The made-up shop that a new installation starts with: everything here is invented. */
 import { randomUUID } from 'node:crypto';
-import { NEW_LAP, type EnteredLap } from '../src/core/joint/lap.ts';
+import type { EnteredOf } from '../src/core/joint/kinds.ts';
+import { newJoint } from '../src/core/joint/new-joint.ts';
 import { DEFAULT_PROFILE } from '../src/core/rules/profile.ts';
 import type { SeenFlag } from '../src/core/check/findings.ts';
 import type { Database } from '../src/lib/server/db/connect.ts';
@@ -17,11 +18,11 @@ function must<T>(outcome: Outcome<T>): T {
   return outcome.value;
 }
 
-const sheets = (...pairs: [string, string][]): EnteredLap['sheets'] =>
+const sheets = (...pairs: [string, string][]): { name: string; thicknessIn: string }[] =>
   pairs.map(([name, thicknessIn]) => ({ name, thicknessIn }));
 
-const BOTTOM_LAP: EnteredLap = {
-  ...NEW_LAP,
+export const BOTTOM_LAP: EnteredOf<'lap'> = {
+  ...newJoint('lap'),
   location: 'single-lap',
   rows: 2,
   scale: '1/64',
@@ -29,8 +30,8 @@ const BOTTOM_LAP: EnteredLap = {
   sheets: sheets(['upper skin', '0.040'], ['lower skin', '0.040'])
 };
 
-const FLOAT_LAP: EnteredLap = {
-  ...NEW_LAP,
+export const FLOAT_LAP: EnteredOf<'lap'> = {
+  ...newJoint('lap'),
   family: '5052',
   location: 'single-lap',
   pattern: 'staggered',
@@ -39,8 +40,8 @@ const FLOAT_LAP: EnteredLap = {
   sheets: sheets(['float skin', '0.032'], ['closing strip', '0.025'])
 };
 
-const FLUSH_LAP: EnteredLap = {
-  ...NEW_LAP,
+export const FLUSH_LAP: EnteredOf<'lap'> = {
+  ...newJoint('lap'),
   head: 'countersunk',
   location: 'single-lap',
   dash: 5,
@@ -50,10 +51,102 @@ const FLUSH_LAP: EnteredLap = {
 };
 
 /** Someone wrote 0.32 for 0.032: the station shows how that is caught. */
-const SLIPPED_LAP: EnteredLap = {
-  ...NEW_LAP,
+const SLIPPED_LAP: EnteredOf<'lap'> = {
+  ...newJoint('lap'),
   widthIn: '5 1/2',
   sheets: sheets(['cowl panel', '0.32'], ['cowl ring', '0.040'])
+};
+
+export const KEELSON_SPLICE: EnteredOf<'splice'> = {
+  ...newJoint('splice'),
+  location: 'intermediate-frame',
+  scale: '1/64',
+  widthIn: '8 3/8',
+  gapIn: '1/16',
+  farSheetIn: '0.032',
+  sheets: sheets(['keelson web', '0.040'], ['strap', '0.050'])
+};
+
+export const HULL_PATCH: EnteredOf<'patch'> = {
+  ...newJoint('patch'),
+  location: 'stringer',
+  scale: '1/64',
+  dash: 4,
+  cutoutWIn: '3 5/8',
+  cutoutHIn: '2 7/8',
+  cornerRadiusIn: '3/8',
+  edgeIn: '5/16',
+  rows: 2,
+  sheets: sheets(['hull skin', '0.025'], ['doubler', '0.032'])
+};
+
+export const BILGE_HOLE: EnteredOf<'round'> = {
+  ...newJoint('round'),
+  location: 'intermediate-frame',
+  cutoutIn: '2 3/8',
+  rings: 2,
+  dash: 4,
+  sheets: sheets(['planing skin', '0.032'], ['doubler', '0.040'])
+};
+
+export const FRAME_FLANGE: EnteredOf<'line'> = {
+  ...newJoint('line'),
+  carries: 'attach',
+  scale: '1/32',
+  lengthIn: '19 1/4',
+  flangeIn: '7/8',
+  bendRadiusIn: '1/8',
+  sheets: sheets(['hull skin', '0.032'], ['frame 11 flange', '0.040']),
+  fixed: [
+    { kind: 'existing', line: 'line-1', name: 'stringer 4', atIn: '5 3/8', offIn: '' },
+    { kind: 'existing', line: 'line-1', name: 'stringer 5', atIn: '9 7/8', offIn: '' }
+  ],
+  divides: [{ fromIn: '5 3/8', toIn: '9 7/8', count: '4' }],
+  keepOuts: [
+    { name: 'drain', shape: 'round', xIn: '14', yIn: '9/32', wIn: '3/8', hIn: '' },
+    { name: 'bracket', shape: 'rect', xIn: '2 3/8', yIn: '1/2', wIn: '5/8', hIn: '' }
+  ],
+  edits: [
+    { line: 'line-1', index: 12, of: 17, state: 'held-open', nudgeIn: '', reason: 'nut plate' }
+  ]
+};
+
+export const SPAR_CAP: EnteredOf<'tapered'> = {
+  ...newJoint('tapered'),
+  carries: 'attach',
+  prefer: 'near',
+  nearPitchIn: '7/8',
+  lines: 2,
+  scale: '1/32',
+  lengthIn: '164 1/2',
+  flangeIn: '2 1/8',
+  flangeEndIn: '1 5/8',
+  sheets: [
+    { name: 'wing skin', thicknessIn: '0.032', endThicknessIn: '', fromIn: '', toIn: '' },
+    { name: 'doubler', thicknessIn: '0.040', endThicknessIn: '', fromIn: '', toIn: '58' },
+    { name: 'spar cap', thicknessIn: '0.100', endThicknessIn: '0.050', fromIn: '', toIn: '' }
+  ],
+  zones: [{ dash: 6, toIn: '58' }],
+  dash: 5
+};
+
+export const NOSE_WINDOW: EnteredOf<'panel'> = {
+  ...newJoint('panel'),
+  dash: 5,
+  widthIn: '21 3/4',
+  heightIn: '13 1/2',
+  frameIn: '1 1/8',
+  bracketIn: '1 1/4',
+  deltaTC: '55',
+  sheets: sheets(['frame strip', '0.040'], ['clear panel', '0.125'], ['window frame', '0.050'])
+};
+
+export const FLOAT_STRINGER: EnteredOf<'sandwich'> = {
+  ...newJoint('sandwich'),
+  location: 'stringer',
+  widthIn: '2 3/8',
+  gapIn: '1/32',
+  sheets: sheets(['upper strap', '0.032'], ['stringer 6', '0.040'], ['lower strap', '0.032'])
 };
 
 /** Heads measured so far on the bottom lap: hole, diameter and height in inches, what the eye saw. */
@@ -106,6 +199,13 @@ export async function seedDemoData(database: Database): Promise<boolean> {
   must(await addJoint(database, wing, 'Tip float, closing strip', FLOAT_LAP, ilse.id));
   must(await addJoint(database, wing, 'Wing root, flush lap', FLUSH_LAP, ilse.id));
   must(await addJoint(database, wing, 'Cowl panel, lower lap', SLIPPED_LAP, ilse.id));
+  must(await addJoint(database, hull, 'Keelson web, splice at frame 14', KEELSON_SPLICE, ilse.id));
+  must(await addJoint(database, hull, 'Hull side, flush patch', HULL_PATCH, ilse.id));
+  must(await addJoint(database, hull, 'Bilge hole, round patch', BILGE_HOLE, ilse.id));
+  must(await addJoint(database, hull, 'Frame 11 flange to skin', FRAME_FLANGE, ilse.id));
+  must(await addJoint(database, wing, 'Front spar cap, upper', SPAR_CAP, ilse.id));
+  must(await addJoint(database, wing, 'Nose window frame', NOSE_WINDOW, ilse.id));
+  must(await addJoint(database, wing, 'Float stringer 6, broken', FLOAT_STRINGER, ilse.id));
   const lap = must(await addJoint(database, hull, 'Bottom skin lap, bay 9', BOTTOM_LAP, ilse.id));
 
   must(await issueJoint(database, lap, 1, ilse.id));

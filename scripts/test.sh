@@ -14,7 +14,7 @@ check() {
 
 run_all_tests() {
   RESULTS="$DATA/results"; rm -rf "$RESULTS"; mkdir -p "$RESULTS"
-  need_modules; need_postgres; need_chromium; build_tools; build_app
+  need_modules; need_postgres; need_chromium; need_poppler; build_tools; build_app
   cluster_start test-cluster
   trap cluster_stop EXIT
   export ZANJADOR_TEST_CLUSTER="$CLUSTER_URL"

@@ -1,13 +1,17 @@
 import type { Answer, WorkLine } from './answer.ts';
+import type { Need } from './carry/needs.ts';
+import type { Needed } from './carry/needed.ts';
 import type { RivetDiameterResult } from './carry/rivet-diameter.ts';
-import type { RivetsRequiredResult } from './carry/rivets-required.ts';
 import type { HoleHeadroom } from './layout/headroom.ts';
 import type { PlannedHole } from './layout/holes.ts';
-import type { RowLayoutResult } from './layout/row-layout.ts';
+import type { KindLayout } from './layout/kinds/kind-layout.ts';
+import type { LaidHoles } from './layout/lay-out.ts';
+import type { JointMass } from './layout/mass.ts';
 import type { Dash } from './schema/fields.ts';
 import type { FlushMethodResult } from './stack/flush-method.ts';
 import type { PredictHeadResult } from './stack/predict-head.ts';
 import type { RivetLengthResult } from './stack/rivet-length.ts';
+import type { WayOut } from './way-out.ts';
 
 export type Station = 'carry' | 'lay-out' | 'stack';
 
@@ -17,6 +21,10 @@ export interface PlanWarning {
   level: 'attention' | 'stop';
   title: string;
   text: string;
+  /** holes it points at */
+  holes?: number[];
+  /** changes that would settle it */
+  ways?: WayOut[];
 }
 
 /** One standard size held against the joint: what each limit would ask for. */
@@ -24,7 +32,32 @@ export interface SizeOption {
   dash: Dash;
   bearingPerInch: number;
   shearPerInch: number;
-  required: Answer<RivetsRequiredResult>;
+  /** null where the joint only holds parts together */
+  required: Answer<Needed> | null;
+}
+
+/** A joint as laid out: its parts, lines, holes, figures and limits. Lengths in inches. */
+export interface JointLayout extends Omit<KindLayout, 'lines' | 'stacks'>, LaidHoles {
+  /** holes that get a rivet; held-open ones do not */
+  rivets: number;
+  /** all holes through the stack, held-open ones too */
+  drilled: number;
+}
+
+/** The rivets of one stack and one size: grip, length, flush method, hole and the head to expect. */
+export interface PlannedStack {
+  name: string;
+  dash: Dash;
+  sheets: { name: string; thicknessIn: number }[];
+  /** over its holes; equal unless a layer tapers */
+  gripMinIn: number;
+  gripMaxIn: number;
+  rivets: number;
+  /** flush heads only */
+  flush: Answer<FlushMethodResult> | null;
+  length: Answer<RivetLengthResult>;
+  hole: { drill: string; diameterIn: number; work: WorkLine[] };
+  head: Answer<PredictHeadResult>;
 }
 
 /** Everything derived from one joint definition and one rule profile; lengths in inches. */
@@ -35,18 +68,19 @@ export interface Plan {
   diameterIn: number;
   dashChosen: boolean;
   reckonedSheetIn: number;
-  required: Answer<RivetsRequiredResult>;
+  /** empty where the joint only holds parts together */
+  needs: Need[];
+  /** of the first need; null where there is none */
+  required: Answer<Needed> | null;
   /** the same reckoned on the other sheet; null while the sheets are equal */
-  requiredOnOther: Answer<RivetsRequiredResult> | null;
+  requiredOnOther: Answer<Needed> | null;
   sizes: SizeOption[];
-  layout: Answer<RowLayoutResult>;
+  layout: Answer<JointLayout>;
   holes: PlannedHole[];
   /** the largest rivet each hole could still take, in the order of the holes */
   headroom: HoleHeadroom[];
-  /** flush heads only */
-  flush: Answer<FlushMethodResult> | null;
-  length: Answer<RivetLengthResult>;
-  hole: { drill: string; diameterIn: number; work: WorkLine[] };
-  head: Answer<PredictHeadResult>;
+  /** at least one; holes say which is theirs */
+  stacks: PlannedStack[];
+  mass: JointMass | null;
   warnings: PlanWarning[];
 }

@@ -1,25 +1,29 @@
 import { num } from './answer.ts';
 import { HEAD_LIMITS } from './catalog/head-limits.ts';
 import { rivetSize } from './catalog/rivets.ts';
-import type { LapJoint } from './joint/lap.ts';
+import type { Joint } from './joint/kinds.ts';
 import type { HeadroomLimit } from './layout/headroom.ts';
-import type { LayoutCheck } from './layout/row-layout.ts';
-import type { Plan, PlanWarning } from './plan-shape.ts';
+import type { CheckRule, HoleCheck } from './layout/kinds/kind-layout.ts';
+import type { JointLayout, Plan, PlannedStack, PlanWarning } from './plan-shape.ts';
 import type { RuleProfile } from './rules/profile.ts';
 
 /** A layout with more than this share over the needed rivets is called poor work, not safety. */
 const MORE_THAN_NEEDED = 1.25;
 
-const CHECK_NAMES: Record<LayoutCheck['rule'], string> = {
+const CHECK_NAMES: Record<CheckRule, string> = {
   'edge-min': 'Edge distance is under its least',
   'edge-max': 'Edge distance is over its largest: a loose flap beyond the rivets',
   'pitch-min': 'Pitch is under its least',
   'pitch-max': 'Pitch is over its largest',
-  'snapped-edge-min': 'On this ruler an end mark comes too close to the edge',
+  'snapped-edge-min': 'On this ruler a mark comes too close to an edge',
   'snapped-pitch-min': 'On this ruler two marks come closer than the least pitch',
   'snapped-pitch-max': 'On this ruler two marks are further apart than the largest pitch',
   'transverse-min': 'Rows are too close',
-  'centre-min': 'Rivets of neighbouring rows are too close'
+  'centre-min': 'Rivets of neighbouring rows are too close',
+  'open-gap': 'Over an open hole the rivets stand far apart',
+  'keep-out': 'A hole lies in a keep-out',
+  'bend-clear': 'The heads come into the bend',
+  'no-metal': 'A hole lies where there is no metal'
 };
 
 /** What stops the next size, as a sentence goes on. */
@@ -34,7 +38,7 @@ const HEADROOM_WORDS: Record<HeadroomLimit, string> = {
 
 type Derived = Omit<Plan, 'warnings'>;
 
-function carryWarnings(definition: LapJoint, derived: Derived): PlanWarning[] {
+function carryWarnings(definition: Joint, derived: Derived): PlanWarning[] {
   const found: PlanWarning[] = [];
   const say = (title: string, text: string) =>
     found.push({ station: 'carry', level: 'attention', title, text });
@@ -49,65 +53,156 @@ function carryWarnings(definition: LapJoint, derived: Derived): PlanWarning[] {
       'Smaller than any standard rivet',
       `3 t is ${num(rule.result.ruleDiameterIn)} in; dash 3 is the smallest.`
     );
-  if (derived.required.ok && definition.head === 'countersunk')
+  const guided = derived.required?.ok && derived.required.result.basis !== 'own-data';
+  if (guided && definition.head === 'countersunk')
     say(
       'Flush heads carry less',
       'The rivets-per-inch guidance is for protruding heads. Use the aircraft’s own data for flush rivets.'
     );
-  if (derived.required.ok && definition.alloy === 'A')
+  if (guided && definition.alloy === 'A')
     say(
       'Alloy A is for non-structural work',
       'The rivets-per-inch guidance is for AD rivets; A shears at a third of that.'
     );
-  else if (derived.required.ok && definition.alloy === 'B')
+  else if (guided && definition.alloy === 'B')
     say(
       'Alloy B shears at less than AD',
       'The rivets-per-inch guidance is for AD rivets (28 against 30 ksi).'
     );
-  if (
-    derived.required.ok &&
-    derived.required.result.requiredExact > derived.required.result.required
-  )
+  for (const { required, where } of derived.needs) {
+    if (!required.ok || required.result.requiredExact <= required.result.required) continue;
     say(
       'The unrounded figure asks for more',
-      `${num(derived.required.result.perInchExact)} an inch gives ${derived.required.result.requiredExact}; the tables’ one decimal gives ${derived.required.result.required}.`
+      `${num(required.result.perInchExact)} an inch gives ${required.result.requiredExact} ${where}; the tables’ one decimal gives ${required.result.required}.`
     );
+  }
+  if (derived.required?.ok && derived.required.result.basis === 'own-data')
+    say(
+      'The rivets an inch are this job’s own',
+      `${num(derived.required.result.perInch)} an inch: ${definition.perInchReason}`
+    );
+  if (derived.required?.ok && derived.required.result.basis === 'double-shear')
+    say(
+      'Counted in double shear',
+      'The printed guidance is for single shear. Cutting each rivet in two places halves its shear limit; the data must allow it.'
+    );
+  if (derived.needs.length === 0)
+    say(
+      'This joint only holds parts together',
+      'No load is counted: the fewest rivets within the largest pitch are laid out.'
+    );
+  return found;
+}
+
+/** With a capital letter. */
+const sentence = (text: string): string => `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}`;
+
+const checkText = ({ rule, limitIn, valueIn, holes }: HoleCheck): string => {
+  const where =
+    holes.length === 0
+      ? ''
+      : ` Hole${holes.length > 1 ? 's' : ''} ${holes.slice(0, 6).join(', ')}${holes.length > 6 ? ` and ${holes.length - 6} more` : ''}.`;
+  if (rule === 'keep-out')
+    return `${num(valueIn)} in inside, head and tool clearance counted.${where}`;
+  if (rule === 'no-metal') return `Move it, or take it out.${where}`;
+  return `${num(valueIn)} in against a limit of ${num(limitIn)} in.${where}`;
+};
+
+/** Where holding open and taking out left fewer rivets than the load asks for, and where there are many more. */
+function countWarnings(derived: Derived, layout: JointLayout): PlanWarning[] {
+  const found: PlanWarning[] = [];
+  const driven = new Set(
+    layout.holes.filter((hole) => hole.state === 'rivet').map((hole) => hole.number)
+  );
+  let most = 0;
+  let mostOf = { has: 0, needs: 0, words: '' };
+  for (const { need, words, lines, times } of layout.carrying) {
+    const required = derived.needs.find(({ key }) => key === need)?.required;
+    if (!required?.ok) continue;
+    const numbers = new Set(
+      layout.lines.filter(({ key }) => lines.includes(key)).flatMap(({ holes }) => holes)
+    );
+    const has = [...numbers].filter((number) => driven.has(number)).length;
+    const needs = times * required.result.required;
+    if (has < needs)
+      found.push({
+        station: 'lay-out',
+        level: 'stop',
+        title: `Too few rivets on ${words}`,
+        text: `${has} are driven where ${needs} are needed.`
+      });
+    if (has / needs > most) {
+      most = has / needs;
+      mostOf = { has, needs, words };
+    }
+  }
+  if (most > MORE_THAN_NEEDED)
+    found.push({
+      station: 'lay-out',
+      level: 'attention',
+      title: 'You have more than needed',
+      text: `${mostOf.has} rivets on ${mostOf.words} where ${mostOf.needs} carry the load: each extra hole weakens the sheet.`
+    });
   return found;
 }
 
 function layoutWarnings(derived: Derived): PlanWarning[] {
   if (!derived.layout.ok) return [];
-  const { checks, total } = derived.layout.result;
-  const found: PlanWarning[] = checks
+  const layout = derived.layout.result;
+  const found: PlanWarning[] = layout.checks
     .filter((check) => !check.ok)
     .map((check) => ({
       station: 'lay-out',
-      level: 'stop',
+      // an open hole is filled later by what it is held open for
+      level: check.rule === 'open-gap' ? 'attention' : 'stop',
       title: CHECK_NAMES[check.rule],
-      text: `${num(check.valueIn)} in against a limit of ${num(check.limitIn)} in.`
+      text: checkText(check),
+      holes: check.holes
     }));
-  const needed = derived.required.ok ? derived.required.result.required : total;
-  if (total > MORE_THAN_NEEDED * needed)
+  for (const { line, text } of layout.stuck)
+    found.push({
+      station: 'lay-out',
+      level: 'stop',
+      title: `${sentence(line)} cannot be filled`,
+      text: `${text}.`
+    });
+  for (const { text } of layout.adrift)
+    found.push({
+      station: 'lay-out',
+      level: 'stop',
+      title: 'Something set by hand no longer fits',
+      text: `${sentence(text)}. Set it anew or let it go.`
+    });
+  const open = layout.holes.filter((hole) => hole.state === 'held-open');
+  if (open.length > 0)
     found.push({
       station: 'lay-out',
       level: 'attention',
-      title: 'You have more than needed',
-      text: `${total} rivets where ${needed} carry the load: each extra hole weakens the sheet.`
+      title:
+        open.length === 1
+          ? `Hole ${open[0]?.number} is held open`
+          : `${open.length} holes are held open`,
+      text: `${[...new Set(open.map((hole) => hole.reason))].join('; ')}: drilled, never riveted.`,
+      holes: open.map((hole) => hole.number)
     });
-  return found;
+  return [
+    ...found,
+    ...countWarnings(derived, layout),
+    ...layout.warnings.map((warning) => ({ ...warning, station: 'lay-out' as const }))
+  ];
 }
 
-function flushWarnings(derived: Derived): PlanWarning[] {
-  if (!derived.flush?.ok) return [];
-  const { method, margin } = derived.flush.result;
-  const headIn = num(rivetSize(derived.dash).head.countersunk.heightIn);
+function flushWarnings({ flush, dash }: PlannedStack, of: string): PlanWarning[] {
+  if (!flush?.ok) return [];
+  const { method, margin } = flush.result;
+  const headIn = num(rivetSize(dash).head.countersunk.heightIn);
   if (method === 'none')
     return [
       {
         station: 'stack',
         level: 'stop',
-        title: margin === 'knife-edge' ? 'Knife edge' : 'No standard flush method',
-        text: `A dash ${derived.dash} flush head is ${headIn} in high. Use a smaller rivet or a thicker top sheet, or refer to engineering.`
+        title: `${margin === 'knife-edge' ? 'Knife edge' : 'No standard flush method'}${of}`,
+        text: `A dash ${dash} flush head is ${headIn} in high. Use a smaller rivet or a thicker top sheet, or refer to engineering.`
       }
     ];
   return margin === 'marginal'
@@ -115,29 +210,37 @@ function flushWarnings(derived: Derived): PlanWarning[] {
         {
           station: 'stack',
           level: 'attention',
-          title: 'Countersink is marginal',
+          title: `Countersink is marginal${of}`,
           text: 'The cut takes more than ⅔ of its sheet: permitted, not preferred.'
         }
       ]
     : [];
 }
 
-function stackWarnings(derived: Derived, profile: RuleProfile): PlanWarning[] {
-  const found = flushWarnings(derived);
-  if (derived.length.ok && !derived.length.result.inWindow)
+function stackWarnings(stack: PlannedStack, of: string, profile: RuleProfile): PlanWarning[] {
+  const found = flushWarnings(stack, of);
+  const { length, head } = stack;
+  if (!length.ok)
     found.push({
       station: 'stack',
       level: 'stop',
-      title: 'Protrusion outside its window',
-      text: `${num(derived.length.result.protrusionD)} D; it must be over ${profile.multipliers.protrusionMinD} D and under ${profile.multipliers.protrusionMaxD} D.`
+      title: `No rivet for this stack${of}`,
+      text: `${length.error.message}.`
     });
-  if (derived.head.ok && derived.head.result.heightBandD === null) {
+  else if (!length.result.inWindow)
+    found.push({
+      station: 'stack',
+      level: 'stop',
+      title: `Protrusion outside its window${of}`,
+      text: `${num(length.result.protrusionD)} D; it must be over ${profile.multipliers.protrusionMinD} D and under ${profile.multipliers.protrusionMaxD} D.`
+    });
+  if (head.ok && head.result.heightBandD === null) {
     const { diameterD, heightD } = HEAD_LIMITS[profile.headLimits];
     found.push({
       station: 'stack',
       // Attention, not stop: the equivalent cylinder overstates a barrel-shaped head.
       level: 'attention',
-      title: 'By its volume this length makes no good head',
+      title: `By its volume this length makes no good head${of}`,
       text: `At no height is it both ${diameterD.low}–${diameterD.high} D wide and ${heightD.low}–${heightD.high} D high.`
     });
   }
@@ -146,7 +249,8 @@ function stackWarnings(derived: Derived, profile: RuleProfile): PlanWarning[] {
 
 /** Said once: where a hole that grows could not be saved by the next size. */
 function headroomWarnings(derived: Derived): PlanWarning[] {
-  const none = derived.headroom.filter((hole) => hole.largestDash === derived.dash);
+  const sizes = new Map(derived.holes.map((hole) => [hole.number, hole.dash]));
+  const none = derived.headroom.filter((hole) => hole.largestDash === sizes.get(hole.hole));
   const [first] = none;
   if (!first) return [];
   const holes =
@@ -163,12 +267,14 @@ function headroomWarnings(derived: Derived): PlanWarning[] {
 
 /** Every warning of a plan, in the order of the work. */
 export const planWarnings = (
-  definition: LapJoint,
+  definition: Joint,
   profile: RuleProfile,
   derived: Derived
 ): PlanWarning[] => [
   ...carryWarnings(definition, derived),
   ...layoutWarnings(derived),
   ...headroomWarnings(derived),
-  ...stackWarnings(derived, profile)
+  ...derived.stacks.flatMap((stack) =>
+    stackWarnings(stack, derived.stacks.length > 1 ? `: ${stack.name}` : '', profile)
+  )
 ];

@@ -1,164 +1,193 @@
-import { num, workLine, type Answer } from './answer.ts';
-import {
-  perInchLimits,
-  rivetsRequired,
-  type RivetsRequiredResult
-} from './carry/rivets-required.ts';
+import { answer, num, workLine, type Answer } from './answer.ts';
+import { perInchLimits } from './carry/rivets-required.ts';
 import { rivetDiameter } from './carry/rivet-diameter.ts';
-import { drillIn } from './catalog/drills.ts';
+import { metalSheetsIn, neededFor, needsOf, reckonedSheets } from './carry/needs.ts';
 import { DASHES, rivetSize } from './catalog/rivets.ts';
-import type { LapJoint } from './joint/lap.ts';
+import type { Joint } from './joint/kinds.ts';
+import type { OnProgress } from './layout/fill-line.ts';
 import { headroom, type HoleHeadroom } from './layout/headroom.ts';
-import { numberHoles, type PlannedHole } from './layout/holes.ts';
-import { rowLayout, type RowLayoutResult } from './layout/row-layout.ts';
-import type { Plan } from './plan-shape.ts';
+import { holeChecks } from './layout/hole-checks.ts';
+import { holeRooms, type HoleRoom } from './layout/hole-room.ts';
+import { layKind } from './layout/kinds/index.ts';
+import type { KindLayout, LayContext } from './layout/kinds/kind-layout.ts';
+import { layHoles, type LaidHoles } from './layout/lay-out.ts';
+import { jointMass, type JointMass } from './layout/mass.ts';
+import { withSquareInserts } from './layout/shapes.ts';
+import type { JointLayout, Plan, PlannedStack } from './plan-shape.ts';
 import { planWarnings } from './plan-warnings.ts';
 import type { RuleProfile } from './rules/profile.ts';
-import type { Dash } from './schema/fields.ts';
-import { flushMethod } from './stack/flush-method.ts';
-import { predictHead } from './stack/predict-head.ts';
-import { rivetLength } from './stack/rivet-length.ts';
+import { groupStacks } from './stack/group-stacks.ts';
+import { planStack } from './stack/plan-stack.ts';
+import { next32ndAbove } from './units/ruler.ts';
 
 const OTHER_SCHOOL = { thickest: 'thinnest', thinnest: 'thickest' } as const;
 
-function planCarry(definition: LapJoint, profile: RuleProfile) {
-  const sheetsIn = definition.sheets.map((sheet) => sheet.thicknessIn);
+function planCarry(joint: Joint, profile: RuleProfile) {
+  const sheetsIn = metalSheetsIn(joint);
   const byRule = rivetDiameter({ sheetsIn, school: profile.diameter });
   const byOtherSchool = rivetDiameter({ sheetsIn, school: OTHER_SCHOOL[profile.diameter] });
   const ruleDash = byRule.ok ? byRule.result.dash : 4;
-  const dash = definition.dash === 'rule' ? ruleDash : definition.dash;
-  const thickIn = Math.max(...sheetsIn);
-  const thinIn = Math.min(...sheetsIn);
-  const [reckonedSheetIn, otherSheetIn] =
-    definition.reckonOn === 'thickest' ? [thickIn, thinIn] : [thinIn, thickIn];
-  const { family, widthIn, location, head } = definition;
-  const need = (thicknessIn: number, withDash: Dash) =>
-    rivetsRequired({ family, thicknessIn, dash: withDash, widthIn, location, head });
+  const dash = joint.dash === 'rule' ? ruleDash : joint.dash;
+  const { reckonedIn, otherIn } = reckonedSheets(joint);
+  const needs = needsOf(joint, reckonedIn, dash);
+  const [first] = needs;
   return {
     diameter: { byRule, byOtherSchool },
     dash,
     diameterIn: rivetSize(dash).diameterIn,
-    dashChosen: definition.dash !== 'rule',
-    reckonedSheetIn,
-    required: need(reckonedSheetIn, dash),
-    requiredOnOther: thickIn === thinIn ? null : need(otherSheetIn, dash),
+    dashChosen: joint.dash !== 'rule',
+    reckonedSheetIn: reckonedIn,
+    needs,
+    required: first?.required ?? null,
+    requiredOnOther:
+      otherIn === null || !first ? null : neededFor(joint, first.widthIn, otherIn, first.dash),
     sizes: DASHES.map((size) => {
-      const { bearing, shear } = perInchLimits(family, reckonedSheetIn, size);
+      const { bearing, shear } = perInchLimits(joint.family, reckonedIn, size);
       return {
         dash: size,
         bearingPerInch: bearing,
         shearPerInch: shear,
-        required: need(reckonedSheetIn, size)
+        required: first ? neededFor(joint, first.widthIn, reckonedIn, size) : null
       };
     })
   };
 }
 
-function planLayout(
-  definition: LapJoint,
+function contextOf(
+  joint: Joint,
   profile: RuleProfile,
-  dash: Dash,
-  required: Answer<RivetsRequiredResult>
-): Answer<RowLayoutResult> {
-  if (!required.ok) return required;
-  const { widthIn, head, rows, pattern, edgeIn, nearPitchIn, scale } = definition;
-  const prefer = definition.prefer === 'profile' ? profile.pitch : definition.prefer;
-  return rowLayout(
-    {
-      widthIn,
-      dash,
-      head,
-      required: required.result.required,
-      rows,
-      pattern,
-      prefer,
-      scale,
-      nearPitchIn: nearPitchIn ?? profile.housePitchIn,
-      ...(edgeIn === null ? {} : { edgeIn })
-    },
-    profile.multipliers
-  );
-}
-
-/** Headroom of the holes as they will be marked: on the ruler, not as computed. */
-function headroomOf(
-  definition: LapJoint,
-  profile: RuleProfile,
-  dash: Dash,
-  { overlapIn }: RowLayoutResult,
-  holes: PlannedHole[]
-): HoleHeadroom[] {
-  return headroom(
-    {
-      holes: holes.map(({ number, row, markIn, yIn }) => ({ number, row, xIn: markIn, yIn })),
-      widthIn: definition.widthIn,
-      overlapIn,
-      dash,
-      head: definition.head,
-      sheetsIn: definition.sheets.map((sheet) => sheet.thicknessIn)
-    },
-    profile.multipliers
-  );
-}
-
-function planStack(definition: LapJoint, profile: RuleProfile, dash: Dash) {
-  const { head, alloy } = definition;
-  const sheetsIn = definition.sheets.map((sheet) => sheet.thicknessIn);
-  const flush = head === 'countersunk' ? flushMethod({ sheetsIn, dash }) : null;
-  const dimpled = flush?.ok === true && flush.result.method.startsWith('dimple');
-  const { increments, lean, headLimits: limits } = profile;
-  const length = rivetLength(
-    { sheetsIn, dash, head, alloy, increments, lean, dimpled },
-    profile.multipliers
-  );
-  const drill = rivetSize(dash).drill[profile.drill];
-  const diameterIn = drillIn(drill);
-  const hole = {
-    drill,
+  { dash, diameterIn, needs }: Pick<Plan, 'dash' | 'diameterIn' | 'needs'>
+): LayContext {
+  const { head } = joint;
+  const { multipliers: limits } = profile;
+  const leastIn = limits.edgeMinD[head] * diameterIn;
+  const edgeIn = joint.edgeIn ?? next32ndAbove(leastIn);
+  const prefer = joint.prefer === 'profile' ? profile.pitch : joint.prefer;
+  return {
+    dash,
     diameterIn,
-    work: [
-      workLine('final drill', `dash ${dash}, ${profile.drill} school: ${drill}`, diameterIn, 'in'),
-      workLine(
-        'clearance',
-        `${num(diameterIn)} − ${num(rivetSize(dash).diameterIn)}`,
-        diameterIn - rivetSize(dash).diameterIn,
-        'in'
-      )
-    ]
+    head,
+    edgeIn,
+    edgeWork: workLine(
+      'edge distance',
+      joint.edgeIn === null
+        ? `next whole 1/32 over ${limits.edgeMinD[head]} D = ${num(leastIn)}`
+        : `as given; the least is ${limits.edgeMinD[head]} D = ${num(leastIn)}`,
+      edgeIn,
+      'in'
+    ),
+    nearPitchIn: prefer === 'near' ? (joint.nearPitchIn ?? profile.housePitchIn) : null,
+    needs,
+    limits
   };
-  const predicted = length.ok
-    ? predictHead({
-        dash,
-        head,
-        gripIn: length.result.gripIn,
-        lengthIn: length.result.lengthIn,
-        holeIn: diameterIn,
-        limits
-      })
-    : length;
-  return { flush, length, hole, head: predicted };
+}
+
+/** Rooms of the holes: for the limits as computed and as marked, and for growth with real corners. */
+function roomsOf(kind: KindLayout, laid: LaidHoles) {
+  const lines = laid.lines.map(({ holes, path }) => ({ holes, closed: path.path === 'circle' }));
+  const square = withSquareInserts(kind.parts);
+  const marked = laid.holes.map(({ number, markXIn, markYIn }) => ({
+    number,
+    xIn: markXIn,
+    yIn: markYIn
+  }));
+  const hasInsert = kind.parts.some((part) => part.layer === 'filler');
+  const atMarks = holeRooms(marked, lines, square);
+  return {
+    exact: holeRooms(laid.holes, lines, square),
+    marked: atMarks,
+    growing: hasInsert ? holeRooms(marked, lines, kind.parts) : atMarks
+  };
+}
+
+/** What follows from a layout that is possible. */
+interface Laid {
+  layout: JointLayout;
+  headroom: HoleHeadroom[];
+  stacks: PlannedStack[];
+  mass: JointMass;
+}
+
+function layOut(
+  joint: Joint,
+  kind: KindLayout,
+  context: LayContext,
+  profile: RuleProfile,
+  onProgress?: OnProgress
+): Laid {
+  const laid = layHoles(joint, kind, context, onProgress);
+  const rooms = roomsOf(kind, laid);
+  const { head } = joint;
+  const { limits } = context;
+  const atEdge = new Set(kind.lines.filter((line) => line.endsAtEdge).map((line) => line.key));
+  const checks = holeChecks(
+    { holes: laid.holes, lines: laid.lines, clear: laid.clear, head, limits },
+    rooms,
+    kind.checks,
+    atEdge
+  );
+  const stackSheetsIn = kind.stacks.map(({ sheets }) => sheets.map((sheet) => sheet.thicknessIn));
+  const room = headroom(
+    laid.holes.map((hole, index) => ({
+      room: rooms.growing[index] as HoleRoom,
+      dash: hole.dash,
+      sheetsIn: kind.layers ? [hole.gripIn] : (stackSheetsIn[hole.stack] ?? [hole.gripIn])
+    })),
+    head,
+    limits
+  );
+  const stacks = groupStacks(laid.holes, kind, joint, profile, context.dash).map((stack) =>
+    planStack(stack, joint, profile)
+  );
+  const rivets = laid.holes.filter((hole) => hole.state === 'rivet').length;
+  return {
+    layout: { ...kind, ...laid, checks, rivets, drilled: laid.holes.length },
+    headroom: room,
+    stacks,
+    mass: jointMass(
+      stacks.flatMap(({ dash, rivets: count, length }) =>
+        length.ok ? [{ dash, count, lengthIn: length.result.lengthIn }] : []
+      ),
+      head,
+      kind.addedIn3
+    )
+  };
 }
 
 /**
  * The whole plan of one joint: the rivet, how many, where each hole goes, grip, length and the head to
  * expect. Pages show it; they never compute.
  *
- * @param definition a read joint definition, inches
+ * @param joint a read joint definition, inches
  * @param profile the shop's schools
+ * @param onProgress told how much of solving rows past obstacles is done, 0 to 1
  * @returns every part as an answer with its arithmetic; a part that depends on a refused one carries the refusal
  * @throws never
  * @source handbook 4.1 to 4.3
  */
-export function plan(definition: LapJoint, profile: RuleProfile): Plan {
-  const carry = planCarry(definition, profile);
-  const layout = planLayout(definition, profile, carry.dash, carry.required);
-  const holes = layout.ok ? numberHoles(layout.result) : [];
-  const derived = {
+export function plan(joint: Joint, profile: RuleProfile, onProgress?: OnProgress): Plan {
+  const carry = planCarry(joint, profile);
+  const context = contextOf(joint, profile, carry);
+  const kind = layKind(joint, context);
+  const laid = kind.ok ? layOut(joint, kind.result, context, profile, onProgress) : null;
+  const layout: Answer<JointLayout> =
+    kind.ok && laid ? answer(laid.layout, kind.work) : (kind as Exclude<typeof kind, { ok: true }>);
+  const derived: Omit<Plan, 'warnings'> = {
     ...carry,
     layout,
-    holes,
-    headroom: layout.ok ? headroomOf(definition, profile, carry.dash, layout.result, holes) : [],
-    ...planStack(definition, profile, carry.dash)
+    holes: laid?.layout.holes ?? [],
+    headroom: laid?.headroom ?? [],
+    stacks: laid?.stacks ?? [planStack(bareStack(joint, carry.dash), joint, profile)],
+    mass: laid?.mass ?? null
   };
-  return { ...derived, warnings: planWarnings(definition, profile, derived) };
+  return { ...derived, warnings: planWarnings(joint, profile, derived) };
 }
+
+/** The sheets of a joint that cannot be laid out: its stack may still be shown. */
+const bareStack = (joint: Joint, dash: Plan['dash']) => ({
+  name: 'the stack',
+  sheets: joint.sheets.map(({ name, thicknessIn }) => ({ name, thicknessIn })),
+  dash,
+  rivets: 0,
+  gripsIn: null
+});

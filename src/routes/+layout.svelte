@@ -4,6 +4,7 @@
   import { untrack } from 'svelte';
   import { page } from '$app/state';
   import Moon from '@lucide/svelte/icons/moon';
+  import Scale from '@lucide/svelte/icons/scale';
   import Sun from '@lucide/svelte/icons/sun';
   import UserRound from '@lucide/svelte/icons/user-round';
   import LayoutDashboard from '@lucide/svelte/icons/layout-dashboard';
@@ -29,6 +30,9 @@
     </a>
     <a href="/" aria-current={here === '/' ? 'page' : undefined}
       ><LayoutDashboard size={22} /> Bench</a
+    >
+    <a href="/rules" aria-current={here === '/rules' ? 'page' : undefined}
+      ><Scale size={22} /> Rules</a
     >
     <span class="gap"></span>
     <button type="button" onclick={() => preferences.toggleMode()}>

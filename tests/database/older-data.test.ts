@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { expect, it } from 'vitest';
-import { NEW_LAP } from '../../src/core/joint/lap.ts';
+import { newJoint as blank } from '../../src/core/joint/new-joint.ts';
 import { DEFAULT_MULTIPLIERS } from '../../src/core/rules/multipliers.ts';
 import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
 import { addJob, listJobs } from '../../src/lib/server/services/jobs.ts';
@@ -36,7 +36,7 @@ it('plans and issues a joint under a profile of an earlier version', async () =>
     job.value,
     'Lap',
     {
-      ...NEW_LAP,
+      ...blank('lap'),
       widthIn: '6',
       sheets: [
         { name: 'a', thicknessIn: '.04' },

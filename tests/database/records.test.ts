@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { NEW_LAP, type EnteredLap } from '../../src/core/joint/lap.ts';
+import type { EnteredOf } from '../../src/core/joint/kinds.ts';
+import { newJoint as blank } from '../../src/core/joint/new-joint.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
 import { eventsOfIssue, recordHead } from '../../src/lib/server/services/hole-events.ts';
@@ -16,8 +17,8 @@ const database = useDatabase();
 let mechanic = '';
 let job = '';
 
-const FILLED: EnteredLap = {
-  ...NEW_LAP,
+const FILLED: EnteredOf<'lap'> = {
+  ...blank('lap'),
   widthIn: '4 1/2',
   sheets: [
     { name: 'skin', thicknessIn: '0.032' },
@@ -29,7 +30,7 @@ function valueOf<T>(outcome: Outcome<T>): T {
   if (!outcome.ok) throw new Error(outcome.message);
   return outcome.value;
 }
-const newJoint = async (definition: EnteredLap = FILLED) =>
+const newJoint = async (definition: EnteredOf<'lap'> = FILLED) =>
   valueOf(await addJoint(database(), job, 'Float lap', definition, mechanic));
 
 beforeAll(async () => {

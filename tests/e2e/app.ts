@@ -62,6 +62,7 @@ export const test = base.extend<object, { app: App }>({
               HOST: '127.0.0.1',
               PORT: String(port),
               ORIGIN: url,
+              BODY_SIZE_LIMIT: '6M',
               DATABASE_URL: databaseUrl
             },
             stdio: ['ignore', 'ignore', 'inherit']
@@ -110,6 +111,35 @@ export async function makeJoint(
   await page.getByLabel('Thickness of sheet 2').fill(lower);
   await page.getByLabel('Joint width').fill(width);
 }
+
+/** Begins a joint of a kind in job 0318: Carry is open, nothing filled in. */
+export async function beginJoint(
+  page: Page,
+  app: App,
+  kind: string,
+  title: string,
+  thick: string[]
+): Promise<void> {
+  await page.goto(app.url);
+  await page.getByRole('link', { name: /^0318/ }).click();
+  await page.getByText(kind, { exact: true }).first().click();
+  await page.getByLabel(`New ${kind}`).fill(title);
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.waitForURL(/\/carry$/);
+  for (const [index, thickness] of thick.entries())
+    await page.getByLabel(`Thickness of sheet ${index + 1}`).fill(thickness);
+}
+
+/** Opens a demo joint by its name at a station. */
+export async function openDemo(page: Page, app: App, name: RegExp, station: string): Promise<void> {
+  await page.goto(app.url);
+  const link = page.getByRole('link', { name }).first();
+  const id = /joints\/([^/]+)/.exec((await link.getAttribute('href')) ?? '')?.[1] ?? '';
+  await page.goto(`${app.url}/joints/${id}/${station}`);
+}
+
+/** The holes of the plan view. */
+export const holes = (page: Page) => page.locator('[data-testid="plan-view"] [data-hole]');
 
 /** Opens the demo joint that has an issue and some heads checked. */
 export async function openDemoLap(page: Page, app: App): Promise<void> {

@@ -83,15 +83,15 @@ test('the tape marks each row on the ruler of choice', async ({ page, app }) => 
   await toStation(page, 2);
   await expect(page.locator('[data-mark]')).toHaveCount(25);
   await expect(page.locator('[data-mark="2"]')).toContainText('45/64');
-  await page.getByLabel('on the ruler').selectOption('1mm');
+  await page.getByLabel('Ruler').selectOption('1mm');
   // 0.28125 + 0.42448 = 0.70573 in = 17.93 mm
   await expect(page.locator('[data-mark="2"]')).toContainText('18.0');
-  await page.getByRole('button', { name: 'Row 2' }).click();
+  await page.getByLabel('Rivet line').selectOption('row-2');
   await expect(page.locator('[data-mark="26"]')).toContainText('7.0');
   await page.locator('[data-mark="30"]').click();
   await expect(page.getByTestId('picked-hole')).toContainText('Hole 30');
   await expect(page.getByTestId('picked-hole')).toContainText('no room for a larger rivet');
-  await page.getByLabel('on the ruler').selectOption('1/64');
+  await page.getByLabel('Ruler').selectOption('1/64');
   await saved(page);
 });
 

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, openDemoLap, signIn, test } from './app.ts';
+import { expect, openDemoLap, signIn, test, openDemo } from './app.ts';
 
 const JSON_TYPE = { 'content-type': 'application/json' };
 
@@ -76,8 +76,21 @@ for (const mode of ['light', 'dark'])
       .first()
       .getAttribute('href');
     const joint = (href ?? '').replace(/\/[^/]+$/, '');
+    const jointNamed = async (name: RegExp) =>
+      ((await page.getByRole('link', { name }).first().getAttribute('href')) ?? '').replace(
+        /\/[^/]+$/,
+        ''
+      );
+    const patch = await jointNamed(/Hull side, flush patch/);
+    const flange = await jointNamed(/Frame 11 flange/);
+    const job = await page.getByRole('link', { name: /^0318/ }).getAttribute('href');
     for (const path of [
       '/',
+      job ?? '',
+      '/rules',
+      `${patch}/carry`,
+      `${patch}/lay-out`,
+      `${flange}/lay-out`,
       `${joint}/carry`,
       `${joint}/lay-out`,
       `${joint}/stack`,
@@ -93,6 +106,30 @@ for (const mode of ['light', 'dark'])
       );
     }
   });
+
+test('dialogs, the reader and the other views of Lay out are readable and operable', async ({
+  page,
+  app
+}) => {
+  await signIn(page, app);
+  await openDemo(page, app, /Frame 11 flange/, 'lay-out');
+  const clean = async (what: string) => {
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
+    expect(violations.map(({ id, nodes }) => `${what} ${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+  };
+  for (const view of ['Headroom', 'Alternatives', 'On the metal']) {
+    await page.getByText(view, { exact: true }).click();
+    await clean(view);
+  }
+  for (const button of ['Files', 'Pick up existing holes', /^Rules/]) {
+    await page.getByRole('button', { name: button }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await clean(String(button));
+    await page.getByRole('button', { name: 'Close' }).click();
+  }
+  await page.getByRole('button', { name: /Read out/ }).click();
+  await clean('reader');
+});
 
 for (const width of [390, 768, 1280])
   test(`Check fits ${width} px without scrolling sideways`, async ({ page, app }) => {

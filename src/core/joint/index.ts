@@ -1,4 +1,5 @@
 export * from './differences.ts';
 export * from './issue.ts';
-export * from './lap.ts';
+export * from './kinds.ts';
+export * from './new-joint.ts';
 export * from './read-entered.ts';

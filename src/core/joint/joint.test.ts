@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { differences } from './differences';
-import { NEW_LAP } from './lap';
+import { newJoint } from './new-joint';
 import { readEntered } from './read-entered';
 
 const FILLED = {
-  ...NEW_LAP,
+  ...newJoint('lap'),
   widthIn: '240mm',
   edgeIn: '',
   sheets: [
@@ -20,11 +20,14 @@ describe('reading the fields of a joint', () => {
       ok: true,
       definition: { edgeIn: null, sheets: [{ thicknessIn: 0.032 }, { thicknessIn: 0.025 }] }
     });
-    expect(read.ok ? read.definition.widthIn : NaN).toBeCloseTo(240 / 25.4, 12);
+    expect(read.ok && read.definition.kind === 'lap' ? read.definition.widthIn : NaN).toBeCloseTo(
+      240 / 25.4,
+      12
+    );
   });
 
   it('names every field that is still empty', () => {
-    const read = readEntered(NEW_LAP);
+    const read = readEntered(newJoint('lap'));
     expect(read.ok ? [] : read.problems.map((problem) => problem.path)).toEqual([
       'sheets.0.thicknessIn',
       'sheets.1.thicknessIn',
@@ -56,8 +59,8 @@ describe('what differs between two versions', () => {
       sheets: [{ name: 'skin', thicknessIn: '.040' }, ...FILLED.sheets.slice(1)]
     };
     expect(differences(FILLED, now)).toEqual([
-      { path: 'sheets.0.thicknessIn', was: '32 thou', now: '.040' },
-      { path: 'widthIn', was: '240mm', now: '12' }
+      { path: 'widthIn', was: '240mm', now: '12' },
+      { path: 'sheets.0.thicknessIn', was: '32 thou', now: '.040' }
     ]);
     expect(differences(FILLED, structuredClone(FILLED))).toEqual([]);
   });

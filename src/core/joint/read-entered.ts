@@ -2,7 +2,7 @@ import { problemsOf } from '../schema/read.ts';
 import { slippedThicknessIn } from '../schema/fields.ts';
 import { writeDecimal } from '../units/format-length.ts';
 import { parseLength } from '../units/parse-length.ts';
-import { LapJoint, type EnteredLap } from './lap.ts';
+import { Joint, type EnteredJoint } from './kinds.ts';
 
 /** One field that cannot be read yet; `instead` is a text that would work, offered as one tap. */
 export interface EntryProblem {
@@ -11,16 +11,27 @@ export interface EntryProblem {
   instead: string | null;
 }
 
-export type ReadJoint =
-  { ok: true; definition: LapJoint } | { ok: false; problems: EntryProblem[] };
+export type ReadJoint = { ok: true; definition: Joint } | { ok: false; problems: EntryProblem[] };
 
-/** An empty optional field stands for "not given". */
-const given = (text: string): string | null => (text.trim() === '' ? null : text);
+const REASON_MISSING: EntryProblem = {
+  path: 'perInchReason',
+  message: 'say whose figure this is: the data and its sheet',
+  instead: null
+};
 
-function slipOf(path: string, entered: EnteredLap): string | null {
-  const sheet = /^sheets\.(\d+)\.thicknessIn$/.exec(path)?.[1];
-  if (sheet === undefined) return null;
-  const read = parseLength(entered.sheets[Number(sheet)]?.thicknessIn ?? '');
+const isThickness = (path: string) => /(thicknessIn|ThicknessIn|SheetIn)$/.test(path);
+
+/** The text at a dotted path. */
+export function textAt(entered: EnteredJoint, path: string): string {
+  let node: unknown = entered;
+  for (const key of path.split('.'))
+    node = typeof node === 'object' && node !== null ? (node as Record<string, unknown>)[key] : '';
+  return typeof node === 'string' ? node : '';
+}
+
+function slipOf(path: string, entered: EnteredJoint): string | null {
+  if (!isThickness(path)) return null;
+  const read = parseLength(textAt(entered, path));
   const moved = read.ok ? slippedThicknessIn(read.valueIn) : null;
   return moved === null ? null : writeDecimal(moved, 3, 6);
 }
@@ -30,12 +41,14 @@ function slipOf(path: string, entered: EnteredLap): string | null {
  *
  * @returns the definition in inches, or every field that cannot be read, in the form's order of paths
  */
-export function readEntered(entered: EnteredLap): ReadJoint {
-  const parsed = LapJoint.safeParse(
-    { ...entered, edgeIn: given(entered.edgeIn), nearPitchIn: given(entered.nearPitchIn) },
-    { reportInput: true }
-  );
-  if (parsed.success) return { ok: true, definition: parsed.data };
+export function readEntered(entered: EnteredJoint): ReadJoint {
+  const parsed = Joint.safeParse(entered, { reportInput: true });
+  if (parsed.success) {
+    const { perInch, perInchReason } = parsed.data;
+    if (perInch === null || perInchReason.trim() !== '')
+      return { ok: true, definition: parsed.data };
+    return { ok: false, problems: [REASON_MISSING] };
+  }
   return {
     ok: false,
     problems: problemsOf(parsed.error).map(({ path, message }) => ({

@@ -3,6 +3,7 @@ import { answer, notPossible, num, workLine, type Answer } from '../answer.ts';
 import { lengthIn } from '../schema/fields.ts';
 import { above, below, same, TOLERANCE } from '../units/tolerance.ts';
 import { canFill, fillStretch, stuckBetween, type Stretch } from './fill-stretch.ts';
+import { inside, mergeClosed, placesBetween } from './row-places.ts';
 
 const LONGEST_SPAN_IN = 1200;
 const MOST_GRID_POINTS = 200_000;
@@ -63,44 +64,6 @@ export const ConstrainedRowResult = z.strictObject({
 });
 export type ConstrainedRowResult = z.infer<typeof ConstrainedRowResult>;
 
-type KeepOut = ConstrainedRowInput['keepOut'][number];
-
-/** Overlapping and touching-inside intervals joined, rising, so that one pass along the row meets each once. */
-function mergeKeepOuts(keepOut: readonly KeepOut[]): KeepOut[] {
-  const merged: KeepOut[] = [];
-  for (const next of [...keepOut].sort((a, b) => a.fromIn - b.fromIn)) {
-    const last = merged.at(-1);
-    // Two that only touch leave their common boundary free: intervals are open.
-    if (last && below(next.fromIn, last.toIn)) last.toIn = Math.max(last.toIn, next.toIn);
-    else merged.push({ ...next });
-  }
-  return merged;
-}
-
-const inside = (placeIn: number, { fromIn, toIn }: KeepOut): boolean =>
-  above(placeIn, fromIn) && below(placeIn, toIn);
-
-/** Every place for a hole from one given hole to the next, both included. */
-function placesBetween(
-  fromIn: number,
-  toIn: number,
-  { startIn, gridIn }: ConstrainedRowInput,
-  keepOut: readonly KeepOut[]
-): Float64Array {
-  const places = [fromIn];
-  let obstacle = 0;
-  for (let k = Math.max(0, Math.floor((fromIn - startIn) / gridIn) - 1); ; k++) {
-    const placeIn = startIn + k * gridIn;
-    if (!below(placeIn, toIn)) break;
-    if (!above(placeIn, fromIn)) continue;
-    while (keepOut[obstacle] && !below(placeIn, keepOut[obstacle]?.toIn ?? 0)) obstacle += 1;
-    const blocking = keepOut[obstacle];
-    if (!blocking || !inside(placeIn, blocking)) places.push(placeIn);
-  }
-  places.push(toIn);
-  return Float64Array.from(places);
-}
-
 /** The least largest-pitch with which a stretch can be filled, or null when the least pitch is what stops it. */
 function pitchNeeded(stretch: Stretch): number | null {
   const { placesIn, minPitchIn, maxPitchIn } = stretch;
@@ -151,7 +114,7 @@ function explainStuck(stretch: Stretch): ReturnType<typeof notPossible> {
  */
 export function constrainedRow(input: ConstrainedRowInput): Answer<ConstrainedRowResult> {
   const { startIn, endIn, minPitchIn, maxPitchIn } = input;
-  const keepOut = mergeKeepOuts(input.keepOut);
+  const keepOut = mergeClosed(input.keepOut);
   const given: number[] = [];
   for (const holeIn of [startIn, ...input.fixedIn, endIn].sort((a, b) => a - b)) {
     if (below(holeIn, startIn) || above(holeIn, endIn))

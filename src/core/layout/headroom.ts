@@ -4,6 +4,7 @@ import type { Dash, Head } from '../schema/fields.ts';
 import { flushMethod } from '../stack/flush-method.ts';
 import { rivetLength } from '../stack/rivet-length.ts';
 import { below } from '../units/tolerance.ts';
+import type { HoleRoom } from './hole-room.ts';
 
 /** What stops a hole from taking the next larger rivet. */
 export type HeadroomLimit =
@@ -17,54 +18,15 @@ export interface HoleHeadroom {
   limitedBy: HeadroomLimit;
 }
 
-/** A laid-out joint as headroom needs it; lengths in inches. */
-export interface HeadroomInput {
-  /** in order along each row; y from the sheet's end */
-  holes: readonly { number: number; row: number; xIn: number; yIn: number }[];
-  widthIn: number;
-  overlapIn: number;
+/** One hole as headroom needs it: its room, its present size and the sheets it goes through, in. */
+export interface HoleToGrow {
+  room: HoleRoom;
   dash: Dash;
-  head: Head;
-  sheetsIn: number[];
-}
-
-type Hole = HeadroomInput['holes'][number];
-
-function byRow(holes: HeadroomInput['holes']): Map<number, Hole[]> {
-  const rows = new Map<number, Hole[]>();
-  for (const hole of holes) {
-    const row = rows.get(hole.row);
-    if (row) row.push(hole);
-    else rows.set(hole.row, [hole]);
-  }
-  return rows;
-}
-
-/** The row's hole nearest to x is one of the two around it: found by halving. */
-function nearestInRow(row: readonly Hole[], from: Hole): number {
-  let low = 0;
-  let high = row.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((row[middle]?.xIn ?? Infinity) < from.xIn) low = middle + 1;
-    else high = middle;
-  }
-  return [row[low - 1], row[low]].reduce(
-    (least, hole) =>
-      hole ? Math.min(least, Math.hypot(hole.xIn - from.xIn, hole.yIn - from.yIn)) : least,
-    Infinity
-  );
-}
-
-/** Distances that a larger rivet would have to respect. */
-interface Room {
-  edgeIn: number;
-  pitchIn: number;
-  betweenRowsIn: number;
+  sheetsIn: readonly number[];
 }
 
 /** What about the sheets themselves stops a size, whatever the hole. */
-function stoppedBySheets(dash: Dash, { head, sheetsIn }: HeadroomInput): HeadroomLimit | null {
+function stoppedBySheets(dash: Dash, head: Head, sheetsIn: number[]): HeadroomLimit | null {
   if (head === 'countersunk') {
     const flush = flushMethod({ sheetsIn, dash });
     if (flush.ok && flush.result.method === 'none') return 'flush';
@@ -83,7 +45,7 @@ function stoppedBySheets(dash: Dash, { head, sheetsIn }: HeadroomInput): Headroo
 
 function stoppedByRoom(
   dash: Dash,
-  room: Room,
+  room: HoleRoom,
   head: Head,
   limits: Multipliers
 ): HeadroomLimit | null {
@@ -97,40 +59,34 @@ function stoppedByRoom(
  * Rework headroom: for every hole the largest rivet that could legally replace the present one, given
  * edge distances, neighbours and, for flush heads, the sheets. Its neighbours keep their own size.
  *
- * @param input holes where they lie on the metal (on the ruler's marks, when they are marked), in
+ * @param holes with their room where they lie on the metal: at the ruler's marks, when they are marked
  * @param limits the rule profile's multiples of D
- * @returns one entry a hole, in the order given; cost O(holes × log holes)
+ * @returns one entry a hole, in the order given
  * @source handbook 4.2 and 4.7
  */
 export function headroom(
-  input: HeadroomInput,
+  holes: readonly HoleToGrow[],
+  head: Head,
   limits: Multipliers = DEFAULT_MULTIPLIERS
 ): HoleHeadroom[] {
-  const rows = byRow(input.holes);
-  const larger = DASHES.filter((dash) => dash > input.dash).map((dash) => ({
-    dash,
-    bySheets: stoppedBySheets(dash, input)
-  }));
-  return [...rows.values()].flatMap((row) =>
-    row.map((hole, index) => {
-      const neighbours = [rows.get(hole.row - 1), rows.get(hole.row + 1)];
-      const room: Room = {
-        edgeIn: Math.min(hole.xIn, input.widthIn - hole.xIn, hole.yIn, input.overlapIn - hole.yIn),
-        pitchIn: Math.min(
-          hole.xIn - (row[index - 1]?.xIn ?? -Infinity),
-          (row[index + 1]?.xIn ?? Infinity) - hole.xIn
-        ),
-        betweenRowsIn: Math.min(
-          ...neighbours.map((other) => (other ? nearestInRow(other, hole) : Infinity))
-        )
-      };
-      let largestDash = input.dash;
-      for (const { dash, bySheets } of larger) {
-        const limitedBy = stoppedByRoom(dash, room, input.head, limits) ?? bySheets;
-        if (limitedBy) return { hole: hole.number, largestDash, limitedBy };
-        largestDash = dash;
-      }
-      return { hole: hole.number, largestDash, limitedBy: 'no-larger-size' as const };
-    })
-  );
+  const bySheets = new Map<string, HeadroomLimit | null>();
+  const sheetsStop = (dash: Dash, sheetsIn: readonly number[]): HeadroomLimit | null => {
+    const key = `${dash}:${sheetsIn.join()}`;
+    let known = bySheets.get(key);
+    if (known === undefined) {
+      known = stoppedBySheets(dash, head, [...sheetsIn]);
+      bySheets.set(key, known);
+    }
+    return known;
+  };
+  return holes.map(({ room, dash, sheetsIn }) => {
+    let largestDash = dash;
+    for (const larger of DASHES) {
+      if (larger <= dash) continue;
+      const limitedBy = stoppedByRoom(larger, room, head, limits) ?? sheetsStop(larger, sheetsIn);
+      if (limitedBy) return { hole: room.hole, largestDash, limitedBy };
+      largestDash = larger;
+    }
+    return { hole: room.hole, largestDash, limitedBy: 'no-larger-size' as const };
+  });
 }

@@ -1,33 +1,32 @@
 import { describe, expect, it } from 'vitest';
-import { resultOf } from '../../../tests/support/cases';
-import { markWork, numberHoles } from './holes';
-import { rowLayout } from './row-layout';
+import { definition, layoutOf } from '../../../tests/support/joints';
+import { markWork } from './holes';
 
-const layout = resultOf(
-  rowLayout({
-    widthIn: 10.75,
+// 49 rivets in two staggered rows: 25 and 24
+const layout = layoutOf(
+  definition('lap', ['0.040', '0.040'], {
+    widthIn: '10.75',
     dash: 4,
-    head: 'universal',
-    required: 49,
     rows: 2,
     pattern: 'staggered',
-    prefer: 'fewest',
-    scale: '1/64'
+    scale: '1/64',
+    perInch: '4.5',
+    perInchReason: 'made up for the test'
   })
 );
-const holes = numberHoles(layout);
 const workOf = (number: number) => {
-  const hole = holes.find((candidate) => candidate.number === number);
-  if (!hole) throw new Error(`no hole ${number}`);
-  return markWork(hole, layout, '1/64');
+  const hole = layout.holes.find((candidate) => candidate.number === number);
+  const line = hole && layout.lines[hole.row - 1];
+  if (!hole || !line) throw new Error(`no hole ${number}`);
+  return markWork(hole, line, '1/64');
 };
 
 describe('the arithmetic of a mark', () => {
-  it('counts from the datum edge in pitches', () => {
+  it('counts along the line in pitches', () => {
     // 25 in the first row: pitch 10.1875 / 24 = 0.424479
     expect(workOf(4)[0]).toEqual({
-      label: 'hole 4 from the datum edge',
-      formula: 'first of row 1 + spaces × pitch = 0.28125 + 3 × 0.424479',
+      label: 'hole 4 along the line',
+      formula: 'first hole + spaces × pitch = 0.28125 + 3 × 0.424479',
       value: expect.closeTo(1.5546875, 12) as number,
       unit: 'in'
     });
@@ -42,7 +41,7 @@ describe('the arithmetic of a mark', () => {
   it('ends with what the ruler takes or adds', () => {
     expect(
       workOf(4)
-        .slice(1)
+        .slice(2)
         .map(({ value }) => value)
     ).toEqual([100 / 64, expect.closeTo(1 / 128, 12)]);
   });

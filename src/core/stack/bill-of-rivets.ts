@@ -36,7 +36,7 @@ export interface BillOfRivets {
 }
 
 /** Aluminium, lb/in³ (handbook 3.2). */
-const DENSITY_LB_PER_IN3 = 0.1;
+export const DENSITY_LB_PER_IN3 = 0.1;
 
 /**
  * Metal in one undriven rivet: shank cylinder and head. The universal head is taken as a spherical cap of

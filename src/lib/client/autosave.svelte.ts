@@ -1,19 +1,19 @@
 import { z } from 'zod';
 import type { Difference } from '$core/joint/differences.ts';
-import { EnteredLap } from '$core/joint/lap.ts';
+import { EnteredJoint } from '$core/joint/kinds.ts';
 import { Kept } from './kept';
 import { messageOf, send } from './send';
 
 /** What is saved of a joint. */
 export interface JointDocument {
   title: string;
-  definition: EnteredLap;
+  definition: EnteredJoint;
 }
 
 const Theirs = z.object({
   revision: z.int(),
   title: z.string(),
-  definition: EnteredLap,
+  definition: EnteredJoint,
   savedBy: z.string().nullable(),
   changes: z.array(z.object({ path: z.string(), was: z.string(), now: z.string() }))
 });
@@ -34,7 +34,7 @@ export type SaveState =
   | { kind: 'stale'; theirs: Stale };
 
 const Acknowledged = z.object({ revision: z.int(), savedAt: z.string() });
-const KeptTyping = z.object({ baseRevision: z.int(), title: z.string(), definition: EnteredLap });
+const KeptTyping = z.object({ baseRevision: z.int(), title: z.string(), definition: EnteredJoint });
 
 const PAUSE_MS = 350;
 const RETRY_MS = 2500;

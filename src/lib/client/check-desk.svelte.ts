@@ -8,7 +8,8 @@ import {
 } from '$core/check/hole-events.ts';
 import { SeenFlag } from '$core/check/findings.ts';
 import { problemsOf } from '$core/schema/read.ts';
-import type { Issue } from '$core/joint/issue.ts';
+import { predictedHeadIn3, type Issue } from '$core/joint/issue.ts';
+import type { Dash } from '$core/schema/fields.ts';
 import { Kept } from './kept';
 import { messageOf, send } from './send';
 
@@ -80,13 +81,19 @@ export class CheckDesk {
     });
   }
 
+  /** The rivet size of one hole. */
+  dashOf(hole: number): Dash {
+    return this.issue.holes.find(({ number }) => number === hole)?.dash ?? this.issue.facts.dash;
+  }
+
   /** The typed reading judged, or what is wrong with it; null while it is not complete. */
   reportFor(
     hole: number
   ): { report: HeadReport; reading: HeadReading } | { problems: Record<string, string> } | null {
     const { diameter, height, flags } = this.typedFor(hole);
     if (diameter.trim() === '' || height.trim() === '') return null;
-    const { dash, limits } = this.issue.facts;
+    const { limits } = this.issue.facts;
+    const dash = this.dashOf(hole);
     const read = HeadReading.safeParse({
       dash,
       limits,
@@ -107,13 +114,14 @@ export class CheckDesk {
   recordedFor(hole: number): { report: HeadReport; reading: HeadReading } | null {
     const last = this.states.get(hole)?.last;
     if (!last) return null;
-    const { dash, limits } = this.issue.facts;
+    const { limits } = this.issue.facts;
     const { diameterIn, heightIn, flags } = last;
-    return this.#reportOf(hole, { dash, limits, diameterIn, heightIn, flags });
+    return this.#reportOf(hole, { dash: this.dashOf(hole), limits, diameterIn, heightIn, flags });
   }
 
   #reportOf(hole: number, reading: HeadReading): { report: HeadReport; reading: HeadReading } {
-    const row = this.issue.holes.find(({ number }) => number === hole)?.row;
+    const own = this.issue.holes.find(({ number }) => number === hole);
+    const row = own?.row;
     const others = this.issue.holes
       .filter((other) => other.row === row && other.number !== hole)
       .map(({ number }) => number);
@@ -121,7 +129,7 @@ export class CheckDesk {
       reading,
       report: headReport(
         reading,
-        this.issue.facts.predictedIn3,
+        own ? predictedHeadIn3(this.issue.facts, own) : null,
         lastVolumesIn3(this.states, others)
       )
     };

@@ -1,19 +1,21 @@
-import { getContext, setContext } from 'svelte';
-import type { EnteredLap, LapJoint } from '$core/joint/lap.ts';
+import { getContext, setContext, untrack } from 'svelte';
+import type { EnteredJoint, Joint } from '$core/joint/kinds.ts';
 import { differences } from '$core/joint/differences.ts';
 import { readEntered, type EntryProblem } from '$core/joint/read-entered.ts';
 import type { Plan, Station } from '$core/plan-shape.ts';
+import { planCost } from '$core/plan-cost.ts';
 import { plan } from '$core/plan.ts';
 import type { RuleProfile } from '$core/rules/profile.ts';
-import { writeDecimal } from '$core/units/format-length.ts';
-import { waysOut, type WayOut } from '$core/ways-out.ts';
+import type { WayOut } from '$core/way-out.ts';
+import { waysOut } from '$core/ways-out.ts';
 import { Autosave, type Stale } from './autosave.svelte';
+import { Solver } from './solver.svelte';
 import { Undo } from './undo.svelte';
 
 interface OpenedJoint {
   id: string;
   title: string;
-  definition: EnteredLap;
+  definition: EnteredJoint;
   revision: number;
   savedAt: string;
   savedBy: string | null;
@@ -22,9 +24,16 @@ interface OpenedJoint {
 
 /** A plan together with the definition it was made from. */
 export interface ShownPlan {
-  definition: LapJoint;
+  definition: Joint;
   plan: Plan;
 }
+
+type Without<T> = T extends unknown ? Partial<Omit<T, 'kind'>> : never;
+/** Some fields of a joint of any kind. */
+export type Change = Without<EnteredJoint>;
+
+/** Plans beyond this many steps, some tenth of a second, are solved in a worker. */
+const STEPS_AT_ONCE = 4_000_000;
 
 /** One joint being worked on: what is typed, what follows from it, and whether it is saved. */
 export class Workspace {
@@ -32,21 +41,28 @@ export class Workspace {
   readonly profile: RuleProfile;
   readonly save: Autosave;
   title = $state('');
-  entered = $state.raw<EnteredLap>() as EnteredLap;
+  entered = $state.raw<EnteredJoint>() as EnteredJoint;
   picked = $state(1);
   arithmetic = $state(false);
 
   /** the last name that was one: an emptied field must not hold up every other save */
   #named = '';
-  #history = new Undo<EnteredLap>();
+  #history = new Undo<EnteredJoint>();
   #lastGood: ShownPlan | null = null;
 
+  readonly solver = new Solver();
   readonly read = $derived(readEntered(this.entered));
-  /** null while a field cannot be read */
+  /** a row with so much in its way that a worker solves it */
+  readonly slow: Joint | null = $derived.by(() =>
+    this.read.ok && planCost(this.read.definition) > STEPS_AT_ONCE ? this.read.definition : null
+  );
+  /** null while a field cannot be read, or a worker is solving */
   readonly now: ShownPlan | null = $derived.by(() => {
     if (!this.read.ok) return null;
     const { definition } = this.read;
-    return { definition, plan: plan(definition, this.profile) };
+    if (!this.slow) return { definition, plan: plan(definition, this.profile) };
+    const { solved } = this.solver;
+    return solved?.joint === definition ? { definition, plan: solved.plan } : null;
   });
   /** what the drawing may still show, dimmed, while a field is being retyped */
   readonly shown: ShownPlan | null = $derived.by(() => {
@@ -55,7 +71,7 @@ export class Workspace {
   });
   readonly problems: EntryProblem[] = $derived(this.read.ok ? [] : this.read.problems);
   readonly ways: WayOut[] = $derived.by(() =>
-    this.now ? waysOut(this.now.definition, this.profile, this.now.plan) : []
+    this.now && !this.slow ? waysOut(this.now.definition, this.profile, this.now.plan) : []
   );
 
   constructor(joint: OpenedJoint) {
@@ -68,6 +84,10 @@ export class Workspace {
       title: this.#named,
       definition: this.entered
     }));
+    $effect(() => {
+      const joint = this.slow;
+      untrack(() => (joint ? void this.solver.solve(joint, this.profile) : this.solver.rest()));
+    });
   }
 
   get nameMissing(): boolean {
@@ -102,17 +122,44 @@ export class Workspace {
   }
 
   /** Changes some fields. `field` names what is typed in, so that typing on is one undo step. */
-  edit(change: Partial<EnteredLap>, field: string): void {
+  edit(change: Change, field: string): void {
     this.#history.remember(this.entered, field, performance.now());
-    this.entered = { ...this.entered, ...change };
+    this.entered = { ...this.entered, ...change } as EnteredJoint;
     this.save.touch();
   }
 
-  editSheet(index: number, change: Partial<EnteredLap['sheets'][number]>): void {
+  editSheet(index: number, change: Record<string, string>): void {
     const sheets = this.entered.sheets.map((sheet, at) =>
       at === index ? { ...sheet, ...change } : sheet
     );
-    this.edit({ sheets }, `sheets.${index}.${Object.keys(change).join()}`);
+    this.edit({ sheets } as Change, `sheets.${index}.${Object.keys(change).join()}`);
+  }
+
+  /** Another definition in this one's place, one step of undo. */
+  replace(definition: EnteredJoint): void {
+    this.#history.remember(this.entered, 'replace', performance.now());
+    this.entered = definition;
+    this.save.touch();
+  }
+
+  /** Writes one field by its dotted path. */
+  setAt(path: string, text: string): void {
+    const [key = '', index, field] = path.split('.');
+    if (index === undefined || field === undefined) {
+      this.edit({ [key]: text } as Change, path);
+      return;
+    }
+    const list = (this.entered as Record<string, unknown>)[key];
+    if (!Array.isArray(list)) return;
+    const changed = list.map((item: object, at) =>
+      at === Number(index) ? { ...item, [field]: text } : item
+    );
+    this.edit({ [key]: changed } as Change, path);
+  }
+
+  /** Solves the rows past what is in the way once more. */
+  solveAgain(): void {
+    if (this.slow) void this.solver.solve(this.slow, this.profile);
   }
 
   rename(title: string): void {
@@ -124,17 +171,7 @@ export class Workspace {
 
   /** Takes one of the plan's own suggestions. */
   take({ change }: WayOut): void {
-    const { widthIn, edgeIn, ...picked } = change;
-    this.edit(
-      {
-        ...picked,
-        ...(widthIn === undefined ? {} : { widthIn: writeDecimal(widthIn, 0, 6) }),
-        ...(edgeIn === undefined
-          ? {}
-          : { edgeIn: edgeIn === null ? '' : writeDecimal(edgeIn, 0, 6) })
-      },
-      'way out'
-    );
+    this.edit(change as Change, 'way out');
   }
 
   undo(): void {
@@ -158,16 +195,18 @@ export class Workspace {
     return this.problems.find((problem) => problem.path === path);
   }
 
-  /** Picks the hole `by` further on, staying on the layout. */
-  step(by: number, holes: number): void {
-    this.picked = Math.min(Math.max(1, this.picked + by), Math.max(1, holes));
+  /** Picks the hole `by` further on among those there are. */
+  step(by: number, numbers: readonly number[]): void {
+    const at = numbers.indexOf(this.picked);
+    const next = numbers[Math.min(Math.max(0, at + by), numbers.length - 1)];
+    if (next !== undefined) this.picked = at === -1 ? (numbers[0] ?? 1) : next;
   }
 
   warningsAt(station: Station) {
     return this.now?.plan.warnings.filter((warning) => warning.station === station) ?? [];
   }
 
-  #goTo(version: EnteredLap | null): void {
+  #goTo(version: EnteredJoint | null): void {
     if (!version) return;
     this.entered = version;
     this.save.touch();

@@ -10,8 +10,19 @@
     /** a vertical one's text stands on this side */
     side?: 'left' | 'right';
     strong?: boolean;
+    /** where a text that does not fit between stands */
+    spill?: 'before' | 'after' | 'below';
   }
-  let { at, from, to, text, axis = 'x', side = 'left', strong = false }: Props = $props();
+  let {
+    at,
+    from,
+    to,
+    text,
+    axis = 'x',
+    side = 'left',
+    strong = false,
+    spill = 'before'
+  }: Props = $props();
   const middle = $derived((from + to) / 2);
   const textWidth = $derived(text.length * 7.6 + 10);
   const room = $derived(Math.abs(to - from) > textWidth + 16);
@@ -23,8 +34,14 @@
     {#if room}
       <rect x={middle - textWidth / 2} y={at - 10} width={textWidth} height="20" />
       <text x={middle} y={at + 5} text-anchor="middle">{text}</text>
+    {:else if spill === 'below'}
+      <text x={middle} y={at + 19} text-anchor="middle">{text}</text>
     {:else}
-      <text x={from - 8} y={at + 5} text-anchor="end">{text}</text>
+      <text
+        x={spill === 'before' ? from - 8 : to + 8}
+        y={at + 5}
+        text-anchor={spill === 'before' ? 'end' : 'start'}>{text}</text
+      >
     {/if}
   {:else}
     <path d="M{at} {from} V{to} M{at - 6} {from} h12 M{at - 6} {to} h12" />

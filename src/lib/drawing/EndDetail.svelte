@@ -1,5 +1,7 @@
 <script lang="ts">
+  import { drillIn } from '$core/catalog/drills.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
+  import type { Dash } from '$core/schema/fields.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ShownPlan } from '$lib/client/workspace.svelte';
   import Dim from './Dim.svelte';
@@ -15,7 +17,7 @@
 
   let widthPx = $state(700);
   let heightPx = $state(210);
-  const LEFT = 252;
+  const LEFT = 276;
   const RIGHT = 24;
   const TOP = 26;
   const BOTTOM = 14;
@@ -25,13 +27,20 @@
   const layout = $derived(shown.plan.layout.ok ? shown.plan.layout.result : null);
   const rivet = $derived(rivetSize(shown.plan.dash));
   const headDiameterIn = $derived(rivet.head[shown.definition.head].diameterIn);
+  const first = $derived(shown.plan.holes.find((hole) => hole.row === 1));
+  const second = $derived(
+    shown.plan.holes.find((hole) => hole.number === layout?.lines[0]?.holes[1])
+  );
+  const nextRow = $derived(
+    layout?.transverseIn === null ? undefined : shown.plan.holes.find((hole) => hole.row === 2)
+  );
+  const pitchIn = $derived(layout?.pitchIn ?? 1);
+  const heightIn = $derived(layout?.heightIn ?? 1);
   const pxPerIn = $derived(
-    layout
-      ? Math.min(
-          (heightPx - TOP - BOTTOM) / layout.overlapIn,
-          (widthPx - LEFT - RIGHT) / (layout.edgeIn + SPACES_SHOWN * layout.pitchIn)
-        )
-      : 1
+    Math.min(
+      (heightPx - TOP - BOTTOM) / heightIn,
+      (widthPx - LEFT - RIGHT) / ((first?.xIn ?? 0) + SPACES_SHOWN * pitchIn)
+    )
   );
   const shownIn = $derived((widthPx - LEFT - RIGHT) / pxPerIn);
   const x = $derived((inches: number) => LEFT + inches * pxPerIn);
@@ -39,12 +48,16 @@
   const holes = $derived(
     shown.plan.holes.filter((hole) => hole.xIn < shownIn - headDiameterIn / 2)
   );
+  const holeRadius = (dash: Dash) => (drillIn(rivetSize(dash).drill.close) / 2) * pxPerIn;
+  const rows = $derived([
+    ...new Set(shown.plan.holes.filter((hole) => hole.xIn < shownIn).map((hole) => hole.yIn))
+  ]);
 </script>
 
 <div class="detail" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
   {#if layout}
-    {@const endX = Math.min(x(shownIn), x(shown.definition.widthIn))}
-    {@const foot = y(layout.overlapIn)}
+    {@const endX = Math.min(x(shownIn), x(layout.widthIn))}
+    {@const foot = y(heightIn)}
     <svg width={widthPx} height={heightPx} role="img" aria-label="Datum corner enlarged, to scale">
       <text class="draw-title" x="14" y="24">Datum corner</text>
       <text class="draw-note" x="14" y="44">{(pxPerIn / 96).toFixed(1)} × full size</text>
@@ -54,60 +67,58 @@
       <path class="end" d="M{x(0)} {foot} V{y(0)} H{endX}" />
       <path class="hidden-edge" d="M{x(0)} {foot} H{endX}" />
       <path class="break" d="M{endX} {y(0)} V{foot}" />
-      {#each layout.rows as row, index (index)}
-        <path class="scribed" d="M{x(0) - 10} {y(row.offsetIn)} H{endX}" />
-      {/each}
+      {#if rows.length <= 8}
+        {#each rows as rowIn (rowIn)}
+          <path class="scribed" d="M{x(0) - 10} {y(rowIn)} H{endX}" />
+        {/each}
+      {/if}
       {#each holes as hole (hole.number)}
         <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
         <g
           class="hole"
           class:picked={hole.number === picked}
+          class:open={hole.state === 'held-open'}
           transform="translate({x(hole.xIn)} {y(hole.yIn)})"
           onclick={() => onpick(hole.number)}
         >
-          <circle class="head" r={(headDiameterIn / 2) * pxPerIn} />
-          <circle class="edge" r={(shown.plan.hole.diameterIn / 2) * pxPerIn} />
+          {#if hole.state === 'rivet'}<circle
+              class="head"
+              r={(rivetSize(hole.dash).head[shown.definition.head].diameterIn / 2) * pxPerIn}
+            />{/if}
+          <circle class="edge" r={holeRadius(hole.dash)} />
           <text y="5" text-anchor="middle">{hole.number}</text>
         </g>
       {/each}
-      <Dim
-        at={y(0) - 12}
-        from={x(0)}
-        to={x(layout.edgeIn)}
-        text={preferences.text(layout.edgeIn)}
-      />
-      {#if x(layout.edgeIn + layout.pitchIn) < endX}
-        <Dim
-          at={y(0) - 12}
-          from={x(layout.edgeIn)}
-          to={x(layout.edgeIn + layout.pitchIn)}
-          text={preferences.text(layout.pitchIn)}
-          strong
-        />
-      {/if}
-      <Dim
-        axis="y"
-        at={x(0) - 22}
-        from={y(0)}
-        to={y(layout.edgeIn)}
-        text={preferences.text(layout.edgeIn)}
-      />
-      {#if layout.rows.length > 1}
+      {#if first}
+        <Dim at={y(0) - 12} from={x(0)} to={x(first.xIn)} text={preferences.text(first.xIn)} />
+        {#if second && x(second.xIn) < endX}
+          <Dim
+            at={y(0) - 12}
+            from={x(first.xIn)}
+            to={x(second.xIn)}
+            text={preferences.text(second.xIn - first.xIn)}
+            spill="after"
+            strong
+          />
+        {/if}
         <Dim
           axis="y"
           at={x(0) - 22}
-          from={y(layout.edgeIn)}
-          to={y(layout.edgeIn + layout.transverseIn)}
-          text={preferences.text(layout.transverseIn)}
+          from={y(0)}
+          to={y(first.yIn)}
+          text={preferences.text(first.yIn)}
         />
+        {#if nextRow}
+          <Dim
+            axis="y"
+            at={x(0) - 22}
+            from={y(first.yIn)}
+            to={y(nextRow.yIn)}
+            text={preferences.text(nextRow.yIn - first.yIn)}
+          />
+        {/if}
       {/if}
-      <Dim
-        axis="y"
-        at={x(0) - 86}
-        from={y(0)}
-        to={foot}
-        text="{preferences.text(layout.overlapIn)} lap"
-      />
+      <Dim axis="y" at={x(0) - 86} from={y(0)} to={foot} text={preferences.text(heightIn)} />
     </svg>
   {/if}
 </div>

@@ -6,6 +6,8 @@
   /** Every hole of an issue where it lies, marked by its verdict; seen from the driven side. */
   interface Props {
     holes: { number: number; row: number; xIn: number; yIn: number }[];
+    /** drilled and never riveted */
+    heldOpen: { number: number; xIn: number; yIn: number; reason: string }[];
     widthIn: number;
     overlapIn: number;
     states: Map<number, HoleState>;
@@ -13,32 +15,57 @@
     picked: number;
     onpick: (hole: number) => void;
   }
-  let { holes, widthIn, overlapIn, states, onItsWay, picked, onpick }: Props = $props();
+  let { holes, heldOpen, widthIn, overlapIn, states, onItsWay, picked, onpick }: Props = $props();
 
   let roomPx = $state(800);
   /** marks closer than this could not be told apart or hit: the map scrolls instead */
   const LEAST_PITCH_PX = 25;
-  const perRow = $derived(holes.filter((hole) => hole.row === 1).length);
-  const widthPx = $derived(Math.max(roomPx, perRow * LEAST_PITCH_PX + 90));
-  const HIGH_PX = 190;
+  const MOST_ROWS = 6;
+  const ROWS_HIGH_PX = 190;
+  const TRUE_HIGH_PX = 340;
   /** marks must stay readable, so rows that lie closer than this on the screen are drawn apart */
   const LEAST_ROW_PX = 46;
-  const rows = $derived(Math.max(1, ...holes.map((hole) => hole.row)));
-  const scene = $derived(
-    fitPlan(widthIn, overlapIn, { widthPx, heightPx: HIGH_PX, marginX: 30, marginY: 20 })
+  const rowsIn = $derived(
+    [...new Set([...holes, ...heldOpen].map((hole) => Number(hole.yIn.toFixed(6))))].sort(
+      (a, b) => a - b
+    )
   );
-  const rowGapPx = $derived.by(() => {
-    const first = holes.find((hole) => hole.row === 1)?.yIn ?? 0;
-    const second = holes.find((hole) => hole.row === 2)?.yIn;
-    return Math.max(LEAST_ROW_PX, second === undefined ? 0 : (second - first) * scene.pxPerIn);
-  });
-  const spread = $derived(rows > 1 || overlapIn * scene.pxPerIn < 60);
+  /** straight rows are drawn apart; rings and slants as they lie */
+  const inRows = $derived(rowsIn.length <= MOST_ROWS);
+  const highPx = $derived(inRows ? ROWS_HIGH_PX : TRUE_HIGH_PX);
+  const perRow = $derived(
+    inRows
+      ? Math.max(
+          ...rowsIn.map((rowIn) => holes.filter((hole) => Math.abs(hole.yIn - rowIn) < 1e-6).length)
+        )
+      : 0
+  );
+  const widthPx = $derived(Math.max(roomPx, perRow * LEAST_PITCH_PX + 90));
+  const scene = $derived(
+    fitPlan(
+      { xIn: 0, yIn: 0, wIn: widthIn, hIn: overlapIn },
+      { widthPx, heightPx: highPx, marginX: 30, marginY: 24 }
+    )
+  );
+  const rowGapPx = $derived(
+    Math.max(LEAST_ROW_PX, ((rowsIn[1] ?? 0) - (rowsIn[0] ?? 0)) * scene.pxPerIn)
+  );
+  const spread = $derived(inRows && (rowsIn.length > 1 || overlapIn * scene.pxPerIn < 60));
   // Seen from the other side the datum is at the right hand.
   const x = $derived((inches: number) => widthPx - scene.originX - inches * scene.pxPerIn);
-  const topY = $derived((HIGH_PX - (rows - 1) * rowGapPx) / 2);
-  const y = $derived((row: number) => topY + (row - 1) * rowGapPx);
+  const topY = $derived((highPx - (rowsIn.length - 1) * rowGapPx) / 2);
+  const y = $derived((yIn: number) =>
+    inRows
+      ? topY + Math.max(0, rowsIn.indexOf(Number(yIn.toFixed(6)))) * rowGapPx
+      : scene.originY + yIn * scene.pxPerIn
+  );
   const pitchPx = $derived(
-    holes.length > 1 ? ((holes[1]?.xIn ?? 0) - (holes[0]?.xIn ?? 0)) * scene.pxPerIn : 40
+    holes.length > 1
+      ? Math.hypot(
+          (holes[1]?.xIn ?? 0) - (holes[0]?.xIn ?? 0),
+          inRows ? 0 : (holes[1]?.yIn ?? 0) - (holes[0]?.yIn ?? 0)
+        ) * scene.pxPerIn
+      : 40
   );
   const radius = $derived(Math.max(4, Math.min(12, Math.abs(pitchPx) * 0.36)));
   const kindOf = (hole: number): MarkKind =>
@@ -53,7 +80,7 @@
 <div class="map" bind:clientWidth={roomPx}>
   <svg
     width={widthPx}
-    height={HIGH_PX}
+    height={highPx}
     role="group"
     aria-label="Hole map by verdict"
     data-testid="hole-map"
@@ -61,9 +88,9 @@
     <rect
       class="metal"
       x={x(widthIn)}
-      y={topY - 46}
+      y={inRows ? topY - 46 : scene.originY}
       width={x(0) - x(widthIn)}
-      height={(rows - 1) * rowGapPx + 84}
+      height={inRows ? (rowsIn.length - 1) * rowGapPx + 84 : overlapIn * scene.pxPerIn}
       rx="3"
     />
     {#each holes as hole (hole.number)}
@@ -71,7 +98,7 @@
       <!-- svelte-ignore a11y_click_events_have_key_events -->
       <g
         class="hole"
-        transform="translate({x(hole.xIn)} {y(hole.row)})"
+        transform="translate({x(hole.xIn)} {y(hole.yIn)})"
         role="button"
         tabindex="-1"
         aria-label="hole {hole.number}, {kind}"
@@ -97,11 +124,22 @@
         {/if}
       </g>
     {/each}
-    <text class="side" x={x(0)} y={HIGH_PX - 4} text-anchor="end"
+    {#each heldOpen as hole (hole.number)}
+      <g
+        class="open"
+        transform="translate({x(hole.xIn)} {y(hole.yIn)})"
+        data-held-open={hole.number}
+      >
+        <path d="M0 {-radius - 2}L{radius + 2} 0L0 {radius + 2}L{-radius - 2} 0Z" />
+        <text y={radius + 15} text-anchor="middle">open</text>
+        <title>hole {hole.number} is held open: {hole.reason}. It gets no rivet.</title>
+      </g>
+    {/each}
+    <text class="side" x={x(0)} y={highPx - 4} text-anchor="end"
       >datum edge, right hand from this side</text
     >
     {#if spread}
-      <text class="side" x={x(widthIn)} y={HIGH_PX - 4}
+      <text class="side" x={x(widthIn)} y={highPx - 4}
         >along the row to scale; rows drawn apart</text
       >
     {/if}
@@ -129,6 +167,15 @@
   }
   .target {
     fill: transparent;
+  }
+  .open path {
+    fill: var(--amber-soft);
+    stroke: var(--amber);
+    stroke-width: 2;
+  }
+  .open text {
+    font-size: 12px;
+    fill: var(--amber);
   }
   .ring {
     fill: none;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { PlannedStack } from '$core/plan-shape.ts';
   import { nominalHead } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -11,9 +12,10 @@
   /** The section through one rivet, to one scale: as inserted, and driven as predicted. */
   interface Props {
     shown: ShownPlan;
+    stack: PlannedStack;
     stale?: boolean;
   }
-  let { shown, stale = false }: Props = $props();
+  let { shown, stack, stale = false }: Props = $props();
   const preferences = usePreferences();
 
   let widthPx = $state(800);
@@ -23,16 +25,16 @@
   /** half of the sheet shown beside each rivet, in diameters */
   const BESIDE_D = 1.3;
 
-  const D = $derived(shown.plan.diameterIn);
-  const length = $derived(shown.plan.length.ok ? shown.plan.length.result : null);
-  const head = $derived(shown.plan.head.ok ? shown.plan.head.result : null);
+  const D = $derived(rivetSize(stack.dash).diameterIn);
+  const length = $derived(stack.length.ok ? stack.length.result : null);
+  const head = $derived(stack.head.ok ? stack.head.result : null);
   const shape = $derived(
     length
       ? sectionShape(
-          shown.definition.sheets,
-          rivetSize(shown.plan.dash),
+          stack.sheets,
+          rivetSize(stack.dash),
           shown.definition.head,
-          shown.plan.hole.diameterIn,
+          stack.hole.diameterIn,
           length.lengthIn
         )
       : null

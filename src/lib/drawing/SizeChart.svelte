@@ -98,7 +98,7 @@
       <g
         class="size"
         class:chosen={size.dash === shown.plan.dash}
-        class:refused={!size.required.ok}
+        class:refused={size.required?.ok === false}
         onclick={() => onpick(size.dash)}
       >
         <rect
@@ -147,14 +147,22 @@
           >
         {/each}
         <text class="need" {x} y={chartFoot + 24} text-anchor="middle">
-          {size.required.ok ? `${size.required.result.required} rivets` : 'not given'}
+          {size.required === null
+            ? ''
+            : size.required.ok
+              ? `${size.required.result.required} rivets`
+              : 'not given'}
         </text>
         <text class="draw-note" {x} y={chartFoot + 43} text-anchor="middle">
-          {size.required.ok
-            ? `${size.required.result.critical} governs`
-            : size.shearPerInch > MOST_PER_INCH
-              ? 'too small'
-              : 'too large'}
+          {size.required === null
+            ? ''
+            : size.required.ok
+              ? size.required.result.critical === null
+                ? 'by own data'
+                : `${size.required.result.critical} governs`
+              : size.shearPerInch > MOST_PER_INCH
+                ? 'too small'
+                : 'too large'}
         </text>
       </g>
     {/each}

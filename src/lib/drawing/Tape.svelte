@@ -1,23 +1,29 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import type { PlannedHole } from '$core/layout/holes.ts';
-  import type { RowLayoutResult } from '$core/layout/row-layout.ts';
+  import type { LaidLine, PlannedHole } from '$core/layout/holes.ts';
+  import { alongOf } from '$core/layout/lines.ts';
   import { formatLength, exactDecimal, type LengthStyle } from '$core/units/format-length.ts';
   import { RulerScale } from '$core/units/ruler.ts';
-  import { same } from '$core/units/tolerance.ts';
+  import { below, same } from '$core/units/tolerance.ts';
+  import RingMarks from './RingMarks.svelte';
   import { rulerTicks } from './tape';
 
-  /** The running marks of one row from the datum edge, on the chosen ruler. */
+  /** The running marks of one line from the datum, on the chosen ruler. */
   interface Props {
-    layout: RowLayoutResult;
-    holes: PlannedHole[];
-    widthIn: number;
+    lines: readonly LaidLine[];
+    holes: readonly PlannedHole[];
     scale: RulerScale;
+    datum: string;
+    /** where marks may be measured from, in words */
+    datums: readonly { value: string; text: string }[];
     picked: number;
     onpick: (hole: number) => void;
     onscale: (scale: RulerScale) => void;
+    ondatum: (datum: string) => void;
+    onread: () => void;
   }
-  let { layout, holes, widthIn, scale, picked, onpick, onscale }: Props = $props();
+  let { lines, holes, scale, datum, datums, picked, onpick, onscale, ondatum, onread }: Props =
+    $props();
 
   const STYLE: Record<RulerScale, LengthStyle> = {
     '1/32': '1/32',
@@ -37,22 +43,68 @@
           ? value.replace('mm', ' mm')
           : `${value} in`
   }));
-  const choose = (value: string) => onscale(RulerScale.parse(value));
   /** room that one mark's label needs with two levels, px */
-  const LABEL_PX = 33;
+  const LABEL_PX = 36;
+  /** a drawing wider than this is more than a browser draws at once */
+  const WIDEST_PX = 30_000;
   const SIDE = 26;
 
   let roomPx = $state(1100);
   let strip = $state<HTMLDivElement>();
-  const row = $derived(holes.find((hole) => hole.number === picked)?.row ?? 1);
-  const marks = $derived(holes.filter((hole) => hole.row === row));
-  const widthPx = $derived(Math.max(roomPx, marks.length * LABEL_PX + 2 * SIDE));
-  const pxPerIn = $derived((widthPx - 2 * SIDE) / widthIn);
-  const ticks = $derived(rulerTicks(widthIn, scale, pxPerIn));
-  const x = $derived((inches: number) => SIDE + inches * pxPerIn);
-  const figure = $derived((inches: number) => formatLength(inches, STYLE[scale]).figure);
+  const byNumber = $derived(new Map(holes.map((hole) => [hole.number, hole])));
+  const line = $derived(
+    lines.find(
+      ({ holes: own }, index) => own.includes(picked) && byNumber.get(picked)?.row === index + 1
+    ) ??
+      lines.find(({ holes: own }) => own.includes(picked)) ??
+      lines[0]
+  );
+  const marks = $derived(
+    (line?.holes ?? []).map((number) => byNumber.get(number)).filter((hole) => hole !== undefined)
+  );
+  const lengthIn = $derived(line?.path.path === 'straight' ? line.path.lengthIn : 0);
+  const datumIn = $derived(line?.datumIn ?? 0);
+  const closestIn = $derived(
+    marks.slice(1).reduce((least, mark, index) => {
+      const before = marks[index];
+      return before ? Math.min(least, Math.abs(markOf(mark) - markOf(before)) || Infinity) : least;
+    }, Infinity)
+  );
+  const widthPx = $derived(
+    Math.min(
+      WIDEST_PX,
+      Math.max(roomPx, closestIn === Infinity ? 0 : (lengthIn * LABEL_PX) / closestIn + 2 * SIDE)
+    )
+  );
+  const pxPerIn = $derived((widthPx - 2 * SIDE) / Math.max(1e-6, lengthIn));
+  /** marks of this line from the datum; a corner hole of another line is measured along this one */
+  const fromDatum = $derived((atXIn: number, atYIn: number): number =>
+    line ? alongOf(line.path, atXIn, atYIn) - datumIn : 0
+  );
+  const markOf = $derived((hole: PlannedHole) => fromDatum(hole.markXIn, hole.markYIn));
+  const ticks = $derived([
+    ...rulerTicks(Math.max(0, lengthIn - datumIn), scale, pxPerIn),
+    ...(datumIn > 0
+      ? rulerTicks(datumIn, scale, pxPerIn)
+          .filter((tick) => tick.atIn > 0)
+          .map((tick) => ({ ...tick, atIn: -tick.atIn }))
+      : [])
+  ]);
+  const x = $derived((fromDatumIn: number) => SIDE + (datumIn + fromDatumIn) * pxPerIn);
+  const figure = $derived((inches: number) => formatLength(Math.abs(inches), STYLE[scale]).figure);
+  const bothWays = $derived(datumIn > 0 && below(datumIn, lengthIn));
+  const label = $derived((inches: number) =>
+    bothWays && inches < 0 ? `‹${figure(inches)}` : figure(inches)
+  );
+  /** Goes to the first hole that is this line's own: a corner belongs to the line before. */
+  function chooseLine(key: string): void {
+    const row = lines.findIndex((other) => other.key === key);
+    const numbers = lines[row]?.holes ?? [];
+    const hole = numbers.find((number) => byNumber.get(number)?.row === row + 1) ?? numbers[0];
+    if (hole !== undefined) onpick(hole);
+  }
   const TICK_PX = [26, 18, 12, 7] as const;
-  const stepped = $derived(layout.steppedOffErrorIn);
+  const stepped = $derived(line?.steppedOffErrorIn ?? null);
 
   // Only picking a hole scrolls the tape: asking for its place while typing would lay the page out twice.
   $effect(() => {
@@ -60,7 +112,7 @@
     untrack(() => {
       const mark = marks.find(({ number }) => number === hole);
       if (!strip || !mark) return;
-      const at = x(mark.markIn);
+      const at = x(markOf(mark));
       if (at < strip.scrollLeft + 40 || at > strip.scrollLeft + strip.clientWidth - 40)
         strip.scrollTo({ left: at - strip.clientWidth / 2 });
     });
@@ -69,83 +121,94 @@
 
 <section class="tape" aria-label="Running marks">
   <header>
-    <h2 class="label">
-      Row {row}{layout.rows.length > 1 ? ` of ${layout.rows.length}` : ''}: running marks from the
-      datum edge
-    </h2>
+    <h2 class="sr-only">Running marks</h2>
+    {#if lines.length > 1}
+      <select
+        class="field-box line"
+        aria-label="Rivet line"
+        value={line?.key}
+        onchange={(event) => chooseLine(event.currentTarget.value)}
+      >
+        {#each lines as other (other.key)}<option value={other.key}>{other.name}</option>{/each}
+      </select>
+    {/if}
     <label class="ruler">
-      <span class="hint">on the ruler</span>
+      <span class="hint">from</span>
       <select
         class="field-box"
+        aria-label="Datum"
+        value={datum}
+        onchange={(event) => ondatum(event.currentTarget.value)}
+      >
+        {#each datums as option (option.value)}<option value={option.value}>{option.text}</option
+          >{/each}
+      </select>
+    </label>
+    <label class="ruler">
+      <span class="hint">ruler</span>
+      <select
+        class="field-box"
+        aria-label="Ruler"
         value={scale}
-        onchange={(event) => choose(event.currentTarget.value)}
+        onchange={(event) => onscale(RulerScale.parse(event.currentTarget.value))}
       >
         {#each RULERS as ruler (ruler.value)}<option value={ruler.value}>{ruler.text}</option
           >{/each}
       </select>
     </label>
-    {#if layout.rows.length > 1}
-      <div class="rows">
-        {#each layout.rows.keys() as index (index)}
-          {@const first = holes.find((hole) => hole.row === index + 1)}
-          <button
-            class="act small"
-            type="button"
-            aria-pressed={row === index + 1}
-            onclick={() => first && onpick(first.number)}>Row {index + 1}</button
-          >
-        {/each}
-      </div>
-    {/if}
-    <p class="stepped" class:off={!same(stepped, 0)} data-testid="stepped-off">
-      {#if same(stepped, 0)}
-        Stepping off would end exactly.
-      {:else}
-        Stepping off would end {figure(Math.abs(stepped))}
-        {STYLE[scale] === 'mm' ? 'mm' : 'in'}
-        {stepped > 0 ? 'long' : 'short'}.
-      {/if}
-    </p>
-  </header>
-  <div class="strip" bind:this={strip} bind:clientWidth={roomPx}>
-    <svg width={widthPx} height="92" role="list" aria-label="Marks of row {row}">
-      <rect class="steel" x={x(0)} y="44" width={x(widthIn) - x(0)} height="46" />
-      {#each ticks as tick (tick.atIn)}
-        <path class="tick" d="M{x(tick.atIn)} 44 v{TICK_PX[tick.rank]}" />
-        {#if tick.text !== null}
-          <text class="inch" x={x(tick.atIn) + 4} y="85">{tick.text}</text>
+    {#if stepped !== null}
+      <p class="stepped" class:off={!same(stepped, 0)} data-testid="stepped-off">
+        {#if same(stepped, 0)}
+          Stepping off would end exactly.
+        {:else}
+          Stepping off would end {figure(stepped)}
+          {STYLE[scale] === 'mm' ? 'mm' : 'in'}
+          {stepped > 0 ? 'long' : 'short'}.
         {/if}
-      {/each}
-      {#each marks as mark, index (mark.number)}
-        {@const level = index % 2}
-        <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
-        <g
-          class="mark"
-          class:chosen={mark.number === picked}
-          role="listitem"
-          data-mark={mark.number}
-          onclick={() => onpick(mark.number)}
-        >
-          <rect
-            class="target"
-            x={x(mark.markIn) - LABEL_PX / 2}
-            y="0"
-            width={LABEL_PX}
-            height="60"
-          />
-          {#if level === 0}<path class="leader" d="M{x(mark.markIn)} 17 V38" />{/if}
-          <path class="arrow" d="M{x(mark.markIn) - 5} 35 h10 L{x(mark.markIn)} 44 Z" />
-          <text x={x(mark.markIn)} y={level === 0 ? 13 : 31} text-anchor="middle"
-            >{figure(mark.markIn)}</text
+      </p>
+    {/if}
+    <button class="act read" type="button" onclick={onread}>Read out <kbd>R</kbd></button>
+  </header>
+  {#if line?.path.path === 'circle'}
+    <RingMarks {marks} {figure} {picked} {onpick} />
+  {:else if line}
+    <div class="strip" bind:this={strip} bind:clientWidth={roomPx}>
+      <svg width={widthPx} height="92" role="list" aria-label="Marks of {line.name}">
+        <rect class="steel" x={x(-datumIn)} y="44" width={lengthIn * pxPerIn} height="46" />
+        {#each ticks as tick (tick.atIn)}
+          <path class="tick" d="M{x(tick.atIn)} 44 v{TICK_PX[tick.rank]}" />
+          {#if tick.text !== null}
+            <text class="inch" x={x(tick.atIn) + 4} y="85">{tick.text}</text>
+          {/if}
+        {/each}
+        <path class="datum" d="M{x(0)} 30 V90" />
+        {#each marks as mark, index (mark.number)}
+          {@const level = index % 2}
+          {@const at = x(markOf(mark))}
+          <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
+          <g
+            class="mark"
+            class:chosen={mark.number === picked}
+            class:open={mark.state === 'held-open'}
+            role="listitem"
+            data-mark={mark.number}
+            onclick={() => onpick(mark.number)}
           >
-          <title
-            >hole {mark.number}: exact {exactDecimal(mark.xIn)}, mark {exactDecimal(mark.markIn)},
-            off by {exactDecimal(mark.residualIn)}</title
-          >
-        </g>
-      {/each}
-    </svg>
-  </div>
+            <rect class="target" x={at - LABEL_PX / 2} y="0" width={LABEL_PX} height="60" />
+            {#if level === 0}<path class="leader" d="M{at} 17 V38" />{/if}
+            <path class="arrow" d="M{at - 5} 35 h10 L{at} 44 Z" />
+            <text x={at} y={level === 0 ? 13 : 31} text-anchor="middle">{label(markOf(mark))}</text>
+            <title
+              >hole {mark.number}{mark.state === 'held-open' ? `, held open: ${mark.reason}` : ''}:
+              exact {exactDecimal(fromDatum(mark.xIn, mark.yIn))}, mark {exactDecimal(
+                markOf(mark)
+              )}, off by {exactDecimal(mark.residualIn)}</title
+            >
+          </g>
+        {/each}
+      </svg>
+    </div>
+  {/if}
 </section>
 
 <style>
@@ -160,41 +223,39 @@
   }
   header {
     display: flex;
+    flex-wrap: wrap;
     align-items: center;
-    gap: 1rem;
-    min-height: 34px;
+    gap: 4px 0.8rem;
+    min-height: 46px;
+  }
+  h2 {
+    white-space: nowrap;
   }
   .ruler {
     display: flex;
     align-items: center;
-    gap: 8px;
-    white-space: nowrap;
-  }
-  .ruler select {
-    width: 8.5rem;
-    min-height: 40px;
-    font-size: 0.95rem;
-  }
-  .rows {
-    display: flex;
     gap: 6px;
-  }
-  .rows .act {
-    min-height: 40px;
     white-space: nowrap;
   }
-  .rows [aria-pressed='true'] {
-    background: var(--ink);
-    color: var(--paper);
+  header select {
+    width: auto;
+    max-width: 13rem;
+    min-height: 44px;
+    font-size: 0.95rem;
   }
   .stepped {
     margin-left: auto;
-    white-space: nowrap;
     font-size: 0.9rem;
     color: var(--ink-soft);
   }
   .stepped.off {
     color: var(--amber);
+  }
+  .read {
+    margin-left: auto;
+  }
+  .stepped + .read {
+    margin-left: 0;
   }
   .strip {
     overflow-x: auto;
@@ -210,6 +271,10 @@
   .tick {
     stroke: var(--metal-edge);
     stroke-width: 1;
+  }
+  .datum {
+    stroke: var(--dye);
+    stroke-width: 2;
   }
   .inch {
     font-size: 14px;
@@ -229,6 +294,13 @@
   }
   .arrow {
     fill: var(--ink);
+  }
+  .open text {
+    fill: var(--amber);
+  }
+  .open .arrow {
+    fill: var(--amber-soft);
+    stroke: var(--amber);
   }
   .chosen text {
     fill: var(--dye);

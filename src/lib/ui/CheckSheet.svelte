@@ -32,7 +32,7 @@
   const recorded = $derived(desk.recordedFor(hole));
   /** a reading being typed comes before the recorded one */
   const shown = $derived(live ?? (judged === null ? recorded : null));
-  const rivetIn = $derived(rivetSize(desk.issue.facts.dash).diameterIn);
+  const rivetIn = $derived(rivetSize(desk.dashOf(hole)).diameterIn);
   const nominal = $derived(nominalHead(rivetIn));
   let workOpen = $state(false);
   let form = $state<HTMLFormElement>();

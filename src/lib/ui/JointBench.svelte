@@ -6,16 +6,18 @@
   import { tinykeys } from 'tinykeys';
   import type { HoleEvent } from '$core/check/hole-events.ts';
   import type { Issue } from '$core/joint/issue.ts';
-  import type { EnteredLap } from '$core/joint/lap.ts';
+  import type { EnteredJoint } from '$core/joint/kinds.ts';
   import type { RuleProfile } from '$core/rules/profile.ts';
   import { LengthStyle } from '$core/units/format-length.ts';
   import { CheckDesk } from '$lib/client/check-desk.svelte';
   import { provideIssueDesk } from '$lib/client/desk';
+  import { outsideFields } from '$lib/client/keys';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { provideWorkspace, Workspace } from '$lib/client/workspace.svelte';
   import { STATIONS, type StationKey } from '$lib/stations.ts';
   import Choice from './Choice.svelte';
   import KeysSheet from './KeysSheet.svelte';
+  import RulesSheet from './RulesSheet.svelte';
   import SavedState from './SavedState.svelte';
   import StaleSheet from './StaleSheet.svelte';
   import StationLine from './StationLine.svelte';
@@ -27,8 +29,9 @@
       id: string;
       job: { id: string; number: string; place: string; data: string };
       title: string;
-      definition: EnteredLap;
+      definition: EnteredJoint;
       revision: number;
+      profileId: string;
       savedAt: string;
       savedBy: string | null;
       profile: RuleProfile;
@@ -56,6 +59,7 @@
   });
   const status = $derived(stationStatus(workspace, issue, desk));
   let keysOpen = $state(false);
+  let rulesOpen = $state(false);
 
   const LENGTHS: { value: LengthStyle; text: string; title: string }[] = [
     { value: '1/32', text: '1/32', title: 'fractions to 1/32 in' },
@@ -79,16 +83,10 @@
       const at = LengthStyle.options.indexOf(preferences.lengths);
       preferences.setLengths(LengthStyle.options[(at + 1) % LengthStyle.options.length] ?? '1/64');
     };
-    const holes = () => workspace.shown?.plan.holes.length ?? 1;
-    const outsideFields = (action: () => void) => (event: KeyboardEvent) => {
-      const target = event.target;
-      const typing =
-        target instanceof HTMLElement &&
-        target.matches('input:not([type=radio]), textarea, select');
-      if (typing || document.querySelector('[role=dialog][data-state=open]')) return;
-      event.preventDefault();
-      action();
-    };
+    const holes = () =>
+      (station === 'check' ? issue?.holes : workspace.shown?.plan.holes)?.map(
+        ({ number }) => number
+      ) ?? [];
     const always = (action: () => void) => (event: KeyboardEvent) => {
       event.preventDefault();
       action();
@@ -134,8 +132,11 @@
         oninput={(event) => workspace.rename(event.currentTarget.value)}
       />
       <p class="hint">
-        <a href="/jobs/{joint.job.id}">Job {joint.job.number}</a> · {joint.job.place} · data: {joint
-          .job.data}
+        <a href="/jobs/{joint.job.id}">Job {joint.job.number}</a> ·
+        <button class="rules" type="button" onclick={() => (rulesOpen = true)}
+          >Rules {joint.profile.name} {joint.profile.version}</button
+        >
+        · {joint.job.place} · data: {joint.job.data}
       </p>
     </div>
     <SavedState state={workspace.save.state} />
@@ -185,6 +186,7 @@
 {#if workspace.save.state.kind === 'stale'}
   <StaleSheet theirs={workspace.save.state.theirs} {workspace} />
 {/if}
+<RulesSheet open={rulesOpen} profileId={joint.profileId} onclose={() => (rulesOpen = false)} />
 <KeysSheet open={keysOpen} onclose={() => (keysOpen = false)} />
 
 <style>
@@ -226,6 +228,10 @@
     overflow: hidden;
     text-overflow: ellipsis;
   }
+  .rules {
+    cursor: pointer;
+  }
+  .rules,
   .name a {
     text-decoration: underline;
   }

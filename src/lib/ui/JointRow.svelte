@@ -1,10 +1,13 @@
 <script lang="ts">
   import type { Verdict } from '$core/check/findings.ts';
+  import type { JointKind } from '$core/joint/kinds.ts';
+  import { KIND_NAMES } from '$core/joint/new-joint.ts';
   import VerdictMark, { MARK_WORDS } from './VerdictMark.svelte';
 
   interface Props {
     joint: {
       id: string;
+      kind: JointKind;
       title: string;
       headline: string;
       state: 'unreadable' | 'impossible' | 'planned' | 'checking' | 'checked';
@@ -40,7 +43,7 @@
 
 <a class="joint" href="/joints/{joint.id}/{station}">
   <span class="title">{joint.title}</span>
-  <span class="headline">{joint.headline}</span>
+  <span class="headline">{KIND_NAMES[joint.kind]} · {joint.headline}</span>
   <span class="state">
     {WORDS[joint.state]}{joint.state === 'checking' ? ` ${joint.looked} of ${joint.holes}` : ''}
     {#each seen as verdict (verdict)}

@@ -15,6 +15,10 @@
     ['Ctrl Shift Z', 'redo'],
     ['+  −  0', 'zoom and fit, on a drawing'],
     ['← ↑ → ↓', 'move, on a drawing'],
+    ['Shift ← →', 'Lay out: move the picked hole along its line'],
+    ['H  P  Del', 'Lay out: hold it open, pin it, take it out'],
+    ['R', 'Lay out: read the marks out, one at a time'],
+    ['Space', 'reader: next mark'],
     ['Enter', 'Check: on to height, then record and next head'],
     ['Esc', 'leave a field, so that the keys work'],
     ['?', 'this list']

@@ -12,6 +12,8 @@
     whenEmpty?: string;
     /** the label is there for screen readers only */
     quiet?: boolean;
+    /** a number without a unit: nothing to say about how it was understood */
+    plain?: boolean;
   }
   let {
     label,
@@ -20,10 +22,13 @@
     problem,
     placeholder = '',
     whenEmpty = '',
-    quiet = false
+    quiet = false,
+    plain = false
   }: Props = $props();
   const id = $props.id();
-  const reading = $derived(value.trim() === '' ? whenEmpty : (understood(value) ?? ''));
+  const reading = $derived(
+    value.trim() === '' ? whenEmpty : plain ? '' : (understood(value) ?? '')
+  );
   const missing = $derived(problem !== undefined && value.trim() === '');
 </script>
 

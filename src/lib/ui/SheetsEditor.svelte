@@ -1,23 +1,31 @@
 <script lang="ts">
   import Plus from '@lucide/svelte/icons/plus';
   import X from '@lucide/svelte/icons/x';
-  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import { useWorkspace, type Change } from '$lib/client/workspace.svelte';
+  import { SHEETS_VARY } from './forms/kind-fields';
   import LengthField from './LengthField.svelte';
 
   /** The sheets of the stack in order, the one under the manufactured head first. */
   const workspace = useWorkspace();
-  const sheets = $derived(workspace.entered.sheets);
+  const entered = $derived(workspace.entered);
+  const sheets = $derived(entered.sheets);
+  const varies = $derived(SHEETS_VARY[entered.kind]);
+  const layers = $derived(entered.kind === 'tapered' ? entered.sheets : null);
   const MOST = 8;
   const LEAST = 2;
   function add(): void {
-    workspace.edit(
-      { sheets: [...sheets, { name: `sheet ${sheets.length + 1}`, thicknessIn: '' }] },
-      'sheets'
-    );
+    const blank = { name: `sheet ${sheets.length + 1}`, thicknessIn: '' };
+    const layer = { ...blank, endThicknessIn: '', fromIn: '', toIn: '' };
+    workspace.edit({ sheets: [...sheets, layers ? layer : blank] } as Change, 'sheets');
   }
   function remove(index: number): void {
-    workspace.edit({ sheets: sheets.filter((_, at) => at !== index) }, 'sheets');
+    workspace.edit({ sheets: sheets.filter((_, at) => at !== index) } as Change, 'sheets');
   }
+  const LAYER_FIELDS = [
+    { key: 'endThicknessIn', label: 'At the far end', whenEmpty: 'the same' },
+    { key: 'fromIn', label: 'Begins at', whenEmpty: 'the datum' },
+    { key: 'toIn', label: 'Ends at', whenEmpty: 'the far end' }
+  ] as const;
 </script>
 
 <fieldset class="sheets">
@@ -42,7 +50,7 @@
           oninput={(text) => workspace.editSheet(index, { thicknessIn: text })}
         />
       </div>
-      {#if sheets.length > LEAST}
+      {#if varies && sheets.length > LEAST}
         <button
           class="act small"
           type="button"
@@ -50,9 +58,23 @@
           onclick={() => remove(index)}><X size={18} /></button
         >
       {/if}
+      {#if layers?.[index]}
+        <div class="layer">
+          {#each LAYER_FIELDS as field (field.key)}
+            <LengthField
+              label={field.label}
+              value={layers[index][field.key]}
+              placeholder=""
+              whenEmpty={field.whenEmpty}
+              problem={workspace.problemAt(`sheets.${index}.${field.key}`)}
+              oninput={(text) => workspace.editSheet(index, { [field.key]: text })}
+            />
+          {/each}
+        </div>
+      {/if}
     </div>
   {/each}
-  {#if sheets.length < MOST}
+  {#if varies && sheets.length < MOST}
     <button class="act add" type="button" onclick={add}><Plus size={18} /> Sheet</button>
   {/if}
 </fieldset>
@@ -68,6 +90,12 @@
     display: grid;
     grid-template-columns: 14px minmax(0, 1fr) minmax(0, 186px) auto;
     align-items: start;
+    gap: 8px;
+  }
+  .layer {
+    grid-column: 2 / -1;
+    display: grid;
+    grid-template-columns: repeat(3, 1fr);
     gap: 8px;
   }
   .no {

@@ -1,25 +1,35 @@
 <script lang="ts">
   import { useWorkspace } from '$lib/client/workspace.svelte';
+  import { textAt } from '$core/joint/read-entered.ts';
   import { fieldName } from './field-names';
 
   /** Shown over a drawing whose fields cannot be read: what is missing, and one tap that mends it. */
   const workspace = useWorkspace();
-  const sheetOf = (path: string) => /^sheets\.(\d+)\./.exec(path)?.[1];
-  const blank = (path: string): boolean => {
-    const sheet = sheetOf(path);
-    if (sheet !== undefined)
-      return workspace.entered.sheets[Number(sheet)]?.thicknessIn.trim() === '';
-    return path === 'widthIn' && workspace.entered.widthIn.trim() === '';
-  };
+  const blank = (path: string): boolean => textAt(workspace.entered, path).trim() === '';
   const missing = $derived(workspace.problems.filter(({ path }) => blank(path)));
   const wrong = $derived(workspace.problems.filter(({ path }) => !blank(path)));
-  function use(path: string, text: string): void {
-    const sheet = sheetOf(path);
-    if (sheet !== undefined) workspace.editSheet(Number(sheet), { thicknessIn: text });
-  }
+  const { solver } = workspace;
 </script>
 
-{#if workspace.problems.length > 0}
+{#if workspace.slow && !workspace.now}
+  <div class="unreadable" role="status" data-testid="solving">
+    <div class="missing">
+      {#if solver.state.kind === 'solving'}
+        <h2>Solving the rows past what is in the way</h2>
+        <progress max="1" value={solver.state.done}></progress>
+        <p>{Math.round(solver.state.done * 100)} % of the longest part. You can go on typing.</p>
+        <button class="act" type="button" onclick={() => solver.cancel()}>Cancel</button>
+      {:else if solver.state.kind === 'cancelled'}
+        <h2>Cancelled</h2>
+        <p>The drawing behind is the one before. Any change starts it anew.</p>
+        <button class="act" type="button" onclick={() => workspace.solveAgain()}>Solve it</button>
+      {:else}
+        <h2>The rows could not be solved here</h2>
+        <button class="act" type="button" onclick={() => workspace.solveAgain()}>Try again</button>
+      {/if}
+    </div>
+  </div>
+{:else if workspace.problems.length > 0}
   <div class="unreadable" role="status">
     {#each wrong as problem (problem.path)}
       <div class="wrong">
@@ -29,7 +39,7 @@
           <button
             class="act"
             type="button"
-            onclick={() => use(problem.path, problem.instead ?? '')}
+            onclick={() => workspace.setAt(problem.path, problem.instead ?? '')}
           >
             Yes, use {problem.instead} in
           </button>
@@ -64,6 +74,10 @@
   .wrong {
     border-color: var(--amber-line) !important;
     background: var(--amber-soft) !important;
+  }
+  progress {
+    width: 100%;
+    accent-color: var(--olive-fill);
   }
   h2 {
     font-size: 1.2rem;

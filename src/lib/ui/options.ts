@@ -1,8 +1,9 @@
 import { FAMILY_CONSTANTS, LOCATION_FACTOR } from '$core/catalog/families.ts';
 import { RIVET_SIZES } from '$core/catalog/rivets.ts';
+import { SHEET_KEYS, SHEET_STRENGTHS } from '$core/catalog/strengths.ts';
 import { Alloy, Family, Location } from '$core/schema/fields.ts';
 
-/** What the choices of a lap joint are called on screen. */
+/** What the choices of a joint are called on screen. */
 const FAMILY_WORDS: Record<Family, string> = {
   'high-strength': 'High strength',
   'clad-2024': 'Clad 2024',
@@ -47,14 +48,10 @@ export const HEAD_OPTIONS = [
   { value: 'countersunk', text: 'Flush 100°' }
 ] as const;
 
-export const ROW_OPTIONS = [
-  { value: 'auto', text: 'Auto' },
-  { value: '1', text: '1' },
-  { value: '2', text: '2' },
-  { value: '3', text: '3' }
-] as const;
-
-export const PATTERN_OPTIONS = [
-  { value: 'in-line', text: 'In line' },
-  { value: 'staggered', text: 'Staggered' }
-] as const;
+export const STRENGTH_OPTIONS = [
+  { value: 'family' as const, text: 'The weakest of the family' },
+  ...SHEET_KEYS.map((value) => ({
+    value,
+    text: `${value}: ${SHEET_STRENGTHS[value].tensionKsi} ksi, reference only`
+  }))
+];

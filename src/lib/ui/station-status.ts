@@ -1,3 +1,4 @@
+import type { Plan } from '$core/plan-shape.ts';
 import type { Issue } from '$core/joint/issue.ts';
 import type { CheckDesk } from '$lib/client/check-desk.svelte';
 import type { Workspace } from '$lib/client/workspace.svelte';
@@ -7,6 +8,22 @@ type Status = Record<StationKey, { text: string; done: boolean }>;
 
 const open = (text: string) => ({ text, done: false });
 const done = (text: string) => ({ text, done: true });
+
+const partsOf = ({ stacks }: Plan): string => {
+  const parts = new Set(
+    stacks.flatMap(({ length }) => (length.ok ? [length.result.partNumber] : []))
+  );
+  return parts.size === 1 ? ([...parts][0] ?? '') : `${parts.size} rivet lengths`;
+};
+
+/** How many rivets, and where they are counted when that is not the whole joint. */
+function neededIn({ needs }: Plan): string {
+  const counts = needs.flatMap(({ required }) => (required.ok ? [required.result.required] : []));
+  const [first] = needs;
+  if (needs.length === 1 && first?.where.includes('each side')) return `${counts[0]} on each side`;
+  if (needs.length === 1 && first?.where.includes('half')) return `${counts[0]} on each half`;
+  return `${counts.join(' and ')} rivets needed`;
+}
 
 /** What each station says of itself on the station line. */
 export function stationStatus(
@@ -22,9 +39,11 @@ export function stationStatus(
   const carry =
     plan === undefined
       ? open('needs a figure')
-      : plan.required.ok
-        ? done(`${plan.required.result.required} rivets needed`)
-        : open('not possible');
+      : plan.required === null
+        ? done('it only holds')
+        : plan.required.ok
+          ? done(neededIn(plan))
+          : open('not possible');
   const layOut =
     plan === undefined
       ? open('—')
@@ -33,16 +52,16 @@ export function stationStatus(
         : stopped('lay-out')
           ? open('a limit is broken')
           : done(
-              `${plan.layout.result.total} holes, ${plan.layout.result.rows.length} ${plan.layout.result.rows.length === 1 ? 'row' : 'rows'}`
+              `${plan.layout.result.drilled} holes, ${plan.layout.result.lines.length} ${plan.layout.result.lines.length === 1 ? 'line' : 'lines'}`
             );
   const stack =
     plan === undefined
       ? open('—')
-      : !plan.length.ok
+      : plan.stacks.some(({ length }) => !length.ok)
         ? open('not possible')
         : stopped('stack')
           ? open('needs a look')
-          : done(plan.length.result.partNumber);
+          : done(partsOf(plan));
 
   let check = open('not issued yet');
   if (issue && desk) {

@@ -1,6 +1,7 @@
 import { SequelizeStorage, Umzug } from 'umzug';
 import type { Database } from './connect.ts';
 import { firstTables } from './migrations/0001-first-tables.ts';
+import { kindsOfJoint } from './migrations/0002-kinds-of-joint.ts';
 
 /**
  * Brings the database to the newest shape; migrations only run forward.
@@ -9,7 +10,7 @@ import { firstTables } from './migrations/0001-first-tables.ts';
  */
 export async function migrate({ sequelize }: Database): Promise<string[]> {
   const umzug = new Umzug({
-    migrations: [firstTables],
+    migrations: [firstTables, kindsOfJoint],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined

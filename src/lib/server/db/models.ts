@@ -9,8 +9,9 @@ import {
 import type { CheckedHead } from '../../../core/check/hole-events.ts';
 import type { DrivenHeadResult } from '../../../core/check/driven-head.ts';
 import type { IssuedFacts } from '../../../core/joint/issue.ts';
-import type { EnteredLap, LapJoint } from '../../../core/joint/lap.ts';
+import type { EnteredJoint, Joint as JointDefinition } from '../../../core/joint/kinds.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
+import type { Dash } from '../../../core/schema/fields.ts';
 
 export class Person extends Model<InferAttributes<Person>, InferCreationAttributes<Person>> {
   declare id: CreationOptional<string>;
@@ -23,6 +24,9 @@ export class Profile extends Model<InferAttributes<Profile>, InferCreationAttrib
   declare name: string;
   declare version: number;
   declare rules: RuleProfile;
+  declare madeAt: CreationOptional<Date>;
+  declare madeBy: CreationOptional<string | null>;
+  declare note: CreationOptional<string>;
 }
 
 export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job>> {
@@ -39,7 +43,7 @@ export class Joint extends Model<InferAttributes<Joint>, InferCreationAttributes
   declare jobId: string;
   declare profileId: string;
   declare title: string;
-  declare definition: EnteredLap;
+  declare definition: EnteredJoint;
   declare revision: CreationOptional<number>;
   declare savedAt: CreationOptional<Date>;
   declare savedBy: string | null;
@@ -51,8 +55,9 @@ export class JointRevision extends Model<
 > {
   declare jointId: string;
   declare revision: number;
+  declare profileId: CreationOptional<string | null>;
   declare title: string;
-  declare definition: EnteredLap;
+  declare definition: EnteredJoint;
   declare savedAt: CreationOptional<Date>;
   declare savedBy: string | null;
 }
@@ -65,7 +70,7 @@ export class JointIssue extends Model<
   declare jointId: string;
   declare number: number;
   declare revision: number;
-  declare definition: LapJoint;
+  declare definition: JointDefinition;
   declare rules: RuleProfile;
   declare facts: IssuedFacts;
   declare issuedAt: CreationOptional<Date>;
@@ -79,6 +84,11 @@ export class Hole extends Model<InferAttributes<Hole>, InferCreationAttributes<H
   declare xIn: number;
   declare yIn: number;
   declare markIn: number;
+  declare state: CreationOptional<'rivet' | 'held-open'>;
+  declare reason: CreationOptional<string>;
+  declare dash: CreationOptional<Dash | null>;
+  declare stack: CreationOptional<number>;
+  declare gripIn: CreationOptional<number | null>;
 }
 
 export class HoleEventRow extends Model<
@@ -116,7 +126,18 @@ export function defineModels(sequelize: Sequelize) {
     underscored: true
   });
   Person.init({ id: uuid(), name: text(), role: text() }, at('people'));
-  Profile.init({ id: uuid(), name: text(), version: whole(), rules: json() }, at('rule_profiles'));
+  Profile.init(
+    {
+      id: uuid(),
+      name: text(),
+      version: whole(),
+      rules: json(),
+      madeAt: stamped(),
+      madeBy: maybeOwner(),
+      note: { ...text(), defaultValue: '' }
+    },
+    at('rule_profiles')
+  );
   Job.init(
     { id: uuid(), number: text(), title: text(), place: text(), data: text(), openedAt: stamped() },
     at('jobs')
@@ -138,6 +159,7 @@ export function defineModels(sequelize: Sequelize) {
     {
       jointId: { ...owner(), primaryKey: true },
       revision: { ...whole(), primaryKey: true },
+      profileId: maybeOwner(),
       title: text(),
       definition: json(),
       savedAt: stamped(),
@@ -166,7 +188,12 @@ export function defineModels(sequelize: Sequelize) {
       row: whole(),
       xIn: real(),
       yIn: real(),
-      markIn: real()
+      markIn: real(),
+      state: { ...text(), defaultValue: 'rivet' },
+      reason: { ...text(), defaultValue: '' },
+      dash: { type: DataTypes.INTEGER, allowNull: true },
+      stack: { ...whole(), defaultValue: 0 },
+      gripIn: { type: DataTypes.DOUBLE, allowNull: true }
     },
     at('holes')
   );

@@ -44,7 +44,13 @@ export async function recordHead(
     });
     if (!issue || !hole)
       return refused('not-found', `there is no hole ${checked.hole} in this issue`);
-    const { dash, limits } = issue.facts;
+    if (hole.state === 'held-open')
+      return refused(
+        'not-possible',
+        `hole ${hole.number} is held open (${hole.reason}): it gets no rivet`
+      );
+    const { limits } = issue.facts;
+    const dash = hole.dash ?? issue.facts.dash;
     const { diameterIn, heightIn, flags } = checked;
     const reading = readInput(HeadReading, { dash, limits, diameterIn, heightIn, flags });
     if (!reading.ok) return refused('not-possible', reading.error.message);

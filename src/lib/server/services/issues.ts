@@ -1,11 +1,23 @@
-import type { Issue, IssuedFacts } from '../../../core/joint/issue.ts';
-import type { LapJoint } from '../../../core/joint/lap.ts';
+import { IssuedFacts, type Issue, type IssuedHole } from '../../../core/joint/issue.ts';
+import type { Joint } from '../../../core/joint/kinds.ts';
 import { readEntered } from '../../../core/joint/read-entered.ts';
 import type { Plan } from '../../../core/plan-shape.ts';
 import { plan } from '../../../core/plan.ts';
 import { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
+import type { Hole } from '../db/models.ts';
 import { done, refused, type Outcome } from './outcome.ts';
+
+const toHole = (hole: Hole, facts: IssuedFacts): IssuedHole => ({
+  number: hole.number,
+  row: hole.row,
+  xIn: hole.xIn,
+  yIn: hole.yIn,
+  markIn: hole.markIn,
+  stack: hole.stack,
+  dash: hole.dash ?? facts.dash,
+  gripIn: hole.gripIn
+});
 
 /** The newest issue of a joint with its holes, or null. */
 export async function latestIssue({ models }: Database, jointId: string): Promise<Issue | null> {
@@ -18,35 +30,54 @@ export async function latestIssue({ models }: Database, jointId: string): Promis
     models.Hole.findAll({ where: { issueId: issue.id }, order: [['number', 'ASC']] }),
     models.Person.findByPk(issue.issuedBy, { rejectOnEmpty: true })
   ]);
+  const facts = IssuedFacts.parse(issue.facts);
   return {
     id: issue.id,
     number: issue.number,
     revision: issue.revision,
     issuedAt: issue.issuedAt.toISOString(),
     issuedBy: person.name,
-    facts: issue.facts,
-    holes: holes.map(({ number, row, xIn, yIn, markIn }) => ({ number, row, xIn, yIn, markIn }))
+    facts,
+    holes: holes.filter(({ state }) => state === 'rivet').map((hole) => toHole(hole, facts)),
+    heldOpen: holes
+      .filter(({ state }) => state === 'held-open')
+      .map((hole) => ({ ...toHole(hole, facts), reason: hole.reason }))
   };
 }
 
 /** What stands in the way of issuing, or the facts to freeze. */
-function factsOf(definition: LapJoint, rules: RuleProfile, planned: Plan): Outcome<IssuedFacts> {
-  const { layout, length, head } = planned;
-  if (!layout.ok) return refused('not-possible', layout.error.message);
-  if (!length.ok) return refused('not-possible', length.error.message);
+function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<IssuedFacts> {
+  const { layout, stacks, needs } = planned;
+  for (const answer of [...needs.map(({ required }) => required), layout])
+    if (!answer.ok) return refused('not-possible', answer.error.message);
   const stop = planned.warnings.find((warning) => warning.level === 'stop');
   if (stop) return refused('not-possible', `${stop.title}: ${stop.text}`);
+  const [first] = stacks;
+  if (!layout.ok || !first?.length.ok) return refused('not-possible', 'there is no rivet for it');
   return done({
-    dash: planned.dash,
+    dash: first.dash,
     head: definition.head,
-    partNumber: length.result.partNumber,
-    gripIn: length.result.gripIn,
-    lengthIn: length.result.lengthIn,
-    holeIn: planned.hole.diameterIn,
-    widthIn: definition.widthIn,
-    overlapIn: layout.result.overlapIn,
+    partNumber: first.length.result.partNumber,
+    gripIn: first.length.result.gripIn,
+    lengthIn: first.length.result.lengthIn,
+    holeIn: first.hole.diameterIn,
+    widthIn: layout.result.widthIn,
+    overlapIn: layout.result.heightIn,
     limits: rules.headLimits,
-    predictedIn3: head.ok ? head.result.volumeIn3 : null
+    predictedIn3: first.head.ok ? first.head.result.volumeIn3 : null,
+    stacks: stacks.flatMap(({ name, dash, length, hole }) =>
+      length.ok
+        ? [
+            {
+              name,
+              dash,
+              partNumber: length.result.partNumber,
+              lengthIn: length.result.lengthIn,
+              holeIn: hole.diameterIn
+            }
+          ]
+        : []
+    )
   });
 }
 
@@ -104,14 +135,21 @@ export async function issueJoint(
       { transaction }
     );
     await models.Hole.bulkCreate(
-      planned.holes.map(({ number: hole, row, xIn, yIn, markIn }) => ({
-        issueId: issue.id,
-        number: hole,
-        row,
-        xIn,
-        yIn,
-        markIn
-      })),
+      planned.holes.map(
+        ({ number: hole, row, xIn, yIn, markIn, state, reason, dash, stack, gripIn }) => ({
+          issueId: issue.id,
+          number: hole,
+          row,
+          xIn,
+          yIn,
+          markIn,
+          state,
+          reason,
+          dash,
+          stack,
+          gripIn
+        })
+      ),
       { transaction }
     );
     return done({ number });

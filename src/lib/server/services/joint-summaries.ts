@@ -1,6 +1,9 @@
 import type { Verdict } from '../../../core/check/findings.ts';
 import { holeStates } from '../../../core/check/hole-events.ts';
+import { IssuedFacts, issuedParts } from '../../../core/joint/issue.ts';
+import type { JointKind } from '../../../core/joint/kinds.ts';
 import { readEntered } from '../../../core/joint/read-entered.ts';
+import type { Plan } from '../../../core/plan-shape.ts';
 import { plan } from '../../../core/plan.ts';
 import { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
@@ -11,6 +14,7 @@ import { eventsOfIssue } from './hole-events.ts';
 export interface JointSummary {
   id: string;
   jobId: string;
+  kind: JointKind;
   title: string;
   savedAt: string;
   /** in the trade's words: `22 × MS20470AD4-5` */
@@ -36,7 +40,7 @@ async function checkProgress(database: Database, jointId: string) {
   });
   if (!issue) return null;
   const holes = await database.models.Hole.findAll({
-    where: { issueId: issue.id },
+    where: { issueId: issue.id, state: 'rivet' },
     attributes: ['number']
   });
   const states = holeStates(
@@ -48,10 +52,27 @@ async function checkProgress(database: Database, jointId: string) {
   return { issue, holes: holes.length, verdicts };
 }
 
+/** The first reason why a joint cannot be made, or null. */
+function refusalOf({ layout, stacks }: Plan): string | null {
+  for (const answer of [layout, ...stacks.map(({ length }) => length)])
+    if (!answer.ok) return answer.error.message;
+  return null;
+}
+
+/** `22 × MS20470AD4-5`, one such for every rivet the joint takes. */
+function rivetsInWords({ stacks }: Plan): string {
+  const counts = new Map<string, number>();
+  for (const { rivets, length } of stacks)
+    if (length.ok)
+      counts.set(length.result.partNumber, (counts.get(length.result.partNumber) ?? 0) + rivets);
+  return [...counts].map(([part, count]) => `${count} × ${part}`).join(', ');
+}
+
 async function summarise(database: Database, joint: Joint): Promise<JointSummary> {
   const base = {
     id: joint.id,
     jobId: joint.jobId,
+    kind: joint.definition.kind,
     title: joint.title,
     savedAt: joint.savedAt.toISOString(),
     holes: 0,
@@ -68,7 +89,7 @@ async function summarise(database: Database, joint: Joint): Promise<JointSummary
     if (verdicts.refer > 0) attention.push(`${verdicts.refer} to refer`);
     return {
       ...base,
-      headline: `${holes} × ${issue.facts.partNumber}`,
+      headline: `${holes} × ${issuedParts(IssuedFacts.parse(issue.facts)).join(', ')}`,
       state: looked === holes ? 'checked' : 'checking',
       holes,
       looked,
@@ -87,21 +108,20 @@ async function summarise(database: Database, joint: Joint): Promise<JointSummary
   const profile = await database.models.Profile.findByPk(joint.profileId, { rejectOnEmpty: true });
   const planned = plan(read.definition, RuleProfile.parse(profile.rules));
   const changed = progress ? ['changed since it was issued'] : [];
-  if (!planned.layout.ok || !planned.length.ok) {
-    const error = planned.layout.ok ? planned.length : planned.layout;
+  const refusal = refusalOf(planned);
+  if (refusal !== null || !planned.layout.ok)
     return {
       ...base,
       headline: 'not possible as it stands',
       state: 'impossible',
-      attention: [...changed, error.ok ? '' : error.error.message]
+      attention: [...changed, refusal ?? '']
     };
-  }
   const stops = planned.warnings.filter((warning) => warning.level === 'stop');
   return {
     ...base,
-    headline: `${planned.layout.result.total} × ${planned.length.result.partNumber}`,
+    headline: rivetsInWords(planned),
     state: 'planned',
-    holes: planned.layout.result.total,
+    holes: planned.layout.result.rivets,
     attention: [...changed, ...stops.map((warning) => warning.title)]
   };
 }

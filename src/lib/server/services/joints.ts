@@ -1,7 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
 import { z } from 'zod';
 import { differences, type Difference } from '../../../core/joint/differences.ts';
-import { EnteredLap, NEW_LAP } from '../../../core/joint/lap.ts';
+import { EnteredJoint } from '../../../core/joint/kinds.ts';
+import { newJoint } from '../../../core/joint/new-joint.ts';
 import { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
 import type { Joint } from '../db/models.ts';
@@ -18,18 +19,22 @@ export const JointTitle = z
 export const JointSave = z.strictObject({
   baseRevision: z.int().min(1),
   title: JointTitle,
-  definition: EnteredLap
+  definition: EnteredJoint
 });
 export type JointSave = z.output<typeof JointSave>;
+
+/** What a page sends to move a joint under other rules. */
+export const JointRules = z.strictObject({ profileId: z.uuid(), baseRevision: z.int().min(1) });
 
 export interface JointView {
   id: string;
   job: { id: string; number: string; title: string; place: string; data: string };
   title: string;
-  definition: EnteredLap;
+  definition: EnteredJoint;
   revision: number;
   savedAt: string;
   savedBy: string | null;
+  profileId: string;
   profile: RuleProfile;
 }
 
@@ -40,7 +45,7 @@ export type SaveOutcome =
       saved: false;
       revision: number;
       title: string;
-      definition: EnteredLap;
+      definition: EnteredJoint;
       savedBy: string | null;
       changes: Difference[];
     };
@@ -59,10 +64,11 @@ export async function getJoint({ models }: Database, id: string): Promise<Outcom
     id: joint.id,
     job: { id: job.id, number, title, place, data },
     title: joint.title,
-    definition: EnteredLap.parse(joint.definition),
+    definition: EnteredJoint.parse(joint.definition),
     revision: joint.revision,
     savedAt: joint.savedAt.toISOString(),
     savedBy: person?.name ?? null,
+    profileId: joint.profileId,
     profile: RuleProfile.parse(profile.rules)
   });
 }
@@ -72,7 +78,7 @@ export async function addJoint(
   database: Database,
   jobId: string,
   title: string,
-  definition: EnteredLap = NEW_LAP,
+  definition: EnteredJoint = newJoint('lap'),
   savedBy: string | null = null
 ): Promise<Outcome<string>> {
   const { sequelize, models } = database;
@@ -85,14 +91,14 @@ export async function addJoint(
       { transaction }
     );
     await models.JointRevision.create(
-      { jointId: joint.id, revision: 1, title, definition, savedBy },
+      { jointId: joint.id, revision: 1, profileId, title, definition, savedBy },
       { transaction }
     );
     return done(joint.id);
   });
 }
 
-const documentOf = ({ title, definition }: { title: string; definition: EnteredLap }) => ({
+const documentOf = ({ title, definition }: { title: string; definition: EnteredJoint }) => ({
   title,
   definition
 });
@@ -144,9 +150,36 @@ export async function saveJoint(
     const document = documentOf(save);
     await joint.update({ ...document, revision, savedAt, savedBy }, { transaction });
     await models.JointRevision.create(
-      { jointId: id, revision, savedAt, savedBy, ...document },
+      { jointId: id, revision, profileId: joint.profileId, savedAt, savedBy, ...document },
       { transaction }
     );
     return done<SaveOutcome>({ saved: true, revision, savedAt: savedAt.toISOString() });
+  });
+}
+
+/** Moves a joint under other rules: a revision of its own, so that what was issued before is seen to differ. */
+export async function setJointProfile(
+  { sequelize, models }: Database,
+  id: string,
+  { profileId, baseRevision }: z.output<typeof JointRules>,
+  savedBy: string | null
+): Promise<Outcome<{ revision: number }>> {
+  return sequelize.transaction(async (transaction) => {
+    const joint = await models.Joint.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
+    if (!joint) return refused('not-found', 'there is no such joint');
+    if (!(await models.Profile.findByPk(profileId, { transaction })))
+      return refused('not-found', 'there is no such rule profile');
+    if (joint.revision !== baseRevision)
+      return refused('stale', 'the joint was changed meanwhile: look at it again');
+    if (joint.profileId === profileId) return done({ revision: joint.revision });
+    const revision = joint.revision + 1;
+    const savedAt = new Date();
+    await joint.update({ profileId, revision, savedAt, savedBy }, { transaction });
+    const { title, definition } = joint;
+    await models.JointRevision.create(
+      { jointId: id, revision, profileId, title, definition, savedAt, savedBy },
+      { transaction }
+    );
+    return done({ revision });
   });
 }

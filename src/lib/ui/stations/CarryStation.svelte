@@ -1,6 +1,8 @@
 <script lang="ts">
   import { num } from '$core/answer.ts';
   import { Alloy, Dash } from '$core/schema/fields.ts';
+  import { strengthView } from '$core/carry/strength-view.ts';
+  import EfficiencyChart from '$lib/drawing/EfficiencyChart.svelte';
   import SizeChart from '$lib/drawing/SizeChart.svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import Choice from '../Choice.svelte';
@@ -13,8 +15,10 @@
     FAMILY_OPTIONS,
     HEAD_OPTIONS,
     LOCATION_OPTIONS,
-    SIZE_OPTIONS
+    SIZE_OPTIONS,
+    STRENGTH_OPTIONS
   } from '../options';
+  import KindFields from '../forms/KindFields.svelte';
   import Pick from '../Pick.svelte';
   import SheetsEditor from '../SheetsEditor.svelte';
   import StationFrame from '../StationFrame.svelte';
@@ -30,6 +34,15 @@
   const rule = $derived(plan?.diameter.byRule);
   const otherRule = $derived(plan?.diameter.byOtherSchool);
   const school = $derived(workspace.profile.diameter);
+  let view = $state<'sizes' | 'strength'>('sizes');
+  const strength = $derived(
+    workspace.shown
+      ? strengthView(workspace.shown.definition, workspace.shown.plan, workspace.profile)
+      : null
+  );
+  const moreThanNeeded = $derived(
+    plan?.warnings.find(({ title }) => title === 'You have more than needed')
+  );
   const chooseSize = (value: string) =>
     workspace.edit({ dash: value === 'rule' ? 'rule' : Dash.parse(Number(value)) }, 'dash');
 </script>
@@ -38,11 +51,35 @@
   {#snippet drawing()}
     {#if workspace.shown}
       <div class="chart">
-        <SizeChart
-          shown={workspace.shown}
-          stale={!workspace.now}
-          onpick={(dash) => workspace.edit({ dash }, 'dash')}
-        />
+        <div class="views">
+          <Choice
+            label="Drawing"
+            quiet
+            value={view}
+            options={[
+              { value: 'sizes', text: 'Rivet sizes' },
+              { value: 'strength', text: 'Strength over pitch' }
+            ]}
+            onchoose={(value) => (view = value)}
+          />
+        </div>
+        <div class="picture">
+          {#if view === 'sizes'}
+            <SizeChart
+              shown={workspace.shown}
+              stale={!workspace.now}
+              onpick={(dash) => workspace.edit({ dash }, 'dash')}
+            />
+          {:else if strength}
+            <EfficiencyChart
+              view={strength}
+              limits={workspace.profile.multipliers}
+              stale={!workspace.now}
+            />
+          {:else}
+            <p class="hint">There is no layout yet whose strength could be drawn.</p>
+          {/if}
+        </div>
         {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
       </div>
     {:else}
@@ -53,22 +90,29 @@
   {#snippet worksheet()}
     {#if plan}
       <section aria-label="Answers">
-        {#if plan.required.ok}
-          {@const { result, work } = plan.required}
-          <Figure
-            label="Rivets needed"
-            big
-            {work}
-            note="{result.critical} governs"
-            source="public rivets-per-inch guidance, protruding AD rivets; sheet reckoned on {num(
-              plan.reckonedSheetIn
-            )} in"
-          >
-            {result.required}<small class="of">&nbsp;at {num(result.perInch)} an inch</small>
-          </Figure>
-        {:else}
-          <WaysOut refused={plan.required} />
-        {/if}
+        {#each plan.needs as need (need.key)}
+          {#if need.required.ok}
+            {@const { result, work } = need.required}
+            <Figure
+              label={plan.needs.length === 1 ? 'Rivets needed' : `Needed ${need.where}`}
+              big
+              {work}
+              note={result.critical === null ? 'own data' : `${result.critical} governs`}
+              source={result.basis === 'own-data'
+                ? entered.perInchReason
+                : `public rivets-per-inch guidance, protruding AD rivets; sheet reckoned on ${num(
+                    plan.reckonedSheetIn
+                  )} in`}
+            >
+              {result.required}<small class="of">&nbsp;at {num(result.perInch)} an inch</small>
+            </Figure>
+            {#if plan.needs.length === 1 && need.where !== 'in the joint'}
+              <p class="hint">Counted {need.where}.</p>
+            {/if}
+          {:else}
+            <WaysOut refused={need.required} />
+          {/if}
+        {/each}
         {#if rule?.ok}
           <Figure
             label="Rivet"
@@ -94,25 +138,36 @@
           <p class="hint">
             Reckoned on the {entered.reckonOn === 'thickest' ? 'thinnest' : 'thickest'} sheet instead:
             {plan.requiredOnOther.ok
-              ? `${plan.requiredOnOther.result.required} rivets, ${plan.requiredOnOther.result.critical} governs.`
+              ? `${plan.requiredOnOther.result.required} rivets${plan.requiredOnOther.result.critical === null ? '' : `, ${plan.requiredOnOther.result.critical} governs`}.`
               : plan.requiredOnOther.error.message}
           </p>
         {/if}
+        {#if strength?.at.ok}
+          <Figure
+            label="Efficiency"
+            work={strength.at.work}
+            note="{strength.at.result.governs.replace('-', ' ')} governs"
+            source="direct check for judgement, never an approval; {strength.sheet}, {num(
+              strength.thicknessIn
+            )} in"
+          >
+            {(strength.at.result.efficiency * 100).toFixed(0)}<small class="of"
+              >&nbsp;% of the sheet</small
+            >
+          </Figure>
+        {/if}
       </section>
-      {#each workspace.warningsAt('carry') as warning (warning.title)}
-        <Notice {...warning} />
+      {#each workspace.warningsAt('carry') as warning (warning.title + warning.text)}
+        <Notice level={warning.level} title={warning.title} text={warning.text} />
       {/each}
+      {#if moreThanNeeded}
+        <Notice level="attention" title={moreThanNeeded.title} text={moreThanNeeded.text} />
+      {/if}
     {/if}
 
     <section class="form" aria-label="The joint">
       <SheetsEditor />
-      <LengthField
-        label="Joint width, along the rivet row"
-        placeholder="10 3/4"
-        value={entered.widthIn}
-        problem={workspace.problemAt('widthIn')}
-        oninput={(text) => workspace.edit({ widthIn: text }, 'widthIn')}
-      />
+      <KindFields station="carry" />
       <Pick
         label="Sheet family"
         value={entered.family}
@@ -125,7 +180,7 @@
         options={LOCATION_OPTIONS}
         onchoose={(location) => workspace.edit({ location }, 'location')}
       />
-      {#if unequal}
+      {#if unequal && entered.kind !== 'sandwich'}
         <Choice
           label="Sheets differ: reckon the count on the"
           value={entered.reckonOn}
@@ -154,6 +209,33 @@
         options={ALLOY_OPTIONS}
         onchoose={(alloy) => workspace.edit({ alloy: Alloy.parse(alloy) }, 'alloy')}
       />
+      <div class="own">
+        <LengthField
+          label="Own figure, rivets an inch"
+          plain
+          placeholder="guidance"
+          whenEmpty="as the guidance gives"
+          value={entered.perInch}
+          problem={workspace.problemAt('perInch')}
+          oninput={(perInch) => workspace.edit({ perInch }, 'perInch')}
+        />
+        {#if entered.perInch.trim() !== ''}
+          <LengthField
+            label="Whose figure, and where it stands"
+            plain
+            placeholder="repair sheet, table"
+            value={entered.perInchReason}
+            problem={workspace.problemAt('perInchReason')}
+            oninput={(perInchReason) => workspace.edit({ perInchReason }, 'perInchReason')}
+          />
+        {/if}
+      </div>
+      <Pick
+        label="Sheet of the strength check"
+        value={entered.strengthSheet}
+        options={STRENGTH_OPTIONS}
+        onchoose={(strengthSheet) => workspace.edit({ strengthSheet }, 'strengthSheet')}
+      />
     </section>
     <p class="hint">
       Advice only: the aircraft’s approved data and the person who signs come first.
@@ -164,7 +246,21 @@
 <style>
   .chart {
     position: relative;
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto minmax(0, 1fr);
     height: 100%;
+  }
+  .views {
+    width: 330px;
+  }
+  .picture {
+    min-height: 0;
+  }
+  .own {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(10rem, 1fr));
+    gap: 10px;
   }
   .over,
   .first {

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
   import { HEAD_LIMITS } from '$core/catalog/head-limits.ts';
+  import { issuedParts } from '$core/joint/issue.ts';
   import { useIssueDesk } from '$lib/client/desk';
   import { messageOf, send } from '$lib/client/send';
   import { useWorkspace } from '$lib/client/workspace.svelte';
@@ -66,10 +67,11 @@
       {#if open.issue && open.desk}
         <div class="drawing">
           <p class="label">
-            Issue {open.issue.number}, seen from the driven side · {facts.partNumber}
+            Issue {open.issue.number}, seen from the driven side · {issuedParts(facts).join(', ')}
           </p>
           <HoleMap
             {holes}
+            heldOpen={open.issue.heldOpen}
             widthIn={facts.widthIn}
             overlapIn={facts.overlapIn}
             states={open.desk.states}
@@ -103,7 +105,9 @@
         <CheckSheet
           desk={open.desk}
           {person}
-          hole={Math.min(workspace.picked, holes.length)}
+          hole={holes.find(({ number }) => number === workspace.picked)?.number ??
+            holes[0]?.number ??
+            1}
           onpick={pick}
         />
       {/if}
@@ -128,8 +132,8 @@
       Issuing freezes the holes, the rivet and the rules as issue 1, so that every measured head
       belongs to the joint as it was laid out.
     </p>
-    {#if planned?.layout.ok && planned.length.ok}
-      <p class="what">{planned.layout.result.total} holes · {planned.length.result.partNumber}</p>
+    {#if planned?.layout.ok}
+      <p class="what">{planned.layout.result.rivets} rivets to check</p>
       {@render issueButton('Issue it and start checking')}
     {:else}
       <p>There is no layout to issue yet: Carry and Lay out say what is missing.</p>

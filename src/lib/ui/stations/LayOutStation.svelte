@@ -1,47 +1,129 @@
 <script lang="ts">
-  import { markWork } from '$core/layout/holes.ts';
-  import { same } from '$core/units/tolerance.ts';
+  import { onMount } from 'svelte';
+  import { tinykeys } from 'tinykeys';
+  import { fixedMoved } from '$core/joint/hole-edits.ts';
+  import type { LaidLine } from '$core/layout/holes.ts';
+  import { gridPerIn } from '$core/layout/fill-line.ts';
+  import { snapToRuler } from '$core/units/ruler.ts';
+  import { outsideFields } from '$lib/client/keys';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import EndDetail from '$lib/drawing/EndDetail.svelte';
   import PlanView from '$lib/drawing/PlanView.svelte';
   import Tape from '$lib/drawing/Tape.svelte';
-  import Arithmetic from '../Arithmetic.svelte';
   import Choice from '../Choice.svelte';
-  import Figure from '../Figure.svelte';
-  import Length from '../Length.svelte';
+  import KindFields from '../forms/KindFields.svelte';
   import LengthField from '../LengthField.svelte';
-  import Notice from '../Notice.svelte';
-  import { PATTERN_OPTIONS, ROW_OPTIONS } from '../options';
+  import Alternatives from '../lay-out/Alternatives.svelte';
+  import { datumOptions } from '../lay-out/datums';
+  import FilesSheet from '../lay-out/FilesSheet.svelte';
+  import HolePanel from '../lay-out/HolePanel.svelte';
+  import InTheWay from '../lay-out/InTheWay.svelte';
+  import LayoutFigures from '../lay-out/LayoutFigures.svelte';
+  import LayoutWarnings from '../lay-out/LayoutWarnings.svelte';
+  import MetalSteps from '../lay-out/MetalSteps.svelte';
+  import PickUpSheet from '../lay-out/PickUpSheet.svelte';
+  import Reader from '../lay-out/Reader.svelte';
   import StationFrame from '../StationFrame.svelte';
   import Unreadable from '../Unreadable.svelte';
   import WaysOut from '../WaysOut.svelte';
 
   const workspace = useWorkspace();
   const entered = $derived(workspace.entered);
-  const limits = $derived(workspace.profile.multipliers);
   const plan = $derived(workspace.now?.plan ?? null);
   const shown = $derived(workspace.shown?.plan.layout.ok ? workspace.shown : null);
-  const layout = $derived(plan?.layout.ok ? plan.layout : null);
-  const D = $derived(plan?.diameterIn ?? 1);
-  const edgeMinD = $derived(limits.edgeMinD[entered.head]);
-  const picked = $derived(plan?.holes.find((hole) => hole.number === workspace.picked));
-  const room = $derived(plan?.headroom.find(({ hole }) => hole === workspace.picked));
-  const rows = $derived(String(entered.rows) as (typeof ROW_OPTIONS)[number]['value']);
+  const layout = $derived(shown?.plan.layout.ok ? shown.plan.layout.result : null);
+  const holes = $derived(shown?.plan.holes ?? []);
+  const picked = $derived(holes.find((hole) => hole.number === workspace.picked) ?? holes[0]);
+  const line = $derived(picked ? layout?.lines[picked.row - 1] : undefined);
   const school = $derived(workspace.profile.pitch);
-  let markOpen = $state(false);
-  const pick = (hole: number) => (workspace.picked = hole);
-  const ROWS = { auto: 'auto', '1': 1, '2': 2, '3': 3 } as const;
   const near = $derived(
     entered.prefer === 'near' || (entered.prefer === 'profile' && school === 'near')
+  );
+  const spaced = $derived(entered.kind !== 'patch');
+  /** a long strip leaves room for its corner enlarged */
+  const strip = $derived(layout !== null && layout.widthIn > 2.2 * layout.heightIn);
+  const datums = $derived(datumOptions(entered, layout, line));
+  const datumWords = (of: LaidLine | undefined): string =>
+    datumOptions(entered, layout, of).find(({ value }) => value === entered.datum)?.text ??
+    'the datum edge';
+  let view = $state<'plan' | 'headroom' | 'others' | 'steps'>('plan');
+  let reading = $state(false);
+  let pickingUp = $state(false);
+  let files = $state(false);
+  let panel = $state<HolePanel>();
+  const pick = (hole: number) => (workspace.picked = hole);
+
+  const write = (inches: number) => String(Number(inches.toFixed(6)));
+  /** What is dragged falls on the ruler's divisions. */
+  const onRuler = (inches: number) =>
+    entered.scale === 'exact'
+      ? Math.round(inches * gridPerIn('exact')) / gridPerIn('exact')
+      : snapToRuler(inches, entered.scale);
+  function moveKeepOut(index: number, xIn: number, yIn: number): void {
+    const keepOuts = entered.keepOuts.map((keepOut, at) =>
+      at === index ? { ...keepOut, xIn: write(onRuler(xIn)), yIn: write(onRuler(yIn)) } : keepOut
+    );
+    workspace.edit({ keepOuts }, `keepOuts ${index} drag`);
+  }
+  function moveFixed(index: number, alongIn: number): void {
+    workspace.edit(fixedMoved(entered, index, onRuler(alongIn)), `fixed ${index} drag`);
+  }
+
+  onMount(() =>
+    tinykeys(window, {
+      'Shift+ArrowLeft': outsideFields(() => panel?.nudge(-1)),
+      'Shift+ArrowRight': outsideFields(() => panel?.nudge(1)),
+      h: outsideFields(() => panel?.hold()),
+      p: outsideFields(() => panel?.pin()),
+      Delete: outsideFields(() => panel?.takeOut()),
+      r: outsideFields(() => (reading = layout !== null))
+    })
   );
 </script>
 
 <StationFrame>
   {#snippet drawing()}
-    {#if shown}
-      <div class="sheets">
-        <PlanView {shown} picked={workspace.picked} onpick={pick} stale={!workspace.now} />
-        <EndDetail {shown} picked={workspace.picked} onpick={pick} />
+    {#if shown && layout}
+      <div class="board">
+        <div class="views">
+          <Choice
+            label="Drawing"
+            quiet
+            value={view}
+            options={[
+              { value: 'plan', text: 'Plan' },
+              { value: 'headroom', text: 'Headroom' },
+              { value: 'others', text: 'Alternatives' },
+              { value: 'steps', text: 'On the metal' }
+            ]}
+            onchoose={(value) => (view = value)}
+          />
+          <button class="act" type="button" onclick={() => (files = true)}>Files</button>
+        </div>
+        {#if view === 'others'}
+          <Alternatives onchosen={() => (view = 'plan')} />
+        {:else if view === 'steps'}
+          <div class="steps"><MetalSteps {layout} /></div>
+        {:else}
+          <div class="sheets" class:strip>
+            <PlanView
+              {shown}
+              picked={picked?.number ?? 1}
+              onpick={pick}
+              stale={!workspace.now}
+              headroom={view === 'headroom'}
+              onkeepout={moveKeepOut}
+              onfixed={moveFixed}
+            />
+            {#if strip}<EndDetail {shown} picked={workspace.picked} onpick={pick} />{/if}
+          </div>
+          {#if view === 'headroom'}
+            <p class="legend hint">
+              Each hole carries the largest size that could still go there in rework: olive has
+              room, amber has none.
+            </p>
+          {/if}
+        {/if}
         {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
       </div>
     {:else}
@@ -56,140 +138,47 @@
   {/snippet}
 
   {#snippet worksheet()}
-    {#if plan && layout}
-      {@const { result, work } = layout}
-      <section aria-label="Spacing">
-        <Figure
-          label="Holes"
-          big
-          {work}
-          note="{plan.required.ok ? plan.required.result.required : ''} needed"
-        >
-          {result.total}<small class="of">
-            &nbsp;{result.rows.length === 1 ? 'in one row' : `in ${result.rows.length} rows`}</small
-          >
-        </Figure>
-        <Figure
-          label="Edge distance"
-          work={work.filter((line) => line.label === 'edge distance')}
-          source="least {edgeMinD} D for a {entered.head} head, most {limits.edgeMaxD} D"
-          limits={{ low: edgeMinD, high: limits.edgeMaxD, value: result.edgeIn / D, unit: 'D' }}
-        >
-          <Length lengthIn={result.edgeIn} />
-        </Figure>
-        <Figure
-          label="Pitch"
-          work={work.filter((line) =>
-            ['between end rivets', 'rivets in the first row', 'pitch', 'pitch in D'].includes(
-              line.label
-            )
-          )}
-          source="rule: {limits.pitchMinD} D to {limits.pitchMaxD} D; school: {near
-            ? 'near a house pitch'
-            : 'fewest rivets'}"
-          limits={{
-            low: limits.pitchMinD,
-            high: limits.pitchMaxD,
-            value: result.pitchD,
-            unit: 'D'
-          }}
-        >
-          <Length lengthIn={result.pitchIn} />
-        </Figure>
-        {#if result.rows.length > 1}
-          <Figure
-            label="Between rows"
-            work={work.filter((line) => line.label === 'between rows')}
-            source="rule: {limits.transverseMinD} D to {limits.transverseMaxD} D"
-            limits={{
-              low: limits.transverseMinD,
-              high: limits.transverseMaxD,
-              value: result.transverseIn / D,
-              unit: 'D'
-            }}
-          >
-            <Length lengthIn={result.transverseIn} />
-          </Figure>
-        {/if}
-        <Figure label="Overlap" work={work.filter((line) => line.label === 'overlap')}>
-          <Length lengthIn={result.overlapIn} />
-        </Figure>
-      </section>
-      <p class="checks" class:bad={result.checks.some((check) => !check.ok)} data-testid="checks">
-        {#if result.checks.every((check) => check.ok)}
-          ✓ {result.checks.length} limits hold, exact and on the ruler
-        {:else}
-          ✕ {result.checks.filter((check) => !check.ok).length} of {result.checks.length} limits are broken
-        {/if}
-      </p>
-      {#each workspace.warningsAt('lay-out') as warning (warning.title)}
-        <Notice {...warning} />
-      {/each}
-      {#if picked}
-        <section class="hole" aria-label="Picked hole" data-testid="picked-hole">
-          <strong>Hole {picked.number}</strong>
-          <span class="hint">row {picked.row}</span>
-          <span>mark <Length lengthIn={picked.markIn} /></span>
-          <span class="hint">exact {picked.xIn.toFixed(4)} in</span>
-          <span class="hint"
-            >{same(picked.residualIn, 0)
-              ? 'on the mark'
-              : `mark is ${Math.abs(picked.residualIn).toFixed(4)} in ${picked.residualIn > 0 ? 'beyond' : 'short'}`}</span
-          >
-          <button
-            class="act small sum"
-            type="button"
-            aria-expanded={markOpen}
-            aria-label="Arithmetic of the mark"
-            onclick={() => (markOpen = !markOpen)}>Σ</button
-          >
-          {#if room && plan}
-            <span class="hint room">
-              {room.largestDash > plan.dash
-                ? `has room for dash ${room.largestDash} in rework`
-                : 'no room for a larger rivet'}
-            </span>
-          {/if}
-        </section>
-        {#if (markOpen || workspace.arithmetic) && workspace.now}
-          <Arithmetic work={markWork(picked, result, workspace.now.definition.scale)} />
-        {/if}
+    {#if plan}
+      <LayoutFigures {plan} />
+      {#if shown && picked && line && workspace.now}
+        <HolePanel bind:this={panel} {shown} hole={picked} {line} />
       {/if}
+      <LayoutWarnings warnings={workspace.warningsAt('lay-out')} />
+    {/if}
+    {#if layout && layout.removed.length > 0}
+      <div class="gone">
+        <span class="hint">Taken out:</span>
+        {#each layout.removed as gone (gone.number)}
+          <button
+            class="act small"
+            type="button"
+            onclick={() =>
+              workspace.edit(
+                {
+                  edits: entered.edits.filter(
+                    (edit) =>
+                      !(edit.line === gone.line && edit.index === gone.index && edit.of === gone.of)
+                  )
+                },
+                'put back'
+              )}>put {gone.number} back</button
+          >
+        {/each}
+      </div>
     {/if}
 
     <section class="form" aria-label="How it is laid out">
-      <div class="pair">
+      <KindFields station="lay-out" />
+      {#if spaced}
         <Choice
-          label="Rows"
-          value={rows}
-          options={ROW_OPTIONS}
-          onchoose={(value) => workspace.edit({ rows: ROWS[value] }, 'rows')}
-        />
-        <Choice
-          label="Pattern"
-          value={entered.pattern}
-          options={PATTERN_OPTIONS}
-          onchoose={(pattern) => workspace.edit({ pattern }, 'pattern')}
-        />
-      </div>
-      <Choice
-        label="Pitch school"
-        value={entered.prefer}
-        options={[
-          { value: 'profile', text: `Shop’s: ${school}` },
-          { value: 'fewest', text: 'Fewest' },
-          { value: 'near', text: 'Near a pitch' }
-        ]}
-        onchoose={(prefer) => workspace.edit({ prefer }, 'prefer')}
-      />
-      <div class="pair">
-        <LengthField
-          label="Edge distance"
-          value={entered.edgeIn}
-          whenEmpty="next 1/32 over the least"
-          placeholder="usual"
-          problem={workspace.problemAt('edgeIn')}
-          oninput={(text) => workspace.edit({ edgeIn: text }, 'edgeIn')}
+          label="Pitch school"
+          value={entered.prefer}
+          options={[
+            { value: 'profile', text: `Shop’s: ${school}` },
+            { value: 'fewest', text: 'Fewest' },
+            { value: 'near', text: 'Near a pitch' }
+          ]}
+          onchoose={(prefer) => workspace.edit({ prefer }, 'prefer')}
         />
         {#if near}
           <LengthField
@@ -201,33 +190,74 @@
             oninput={(text) => workspace.edit({ nearPitchIn: text }, 'nearPitchIn')}
           />
         {/if}
-      </div>
+      {/if}
+      <InTheWay onpickup={() => (pickingUp = true)} />
     </section>
   {/snippet}
 
   {#snippet foot()}
-    {#if plan && layout && workspace.now}
+    {#if layout}
       <Tape
-        layout={layout.result}
-        holes={plan.holes}
-        widthIn={workspace.now.definition.widthIn}
-        scale={workspace.now.definition.scale}
-        picked={workspace.picked}
+        lines={layout.lines}
+        {holes}
+        scale={entered.scale}
+        datum={entered.datum}
+        {datums}
+        picked={picked?.number ?? 1}
         onpick={pick}
         onscale={(scale) => workspace.edit({ scale }, 'scale')}
+        ondatum={(datum) => workspace.edit({ datum }, 'datum')}
+        onread={() => (reading = true)}
       />
     {/if}
   {/snippet}
 </StationFrame>
 
+{#if reading && layout}
+  <Reader
+    lines={layout.lines}
+    {holes}
+    scale={entered.scale}
+    {datumWords}
+    picked={picked?.number ?? 1}
+    onpick={pick}
+    onclose={() => (reading = false)}
+  />
+{/if}
+<PickUpSheet open={pickingUp} onclose={() => (pickingUp = false)} />
+<FilesSheet open={files} onclose={() => (files = false)} />
+
 <style>
-  .sheets {
+  .board {
     position: relative;
     display: grid;
     grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: minmax(0, 1.25fr) minmax(0, 1fr);
-    gap: 8px;
+    grid-template-rows: auto minmax(0, 1fr) auto;
+    gap: 6px;
     height: 100%;
+  }
+  .views {
+    display: flex;
+    justify-content: space-between;
+    align-items: end;
+    gap: 10px;
+  }
+  .sheets {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: minmax(0, 1fr);
+    gap: 8px;
+    min-height: 0;
+  }
+  .sheets.strip {
+    grid-template-rows: minmax(0, 1.35fr) minmax(0, 1fr);
+  }
+  .steps {
+    min-height: 0;
+    overflow: hidden;
+  }
+  .legend {
+    padding: 2px 4px;
   }
   .over {
     position: absolute;
@@ -244,49 +274,15 @@
   .refused {
     width: min(560px, 100%);
   }
-  .of {
-    font-size: 0.85rem;
-    font-weight: 400;
-    color: var(--ink-soft);
-  }
-  .checks {
-    font-size: 0.92rem;
-    color: var(--olive-deep);
-  }
-  .checks.bad {
-    color: var(--brick);
-    font-weight: 700;
-  }
-  .hole {
-    position: relative;
+  .gone {
     display: flex;
     flex-wrap: wrap;
-    align-items: baseline;
-    gap: 2px 10px;
-    padding: 8px 64px 8px 12px;
-    border-left: 5px solid var(--dye);
-    border-radius: 8px;
-    background: var(--dye-soft);
-    font-variant-numeric: tabular-nums;
-  }
-  /* beside both lines, not between them */
-  .sum {
-    position: absolute;
-    right: 10px;
-    top: 50%;
-    transform: translateY(-50%);
-  }
-  .hole .hint {
-    color: var(--ink);
+    align-items: center;
+    gap: 6px;
   }
   .form {
     display: flex;
     flex-direction: column;
-    gap: 10px;
-  }
-  .pair {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
     gap: 10px;
   }
   @media (max-width: 900px) {

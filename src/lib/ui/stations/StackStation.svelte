@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { rivetSize } from '$core/catalog/rivets.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import HeadCurve from '$lib/drawing/HeadCurve.svelte';
   import SectionView from '$lib/drawing/SectionView.svelte';
@@ -11,8 +12,14 @@
 
   const workspace = useWorkspace();
   const plan = $derived(workspace.now?.plan ?? null);
-  const shown = $derived(workspace.shown?.plan.length.ok ? workspace.shown : null);
+  const shown = $derived(workspace.shown);
   const rules = $derived(workspace.profile);
+  const stacks = $derived(shown?.plan.stacks ?? []);
+  const pickedHole = $derived(shown?.plan.holes.find((hole) => hole.number === workspace.picked));
+  /** the stack that the picked hole goes through */
+  const stack = $derived(stacks[pickedHole?.stack ?? 0] ?? stacks[0]);
+  const first = (of: number) =>
+    shown?.plan.holes.find((hole) => hole.stack === of)?.number ?? workspace.picked;
   const METHODS = {
     countersink: 'Countersink the top sheet',
     'dimple-together': 'Dimple the sheets together',
@@ -24,13 +31,13 @@
 
 <StationFrame>
   {#snippet drawing()}
-    {#if shown}
+    {#if shown && stack?.length.ok}
       <div class="view">
-        <SectionView {shown} stale={!workspace.now} />
-        {#if shown.plan.head.ok}
+        <SectionView {shown} {stack} stale={!workspace.now} />
+        {#if stack.head.ok}
           <HeadCurve
-            head={shown.plan.head.result}
-            diameterIn={shown.plan.diameterIn}
+            head={stack.head.result}
+            diameterIn={rivetSize(stack.dash).diameterIn}
             limits={rules.headLimits}
           />
         {/if}
@@ -42,14 +49,38 @@
   {/snippet}
 
   {#snippet worksheet()}
-    {#if plan}
+    {#if plan && stack}
+      {#if stacks.length > 1}
+        <div class="stacks" role="group" aria-label="Stacks of this joint">
+          {#each stacks as other, index (index)}
+            <button
+              class="act"
+              type="button"
+              aria-pressed={other === stack}
+              onclick={() => (workspace.picked = first(index))}
+            >
+              {other.name}<small
+                >{other.length.ok ? other.length.result.partNumber : 'no rivet'}, {other.rivets} rivets</small
+              >
+            </button>
+          {/each}
+        </div>
+      {/if}
       <section aria-label="Answers">
-        {#if plan.length.ok}
-          {@const { result, work } = plan.length}
+        {#if stack.length.ok}
+          {@const { result, work } = stack.length}
           <p class="part" data-figure="Part number">{result.partNumber}</p>
           <Figure label="Grip" work={work.filter((line) => line.label === 'grip')}>
             <Length lengthIn={result.gripIn} decimal />
           </Figure>
+          {#if stack.gripMaxIn - stack.gripMinIn > 1e-6}
+            <p class="hint">
+              Over its holes the grip runs from <Length lengthIn={stack.gripMinIn} decimal /> to <Length
+                lengthIn={stack.gripMaxIn}
+                decimal
+              />; the figures are those of its middle hole.
+            </p>
+          {/if}
           <Figure
             label="Rivet length"
             note={workspace.entered.head === 'countersunk' ? 'overall' : 'under the head'}
@@ -80,18 +111,18 @@
             </p>
           {/if}
         {:else}
-          <Notice level="stop" title="No rivet for this stack" text={plan.length.error.message} />
+          <Notice level="stop" title="No rivet for this stack" text={stack.length.error.message} />
         {/if}
         <Figure
           label="Hole"
-          note="drill {plan.hole.drill}"
-          work={plan.hole.work}
+          note="drill {stack.hole.drill}"
+          work={stack.hole.work}
           source="school: {rules.drill} drills"
         >
-          <Length lengthIn={plan.hole.diameterIn} decimal />
+          <Length lengthIn={stack.hole.diameterIn} decimal />
         </Figure>
-        {#if plan.head.ok}
-          {@const { result, work } = plan.head}
+        {#if stack.head.ok}
+          {@const { result, work } = stack.head}
           <Figure
             label="Shop head"
             note="predicted at ½ D high"
@@ -107,15 +138,15 @@
               >
             {:else}none{/if}
           </Figure>
-        {:else if plan.length.ok}
+        {:else if stack.length.ok}
           <Notice
             level="attention"
             title="The shop head cannot be predicted"
-            text={plan.head.error.message}
+            text={stack.head.error.message}
           />
         {/if}
-        {#if plan.flush?.ok}
-          {@const { result, work } = plan.flush}
+        {#if stack.flush?.ok}
+          {@const { result, work } = stack.flush}
           <Figure label="Flush method" {work} note={result.margin ?? ''}>
             <span class="method">{METHODS[result.method]}</span>
           </Figure>
@@ -159,6 +190,21 @@
     line-height: 1.15;
     white-space: nowrap;
     border-bottom: 1px solid var(--line);
+  }
+  .stacks {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+  }
+  .stacks .act {
+    flex-direction: column;
+    align-items: flex-start;
+    gap: 0;
+    line-height: 1.25;
+  }
+  .stacks [aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--paper);
   }
   .method {
     font-size: 1rem;

@@ -2,11 +2,17 @@ import { error, fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
+import { LARGEST_FILE_BYTES, readJointFile } from '$core/exchange/joint-file.ts';
+import type { EnteredJoint, JointKind } from '$core/joint/kinds.ts';
+import { JOINT_KINDS, newJoint } from '$core/joint/new-joint.ts';
 import { getJob } from '$lib/server/services/jobs';
 import { addJoint, JointTitle } from '$lib/server/services/joints';
 import type { Actions, PageServerLoad } from './$types';
 
-const NewJoint = z.object({ title: JointTitle });
+const NewJoint = z.object({
+  title: JointTitle,
+  kind: z.enum(JOINT_KINDS as [JointKind, ...JointKind[]]).default('lap')
+});
 
 export const load: PageServerLoad = async ({ params, locals }) => {
   const job = await getJob(locals.database(), params.job);
@@ -14,18 +20,37 @@ export const load: PageServerLoad = async ({ params, locals }) => {
   return { job: job.value, form: await superValidate(zod4(NewJoint)) };
 };
 
+async function make(
+  locals: App.Locals,
+  job: string,
+  title: string,
+  definition: EnteredJoint
+): Promise<never> {
+  const added = await addJoint(
+    locals.database(),
+    job,
+    title,
+    definition,
+    locals.person?.id ?? null
+  );
+  if (!added.ok) error(404, added.message);
+  redirect(303, `/joints/${added.value}/carry`);
+}
+
 export const actions: Actions = {
-  default: async ({ params, request, locals }) => {
+  make: async ({ params, request, locals }) => {
     const form = await superValidate(request, zod4(NewJoint));
     if (!form.valid) return fail(400, { form });
-    const added = await addJoint(
-      locals.database(),
-      params.job,
-      form.data.title,
-      undefined,
-      locals.person?.id ?? null
-    );
-    if (!added.ok) error(404, added.message);
-    redirect(303, `/joints/${added.value}/carry`);
+    return make(locals, params.job, form.data.title, newJoint(form.data.kind));
+  },
+  fromFile: async ({ params, request, locals }) => {
+    const file = (await request.formData()).get('file');
+    if (!(file instanceof File) || file.size === 0)
+      return fail(400, { refused: 'Choose a joint file first.' });
+    if (file.size > LARGEST_FILE_BYTES)
+      return fail(400, { refused: `${file.name} is over 5 MB: a joint file is a few kB.` });
+    const read = readJointFile(await file.text());
+    if (!read.ok) return fail(400, { refused: `${file.name}: ${read.message}.` });
+    return make(locals, params.job, read.file.title, read.file.definition);
   }
 };

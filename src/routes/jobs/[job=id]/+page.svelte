@@ -1,14 +1,19 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { superForm } from 'sveltekit-superforms';
+  import { JOINT_KINDS, KIND_NAMES } from '$core/joint/new-joint.ts';
+  import KindPicture from '$lib/ui/forms/KindPicture.svelte';
+  import Notice from '$lib/ui/Notice.svelte';
   import JointRow from '$lib/ui/JointRow.svelte';
   import TextField from '$lib/ui/TextField.svelte';
-  import type { PageData } from './$types';
+  import type { ActionData, PageData } from './$types';
 
   interface Props {
     data: PageData;
+    form: ActionData;
   }
-  let { data }: Props = $props();
+  let { data, form: answer }: Props = $props();
+  const refused = $derived(answer && 'refused' in answer ? answer.refused : undefined);
   const { form, errors, enhance } = superForm(untrack(() => data.form));
 </script>
 
@@ -29,16 +34,38 @@
     {/each}
   </section>
 
-  <form method="POST" use:enhance>
-    <TextField
-      name="title"
-      label="New lap joint"
-      hint="for example: bottom skin lap, bay 11"
-      bind:value={$form.title}
-      errors={$errors.title}
-    />
-    <button class="act main">Lay it out</button>
+  <form method="POST" action="?/make" use:enhance class="make">
+    <fieldset>
+      <legend class="label">What kind of joint is it?</legend>
+      <div class="kinds">
+        {#each JOINT_KINDS as kind (kind)}
+          <label class:on={$form.kind === kind}>
+            <input type="radio" name="kind" value={kind} bind:group={$form.kind} class="sr-only" />
+            <KindPicture {kind} />
+            <span>{KIND_NAMES[kind]}</span>
+          </label>
+        {/each}
+      </div>
+    </fieldset>
+    <div class="name">
+      <TextField
+        name="title"
+        label="New {KIND_NAMES[$form.kind]}"
+        hint="the place, as the drawing calls it"
+        bind:value={$form.title}
+        errors={$errors.title}
+      />
+      <button class="act main">Lay it out</button>
+    </div>
   </form>
+  <form method="POST" action="?/fromFile" enctype="multipart/form-data" class="file">
+    <label>
+      <span class="label">Or open a joint file (.json)</span>
+      <input type="file" name="file" accept=".json,application/json" />
+    </label>
+    <button class="act">Open it</button>
+  </form>
+  {#if refused}<Notice level="stop" title="Not opened" text={refused} />{/if}
 </div>
 
 <style>
@@ -74,11 +101,52 @@
   .empty {
     padding: 1rem;
   }
-  form {
+  .make {
+    display: grid;
+    gap: 0.8rem;
+  }
+  .kinds {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+    gap: 8px;
+    margin-top: 4px;
+  }
+  .kinds label {
+    display: grid;
+    justify-items: center;
+    gap: 4px;
+    padding: 10px 6px;
+    border: 1.5px solid var(--line-strong);
+    border-radius: 10px;
+    background: var(--panel);
+    text-align: center;
+    line-height: 1.25;
+    cursor: pointer;
+  }
+  .kinds .on {
+    border-color: var(--ink);
+    border-width: 2.5px;
+    background: var(--olive-soft);
+  }
+  .kinds label:focus-within {
+    outline: 3px solid var(--dye);
+    outline-offset: 2px;
+  }
+  .name,
+  .file {
     display: grid;
     grid-template-columns: minmax(0, 420px) auto;
     align-items: center;
     justify-content: start;
     gap: 0.8rem;
+  }
+  .file label {
+    display: grid;
+  }
+  .file input {
+    min-height: 44px;
+    padding: 8px;
+    border: 1.5px dashed var(--line-strong);
+    border-radius: 8px;
   }
 </style>

@@ -1,0 +1,126 @@
+import { answer, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { LEAST_SHEET_IN, LOCATION_FACTOR, MOST_PER_INCH } from '../catalog/families.ts';
+import type { Dash, Family, Head, Location } from '../schema/fields.ts';
+import { atLeast, below, ceilTo, roundHalfAway } from '../units/tolerance.ts';
+import { perInchLimits, rivetsRequired, type RivetsRequiredResult } from './rivets-required.ts';
+
+export interface NeededInput {
+  family: Family;
+  thicknessIn: number;
+  dash: Dash;
+  widthIn: number;
+  location: Location;
+  head: Head;
+  /** `double`: every rivet is cut in two places before the joint parts */
+  shear: 'single' | 'double';
+  /** the job's own figure with its reason, instead of the guidance's */
+  own: { perInch: number; reason: string } | null;
+}
+
+/** Rivets needed, and on what the figure rests. */
+export interface Needed extends Omit<RivetsRequiredResult, 'critical' | 'warnings'> {
+  basis: 'guidance' | 'double-shear' | 'own-data';
+  /** null when the job's own figure stands instead of the guidance's */
+  critical: 'shear' | 'bearing' | null;
+}
+
+function byOwnData(
+  { widthIn, location }: NeededInput,
+  own: { perInch: number; reason: string },
+  guidance: Answer<RivetsRequiredResult>
+): Answer<Needed> {
+  const factor = LOCATION_FACTOR[location];
+  const required = ceilTo(own.perInch * widthIn * factor);
+  return answer(
+    {
+      perInchExact: own.perInch,
+      perInch: own.perInch,
+      critical: null,
+      factor,
+      required,
+      requiredExact: required,
+      basis: 'own-data'
+    },
+    [
+      workLine(
+        'the guidance would give',
+        guidance.ok ? 'rivets an inch' : guidance.error.message,
+        guidance.ok ? guidance.result.perInch : 'refused',
+        guidance.ok ? '/in' : ''
+      ),
+      workLine('per inch, this job’s own data', own.reason, own.perInch, '/in'),
+      workLine(
+        'rivets required',
+        `⌈per inch × width × factor⌉ = ⌈${num(own.perInch)} × ${num(widthIn)} × ${factor}⌉`,
+        required,
+        'rivets'
+      )
+    ]
+  );
+}
+
+function inDoubleShear(input: NeededInput, guidance: Answer<RivetsRequiredResult>): Answer<Needed> {
+  const { family, thicknessIn, dash, widthIn, location } = input;
+  const { bearing, shear } = perInchLimits(family, thicknessIn, dash);
+  const half = shear / 2;
+  const critical = atLeast(bearing, half) ? 'bearing' : 'shear';
+  const perInchExact = Math.max(bearing, half);
+  const perInch = roundHalfAway(perInchExact * 10) / 10;
+  if (perInch > MOST_PER_INCH)
+    return notPossible(
+      'dash',
+      `a dash ${dash} rivet is too small for a ${num(thicknessIn)} in sheet even in double shear: ${num(perInch)} an inch would be needed, rows fit up to ${MOST_PER_INCH}`
+    );
+  const factor = LOCATION_FACTOR[location];
+  const required = ceilTo(perInch * widthIn * factor);
+  return answer(
+    {
+      perInchExact,
+      perInch,
+      critical,
+      factor,
+      required,
+      requiredExact: ceilTo(perInchExact * widthIn * factor),
+      basis: 'double-shear'
+    },
+    [
+      workLine('bearing', 'as in single shear', bearing, '/in'),
+      workLine('shear, cut in two places', `½ × ${num(shear)}`, half, '/in'),
+      workLine(`per inch, ${critical} governs`, 'the larger, to one decimal', perInch, '/in'),
+      workLine(
+        'rivets required',
+        `⌈per inch × width × factor⌉ = ⌈${num(perInch)} × ${num(widthIn)} × ${factor}⌉`,
+        required,
+        'rivets'
+      ),
+      workLine(
+        'in single shear, as the guidance is printed',
+        'for comparison',
+        guidance.ok ? guidance.result.required : 'refused',
+        guidance.ok ? 'rivets' : ''
+      )
+    ]
+  );
+}
+
+/**
+ * How many rivets a joint needs: by the guidance, by the guidance with the shear limit halved where each
+ * rivet is cut twice, or by the job's own rivets-per-inch figure.
+ *
+ * @returns the count with its basis; a rivet too large for its sheet is refused unless own data says otherwise
+ * @throws never
+ * @source handbook 4.1; double shear halves the shear term of its formula
+ */
+export function needed(input: NeededInput): Answer<Needed> {
+  const { family, thicknessIn, dash, widthIn, location, head, own, shear } = input;
+  const guidance = rivetsRequired({ family, thicknessIn, dash, widthIn, location, head });
+  if (own) return byOwnData(input, own, guidance);
+  const tooLarge = below(thicknessIn, LEAST_SHEET_IN[dash] ?? 0);
+  if (shear === 'double' && !tooLarge) return inDoubleShear(input, guidance);
+  if (!guidance.ok) return guidance;
+  const { perInch, perInchExact, required, requiredExact, factor, critical } = guidance.result;
+  return answer(
+    { perInch, perInchExact, required, requiredExact, factor, critical, basis: 'guidance' },
+    guidance.work
+  );
+}

@@ -1,0 +1,41 @@
+import { describe, expect, it } from 'vitest';
+import { resultOf } from '../../../tests/support/cases';
+import { tile } from './tiles';
+
+describe('a pattern over sheets of paper', () => {
+  it('takes one sheet where it fits, turned if that helps', () => {
+    expect(resultOf(tile({ xIn: 0, yIn: 0, wIn: 7, hIn: 9 }, 'letter')).tiles).toHaveLength(1);
+    // 10 × 6.5 fits a Letter sheet lying down: 10.2 wide, 6.95 high
+    const lying = resultOf(tile({ xIn: 0, yIn: 0, wIn: 10, hIn: 6.5 }, 'letter'));
+    expect([lying.pageWIn, lying.tiles.length]).toEqual([11, 1]);
+  });
+
+  it.each([
+    [30, 4, 'a4'],
+    [5.5, 61.3, 'letter'],
+    [44.1, 37.2, 'a4']
+  ] as const)('shows every point of %s × %s in on some sheet, seams on two', (wIn, hIn, paper) => {
+    const { tiles, areaWIn, areaHIn, overlapIn, crosses } = resultOf(
+      tile({ xIn: -1, yIn: 2, wIn, hIn }, paper)
+    );
+    const shows = (x: number, y: number) =>
+      tiles.filter(
+        (one) =>
+          x >= one.xIn - 1e-9 &&
+          x <= one.xIn + areaWIn + 1e-9 &&
+          y >= one.yIn - 1e-9 &&
+          y <= one.yIn + areaHIn + 1e-9
+      ).length;
+    for (let x = 0; x <= 40; x++)
+      for (let y = 0; y <= 40; y++)
+        expect(shows(-1 + (x / 40) * wIn, 2 + (y / 40) * hIn)).toBeGreaterThanOrEqual(1);
+    for (const cross of crosses) expect(shows(cross.xIn, cross.yIn)).toBeGreaterThanOrEqual(2);
+    expect(overlapIn).toBeGreaterThanOrEqual(0.5);
+    expect(crosses.length).toBeGreaterThan(0);
+  });
+
+  it('refuses what would paper the hangar', () => {
+    const refused = tile({ xIn: 0, yIn: 0, wIn: 300, hIn: 300 }, 'a4');
+    expect(refused.ok ? '' : refused.error.message).toMatch(/sheets of A4; up to 120/);
+  });
+});

@@ -1,0 +1,120 @@
+import { notPossible, type Answer } from '../answer.ts';
+import { ceilTo } from '../units/tolerance.ts';
+import { MM_PER_IN } from '../units/factors.ts';
+
+export const PAPERS = {
+  a4: { name: 'A4', wIn: 210 / MM_PER_IN, hIn: 297 / MM_PER_IN },
+  letter: { name: 'Letter', wIn: 8.5, hIn: 11 }
+} as const;
+export type Paper = keyof typeof PAPERS;
+
+/** One sheet of paper of a tiled pattern. */
+export interface Tile {
+  column: number;
+  row: number;
+  /** the pattern's place in the page's drawing area, in */
+  xIn: number;
+  yIn: number;
+}
+
+export interface Tiling {
+  /** the page as turned */
+  pageWIn: number;
+  pageHIn: number;
+  marginIn: number;
+  /** kept free along the foot for the check scale */
+  footIn: number;
+  /** drawing area of a page */
+  areaWIn: number;
+  areaHIn: number;
+  overlapIn: number;
+  columns: number;
+  rows: number;
+  tiles: Tile[];
+  /** crosses that two or four neighbouring pages share, pattern coordinates */
+  crosses: { xIn: number; yIn: number }[];
+}
+
+const MARGIN_IN = 0.4;
+const FOOT_IN = 0.75;
+const OVERLAP_IN = 0.6;
+const MOST_PAGES = 120;
+
+function laid(pageWIn: number, pageHIn: number, wIn: number, hIn: number) {
+  const areaWIn = pageWIn - 2 * MARGIN_IN;
+  const areaHIn = pageHIn - 2 * MARGIN_IN - FOOT_IN;
+  const along = (sizeIn: number, areaIn: number) =>
+    sizeIn <= areaIn ? 1 : 1 + ceilTo((sizeIn - areaIn) / (areaIn - OVERLAP_IN));
+  return {
+    pageWIn,
+    pageHIn,
+    areaWIn,
+    areaHIn,
+    columns: along(wIn, areaWIn),
+    rows: along(hIn, areaHIn)
+  };
+}
+
+/**
+ * Divides a pattern over sheets of paper that overlap, turned whichever way takes fewer; every overlap carries
+ * crosses that both sheets show.
+ *
+ * @param pattern place and size, in
+ * @returns tiles row by row; `not-possible` over 120 sheets
+ */
+export function tile(
+  pattern: { xIn: number; yIn: number; wIn: number; hIn: number },
+  paper: Paper
+): Answer<Tiling> {
+  const { wIn, hIn } = PAPERS[paper];
+  const [upright, turned] = [
+    laid(wIn, hIn, pattern.wIn, pattern.hIn),
+    laid(hIn, wIn, pattern.wIn, pattern.hIn)
+  ];
+  const chosen = turned.columns * turned.rows < upright.columns * upright.rows ? turned : upright;
+  const { columns, rows, areaWIn, areaHIn } = chosen;
+  if (columns * rows > MOST_PAGES)
+    return notPossible(
+      'paper',
+      `the pattern would take ${columns * rows} sheets of ${PAPERS[paper].name}; up to ${MOST_PAGES} are made. Use the DXF or SVG file on a roll printer`
+    );
+  const stepX = areaWIn - OVERLAP_IN;
+  const stepY = areaHIn - OVERLAP_IN;
+  const tiles: Tile[] = [];
+  for (let row = 0; row < rows; row++)
+    for (let column = 0; column < columns; column++)
+      tiles.push({
+        column,
+        row,
+        xIn: pattern.xIn + column * stepX,
+        yIn: pattern.yIn + row * stepY
+      });
+  const crosses: Tiling['crosses'] = [];
+  const thirds = [1 / 6, 1 / 2, 5 / 6];
+  for (let seam = 1; seam < columns; seam++)
+    for (let row = 0; row < rows; row++)
+      for (const share of thirds)
+        crosses.push({
+          xIn: pattern.xIn + seam * stepX + OVERLAP_IN / 2,
+          yIn: pattern.yIn + row * stepY + share * areaHIn
+        });
+  for (let seam = 1; seam < rows; seam++)
+    for (let column = 0; column < columns; column++)
+      for (const share of thirds)
+        crosses.push({
+          xIn: pattern.xIn + column * stepX + share * areaWIn,
+          yIn: pattern.yIn + seam * stepY + OVERLAP_IN / 2
+        });
+  return {
+    ok: true,
+    work: [],
+    result: {
+      ...chosen,
+      marginIn: MARGIN_IN,
+      footIn: FOOT_IN,
+      overlapIn: OVERLAP_IN,
+      tiles,
+      crosses
+    }
+  };
+}

@@ -1,0 +1,126 @@
+import { z } from 'zod';
+import { SHEET_KEYS } from '../catalog/strengths.ts';
+import {
+  Alloy,
+  Dash,
+  DiameterSchool,
+  Family,
+  Head,
+  lengthIn,
+  Location,
+  thicknessIn,
+  WIDEST_IN
+} from '../schema/fields.ts';
+import { RulerScale } from '../units/ruler.ts';
+import { orNull, orUsual, typed, written } from './as-typed.ts';
+
+const MOST_OBSTACLES = 200;
+const MOST_EDITS = 2000;
+const Name = z.string().max(40, 'a name is at most 40 characters');
+const LineKey = z.string().max(30);
+
+/** Positions are measured from the datum; nothing is further off. */
+export const placeIn = (what: string) => lengthIn(what, { least: -WIDEST_IN, most: WIDEST_IN });
+export const sizeIn = (what: string) => lengthIn(what, { above: 0, most: WIDEST_IN });
+
+const keepOutPicked = { name: Name, shape: z.enum(['rect', 'round']) };
+const keepOutReading = {
+  xIn: placeIn("the obstacle's middle"),
+  yIn: placeIn("the obstacle's middle"),
+  wIn: sizeIn("the obstacle's width"),
+  hIn: orNull(sizeIn("the obstacle's height"))
+};
+
+const fixedPicked = { kind: z.enum(['existing', 'pinned']), line: LineKey, name: Name };
+const fixedReading = {
+  atIn: placeIn('the running distance'),
+  offIn: orUsual(placeIn('the distance off the line'), 0)
+};
+
+/** A hole of a line by its place in the line as laid; `of` says of how many, so that it is never taken for another. */
+const editPicked = {
+  line: LineKey,
+  index: z.int().min(0),
+  of: z.int().min(1),
+  state: z.enum(['as-laid', 'held-open', 'removed'])
+};
+const editReading = {
+  nudgeIn: orUsual(placeIn('how far the hole is moved'), 0),
+  reason: z.string().max(80, 'a reason is at most 80 characters')
+};
+
+/** What every kind of joint picks rather than measures. */
+export const commonPicked = {
+  family: Family,
+  /** the sheet the rivets-per-inch guidance is read for when the sheets differ */
+  reckonOn: DiameterSchool,
+  location: Location,
+  head: Head,
+  alloy: Alloy,
+  /** a size, or what the profile's diameter rule gives */
+  dash: z.union([z.literal('rule'), Dash]),
+  /** the profile's pitch school, or this joint's own choice */
+  prefer: z.enum(['profile', 'fewest', 'near']),
+  scale: RulerScale,
+  /** where running marks are measured from: an end, the cut-out's edge, or one of the fixed holes */
+  datum: z
+    .string()
+    .regex(/^(start|end|cut-out|fixed-\d{1,3})$/)
+    .default('start'),
+  /** the sheet of the strength check, or the weakest of the family */
+  strengthSheet: z.enum(['family', ...SHEET_KEYS]).default('family')
+};
+
+export const commonReading = {
+  /** null: the next whole 1/32 over the least */
+  edgeIn: orNull(sizeIn('the edge distance')),
+  /** null: the profile's house pitch */
+  nearPitchIn: orNull(sizeIn('the wished pitch')),
+  /** null: the guidance's own figure */
+  perInch: orNull(written('the rivets an inch', { least: 0.1, most: 100 })),
+  perInchReason: z.string().max(120, 'a reason is at most 120 characters'),
+  /** kept free between an obstacle and the rivet's head */
+  toolClearanceIn: orUsual(lengthIn('the tool clearance', { least: 0, most: 6 }), 1 / 8)
+};
+
+export const readLists = {
+  keepOuts: z.array(z.strictObject({ ...keepOutPicked, ...keepOutReading })).max(MOST_OBSTACLES),
+  fixed: z.array(z.strictObject({ ...fixedPicked, ...fixedReading })).max(MOST_OBSTACLES),
+  edits: z
+    .array(
+      z
+        .strictObject({ ...editPicked, ...editReading })
+        .refine((edit) => edit.state !== 'held-open' || edit.reason.trim() !== '', {
+          path: ['reason'],
+          message: 'say why the hole is held open: a latch, a nut plate, a blind fastener later'
+        })
+    )
+    .max(MOST_EDITS)
+};
+
+export const enteredLists = {
+  keepOuts: z
+    .array(z.strictObject({ ...keepOutPicked, ...typed(keepOutReading) }))
+    .max(MOST_OBSTACLES)
+    .default([]),
+  fixed: z
+    .array(z.strictObject({ ...fixedPicked, ...typed(fixedReading) }))
+    .max(MOST_OBSTACLES)
+    .default([]),
+  edits: z
+    .array(z.strictObject({ ...editPicked, ...typed(editReading) }))
+    .max(MOST_EDITS)
+    .default([])
+};
+
+const LEAST_SHEETS = 2;
+const MOST_SHEETS = 8;
+export const sheetList = <S extends z.ZodType>(sheet: S) =>
+  z
+    .array(sheet)
+    .min(LEAST_SHEETS, 'a joint holds at least two sheets')
+    .max(MOST_SHEETS, `at most ${MOST_SHEETS} sheets are held`);
+
+export const readSheets = sheetList(z.strictObject({ name: Name, thicknessIn }));
+export const enteredSheets = sheetList(z.strictObject({ name: Name, ...typed({ thicknessIn }) }));
+export const SheetName = Name;

@@ -1,0 +1,193 @@
+import { num, workLine, type Answer } from '../answer.ts';
+import { divisionsPerIn, type RulerScale } from '../units/ruler.ts';
+import { above, atMost, below, floorTo, same } from '../units/tolerance.ts';
+import { constrainedRow, type ConstrainedRowResult } from './constrained-row.ts';
+import { fillExactly } from './fill-exactly.ts';
+import { fewestSpaces } from './spaces.ts';
+import { mergeClosed, placesBetween, type Closed } from './row-places.ts';
+
+/** A straight rivet line with something in its way. */
+export interface LineToFill {
+  /** as evenly laid: the count to reach and the two end holes */
+  alongIn: readonly number[];
+  /** holes that the kind of joint wants in any case */
+  givenIn: readonly number[];
+  /** existing and pinned holes, running distances */
+  fixedIn: readonly number[];
+  /** closed to hole centres */
+  closed: readonly Closed[];
+  minPitchIn: number;
+  maxPitchIn: number;
+  /** as far as an end hole may be moved inward */
+  endRoomIn: number;
+  scale: RulerScale;
+}
+
+/** Told how much of the search is done, 0 to 1. */
+export type OnProgress = (done: number) => void;
+
+/** Without a ruler, holes past obstacles lie on hundredths of an inch. */
+const GRID_WITHOUT_RULER_PER_IN = 100;
+
+/** Divisions an inch on which holes past obstacles lie. */
+export const gridPerIn = (scale: RulerScale): number =>
+  divisionsPerIn(scale) ?? GRID_WITHOUT_RULER_PER_IN;
+
+/** An end hole inside a closed stretch moves inward to the next division beyond it. */
+function movedEnd(endIn: number, inward: 1 | -1, line: LineToFill): number {
+  const perIn = gridPerIn(line.scale);
+  let atIn = endIn;
+  for (const { fromIn, toIn } of inward === 1
+    ? mergeClosed(line.closed)
+    : mergeClosed(line.closed).reverse()) {
+    if (!above(atIn, fromIn) || !below(atIn, toIn)) continue;
+    const clearIn = inward === 1 ? toIn : fromIn;
+    atIn = endIn + (inward * Math.ceil(Math.abs(clearIn - endIn) * perIn - 1e-9)) / perIn;
+  }
+  return atMost(Math.abs(atIn - endIn), line.endRoomIn) ? atIn : endIn;
+}
+
+/** How many spaces each stretch gets so that all together make `total`, at the least cost; null when there is no way. */
+function share(costs: readonly Float64Array[], total: number): number[] | null {
+  let best = new Float64Array(total + 1).fill(Infinity);
+  best[0] = 0;
+  const taken: Int32Array[] = [];
+  for (const cost of costs) {
+    const next = new Float64Array(total + 1).fill(Infinity);
+    const took = new Int32Array(total + 1);
+    for (let sum = 0; sum <= total; sum++)
+      for (let spaces = 1; spaces < cost.length && spaces <= sum; spaces++) {
+        const all = (cost[spaces] as number) + (best[sum - spaces] as number);
+        if (all < (next[sum] as number)) {
+          next[sum] = all;
+          took[sum] = spaces;
+        }
+      }
+    taken.push(took);
+    best = next;
+  }
+  if (best[total] === Infinity) return null;
+  let left = total;
+  return taken
+    .reverse()
+    .map((took) => {
+      const spaces = took[left] ?? 0;
+      left -= spaces;
+      return spaces;
+    })
+    .reverse();
+}
+
+interface Ends {
+  firstIn: number;
+  lastIn: number;
+}
+
+/** Exactly `least` holes, or the nearest count above and then below that the obstacles allow. */
+function fillWith(
+  line: LineToFill,
+  { firstIn, lastIn }: Ends,
+  given: readonly number[],
+  onProgress: OnProgress
+): number[] | null {
+  const least = line.alongIn.length;
+  const grid = { startIn: firstIn, gridIn: 1 / gridPerIn(line.scale) };
+  const closed = mergeClosed(line.closed);
+  const holes = [firstIn, ...given, lastIn];
+  const wishIn = (lastIn - firstIn) / (least - 1);
+  const stretches = holes.slice(1).map((toIn, index) => {
+    const fromIn = holes[index] ?? 0;
+    const { minPitchIn, maxPitchIn } = line;
+    return {
+      placesIn: placesBetween(fromIn, toIn, grid, closed),
+      minPitchIn,
+      maxPitchIn,
+      fewest: fewestSpaces(toIn - fromIn, maxPitchIn),
+      most: Math.max(1, floorTo((toIn - fromIn) / minPitchIn))
+    };
+  });
+  const spare = least + stretches.length - stretches.reduce((sum, { fewest }) => sum + fewest, 0);
+  const mostOf = ({ fewest, most }: { fewest: number; most: number }) =>
+    Math.max(fewest, Math.min(most, fewest + spare));
+  const levels = stretches.reduce((sum, stretch) => sum + mostOf(stretch), 0);
+  let done = 0;
+  const routes = stretches.map((stretch) =>
+    fillExactly(stretch, mostOf(stretch), wishIn, () => onProgress((done += 1) / levels))
+  );
+  const costs = routes.map((route) => route.costs);
+  const totals = [
+    ...Array.from({ length: stretches.length + 1 }, (_, more) => least - 1 + more),
+    ...Array.from({ length: least - 1 }, (_, less) => least - 2 - less)
+  ];
+  for (const total of totals) {
+    const spaces = share(costs, total);
+    if (!spaces) continue;
+    return routes.flatMap(({ route }, index) =>
+      route(spaces[index] ?? 0)
+        .slice(index === 0 ? 0 : 1)
+        .map((place) => stretches[index]?.placesIn[place] ?? 0)
+    );
+  }
+  return null;
+}
+
+/**
+ * Fills a line past fixed holes and keep-outs with the needed count of holes, as evenly as can be: the fewest
+ * holes within the largest pitch when those are enough, else exactly the needed count with the least sum of
+ * squared gaps.
+ *
+ * @returns running distances, in; `not-possible` says which stretch cannot be filled. Where the obstacles
+ * leave no room for the count the most that fit are given, and the plan's own check says so.
+ */
+export function fillLine(
+  line: LineToFill,
+  onProgress: OnProgress = () => undefined
+): Answer<ConstrainedRowResult> {
+  const least = line.alongIn.length;
+  const ends = [
+    movedEnd(line.alongIn[0] ?? 0, 1, line),
+    movedEnd(line.alongIn.at(-1) ?? 0, -1, line)
+  ];
+  // An existing hole beyond an end hole is the end.
+  const firstIn = Math.min(ends[0] ?? 0, ...line.fixedIn);
+  const lastIn = Math.max(ends[1] ?? 0, ...line.fixedIn);
+  const given = [...line.fixedIn, ...line.givenIn]
+    .filter((at) => above(at, firstIn) && below(at, lastIn))
+    .sort((a, b) => a - b)
+    .filter((at, index, all) => index === 0 || !same(at, all[index - 1] ?? 0));
+  const fewest = constrainedRow({
+    startIn: firstIn,
+    endIn: lastIn,
+    fixedIn: given,
+    keepOut: [...line.closed],
+    minPitchIn: line.minPitchIn,
+    maxPitchIn: line.maxPitchIn,
+    gridIn: 1 / gridPerIn(line.scale)
+  });
+  if (!fewest.ok) return fewest;
+  const marksIn =
+    fewest.result.count >= least
+      ? fewest.result.marksIn
+      : (fillWith(line, { firstIn, lastIn }, given, onProgress) ?? fewest.result.marksIn);
+  const gapsIn = marksIn.slice(1).map((mark, index) => mark - (marksIn[index] ?? 0));
+  const minGapIn = gapsIn.reduce((a, b) => Math.min(a, b), Infinity);
+  const maxGapIn = gapsIn.reduce((a, b) => Math.max(a, b), 0);
+  return {
+    ok: true,
+    result: {
+      marksIn,
+      count: marksIn.length,
+      minGapIn,
+      maxGapIn,
+      sumSquaresIn2: gapsIn.reduce((sum, gap) => sum + gap ** 2, 0)
+    },
+    work: [
+      workLine(
+        'past fixed holes and keep-outs',
+        `${least} holes wanted on 1/${num(gridPerIn(line.scale))} in; ${given.length} given between the ends, ${line.closed.length} stretches closed; gaps ${num(minGapIn)} to ${num(maxGapIn)} in`,
+        marksIn.length,
+        'holes'
+      )
+    ]
+  };
+}

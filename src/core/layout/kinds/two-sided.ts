@@ -1,0 +1,193 @@
+import { answer, num, workLine } from '../../answer.ts';
+import type { JointOf } from '../../joint/kinds.ts';
+import { straight, type LineWish } from '../lines.ts';
+import { addedVolumeIn3, rect, type Part } from '../shapes.ts';
+import { above } from '../../units/tolerance.ts';
+import { figure } from './common-figures.ts';
+import type { KindLayout, LaidKind, LayContext, StackSpec } from './kind-layout.ts';
+import { layRows, rowFigures, wholeChecks } from './rows.ts';
+
+interface Sides {
+  /** the two members that meet, near the datum's top edge first */
+  near: string;
+  far: string;
+  straps: { name: string; layer: 'over' | 'under'; thicknessIn: number }[];
+  /** near and far */
+  stacks: StackSpec[];
+  warnings: KindLayout['warnings'];
+}
+
+/** Two ends that meet under straps: the same rows on both sides of the meeting line. y runs from the strap's edge. */
+function layTwoSided(
+  joint: JointOf<'splice'> | JointOf<'sandwich'>,
+  context: LayContext,
+  { near, far, straps, stacks, warnings }: Sides
+): LaidKind {
+  const laid = layRows(joint, context);
+  if (!laid.ok) return laid;
+  const { rows, overlapIn, pitchIn, transverseIn } = laid.result;
+  const { widthIn, gapIn } = joint;
+  const strapIn = 2 * overlapIn + gapIn;
+  const beyondIn = Math.max(0.3, 0.25 * strapIn);
+  const nearEndIn = overlapIn;
+  const farEndIn = overlapIn + gapIn;
+  const member = (key: string, name: string, top: number, bottom: number): Part => ({
+    key,
+    name,
+    layer: straps.some((strap) => strap.layer === 'over') ? 'under' : 'over',
+    outline: rect(0, top, widthIn, bottom - top),
+    openings: [],
+    goesOn: [key === 'near' ? 'top' : 'bottom'],
+    addedThicknessIn: null
+  });
+  const strapParts: Part[] = straps.map((strap, index) => ({
+    key: `strap-${index + 1}`,
+    name: strap.name,
+    layer: strap.layer,
+    outline: rect(0, 0, widthIn, strapIn),
+    openings: [],
+    goesOn: [],
+    addedThicknessIn: strap.thicknessIn
+  }));
+  const line = (side: 'near' | 'far', row: number, yIn: number): LineWish => ({
+    key: `${side}-${row + 1}`,
+    name: `${side} side, row ${row + 1} from the ${gapIn > 0 ? 'gap' : 'meeting line'}`,
+    path: straight(0, yIn, widthIn),
+    alongIn: rows[row]?.marksIn ?? [],
+    givenIn: [],
+    dash: context.dash,
+    stack: side === 'far' && stacks.length > 1 ? 1 : 0,
+    endsMayMove: true,
+    endsAtEdge: joint.pattern === 'in-line' || row % 2 === 0
+  });
+  const lines = [
+    ...rows.map(({ offsetIn }, row) => line('near', row, nearEndIn - offsetIn)).reverse(),
+    ...rows.map(({ offsetIn }, row) => line('far', row, farEndIn + offsetIn))
+  ];
+  const strapWork = workLine(
+    'strap',
+    `2 × (2 × edge + (rows − 1) × between rows) + gap = 2 × ${num(overlapIn)} + ${num(gapIn)}`,
+    strapIn,
+    'in'
+  );
+  return answer(
+    {
+      parts: [
+        ...strapParts.filter((part) => part.layer === 'under'),
+        member('near', near, nearEndIn - overlapIn - beyondIn, nearEndIn),
+        member('far', far, farEndIn, farEndIn + overlapIn + beyondIn),
+        ...strapParts.filter((part) => part.layer === 'over')
+      ],
+      lines,
+      drilledOnly: [],
+      cutOut: null,
+      reliefs: [],
+      marksOnly: [],
+      stacks,
+      layers: null,
+      growth: null,
+      carrying: (['near', 'far'] as const).map((side) => ({
+        need: 'joint',
+        words: `the ${side} side`,
+        lines: lines.filter(({ key }) => key.startsWith(side)).map(({ key }) => key),
+        times: 1
+      })),
+      addedIn3: addedVolumeIn3(strapParts),
+      figures: [
+        ...rowFigures(context, laid.result, laid.work),
+        figure(
+          'strap',
+          straps.length > 1 ? 'Straps' : 'Strap',
+          strapIn,
+          [strapWork],
+          `by ${num(widthIn)} in along the rows`
+        )
+      ],
+      checks: wholeChecks(laid.result),
+      dims: [
+        { axis: 'x', fromIn: 0, toIn: widthIn, side: 'top', strong: true },
+        { axis: 'y', fromIn: 0, toIn: strapIn, side: 'left', label: 'strap' },
+        ...(gapIn > 0
+          ? [
+              {
+                axis: 'y' as const,
+                fromIn: nearEndIn,
+                toIn: farEndIn,
+                side: 'right' as const,
+                label: 'gap'
+              }
+            ]
+          : [])
+      ],
+      widthIn,
+      heightIn: strapIn,
+      rowsSharing: rows.length,
+      pitchIn,
+      transverseIn: rows.length > 1 ? transverseIn : null,
+      work: [...laid.work, strapWork],
+      warnings
+    },
+    [...laid.work, strapWork]
+  );
+}
+
+/** A butt splice: two skins end to end, a strap or doubler beneath both. */
+export function laySplice(joint: JointOf<'splice'>, context: LayContext): LaidKind {
+  const [skin, ...straps] = joint.sheets;
+  const nearSkin = skin ?? { name: 'skin', thicknessIn: 0 };
+  const farIn = joint.farSheetIn ?? nearSkin.thicknessIn;
+  const farSkin = { name: `far ${nearSkin.name}`, thicknessIn: farIn };
+  const strapsIn = straps.reduce((sum, strap) => sum + strap.thicknessIn, 0);
+  const thickestIn = Math.max(nearSkin.thicknessIn, farIn);
+  return layTwoSided(joint, context, {
+    near: nearSkin.name,
+    far: farSkin.name,
+    straps: straps.map(({ name, thicknessIn }) => ({ name, thicknessIn, layer: 'under' })),
+    stacks: [
+      { name: 'near side', sheets: joint.sheets },
+      ...(farIn === nearSkin.thicknessIn
+        ? []
+        : [{ name: 'far side', sheets: [farSkin, ...straps] }])
+    ],
+    warnings: above(thickestIn, strapsIn)
+      ? [
+          {
+            level: 'attention',
+            title: 'The strap is thinner than the skin',
+            text: `${num(strapsIn)} in of strap carries what ${num(thickestIn)} in of skin carried.`
+          }
+        ]
+      : []
+  });
+}
+
+/** Two thin straps, one on each side of a broken member: the rivets are cut in two places. */
+export function laySandwich(joint: JointOf<'sandwich'>, context: LayContext): LaidKind {
+  const [first, member, ...rest] = joint.sheets;
+  const held = member ?? { name: 'member', thicknessIn: 0 };
+  const top = first ?? { name: 'strap', thicknessIn: 0 };
+  const strapsIn = top.thicknessIn + rest.reduce((sum, strap) => sum + strap.thicknessIn, 0);
+  const warnings: KindLayout['warnings'] = [];
+  if (rest.length === 0)
+    warnings.push({
+      level: 'stop',
+      title: 'A strap is missing',
+      text: 'The broken member lies between two straps: name the strap on the other side too.'
+    });
+  if (above(held.thicknessIn, strapsIn))
+    warnings.push({
+      level: 'attention',
+      title: 'The straps are thinner than the member',
+      text: `${num(strapsIn)} in of straps carry what ${num(held.thicknessIn)} in of member carried.`
+    });
+  return layTwoSided(joint, context, {
+    near: held.name,
+    far: `${held.name}, other part`,
+    straps: [
+      { name: top.name, thicknessIn: top.thicknessIn, layer: 'over' },
+      ...rest.map(({ name, thicknessIn }) => ({ name, thicknessIn, layer: 'under' as const }))
+    ],
+    stacks: [{ name: 'both sides', sheets: joint.sheets }],
+    warnings
+  });
+}

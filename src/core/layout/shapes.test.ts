@@ -1,0 +1,101 @@
+import { describe, expect, it } from 'vitest';
+import {
+  addedVolumeIn3,
+  areaIn2,
+  boundsOf,
+  circle,
+  depthIn,
+  edgeDistanceIn,
+  rect,
+  withSquareInserts,
+  type Part
+} from './shapes';
+
+const part = (change: Partial<Part>): Part => ({
+  key: 'a',
+  name: 'a',
+  layer: 'over',
+  outline: rect(0, 0, 4, 2),
+  openings: [],
+  goesOn: [],
+  addedThicknessIn: null,
+  ...change
+});
+
+describe('how deep a point lies in a shape', () => {
+  it.each([
+    ['the nearest side', rect(0, 0, 4, 2), 1, 0.3, 0.3],
+    ['outside a side', rect(0, 0, 4, 2), -0.5, 1, -0.5],
+    // 3-4-5 from the corner
+    ['outside a corner', rect(0, 0, 4, 2), -0.3, -0.4, -0.5],
+    // r = 1 about (1, 1): the point is √2·0.8 from it
+    ['in a rounded corner', rect(0, 0, 4, 2, 1), 0.2, 0.2, 1 - 0.8 * Math.SQRT2],
+    ['a circle', circle(1, 1, 2), 1, 2.5, 0.5],
+    ['outside a circle', circle(0, 0, 2), 3, 4, -3]
+  ] as const)('%s', (_, shape, x, y, expected) => {
+    expect(depthIn(shape, x, y)).toBeCloseTo(expected, 12);
+  });
+
+  it('knows a polygon from inside and outside', () => {
+    // a right triangle 3-4-5; its incentre (1, 1) is 1 from every side
+    const triangle = {
+      shape: 'polygon',
+      pointsIn: [
+        [0, 0],
+        [4, 0],
+        [0, 3]
+      ]
+    } as const;
+    expect(depthIn(triangle, 1, 1)).toBeCloseTo(1, 12);
+    expect(depthIn(triangle, 5, 0)).toBeCloseTo(-1, 12);
+    expect(areaIn2(triangle)).toBe(6);
+    expect(boundsOf(triangle)).toEqual({ xIn: 0, yIn: 0, wIn: 4, hIn: 3 });
+  });
+
+  it('has no edge where a sheet goes on', () => {
+    expect(depthIn(rect(0, 0, 4, 2), 1, 0.1, ['top'])).toBe(1);
+  });
+});
+
+describe('edge distance through several parts', () => {
+  const skin = part({
+    outline: rect(-1, -1, 8, 8),
+    openings: [rect(2, 2, 2, 2, 0.5)],
+    goesOn: ['left', 'right', 'top', 'bottom']
+  });
+  const doubler = part({ key: 'd', layer: 'under', outline: rect(0, 0, 6, 6) });
+
+  it('is the least over the parts that the hole goes through', () => {
+    // 0.25 outside the cut-out, 1.75 inside the doubler
+    expect(edgeDistanceIn([skin, doubler], 3, 1.75)).toBeCloseTo(0.25, 12);
+    // in the cut-out only the doubler is there: 3 from its edge
+    expect(edgeDistanceIn([skin, doubler], 3, 3)).toBeCloseTo(3, 12);
+  });
+
+  it('is measured to the curve beside a rounded corner', () => {
+    // the corner's curve, r = 0.5 about (2.5, 2.5), is √2·1 − 0.5 from (1.5, 1.5)
+    expect(edgeDistanceIn([skin], 1.5, 1.5)).toBeCloseTo(Math.SQRT2 - 0.5, 12);
+  });
+
+  it('is minus infinity where there is no metal', () => {
+    expect(edgeDistanceIn([doubler], 9, 9)).toBe(-Infinity);
+  });
+
+  it('can take an insert with square corners', () => {
+    const insert = part({ layer: 'filler', outline: rect(0, 0, 4, 2, 1) });
+    expect(edgeDistanceIn([insert], 0.4, 0.4)).toBeCloseTo(1 - 0.6 * Math.SQRT2, 12);
+    expect(edgeDistanceIn(withSquareInserts([insert]), 0.4, 0.4)).toBeCloseTo(0.4, 12);
+  });
+});
+
+it('adds up the metal a repair brings', () => {
+  // a 4 × 2 plate of 0.040 less a ½ in hole, and a round one of 1 in radius, 0.032
+  const plates = [
+    part({ addedThicknessIn: 0.04, openings: [circle(1, 1, 0.25)] }),
+    part({ addedThicknessIn: 0.032, outline: circle(0, 0, 1) }),
+    part({})
+  ];
+  expect(addedVolumeIn3(plates)).toBeCloseTo(0.04 * (8 - Math.PI / 16) + 0.032 * Math.PI, 12);
+  // rounding four corners of ½ in takes (4 − π)/4 off 8
+  expect(areaIn2(rect(0, 0, 4, 2, 0.5))).toBeCloseTo(8 - (4 - Math.PI) / 4, 12);
+});

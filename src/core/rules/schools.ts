@@ -1,0 +1,267 @@
+import type { Multipliers } from './multipliers.ts';
+import type { RuleProfile } from './profile.ts';
+
+/** One way of working: what it is called and who works that way. */
+export interface SchoolOption {
+  value: string;
+  text: string;
+  who: string;
+}
+
+/** A point on which the trade disagrees. */
+export interface School {
+  key: Exclude<keyof RuleProfile, 'name' | 'version' | 'multipliers' | 'housePitchIn'>;
+  question: string;
+  /** what of a joint it changes */
+  changes: string;
+  options: SchoolOption[];
+}
+
+/** Every school of the profile, in the order of the work (handbook 4.1 to 4.7). */
+export const SCHOOLS: School[] = [
+  {
+    key: 'diameter',
+    question: 'Three times which sheet is the rivet?',
+    changes: 'the rivet size at Carry, and with it everything else',
+    options: [
+      {
+        value: 'thickest',
+        text: 'the thickest',
+        who: 'Production shops: the rivet must not be the weak part of the heaviest sheet held.'
+      },
+      {
+        value: 'thinnest',
+        text: 'the thinnest',
+        who: 'Light repairs: a large hole harms a thin skin more than a small rivet does.'
+      }
+    ]
+  },
+  {
+    key: 'pitch',
+    question: 'How far apart, when the load leaves a choice?',
+    changes: 'how many holes Lay out sets',
+    options: [
+      {
+        value: 'fewest',
+        text: 'fewest rivets',
+        who: 'Those who stretch towards the largest pitch: more rivets than needed is poor work, and each hole weakens the sheet.'
+      },
+      {
+        value: 'near',
+        text: 'near a house pitch',
+        who: 'Those who match the neighbouring rows, usually about an inch.'
+      }
+    ]
+  },
+  {
+    key: 'drill',
+    question: 'Which final drill?',
+    changes: 'the hole, and the metal that is left for the shop head',
+    options: [
+      {
+        value: 'close',
+        text: 'close',
+        who: 'Most shops: 0.003 to 0.004 over the shank, so that the shank fills the hole in the first blows.'
+      },
+      {
+        value: 'loose',
+        text: 'loose',
+        who: 'Those who drive through primer or paint: one drill larger for dash 5 and 6.'
+      }
+    ]
+  },
+  {
+    key: 'increments',
+    question: 'Which lengths are stocked?',
+    changes: 'the rivet length at Stack',
+    options: [
+      {
+        value: 'half',
+        text: 'half sizes too',
+        who: 'Shops that keep thirty-seconds in the bins and get nearer to one and a half diameters.'
+      },
+      {
+        value: 'sixteenth',
+        text: 'sixteenths only',
+        who: 'Shops that keep whole dash lengths and trim or lean.'
+      }
+    ]
+  },
+  {
+    key: 'lean',
+    question: 'Between two lengths, which?',
+    changes: 'the rivet length at Stack',
+    options: [
+      {
+        value: 'nearest',
+        text: 'the nearest',
+        who: 'Most: the head comes nearest to its nominal size.'
+      },
+      {
+        value: 'long',
+        text: 'lean long',
+        who: 'Those who say a little extra is easier to drive than too little; a long rivet folds more easily.'
+      },
+      {
+        value: 'short',
+        text: 'lean short',
+        who: 'Those who drive thin skins by hand and want no folding.'
+      }
+    ]
+  },
+  {
+    key: 'dimpled',
+    question: 'From where is a dimpled stack’s protrusion reckoned?',
+    changes: 'which of the two protrusions Stack shows first',
+    options: [
+      {
+        value: 'flat-stack',
+        text: 'the flat stack',
+        who: 'Those who add up the sheets and nothing else.'
+      },
+      {
+        value: 'at-dimple',
+        text: 'at the dimple',
+        who: 'Those who measure from the raised dimple: the same rivet shows one head height less.'
+      }
+    ]
+  },
+  {
+    key: 'dimpleAngles',
+    question: 'Which angles do dies and cutters have?',
+    changes: 'the tools for flush work, and how deep a cut beneath a dimple goes',
+    options: [
+      {
+        value: 'stepped',
+        text: 'stepped',
+        who: 'Shops with 110° and 120° dies, so that each sheet nests in the next.'
+      },
+      {
+        value: 'all-100',
+        text: 'all 100°',
+        who: 'Shops with one set of dies: the cut beneath is made deeper instead.'
+      }
+    ]
+  },
+  {
+    key: 'flushness',
+    question: 'How flush is flush?',
+    changes: 'the band that a countersink is set to',
+    options: [
+      { value: 'two-proud', text: '0 to +0.002 in', who: 'Most: a touch proud at most.' },
+      {
+        value: 'three-proud',
+        text: '0 to +0.003 in',
+        who: 'Those who let driving flatten the head.'
+      },
+      { value: 'aerodynamic', text: '± 0.002 in', who: 'Where the air must not notice.' }
+    ]
+  },
+  {
+    key: 'headLimits',
+    question: 'How good must a driven head be?',
+    changes: 'every verdict at Check',
+    options: [
+      {
+        value: 'standard',
+        text: 'standard',
+        who: 'Line work: 1.3 to 1.75 D wide, 0.38 to 0.65 D high.'
+      },
+      {
+        value: 'tight',
+        text: 'tight',
+        who: 'Training coupons and setting gauges: 1.45 to 1.56 D wide, 0.45 to 0.55 D high.'
+      },
+      {
+        value: 'classic-flush',
+        text: 'classic flush',
+        who: 'Older flush practice: 1⅓ D wide, ½ D high.'
+      }
+    ]
+  },
+  {
+    key: 'removal',
+    question: 'Which drill takes a rivet out?',
+    changes: 'the drill that rework calls for',
+    options: [
+      {
+        value: 'under-shank',
+        text: 'a size under the shank',
+        who: 'Those who never let the hole grow.'
+      },
+      {
+        value: 'hole-drill',
+        text: 'the hole’s own drill',
+        who: 'Those in a hurry: fast, and the hole is at risk.'
+      }
+    ]
+  }
+];
+
+/** A limit in multiples of D. */
+export interface LimitSetting {
+  /** dotted within the multipliers */
+  key: string;
+  label: string;
+  why: string;
+  unit: 'D' | '× pitch';
+  of: (limits: Multipliers) => number;
+  set: (limits: Multipliers, value: number) => Multipliers;
+}
+
+const plain = (
+  key: Exclude<keyof Multipliers, 'edgeMinD'>,
+  label: string,
+  why: string,
+  unit: LimitSetting['unit'] = 'D'
+): LimitSetting => ({
+  key,
+  label,
+  why,
+  unit,
+  of: (limits) => limits[key],
+  set: (limits, value) => ({ ...limits, [key]: value })
+});
+
+const edgeMin = (head: 'universal' | 'countersunk', label: string, why: string): LimitSetting => ({
+  key: `edgeMinD.${head}`,
+  label,
+  why,
+  unit: 'D',
+  of: (limits) => limits.edgeMinD[head],
+  set: (limits, value) => ({ ...limits, edgeMinD: { ...limits.edgeMinD, [head]: value } })
+});
+
+/** Every limit of the profile with what it guards against (handbook 4.2 and 4.3). */
+export const LIMITS: LimitSetting[] = [
+  edgeMin(
+    'universal',
+    'Least edge distance, protruding',
+    'Nearer to the edge the sheet tears out.'
+  ),
+  edgeMin(
+    'countersunk',
+    'Least edge distance, flush or dimpled',
+    'The cut or the dimple takes metal towards the edge.'
+  ),
+  plain('edgeMaxD', 'Largest edge distance', 'Beyond it the sheet is a loose flap.'),
+  plain('pitchMinD', 'Least pitch', 'Nearer together the sheet tears between the holes.'),
+  plain('pitchMaxD', 'Largest pitch', 'Further apart the sheets open between the rivets.'),
+  plain(
+    'transverseMinD',
+    'Least distance between rows',
+    'Also between nearest rivets of staggered rows.'
+  ),
+  plain(
+    'transverseMaxD',
+    'Largest distance between rows',
+    'Rows further apart no longer share the load.'
+  ),
+  plain('transverseOfPitch', 'Usual distance between rows', 'As a share of the pitch.', '× pitch'),
+  plain(
+    'protrusionMinD',
+    'Least protrusion',
+    'Less makes no full head; it must be more than this.'
+  ),
+  plain('protrusionMaxD', 'Largest protrusion', 'More folds over; it must be less than this.')
+];

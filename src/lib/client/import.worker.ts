@@ -1,0 +1,8 @@
+import { expose } from 'comlink';
+import { readDxf } from '$lib/exchange/read-dxf.ts';
+import { readHolesCsv } from '$lib/exchange/read-holes-csv.ts';
+
+const reader = { readDxf, readHolesCsv };
+export type Reader = typeof reader;
+
+expose(reader);

@@ -1,0 +1,141 @@
+<script lang="ts">
+  import type { HoleMark, NumberPlace } from './hole-marks';
+  import type { Place } from './part-path';
+
+  /** Holes as elements of their own: for as many as a page draws without effort. */
+  interface Props {
+    marks: readonly HoleMark[];
+    numbers: ReadonlyMap<number, NumberPlace>;
+    place: Place;
+    radiusPx: number;
+    picked: number;
+    onpick: (hole: number) => void;
+  }
+  let { marks, numbers, place, radiusPx, picked, onpick }: Props = $props();
+  const r = $derived(Math.max(2, radiusPx));
+</script>
+
+{#each marks as mark (mark.number)}
+  {@const chosen = mark.number === picked}
+  <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+  <g
+    class="hole {mark.kind}"
+    class:picked={chosen}
+    class:failing={mark.failing}
+    class:room={mark.letter !== null}
+    data-room={mark.room}
+    transform="translate({place.x(mark.xIn)} {place.y(mark.yIn)})"
+    onclick={() => onpick(mark.number)}
+    data-hole={mark.number}
+    data-kind={mark.kind}
+  >
+    <circle class="target" r={Math.max(r, 11)} />
+    {#if mark.letter === null}<path class="cross" d="M0 {-r - 4}V{r + 4}" />{/if}
+    {#if mark.kind === 'held-open'}
+      <path class="edge" d="M0 {-r - 4}L{r + 4} 0L0 {r + 4}L{-r - 4} 0Z" />
+      <text class="word" y={r + 17} text-anchor="middle">open</text>
+    {:else}
+      <circle class="edge" r={mark.letter === null ? r : Math.max(r, 9)} />
+      {#if mark.kind === 'existing'}<circle class="ring" r={r + 3.5} />{/if}
+      {#if mark.kind === 'pinned'}<path class="pin" d="M-5 {-r - 12}h10L0 {-r - 2}Z" />{/if}
+    {/if}
+    {#if mark.failing}<path
+        class="bad"
+        d="M{-r - 6} {-r - 6}h{2 * r + 12}v{2 * r + 12}h{-2 * r - 12}Z"
+      />{/if}
+    {#if mark.letter !== null}<text class="letter" y="4.5" text-anchor="middle">{mark.letter}</text
+      >{/if}
+    {#if chosen || numbers.has(mark.number)}
+      <text
+        class="number"
+        class:chosen
+        y={numbers.get(mark.number) === 'below' ? r + 17 : -r - 8}
+        text-anchor="middle">{mark.number}</text
+      >
+    {/if}
+    <title>{mark.title}</title>
+  </g>
+{/each}
+
+<style>
+  .hole {
+    cursor: pointer;
+  }
+  .target {
+    fill: transparent;
+  }
+  .cross {
+    stroke: var(--dye);
+    stroke-width: 0.8;
+    opacity: 0.7;
+  }
+  .edge {
+    fill: var(--paper);
+    stroke: var(--ink);
+    stroke-width: 1.4;
+  }
+  .ring {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 1.2;
+  }
+  .pin {
+    fill: var(--dye);
+  }
+  .held-open .edge {
+    fill: var(--amber-soft);
+    stroke: var(--amber);
+    stroke-width: 2;
+  }
+  .word {
+    font-size: 12px;
+    font-weight: 700;
+    fill: var(--amber);
+  }
+  .bad {
+    fill: none;
+    stroke: var(--brick);
+    stroke-width: 2;
+  }
+  .picked .edge {
+    fill: var(--dye);
+    stroke: var(--dye);
+  }
+  .picked .target {
+    fill: none;
+    stroke: var(--dye);
+    stroke-width: 1.5;
+  }
+  .room .edge {
+    fill: var(--olive-soft);
+    stroke: var(--olive-deep);
+  }
+  .room[data-room='0'] .edge {
+    fill: var(--amber-soft);
+    stroke: var(--amber);
+  }
+  .room.picked .edge {
+    fill: var(--dye-soft);
+    stroke: var(--dye);
+    stroke-width: 2.5;
+  }
+  .letter {
+    font-size: 13px;
+    font-weight: 700;
+    fill: var(--ink);
+    pointer-events: none;
+  }
+  .number {
+    font-size: 13px;
+    font-variant-numeric: tabular-nums;
+    fill: var(--ink);
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 2.5;
+  }
+  .number.chosen {
+    font-size: 16px;
+    font-weight: 700;
+    fill: var(--dye);
+  }
+</style>

@@ -1,0 +1,9 @@
+/** Files made from one joint, by the name they are asked for. */
+export const JOINT_FILES = [
+  'pattern.pdf',
+  'pattern.svg',
+  'pattern.dxf',
+  'marks.csv',
+  'joint.json'
+] as const;
+export type JointFileName = (typeof JOINT_FILES)[number];

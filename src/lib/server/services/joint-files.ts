@@ -1,0 +1,74 @@
+import Papa from 'papaparse';
+import { dxfR12 } from '../../../core/exchange/dxf-r12.ts';
+import { jointFile } from '../../../core/exchange/joint-file.ts';
+import { MARK_COLUMNS, markRows } from '../../../core/exchange/mark-rows.ts';
+import { patternOf } from '../../../core/exchange/pattern.ts';
+import { svgPattern } from '../../../core/exchange/svg.ts';
+import { tile, type Paper } from '../../../core/exchange/tiles.ts';
+import { readEntered } from '../../../core/joint/read-entered.ts';
+import { plan } from '../../../core/plan.ts';
+import type { JointFileName } from '../../joint-files.ts';
+import type { Database } from '../db/connect.ts';
+import { pdfPattern } from '../files/pdf-pattern.ts';
+import { getJoint } from './joints.ts';
+import { done, refused, type Outcome } from './outcome.ts';
+
+export interface MadeFile {
+  type: string;
+  body: string | Buffer;
+  /** as it is saved: the joint's name, plain letters only */
+  name: string;
+}
+
+const plainName = (title: string): string =>
+  title
+    .normalize('NFKD')
+    .replace(/[^A-Za-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .toLowerCase() || 'joint';
+
+/** Makes one file of a joint as it is stored. */
+export async function makeJointFile(
+  database: Database,
+  jointId: string,
+  file: JointFileName,
+  paper: Paper
+): Promise<Outcome<MadeFile>> {
+  const joint = await getJoint(database, jointId);
+  if (!joint.ok) return joint;
+  const { title, definition, profile, job, revision } = joint.value;
+  const name = `${plainName(title)}-${file}`;
+  if (file === 'joint.json')
+    return done({
+      type: 'application/json',
+      name,
+      body: `${JSON.stringify(jointFile(title, definition, profile), null, 2)}\n`
+    });
+  const read = readEntered(definition);
+  if (!read.ok) return refused('not-possible', read.problems[0]?.message ?? 'a field is missing');
+  const planned = plan(read.definition, profile);
+  if (!planned.layout.ok) return refused('not-possible', planned.layout.error.message);
+  const layout = planned.layout.result;
+  const words = `${title}, job ${job.number}, revision ${revision}`;
+  if (file === 'marks.csv')
+    return done({
+      type: 'text/csv; charset=utf-8',
+      name,
+      body: `${Papa.unparse(
+        { fields: [...MARK_COLUMNS], data: markRows(layout, planned.stacks) },
+        // a name that begins like a formula must not run in whoever opens the table
+        { escapeFormulae: /^[=+@\t\r]|^-(?![\d.])/ }
+      )}\r\n`
+    });
+  const pattern = patternOf(layout, profile);
+  if (file === 'pattern.svg')
+    return done({ type: 'image/svg+xml', name, body: svgPattern(pattern, words) });
+  if (file === 'pattern.dxf') return done({ type: 'image/vnd.dxf', name, body: dxfR12(pattern) });
+  const tiling = tile(pattern, paper);
+  if (!tiling.ok) return refused('not-possible', tiling.error.message);
+  return done({
+    type: 'application/pdf',
+    name: `${plainName(title)}-${paper}.pdf`,
+    body: await pdfPattern(pattern, tiling.result, words)
+  });
+}

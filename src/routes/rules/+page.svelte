@@ -1,0 +1,350 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { invalidateAll } from '$app/navigation';
+  import { differences } from '$core/joint/differences.ts';
+  import { LIMITS, SCHOOLS } from '$core/rules/schools.ts';
+  import { RuleProfile } from '$core/rules/profile.ts';
+  import { problemsOf } from '$core/schema/read.ts';
+  import { messageOf, send } from '$lib/client/send';
+  import LengthField from '$lib/ui/LengthField.svelte';
+  import Notice from '$lib/ui/Notice.svelte';
+  import type { PageData } from './$types';
+
+  interface Props {
+    data: PageData;
+  }
+  let { data }: Props = $props();
+  let chosen = $state(untrack(() => data.profiles[0]?.id ?? ''));
+  const profile = $derived(data.profiles.find(({ id }) => id === chosen) ?? data.profiles[0]);
+  /** what is being changed, on top of the chosen version */
+  let changes = $state.raw<Record<string, unknown>>({});
+  let typed = $state<Record<string, string>>({});
+  let name = $state('');
+  let note = $state('');
+  let refusal = $state('');
+  let said = $state('');
+
+  function choose(id: string): void {
+    chosen = id;
+    changes = {};
+    typed = {};
+    name = note = refusal = said = '';
+  }
+  const number = (text: string) => Number(text.trim().replace(',', '.'));
+  const draft = $derived.by(() => {
+    if (!profile) return null;
+    let multipliers = profile.rules.multipliers;
+    for (const limit of LIMITS) {
+      const text = typed[limit.key];
+      if (text !== undefined)
+        multipliers = limit.set(multipliers, text.trim() === '' ? NaN : number(text));
+    }
+    const renamed = name.trim();
+    return RuleProfile.safeParse(
+      {
+        ...profile.rules,
+        ...changes,
+        ...(renamed === '' ? {} : { name: renamed, version: 1 }),
+        ...(typed.housePitchIn === undefined ? {} : { housePitchIn: typed.housePitchIn }),
+        multipliers
+      },
+      { reportInput: true }
+    );
+  });
+  const problems = $derived(draft?.error ? problemsOf(draft.error) : []);
+  const problemAt = (path: string) => {
+    const found = problems.find((problem) => problem.path === path);
+    return found ? { message: found.message, instead: null } : undefined;
+  };
+  const differ = $derived(
+    draft?.success && profile
+      ? differences(profile.rules, draft.data).filter(({ path }) => path !== 'version')
+      : []
+  );
+  const latest = $derived(
+    data.profiles.filter(({ rules }) => rules.name === profile?.rules.name)[0]
+  );
+  const valueOf = (key: (typeof SCHOOLS)[number]['key']) =>
+    String((changes[key] as string | undefined) ?? profile?.rules[key]);
+
+  async function save(): Promise<void> {
+    refusal = said = '';
+    if (!draft?.success) return;
+    const reply = await send('POST', '/api/profiles', { rules: draft.data, note });
+    if (!reply.reached)
+      refusal = 'The server could not be reached. Nothing was saved; what you set is still here.';
+    else if (!reply.ok) refusal = messageOf(reply);
+    else {
+      const { name: saved } = draft.data;
+      await invalidateAll();
+      choose(data.profiles[0]?.id ?? '');
+      said = `${saved} version ${profile?.rules.version ?? ''} is what new joints begin under. Joints made before keep theirs until you move them.`;
+    }
+  }
+  const time = (at: string) => new Date(at).toLocaleDateString([], { dateStyle: 'medium' });
+</script>
+
+<svelte:head><title>Rules · Zanjador</title></svelte:head>
+
+<div class="rules">
+  <header>
+    <h1>Rules</h1>
+    <p>
+      Where the trade disagrees, the shop chooses here. Every joint says under which version it was
+      planned, and what would differ under another. The aircraft’s approved data comes before any of
+      it.
+    </p>
+  </header>
+
+  <aside aria-label="Versions">
+    {#each data.profiles as one (one.id)}
+      <button
+        type="button"
+        class="version"
+        aria-pressed={one.id === profile?.id}
+        onclick={() => choose(one.id)}
+      >
+        <strong>{one.rules.name}, version {one.rules.version}</strong>
+        <span
+          >{one.current ? '✓ new joints begin under it · ' : ''}{one.joints} joint{one.joints === 1
+            ? ''
+            : 's'}</span
+        >
+        <span
+          >{time(one.madeAt)}{one.madeBy ? `, ${one.madeBy}` : ''}{one.note
+            ? `: ${one.note}`
+            : ''}</span
+        >
+      </button>
+    {/each}
+  </aside>
+
+  {#if profile}
+    <section class="schools" aria-label="Schools">
+      {#each SCHOOLS as school (school.key)}
+        <fieldset>
+          <legend>{school.question}</legend>
+          <p class="hint">Changes {school.changes}.</p>
+          <div class="options">
+            {#each school.options as option (option.value)}
+              {@const on = valueOf(school.key) === option.value}
+              <label class:on>
+                <input
+                  type="radio"
+                  name={school.key}
+                  value={option.value}
+                  checked={on}
+                  onchange={() => (changes = { ...changes, [school.key]: option.value })}
+                />
+                <span><strong>{option.text}</strong> {option.who}</span>
+              </label>
+            {/each}
+          </div>
+          {#if school.key === 'pitch'}
+            <LengthField
+              label="House pitch"
+              value={typed.housePitchIn ?? String(profile.rules.housePitchIn)}
+              problem={problemAt('housePitchIn')}
+              oninput={(text) => (typed.housePitchIn = text)}
+            />
+          {/if}
+        </fieldset>
+      {/each}
+
+      <h2>Limits</h2>
+      <div class="limits">
+        {#each LIMITS as limit (limit.key)}
+          <div class="limit">
+            <LengthField
+              plain
+              label="{limit.label}, {limit.unit}"
+              value={typed[limit.key] ?? String(limit.of(profile.rules.multipliers))}
+              problem={problemAt(`multipliers.${limit.key}`)}
+              oninput={(text) => (typed[limit.key] = text)}
+            />
+            <p class="hint">{limit.why}</p>
+          </div>
+        {/each}
+      </div>
+    </section>
+
+    <footer>
+      {#if said}<p role="status" class="said">✓ {said}</p>{/if}
+      {#if refusal}<Notice level="stop" title="Not saved" text={refusal} />{/if}
+      {#if profile.id !== latest?.id}
+        <p class="hint">
+          This is an older version; a change begins from version {latest?.rules.version}.
+          <button class="link" type="button" onclick={() => choose(latest?.id ?? '')}
+            >Go there</button
+          >
+        </p>
+      {:else if differ.length === 0 && problems.length === 0}
+        <p class="hint">
+          Change something and it can be saved as version {profile.rules.version + 1}.
+        </p>
+      {:else}
+        <p>
+          {#each problems as problem (problem.path + problem.message)}<span class="wrong"
+              >△ {problem.message}.
+            </span>{/each}
+          {differ
+            .map(({ path, was, now }) => `${path.replace('multipliers.', '')}: ${was} → ${now}`)
+            .join(' · ')}
+        </p>
+        <form
+          onsubmit={(event) => {
+            event.preventDefault();
+            void save();
+          }}
+        >
+          <input
+            class="field-box"
+            aria-label="What changed and why"
+            placeholder="what changed and why"
+            maxlength="200"
+            bind:value={note}
+          />
+          <input
+            class="field-box"
+            aria-label="New name, to begin a profile of its own"
+            placeholder="or a new name: a profile of its own"
+            maxlength="60"
+            bind:value={name}
+          />
+          {#if data.person}
+            <button class="act main" disabled={!draft?.success || note.trim() === ''}
+              >Save as {name.trim() === ''
+                ? `version ${profile.rules.version + 1}`
+                : 'a new profile'}</button
+            >
+          {:else}
+            <a class="act main" href="/who?back=/rules">Say who is at the bench first</a>
+          {/if}
+        </form>
+      {/if}
+    </footer>
+  {/if}
+</div>
+
+<style>
+  .rules {
+    display: grid;
+    grid-template-columns: 290px minmax(0, 1fr);
+    grid-template-rows: auto minmax(0, 1fr) auto;
+    height: 100%;
+  }
+  header {
+    grid-column: 1 / -1;
+    padding: 14px 24px 10px;
+    background: var(--panel);
+    border-bottom: 1.5px solid var(--line);
+  }
+  h1 {
+    font-size: 1.6rem;
+  }
+  h2 {
+    font-size: 1.25rem;
+  }
+  aside {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+    padding: 14px;
+    overflow-y: auto;
+    background: var(--bench);
+  }
+  .version {
+    display: grid;
+    gap: 2px;
+    padding: 10px 12px;
+    text-align: left;
+    border: 1.5px solid var(--line-strong);
+    border-radius: 8px;
+    background: var(--panel);
+    cursor: pointer;
+  }
+  .version span {
+    font-size: 0.8rem;
+    color: var(--ink-soft);
+  }
+  .version[aria-pressed='true'] {
+    border-color: var(--olive-deep);
+    border-width: 2.5px;
+  }
+  .schools {
+    display: flex;
+    flex-direction: column;
+    gap: 14px;
+    padding: 14px 24px;
+    overflow-y: auto;
+  }
+  fieldset {
+    min-width: 0;
+  }
+  legend {
+    font-family: var(--head-font);
+    font-weight: 600;
+    font-size: 1.1rem;
+  }
+  .options {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
+    gap: 8px;
+    margin: 4px 0;
+  }
+  .options label {
+    display: flex;
+    gap: 10px;
+    min-height: 44px;
+    padding: 10px 12px;
+    border: 1.5px solid var(--line-strong);
+    border-radius: 8px;
+    background: var(--panel);
+    cursor: pointer;
+  }
+  .options .on {
+    border-color: var(--ink);
+    border-width: 2.5px;
+    background: var(--olive-soft);
+  }
+  .limits {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+    gap: 10px 18px;
+  }
+  footer {
+    grid-column: 1 / -1;
+    display: grid;
+    gap: 6px;
+    padding: 10px 24px;
+    background: var(--panel);
+    border-top: 1.5px solid var(--line);
+  }
+  footer form {
+    display: grid;
+    grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) auto;
+    gap: 10px;
+  }
+  .said {
+    color: var(--olive-deep);
+    font-weight: 700;
+  }
+  .wrong {
+    color: var(--amber);
+  }
+  .link {
+    min-height: 44px;
+    padding: 0 8px;
+    text-decoration: underline;
+    cursor: pointer;
+  }
+  @media (max-width: 900px) {
+    .rules {
+      display: block;
+      height: auto;
+    }
+    footer form {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,192 @@
+import { randomUUID } from 'node:crypto';
+import { beforeAll, describe, expect, it } from 'vitest';
+import type { EnteredJoint } from '../../src/core/joint/kinds.ts';
+import { predictedHeadIn3 } from '../../src/core/joint/issue.ts';
+import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
+import { recordHead } from '../../src/lib/server/services/hole-events.ts';
+import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
+import { addJob } from '../../src/lib/server/services/jobs.ts';
+import { addJoint, getJoint, setJointProfile } from '../../src/lib/server/services/joints.ts';
+import type { Outcome } from '../../src/lib/server/services/outcome.ts';
+import { addPerson } from '../../src/lib/server/services/people.ts';
+import {
+  addProfile,
+  currentProfileId,
+  listProfiles,
+  saveProfile
+} from '../../src/lib/server/services/profiles.ts';
+import { entered } from '../support/joints.ts';
+import { useDatabase } from './database.ts';
+
+const database = useDatabase();
+let person = '';
+let job = '';
+
+function valueOf<T>(outcome: Outcome<T>): T {
+  if (!outcome.ok) throw new Error(outcome.message);
+  return outcome.value;
+}
+const make = async (joint: EnteredJoint) =>
+  valueOf(await addJoint(database(), job, 'A joint', joint, person));
+
+beforeAll(async () => {
+  person = (await addPerson(database(), { name: 'Odile Marn', role: 'mechanic' })).id;
+  await addProfile(database(), DEFAULT_PROFILE);
+  job = valueOf(await addJob(database(), { number: '9', title: 't', place: 'p', data: 'd' }));
+});
+
+const reading = (hole: number) => ({
+  id: randomUUID(),
+  hole,
+  at: '2026-03-04T10:00:00Z',
+  diameterIn: 0.19,
+  heightIn: 0.062,
+  flags: []
+});
+
+describe('issuing joints of every kind', () => {
+  it('keeps a held-open hole out of what is riveted', async () => {
+    const id = await make(
+      entered('line', ['0.032', '0.040'], {
+        carries: 'attach',
+        dash: 4,
+        lengthIn: '10',
+        flangeIn: '1',
+        bendRadiusIn: '1/8',
+        edits: [
+          { line: 'line-1', index: 2, of: 8, state: 'held-open', nudgeIn: '', reason: 'nut plate' }
+        ]
+      })
+    );
+    valueOf(await issueJoint(database(), id, 1, person));
+    const issue = await latestIssue(database(), id);
+    expect(issue?.holes.map(({ number }) => number)).toEqual([1, 2, 4, 5, 6, 7, 8]);
+    expect(issue?.heldOpen).toMatchObject([{ number: 3, reason: 'nut plate' }]);
+    const refused = await recordHead(database(), issue?.id ?? '', reading(3), person);
+    expect(refused.ok ? '' : refused.message).toMatch(/hole 3 is held open \(nut plate\)/);
+    expect((await recordHead(database(), issue?.id ?? '', reading(4), person)).ok).toBe(true);
+  });
+
+  it('keeps each hole’s own grip and rivet', async () => {
+    const id = await make(
+      entered('splice', ['0.040', '0.063'], {
+        widthIn: '6',
+        dash: 4,
+        rows: 1,
+        farSheetIn: '0.080',
+        perInch: '2',
+        perInchReason: 'test'
+      })
+    );
+    valueOf(await issueJoint(database(), id, 1, person));
+    const issue = await latestIssue(database(), id);
+    const [near, far] = [issue?.holes[0], issue?.holes.at(-1)];
+    if (!issue || !near || !far) throw new Error('an issue with holes');
+    expect([near.gripIn, far.gripIn].map((grip) => Number(grip?.toFixed(6)))).toEqual([
+      0.103, 0.143
+    ]);
+    // 0.103 + 0.1875 = 9.3/32; 0.143 + 0.1875 = 10.6/32
+    expect(issue.facts.stacks.map(({ partNumber }) => partNumber)).toEqual([
+      'MS20470AD4-4.5',
+      'MS20470AD4-5.5'
+    ]);
+    // π/4 (D²(L − G) − (0.1285² − D²) G)
+    const volume = (lengthIn: number, gripIn: number) =>
+      (Math.PI / 4) * (0.125 ** 2 * (lengthIn - gripIn) - (0.1285 ** 2 - 0.125 ** 2) * gripIn);
+    expect(predictedHeadIn3(issue.facts, near)).toBeCloseTo(volume(9 / 32, 0.103), 9);
+    expect(predictedHeadIn3(issue.facts, far)).toBeCloseTo(volume(11 / 32, 0.143), 9);
+  });
+
+  it('judges a hole by its own size', async () => {
+    const id = await make(
+      entered('tapered', ['0.032', '0.050'], {
+        carries: 'attach',
+        lengthIn: '20',
+        flangeIn: '1 1/4',
+        dash: 4,
+        zones: [{ dash: 5, toIn: '8' }]
+      })
+    );
+    valueOf(await issueJoint(database(), id, 1, person));
+    const issue = await latestIssue(database(), id);
+    const sizes = new Set(issue?.holes.map(({ dash }) => dash));
+    expect(sizes).toEqual(new Set([4, 5]));
+    const [first, last] = [issue?.holes[0], issue?.holes.at(-1)];
+    const judge = async (hole: number) =>
+      valueOf(await recordHead(database(), issue?.id ?? '', reading(hole), person)).judged
+        .diameterD;
+    // 0.19 over 5/32 and over 1/8
+    expect(await judge(first?.number ?? 0)).toBeCloseTo(1.216, 9);
+    expect(await judge(last?.number ?? 0)).toBeCloseTo(1.52, 9);
+  });
+
+  it('refuses while fewer rivets are left than the load asks for', async () => {
+    const id = await make(
+      entered('lap', ['0.040', '0.040'], {
+        widthIn: '6',
+        dash: 4,
+        rows: 1,
+        perInch: '2.1',
+        perInchReason: 'test',
+        edits: [{ line: 'row-1', index: 4, of: 13, state: 'removed', nudgeIn: '', reason: '' }]
+      })
+    );
+    const refused = await issueJoint(database(), id, 1, person);
+    expect(refused.ok ? '' : refused.message).toMatch(
+      /Too few rivets on the joint: 12 are driven where 13 are needed/
+    );
+  });
+});
+
+describe('rule profiles', () => {
+  it('are versioned, and only forward', async () => {
+    const rules = { ...DEFAULT_PROFILE, diameter: 'thinnest' as const };
+    const saved = valueOf(await saveProfile(database(), { rules, note: 'light repairs' }, person));
+    expect(saved.version).toBe(2);
+    const stale = await saveProfile(database(), { rules, note: 'again' }, person);
+    expect(stale.ok ? '' : stale.message).toMatch(/at version 2 by now, not 1/);
+    expect(await currentProfileId(database())).toBe(saved.id);
+    const [newest, first] = await listProfiles(database());
+    expect(newest).toMatchObject({
+      rules: { version: 2, diameter: 'thinnest' },
+      note: 'light repairs',
+      madeBy: 'Odile Marn',
+      current: true
+    });
+    expect(first?.rules).toMatchObject({ version: 1, diameter: 'thickest' });
+    await expect(
+      database().sequelize.query("update rule_profiles set note = 'other'")
+    ).rejects.toThrow(/never changed/);
+  });
+
+  it('make one next version when two people save at once', async () => {
+    const [newest] = await listProfiles(database());
+    const rules = newest?.rules ?? DEFAULT_PROFILE;
+    const outcomes = await Promise.all(
+      ['a', 'b', 'c'].map((note) => saveProfile(database(), { rules, note }, person))
+    );
+    expect(outcomes.filter(({ ok }) => ok)).toHaveLength(1);
+  });
+
+  it('belong to a joint until someone moves it, as a revision of its own', async () => {
+    const [, older] = await listProfiles(database());
+    const id = await make(
+      entered('lap', ['0.040', '0.040'], { widthIn: '6', location: 'single-lap' })
+    );
+    valueOf(await issueJoint(database(), id, 1, person));
+    const to = older?.id ?? '';
+    expect(
+      valueOf(await setJointProfile(database(), id, { profileId: to, baseRevision: 1 }, person))
+    ).toEqual({ revision: 2 });
+    const joint = valueOf(await getJoint(database(), id));
+    expect([joint.profileId, joint.revision]).toEqual([to, 2]);
+    // what was issued before is of an older revision now
+    expect((await latestIssue(database(), id))?.revision).toBe(1);
+    expect(
+      await setJointProfile(database(), id, { profileId: to, baseRevision: 1 }, person)
+    ).toMatchObject({ ok: false, reason: 'stale' });
+    expect(
+      await setJointProfile(database(), id, { profileId: randomUUID(), baseRevision: 2 }, person)
+    ).toMatchObject({ ok: false, reason: 'not-found' });
+  });
+});

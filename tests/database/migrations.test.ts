@@ -1,0 +1,148 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts';
+import { migrate } from '../../src/lib/server/db/migrate.ts';
+import { firstTables } from '../../src/lib/server/db/migrations/0001-first-tables.ts';
+import { eventsOfIssue, recordHead } from '../../src/lib/server/services/hole-events.ts';
+import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { getJoint, saveJoint } from '../../src/lib/server/services/joints.ts';
+import { makeDatabase } from './database.ts';
+
+let database: Database;
+let drop: () => Promise<void>;
+
+/** A lap joint as it was stored when there was no other kind. */
+const OLD_LAP = {
+  kind: 'lap',
+  family: 'clad-2024',
+  reckonOn: 'thickest',
+  location: 'general',
+  head: 'universal',
+  alloy: 'AD',
+  dash: 4,
+  rows: 'auto',
+  pattern: 'in-line',
+  prefer: 'profile',
+  scale: '1/32',
+  sheets: [
+    { name: 'a', thicknessIn: '.040' },
+    { name: 'b', thicknessIn: '.040' }
+  ],
+  widthIn: '2',
+  edgeIn: '',
+  nearPitchIn: ''
+};
+const OLD_FACTS = {
+  dash: 4,
+  head: 'universal',
+  partNumber: 'MS20470AD4-4.5',
+  gripIn: 0.08,
+  lengthIn: 0.28125,
+  holeIn: 0.1285,
+  widthIn: 2,
+  overlapIn: 0.5625,
+  limits: 'standard',
+  predictedIn3: 0.0024
+};
+const OLD_RULES = {
+  name: 'Old profile',
+  version: 1,
+  diameter: 'thickest',
+  pitch: 'fewest',
+  housePitchIn: 1,
+  drill: 'close',
+  increments: 'half',
+  lean: 'nearest',
+  headLimits: 'standard'
+};
+const ids = {
+  person: randomUUID(),
+  profile: randomUUID(),
+  job: randomUUID(),
+  joint: randomUUID(),
+  issue: randomUUID()
+};
+
+beforeAll(async () => {
+  const made = await makeDatabase();
+  drop = made.drop;
+  database = openDatabase(made.url);
+  const { sequelize } = database;
+  await firstTables.up({ context: sequelize.getQueryInterface() });
+  await sequelize.query('create table migrations (name varchar(255) primary key)');
+  await sequelize.query("insert into migrations values ('0001-first-tables')");
+  const put = (sql: string, replacements: Record<string, unknown>) =>
+    sequelize.query(sql, { replacements: { ...ids, ...replacements } });
+  await put("insert into people (id, name, role) values (:person, 'Odile Marn', 'mechanic')", {});
+  await put(
+    "insert into rule_profiles (id, name, version, rules) values (:profile, 'Old profile', 1, :rules)",
+    { rules: JSON.stringify(OLD_RULES) }
+  );
+  await put(
+    "insert into jobs (id, number, title, place, data) values (:job, '1', 'a', 'b', 'c')",
+    {}
+  );
+  await put(
+    "insert into joints (id, job_id, profile_id, title, definition, revision) values (:joint, :job, :profile, 'Lap', :definition, 1)",
+    { definition: JSON.stringify(OLD_LAP) }
+  );
+  await put(
+    "insert into joint_revisions (joint_id, revision, title, definition) values (:joint, 1, 'Lap', :definition)",
+    { definition: JSON.stringify(OLD_LAP) }
+  );
+  await put(
+    "insert into joint_issues (id, joint_id, number, revision, definition, rules, facts, issued_by) values (:issue, :joint, 1, 1, '{}', :rules, :facts, :person)",
+    { rules: JSON.stringify(OLD_RULES), facts: JSON.stringify(OLD_FACTS) }
+  );
+  for (const number of [1, 2])
+    await put(
+      'insert into holes (issue_id, number, "row", x_in, y_in, mark_in) values (:issue, :number, 1, :x, 0.28, :x)',
+      { number, x: number }
+    );
+  expect(await migrate(database)).toEqual(['0002-kinds-of-joint']);
+});
+afterAll(async () => {
+  await database.sequelize.close();
+  await drop();
+});
+
+it('an older joint opens, with what came later as not given', async () => {
+  const joint = await getJoint(database, ids.joint);
+  expect(joint).toMatchObject({
+    ok: true,
+    value: {
+      definition: { ...OLD_LAP, keepOuts: [], fixed: [], edits: [], datum: 'start', perInch: '' }
+    }
+  });
+  if (!joint.ok) throw new Error(joint.message);
+  const saved = await saveJoint(
+    database,
+    ids.joint,
+    { baseRevision: 1, title: 'Lap', definition: { ...joint.value.definition, scale: '1/64' } },
+    ids.person
+  );
+  expect(saved).toMatchObject({ ok: true, value: { saved: true, revision: 2 } });
+});
+
+it('an older issue is read and checked on: every hole of its one size, none held open', async () => {
+  const issue = await latestIssue(database, ids.joint);
+  expect(issue?.holes).toMatchObject([
+    { number: 1, dash: 4, gripIn: null, stack: 0 },
+    { number: 2, dash: 4, gripIn: null, stack: 0 }
+  ]);
+  expect(issue?.heldOpen).toEqual([]);
+  expect(issue?.facts.stacks).toEqual([]);
+  const checked = {
+    id: randomUUID(),
+    hole: 2,
+    at: '2026-03-04T10:00:00Z',
+    diameterIn: 0.19,
+    heightIn: 0.062,
+    flags: []
+  };
+  expect(await recordHead(database, ids.issue, checked, ids.person)).toMatchObject({
+    ok: true,
+    value: { judged: { verdict: 'accept' } }
+  });
+  expect(await eventsOfIssue(database, ids.issue)).toHaveLength(1);
+});

@@ -1,0 +1,191 @@
+import type { Page } from '@playwright/test';
+import {
+  expect,
+  figure,
+  holes,
+  makeJoint,
+  openDemo,
+  saved,
+  signIn,
+  test,
+  toStation
+} from './app.ts';
+
+test.beforeEach(({ page, app }) => signIn(page, app));
+
+const at = async (page: Page, selector: string) => {
+  const box = await page.locator(selector).first().boundingBox();
+  if (!box) throw new Error(`${selector} is not on the page`);
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+};
+async function drag(page: Page, selector: string, dx: number, dy: number): Promise<void> {
+  const from = await at(page, selector);
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + dx / 2, from.y + dy / 2, { steps: 4 });
+  await page.mouse.move(from.x + dx, from.y + dy, { steps: 4 });
+  await page.mouse.up();
+}
+
+test('a keep-out is typed, dragged, and the row goes round it', async ({ page, app }) => {
+  await makeJoint(page, app, 'Lap past a rib', ['0.040', '0.040', '10 3/4']);
+  await page.getByLabel('Where it sits').selectOption('intermediate-frame');
+  await toStation(page, 2);
+  await expect(holes(page).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Keep-out' }).click();
+  await page.getByLabel('Name of keep-out 1').fill('rib');
+  await page.getByLabel('Width', { exact: true }).fill('1/4');
+  await expect(page.getByTestId('checks')).toContainText('limits hold');
+  const middle = page.getByLabel('Middle, right of the datum');
+  const before = await middle.inputValue();
+
+  await drag(page, '[data-keep-out="0"] .body', 90, 0);
+  await expect(middle).not.toHaveValue(before);
+  const pxPerIn = Number(await page.getByTestId('plan-view').getAttribute('data-px-per-in'));
+  expect(Math.abs(Number(await middle.inputValue()) - Number(before) - 90 / pxPerIn)).toBeLessThan(
+    0.1
+  );
+  // still a whole division of the ruler, and every hole clear of it
+  expect((Number(await middle.inputValue()) * 32) % 1).toBeCloseTo(0, 6);
+  await expect(page.getByTestId('checks')).toContainText('limits hold');
+  const rib = await at(page, '[data-keep-out="0"] .body');
+  for (const hole of await holes(page).all()) {
+    const box = await hole.locator('.edge').boundingBox();
+    // half of ¼, half a head, tools ⅛
+    expect(Math.abs((box?.x ?? 0) + (box?.width ?? 0) / 2 - rib.x) / pxPerIn).toBeGreaterThan(0.37);
+  }
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Name of keep-out 1')).toHaveValue('rib');
+});
+
+test('a hole is held open with a reason, and that is impossible to overlook', async ({
+  page,
+  app
+}) => {
+  await openDemo(page, app, /Tip float, closing strip/, 'lay-out');
+  await page.locator('[data-hole="7"]').click();
+  await page.getByRole('button', { name: 'Hold open' }).click();
+  await page.getByRole('button', { name: 'latch', exact: true }).click();
+  await expect(page.locator('[data-hole="7"]')).toHaveAttribute('data-kind', 'held-open');
+  await expect(page.locator('[data-hole="7"]')).toContainText('open');
+  await expect(page.getByTestId('picked-hole')).toContainText('held open: latch');
+  await expect(page.getByText('Hole 7 is held open')).toBeVisible();
+  // one fewer than the load asks for
+  await expect(page.getByText('Too few rivets on the joint')).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(page.locator('[data-hole="7"]')).toHaveAttribute('data-kind', 'held-open');
+  await page.locator('[data-hole="7"]').click();
+  await page.keyboard.press('h');
+  await expect(page.locator('[data-hole="7"]')).toHaveAttribute('data-kind', 'rivet');
+});
+
+test('keys move, pin and take out a hole; a broken limit points at it', async ({ page, app }) => {
+  await openDemo(page, app, /Bottom skin lap/, 'lay-out');
+  await page.locator('[data-hole="5"]').click();
+  await expect(page.getByTestId('picked-hole')).toContainText('exact 1.9792 in');
+  for (let step = 0; step < 5; step++) await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByTestId('picked-hole')).toContainText('exact 2.0573 in');
+  await expect(page.getByTestId('checks')).toContainText('are broken');
+  await page
+    .getByRole('group', { name: /Holes of: Pitch is under its least/ })
+    .getByRole('button', { name: '6' })
+    .click();
+  await expect(page.getByTestId('picked-hole')).toContainText('Hole 6');
+  await page.locator('[data-hole="5"]').click();
+  for (let step = 0; step < 5; step++) await page.keyboard.press('Shift+ArrowLeft');
+  await expect(page.getByTestId('checks')).toContainText('limits hold');
+
+  await page.keyboard.press('Delete');
+  await expect(page.locator('[data-testid="plan-view"] [data-hole="5"]')).toHaveCount(0);
+  await expect(page.getByText('Too few rivets on the joint')).toBeVisible();
+  await page.getByRole('button', { name: 'put 5 back' }).click();
+  await expect(holes(page)).toHaveCount(50);
+
+  await page.locator('[data-hole="5"]').click();
+  await page.keyboard.press('p');
+  await expect(page.getByTestId('picked-hole')).toContainText('pinned');
+  await expect(page.getByLabel('Pinned at, along the line')).toHaveValue('1.979167');
+});
+
+test('existing holes are picked up by two tapes and dragged true', async ({ page, app }) => {
+  await openDemo(page, app, /Frame 11 flange/, 'lay-out');
+  const count = await page.locator('[data-fixed]').count();
+  await page.getByRole('button', { name: 'Pick up existing holes' }).click();
+  await page.getByText('Two tapes').click();
+  // from (0, 0) and (19 1/4, 0) to (16, 9/32)
+  for (const [label, text] of [
+    ['B, right', '19 1/4'],
+    ['Tape from A', '16.002471'],
+    ['Tape from B', '3.262147']
+  ] as const)
+    await page.getByLabel(label).fill(text);
+  await expect(page.getByTestId('met')).toContainText('16');
+  await page.getByRole('button', { name: 'Take it up' }).click();
+  await expect(page.getByText('1 hole taken up as fixed')).toBeVisible();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.locator('[data-fixed]')).toHaveCount(count + 1);
+  const typed = page.getByLabel('Existing at, along the line').last();
+  const before = Number(await typed.inputValue());
+  expect(before).toBeCloseTo(16, 3);
+  await drag(page, `[data-fixed="${count}"]`, -24, 0);
+  await expect.poll(async () => Number(await typed.inputValue())).toBeLessThan(before - 0.2);
+});
+
+test('running distances are taken up in any unit, and one that is none is named', async ({
+  page,
+  app
+}) => {
+  await makeJoint(page, app, 'Old row', ['0.040', '0.040', '10']);
+  await page.getByLabel('Where it sits').selectOption('intermediate-frame');
+  await toStation(page, 2);
+  await page.getByRole('button', { name: 'Pick up existing holes' }).click();
+  await page.getByLabel('Distances from').fill('2 1/2; 127mm; wide');
+  await expect(page.getByText('wide: no length')).toBeVisible();
+  await page.getByLabel('Distances from').fill('2 1/2; 127mm');
+  await page.getByRole('button', { name: 'Take up 2 holes' }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.locator('[data-kind="existing"]')).toHaveCount(2);
+});
+
+test('marks are measured from another datum', async ({ page, app }) => {
+  await openDemo(page, app, /Bottom skin lap/, 'lay-out');
+  await expect(page.locator('[data-mark="1"]')).toContainText('9/32');
+  await page.getByLabel('Datum', { exact: true }).selectOption('end');
+  // 10 3/4 − 9/32
+  await expect(page.locator('[data-mark="1"]')).toContainText('10 15/32');
+  await expect(page.locator('[data-mark="25"]')).toContainText('9/32');
+  await page.getByLabel('Datum', { exact: true }).selectOption('start');
+  await saved(page);
+});
+
+test('headroom letters every hole by the largest size that fits', async ({ page, app }) => {
+  await openDemo(page, app, /Hull side, flush patch/, 'lay-out');
+  await page.getByText('Headroom', { exact: true }).click();
+  const first = page.locator('[data-testid="plan-view"] [data-hole="1"]');
+  await expect(first.locator('.letter')).toHaveText('6');
+  await expect(figure(page, 'Holes')).toContainText('72');
+});
+
+test('a row with much in its way is solved in a worker, and can be cancelled', async ({
+  page,
+  app
+}) => {
+  await makeJoint(page, app, 'Very long lap', ['0.040', '0.040', '700']);
+  await page.getByLabel('Own figure').fill('1');
+  await page.getByLabel('Whose figure').fill('made up');
+  await toStation(page, 2);
+  await page.getByLabel('Ruler').selectOption('0.01');
+  await expect(figure(page, 'Holes')).toContainText('700');
+  await page.getByRole('button', { name: 'Keep-out' }).click();
+  await page.getByLabel('Width', { exact: true }).fill('1/8');
+  const solving = page.getByTestId('solving');
+  await expect(solving).toContainText(/Solving the rows/);
+  await solving.getByRole('button', { name: 'Cancel' }).click();
+  await expect(solving).toContainText('Cancelled');
+  // the page never stopped: another change starts it anew, and it ends
+  await page.getByLabel('Name of keep-out 1').fill('spar');
+  await expect(figure(page, 'Holes')).toContainText('700', { timeout: 45_000 });
+  await expect(page.getByTestId('plan-canvas')).toBeVisible();
+});

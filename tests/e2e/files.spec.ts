@@ -1,0 +1,150 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import DxfParser from 'dxf-parser';
+import {
+  beginJoint,
+  expect,
+  figure,
+  holes,
+  openDemo,
+  saved,
+  signIn,
+  test,
+  toStation
+} from './app.ts';
+
+test.beforeEach(({ page, app }) => signIn(page, app));
+
+async function download(page: Page, name: string): Promise<{ name: string; path: string }> {
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name }).click();
+  const file = await waiting;
+  return { name: file.suggestedFilename(), path: await file.path() };
+}
+const give = (page: Page, name: string, text: string | Buffer) =>
+  page
+    .locator('[role=dialog] input[type=file]')
+    .filter({ visible: true })
+    .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(text) });
+
+test('every file goes out, and the joint file comes back in', async ({ page, app }) => {
+  await openDemo(page, app, /Frame 11 flange/, 'lay-out');
+  await page.getByRole('button', { name: 'Files' }).click();
+
+  const pdf = await download(page, 'Full-size pattern, PDF on Letter');
+  expect(pdf.name).toBe('frame-11-flange-to-skin-letter.pdf');
+  expect(readFileSync(pdf.path).subarray(0, 5).toString()).toBe('%PDF-');
+
+  const dxf = await download(page, 'Pattern, DXF');
+  const circles = (
+    new DxfParser().parseSync(readFileSync(dxf.path, 'utf8'))?.entities ?? []
+  ).filter((entity) => entity.type === 'CIRCLE' && entity.layer === 'HOLES');
+  expect(circles).toHaveLength(16);
+
+  const csv = await download(page, 'Marks, CSV');
+  expect(readFileSync(csv.path, 'utf8').trim().split('\r\n')).toHaveLength(18);
+
+  const svg = await download(page, 'Pattern, SVG');
+  const drawn = await page.evaluate(
+    (text) => {
+      const root = new DOMParser().parseFromString(text, 'image/svg+xml').documentElement;
+      return [...root.querySelectorAll('#HOLES circle')].map((circle) => [
+        Number(circle.getAttribute('cx')),
+        Number(circle.getAttribute('cy'))
+      ]);
+    },
+    readFileSync(svg.path, 'utf8')
+  );
+  const table = readFileSync(csv.path, 'utf8')
+    .trim()
+    .split('\r\n')
+    .map((line) => line.split(','));
+  const column = (name: string) => table[0]?.indexOf(name) ?? -1;
+  const places = table
+    .slice(1)
+    .filter((row) => row[column('state')] !== 'held open')
+    .map((row) => [Number(row[column('x_in')]), Number(row[column('y_in')])]);
+  drawn.forEach(([x, y], index) => {
+    expect(Math.abs((x ?? 0) - (places[index]?.[0] ?? 9))).toBeLessThan(0.0005);
+    expect(Math.abs((y ?? 0) - (places[index]?.[1] ?? 9))).toBeLessThan(0.0005);
+  });
+
+  const file = await download(page, 'The joint as a file');
+  await page.getByRole('button', { name: 'Close' }).click();
+  // a new joint made of it on the job's page
+  await page.getByRole('link', { name: /Job 0318/ }).click();
+  await page.locator('input[name=file]').setInputFiles(file.path);
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await page.waitForURL(/\/carry$/);
+  await toStation(page, 2);
+  await expect(holes(page)).toHaveCount(17);
+  await expect(page.locator('[data-kind="held-open"]')).toHaveCount(1);
+
+  // and opened over another one, one undo away
+  await page.getByRole('button', { name: 'Files' }).click();
+  await give(
+    page,
+    'other.json',
+    readFileSync(file.path, 'utf8').replace('"lengthIn": "19 1/4"', '"lengthIn": "12"')
+  );
+  await expect(page.getByText('is open here now')).toBeVisible();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.keyboard.press('Control+z');
+  await expect(holes(page)).toHaveCount(17);
+});
+
+test('wrong and hostile files are refused in words, and nothing is lost', async ({ page, app }) => {
+  await openDemo(page, app, /Hull side, flush patch/, 'lay-out');
+  await page.getByRole('button', { name: 'Files' }).click();
+  for (const [name, text, said] of [
+    ['cut.json', '{"format":"zanjador-joint",', /not JSON/],
+    ['other.json', '{"a":1}', /not a joint file/],
+    ['large.json', Buffer.alloc(5 * 1024 * 1024 + 1, 32), /up to 5 MB/],
+    ['empty.json', '', /empty/]
+  ] as const) {
+    await give(page, name, text);
+    await expect(page.getByText(said)).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Pick up existing holes' }).click();
+  await page.getByText('A drawing or table').click();
+  for (const [name, text, said] of [
+    ['bad.dxf', 'MZ\u0000\u0001', /no DXF file/],
+    ['cut.dxf', '0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n10', /cannot be read|nothing to pick up/],
+    ['bad.csv', 'a,b\n1,2\n', /must name the columns/],
+    ['line.csv', 'x_in,y_in\n1,two\n', /line 2 has no place/],
+    ['picture.png', 'PNG', /only .dxf and .csv/],
+    ['large.csv', Buffer.alloc(5 * 1024 * 1024 + 1, 49), /up to 5 MB/]
+  ] as const) {
+    await give(page, name, text);
+    await expect(page.getByText(said)).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(figure(page, 'Holes')).toContainText('72');
+});
+
+test('existing holes come in from DXF and CSV', async ({ page, app }) => {
+  await beginJoint(page, app, 'line on a flange', 'Old flange', ['0.032', '0.040']);
+  await page.getByLabel('Length of the flange').fill('10');
+  await page.getByLabel('Width of the flange').fill('1');
+  await page.getByLabel('Bend radius').fill('1/8');
+  await page.getByText('No: it only holds').click();
+  await toStation(page, 2);
+  await page.getByRole('button', { name: 'Pick up existing holes' }).click();
+  await page.getByText('A drawing or table').click();
+  // millimetres, y up: 2 in and 5 in along, 9/32 down; and one far off
+  const circle = (x: number, y: number) => `0\nCIRCLE\n8\n0\n10\n${x}\n20\n${y}\n40\n1.6\n`;
+  const body = circle(50.8, -7.14375) + circle(127, -7.14375) + circle(50.8, 60);
+  await give(page, 'old.dxf', `0\nSECTION\n2\nENTITIES\n${body}0\nENDSEC\n0\nEOF\n`);
+  await page.getByText('millimetres', { exact: true }).click();
+  await expect(page.getByTestId('found-preview')).toBeVisible();
+  await page.getByRole('button', { name: 'Take up 3 as fixed holes' }).click();
+  await expect(page.getByText('2 holes taken up as fixed')).toBeVisible();
+  await expect(page.getByText('1 hole lies on no rivet line')).toBeVisible();
+  await give(page, 'more.csv', 'x_in,y_in\n7.5,0.28125\n');
+  await page.getByRole('button', { name: 'Take up 1 as fixed holes' }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.locator('[data-kind="existing"]')).toHaveCount(3);
+  await expect(page.getByLabel('Existing at, along the line').nth(1)).toHaveValue('5');
+  await saved(page);
+});

@@ -1,0 +1,171 @@
+import {
+  beginJoint,
+  expect,
+  figure,
+  holes,
+  openDemo,
+  saved,
+  signIn,
+  test,
+  toStation
+} from './app.ts';
+
+test.beforeEach(({ page, app }) => signIn(page, app));
+
+test('a butt splice: rows on both sides, a strap, two grips', async ({ page, app }) => {
+  await beginJoint(page, app, 'butt splice', 'Web splice', ['0.040', '0.050']);
+  await page.getByLabel('Joint width').fill('6');
+  await page.getByLabel('Gap between').fill('1/8');
+  await page.getByLabel('Far skin').fill('0.032');
+  await page.getByLabel('Own figure').fill('2');
+  await expect(page.getByText('whose rivets an inch').first()).toBeVisible();
+  await page.getByLabel('Whose figure').fill('repair sheet QR-40');
+  // 2 an inch × 6
+  await expect(figure(page, 'Rivets needed')).toContainText('12');
+  await toStation(page, 2);
+  await expect(figure(page, 'Holes')).toContainText('24');
+  await expect(figure(page, 'Strap')).toBeVisible();
+  await expect(holes(page)).toHaveCount(24);
+  await page.locator('[data-hole="24"]').click();
+  await toStation(page, 3);
+  // 0.032 + 0.050
+  await expect(figure(page, 'Grip')).toContainText('0.082');
+  await page.getByRole('button', { name: /near side/ }).click();
+  await expect(figure(page, 'Grip')).toContainText('0.090');
+});
+
+test('a flush rectangular patch: insert, doubler, reliefs, and a stop-drilled crack', async ({
+  page,
+  app
+}) => {
+  await beginJoint(page, app, 'rectangular patch', 'Side patch', ['0.032', '0.040']);
+  await page.getByLabel('How wide').fill('4');
+  await page.getByLabel('How high').fill('3');
+  await page.getByText('No: it only holds').click();
+  await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
+  await toStation(page, 2);
+  // skin line 4 9/16 × 3 9/16 (4 and 3 spaces), insert 3 3/8 × 2 3/8 (3 and 2): 14 + 10
+  await expect(figure(page, 'Holes')).toContainText('24');
+  await expect(figure(page, 'Doubler')).toContainText('5.125 × 4.125');
+  await expect(page.getByText('The insert’s corner rivets are near').first()).toBeVisible();
+  await page.getByRole('button', { name: /round the corners to/ }).click();
+  await expect(page.getByText('The insert’s corner rivets are near')).toHaveCount(0);
+  await page.getByText('On the metal').click();
+  await expect(page.getByTestId('metal-steps')).toContainText('Relieve the corners first');
+  await toStation(page, 1);
+  await page.getByText('Plate over').click();
+  await page.getByLabel('Does a crack stay').fill('1 1/2');
+  await toStation(page, 2);
+  await expect(page.getByTestId('plan-view')).toContainText('#40 stop-drill');
+});
+
+test('a round patch: rings on bolt circles, marked from their centre lines', async ({
+  page,
+  app
+}) => {
+  await beginJoint(page, app, 'round patch', 'Bilge patch', ['0.032', '0.040']);
+  await page.getByLabel('Diameter of the cut-out').fill('3');
+  await page.getByText('Left open').click();
+  await page.getByText('No: it only holds').click();
+  await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
+  await toStation(page, 2);
+  await expect(figure(page, 'Holes')).toContainText('8');
+  await page.locator('[data-mark="2"]').click();
+  // 1.78125 / √2 = 1.2595 → 1 1/4 on 32nds
+  await expect(page.locator('[data-mark="2"]')).toContainText('→ 1 1/4');
+  await expect(page.getByTestId('picked-hole')).toContainText('Hole 2');
+  await page.getByText('Two', { exact: true }).click();
+  await expect(page.getByLabel('Rivet line')).toContainText('skin ring 2');
+});
+
+test('a line on a flange: divided between two holes, clear of the bend', async ({ page, app }) => {
+  await beginJoint(page, app, 'line on a flange', 'Frame line', ['0.032', '0.040']);
+  await page.getByLabel('Length of the flange').fill('10');
+  await page.getByLabel('Width of the flange').fill('3/4');
+  await page.getByLabel('Bend radius').fill('1/8');
+  await page.getByText('No: it only holds').click();
+  await toStation(page, 2);
+  await page.getByRole('button', { name: 'Divided span' }).click();
+  await page.getByLabel('From the hole at').fill('2');
+  await page.getByLabel('to the hole at').fill('6');
+  await expect(
+    page
+      .locator('[data-mark]', { hasText: /^\s*hole \d+: exact 3\.000/ })
+      .or(page.locator('[data-mark] >> text="3"'))
+  ).not.toHaveCount(0);
+  await toStation(page, 1);
+  await page.getByLabel('Width of the flange').fill('1/2');
+  await toStation(page, 2);
+  await expect(page.getByText('The heads come into the bend')).toBeVisible();
+});
+
+test('a long tapered member: size zones and a rivet length for every grip', async ({
+  page,
+  app
+}) => {
+  await openDemo(page, app, /Front spar cap/, 'lay-out');
+  await expect(figure(page, 'Holes')).toContainText('376');
+  await expect(figure(page, 'Pitch, zone 2 (dash 5)')).toBeVisible();
+  await page.getByLabel('Rivet line', { exact: true }).selectOption('line-2-zone-2');
+  await expect(page.getByTestId('picked-hole')).toContainText('line 2, zone 2');
+  await toStation(page, 3);
+  await expect(
+    page.getByRole('group', { name: 'Stacks of this joint' }).getByRole('button')
+  ).toHaveCount(4);
+});
+
+test('a frame round a clear panel: each side by itself, holes that let it grow', async ({
+  page,
+  app
+}) => {
+  await beginJoint(page, app, 'frame round a clear panel', 'Side window', [
+    '0.040',
+    '0.125',
+    '0.050'
+  ]);
+  await page.getByLabel('Width of the clear panel').fill('20');
+  await page.getByLabel('Height').fill('12');
+  await page.getByLabel('Width of the frame strip').fill('1');
+  await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
+  await toStation(page, 2);
+  await expect(figure(page, 'Hole in the panel')).toContainText('#9');
+  await expect(figure(page, 'Holes')).toContainText('42');
+  await page.getByLabel('Rivets, top').fill('16');
+  await expect(figure(page, 'Holes')).toContainText('44');
+  await page.getByText('On the metal').click();
+  await expect(page.getByTestId('metal-steps')).toContainText('so that the panel can grow');
+});
+
+test('a member between two straps: single and double shear', async ({ page, app }) => {
+  await beginJoint(page, app, 'splice between two straps', 'Stringer', ['0.040', '0.063', '0.040']);
+  await page.getByLabel('Width of the broken member').fill('4');
+  await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
+  await expect(figure(page, 'Rivets needed')).toContainText('39');
+  await page.getByText('two places').click();
+  await expect(figure(page, 'Rivets needed')).toContainText('20');
+  await expect(page.getByText('Counted in double shear')).toBeVisible();
+  await saved(page);
+});
+
+test('alternatives stand side by side, and choosing one fills the joint', async ({ page, app }) => {
+  await openDemo(page, app, /Wing root, flush lap/, 'lay-out');
+  await page.getByText('Alternatives').click();
+  const others = page.getByTestId('alternatives');
+  await expect(others.locator('article').nth(2)).toBeVisible();
+  const card = others.locator('article', { hasText: 'Three rows staggered' });
+  const rivets = /(\d+)/.exec((await card.locator('.count').textContent()) ?? '')?.[1] ?? '';
+  await card.getByRole('button', { name: 'Lay it out so' }).click();
+  await expect(figure(page, 'Holes')).toContainText(rivets);
+  await page.keyboard.press('Control+z');
+  await expect(figure(page, 'Holes')).toContainText('54');
+});
+
+test('strength over pitch says what governs and where the joint stands', async ({ page, app }) => {
+  await openDemo(page, app, /Keelson web/, 'carry');
+  await page.getByText('Strength over pitch').click();
+  const chart = page.getByTestId('efficiency');
+  await expect(chart).toContainText('least 3 D');
+  await expect(chart).toContainText('most 12 D');
+  await expect(chart).toContainText(/here: \d+ % at 4\.1 D/);
+  await expect(chart).toContainText('rivets shear first');
+});

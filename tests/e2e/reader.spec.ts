@@ -1,0 +1,49 @@
+import { expect, openDemo, signIn, test } from './app.ts';
+
+for (const [width, height] of [
+  [1280, 800],
+  [390, 780]
+] as const)
+  test(`the reader says one mark at a time at ${width} px`, async ({ page, app }) => {
+    await signIn(page, app);
+    await openDemo(page, app, /Bottom skin lap/, 'lay-out');
+    await page.setViewportSize({ width, height });
+    await page.getByRole('button', { name: /Read out/ }).click();
+    const mark = page.getByTestId('reader-mark');
+    await expect(mark).toHaveText(/^9\/32/);
+    await expect(page.getByText('mark 1 of 50')).toBeVisible();
+    await page.keyboard.press(' ');
+    await expect(mark).toHaveText(/^45\/64/);
+    await page.keyboard.press('ArrowRight');
+    await expect(mark).toHaveText(/^1 1\/8/);
+    await page.keyboard.press('ArrowLeft');
+    await expect(mark).toHaveText(/^45\/64/);
+    await page.getByRole('button', { name: 'Next mark' }).click();
+    await expect(page.getByText('mark 3 of 50')).toBeVisible();
+
+    // readable at two metres: an eye that reads 5 minutes of arc needs 2.9 mm there; these are over ten times that
+    const px = await mark.evaluate((element) =>
+      Number.parseFloat(getComputedStyle(element).fontSize)
+    );
+    expect(px).toBeGreaterThan(width === 390 ? 60 : 200);
+    const box = await mark.boundingBox();
+    expect(box?.x ?? -1).toBeGreaterThanOrEqual(0);
+    expect((box?.x ?? 0) + (box?.width ?? 9999)).toBeLessThanOrEqual(width);
+
+    await page.keyboard.press('Escape');
+    await expect(page.getByTestId('reader')).toHaveCount(0);
+    await expect(page.getByTestId('picked-hole')).toContainText('Hole 3');
+  });
+
+test('a whole row fits the reader, whatever its longest mark', async ({ page, app }) => {
+  await signIn(page, app);
+  await openDemo(page, app, /Front spar cap/, 'lay-out');
+  await page.setViewportSize({ width: 390, height: 780 });
+  await page.getByRole('button', { name: /Read out/ }).click();
+  const mark = page.getByTestId('reader-mark');
+  for (let step = 0; step < 40; step++) {
+    const box = await mark.boundingBox();
+    expect((box?.x ?? 0) + (box?.width ?? 9999)).toBeLessThanOrEqual(390);
+    await page.keyboard.press(' ');
+  }
+});

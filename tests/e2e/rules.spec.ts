@@ -1,0 +1,37 @@
+import { expect, figure, makeJoint, signIn, test } from './app.ts';
+
+test('a changed school becomes a version; a joint says what would differ and moves when told', async ({
+  page,
+  app
+}) => {
+  await signIn(page, app);
+  await makeJoint(page, app, 'Two thicknesses', ['0.063', '0.040', '10 3/4']);
+  await page.getByLabel('Where it sits').selectOption('intermediate-frame');
+  await expect(figure(page, 'Rivet')).toContainText('dash 6');
+
+  await page.getByRole('link', { name: 'Rules' }).click();
+  await expect(page.getByText('Change something and it can be saved as version 2')).toBeVisible();
+  await page.getByText('the thinnest', { exact: true }).click();
+  await page.getByLabel('Largest pitch, D').fill('2');
+  await expect(page.getByText('the least pitch, 3 D, is above the largest').first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save as version 2' })).toBeDisabled();
+  await page.getByLabel('Largest pitch, D').fill('12');
+  await expect(page.getByText('diameter: thickest → thinnest')).toBeVisible();
+  await page.getByLabel('What changed and why').fill('light repairs on the floats');
+  await page.getByRole('button', { name: 'Save as version 2' }).click();
+  await expect(page.getByText('version 2 is what new joints begin under')).toBeVisible();
+
+  await page.goto(app.url);
+  await page
+    .getByRole('link', { name: /Two thicknesses/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: /Rules .* 1$/ }).click();
+  const other = page.getByTestId('other-rules');
+  await expect(other).toContainText('light repairs on the floats');
+  await expect(other.getByRole('row', { name: /rivet size/ })).toContainText('dash 4');
+  await other.getByRole('button', { name: 'Plan it under these rules' }).click();
+  await expect(page.getByRole('button', { name: /Rules .* 2$/ })).toBeVisible();
+  await page.getByRole('link', { name: /1 Carry/ }).click();
+  await expect(figure(page, 'Rivet')).toContainText('dash 4');
+});
