@@ -107,7 +107,7 @@ export const FRAME_FLANGE: EnteredOf<'line'> = {
     { name: 'bracket', shape: 'rect', xIn: '2 3/8', yIn: '1/2', wIn: '5/8', hIn: '' }
   ],
   edits: [
-    { line: 'line-1', index: 12, of: 17, state: 'held-open', nudgeIn: '', reason: 'nut plate' }
+    { line: 'line-1', index: 14, of: 17, state: 'held-open', nudgeIn: '', reason: 'nut plate' }
   ]
 };
 

@@ -94,7 +94,7 @@ function roomsOf(kind: KindLayout, laid: LaidHoles) {
   const hasInsert = kind.parts.some((part) => part.layer === 'filler');
   const atMarks = holeRooms(marked, lines, square);
   return {
-    exact: holeRooms(laid.holes, lines, square),
+    exact: holeRooms(laid.holes, lines, square, false),
     marked: atMarks,
     growing: hasInsert ? holeRooms(marked, lines, kind.parts) : atMarks
   };

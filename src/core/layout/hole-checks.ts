@@ -10,30 +10,39 @@ import type { CheckRule, HoleCheck } from './kinds/kind-layout.ts';
 /** More failing holes than this are not listed one by one. */
 const MOST_NAMED = 200;
 
-interface Judged {
-  hole: number;
-  limitIn: number;
-  valueIn: number;
-}
-
 /** One limit over all holes: the value nearest to its limit or furthest beyond it, and every hole that breaks it. */
-function gather(rule: CheckRule, kind: 'least' | 'most', judged: readonly Judged[]): HoleCheck[] {
-  const spareOf = ({ limitIn, valueIn }: Judged) =>
-    kind === 'least' ? valueIn - limitIn : limitIn - valueIn;
-  let worst: Judged | null = null;
-  const failing: Judged[] = [];
-  for (const one of judged) {
-    if (worst === null || spareOf(one) < spareOf(worst)) worst = one;
-    const broken =
-      kind === 'least' ? below(one.valueIn, one.limitIn) : above(one.valueIn, one.limitIn);
-    if (broken) failing.push(one);
+class Limit {
+  #spareIn = Infinity;
+  #limitIn = 0;
+  #valueIn = 0;
+  #failing: { hole: number; spareIn: number }[] = [];
+  readonly rule: CheckRule;
+  readonly #kind: 'least' | 'most';
+  constructor(rule: CheckRule, kind: 'least' | 'most') {
+    this.rule = rule;
+    this.#kind = kind;
   }
-  if (worst === null) return [];
-  failing.sort((a, b) => spareOf(a) - spareOf(b));
-  const holes = [...new Set(failing.map(({ hole }) => hole))].slice(0, MOST_NAMED);
-  return [
-    { rule, limitIn: worst.limitIn, valueIn: worst.valueIn, ok: failing.length === 0, holes }
-  ];
+
+  hold(hole: number, limitIn: number, valueIn: number): void {
+    const least = this.#kind === 'least';
+    const spareIn = least ? valueIn - limitIn : limitIn - valueIn;
+    if (spareIn < this.#spareIn) {
+      this.#spareIn = spareIn;
+      this.#limitIn = limitIn;
+      this.#valueIn = valueIn;
+    }
+    if (least ? below(valueIn, limitIn) : above(valueIn, limitIn))
+      this.#failing.push({ hole, spareIn });
+  }
+
+  /** Empty when nothing was held against it. */
+  get check(): HoleCheck[] {
+    if (this.#spareIn === Infinity) return [];
+    const failing = this.#failing.sort((a, b) => a.spareIn - b.spareIn);
+    const holes = [...new Set(failing.map(({ hole }) => hole))].slice(0, MOST_NAMED);
+    const [limitIn, valueIn] = [this.#limitIn, this.#valueIn];
+    return [{ rule: this.rule, limitIn, valueIn, ok: failing.length === 0, holes }];
+  }
 }
 
 interface Laid {
@@ -44,64 +53,121 @@ interface Laid {
   limits: Multipliers;
 }
 
-type PlaceOf = (hole: PlannedHole) => { xIn: number; yIn: number };
-const exact: PlaceOf = (hole) => hole;
-const marked: PlaceOf = ({ markXIn, markYIn }) => ({ xIn: markXIn, yIn: markYIn });
-
-/** Gaps between neighbours along each line; those over a held-open hole count from rivet to rivet. */
-function gaps(
-  { lines }: Laid,
-  byNumber: Map<number, PlannedHole>,
-  place: PlaceOf,
-  rivetsOnly: boolean
-) {
-  const found: { a: PlannedHole; b: PlannedHole; gapIn: number }[] = [];
-  for (const line of lines) {
-    const holes = line.holes
-      .map((number) => byNumber.get(number))
-      .filter((hole) => hole !== undefined)
-      .filter((hole) => !rivetsOnly || hole.state === 'rivet');
-    const closed = line.path.path === 'circle' && holes.length > 2;
-    holes.forEach((b, index) => {
-      const a = index > 0 ? holes[index - 1] : closed ? holes.at(-1) : undefined;
-      if (!a) return;
-      const [from, to] = [place(a), place(b)];
-      found.push({ a, b, gapIn: Math.hypot(to.xIn - from.xIn, to.yIn - from.yIn) });
-    });
-  }
-  return found;
-}
-
 const D = (hole: PlannedHole): number => rivetSize(hole.dash).diameterIn;
 
-/** How far the outermost rivet of a line is from the end of the metal. */
-function endsOf(
+const exactGapIn = (a: PlannedHole, b: PlannedHole): number =>
+  Math.hypot(a.xIn - b.xIn, a.yIn - b.yIn);
+const markedGapIn = (a: PlannedHole, b: PlannedHole): number =>
+  Math.hypot(a.markXIn - b.markXIn, a.markYIn - b.markYIn);
+
+/** Neighbours along every line, a ring's last with its first. */
+function forNeighbours(
+  lines: readonly LaidLine[],
+  byNumber: ReadonlyMap<number, PlannedHole>,
+  rivetsOnly: boolean,
+  each: (a: PlannedHole, b: PlannedHole) => void
+): void {
+  for (const line of lines) {
+    let first: PlannedHole | undefined;
+    let before: PlannedHole | undefined;
+    let count = 0;
+    for (const number of line.holes) {
+      const hole = byNumber.get(number);
+      if (!hole || (rivetsOnly && hole.state !== 'rivet')) continue;
+      if (before) each(before, hole);
+      first ??= hole;
+      before = hole;
+      count += 1;
+    }
+    if (line.path.path === 'circle' && count > 2 && first && before) each(before, first);
+  }
+}
+
+/** Between rivets of two sizes the larger asks for the least pitch and the smaller for the largest. */
+function pitchChecks(
   { lines, limits }: Laid,
-  byNumber: Map<number, PlannedHole>,
-  atEdge: ReadonlySet<string>
-): Judged[] {
-  return lines.flatMap((line) => {
-    const { path } = line;
-    if (path.path === 'circle' || !atEdge.has(line.key)) return [];
-    const driven = line.holes
-      .map((number) => byNumber.get(number))
-      .filter((hole) => hole?.state === 'rivet');
-    const [first, last] = [driven[0], driven.at(-1)];
-    if (!first || !last) return [];
-    return [
-      { hole: first.number, limitIn: limits.edgeMaxD * D(first), valueIn: first.alongIn },
-      {
-        hole: last.number,
-        limitIn: limits.edgeMaxD * D(last),
-        valueIn: path.lengthIn - last.alongIn
-      }
-    ];
+  byNumber: ReadonlyMap<number, PlannedHole>,
+  gapIn: typeof exactGapIn,
+  rules: [least: CheckRule, most: CheckRule]
+): HoleCheck[] {
+  const [least, most] = [new Limit(rules[0], 'least'), new Limit(rules[1], 'most')];
+  forNeighbours(lines, byNumber, false, (a, b) => {
+    const between = gapIn(a, b);
+    const [d1, d2] = [D(a), D(b)];
+    least.hold(b.number, limits.pitchMinD * Math.max(d1, d2), between);
+    most.hold(b.number, limits.pitchMaxD * Math.min(d1, d2), between);
   });
+  return [...least.check, ...most.check];
+}
+
+/** How far the rivets stand apart over an open hole. */
+function openGapCheck(
+  { holes, lines, limits }: Laid,
+  byNumber: ReadonlyMap<number, PlannedHole>
+): HoleCheck[] {
+  if (holes.every((hole) => hole.state === 'rivet')) return [];
+  const most = new Limit('open-gap', 'most');
+  forNeighbours(lines, byNumber, true, (a, b) =>
+    most.hold(b.number, limits.pitchMaxD * Math.min(D(a), D(b)), markedGapIn(a, b))
+  );
+  return most.check.filter(({ ok }) => !ok);
+}
+
+/** How far the outermost rivet of a line is from the end of the metal. */
+function endCheck(
+  { lines, limits }: Laid,
+  byNumber: ReadonlyMap<number, PlannedHole>,
+  atEdge: ReadonlySet<string>
+): HoleCheck[] {
+  const most = new Limit('edge-max', 'most');
+  for (const { path, key, holes } of lines) {
+    if (path.path === 'circle' || !atEdge.has(key)) continue;
+    const driven = (number: number) => byNumber.get(number)?.state === 'rivet';
+    const first = byNumber.get(holes.find(driven) ?? -1);
+    const last = byNumber.get(holes.findLast(driven) ?? -1);
+    if (!first || !last) continue;
+    most.hold(first.number, limits.edgeMaxD * D(first), first.alongIn);
+    most.hold(last.number, limits.edgeMaxD * D(last), path.lengthIn - last.alongIn);
+  }
+  return most.check.filter(({ ok }) => !ok);
+}
+
+function edgeCheck(
+  { holes, head, limits }: Laid,
+  rooms: readonly HoleRoom[],
+  rule: CheckRule
+): HoleCheck[] {
+  const least = new Limit(rule, 'least');
+  holes.forEach((hole, index) => {
+    const edgeIn = rooms[index]?.edgeIn ?? -Infinity;
+    if (edgeIn !== -Infinity) least.hold(hole.number, limits.edgeMinD[head] * D(hole), edgeIn);
+  });
+  return least.check;
+}
+
+function placeChecks({ holes, clear, limits }: Laid, rooms: readonly HoleRoom[]): HoleCheck[] {
+  const centres = new Limit('centre-min', 'least');
+  const keepOut = new Limit('keep-out', 'most');
+  holes.forEach((hole, index) => {
+    const apartIn = rooms[index]?.betweenRowsIn ?? Infinity;
+    if (apartIn !== Infinity) centres.hold(hole.number, limits.transverseMinD * D(hole), apartIn);
+    for (const one of clear)
+      keepOut.hold(hole.number, 0, depthInKeepOut(one, hole.markXIn, hole.markYIn));
+  });
+  return [...centres.check, ...keepOut.check];
+}
+
+/** Holes that lie on no sheet. */
+function offMetal({ holes }: Laid, rooms: readonly HoleRoom[]): HoleCheck[] {
+  const off = new Limit('no-metal', 'least');
+  holes.forEach((hole, index) => {
+    if (rooms[index]?.edgeIn === -Infinity) off.hold(hole.number, 0, -1);
+  });
+  return off.check;
 }
 
 /**
- * Every limit of the layout held against every hole where it is computed and where it is marked. Between rivets
- * of two sizes the larger asks for the least pitch and the smaller for the largest.
+ * Every limit of the layout held against every hole where it is computed and where it is marked.
  *
  * @param rooms exact and as marked, in the order of the holes
  * @param whole limits of the joint as a whole, from its kind
@@ -114,70 +180,19 @@ export function holeChecks(
   whole: readonly HoleCheck[],
   atEdge: ReadonlySet<string>
 ): HoleCheck[] {
-  const { holes, clear, head, limits } = laid;
-  const byNumber = new Map(holes.map((hole) => [hole.number, hole]));
-  const edges = (of: readonly HoleRoom[]): Judged[] =>
-    holes.map((hole, index) => ({
-      hole: hole.number,
-      limitIn: limits.edgeMinD[head] * D(hole),
-      valueIn: of[index]?.edgeIn ?? 0
-    }));
-  const least = (place: PlaceOf): Judged[] =>
-    gaps(laid, byNumber, place, false).map(({ a, b, gapIn }) => ({
-      hole: b.number,
-      limitIn: limits.pitchMinD * Math.max(D(a), D(b)),
-      valueIn: gapIn
-    }));
-  const most = (place: PlaceOf, rivetsOnly = false): Judged[] =>
-    gaps(laid, byNumber, place, rivetsOnly).map(({ a, b, gapIn }) => ({
-      hole: b.number,
-      limitIn: limits.pitchMaxD * Math.min(D(a), D(b)),
-      valueIn: gapIn
-    }));
-  const off = edges(rooms.exact).filter(({ valueIn }) => valueIn === -Infinity);
-  const onMetal = (judged: Judged[]) => judged.filter(({ valueIn }) => valueIn !== -Infinity);
+  const byNumber = new Map(laid.holes.map((hole) => [hole.number, hole]));
   const wholeOf = (rule: CheckRule) => whole.filter((check) => check.rule === rule);
-  const ends = gather('edge-max', 'most', endsOf(laid, byNumber, atEdge)).filter(({ ok }) => !ok);
+  const ends = endCheck(laid, byNumber, atEdge);
   return [
-    ...gather('edge-min', 'least', onMetal(edges(rooms.exact))),
+    ...edgeCheck(laid, rooms.exact, 'edge-min'),
     ...(ends.length > 0 ? ends : wholeOf('edge-max')),
-    ...gather('pitch-min', 'least', least(exact)),
-    ...gather('pitch-max', 'most', most(exact)),
-    ...gather('snapped-edge-min', 'least', onMetal(edges(rooms.marked))),
-    ...gather('snapped-pitch-min', 'least', least(marked)),
-    ...gather('snapped-pitch-max', 'most', most(marked)),
+    ...pitchChecks(laid, byNumber, exactGapIn, ['pitch-min', 'pitch-max']),
+    ...edgeCheck(laid, rooms.marked, 'snapped-edge-min'),
+    ...pitchChecks(laid, byNumber, markedGapIn, ['snapped-pitch-min', 'snapped-pitch-max']),
     ...wholeOf('transverse-min'),
-    ...gather(
-      'centre-min',
-      'least',
-      holes.flatMap((hole, index) => {
-        const valueIn = rooms.marked[index]?.betweenRowsIn ?? Infinity;
-        return valueIn === Infinity
-          ? []
-          : [{ hole: hole.number, limitIn: limits.transverseMinD * D(hole), valueIn }];
-      })
-    ),
-    ...gather(
-      'keep-out',
-      'most',
-      clear.length === 0
-        ? []
-        : holes.map((hole) => ({
-            hole: hole.number,
-            limitIn: 0,
-            valueIn: Math.max(
-              ...clear.map((one) => depthInKeepOut(one, hole.markXIn, hole.markYIn))
-            )
-          }))
-    ),
-    ...(holes.some((hole) => hole.state === 'held-open')
-      ? gather('open-gap', 'most', most(marked, true)).filter(({ ok }) => !ok)
-      : []),
+    ...placeChecks(laid, rooms.marked),
+    ...openGapCheck(laid, byNumber),
     ...wholeOf('bend-clear'),
-    ...gather(
-      'no-metal',
-      'least',
-      off.map(({ hole }) => ({ hole, limitIn: 0, valueIn: -1 }))
-    )
+    ...offMetal(laid, rooms.exact)
   ];
 }

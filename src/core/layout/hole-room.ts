@@ -18,78 +18,96 @@ interface Spot {
 
 /** No limit between rows reaches further: 4 D of the largest rivet. */
 const SEARCH_IN = 1;
+/** Cells across one row of the grid: more than the furthest joint has inches. */
+const STRIDE = 8192;
 
-const cellOf = (xIn: number, yIn: number): string =>
-  `${Math.floor(xIn / SEARCH_IN)},${Math.floor(yIn / SEARCH_IN)}`;
+const cellOf = (xIn: number, yIn: number): number =>
+  Math.floor(xIn / SEARCH_IN) * STRIDE + Math.floor(yIn / SEARCH_IN);
+
+/** Which lines each spot is on: two at most, a corner or a zone's end. */
+interface OnLines {
+  first: Int32Array;
+  second: Int32Array;
+}
+
+const sharesLine = ({ first, second }: OnLines, a: number, b: number): boolean => {
+  const [a1, b1, b2] = [first[a] as number, first[b] as number, second[b] as number];
+  if (a1 === b1 || a1 === b2) return true;
+  const a2 = second[a] as number;
+  return a2 !== -1 && (a2 === b1 || a2 === b2);
+};
+
+/** For every spot the distance to the nearest one of other lines. Spots fall into cells of the search's size. */
+function betweenRows(spots: readonly Spot[], on: OnLines): Float64Array {
+  const cells = new Map<number, number[]>();
+  spots.forEach(({ xIn, yIn }, index) => {
+    const key = cellOf(xIn, yIn);
+    const cell = cells.get(key);
+    if (cell) cell.push(index);
+    else cells.set(key, [index]);
+  });
+  const nearest = new Float64Array(spots.length).fill(Infinity);
+  for (const [key, cell] of cells)
+    for (let dx = -1; dx <= 1; dx++)
+      for (let dy = -1; dy <= 1; dy++) {
+        const others = cells.get(key + dx * STRIDE + dy);
+        if (!others) continue;
+        for (const index of cell) {
+          const { xIn, yIn } = spots[index] as Spot;
+          let least = nearest[index] as number;
+          for (const other of others) {
+            const at = spots[other] as Spot;
+            const squared = (at.xIn - xIn) ** 2 + (at.yIn - yIn) ** 2;
+            if (squared < least && other !== index && !sharesLine(on, index, other))
+              least = squared;
+          }
+          nearest[index] = least;
+        }
+      }
+  return nearest.map((squared) => (squared <= SEARCH_IN ** 2 ? Math.sqrt(squared) : Infinity));
+}
 
 /**
  * Edge, pitch and row distance of every hole.
  *
  * @param spots hole places, exact or as marked
  * @param lines hole numbers along each line
- * @param closed whether each line's last hole neighbours its first
+ * @param between whether distances to other lines are wanted
  * @returns one entry a hole, in the order of `spots`; cost O(holes)
  */
 export function holeRooms(
   spots: readonly Spot[],
   lines: readonly { holes: readonly number[]; closed: boolean }[],
-  parts: readonly Part[]
+  parts: readonly Part[],
+  between = true
 ): HoleRoom[] {
-  const byNumber = new Map(spots.map((spot) => [spot.number, spot]));
-  const pitch = new Map<number, number>();
-  const onLines = new Map<number, Set<number>>();
-  const nearer = (number: number, distanceIn: number) =>
-    pitch.set(number, Math.min(pitch.get(number) ?? Infinity, distanceIn));
-  lines.forEach(({ holes, closed }, at) => {
-    holes.forEach((number, index) => {
-      const of = onLines.get(number) ?? new Set<number>();
-      onLines.set(number, of.add(at));
-      const before =
-        index > 0 ? holes[index - 1] : closed && holes.length > 2 ? holes.at(-1) : undefined;
-      const [a, b] = [
-        byNumber.get(number),
-        before === undefined ? undefined : byNumber.get(before)
-      ];
-      if (!a || !b) return;
-      const distanceIn = Math.hypot(a.xIn - b.xIn, a.yIn - b.yIn);
-      nearer(a.number, distanceIn);
-      nearer(b.number, distanceIn);
-    });
-  });
-
-  const cells = new Map<string, Spot[]>();
-  for (const spot of spots) {
-    const key = cellOf(spot.xIn, spot.yIn);
-    const cell = cells.get(key);
-    if (cell) cell.push(spot);
-    else cells.set(key, [spot]);
-  }
-  const shareLine = (a: number, b: number) => {
-    const of = onLines.get(b);
-    for (const line of onLines.get(a) ?? []) if (of?.has(line)) return true;
-    return false;
+  const indexOf = new Map(spots.map((spot, index) => [spot.number, index]));
+  const pitch = new Float64Array(spots.length).fill(Infinity);
+  const on: OnLines = {
+    first: new Int32Array(spots.length).fill(-1),
+    second: new Int32Array(spots.length).fill(-1)
   };
-  const betweenRows = (spot: Spot): number => {
-    let least = Infinity;
-    for (let dx = -1; dx <= 1; dx++)
-      for (let dy = -1; dy <= 1; dy++) {
-        const key = cellOf(spot.xIn + dx * SEARCH_IN, spot.yIn + dy * SEARCH_IN);
-        for (const other of cells.get(key) ?? []) {
-          const distanceIn = Math.hypot(other.xIn - spot.xIn, other.yIn - spot.yIn);
-          if (
-            distanceIn < least &&
-            other.number !== spot.number &&
-            !shareLine(spot.number, other.number)
-          )
-            least = distanceIn;
-        }
+  lines.forEach(({ holes, closed }, line) => {
+    let before = closed && holes.length > 2 ? indexOf.get(holes.at(-1) ?? -1) : undefined;
+    for (const number of holes) {
+      const index = indexOf.get(number);
+      if (index === undefined) continue;
+      if (on.first[index] === -1) on.first[index] = line;
+      else on.second[index] = line;
+      if (before !== undefined) {
+        const [a, b] = [spots[index] as Spot, spots[before] as Spot];
+        const distanceIn = Math.hypot(a.xIn - b.xIn, a.yIn - b.yIn);
+        pitch[index] = Math.min(pitch[index] as number, distanceIn);
+        pitch[before] = Math.min(pitch[before] as number, distanceIn);
       }
-    return least <= SEARCH_IN ? least : Infinity;
-  };
-  return spots.map((spot) => ({
+      before = index;
+    }
+  });
+  const rows = between && lines.length > 1 ? betweenRows(spots, on) : null;
+  return spots.map((spot, index) => ({
     hole: spot.number,
     edgeIn: edgeDistanceIn(parts, spot.xIn, spot.yIn),
-    pitchIn: pitch.get(spot.number) ?? Infinity,
-    betweenRowsIn: lines.length > 1 ? betweenRows(spot) : Infinity
+    pitchIn: pitch[index] as number,
+    betweenRowsIn: rows ? (rows[index] as number) : Infinity
   }));
 }

@@ -131,47 +131,56 @@ function datumAlong(wish: LineWish, joint: Joint, kind: KindLayout): number | nu
   return alongOf(path, at.xIn, at.yIn);
 }
 
-const sameSpot = (xIn: number, yIn: number): string => `${xIn.toFixed(6)},${yIn.toFixed(6)}`;
+/** Places to a ten-thousandth of an inch as one number; the shift keeps whole fractions off the rounding's edge. */
+const sameSpot = (xIn: number, yIn: number): number =>
+  Math.round(xIn * 1e4 + 0.137) * 4e7 + Math.round(yIn * 1e4 + 0.137);
 
-function marksOf(
+/**
+ * A hole at its place, with its mark. Written out field by field: thousands are made at every keystroke, and
+ * spreading objects into one another costs twenty times as much.
+ */
+function holeAt(
   wish: LineWish,
   joint: Joint,
   datumIn: number,
   place: Place,
-  nudgedIn: number
-): Pick<
-  PlannedHole,
-  'xIn' | 'yIn' | 'alongIn' | 'markIn' | 'crossMarkIn' | 'residualIn' | 'markXIn' | 'markYIn'
-> {
+  edit: Joint['edits'][number] | undefined,
+  count: { number: number; row: number; index: number; of: number }
+): PlannedHole {
+  const { path } = wish;
+  const nudgedIn = edit?.nudgeIn ?? 0;
   const alongIn = place.alongIn + nudgedIn;
-  const at = pointOff(wish.path, alongIn, place.offIn);
-  const snap = (valueIn: number) =>
-    place.fixed === null ? snapToRuler(valueIn, joint.scale) : valueIn;
-  if (wish.path.path === 'circle') {
-    const rightIn = snap(at.xIn - wish.path.xIn);
-    const downIn = snap(at.yIn - wish.path.yIn);
-    const markXIn = wish.path.xIn + rightIn;
-    const markYIn = wish.path.yIn + downIn;
-    return {
-      ...at,
-      alongIn,
-      markIn: rightIn,
-      crossMarkIn: downIn,
-      residualIn: Math.hypot(markXIn - at.xIn, markYIn - at.yIn),
-      markXIn,
-      markYIn
-    };
-  }
-  const markIn = snap(alongIn - datumIn);
-  const marked = pointOff(wish.path, datumIn + markIn, place.offIn);
+  const { xIn, yIn } = pointOff(path, alongIn, place.offIn);
+  const ring = path.path === 'circle';
+  const scale = place.fixed === null ? joint.scale : 'exact';
+  const markIn = snapToRuler(ring ? xIn - path.xIn : alongIn - datumIn, scale);
+  const crossMarkIn = ring ? snapToRuler(yIn - path.yIn, scale) : null;
+  const marked = ring
+    ? { xIn: path.xIn + markIn, yIn: path.yIn + (crossMarkIn ?? 0) }
+    : pointOff(path, datumIn + markIn, place.offIn);
+  const heldOpen = edit?.state === 'held-open';
   return {
-    ...at,
+    number: count.number,
+    row: count.row,
+    index: count.index,
+    of: count.of,
+    xIn,
+    yIn,
     alongIn,
     markIn,
-    crossMarkIn: null,
-    residualIn: markIn - (alongIn - datumIn),
+    crossMarkIn,
+    residualIn: ring
+      ? Math.hypot(marked.xIn - xIn, marked.yIn - yIn)
+      : markIn - (alongIn - datumIn),
     markXIn: marked.xIn,
-    markYIn: marked.yIn
+    markYIn: marked.yIn,
+    dash: wish.dash,
+    stack: wish.stack,
+    gripIn: 0,
+    state: heldOpen ? 'held-open' : 'rivet',
+    reason: heldOpen ? edit.reason : '',
+    fixed: place.fixed,
+    nudgedIn
   };
 }
 
@@ -200,7 +209,7 @@ export function layHoles(
   const lines: LaidLine[] = [];
   const holes: PlannedHole[] = [];
   const removed: LaidHoles['removed'] = [];
-  const known = new Map<string, PlannedHole | number>();
+  const known = new Map<number, PlannedHole | number>();
   const editsOf = new Map<string, [number, Joint['edits'][number]][]>();
   for (const [index, edit] of joint.edits.entries()) {
     const of = editsOf.get(edit.line) ?? [];
@@ -257,21 +266,12 @@ export function layHoles(
         known.set(key, number);
         continue;
       }
-      const nudgedIn = edit?.nudgeIn ?? 0;
-      const hole: PlannedHole = {
+      const hole = holeAt(wish, joint, datumIn, place, edit, {
         number,
         row: at + 1,
         index,
-        of: places.length,
-        ...marksOf(wish, joint, datumIn, place, nudgedIn),
-        dash: wish.dash,
-        stack: wish.stack,
-        gripIn: 0,
-        state: edit?.state === 'held-open' ? 'held-open' : 'rivet',
-        reason: edit?.state === 'held-open' ? edit.reason : '',
-        fixed: place.fixed,
-        nudgedIn
-      };
+        of: places.length
+      });
       known.set(key, hole);
       holes.push(hole);
       line.holes.push(number);
@@ -315,13 +315,15 @@ export function layHoles(
 
 /** A hole moved past its neighbour takes its new place in the order along the line. */
 function inOrder({ path, holes }: LaidLine, byNumber: Map<number, PlannedHole>): void {
-  const along = new Map(
-    holes.map((number) => {
-      const hole = byNumber.get(number);
-      return [number, hole ? alongOf(path, hole.xIn, hole.yIn) : 0];
-    })
+  if (path.path !== 'straight') return;
+  const along = (number: number): number => {
+    const hole = byNumber.get(number);
+    return hole ? alongOf(path, hole.xIn, hole.yIn) : 0;
+  };
+  const risen = holes.every(
+    (number, index) => index === 0 || along(number) >= along(holes[index - 1] ?? number)
   );
-  if (path.path === 'straight') holes.sort((a, b) => (along.get(a) ?? 0) - (along.get(b) ?? 0));
+  if (!risen) holes.sort((a, b) => along(a) - along(b));
 }
 
 function editWords({ state, reason }: Joint['edits'][number]): string {

@@ -144,7 +144,7 @@
       <text
         class="chosen-name"
         x={x(view.pitchD) + (right ? -12 : 12)}
-        y={y(at.efficiency) + 30}
+        y={heightPx - BOTTOM - 44}
         text-anchor={right ? 'end' : 'start'}
       >
         here: {percent(at.efficiency)} at {view.pitchD.toFixed(1)} D

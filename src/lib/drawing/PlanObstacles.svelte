@@ -11,8 +11,9 @@
     extent: Extent;
     place: Place;
     onmove: (index: number, xIn: number, yIn: number) => void;
+    named?: boolean;
   }
-  let { keepOuts, clear, extent, place, onmove }: Props = $props();
+  let { keepOuts, clear, extent, place, onmove, named = true }: Props = $props();
   let from: { index: number; x: number; y: number; xIn: number; yIn: number } | null = null;
 
   function down(event: PointerEvent, index: number): void {
@@ -86,9 +87,10 @@
       {#if zone}<rect class="zone" {...boxOf(zone)} />{/if}
       <rect class="body" {...box} />
     {/if}
-    <text x={box.x + box.width / 2} y={box.y + box.height + 16} text-anchor="middle"
-      >{keepOut.name || `keep-out ${index + 1}`}</text
-    >
+    {#if named}
+      <text x={box.x + box.width / 2} y={box.y + box.height + 16} text-anchor="middle"
+        >{keepOut.name || `keep-out ${index + 1}`}</text
+      >{/if}
   </g>
 {/each}
 

@@ -48,6 +48,7 @@
   /** a drawing wider than this is more than a browser draws at once */
   const WIDEST_PX = 30_000;
   const SIDE = 26;
+  const BEYOND_PX = 300;
 
   let roomPx = $state(1100);
   let strip = $state<HTMLDivElement>();
@@ -82,14 +83,25 @@
     line ? alongOf(line.path, atXIn, atYIn) - datumIn : 0
   );
   const markOf = $derived((hole: PlannedHole) => fromDatum(hole.markXIn, hole.markYIn));
+  let scrolledPx = $state(0);
+  /** what is in sight and a little beyond, from the datum, in: only that is drawn */
+  const seen = $derived({
+    fromIn: (scrolledPx - BEYOND_PX - SIDE) / pxPerIn - datumIn,
+    toIn: (scrolledPx + roomPx + BEYOND_PX - SIDE) / pxPerIn - datumIn
+  });
   const ticks = $derived([
-    ...rulerTicks(Math.max(0, lengthIn - datumIn), scale, pxPerIn),
+    ...rulerTicks(Math.max(0, lengthIn - datumIn), scale, pxPerIn, seen),
     ...(datumIn > 0
-      ? rulerTicks(datumIn, scale, pxPerIn)
+      ? rulerTicks(datumIn, scale, pxPerIn, { fromIn: -seen.toIn, toIn: -seen.fromIn })
           .filter((tick) => tick.atIn > 0)
           .map((tick) => ({ ...tick, atIn: -tick.atIn }))
       : [])
   ]);
+  const inSight = $derived(
+    marks
+      .map((mark, index) => ({ mark, level: index % 2, atIn: markOf(mark) }))
+      .filter(({ atIn }) => atIn >= seen.fromIn && atIn <= seen.toIn)
+  );
   const x = $derived((fromDatumIn: number) => SIDE + (datumIn + fromDatumIn) * pxPerIn);
   const figure = $derived((inches: number) => formatLength(Math.abs(inches), STYLE[scale]).figure);
   const bothWays = $derived(datumIn > 0 && below(datumIn, lengthIn));
@@ -172,7 +184,12 @@
   {#if line?.path.path === 'circle'}
     <RingMarks {marks} {figure} {picked} {onpick} />
   {:else if line}
-    <div class="strip" bind:this={strip} bind:clientWidth={roomPx}>
+    <div
+      class="strip"
+      bind:this={strip}
+      bind:clientWidth={roomPx}
+      onscroll={(event) => (scrolledPx = event.currentTarget.scrollLeft)}
+    >
       <svg width={widthPx} height="92" role="list" aria-label="Marks of {line.name}">
         <rect class="steel" x={x(-datumIn)} y="44" width={lengthIn * pxPerIn} height="46" />
         {#each ticks as tick (tick.atIn)}
@@ -182,9 +199,8 @@
           {/if}
         {/each}
         <path class="datum" d="M{x(0)} 30 V90" />
-        {#each marks as mark, index (mark.number)}
-          {@const level = index % 2}
-          {@const at = x(markOf(mark))}
+        {#each inSight as { mark, level, atIn } (mark.number)}
+          {@const at = x(atIn)}
           <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
           <g
             class="mark"
@@ -197,7 +213,7 @@
             <rect class="target" x={at - LABEL_PX / 2} y="0" width={LABEL_PX} height="60" />
             {#if level === 0}<path class="leader" d="M{at} 17 V38" />{/if}
             <path class="arrow" d="M{at - 5} 35 h10 L{at} 44 Z" />
-            <text x={at} y={level === 0 ? 13 : 31} text-anchor="middle">{label(markOf(mark))}</text>
+            <text x={at} y={level === 0 ? 13 : 31} text-anchor="middle">{label(atIn)}</text>
             <title
               >hole {mark.number}{mark.state === 'held-open' ? `, held open: ${mark.reason}` : ''}:
               exact {exactDecimal(fromDatum(mark.xIn, mark.yIn))}, mark {exactDecimal(

@@ -119,6 +119,13 @@ export function numbered(
   };
   for (const line of lines)
     for (const end of [line.holes[0], line.holes.at(-1)]) if (end !== undefined) place(end);
-  for (const line of lines) line.holes.forEach(place);
+  // Thousands on a short line would all be tried in vain: so many steps as could be written at all.
+  for (const { holes: own } of lines) {
+    const first = at.get(own[0] ?? -1);
+    const last = at.get(own.at(-1) ?? -1);
+    const longPx = first && last ? Math.hypot(last.x - first.x, last.y - first.y) : Infinity;
+    const step = Math.max(1, Math.floor(own.length / Math.max(1, longPx / NUMBER_HIGH_PX)));
+    for (let index = 0; index < own.length; index += step) place(own[index] ?? -1);
+  }
   return shown;
 }

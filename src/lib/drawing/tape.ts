@@ -35,15 +35,23 @@ const CLOSEST_TICKS_PX = 2.6;
  * @param widthIn length of the ruler
  * @param scale whose divisions
  * @param pxPerIn drawing scale
+ * @param seen the stretch that is in sight, in; a long ruler has more divisions than can be drawn
  */
-export function rulerTicks(widthIn: number, scale: RulerScale, pxPerIn: number): Tick[] {
+export function rulerTicks(
+  widthIn: number,
+  scale: RulerScale,
+  pxPerIn: number,
+  seen: { fromIn: number; toIn: number } = { fromIn: 0, toIn: widthIn }
+): Tick[] {
+  const lastIn = Math.min(widthIn, seen.toIn);
   const { perIn, unit } = ladderOf(scale);
   const finest = divisionsPerIn(scale) ?? 64;
   const ticks = new Map<string, Tick>();
   ([0, 1, 2, 3] as const).forEach((rank) => {
     const divisions = perIn[rank] === 64 && finest === 32 ? 32 : perIn[rank];
     if (rank > 0 && (above(divisions, finest) || pxPerIn / divisions < CLOSEST_TICKS_PX)) return;
-    for (let division = 0; atMost(division / divisions, widthIn); division++) {
+    const firstDivision = Math.max(0, Math.floor(seen.fromIn * divisions));
+    for (let division = firstDivision; atMost(division / divisions, lastIn); division++) {
       const atIn = division / divisions;
       const key = atIn.toFixed(6);
       if (!ticks.has(key)) ticks.set(key, { atIn, rank, text: rank === 0 ? `${division}` : null });
@@ -51,6 +59,6 @@ export function rulerTicks(widthIn: number, scale: RulerScale, pxPerIn: number):
   });
   const sorted = [...ticks.values()].sort((a, b) => a.atIn - b.atIn);
   const first = sorted[0];
-  if (first) first.text = `0 ${unit}`;
+  if (first?.atIn === 0) first.text = `0 ${unit}`;
   return sorted;
 }

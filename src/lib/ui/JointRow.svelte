@@ -42,8 +42,8 @@
 </script>
 
 <a class="joint" href="/joints/{joint.id}/{station}">
-  <span class="title">{joint.title}</span>
-  <span class="headline">{KIND_NAMES[joint.kind]} · {joint.headline}</span>
+  <span class="title">{joint.title}<small>{KIND_NAMES[joint.kind]}</small></span>
+  <span class="headline">{joint.headline}</span>
   <span class="state">
     {WORDS[joint.state]}{joint.state === 'checking' ? ` ${joint.looked} of ${joint.holes}` : ''}
     {#each seen as verdict (verdict)}
@@ -79,9 +79,14 @@
   .title {
     font-weight: 700;
   }
+  .title small {
+    display: block;
+    font-size: 0.8rem;
+    font-weight: 400;
+    color: var(--ink-soft);
+  }
   .headline {
     font-variant-numeric: tabular-nums;
-    white-space: nowrap;
   }
   .state {
     display: flex;

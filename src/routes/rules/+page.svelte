@@ -8,6 +8,7 @@
   import { messageOf, send } from '$lib/client/send';
   import LengthField from '$lib/ui/LengthField.svelte';
   import Notice from '$lib/ui/Notice.svelte';
+  import ProfileVersions from '$lib/ui/ProfileVersions.svelte';
   import type { PageData } from './$types';
 
   interface Props {
@@ -81,7 +82,6 @@
       said = `${saved} version ${profile?.rules.version ?? ''} is what new joints begin under. Joints made before keep theirs until you move them.`;
     }
   }
-  const time = (at: string) => new Date(at).toLocaleDateString([], { dateStyle: 'medium' });
 </script>
 
 <svelte:head><title>Rules · Zanjador</title></svelte:head>
@@ -96,28 +96,7 @@
     </p>
   </header>
 
-  <aside aria-label="Versions">
-    {#each data.profiles as one (one.id)}
-      <button
-        type="button"
-        class="version"
-        aria-pressed={one.id === profile?.id}
-        onclick={() => choose(one.id)}
-      >
-        <strong>{one.rules.name}, version {one.rules.version}</strong>
-        <span
-          >{one.current ? '✓ new joints begin under it · ' : ''}{one.joints} joint{one.joints === 1
-            ? ''
-            : 's'}</span
-        >
-        <span
-          >{time(one.madeAt)}{one.madeBy ? `, ${one.madeBy}` : ''}{one.note
-            ? `: ${one.note}`
-            : ''}</span
-        >
-      </button>
-    {/each}
-  </aside>
+  <ProfileVersions profiles={data.profiles} chosen={profile?.id ?? ''} onchoose={choose} />
 
   {#if profile}
     <section class="schools" aria-label="Schools">
@@ -141,12 +120,14 @@
             {/each}
           </div>
           {#if school.key === 'pitch'}
-            <LengthField
-              label="House pitch"
-              value={typed.housePitchIn ?? String(profile.rules.housePitchIn)}
-              problem={problemAt('housePitchIn')}
-              oninput={(text) => (typed.housePitchIn = text)}
-            />
+            <div class="house">
+              <LengthField
+                label="House pitch"
+                value={typed.housePitchIn ?? String(profile.rules.housePitchIn)}
+                problem={problemAt('housePitchIn')}
+                oninput={(text) => (typed.housePitchIn = text)}
+              />
+            </div>
           {/if}
         </fieldset>
       {/each}
@@ -245,32 +226,6 @@
   h2 {
     font-size: 1.25rem;
   }
-  aside {
-    display: flex;
-    flex-direction: column;
-    gap: 8px;
-    padding: 14px;
-    overflow-y: auto;
-    background: var(--bench);
-  }
-  .version {
-    display: grid;
-    gap: 2px;
-    padding: 10px 12px;
-    text-align: left;
-    border: 1.5px solid var(--line-strong);
-    border-radius: 8px;
-    background: var(--panel);
-    cursor: pointer;
-  }
-  .version span {
-    font-size: 0.8rem;
-    color: var(--ink-soft);
-  }
-  .version[aria-pressed='true'] {
-    border-color: var(--olive-deep);
-    border-width: 2.5px;
-  }
   .schools {
     display: flex;
     flex-direction: column;
@@ -291,6 +246,15 @@
     grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
     gap: 8px;
     margin: 4px 0;
+  }
+  .house {
+    max-width: 240px;
+  }
+  .options input {
+    flex-shrink: 0;
+    width: 20px;
+    height: 20px;
+    accent-color: var(--ink);
   }
   .options label {
     display: flex;

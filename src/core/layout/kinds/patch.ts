@@ -1,10 +1,9 @@
 import { answer, num, workLine } from '../../answer.ts';
-import { drillIn } from '../../catalog/drills.ts';
 import type { JointOf } from '../../joint/kinds.ts';
 import { below, ceilTo } from '../../units/tolerance.ts';
 import { cornerWays } from '../corner-ways.ts';
-import { evenly, straight, type LineWish } from '../lines.ts';
 import { patchLayout, type PatchRing } from '../patch-layout.ts';
+import { crackEnds, rectRingLines } from './patch-lines.ts';
 import { transversePitchIn } from '../row-layout.ts';
 import { addedVolumeIn3, rect, type Part, type Shape } from '../shapes.ts';
 import { fewestSpaces } from '../spaces.ts';
@@ -16,64 +15,9 @@ import {
   transverseFigure,
   transverseWork
 } from './common-figures.ts';
-import {
-  wholeCheck,
-  type DrilledOnly,
-  type KindLayout,
-  type LaidKind,
-  type LayContext
-} from './kind-layout.ts';
+import { wholeCheck, type KindLayout, type LaidKind, type LayContext } from './kind-layout.ts';
 
 type Patch = JointOf<'patch'>;
-
-/** The four sides of a rectangular rivet line; corners belong to the top and the bottom. */
-function ringLines(
-  name: string,
-  ring: { xIn: number; yIn: number; w: number; h: number; nW: number; nH: number },
-  doubler: { w: number; h: number },
-  dash: LineWish['dash'],
-  stack: number
-): LineWish[] {
-  const { xIn, yIn, w, h, nW, nH } = ring;
-  const across = evenly(xIn, xIn + w, nW + 1);
-  const down = evenly(yIn, yIn + h, nH + 1);
-  const common = { givenIn: [], dash, stack, endsMayMove: false, endsAtEdge: false };
-  const side = (
-    key: string,
-    words: string,
-    path: LineWish['path'],
-    alongIn: number[]
-  ): LineWish => ({
-    ...common,
-    key: `${name.replaceAll(' ', '-')}-${key}`,
-    name: `${name} line, ${words}`,
-    path,
-    alongIn
-  });
-  return [
-    side('top', 'top', straight(0, yIn, doubler.w), across),
-    side('bottom', 'bottom', straight(0, yIn + h, doubler.w), across),
-    side('left', 'left', straight(xIn, 0, doubler.h, [0, 1]), down),
-    side('right', 'right', straight(xIn + w, 0, doubler.h, [0, 1]), down)
-  ];
-}
-
-/** The stop-drilled ends of a crack that stays, about the patch's middle. */
-function crackEnds(
-  { crackIn, crackTurnDeg, crackDrill }: Patch,
-  w: number,
-  h: number
-): DrilledOnly[] {
-  if (crackIn === null) return [];
-  const turn = (crackTurnDeg * Math.PI) / 180;
-  return [-1, 1].map((end) => ({
-    xIn: w / 2 + (end * crackIn * Math.cos(turn)) / 2,
-    yIn: h / 2 + (end * crackIn * Math.sin(turn)) / 2,
-    drill: crackDrill,
-    diameterIn: drillIn(crackDrill),
-    why: 'stop-drill the crack’s end'
-  }));
-}
 
 function warningsOf(
   joint: Patch,
@@ -152,7 +96,7 @@ export function layPatch(joint: Patch, context: LayContext): LaidKind {
   const insertSheetIn = joint.insertSheetIn ?? joint.sheets[0]?.thicknessIn ?? 0;
   const ownStack = flush && insertSheetIn !== joint.sheets[0]?.thicknessIn;
 
-  const lines = ringLines(
+  const lines = rectRingLines(
     'skin',
     { ...skin, xIn: edgeIn + moreIn, yIn: edgeIn + moreIn },
     doubler,
@@ -165,14 +109,20 @@ export function layPatch(joint: Patch, context: LayContext): LaidKind {
     const nW = fewestSpaces(w, limits.pitchMaxD * D, leastW - 1);
     const nH = fewestSpaces(h, limits.pitchMaxD * D, leastH - 1);
     lines.push(
-      ...ringLines('outer skin', { xIn: edgeIn, yIn: edgeIn, w, h, nW, nH }, doubler, dash, 0)
+      ...rectRingLines('outer skin', { xIn: edgeIn, yIn: edgeIn, w, h, nW, nH }, doubler, dash, 0)
     );
   }
   const insertRing = rings[1];
   if (insertRing && insertIn) {
     const at = cutX + joint.insertClearanceIn + edgeIn;
     lines.push(
-      ...ringLines('insert', { ...insertRing, xIn: at, yIn: at }, doubler, dash, ownStack ? 1 : 0)
+      ...rectRingLines(
+        'insert',
+        { ...insertRing, xIn: at, yIn: at },
+        doubler,
+        dash,
+        ownStack ? 1 : 0
+      )
     );
   }
 

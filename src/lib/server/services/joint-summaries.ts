@@ -59,14 +59,25 @@ function refusalOf({ layout, stacks }: Plan): string | null {
   return null;
 }
 
+const MOST_PARTS_NAMED = 2;
+
 /** `22 × MS20470AD4-5`, one such for every rivet the joint takes. */
 function rivetsInWords({ stacks }: Plan): string {
   const counts = new Map<string, number>();
   for (const { rivets, length } of stacks)
     if (length.ok)
       counts.set(length.result.partNumber, (counts.get(length.result.partNumber) ?? 0) + rivets);
+  if (counts.size > MOST_PARTS_NAMED) {
+    const all = [...counts.values()].reduce((sum, count) => sum + count, 0);
+    return `${all} rivets of ${counts.size} part numbers`;
+  }
   return [...counts].map(([part, count]) => `${count} × ${part}`).join(', ');
 }
+
+const issuedInWords = (holes: number, parts: string[]): string =>
+  parts.length > MOST_PARTS_NAMED
+    ? `${holes} rivets of ${parts.length} part numbers`
+    : `${holes} × ${parts.join(', ')}`;
 
 async function summarise(database: Database, joint: Joint): Promise<JointSummary> {
   const base = {
@@ -89,7 +100,7 @@ async function summarise(database: Database, joint: Joint): Promise<JointSummary
     if (verdicts.refer > 0) attention.push(`${verdicts.refer} to refer`);
     return {
       ...base,
-      headline: `${holes} × ${issuedParts(IssuedFacts.parse(issue.facts)).join(', ')}`,
+      headline: issuedInWords(holes, issuedParts(IssuedFacts.parse(issue.facts))),
       state: looked === holes ? 'checked' : 'checking',
       holes,
       looked,

@@ -229,7 +229,20 @@
   progress {
     width: 100%;
     height: 14px;
-    accent-color: var(--olive-fill);
+    appearance: none;
+    border: 0;
+    border-radius: 7px;
+    overflow: hidden;
+    background: var(--line);
+  }
+  progress::-webkit-progress-bar {
+    background: var(--line);
+  }
+  progress::-webkit-progress-value {
+    background: var(--olive-fill);
+  }
+  progress::-moz-progress-bar {
+    background: var(--olive-fill);
   }
   [aria-pressed='true'] {
     background: var(--ink);

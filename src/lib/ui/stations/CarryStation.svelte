@@ -94,7 +94,9 @@
           {#if need.required.ok}
             {@const { result, work } = need.required}
             <Figure
-              label={plan.needs.length === 1 ? 'Rivets needed' : `Needed ${need.where}`}
+              label={plan.needs.length === 1
+                ? 'Rivets needed'
+                : `Needed, ${need.where.replace(/^on the /, '')}`}
               big
               {work}
               note={result.critical === null ? 'own data' : `${result.critical} governs`}

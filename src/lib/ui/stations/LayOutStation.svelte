@@ -7,7 +7,7 @@
   import { snapToRuler } from '$core/units/ruler.ts';
   import { outsideFields } from '$lib/client/keys';
   import { useWorkspace } from '$lib/client/workspace.svelte';
-  import EndDetail from '$lib/drawing/EndDetail.svelte';
+  import CloseUp from '$lib/drawing/CloseUp.svelte';
   import PlanView from '$lib/drawing/PlanView.svelte';
   import Tape from '$lib/drawing/Tape.svelte';
   import Choice from '../Choice.svelte';
@@ -115,7 +115,7 @@
               onkeepout={moveKeepOut}
               onfixed={moveFixed}
             />
-            {#if strip}<EndDetail {shown} picked={workspace.picked} onpick={pick} />{/if}
+            {#if strip}<CloseUp {shown} picked={workspace.picked} onpick={pick} />{/if}
           </div>
           {#if view === 'headroom'}
             <p class="legend hint">

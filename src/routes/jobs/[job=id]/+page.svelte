@@ -107,7 +107,7 @@
   }
   .kinds {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
     gap: 8px;
     margin-top: 4px;
   }

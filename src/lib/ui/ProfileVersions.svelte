@@ -1,0 +1,72 @@
+<script lang="ts">
+  import type { RuleProfile } from '$core/rules/profile.ts';
+
+  /** Every version of every profile, the newest first. */
+  interface Props {
+    profiles: readonly {
+      id: string;
+      rules: RuleProfile;
+      madeAt: string;
+      madeBy: string | null;
+      note: string;
+      current: boolean;
+      joints: number;
+    }[];
+    chosen: string;
+    onchoose: (id: string) => void;
+  }
+  let { profiles, chosen, onchoose }: Props = $props();
+  const time = (at: string) => new Date(at).toLocaleDateString([], { dateStyle: 'medium' });
+</script>
+
+<aside aria-label="Versions">
+  {#each profiles as one (one.id)}
+    <button
+      type="button"
+      class="version"
+      aria-pressed={one.id === chosen}
+      onclick={() => onchoose(one.id)}
+    >
+      <strong>{one.rules.name}, version {one.rules.version}</strong>
+      <span
+        >{one.current ? '✓ new joints begin under it · ' : ''}{one.joints} joint{one.joints === 1
+          ? ''
+          : 's'}</span
+      >
+      <span
+        >{time(one.madeAt)}{one.madeBy ? `, ${one.madeBy}` : ''}{one.note
+          ? `: ${one.note}`
+          : ''}</span
+      >
+    </button>
+  {/each}
+</aside>
+
+<style>
+  aside {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+    padding: 14px;
+    overflow-y: auto;
+    background: var(--bench);
+  }
+  .version {
+    display: grid;
+    gap: 2px;
+    padding: 10px 12px;
+    text-align: left;
+    border: 1.5px solid var(--line-strong);
+    border-radius: 8px;
+    background: var(--panel);
+    cursor: pointer;
+  }
+  .version span {
+    font-size: 0.8rem;
+    color: var(--ink-soft);
+  }
+  .version[aria-pressed='true'] {
+    border-color: var(--olive-deep);
+    border-width: 2.5px;
+  }
+</style>

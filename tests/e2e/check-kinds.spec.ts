@@ -1,0 +1,52 @@
+import { expect, openDemo, signIn, test, toStation } from './app.ts';
+
+test.beforeEach(({ page, app }) => signIn(page, app));
+
+test('a held-open hole is never asked for at Check', async ({ page, app }) => {
+  await openDemo(page, app, /Frame 11 flange/, 'check');
+  await page.getByRole('button', { name: 'Issue it and start checking' }).click();
+  const map = page.getByTestId('hole-map');
+  await expect(map.locator('[data-hole]')).toHaveCount(16);
+  await expect(map.locator('[data-held-open="15"]')).toContainText('open');
+  await map.locator('[data-hole="14"]').click();
+  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.19');
+  await page.getByRole('textbox', { name: 'Height' }).fill('0.062');
+  await page.getByRole('button', { name: 'Record head 14' }).click();
+  // on to the next that gets a rivet
+  await expect(page.getByRole('heading', { name: /Head 16/ })).toBeVisible();
+  await page.locator('body').press('[');
+  await expect(page.getByRole('heading', { name: /Head 14/ })).toBeVisible();
+});
+
+test('every head of a member with two sizes is judged by its own', async ({ page, app }) => {
+  await openDemo(page, app, /Front spar cap/, 'check');
+  await page.getByRole('button', { name: 'Issue it and start checking' }).click();
+  await expect(page.getByText(/MS20470AD6-7/).first()).toBeVisible();
+  await page.locator('[data-testid="hole-map"] [data-hole="2"]').click();
+  // 0.28 over 6/32 is 1.49 D, 0.095 is 0.51 D: good for dash 6
+  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.28');
+  await page.getByRole('textbox', { name: 'Height' }).fill('0.095');
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'accept');
+  await page.locator('[data-testid="hole-map"] [data-hole="376"]').click();
+  // over 5/32 it is 1.79 D: too long a rivet
+  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.28');
+  await page.getByRole('textbox', { name: 'Height' }).fill('0.095');
+  await expect(page.getByTestId('verdict')).toContainText('1.79 D wide');
+});
+
+test('a round patch is checked where its rings lie', async ({ page, app }) => {
+  await openDemo(page, app, /Bilge hole/, 'lay-out');
+  await toStation(page, 6);
+  await page.getByRole('button', { name: 'Issue it and start checking' }).click();
+  const at = async (hole: number) => {
+    const box = await page.locator(`[data-testid="hole-map"] [data-hole="${hole}"]`).boundingBox();
+    if (!box) throw new Error(`hole ${hole} is not on the map`);
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  };
+  // nine on the inner ring, hole 1 at the top; seen from the driven side hole 2 lies to the left
+  const [first, second, last] = [await at(1), await at(2), await at(9)];
+  expect(second.x).toBeLessThan(first.x);
+  expect(last.x).toBeGreaterThan(first.x);
+  expect(second.y).toBeGreaterThan(first.y);
+  expect(Math.abs(second.y - last.y)).toBeLessThan(1.5);
+});
