@@ -2,6 +2,12 @@ import type { Joint } from './joint/kinds.ts';
 import { gridPerIn } from './layout/fill-line.ts';
 import { rivetSize } from './catalog/rivets.ts';
 
+/** Plans beyond this many steps, about a tenth of a second, are solved away from whoever is typing. */
+export const STEPS_AT_ONCE = 2_000_000;
+
+/** Plans beyond this many steps, over a second, are not made for a mere list. */
+export const STEPS_FOR_A_LIST = 40_000_000;
+
 /** How far a joint's rivet lines run, in. */
 function lineLengthsIn(joint: Joint): number {
   switch (joint.kind) {

@@ -122,7 +122,7 @@ export async function beginJoint(
 ): Promise<void> {
   await page.goto(app.url);
   await page.getByRole('link', { name: /^0318/ }).click();
-  await page.getByText(kind, { exact: true }).first().click();
+  await page.locator('.kinds').getByText(kind, { exact: true }).click();
   await page.getByLabel(`New ${kind}`).fill(title);
   await page.getByRole('button', { name: 'Lay it out' }).click();
   await page.waitForURL(/\/carry$/);

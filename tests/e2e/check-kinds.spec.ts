@@ -14,7 +14,8 @@ test('a held-open hole is never asked for at Check', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Record head 14' }).click();
   // on to the next that gets a rivet
   await expect(page.getByRole('heading', { name: /Head 16/ })).toBeVisible();
-  await page.locator('body').press('[');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('[');
   await expect(page.getByRole('heading', { name: /Head 14/ })).toBeVisible();
 });
 
@@ -39,7 +40,9 @@ test('a round patch is checked where its rings lie', async ({ page, app }) => {
   await toStation(page, 6);
   await page.getByRole('button', { name: 'Issue it and start checking' }).click();
   const at = async (hole: number) => {
-    const box = await page.locator(`[data-testid="hole-map"] [data-hole="${hole}"]`).boundingBox();
+    const box = await page
+      .locator(`[data-testid="hole-map"] [data-hole="${hole}"] .target`)
+      .boundingBox();
     if (!box) throw new Error(`hole ${hole} is not on the map`);
     return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   };

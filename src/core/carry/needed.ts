@@ -1,8 +1,13 @@
 import { answer, notPossible, num, workLine, type Answer } from '../answer.ts';
 import { LEAST_SHEET_IN, LOCATION_FACTOR, MOST_PER_INCH } from '../catalog/families.ts';
 import type { Dash, Family, Head, Location } from '../schema/fields.ts';
-import { atLeast, below, ceilTo, roundHalfAway } from '../units/tolerance.ts';
-import { perInchLimits, rivetsRequired, type RivetsRequiredResult } from './rivets-required.ts';
+import { below, ceilTo } from '../units/tolerance.ts';
+import {
+  countOver,
+  perInchLimits,
+  rivetsRequired,
+  type RivetsRequiredResult
+} from './rivets-required.ts';
 
 export interface NeededInput {
   family: Family;
@@ -63,24 +68,16 @@ function inDoubleShear(input: NeededInput, guidance: Answer<RivetsRequiredResult
   const { family, thicknessIn, dash, widthIn, location } = input;
   const { bearing, shear } = perInchLimits(family, thicknessIn, dash);
   const half = shear / 2;
-  const critical = atLeast(bearing, half) ? 'bearing' : 'shear';
-  const perInchExact = Math.max(bearing, half);
-  const perInch = roundHalfAway(perInchExact * 10) / 10;
+  const counted = countOver({ bearing, shear: half }, widthIn, LOCATION_FACTOR[location]);
+  const { perInch, critical, factor, required } = counted;
   if (perInch > MOST_PER_INCH)
     return notPossible(
       'dash',
       `a dash ${dash} rivet is too small for a ${num(thicknessIn)} in sheet even in double shear: ${num(perInch)} an inch would be needed, rows fit up to ${MOST_PER_INCH}`
     );
-  const factor = LOCATION_FACTOR[location];
-  const required = ceilTo(perInch * widthIn * factor);
   return answer(
     {
-      perInchExact,
-      perInch,
-      critical,
-      factor,
-      required,
-      requiredExact: ceilTo(perInchExact * widthIn * factor),
+      ...counted,
       basis: 'double-shear'
     },
     [

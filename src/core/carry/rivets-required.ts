@@ -56,6 +56,29 @@ export function perInchLimits(family: Family, thicknessIn: number, dash: Dash) {
 }
 
 /**
+ * Rivets over a width from what each limit asks for: the larger, to one decimal, half up, times width and share.
+ *
+ * @param limits rivets an inch
+ * @returns the count from the rounded figure, and from the exact one; a tie is bearing
+ */
+export function countOver(
+  { bearing, shear }: { bearing: number; shear: number },
+  widthIn: number,
+  factor: number
+) {
+  const perInchExact = Math.max(bearing, shear);
+  const perInch = roundHalfAway(perInchExact * 10) / 10;
+  return {
+    perInchExact,
+    perInch,
+    critical: atLeast(bearing, shear) ? ('bearing' as const) : ('shear' as const),
+    factor,
+    required: ceilTo(perInch * widthIn * factor),
+    requiredExact: ceilTo(perInchExact * widthIn * factor)
+  };
+}
+
+/**
  * How many protruding AD rivets a joint needs so that it carries what its sheet carries: rivets an
  * inch by sheet family, thickness and size, times width, times the share its location asks for.
  *
@@ -78,25 +101,17 @@ export function rivetsRequired(input: RivetsRequiredInput): Answer<RivetsRequire
   const { ks, kb } = FAMILY_CONSTANTS[family];
   const holeIn = rivetSize(dash).nominalHoleIn;
   const { bearing, shear } = perInchLimits(family, thicknessIn, dash);
-  const critical = atLeast(bearing, shear) ? 'bearing' : 'shear';
-  const perInchExact = Math.max(bearing, shear);
-  const perInch = roundHalfAway(perInchExact * 10) / 10;
+  const counted = countOver({ bearing, shear }, widthIn, LOCATION_FACTOR[location]);
+  const { perInch, critical, factor, required } = counted;
   if (perInch > MOST_PER_INCH)
     return notPossible(
       'dash',
       `a dash ${dash} rivet is too small for a ${num(thicknessIn)} in sheet: ${num(perInch)} an inch would be needed, rows fit up to ${MOST_PER_INCH}`
     );
 
-  const factor = LOCATION_FACTOR[location];
-  const required = ceilTo(perInch * widthIn * factor);
   return answer(
     {
-      perInchExact,
-      perInch,
-      critical,
-      factor,
-      required,
-      requiredExact: ceilTo(perInchExact * widthIn * factor),
+      ...counted,
       warnings: head === 'countersunk' ? ['flush-strength-lower'] : []
     },
     [

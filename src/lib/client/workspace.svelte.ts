@@ -3,7 +3,7 @@ import type { EnteredJoint, Joint } from '$core/joint/kinds.ts';
 import { differences } from '$core/joint/differences.ts';
 import { readEntered, type EntryProblem } from '$core/joint/read-entered.ts';
 import type { Plan, Station } from '$core/plan-shape.ts';
-import { planCost } from '$core/plan-cost.ts';
+import { planCost, STEPS_AT_ONCE } from '$core/plan-cost.ts';
 import { plan } from '$core/plan.ts';
 import type { RuleProfile } from '$core/rules/profile.ts';
 import type { WayOut } from '$core/way-out.ts';
@@ -31,9 +31,6 @@ export interface ShownPlan {
 type Without<T> = T extends unknown ? Partial<Omit<T, 'kind'>> : never;
 /** Some fields of a joint of any kind. */
 export type Change = Without<EnteredJoint>;
-
-/** Plans beyond this many steps, some tenth of a second, are solved in a worker. */
-const STEPS_AT_ONCE = 4_000_000;
 
 /** One joint being worked on: what is typed, what follows from it, and whether it is saved. */
 export class Workspace {

@@ -7,7 +7,7 @@
   interface Props {
     holes: { number: number; row: number; xIn: number; yIn: number }[];
     /** drilled and never riveted */
-    heldOpen: { number: number; xIn: number; yIn: number; reason: string }[];
+    heldOpen: { number: number; row: number; xIn: number; yIn: number; reason: string }[];
     widthIn: number;
     overlapIn: number;
     states: Map<number, HoleState>;
@@ -25,19 +25,18 @@
   const TRUE_HIGH_PX = 340;
   /** marks must stay readable, so rows that lie closer than this on the screen are drawn apart */
   const LEAST_ROW_PX = 46;
-  const rowsIn = $derived(
-    [...new Set([...holes, ...heldOpen].map((hole) => Number(hole.yIn.toFixed(6))))].sort(
-      (a, b) => a - b
-    )
+  /** a long strip's lines may slant: they are told apart by their number, not by how far down they lie */
+  const strip = $derived(widthIn > 8 * overlapIn);
+  const rowOf = $derived(({ row, yIn }: { row: number; yIn: number }) =>
+    strip ? row : Number(yIn.toFixed(6))
   );
+  const rowsIn = $derived([...new Set([...holes, ...heldOpen].map(rowOf))].sort((a, b) => a - b));
   /** straight rows are drawn apart; rings and slants as they lie */
   const inRows = $derived(rowsIn.length <= MOST_ROWS);
   const highPx = $derived(inRows ? ROWS_HIGH_PX : TRUE_HIGH_PX);
   const perRow = $derived(
     inRows
-      ? Math.max(
-          ...rowsIn.map((rowIn) => holes.filter((hole) => Math.abs(hole.yIn - rowIn) < 1e-6).length)
-        )
+      ? Math.max(...rowsIn.map((rowIn) => holes.filter((hole) => rowOf(hole) === rowIn).length))
       : 0
   );
   const widthPx = $derived(Math.max(roomPx, perRow * LEAST_PITCH_PX + 90));
@@ -48,16 +47,18 @@
     )
   );
   const rowGapPx = $derived(
-    Math.max(LEAST_ROW_PX, ((rowsIn[1] ?? 0) - (rowsIn[0] ?? 0)) * scene.pxPerIn)
+    strip
+      ? LEAST_ROW_PX
+      : Math.max(LEAST_ROW_PX, ((rowsIn[1] ?? 0) - (rowsIn[0] ?? 0)) * scene.pxPerIn)
   );
   const spread = $derived(inRows && (rowsIn.length > 1 || overlapIn * scene.pxPerIn < 60));
   // Seen from the other side the datum is at the right hand.
   const x = $derived((inches: number) => widthPx - scene.originX - inches * scene.pxPerIn);
   const topY = $derived((highPx - (rowsIn.length - 1) * rowGapPx) / 2);
-  const y = $derived((yIn: number) =>
+  const y = $derived((hole: { row: number; yIn: number }) =>
     inRows
-      ? topY + Math.max(0, rowsIn.indexOf(Number(yIn.toFixed(6)))) * rowGapPx
-      : scene.originY + yIn * scene.pxPerIn
+      ? topY + Math.max(0, rowsIn.indexOf(rowOf(hole))) * rowGapPx
+      : scene.originY + hole.yIn * scene.pxPerIn
   );
   const pitchPx = $derived(
     holes.length > 1
@@ -98,7 +99,7 @@
       <!-- svelte-ignore a11y_click_events_have_key_events -->
       <g
         class="hole"
-        transform="translate({x(hole.xIn)} {y(hole.yIn)})"
+        transform="translate({x(hole.xIn)} {y(hole)})"
         role="button"
         tabindex="-1"
         aria-label="hole {hole.number}, {kind}"
@@ -125,11 +126,7 @@
       </g>
     {/each}
     {#each heldOpen as hole (hole.number)}
-      <g
-        class="open"
-        transform="translate({x(hole.xIn)} {y(hole.yIn)})"
-        data-held-open={hole.number}
-      >
+      <g class="open" transform="translate({x(hole.xIn)} {y(hole)})" data-held-open={hole.number}>
         <path d="M0 {-radius - 2}L{radius + 2} 0L0 {radius + 2}L{-radius - 2} 0Z" />
         <text y={radius + 15} text-anchor="middle">open</text>
         <title>hole {hole.number} is held open: {hole.reason}. It gets no rivet.</title>

@@ -1,21 +1,11 @@
 <script lang="ts">
   import { quadtree, type Quadtree } from 'd3';
   import { usePreferences } from '$lib/client/preferences.svelte';
-  import { drawHoles, type Ink } from './hole-canvas';
-  import type { HoleMark, NumberPlace } from './hole-marks';
-  import type { Place } from './part-path';
+  import { drawHoles, type HolePicture, type Ink } from './hole-canvas';
+  import type { HoleMark } from './hole-marks';
 
   /** Thousands of holes on one canvas: what is in sight, at the detail the scale allows. */
-  interface Props {
-    marks: readonly HoleMark[];
-    numbers: ReadonlyMap<number, NumberPlace>;
-    place: Place;
-    radiusPx: number;
-    widthPx: number;
-    heightPx: number;
-    picked: number;
-  }
-  let { marks, numbers, place, radiusPx, widthPx, heightPx, picked }: Props = $props();
+  let { marks, numbers, place, radiusPx, widthPx, heightPx, picked }: HolePicture = $props();
   let canvas = $state<HTMLCanvasElement>();
 
   const tree = $derived<Quadtree<HoleMark>>(

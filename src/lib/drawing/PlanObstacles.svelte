@@ -58,12 +58,13 @@
           : keepOut.hIn / 2
   }}
   {@const box = boxOf(own)}
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <g
     class="obstacle"
-    role="button"
-    tabindex="-1"
-    aria-label="Keep-out {keepOut.name || index + 1}: drag to move"
-    data-drag="keep-out"
+    role={named ? 'button' : 'presentation'}
+    tabindex={named ? -1 : undefined}
+    aria-label={named ? `Keep-out ${keepOut.name || index + 1}: drag to move` : undefined}
+    data-drag={named ? 'keep-out' : undefined}
     data-keep-out={index}
     onpointerdown={(event) => down(event, index)}
     onpointermove={move}

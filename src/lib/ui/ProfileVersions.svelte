@@ -1,17 +1,9 @@
 <script lang="ts">
-  import type { RuleProfile } from '$core/rules/profile.ts';
+  import type { ProfileView } from '$lib/profile-view.ts';
 
   /** Every version of every profile, the newest first. */
   interface Props {
-    profiles: readonly {
-      id: string;
-      rules: RuleProfile;
-      madeAt: string;
-      madeBy: string | null;
-      note: string;
-      current: boolean;
-      joints: number;
-    }[];
+    profiles: readonly ProfileView[];
     chosen: string;
     onchoose: (id: string) => void;
   }

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { compareRules } from '$core/rules/compare.ts';
-  import type { RuleProfile } from '$core/rules/profile.ts';
+  import type { ProfileView } from '$lib/profile-view.ts';
   import { messageOf, send } from '$lib/client/send';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import Notice from './Notice.svelte';
@@ -14,17 +14,12 @@
   }
   let { open, profileId, onclose }: Props = $props();
   const workspace = useWorkspace();
-  interface Known {
-    id: string;
-    rules: RuleProfile;
-    note: string;
-  }
-  let profiles = $state.raw<Known[] | null>(null);
+  let profiles = $state.raw<ProfileView[] | null>(null);
   let refusal = $state('');
 
   async function load(): Promise<void> {
     const reply = await fetch('/api/profiles').catch(() => null);
-    if (reply?.ok) profiles = (await reply.json()) as Known[];
+    if (reply?.ok) profiles = (await reply.json()) as ProfileView[];
     else refusal = 'The server could not be reached.';
   }
   $effect(() => {

@@ -125,6 +125,17 @@ export interface KindLayout {
   warnings: { level: 'attention' | 'stop'; title: string; text: string; ways?: WayOut[] }[];
 }
 
+/** What most kinds do not have. */
+export const PLAIN = {
+  drilledOnly: [],
+  cutOut: null,
+  reliefs: [],
+  marksOnly: [],
+  layers: null,
+  growth: null,
+  warnings: []
+} satisfies Partial<KindLayout>;
+
 export type LaidKind = Answer<KindLayout>;
 
 /** The limit as a check of the whole joint. */

@@ -3,7 +3,7 @@ import type { JointOf } from '../../joint/kinds.ts';
 import { straight, type LineWish } from '../lines.ts';
 import { rect, type Part } from '../shapes.ts';
 import { figure } from './common-figures.ts';
-import type { LaidKind, LayContext } from './kind-layout.ts';
+import { PLAIN, type LaidKind, type LayContext } from './kind-layout.ts';
 import { layRows, rowFigures, wholeChecks } from './rows.ts';
 
 /** How far beyond the lap a sheet is shown: enough to see that it goes on. */
@@ -51,15 +51,10 @@ export function layLap(joint: JointOf<'lap'>, context: LayContext): LaidKind {
   }));
   return answer(
     {
+      ...PLAIN,
       parts,
       lines,
-      drilledOnly: [],
-      cutOut: null,
-      reliefs: [],
-      marksOnly: [],
       stacks: [{ name: 'the lap', sheets }],
-      layers: null,
-      growth: null,
       carrying: [
         { need: 'joint', words: 'the joint', lines: lines.map(({ key }) => key), times: 1 }
       ],
@@ -83,8 +78,7 @@ export function layLap(joint: JointOf<'lap'>, context: LayContext): LaidKind {
       rowsSharing: rows.length,
       pitchIn,
       transverseIn: rows.length > 1 ? transverseIn : null,
-      work: laid.work,
-      warnings: []
+      work: laid.work
     },
     laid.work
   );

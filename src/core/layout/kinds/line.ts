@@ -6,7 +6,7 @@ import { evenly, straight } from '../lines.ts';
 import { rect } from '../shapes.ts';
 import { alongSpan } from './along.ts';
 import { edgeFigure, figure, pitchFigure } from './common-figures.ts';
-import { wholeCheck, type LaidKind, type LayContext } from './kind-layout.ts';
+import { PLAIN, wholeCheck, type LaidKind, type LayContext } from './kind-layout.ts';
 
 /** One rivet line on a flange or stiffener. y runs from the flange's free edge towards its bend. */
 export function layLine(joint: JointOf<'line'>, context: LayContext): LaidKind {
@@ -42,6 +42,7 @@ export function layLine(joint: JointOf<'line'>, context: LayContext): LaidKind {
   const work = [context.edgeWork, ...along.result.work, bendWork, ...divideWork];
   return answer(
     {
+      ...PLAIN,
       parts: [
         {
           key: 'flange',
@@ -71,13 +72,8 @@ export function layLine(joint: JointOf<'line'>, context: LayContext): LaidKind {
           endsAtEdge: true
         }
       ],
-      drilledOnly: [],
-      cutOut: null,
-      reliefs: [],
       marksOnly: [{ name: 'bend begins', fromIn: [0, bendIn], toIn: [lengthIn, bendIn] }],
       stacks: [{ name: 'rivet line', sheets }],
-      layers: null,
-      growth: null,
       carrying: [{ need: 'line', words: 'the line', lines: ['line-1'], times: 1 }],
       addedIn3: 0,
       figures: [
@@ -113,8 +109,7 @@ export function layLine(joint: JointOf<'line'>, context: LayContext): LaidKind {
       rowsSharing: 1,
       pitchIn,
       transverseIn: null,
-      work,
-      warnings: []
+      work
     },
     work
   );

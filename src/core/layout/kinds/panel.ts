@@ -8,7 +8,13 @@ import { evenly, straight, type LinePath, type LineWish } from '../lines.ts';
 import { addedVolumeIn3, rect, type Part } from '../shapes.ts';
 import { alongSpan } from './along.ts';
 import { edgeFigure, figure, pitchFigure, textFigure } from './common-figures.ts';
-import { wholeCheck, type LaidKind, type LayContext, type LayoutFigure } from './kind-layout.ts';
+import {
+  PLAIN,
+  wholeCheck,
+  type LaidKind,
+  type LayContext,
+  type LayoutFigure
+} from './kind-layout.ts';
 
 type Panel = JointOf<'panel'>;
 
@@ -141,14 +147,10 @@ export function layPanel(joint: Panel, context: LayContext): LaidKind {
   ];
   return answer(
     {
+      ...PLAIN,
       parts,
       lines,
-      drilledOnly: [],
-      cutOut: null,
-      reliefs: [],
-      marksOnly: [],
       stacks: [{ name: 'the frame', sheets: joint.sheets }],
-      layers: null,
       carrying: [],
       addedIn3: addedVolumeIn3(parts),
       growth: { part: joint.sheets[1]?.name ?? 'clear panel', drill, diameterIn: panelHoleIn },

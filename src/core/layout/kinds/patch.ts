@@ -15,7 +15,13 @@ import {
   transverseFigure,
   transverseWork
 } from './common-figures.ts';
-import { wholeCheck, type KindLayout, type LaidKind, type LayContext } from './kind-layout.ts';
+import {
+  PLAIN,
+  wholeCheck,
+  type KindLayout,
+  type LaidKind,
+  type LayContext
+} from './kind-layout.ts';
 
 type Patch = JointOf<'patch'>;
 
@@ -182,6 +188,7 @@ export function layPatch(joint: Patch, context: LayContext): LaidKind {
   const work = [border, ...laid.work.filter(({ label }) => label !== 'doubler')];
   return answer(
     {
+      ...PLAIN,
       parts: plateOver ? [skinPart, plate] : [plate, skinPart, ...insertPart],
       lines,
       drilledOnly: crackEnds(joint, doubler.w, doubler.h),
@@ -195,7 +202,6 @@ export function layPatch(joint: Patch, context: LayContext): LaidKind {
             }))
           )
         : [],
-      marksOnly: [],
       stacks: [
         { name: 'skin line', sheets: joint.sheets },
         ...(ownStack
@@ -207,8 +213,6 @@ export function layPatch(joint: Patch, context: LayContext): LaidKind {
             ]
           : [])
       ],
-      layers: null,
-      growth: null,
       carrying: (['top', 'bottom', 'left', 'right'] as const).map((side) => ({
         need: side === 'top' || side === 'bottom' ? 'w' : 'h',
         words: `the ${side} side`,

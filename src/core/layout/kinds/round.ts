@@ -11,7 +11,7 @@ import {
   transverseFigure,
   transverseWork
 } from './common-figures.ts';
-import { wholeCheck, type LaidKind, type LayContext } from './kind-layout.ts';
+import { PLAIN, wholeCheck, type LaidKind, type LayContext } from './kind-layout.ts';
 
 type Round = JointOf<'round'>;
 
@@ -124,12 +124,10 @@ export function layRound(joint: Round, context: LayContext): LaidKind {
   const work = [context.edgeWork, countWork, pitchWork, sizeWork];
   return answer(
     {
+      ...PLAIN,
       parts,
       lines,
-      drilledOnly: [],
       cutOut,
-      reliefs: [],
-      marksOnly: [],
       stacks: [
         { name: 'skin rings', sheets: joint.sheets },
         ...(ownStack
@@ -141,8 +139,6 @@ export function layRound(joint: Round, context: LayContext): LaidKind {
             ]
           : [])
       ],
-      layers: null,
-      growth: null,
       carrying: [
         {
           need: 'half',
@@ -206,8 +202,7 @@ export function layRound(joint: Round, context: LayContext): LaidKind {
       rowsSharing: joint.rings,
       pitchIn: leastPitchIn,
       transverseIn: joint.rings > 1 ? transverseIn : null,
-      work,
-      warnings: []
+      work
     },
     work
   );

@@ -8,6 +8,7 @@ import { evenly, type LinePath, type LineWish } from '../lines.ts';
 import { alongSpan } from './along.ts';
 import { figure, pitchFigure } from './common-figures.ts';
 import {
+  PLAIN,
   wholeCheck,
   type HoleCheck,
   type LaidKind,
@@ -142,6 +143,7 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
     );
   return answer(
     {
+      ...PLAIN,
       parts: [
         {
           key: 'flange',
@@ -162,9 +164,6 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
         }
       ],
       lines: wishes,
-      drilledOnly: [],
-      cutOut: null,
-      reliefs: [],
       marksOnly: zones.slice(1).map((zone, index) => ({
         name: `dash ${zones[index]?.dash} | dash ${zone.dash}`,
         fromIn: [zone.fromIn, 0],
@@ -172,7 +171,6 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
       })),
       stacks: [],
       layers,
-      growth: null,
       carrying: zones.map((_, index) => ({
         need: `zone-${index + 1}`,
         words: zones.length === 1 ? 'the member' : `zone ${index + 1}`,
@@ -192,8 +190,7 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
       rowsSharing: lineCount,
       pitchIn: widestIn,
       transverseIn: lineCount === 2 ? narrowIn - 2 * edgeIn : null,
-      work,
-      warnings: []
+      work
     },
     work
   );

@@ -4,7 +4,13 @@ import { straight, type LineWish } from '../lines.ts';
 import { addedVolumeIn3, rect, type Part } from '../shapes.ts';
 import { above } from '../../units/tolerance.ts';
 import { figure } from './common-figures.ts';
-import type { KindLayout, LaidKind, LayContext, StackSpec } from './kind-layout.ts';
+import {
+  PLAIN,
+  type KindLayout,
+  type LaidKind,
+  type LayContext,
+  type StackSpec
+} from './kind-layout.ts';
 import { layRows, rowFigures, wholeChecks } from './rows.ts';
 
 interface Sides {
@@ -72,6 +78,7 @@ function layTwoSided(
   );
   return answer(
     {
+      ...PLAIN,
       parts: [
         ...strapParts.filter((part) => part.layer === 'under'),
         member('near', near, nearEndIn - overlapIn - beyondIn, nearEndIn),
@@ -79,13 +86,7 @@ function layTwoSided(
         ...strapParts.filter((part) => part.layer === 'over')
       ],
       lines,
-      drilledOnly: [],
-      cutOut: null,
-      reliefs: [],
-      marksOnly: [],
       stacks,
-      layers: null,
-      growth: null,
       carrying: (['near', 'far'] as const).map((side) => ({
         need: 'joint',
         words: `the ${side} side`,

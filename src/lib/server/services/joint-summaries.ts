@@ -3,6 +3,7 @@ import { holeStates } from '../../../core/check/hole-events.ts';
 import { IssuedFacts, issuedParts } from '../../../core/joint/issue.ts';
 import type { JointKind } from '../../../core/joint/kinds.ts';
 import { readEntered } from '../../../core/joint/read-entered.ts';
+import { planCost, STEPS_FOR_A_LIST } from '../../../core/plan-cost.ts';
 import type { Plan } from '../../../core/plan-shape.ts';
 import { plan } from '../../../core/plan.ts';
 import { RuleProfile } from '../../../core/rules/profile.ts';
@@ -116,9 +117,17 @@ async function summarise(database: Database, joint: Joint): Promise<JointSummary
       state: 'unreadable',
       attention: [read.problems[0]?.message ?? 'a field cannot be read']
     };
+  const changed = progress ? ['changed since it was issued'] : [];
+  // Everyone would wait for the list while one joint's rows are solved.
+  if (planCost(read.definition) > STEPS_FOR_A_LIST)
+    return {
+      ...base,
+      headline: 'many holes past obstacles: open it to see them',
+      state: 'planned',
+      attention: changed
+    };
   const profile = await database.models.Profile.findByPk(joint.profileId, { rejectOnEmpty: true });
   const planned = plan(read.definition, RuleProfile.parse(profile.rules));
-  const changed = progress ? ['changed since it was issued'] : [];
   const refusal = refusalOf(planned);
   if (refusal !== null || !planned.layout.ok)
     return {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { RuleProfile } from '../../../core/rules/profile.ts';
+import type { ProfileView } from '../../profile-view.ts';
 import type { Database } from '../db/connect.ts';
 import { done, refused, type Outcome } from './outcome.ts';
 
@@ -10,17 +11,6 @@ export const ProfileSave = z.strictObject({
   note: z.string().trim().min(1, 'say in a few words what changed and why').max(200)
 });
 export type ProfileSave = z.output<typeof ProfileSave>;
-
-export interface ProfileView {
-  id: string;
-  rules: RuleProfile;
-  madeAt: string;
-  madeBy: string | null;
-  note: string;
-  /** new joints begin under it */
-  current: boolean;
-  joints: number;
-}
 
 /** Stores a version of a rule profile. @returns its id */
 export async function addProfile(
