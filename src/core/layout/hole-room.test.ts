@@ -1,0 +1,76 @@
+import { describe, expect, it } from 'vitest';
+import { holeRooms } from './hole-room';
+import { rect, type Part } from './shapes';
+
+const plate: Part = {
+  key: 'plate',
+  name: 'plate',
+  layer: 'over',
+  outline: rect(0, 0, 6, 6),
+  openings: [],
+  goesOn: [],
+  addedThicknessIn: null
+};
+let seed = 5;
+const random = () => (seed = (seed * 16807) % 2147483647) / 2147483647;
+
+describe('the room of every hole', () => {
+  const spots = Array.from({ length: 90 }, (_, index) => ({
+    number: index + 1,
+    xIn: 6 * random(),
+    yIn: 6 * random()
+  }));
+  // three lines of thirty; the first of each is in the line before too, as a corner is
+  const lines = [0, 1, 2].map((line) => ({
+    holes: [
+      ...(line > 0 ? [30 * line] : []),
+      ...Array.from({ length: 30 }, (_, index) => 30 * line + index + 1)
+    ],
+    closed: line === 2
+  }));
+  const rooms = holeRooms(spots, lines, [plate]);
+  const linesOf = (number: number) =>
+    lines.flatMap(({ holes }, line) => (holes.includes(number) ? [line] : []));
+  const apart = (a: number, b: number) =>
+    Math.hypot(
+      (spots[a - 1]?.xIn ?? 0) - (spots[b - 1]?.xIn ?? 0),
+      (spots[a - 1]?.yIn ?? 0) - (spots[b - 1]?.yIn ?? 0)
+    );
+
+  it('is what trying every pair gives, between lines', () => {
+    for (const { hole, betweenRowsIn } of rooms) {
+      const others = spots
+        .map(({ number }) => number)
+        .filter((number) => number !== hole)
+        .filter((number) => !linesOf(number).some((line) => linesOf(hole).includes(line)));
+      const least = Math.min(...others.map((number) => apart(hole, number)));
+      if (least <= 1) expect(betweenRowsIn, `hole ${hole}`).toBeCloseTo(least, 12);
+      else expect(betweenRowsIn).toBe(Infinity);
+    }
+  });
+
+  it('is the nearest neighbour along its lines, a ring’s last beside its first', () => {
+    for (const { hole, pitchIn } of rooms) {
+      const beside = lines.flatMap(({ holes, closed }) => {
+        const at = holes.indexOf(hole);
+        if (at === -1) return [];
+        const before = at > 0 ? holes[at - 1] : closed ? holes.at(-1) : undefined;
+        const after = at < holes.length - 1 ? holes[at + 1] : closed ? holes[0] : undefined;
+        return [before, after].filter((number) => number !== undefined);
+      });
+      const least = Math.min(...beside.map((number) => apart(hole, number)));
+      expect(pitchIn, `hole ${hole}`).toBeCloseTo(least, 12);
+    }
+  });
+
+  it('is the distance to the plate’s nearest edge', () => {
+    rooms.forEach(({ edgeIn }, index) => {
+      const { xIn, yIn } = spots[index] ?? { xIn: 0, yIn: 0 };
+      expect(edgeIn).toBeCloseTo(Math.min(xIn, yIn, 6 - xIn, 6 - yIn), 12);
+    });
+  });
+
+  it('leaves the distance between lines out when nobody asks', () => {
+    expect(holeRooms(spots, lines, [plate], false)[0]?.betweenRowsIn).toBe(Infinity);
+  });
+});
