@@ -1,22 +1,31 @@
-import { expect, openDemo, signIn, test, toStation } from './app.ts';
+import { beginJoint, expect, openDemo, signIn, test, toStation } from './app.ts';
 
 test.beforeEach(({ page, app }) => signIn(page, app));
 
 test('a held-open hole is never asked for at Check', async ({ page, app }) => {
-  await openDemo(page, app, /Frame 11 flange/, 'check');
+  await beginJoint(page, app, 'line on a flange', 'Flange to check', ['0.032', '0.040']);
+  await page.getByLabel('Length of the flange').fill('10');
+  await page.getByLabel('Width of the flange').fill('1');
+  await page.getByLabel('Bend radius').fill('1/8');
+  await page.getByText('No: it only holds').click();
+  await toStation(page, 2);
+  await page.locator('[data-testid="plan-view"] [data-hole="3"]').click();
+  await page.getByRole('button', { name: 'Hold open' }).click();
+  await page.getByRole('button', { name: 'latch', exact: true }).click();
+  await toStation(page, 6);
   await page.getByRole('button', { name: 'Issue it and start checking' }).click();
   const map = page.getByTestId('hole-map');
-  await expect(map.locator('[data-hole]')).toHaveCount(16);
-  await expect(map.locator('[data-held-open="15"]')).toContainText('open');
-  await map.locator('[data-hole="14"]').click();
+  await expect(map.locator('[data-hole]')).toHaveCount(7);
+  await expect(map.locator('[data-held-open="3"]')).toContainText('open');
+  await map.locator('[data-hole="2"]').click();
   await page.getByRole('textbox', { name: 'Diameter' }).fill('0.19');
   await page.getByRole('textbox', { name: 'Height' }).fill('0.062');
-  await page.getByRole('button', { name: 'Record head 14' }).click();
+  await page.getByRole('button', { name: 'Record head 2' }).click();
   // on to the next that gets a rivet
-  await expect(page.getByRole('heading', { name: /Head 16/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Head 4/ })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('[');
-  await expect(page.getByRole('heading', { name: /Head 14/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Head 2/ })).toBeVisible();
 });
 
 test('every head of a member with two sizes is judged by its own', async ({ page, app }) => {
