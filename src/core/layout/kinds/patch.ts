@@ -1,6 +1,6 @@
 import { answer, num, workLine } from '../../answer.ts';
 import type { JointOf } from '../../joint/kinds.ts';
-import { below, ceilTo } from '../../units/tolerance.ts';
+import { above, below, ceilTo } from '../../units/tolerance.ts';
 import { cornerWays } from '../corner-ways.ts';
 import { patchLayout, type PatchRing } from '../patch-layout.ts';
 import { crackEnds, rectRingLines } from './patch-lines.ts';
@@ -44,6 +44,15 @@ function warningsOf(
         edgeMinIn,
         limits.edgeMaxD * D
       )
+    });
+  const turn = (joint.crackTurnDeg * Math.PI) / 180;
+  const acrossIn = (joint.crackIn ?? 0) * Math.abs(Math.cos(turn));
+  const downIn = (joint.crackIn ?? 0) * Math.abs(Math.sin(turn));
+  if (above(acrossIn, joint.cutoutWIn) || above(downIn, joint.cutoutHIn))
+    found.push({
+      level: 'stop',
+      title: 'The crack is longer than the damage named',
+      text: `It runs ${num(acrossIn)} in across and ${num(downIn)} in down; the damage is ${num(joint.cutoutWIn)} × ${num(joint.cutoutHIn)} in. Widen the damage so that the plate bridges the whole crack.`
     });
   if (joint.crackIn !== null && joint.style === 'flush')
     found.push({

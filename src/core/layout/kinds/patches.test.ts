@@ -64,6 +64,13 @@ describe('a rectangular patch', () => {
     expect(layout.rivets).toBe(12);
   });
 
+  it('stops where a crack is longer than the damage that the plate bridges', () => {
+    // 3 1/2 upright in 3 in; lying along the 4 in it fits
+    const longer = 'The crack is longer than the damage named';
+    expect(stops(planned(plate({ crackIn: '3 1/2', crackTurnDeg: '90' })))).toContain(longer);
+    expect(stops(planned(plate({ crackIn: '3 1/2' })))).toEqual([]);
+  });
+
   it('fills the cut-out flush with an insert of its own line', () => {
     const flush = definition('patch', ['0.032', '0.040'], {
       carries: 'attach',
