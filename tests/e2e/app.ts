@@ -6,6 +6,9 @@ import { STATIONS } from '../../src/lib/stations.ts';
 import { openDatabase } from '../../src/lib/server/db/connect.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
 import { seedDemoData } from '../../scripts/demo-data.ts';
+import { jointFile } from '../../src/core/exchange/joint-file.ts';
+import type { EnteredJoint } from '../../src/core/joint/kinds.ts';
+import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { makeDatabase } from '../database/database.ts';
 
 /** The built application on a port and a database of its own. */
@@ -130,7 +133,27 @@ export async function beginJoint(
     await page.getByLabel(`Thickness of sheet ${index + 1}`).fill(thickness);
 }
 
-/** Opens a demo joint by its name at a station. */
+/** A joint of one's own in job 0318, from a definition: for whoever changes it, demo joints being everyone's. */
+export async function openOwn(
+  page: Page,
+  app: App,
+  definition: EnteredJoint,
+  station: string
+): Promise<void> {
+  await page.goto(app.url);
+  await page.getByRole('link', { name: /^0318/ }).click();
+  const file = jointFile('A joint of its own', definition, DEFAULT_PROFILE);
+  await page.locator('input[name=file]').setInputFiles({
+    name: 'own.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(file))
+  });
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await page.waitForURL(/\/carry$/);
+  await page.goto(page.url().replace(/carry$/, station));
+}
+
+/** Opens a demo joint by its name at a station, to look at it. */
 export async function openDemo(page: Page, app: App, name: RegExp, station: string): Promise<void> {
   await page.goto(app.url);
   const link = page.getByRole('link', { name }).first();

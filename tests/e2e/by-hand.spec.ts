@@ -1,10 +1,12 @@
 import type { Page } from '@playwright/test';
+import { BOTTOM_LAP, FLOAT_LAP, FRAME_FLANGE } from '../../scripts/demo-data.ts';
 import {
   expect,
   figure,
   holes,
   makeJoint,
   openDemo,
+  openOwn,
   saved,
   signIn,
   test,
@@ -63,7 +65,7 @@ test('a hole is held open with a reason, and that is impossible to overlook', as
   page,
   app
 }) => {
-  await openDemo(page, app, /Tip float, closing strip/, 'lay-out');
+  await openOwn(page, app, FLOAT_LAP, 'lay-out');
   await page.locator('[data-hole="7"]').click();
   await page.getByRole('button', { name: 'Hold open' }).click();
   await page.getByRole('button', { name: 'latch', exact: true }).click();
@@ -82,7 +84,7 @@ test('a hole is held open with a reason, and that is impossible to overlook', as
 });
 
 test('keys move, pin and take out a hole; a broken limit points at it', async ({ page, app }) => {
-  await openDemo(page, app, /Bottom skin lap/, 'lay-out');
+  await openOwn(page, app, BOTTOM_LAP, 'lay-out');
   await page.locator('[data-hole="5"]').click();
   await expect(page.getByTestId('picked-hole')).toContainText('exact 1.9792 in');
   for (let step = 0; step < 5; step++) await page.keyboard.press('Shift+ArrowRight');
@@ -110,7 +112,7 @@ test('keys move, pin and take out a hole; a broken limit points at it', async ({
 });
 
 test('existing holes are picked up by two tapes and dragged true', async ({ page, app }) => {
-  await openDemo(page, app, /Frame 11 flange/, 'lay-out');
+  await openOwn(page, app, FRAME_FLANGE, 'lay-out');
   const count = await page.locator('[data-fixed]').count();
   await page.getByRole('button', { name: 'Pick up existing holes' }).click();
   await page.getByText('Two tapes').click();
@@ -150,7 +152,7 @@ test('running distances are taken up in any unit, and one that is none is named'
 });
 
 test('marks are measured from another datum', async ({ page, app }) => {
-  await openDemo(page, app, /Bottom skin lap/, 'lay-out');
+  await openOwn(page, app, BOTTOM_LAP, 'lay-out');
   await expect(page.locator('[data-mark="1"]')).toContainText('9/32');
   await page.getByLabel('Datum', { exact: true }).selectOption('end');
   // 10 3/4 − 9/32
