@@ -3,6 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { calc, OPERATIONS } from '../src/core/calc.ts';
 import { newJoint } from '../src/core/joint/new-joint.ts';
+import { newSheet } from '../src/core/joint/sheets.ts';
 import { readEntered } from '../src/core/joint/read-entered.ts';
 import { constrainedRow, type ConstrainedRowInput } from '../src/core/layout/constrained-row.ts';
 import { plan } from '../src/core/plan.ts';
@@ -55,10 +56,7 @@ function jointOf(holes: number, widthIn: number, pitchMinD: number) {
     prefer: 'near',
     nearPitchIn: String((3 * widthIn) / holes),
     widthIn: String(widthIn),
-    sheets: [
-      { name: 'a', thicknessIn: '0.020' },
-      { name: 'b', thicknessIn: '0.020' }
-    ]
+    sheets: [newSheet('a', '0.020'), newSheet('b', '0.020')]
   });
   if (!read.ok) throw new Error('the bench joint cannot be read');
   return () => plan(read.definition, profile);

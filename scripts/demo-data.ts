@@ -2,6 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import type { EnteredOf } from '../src/core/joint/kinds.ts';
 import { newJoint } from '../src/core/joint/new-joint.ts';
+import { newSheet } from '../src/core/joint/sheets.ts';
 import { DEFAULT_PROFILE } from '../src/core/rules/profile.ts';
 import type { SeenFlag } from '../src/core/check/findings.ts';
 import type { Database } from '../src/lib/server/db/connect.ts';
@@ -18,8 +19,8 @@ function must<T>(outcome: Outcome<T>): T {
   return outcome.value;
 }
 
-const sheets = (...pairs: [string, string][]): { name: string; thicknessIn: string }[] =>
-  pairs.map(([name, thicknessIn]) => ({ name, thicknessIn }));
+const sheets = (...pairs: [string, string][]) =>
+  pairs.map(([name, thickness]) => newSheet(name, thickness));
 
 export const BOTTOM_LAP: EnteredOf<'lap'> = {
   ...newJoint('lap'),
@@ -122,9 +123,9 @@ export const SPAR_CAP: EnteredOf<'tapered'> = {
   flangeIn: '2 1/8',
   flangeEndIn: '1 5/8',
   sheets: [
-    { name: 'wing skin', thicknessIn: '0.032', endThicknessIn: '', fromIn: '', toIn: '' },
-    { name: 'doubler', thicknessIn: '0.040', endThicknessIn: '', fromIn: '', toIn: '58' },
-    { name: 'spar cap', thicknessIn: '0.100', endThicknessIn: '0.050', fromIn: '', toIn: '' }
+    newSheet('wing skin', '0.032'),
+    { ...newSheet('doubler', '0.040'), toIn: '58' },
+    { ...newSheet('spar cap', '0.100'), endThicknessIn: '0.050' }
   ],
   zones: [{ dash: 6, toIn: '58' }],
   dash: 5

@@ -9,6 +9,9 @@ import type { LaidHoles } from './layout/lay-out.ts';
 import type { JointMass } from './layout/mass.ts';
 import type { Dash } from './schema/fields.ts';
 import type { FlushMethodResult } from './stack/flush-method.ts';
+import type { HeldSheet } from './stack/layers.ts';
+import type { LengthChange, LengthRun } from './stack/length-runs.ts';
+import type { MeasuredProtrusion } from './stack/measured-protrusion.ts';
 import type { PredictHeadResult } from './stack/predict-head.ts';
 import type { RivetLengthResult } from './stack/rivet-length.ts';
 import type { WayOut } from './way-out.ts';
@@ -37,7 +40,7 @@ export interface SizeOption {
 }
 
 /** A joint as laid out: its parts, lines, holes, figures and limits. Lengths in inches. */
-export interface JointLayout extends Omit<KindLayout, 'lines' | 'stacks'>, LaidHoles {
+export interface JointLayout extends Omit<KindLayout, 'lines'>, LaidHoles {
   /** holes that get a rivet; held-open ones do not */
   rivets: number;
   /** all holes through the stack, held-open ones too */
@@ -48,7 +51,8 @@ export interface JointLayout extends Omit<KindLayout, 'lines' | 'stacks'>, LaidH
 export interface PlannedStack {
   name: string;
   dash: Dash;
-  sheets: { name: string; thicknessIn: number }[];
+  /** as they are at its middle hole */
+  sheets: HeldSheet[];
   /** over its holes; equal unless a layer tapers */
   gripMinIn: number;
   gripMaxIn: number;
@@ -58,6 +62,15 @@ export interface PlannedStack {
   length: Answer<RivetLengthResult>;
   hole: { drill: string; diameterIn: number; work: WorkLine[] };
   head: Answer<PredictHeadResult>;
+  /** the head is reckoned from this much beyond the flat stack: its dimple, by the shop's school */
+  raisedIn: number;
+}
+
+/** A rivet put in a hole and measured; `found` is null where hole or rivet are no longer of this joint. */
+export interface PlannedTry {
+  hole: number;
+  partNumber: string;
+  found: Answer<MeasuredProtrusion> | null;
 }
 
 /** Everything derived from one joint definition and one rule profile; lengths in inches. */
@@ -82,5 +95,10 @@ export interface Plan {
   /** at least one; holes say which is theirs */
   stacks: PlannedStack[];
   mass: JointMass | null;
+  /** where along its lines the rivet changes */
+  lengthRuns: LengthRun[];
+  lengthChanges: LengthChange[];
+  /** rivets put in and measured, in the order of the definition */
+  tries: PlannedTry[];
   warnings: PlanWarning[];
 }

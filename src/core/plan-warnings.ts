@@ -1,11 +1,12 @@
 import { num } from './answer.ts';
-import { HEAD_LIMITS } from './catalog/head-limits.ts';
-import { rivetSize } from './catalog/rivets.ts';
+import { FAMILY_CONSTANTS } from './catalog/families.ts';
+import { GUIDED_AS } from './catalog/strengths.ts';
 import type { Joint } from './joint/kinds.ts';
 import type { HeadroomLimit } from './layout/headroom.ts';
 import type { CheckRule, HoleCheck } from './layout/kinds/kind-layout.ts';
-import type { JointLayout, Plan, PlannedStack, PlanWarning } from './plan-shape.ts';
+import type { JointLayout, Plan, PlanWarning } from './plan-shape.ts';
 import type { RuleProfile } from './rules/profile.ts';
+import { stackWarnings } from './stack/stack-warnings.ts';
 
 /** A layout with more than this share over the needed rivets is called poor work, not safety. */
 const MORE_THAN_NEEDED = 1.25;
@@ -54,6 +55,29 @@ function carryWarnings(definition: Joint, derived: Derived): PlanWarning[] {
       `3 t is ${num(rule.result.ruleDiameterIn)} in; dash 3 is the smallest.`
     );
   const guided = derived.required?.ok && derived.required.result.basis !== 'own-data';
+  const told = definition.sheets.flatMap(({ name, material }) =>
+    material === '' ? [] : [{ name, material, family: GUIDED_AS[material] }]
+  );
+  const other = told.find(({ family }) => family !== definition.family);
+  if (guided && other)
+    found.push({
+      station: 'carry',
+      level: 'attention',
+      title: `${other.name} is ${other.material}`,
+      text:
+        other.family === null
+          ? 'The rivets-per-inch guidance gives no figure for it: use the aircraft’s own data.'
+          : `The guidance is read for ${FAMILY_CONSTANTS[definition.family].sheets}.`,
+      ways:
+        other.family === null
+          ? []
+          : [
+              {
+                text: `read it for ${FAMILY_CONSTANTS[other.family].sheets}`,
+                change: { family: other.family }
+              }
+            ]
+    });
   if (guided && definition.head === 'countersunk')
     say(
       'Flush heads carry less',
@@ -192,61 +216,6 @@ function layoutWarnings(derived: Derived): PlanWarning[] {
   ];
 }
 
-function flushWarnings({ flush, dash }: PlannedStack, of: string): PlanWarning[] {
-  if (!flush?.ok) return [];
-  const { method, margin } = flush.result;
-  const headIn = num(rivetSize(dash).head.countersunk.heightIn);
-  if (method === 'none')
-    return [
-      {
-        station: 'stack',
-        level: 'stop',
-        title: `${margin === 'knife-edge' ? 'Knife edge' : 'No standard flush method'}${of}`,
-        text: `A dash ${dash} flush head is ${headIn} in high. Use a smaller rivet or a thicker top sheet, or refer to engineering.`
-      }
-    ];
-  return margin === 'marginal'
-    ? [
-        {
-          station: 'stack',
-          level: 'attention',
-          title: `Countersink is marginal${of}`,
-          text: 'The cut takes more than ⅔ of its sheet: permitted, not preferred.'
-        }
-      ]
-    : [];
-}
-
-function stackWarnings(stack: PlannedStack, of: string, profile: RuleProfile): PlanWarning[] {
-  const found = flushWarnings(stack, of);
-  const { length, head } = stack;
-  if (!length.ok)
-    found.push({
-      station: 'stack',
-      level: 'stop',
-      title: `No rivet for this stack${of}`,
-      text: `${length.error.message}.`
-    });
-  else if (!length.result.inWindow)
-    found.push({
-      station: 'stack',
-      level: 'stop',
-      title: `Protrusion outside its window${of}`,
-      text: `${num(length.result.protrusionD)} D; it must be over ${profile.multipliers.protrusionMinD} D and under ${profile.multipliers.protrusionMaxD} D.`
-    });
-  if (head.ok && head.result.heightBandD === null) {
-    const { diameterD, heightD } = HEAD_LIMITS[profile.headLimits];
-    found.push({
-      station: 'stack',
-      // Attention, not stop: the equivalent cylinder overstates a barrel-shaped head.
-      level: 'attention',
-      title: `By its volume this length makes no good head${of}`,
-      text: `At no height is it both ${diameterD.low}–${diameterD.high} D wide and ${heightD.low}–${heightD.high} D high.`
-    });
-  }
-  return found;
-}
-
 /** Said once: where a hole that grows could not be saved by the next size. */
 function headroomWarnings(derived: Derived): PlanWarning[] {
   const sizes = new Map(derived.holes.map((hole) => [hole.number, hole.dash]));
@@ -274,7 +243,5 @@ export const planWarnings = (
   ...carryWarnings(definition, derived),
   ...layoutWarnings(derived),
   ...headroomWarnings(derived),
-  ...derived.stacks.flatMap((stack) =>
-    stackWarnings(stack, derived.stacks.length > 1 ? `: ${stack.name}` : '', profile)
-  )
+  ...stackWarnings(definition, derived, profile)
 ];

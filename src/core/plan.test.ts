@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { resultOf } from '../../tests/support/cases';
 import type { EnteredOf, Joint } from './joint/kinds';
+import { newSheet } from './joint/sheets';
 import { newJoint } from './joint/new-joint';
 import { readEntered } from './joint/read-entered';
 import { plan } from './plan';
@@ -12,7 +13,7 @@ const entered = (change: Partial<EnteredOf<'lap'>>, ...thick: string[]): Entered
   ...newJoint('lap'),
   widthIn: '10 3/4',
   location: 'single-lap',
-  sheets: thick.map((thicknessIn, index) => ({ name: `sheet ${index + 1}`, thicknessIn })),
+  sheets: thick.map((thicknessIn, index) => newSheet(`sheet ${index + 1}`, thicknessIn)),
   ...change
 });
 

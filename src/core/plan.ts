@@ -10,14 +10,18 @@ import { holeChecks } from './layout/hole-checks.ts';
 import { holeRooms, type HoleRoom } from './layout/hole-room.ts';
 import { layKind } from './layout/kinds/index.ts';
 import type { KindLayout, LayContext } from './layout/kinds/kind-layout.ts';
+import type { PlannedHole } from './layout/holes.ts';
 import { layHoles, type LaidHoles } from './layout/lay-out.ts';
 import { jointMass, type JointMass } from './layout/mass.ts';
 import { withSquareInserts } from './layout/shapes.ts';
 import type { JointLayout, Plan, PlannedStack } from './plan-shape.ts';
 import { planWarnings } from './plan-warnings.ts';
 import type { RuleProfile } from './rules/profile.ts';
-import { groupStacks } from './stack/group-stacks.ts';
+import { bareStack, groupStacks } from './stack/group-stacks.ts';
+import { heldAt, varies } from './stack/layers.ts';
+import { lengthRuns, type LengthChange, type LengthRun } from './stack/length-runs.ts';
 import { planStack } from './stack/plan-stack.ts';
+import { plannedTries } from './stack/planned-tries.ts';
 import { next32ndAbove } from './units/ruler.ts';
 
 const OTHER_SCHOOL = { thickest: 'thinnest', thinnest: 'thickest' } as const;
@@ -100,12 +104,27 @@ function roomsOf(kind: KindLayout, laid: LaidHoles) {
   };
 }
 
+/** Thicknesses of the sheets at a hole, in; before holes are told their group. */
+function metalAt(kind: KindLayout): (hole: PlannedHole) => number[] {
+  const stackings = kind.stackings.map(({ layers }) => ({
+    layers,
+    even: varies(layers, kind.widthIn) ? null : heldAt(layers, 0).map((sheet) => sheet.thicknessIn)
+  }));
+  return ({ stack, xIn, gripIn }) => {
+    const through = stackings[stack];
+    if (!through) return [gripIn];
+    return through.even ?? heldAt(through.layers, xIn).map((sheet) => sheet.thicknessIn);
+  };
+}
+
 /** What follows from a layout that is possible. */
 interface Laid {
   layout: JointLayout;
   headroom: HoleHeadroom[];
   stacks: PlannedStack[];
   mass: JointMass;
+  runs: LengthRun[];
+  changes: LengthChange[];
 }
 
 function layOut(
@@ -126,12 +145,12 @@ function layOut(
     kind.checks,
     atEdge
   );
-  const stackSheetsIn = kind.stacks.map(({ sheets }) => sheets.map((sheet) => sheet.thicknessIn));
+  const thicknessesAt = metalAt(kind);
   const room = headroom(
     laid.holes.map((hole, index) => ({
       room: rooms.growing[index] as HoleRoom,
       dash: hole.dash,
-      sheetsIn: kind.layers ? [hole.gripIn] : (stackSheetsIn[hole.stack] ?? [hole.gripIn])
+      sheetsIn: thicknessesAt(hole)
     })),
     head,
     limits
@@ -144,6 +163,7 @@ function layOut(
     layout: { ...kind, ...laid, checks, rivets, drilled: laid.holes.length },
     headroom: room,
     stacks,
+    ...lengthRuns(laid.lines, laid.holes, stacks),
     mass: jointMass(
       stacks.flatMap(({ dash, rivets: count, length }) =>
         length.ok ? [{ dash, count, lengthIn: length.result.lengthIn }] : []
@@ -178,16 +198,10 @@ export function plan(joint: Joint, profile: RuleProfile, onProgress?: OnProgress
     holes: laid?.layout.holes ?? [],
     headroom: laid?.headroom ?? [],
     stacks: laid?.stacks ?? [planStack(bareStack(joint, carry.dash), joint, profile)],
-    mass: laid?.mass ?? null
+    mass: laid?.mass ?? null,
+    lengthRuns: laid?.runs ?? [],
+    lengthChanges: laid?.changes ?? [],
+    tries: laid ? plannedTries(joint.tries, laid.layout.holes, laid.stacks, profile) : []
   };
   return { ...derived, warnings: planWarnings(joint, profile, derived) };
 }
-
-/** The sheets of a joint that cannot be laid out: its stack may still be shown. */
-const bareStack = (joint: Joint, dash: Plan['dash']) => ({
-  name: 'the stack',
-  sheets: joint.sheets.map(({ name, thicknessIn }) => ({ name, thicknessIn })),
-  dash,
-  rivets: 0,
-  gripsIn: null
-});

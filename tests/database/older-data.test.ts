@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { expect, it } from 'vitest';
 import { newJoint as blank } from '../../src/core/joint/new-joint.ts';
+import { newSheet } from '../../src/core/joint/sheets.ts';
 import { DEFAULT_MULTIPLIERS } from '../../src/core/rules/multipliers.ts';
 import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
 import { addJob, listJobs } from '../../src/lib/server/services/jobs.ts';
@@ -38,10 +39,7 @@ it('plans and issues a joint under a profile of an earlier version', async () =>
     {
       ...blank('lap'),
       widthIn: '6',
-      sheets: [
-        { name: 'a', thicknessIn: '.04' },
-        { name: 'b', thicknessIn: '.04' }
-      ]
+      sheets: [newSheet('a', '.04'), newSheet('b', '.04')]
     },
     person
   );

@@ -12,6 +12,7 @@ import type { Outcome } from '../../src/lib/server/services/outcome.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import { useDatabase } from './database.ts';
+import { newSheet } from '../../src/core/joint/sheets';
 
 const database = useDatabase();
 let mechanic = '';
@@ -20,10 +21,7 @@ let job = '';
 const FILLED: EnteredOf<'lap'> = {
   ...blank('lap'),
   widthIn: '4 1/2',
-  sheets: [
-    { name: 'skin', thicknessIn: '0.032' },
-    { name: 'strip', thicknessIn: '0.032' }
-  ]
+  sheets: [newSheet('skin', '0.032'), newSheet('strip', '0.032')]
 };
 
 function valueOf<T>(outcome: Outcome<T>): T {
@@ -70,10 +68,7 @@ describe('jobs', () => {
   it('are listed with their joints and what needs someone', async () => {
     await newJoint({
       ...FILLED,
-      sheets: [
-        { name: 'skin', thicknessIn: '0.32' },
-        { name: 'b', thicknessIn: '.04' }
-      ]
+      sheets: [newSheet('skin', '0.32'), newSheet('b', '.04')]
     });
     const view = valueOf(await getJob(database(), job));
     expect(view.joints.map((joint) => joint.state)).toContain('unreadable');

@@ -85,11 +85,9 @@ function widthsOf(joint: Joint, dash: Dash): Width[] {
 
 /** Every sheet thickness that rivets hold, in; a tapered layer counts with both ends. */
 export function metalSheetsIn(joint: Joint): number[] {
-  if (joint.kind === 'tapered')
-    return joint.sheets.flatMap(({ thicknessIn, endThicknessIn }) =>
-      endThicknessIn === null ? [thicknessIn] : [thicknessIn, endThicknessIn]
-    );
-  const sheetsIn = joint.sheets.map((sheet) => sheet.thicknessIn);
+  const sheetsIn = joint.sheets.flatMap(({ thicknessIn, endThicknessIn }) =>
+    endThicknessIn === null ? [thicknessIn] : [thicknessIn, endThicknessIn]
+  );
   if (joint.kind === 'splice' && joint.farSheetIn !== null) sheetsIn.push(joint.farSheetIn);
   if (joint.kind === 'panel') sheetsIn.splice(CLEAR_PANEL, 1);
   return sheetsIn;

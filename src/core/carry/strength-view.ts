@@ -6,7 +6,7 @@ import type { RuleProfile } from '../rules/profile.ts';
 import type { Family } from '../schema/fields.ts';
 import { bestPitch, efficiencyCurve, type EfficiencyPoint } from './efficiency-curve.ts';
 import { interRivetBuckling, type InterRivetBuckling } from './inter-rivet-buckling.ts';
-import { metalSheetsIn } from './needs.ts';
+import { CLEAR_PANEL, metalSheetsIn } from './needs.ts';
 import { jointStrength, type JointStrengthResult } from './joint-strength.ts';
 
 /** The weakest listed sheet of each family of the guidance. */
@@ -16,11 +16,15 @@ const WEAKEST: Record<Family, SheetKey> = {
   '5052': '5052-H34'
 };
 
-/** The direct strength check at every pitch: why more rivets stop helping. For judgement, never an approval. */
-export interface StrengthView {
+/** Which sheet a strength is judged on. `sheetChosen`: told, not merely the weakest of the family. */
+export interface StrengthBasis {
   sheet: SheetKey;
   sheetChosen: boolean;
   thicknessIn: number;
+}
+
+/** The direct strength check at every pitch: why more rivets stop helping. For judgement, never an approval. */
+export interface StrengthView extends StrengthBasis {
   tensionKsi: number;
   curve: EfficiencyPoint[];
   best: EfficiencyPoint | null;
@@ -29,6 +33,33 @@ export interface StrengthView {
   pitchD: number;
   rows: number;
   buckling: Answer<InterRivetBuckling>;
+}
+
+/**
+ * The sheet that a joint's strength is judged on: the one chosen, or what its layers say, or the weakest of the family.
+ * The thinner sheet stretches, tears and buckles first; between straps the member is what must hold.
+ *
+ * @returns thickness in inches
+ */
+export function strengthBasis(joint: Joint, reckonedIn: number): StrengthBasis {
+  const thinnest =
+    joint.kind === 'sandwich'
+      ? joint.sheets[1]
+      : joint.sheets
+          .filter((_, at) => joint.kind !== 'panel' || at !== CLEAR_PANEL)
+          .reduce((thin, sheet) => (sheet.thicknessIn < thin.thicknessIn ? sheet : thin));
+  const told = thinnest?.material ?? '';
+  const sheet =
+    joint.strengthSheet !== 'family'
+      ? joint.strengthSheet
+      : told === ''
+        ? WEAKEST[joint.family]
+        : told;
+  return {
+    sheet,
+    sheetChosen: joint.strengthSheet !== 'family' || told !== '',
+    thicknessIn: joint.kind === 'sandwich' ? reckonedIn : Math.min(...metalSheetsIn(joint))
+  };
 }
 
 /**
@@ -44,11 +75,8 @@ export function strengthView(
 ): StrengthView | null {
   if (!planned.layout.ok) return null;
   const { rowsSharing, pitchIn, figures } = planned.layout.result;
-  const sheet = joint.strengthSheet === 'family' ? WEAKEST[joint.family] : joint.strengthSheet;
+  const { sheet, sheetChosen, thicknessIn } = strengthBasis(joint, planned.reckonedSheetIn);
   const edgeIn = figures.find(({ key }) => key === 'edge')?.valueIn ?? 2 * planned.diameterIn;
-  // The thinner sheet stretches, tears and buckles first; between straps the member is what must hold.
-  const thicknessIn =
-    joint.kind === 'sandwich' ? planned.reckonedSheetIn : Math.min(...metalSheetsIn(joint));
   const common = {
     sheet,
     thicknessIn,
@@ -60,7 +88,7 @@ export function strengthView(
   const curve = efficiencyCurve(common, profile.multipliers);
   return {
     sheet,
-    sheetChosen: joint.strengthSheet !== 'family',
+    sheetChosen,
     thicknessIn,
     tensionKsi: SHEET_STRENGTHS[sheet].tensionKsi,
     curve,

@@ -1,4 +1,4 @@
-import type { Alloy } from '../schema/fields.ts';
+import type { Alloy, Family } from '../schema/fields.ts';
 
 /** Driven ultimate shear of rivet alloys, ksi (handbook 3.1). */
 export const RIVET_SHEAR_KSI: Record<Alloy, number> = {
@@ -27,6 +27,15 @@ export const SHEET_STRENGTHS = {
 
 export type SheetKey = keyof typeof SHEET_STRENGTHS;
 export const SHEET_KEYS = Object.keys(SHEET_STRENGTHS) as SheetKey[];
+
+/** The guidance's family of each sheet; null where it gives no figure (handbook 4.1). */
+export const GUIDED_AS: Record<SheetKey, Family | null> = {
+  '2024-T3 clad': 'clad-2024',
+  '2024-T3 bare': 'high-strength',
+  '7075-T6 clad': 'high-strength',
+  '6061-T6': null,
+  '5052-H34': '5052'
+};
 
 /** Young's modulus of aluminium sheet, ksi (handbook 4.1). */
 export const SHEET_MODULUS_KSI = 10_300;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answer, num, workLine, type Answer } from '../answer.ts';
+import { alloyFacts } from '../catalog/alloys.ts';
 import { Alloy } from '../schema/fields.ts';
 import { floorTo } from '../units/tolerance.ts';
 
@@ -32,12 +33,6 @@ export const ColdBatchResult = z.strictObject({
 export type ColdBatchResult = z.infer<typeof ColdBatchResult>;
 
 const MINUTE_S = 60;
-/** Minutes out of the refrigerator (handbook 3.1): D within the hour; DD counts 10 as due, 20 as the limit. */
-const WINDOWS: Partial<Record<Alloy, { dueMinutes: number; limitMinutes: number }>> = {
-  D: { dueMinutes: 60, limitMinutes: 60 },
-  DD: { dueMinutes: 10, limitMinutes: 20 }
-};
-
 /**
  * How long a batch of refrigerated rivets may still be driven, and how many at one's own pace.
  *
@@ -53,7 +48,7 @@ export function coldBatch({
   now,
   perRivetS
 }: ColdBatchInput): Answer<ColdBatchResult> {
-  const window = WINDOWS[alloy];
+  const window = alloyFacts(alloy).cold;
   if (!window)
     return answer(
       { dueAt: null, limitAt: null, remainingS: null, state: 'no-limit', canDrive: null },

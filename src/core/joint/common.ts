@@ -8,7 +8,6 @@ import {
   Head,
   lengthIn,
   Location,
-  thicknessIn,
   WIDEST_IN
 } from '../schema/fields.ts';
 import { RulerScale } from '../units/ruler.ts';
@@ -83,7 +82,15 @@ export const commonReading = {
   toolClearanceIn: orUsual(lengthIn('the tool clearance', { least: 0, most: 6 }), 1 / 8)
 };
 
+const tryPicked = { hole: z.int().min(1), partNumber: z.string().max(60) };
+const tryReading = {
+  /** a rivet put in: how far it stood past the far sheet */
+  protrusionIn: orNull(lengthIn('the protrusion', { above: 0, most: 12 }))
+};
+const MOST_TRIES = 50;
+
 export const readLists = {
+  tries: z.array(z.strictObject({ ...tryPicked, ...tryReading })).max(MOST_TRIES),
   keepOuts: z.array(z.strictObject({ ...keepOutPicked, ...keepOutReading })).max(MOST_OBSTACLES),
   fixed: z.array(z.strictObject({ ...fixedPicked, ...fixedReading })).max(MOST_OBSTACLES),
   edits: z
@@ -99,6 +106,10 @@ export const readLists = {
 };
 
 export const enteredLists = {
+  tries: z
+    .array(z.strictObject({ ...tryPicked, ...typed(tryReading) }))
+    .max(MOST_TRIES)
+    .default([]),
   keepOuts: z
     .array(z.strictObject({ ...keepOutPicked, ...typed(keepOutReading) }))
     .max(MOST_OBSTACLES)
@@ -112,15 +123,3 @@ export const enteredLists = {
     .max(MOST_EDITS)
     .default([])
 };
-
-const LEAST_SHEETS = 2;
-const MOST_SHEETS = 8;
-export const sheetList = <S extends z.ZodType>(sheet: S) =>
-  z
-    .array(sheet)
-    .min(LEAST_SHEETS, 'a joint holds at least two sheets')
-    .max(MOST_SHEETS, `at most ${MOST_SHEETS} sheets are held`);
-
-export const readSheets = sheetList(z.strictObject({ name: Name, thicknessIn }));
-export const enteredSheets = sheetList(z.strictObject({ name: Name, ...typed({ thicknessIn }) }));
-export const SheetName = Name;

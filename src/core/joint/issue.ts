@@ -9,7 +9,9 @@ const IssuedStack = z.strictObject({
   dash: Dash,
   partNumber: z.string(),
   lengthIn: z.number(),
-  holeIn: z.number()
+  holeIn: z.number(),
+  /** the head is reckoned from this much beyond the grip */
+  raisedIn: z.number().default(0)
 });
 
 export const IssuedFacts = z.strictObject({
@@ -66,7 +68,7 @@ export function predictedHeadIn3(facts: IssuedFacts, hole: IssuedHole): number |
   const head = predictHead({
     dash: stack.dash,
     head: facts.head,
-    gripIn: hole.gripIn,
+    gripIn: hole.gripIn + stack.raisedIn,
     lengthIn: stack.lengthIn,
     holeIn: stack.holeIn,
     limits: facts.limits

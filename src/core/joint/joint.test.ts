@@ -2,15 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { differences } from './differences';
 import { newJoint } from './new-joint';
 import { readEntered } from './read-entered';
+import { newSheet } from './sheets';
 
 const FILLED = {
   ...newJoint('lap'),
   widthIn: '240mm',
   edgeIn: '',
-  sheets: [
-    { name: 'skin', thicknessIn: '32 thou' },
-    { name: 'strip', thicknessIn: '.025' }
-  ]
+  sheets: [newSheet('skin', '32 thou'), newSheet('strip', '.025')]
 };
 
 describe('reading the fields of a joint', () => {
@@ -38,7 +36,7 @@ describe('reading the fields of a joint', () => {
   it('offers the thickness that was probably meant', () => {
     const slipped = {
       ...FILLED,
-      sheets: [{ name: 'skin', thicknessIn: '0.32' }, ...FILLED.sheets.slice(1)]
+      sheets: [newSheet('skin', '0.32'), ...FILLED.sheets.slice(1)]
     };
     const read = readEntered(slipped);
     expect(read.ok ? [] : read.problems).toEqual([
@@ -56,7 +54,7 @@ describe('what differs between two versions', () => {
     const now = {
       ...FILLED,
       widthIn: '12',
-      sheets: [{ name: 'skin', thicknessIn: '.040' }, ...FILLED.sheets.slice(1)]
+      sheets: [newSheet('skin', '.040'), ...FILLED.sheets.slice(1)]
     };
     expect(differences(FILLED, now)).toEqual([
       { path: 'widthIn', was: '240mm', now: '12' },

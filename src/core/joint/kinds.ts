@@ -1,18 +1,8 @@
 import { z } from 'zod';
 import { Dash, lengthIn, thicknessIn } from '../schema/fields.ts';
 import { orNull, orUsual, typed, written, writtenCount } from './as-typed.ts';
-import {
-  commonPicked,
-  commonReading,
-  enteredLists,
-  enteredSheets,
-  placeIn,
-  readLists,
-  readSheets,
-  sheetList,
-  SheetName,
-  sizeIn
-} from './common.ts';
+import { commonPicked, commonReading, enteredLists, placeIn, readLists, sizeIn } from './common.ts';
+import { enteredSheets, readLayers, readSheets } from './sheets.ts';
 
 const rows = z.literal([1, 2, 3, 'auto']);
 const pattern = z.enum(['in-line', 'staggered']);
@@ -25,13 +15,14 @@ type Reading = Readonly<Record<string, z.ZodType>>;
 function kind<K extends string, P extends Reading, R extends Reading>(
   name: K,
   picked: P,
-  reading: R
+  reading: R,
+  sheets: typeof readSheets = readLayers
 ) {
   const literal = z.literal(name);
   return {
     read: z.strictObject({
       kind: literal,
-      sheets: readSheets,
+      sheets,
       ...picked,
       ...reading,
       ...commonPicked,
@@ -94,7 +85,8 @@ const patch = kind(
     /** null: the damage is cut out; else the crack stays, stop-drilled at both ends, under a plate */
     crackIn: orNull(sizeIn("the crack's length")),
     crackTurnDeg: orUsual(written("the crack's direction", { least: -180, most: 180 }), 0)
-  }
+  },
+  readSheets
 );
 
 const round = kind(
@@ -107,7 +99,8 @@ const round = kind(
       1 / 32
     ),
     insertSheetIn: orNull(thicknessIn)
-  }
+  },
+  readSheets
 );
 
 const divideReading = {
@@ -135,14 +128,6 @@ const line = {
 };
 
 const zoneReading = { toIn: sizeIn("the size zone's end") };
-const layerReading = {
-  thicknessIn,
-  /** null: as thick as at its beginning */
-  endThicknessIn: orNull(thicknessIn),
-  /** null: from the member's beginning, to its end */
-  fromIn: orNull(placeIn('where the layer begins')),
-  toIn: orNull(placeIn('where the layer ends'))
-};
 const taperedReading = {
   lengthIn: sizeIn("the member's length"),
   flangeIn: sizeIn("the flange's width at the datum end"),
@@ -152,15 +137,13 @@ const taperedBase = kind('tapered', { carries, lines: z.literal([1, 2]) }, taper
 const MOST_ZONES = 20;
 const tapered = {
   read: taperedBase.read.extend({
-    zones: z.array(z.strictObject({ dash: Dash, ...zoneReading })).max(MOST_ZONES),
-    sheets: sheetList(z.strictObject({ name: SheetName, ...layerReading }))
+    zones: z.array(z.strictObject({ dash: Dash, ...zoneReading })).max(MOST_ZONES)
   }),
   entered: taperedBase.entered.extend({
     zones: z
       .array(z.strictObject({ dash: Dash, ...typed(zoneReading) }))
       .max(MOST_ZONES)
-      .default([]),
-    sheets: sheetList(z.strictObject({ name: SheetName, ...typed(layerReading) }))
+      .default([])
   })
 };
 
@@ -179,7 +162,8 @@ const panel = kind(
     bottomCount: sideCount,
     leftCount: sideCount,
     rightCount: sideCount
-  }
+  },
+  readSheets
 );
 
 /** The definition of a joint, every length read into inches. Sheets: the first under the manufactured head. */

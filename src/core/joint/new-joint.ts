@@ -1,4 +1,5 @@
 import type { EnteredOf, JointKind } from './kinds.ts';
+import { newSheet } from './sheets.ts';
 
 type Own = 'kind' | 'rows' | 'pattern' | 'widthIn' | 'sheets';
 
@@ -21,12 +22,11 @@ const NEW_COMMON: Omit<EnteredOf<'lap'>, Own> = {
   toolClearanceIn: '',
   keepOuts: [],
   fixed: [],
-  edits: []
+  edits: [],
+  tries: []
 };
 
-const sheets = (...names: string[]) => names.map((name) => ({ name, thicknessIn: '' }));
-const layers = (...names: string[]) =>
-  names.map((name) => ({ name, thicknessIn: '', endThicknessIn: '', fromIn: '', toIn: '' }));
+const sheets = (...names: string[]) => names.map((name) => newSheet(name));
 
 const rowed = { rows: 'auto', pattern: 'in-line', widthIn: '' } as const;
 
@@ -88,7 +88,7 @@ const NEW: { [K in JointKind]: EnteredOf<K> } = {
     flangeIn: '',
     flangeEndIn: '',
     zones: [],
-    sheets: layers('skin', 'flange')
+    sheets: sheets('skin', 'flange')
   },
   panel: {
     ...NEW_COMMON,

@@ -1,7 +1,7 @@
 import type { WorkLine } from '../answer.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Joint } from '../joint/kinds.ts';
-import { gripAt } from '../stack/zones.ts';
+import { gripOf, heldAt, varies } from '../stack/layers.ts';
 import { snapToRuler } from '../units/ruler.ts';
 import { same } from '../units/tolerance.ts';
 import { fillLine, type OnProgress } from './fill-line.ts';
@@ -331,12 +331,15 @@ function editWords({ state, reason }: Joint['edits'][number]): string {
   return state === 'removed' ? 'taken out' : 'moved';
 }
 
-/** The total held at each hole: from its stack, or from the layers that lie there. */
+/** The total held at each hole. */
 function withGrips(holes: PlannedHole[], kind: KindLayout): PlannedHole[] {
-  const grips = kind.stacks.map(({ sheets }) =>
-    sheets.reduce((sum, sheet) => sum + sheet.thicknessIn, 0)
-  );
-  for (const hole of holes)
-    hole.gripIn = kind.layers ? gripAt(kind.layers, hole.xIn) : (grips[hole.stack] ?? 0);
+  const stackings = kind.stackings.map(({ layers }) => ({
+    layers,
+    evenIn: varies(layers, kind.widthIn) ? null : gripOf(heldAt(layers, 0))
+  }));
+  for (const hole of holes) {
+    const through = stackings[hole.stack];
+    if (through) hole.gripIn = through.evenIn ?? gripOf(heldAt(through.layers, hole.xIn));
+  }
   return holes;
 }

@@ -24,11 +24,11 @@ export const FlushMethodResult = z.strictObject({
 export type FlushMethodResult = z.infer<typeof FlushMethodResult>;
 
 /** A sheet of this thickness or more is countersunk rather than dimpled. */
-const COUNTERSINK_SHEET_IN = 0.04;
+export const COUNTERSINK_SHEET_IN = 0.04;
 /** Up to this much proud is allowed where the head is deeper than the sheet. */
-const PROUD_IN = 0.002;
+export const PROUD_IN = 0.002;
 /** Stacks, or dimpled sheets, this thick have no standard dimpling method. */
-const DIMPLED_LIMIT_IN = 0.09;
+export const DIMPLED_LIMIT_IN = 0.09;
 const PREFERRED_SHARE = 2 / 3;
 /** How much deeper a 100° cut must be under a dimpled sheet, per inch of that sheet. */
 export const NEST_PER_IN = 1 / Math.sin((50 * Math.PI) / 180) - 1;

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { newSheet } from '../joint/sheets';
 import { definition, planned } from '../../../tests/support/joints';
 import { asRanges } from './group-stacks';
 
@@ -36,9 +37,9 @@ describe('groups of rivets', () => {
     const plan = planned(
       definition('tapered', ['', ''], {
         sheets: [
-          { name: 'skin', thicknessIn: '0.032', endThicknessIn: '', fromIn: '', toIn: '' },
-          { name: 'doubler', thicknessIn: '0.063', endThicknessIn: '', fromIn: '', toIn: '5' },
-          { name: 'flange', thicknessIn: '0.040', endThicknessIn: '', fromIn: '', toIn: '' }
+          newSheet('skin', '0.032'),
+          { ...newSheet('doubler', '0.063'), toIn: '5' },
+          newSheet('flange', '0.040')
         ],
         lengthIn: '10',
         flangeIn: '1',

@@ -3,21 +3,8 @@ import type { PlannedHole } from '../layout/holes.ts';
 import type { KindLayout } from '../layout/kinds/kind-layout.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import type { Dash } from '../schema/fields.ts';
-import { atLeast, atMost } from '../units/tolerance.ts';
-import type { StackToPlan } from './plan-stack.ts';
-import { rivetLength } from './rivet-length.ts';
-import type { ZoneLayer } from './zones.ts';
-
-/** The sheets that lie at a place along a member, each as thick as it is there. */
-function sheetsAt(layers: readonly ZoneLayer[], xIn: number): StackToPlan['sheets'] {
-  return layers.flatMap(({ name, fromIn, toIn, thicknessAtFromIn, thicknessAtToIn }) => {
-    if (!atLeast(xIn, fromIn) || !atMost(xIn, toIn)) return [];
-    const share = (xIn - fromIn) / (toIn - fromIn);
-    return [
-      { name, thicknessIn: thicknessAtFromIn + share * (thicknessAtToIn - thicknessAtFromIn) }
-    ];
-  });
-}
+import { heldAt, layersOf, varies, type HeldSheet } from './layers.ts';
+import { rivetFor, type StackToPlan } from './plan-stack.ts';
 
 /** Rising numbers as one writes them: 1, 2, 3, 7 → `1–3, 7`. */
 export function asRanges(numbers: readonly number[]): string {
@@ -30,23 +17,19 @@ export function asRanges(numbers: readonly number[]): string {
   return ranges.map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`)).join(', ');
 }
 
-/** What tells one group of rivets from another: stack, size, and where layers change the length they take. */
-function groupKey(hole: PlannedHole, kind: KindLayout, joint: Joint, profile: RuleProfile): string {
-  if (!kind.layers) return `${hole.stack}:${hole.dash}`;
-  const length = rivetLength(
-    {
-      sheetsIn: [hole.gripIn],
-      dash: hole.dash,
-      head: joint.head,
-      alloy: joint.alloy,
-      increments: profile.increments,
-      lean: profile.lean,
-      dimpled: false
-    },
-    profile.multipliers
-  );
-  const layersThere = sheetsAt(kind.layers, hole.xIn).length;
-  return `${length.ok ? length.result.lengthDash : 'none'}:${hole.dash}:${layersThere}`;
+/** What tells one group of rivets from another where layers change: the sheets there, the length and the flush method. */
+function placeKey(
+  hole: PlannedHole,
+  held: readonly HeldSheet[],
+  joint: Joint,
+  profile: RuleProfile
+) {
+  const { length, flush } = rivetFor(held, hole.dash, joint, profile);
+  return [
+    length.ok ? length.result.lengthDash : 'none',
+    flush?.ok ? flush.result.method : '',
+    ...held.map(({ name }) => name)
+  ].join(':');
 }
 
 /**
@@ -61,32 +44,47 @@ export function groupStacks(
   profile: RuleProfile,
   usual: Dash
 ): StackToPlan[] {
-  const groups = new Map<string, { at: number; holes: PlannedHole[] }>();
+  const changing = kind.stackings.map(({ layers }) => varies(layers, kind.widthIn));
+  const layersUnder = (hole: PlannedHole | undefined) =>
+    kind.stackings[hole?.stack ?? 0]?.layers ?? [];
+  const groups = new Map<string, { spec: number; holes: PlannedHole[] }>();
   for (const hole of holes) {
-    const key = groupKey(hole, kind, joint, profile);
-    const group = groups.get(key) ?? { at: groups.size, holes: [] };
+    const spec = hole.stack;
+    const place = changing[spec]
+      ? placeKey(hole, heldAt(layersUnder(hole), hole.xIn), joint, profile)
+      : '';
+    const key = `${spec}:${hole.dash}:${place}`;
+    const group = groups.get(key) ?? { spec, holes: [] };
     group.holes.push(hole);
     groups.set(key, group);
   }
-  const stacks = [...groups.values()].map(({ at, holes: members }): StackToPlan => {
+  const stacks = [...groups.values()].map(({ spec, holes: members }, at): StackToPlan => {
     const [first] = members;
     const middle = members[members.length >> 1] ?? first;
-    const spec = kind.stacks[first?.stack ?? 0];
+    const sheets = heldAt(layersUnder(middle), middle?.xIn ?? 0);
+    const numbered = `holes ${asRanges(members.map((hole) => hole.number))}`;
+    const name = kind.stackings[spec]?.name ?? 'the stack';
     for (const hole of members) hole.stack = at;
     const grips = members.map((hole) => hole.gripIn);
-    const numbers = members.map((hole) => hole.number);
-    const min = grips.reduce((a, b) => Math.min(a, b), Infinity);
-    const max = grips.reduce((a, b) => Math.max(a, b), 0);
     return {
-      name: kind.layers || !spec ? `holes ${asRanges(numbers)}` : spec.name,
-      sheets:
-        kind.layers && middle ? sheetsAt(kind.layers, middle.xIn) : (spec?.sheets ?? joint.sheets),
+      name: !changing[spec] ? name : kind.stackings.length > 1 ? `${name}, ${numbered}` : numbered,
+      sheets,
       dash: first?.dash ?? usual,
       rivets: members.filter((hole) => hole.state === 'rivet').length,
-      gripsIn: { min, max }
+      gripsIn: {
+        min: grips.reduce((a, b) => Math.min(a, b), Infinity),
+        max: grips.reduce((a, b) => Math.max(a, b), 0)
+      }
     };
   });
-  return stacks.length > 0
-    ? stacks
-    : [{ name: 'the stack', sheets: joint.sheets, dash: usual, rivets: 0, gripsIn: null }];
+  return stacks.length > 0 ? stacks : [bareStack(joint, usual)];
 }
+
+/** All sheets over each other: the stack of a joint that cannot be laid out. */
+export const bareStack = (joint: Joint, dash: Dash): StackToPlan => ({
+  name: 'the stack',
+  sheets: heldAt(layersOf(joint.sheets, null), 0),
+  dash,
+  rivets: 0,
+  gripsIn: null
+});

@@ -4,18 +4,57 @@ import { rivetSize } from '../catalog/rivets.ts';
 import type { PlannedStack } from '../plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import type { Alloy, Dash, Head } from '../schema/fields.ts';
-import { flushMethod } from './flush-method.ts';
+import { flushMethod, type FlushMethod } from './flush-method.ts';
+import { gripOf, type HeldSheet } from './layers.ts';
 import { predictHead } from './predict-head.ts';
 import { rivetLength } from './rivet-length.ts';
 
 /** One stack of sheets and one rivet size. */
 export interface StackToPlan {
   name: string;
-  sheets: { name: string; thicknessIn: number }[];
+  sheets: HeldSheet[];
   dash: Dash;
   rivets: number;
   /** over the holes of this stack; null for the sheets' own sum */
   gripsIn: { min: number; max: number } | null;
+}
+
+/** The far sheet is raised at the hole too: protrusion may be reckoned from there. */
+const isDimpledThrough = (method: FlushMethod): boolean =>
+  method === 'dimple-together' || method === 'dimple-each';
+
+/** How much further out the head sits than the flat stack says, by a school; in. */
+const raisedIn = (
+  flush: PlannedStack['flush'],
+  dash: Dash,
+  school: RuleProfile['dimpled']
+): number =>
+  school === 'at-dimple' && flush?.ok && isDimpledThrough(flush.result.method)
+    ? rivetSize(dash).head.countersunk.heightIn
+    : 0;
+
+/**
+ * The rivet that a stack takes: how a flush head is let in, and the length.
+ *
+ * @source handbook 4.3; coats that stay on the sheets count towards the grip, never towards a sheet's thickness
+ */
+export function rivetFor(
+  sheets: readonly HeldSheet[],
+  dash: Dash,
+  { head, alloy }: { head: Head; alloy: Alloy },
+  { increments, lean, multipliers }: Pick<RuleProfile, 'increments' | 'lean' | 'multipliers'>
+): Pick<PlannedStack, 'flush' | 'length'> {
+  const metalIn = sheets.map((sheet) => sheet.thicknessIn);
+  const heldIn = sheets.flatMap(({ thicknessIn, coatIn }) =>
+    coatIn > 0 ? [thicknessIn, coatIn] : [thicknessIn]
+  );
+  const flush = head === 'countersunk' ? flushMethod({ sheetsIn: metalIn, dash }) : null;
+  const dimpled = flush?.ok === true && isDimpledThrough(flush.result.method);
+  const length = rivetLength(
+    { sheetsIn: heldIn, dash, head, alloy, increments, lean, dimpled },
+    multipliers
+  );
+  return { flush, length };
 }
 
 /**
@@ -29,14 +68,7 @@ export function planStack(
   { head, alloy }: { head: Head; alloy: Alloy },
   profile: RuleProfile
 ): PlannedStack {
-  const sheetsIn = sheets.map((sheet) => sheet.thicknessIn);
-  const flush = head === 'countersunk' ? flushMethod({ sheetsIn, dash }) : null;
-  const dimpled = flush?.ok === true && flush.result.method.startsWith('dimple');
-  const { increments, lean, headLimits: limits } = profile;
-  const length = rivetLength(
-    { sheetsIn, dash, head, alloy, increments, lean, dimpled },
-    profile.multipliers
-  );
+  const { flush, length } = rivetFor(sheets, dash, { head, alloy }, profile);
   const drill = rivetSize(dash).drill[profile.drill];
   const diameterIn = drillIn(drill);
   const hole = {
@@ -52,17 +84,18 @@ export function planStack(
       )
     ]
   };
+  const raised = raisedIn(flush, dash, profile.dimpled);
   const predicted = length.ok
     ? predictHead({
         dash,
         head,
-        gripIn: length.result.gripIn,
+        gripIn: length.result.gripIn + raised,
         lengthIn: length.result.lengthIn,
         holeIn: diameterIn,
-        limits
+        limits: profile.headLimits
       })
     : length;
-  const sumIn = sheetsIn.reduce((sum, thicknessIn) => sum + thicknessIn, 0);
+  const sumIn = gripOf(sheets);
   return {
     name,
     dash,
@@ -73,6 +106,7 @@ export function planStack(
     flush,
     length,
     hole,
-    head: predicted
+    head: predicted,
+    raisedIn: raised
   };
 }

@@ -30,7 +30,7 @@ export const RivetLengthResult = z.strictObject({
 });
 export type RivetLengthResult = z.infer<typeof RivetLengthResult>;
 
-const IDEAL_PROTRUSION_D = 1.5;
+export const IDEAL_PROTRUSION_D = 1.5;
 const STEPS_PER_IN = { sixteenth: 16, half: 32 };
 const ROUND = { nearest: roundHalfAway, long: ceilTo, short: floorTo };
 

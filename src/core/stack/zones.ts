@@ -11,7 +11,8 @@ import {
   MOST_HOLES,
   thicknessIn
 } from '../schema/fields.ts';
-import { atLeast, atMost, same } from '../units/tolerance.ts';
+import { same } from '../units/tolerance.ts';
+import { thicknessAt } from './layers.ts';
 import { rivetLength } from './rivet-length.ts';
 
 const place = (what: string) => lengthIn(what, { least: -100_000, most: 100_000 });
@@ -71,18 +72,9 @@ export interface Zones {
   changes: { afterIn: number; beforeIn: number; from: string | null; to: string | null }[];
 }
 
-/**
- * Grip at a place along the row: the layers that lie there. A hole on a layer's very end still goes
- * through it.
- */
+/** Grip at a place along the row: the layers that lie there. */
 export function gripAt(layers: readonly ZoneLayer[], xIn: number): number {
-  let gripIn = 0;
-  for (const layer of layers) {
-    if (!atLeast(xIn, layer.fromIn) || !atMost(xIn, layer.toIn)) continue;
-    const share = (xIn - layer.fromIn) / (layer.toIn - layer.fromIn);
-    gripIn += layer.thicknessAtFromIn + share * (layer.thicknessAtToIn - layer.thicknessAtFromIn);
-  }
-  return gripIn;
+  return layers.reduce((sum, layer) => sum + (thicknessAt(layer, xIn) ?? 0), 0);
 }
 
 function holeAt(xIn: number, input: ZonesInput, limits: Multipliers): ZoneHole {

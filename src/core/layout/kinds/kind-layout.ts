@@ -4,7 +4,7 @@ import type { Need } from '../../carry/needs.ts';
 import type { Multipliers } from '../../rules/multipliers.ts';
 import type { Dash, Head } from '../../schema/fields.ts';
 import type { WayOut } from '../../way-out.ts';
-import type { ZoneLayer } from '../../stack/zones.ts';
+import type { Stacking } from '../../stack/layers.ts';
 import type { Closed } from '../row-places.ts';
 import type { LineWish } from '../lines.ts';
 import type { Part, Shape } from '../shapes.ts';
@@ -60,12 +60,6 @@ export type CheckRule =
   | 'bend-clear'
   | 'no-metal';
 
-/** One stack of sheets that a group of rivets holds. */
-export interface StackSpec {
-  name: string;
-  sheets: { name: string; thicknessIn: number }[];
-}
-
 /** A hole that is drilled and never riveted. */
 export interface DrilledOnly {
   xIn: number;
@@ -102,9 +96,8 @@ export interface KindLayout {
   reliefs: Relief[];
   /** lines to draw that are no edge: a bend's tangent */
   marksOnly: { name: string; fromIn: [number, number]; toIn: [number, number] }[];
-  stacks: StackSpec[];
-  /** layers that begin, end or taper along x: the stack then follows the hole */
-  layers: ZoneLayer[] | null;
+  /** what the rivet lines go through; lines say which is theirs */
+  stackings: Stacking[];
   /** a drill larger than the rivet's own, in one part */
   growth: { part: string; drill: string; diameterIn: number } | null;
   /** which lines' rivets answer which need; `times`: both halves of a ring */
@@ -131,7 +124,6 @@ export const PLAIN = {
   cutOut: null,
   reliefs: [],
   marksOnly: [],
-  layers: null,
   growth: null,
   warnings: []
 } satisfies Partial<KindLayout>;

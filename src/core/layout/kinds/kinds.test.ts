@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { definition, layoutOf, planned, stops } from '../../../../tests/support/joints';
+import { definition, entered, layoutOf, planned, stops } from '../../../../tests/support/joints';
 import type { JointLayout } from '../../plan-shape';
+import { readEntered } from '../../joint/read-entered';
+import { newSheet } from '../../joint/sheets';
 
 const own = (perInch: string) => ({ perInch, perInchReason: 'made up for the test' });
 const keysOf = ({ lines }: JointLayout) => lines.map(({ key, holes }) => `${key}:${holes.length}`);
@@ -117,9 +119,9 @@ describe('a line on a flange', () => {
 describe('a long tapered member', () => {
   const joint = definition('tapered', ['', ''], {
     sheets: [
-      { name: 'skin', thicknessIn: '0.032', endThicknessIn: '', fromIn: '', toIn: '' },
-      { name: 'doubler', thicknessIn: '0.040', endThicknessIn: '', fromIn: '', toIn: '12' },
-      { name: 'cap', thicknessIn: '0.080', endThicknessIn: '0.040', fromIn: '', toIn: '' }
+      newSheet('skin', '0.032'),
+      { ...newSheet('doubler', '0.040'), toIn: '12' },
+      { ...newSheet('cap', '0.080'), endThicknessIn: '0.040' }
     ],
     lengthIn: '40',
     flangeIn: '1 1/2',
@@ -164,16 +166,18 @@ describe('a long tapered member', () => {
     }
   });
 
-  it('refuses a layer that ends before it begins', () => {
-    const [skin, doubler, cap] = joint.sheets;
-    if (!skin || !doubler || !cap) throw new Error('three sheets');
-    const { layout: refused } = planned({
-      ...joint,
-      sheets: [skin, { ...doubler, fromIn: 14 }, cap]
+  it('refuses a layer that ends before it begins, at its own field', () => {
+    const typed = entered('tapered', ['0.032', '0.040', '0.050'], {
+      lengthIn: '20',
+      flangeIn: '1'
     });
-    expect(refused.ok ? '' : refused.error.message).toMatch(
-      /doubler would end at 12 in, before it begins at 14/
+    const sheets = typed.sheets.map((sheet, at) =>
+      at === 1 ? { ...sheet, fromIn: '14', toIn: '12' } : sheet
     );
+    const read = readEntered({ ...typed, sheets });
+    expect(read.ok ? [] : read.problems).toEqual([
+      { path: 'sheets.1.toIn', message: 'a layer ends beyond where it begins', instead: null }
+    ]);
   });
 });
 

@@ -1,5 +1,6 @@
 import { answer } from '../../answer.ts';
 import type { JointOf } from '../../joint/kinds.ts';
+import { layersOf } from '../../stack/layers.ts';
 import { straight, type LineWish } from '../lines.ts';
 import { rect, type Part } from '../shapes.ts';
 import { figure } from './common-figures.ts';
@@ -54,7 +55,7 @@ export function layLap(joint: JointOf<'lap'>, context: LayContext): LaidKind {
       ...PLAIN,
       parts,
       lines,
-      stacks: [{ name: 'the lap', sheets }],
+      stackings: [{ name: 'the lap', layers: layersOf(sheets, widthIn) }],
       carrying: [
         { need: 'joint', words: 'the joint', lines: lines.map(({ key }) => key), times: 1 }
       ],

@@ -2,6 +2,7 @@ import { answer, num, workLine } from '../../answer.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
 import { nominalHead } from '../../catalog/head-limits.ts';
 import type { JointOf } from '../../joint/kinds.ts';
+import { layersOf } from '../../stack/layers.ts';
 import { evenly, straight } from '../lines.ts';
 import { rect } from '../shapes.ts';
 import { alongSpan } from './along.ts';
@@ -73,7 +74,7 @@ export function layLine(joint: JointOf<'line'>, context: LayContext): LaidKind {
         }
       ],
       marksOnly: [{ name: 'bend begins', fromIn: [0, bendIn], toIn: [lengthIn, bendIn] }],
-      stacks: [{ name: 'rivet line', sheets }],
+      stackings: [{ name: 'rivet line', layers: layersOf(sheets, lengthIn) }],
       carrying: [{ need: 'line', words: 'the line', lines: ['line-1'], times: 1 }],
       addedIn3: 0,
       figures: [

@@ -2,6 +2,7 @@ import { answer, notPossible, num, workLine } from '../../answer.ts';
 import { drillIn } from '../../catalog/drills.ts';
 import type { JointOf } from '../../joint/kinds.ts';
 import { clearPanelHole } from '../../ready/clear-panel-hole.ts';
+import { layersOf } from '../../stack/layers.ts';
 import { next32ndAbove } from '../../units/ruler.ts';
 import { atMost } from '../../units/tolerance.ts';
 import { evenly, straight, type LinePath, type LineWish } from '../lines.ts';
@@ -150,7 +151,7 @@ export function layPanel(joint: Panel, context: LayContext): LaidKind {
       ...PLAIN,
       parts,
       lines,
-      stacks: [{ name: 'the frame', sheets: joint.sheets }],
+      stackings: [{ name: 'the frame', layers: layersOf(joint.sheets, null) }],
       carrying: [],
       addedIn3: addedVolumeIn3(parts),
       growth: { part: joint.sheets[1]?.name ?? 'clear panel', drill, diameterIn: panelHoleIn },

@@ -1,5 +1,6 @@
 import { answer, num, workLine } from '../../answer.ts';
 import type { JointOf } from '../../joint/kinds.ts';
+import { layersOf } from '../../stack/layers.ts';
 import { above, below, ceilTo } from '../../units/tolerance.ts';
 import { cornerWays } from '../corner-ways.ts';
 import { patchLayout, type PatchRing } from '../patch-layout.ts';
@@ -211,13 +212,19 @@ export function layPatch(joint: Patch, context: LayContext): LaidKind {
             }))
           )
         : [],
-      stacks: [
-        { name: 'skin line', sheets: joint.sheets },
+      stackings: [
+        { name: 'skin line', layers: layersOf(joint.sheets, null) },
         ...(ownStack
           ? [
               {
                 name: 'insert line',
-                sheets: [{ name: 'insert', thicknessIn: insertSheetIn }, ...backing]
+                layers: layersOf(
+                  [
+                    { ...skinSheet, name: 'insert', film: false, thicknessIn: insertSheetIn },
+                    ...backing
+                  ],
+                  null
+                )
               }
             ]
           : [])

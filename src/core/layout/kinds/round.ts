@@ -1,5 +1,6 @@
 import { answer, notPossible, num, workLine } from '../../answer.ts';
 import type { JointOf } from '../../joint/kinds.ts';
+import { layersOf } from '../../stack/layers.ts';
 import { atMost } from '../../units/tolerance.ts';
 import { roundThe, type LineWish } from '../lines.ts';
 import { roundRings, type RoundRings } from '../round-rings.ts';
@@ -128,13 +129,19 @@ export function layRound(joint: Round, context: LayContext): LaidKind {
       parts,
       lines,
       cutOut,
-      stacks: [
-        { name: 'skin rings', sheets: joint.sheets },
+      stackings: [
+        { name: 'skin rings', layers: layersOf(joint.sheets, null) },
         ...(ownStack
           ? [
               {
                 name: 'insert ring',
-                sheets: [{ name: 'insert', thicknessIn: insertSheetIn }, ...backing]
+                layers: layersOf(
+                  [
+                    { ...skin, name: 'insert', film: false, thicknessIn: insertSheetIn },
+                    ...backing
+                  ],
+                  null
+                )
               }
             ]
           : [])

@@ -2,6 +2,7 @@ import { answer, notPossible, num, workLine, type WorkLine } from '../../answer.
 import { sizeZones } from '../../carry/needs.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
 import type { JointOf } from '../../joint/kinds.ts';
+import { layersOf } from '../../stack/layers.ts';
 import { next32ndAbove } from '../../units/ruler.ts';
 import { ceilTo } from '../../units/tolerance.ts';
 import { evenly, type LinePath, type LineWish } from '../lines.ts';
@@ -128,19 +129,6 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
       )
     ])
   );
-  const layers = joint.sheets.map(({ name, thicknessIn, endThicknessIn, fromIn, toIn }) => ({
-    name,
-    fromIn: fromIn ?? 0,
-    toIn: toIn ?? lengthIn,
-    thicknessAtFromIn: thicknessIn,
-    thicknessAtToIn: endThicknessIn ?? thicknessIn
-  }));
-  const backwards = layers.find((layer) => layer.toIn <= layer.fromIn);
-  if (backwards)
-    return notPossible(
-      'sheets',
-      `${backwards.name} would end at ${num(backwards.toIn)} in, before it begins at ${num(backwards.fromIn)} in`
-    );
   return answer(
     {
       ...PLAIN,
@@ -169,8 +157,7 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
         fromIn: [zone.fromIn, 0],
         toIn: [zone.fromIn, flangeIn]
       })),
-      stacks: [],
-      layers,
+      stackings: [{ name: 'the member', layers: layersOf(joint.sheets, lengthIn) }],
       carrying: zones.map((_, index) => ({
         need: `zone-${index + 1}`,
         words: zones.length === 1 ? 'the member' : `zone ${index + 1}`,

@@ -2,15 +2,10 @@ import { answer, num, workLine } from '../../answer.ts';
 import type { JointOf } from '../../joint/kinds.ts';
 import { straight, type LineWish } from '../lines.ts';
 import { addedVolumeIn3, rect, type Part } from '../shapes.ts';
+import { layersOf, type Stacking } from '../../stack/layers.ts';
 import { above } from '../../units/tolerance.ts';
 import { figure } from './common-figures.ts';
-import {
-  PLAIN,
-  type KindLayout,
-  type LaidKind,
-  type LayContext,
-  type StackSpec
-} from './kind-layout.ts';
+import { PLAIN, type KindLayout, type LaidKind, type LayContext } from './kind-layout.ts';
 import { layRows, rowFigures, wholeChecks } from './rows.ts';
 
 interface Sides {
@@ -19,7 +14,7 @@ interface Sides {
   far: string;
   straps: { name: string; layer: 'over' | 'under'; thicknessIn: number }[];
   /** near and far */
-  stacks: StackSpec[];
+  stackings: Stacking[];
   warnings: KindLayout['warnings'];
 }
 
@@ -27,7 +22,7 @@ interface Sides {
 function layTwoSided(
   joint: JointOf<'splice'> | JointOf<'sandwich'>,
   context: LayContext,
-  { near, far, straps, stacks, warnings }: Sides
+  { near, far, straps, stackings, warnings }: Sides
 ): LaidKind {
   const laid = layRows(joint, context);
   if (!laid.ok) return laid;
@@ -62,7 +57,7 @@ function layTwoSided(
     alongIn: rows[row]?.marksIn ?? [],
     givenIn: [],
     dash: context.dash,
-    stack: side === 'far' && stacks.length > 1 ? 1 : 0,
+    stack: side === 'far' && stackings.length > 1 ? 1 : 0,
     endsMayMove: true,
     endsAtEdge: joint.pattern === 'in-line' || row % 2 === 0
   });
@@ -86,7 +81,7 @@ function layTwoSided(
         ...strapParts.filter((part) => part.layer === 'over')
       ],
       lines,
-      stacks,
+      stackings,
       carrying: (['near', 'far'] as const).map((side) => ({
         need: 'joint',
         words: `the ${side} side`,
@@ -137,18 +132,18 @@ export function laySplice(joint: JointOf<'splice'>, context: LayContext): LaidKi
   const [skin, ...straps] = joint.sheets;
   const nearSkin = skin ?? { name: 'skin', thicknessIn: 0 };
   const farIn = joint.farSheetIn ?? nearSkin.thicknessIn;
-  const farSkin = { name: `far ${nearSkin.name}`, thicknessIn: farIn };
+  const farSkin = { ...nearSkin, name: `far ${nearSkin.name}`, thicknessIn: farIn };
   const strapsIn = straps.reduce((sum, strap) => sum + strap.thicknessIn, 0);
   const thickestIn = Math.max(nearSkin.thicknessIn, farIn);
   return layTwoSided(joint, context, {
     near: nearSkin.name,
     far: farSkin.name,
     straps: straps.map(({ name, thicknessIn }) => ({ name, thicknessIn, layer: 'under' })),
-    stacks: [
-      { name: 'near side', sheets: joint.sheets },
+    stackings: [
+      { name: 'near side', layers: layersOf(joint.sheets, joint.widthIn) },
       ...(farIn === nearSkin.thicknessIn
         ? []
-        : [{ name: 'far side', sheets: [farSkin, ...straps] }])
+        : [{ name: 'far side', layers: layersOf([farSkin, ...straps], joint.widthIn) }])
     ],
     warnings: above(thickestIn, strapsIn)
       ? [
@@ -188,7 +183,7 @@ export function laySandwich(joint: JointOf<'sandwich'>, context: LayContext): La
       { name: top.name, thicknessIn: top.thicknessIn, layer: 'over' },
       ...rest.map(({ name, thicknessIn }) => ({ name, thicknessIn, layer: 'under' as const }))
     ],
-    stacks: [{ name: 'both sides', sheets: joint.sheets }],
+    stackings: [{ name: 'both sides', layers: layersOf(joint.sheets, joint.widthIn) }],
     warnings
   });
 }

@@ -65,7 +65,7 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
     overlapIn: layout.result.heightIn,
     limits: rules.headLimits,
     predictedIn3: first.head.ok ? first.head.result.volumeIn3 : null,
-    stacks: stacks.flatMap(({ name, dash, length, hole }) =>
+    stacks: stacks.flatMap(({ name, dash, length, hole, raisedIn }) =>
       length.ok
         ? [
             {
@@ -73,7 +73,8 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
               dash,
               partNumber: length.result.partNumber,
               lengthIn: length.result.lengthIn,
-              holeIn: hole.diameterIn
+              holeIn: hole.diameterIn,
+              raisedIn
             }
           ]
         : []

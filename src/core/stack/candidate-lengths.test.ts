@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest';
+import { DEFAULT_PROFILE } from '../rules/profile';
+import { candidateLengths } from './candidate-lengths';
+
+const asked = {
+  dash: 4,
+  head: 'universal',
+  alloy: 'AD',
+  gripIn: 0.08,
+  headGripIn: 0.08,
+  holeIn: 0.1285,
+  pickedIn: 0.28125
+} as const;
+
+describe('lengths round the ideal', () => {
+  it('are weighed by protrusion and predicted head, the school’s one picked', () => {
+    const lengths = candidateLengths(asked, DEFAULT_PROFILE);
+    expect(
+      lengths.map(({ lengthDash, protrusionD, verdict, picked }) => [
+        lengthDash,
+        Number(protrusionD.toFixed(2)),
+        verdict,
+        picked
+      ])
+    ).toEqual([
+      ['3', 0.86, 'stop', false],
+      ['3.5', 1.11, 'good', false],
+      ['4', 1.36, 'good', false],
+      ['4.5', 1.61, 'good', true],
+      ['5', 1.86, 'good', false],
+      ['5.5', 2.11, 'stop', false]
+    ]);
+    // head metal in π/4·D³: protrusion less 0.00088725 × 0.08 / 0.125³; over 1.75² and 1.3²
+    const bands = lengths.map(({ head }) => (head.ok ? head.result.heightBandD : null));
+    expect(bands[1]).toEqual({ low: 0.38, high: expect.closeTo(1.07366 / 1.69, 4) as number });
+    expect(bands[4]).toEqual({ low: expect.closeTo(1.82366 / 3.0625, 4) as number, high: 0.65 });
+    expect(lengths[0]?.why).toMatch(/^0.86 D, must be over 1 and under 2 D; short/);
+    expect(lengths[5]?.why).toMatch(/folds over/);
+  });
+
+  it('are called out where their volume makes no good head', () => {
+    const tight = candidateLengths(asked, { ...DEFAULT_PROFILE, headLimits: 'tight' });
+    // -4.5: 1.57366 / 1.56² = 0.647 D, over the 0.55 D that is allowed
+    expect(tight.find(({ picked }) => picked)).toMatchObject({
+      verdict: 'attention',
+      why: expect.stringMatching(/^at no height both 1.45–1.56 D wide/) as string
+    });
+    // -4: 1.32366 / 1.56² = 0.5439, within
+    expect(tight.find(({ lengthDash }) => lengthDash === '4')?.verdict).toBe('good');
+  });
+
+  it('come in sixteenths where no half sizes are stocked, and never shorter than -2', () => {
+    const whole = candidateLengths(asked, { ...DEFAULT_PROFILE, increments: 'sixteenth' });
+    expect(whole.map(({ lengthDash }) => lengthDash)).toEqual(['2', '3', '4', '5', '6', '7']);
+    const thin = candidateLengths(
+      { ...asked, dash: 3, gripIn: 0.032, headGripIn: 0.032, holeIn: 0.098, pickedIn: null },
+      DEFAULT_PROFILE
+    );
+    expect(thin[0]?.lengthDash).toBe('2');
+    expect(thin.some(({ picked }) => picked)).toBe(false);
+  });
+});

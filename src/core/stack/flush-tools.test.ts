@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest';
+import type { FlushMethod } from './flush-method';
+import { flushTools } from './flush-tools';
+import { heldAt, layersOf } from './layers';
+
+const held = (...thick: number[]) =>
+  heldAt(
+    layersOf(
+      thick.map((thicknessIn, at) => ({ name: `sheet ${at + 1}`, thicknessIn })),
+      null
+    ),
+    0
+  );
+const ops = (thick: number[], method: FlushMethod, school: 'stepped' | 'all-100') =>
+  flushTools(held(...thick), 4, method, school, 'clad-2024').map((tool) =>
+    tool.op === 'dimple'
+      ? `dimple ${tool.punchDeg}/${tool.dieDeg}${tool.together ? ' together' : ''}`
+      : tool.op === 'countersink'
+        ? `countersink ${tool.cutDeg}`
+        : 'plain'
+  );
+
+describe('tools for a flush head', () => {
+  it.each([
+    [[0.063, 0.04], 'countersink', ['countersink 100', 'plain'], ['countersink 100', 'plain']],
+    [
+      [0.02, 0.02],
+      'dimple-together',
+      ['dimple 100/110 together', 'dimple 110/120 together'],
+      ['dimple 100/100 together', 'dimple 100/100 together']
+    ],
+    [
+      [0.025, 0.032, 0.025],
+      'dimple-each',
+      // no angle is told for a third sheet
+      ['dimple 100/110', 'dimple 110/120', 'dimple 120/null'],
+      ['dimple 100/100', 'dimple 100/100', 'dimple 100/100']
+    ],
+    [
+      [0.025, 0.071, 0.04],
+      'dimple-top-countersink-under',
+      ['dimple 100/110', 'countersink 110', 'plain'],
+      ['dimple 100/100', 'countersink 100', 'plain']
+    ]
+  ] as const)('%j: %s', (thick, method, stepped, all100) => {
+    expect(ops([...thick], method, 'stepped')).toEqual(stepped);
+    expect(ops([...thick], method, 'all-100')).toEqual(all100);
+  });
+
+  it('cuts deeper beneath a dimple and says what is left', () => {
+    const [, cut] = flushTools(
+      held(0.025, 0.071),
+      4,
+      'dimple-top-countersink-under',
+      'all-100',
+      'clad-2024'
+    );
+    // 0.042 + 0.3054073 × 0.025 = 0.0496352; 7.6 clicks more; 0.225 + 2·tan 50° × 0.0076352
+    expect(cut).toMatchObject({
+      op: 'countersink',
+      depthIn: expect.closeTo(0.0496352, 6) as number,
+      wallIn: expect.closeTo(0.0213648, 6) as number,
+      diameterIn: expect.closeTo(0.2431984, 6) as number,
+      byTrial: false,
+      nest: { clicks: 8 }
+    });
+    const stepped = flushTools(
+      held(0.025, 0.071),
+      4,
+      'dimple-top-countersink-under',
+      'stepped',
+      'clad-2024'
+    )[1];
+    expect(stepped).toMatchObject({ cutDeg: 110, byTrial: true });
+  });
+
+  it('leaves less than nothing where the cut goes through', () => {
+    const [top] = flushTools(held(0.04, 0.04), 5, 'none', 'stepped', 'clad-2024');
+    expect(top).toMatchObject({ op: 'countersink', wallIn: expect.closeTo(-0.015, 12) as number });
+  });
+
+  it('asks for heat in the harder tempers', () => {
+    const [skin, doubler] = held(0.025, 0.032);
+    if (!skin || !doubler) throw new Error('two sheets');
+    const hot = (material: typeof skin.material, family: 'clad-2024' | 'high-strength') =>
+      flushTools([{ ...skin, material }, doubler], 4, 'dimple-each', 'stepped', family).map(
+        (tool) => (tool.op === 'dimple' ? tool.hot : '')
+      );
+    expect(hot('7075-T6 clad', 'clad-2024')).toEqual(['hot', 'cold']);
+    expect(hot('', 'high-strength')).toEqual(['ask', 'ask']);
+    expect(hot('2024-T3 clad', 'high-strength')).toEqual(['cold', 'ask']);
+  });
+});

@@ -1,0 +1,161 @@
+import { num, workLine, type WorkLine } from '../answer.ts';
+import { rivetSize } from '../catalog/rivets.ts';
+import type { RuleProfile } from '../rules/profile.ts';
+import type { Dash, Family } from '../schema/fields.ts';
+import { above, atLeast } from '../units/tolerance.ts';
+import { dimpleNest } from './dimple-nest.ts';
+import { COUNTERSINK_SHEET_IN, type FlushMethod } from './flush-method.ts';
+import type { HeldSheet } from './layers.ts';
+
+type AngleSchool = RuleProfile['dimpleAngles'];
+
+/** Whether a sheet must be dimpled hot: it must, it may have to (its temper is not told), or not. */
+export type Hot = 'hot' | 'ask' | 'cold';
+
+/** What is done to one sheet, and with which tools; lengths in inches, angles in degrees. */
+export type FlushTool =
+  | { op: 'plain'; sheet: number; name: string }
+  | {
+      op: 'countersink';
+      sheet: number;
+      name: string;
+      cutDeg: number;
+      depthIn: number;
+      /** metal left under the cut; negative where it goes through */
+      wallIn: number;
+      diameterIn: number;
+      /** the depth of another angle is found by trial */
+      byTrial: boolean;
+      /** deeper than flush, for a dimple to nest in */
+      nest: { extraIn: number; clicks: number } | null;
+      work: WorkLine[];
+    }
+  | {
+      op: 'dimple';
+      sheet: number;
+      name: string;
+      /** null: no angle is told for a sheet this far down */
+      punchDeg: number | null;
+      dieDeg: number | null;
+      /** dimpled in one go with the others, the rivet's head as punch */
+      together: boolean;
+      hot: Hot;
+    };
+
+const HEAD_DEG = 100;
+/** Angle at the top face of each dimpled sheet in turn, and beneath the last. */
+const STEPPED_DEG = [100, 110, 120];
+const UNDER_DIMPLE_DEG = 110;
+
+/** Angles of punch and die for a sheet, counted from the top; null beyond what the school tells. */
+export const dimpleAngles = (
+  school: AngleSchool,
+  sheet: number
+): { punchDeg: number | null; dieDeg: number | null } =>
+  school === 'all-100'
+    ? { punchDeg: HEAD_DEG, dieDeg: HEAD_DEG }
+    : { punchDeg: STEPPED_DEG[sheet] ?? null, dieDeg: STEPPED_DEG[sheet + 1] ?? null };
+
+/** Harder tempers crack when dimpled cold (handbook 4.3). */
+function hotFor({ material }: HeldSheet, family: Family): Hot {
+  if (material.startsWith('7075')) return 'hot';
+  return material === '' && family === 'high-strength' ? 'ask' : 'cold';
+}
+
+function countersink(
+  { name, thicknessIn }: HeldSheet,
+  sheet: number,
+  dash: Dash,
+  dimpledIn: number,
+  school: AngleSchool
+): FlushTool {
+  const { heightIn, diameterIn } = rivetSize(dash).head.countersunk;
+  if (dimpledIn === 0)
+    return {
+      op: 'countersink',
+      sheet,
+      name,
+      cutDeg: HEAD_DEG,
+      depthIn: heightIn,
+      wallIn: thicknessIn - heightIn,
+      diameterIn,
+      byTrial: false,
+      nest: null,
+      work: [
+        workLine('depth of the cut', `100° head of dash ${dash}`, heightIn, 'in'),
+        workLine(
+          'left under it',
+          `${num(thicknessIn)} − ${num(heightIn)}`,
+          thicknessIn - heightIn,
+          'in'
+        )
+      ]
+    };
+  const nest = dimpleNest({ skinIn: dimpledIn, dash });
+  if (!nest.ok) throw new RangeError(nest.error.message);
+  const { extraDepthIn, extraClicks, nestDiameterIn } = nest.result;
+  const depthIn = heightIn + extraDepthIn;
+  return {
+    op: 'countersink',
+    sheet,
+    name,
+    cutDeg: school === 'stepped' ? UNDER_DIMPLE_DEG : HEAD_DEG,
+    depthIn,
+    wallIn: thicknessIn - depthIn,
+    diameterIn: nestDiameterIn,
+    byTrial: school === 'stepped',
+    nest: { extraIn: extraDepthIn, clicks: extraClicks },
+    work: [
+      ...nest.work,
+      workLine('depth of the cut', `${num(heightIn)} + ${num(extraDepthIn)}`, depthIn, 'in'),
+      workLine(
+        'left under it',
+        `${num(thicknessIn)} − ${num(depthIn)}`,
+        thicknessIn - depthIn,
+        'in'
+      )
+    ]
+  };
+}
+
+/** The sheet that is cut; beyond the last where all are dimpled. */
+function cutSheet(held: readonly HeldSheet[], method: FlushMethod): number {
+  if (method.startsWith('dimple-') && method !== 'dimple-top-countersink-under') return held.length;
+  if (atLeast(held[0]?.thicknessIn ?? 0, COUNTERSINK_SHEET_IN)) return 0;
+  const thick = held.findIndex(
+    ({ thicknessIn }, at) => at > 0 && above(thicknessIn, COUNTERSINK_SHEET_IN)
+  );
+  return thick === -1 ? held.length : thick;
+}
+
+/**
+ * What is done to each sheet of a flush stack, from the top, with the angles of one school.
+ *
+ * @param held sheets at the hole, in
+ * @returns one entry a sheet; where there is no standard method, what would have been tried, so that one sees why
+ * @source handbook 4.3
+ */
+export function flushTools(
+  held: readonly HeldSheet[],
+  dash: Dash,
+  method: FlushMethod,
+  school: AngleSchool,
+  family: Family
+): FlushTool[] {
+  const cutAt = cutSheet(held, method);
+  const dimpledIn = held
+    .slice(0, Math.max(0, cutAt))
+    .reduce((sum, sheet) => sum + sheet.thicknessIn, 0);
+  return held.map((sheet, at): FlushTool => {
+    if (at === cutAt) return countersink(sheet, at, dash, dimpledIn, school);
+    if (at > cutAt) return { op: 'plain', sheet: at, name: sheet.name };
+    return {
+      op: 'dimple',
+      sheet: at,
+      name: sheet.name,
+      ...dimpleAngles(school, at),
+      together: method === 'dimple-together',
+      hot: hotFor(sheet, family)
+    };
+  });
+}

@@ -1,0 +1,113 @@
+import { describe, expect, it } from 'vitest';
+import { definition, entered, planned, stops } from '../../../tests/support/joints';
+import { DEFAULT_PROFILE } from '../rules/profile';
+import { newSheet } from '../joint/sheets';
+import { readEntered } from '../joint/read-entered';
+
+const skin = newSheet('skin', '0.032');
+const strip = newSheet('strip', '0.040');
+const lap = (sheets: (typeof skin)[], change = {}) =>
+  definition('lap', ['', ''], {
+    sheets,
+    widthIn: '10',
+    dash: 4,
+    perInch: '2',
+    perInchReason: 'own sheet',
+    ...change
+  });
+const parts = (plan: ReturnType<typeof planned>) =>
+  plan.stacks.map(({ length }) => length.ok && length.result.lengthDash);
+
+describe('layers of any straight joint', () => {
+  it('change the rivet where they begin, on every line, half way between two holes', () => {
+    const line = definition('line', ['', ''], {
+      sheets: [skin, { ...newSheet('doubler', '0.063'), toIn: '5' }, strip],
+      lengthIn: '10',
+      flangeIn: '1',
+      bendRadiusIn: '1/8',
+      carries: 'attach',
+      dash: 4
+    });
+    const plan = planned(line);
+    // 8 holes from 9/32 to 9 23/32, 1.348 in apart: the fifth is past 5 in
+    expect(
+      plan.lengthRuns.map(({ fromHole, toHole, partNumber }) => [fromHole, toHole, partNumber])
+    ).toEqual([
+      [1, 4, 'MS20470AD4-5'],
+      [5, 8, 'MS20470AD4-4']
+    ]);
+    expect(plan.lengthChanges).toMatchObject([
+      { afterHole: 4, beforeHole: 5, from: 'MS20470AD4-5', to: 'MS20470AD4-4' }
+    ]);
+    expect(plan.lengthChanges[0]?.xIn).toBeCloseTo(5, 9);
+  });
+
+  it('stop the joint where fewer than two lie at a hole, and point there', () => {
+    const plan = planned(lap([skin, { ...strip, toIn: '6' }]));
+    expect(stops(plan)).toContain('Holes that hold nothing together');
+    const warning = plan.warnings.find(({ title }) => title.startsWith('Holes that hold'));
+    const beyond = plan.holes.filter(({ xIn }) => xIn > 6).map(({ number }) => number);
+    expect(warning?.holes).toEqual(beyond);
+    expect(beyond.length).toBeGreaterThan(3);
+  });
+
+  it('that lie under no hole are named', () => {
+    const plan = planned(lap([skin, strip, { ...newSheet('shim', '0.016'), fromIn: '11' }]));
+    expect(plan.warnings.map(({ title }) => title)).toContain('shim lies under no hole');
+  });
+
+  it('count sealant into the grip, and never into a sheet', () => {
+    const plain = planned(lap([skin, strip]));
+    const coated = planned(lap([{ ...skin, coatIn: '0.020' }, strip]));
+    // 0.072 + 1.5 × 0.125 = 0.2595 → -4; with 0.020 more, 0.2795 → -4.5
+    expect([parts(plain), parts(coated)]).toEqual([['4'], ['4.5']]);
+    expect(coated.holes[0]?.gripIn).toBeCloseTo(0.092, 12);
+    expect(coated.required).toEqual(plain.required);
+  });
+
+  it('with film are warned of, and film is not counted', () => {
+    const plan = planned(lap([{ ...skin, film: true }, strip]));
+    expect(plan.warnings.map(({ title }) => title)).toContain('Film is still on skin');
+    expect(plan.holes[0]?.gripIn).toBeCloseTo(0.072, 12);
+  });
+
+  it('hold a run to its window at both its ends', () => {
+    // grip 0.072 to 0.142 under one length: sixteenths, leaning long, dash 3
+    const plan = planned(lap([skin, { ...strip, endThicknessIn: '0.110' }], { dash: 3 }), {
+      ...DEFAULT_PROFILE,
+      increments: 'sixteenth',
+      lean: 'long'
+    });
+    const worst = plan.stacks.flatMap(({ length, gripMinIn }) =>
+      length.ok ? [(length.result.lengthIn - gripMinIn) / 0.09375] : []
+    );
+    expect(Math.max(...worst)).toBeGreaterThan(2);
+    expect(stops(plan).some((title) => title.startsWith('Protrusion outside'))).toBe(true);
+  });
+
+  it('do not begin or end in a patch', () => {
+    const typed = entered('patch', ['0.032', '0.040'], { cutoutWIn: '3', cutoutHIn: '2' });
+    const [first, second] = typed.sheets;
+    if (!first || !second) throw new Error('two sheets');
+    const read = readEntered({ ...typed, sheets: [first, { ...second, toIn: '2' }] });
+    expect(read.ok ? [] : read.problems.map(({ path }) => path)).toEqual(['sheets.1.fromIn']);
+  });
+
+  it('of harder temper are to be dimpled hot; of another family, the guidance is asked about', () => {
+    const plan = planned(
+      lap(
+        [{ ...newSheet('skin', '0.025'), material: '7075-T6 clad' }, newSheet('strip', '0.032')],
+        {
+          head: 'countersunk',
+          perInch: '',
+          perInchReason: ''
+        }
+      )
+    );
+    expect(plan.warnings.map(({ title }) => title)).toEqual(
+      expect.arrayContaining(['Dimple hot', 'skin is 7075-T6 clad'])
+    );
+    const way = plan.warnings.find(({ title }) => title === 'skin is 7075-T6 clad')?.ways?.[0];
+    expect(way?.change).toEqual({ family: 'high-strength' });
+  });
+});

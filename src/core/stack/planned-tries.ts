@@ -1,0 +1,30 @@
+import type { Joint } from '../joint/kinds.ts';
+import type { PlannedHole } from '../layout/holes.ts';
+import type { PlannedStack, PlannedTry } from '../plan-shape.ts';
+import type { RuleProfile } from '../rules/profile.ts';
+import { measuredProtrusion } from './measured-protrusion.ts';
+import { partNumber } from './part-number.ts';
+
+/** What each rivet that was put in and measured says of the stack at its own hole. */
+export function plannedTries(
+  tries: Joint['tries'],
+  holes: readonly PlannedHole[],
+  stacks: readonly PlannedStack[],
+  profile: RuleProfile
+): PlannedTry[] {
+  return tries.flatMap(({ hole: number, partNumber: text, protrusionIn }) => {
+    if (protrusionIn === null) return [];
+    const hole = holes.find((candidate) => candidate.number === number);
+    const sheets = hole && stacks[hole.stack]?.sheets;
+    const read = partNumber({ text });
+    const found =
+      hole && sheets && read.ok
+        ? measuredProtrusion(
+            { dash: read.result.dash, lengthIn: read.result.lengthIn, protrusionIn },
+            { gripIn: hole.gripIn, sheets },
+            profile.multipliers
+          )
+        : null;
+    return [{ hole: number, partNumber: text, found }];
+  });
+}
