@@ -4,6 +4,7 @@ import type { EnteredOf } from '../src/core/joint/kinds.ts';
 import { newJoint } from '../src/core/joint/new-joint.ts';
 import { newSheet } from '../src/core/joint/sheets.ts';
 import { DEFAULT_PROFILE } from '../src/core/rules/profile.ts';
+import type { StockMove } from '../src/core/stock/stock.ts';
 import type { SeenFlag } from '../src/core/check/findings.ts';
 import type { Database } from '../src/lib/server/db/connect.ts';
 import { recordHead } from '../src/lib/server/services/hole-events.ts';
@@ -12,6 +13,7 @@ import { addJob } from '../src/lib/server/services/jobs.ts';
 import { addJoint } from '../src/lib/server/services/joints.ts';
 import type { Outcome } from '../src/lib/server/services/outcome.ts';
 import { addPerson } from '../src/lib/server/services/people.ts';
+import { moveStock } from '../src/lib/server/services/stock.ts';
 import { addProfile } from '../src/lib/server/services/profiles.ts';
 
 function must<T>(outcome: Outcome<T>): T {
@@ -49,6 +51,21 @@ export const FLUSH_LAP: EnteredOf<'lap'> = {
   scale: '0.5mm',
   widthIn: '240mm',
   sheets: sheets(['wing skin', '0.071'], ['doubler', '0.050'])
+};
+
+/** Both skins too thin to cut: dimpled one by one, sealant between, a doubler over the first half. */
+export const FIN_STRIP: EnteredOf<'lap'> = {
+  ...newJoint('lap'),
+  head: 'countersunk',
+  location: 'intermediate-frame',
+  dash: 3,
+  scale: '1/64',
+  widthIn: '9 1/8',
+  sheets: [
+    { ...newSheet('fin skin', '0.025'), material: '2024-T3 clad', coatIn: '0.004' },
+    { ...newSheet('doubler', '0.020'), material: '2024-T3 clad', toIn: '4 3/8' },
+    { ...newSheet('leading strip', '0.032'), material: '2024-T3 clad' }
+  ]
 };
 
 /** Someone wrote 0.32 for 0.032: the station shows how that is caught. */
@@ -150,6 +167,33 @@ export const FLOAT_STRINGER: EnteredOf<'sandwich'> = {
   sheets: sheets(['upper strap', '0.032'], ['stringer 6', '0.040'], ['lower strap', '0.032'])
 };
 
+/** Rivets in the drawers: part, lot, drawer, how many came in, kept cold. */
+const DRAWERS: [string, string, string, number, boolean][] = [
+  ['MS20470AD4-4.5', 'PK-218', 'drawer 4 c', 160, false],
+  ['MS20470AD4-4.5', 'PK-231', 'drawer 4 c', 400, false],
+  ['MS20470AD4-4', 'PK-219', 'drawer 4 b', 145, false],
+  ['MS20470AD3-3', 'PK-207', 'drawer 3 a', 350, false],
+  ['MS20470AD5-5', 'PK-221', 'drawer 5 c', 90, false],
+  ['MS20470AD5-5.5', 'PK-224', 'drawer 5 d', 220, false],
+  ['MS20470AD6-7', 'PK-225', 'drawer 6 a', 160, false],
+  ['MS20426AD5-5.5', 'PK-226', 'drawer 15 d', 40, false],
+  ['MS20426AD3-3.5', 'PK-229', 'drawer 13 b', 200, false],
+  ['MS20470DD6-8', 'PK-233', 'cold box, tray 2', 75, true]
+];
+
+const stockOf = (at: number): StockMove[] =>
+  DRAWERS.map(([partNumber, lot, place, count, cold]) => ({
+    kind: 'received',
+    id: randomUUID(),
+    at: new Date(at).toISOString(),
+    note: '',
+    partNumber,
+    lot,
+    place,
+    cold,
+    count
+  }));
+
 /** Heads measured so far on the bottom lap: hole, diameter and height in inches, what the eye saw. */
 const MEASURED: [number, number, number, SeenFlag[]][] = [
   [1, 0.187, 0.063, []],
@@ -207,6 +251,7 @@ export async function seedDemoData(database: Database): Promise<boolean> {
   must(await addJoint(database, wing, 'Front spar cap, upper', SPAR_CAP, ilse.id));
   must(await addJoint(database, wing, 'Nose window frame', NOSE_WINDOW, ilse.id));
   must(await addJoint(database, wing, 'Float stringer 6, broken', FLOAT_STRINGER, ilse.id));
+  must(await addJoint(database, wing, 'Fin, leading strip', FIN_STRIP, ilse.id));
   const lap = must(await addJoint(database, hull, 'Bottom skin lap, bay 9', BOTTOM_LAP, ilse.id));
 
   must(await issueJoint(database, lap, 1, ilse.id));
@@ -229,5 +274,6 @@ export async function seedDemoData(database: Database): Promise<boolean> {
         ilse.id
       )
     );
+  must(await moveStock(database, stockOf(started), ilse.id));
   return true;
 }

@@ -3,7 +3,9 @@
   import type { Snippet } from 'svelte';
   import { untrack } from 'svelte';
   import { page } from '$app/state';
+  import CircleDot from '@lucide/svelte/icons/circle-dot';
   import Moon from '@lucide/svelte/icons/moon';
+  import Package from '@lucide/svelte/icons/package';
   import Scale from '@lucide/svelte/icons/scale';
   import Sun from '@lucide/svelte/icons/sun';
   import UserRound from '@lucide/svelte/icons/user-round';
@@ -30,6 +32,12 @@
     </a>
     <a href="/" aria-current={here === '/' ? 'page' : undefined}
       ><LayoutDashboard size={22} /> Bench</a
+    >
+    <a href="/stock" aria-current={here === '/stock' ? 'page' : undefined}
+      ><Package size={22} /> Stock</a
+    >
+    <a href="/rivets" aria-current={here === '/rivets' ? 'page' : undefined}
+      ><CircleDot size={22} /> Rivets</a
     >
     <a href="/rules" aria-current={here === '/rules' ? 'page' : undefined}
       ><Scale size={22} /> Rules</a

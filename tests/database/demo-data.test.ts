@@ -24,7 +24,7 @@ describe('the demo data', () => {
     const states = joints.map((joint) => joint.state);
     expect(states.filter((state) => state === 'checking')).toHaveLength(1);
     expect(states.filter((state) => state === 'unreadable')).toHaveLength(1);
-    expect(states.filter((state) => state === 'planned')).toHaveLength(9);
+    expect(states.filter((state) => state === 'planned')).toHaveLength(10);
     expect(joints.find((joint) => joint.state === 'checking')?.verdicts).toEqual({
       accept: 9,
       'drive-more': 1,

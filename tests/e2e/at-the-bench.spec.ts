@@ -131,7 +131,8 @@ test('the section is to scale: grip, protrusion and head', async ({ page, app })
   near((await box('.rivet')).width, 0.125);
   near((await box('.nominal')).width, 0.1875);
   near((await box('.nominal')).height, 0.0625);
-  near((await box('.shop')).width, 0.2218);
+  // it rests at the middle of the band, 0.51 to 0.65 D
+  near((await box('.shop')).height, 0.0727);
 });
 
 test('what the eye saw outweighs a good measurement', async ({ page, app }) => {

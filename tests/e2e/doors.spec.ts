@@ -88,6 +88,8 @@ for (const mode of ['light', 'dark'])
       '/',
       job ?? '',
       '/rules',
+      '/stock',
+      '/rivets',
       `${patch}/carry`,
       `${patch}/lay-out`,
       `${flange}/lay-out`,

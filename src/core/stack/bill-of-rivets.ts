@@ -7,11 +7,14 @@ import { partNumber } from './part-number.ts';
 
 const count = z.int('a whole number is expected').min(0).max(10_000_000);
 
+/** What a shop draws beyond the count: a tenth, and never fewer than five. */
+export const USUAL_SPARES = { percent: 10, atLeast: 5 };
+
 export const BillOfRivetsInput = z.strictObject({
   needs: z.array(z.strictObject({ partNumber: z.string().max(60), count })).max(10_000),
   spares: z
     .strictObject({ percent: z.number().min(0).max(1000), atLeast: count })
-    .default({ percent: 10, atLeast: 5 }),
+    .default(USUAL_SPARES),
   /** counts by part number, when the shop keeps them */
   onHand: z.record(z.string(), count).optional()
 });

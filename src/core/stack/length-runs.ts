@@ -87,3 +87,7 @@ export function lengthRuns(
   }
   return { runs, changes };
 }
+
+/** A part number by what tells neighbouring rivets apart: its size and length. */
+export const shortPart = (partNumber: string | null): string =>
+  partNumber === null ? 'none' : (/\d-[\d.]+$/.exec(partNumber)?.[0] ?? partNumber);

@@ -81,6 +81,10 @@ const coneAt = (radiusIn: number, xIn: number, aboveIn: number): number =>
 const mouthIn = (radiusIn: number, aboveIn: number): number =>
   radiusIn + aboveIn * (1 / SIN - 1) * TAN;
 
+/** Radius at which the cone of a dimpled stack of some thickness comes out of its far face, in. */
+export const dimpleMouthIn = (dash: Dash, thicknessIn: number): number =>
+  mouthIn(rivetSize(dash).head.countersunk.diameterIn / 2, thicknessIn);
+
 function dimpled(
   topIn: number,
   bottomIn: number,

@@ -9,7 +9,7 @@ import { fullHoleHeightIn, type DrivenRivet } from './driving.ts';
 import { flushPath, type FlushStep } from './flush-path.ts';
 import { flushTools, type FlushTool } from './flush-tools.ts';
 import { predictHead, type PredictHeadResult } from './predict-head.ts';
-import { sectionOf, type Section } from './section.ts';
+import { dimpleMouthIn, sectionOf, type Section } from './section.ts';
 
 /** How a flush head is let in: the rule as walked, and the tools under both angle schools. */
 export interface FlushView {
@@ -33,6 +33,8 @@ export interface DimpleReckoning {
 /** Everything that the Stack station shows of one stack beyond its plan; lengths in inches. */
 export interface StackView {
   section: Section;
+  /** half of the sheet shown */
+  besideIn: number;
   /** null where no head can be made of it */
   rivet: DrivenRivet | null;
   /** from where to where it is driven, past the sheets: the protrusion down to a little under the lowest good height */
@@ -43,8 +45,9 @@ export interface StackView {
   reckonings: DimpleReckoning[];
 }
 
-/** Half of the sheet shown beside a rivet, in diameters. */
-export const BESIDE_D = 1.45;
+/** Half of the sheet shown beside a rivet, in diameters, and flat metal beyond a dimple's mouth. */
+const BESIDE_D = 1.25;
+const FLAT_BEYOND_D = 0.25;
 /** The slider goes this low, in D: under every limit, so that one sees an over-driven head too. */
 const LOWEST_D = 0.3;
 
@@ -124,12 +127,17 @@ export function stackView(stack: PlannedStack, joint: Joint, profile: RuleProfil
           protrusionIn: length.result.protrusionIn - stack.raisedIn
         }
       : null;
+  const besideIn = Math.max(
+    BESIDE_D * D,
+    flush ? dimpleMouthIn(dash, gripIn) + FLAT_BEYOND_D * D : 0
+  );
   return {
+    besideIn,
     section: sectionOf(
       sheets,
       flush?.tools ?? [],
       { dash, head: joint.head },
-      { holeIn: hole.diameterIn, lengthIn, besideIn: BESIDE_D * D }
+      { holeIn: hole.diameterIn, lengthIn, besideIn }
     ),
     rivet,
     travel: rivet

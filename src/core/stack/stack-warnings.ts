@@ -161,7 +161,7 @@ const tryWarnings = (tries: readonly PlannedTry[]): Said[] =>
       {
         level: 'attention',
         title: `Hole ${hole}: ${num(Math.round(Math.abs(differenceIn) * 10_000) / 10_000)} in ${differenceIn > 0 ? 'more' : 'less'} in the grip than the stack says`,
-        text: `${causes.join('; ')}.`,
+        text: `Look for: ${causes.join('; ')}.`,
         holes: [hole]
       }
     ];

@@ -49,6 +49,7 @@ interface Figures {
 }
 
 const lb = (value: number) => `${num(Math.round(value))} lb`;
+const inches = (value: number) => `${num(Math.round(value * 10_000) / 10_000)} in`;
 const grams = 453.592_37;
 const LEAST_BEARING_EDGE_D = 1.5;
 
@@ -137,14 +138,14 @@ function compare(name: string, key: string, then: Choice, asked: Asked): Substit
   const leastEdgeIn = limits.edgeMinD[then.head] * D;
   add({
     label: 'Edge distance',
-    now: `${num(edgeIn)} in there`,
-    then: `at least ${num(leastEdgeIn)} in`,
+    now: `${inches(edgeIn)} there`,
+    then: `at least ${inches(leastEdgeIn)}`,
     level: atLeast(edgeIn, leastEdgeIn) ? 'same' : 'stop'
   });
   add({
     label: 'Pitch',
-    now: `${num(pitchIn)} in there`,
-    then: `at least ${num(limits.pitchMinD * D)} in`,
+    now: `${inches(pitchIn)} there`,
+    then: `at least ${inches(limits.pitchMinD * D)}`,
     level: atLeast(pitchIn, limits.pitchMinD * D) ? 'same' : 'stop'
   });
   const handling = (alloy: Alloy) =>

@@ -1,5 +1,6 @@
 import { getContext, setContext, untrack } from 'svelte';
 import type { EnteredJoint, Joint } from '$core/joint/kinds.ts';
+import type { EnteredSheet } from '$core/joint/sheets.ts';
 import { differences } from '$core/joint/differences.ts';
 import { readEntered, type EntryProblem } from '$core/joint/read-entered.ts';
 import type { Plan, Station } from '$core/plan-shape.ts';
@@ -125,7 +126,7 @@ export class Workspace {
     this.save.touch();
   }
 
-  editSheet(index: number, change: Record<string, string>): void {
+  editSheet(index: number, change: Partial<EnteredSheet>): void {
     const sheets = this.entered.sheets.map((sheet, at) =>
       at === index ? { ...sheet, ...change } : sheet
     );

@@ -10,8 +10,10 @@
     head: PredictHeadResult;
     diameterIn: number;
     limits: HeadLimitsKey;
+    /** how high it stands in the section, in D */
+    atD?: number;
   }
-  let { head, diameterIn, limits }: Props = $props();
+  let { head, diameterIn, limits, atD }: Props = $props();
   let widthPx = $state(700);
   let heightPx = $state(220);
   const LEFT = 62;
@@ -76,6 +78,10 @@
       </text>
     {/if}
     <path class="line" d={path} />
+    {#if atD !== undefined && atD <= tallest}
+      {@const wideD = Math.sqrt((4 * head.volumeIn3) / (Math.PI * atD)) / diameterIn ** 1.5}
+      <circle class="now" cx={x(atD)} cy={y(Math.max(1, wideD))} r="6" />
+    {/if}
     <path class="nominal" d="M{x(NOMINAL_HEIGHT_D) - 6} {y(NOMINAL_DIAMETER_D)} h12 m-6 -6 v12" />
     <text
       class="draw-note"
@@ -115,6 +121,9 @@
     fill: none;
     stroke: var(--ink);
     stroke-width: 2.2;
+  }
+  .now {
+    fill: var(--ink);
   }
   .nominal {
     stroke: var(--olive-deep);

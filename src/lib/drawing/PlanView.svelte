@@ -9,6 +9,7 @@
   import type { Place } from './part-path';
   import { datumLine, placeDims } from './plan-dims';
   import PlanFixedGrips from './PlanFixedGrips.svelte';
+  import PlanLengthChanges from './PlanLengthChanges.svelte';
   import PlanHoles from './PlanHoles.svelte';
   import PlanHolesCanvas from './PlanHolesCanvas.svelte';
   import PlanMetal from './PlanMetal.svelte';
@@ -171,6 +172,12 @@
       {#if !onCanvas}
         <PlanHoles {marks} {numbers} {place} radiusPx={holeRadius} {picked} {onpick} />
       {/if}
+      <PlanLengthChanges
+        changes={shown.plan.lengthChanges}
+        lines={layout.lines}
+        {place}
+        topIn={extent.yIn}
+      />
       {#each layout.removed as gone (gone.number)}
         <path class="gone" d="M{place.x(gone.xIn) - 6} {place.y(gone.yIn) - 6}l12 12m0 -12l-12 12"
           ><title>hole {gone.number} was taken out</title></path

@@ -2,6 +2,7 @@
   import { untrack } from 'svelte';
   import type { LaidLine, PlannedHole } from '$core/layout/holes.ts';
   import { alongOf } from '$core/layout/lines.ts';
+  import { shortPart, type LengthChange } from '$core/stack/length-runs.ts';
   import { formatLength, exactDecimal, type LengthStyle } from '$core/units/format-length.ts';
   import { RulerScale } from '$core/units/ruler.ts';
   import { below, same } from '$core/units/tolerance.ts';
@@ -12,6 +13,8 @@
   interface Props {
     lines: readonly LaidLine[];
     holes: readonly PlannedHole[];
+    /** where the rivet changes along its lines */
+    changes: readonly LengthChange[];
     scale: RulerScale;
     datum: string;
     /** where marks may be measured from, in words */
@@ -22,8 +25,19 @@
     ondatum: (datum: string) => void;
     onread: () => void;
   }
-  let { lines, holes, scale, datum, datums, picked, onpick, onscale, ondatum, onread }: Props =
-    $props();
+  let {
+    lines,
+    holes,
+    changes,
+    scale,
+    datum,
+    datums,
+    picked,
+    onpick,
+    onscale,
+    ondatum,
+    onread
+  }: Props = $props();
 
   const STYLE: Record<RulerScale, LengthStyle> = {
     '1/32': '1/32',
@@ -101,6 +115,11 @@
     marks
       .map((mark, index) => ({ mark, level: index % 2, atIn: markOf(mark) }))
       .filter(({ atIn }) => atIn >= seen.fromIn && atIn <= seen.toIn)
+  );
+  const lineChanges = $derived(
+    changes
+      .filter((change) => change.line === line?.name)
+      .map((change) => ({ change, atIn: fromDatum(change.xIn, change.yIn) }))
   );
   const x = $derived((fromDatumIn: number) => SIDE + (datumIn + fromDatumIn) * pxPerIn);
   const figure = $derived((inches: number) => formatLength(Math.abs(inches), STYLE[scale]).figure);
@@ -198,6 +217,13 @@
             <text class="inch" x={x(tick.atIn) + 4} y="85">{tick.text}</text>
           {/if}
         {/each}
+        {#each lineChanges as { change, atIn } (change.afterHole)}
+          <path class="change" d="M{x(atIn)} 0 V90" />
+          <text class="part" x={x(atIn) - 4} y="58" text-anchor="end" data-change={change.afterHole}
+            >{shortPart(change.from)}</text
+          >
+          <text class="part" x={x(atIn) + 4} y="58">{shortPart(change.to)}</text>
+        {/each}
         <path class="datum" d="M{x(0)} 30 V90" />
         {#each inSight as { mark, level, atIn } (mark.number)}
           {@const at = x(atIn)}
@@ -287,6 +313,19 @@
   .tick {
     stroke: var(--metal-edge);
     stroke-width: 1;
+  }
+  .change {
+    stroke: var(--amber);
+    stroke-width: 2;
+    stroke-dasharray: 6 4;
+  }
+  .part {
+    font-size: 12px;
+    font-weight: 700;
+    fill: var(--amber);
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 4px;
   }
   .datum {
     stroke: var(--dye);

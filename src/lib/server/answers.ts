@@ -41,6 +41,16 @@ export async function readBody<S extends z.ZodType>(
   return read.ok ? read : { ok: false, response: json(read.error, { status: 400 }) };
 }
 
+/** A table as a file to keep. */
+export const csvFile = (name: string, text: string): Response =>
+  new Response(text, {
+    headers: {
+      'content-type': 'text/csv; charset=utf-8',
+      'content-disposition': `attachment; filename="${name}"`,
+      'cache-control': 'no-store'
+    }
+  });
+
 /** The answer to someone who must say who they are first. */
 export const sayWhoFirst = (): Response =>
   json({ reason: 'who', message: 'Say who is at the bench first.' }, { status: 401 });

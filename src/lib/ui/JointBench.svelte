@@ -11,6 +11,7 @@
   import { LengthStyle } from '$core/units/format-length.ts';
   import { CheckDesk } from '$lib/client/check-desk.svelte';
   import { provideIssueDesk } from '$lib/client/desk';
+  import { provideStock } from '$lib/client/stock';
   import { outsideFields } from '$lib/client/keys';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { provideWorkspace, Workspace } from '$lib/client/workspace.svelte';
@@ -38,10 +39,12 @@
     };
     issue: Issue | null;
     events: HoleEvent[];
+    /** rivets in the bins, by part number */
+    onHand: Readonly<Record<string, number>>;
     station: StationKey;
     children: Snippet;
   }
-  let { joint, issue, events, station, children }: Props = $props();
+  let { joint, issue, events, onHand, station, children }: Props = $props();
   const preferences = usePreferences();
   const workspace = provideWorkspace(untrack(() => new Workspace(joint)));
   // A new issue gets a new desk; the readings of one issue stay with it.
@@ -55,6 +58,11 @@
     },
     get desk() {
       return desk;
+    }
+  });
+  provideStock({
+    get onHand() {
+      return onHand;
     }
   });
   const status = $derived(stationStatus(workspace, issue, desk));

@@ -12,6 +12,8 @@
     whenEmpty?: string;
     /** the label is there for screen readers only */
     quiet?: boolean;
+    /** id of a list of usual values */
+    list?: string;
     /** a number without a unit: nothing to say about how it was understood */
     plain?: boolean;
   }
@@ -23,6 +25,7 @@
     placeholder = '',
     whenEmpty = '',
     quiet = false,
+    list,
     plain = false
   }: Props = $props();
   const id = $props.id();
@@ -43,6 +46,7 @@
     spellcheck="false"
     maxlength="200"
     {placeholder}
+    {list}
     {value}
     aria-invalid={problem !== undefined && !missing}
     aria-describedby="{id}-said"

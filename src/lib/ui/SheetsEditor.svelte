@@ -1,109 +1,120 @@
 <script lang="ts">
   import Plus from '@lucide/svelte/icons/plus';
-  import X from '@lucide/svelte/icons/x';
+  import { dragHandleZone, type DndEvent } from 'svelte-dnd-action';
+  import { GAUGES_IN, OLDER_GAUGES_IN } from '$core/catalog/gauges.ts';
+  import { newSheet, type EnteredSheet } from '$core/joint/sheets.ts';
   import { useWorkspace, type Change } from '$lib/client/workspace.svelte';
-  import { SHEETS_VARY } from './forms/kind-fields';
-  import LengthField from './LengthField.svelte';
+  import { SHEET_LAYERS, SHEET_ROLES, SHEETS_VARY } from './forms/kind-fields';
+  import SheetRow from './SheetRow.svelte';
 
   /** The sheets of the stack in order, the one under the manufactured head first. */
+  interface Props {
+    detail?: boolean;
+  }
+  let { detail = false }: Props = $props();
   const workspace = useWorkspace();
   const entered = $derived(workspace.entered);
   const sheets = $derived(entered.sheets);
   const varies = $derived(SHEETS_VARY[entered.kind]);
-  const layers = $derived(entered.kind === 'tapered' ? entered.sheets : null);
+  const layered = $derived(SHEET_LAYERS[entered.kind] && (detail || entered.kind === 'tapered'));
   const MOST = 8;
   const LEAST = 2;
+  const FLIP_MS = 120;
+
+  /** sheets whose place is their role stand outside what can be dragged */
+  const roles = $derived(SHEET_ROLES[entered.kind]);
+  const firstFree = $derived(roles.first);
+  const lastFree = $derived(sheets.length - roles.last);
+  interface Item {
+    id: number;
+    sheet: EnteredSheet;
+  }
+  let dragged = $state.raw<Item[] | null>(null);
+  const items = $derived(
+    dragged ??
+      sheets.slice(firstFree, lastFree).map((sheet, at): Item => ({ id: firstFree + at, sheet }))
+  );
+
+  const write = (changed: EnteredSheet[]) =>
+    workspace.edit({ sheets: changed } as Change, 'sheets');
   function add(): void {
-    const blank = { name: `sheet ${sheets.length + 1}`, thicknessIn: '' };
-    const layer = { ...blank, endThicknessIn: '', fromIn: '', toIn: '' };
-    workspace.edit({ sheets: [...sheets, layers ? layer : blank] } as Change, 'sheets');
+    const made = newSheet(`sheet ${sheets.length + 1}`);
+    write([...sheets.slice(0, lastFree), made, ...sheets.slice(lastFree)]);
   }
-  function remove(index: number): void {
-    workspace.edit({ sheets: sheets.filter((_, at) => at !== index) } as Change, 'sheets');
+  const remove = (index: number) => write(sheets.filter((_, at) => at !== index));
+  function move(index: number, by: number): void {
+    const to = index + by;
+    const [taken, other] = [sheets[index], sheets[to]];
+    if (to < firstFree || to >= lastFree || !taken || !other) return;
+    write(sheets.map((sheet, at) => (at === to ? taken : at === index ? other : sheet)));
   }
-  const LAYER_FIELDS = [
-    { key: 'endThicknessIn', label: 'At the far end', whenEmpty: 'the same' },
-    { key: 'fromIn', label: 'Begins at', whenEmpty: 'the datum' },
-    { key: 'toIn', label: 'Ends at', whenEmpty: 'the far end' }
-  ] as const;
+  function drop(event: CustomEvent<DndEvent<Item>>): void {
+    const order = event.detail.items.map((item) => item.sheet);
+    dragged = null;
+    if (order.some((sheet, at) => sheet !== sheets[firstFree + at]))
+      write([...sheets.slice(0, firstFree), ...order, ...sheets.slice(lastFree)]);
+  }
 </script>
+
+{#snippet row(sheet: EnteredSheet, index: number, free: boolean)}
+  <SheetRow
+    {sheet}
+    {index}
+    {detail}
+    {layered}
+    onremove={varies && sheets.length > LEAST ? () => remove(index) : null}
+    onmove={free && items.length > 1 ? (by) => move(index, by) : null}
+  />
+{/snippet}
 
 <fieldset class="sheets">
   <legend class="label">Sheets, under the manufactured head first</legend>
-  {#each sheets as sheet, index (index)}
-    <div class="sheet">
-      <span class="no">{index + 1}</span>
-      <input
-        class="field-box name"
-        aria-label="Name of sheet {index + 1}"
-        value={sheet.name}
-        maxlength="40"
-        oninput={(event) => workspace.editSheet(index, { name: event.currentTarget.value })}
-      />
-      <div class="thick">
-        <LengthField
-          quiet
-          label="Thickness of sheet {index + 1}"
-          placeholder="0.040"
-          value={sheet.thicknessIn}
-          problem={workspace.problemAt(`sheets.${index}.thicknessIn`)}
-          oninput={(text) => workspace.editSheet(index, { thicknessIn: text })}
-        />
-      </div>
-      {#if varies && sheets.length > LEAST}
-        <button
-          class="act small"
-          type="button"
-          aria-label="Take sheet {index + 1} out"
-          onclick={() => remove(index)}><X size={18} /></button
-        >
-      {/if}
-      {#if layers?.[index]}
-        <div class="layer">
-          {#each LAYER_FIELDS as field (field.key)}
-            <LengthField
-              label={field.label}
-              value={layers[index][field.key]}
-              placeholder=""
-              whenEmpty={field.whenEmpty}
-              problem={workspace.problemAt(`sheets.${index}.${field.key}`)}
-              oninput={(text) => workspace.editSheet(index, { [field.key]: text })}
-            />
-          {/each}
-        </div>
-      {/if}
+  <datalist id="gauges">
+    {#each GAUGES_IN as gauge (gauge)}<option value={gauge.toFixed(3)}></option>{/each}
+    {#each OLDER_GAUGES_IN as gauge (gauge)}<option value={gauge.toFixed(3)}>older</option>{/each}
+  </datalist>
+  {#each sheets.slice(0, firstFree) as sheet, index (index)}{@render row(
+      sheet,
+      index,
+      false
+    )}{/each}
+  {#if items.length > 1}
+    <div
+      class="zone"
+      use:dragHandleZone={{
+        items,
+        flipDurationMs: FLIP_MS,
+        dropTargetStyle: {},
+        type: 'sheets'
+      }}
+      onconsider={(event) => (dragged = event.detail.items)}
+      onfinalize={drop}
+      aria-label="Order of the sheets"
+    >
+      {#each items as item, at (item.id)}
+        <div>{@render row(item.sheet, firstFree + at, true)}</div>
+      {/each}
     </div>
-  {/each}
+  {:else}
+    {#each items as item, at (item.id)}{@render row(item.sheet, firstFree + at, false)}{/each}
+  {/if}
+  {#each sheets.slice(lastFree) as sheet, at (lastFree + at)}{@render row(
+      sheet,
+      lastFree + at,
+      false
+    )}{/each}
   {#if varies && sheets.length < MOST}
     <button class="act add" type="button" onclick={add}><Plus size={18} /> Sheet</button>
   {/if}
 </fieldset>
 
 <style>
-  .sheets {
+  .sheets,
+  .zone {
     display: flex;
     flex-direction: column;
     gap: 4px;
     min-width: 0;
-  }
-  .sheet {
-    display: grid;
-    grid-template-columns: 14px minmax(0, 1fr) minmax(0, 186px) auto;
-    align-items: start;
-    gap: 8px;
-  }
-  .layer {
-    grid-column: 2 / -1;
-    display: grid;
-    grid-template-columns: repeat(3, 1fr);
-    gap: 8px;
-  }
-  .no {
-    padding-top: 11px;
-    color: var(--ink-soft);
-  }
-  .name {
-    font-size: 0.95rem;
   }
   .add {
     align-self: flex-start;

@@ -1,3 +1,4 @@
+import { alloyFacts } from '$core/catalog/alloys.ts';
 import { FAMILY_CONSTANTS, LOCATION_FACTOR } from '$core/catalog/families.ts';
 import { RIVET_SIZES } from '$core/catalog/rivets.ts';
 import { SHEET_KEYS, SHEET_STRENGTHS } from '$core/catalog/strengths.ts';
@@ -25,18 +26,15 @@ export const LOCATION_OPTIONS = Location.options.map((value) => ({
   text: `${LOCATION_WORDS[value]}: × ${LOCATION_FACTOR[value].toFixed(2)}`
 }));
 
-const ALLOY_WORDS: Record<Alloy, string> = {
-  A: 'plain head, non-structural only',
-  AD: 'one dimple, as received',
-  D: 'one raised dot, refrigerated, 1 hour',
-  DD: 'two raised dashes, refrigerated, 20 minutes',
-  B: 'raised cross, for magnesium',
-  E: 'raised ring, high strength'
-};
-export const ALLOY_OPTIONS = Alloy.options.map((value) => ({
-  value,
-  text: `${value}: ${ALLOY_WORDS[value]}`
-}));
+export const ALLOY_OPTIONS = Alloy.options.map((value) => {
+  const { mark, use } = alloyFacts(value);
+  return { value, text: `${value}: ${mark}; ${use}` };
+});
+
+export const MATERIAL_OPTIONS = [
+  { value: '' as const, text: 'not told: as the joint’s family' },
+  ...SHEET_KEYS.map((value) => ({ value, text: value }))
+];
 
 export const SIZE_OPTIONS = [
   { value: 'rule', text: 'By rule' },

@@ -2,6 +2,7 @@ import { SequelizeStorage, Umzug } from 'umzug';
 import type { Database } from './connect.ts';
 import { firstTables } from './migrations/0001-first-tables.ts';
 import { kindsOfJoint } from './migrations/0002-kinds-of-joint.ts';
+import { stock } from './migrations/0003-stock.ts';
 
 /**
  * Brings the database to the newest shape; migrations only run forward.
@@ -10,7 +11,7 @@ import { kindsOfJoint } from './migrations/0002-kinds-of-joint.ts';
  */
 export async function migrate({ sequelize }: Database): Promise<string[]> {
   const umzug = new Umzug({
-    migrations: [firstTables, kindsOfJoint],
+    migrations: [firstTables, kindsOfJoint, stock],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined

@@ -12,6 +12,7 @@ import type { IssuedFacts } from '../../../core/joint/issue.ts';
 import type { EnteredJoint, Joint as JointDefinition } from '../../../core/joint/kinds.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Dash } from '../../../core/schema/fields.ts';
+import type { StockMove } from '../../../core/stock/stock.ts';
 
 export class Person extends Model<InferAttributes<Person>, InferCreationAttributes<Person>> {
   declare id: CreationOptional<string>;
@@ -102,6 +103,31 @@ export class HoleEventRow extends Model<
   declare kind: 'checked';
   declare reading: CheckedHead;
   declare judged: DrivenHeadResult;
+  declare personId: string;
+  declare at: Date;
+  declare recordedAt: CreationOptional<Date>;
+}
+
+export class StockBin extends Model<InferAttributes<StockBin>, InferCreationAttributes<StockBin>> {
+  declare id: CreationOptional<string>;
+  declare partNumber: string;
+  declare lot: string;
+  declare place: string;
+  declare cold: boolean;
+  declare madeAt: CreationOptional<Date>;
+}
+
+export class StockEventRow extends Model<
+  InferAttributes<StockEventRow>,
+  InferCreationAttributes<StockEventRow>
+> {
+  declare seq: CreationOptional<string>;
+  declare id: string;
+  declare binId: string;
+  declare kind: StockMove['kind'];
+  declare count: number;
+  declare jobId: string | null;
+  declare note: string;
   declare personId: string;
   declare at: Date;
   declare recordedAt: CreationOptional<Date>;
@@ -212,5 +238,42 @@ export function defineModels(sequelize: Sequelize) {
     },
     at('hole_events')
   );
-  return { Person, Profile, Job, Joint, JointRevision, JointIssue, Hole, HoleEventRow };
+  StockBin.init(
+    {
+      id: uuid(),
+      partNumber: text(),
+      lot: text(),
+      place: { ...text(), defaultValue: '' },
+      cold: { type: DataTypes.BOOLEAN, allowNull: false },
+      madeAt: stamped()
+    },
+    at('stock_bins')
+  );
+  StockEventRow.init(
+    {
+      seq: { type: DataTypes.BIGINT, autoIncrement: true, primaryKey: true },
+      id: { type: DataTypes.UUID, allowNull: false, unique: true },
+      binId: owner(),
+      kind: text(),
+      count: whole(),
+      jobId: maybeOwner(),
+      note: { ...text(), defaultValue: '' },
+      personId: owner(),
+      at: { type: DataTypes.DATE, allowNull: false },
+      recordedAt: stamped()
+    },
+    at('stock_events')
+  );
+  return {
+    Person,
+    Profile,
+    Job,
+    Joint,
+    JointRevision,
+    JointIssue,
+    Hole,
+    HoleEventRow,
+    StockBin,
+    StockEventRow
+  };
 }

@@ -1,4 +1,3 @@
-import Papa from 'papaparse';
 import { dxfR12 } from '../../../core/exchange/dxf-r12.ts';
 import { jointFile } from '../../../core/exchange/joint-file.ts';
 import { MARK_COLUMNS, markRows } from '../../../core/exchange/mark-rows.ts';
@@ -8,6 +7,7 @@ import { tile, type Paper } from '../../../core/exchange/tiles.ts';
 import { readEntered } from '../../../core/joint/read-entered.ts';
 import { plan } from '../../../core/plan.ts';
 import type { JointFileName } from '../../joint-files.ts';
+import { writeCsv } from '../../exchange/csv.ts';
 import type { Database } from '../db/connect.ts';
 import { pdfPattern } from '../files/pdf-pattern.ts';
 import { getJoint } from './joints.ts';
@@ -54,11 +54,7 @@ export async function makeJointFile(
     return done({
       type: 'text/csv; charset=utf-8',
       name,
-      body: `${Papa.unparse(
-        { fields: [...MARK_COLUMNS], data: markRows(layout, planned.stacks) },
-        // a name that begins like a formula must not run in whoever opens the table
-        { escapeFormulae: /^[=+@\t\r]|^-(?![\d.])/ }
-      )}\r\n`
+      body: writeCsv(MARK_COLUMNS, markRows(layout, planned.stacks))
     });
   const pattern = patternOf(layout, profile);
   if (file === 'pattern.svg')

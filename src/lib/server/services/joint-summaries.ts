@@ -25,6 +25,8 @@ export interface JointSummary {
   looked: number;
   verdicts: Record<Verdict, number>;
   attention: string[];
+  /** rivets it takes, by part number; null while that is not known */
+  parts: { partNumber: string; count: number }[] | null;
 }
 
 const NO_VERDICTS: Record<Verdict, number> = {
@@ -42,7 +44,7 @@ async function checkProgress(database: Database, jointId: string) {
   if (!issue) return null;
   const holes = await database.models.Hole.findAll({
     where: { issueId: issue.id, state: 'rivet' },
-    attributes: ['number']
+    attributes: ['number', 'stack']
   });
   const states = holeStates(
     holes.map((hole) => hole.number),
@@ -50,7 +52,7 @@ async function checkProgress(database: Database, jointId: string) {
   );
   const verdicts = { ...NO_VERDICTS };
   for (const { last } of states.values()) if (last) verdicts[last.judged.verdict] += 1;
-  return { issue, holes: holes.length, verdicts };
+  return { issue, holes: holes.length, verdicts, stacks: holes.map((hole) => hole.stack) };
 }
 
 /** The first reason why a joint cannot be made, or null. */
@@ -62,17 +64,31 @@ function refusalOf({ layout, stacks }: Plan): string | null {
 
 const MOST_PARTS_NAMED = 2;
 
-/** `22 × MS20470AD4-5`, one such for every rivet the joint takes. */
-function rivetsInWords({ stacks }: Plan): string {
+/** Counts by part number. */
+function partsOf({ stacks }: Plan): { partNumber: string; count: number }[] {
   const counts = new Map<string, number>();
   for (const { rivets, length } of stacks)
     if (length.ok)
       counts.set(length.result.partNumber, (counts.get(length.result.partNumber) ?? 0) + rivets);
-  if (counts.size > MOST_PARTS_NAMED) {
-    const all = [...counts.values()].reduce((sum, count) => sum + count, 0);
-    return `${all} rivets of ${counts.size} part numbers`;
+  return [...counts].map(([partNumber, count]) => ({ partNumber, count }));
+}
+
+/** `22 × MS20470AD4-5`, one such for every rivet the joint takes. */
+function rivetsInWords(parts: ReturnType<typeof partsOf>): string {
+  if (parts.length <= MOST_PARTS_NAMED)
+    return parts.map(({ partNumber, count }) => `${count} × ${partNumber}`).join(', ');
+  const all = parts.reduce((sum, { count }) => sum + count, 0);
+  return `${all} rivets of ${parts.length} part numbers`;
+}
+
+/** Counts by part number of an issue: its holes by their stack. */
+function issuedPartCounts(facts: IssuedFacts, stacksOfHoles: readonly number[]) {
+  const counts = new Map<string, number>();
+  for (const stack of stacksOfHoles) {
+    const partNumber = facts.stacks[stack]?.partNumber ?? facts.partNumber;
+    counts.set(partNumber, (counts.get(partNumber) ?? 0) + 1);
   }
-  return [...counts].map(([part, count]) => `${count} × ${part}`).join(', ');
+  return [...counts].map(([partNumber, count]) => ({ partNumber, count }));
 }
 
 const issuedInWords = (holes: number, parts: string[]): string =>
@@ -89,11 +105,13 @@ async function summarise(database: Database, joint: Joint): Promise<JointSummary
     savedAt: joint.savedAt.toISOString(),
     holes: 0,
     looked: 0,
-    verdicts: NO_VERDICTS
+    verdicts: NO_VERDICTS,
+    parts: null
   };
   const progress = await checkProgress(database, joint.id);
   if (progress && progress.issue.revision === joint.revision) {
-    const { verdicts, holes, issue } = progress;
+    const { verdicts, holes, issue, stacks } = progress;
+    const facts = IssuedFacts.parse(issue.facts);
     const looked = Object.values(verdicts).reduce((sum, count) => sum + count, 0);
     const attention: string[] = [];
     if (verdicts['drive-more'] > 0) attention.push(`${verdicts['drive-more']} to drive more`);
@@ -101,12 +119,13 @@ async function summarise(database: Database, joint: Joint): Promise<JointSummary
     if (verdicts.refer > 0) attention.push(`${verdicts.refer} to refer`);
     return {
       ...base,
-      headline: issuedInWords(holes, issuedParts(IssuedFacts.parse(issue.facts))),
+      headline: issuedInWords(holes, issuedParts(facts)),
       state: looked === holes ? 'checked' : 'checking',
       holes,
       looked,
       verdicts,
-      attention
+      attention,
+      parts: issuedPartCounts(facts, stacks)
     };
   }
   const read = readEntered(joint.definition);
@@ -136,10 +155,12 @@ async function summarise(database: Database, joint: Joint): Promise<JointSummary
       state: 'impossible',
       attention: [...changed, refusal ?? '']
     };
+  const parts = partsOf(planned);
   const stops = planned.warnings.filter((warning) => warning.level === 'stop');
   return {
     ...base,
-    headline: rivetsInWords(planned),
+    headline: rivetsInWords(parts),
+    parts,
     state: 'planned',
     holes: planned.layout.result.rivets,
     attention: [...changed, ...stops.map((warning) => warning.title)]

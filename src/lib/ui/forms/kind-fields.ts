@@ -230,6 +230,30 @@ export const asksOf = (station: 'carry' | 'lay-out', entered: EnteredJoint): Ask
   shownOf((station === 'carry' ? AT_CARRY : AT_LAY_OUT)[entered.kind], entered);
 
 /** Kinds whose sheets may be more or fewer. */
+/** Sheets whose place is their role, counted from each end: they are not moved. */
+export const SHEET_ROLES: Record<JointKind, { first: number; last: number }> = {
+  lap: { first: 0, last: 0 },
+  splice: { first: 1, last: 0 },
+  patch: { first: 1, last: 0 },
+  round: { first: 1, last: 0 },
+  line: { first: 0, last: 1 },
+  tapered: { first: 0, last: 1 },
+  panel: { first: 3, last: 0 },
+  sandwich: { first: 3, last: 0 }
+};
+
+/** Whether layers may begin, end or taper along the joint. */
+export const SHEET_LAYERS: Record<JointKind, boolean> = {
+  lap: true,
+  splice: true,
+  patch: false,
+  round: false,
+  line: true,
+  tapered: true,
+  panel: false,
+  sandwich: true
+};
+
 export const SHEETS_VARY: Record<JointKind, boolean> = {
   lap: true,
   splice: true,

@@ -23,6 +23,7 @@
   import SheetsEditor from '../SheetsEditor.svelte';
   import StationFrame from '../StationFrame.svelte';
   import Unreadable from '../Unreadable.svelte';
+  import Warnings from '../Warnings.svelte';
   import WaysOut from '../WaysOut.svelte';
 
   const workspace = useWorkspace();
@@ -159,9 +160,7 @@
           </Figure>
         {/if}
       </section>
-      {#each workspace.warningsAt('carry') as warning (warning.title + warning.text)}
-        <Notice level={warning.level} title={warning.title} text={warning.text} />
-      {/each}
+      <Warnings warnings={workspace.warningsAt('carry')} />
       {#if moreThanNeeded}
         <Notice level="attention" title={moreThanNeeded.title} text={moreThanNeeded.text} />
       {/if}

@@ -200,6 +200,7 @@
       <Tape
         lines={layout.lines}
         {holes}
+        changes={workspace.shown?.plan.lengthChanges ?? []}
         scale={entered.scale}
         datum={entered.datum}
         {datums}

@@ -1,16 +1,26 @@
 <script lang="ts">
   import { rivetSize } from '$core/catalog/rivets.ts';
+  import { stackView } from '$core/stack/stack-view.ts';
+  import { useStock } from '$lib/client/stock';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import HeadCurve from '$lib/drawing/HeadCurve.svelte';
+  import LayerPicture from '$lib/drawing/LayerPicture.svelte';
   import SectionView from '$lib/drawing/SectionView.svelte';
-  import Figure from '../Figure.svelte';
-  import Length from '../Length.svelte';
-  import Notice from '../Notice.svelte';
+  import BillSheet from '../stack/BillSheet.svelte';
+  import DrivingSlider from '../stack/DrivingSlider.svelte';
+  import FlushRule from '../stack/FlushRule.svelte';
+  import LengthTable from '../stack/LengthTable.svelte';
+  import MeasuredRivet from '../stack/MeasuredRivet.svelte';
+  import StackFigures from '../stack/StackFigures.svelte';
+  import Substitutes from '../stack/Substitutes.svelte';
+  import Choice from '../Choice.svelte';
   import SheetsEditor from '../SheetsEditor.svelte';
   import StationFrame from '../StationFrame.svelte';
   import Unreadable from '../Unreadable.svelte';
+  import Warnings from '../Warnings.svelte';
 
   const workspace = useWorkspace();
+  const stock = useStock();
   const plan = $derived(workspace.now?.plan ?? null);
   const shown = $derived(workspace.shown);
   const rules = $derived(workspace.profile);
@@ -18,29 +28,81 @@
   const pickedHole = $derived(shown?.plan.holes.find((hole) => hole.number === workspace.picked));
   /** the stack that the picked hole goes through */
   const stack = $derived(stacks[pickedHole?.stack ?? 0] ?? stacks[0]);
+  const view = $derived(shown && stack ? stackView(stack, shown.definition, rules) : null);
+  const D = $derived(stack ? rivetSize(stack.dash).diameterIn : 1);
   const first = (of: number) =>
     shown?.plan.holes.find((hole) => hole.stack === of)?.number ?? workspace.picked;
-  const METHODS = {
-    countersink: 'Countersink the top sheet',
-    'dimple-together': 'Dimple the sheets together',
-    'dimple-each': 'Dimple each sheet separately',
-    'dimple-top-countersink-under': 'Dimple the top, countersink beneath',
-    none: 'No standard method'
-  };
+
+  /** how far the drawn rivet is driven; null rests at a good head, or at half a diameter */
+  let chosenIn = $state<number | null>(null);
+  const band = $derived(stack?.head.ok ? stack.head.result.heightBandD : null);
+  const restsIn = $derived((band ? (band.low + band.high) / 2 : 0.5) * D);
+  const heightIn = $derived(
+    view?.travel
+      ? Math.min(view.travel.fromIn, Math.max(view.travel.toIn, chosenIn ?? restsIn))
+      : restsIn
+  );
+  let panel = $state('lengths');
+  const PANELS = $derived([
+    { value: 'lengths', text: 'Lengths' },
+    { value: 'driving', text: 'Driving' },
+    { value: 'layers', text: 'Layers' },
+    ...(view?.flush ? [{ value: 'flush', text: 'Flush rule' }] : []),
+    { value: 'others', text: 'Substitutes' }
+  ]);
+  const open = $derived(PANELS.some(({ value }) => value === panel) ? panel : 'lengths');
+  let billOpen = $state(false);
 </script>
 
 <StationFrame>
   {#snippet drawing()}
-    {#if shown && stack?.length.ok}
+    {#if shown && stack?.length.ok && view}
       <div class="view">
-        <SectionView {shown} {stack} stale={!workspace.now} />
-        {#if stack.head.ok}
-          <HeadCurve
-            head={stack.head.result}
-            diameterIn={rivetSize(stack.dash).diameterIn}
-            limits={rules.headLimits}
+        <SectionView {stack} {view} {heightIn} stale={!workspace.now} />
+        {#if view.travel}
+          <DrivingSlider
+            {stack}
+            travel={view.travel}
+            {heightIn}
+            onheight={(value) => (chosenIn = value)}
           />
         {/if}
+        <Choice
+          label="Beneath the drawing"
+          quiet
+          value={open}
+          options={PANELS}
+          onchoose={(value) => (panel = value)}
+        />
+        <div class="panel">
+          {#if open === 'driving'}
+            {#if stack.head.ok}
+              <HeadCurve
+                head={stack.head.result}
+                diameterIn={D}
+                limits={rules.headLimits}
+                atD={heightIn / D}
+              />
+            {/if}
+          {:else if open === 'layers'}
+            <LayerPicture
+              plan={shown.plan}
+              picked={workspace.picked}
+              onpick={(hole) => (workspace.picked = hole)}
+            />
+          {:else if open === 'flush' && view.flush}
+            <FlushRule flush={view.flush} school={rules.dimpleAngles} />
+          {:else if open === 'others'}
+            <Substitutes {shown} {stack} />
+          {:else}
+            <LengthTable
+              {view}
+              dash={stack.dash}
+              school="{rules.lean}, {rules.increments === 'half' ? 'halves' : 'sixteenths'}"
+              onHand={stock.onHand}
+            />
+          {/if}
+        </div>
         {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
       </div>
     {:else}
@@ -49,7 +111,7 @@
   {/snippet}
 
   {#snippet worksheet()}
-    {#if plan && stack}
+    {#if plan && stack && view}
       {#if stacks.length > 1}
         <div class="stacks" role="group" aria-label="Stacks of this joint">
           {#each stacks as other, index (index)}
@@ -66,112 +128,38 @@
           {/each}
         </div>
       {/if}
-      <section aria-label="Answers">
-        {#if stack.length.ok}
-          {@const { result, work } = stack.length}
-          <p class="part" data-figure="Part number">{result.partNumber}</p>
-          <Figure label="Grip" work={work.filter((line) => line.label === 'grip')}>
-            <Length lengthIn={result.gripIn} decimal />
-          </Figure>
-          {#if stack.gripMaxIn - stack.gripMinIn > 1e-6}
-            <p class="hint">
-              Over its holes the grip runs from <Length lengthIn={stack.gripMinIn} decimal /> to <Length
-                lengthIn={stack.gripMaxIn}
-                decimal
-              />; the figures are those of its middle hole.
-            </p>
-          {/if}
-          <Figure
-            label="Rivet length"
-            note={workspace.entered.head === 'countersunk' ? 'overall' : 'under the head'}
-            {work}
-            source="school: {rules.lean}, {rules.increments === 'half'
-              ? 'half sizes stocked'
-              : 'sixteenths only'}"
-          >
-            <Length lengthIn={result.lengthIn} />
-          </Figure>
-          <Figure
-            label="Protrusion"
-            work={work.filter((line) => line.label.startsWith('protrusion'))}
-            source="must be over {rules.multipliers.protrusionMinD} D and under {rules.multipliers
-              .protrusionMaxD} D"
-            limits={{
-              low: rules.multipliers.protrusionMinD,
-              high: rules.multipliers.protrusionMaxD,
-              value: result.protrusionD,
-              unit: 'D'
-            }}
-          >
-            <Length lengthIn={result.protrusionIn} />
-          </Figure>
-          {#if result.atDimpleIn !== null}
-            <p class="hint">
-              Reckoned at the dimple: <Length lengthIn={result.atDimpleIn} />, one head height less.
-            </p>
-          {/if}
-        {:else}
-          <Notice level="stop" title="No rivet for this stack" text={stack.length.error.message} />
-        {/if}
-        <Figure
-          label="Hole"
-          note="drill {stack.hole.drill}"
-          work={stack.hole.work}
-          source="school: {rules.drill} drills"
-        >
-          <Length lengthIn={stack.hole.diameterIn} decimal />
-        </Figure>
-        {#if stack.head.ok}
-          {@const { result, work } = stack.head}
-          <Figure
-            label="Shop head"
-            note="predicted at ½ D high"
-            {work}
-            source="{rules.headLimits} limits; volume is constant"
-          >
-            <Length lengthIn={result.diameterAtHalfDIn} decimal />
-          </Figure>
-          <Figure label="Stop at a height of" work={work.slice(-1)}>
-            {#if result.heightBandD}
-              {result.heightBandD.low.toFixed(2)} to {result.heightBandD.high.toFixed(2)}<small
-                class="of">&nbsp;D</small
-              >
-            {:else}none{/if}
-          </Figure>
-        {:else if stack.length.ok}
-          <Notice
-            level="attention"
-            title="The shop head cannot be predicted"
-            text={stack.head.error.message}
-          />
-        {/if}
-        {#if stack.flush?.ok}
-          {@const { result, work } = stack.flush}
-          <Figure label="Flush method" {work} note={result.margin ?? ''}>
-            <span class="method">{METHODS[result.method]}</span>
-          </Figure>
-        {/if}
-      </section>
-      {#each workspace.warningsAt('stack') as warning (warning.title)}
-        <Notice {...warning} />
-      {/each}
+      <StackFigures {stack} {view} />
+      <Warnings warnings={workspace.warningsAt('stack')} />
+      <MeasuredRivet {stack} />
     {/if}
-    <SheetsEditor />
+    <SheetsEditor detail />
+    <div class="more">
+      <button class="act" type="button" onclick={() => (billOpen = true)}>Bill of rivets</button>
+      <a class="act" href="/rivets">Read a rivet</a>
+    </div>
     <p class="hint">
       Peel protective film before measuring and before riveting. Deburr and pull the sheets
       together: metal lost in a gap is missing from the head.
     </p>
   {/snippet}
 </StationFrame>
+{#if plan}<BillSheet open={billOpen} {plan} onclose={() => (billOpen = false)} />{/if}
 
 <style>
   .view {
     position: relative;
     display: grid;
     grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: minmax(0, 1.7fr) minmax(0, 1fr);
-    gap: 8px;
+    grid-template-rows: minmax(0, 1.3fr) auto auto minmax(0, 1fr);
+    gap: 6px;
     height: 100%;
+  }
+  .panel {
+    min-height: 0;
+    border: 1.5px solid var(--line);
+    border-radius: 10px;
+    overflow: hidden;
+    background: var(--panel);
   }
   .over {
     display: flex;
@@ -183,15 +171,8 @@
     position: absolute;
     inset: 0;
   }
-  .part {
-    padding: 2px 0 6px;
-    font-size: 2rem;
-    font-weight: 700;
-    line-height: 1.15;
-    white-space: nowrap;
-    border-bottom: 1px solid var(--line);
-  }
-  .stacks {
+  .stacks,
+  .more {
     display: flex;
     flex-wrap: wrap;
     gap: 6px;
@@ -205,14 +186,5 @@
   .stacks [aria-pressed='true'] {
     background: var(--ink);
     color: var(--paper);
-  }
-  .method {
-    font-size: 1rem;
-    white-space: normal;
-  }
-  .of {
-    font-size: 0.85rem;
-    font-weight: 400;
-    color: var(--ink-soft);
   }
 </style>

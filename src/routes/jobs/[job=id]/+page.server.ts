@@ -6,6 +6,8 @@ import { LARGEST_FILE_BYTES, readJointFile } from '$core/exchange/joint-file.ts'
 import type { EnteredJoint, JointKind } from '$core/joint/kinds.ts';
 import { JOINT_KINDS, newJoint } from '$core/joint/new-joint.ts';
 import { getJob } from '$lib/server/services/jobs';
+import { jobBill } from '$lib/server/services/rivet-bills';
+import { onHand } from '$lib/server/services/stock';
 import { addJoint, JointTitle } from '$lib/server/services/joints';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -17,7 +19,11 @@ const NewJoint = z.object({
 export const load: PageServerLoad = async ({ params, locals }) => {
   const job = await getJob(locals.database(), params.job);
   if (!job.ok) error(404, 'There is no such job.');
-  return { job: job.value, form: await superValidate(zod4(NewJoint)) };
+  return {
+    job: job.value,
+    rivets: jobBill(job.value, await onHand(locals.database())),
+    form: await superValidate(zod4(NewJoint))
+  };
 };
 
 async function make(

@@ -2,6 +2,7 @@
   import { untrack } from 'svelte';
   import { superForm } from 'sveltekit-superforms';
   import { JOINT_KINDS, KIND_NAMES } from '$core/joint/new-joint.ts';
+  import BillTable from '$lib/ui/BillTable.svelte';
   import KindPicture from '$lib/ui/forms/KindPicture.svelte';
   import Notice from '$lib/ui/Notice.svelte';
   import JointRow from '$lib/ui/JointRow.svelte';
@@ -33,6 +34,20 @@
       </p>
     {/each}
   </section>
+
+  {#if data.job.joints.length > 0}
+    <section class="bill" aria-labelledby="bill">
+      <h2 id="bill" class="label">Bill of rivets, the whole job</h2>
+      <BillTable bill={data.rivets.bill} />
+      {#if data.rivets.open.length > 0}
+        <p class="hint">Not counted yet: {data.rivets.open.join(', ')}.</p>
+      {/if}
+      <p>
+        <a class="act" href="/api/jobs/{data.job.id}/bill.csv" download>As a table (CSV)</a>
+        <a class="act" href="/stock">To the stock</a>
+      </p>
+    </section>
+  {/if}
 
   <form method="POST" action="?/make" use:enhance class="make">
     <fieldset>
@@ -100,6 +115,15 @@
   }
   .empty {
     padding: 1rem;
+  }
+  .bill {
+    padding: 12px 16px;
+    border: 1.5px solid var(--line);
+    border-radius: 10px;
+    background: var(--panel);
+  }
+  .bill p {
+    padding-top: 8px;
   }
   .make {
     display: grid;

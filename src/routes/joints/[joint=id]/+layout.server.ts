@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { eventsOfIssue } from '$lib/server/services/hole-events';
 import { latestIssue } from '$lib/server/services/issues';
+import { onHand } from '$lib/server/services/stock';
 import { getJoint } from '$lib/server/services/joints';
 import type { LayoutServerLoad } from './$types';
 
@@ -12,6 +13,7 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
   return {
     joint: joint.value,
     issue,
-    events: issue ? await eventsOfIssue(database, issue.id) : []
+    events: issue ? await eventsOfIssue(database, issue.id) : [],
+    onHand: await onHand(database)
   };
 };

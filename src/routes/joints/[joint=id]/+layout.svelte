@@ -16,7 +16,13 @@
 <svelte:head><title>{data.joint.title} · Zanjador</title></svelte:head>
 
 {#key data.joint.id}
-  <JointBench joint={data.joint} issue={data.issue} events={data.events} {station}>
+  <JointBench
+    joint={data.joint}
+    issue={data.issue}
+    events={data.events}
+    onHand={data.onHand}
+    {station}
+  >
     {@render children()}
   </JointBench>
 {/key}

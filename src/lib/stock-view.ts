@@ -1,0 +1,13 @@
+import type { StockEvent } from '../core/stock/stock.ts';
+
+/** A bin as the Stock page shows it. */
+export interface BinView {
+  id: string;
+  partNumber: string;
+  lot: string;
+  place: string;
+  cold: boolean;
+  count: number;
+  /** the newest first */
+  events: StockEvent[];
+}

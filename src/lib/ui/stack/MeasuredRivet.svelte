@@ -1,0 +1,71 @@
+<script lang="ts">
+  import type { PlannedStack } from '$core/plan-shape.ts';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import Arithmetic from '../Arithmetic.svelte';
+  import Length from '../Length.svelte';
+  import LengthField from '../LengthField.svelte';
+
+  /** "I put a rivet in and measured": what stands out gives the grip that is really there. */
+  interface Props {
+    stack: PlannedStack;
+  }
+  let { stack }: Props = $props();
+  const workspace = useWorkspace();
+  const hole = $derived(workspace.picked);
+  const planned = $derived(stack.length.ok ? stack.length.result.partNumber : '');
+  const index = $derived(workspace.entered.tries.findIndex((one) => one.hole === hole));
+  const entry = $derived(workspace.entered.tries[index]);
+  const found = $derived(workspace.now?.plan.tries.find((one) => one.hole === hole)?.found ?? null);
+  function type(protrusionIn: string): void {
+    const { tries } = workspace.entered;
+    const changed =
+      index === -1
+        ? [...tries, { hole, partNumber: planned, protrusionIn }]
+        : tries.map((one, at) => (at === index ? { ...one, protrusionIn } : one));
+    // an emptied field is no measurement any more
+    workspace.edit({ tries: changed.filter((one) => one.protrusionIn !== '') }, `tries.${hole}`);
+  }
+</script>
+
+<section class="measured" aria-label="A rivet put in and measured">
+  <LengthField
+    label="A {entry?.partNumber ?? planned} put in hole {hole} stands out"
+    value={entry?.protrusionIn ?? ''}
+    placeholder={stack.length.ok ? stack.length.result.protrusionIn.toFixed(3) : ''}
+    whenEmpty="measure from the far sheet to the shank’s end"
+    problem={index === -1 ? undefined : workspace.problemAt(`tries.${index}.protrusionIn`)}
+    oninput={type}
+  />
+  {#if found?.ok}
+    {@const { gripIn, differenceIn, agrees, causes } = found.result}
+    <p class:agrees data-testid="measured">
+      {agrees ? '✓' : '△'} The grip there is
+      <strong><Length lengthIn={gripIn} decimal /></strong>{#if agrees}, as the stack says.
+      {:else}: <Length lengthIn={Math.abs(differenceIn)} decimal />
+        {differenceIn > 0 ? 'more' : 'less'} than the stack. Look for: {causes.join('; ')}.{/if}
+    </p>
+    {#if workspace.arithmetic}<Arithmetic
+        work={found.work}
+        source="grip = length − what stands out"
+      />{/if}
+  {:else if found}
+    <p class="wrong">{found.error.message}</p>
+  {/if}
+</section>
+
+<style>
+  .measured {
+    padding-bottom: 6px;
+    border-bottom: 1px solid var(--line);
+  }
+  p {
+    line-height: 1.3;
+    color: var(--amber);
+  }
+  .agrees {
+    color: var(--olive-deep);
+  }
+  .wrong {
+    color: var(--brick);
+  }
+</style>

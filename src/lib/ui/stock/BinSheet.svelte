@@ -1,0 +1,145 @@
+<script lang="ts">
+  import type { StockDesk } from '$lib/client/stock-desk.svelte';
+  import type { BinView } from '$lib/stock-view.ts';
+  import Choice from '../Choice.svelte';
+  import Pick from '../Pick.svelte';
+  import Sheet from '../Sheet.svelte';
+
+  /** One bin: hand out of it, count it, and see how it came to be so. */
+  interface Props {
+    bin: BinView | null;
+    jobs: readonly { id: string; number: string; title: string }[];
+    desk: StockDesk;
+    ondone: (said: string) => void;
+    onclose: () => void;
+  }
+  let { bin, jobs, desk, ondone, onclose }: Props = $props();
+  let what = $state<'issued' | 'counted'>('issued');
+  let job = $state('none');
+  let count = $state('');
+  let note = $state('');
+  const number = $derived(Number(count.trim()));
+  const least = $derived(what === 'issued' ? 1 : 0);
+  const ready = $derived(count.trim() !== '' && Number.isInteger(number) && number >= least);
+  const numberOf = (id: string | null) =>
+    id === null ? '' : ` to job ${jobs.find((one) => one.id === id)?.number ?? '?'}`;
+  const WORDS = { received: 'received', issued: 'handed out', counted: 'counted' };
+  const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
+
+  async function move(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    if (!bin || !ready) return;
+    const common = { binId: bin.id, count: number, note };
+    const stored = await desk.send([
+      what === 'issued'
+        ? { kind: 'issued', jobId: job === 'none' ? null : job, ...common }
+        : { kind: 'counted', ...common }
+    ]);
+    if (!stored) return;
+    ondone(
+      what === 'issued'
+        ? `${number} × ${bin.partNumber} handed out`
+        : `${bin.partNumber} lot ${bin.lot} counted: ${number}`
+    );
+    count = note = '';
+    onclose();
+  }
+</script>
+
+<Sheet title={bin ? `${bin.partNumber}, lot ${bin.lot}` : ''} open={bin !== null} {onclose}>
+  {#if bin}
+    <p class="held">
+      <strong>{bin.count}</strong> in {bin.place === '' ? 'the bin' : bin.place}{bin.cold
+        ? ', kept cold'
+        : ''}
+    </p>
+    <form onsubmit={move}>
+      <Choice
+        label="What happens"
+        value={what}
+        options={[
+          { value: 'issued', text: 'Hand out' },
+          { value: 'counted', text: 'Count again' }
+        ]}
+        onchoose={(value) => (what = value)}
+      />
+      {#if what === 'issued'}
+        <Pick
+          label="For"
+          value={job}
+          options={[
+            { value: 'none', text: 'no job' },
+            ...jobs.map(({ id, number: no, title }) => ({ value: id, text: `${no} ${title}` }))
+          ]}
+          onchoose={(value) => (job = value)}
+        />
+      {/if}
+      <div class="asked">
+        <label class="label" for="moved"
+          >{what === 'issued' ? 'How many go out' : 'How many are there'}</label
+        >
+        <input
+          id="moved"
+          class="field-box"
+          inputmode="numeric"
+          autocomplete="off"
+          aria-describedby="moved-said"
+          bind:value={count}
+        />
+        <small id="moved-said" class="wrong" aria-live="polite"
+          >{count.trim() !== '' && !ready ? `a whole number from ${least}` : ''}</small
+        >
+      </div>
+      <label
+        ><span class="label">Note</span>
+        <input class="field-box" autocomplete="off" maxlength="120" bind:value={note} /></label
+      >
+      {#if desk.refusal !== ''}<p class="wrong" role="alert">{desk.refusal}</p>{/if}
+      <button class="act main" disabled={!ready || desk.sending}
+        >{what === 'issued' ? 'Hand out' : 'Set the count'}</button
+      >
+    </form>
+    <h3 class="label">What happened to it</h3>
+    <ol>
+      {#each bin.events as event (event.id)}
+        <li>
+          <span>{when.format(new Date(event.at))}</span>
+          <strong>{WORDS[event.kind]} {event.count}</strong>{numberOf(event.jobId)}
+          <span class="hint">{event.by}{event.note === '' ? '' : ` · ${event.note}`}</span>
+        </li>
+      {/each}
+    </ol>
+  {/if}
+</Sheet>
+
+<style>
+  .held {
+    font-size: 1.2rem;
+  }
+  form {
+    display: grid;
+    gap: 8px;
+    padding: 8px 0 14px;
+  }
+  label,
+  .asked {
+    display: grid;
+    gap: 2px;
+  }
+  .wrong {
+    color: var(--brick);
+  }
+  ol {
+    padding: 0;
+    list-style: none;
+    max-height: 14rem;
+    overflow-y: auto;
+  }
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    padding: 5px 0;
+    border-bottom: 1px solid var(--line);
+  }
+</style>

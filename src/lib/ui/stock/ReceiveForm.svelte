@@ -1,0 +1,127 @@
+<script lang="ts">
+  import { alloyFacts } from '$core/catalog/alloys.ts';
+  import { partNumber } from '$core/stack/part-number.ts';
+  import type { StockDesk } from '$lib/client/stock-desk.svelte';
+
+  /** Rivets that came in. */
+  interface Props {
+    desk: StockDesk;
+    ondone: (said: string) => void;
+  }
+  let { desk, ondone }: Props = $props();
+  let part = $state('');
+  let lot = $state('');
+  let place = $state('');
+  let count = $state('');
+  /** null: as its alloy is usually kept */
+  let chosenCold = $state<boolean | null>(null);
+  const read = $derived(part.trim() === '' ? null : partNumber({ text: part.slice(0, 60) }));
+  const cold = $derived(
+    chosenCold ?? (read?.ok === true && alloyFacts(read.result.alloy).cold !== null)
+  );
+  const number = $derived(Number(count.trim()));
+  const ready = $derived(
+    read?.ok === true && lot.trim() !== '' && Number.isInteger(number) && number > 0
+  );
+  async function receive(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    if (!read?.ok || !ready) return;
+    const { canonical } = read.result;
+    const stored = await desk.send([
+      { kind: 'received', partNumber: canonical, lot, place, cold, count: number, note: '' }
+    ]);
+    if (!stored) return;
+    ondone(`${number} × ${canonical} received`);
+    part = lot = place = count = '';
+    chosenCold = null;
+  }
+</script>
+
+<form onsubmit={receive} aria-labelledby="receive">
+  <h2 id="receive" class="label">Receive</h2>
+  <div class="asked">
+    <label class="label" for="part">Part number</label>
+    <input
+      id="part"
+      class="field-box"
+      autocomplete="off"
+      maxlength="60"
+      aria-describedby="part-said"
+      bind:value={part}
+    />
+    <small id="part-said" class:wrong={read && !read.ok} aria-live="polite"
+      >{read ? (read.ok ? read.result.canonical : read.error.message) : ''}</small
+    >
+  </div>
+  <div class="pair">
+    <label
+      ><span class="label">Lot</span>
+      <input class="field-box" autocomplete="off" maxlength="40" bind:value={lot} /></label
+    >
+    <label
+      ><span class="label">Bin or drawer</span>
+      <input class="field-box" autocomplete="off" maxlength="40" bind:value={place} /></label
+    >
+  </div>
+  <div class="pair">
+    <div class="asked">
+      <label class="label" for="many">How many</label>
+      <input
+        id="many"
+        class="field-box"
+        inputmode="numeric"
+        autocomplete="off"
+        aria-describedby="many-said"
+        bind:value={count}
+      />
+      <small id="many-said" class="wrong" aria-live="polite"
+        >{count.trim() !== '' && !(Number.isInteger(number) && number > 0)
+          ? 'a whole number from 1'
+          : ''}</small
+      >
+    </div>
+    <label class="cold"
+      ><input
+        type="checkbox"
+        checked={cold}
+        onchange={(event) => (chosenCold = event.currentTarget.checked)}
+      /> kept cold</label
+    >
+  </div>
+  <button class="act main" disabled={!ready || desk.sending}>Into the bin</button>
+</form>
+
+<style>
+  form {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 8px;
+  }
+  label,
+  .asked {
+    display: grid;
+    gap: 2px;
+    align-content: start;
+  }
+  .pair {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 8px;
+  }
+  .cold {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    padding-top: 20px;
+  }
+  .cold input {
+    width: 24px;
+    height: 24px;
+  }
+  small {
+    color: var(--ink-soft);
+  }
+  .wrong {
+    color: var(--amber);
+  }
+</style>

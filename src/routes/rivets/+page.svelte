@@ -1,0 +1,209 @@
+<script lang="ts">
+  import { ALLOYS, alloyFacts, alloysByMark, OLDER_HEADS } from '$core/catalog/alloys.ts';
+  import { rivetSize } from '$core/catalog/rivets.ts';
+  import { partNumber } from '$core/stack/part-number.ts';
+  import HeadMark from '$lib/drawing/HeadMark.svelte';
+  import OlderHead from '$lib/drawing/OlderHead.svelte';
+  import RivetPicture from '$lib/drawing/RivetPicture.svelte';
+  import Length from '$lib/ui/Length.svelte';
+
+  let typed = $state('MS20470AD4-6');
+  let mark = $state('');
+  const read = $derived(typed.trim() === '' ? null : partNumber({ text: typed.slice(0, 60) }));
+  const found = $derived(mark.trim() === '' ? ALLOYS : alloysByMark(mark));
+  const SHAPES = { universal: 'universal, protruding', countersunk: '100° countersunk, flush' };
+  const MEASURED = {
+    universal: 'measured under the head',
+    countersunk: 'measured overall, the head counted'
+  };
+</script>
+
+<svelte:head><title>Rivets · Zanjador</title></svelte:head>
+
+<div class="rivets">
+  <h1>Rivets</h1>
+  <section aria-labelledby="read">
+    <h2 id="read" class="label">What is this rivet?</h2>
+    <label class="ask">
+      <span>Part number, as it stands on the bag or the drawing</span>
+      <input
+        class="field-box"
+        type="text"
+        autocomplete="off"
+        spellcheck="false"
+        maxlength="60"
+        bind:value={typed}
+      />
+    </label>
+    {#if read?.ok}
+      {@const rivet = read.result}
+      {@const facts = alloyFacts(rivet.alloy)}
+      <div class="decoded" data-testid="decoded">
+        <div>
+          <p class="canonical">{rivet.canonical}</p>
+          <dl>
+            <dt>Head</dt>
+            <dd>{SHAPES[rivet.head]}</dd>
+            <dt>Alloy</dt>
+            <dd>{rivet.alloy}: {facts.alloy}, {facts.use}</dd>
+            <dt>Mark</dt>
+            <dd>{facts.mark}</dd>
+            <dt>Diameter</dt>
+            <dd>dash {rivet.dash}, <Length lengthIn={rivet.diameterIn} /></dd>
+            <dt>Length</dt>
+            <dd>
+              {rivet.lengthDash} sixteenths, <Length lengthIn={rivet.lengthIn} />, {MEASURED[
+                rivet.head
+              ]}
+            </dd>
+            <dt>Drill</dt>
+            <dd>{rivetSize(rivet.dash).drill.close} after a #40 pilot</dd>
+          </dl>
+        </div>
+        <RivetPicture {rivet} />
+      </div>
+    {:else if read}
+      <p class="refused" role="status">{read.error.message}</p>
+    {/if}
+  </section>
+
+  <section aria-labelledby="marks">
+    <h2 id="marks" class="label">A loose rivet: what is on its head?</h2>
+    <label class="ask">
+      <span>Find by mark: one raised dot, cross, plain …</span>
+      <input class="field-box" type="text" autocomplete="off" maxlength="60" bind:value={mark} />
+    </label>
+    <ul class="marks" data-testid="marks">
+      {#each found as alloy (alloy.code)}
+        <li>
+          <svg viewBox="0 0 88 88" width="88" height="88" aria-hidden="true">
+            <HeadMark shape={alloy.shape} cx={44} cy={44} radius={40} />
+          </svg>
+          <span>
+            <strong>{alloy.code}</strong> · {alloy.alloy}
+            <small>{alloy.mark}</small>
+            <small class:cold={alloy.cold !== null}>{alloy.use}</small>
+          </span>
+        </li>
+      {:else}
+        <li class="none">
+          No rivet alloy carries such a mark. Words are: plain, dimple, raised, dot, dashes, cross,
+          ring.
+        </li>
+      {/each}
+    </ul>
+    <p class="hint">
+      A plain head may be soft 1100: never use it in structure unless its bag says what it is.
+    </p>
+  </section>
+
+  <section aria-labelledby="older">
+    <h2 id="older" class="label">Older heads, to recognise only</h2>
+    <ul class="older">
+      {#each OLDER_HEADS as older (older.standard)}
+        <li><OlderHead head={older.head} /> <strong>{older.standard}</strong> {older.head}</li>
+      {/each}
+    </ul>
+    <p class="hint">Shapes only, not to scale. None of these is calculated here.</p>
+  </section>
+</div>
+
+<style>
+  .rivets {
+    display: flex;
+    flex-direction: column;
+    gap: 1.2rem;
+    max-width: 980px;
+    margin: 0 auto;
+    padding: 1.4rem 2rem;
+  }
+  h1 {
+    font-size: 1.7rem;
+  }
+  section {
+    padding: 14px 18px;
+    border: 1.5px solid var(--line);
+    border-radius: 10px;
+    background: var(--panel);
+  }
+  .ask {
+    display: grid;
+    gap: 2px;
+    max-width: 26rem;
+    padding: 4px 0 10px;
+  }
+  .ask input {
+    font-size: 1.2rem;
+  }
+  .decoded {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr);
+    gap: 16px;
+  }
+  .canonical {
+    font-size: 1.8rem;
+    font-weight: 700;
+  }
+  dl {
+    display: grid;
+    grid-template-columns: auto minmax(0, 1fr);
+    gap: 6px 14px;
+  }
+  dt {
+    color: var(--ink-soft);
+  }
+  dd {
+    margin: 0;
+  }
+  .refused {
+    color: var(--amber);
+    font-weight: 700;
+  }
+  .marks {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+    gap: 10px;
+    padding: 0;
+    list-style: none;
+  }
+  .marks li {
+    display: flex;
+    align-items: center;
+    gap: 12px;
+    line-height: 1.3;
+  }
+  .marks svg {
+    flex: none;
+  }
+  .marks .none {
+    grid-column: 1 / -1;
+  }
+  small {
+    display: block;
+    color: var(--ink-soft);
+  }
+  .cold {
+    color: var(--dye);
+    font-weight: 700;
+  }
+  .older {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 24px;
+    padding: 0;
+    list-style: none;
+  }
+  .older li {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+  }
+  @media (max-width: 700px) {
+    .rivets {
+      padding: 1rem;
+    }
+    .decoded {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

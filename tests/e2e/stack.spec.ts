@@ -1,0 +1,168 @@
+import type { Page } from '@playwright/test';
+import { BOTTOM_LAP, FIN_STRIP, FLUSH_LAP } from '../../scripts/demo-data.ts';
+import { newSheet } from '../../src/core/joint/sheets.ts';
+import { expect, figure, openOwn, saved, signIn, test, toStation } from './app.ts';
+
+test.beforeEach(({ page, app }) => signIn(page, app));
+
+const box = async (page: Page, selector: string) => {
+  const found = await page.getByTestId('section').locator(selector).first().boundingBox();
+  if (!found) throw new Error(`${selector} is not in the section`);
+  return found;
+};
+const scale = async (page: Page) =>
+  Number(await page.getByTestId('section').getAttribute('data-px-per-in'));
+
+test('the rivet is driven to the band of heights, to scale all the way', async ({ page, app }) => {
+  await openOwn(page, app, BOTTOM_LAP, 'stack');
+  const pxPerIn = await scale(page);
+  // a rivet 9/32 long, its stroke of 1.8 px left out
+  expect(((await box(page, '[data-part="shank"]')).height - 1.8) / pxPerIn).toBeCloseTo(0.28125, 2);
+  const band = await box(page, '[data-part="band"]');
+  // 0.51 to 0.65 D of 1/8
+  expect((band.height - 1) / pxPerIn).toBeCloseTo(0.0813 - 0.0642, 2);
+  await expect(page.getByText('inside the limits: stop here')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Inserted' }).click();
+  await expect(page.getByText('the shank still fills the hole')).toBeVisible();
+  expect(((await box(page, '[data-part="shop-head"]')).height - 1.8) / pxPerIn).toBeCloseTo(
+    0.20125,
+    2
+  );
+  await page.getByLabel('How far it is driven').fill('200');
+  await expect(page.getByText(/^over-driven: it had to stop at 0.0642/)).toBeVisible();
+  await page.getByRole('button', { name: 'Good head' }).click();
+  await expect(page.getByText('inside the limits: stop here')).toBeVisible();
+});
+
+test('lengths beside the chosen one say what they risk, with what is in stock', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, BOTTOM_LAP, 'stack');
+  const lengths = page.getByTestId('lengths');
+  await expect(lengths.locator('[data-length="4.5"]')).toContainText('school: nearest');
+  await expect(lengths.locator('[data-length="4.5"]')).toContainText('560');
+  await expect(lengths.locator('[data-length="3"]')).toContainText('✕ no');
+  await expect(lengths.locator('[data-length="5.5"]')).toContainText('2.11 D');
+  await expect(figure(page, 'Part number')).toHaveText('MS20470AD4-4.5');
+
+  await page.getByRole('button', { name: 'Bill of rivets' }).click();
+  await expect(page.locator('[data-part="MS20470AD4-4.5"]')).toContainText('50');
+  await expect(page.locator('[data-part="MS20470AD4-4.5"]')).toContainText('55');
+});
+
+test('a measured rivet tells what is really in the grip, and is kept', async ({ page, app }) => {
+  await openOwn(page, app, BOTTOM_LAP, 'stack');
+  const field = page.getByLabel('A MS20470AD4-4.5 put in hole 1 stands out');
+  await field.fill('0.188');
+  // 0.28125 − 0.188 = 0.09325, 0.01325 over 0.080
+  await expect(page.getByTestId('measured')).toContainText('0.0133');
+  await expect(page.getByTestId('measured')).toContainText('chips, a burr or a gap');
+  await expect(page.getByText(/Hole 1: 0.013[23] in more in the grip/)).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(field).toHaveValue('0.188');
+  await field.fill('0.2');
+  await expect(page.getByTestId('measured')).toContainText('as the stack says');
+});
+
+test('layers end along the joint: runs of one rivet, marked on plan and tape', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, FIN_STRIP, 'stack');
+  await page.getByText('Layers', { exact: true }).click();
+  await expect(page.getByTestId('layers').locator('[data-run]')).toHaveCount(2);
+  await expect(page.getByTestId('layers').locator('[data-run="MS20426AD3-3.5"]')).toBeVisible();
+  await toStation(page, 2);
+  await expect(page.locator('[data-testid="plan-view"] [data-change]')).toHaveCount(2);
+  await expect(page.locator('.tape [data-change]')).toContainText('3-3.5');
+
+  // the doubler over the whole length: one rivet again
+  await toStation(page, 3);
+  await page.getByText(/to 4 3\/8/).click();
+  await page.getByLabel('Ends at').nth(1).fill('');
+  await expect(figure(page, 'Part number')).toHaveText('MS20426AD3-3.5');
+  await page.getByText('Layers', { exact: true }).click();
+  await expect(page.getByTestId('layers').locator('[data-run]')).toHaveCount(1);
+});
+
+test('sheets change places by keys and by dragging, one step of undo', async ({ page, app }) => {
+  await openOwn(
+    page,
+    app,
+    { ...BOTTOM_LAP, sheets: [newSheet('skin', '0.040'), newSheet('strip', '0.032')] },
+    'stack'
+  );
+  const name = (index: number) => page.getByLabel(`Name of sheet ${index}`);
+  await expect(name(1)).toHaveValue('skin');
+  await page.getByLabel(/^Move skin, sheet 1/).focus();
+  await page.keyboard.press('Alt+ArrowDown');
+  await expect(name(1)).toHaveValue('strip');
+  await expect(page.getByLabel('Thickness of sheet 1')).toHaveValue('0.032');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(name(1)).toHaveValue('skin');
+
+  await name(2).scrollIntoViewIfNeeded();
+  const handle = await page.getByLabel(/^Move skin, sheet 1/).boundingBox();
+  const under = await name(2).boundingBox();
+  if (!handle || !under) throw new Error('nothing to drag');
+  const x = handle.x + 8;
+  await page.mouse.move(x, handle.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(x, handle.y + 40, { steps: 5 });
+  await page.mouse.move(x, under.y + under.height / 2, { steps: 15 });
+  // the others make room at their own pace
+  await expect(page.locator('[data-is-dnd-shadow-item-internal]')).toHaveCount(1);
+  await page.waitForTimeout(400);
+  await page.mouse.up();
+  await expect(page.locator('#dnd-action-dragged-el')).toHaveCount(0);
+  await expect(name(1)).toHaveValue('strip');
+  await saved(page);
+  await page.reload();
+  await expect(name(1)).toHaveValue('strip');
+});
+
+test('the flush rule is walked with its numbers, both angle schools beside it', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, FLUSH_LAP, 'stack');
+  await page.getByText('Flush rule', { exact: true }).click();
+  const rule = page.getByTestId('flush-rule');
+  await expect(rule).toContainText('head 0.055 ≤ 0.071 + 0.002');
+  await expect(rule).toContainText('0.016 left under the cut');
+  await expect(page.getByText('Countersink is marginal')).toBeVisible();
+
+  // a thin skin over the 0.050 doubler: dimple, and a deeper cut beneath
+  await page.getByLabel('Thickness of sheet 1').fill('0.025');
+  await page.getByLabel('Thickness of sheet 2').fill('0.071');
+  await expect(rule).toContainText('dimple the top, countersink beneath');
+  await expect(rule).toContainText('punch 100°, die 110°');
+  await expect(rule).toContainText('punch 100°, die 100°');
+  // 0.3054 × 0.025 = 0.0076
+  await expect(rule).toContainText('0.0076 = 8 clicks deeper than flush');
+  await page.getByText('Material, film').first().click();
+  await page.getByLabel('Material', { exact: true }).first().selectOption('7075-T6 clad');
+  await expect(page.getByText('Dimple hot', { exact: true })).toBeVisible();
+  await page.getByLabel('film is on').first().check();
+  await expect(page.getByText('Film is still on wing skin')).toBeVisible();
+});
+
+test('a substitute says what changes and who must agree, and one tap plans it', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, BOTTOM_LAP, 'stack');
+  await page.getByText('Substitutes', { exact: true }).click();
+  const list = page.getByTestId('substitutes');
+  await expect(list).toContainText('whoever holds that data must agree');
+  await expect(list).toContainText('× 1.53');
+  await list.getByLabel('In place of it').selectOption('blind');
+  await expect(list).toContainText('by its own approved data');
+  await list.getByLabel('In place of it').selectOption('alloy-DD');
+  await expect(list).toContainText('refrigerated');
+  await list.getByRole('button', { name: 'Plan the joint with it' }).click();
+  await expect(figure(page, 'Part number')).toHaveText('MS20470DD4-4.5');
+});
