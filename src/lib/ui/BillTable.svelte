@@ -20,7 +20,7 @@
   <p class="hint">No rivets yet: they are counted once a joint can be laid out.</p>
 {:else}
   <div class="wide">
-    <table data-testid="bill">
+    <table class="figures" data-testid="bill">
       <thead>
         <tr>
           <th>Rivet</th>
@@ -69,28 +69,5 @@
 <style>
   .wide {
     overflow-x: auto;
-  }
-  table {
-    width: 100%;
-    border-collapse: collapse;
-    font-variant-numeric: tabular-nums;
-  }
-  th,
-  td {
-    padding: 6px 10px;
-    text-align: right;
-    border-bottom: 1px solid var(--line);
-    white-space: nowrap;
-  }
-  th:first-child {
-    text-align: left;
-  }
-  thead th {
-    font-size: 0.85rem;
-    color: var(--ink-soft);
-  }
-  .short {
-    color: var(--brick);
-    font-weight: 700;
   }
 </style>

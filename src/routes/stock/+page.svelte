@@ -43,16 +43,21 @@
         </h2>
         {#if wanted.length > 0}
           <div class="wide">
-            <table data-testid="shortages">
+            <table class="figures" data-testid="shortages">
               <thead>
-                <tr><th>Rivet</th><th>Jobs</th><th>Wanted</th><th>In the bins</th><th>Short</th></tr
+                <tr
+                  ><th>Rivet</th><th class="words">Jobs</th><th>Wanted</th><th>In the bins</th><th
+                    >Short</th
+                  ></tr
                 >
               </thead>
               <tbody>
                 {#each wanted as one (one.partNumber)}
                   <tr data-part={one.partNumber}>
                     <th scope="row">{one.partNumber}</th>
-                    <td>{one.jobs.map(({ job, wanted: of }) => `${job}: ${of}`).join(', ')}</td>
+                    <td class="words"
+                      >{one.jobs.map(({ job, wanted: of }) => `${job}: ${of}`).join(', ')}</td
+                    >
                     <td>{one.wanted}</td>
                     <td>{one.onHand}</td>
                     <td class:short={one.short > 0}
@@ -157,30 +162,6 @@
   }
   .wide {
     overflow-x: auto;
-  }
-  table {
-    width: 100%;
-    border-collapse: collapse;
-    font-variant-numeric: tabular-nums;
-  }
-  th,
-  td {
-    padding: 6px 10px;
-    text-align: right;
-    border-bottom: 1px solid var(--line);
-    white-space: nowrap;
-  }
-  th:first-child,
-  th:nth-child(2),
-  td:nth-child(2) {
-    text-align: left;
-  }
-  td:nth-child(2) {
-    white-space: normal;
-  }
-  .short {
-    color: var(--brick);
-    font-weight: 700;
   }
   .bin {
     display: grid;

@@ -42,7 +42,7 @@
     {/if}
   </div>
   {#if other}
-    <table>
+    <table class="figures">
       <thead>
         <tr><th>What changes</th><th>As planned</th><th>With it</th><th>Ratio</th></tr>
       </thead>
@@ -82,16 +82,9 @@
     font-size: 1.15rem;
     padding-bottom: 10px;
   }
-  table {
-    width: 100%;
-    border-collapse: collapse;
-    font-variant-numeric: tabular-nums;
-  }
-  th,
-  td {
-    padding: 4px 8px;
+  table :global(:is(th, td)) {
     text-align: left;
-    border-bottom: 1px solid var(--line);
+    white-space: normal;
   }
   .stop td:nth-child(3) {
     color: var(--brick);
