@@ -156,4 +156,27 @@ describe('a dimpled section', () => {
     expect(at(nested.sheets[1]?.outlineIn ?? [], 1)[0] * 2).toBeCloseTo(nest.nestDiameterIn, 12);
     expect(nested.lipIn).toBeCloseTo(0.096, 12);
   });
+
+  it('opens by ten degrees a sheet where dies are stepped, every face on the one above', () => {
+    const stepped = sectionOf(
+      sheets,
+      flushTools(sheets, 4, 'dimple-each', 'stepped', 'clad-2024'),
+      { dash: 4, head: 'countersunk' },
+      HOLE
+    );
+    const degreesOf = (from: SectionPoint, to: SectionPoint) =>
+      (2 * Math.atan2(Math.abs(from[0] - to[0]), Math.abs(from[1] - to[1])) * 180) / Math.PI;
+    const [top, low] = stepped.sheets.map(({ outlineIn }) => outlineIn);
+    if (!top || !low) throw new Error('two sheets');
+    expect(degreesOf(at(top, 1), at(top, 2))).toBeCloseTo(100, 8);
+    expect(degreesOf(at(top, 3), at(top, 4))).toBeCloseTo(110, 8);
+    expect(degreesOf(at(low, 1), at(low, 2))).toBeCloseTo(110, 8);
+    expect(degreesOf(at(low, 3), at(low, 4))).toBeCloseTo(120, 8);
+    expect(at(low, 2)).toEqual(at(top, 3));
+    // t1 square to a 50° face, t2 to a 55° one
+    expect(stepped.lipIn).toBeCloseTo(
+      (R - r) / TAN50 + 0.025 / SIN50 + 0.032 / Math.sin((55 * Math.PI) / 180),
+      12
+    );
+  });
 });

@@ -54,53 +54,59 @@ const plain = (topIn: number, bottomIn: number, holeIn: number, besideIn: number
     [besideIn, bottomIn]
   ] satisfies SectionPoint[];
 
-/** A 100° cut from the sheet's top, as wide there as given, down to the hole or through the sheet. */
-function cut(topIn: number, bottomIn: number, holeIn: number, besideIn: number, radiusIn: number) {
-  const depthIn = (radiusIn - holeIn) / TAN;
-  const footIn = Math.min(bottomIn, topIn + depthIn);
-  const footRadiusIn = Math.max(holeIn, radiusIn - (footIn - topIn) * TAN);
+/** One face of a dimpled stack: its half angle and how deep it lies at the hole's edge, in. */
+interface Cone {
+  halfRad: number;
+  atHoleIn: number;
+}
+
+/** The head's own cone, as wide at the outer face as the catalogue head. */
+const headCone = (headRadiusIn: number, holeIn: number): Cone => ({
+  halfRad: HALF_HEAD_RAD,
+  atHoleIn: (headRadiusIn - holeIn) / TAN
+});
+
+/** The face beneath a dimpled sheet: the sheet keeps its thickness, square to its upper face, at the hole's edge. */
+const coneBeneath = (cone: Cone, thicknessIn: number, dieDeg: number): Cone => ({
+  halfRad: ((dieDeg / 2) * Math.PI) / 180,
+  atHoleIn: cone.atHoleIn + thicknessIn / Math.sin(cone.halfRad)
+});
+
+/** Radius at which a cone comes out of a flat face at some depth, in. */
+const mouthIn = ({ halfRad, atHoleIn }: Cone, holeIn: number, faceIn: number): number =>
+  holeIn + (atHoleIn - faceIn) * Math.tan(halfRad);
+
+/** A cut from the sheet's top along a cone, down to the hole or through the sheet. */
+function cut(topIn: number, bottomIn: number, holeIn: number, besideIn: number, cone: Cone) {
+  const footIn = Math.min(bottomIn, cone.atHoleIn);
   return [
     [besideIn, topIn],
-    [radiusIn, topIn],
-    [footRadiusIn, footIn],
+    [mouthIn(cone, holeIn, topIn), topIn],
+    [mouthIn(cone, holeIn, footIn), footIn],
     ...(footIn < bottomIn ? [[holeIn, bottomIn] as SectionPoint] : []),
     [besideIn, bottomIn]
   ] satisfies SectionPoint[];
 }
 
-/**
- * Depth of a dimple's cone at a radius: cones of sheets that nest are parallel, a sheet's thickness apart
- * measured square to them.
- *
- * @param aboveIn thickness of everything above this face, in
- */
-const coneAt = (radiusIn: number, xIn: number, aboveIn: number): number =>
-  (radiusIn - xIn) / TAN + aboveIn / SIN;
-
-/** Where a cone of a given thickness above comes out of the flat face. */
-const mouthIn = (radiusIn: number, aboveIn: number): number =>
-  radiusIn + aboveIn * (1 / SIN - 1) * TAN;
-
-/** Radius at which the cone of a dimpled stack of some thickness comes out of its far face, in. */
-export const dimpleMouthIn = (dash: Dash, thicknessIn: number): number =>
-  mouthIn(rivetSize(dash).head.countersunk.diameterIn / 2, thicknessIn);
-
 function dimpled(
-  topIn: number,
-  bottomIn: number,
+  [topIn, bottomIn]: [number, number],
   holeIn: number,
   besideIn: number,
-  radius: number
+  [upper, lower]: [Cone, Cone]
 ) {
   return [
     [besideIn, topIn],
-    [mouthIn(radius, topIn), topIn],
-    [holeIn, coneAt(radius, holeIn, topIn)],
-    [holeIn, coneAt(radius, holeIn, bottomIn)],
-    [mouthIn(radius, bottomIn), bottomIn],
+    [mouthIn(upper, holeIn, topIn), topIn],
+    [holeIn, upper.atHoleIn],
+    [holeIn, lower.atHoleIn],
+    [mouthIn(lower, holeIn, bottomIn), bottomIn],
     [besideIn, bottomIn]
   ] satisfies SectionPoint[];
 }
+
+/** A face without an angle told is drawn as the one before it was. */
+const dieOf = (tool: FlushTool | undefined, before: number): number =>
+  (tool?.op === 'dimple' ? tool.dieDeg : null) ?? before;
 
 /**
  * The section through one rivet before driving, to be drawn to scale.
@@ -108,7 +114,8 @@ function dimpled(
  * @param held sheets at the hole; @param tools what is done to each (empty for a protruding head)
  * @param holeIn final hole, in; @param lengthIn under the head for universal, overall for countersunk
  * @param besideIn how far from the axis sheets are shown, in
- * @returns outlines; dimples nest as parallel 100° cones, which is where the nest depth comes from
+ * @returns outlines with the angles of the tools; under "all 100°" dimples nest as parallel cones, which is
+ * where the nest depth comes from
  * @source handbook 3.1 and 4.3
  */
 export function sectionOf(
@@ -124,19 +131,34 @@ export function sectionOf(
   const headRadiusIn = diameterIn / 2;
   let topIn = 0;
   let lipIn = 0;
+  let cone = headCone(headRadiusIn, holeRadiusIn);
+  let dieDeg = 100;
   const sheets = held.map(({ name, thicknessIn, coatIn }, at): SectionSheet => {
-    const treated = tools[at]?.op ?? 'plain';
+    const tool = tools[at];
+    const treated = tool?.op ?? 'plain';
     const bottomIn = topIn + thicknessIn;
+    dieDeg = dieOf(tool, dieDeg);
+    const beneath = coneBeneath(cone, thicknessIn, dieDeg);
     const outlineIn =
       treated === 'dimple'
-        ? dimpled(topIn, bottomIn, holeRadiusIn, besideIn, headRadiusIn)
+        ? dimpled([topIn, bottomIn], holeRadiusIn, besideIn, [cone, beneath])
         : treated === 'countersink'
-          ? cut(topIn, bottomIn, holeRadiusIn, besideIn, mouthIn(headRadiusIn, topIn))
+          ? cut(topIn, bottomIn, holeRadiusIn, besideIn, cone)
           : plain(topIn, bottomIn, holeRadiusIn, besideIn);
-    const sheet = { name, thicknessIn, outlineIn, topIn, bottomIn, treated, coatIn };
     topIn = bottomIn + coatIn;
-    lipIn = treated === 'dimple' ? coneAt(headRadiusIn, holeRadiusIn, topIn) : topIn;
-    return sheet;
+    if (treated === 'dimple') {
+      cone = coatIn > 0 ? coneBeneath(beneath, coatIn, dieDeg) : beneath;
+      lipIn = cone.atHoleIn;
+    } else lipIn = topIn;
+    return {
+      name,
+      thicknessIn,
+      outlineIn,
+      topIn: bottomIn - thicknessIn,
+      bottomIn,
+      treated,
+      coatIn
+    };
   });
   const flush = head === 'countersunk';
   return {
@@ -156,3 +178,7 @@ export function sectionOf(
     shankEndIn: lengthIn
   };
 }
+
+/** How far from the axis cuts and dimples reach into the sheets, in. */
+export const cutsReachIn = ({ sheets }: Section): number =>
+  Math.max(0, ...sheets.flatMap(({ outlineIn }) => outlineIn.slice(1, -1).map(([xIn]) => xIn)));

@@ -9,7 +9,7 @@ import { fullHoleHeightIn, type DrivenRivet } from './driving.ts';
 import { flushPath, type FlushStep } from './flush-path.ts';
 import { flushTools, type FlushTool } from './flush-tools.ts';
 import { predictHead, type PredictHeadResult } from './predict-head.ts';
-import { dimpleMouthIn, sectionOf, type Section } from './section.ts';
+import { cutsReachIn, sectionOf, type Section } from './section.ts';
 
 /** How a flush head is let in: the rule as walked, and the tools under both angle schools. */
 export interface FlushView {
@@ -127,18 +127,17 @@ export function stackView(stack: PlannedStack, joint: Joint, profile: RuleProfil
           protrusionIn: length.result.protrusionIn - stack.raisedIn
         }
       : null;
-  const besideIn = Math.max(
-    BESIDE_D * D,
-    flush ? dimpleMouthIn(dash, gripIn) + FLAT_BEYOND_D * D : 0
-  );
-  return {
-    besideIn,
-    section: sectionOf(
+  const sectionTo = (besideIn: number) =>
+    sectionOf(
       sheets,
       flush?.tools ?? [],
       { dash, head: joint.head },
       { holeIn: hole.diameterIn, lengthIn, besideIn }
-    ),
+    );
+  const besideIn = Math.max(BESIDE_D * D, cutsReachIn(sectionTo(0)) + FLAT_BEYOND_D * D);
+  return {
+    besideIn,
+    section: sectionTo(besideIn),
     rivet,
     travel: rivet
       ? {
