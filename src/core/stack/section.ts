@@ -35,7 +35,6 @@ export interface Section {
 
 const HALF_HEAD_RAD = (50 * Math.PI) / 180;
 const TAN = Math.tan(HALF_HEAD_RAD);
-const SIN = Math.sin(HALF_HEAD_RAD);
 const ROUND_STEPS = 14;
 
 /** Right half of a domed head: an ellipse of the head's own diameter and height. */
