@@ -20,14 +20,16 @@ test('a slipped decimal is asked about, kept as typed, and mended with one tap',
 test('an impossible joint names its limit and offers what would work', async ({ page, app }) => {
   await makeJoint(page, app, 'Impossible', ['0.032', '0.032', '5']);
   await page.getByText('8', { exact: true }).last().click();
-  await expect(page.getByRole('alert')).toContainText(
+  await expect(page.getByRole('region', { name: 'Answers' }).getByRole('alert')).toContainText(
     'a dash 8 rivet is too large for a 0.032 in sheet: the guidance starts at 0.036 in'
   );
   await page.getByRole('button', { name: /use dash 6/ }).click();
   // 1/(1.6 × 0.191) = 3.27 → 3.3 an inch × 5 = 16.5 → 17
   await expect(figure(page, 'Rivets needed')).toContainText('17');
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('alert')).toContainText('dash 8');
+  await expect(page.getByRole('region', { name: 'Answers' }).getByRole('alert')).toContainText(
+    'dash 8'
+  );
 });
 
 test('lengths are understood as typed and shown in the style of choice', async ({ page, app }) => {

@@ -109,6 +109,18 @@ for (const mode of ['light', 'dark'])
     }
   });
 
+test('every panel of Stack is readable and operable', async ({ page, app }) => {
+  await signIn(page, app);
+  await openDemo(page, app, /Fin, leading strip/, 'stack');
+  for (const panel of ['Driving', 'Layers', 'Flush rule', 'Substitutes']) {
+    await page.getByText(panel, { exact: true }).click();
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
+    expect(violations.map(({ id, nodes }) => `${panel} ${id}: ${nodes[0]?.html ?? ''}`)).toEqual(
+      []
+    );
+  }
+});
+
 test('dialogs, the reader and the other views of Lay out are readable and operable', async ({
   page,
   app

@@ -131,7 +131,7 @@
     <svg
       width={widthPx}
       height={heightPx}
-      role="img"
+      role="group"
       aria-label="Layers along {lineOfPicked?.name ?? 'the joint'} and the rivets they take"
     >
       <text class="draw-note" x={LEFT} y="16"
@@ -159,10 +159,10 @@
             width={Math.max(1, wide)}
             height={RUN_PX}
             role="button"
-            tabindex="-1"
+            tabindex="0"
             aria-label="holes {run.fromHole} to {run.toHole}: {run.partNumber ?? 'no rivet'}"
             onclick={() => onpick(run.fromHole)}
-            onkeydown={() => undefined}
+            onkeydown={(event) => event.key === 'Enter' && onpick(run.fromHole)}
           />
           {#if wide > 34}
             <text x={from + wide / 2} y={runY + 17} text-anchor="middle"

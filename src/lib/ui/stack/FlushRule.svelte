@@ -87,8 +87,7 @@
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
     gap: 16px;
-    height: 100%;
-    overflow: auto;
+    min-height: 100%;
     padding: 8px 12px;
     background: var(--panel);
   }

@@ -17,7 +17,7 @@
   const D = $derived(rivetSize(dash).diameterIn);
   /** the school's own length, should the table be taller than its room */
   const inSight = (row: HTMLElement) => {
-    const box = row.closest('.lengths');
+    const box = row.closest('[role=region]');
     if (box) box.scrollTop = row.offsetTop - (box.clientHeight - row.offsetHeight) / 2;
   };
   const WORDS = { good: '✓ good', attention: '△ look', stop: '✕ no' };
@@ -74,11 +74,6 @@
 </div>
 
 <style>
-  .lengths {
-    position: relative;
-    height: 100%;
-    overflow: auto;
-  }
   table {
     width: 100%;
     border-collapse: collapse;

@@ -62,8 +62,7 @@
 
 <style>
   .substitutes {
-    height: 100%;
-    overflow: auto;
+    min-height: 100%;
     padding: 8px 12px;
     background: var(--panel);
   }

@@ -74,7 +74,13 @@
           options={PANELS}
           onchoose={(value) => (panel = value)}
         />
-        <div class="panel">
+        <!-- svelte-ignore a11y_no_noninteractive_tabindex (what scrolls must be reached by keys) -->
+        <div
+          class="panel"
+          role="region"
+          aria-label={PANELS.find(({ value }) => value === open)?.text}
+          tabindex="0"
+        >
           {#if open === 'driving'}
             {#if stack.head.ok}
               <HeadCurve
@@ -155,10 +161,11 @@
     height: 100%;
   }
   .panel {
+    position: relative;
     min-height: 0;
     border: 1.5px solid var(--line);
     border-radius: 10px;
-    overflow: hidden;
+    overflow: auto;
     background: var(--panel);
   }
   .over {
