@@ -4,6 +4,8 @@ export const JOINT_FILES = [
   'pattern.svg',
   'pattern.dxf',
   'marks.csv',
-  'joint.json'
+  'joint.json',
+  'checklist.pdf',
+  'labels.pdf'
 ] as const;
 export type JointFileName = (typeof JOINT_FILES)[number];

@@ -8,7 +8,7 @@ export const STATIONS = [
     number: 4,
     name: 'Make ready',
     asks: 'What must be done before the first rivet?',
-    ready: false
+    ready: true
   },
   {
     key: 'drive',

@@ -96,6 +96,7 @@ for (const mode of ['light', 'dark'])
       `${joint}/carry`,
       `${joint}/lay-out`,
       `${joint}/stack`,
+      `${joint}/make-ready`,
       `${joint}/drive`,
       `${joint}/check`
     ]) {

@@ -13,6 +13,7 @@
   import PlanHoles from './PlanHoles.svelte';
   import PlanHolesCanvas from './PlanHolesCanvas.svelte';
   import PlanMetal from './PlanMetal.svelte';
+  import PlanReady from './PlanReady.svelte';
   import PlanObstacles from './PlanObstacles.svelte';
   import { extentOf, fitPlan } from './plan-scene';
   import { Zoomable } from './zoomable.svelte';
@@ -25,6 +26,8 @@
     stale?: boolean;
     /** letters each hole by the largest size that could still go there */
     headroom?: boolean;
+    /** sheet holders and holes that are done, at Make ready */
+    ready?: { holders: ReadonlySet<number>; ticked: ReadonlySet<number> } | null;
     onkeepout?: (index: number, xIn: number, yIn: number) => void;
     onfixed?: (index: number, alongIn: number) => void;
   }
@@ -34,6 +37,7 @@
     onpick,
     stale = false,
     headroom = false,
+    ready = null,
     onkeepout = () => undefined,
     onfixed = () => undefined
   }: Props = $props();
@@ -178,6 +182,9 @@
         {place}
         topIn={extent.yIn}
       />
+      {#if ready}
+        <PlanReady holes={shown.plan.holes} {...ready} {place} radiusPx={holeRadius} />
+      {/if}
       {#each layout.removed as gone (gone.number)}
         <path class="gone" d="M{place.x(gone.xIn) - 6} {place.y(gone.yIn) - 6}l12 12m0 -12l-12 12"
           ><title>hole {gone.number} was taken out</title></path

@@ -11,6 +11,7 @@
   import { LengthStyle } from '$core/units/format-length.ts';
   import { CheckDesk } from '$lib/client/check-desk.svelte';
   import { provideIssueDesk } from '$lib/client/desk';
+  import { provideReadyDesk, ReadyDesk } from '$lib/client/ready-desk.svelte';
   import { provideStock } from '$lib/client/stock';
   import { outsideFields } from '$lib/client/keys';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -39,12 +40,15 @@
     };
     issue: Issue | null;
     events: HoleEvent[];
+    ready: ConstructorParameters<typeof ReadyDesk>[1];
+    /** who is at the bench; empty when nobody said */
+    person: string;
     /** rivets in the bins, by part number */
     onHand: Readonly<Record<string, number>>;
     station: StationKey;
     children: Snippet;
   }
-  let { joint, issue, events, onHand, station, children }: Props = $props();
+  let { joint, issue, events, ready, person, onHand, station, children }: Props = $props();
   const preferences = usePreferences();
   const workspace = provideWorkspace(untrack(() => new Workspace(joint)));
   // A new issue gets a new desk; the readings of one issue stay with it.
@@ -60,12 +64,13 @@
       return desk;
     }
   });
+  const readyDesk = provideReadyDesk(untrack(() => new ReadyDesk(joint.id, ready, person)));
   provideStock({
     get onHand() {
       return onHand;
     }
   });
-  const status = $derived(stationStatus(workspace, issue, desk));
+  const status = $derived(stationStatus(workspace, issue, desk, readyDesk));
   let keysOpen = $state(false);
   let rulesOpen = $state(false);
 
@@ -86,6 +91,7 @@
 
   onMount(() => {
     void workspace.restoreKept(joint);
+    void readyDesk.restore();
     const go = (key: StationKey) => void goto(`/joints/${joint.id}/${key}`);
     const nextLengths = () => {
       const at = LengthStyle.options.indexOf(preferences.lengths);
@@ -121,6 +127,7 @@
     document.addEventListener('visibilitychange', onhide);
     return () => {
       unbind();
+      readyDesk.stop();
       document.removeEventListener('visibilitychange', onhide);
       void workspace.save.flush();
     };

@@ -2,6 +2,9 @@ import type { Plan } from '$core/plan-shape.ts';
 import type { Issue } from '$core/joint/issue.ts';
 import type { CheckDesk } from '$lib/client/check-desk.svelte';
 import type { Workspace } from '$lib/client/workspace.svelte';
+import { readyPlan } from '$core/ready/ready-plan.ts';
+import { readyProgress } from '$core/ready/progress.ts';
+import type { ReadyDesk } from '$lib/client/ready-desk.svelte';
 import { STATIONS, type StationKey } from '$lib/stations.ts';
 
 type Status = Record<StationKey, { text: string; done: boolean }>;
@@ -29,7 +32,8 @@ function neededIn({ needs }: Plan): string {
 export function stationStatus(
   workspace: Workspace,
   issue: Issue | null,
-  desk: CheckDesk | null
+  desk: CheckDesk | null,
+  readyDesk: ReadyDesk
 ): Status {
   const plan = workspace.now?.plan;
   const stopped = (station: string) =>
@@ -63,6 +67,24 @@ export function stationStatus(
           ? open('needs a look')
           : done(partsOf(plan));
 
+  const steps =
+    plan && workspace.now
+      ? readyPlan(
+          workspace.now.definition,
+          plan,
+          workspace.profile,
+          readyDesk.figures,
+          readyDesk.recorded
+        ).steps
+      : [];
+  const { doneSteps } = readyProgress(steps, readyDesk.events);
+  const makeReady =
+    steps.length === 0
+      ? open('—')
+      : doneSteps === steps.length
+        ? done('all steps done')
+        : open(`${doneSteps} of ${steps.length} steps`);
+
   let check = open('not issued yet');
   if (issue && desk) {
     const looked = [...desk.states.values()].filter((state) => state.last).length;
@@ -72,5 +94,5 @@ export function stationStatus(
     const text = `${looked} of ${issue.holes.length} looked at`;
     check = looked === issue.holes.length && !bad ? done(text) : open(text);
   }
-  return { ...later, carry, 'lay-out': layOut, stack, check };
+  return { ...later, carry, 'lay-out': layOut, stack, 'make-ready': makeReady, check };
 }

@@ -3,6 +3,7 @@ import type { Database } from './connect.ts';
 import { firstTables } from './migrations/0001-first-tables.ts';
 import { kindsOfJoint } from './migrations/0002-kinds-of-joint.ts';
 import { stock } from './migrations/0003-stock.ts';
+import { makeReady } from './migrations/0004-make-ready.ts';
 
 /**
  * Brings the database to the newest shape; migrations only run forward.
@@ -11,7 +12,7 @@ import { stock } from './migrations/0003-stock.ts';
  */
 export async function migrate({ sequelize }: Database): Promise<string[]> {
   const umzug = new Umzug({
-    migrations: [firstTables, kindsOfJoint, stock],
+    migrations: [firstTables, kindsOfJoint, stock, makeReady],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined

@@ -12,6 +12,8 @@ import type { IssuedFacts } from '../../../core/joint/issue.ts';
 import type { EnteredJoint, Joint as JointDefinition } from '../../../core/joint/kinds.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Dash } from '../../../core/schema/fields.ts';
+import type { ReadyMove } from '../../../core/ready/progress.ts';
+import type { ShopFigures } from '../../../core/ready/shop-figures.ts';
 import type { StockMove } from '../../../core/stock/stock.ts';
 
 export class Person extends Model<InferAttributes<Person>, InferCreationAttributes<Person>> {
@@ -130,6 +132,33 @@ export class StockEventRow extends Model<
   declare note: string;
   declare personId: string;
   declare at: Date;
+  declare recordedAt: CreationOptional<Date>;
+}
+
+export class ReadyEventRow extends Model<
+  InferAttributes<ReadyEventRow>,
+  InferCreationAttributes<ReadyEventRow>
+> {
+  declare seq: CreationOptional<string>;
+  declare id: string;
+  declare jointId: string;
+  declare step: string;
+  declare hole: number | null;
+  declare of: number;
+  declare done: boolean;
+  declare timed: ReadyMove['timed'];
+  declare personId: string;
+  declare at: Date;
+  declare recordedAt: CreationOptional<Date>;
+}
+
+export class ShopFiguresRow extends Model<
+  InferAttributes<ShopFiguresRow>,
+  InferCreationAttributes<ShopFiguresRow>
+> {
+  declare seq: CreationOptional<string>;
+  declare figures: ShopFigures;
+  declare personId: string;
   declare recordedAt: CreationOptional<Date>;
 }
 
@@ -264,6 +293,31 @@ export function defineModels(sequelize: Sequelize) {
     },
     at('stock_events')
   );
+  ReadyEventRow.init(
+    {
+      seq: { type: DataTypes.BIGINT, autoIncrement: true, primaryKey: true },
+      id: { type: DataTypes.UUID, allowNull: false, unique: true },
+      jointId: owner(),
+      step: text(),
+      hole: { type: DataTypes.INTEGER, allowNull: true },
+      of: whole(),
+      done: { type: DataTypes.BOOLEAN, allowNull: false },
+      timed: { type: DataTypes.JSONB, allowNull: true },
+      personId: owner(),
+      at: { type: DataTypes.DATE, allowNull: false },
+      recordedAt: stamped()
+    },
+    at('ready_events')
+  );
+  ShopFiguresRow.init(
+    {
+      seq: { type: DataTypes.BIGINT, autoIncrement: true, primaryKey: true },
+      figures: json(),
+      personId: owner(),
+      recordedAt: stamped()
+    },
+    at('shop_figures')
+  );
   return {
     Person,
     Profile,
@@ -274,6 +328,8 @@ export function defineModels(sequelize: Sequelize) {
     Hole,
     HoleEventRow,
     StockBin,
-    StockEventRow
+    StockEventRow,
+    ReadyEventRow,
+    ShopFiguresRow
   };
 }

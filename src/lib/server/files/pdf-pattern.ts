@@ -1,10 +1,8 @@
 import PDFDocument from 'pdfkit';
 import type { Pattern, PatternLayer, Stroke } from '../../../core/exchange/pattern.ts';
 import type { Tile, Tiling } from '../../../core/exchange/tiles.ts';
+import { latin, pt } from './pdf-pages.ts';
 import { MM_PER_IN } from '../../../core/units/factors.ts';
-
-const PT_PER_IN = 72;
-const pt = (inches: number): number => inches * PT_PER_IN;
 
 const PENS: Record<PatternLayer, { colour: string; widthPt: number; dash?: [number, number] }> = {
   EDGES: { colour: '#000000', widthPt: 1 },
@@ -119,8 +117,7 @@ export function pdfPattern(pattern: Pattern, tiling: Tiling, title: string): Pro
     page.on('end', () => resolve(Buffer.concat(pieces)));
     page.on('error', reject);
   });
-  // The built-in fonts know Latin letters only.
-  const plain = title.replace(/[^\x20-\x7e\xa0-\xff]/g, '?');
+  const plain = latin(title);
   for (const tile of tiling.tiles) {
     page.addPage();
     page.font('Helvetica');

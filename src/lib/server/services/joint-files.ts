@@ -7,10 +7,14 @@ import { tile, type Paper } from '../../../core/exchange/tiles.ts';
 import { readEntered } from '../../../core/joint/read-entered.ts';
 import { plan } from '../../../core/plan.ts';
 import type { JointFileName } from '../../joint-files.ts';
+import { orientationMarks } from '../../../core/ready/orientation.ts';
+import { readyPlan } from '../../../core/ready/ready-plan.ts';
 import { writeCsv } from '../../exchange/csv.ts';
 import type { Database } from '../db/connect.ts';
+import { pdfChecklist, pdfLabels } from '../files/pdf-checklist.ts';
 import { pdfPattern } from '../files/pdf-pattern.ts';
 import { getJoint } from './joints.ts';
+import { shopFigures, timedWorks } from './ready.ts';
 import { done, refused, type Outcome } from './outcome.ts';
 
 export interface MadeFile {
@@ -56,6 +60,28 @@ export async function makeJointFile(
       name,
       body: writeCsv(MARK_COLUMNS, markRows(layout, planned.stacks))
     });
+  if (file === 'checklist.pdf' || file === 'labels.pdf') {
+    const marks = orientationMarks(
+      title,
+      read.definition.sheets.map((sheet) => sheet.name)
+    );
+    const steps = async () =>
+      readyPlan(
+        read.definition,
+        planned,
+        profile,
+        await shopFigures(database),
+        await timedWorks(database)
+      ).steps;
+    return done({
+      type: 'application/pdf',
+      name,
+      body:
+        file === 'labels.pdf'
+          ? await pdfLabels(words, marks)
+          : await pdfChecklist(words, await steps())
+    });
+  }
   const pattern = patternOf(layout, profile);
   if (file === 'pattern.svg')
     return done({ type: 'image/svg+xml', name, body: svgPattern(pattern, words) });

@@ -3,19 +3,11 @@
 
   /** A station that is not built yet says what it will do, and what to do meanwhile. */
   interface Props {
-    station: 'make-ready' | 'drive' | 'sign';
+    station: 'drive' | 'sign';
   }
   let { station }: Props = $props();
   const about = $derived(STATIONS.find(({ key }) => key === station));
   const PROMISES: Record<Props['station'], { will: string[]; meanwhile: string }> = {
-    'make-ready': {
-      will: [
-        'list every step before the first rivet with its tool, setting and count',
-        'say where the sheet holders go',
-        'guide the countersink to its depth without ever going past it'
-      ],
-      meanwhile: 'drill, deburr and countersink to your shop’s own sheet'
-    },
     drive: {
       will: [
         'name the gun, the bar and the squeezer gap for this rivet',

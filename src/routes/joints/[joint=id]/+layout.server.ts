@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { eventsOfIssue } from '$lib/server/services/hole-events';
 import { latestIssue } from '$lib/server/services/issues';
+import { readyEvents, shopFigures, timedWorks } from '$lib/server/services/ready';
 import { onHand } from '$lib/server/services/stock';
 import { getJoint } from '$lib/server/services/joints';
 import type { LayoutServerLoad } from './$types';
@@ -14,6 +15,11 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
     joint: joint.value,
     issue,
     events: issue ? await eventsOfIssue(database, issue.id) : [],
-    onHand: await onHand(database)
+    onHand: await onHand(database),
+    ready: {
+      events: await readyEvents(database, params.joint),
+      figures: await shopFigures(database),
+      recorded: await timedWorks(database)
+    }
   };
 };

@@ -21,6 +21,8 @@
     issue={data.issue}
     events={data.events}
     onHand={data.onHand}
+    ready={data.ready}
+    person={data.person?.name ?? ''}
     {station}
   >
     {@render children()}

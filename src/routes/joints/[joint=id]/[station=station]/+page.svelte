@@ -4,6 +4,7 @@
   import CheckStation from '$lib/ui/stations/CheckStation.svelte';
   import LaterStation from '$lib/ui/stations/LaterStation.svelte';
   import LayOutStation from '$lib/ui/stations/LayOutStation.svelte';
+  import MakeReadyStation from '$lib/ui/stations/MakeReadyStation.svelte';
   import StackStation from '$lib/ui/stations/StackStation.svelte';
   import type { PageData } from './$types';
 
@@ -22,6 +23,8 @@
   <StackStation />
 {:else if station === 'check'}
   <CheckStation person={data.person} />
-{:else if station === 'make-ready' || station === 'drive' || station === 'sign'}
+{:else if station === 'make-ready'}
+  <MakeReadyStation />
+{:else if station === 'drive' || station === 'sign'}
   <LaterStation {station} />
 {/if}

@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { OperationKey } from './operations.ts';
+
+const MOST_HOLDERS = 5000;
+const holders = z.int('holders are counted whole').min(0).max(MOST_HOLDERS);
+
+export const ShopFigures = z.strictObject({
+  /** seconds for one of an operation, where the shop sets them by hand */
+  times: z.partialRecord(
+    OperationKey,
+    z.number('a time is a number of seconds').positive('a time is more than nothing').max(3600)
+  ),
+  holders: z.strictObject({
+    /** a holder in every so many holes */
+    every: z.int('whole holes').min(2, 'at least every second hole').max(50),
+    pilot: holders,
+    final: holders
+  })
+});
+/** What the shop has and how long it takes. */
+export type ShopFigures = z.output<typeof ShopFigures>;
+
+export const STARTING_FIGURES: ShopFigures = {
+  times: {},
+  holders: { every: 4, pilot: 60, final: 60 }
+};

@@ -1,0 +1,177 @@
+import { describe, expect, it } from 'vitest';
+import { definition, planned } from '../../../tests/support/joints';
+import type { EnteredOf, JointKind } from '../joint/kinds';
+import { newSheet } from '../joint/sheets';
+import { DEFAULT_PROFILE } from '../rules/profile';
+import { cuttingMethod } from './cutting-advice';
+import { orientationMarks } from './orientation';
+import { readyPlan } from './ready-plan';
+import { STARTING_FIGURES } from './shop-figures';
+
+function stepsOf<K extends JointKind>(
+  kind: K,
+  thick: string[],
+  change: Partial<EnteredOf<K>> = {}
+) {
+  const joint = definition(kind, thick, change);
+  const plan = planned(joint);
+  return readyPlan(joint, plan, DEFAULT_PROFILE, STARTING_FIGURES, []).steps;
+}
+const counts = (steps: ReturnType<typeof stepsOf>) =>
+  Object.fromEntries(steps.map(({ key, count }) => [key, count]));
+
+describe('steps before the first rivet', () => {
+  const flange = {
+    carries: 'attach',
+    dash: 4,
+    lengthIn: '10',
+    flangeIn: '1',
+    bendRadiusIn: '1/8'
+  } as const;
+
+  it('count what a plain row takes, held-open holes drilled too', () => {
+    const steps = stepsOf('line', ['0.032', '0.040'], {
+      ...flange,
+      edits: [{ line: 'line-1', index: 2, of: 8, state: 'held-open', nudgeIn: '', reason: 'latch' }]
+    });
+    // 8 holes, 2 sheets: 8 × 2 × 2 sides to deburr; holders at 1, 5, 8, then 2 and 6
+    expect(counts(steps)).toEqual({
+      punch: 8,
+      pilot: 8,
+      holder: 5,
+      'upDrill-4': 8,
+      part: 2,
+      chips: 2,
+      deburr: 32,
+      edges: 2,
+      clean: 2,
+      prime: 2,
+      reassemble: 2
+    });
+    expect(steps.find(({ key }) => key === 'upDrill-4')).toMatchObject({
+      tool: '#30',
+      setting: expect.stringContaining('0.1285 in') as string
+    });
+    // 8 × 12 s
+    expect(steps.find(({ key }) => key === 'pilot')?.minutes).toBeCloseTo(1.6, 12);
+  });
+
+  it('count the sheets at each hole where a layer ends', () => {
+    const steps = stepsOf('line', ['', ''], {
+      ...flange,
+      sheets: [
+        newSheet('skin', '0.032'),
+        { ...newSheet('doubler', '0.063'), toIn: '5' },
+        newSheet('flange', '0.040')
+      ]
+    });
+    // 4 holes through three sheets, 4 through two
+    expect(counts(steps)['deburr']).toBe(2 * (4 * 3 + 4 * 2));
+  });
+
+  it('do not up-drill what the pilot finishes', () => {
+    expect(counts(stepsOf('line', ['0.020', '0.025'], { ...flange, dash: 3 }))).not.toHaveProperty(
+      'upDrill-3'
+    );
+  });
+
+  it('begin with holes that must match, and do not punch or pilot those', () => {
+    const steps = stepsOf('line', ['0.032', '0.040'], {
+      ...flange,
+      fixed: [{ kind: 'existing', line: 'line-1', name: 'stringer 4', atIn: '5', offIn: '' }]
+    });
+    const holes = steps.find(({ key }) => key.startsWith('upDrill'))?.count ?? 0;
+    expect(steps[0]).toMatchObject({
+      op: 'match',
+      count: 1,
+      say: expect.stringContaining('stringer 4') as string
+    });
+    expect(counts(steps)['punch']).toBe(holes - 1);
+  });
+
+  it('relieve the corners and cut out by the sheet’s thickness', () => {
+    const patch = {
+      cutoutWIn: '3',
+      cutoutHIn: '2 1/2',
+      cornerRadiusIn: '1/2',
+      dash: 4,
+      carries: 'attach'
+    } as const;
+    const [relief, cutOut] = stepsOf('patch', ['0.032', '0.040'], patch);
+    expect(relief).toMatchObject({ op: 'relief', count: 4, setting: '1 in' });
+    // 2 × 5.5 − (8 − 2π) × ½ = 10.14 in round
+    expect(cutOut).toMatchObject({
+      op: 'cutOut',
+      count: 11,
+      tool: expect.stringContaining('nibbler') as string
+    });
+    const thick = stepsOf('patch', ['0.063', '0.071'], { ...patch, dash: 5 });
+    expect(thick.find(({ op }) => op === 'cutOut')?.tool).toBe('router along a guide');
+  });
+
+  it('dimple each sheet, or countersink with pilot and depth', () => {
+    const lap = {
+      widthIn: '6',
+      dash: 4,
+      head: 'countersunk',
+      perInch: '2',
+      perInchReason: 'own'
+    } as const;
+    const dimpled = stepsOf('lap', ['0.025', '0.032'], lap).filter(({ op }) => op === 'dimple');
+    expect(dimpled.map(({ tool, count }) => [tool, count])).toEqual([
+      ['punch 100°, die 110°', 12],
+      ['punch 110°, die 120°', 12]
+    ]);
+    const cut = stepsOf('lap', ['0.063', '0.040'], lap).find(({ op }) => op === 'countersink');
+    expect(cut).toMatchObject({
+      tool: '100° cutter, pilot #30',
+      setting: '0.042 in deep',
+      caution: expect.stringContaining('air') as string
+    });
+    const once = stepsOf('lap', ['0.020', '0.020'], { ...lap, dash: 3 }).filter(
+      ({ op }) => op === 'dimple'
+    );
+    expect(once.map(({ title }) => title)).toEqual(['Dimple the sheets together']);
+  });
+
+  it('open the clear panel’s holes with their own drill', () => {
+    const steps = stepsOf('panel', ['0.040', '0.125', '0.050'], {
+      widthIn: '20',
+      heightIn: '12',
+      frameIn: '1',
+      dash: 4
+    });
+    const growth = steps.find(({ op }) => op === 'growth');
+    expect(growth?.count).toBe(steps.find(({ op }) => op === 'punch')?.count);
+    expect(growth?.say).toContain('clear panel');
+  });
+});
+
+describe('advice', () => {
+  it.each([
+    [0.032, /nibbler/],
+    [0.04, /snips along a straight line/],
+    [0.071, /router along a guide/],
+    [0.125, /saw/]
+  ])('cuts %s in by', (thicknessIn, how) => {
+    expect(cuttingMethod(thicknessIn)).toMatch(how);
+  });
+
+  it('marks parts so that strokes meet strokes', () => {
+    const marks = orientationMarks('Lap', ['skin', 'doubler', 'strip']);
+    expect(
+      marks.map(({ part, of, strokesAbove, strokesBelow }) => [
+        part,
+        of,
+        strokesAbove,
+        strokesBelow
+      ])
+    ).toEqual([
+      [1, 3, 0, 1],
+      [2, 3, 1, 2],
+      [3, 3, 2, 0]
+    ]);
+    for (const [at, mark] of marks.slice(1).entries())
+      expect(mark.strokesAbove).toBe(marks[at]?.strokesBelow);
+  });
+});

@@ -1,0 +1,367 @@
+import { num, workLine, type WorkLine } from '../answer.ts';
+import { drillIn } from '../catalog/drills.ts';
+import { PILOT_DRILL, rivetSize } from '../catalog/rivets.ts';
+import { CLEAR_PANEL } from '../carry/needs.ts';
+import type { Joint } from '../joint/kinds.ts';
+import type { PlannedHole } from '../layout/holes.ts';
+import type { Shape } from '../layout/shapes.ts';
+import type { JointLayout, Plan } from '../plan-shape.ts';
+import type { RuleProfile } from '../rules/profile.ts';
+import { flushTools } from '../stack/flush-tools.ts';
+import { cuttingMethod, EDGE_CLEAN_UP, RELIEF_ADVICE } from './cutting-advice.ts';
+import type { HolderPlan } from './holder-plan.ts';
+import { OPERATIONS, type Operation, type OperationTime } from './operations.ts';
+
+/** One step between marks on metal and the first rivet. */
+export interface ReadyStep {
+  /** stays the same while the joint does: what is ticked off is kept under it */
+  key: string;
+  op: Operation;
+  title: string;
+  say: string;
+  tool: string;
+  setting: string;
+  count: number;
+  unit: string;
+  caution: string;
+  minutes: number;
+  /** holes that may be ticked one by one; empty where the step is done as a whole */
+  holes: number[];
+  work: WorkLine[];
+}
+
+export const CAUTIONS = {
+  drill:
+    'Eye protection; clamp small parts; no gloves near a turning drill; a backing block behind, never a hand.',
+  edges: 'Chips and edges cut: gloves for handling, none near the drill.',
+  air: 'Disconnect the air before touching the cutter.',
+  dimple: 'Fingers out of the yoke: it closes with thousands of pounds.',
+  primer: 'Gloves, ventilation, and the product’s data sheet.'
+} as const;
+
+interface Made {
+  key?: string;
+  op: Operation;
+  title: string;
+  say?: string;
+  tool?: string;
+  setting?: string;
+  count: number;
+  caution?: string;
+  holes?: number[];
+  formula?: string;
+}
+
+const numbersOf = (holes: readonly PlannedHole[]): number[] => holes.map(({ number }) => number);
+
+/** How far a cut runs round an outline, in. */
+function roundIn(shape: Shape): number {
+  if (shape.shape === 'circle') return 2 * Math.PI * shape.radiusIn;
+  if (shape.shape === 'rect')
+    return 2 * (shape.wIn + shape.hIn) - (8 - 2 * Math.PI) * shape.radiusIn;
+  return shape.pointsIn.reduce((sum, [x, y], at) => {
+    const [nextX, nextY] = shape.pointsIn[(at + 1) % shape.pointsIn.length] ?? [x, y];
+    return sum + Math.hypot(nextX - x, nextY - y);
+  }, 0);
+}
+
+/** Before any rivet hole: reliefs, the cut-out, stop-drilled ends, holes that must match. */
+function beforeHoles(joint: Joint, layout: JointLayout): Made[] {
+  const made: Made[] = [];
+  const [skin] = joint.sheets;
+  const { reliefs, cutOut, drilledOnly } = layout;
+  if (reliefs.length > 0)
+    made.push({
+      op: 'relief',
+      title: 'Drill the corner reliefs',
+      say: `${RELIEF_ADVICE} Centres: ${reliefs.map(({ xIn, yIn }) => `${num(Math.round(xIn * 1e4) / 1e4)} right, ${num(Math.round(yIn * 1e4) / 1e4)} down`).join('; ')}.`,
+      tool: `${PILOT_DRILL}, then opened up`,
+      setting: `${num(reliefs[0]?.diameterIn ?? 0)} in`,
+      count: reliefs.length,
+      caution: CAUTIONS.drill
+    });
+  if (cutOut)
+    made.push({
+      op: 'cutOut',
+      title: 'Cut the damage out',
+      say: `From relief to relief along the line. ${EDGE_CLEAN_UP}`,
+      tool: cuttingMethod(skin?.thicknessIn ?? 0),
+      count: Math.ceil(roundIn(cutOut)),
+      caution: CAUTIONS.edges
+    });
+  if (drilledOnly.length > 0)
+    made.push({
+      op: 'stopDrill',
+      title: 'Stop-drill the ends of the crack',
+      say: 'At the very end of the crack, found with a lens; never riveted.',
+      tool: drilledOnly[0]?.drill ?? PILOT_DRILL,
+      count: drilledOnly.length,
+      caution: CAUTIONS.drill
+    });
+  const existing = layout.holes.filter(
+    ({ fixed }) => fixed !== null && joint.fixed[fixed]?.kind === 'existing'
+  );
+  if (existing.length > 0)
+    made.push({
+      op: 'match',
+      title: 'Pick up the holes that must match',
+      say: `Through the old hole, or with a hole finder, onto the new part: ${existing
+        .map(({ number, fixed }) => `hole ${number} (${joint.fixed[fixed ?? 0]?.name ?? ''})`)
+        .join(', ')}. Nothing else is drilled before these fit.`,
+      tool: 'hole finder, or drill through the old hole',
+      count: existing.length,
+      holes: numbersOf(existing),
+      caution: CAUTIONS.drill
+    });
+  return made;
+}
+
+function holesSteps(
+  joint: Joint,
+  layout: JointLayout,
+  holders: HolderPlan | null,
+  school: RuleProfile['drill']
+): Made[] {
+  const fresh = layout.holes.filter(
+    ({ fixed }) => fixed === null || joint.fixed[fixed]?.kind !== 'existing'
+  );
+  const made: Made[] = [
+    {
+      op: 'punch',
+      title: 'Centre punch',
+      say: 'Lightly on each mark: enough to hold the drill, not to dent the sheet.',
+      tool: 'centre punch',
+      count: fresh.length,
+      holes: numbersOf(fresh)
+    },
+    {
+      op: 'pilot',
+      title: 'Drill the pilots',
+      say: 'Square to the surface. The end holes first, a holder in each as it is drilled.',
+      tool: PILOT_DRILL,
+      setting: `${num(drillIn(PILOT_DRILL))} in`,
+      count: fresh.length,
+      holes: numbersOf(fresh),
+      caution: CAUTIONS.drill
+    }
+  ];
+  if (holders)
+    made.push({
+      op: 'holder',
+      title: 'Set the sheet holders',
+      say: `The ends of every line, then every ${holders.every}th hole. Final-size holders take over beside them once those holes are drilled.`,
+      tool: `${holders.pilotHolders} holders for ${PILOT_DRILL}, ${holders.finalHolders} of the final size`,
+      count: holders.pilotHolders + holders.finalHolders,
+      holes: holders.rounds[0]?.holders ?? []
+    });
+  const sizes = [...new Set(layout.holes.map(({ dash }) => dash))].sort((a, b) => a - b);
+  for (const dash of sizes) {
+    const drill = rivetSize(dash).drill[school];
+    if (drill === PILOT_DRILL) continue;
+    const own = layout.holes.filter((hole) => hole.dash === dash);
+    made.push({
+      key: `upDrill-${dash}`,
+      op: 'upDrill',
+      title: `Drill to final size, dash ${dash}`,
+      say: 'Those without a holder first; then move the holders over and drill the rest.',
+      tool: drill,
+      setting: `${num(drillIn(drill))} in; step-drill stop just past the stack`,
+      count: own.length,
+      holes: numbersOf(own),
+      caution: CAUTIONS.drill
+    });
+  }
+  if (layout.growth)
+    made.push({
+      op: 'growth',
+      title: 'Open the clear panel’s holes',
+      say: `Larger than the rivet so that the panel can grow: in ${joint.sheets[CLEAR_PANEL]?.name ?? 'the panel'} alone, with a drill ground for plastic, slowly.`,
+      tool: layout.growth.drill,
+      setting: `${num(layout.growth.diameterIn)} in`,
+      count: layout.holes.length,
+      holes: numbersOf(layout.holes),
+      caution: CAUTIONS.drill
+    });
+  return made;
+}
+
+/** Sheets through which each hole goes, in all. */
+const layersHeld = ({ holes, stacks }: Pick<Plan, 'holes' | 'stacks'>): number =>
+  holes.reduce((sum, hole) => sum + (stacks[hole.stack]?.sheets.length ?? 0), 0);
+
+function flushSteps(joint: Joint, plan: Plan, profile: RuleProfile): Made[] {
+  const made: Made[] = [];
+  for (const [index, stack] of plan.stacks.entries()) {
+    if (!stack.flush?.ok) continue;
+    const own = plan.holes.filter((hole) => hole.stack === index);
+    const of = plan.stacks.length > 1 ? `, ${stack.name}` : '';
+    const tools = flushTools(
+      stack.sheets,
+      stack.dash,
+      stack.flush.result.method,
+      profile.dimpleAngles,
+      joint.family
+    );
+    const together = tools.some((tool) => tool.op === 'dimple' && tool.together);
+    for (const tool of tools) {
+      if (tool.op === 'plain' || (together && tool.sheet > 0)) continue;
+      const common = { count: own.length, holes: numbersOf(own) };
+      if (tool.op === 'dimple')
+        made.push({
+          ...common,
+          key: `dimple-${index}-${tool.sheet}`,
+          op: 'dimple',
+          title: `Dimple ${together ? 'the sheets together' : tool.name}${of}`,
+          say: `${tool.hot === 'hot' ? 'Hot: this temper cracks cold. ' : tool.hot === 'ask' ? 'Hot if it is 7075-T6. ' : ''}Square on, once; look at the lip for cracks.`,
+          tool: together
+            ? `the rivet’s head as punch, die ${tool.dieDeg ?? '–'}°`
+            : `punch ${tool.punchDeg ?? '–'}°, die ${tool.dieDeg ?? '–'}°`,
+          caution: CAUTIONS.dimple
+        });
+      else
+        made.push({
+          ...common,
+          key: `countersink-${index}-${tool.sheet}`,
+          op: 'countersink',
+          title: `Countersink ${tool.name}${of}`,
+          say: 'Set up on scrap of the same thickness first, from the shallow side; press until no more chips come.',
+          tool: `${tool.cutDeg}° cutter, pilot ${stack.hole.drill}`,
+          setting: `${num(Math.round(tool.depthIn * 1e4) / 1e4)} in deep${tool.nest ? `, ${tool.nest.clicks} clicks past flush` : ''}`,
+          caution: CAUTIONS.air
+        });
+    }
+  }
+  return made;
+}
+
+function partSteps(joint: Joint, plan: Plan): Made[] {
+  const sheets = joint.sheets.length;
+  const sides = 2 * layersHeld(plan);
+  return [
+    {
+      op: 'part',
+      title: 'Take apart',
+      say: 'Mark every part first: number, outer face, datum end.',
+      count: sheets
+    },
+    {
+      op: 'chips',
+      title: 'Clear out the chips',
+      say: 'From between the sheets too.',
+      count: sheets,
+      caution: CAUTIONS.edges
+    },
+    {
+      op: 'deburr',
+      title: 'Deburr every hole, both sides, every sheet',
+      say: 'About two light turns: the burr only. It must not become a countersink.',
+      tool: 'deburring tool, turned by hand',
+      count: sides,
+      formula: `sheets at every hole, added up, × 2 sides = ${sides / 2} × 2`
+    },
+    {
+      op: 'edges',
+      title: 'Edges and corners',
+      say: EDGE_CLEAN_UP,
+      tool: 'file',
+      count: sheets,
+      caution: CAUTIONS.edges
+    }
+  ];
+}
+
+const lastSteps = (sheets: number): Made[] => [
+  {
+    op: 'clean',
+    title: 'Clean',
+    say: 'Until a white cloth stays white.',
+    count: sheets,
+    caution: CAUTIONS.primer
+  },
+  {
+    op: 'prime',
+    title: 'Prime',
+    say: 'Faying faces and cut edges; let it dry as its data sheet says.',
+    count: sheets,
+    caution: CAUTIONS.primer
+  },
+  {
+    op: 'reassemble',
+    title: 'Put together the marked way round',
+    say: 'Strokes meet strokes; a holder every few holes, the end ones first.',
+    tool: 'sheet holders of the final size',
+    count: sheets
+  }
+];
+
+const SECONDS_PER_MINUTE = 60;
+
+/**
+ * What must be done before the first rivet, in order, with counts and times.
+ *
+ * @param holders null where none are planned
+ * @param timeOf seconds for one of an operation, and whose figure it is
+ * @returns empty while the joint cannot be laid out
+ * @source handbook 4.2 (reliefs), 4.3 (flush) and 4.4
+ */
+export function stepList(
+  joint: Joint,
+  plan: Plan,
+  profile: RuleProfile,
+  holders: HolderPlan | null,
+  timeOf: (op: Operation) => OperationTime
+): ReadyStep[] {
+  if (!plan.layout.ok) return [];
+  const layout = plan.layout.result;
+  const made = [
+    ...beforeHoles(joint, layout),
+    ...holesSteps(joint, layout, holders, profile.drill),
+    ...partSteps(joint, plan),
+    ...flushSteps(joint, plan, profile),
+    ...lastSteps(joint.sheets.length)
+  ];
+  return made.map(
+    ({
+      key,
+      op,
+      title,
+      say = '',
+      tool = '',
+      setting = '',
+      count,
+      caution = '',
+      holes = [],
+      formula
+    }) => {
+      const { secondsEach, from, records } = timeOf(op);
+      const minutes = (count * secondsEach) / SECONDS_PER_MINUTE;
+      const whose = {
+        recorded: `median of ${records} recorded`,
+        shop: 'the shop’s figure',
+        starting: 'a starting estimate'
+      }[from];
+      return {
+        key: key ?? op,
+        op,
+        title,
+        say,
+        tool,
+        setting,
+        count,
+        unit: count === 1 ? OPERATIONS[op].per : OPERATIONS[op].many,
+        caution,
+        minutes,
+        holes,
+        work: [
+          workLine('count', formula ?? OPERATIONS[op].words, count, OPERATIONS[op].many),
+          workLine(
+            'time',
+            `${count} × ${num(Math.round(secondsEach * 10) / 10)} s (${whose})`,
+            minutes,
+            'min'
+          )
+        ]
+      };
+    }
+  );
+}

@@ -1,0 +1,131 @@
+import { randomUUID } from 'node:crypto';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { beforeAll, describe, expect, it } from 'vitest';
+import type { ReadyMove } from '../../src/core/ready/progress.ts';
+import { STARTING_FIGURES } from '../../src/core/ready/shop-figures.ts';
+import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
+import { addJob } from '../../src/lib/server/services/jobs.ts';
+import { makeJointFile } from '../../src/lib/server/services/joint-files.ts';
+import { addJoint } from '../../src/lib/server/services/joints.ts';
+import type { Outcome } from '../../src/lib/server/services/outcome.ts';
+import { addPerson } from '../../src/lib/server/services/people.ts';
+import { addProfile } from '../../src/lib/server/services/profiles.ts';
+import {
+  readyEvents,
+  recordReady,
+  setShopFigures,
+  shopFigures,
+  timedWorks
+} from '../../src/lib/server/services/ready.ts';
+import { entered } from '../support/joints.ts';
+import { useDatabase } from './database.ts';
+
+const database = useDatabase();
+let person = '';
+let joint = '';
+
+function valueOf<T>(outcome: Outcome<T>): T {
+  if (!outcome.ok) throw new Error(outcome.message);
+  return outcome.value;
+}
+const tick = (change: Partial<ReadyMove> = {}): ReadyMove => ({
+  id: randomUUID(),
+  at: '2026-11-20T09:00:00.000Z',
+  step: 'pilot',
+  hole: null,
+  of: 24,
+  done: true,
+  timed: null,
+  ...change
+});
+
+beforeAll(async () => {
+  person = (await addPerson(database(), { name: 'Odile Marn', role: 'mechanic' })).id;
+  await addProfile(database(), DEFAULT_PROFILE);
+  const job = valueOf(await addJob(database(), { number: '9', title: 't', place: 'p', data: 'd' }));
+  joint = valueOf(
+    await addJoint(
+      database(),
+      job,
+      'Stringer “six” lap',
+      entered('lap', ['0.040', '0.040'], {
+        widthIn: '6',
+        dash: 4,
+        location: 'intermediate-frame'
+      }),
+      person
+    )
+  );
+});
+
+describe('ticks before driving', () => {
+  it('are kept with who and when, in their order, once each', async () => {
+    const once = tick({ hole: 3 });
+    valueOf(await recordReady(database(), joint, [once, tick({ hole: 4 })], person));
+    const stored = valueOf(await recordReady(database(), joint, [once], person));
+    expect(stored.map(({ hole, by, at }) => [hole, by, at])).toEqual([
+      [3, 'Odile Marn', '2026-11-20T09:00:00.000Z'],
+      [4, 'Odile Marn', '2026-11-20T09:00:00.000Z']
+    ]);
+    expect(await recordReady(database(), joint, [{ ...once, done: false }], person)).toMatchObject({
+      ok: false,
+      reason: 'conflict'
+    });
+    expect(await recordReady(database(), randomUUID(), [tick()], person)).toMatchObject({
+      ok: false,
+      reason: 'not-found'
+    });
+    expect(await readyEvents(database(), joint)).toHaveLength(2);
+    await expect(database().sequelize.query('delete from ready_events')).rejects.toThrow(
+      /never changed or removed/
+    );
+  });
+
+  it('hand on the times that were taken', async () => {
+    const timed = { op: 'pilot', count: 24, seconds: 312 } as const;
+    valueOf(
+      await recordReady(database(), joint, [tick({ timed }), tick({ timed, done: false })], person)
+    );
+    expect(await timedWorks(database())).toEqual([timed]);
+  });
+});
+
+describe('the shop’s figures', () => {
+  it('are what was set last', async () => {
+    expect(await shopFigures(database())).toEqual(STARTING_FIGURES);
+    const figures = { times: { deburr: 3.5 }, holders: { every: 5, pilot: 20, final: 12 } };
+    valueOf(await setShopFigures(database(), STARTING_FIGURES, person));
+    valueOf(await setShopFigures(database(), figures, person));
+    expect(await shopFigures(database())).toEqual(figures);
+  });
+});
+
+/** The text of a PDF by a reader that did not write it. */
+function textOf(file: { body: string | Buffer }): string {
+  const path = join(mkdtempSync(join(tmpdir(), 'zanjador-')), 'file.pdf');
+  writeFileSync(path, file.body);
+  return execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' });
+}
+
+describe('on paper', () => {
+  it('the checklist has every step with its count and tool', async () => {
+    const text = textOf(valueOf(await makeJointFile(database(), joint, 'checklist.pdf', 'a4')));
+    // 23 rivets needed, 24 set; 24 × 2 sheets × 2 sides
+    expect(text).toMatch(/Make ready: Stringer "six" lap, job 9/);
+    expect(text).toMatch(/2\. Drill the pilots: 24 holes/);
+    expect(text).toMatch(/Tool: #30, 0\.1285 in/);
+    expect(text).toMatch(/Deburr every hole, both sides, every sheet: 96 hole sides/);
+    expect(text).toMatch(/11\. Put together the marked way round/);
+  });
+
+  it('each part has its label', async () => {
+    const text = textOf(valueOf(await makeJointFile(database(), joint, 'labels.pdf', 'a4')));
+    expect(text).toMatch(/Part 1 of 2: upper sheet/);
+    expect(text).toMatch(/Part 2 of 2: lower sheet/);
+    expect(text).toMatch(/outside, under the manufactured heads/);
+    expect(text.match(/datum end/g)).toHaveLength(2);
+  });
+});

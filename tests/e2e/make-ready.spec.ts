@@ -1,0 +1,98 @@
+import AxeBuilder from '@axe-core/playwright';
+import { BOTTOM_LAP, HULL_PATCH } from '../../scripts/demo-data.ts';
+import { expect, openOwn, signIn, test } from './app.ts';
+
+test.beforeEach(({ page, app }) => signIn(page, app));
+
+test('steps are ticked off, whole or hole by hole, and that survives', async ({ page, app }) => {
+  await openOwn(page, app, BOTTOM_LAP, 'make-ready');
+  await expect(page.getByTestId('steps').getByRole('listitem')).toHaveCount(11);
+  await expect(page.getByTestId('left')).toContainText('0 of 11 steps');
+  await page.getByRole('button', { name: 'Tick off: Centre punch' }).click();
+  await expect(page.getByTestId('left')).toContainText('1 of 11 steps');
+  // the next step comes up by itself; two of its holes are drilled
+  await expect(page.getByTestId('step-card')).toContainText('Drill the pilots');
+  await page.locator('[data-hole="1"]').click();
+  await page.locator('[data-hole="2"]').click();
+  await expect(page.getByTestId('step-card')).toContainText('2 of 50 holes');
+  await expect(page.locator('[data-ticked]')).toHaveCount(2);
+  await page.locator('[data-hole="2"]').click();
+  await expect(page.locator('[data-ticked]')).toHaveCount(1);
+  await page.waitForLoadState('networkidle');
+  await page.reload();
+  await expect(page.getByTestId('left')).toContainText('1 of 11 steps');
+  await expect(page.getByTestId('step-card')).toContainText('1 of 50 holes');
+  await page.getByRole('button', { name: 'Take back: Centre punch' }).click();
+  await expect(page.getByTestId('left')).toContainText('0 of 11 steps');
+});
+
+test('a tick made without the server is sent once it is back', async ({ page, app }) => {
+  await openOwn(page, app, BOTTOM_LAP, 'make-ready');
+  await expect(page.getByTestId('steps').getByRole('listitem')).toHaveCount(11);
+  await app.stop();
+  await page.getByRole('button', { name: 'Tick off: Centre punch' }).click();
+  await expect(page.getByText('the ticks are kept here and sent again')).toBeVisible();
+  await app.start();
+  await expect(page.getByText('the ticks are kept here and sent again')).toHaveCount(0, {
+    timeout: 15_000
+  });
+  await page.reload();
+  await expect(page.getByTestId('left')).toContainText('1 of 11 steps');
+});
+
+test('holders stand at the ends and move over; too few stand wider apart', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, BOTTOM_LAP, 'make-ready');
+  // two rows of 25: the ends and every fourth hole
+  await expect(page.locator('[data-holder]')).toHaveCount(14);
+  await expect(page.locator('[data-holder="1"]')).toBeVisible();
+  await page.getByText('Moved over', { exact: true }).click();
+  await expect(page.locator('[data-holder="2"]')).toBeVisible();
+  await expect(page.locator('[data-holder="1"]')).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Times and holders' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Holders for #40').fill('8');
+  await dialog.getByLabel('Seconds for centre punching').fill('30');
+  await dialog.getByRole('button', { name: 'Keep for the shop' }).click();
+  await expect(page.getByText('Holders stand wider apart')).toBeVisible();
+  // 50 × 30 s
+  await expect(page.getByTestId('step-card')).toContainText('about 25 min');
+  await page.getByRole('button', { name: 'Times and holders' }).click();
+  await dialog.getByLabel('Holders for #40').fill('60');
+  await dialog.getByLabel('Seconds for centre punching').fill('');
+  await dialog.getByRole('button', { name: 'Keep for the shop' }).click();
+  await expect(page.getByText('Holders stand wider apart')).toHaveCount(0);
+});
+
+test('a changed joint asks for another look at what was ticked off', async ({ page, app }) => {
+  await openOwn(page, app, HULL_PATCH, 'make-ready');
+  await expect(page.getByTestId('steps')).toContainText('Drill the corner reliefs');
+  await page.getByRole('button', { name: 'Tick off: Centre punch' }).click();
+  await page.waitForLoadState('networkidle');
+  await page.goto(page.url().replace(/make-ready$/, 'carry'));
+  await page.getByLabel('How wide is the cut-out (or the damage)?').fill('5');
+  await page.goto(page.url().replace(/carry$/, 'make-ready'));
+  await expect(page.locator('[data-step="punch"]')).toContainText('look again');
+});
+
+test('step by step, big, on a tablet: one step, its count, its caution', async ({ page, app }) => {
+  await page.setViewportSize({ width: 768, height: 1024 });
+  await openOwn(page, app, BOTTOM_LAP, 'make-ready');
+  await page.getByRole('button', { name: 'Step by step, big' }).click();
+  const floor = page.getByTestId('floor');
+  await expect(floor).toContainText('step 1 of 11');
+  await floor.getByRole('button', { name: 'Done' }).click();
+  await expect(floor).toContainText('Drill the pilots');
+  await expect(floor).toContainText('Eye protection');
+  const button = await floor.getByRole('button', { name: 'Done' }).boundingBox();
+  expect(button?.height ?? 0).toBeGreaterThanOrEqual(64);
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+  await floor.getByRole('button', { name: 'Next' }).click();
+  await expect(floor).toContainText('Set the sheet holders');
+  await page.keyboard.press('Escape');
+  await expect(floor).toHaveCount(0);
+});
