@@ -4,7 +4,8 @@ import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts'
 import { migrate } from '../../src/lib/server/db/migrate.ts';
 import { firstTables } from '../../src/lib/server/db/migrations/0001-first-tables.ts';
 import { eventsOfIssue, recordHead } from '../../src/lib/server/services/hole-events.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
+import { listJobs } from '../../src/lib/server/services/jobs.ts';
 import { getJoint, saveJoint } from '../../src/lib/server/services/joints.ts';
 import { makeDatabase } from './database.ts';
 
@@ -60,6 +61,7 @@ const ids = {
   profile: randomUUID(),
   job: randomUUID(),
   joint: randomUUID(),
+  unissued: randomUUID(),
   issue: randomUUID()
 };
 
@@ -87,6 +89,10 @@ beforeAll(async () => {
     { definition: JSON.stringify(OLD_LAP) }
   );
   await put(
+    "insert into joints (id, job_id, profile_id, title, definition, revision) values (:unissued, :job, :profile, 'Unissued', :definition, 1)",
+    { definition: JSON.stringify({ ...OLD_LAP, widthIn: '6', location: 'intermediate-frame' }) }
+  );
+  await put(
     "insert into joint_revisions (joint_id, revision, title, definition) values (:joint, 1, 'Lap', :definition)",
     { definition: JSON.stringify(OLD_LAP) }
   );
@@ -104,6 +110,16 @@ beforeAll(async () => {
 afterAll(async () => {
   await database.sequelize.close();
   await drop();
+});
+
+it('older joints are listed as they are, not as half filled in, and can be issued', async () => {
+  const [job] = await listJobs(database);
+  expect(job?.joints).toMatchObject([
+    { title: 'Lap', state: 'checking' },
+    { title: 'Unissued', state: 'planned' }
+  ]);
+  expect(job?.joints[1]?.parts).not.toBeNull();
+  expect(await issueJoint(database, ids.unissued, 1, ids.person)).toMatchObject({ ok: true });
 });
 
 it('an older joint opens, with what came later as not given', async () => {

@@ -2,7 +2,7 @@ import { problemsOf } from '../schema/read.ts';
 import { slippedThicknessIn } from '../schema/fields.ts';
 import { writeDecimal } from '../units/format-length.ts';
 import { parseLength } from '../units/parse-length.ts';
-import { Joint, type EnteredJoint } from './kinds.ts';
+import { EnteredJoint, Joint } from './kinds.ts';
 
 /** One field that cannot be read yet; `instead` is a text that would work, offered as one tap. */
 export interface EntryProblem {
@@ -58,3 +58,6 @@ export function readEntered(entered: EnteredJoint): ReadJoint {
     }))
   };
 }
+
+/** Reads a stored document, which may be older than some of the fields: those stand as not given. */
+export const readStored = (stored: unknown): ReadJoint => readEntered(EnteredJoint.parse(stored));

@@ -1,6 +1,6 @@
 import { IssuedFacts, type Issue, type IssuedHole } from '../../../core/joint/issue.ts';
 import type { Joint } from '../../../core/joint/kinds.ts';
-import { readEntered } from '../../../core/joint/read-entered.ts';
+import { readStored } from '../../../core/joint/read-entered.ts';
 import type { Plan } from '../../../core/plan-shape.ts';
 import { plan } from '../../../core/plan.ts';
 import { RuleProfile } from '../../../core/rules/profile.ts';
@@ -104,7 +104,7 @@ export async function issueJoint(
         'stale',
         `the joint is at revision ${joint.revision}, not ${revision}: look at it again`
       );
-    const read = readEntered(joint.definition);
+    const read = readStored(joint.definition);
     if (!read.ok) return refused('not-possible', read.problems[0]?.message ?? 'a field is missing');
     const profile = await models.Profile.findByPk(joint.profileId, {
       transaction,

@@ -2,7 +2,7 @@ import type { Verdict } from '../../../core/check/findings.ts';
 import { holeStates } from '../../../core/check/hole-events.ts';
 import { IssuedFacts, issuedParts } from '../../../core/joint/issue.ts';
 import type { JointKind } from '../../../core/joint/kinds.ts';
-import { readEntered } from '../../../core/joint/read-entered.ts';
+import { readStored } from '../../../core/joint/read-entered.ts';
 import { planCost, STEPS_FOR_A_LIST } from '../../../core/plan-cost.ts';
 import type { Plan } from '../../../core/plan-shape.ts';
 import { plan } from '../../../core/plan.ts';
@@ -128,7 +128,7 @@ async function summarise(database: Database, joint: Joint): Promise<JointSummary
       parts: issuedPartCounts(facts, stacks)
     };
   }
-  const read = readEntered(joint.definition);
+  const read = readStored(joint.definition);
   if (!read.ok)
     return {
       ...base,
