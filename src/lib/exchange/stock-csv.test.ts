@@ -56,6 +56,14 @@ describe('the bins as a table', () => {
     ]);
   });
 
+  it('come back as they went out', () => {
+    const read = readStockCsv(stockCsv(BINS), 'counted', BINS);
+    expect(read.ok && read.moves).toMatchObject([
+      { kind: 'counted', binId: BINS[0]?.id, count: 140 },
+      { kind: 'counted', binId: BINS[1]?.id, count: 0 }
+    ]);
+  });
+
   it('say every line that cannot be read, and take none', () => {
     const read = readStockCsv(
       'part_number,lot,count,cold\nMS20470AD4-5,1,10,\nMS2047AD4-5,1,10,\nMS20470AD4-5,,10,\nMS20470AD4-5,1,ten,\nMS20470AD4-5,1,1,warm\n',

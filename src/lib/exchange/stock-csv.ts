@@ -26,6 +26,9 @@ export type StockTable = { ok: true; moves: NewMove[] } | { ok: false; problems:
 /** Stands for what the sender makes, while a line is held against the schema. */
 const UNSENT = { id: '00000000-0000-4000-8000-000000000000', at: '2000-01-01T00:00:00Z' };
 
+/** What was written so that it does not run as a formula, as it was. */
+const unescaped = (cell: string): string => cell.replace(/^'(?=[=+@-])/, '');
+
 const isYes = (text: string): boolean | null =>
   /^(yes|y|true|1|cold)$/i.test(text) ? true : /^(no|n|false|0|)$/i.test(text) ? false : null;
 
@@ -61,7 +64,7 @@ export function readStockCsv(
   const problems: string[] = [];
   const moves: NewMove[] = [];
   for (const [index, row] of parsed.data.entries()) {
-    const cell = (column: (typeof COLUMNS)[number]) => (row[column] ?? '').trim();
+    const cell = (column: (typeof COLUMNS)[number]) => unescaped((row[column] ?? '').trim());
     const refuse = (message: string) => problems.push(`line ${index + 2}: ${message}`);
     const cold = isYes(cell('cold'));
     const count = cell('count') === '' ? NaN : Number(cell('count'));
