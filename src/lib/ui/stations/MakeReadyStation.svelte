@@ -193,7 +193,7 @@
     <section aria-labelledby="parts">
       <h3 id="parts" class="label">Mark the parts</h3>
       {#each marks as mark (mark.part)}
-        <p class="mark">
+        <p class="part-mark">
           <strong>{mark.part} of {mark.of}</strong>
           {mark.name}: {mark.face}<small
             >{'|'.repeat(mark.strokesAbove) || 'no stroke'} towards the head · {'|'.repeat(
@@ -208,6 +208,7 @@
         >Checklist (PDF)</a
       >
       <a class="act" href="/api/joints/{workspace.id}/files/labels.pdf" download>Labels (PDF)</a>
+      <a class="act" href="/gauge">Gauge plate</a>
       <button class="act" type="button" onclick={() => (shopOpen = true)}>Times and holders</button>
     </div>
   {/snippet}
@@ -306,14 +307,14 @@
     cursor: pointer;
   }
   .name small,
-  .mark small {
+  .part-mark small {
     display: block;
     color: var(--ink-soft);
   }
   .changed {
     color: var(--amber);
   }
-  .mark {
+  .part-mark {
     padding: 4px 0;
     line-height: 1.3;
   }

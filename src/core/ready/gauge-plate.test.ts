@@ -1,0 +1,72 @@
+import { describe, expect, it } from 'vitest';
+import { gaugePlate, judgeFeature } from './gauge-plate';
+
+describe('a gauge plate', () => {
+  const { pattern, features } = gaugePlate([3, 4, 5, 6, 8], 'standard');
+  const nominal = (key: string) => features.find((one) => one.key === key)?.nominalIn;
+
+  it('has the limits of each size as holes and notches', () => {
+    // 1.75 and 1.3 × 1/8; 0.65 and 0.38 × 1/8; 1.5 × 1/8
+    expect(nominal('go-4')).toBeCloseTo(0.21875, 12);
+    expect(nominal('no-go-4')).toBeCloseTo(0.1625, 12);
+    expect(nominal('high-4')).toBeCloseTo(0.08125, 12);
+    expect(nominal('low-4')).toBeCloseTo(0.0475, 12);
+    expect(nominal('shank-4')).toBeCloseTo(0.1875, 12);
+    expect(features).toHaveLength(25);
+  });
+
+  it('draws every feature full size', () => {
+    const circles = pattern.strokes.flatMap((one) =>
+      one.stroke === 'circle' ? [2 * one.radiusIn] : []
+    );
+    for (const { key, nominalIn } of features.filter((one) => /^(no-)?go/.test(one.key)))
+      expect(
+        circles.some((drawn) => Math.abs(drawn - nominalIn) < 1e-12),
+        key
+      ).toBe(true);
+    const depths = pattern.strokes.flatMap((one) =>
+      one.stroke === 'line' && one.x1In === one.x2In ? [Math.abs(one.y2In - one.y1In)] : []
+    );
+    for (const { key, nominalIn } of features.filter((one) => /^(high|low|shank)/.test(one.key)))
+      expect(
+        depths.filter((drawn) => Math.abs(drawn - nominalIn) < 1e-12).length,
+        key
+      ).toBeGreaterThanOrEqual(2);
+  });
+
+  it('is one closed outline in which nothing touches', () => {
+    const ends = new Map<string, number>();
+    for (const one of pattern.strokes)
+      if (one.stroke === 'line' && one.layer === 'EDGES')
+        for (const [x, y] of [
+          [one.x1In, one.y1In],
+          [one.x2In, one.y2In]
+        ] as const) {
+          const key = `${x.toFixed(6)} ${y.toFixed(6)}`;
+          ends.set(key, (ends.get(key) ?? 0) + 1);
+        }
+    expect([...ends.values()].every((count) => count === 2)).toBe(true);
+    const circles = pattern.strokes.flatMap((one) => (one.stroke === 'circle' ? [one] : []));
+    for (const [at, a] of circles.entries()) {
+      expect(a.xIn - a.radiusIn).toBeGreaterThan(0.05);
+      expect(a.xIn + a.radiusIn).toBeLessThan(pattern.wIn - 0.05);
+      for (const b of circles.slice(at + 1))
+        expect(Math.hypot(a.xIn - b.xIn, a.yIn - b.yIn)).toBeGreaterThan(
+          a.radiusIn + b.radiusIn + 0.03
+        );
+    }
+  });
+
+  it('is judged when it is made', () => {
+    const feature = { key: 'go-4', dash: 4, what: '', nominalIn: 0.21875 } as const;
+    expect(judgeFeature(feature, 0.2205)).toMatchObject({ ok: true, say: 'good' });
+    expect(judgeFeature(feature, 0.2215)).toMatchObject({
+      ok: false,
+      say: expect.stringMatching(/anew/) as string
+    });
+    expect(judgeFeature(feature, 0.216)).toMatchObject({
+      ok: false,
+      say: expect.stringMatching(/open it up/) as string
+    });
+  });
+});

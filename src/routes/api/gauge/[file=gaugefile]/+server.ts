@@ -1,0 +1,34 @@
+import { error } from '@sveltejs/kit';
+import { dxfR12 } from '$core/exchange/dxf-r12.ts';
+import { svgPattern } from '$core/exchange/svg.ts';
+import { tile } from '$core/exchange/tiles.ts';
+import { gaugePlate } from '$core/ready/gauge-plate.ts';
+import { GaugeWish } from '$core/ready/gauge-wish.ts';
+import { pdfPattern } from '$lib/server/files/pdf-pattern';
+import type { RequestHandler } from './$types';
+
+const TITLE = 'Gauge plate for driven heads';
+
+export const GET: RequestHandler = async ({ params, url }) => {
+  const wish = GaugeWish.safeParse({
+    sizes: url.searchParams.get('sizes') ?? '3,4,5,6',
+    limits: url.searchParams.get('limits') ?? 'standard'
+  });
+  if (!wish.success) error(400, wish.error.issues[0]?.message ?? 'no such gauge plate');
+  const { sizes, limits } = wish.data;
+  const { pattern } = gaugePlate(sizes, limits);
+  const words = `${TITLE}, ${limits} limits`;
+  const file = (type: string, body: string | Uint8Array<ArrayBuffer>) =>
+    new Response(body, {
+      headers: {
+        'content-type': type,
+        'content-disposition': `attachment; filename="${params.file}"`,
+        'cache-control': 'no-store'
+      }
+    });
+  if (params.file === 'gauge.svg') return file('image/svg+xml', svgPattern(pattern, words));
+  if (params.file === 'gauge.dxf') return file('image/vnd.dxf', dxfR12(pattern));
+  const tiling = tile(pattern, url.searchParams.get('paper') === 'letter' ? 'letter' : 'a4');
+  if (!tiling.ok) error(422, tiling.error.message);
+  return file('application/pdf', new Uint8Array(await pdfPattern(pattern, tiling.result, words)));
+};

@@ -1,0 +1,177 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { z } from 'zod';
+  import { RIVET_SIZES } from '$core/catalog/rivets.ts';
+  import { GAUGE_TOLERANCE_IN, gaugePlate, judgeFeature } from '$core/ready/gauge-plate.ts';
+  import type { Dash, HeadLimitsKey } from '$core/schema/fields.ts';
+  import { parseLength } from '$core/units/parse-length.ts';
+  import { Kept } from '$lib/client/kept';
+  import GaugeDrawing from '$lib/drawing/GaugeDrawing.svelte';
+  import Choice from '$lib/ui/Choice.svelte';
+  import Length from '$lib/ui/Length.svelte';
+  import LengthField from '$lib/ui/LengthField.svelte';
+
+  const LIMITS = [
+    { value: 'standard' as const, text: 'standard' },
+    { value: 'tight' as const, text: 'tight' },
+    { value: 'classic-flush' as const, text: 'classic flush' }
+  ];
+  let sizes = $state<Dash[]>([3, 4, 5, 6]);
+  let limits = $state<HeadLimitsKey>('standard');
+  let typed = $state<Record<string, string>>({});
+  const kept = new Kept('gauge', z.record(z.string(), z.string()));
+  onMount(async () => {
+    for (const found of await kept.found()) typed = { ...found, ...typed };
+    if (Object.keys(typed).length > 0) kept.write(typed);
+  });
+
+  const plate = $derived(gaugePlate(sizes, limits));
+  const query = $derived(`sizes=${sizes.join(',')}&limits=${limits}`);
+  /** a measurement belongs to the limits that the plate was made by */
+  const keyOf = (key: string) => `${limits} ${key}`;
+  function toggle(dash: Dash): void {
+    const next = sizes.includes(dash) ? sizes.filter((one) => one !== dash) : [...sizes, dash];
+    if (next.length > 0) sizes = next.sort((a, b) => a - b);
+  }
+  function type(key: string, text: string): void {
+    typed = { ...typed, [keyOf(key)]: text };
+    kept.write(typed);
+  }
+  const judged = $derived(
+    plate.features.map((feature) => {
+      const text = typed[keyOf(feature.key)] ?? '';
+      const read = parseLength(text);
+      return {
+        feature,
+        text,
+        problem:
+          text.trim() !== '' && !read.ok ? { message: 'no length', instead: null } : undefined,
+        verdict: text.trim() !== '' && read.ok ? judgeFeature(feature, read.valueIn) : null
+      };
+    })
+  );
+  const measured = $derived(judged.filter(({ verdict }) => verdict !== null).length);
+  const off = $derived(judged.filter(({ verdict }) => verdict && !verdict.ok).length);
+</script>
+
+<svelte:head><title>Gauge plate · Zanjador</title></svelte:head>
+
+<div class="gauge">
+  <h1>Gauge plate</h1>
+  <p>
+    A pocket gauge for driven heads: print it full size, glue it to a plate, cut to the lines,
+    measure it, and only then trust it.
+  </p>
+  <div class="wishes">
+    <fieldset>
+      <legend class="label">For dash</legend>
+      {#each RIVET_SIZES as { dash } (dash)}
+        <button
+          class="act small"
+          type="button"
+          aria-pressed={sizes.includes(dash)}
+          onclick={() => toggle(dash)}>{dash}</button
+        >
+      {/each}
+    </fieldset>
+    <Choice
+      label="Head limits"
+      value={limits}
+      options={LIMITS}
+      onchoose={(value) => (limits = value)}
+    />
+  </div>
+  <section class="plate">
+    <GaugeDrawing pattern={plate.pattern} />
+    <p class="hint">
+      <Length lengthIn={plate.pattern.wIn} decimal /> × <Length
+        lengthIn={plate.pattern.hIn}
+        decimal
+      /> · drawn to scale
+    </p>
+    <p class="files">
+      <a class="act" href="/api/gauge/gauge.pdf?{query}" download>PDF on A4</a>
+      <a class="act" href="/api/gauge/gauge.pdf?{query}&paper=letter" download>PDF on Letter</a>
+      <a class="act" href="/api/gauge/gauge.svg?{query}" download>SVG</a>
+      <a class="act" href="/api/gauge/gauge.dxf?{query}" download>DXF</a>
+    </p>
+  </section>
+  <section aria-labelledby="check">
+    <h2 id="check" class="label">Check the finished plate</h2>
+    <p data-testid="plate-verdict">
+      {measured} of {plate.features.length} measured{off > 0
+        ? `; ✕ ${off} off: do not use it`
+        : measured === plate.features.length
+          ? '; ✓ good'
+          : ''}. Each must be within <Length lengthIn={GAUGE_TOLERANCE_IN} decimal />.
+    </p>
+    <table class="figures">
+      <thead>
+        <tr><th>What</th><th>Must be</th><th>Measured</th><th>Verdict</th></tr>
+      </thead>
+      <tbody>
+        {#each judged as { feature, text, problem, verdict } (feature.key)}
+          <tr data-feature={feature.key}>
+            <th scope="row">-{feature.dash} {feature.what}</th>
+            <td><Length lengthIn={feature.nominalIn} decimal /></td>
+            <td class="typed">
+              <LengthField
+                quiet
+                label="Measured: {feature.key}"
+                value={text}
+                {problem}
+                oninput={(value) => type(feature.key, value)}
+              />
+            </td>
+            <td class:short={verdict && !verdict.ok}
+              >{verdict === null ? '' : verdict.ok ? `✓ ${verdict.say}` : `✕ ${verdict.say}`}</td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </section>
+</div>
+
+<style>
+  .gauge {
+    display: flex;
+    flex-direction: column;
+    gap: 1rem;
+    max-width: 980px;
+    margin: 0 auto;
+    padding: 1.4rem 2rem;
+  }
+  h1 {
+    font-size: 1.7rem;
+  }
+  .wishes {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 24px;
+    align-items: end;
+  }
+  fieldset {
+    display: flex;
+    gap: 6px;
+  }
+  [aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--paper);
+  }
+  section {
+    padding: 14px 18px;
+    border: 1.5px solid var(--line);
+    border-radius: 10px;
+    background: var(--panel);
+  }
+  .files {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    padding-top: 8px;
+  }
+  .typed {
+    min-width: 9rem;
+  }
+</style>
