@@ -60,8 +60,9 @@ test('keys go to the stations, switch the lengths and open the arithmetic', asyn
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('hole back, hole on');
   await page.keyboard.press('Escape');
+  await toStation(page, 4);
+  await expect(page.getByTestId('left')).toContainText('steps');
   for (const [key, heading] of [
-    [4, 'Make ready'],
     [5, 'Drive'],
     [7, 'Sign']
   ] as const) {
