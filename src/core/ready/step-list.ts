@@ -3,14 +3,14 @@ import { drillIn } from '../catalog/drills.ts';
 import { PILOT_DRILL, rivetSize } from '../catalog/rivets.ts';
 import { CLEAR_PANEL } from '../carry/needs.ts';
 import type { Joint } from '../joint/kinds.ts';
-import type { PlannedHole } from '../layout/holes.ts';
 import type { Shape } from '../layout/shapes.ts';
 import type { JointLayout, Plan } from '../plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
-import { flushTools } from '../stack/flush-tools.ts';
 import { cuttingMethod, EDGE_CLEAN_UP, RELIEF_ADVICE } from './cutting-advice.ts';
+import { flushSteps } from './flush-steps.ts';
 import type { HolderPlan } from './holder-plan.ts';
 import { OPERATIONS, type Operation, type OperationTime } from './operations.ts';
+import { CAUTIONS, numbersOf, type MadeStep } from './step-parts.ts';
 
 /** One step between marks on metal and the first rivet. */
 export interface ReadyStep {
@@ -30,30 +30,6 @@ export interface ReadyStep {
   work: WorkLine[];
 }
 
-export const CAUTIONS = {
-  drill:
-    'Eye protection; clamp small parts; no gloves near a turning drill; a backing block behind, never a hand.',
-  edges: 'Chips and edges cut: gloves for handling, none near the drill.',
-  air: 'Disconnect the air before touching the cutter.',
-  dimple: 'Fingers out of the yoke: it closes with thousands of pounds.',
-  primer: 'Gloves, ventilation, and the product’s data sheet.'
-} as const;
-
-interface Made {
-  key?: string;
-  op: Operation;
-  title: string;
-  say?: string;
-  tool?: string;
-  setting?: string;
-  count: number;
-  caution?: string;
-  holes?: number[];
-  formula?: string;
-}
-
-const numbersOf = (holes: readonly PlannedHole[]): number[] => holes.map(({ number }) => number);
-
 /** How far a cut runs round an outline, in. */
 function roundIn(shape: Shape): number {
   if (shape.shape === 'circle') return 2 * Math.PI * shape.radiusIn;
@@ -66,8 +42,8 @@ function roundIn(shape: Shape): number {
 }
 
 /** Before any rivet hole: reliefs, the cut-out, stop-drilled ends, holes that must match. */
-function beforeHoles(joint: Joint, layout: JointLayout): Made[] {
-  const made: Made[] = [];
+function beforeHoles(joint: Joint, layout: JointLayout): MadeStep[] {
+  const made: MadeStep[] = [];
   const [skin] = joint.sheets;
   const { reliefs, cutOut, drilledOnly } = layout;
   if (reliefs.length > 0)
@@ -121,11 +97,11 @@ function holesSteps(
   layout: JointLayout,
   holders: HolderPlan | null,
   school: RuleProfile['drill']
-): Made[] {
+): MadeStep[] {
   const fresh = layout.holes.filter(
     ({ fixed }) => fixed === null || joint.fixed[fixed]?.kind !== 'existing'
   );
-  const made: Made[] = [
+  const made: MadeStep[] = [
     {
       op: 'punch',
       title: 'Centre punch',
@@ -189,52 +165,7 @@ function holesSteps(
 const layersHeld = ({ holes, stacks }: Pick<Plan, 'holes' | 'stacks'>): number =>
   holes.reduce((sum, hole) => sum + (stacks[hole.stack]?.sheets.length ?? 0), 0);
 
-function flushSteps(joint: Joint, plan: Plan, profile: RuleProfile): Made[] {
-  const made: Made[] = [];
-  for (const [index, stack] of plan.stacks.entries()) {
-    if (!stack.flush?.ok) continue;
-    const own = plan.holes.filter((hole) => hole.stack === index);
-    const of = plan.stacks.length > 1 ? `, ${stack.name}` : '';
-    const tools = flushTools(
-      stack.sheets,
-      stack.dash,
-      stack.flush.result.method,
-      profile.dimpleAngles,
-      joint.family
-    );
-    const together = tools.some((tool) => tool.op === 'dimple' && tool.together);
-    for (const tool of tools) {
-      if (tool.op === 'plain' || (together && tool.sheet > 0)) continue;
-      const common = { count: own.length, holes: numbersOf(own) };
-      if (tool.op === 'dimple')
-        made.push({
-          ...common,
-          key: `dimple-${index}-${tool.sheet}`,
-          op: 'dimple',
-          title: `Dimple ${together ? 'the sheets together' : tool.name}${of}`,
-          say: `${tool.hot === 'hot' ? 'Hot: this temper cracks cold. ' : tool.hot === 'ask' ? 'Hot if it is 7075-T6. ' : ''}Square on, once; look at the lip for cracks.`,
-          tool: together
-            ? `the rivet’s head as punch, die ${tool.dieDeg ?? '–'}°`
-            : `punch ${tool.punchDeg ?? '–'}°, die ${tool.dieDeg ?? '–'}°`,
-          caution: CAUTIONS.dimple
-        });
-      else
-        made.push({
-          ...common,
-          key: `countersink-${index}-${tool.sheet}`,
-          op: 'countersink',
-          title: `Countersink ${tool.name}${of}`,
-          say: 'Set up on scrap of the same thickness first, from the shallow side; press until no more chips come.',
-          tool: `${tool.cutDeg}° cutter, pilot ${stack.hole.drill}`,
-          setting: `${num(Math.round(tool.depthIn * 1e4) / 1e4)} in deep${tool.nest ? `, ${tool.nest.clicks} clicks past flush` : ''}`,
-          caution: CAUTIONS.air
-        });
-    }
-  }
-  return made;
-}
-
-function partSteps(joint: Joint, plan: Plan): Made[] {
+function partSteps(joint: Joint, plan: Plan): MadeStep[] {
   const sheets = joint.sheets.length;
   const sides = 2 * layersHeld(plan);
   return [
@@ -270,7 +201,7 @@ function partSteps(joint: Joint, plan: Plan): Made[] {
   ];
 }
 
-const lastSteps = (sheets: number): Made[] => [
+const lastSteps = (sheets: number): MadeStep[] => [
   {
     op: 'clean',
     title: 'Clean',

@@ -2,11 +2,12 @@
   import { untrack } from 'svelte';
   import type { LaidLine, PlannedHole } from '$core/layout/holes.ts';
   import { alongOf } from '$core/layout/lines.ts';
-  import { shortPart, type LengthChange } from '$core/stack/length-runs.ts';
+  import type { LengthChange } from '$core/stack/length-runs.ts';
   import { formatLength, exactDecimal, type LengthStyle } from '$core/units/format-length.ts';
   import { RulerScale } from '$core/units/ruler.ts';
   import { below, same } from '$core/units/tolerance.ts';
   import RingMarks from './RingMarks.svelte';
+  import TapeChanges from './TapeChanges.svelte';
   import { rulerTicks } from './tape';
 
   /** The running marks of one line from the datum, on the chosen ruler. */
@@ -217,13 +218,7 @@
             <text class="inch" x={x(tick.atIn) + 4} y="85">{tick.text}</text>
           {/if}
         {/each}
-        {#each lineChanges as { change, atIn } (change.afterHole)}
-          <path class="change" d="M{x(atIn)} 0 V90" />
-          <text class="part" x={x(atIn) - 4} y="58" text-anchor="end" data-change={change.afterHole}
-            >{shortPart(change.from)}</text
-          >
-          <text class="part" x={x(atIn) + 4} y="58">{shortPart(change.to)}</text>
-        {/each}
+        <TapeChanges places={lineChanges.map(({ change, atIn }) => ({ change, at: x(atIn) }))} />
         <path class="datum" d="M{x(0)} 30 V90" />
         {#each inSight as { mark, level, atIn } (mark.number)}
           {@const at = x(atIn)}
@@ -313,19 +308,6 @@
   .tick {
     stroke: var(--metal-edge);
     stroke-width: 1;
-  }
-  .change {
-    stroke: var(--amber);
-    stroke-width: 2;
-    stroke-dasharray: 6 4;
-  }
-  .part {
-    font-size: 12px;
-    font-weight: 700;
-    fill: var(--amber);
-    paint-order: stroke;
-    stroke: var(--paper);
-    stroke-width: 4px;
   }
   .datum {
     stroke: var(--dye);

@@ -1,0 +1,81 @@
+import { describe, expect, it } from 'vitest';
+import { definition, planned, stops } from '../../../tests/support/joints';
+import { newSheet } from '../joint/sheets';
+import { DEFAULT_PROFILE, type RuleProfile } from '../rules/profile';
+
+const lap = (thick: [string, string], change = {}) =>
+  definition('lap', thick, {
+    widthIn: '8',
+    dash: 4,
+    head: 'countersunk',
+    perInch: '2',
+    perInchReason: 'own sheet',
+    ...change
+  });
+const titles = (joint: ReturnType<typeof lap>, profile: RuleProfile = DEFAULT_PROFILE) =>
+  planned(joint, profile)
+    .warnings.filter(({ station }) => station === 'stack')
+    .map(({ title }) => title);
+const said = (joint: ReturnType<typeof lap>, title: string, profile = DEFAULT_PROFILE) =>
+  planned(joint, profile).warnings.find((warning) => warning.title === title)?.text;
+
+describe('what is said of a flush stack', () => {
+  it('stops at a knife edge', () => {
+    const joint = lap(['0.050', '0.050'], { dash: 5 });
+    expect(stops(planned(joint))).toContain('Knife edge');
+    expect(said(joint, 'Knife edge')).toContain('A dash 5 flush head is 0.055 in high');
+  });
+
+  it('stops where there is no standard method', () => {
+    expect(
+      stops(
+        planned(
+          lap(['0.036', '0.036'], {
+            sheets: ['a', 'b', 'c'].map((name) => newSheet(name, '0.036'))
+          })
+        )
+      )
+    ).toContain('No standard flush method');
+  });
+
+  it('says how proud a head must stay that is deeper than its sheet', () => {
+    // head 0.042 in a sheet of 0.0405
+    const joint = lap(['0.0405', '0.063']);
+    expect(titles(joint)).toEqual(['Countersink is marginal', 'The head must stay proud']);
+    expect(said(joint, 'The head must stay proud')).toContain('At least 0.0015 in above the skin');
+  });
+
+  it('says nothing of a cut within two thirds of its sheet', () => {
+    expect(titles(lap(['0.071', '0.040']))).toEqual([]);
+  });
+
+  it('asks whether the temper is hard where the family may be', () => {
+    expect(titles(lap(['0.025', '0.032'], { family: 'high-strength' }))).toContain(
+      'Dimple hot if it is 7075-T6'
+    );
+    expect(titles(lap(['0.025', '0.032']))).not.toContain('Dimple hot if it is 7075-T6');
+  });
+});
+
+describe('what is said of a length', () => {
+  const dimpled: RuleProfile = { ...DEFAULT_PROFILE, dimpled: 'at-dimple', lean: 'short' };
+
+  it('reckons from the raised dimple where the shop does', () => {
+    // grip 0.057: 0.2445 ideal, short to 7/32: 0.16175 out; at the dimple 0.11975 = 0.96 D
+    const joint = lap(['0.025', '0.032']);
+    expect(said(joint, 'At the dimple the protrusion is outside its window', dimpled)).toMatch(
+      /^0.96 D reckoned from the raised dimple/
+    );
+    expect(titles(joint, { ...dimpled, dimpled: 'flat-stack' })).toEqual([]);
+  });
+
+  it('tells why no height makes a good head', () => {
+    // tight limits, -4.5 in 0.080: 1.574 of π/4·D³ is √(1.574 / 0.5) = 1.77 D wide at ½ D
+    const text = said(
+      lap(['0.040', '0.040'], { head: 'universal' }),
+      'By its volume this length makes no good head',
+      { ...DEFAULT_PROFILE, headLimits: 'tight' }
+    );
+    expect(text).toMatch(/^At 0.5 D high it would be 1.77 D wide: too much metal\./);
+  });
+});
