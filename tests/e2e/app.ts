@@ -164,15 +164,9 @@ export async function openDemo(page: Page, app: App, name: RegExp, station: stri
 /** The holes of the plan view. */
 export const holes = (page: Page) => page.locator('[data-testid="plan-view"] [data-hole]');
 
-/** Opens the demo joint that has an issue and some heads checked. */
-export async function openDemoLap(page: Page, app: App): Promise<void> {
-  await page.goto(app.url);
-  await page
-    .getByRole('link', { name: /Bottom skin lap/ })
-    .first()
-    .click();
-  await page.waitForURL(/\/check$/);
-}
+/** Opens the demo joint that has an issue and some heads checked, at Check. */
+export const openDemoLap = (page: Page, app: App): Promise<void> =>
+  openDemo(page, app, /Bottom skin lap/, 'check');
 
 /** Leaves the field one is typing in and presses a station's number, once the page listens to keys. */
 export async function toStation(page: Page, number: number): Promise<void> {

@@ -1,4 +1,15 @@
-import { expect, figure, makeJoint, openDemoLap, saved, signIn, test, toStation } from './app.ts';
+import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
+import {
+  expect,
+  figure,
+  makeJoint,
+  openDemoLap,
+  openOwn,
+  saved,
+  signIn,
+  test,
+  toStation
+} from './app.ts';
 
 test('a job is opened, and what is missing is asked for', async ({ page, app }) => {
   await signIn(page, app);
@@ -80,8 +91,7 @@ test('digits typed into a field stay digits', async ({ page, app }) => {
 });
 
 test('the tape marks each row on the ruler of choice', async ({ page, app }) => {
-  await openDemoLap(page, app);
-  await toStation(page, 2);
+  await openOwn(page, app, BOTTOM_LAP, 'lay-out');
   await expect(page.locator('[data-mark]')).toHaveCount(25);
   await expect(page.locator('[data-mark="2"]')).toContainText('45/64');
   await page.getByLabel('Ruler').selectOption('1mm');
