@@ -55,7 +55,12 @@ test('lengths beside the chosen one say what they risk, with what is in stock', 
 test('a measured rivet tells what is really in the grip, and is kept', async ({ page, app }) => {
   await openOwn(page, app, BOTTOM_LAP, 'stack');
   const field = page.getByLabel('A MS20470AD4-4.5 put in hole 1 stands out');
-  await field.fill('0.188');
+  // letter by letter: nothing half typed takes the field or the joint away
+  await field.pressSequentially('wide');
+  await expect(field).toHaveValue('wide');
+  await expect(figure(page, 'Part number')).toBeVisible();
+  await field.fill('');
+  await field.pressSequentially('0.188');
   // 0.28125 − 0.188 = 0.09325, 0.01325 over 0.080
   await expect(page.getByTestId('measured')).toContainText('0.0133');
   await expect(page.getByTestId('measured')).toContainText('chips, a burr or a gap');

@@ -35,31 +35,38 @@ export interface StrengthView extends StrengthBasis {
   buckling: Answer<InterRivetBuckling>;
 }
 
+/** Sheets that rivets load, each as thin as it gets; between straps the member is what must hold. */
+function loadedSheets(joint: Joint): { told: SheetKey | ''; thicknessIn: number }[] {
+  const thin = ({ material, thicknessIn, endThicknessIn }: Joint['sheets'][number]) => ({
+    told: material,
+    thicknessIn: Math.min(thicknessIn, endThicknessIn ?? thicknessIn)
+  });
+  const { sheets } = joint;
+  if (joint.kind === 'sandwich') return sheets.slice(1, 2).map(thin);
+  if (joint.kind === 'panel') return sheets.filter((_, at) => at !== CLEAR_PANEL).map(thin);
+  const far = joint.kind === 'splice' ? joint.farSheetIn : null;
+  return [
+    ...sheets.map(thin),
+    ...(far === null ? [] : [{ told: sheets[0]?.material ?? '', thicknessIn: far }])
+  ];
+}
+
 /**
- * The sheet that a joint's strength is judged on: the one chosen, or what its layers say, or the weakest of the family.
- * The thinner sheet stretches, tears and buckles first; between straps the member is what must hold.
+ * The sheet that a joint's strength is judged on: of those loaded, the one that tears first. Each is of the sheet chosen
+ * for the joint, else of its own material, else of the weakest of the family.
  *
  * @returns thickness in inches
  */
-export function strengthBasis(joint: Joint, reckonedIn: number): StrengthBasis {
-  const thinnest =
-    joint.kind === 'sandwich'
-      ? joint.sheets[1]
-      : joint.sheets
-          .filter((_, at) => joint.kind !== 'panel' || at !== CLEAR_PANEL)
-          .reduce((thin, sheet) => (sheet.thicknessIn < thin.thicknessIn ? sheet : thin));
-  const told = thinnest?.material ?? '';
-  const sheet =
-    joint.strengthSheet !== 'family'
-      ? joint.strengthSheet
-      : told === ''
-        ? WEAKEST[joint.family]
-        : told;
-  return {
-    sheet,
-    sheetChosen: joint.strengthSheet !== 'family' || told !== '',
-    thicknessIn: joint.kind === 'sandwich' ? reckonedIn : Math.min(...metalSheetsIn(joint))
-  };
+export function strengthBasis(joint: Joint): StrengthBasis {
+  const { strengthSheet, family } = joint;
+  const strength = ({ sheet, thicknessIn }: StrengthBasis) =>
+    SHEET_STRENGTHS[sheet].tensionKsi * thicknessIn;
+  return loadedSheets(joint)
+    .map(({ told, thicknessIn }): StrengthBasis => {
+      const own = strengthSheet !== 'family' ? strengthSheet : told;
+      return { sheet: own === '' ? WEAKEST[family] : own, sheetChosen: own !== '', thicknessIn };
+    })
+    .reduce((weakest, sheet) => (strength(sheet) < strength(weakest) ? sheet : weakest));
 }
 
 /**
@@ -75,7 +82,7 @@ export function strengthView(
 ): StrengthView | null {
   if (!planned.layout.ok) return null;
   const { rowsSharing, pitchIn, figures } = planned.layout.result;
-  const { sheet, sheetChosen, thicknessIn } = strengthBasis(joint, planned.reckonedSheetIn);
+  const { sheet, sheetChosen, thicknessIn } = strengthBasis(joint);
   const edgeIn = figures.find(({ key }) => key === 'edge')?.valueIn ?? 2 * planned.diameterIn;
   const common = {
     sheet,
@@ -97,6 +104,11 @@ export function strengthView(
     pitchIn,
     pitchD: pitchIn / planned.diameterIn,
     rows: rowsSharing,
-    buckling: interRivetBuckling({ thicknessIn, pitchIn, head: joint.head })
+    // the thinnest buckles first, whatever it is made of
+    buckling: interRivetBuckling({
+      thicknessIn: joint.kind === 'sandwich' ? thicknessIn : Math.min(...metalSheetsIn(joint)),
+      pitchIn,
+      head: joint.head
+    })
   };
 }

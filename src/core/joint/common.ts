@@ -11,7 +11,7 @@ import {
   WIDEST_IN
 } from '../schema/fields.ts';
 import { RulerScale } from '../units/ruler.ts';
-import { orNull, orUsual, typed, written } from './as-typed.ts';
+import { AsTyped, orNull, orUsual, typed, written } from './as-typed.ts';
 
 const MOST_OBSTACLES = 200;
 const MOST_EDITS = 2000;
@@ -82,15 +82,16 @@ export const commonReading = {
   toolClearanceIn: orUsual(lengthIn('the tool clearance', { least: 0, most: 6 }), 1 / 8)
 };
 
-const tryPicked = { hole: z.int().min(1), partNumber: z.string().max(60) };
-const tryReading = {
-  /** a rivet put in: how far it stood past the far sheet */
-  protrusionIn: orNull(lengthIn('the protrusion', { above: 0, most: 12 }))
+/** A rivet put in: how far it stood past the far sheet, as typed. What cannot be read says so by itself: the joint does not depend on it. */
+const tryFields = {
+  hole: z.int().min(1),
+  partNumber: z.string().max(60),
+  protrusionIn: AsTyped
 };
 const MOST_TRIES = 50;
 
 export const readLists = {
-  tries: z.array(z.strictObject({ ...tryPicked, ...tryReading })).max(MOST_TRIES),
+  tries: z.array(z.strictObject(tryFields)).max(MOST_TRIES),
   keepOuts: z.array(z.strictObject({ ...keepOutPicked, ...keepOutReading })).max(MOST_OBSTACLES),
   fixed: z.array(z.strictObject({ ...fixedPicked, ...fixedReading })).max(MOST_OBSTACLES),
   edits: z
@@ -106,10 +107,7 @@ export const readLists = {
 };
 
 export const enteredLists = {
-  tries: z
-    .array(z.strictObject({ ...tryPicked, ...typed(tryReading) }))
-    .max(MOST_TRIES)
-    .default([]),
+  tries: z.array(z.strictObject(tryFields)).max(MOST_TRIES).default([]),
   keepOuts: z
     .array(z.strictObject({ ...keepOutPicked, ...typed(keepOutReading) }))
     .max(MOST_OBSTACLES)

@@ -58,7 +58,7 @@ describe('a gauge plate', () => {
   });
 
   it('is judged when it is made', () => {
-    const feature = { key: 'go-4', dash: 4, what: '', nominalIn: 0.21875 } as const;
+    const feature = { key: 'go-4', dash: 4, what: '', nominalIn: 0.21875, formula: '' } as const;
     expect(judgeFeature(feature, 0.2205)).toMatchObject({ ok: true, say: 'good' });
     expect(judgeFeature(feature, 0.2215)).toMatchObject({
       ok: false,

@@ -1,3 +1,4 @@
+import { num } from '../answer.ts';
 import { HEAD_LIMITS } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Pattern, Stroke } from '../exchange/pattern.ts';
@@ -12,6 +13,8 @@ export interface GaugeFeature {
   /** what it is and how it is used */
   what: string;
   nominalIn: number;
+  /** its arithmetic: the limit in D, and D */
+  formula: string;
 }
 
 /** A pocket gauge for driven heads and protruding shanks, full size. */
@@ -111,20 +114,22 @@ export function gaugePlate(dashes: readonly Dash[], limits: HeadLimitsKey): Gaug
       wideIn: SHANK_NOTCH_D * D,
       deepIn: IDEAL_PROTRUSION_D * D
     });
-    const feature = (key: string, what: string, nominalIn: number) =>
-      features.push({ key: `${key}-${dash}`, dash, what, nominalIn });
-    feature('go', `hole: every good head of dash ${dash} enters`, goIn);
-    feature('no-go', `hole: no good head of dash ${dash} enters`, noGoIn);
-    feature(
-      'high',
-      'left notch: the plate sits on the sheet over every good head',
-      heightD.high * D
-    );
-    feature('low', 'right notch: the plate rocks on every good head', heightD.low * D);
+    const feature = (key: string, what: string, timesD: number) =>
+      features.push({
+        key: `${key}-${dash}`,
+        dash,
+        what,
+        nominalIn: timesD * D,
+        formula: `${timesD} D = ${timesD} × ${num(D)}`
+      });
+    feature('go', `hole: every good head of dash ${dash} enters`, diameterD.high);
+    feature('no-go', `hole: no good head of dash ${dash} enters`, diameterD.low);
+    feature('high', 'left notch: the plate sits on the sheet over every good head', heightD.high);
+    feature('low', 'right notch: the plate rocks on every good head', heightD.low);
     feature(
       'shank',
       'upper notch: the shank before driving just reaches its bottom',
-      IDEAL_PROTRUSION_D * D
+      IDEAL_PROTRUSION_D
     );
     fromIn += wideIn + BETWEEN_IN;
   }

@@ -1,4 +1,4 @@
-import { num, type Answer } from '../answer.ts';
+import { num, workLine, type Answer, type WorkLine } from '../answer.ts';
 import { HEAD_LIMITS } from '../catalog/head-limits.ts';
 import { LONGEST_LENGTH_DASH, rivetSize, SHORTEST_LENGTH_DASH } from '../catalog/rivets.ts';
 import type { RuleProfile } from '../rules/profile.ts';
@@ -21,6 +21,7 @@ export interface CandidateLength {
   why: string;
   /** the one that the profile's school takes */
   picked: boolean;
+  work: WorkLine[];
 }
 
 /** What lengths are weighed for; inches. `pickedIn` is null where no rivet is long enough. */
@@ -97,7 +98,12 @@ export function candidateLengths(
         head: predicted,
         verdict,
         why: `${!inWindow ? `${outside}; ` : band ? '' : `${noBand}; `}${risk(protrusionD, verdict === 'good')}`,
-        picked: pickedIn !== null && same(lengthIn, pickedIn)
+        picked: pickedIn !== null && same(lengthIn, pickedIn),
+        work: [
+          workLine('protrusion', `L − G = ${num(lengthIn)} − ${num(gripIn)}`, protrusionIn, 'in'),
+          workLine('protrusion in D', `${num(protrusionIn)} / ${num(D)}`, protrusionD, 'D'),
+          ...(predicted.ok ? predicted.work : [])
+        ]
       }
     ];
   });

@@ -1,7 +1,9 @@
+import { invalidInput } from '../answer.ts';
 import type { Joint } from '../joint/kinds.ts';
 import type { PlannedHole } from '../layout/holes.ts';
 import type { PlannedStack, PlannedTry } from '../plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
+import { parseLength } from '../units/parse-length.ts';
 import { measuredProtrusion } from './measured-protrusion.ts';
 import { partNumber } from './part-number.ts';
 
@@ -12,18 +14,25 @@ export function plannedTries(
   stacks: readonly PlannedStack[],
   profile: RuleProfile
 ): PlannedTry[] {
-  return tries.flatMap(({ hole: number, partNumber: text, protrusionIn }) => {
-    if (protrusionIn === null) return [];
+  return tries.flatMap(({ hole: number, partNumber: text, protrusionIn: typed }) => {
+    if (typed.trim() === '') return [];
+    const measured = parseLength(typed);
     const hole = holes.find((candidate) => candidate.number === number);
     const sheets = hole && stacks[hole.stack]?.sheets;
     const read = partNumber({ text });
     const found =
       hole && sheets && read.ok
-        ? measuredProtrusion(
-            { dash: read.result.dash, lengthIn: read.result.lengthIn, protrusionIn },
-            { gripIn: hole.gripIn, sheets },
-            profile.multipliers
-          )
+        ? !measured.ok
+          ? invalidInput('protrusionIn', measured.message)
+          : measuredProtrusion(
+              {
+                dash: read.result.dash,
+                lengthIn: read.result.lengthIn,
+                protrusionIn: measured.valueIn
+              },
+              { gripIn: hole.gripIn, sheets },
+              profile.multipliers
+            )
         : null;
     return [{ hole: number, partNumber: text, found }];
   });

@@ -23,7 +23,9 @@ describe('one stack as the station shows it', () => {
       fromIn: expect.closeTo(0.20125, 12) as number,
       // less 0.00088725 × 0.08 / 0.015625
       fullHoleIn: expect.closeTo(0.19670728, 8) as number,
-      toIn: 0.0375
+      toIn: 0.0375,
+      // half way between 1.57366 / 1.75² and 0.65 D
+      restIn: expect.closeTo(((1.573658 / 3.0625 + 0.65) / 2) * 0.125, 6) as number
     });
     expect(reckonings).toEqual([]);
     expect(flush).toBeNull();

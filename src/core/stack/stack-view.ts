@@ -1,4 +1,5 @@
 import { num, workLine, type Answer, type WorkLine } from '../answer.ts';
+import { NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
 import { drillIn } from '../catalog/drills.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Joint } from '../joint/kinds.ts';
@@ -38,7 +39,15 @@ export interface StackView {
   /** null where no head can be made of it */
   rivet: DrivenRivet | null;
   /** from where to where it is driven, past the sheets: the protrusion down to a little under the lowest good height */
-  travel: { fromIn: number; fullHoleIn: number; toIn: number } | null;
+  travel: {
+    fromIn: number;
+    fullHoleIn: number;
+    toIn: number;
+    /** the middle of the heights to stop at, or half a diameter where there are none */
+    restIn: number;
+  } | null;
+  /** free all round the shank before it swells */
+  clearanceIn: number;
   candidates: CandidateLength[];
   flush: FlushView | null;
   /** both schools' reckonings where the far sheet is dimpled; else empty */
@@ -134,16 +143,19 @@ export function stackView(stack: PlannedStack, joint: Joint, profile: RuleProfil
       { dash, head: joint.head },
       { holeIn: hole.diameterIn, lengthIn, besideIn }
     );
+  const band = head.ok ? head.result.heightBandD : null;
   const besideIn = Math.max(BESIDE_D * D, cutsReachIn(sectionTo(0)) + FLAT_BEYOND_D * D);
   return {
     besideIn,
+    clearanceIn: (hole.diameterIn - D) / 2,
     section: sectionTo(besideIn),
     rivet,
     travel: rivet
       ? {
           fromIn: rivet.protrusionIn,
           fullHoleIn: fullHoleHeightIn(rivet),
-          toIn: LOWEST_D * D
+          toIn: LOWEST_D * D,
+          restIn: D * (band ? (band.low + band.high) / 2 : NOMINAL_HEIGHT_D)
         }
       : null,
     candidates: candidateLengths(

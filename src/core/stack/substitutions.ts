@@ -1,4 +1,4 @@
-import { num, type Answer } from '../answer.ts';
+import { num, workLine, type Answer, type WorkLine } from '../answer.ts';
 import { jointStrength } from '../carry/joint-strength.ts';
 import { neededFor } from '../carry/needs.ts';
 import { strengthBasis } from '../carry/strength-view.ts';
@@ -28,6 +28,8 @@ export interface Substitution {
   name: string;
   partNumber: string | null;
   lines: SubstitutionLine[];
+  /** the arithmetic of the strengths: what is planned, then what stands in its place */
+  work: WorkLine[];
   /** what makes the joint with it; null where it is not the joint's to choose or not calculated here */
   change: WayOut['change'] | null;
 }
@@ -55,11 +57,11 @@ const LEAST_BEARING_EDGE_D = 1.5;
 
 function figuresOf(
   { dash, head, alloy }: Choice,
-  { joint, plan, stack, profile }: Asked,
+  { joint, stack, profile }: Asked,
   edgeIn: number,
   pitchIn: number
-): { figures: Figures; refusal: string | null } {
-  const { sheet, thicknessIn } = strengthBasis(joint, plan.reckonedSheetIn);
+): { figures: Figures; refusal: string | null; work: WorkLine[] } {
+  const { sheet, thicknessIn } = strengthBasis(joint);
   const { diameterIn: D, nominalHoleIn } = rivetSize(dash);
   const strength = jointStrength({
     sheet,
@@ -82,7 +84,11 @@ function figuresOf(
         : 0,
       partNumber: length.ok ? length.result.partNumber : null
     },
-    refusal: none ?? (length.ok ? null : length.error.message)
+    refusal: none ?? (length.ok ? null : length.error.message),
+    work: [
+      workLine('sheet', `${sheet}, the one that tears first`, thicknessIn, 'in'),
+      ...(strength.ok ? strength.work.filter(({ label }) => /^(shear|bearing)/.test(label)) : [])
+    ]
   };
 }
 
@@ -111,8 +117,8 @@ function compare(name: string, key: string, then: Choice, asked: Asked): Substit
   const now: Choice = { dash: stack.dash, head: joint.head, alloy: joint.alloy };
   const edgeIn = smallest(plan, 'edge-min') ?? limits.edgeMinD[now.head] * plan.diameterIn;
   const pitchIn = smallest(plan, 'pitch-min') ?? limits.pitchMinD * plan.diameterIn;
-  const before = figuresOf(now, asked, edgeIn, pitchIn).figures;
-  const { figures: after, refusal } = figuresOf(then, asked, edgeIn, pitchIn);
+  const { figures: before, work: workBefore } = figuresOf(now, asked, edgeIn, pitchIn);
+  const { figures: after, refusal, work: workAfter } = figuresOf(then, asked, edgeIn, pitchIn);
   const lines: SubstitutionLine[] = [];
   const add = (line: SubstitutionLine) => lines.push(line);
   const weaker = (figures: Figures) => Math.min(figures.shearLb, figures.bearingLb);
@@ -183,6 +189,10 @@ function compare(name: string, key: string, then: Choice, asked: Asked): Substit
     name,
     partNumber: after.partNumber,
     lines,
+    work: [
+      ...workBefore,
+      ...workAfter.slice(1).map((line) => ({ ...line, label: `${line.label}, with it` }))
+    ],
     change: !ownSize
       ? null
       : {
@@ -198,6 +208,7 @@ const BLIND: Substitution = {
   name: 'A blind fastener',
   partNumber: null,
   change: null,
+  work: [],
   lines: [
     {
       label: 'Strength',

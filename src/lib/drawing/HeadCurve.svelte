@@ -2,6 +2,7 @@
   import { line, scaleLinear } from 'd3';
   import { HEAD_LIMITS, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '$core/catalog/head-limits.ts';
   import type { HeadLimitsKey } from '$core/schema/fields.ts';
+  import type { DrivingMoment } from '$core/stack/driving.ts';
   import { headCurve, type HeadMoment } from '$core/stack/head-curve.ts';
   import type { PredictHeadResult } from '$core/stack/predict-head.ts';
 
@@ -10,10 +11,10 @@
     head: PredictHeadResult;
     diameterIn: number;
     limits: HeadLimitsKey;
-    /** how high it stands in the section, in D */
-    atD?: number;
+    /** where the section stands */
+    now?: DrivingMoment | null;
   }
-  let { head, diameterIn, limits, atD }: Props = $props();
+  let { head, diameterIn, limits, now = null }: Props = $props();
   let widthPx = $state(700);
   let heightPx = $state(220);
   const LEFT = 62;
@@ -78,9 +79,13 @@
       </text>
     {/if}
     <path class="line" d={path} />
-    {#if atD !== undefined && atD <= tallest}
-      {@const wideD = Math.sqrt((4 * head.volumeIn3) / (Math.PI * atD)) / diameterIn ** 1.5}
-      <circle class="now" cx={x(atD)} cy={y(Math.max(1, wideD))} r="6" />
+    {#if now && now.heightIn <= tallest * diameterIn}
+      <circle
+        class="now"
+        cx={x(now.heightIn / diameterIn)}
+        cy={y(now.diameterIn / diameterIn)}
+        r="6"
+      />
     {/if}
     <path class="nominal" d="M{x(NOMINAL_HEIGHT_D) - 6} {y(NOMINAL_DIAMETER_D)} h12 m-6 -6 v12" />
     <text

@@ -11,11 +11,12 @@
     radiusPx: number;
   }
   let { holes, holders, ticked, place, radiusPx }: Props = $props();
+  const signed = $derived(holes.filter(({ number }) => holders.has(number) || ticked.has(number)));
   const side = $derived(Math.max(9, radiusPx * 1.9));
   const mark = $derived(Math.max(6, radiusPx));
 </script>
 
-{#each holes as hole (hole.number)}
+{#each signed as hole (hole.number)}
   {@const x = place.x(hole.xIn)}
   {@const y = place.y(hole.yIn)}
   {#if holders.has(hole.number)}

@@ -57,7 +57,6 @@
   const nominal = $derived(nominalHead(D));
   const band = $derived(head?.heightBandD ?? null);
   const shankPx = $derived(px((moment?.shankDiameterIn ?? D) / 2));
-  const clearanceIn = $derived((stack.hole.diameterIn - D) / 2);
 </script>
 
 <div class="section" class:stale bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
@@ -185,7 +184,7 @@
       {/if}
       <text class="draw-note" x={inserted} y={heightPx - 26} text-anchor="middle">
         hole {preferences.text(stack.hole.diameterIn)}, shank {preferences.text(D)}: {preferences.text(
-          clearanceIn
+          view.clearanceIn
         )} free all round
       </text>
       {#if view.flush}

@@ -6,8 +6,18 @@
     value: string;
     errors?: string[] | undefined;
     hint?: string;
+    inputmode?: 'text' | 'numeric';
+    maxlength?: number;
   }
-  let { name, label, value = $bindable(), errors, hint = '' }: Props = $props();
+  let {
+    name,
+    label,
+    value = $bindable(),
+    errors,
+    hint = '',
+    inputmode = 'text',
+    maxlength = 200
+  }: Props = $props();
   const id = $props.id();
 </script>
 
@@ -18,11 +28,15 @@
     {name}
     class="field-box"
     autocomplete="off"
+    {inputmode}
+    {maxlength}
     bind:value
     aria-invalid={errors !== undefined && errors.length > 0}
     aria-describedby="{id}-said"
   />
-  <p id="{id}-said" class="hint" class:wrong={errors?.length}>{errors?.[0] ?? hint}</p>
+  <p id="{id}-said" class="hint" aria-live="polite" class:wrong={errors?.length}>
+    {errors?.[0] ?? hint}
+  </p>
 </div>
 
 <style>

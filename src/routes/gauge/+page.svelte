@@ -113,7 +113,11 @@
         {#each judged as { feature, text, problem, verdict } (feature.key)}
           <tr data-feature={feature.key}>
             <th scope="row">-{feature.dash} {feature.what}</th>
-            <td><Length lengthIn={feature.nominalIn} decimal /></td>
+            <td
+              ><Length lengthIn={feature.nominalIn} decimal /><small class="how"
+                >{feature.formula}</small
+              ></td
+            >
             <td class="typed">
               <LengthField
                 quiet
@@ -170,6 +174,10 @@
     flex-wrap: wrap;
     gap: 8px;
     padding-top: 8px;
+  }
+  .how {
+    display: block;
+    color: var(--ink-soft);
   }
   .typed {
     min-width: 9rem;

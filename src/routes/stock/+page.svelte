@@ -115,13 +115,15 @@
     </aside>
   </div>
 </div>
-<BinSheet
-  {bin}
-  jobs={data.jobs}
-  {desk}
-  ondone={(text) => (said = text)}
-  onclose={() => (picked = null)}
-/>
+{#key picked}
+  <BinSheet
+    {bin}
+    jobs={data.jobs}
+    {desk}
+    ondone={(text) => (said = text)}
+    onclose={() => (picked = null)}
+  />
+{/key}
 
 <style>
   .stock {

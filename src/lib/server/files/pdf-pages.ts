@@ -15,13 +15,11 @@ export const latin = (text: string): string =>
     .replace(/½/g, '1/2')
     .replace(/[^\x20-\x7e\xa0-\xff]/g, '?');
 
-/** A document of A4 pages, made by drawing on it; resolves to the file. */
-export function pdfPages(title: string, draw: (page: PDFKit.PDFDocument) => void): Promise<Buffer> {
-  const page = new PDFDocument({
-    size: 'A4',
-    margin: pt(0.6),
-    info: { Title: title, Creator: 'Zanjador' }
-  });
+/** Draws on a document and resolves to its file. */
+export function drawn(
+  page: PDFKit.PDFDocument,
+  draw: (page: PDFKit.PDFDocument) => void
+): Promise<Buffer> {
   const pieces: Buffer[] = [];
   const file = new Promise<Buffer>((resolve, reject) => {
     page.on('data', (piece: Buffer) => pieces.push(piece));
@@ -32,3 +30,17 @@ export function pdfPages(title: string, draw: (page: PDFKit.PDFDocument) => void
   page.end();
   return file;
 }
+
+/** A document of A4 pages, made by drawing on it; resolves to the file. */
+export const pdfPages = (
+  title: string,
+  draw: (page: PDFKit.PDFDocument) => void
+): Promise<Buffer> =>
+  drawn(
+    new PDFDocument({
+      size: 'A4',
+      margin: pt(0.6),
+      info: { Title: title, Creator: 'Zanjador' }
+    }),
+    draw
+  );

@@ -1,7 +1,7 @@
 import PDFDocument from 'pdfkit';
 import type { Pattern, PatternLayer, Stroke } from '../../../core/exchange/pattern.ts';
 import type { Tile, Tiling } from '../../../core/exchange/tiles.ts';
-import { latin, pt } from './pdf-pages.ts';
+import { drawn, latin, pt } from './pdf-pages.ts';
 import { MM_PER_IN } from '../../../core/units/factors.ts';
 
 const PENS: Record<PatternLayer, { colour: string; widthPt: number; dash?: [number, number] }> = {
@@ -105,24 +105,18 @@ function drawTile(page: Page, pattern: Pattern, tiling: Tiling, tile: Tile, titl
  * @returns the PDF file
  */
 export function pdfPattern(pattern: Pattern, tiling: Tiling, title: string): Promise<Buffer> {
-  const page = new PDFDocument({
+  const plain = latin(title);
+  const pages = new PDFDocument({
     size: [pt(tiling.pageWIn), pt(tiling.pageHIn)],
     margin: 0,
     autoFirstPage: false,
     info: { Title: title, Creator: 'Zanjador' }
   });
-  const pieces: Buffer[] = [];
-  const file = new Promise<Buffer>((resolve, reject) => {
-    page.on('data', (piece: Buffer) => pieces.push(piece));
-    page.on('end', () => resolve(Buffer.concat(pieces)));
-    page.on('error', reject);
+  return drawn(pages, (page) => {
+    for (const tile of tiling.tiles) {
+      page.addPage();
+      page.font('Helvetica');
+      drawTile(page, pattern, tiling, tile, plain);
+    }
   });
-  const plain = latin(title);
-  for (const tile of tiling.tiles) {
-    page.addPage();
-    page.font('Helvetica');
-    drawTile(page, pattern, tiling, tile, plain);
-  }
-  page.end();
-  return file;
 }

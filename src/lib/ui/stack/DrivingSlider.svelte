@@ -53,11 +53,8 @@
       oninput={(event) => onheight(at(Number(event.currentTarget.value) / STEPS))}
     />
   </label>
-  <button
-    class="act"
-    type="button"
-    disabled={band === null}
-    onclick={() => band && onheight(((band.low + band.high) / 2) * D)}>Good head</button
+  <button class="act" type="button" disabled={band === null} onclick={() => onheight(travel.restIn)}
+    >Good head</button
   >
   <output class="said" class:good={said.startsWith('inside')}>{said}</output>
 </div>

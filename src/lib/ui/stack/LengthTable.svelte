@@ -2,6 +2,7 @@
   import { rivetSize } from '$core/catalog/rivets.ts';
   import type { Dash } from '$core/schema/fields.ts';
   import type { StackView } from '$core/stack/stack-view.ts';
+  import Arithmetic from '../Arithmetic.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
 
   /** Lengths beside the chosen one: what each would stand out and make, and what it risks. */
@@ -11,8 +12,9 @@
     school: string;
     /** counts by part number; null while the stock is not known */
     onHand: Readonly<Record<string, number>> | null;
+    arithmetic: boolean;
   }
-  let { view, dash, school, onHand }: Props = $props();
+  let { view, dash, school, onHand, arithmetic }: Props = $props();
   const preferences = usePreferences();
   const D = $derived(rivetSize(dash).diameterIn);
   /** the school's own length, should the table be taller than its room */
@@ -68,6 +70,10 @@
           <td class={length.verdict}>{WORDS[length.verdict]}<small>{length.why}</small></td>
           <td>{onHand === null ? '—' : (onHand[length.partNumber] ?? 0)}</td>
         </tr>
+        {#if arithmetic}
+          <tr><td colspan="6"><Arithmetic work={length.work} source="volume is constant" /></td></tr
+          >
+        {/if}
       {/each}
     </tbody>
   </table>

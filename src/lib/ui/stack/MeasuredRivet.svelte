@@ -33,7 +33,7 @@
     value={entry?.protrusionIn ?? ''}
     placeholder={stack.length.ok ? stack.length.result.protrusionIn.toFixed(3) : ''}
     whenEmpty="measure from the far sheet to the shank’s end"
-    problem={index === -1 ? undefined : workspace.problemAt(`tries.${index}.protrusionIn`)}
+    problem={found && !found.ok ? { message: found.error.message, instead: null } : undefined}
     oninput={type}
   />
   {#if found?.ok}
@@ -48,8 +48,6 @@
         work={found.work}
         source="grip = length − what stands out"
       />{/if}
-  {:else if found}
-    <p class="wrong">{found.error.message}</p>
   {/if}
 </section>
 
@@ -64,8 +62,5 @@
   }
   .agrees {
     color: var(--olive-deep);
-  }
-  .wrong {
-    color: var(--brick);
   }
 </style>

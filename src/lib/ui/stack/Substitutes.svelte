@@ -2,6 +2,7 @@
   import type { PlannedStack } from '$core/plan-shape.ts';
   import { SUBSTITUTION_RULE, substitutions } from '$core/stack/substitutions.ts';
   import { useWorkspace, type ShownPlan } from '$lib/client/workspace.svelte';
+  import Arithmetic from '../Arithmetic.svelte';
   import Pick from '../Pick.svelte';
 
   /** Other rivets in place of the stack's own, and what each changes. */
@@ -57,6 +58,12 @@
         {/each}
       </tbody>
     </table>
+    {#if workspace.arithmetic && other.work.length > 0}
+      <Arithmetic
+        work={other.work}
+        source="reference strengths, for judgement: never an approval"
+      />
+    {/if}
   {/if}
 </div>
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { rivetSize } from '$core/catalog/rivets.ts';
+  import { drivingMoment } from '$core/stack/driving.ts';
   import { stackView } from '$core/stack/stack-view.ts';
   import { useStock } from '$lib/client/stock';
   import { useWorkspace } from '$lib/client/workspace.svelte';
@@ -35,12 +36,10 @@
 
   /** how far the drawn rivet is driven; null rests at a good head, or at half a diameter */
   let chosenIn = $state<number | null>(null);
-  const band = $derived(stack?.head.ok ? stack.head.result.heightBandD : null);
-  const restsIn = $derived((band ? (band.low + band.high) / 2 : 0.5) * D);
   const heightIn = $derived(
     view?.travel
-      ? Math.min(view.travel.fromIn, Math.max(view.travel.toIn, chosenIn ?? restsIn))
-      : restsIn
+      ? Math.min(view.travel.fromIn, Math.max(view.travel.toIn, chosenIn ?? view.travel.restIn))
+      : 0
   );
   let panel = $state('lengths');
   const PANELS = $derived([
@@ -87,7 +86,7 @@
                 head={stack.head.result}
                 diameterIn={D}
                 limits={rules.headLimits}
-                atD={heightIn / D}
+                now={view.rivet && drivingMoment(view.rivet, heightIn)}
               />
             {/if}
           {:else if open === 'layers'}
@@ -106,6 +105,7 @@
               dash={stack.dash}
               school="{rules.lean}, {rules.increments === 'half' ? 'halves' : 'sixteenths'}"
               onHand={stock.onHand}
+              arithmetic={workspace.arithmetic}
             />
           {/if}
         </div>
@@ -136,8 +136,8 @@
       {/if}
       <StackFigures {stack} {view} />
       <Warnings warnings={workspace.warningsAt('stack')} />
-      <MeasuredRivet {stack} />
     {/if}
+    {#if stack}<MeasuredRivet {stack} />{/if}
     <SheetsEditor detail />
     <div class="more">
       <button class="act" type="button" onclick={() => (billOpen = true)}>Bill of rivets</button>

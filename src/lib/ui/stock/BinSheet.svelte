@@ -4,6 +4,7 @@
   import Choice from '../Choice.svelte';
   import Pick from '../Pick.svelte';
   import Sheet from '../Sheet.svelte';
+  import TextField from '../TextField.svelte';
 
   /** One bin: hand out of it, count it, and see how it came to be so. */
   interface Props {
@@ -74,26 +75,14 @@
           onchoose={(value) => (job = value)}
         />
       {/if}
-      <div class="asked">
-        <label class="label" for="moved"
-          >{what === 'issued' ? 'How many go out' : 'How many are there'}</label
-        >
-        <input
-          id="moved"
-          class="field-box"
-          inputmode="numeric"
-          autocomplete="off"
-          aria-describedby="moved-said"
-          bind:value={count}
-        />
-        <small id="moved-said" class="wrong" aria-live="polite"
-          >{count.trim() !== '' && !ready ? `a whole number from ${least}` : ''}</small
-        >
-      </div>
-      <label
-        ><span class="label">Note</span>
-        <input class="field-box" autocomplete="off" maxlength="120" bind:value={note} /></label
-      >
+      <TextField
+        name="moved"
+        label={what === 'issued' ? 'How many go out' : 'How many are there'}
+        inputmode="numeric"
+        bind:value={count}
+        errors={count.trim() !== '' && !ready ? [`a whole number from ${least}`] : undefined}
+      />
+      <TextField name="note" label="Note" maxlength={120} bind:value={note} />
       {#if desk.refusal !== ''}<p class="wrong" role="alert">{desk.refusal}</p>{/if}
       <button class="act main" disabled={!ready || desk.sending}
         >{what === 'issued' ? 'Hand out' : 'Set the count'}</button
@@ -120,11 +109,6 @@
     display: grid;
     gap: 8px;
     padding: 8px 0 14px;
-  }
-  label,
-  .asked {
-    display: grid;
-    gap: 2px;
   }
   .wrong {
     color: var(--brick);

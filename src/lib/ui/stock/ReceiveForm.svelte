@@ -2,6 +2,7 @@
   import { alloyFacts } from '$core/catalog/alloys.ts';
   import { partNumber } from '$core/stack/part-number.ts';
   import type { StockDesk } from '$lib/client/stock-desk.svelte';
+  import TextField from '../TextField.svelte';
 
   /** Rivets that came in. */
   interface Props {
@@ -39,47 +40,28 @@
 
 <form onsubmit={receive} aria-labelledby="receive">
   <h2 id="receive" class="label">Receive</h2>
-  <div class="asked">
-    <label class="label" for="part">Part number</label>
-    <input
-      id="part"
-      class="field-box"
-      autocomplete="off"
-      maxlength="60"
-      aria-describedby="part-said"
-      bind:value={part}
+  <TextField
+    name="part"
+    label="Part number"
+    maxlength={60}
+    bind:value={part}
+    hint={read?.ok ? read.result.canonical : ''}
+    errors={read && !read.ok ? [read.error.message] : undefined}
+  />
+  <div class="pair">
+    <TextField name="lot" label="Lot" maxlength={40} bind:value={lot} />
+    <TextField name="place" label="Bin or drawer" maxlength={40} bind:value={place} />
+  </div>
+  <div class="pair">
+    <TextField
+      name="count"
+      label="How many"
+      inputmode="numeric"
+      bind:value={count}
+      errors={count.trim() !== '' && !(Number.isInteger(number) && number > 0)
+        ? ['a whole number from 1']
+        : undefined}
     />
-    <small id="part-said" class:wrong={read && !read.ok} aria-live="polite"
-      >{read ? (read.ok ? read.result.canonical : read.error.message) : ''}</small
-    >
-  </div>
-  <div class="pair">
-    <label
-      ><span class="label">Lot</span>
-      <input class="field-box" autocomplete="off" maxlength="40" bind:value={lot} /></label
-    >
-    <label
-      ><span class="label">Bin or drawer</span>
-      <input class="field-box" autocomplete="off" maxlength="40" bind:value={place} /></label
-    >
-  </div>
-  <div class="pair">
-    <div class="asked">
-      <label class="label" for="many">How many</label>
-      <input
-        id="many"
-        class="field-box"
-        inputmode="numeric"
-        autocomplete="off"
-        aria-describedby="many-said"
-        bind:value={count}
-      />
-      <small id="many-said" class="wrong" aria-live="polite"
-        >{count.trim() !== '' && !(Number.isInteger(number) && number > 0)
-          ? 'a whole number from 1'
-          : ''}</small
-      >
-    </div>
     <label class="cold"
       ><input
         type="checkbox"
@@ -97,12 +79,6 @@
     grid-template-columns: minmax(0, 1fr);
     gap: 8px;
   }
-  label,
-  .asked {
-    display: grid;
-    gap: 2px;
-    align-content: start;
-  }
   .pair {
     display: grid;
     grid-template-columns: repeat(2, minmax(0, 1fr));
@@ -117,11 +93,5 @@
   .cold input {
     width: 24px;
     height: 24px;
-  }
-  small {
-    color: var(--ink-soft);
-  }
-  .wrong {
-    color: var(--amber);
   }
 </style>
