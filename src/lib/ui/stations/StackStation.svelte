@@ -73,42 +73,44 @@
           options={PANELS}
           onchoose={(value) => (panel = value)}
         />
-        <!-- svelte-ignore a11y_no_noninteractive_tabindex (what scrolls must be reached by keys) -->
-        <div
-          class="panel"
-          role="region"
-          aria-label={PANELS.find(({ value }) => value === open)?.text}
-          tabindex="0"
-        >
-          {#if open === 'driving'}
-            {#if stack.head.ok}
-              <HeadCurve
-                head={stack.head.result}
-                diameterIn={D}
-                limits={rules.headLimits}
-                now={view.rivet && drivingMoment(view.rivet, heightIn)}
+        {#key open}
+          <!-- svelte-ignore a11y_no_noninteractive_tabindex (what scrolls must be reached by keys) -->
+          <div
+            class="panel"
+            role="region"
+            aria-label={PANELS.find(({ value }) => value === open)?.text}
+            tabindex="0"
+          >
+            {#if open === 'driving'}
+              {#if stack.head.ok}
+                <HeadCurve
+                  head={stack.head.result}
+                  diameterIn={D}
+                  limits={rules.headLimits}
+                  now={view.rivet && drivingMoment(view.rivet, heightIn)}
+                />
+              {/if}
+            {:else if open === 'layers'}
+              <LayerPicture
+                plan={shown.plan}
+                picked={workspace.picked}
+                onpick={(hole) => (workspace.picked = hole)}
+              />
+            {:else if open === 'flush' && view.flush}
+              <FlushRule flush={view.flush} school={rules.dimpleAngles} />
+            {:else if open === 'others'}
+              <Substitutes {shown} {stack} />
+            {:else}
+              <LengthTable
+                {view}
+                dash={stack.dash}
+                school="{rules.lean}, {rules.increments === 'half' ? 'halves' : 'sixteenths'}"
+                onHand={stock.onHand}
+                arithmetic={workspace.arithmetic}
               />
             {/if}
-          {:else if open === 'layers'}
-            <LayerPicture
-              plan={shown.plan}
-              picked={workspace.picked}
-              onpick={(hole) => (workspace.picked = hole)}
-            />
-          {:else if open === 'flush' && view.flush}
-            <FlushRule flush={view.flush} school={rules.dimpleAngles} />
-          {:else if open === 'others'}
-            <Substitutes {shown} {stack} />
-          {:else}
-            <LengthTable
-              {view}
-              dash={stack.dash}
-              school="{rules.lean}, {rules.increments === 'half' ? 'halves' : 'sixteenths'}"
-              onHand={stock.onHand}
-              arithmetic={workspace.arithmetic}
-            />
-          {/if}
-        </div>
+          </div>
+        {/key}
         {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
       </div>
     {:else}
