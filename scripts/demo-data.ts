@@ -11,15 +11,11 @@ import { recordHead } from '../src/lib/server/services/hole-events.ts';
 import { issueJoint, latestIssue } from '../src/lib/server/services/issues.ts';
 import { addJob } from '../src/lib/server/services/jobs.ts';
 import { addJoint } from '../src/lib/server/services/joints.ts';
-import type { Outcome } from '../src/lib/server/services/outcome.ts';
 import { addPerson } from '../src/lib/server/services/people.ts';
 import { moveStock } from '../src/lib/server/services/stock.ts';
 import { addProfile } from '../src/lib/server/services/profiles.ts';
-
-function must<T>(outcome: Outcome<T>): T {
-  if (!outcome.ok) throw new Error(`demo data: ${outcome.message}`);
-  return outcome.value;
-}
+import { seedDemoCages } from './demo-cages.ts';
+import { must } from './must.ts';
 
 const sheets = (...pairs: [string, string][]) =>
   pairs.map(([name, thickness]) => newSheet(name, thickness));
@@ -242,7 +238,7 @@ export async function seedDemoData(database: Database): Promise<boolean> {
     })
   );
   must(await addJoint(database, wing, 'Tip float, closing strip', FLOAT_LAP, ilse.id));
-  must(await addJoint(database, wing, 'Wing root, flush lap', FLUSH_LAP, ilse.id));
+  const root = must(await addJoint(database, wing, 'Wing root, flush lap', FLUSH_LAP, ilse.id));
   must(await addJoint(database, wing, 'Cowl panel, lower lap', SLIPPED_LAP, ilse.id));
   must(await addJoint(database, hull, 'Keelson web, splice at frame 14', KEELSON_SPLICE, ilse.id));
   must(await addJoint(database, hull, 'Hull side, flush patch', HULL_PATCH, ilse.id));
@@ -275,5 +271,6 @@ export async function seedDemoData(database: Database): Promise<boolean> {
       )
     );
   must(await moveStock(database, stockOf(started), ilse.id));
+  await seedDemoCages(database, ilse.id, root);
   return true;
 }

@@ -1,10 +1,13 @@
 import { json, redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
 import { closeDatabase, database } from '$lib/server/database';
+import { benches } from '$lib/server/devices/bench-hub';
 import { log } from '$lib/server/log';
 import { refuseForeignChange } from '$lib/server/own-origin';
 import { listPeople } from '$lib/server/services/people';
 
 process.on('sveltekit:shutdown', () => void closeDatabase());
+// The server ends once its last answer has; a stream of gauge lines would never end by itself.
+for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => benches.closeAll());
 
 /** `localhost` and `127.0.0.1` are two origins to a browser: send people to the one that saves. */
 function rightAddress(request: Request, url: URL): string | null {

@@ -7,6 +7,7 @@
   import Moon from '@lucide/svelte/icons/moon';
   import Package from '@lucide/svelte/icons/package';
   import Scale from '@lucide/svelte/icons/scale';
+  import SlidersVertical from '@lucide/svelte/icons/sliders-vertical';
   import Sun from '@lucide/svelte/icons/sun';
   import UserRound from '@lucide/svelte/icons/user-round';
   import LayoutDashboard from '@lucide/svelte/icons/layout-dashboard';
@@ -32,6 +33,9 @@
     </a>
     <a href="/" aria-current={here === '/' ? 'page' : undefined}
       ><LayoutDashboard size={22} /> Bench</a
+    >
+    <a href="/setups" aria-current={here.startsWith('/setups') ? 'page' : undefined}
+      ><SlidersVertical size={22} /> Setups</a
     >
     <a href="/stock" aria-current={here === '/stock' ? 'page' : undefined}
       ><Package size={22} /> Stock</a

@@ -7,7 +7,6 @@ import { recordHead } from '../../src/lib/server/services/hole-events.ts';
 import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint, getJoint, setJointProfile } from '../../src/lib/server/services/joints.ts';
-import type { Outcome } from '../../src/lib/server/services/outcome.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import {
   addProfile,
@@ -17,15 +16,12 @@ import {
 } from '../../src/lib/server/services/profiles.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
+import { valueOf } from './value-of.ts';
 
 const database = useDatabase();
 let person = '';
 let job = '';
 
-function valueOf<T>(outcome: Outcome<T>): T {
-  if (!outcome.ok) throw new Error(outcome.message);
-  return outcome.value;
-}
 const make = async (joint: EnteredJoint) =>
   valueOf(await addJoint(database(), job, 'A joint', joint, person));
 

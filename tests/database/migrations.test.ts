@@ -105,7 +105,12 @@ beforeAll(async () => {
       'insert into holes (issue_id, number, "row", x_in, y_in, mark_in) values (:issue, :number, 1, :x, 0.28, :x)',
       { number, x: number }
     );
-  expect(await migrate(database)).toEqual(['0002-kinds-of-joint', '0003-stock', '0004-make-ready']);
+  expect(await migrate(database)).toEqual([
+    '0002-kinds-of-joint',
+    '0003-stock',
+    '0004-make-ready',
+    '0005-cages'
+  ]);
 });
 afterAll(async () => {
   await database.sequelize.close();

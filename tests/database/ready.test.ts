@@ -10,7 +10,6 @@ import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { makeJointFile } from '../../src/lib/server/services/joint-files.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
-import type { Outcome } from '../../src/lib/server/services/outcome.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import {
@@ -22,15 +21,12 @@ import {
 } from '../../src/lib/server/services/ready.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
+import { valueOf } from './value-of.ts';
 
 const database = useDatabase();
 let person = '';
 let joint = '';
 
-function valueOf<T>(outcome: Outcome<T>): T {
-  if (!outcome.ok) throw new Error(outcome.message);
-  return outcome.value;
-}
 const tick = (change: Partial<ReadyMove> = {}): ReadyMove => ({
   id: randomUUID(),
   at: '2026-11-20T09:00:00.000Z',
@@ -96,7 +92,11 @@ describe('ticks before driving', () => {
 describe('the shop’s figures', () => {
   it('are what was set last', async () => {
     expect(await shopFigures(database())).toEqual(STARTING_FIGURES);
-    const figures = { times: { deburr: 3.5 }, holders: { every: 5, pilot: 20, final: 12 } };
+    const figures = {
+      times: { deburr: 3.5 },
+      holders: { every: 5, pilot: 20, final: 12 },
+      recheckEvery: 8
+    };
     valueOf(await setShopFigures(database(), STARTING_FIGURES, person));
     valueOf(await setShopFigures(database(), figures, person));
     expect(await shopFigures(database())).toEqual(figures);

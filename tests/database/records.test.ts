@@ -8,10 +8,10 @@ import { eventsOfIssue, recordHead } from '../../src/lib/server/services/hole-ev
 import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
 import { addJob, getJob, listJobs } from '../../src/lib/server/services/jobs.ts';
 import { addJoint, getJoint, saveJoint } from '../../src/lib/server/services/joints.ts';
-import type { Outcome } from '../../src/lib/server/services/outcome.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import { useDatabase } from './database.ts';
+import { valueOf } from './value-of.ts';
 import { newSheet } from '../../src/core/joint/sheets';
 
 const database = useDatabase();
@@ -24,10 +24,6 @@ const FILLED: EnteredOf<'lap'> = {
   sheets: [newSheet('skin', '0.032'), newSheet('strip', '0.032')]
 };
 
-function valueOf<T>(outcome: Outcome<T>): T {
-  if (!outcome.ok) throw new Error(outcome.message);
-  return outcome.value;
-}
 const newJoint = async (definition: EnteredOf<'lap'> = FILLED) =>
   valueOf(await addJoint(database(), job, 'Float lap', definition, mechanic));
 

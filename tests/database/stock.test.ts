@@ -5,22 +5,18 @@ import { StockMove } from '../../src/core/stock/stock.ts';
 import { issueJoint } from '../../src/lib/server/services/issues.ts';
 import { addJob, getJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
-import type { Outcome } from '../../src/lib/server/services/outcome.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import { jobBill, openShortages } from '../../src/lib/server/services/rivet-bills.ts';
 import { listBins, moveStock, onHand } from '../../src/lib/server/services/stock.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
+import { valueOf } from './value-of.ts';
 
 const database = useDatabase();
 let person = '';
 let job = '';
 
-function valueOf<T>(outcome: Outcome<T>): T {
-  if (!outcome.ok) throw new Error(outcome.message);
-  return outcome.value;
-}
 const at = '2026-11-20T09:00:00Z';
 const received = (partNumber: string, lot: string, count: number, cold = false) =>
   StockMove.parse({ kind: 'received', id: randomUUID(), at, partNumber, lot, cold, count });

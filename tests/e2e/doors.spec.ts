@@ -80,7 +80,7 @@ const joint = (name: RegExp) => async (page: Page) =>
     ''
   );
 const PLACES: [string, ((page: Page) => Promise<string>) | null, string[]][] = [
-  ['the pages beside a joint', null, ['/', '/rules', '/stock', '/rivets', '/gauge']],
+  ['the pages beside a joint', null, ['/', '/rules', '/stock', '/rivets', '/gauge', '/setups']],
   ['a patch', joint(/Hull side, flush patch/), ['/carry', '/lay-out']],
   ['a flange', joint(/Frame 11 flange/), ['/lay-out', '/make-ready']],
   [
@@ -106,6 +106,23 @@ test('a job is readable and operable', async ({ page, app }) => {
   await page.getByRole('link', { name: /^0318/ }).click();
   await expect(page.getByTestId('bill')).toBeVisible();
   expect(await violationsOn(page, 'job')).toEqual([]);
+});
+
+test('setting a cage is readable and operable', async ({ page, app }) => {
+  await signIn(page, app);
+  await page.goto(`${app.url}/setups`);
+  await page.getByRole('link', { name: 'Set it' }).first().click();
+  await page.getByLabel('The coupon, as measured').fill('0.05');
+  expect(await violationsOn(page, 'setup')).toEqual([]);
+  await page.goto(`${app.url}/setups`);
+  await page.getByRole('link', { name: /re-checked/ }).click();
+  await expect(page.getByTestId('tape')).toBeVisible();
+  expect(await violationsOn(page, 'a set cage')).toEqual([]);
+  await page.goto(`${app.url}/setups`);
+  await page.getByRole('link', { name: /not set yet/ }).click();
+  await page.getByText('Depth gauge').click();
+  await page.getByRole('button', { name: 'Arithmetic of the next setting' }).click();
+  expect(await violationsOn(page, 'trials')).toEqual([]);
 });
 
 test('every panel of Stack is readable and operable', async ({ page, app }) => {

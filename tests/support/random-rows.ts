@@ -1,16 +1,5 @@
+import { seeded } from '../../src/core/devices/random.ts';
 import type { ConstrainedRowInput } from '../../src/core/layout/constrained-row.ts';
-
-/** A small generator with a seed (mulberry32), so that every run sees the same rows. */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = state;
-    mixed = Math.imul(mixed ^ (mixed >>> 15), mixed | 1);
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 /** A row of some grid points with a few fixed holes and keep-outs. */
 export function randomRow(seed: number, gridPoints: number, gridIn = 1 / 32): ConstrainedRowInput {

@@ -59,8 +59,21 @@ const ASSUMED_SLOPE_IN = -CLICK_IN;
 const NEAR_CLICKS = 4;
 const FAR_SHARE = 0.75;
 
-/** Least-squares slope, or null with fewer than two different settings. */
-function fittedSlopeIn(points: readonly { clicks: number; flushIn: number }[]): number | null {
+/** One trial without its film. */
+export interface TrialPoint {
+  clicks: number;
+  flushIn: number;
+}
+
+/** A straight line of flushness over clicks: where it passes, and its slope in inches a click. */
+export interface TrialLine {
+  clicks: number;
+  flushIn: number;
+  slopePerClickIn: number;
+}
+
+/** The least-squares line of some trials, or null with fewer than two different settings. */
+export function fittedLine(points: readonly TrialPoint[]): TrialLine | null {
   const mean = (values: number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
   const clicksMean = mean(points.map((point) => point.clicks));
   const flushMean = mean(points.map((point) => point.flushIn));
@@ -70,7 +83,9 @@ function fittedSlopeIn(points: readonly { clicks: number; flushIn: number }[]): 
     across += (clicks - clicksMean) * (flushIn - flushMean);
     spread += (clicks - clicksMean) ** 2;
   }
-  return spread === 0 ? null : across / spread;
+  return spread === 0
+    ? null
+    : { clicks: clicksMean, flushIn: flushMean, slopePerClickIn: across / spread };
 }
 
 /**
@@ -91,7 +106,7 @@ export function countersinkNext(input: CountersinkNextInput): Answer<Countersink
     flushIn: flushnessIn - filmIn
   }));
   const last = points.at(-1) ?? { clicks: 0, flushIn: 0 };
-  const fitted = fittedSlopeIn(points);
+  const fitted = fittedLine(points)?.slopePerClickIn ?? null;
   const measured = fitted !== null && below(fitted, ASSUMED_SLOPE_IN);
   const slopePerClickIn = measured ? fitted : ASSUMED_SLOPE_IN;
   const needClicks = (last.flushIn - targetIn) / -slopePerClickIn;

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { OperationKey } from './operations.ts';
 import type { ReadyStep } from './step-list.ts';
 
-const LONGEST_WORK_S = 24 * 3600;
+/** Nobody works longer at one step without a break that the watch does not know of. */
+export const LONGEST_WORK_S = 24 * 3600;
 
 /** What a page sends when a step, or one hole of it, was ticked off or taken back. A repeat is stored once by its id. */
 export const ReadyMove = z.strictObject({
@@ -42,7 +43,8 @@ export interface StepProgress {
   last: { by: string; at: string } | null;
 }
 
-function progressOf(step: ReadyStep, events: readonly ReadyEvent[]): StepProgress {
+/** Ticks of one step that stand: the last one for the whole, and holes one by one. */
+function standing(events: readonly ReadyEvent[]): { whole: ReadyEvent | null; holes: Set<number> } {
   let whole: ReadyEvent | null = null;
   const holes = new Set<number>();
   for (const event of events) {
@@ -55,6 +57,17 @@ function progressOf(step: ReadyStep, events: readonly ReadyEvent[]): StepProgres
       whole = null;
     }
   }
+  return { whole, holes };
+}
+
+/** How many holes of a step are ticked off, by its events alone. */
+export function tickedHoles(events: readonly ReadyEvent[]): number {
+  const { whole, holes } = standing(events);
+  return whole?.of ?? holes.size;
+}
+
+function progressOf(step: ReadyStep, events: readonly ReadyEvent[]): StepProgress {
+  const { whole, holes } = standing(events);
   const own = new Set(step.holes.filter((hole) => holes.has(hole)));
   const changed = whole !== null && whole.of !== step.count;
   const allHoles = step.holes.length > 0 && own.size === step.holes.length;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { RecheckEvery } from './cage/setup.ts';
 import { OperationKey } from './operations.ts';
 
 const MOST_HOLDERS = 5000;
@@ -15,12 +16,15 @@ export const ShopFigures = z.strictObject({
     every: z.int('whole holes').min(2, 'at least every second hole').max(50),
     pilot: holders,
     final: holders
-  })
+  }),
+  /** a set cage is looked at again after so many holes */
+  recheckEvery: RecheckEvery.default(10)
 });
 /** What the shop has and how long it takes. */
 export type ShopFigures = z.output<typeof ShopFigures>;
 
 export const STARTING_FIGURES: ShopFigures = {
   times: {},
-  holders: { every: 4, pilot: 60, final: 60 }
+  holders: { every: 4, pilot: 60, final: 60 },
+  recheckEvery: 10
 };

@@ -50,7 +50,14 @@ describe('steps before the first rivet', () => {
     });
     expect(steps.find(({ key }) => key === 'upDrill-4')).toMatchObject({
       tool: '#30',
-      setting: expect.stringContaining('0.1285 in') as string
+      // 0.032 + 0.040 + 1/32 = 0.10325
+      setting: '0.1285 in; a step drill’s stop 0.1033 in behind where its full size begins',
+      work: expect.arrayContaining([
+        expect.objectContaining({
+          label: 'step-drill stop',
+          value: expect.closeTo(0.10325) as number
+        })
+      ]) as unknown
     });
     // 8 × 12 s
     expect(steps.find(({ key }) => key === 'pilot')?.minutes).toBeCloseTo(1.6, 12);

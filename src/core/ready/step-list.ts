@@ -10,7 +10,7 @@ import { cuttingMethod, EDGE_CLEAN_UP, RELIEF_ADVICE } from './cutting-advice.ts
 import { flushSteps } from './flush-steps.ts';
 import type { HolderPlan } from './holder-plan.ts';
 import { OPERATIONS, type Operation, type OperationTime } from './operations.ts';
-import { CAUTIONS, numbersOf, type MadeStep } from './step-parts.ts';
+import { CAUTIONS, numbersOf, stepDrillStop, type MadeStep } from './step-parts.ts';
 
 /** One step between marks on metal and the first rivet. */
 export interface ReadyStep {
@@ -135,13 +135,15 @@ function holesSteps(
     const drill = rivetSize(dash).drill[school];
     if (drill === PILOT_DRILL) continue;
     const own = layout.holes.filter((hole) => hole.dash === dash);
+    const { stopIn, work } = stepDrillStop(own);
     made.push({
       key: `upDrill-${dash}`,
       op: 'upDrill',
       title: `Drill to final size, dash ${dash}`,
       say: 'Those without a holder first; then move the holders over and drill the rest.',
       tool: drill,
-      setting: `${num(drillIn(drill))} in; step-drill stop just past the stack`,
+      setting: `${num(drillIn(drill))} in; a step drill’s stop ${num(Math.round(stopIn * 1e4) / 1e4)} in behind where its full size begins`,
+      settingWork: work,
       count: own.length,
       holes: numbersOf(own),
       caution: CAUTIONS.drill
@@ -262,7 +264,8 @@ export function stepList(
       count,
       caution = '',
       holes = [],
-      formula
+      formula,
+      settingWork = []
     }) => {
       const { secondsEach, from, records } = timeOf(op);
       const minutes = (count * secondsEach) / SECONDS_PER_MINUTE;
@@ -284,6 +287,7 @@ export function stepList(
         minutes,
         holes,
         work: [
+          ...settingWork,
           workLine('count', formula ?? OPERATIONS[op].words, count, OPERATIONS[op].many),
           workLine(
             'time',

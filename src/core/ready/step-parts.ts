@@ -1,3 +1,4 @@
+import { num, workLine, type WorkLine } from '../answer.ts';
 import type { PlannedHole } from '../layout/holes.ts';
 import type { Operation } from './operations.ts';
 
@@ -22,7 +23,33 @@ export interface MadeStep {
   caution?: string;
   holes?: number[];
   formula?: string;
+  /** how its setting comes about */
+  settingWork?: WorkLine[];
 }
 
 export const numbersOf = (holes: readonly PlannedHole[]): number[] =>
   holes.map(({ number }) => number);
+
+/** How far past the sheets the full size of a step drill goes before its stop touches. */
+const PAST_IN = 1 / 32;
+
+/**
+ * Where the stop of a step drill is set, from the shoulder of its full size.
+ *
+ * @param holes those it drills; @returns inches, and the arithmetic
+ */
+export function stepDrillStop(holes: readonly PlannedHole[]): { stopIn: number; work: WorkLine[] } {
+  const gripIn = holes.reduce((most, hole) => Math.max(most, hole.gripIn), 0);
+  const stopIn = gripIn + PAST_IN;
+  return {
+    stopIn,
+    work: [
+      workLine(
+        'step-drill stop',
+        `thickest grip of these holes + 1/32 past it = ${num(gripIn)} + ${num(PAST_IN)}`,
+        stopIn,
+        'in'
+      )
+    ]
+  };
+}

@@ -1,18 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { newSheet } from '../joint/sheets';
 import { definition, planned } from '../../../tests/support/joints';
-import { asRanges } from './group-stacks';
-
-describe('numbers as one writes them', () => {
-  it.each([
-    [[], ''],
-    [[4], '4'],
-    [[1, 2, 3], '1–3'],
-    [[1, 2, 3, 7, 9, 10], '1–3, 7, 9–10']
-  ])('%j', (numbers, text) => {
-    expect(asRanges(numbers)).toBe(text);
-  });
-});
 
 describe('groups of rivets', () => {
   it('leave held-open holes out of the count and keep their stack', () => {

@@ -3,19 +3,9 @@ import type { PlannedHole } from '../layout/holes.ts';
 import type { KindLayout } from '../layout/kinds/kind-layout.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import type { Dash } from '../schema/fields.ts';
+import { asRanges } from '../units/ranges.ts';
 import { heldAt, layersOf, varies, type HeldSheet } from './layers.ts';
 import { rivetFor, type StackToPlan } from './plan-stack.ts';
-
-/** Rising numbers as one writes them: 1, 2, 3, 7 → `1–3, 7`. */
-export function asRanges(numbers: readonly number[]): string {
-  const ranges: [number, number][] = [];
-  for (const number of numbers) {
-    const last = ranges.at(-1);
-    if (last?.[1] === number - 1) last[1] = number;
-    else ranges.push([number, number]);
-  }
-  return ranges.map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`)).join(', ');
-}
 
 /** What tells one group of rivets from another where layers change: the sheets there, the length and the flush method. */
 function placeKey(

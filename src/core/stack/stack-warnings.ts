@@ -4,7 +4,7 @@ import { rivetSize } from '../catalog/rivets.ts';
 import type { Joint } from '../joint/kinds.ts';
 import type { Plan, PlannedStack, PlannedTry, PlanWarning } from '../plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
-import { asRanges } from './group-stacks.ts';
+import { asRanges } from '../units/ranges.ts';
 import { protrusionInWindow } from './rivet-length.ts';
 
 type Derived = Omit<Plan, 'warnings'>;

@@ -1,101 +1,95 @@
 import { getContext, setContext } from 'svelte';
+import { SvelteMap } from 'svelte/reactivity';
 import { z } from 'zod';
 import type { TimedWork } from '$core/ready/operations.ts';
-import { ReadyMove, type ReadyEvent } from '$core/ready/progress.ts';
+import { LONGEST_WORK_S, ReadyMove, type ReadyEvent } from '$core/ready/progress.ts';
 import type { ShopFigures } from '$core/ready/shop-figures.ts';
 import type { ReadyStep } from '$core/ready/step-list.ts';
+import type { JointCageSetting } from '$lib/cage-view';
 import { Kept } from './kept';
+import { Outbox } from './outbox.svelte';
 import { messageOf, send } from './send';
 
-const RETRY_MS = 3000;
+const Begun = z.record(z.string(), z.number());
+const worksOf = (moves: readonly ReadyMove[]): TimedWork[] =>
+  moves.flatMap(({ timed, done }) => (done && timed ? [timed] : []));
 
 /** Ticks of one joint before driving: those stored, and those still on their way. */
 export class ReadyDesk {
   stored = $state.raw<ReadyEvent[]>([]);
   figures = $state.raw<ShopFigures>() as ShopFigures;
-  refusal = $state('');
   /** why the shop's figures were not kept */
   figuresRefusal = $state('');
-  #waiting = $state.raw<ReadyMove[]>([]);
-  #sending = false;
-  #timer: ReturnType<typeof setTimeout> | undefined;
-  #kept: Kept<z.ZodArray<typeof ReadyMove>>;
+  readonly outbox: Outbox<ReadyMove>;
+  /** when someone began to time a step, in milliseconds; kept over a reload */
+  readonly begun = new SvelteMap<string, number>();
+  #keptBegun: Kept<typeof Begun>;
+  #othersRecorded: TimedWork[];
+  /** settings of cages for this joint, the latest first */
+  readonly cages: readonly JointCageSetting[];
 
   constructor(
-    private readonly jointId: string,
-    ready: { events: ReadyEvent[]; figures: ShopFigures; recorded: TimedWork[] },
+    jointId: string,
+    ready: {
+      events: ReadyEvent[];
+      figures: ShopFigures;
+      recorded: TimedWork[];
+      cages: JointCageSetting[];
+    },
     private readonly by: string
   ) {
     this.stored = ready.events;
     this.figures = ready.figures;
     this.#othersRecorded = ready.recorded;
-    this.#kept = new Kept(`ready.${jointId}`, z.array(ReadyMove));
+    this.cages = ready.cages;
+    this.#keptBegun = new Kept(`timing.${jointId}`, Begun);
+    this.outbox = new Outbox(`ready.${jointId}`, ReadyMove, {
+      post: (moves) => send('POST', `/api/joints/${jointId}/ready`, moves),
+      taken: (moves, body) => {
+        this.stored = body as ReadyEvent[];
+        this.#othersRecorded = [...this.#othersRecorded, ...worksOf(moves)];
+      },
+      away: 'The server cannot be reached: the ticks are kept here and sent again.'
+    });
   }
-
-  #othersRecorded: TimedWork[];
 
   /** every tick as it stands here, sent or not */
   readonly events = $derived.by((): ReadyEvent[] => [
     ...this.stored,
-    ...this.#waiting.map((move) => ({ ...move, by: this.by }))
+    ...this.outbox.waiting.map((move) => ({ ...move, by: this.by }))
   ]);
   readonly recorded = $derived.by((): TimedWork[] => [
     ...this.#othersRecorded,
-    ...this.#waiting.flatMap(({ timed, done }) => (done && timed ? [timed] : []))
+    ...worksOf(this.outbox.waiting)
   ]);
 
-  get waitingToSend(): number {
-    return this.#waiting.length;
+  /** Begins to time a step. */
+  begin(step: ReadyStep): void {
+    this.begun.set(step.key, Date.now());
+    this.#storeBegun();
   }
 
-  tick(step: ReadyStep, hole: number | null, done: boolean, seconds: number | null = null): void {
-    const timed =
-      seconds !== null && hole === null && step.count > 0
-        ? { op: step.op, count: step.count, seconds }
-        : null;
-    const move: ReadyMove = {
+  /** Ticks a step, or one hole of it; a step that was being timed ends with that. */
+  tick(step: ReadyStep, hole: number | null, done: boolean): void {
+    const begun = hole === null ? this.begun.get(step.key) : undefined;
+    if (begun !== undefined) {
+      this.begun.delete(step.key);
+      this.#storeBegun();
+    }
+    const seconds = begun === undefined ? 0 : (Date.now() - begun) / 1000;
+    this.outbox.add({
       id: crypto.randomUUID(),
       at: new Date().toISOString(),
       step: step.key,
       hole,
       of: step.count,
       done,
-      timed
-    };
-    this.#waiting = [...this.#waiting, move];
-    this.#store();
-    void this.sendAll();
-  }
-
-  async sendAll(): Promise<void> {
-    if (this.#sending || this.#waiting.length === 0) return;
-    clearTimeout(this.#timer);
-    this.#sending = true;
-    const sent = this.#waiting;
-    const reply = await send('POST', `/api/joints/${this.jointId}/ready`, sent);
-    this.#sending = false;
-    if (reply.reached && reply.ok) {
-      this.refusal = '';
-      this.stored = reply.body as ReadyEvent[];
-      this.#othersRecorded = [
-        ...this.#othersRecorded,
-        ...sent.flatMap(({ timed, done }) => (done && timed ? [timed] : []))
-      ];
-      this.#waiting = this.#waiting.filter((move) => !sent.includes(move));
-      this.#store();
-      void this.sendAll();
-      return;
-    }
-    this.refusal = reply.reached
-      ? messageOf(reply)
-      : 'The server cannot be reached: the ticks are kept here and sent again.';
-    // Someone who says who they are sends them again; what the server will never take is not kept for ever.
-    if (reply.reached && reply.status < 500 && reply.status !== 401) {
-      this.#waiting = this.#waiting.filter((move) => !sent.includes(move));
-      this.#store();
-      return;
-    }
-    this.#timer = setTimeout(() => void this.sendAll(), RETRY_MS);
+      timed:
+        // a watch that was left running over night tells nothing
+        done && seconds > 0 && seconds <= LONGEST_WORK_S && step.count > 0
+          ? { op: step.op, count: step.count, seconds }
+          : null
+    });
   }
 
   async setFigures(figures: ShopFigures): Promise<boolean> {
@@ -111,21 +105,20 @@ export class ReadyDesk {
 
   /** Picks up what this browser still holds from an earlier visit. */
   async restore(): Promise<void> {
-    for (const moves of await this.#kept.found()) {
-      const known = new Set(this.#waiting.map(({ id }) => id));
-      this.#waiting = [...moves.filter(({ id }) => !known.has(id)), ...this.#waiting];
-    }
-    this.#store();
-    void this.sendAll();
+    for (const begun of await this.#keptBegun.found())
+      for (const [step, at] of Object.entries(begun))
+        if (!this.begun.has(step)) this.begun.set(step, at);
+    this.#storeBegun();
+    await this.outbox.restore();
   }
 
   stop(): void {
-    clearTimeout(this.#timer);
+    this.outbox.stop();
   }
 
-  #store(): void {
-    if (this.#waiting.length === 0) this.#kept.forget();
-    else this.#kept.write(this.#waiting);
+  #storeBegun(): void {
+    if (this.begun.size === 0) this.#keptBegun.forget();
+    else this.#keptBegun.write(Object.fromEntries(this.begun));
   }
 }
 

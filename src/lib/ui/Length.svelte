@@ -7,8 +7,10 @@
     lengthIn: number;
     /** sheet thickness and the like are always told in decimals */
     decimal?: boolean;
+    /** above or below something: its sign is always said */
+    signed?: boolean;
   }
-  let { lengthIn, decimal = false }: Props = $props();
+  let { lengthIn, decimal = false, signed = false }: Props = $props();
   const preferences = usePreferences();
   const written = $derived(
     decimal && preferences.lengths.startsWith('1/')
@@ -18,7 +20,9 @@
 </script>
 
 <span class="length" title={exactDecimal(lengthIn)}
-  >{written.figure}<small>&nbsp;{written.unit}</small></span
+  >{signed && lengthIn > 0 ? '+' : ''}{signed
+    ? written.figure.replace('-', '−')
+    : written.figure}<small>&nbsp;{written.unit}</small></span
 >
 
 <style>

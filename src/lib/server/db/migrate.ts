@@ -4,6 +4,7 @@ import { firstTables } from './migrations/0001-first-tables.ts';
 import { kindsOfJoint } from './migrations/0002-kinds-of-joint.ts';
 import { stock } from './migrations/0003-stock.ts';
 import { makeReady } from './migrations/0004-make-ready.ts';
+import { cages } from './migrations/0005-cages.ts';
 
 /**
  * Brings the database to the newest shape; migrations only run forward.
@@ -12,7 +13,7 @@ import { makeReady } from './migrations/0004-make-ready.ts';
  */
 export async function migrate({ sequelize }: Database): Promise<string[]> {
   const umzug = new Umzug({
-    migrations: [firstTables, kindsOfJoint, stock, makeReady],
+    migrations: [firstTables, kindsOfJoint, stock, makeReady, cages],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined

@@ -15,6 +15,8 @@ import type { Dash } from '../../../core/schema/fields.ts';
 import type { ReadyMove } from '../../../core/ready/progress.ts';
 import type { ShopFigures } from '../../../core/ready/shop-figures.ts';
 import type { StockMove } from '../../../core/stock/stock.ts';
+import { defineCageModels } from './cage-models.ts';
+import { uuid, stamped, text, json, whole, real, owner, maybeOwner } from './columns.ts';
 
 export class Person extends Model<InferAttributes<Person>, InferCreationAttributes<Person>> {
   declare id: CreationOptional<string>;
@@ -161,16 +163,6 @@ export class ShopFiguresRow extends Model<
   declare personId: string;
   declare recordedAt: CreationOptional<Date>;
 }
-
-// Made anew for every column: Sequelize writes each column's name into what it is given.
-const uuid = () => ({ type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 });
-const stamped = () => ({ type: DataTypes.DATE, defaultValue: DataTypes.NOW });
-const text = () => ({ type: DataTypes.TEXT, allowNull: false });
-const json = () => ({ type: DataTypes.JSONB, allowNull: false });
-const whole = () => ({ type: DataTypes.INTEGER, allowNull: false });
-const real = () => ({ type: DataTypes.DOUBLE, allowNull: false });
-const owner = () => ({ type: DataTypes.UUID, allowNull: false });
-const maybeOwner = () => ({ type: DataTypes.UUID, allowNull: true });
 
 /** Binds the models to one connection; tables are made by the migrations alone. */
 export function defineModels(sequelize: Sequelize) {
@@ -330,6 +322,7 @@ export function defineModels(sequelize: Sequelize) {
     StockBin,
     StockEventRow,
     ReadyEventRow,
-    ShopFiguresRow
+    ShopFiguresRow,
+    ...defineCageModels(sequelize)
   };
 }

@@ -21,6 +21,7 @@
       final: text(desk.figures.holders.final)
     }))
   );
+  let recheckEvery = $state(untrack(() => text(desk.figures.recheckEvery)));
   let times = $state<Record<string, string>>(
     untrack(() =>
       Object.fromEntries(OPERATION_KEYS.map((op) => [op, text(desk.figures.times[op])]))
@@ -39,7 +40,8 @@
         every: number(holders.every),
         pilot: number(holders.pilot),
         final: number(holders.final)
-      }
+      },
+      recheckEvery: number(recheckEvery)
     })
   );
   const problems = $derived(draft.success ? [] : problemsOf(draft.error));
@@ -64,6 +66,10 @@
           <input class="field-box" inputmode="numeric" bind:value={holders[field.key]} /></label
         >
       {/each}
+      <label
+        ><span class="label">Re-check a cage every … holes</span>
+        <input class="field-box" inputmode="numeric" bind:value={recheckEvery} /></label
+      >
     </div>
     <table class="figures">
       <thead><tr><th>One of</th><th>Seconds now</th><th>Set by hand</th></tr></thead>
@@ -105,7 +111,7 @@
   }
   .holders {
     display: grid;
-    grid-template-columns: repeat(3, minmax(0, 1fr));
+    grid-template-columns: repeat(4, minmax(0, 1fr));
     gap: 8px;
     align-items: end;
   }

@@ -1,6 +1,8 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import type { StepProgress } from '$core/ready/progress.ts';
   import type { ReadyStep } from '$core/ready/step-list.ts';
+  import { asRanges } from '$core/units/ranges.ts';
   import Arithmetic from '../Arithmetic.svelte';
 
   /** One step in full: what, with what, how many, what hurts, and how far it is. */
@@ -14,6 +16,8 @@
     big?: boolean;
     onbegin: () => void;
     ontick: (done: boolean) => void;
+    /** what belongs to this step alone */
+    children?: Snippet;
   }
   let {
     step,
@@ -23,7 +27,8 @@
     arithmetic,
     big = false,
     onbegin,
-    ontick
+    ontick,
+    children
   }: Props = $props();
   const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
   const minutes = (value: number) =>
@@ -45,6 +50,7 @@
     {/if}
   </p>
   <p>{step.say}</p>
+  {@render children?.()}
   {#if step.caution !== ''}<p class="caution">△ {step.caution}</p>{/if}
   {#if progress.changed}
     <p class="caution">△ Ticked off for another count: the joint has changed since. Look again.</p>
@@ -64,9 +70,11 @@
       >
       {#if step.holes.length > 0}
         <span class="hint"
-          >{progress.holes.size} of {step.holes.length} holes{big
-            ? ''
-            : ': tap them on the plan'}</span
+          >{progress.holes.size} of {step.holes.length} holes{progress.holes.size === 0
+            ? big
+              ? ''
+              : ': tap them on the plan'
+            : `; left: ${asRanges(step.holes.filter((hole) => !progress.holes.has(hole)))}`}</span
         >
       {/if}
     {/if}

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { SvelteMap } from 'svelte/reactivity';
   import { orientationMarks } from '$core/ready/orientation.ts';
   import { readyPlan } from '$core/ready/ready-plan.ts';
   import { readyProgress } from '$core/ready/progress.ts';
@@ -11,6 +10,7 @@
   import Notice from '../Notice.svelte';
   import FloorMode from '../ready/FloorMode.svelte';
   import ShopSheet from '../ready/ShopSheet.svelte';
+  import StepCage from '../ready/StepCage.svelte';
   import StepCard from '../ready/StepCard.svelte';
   import StationFrame from '../StationFrame.svelte';
   import Unreadable from '../Unreadable.svelte';
@@ -48,12 +48,8 @@
   let floor = $state(false);
   let shopOpen = $state(false);
 
-  /** when someone began to time a step */
-  const begun = new SvelteMap<string, number>();
   function tick(of: ReadyStep, done: boolean): void {
-    const from = begun.get(of.key);
-    begun.delete(of.key);
-    desk.tick(of, null, done, done && from !== undefined ? (Date.now() - from) / 1000 : null);
+    desk.tick(of, null, done);
     if (done && chosen === of.key) chosen = null;
   }
   function pick(hole: number): void {
@@ -71,12 +67,18 @@
       {step}
       number={at + 1}
       progress={own}
-      begunAt={begun.get(step.key) ?? null}
+      begunAt={desk.begun.get(step.key) ?? null}
       arithmetic={workspace.arithmetic}
       {big}
-      onbegin={() => begun.set(step.key, Date.now())}
+      onbegin={() => desk.begin(step)}
       ontick={(done) => tick(step, done)}
-    />
+      >{#if step.op === 'countersink'}<StepCage
+          jointId={workspace.id}
+          {step}
+          settings={desk.cages.filter((one) => one.step === step.key)}
+          holes={own.done ? step.count : own.holes.size}
+        />{/if}</StepCard
+    >
   {/if}
 {/snippet}
 
@@ -143,8 +145,8 @@
         ></span>
       </div>
     </section>
-    {#if desk.refusal !== ''}
-      <Notice level="attention" title="Not stored yet" text={desk.refusal} />
+    {#if desk.outbox.refusal !== ''}
+      <Notice level="attention" title="Not stored yet" text={desk.outbox.refusal} />
     {/if}
     {#if ready?.holders && !ready.holders.ok}
       <Notice level="attention" title="Too few sheet holders" text={ready.holders.error.message} />

@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { eventsOfIssue } from '$lib/server/services/hole-events';
 import { latestIssue } from '$lib/server/services/issues';
+import { settingsOfJoint } from '$lib/server/services/cage-tasks';
 import { readyEvents, shopFigures, timedWorks } from '$lib/server/services/ready';
 import { onHand } from '$lib/server/services/stock';
 import { getJoint } from '$lib/server/services/joints';
@@ -19,7 +20,8 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
     ready: {
       events: await readyEvents(database, params.joint),
       figures: await shopFigures(database),
-      recorded: await timedWorks(database)
+      recorded: await timedWorks(database),
+      cages: await settingsOfJoint(database, params.joint)
     }
   };
 };

@@ -1,0 +1,155 @@
+import { describe, expect, it } from 'vitest';
+import { benchOf, cutAndRead, guideOf, setupOf, trials } from '../../../../tests/support/cages';
+import { BACK_OFF_CLICKS, cageGuide, predictAt } from './guide';
+import type { TrialReading } from './trials';
+
+const SETUP = setupOf();
+const told = (...pairs: Parameters<typeof trials>) => guideOf(SETUP, trials(...pairs));
+
+describe('what to do next with a cage', () => {
+  it('begins well shallow, or where it stood last time', () => {
+    expect(guideOf(SETUP, [])).toMatchObject({ state: 'first', nextClicks: null });
+    const again = cageGuide(SETUP, [], 17);
+    expect(again.ok && again.result).toMatchObject({ state: 'first', nextClicks: 17 });
+  });
+
+  it('goes three quarters of a long way, then the rest', () => {
+    // 0.0115 is 10.5 clicks from 0.001: ⌊0.75 × 10.5⌋ = 7
+    expect(told([3, 0.0115])).toMatchObject({ state: 'deeper', nextClicks: 10, changeClicks: 7 });
+    // 7 clicks went 0.0077 deeper, 0.0011 each: (0.0038 − 0.001) / 0.0011 = 2.54 → 2
+    const next = told([3, 0.0115], [10, 0.0038]);
+    expect(next).toMatchObject({ state: 'deeper', nextClicks: 12 });
+    expect(next.line).toMatchObject({ confidence: 'measured' });
+    expect(next.predictedIn).toBeCloseTo(0.0038 - 2 * 0.0011, 9);
+  });
+
+  it('wants three holes that agree', () => {
+    expect(told([9, 0.0015])).toMatchObject({ state: 'more-holes', nextClicks: 9, holesToGo: 2 });
+    expect(told([9, 0.0015], [9, 0.0011])).toMatchObject({ state: 'more-holes', holesToGo: 1 });
+    expect(told([9, 0.0015], [9, 0.0011], [9, 0.0013])).toMatchObject({
+      state: 'set',
+      nextClicks: 9,
+      holesToGo: 0
+    });
+  });
+
+  it('goes by the deepest hole of a setting, whichever came last', () => {
+    const shallowLast = told([9, 0.0036], [9, 0.0041]);
+    const deepLast = told([9, 0.0041], [9, 0.0036]);
+    // (0.0036 − 0.001) / 0.001 = 2.6 → 2
+    expect(shallowLast).toMatchObject({ state: 'deeper', nextClicks: 11 });
+    expect(deepLast.nextClicks).toBe(shallowLast.nextClicks);
+  });
+
+  it('moves one click on where the proudest hole is outside and the deepest may still go down', () => {
+    expect(told([9, 0.0016], [9, 0.0023])).toMatchObject({ state: 'deeper', nextClicks: 10 });
+    expect(told([9, 0.0014], [9, 0.0023])).toMatchObject({ state: 'deeper', nextClicks: 10 });
+    // one click more would bring 0.0008 to −0.0002
+    const setup = setupOf({ school: 'two-proud' });
+    expect(
+      cageGuide({ ...setup, sheetIn: 0.0415, couponIn: 0.0415 }, trials([9, 0.0012], [9, 0.0021]))
+    ).toMatchObject({ ok: true, result: { state: 'stuck', changeClicks: 0, nextClicks: null } });
+  });
+
+  it('holds still when holes of one setting differ by more than a click', () => {
+    expect(told([9, 0.0041], [9, 0.0025])).toMatchObject({ state: 'uneven', nextClicks: null });
+  });
+
+  it('says how to come back from too deep', () => {
+    // 0.001 − (−0.0012) = 2.2 thou: three clicks back, from five further
+    const back = told([9, 0.004], [14, -0.0012]);
+    expect(back).toMatchObject({
+      state: 'too-deep',
+      nextClicks: 11,
+      backOffTo: 11 - BACK_OFF_CLICKS
+    });
+    const ring = told([9, 0.0015, { ring: true }]);
+    expect(ring).toMatchObject({ state: 'too-deep', nextClicks: 8 });
+    expect(ring.doubts.map(({ kind }) => kind)).toEqual(['ring']);
+  });
+
+  it('does not count a setting reached by turning back, until one comes up to it', () => {
+    const turned = told([9, 0.004], [14, -0.0012], [11, -0.0011]);
+    expect(turned).toMatchObject({ state: 'from-deep', nextClicks: 11, backOffTo: 6 });
+    expect(turned.doubts.map(({ kind }) => kind)).toContain('from-deep');
+    // going on from there is still on the wrong side of the play
+    expect(told([14, -0.0012], [11, -0.0011], [12, -0.0012]).state).toBe('from-deep');
+    expect(told([14, -0.0012], [11, -0.0011], [11, 0.0018, { cameUp: true }])).toMatchObject({
+      state: 'more-holes',
+      nextClicks: 11
+    });
+  });
+
+  it('takes the film off', () => {
+    const film = guideOf(setupOf({ filmIn: 0.0015 }), trials([9, 0.003], [9, 0.0028], [9, 0.003]));
+    expect(film).toMatchObject({ state: 'set' });
+    expect(film.groups[0]?.deepestIn).toBeCloseTo(0.0013, 9);
+  });
+
+  it('predicts along its line', () => {
+    const guide = told([0, 0.02], [4, 0.012]);
+    // 0.002 a click
+    expect(predictAt(guide, 6)?.flushIn).toBeCloseTo(0.008, 9);
+    // the middle of the two trials and the slope between them
+    expect(predictAt(guide, 6)?.formula).toBe('0.016 + (6 − 2) × -0.002');
+    expect(predictAt(guideOf(SETUP, []), 6)).toBeNull();
+  });
+
+  it('adds the nest with the cage’s own step', () => {
+    const setup = setupOf({ sheetIn: 0.063, couponIn: 0.063, skinIn: 0.032 });
+    // 0.3054 × 0.032 = 0.009773 in; at 0.001 a click 10, at 0.00115 a click 8.5 → 8
+    const assumed = guideOf(setup, trials([9, 0.001], [9, 0.001], [9, 0.001]));
+    expect(assumed.nest).toMatchObject({ ok: true, result: { clicks: 19, extraClicks: 10 } });
+    const measured = guideOf(
+      setup,
+      trials([0, 0.01255], [10, 0.00105], [10, 0.00105], [10, 0.00105])
+    );
+    expect(measured.nest).toMatchObject({ ok: true, result: { extraClicks: 8 } });
+    // 0.042 − 0.001 + 10 × 0.001 = 0.051 deep
+    expect(assumed.nest?.ok && assumed.nest.result.depthIn).toBeCloseTo(0.051, 9);
+    expect(assumed.nest?.ok && assumed.nest.result.wallIn).toBeCloseTo(0.012, 9);
+    const thin = setupOf({ sheetIn: 0.05, couponIn: 0.05, skinIn: 0.032 });
+    expect(guideOf(thin, trials([9, 0.001], [9, 0.001], [9, 0.001])).nest).toMatchObject({
+      ok: false,
+      error: { path: 'sheetIn' }
+    });
+  });
+});
+
+describe('followed at a bench', () => {
+  /** Does what the guide says until it says nothing more. */
+  function follow(seed: number, setup = SETUP) {
+    const bench = benchOf(seed);
+    const readings: TrialReading[] = [];
+    let clicks = 0;
+    for (let hole = 1; hole <= 30; hole++) {
+      const flushnessIn = cutAndRead(bench, clicks);
+      readings.push({ id: String(hole), clicks, flushnessIn, cameUp: false, ring: false });
+      const guide = guideOf(setup, readings);
+      if (guide.predictedIn !== null && guide.state === 'deeper')
+        expect(guide.predictedIn).toBeGreaterThanOrEqual(guide.band.lowIn - 1e-9);
+      if (guide.nextClicks === null || guide.state === 'set' || guide.state === 'too-deep')
+        return { guide, readings };
+      clicks = guide.nextClicks;
+    }
+    throw new Error(`no end after ${readings.length} holes`);
+  }
+
+  it.each(['two-proud', 'three-proud', 'aerodynamic'] as const)(
+    'sets 300 different cages by %s limits and scraps no hole',
+    (school) => {
+      let holes = 0;
+      for (let seed = 1; seed <= 300; seed++) {
+        const { guide, readings } = follow(seed, setupOf({ school }));
+        expect(guide.state, `cage ${seed}: ${guide.say} ${guide.why}`).toBe('set');
+        expect(Math.min(...readings.map(({ flushnessIn }) => flushnessIn))).toBeGreaterThanOrEqual(
+          guide.band.lowIn
+        );
+        expect(guide.doubts).toEqual([]);
+        holes += readings.length;
+      }
+      // three to agree, and a few to get there
+      expect(holes / 300).toBeLessThan(8);
+    }
+  );
+});

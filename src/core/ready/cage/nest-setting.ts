@@ -1,0 +1,54 @@
+import { answer, notPossible, num, workLine, type Answer } from '../../answer.ts';
+import { rivetSize } from '../../catalog/rivets.ts';
+import { NEST_PER_IN } from '../../stack/flush-method.ts';
+import { above, roundHalfAway } from '../../units/tolerance.ts';
+import type { CageSetup } from './setup.ts';
+
+/** The second setting of a cage: for holes in which a dimple nests. */
+export interface NestSetting {
+  clicks: number;
+  extraClicks: number;
+  /** the cut from the face, in */
+  depthIn: number;
+  /** metal left beneath it, in */
+  wallIn: number;
+}
+
+/**
+ * The setting for holes beneath a dimple, from the flush setting and the cage's own slope.
+ *
+ * @param flushClicks the flush setting; @param flushIn where the deepest head stands at it, in
+ * @param slopePerClickIn in a click, negative
+ * @returns `not-possible` where the cut would go through the sheet
+ * @source handbook 4.3 (nest) and 4.4; contract `dimple-nest`
+ */
+export function nestSetting(
+  setup: Pick<CageSetup, 'dash' | 'skinIn' | 'sheetIn'>,
+  flushClicks: number,
+  flushIn: number,
+  slopePerClickIn: number
+): Answer<NestSetting> {
+  const skinIn = setup.skinIn ?? 0;
+  const extraIn = NEST_PER_IN * skinIn;
+  const stepIn = -slopePerClickIn;
+  const extraClicks = roundHalfAway(extraIn / stepIn);
+  const { heightIn } = rivetSize(setup.dash).head.countersunk;
+  const depthIn = heightIn - flushIn + extraClicks * stepIn;
+  const wallIn = setup.sheetIn - depthIn;
+  if (above(depthIn, setup.sheetIn))
+    return notPossible(
+      'sheetIn',
+      `the cut for the nest would be ${num(Math.round(depthIn * 1e5) / 1e5)} in deep in a sheet of ${num(setup.sheetIn)} in: a knife edge. A smaller rivet, a thicker sheet, or engineering`
+    );
+  return answer({ clicks: flushClicks + extraClicks, extraClicks, depthIn, wallIn }, [
+    workLine('nest', `t × (1/sin 50° − 1) = ${num(skinIn)} × ${num(NEST_PER_IN)}`, extraIn, 'in'),
+    workLine('extra clicks', `${num(extraIn)} / ${num(stepIn)} a click`, extraClicks, 'clicks'),
+    workLine('setting', `${flushClicks} + ${extraClicks}`, flushClicks + extraClicks, 'clicks'),
+    workLine(
+      'left under the cut',
+      `${num(setup.sheetIn)} − (${num(heightIn)} − ${num(flushIn)} + ${extraClicks} × ${num(stepIn)})`,
+      wallIn,
+      'in'
+    )
+  ]);
+}

@@ -1,0 +1,183 @@
+import { describe, expect, it } from 'vitest';
+import { setupOf } from '../../../../tests/support/cages';
+import { isTrusted, offerFor, type RememberedSetting } from './remembered';
+import { recheckStatus } from './rechecks';
+import { CageMove, follow, settingState, type CageEvent, type ReadingFrom } from './setting';
+import type { CageSetup } from './setup';
+
+const SETUP = setupOf();
+const AT = '2026-11-23T10:00:00.000Z';
+const idOf = (number: number): string =>
+  `00000000-0000-4000-8000-${String(number).padStart(12, '0')}`;
+
+type Loose<T> = T extends unknown ? Omit<T, 'id' | 'at'> : never;
+const moveOf = (number: number, move: Loose<CageMove>): CageMove => ({
+  ...move,
+  id: idOf(number),
+  at: AT
+});
+const reading = (
+  clicks: number,
+  flushnessIn: number,
+  from: ReadingFrom = 'typed'
+): Loose<CageMove> => ({
+  kind: 'reading',
+  clicks,
+  flushnessIn,
+  from,
+  cameUp: false,
+  ring: false
+});
+
+/** Moves one after another, each as the server would store it; throws where one is refused. */
+function storing(setup: CageSetup, ...moves: Loose<CageMove>[]): CageEvent[] {
+  const events: CageEvent[] = [];
+  for (const [index, loose] of moves.entries()) {
+    const move = moveOf(index + 1, loose);
+    const may = follow(setup, events, move);
+    if (!may.ok) throw new Error(may.error.message);
+    events.push({ ...move, by: 'Odile Marn', found: may.result });
+  }
+  return events;
+}
+const SET = [
+  reading(9, 0.0015),
+  reading(9, 0.0011),
+  reading(9, 0.0013),
+  { kind: 'finished', afterHoles: 0 }
+] as const;
+const recheck = (afterHoles: number, flushnessIn: number): Loose<CageMove> => ({
+  kind: 'recheck',
+  afterHoles,
+  flushnessIn,
+  from: 'typed'
+});
+
+describe('the events of a setting', () => {
+  it('freeze what was found when it is finished', () => {
+    const { found, rechecks } = settingState(SETUP, storing(SETUP, ...SET));
+    expect(found).toEqual({
+      clicks: 9,
+      deepestIn: 0.0011,
+      proudestIn: 0.0015,
+      holes: 3,
+      slopePerClickIn: -0.001,
+      confidence: 'assumed',
+      nest: null,
+      afterHoles: 0,
+      at: AT,
+      by: 'Odile Marn'
+    });
+    expect(rechecks).toEqual([]);
+  });
+
+  it('leave a struck reading out, and keep it with its reason', () => {
+    const events = storing(
+      SETUP,
+      reading(9, 0.0041),
+      reading(9, 0.0011),
+      { kind: 'struck', reading: idOf(1), why: 'chips under the cage' },
+      reading(9, 0.0012),
+      reading(9, 0.0014),
+      { kind: 'finished', afterHoles: 0 }
+    );
+    const state = settingState(SETUP, events);
+    expect(state.readings).toHaveLength(4);
+    expect(state.readings[0]).toMatchObject({ struck: 'chips under the cage' });
+    expect(state.found).toMatchObject({ holes: 3, proudestIn: 0.0014 });
+  });
+
+  it.each([
+    [[reading(9, 0.0015)], { kind: 'finished', afterHoles: 0 }, /not set yet\. Leave it at 9/],
+    [[], recheck(5, 0.001), /finish the trials first/],
+    [SET, reading(10, 0.001), /the cage is set/],
+    [SET, { kind: 'struck', reading: idOf(1), why: 'x' }, /the cage is set/],
+    [[reading(9, 0.0015)], { kind: 'struck', reading: idOf(7), why: 'x' }, /no such reading/],
+    [[...SET, recheck(10, 0.001)], recheck(9, 0.001), /came after 10 holes; 9 is before it/],
+    [[...SET, { kind: 'withdrawn', why: 'new cutter' }], recheck(9, 0.001), /was withdrawn/]
+  ] as [Loose<CageMove>[], Loose<CageMove>, RegExp][])('after %j no %j', (before, move, why) => {
+    const may = follow(SETUP, storing(SETUP, ...before), moveOf(99, move));
+    expect(may.ok ? 'it may' : may.error.message).toMatch(why);
+  });
+
+  it('is not finished where the nest would cut through', () => {
+    const thin = setupOf({ skinIn: 0.032 });
+    const events = storing(thin, ...SET.slice(0, 3));
+    expect(follow(thin, events, moveOf(9, { kind: 'finished', afterHoles: 0 }))).toMatchObject({
+      ok: false,
+      error: { path: 'sheetIn' }
+    });
+  });
+
+  it('are refused where they make no sense', () => {
+    const bad = CageMove.safeParse({ ...moveOf(1, reading(9, 0.001)), clicks: 9.5 });
+    expect(bad.error?.issues[0]?.message).toBe('clicks are whole');
+    const far = CageMove.safeParse(moveOf(1, reading(9, 1.5)));
+    expect(far.error?.issues[0]?.message).toMatch(/at most 0\.2 in; 1\.5 in was given/);
+  });
+});
+
+describe('re-checks while working', () => {
+  const status = (holes: number, ...checks: Loose<CageMove>[]) =>
+    recheckStatus(SETUP, settingState(SETUP, storing(SETUP, ...SET, ...checks)), holes);
+
+  it('fall due every so many holes', () => {
+    expect(status(0)).toMatchObject({ state: 'good', nextAfter: 10 });
+    expect(status(9)).toMatchObject({ state: 'good' });
+    expect(status(10)).toMatchObject({ state: 'due' });
+    expect(status(12, recheck(10, 0.0015))).toMatchObject({ state: 'good', nextAfter: 20 });
+    expect(status(21, recheck(10, 0.0015))).toMatchObject({ state: 'due' });
+  });
+
+  it('name the holes since the last good look when one is bad', () => {
+    const deep = status(20, recheck(10, 0.001), recheck(20, -0.0004));
+    expect(deep).toMatchObject({ state: 'too-deep', suspect: '11–20' });
+    expect(deep.say).toMatch(/cannot be undone.*11–20/);
+    expect(status(3, recheck(3, 0.0026))).toMatchObject({ state: 'proud', suspect: '1–3' });
+    // the limits themselves are good
+    expect(status(3, recheck(3, 0.002)).state).toBe('good');
+    expect(status(3, recheck(3, 0)).state).toBe('good');
+  });
+});
+
+describe('a remembered setting', () => {
+  const remembered = (id: string, setup: CageSetup, events: CageEvent[]): RememberedSetting => ({
+    id,
+    work: '',
+    setup,
+    state: settingState(setup, events)
+  });
+  const good = remembered('good', SETUP, storing(SETUP, ...SET, recheck(10, 0.001)));
+  const bad = remembered('bad', SETUP, storing(SETUP, ...SET, recheck(10, -0.001)));
+  const gone = remembered(
+    'gone',
+    SETUP,
+    storing(SETUP, ...SET, { kind: 'withdrawn', why: 'new cutter' })
+  );
+  const open = remembered('open', SETUP, storing(SETUP, SET[0]));
+  const practice = remembered(
+    'practice',
+    SETUP,
+    storing(SETUP, reading(9, 0.0015, 'simulated'), ...SET.slice(1))
+  );
+
+  it('is offered for the same work only, the latest that may be trusted', () => {
+    expect([good, bad, gone, open, practice].map(({ state }) => isTrusted(state))).toEqual([
+      true,
+      false,
+      false,
+      false,
+      false
+    ]);
+    expect(practice.state.found).toMatchObject({ clicks: 9 });
+    expect(offerFor(SETUP, [practice, open, gone, bad, good])?.id).toBe('good');
+    expect(offerFor(setupOf({ sheetIn: 0.052 }), [good])?.id).toBe('good');
+    for (const other of [
+      setupOf({ dash: 3 }),
+      setupOf({ sheetIn: 0.063 }),
+      setupOf({ school: 'aerodynamic' }),
+      setupOf({ seat: 'dimpled-scrap', skinIn: 0.02 })
+    ])
+      expect(offerFor(other, [good])).toBeNull();
+  });
+});

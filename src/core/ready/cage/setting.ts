@@ -1,0 +1,189 @@
+import { z } from 'zod';
+import { notPossible, type Answer } from '../../answer.ts';
+import { above, below } from '../../units/tolerance.ts';
+import { cageGuide } from './guide.ts';
+import type { NestSetting } from './nest-setting.ts';
+import { flushBand, type CageSetup } from './setup.ts';
+import { Clicks, Flushness, type TrialReading } from './trials.ts';
+
+const common = {
+  id: z.uuid('an event carries an id made by its sender'),
+  at: z.iso.datetime({ offset: true })
+};
+const why = z
+  .string()
+  .trim()
+  .min(1, 'say why in a few words')
+  .max(120, 'a reason is at most 120 characters');
+/** Typed by hand, sent by a depth gauge, or made up by the simulated one. */
+const from = z.enum(['typed', 'gauge', 'simulated']);
+export type ReadingFrom = z.output<typeof from>;
+const MOST_HOLES_BETWEEN = 100_000;
+
+/** holes of the work that were cut by then */
+const afterHoles = z
+  .int('holes are counted whole')
+  .min(0, 'holes are counted from 0')
+  .max(MOST_HOLES_BETWEEN);
+
+export const CageMove = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('reading'),
+    ...common,
+    clicks: Clicks,
+    flushnessIn: Flushness,
+    from,
+    cameUp: z.boolean(),
+    ring: z.boolean()
+  }),
+  z.strictObject({ kind: z.literal('struck'), ...common, reading: z.uuid(), why }),
+  z.strictObject({ kind: z.literal('finished'), ...common, afterHoles }),
+  z.strictObject({
+    kind: z.literal('recheck'),
+    ...common,
+    afterHoles,
+    flushnessIn: Flushness,
+    from
+  }),
+  z.strictObject({ kind: z.literal('withdrawn'), ...common, why })
+]);
+/** What a page sends while a cage is set and used. A repeat is stored once by its id. */
+export type CageMove = z.output<typeof CageMove>;
+
+/** What was found when a setting was finished; frozen then. Lengths in inches. */
+export interface FoundSetting {
+  clicks: number;
+  deepestIn: number;
+  proudestIn: number;
+  holes: number;
+  slopePerClickIn: number;
+  confidence: 'assumed' | 'measured';
+  nest: NestSetting | null;
+  /** holes of the work cut before it */
+  afterHoles: number;
+}
+
+/** A stored event of one setting; `found` with the one that finished it. */
+export type CageEvent = CageMove & { by: string; found: FoundSetting | null };
+
+/** One re-check while working, against the limits. */
+export interface Recheck {
+  id: string;
+  at: string;
+  by: string;
+  afterHoles: number;
+  /** without film, in */
+  flushIn: number;
+  verdict: 'good' | 'too-deep' | 'proud';
+}
+
+/** Where a setting of a cage stands. */
+export interface SettingState {
+  /** every hole cut for it, in order */
+  readings: (TrialReading & {
+    at: string;
+    by: string;
+    from: ReadingFrom;
+    struck: string | null;
+  })[];
+  /** those that count */
+  counted: TrialReading[];
+  found: (FoundSetting & { at: string; by: string }) | null;
+  rechecks: Recheck[];
+  withdrawn: { why: string; at: string; by: string } | null;
+  /** some of it was cut at the simulated bench: it says nothing about the real cage */
+  practice: boolean;
+}
+
+/** Projects the events of a setting, in the order they were recorded. */
+export function settingState(setup: CageSetup, events: readonly CageEvent[]): SettingState {
+  const state: SettingState = {
+    readings: [],
+    counted: [],
+    found: null,
+    rechecks: [],
+    withdrawn: null,
+    practice: false
+  };
+  const band = flushBand(setup);
+  for (const event of events) {
+    const { id, at, by } = event;
+    if (event.kind === 'reading') state.readings.push({ ...event, struck: null });
+    else if (event.kind === 'struck') {
+      const struck = state.readings.find((reading) => reading.id === event.reading);
+      if (struck) struck.struck = event.why;
+    } else if (event.kind === 'finished' && event.found) state.found = { ...event.found, at, by };
+    else if (event.kind === 'withdrawn') state.withdrawn = { why: event.why, at, by };
+    else if (event.kind === 'recheck' && band.ok) {
+      const { lowIn, highIn } = band.result;
+      state.rechecks.push({
+        id,
+        at,
+        by,
+        afterHoles: event.afterHoles,
+        flushIn: event.flushnessIn,
+        verdict: below(event.flushnessIn, lowIn)
+          ? 'too-deep'
+          : above(event.flushnessIn, highIn)
+            ? 'proud'
+            : 'good'
+      });
+    }
+  }
+  state.counted = state.readings.filter(({ struck }) => struck === null);
+  state.practice = state.readings.some((reading) => reading.from === 'simulated');
+  return state;
+}
+
+/**
+ * Whether an event may follow on the others, and what is frozen with it.
+ *
+ * @returns what a finished setting found, null for any other event; `not-possible` with the reason
+ */
+export function follow(
+  setup: CageSetup,
+  events: readonly CageEvent[],
+  move: CageMove
+): Answer<FoundSetting | null> {
+  const state = settingState(setup, events);
+  const nothing: Answer<null> = { ok: true, result: null, work: [] };
+  if (state.withdrawn) return notPossible('kind', 'this setting was withdrawn: begin another');
+  if (move.kind === 'withdrawn') return nothing;
+  if (move.kind === 'recheck') {
+    if (!state.found)
+      return notPossible('kind', 'the cage is not set yet: finish the trials first');
+    const last = state.rechecks.at(-1)?.afterHoles ?? state.found.afterHoles;
+    return move.afterHoles < last
+      ? notPossible(
+          'afterHoles',
+          `the last look came after ${last} holes; ${move.afterHoles} is before it`
+        )
+      : nothing;
+  }
+  if (state.found) return notPossible('kind', 'the cage is set: begin another setting to go on');
+  if (move.kind === 'reading') return nothing;
+  if (move.kind === 'struck')
+    return state.counted.some(({ id }) => id === move.reading)
+      ? nothing
+      : notPossible('reading', 'there is no such reading to strike');
+  const guide = cageGuide(setup, state.counted);
+  if (!guide.ok) return guide;
+  const { state: stands, groups, line, nest, say } = guide.result;
+  const here = groups.at(-1);
+  if (stands !== 'set' || !here || !line) return notPossible('kind', `not set yet. ${say}`);
+  if (nest && !nest.ok) return nest;
+  return {
+    ok: true,
+    result: {
+      clicks: here.clicks,
+      deepestIn: here.deepestIn,
+      proudestIn: here.proudestIn,
+      holes: here.readings.length,
+      slopePerClickIn: line.slopePerClickIn,
+      confidence: line.confidence,
+      nest: nest?.result ?? null,
+      afterHoles: move.afterHoles
+    },
+    work: guide.work
+  };
+}

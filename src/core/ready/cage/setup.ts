@@ -1,0 +1,103 @@
+import { z } from 'zod';
+import { num, notPossible, workLine, type Answer } from '../../answer.ts';
+import { rivetSize } from '../../catalog/rivets.ts';
+import { FLUSHNESS_LIMITS, FlushnessSchool } from '../../rules/flushness.ts';
+import { Dash, lengthIn, thicknessIn } from '../../schema/fields.ts';
+import { NEST_PER_IN } from '../../stack/flush-method.ts';
+import { above, atMost, below } from '../../units/tolerance.ts';
+
+/** Nothing to measure with tells more than this. */
+const FURTHEST_TARGET_IN = 0.02;
+
+/** A re-check after every so many holes. */
+export const RecheckEvery = z
+  .int('a re-check comes after a whole number of holes')
+  .min(1, 'a re-check comes after one hole at the earliest')
+  .max(500, 'a re-check comes after 500 holes at the latest');
+
+export const CageSetup = z.strictObject({
+  dash: Dash,
+  /** what lies in the trial cut while it is measured */
+  seat: z.enum(['rivet', 'dimpled-scrap']),
+  /** the sheet that will be cut */
+  sheetIn: thicknessIn,
+  material: z.string().trim().max(40).default(''),
+  /** the dimpled sheets above it, together; null where the rivet itself lies in the cut */
+  skinIn: thicknessIn.nullable(),
+  holeIn: lengthIn('the hole', { least: 0.08, most: 0.5 }),
+  couponIn: thicknessIn,
+  couponMaterial: z.string().trim().max(40).default(''),
+  backingIn: lengthIn('the backing', { least: 0, most: 12 }),
+  /** film left on the coupon; it raises every reading */
+  filmIn: lengthIn('the film', { least: 0, most: 0.1 }),
+  school: FlushnessSchool,
+  /** null: the middle of the limits */
+  targetIn: lengthIn('the target', { least: -FURTHEST_TARGET_IN, most: FURTHEST_TARGET_IN })
+    .nullable()
+    .default(null),
+  recheckEvery: RecheckEvery
+});
+/** What a cage is set for: rivet, sheet, coupon and how flush. Lengths in inches. */
+export type CageSetup = z.output<typeof CageSetup>;
+/** The same as typed. */
+export type EnteredSetup = z.input<typeof CageSetup>;
+
+/** The deepest cut that flush work asks for, from the face: the head's height, and the nest where a dimple lies in it. */
+export const cutDepthIn = ({ dash, seat, skinIn }: Pick<CageSetup, 'dash' | 'seat' | 'skinIn'>) =>
+  rivetSize(dash).head.countersunk.heightIn +
+  (seat === 'dimpled-scrap' ? NEST_PER_IN * (skinIn ?? 0) : 0);
+
+/** Where a head may stand, and what is aimed at; in, above the skin is positive. */
+export interface FlushBand {
+  lowIn: number;
+  highIn: number;
+  targetIn: number;
+}
+
+/**
+ * Between which readings a cut is good: the school's limits, and never so deep that it goes through the sheet.
+ *
+ * @returns `not-possible` where the sheet is too thin for any head within the limits, or a target outside them
+ * @source handbook 4.3 (knife edge) and 4.4 (flushness)
+ */
+export function flushBand(setup: CageSetup): Answer<FlushBand> {
+  const school = FLUSHNESS_LIMITS[setup.school];
+  const deepIn = cutDepthIn(setup);
+  // What is cut for a nest later is held against its sheet when the nest is reckoned.
+  const throughIn =
+    setup.seat === 'rivet' && setup.skinIn !== null ? -Infinity : deepIn - setup.sheetIn;
+  const lowIn = Math.max(school.lowIn, throughIn);
+  const edge = `${num(deepIn)} − ${num(setup.sheetIn)} = ${num(throughIn)} in`;
+  if (above(lowIn, school.highIn))
+    return notPossible(
+      'sheetIn',
+      `the cut for dash ${setup.dash} is ${num(deepIn)} in deep when flush: in ${num(setup.sheetIn)} in the head would have to stay ${num(throughIn)} in proud (${edge}) so as not to cut through, and the limit is ${num(school.highIn)} in; a smaller rivet, a thicker sheet, or dimple`
+    );
+  const targetIn = setup.targetIn ?? (lowIn + school.highIn) / 2;
+  if (below(targetIn, lowIn) || above(targetIn, school.highIn))
+    return notPossible(
+      'targetIn',
+      `the target ${num(targetIn)} in is outside ${num(lowIn)} to ${num(school.highIn)} in; the nearest that works is ${num(below(targetIn, lowIn) ? lowIn : school.highIn)} in`
+    );
+  return {
+    ok: true,
+    result: { lowIn, highIn: school.highIn, targetIn },
+    work: [
+      workLine(
+        'low limit',
+        atMost(throughIn, school.lowIn)
+          ? 'of the school'
+          : `knife edge: depth when flush − sheet = ${edge}`,
+        lowIn,
+        'in'
+      ),
+      workLine('high limit', 'of the school', school.highIn, 'in'),
+      workLine(
+        'target',
+        setup.targetIn === null ? `(${num(lowIn)} + ${num(school.highIn)}) / 2` : 'as typed',
+        targetIn,
+        'in'
+      )
+    ]
+  };
+}

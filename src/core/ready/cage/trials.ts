@@ -1,0 +1,69 @@
+import { z } from 'zod';
+import { lengthIn } from '../../schema/fields.ts';
+import { CLICK_IN } from '../../stack/dimple-nest.ts';
+import { above } from '../../units/tolerance.ts';
+
+const FURTHEST_IN = 0.2;
+const MOST_CLICKS = 2000;
+
+export const Clicks = z
+  .int('clicks are whole')
+  .min(-MOST_CLICKS, `at least ${-MOST_CLICKS} clicks`)
+  .max(MOST_CLICKS, `at most ${MOST_CLICKS} clicks`);
+/** Head height over (+) or under (−) the skin, as read. */
+export const Flushness = lengthIn('the flushness', { least: -FURTHEST_IN, most: FURTHEST_IN });
+
+/** One trial hole: the setting it was cut at and what was read. */
+export interface TrialReading {
+  id: string;
+  clicks: number;
+  /** as read, film and all; in */
+  flushnessIn: number;
+  /** the cage was backed off past its play and came up to this setting */
+  cameUp: boolean;
+  /** a shiny ring round the rivet's rim */
+  ring: boolean;
+}
+
+/** Holes cut one after another at one setting. */
+export interface TrialGroup {
+  clicks: number;
+  /** reached by turning back: the play of the thread is on the wrong side, so it says nothing about the setting */
+  fromDeep: boolean;
+  readings: (TrialReading & { flushIn: number })[];
+  deepestIn: number;
+  proudestIn: number;
+  /** further apart than one click */
+  uneven: boolean;
+}
+
+/**
+ * Trials by setting in the order they were cut, film taken off. Once turned back, every setting below the deepest one
+ * had since is on the wrong side of the thread's play, until one backs off past it and comes up.
+ */
+export function trialGroups(readings: readonly TrialReading[], filmIn: number): TrialGroup[] {
+  const groups: TrialGroup[] = [];
+  let deepestClicks = -Infinity;
+  for (const reading of readings) {
+    const flushIn = reading.flushnessIn - filmIn;
+    const fromDeep = reading.clicks < deepestClicks && !reading.cameUp;
+    deepestClicks = reading.cameUp ? reading.clicks : Math.max(deepestClicks, reading.clicks);
+    let group = groups.at(-1);
+    if (group?.clicks !== reading.clicks || group.fromDeep !== fromDeep) {
+      group = {
+        clicks: reading.clicks,
+        fromDeep,
+        readings: [],
+        deepestIn: flushIn,
+        proudestIn: flushIn,
+        uneven: false
+      };
+      groups.push(group);
+    }
+    group.readings.push({ ...reading, flushIn });
+    group.deepestIn = Math.min(group.deepestIn, flushIn);
+    group.proudestIn = Math.max(group.proudestIn, flushIn);
+    group.uneven = above(group.proudestIn - group.deepestIn, CLICK_IN);
+  }
+  return groups;
+}

@@ -1,0 +1,99 @@
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize
+} from 'sequelize';
+import type { Cage } from '../../../core/ready/cage/cage.ts';
+import type { CageMove, FoundSetting } from '../../../core/ready/cage/setting.ts';
+import type { CageSetup } from '../../../core/ready/cage/setup.ts';
+import { json, maybeOwner, owner, stamped, text, uuid } from './columns.ts';
+
+export class CageRow extends Model<InferAttributes<CageRow>, InferCreationAttributes<CageRow>> {
+  declare id: string;
+  declare name: string;
+  declare cutter: string;
+  declare cage: Cage;
+  declare personId: string;
+  declare madeAt: CreationOptional<Date>;
+}
+
+export class CageSettingRow extends Model<
+  InferAttributes<CageSettingRow>,
+  InferCreationAttributes<CageSettingRow>
+> {
+  declare seq: CreationOptional<string>;
+  declare id: string;
+  declare cageId: string;
+  declare jointId: string | null;
+  declare step: string | null;
+  declare work: string;
+  declare setup: CageSetup;
+  declare personId: string;
+  declare begunAt: CreationOptional<Date>;
+}
+
+export class CageEventRow extends Model<
+  InferAttributes<CageEventRow>,
+  InferCreationAttributes<CageEventRow>
+> {
+  declare seq: CreationOptional<string>;
+  declare id: string;
+  declare settingId: string;
+  declare move: CageMove;
+  declare found: FoundSetting | null;
+  declare personId: string;
+  declare recordedAt: CreationOptional<Date>;
+}
+
+const counted = () => ({ type: DataTypes.BIGINT, autoIncrement: true, primaryKey: true });
+
+/** Binds the models of countersink cages to one connection. */
+export function defineCageModels(sequelize: Sequelize) {
+  const at = (tableName: string) => ({
+    sequelize,
+    tableName,
+    timestamps: false,
+    underscored: true
+  });
+  CageRow.init(
+    {
+      id: uuid(),
+      name: text(),
+      cutter: text(),
+      cage: json(),
+      personId: owner(),
+      madeAt: stamped()
+    },
+    at('cages')
+  );
+  CageSettingRow.init(
+    {
+      seq: counted(),
+      id: { ...owner(), unique: true },
+      cageId: owner(),
+      jointId: maybeOwner(),
+      step: { type: DataTypes.TEXT, allowNull: true },
+      work: text(),
+      setup: json(),
+      personId: owner(),
+      begunAt: stamped()
+    },
+    at('cage_settings')
+  );
+  CageEventRow.init(
+    {
+      seq: counted(),
+      id: { ...owner(), unique: true },
+      settingId: owner(),
+      move: json(),
+      found: { type: DataTypes.JSONB, allowNull: true },
+      personId: owner(),
+      recordedAt: stamped()
+    },
+    at('cage_events')
+  );
+  return { CageRow, CageSettingRow, CageEventRow };
+}

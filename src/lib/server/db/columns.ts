@@ -1,0 +1,15 @@
+import { DataTypes } from 'sequelize';
+
+// Made anew for every column: Sequelize writes each column's name into what it is given.
+export const uuid = () => ({
+  type: DataTypes.UUID,
+  primaryKey: true,
+  defaultValue: DataTypes.UUIDV4
+});
+export const stamped = () => ({ type: DataTypes.DATE, defaultValue: DataTypes.NOW });
+export const text = () => ({ type: DataTypes.TEXT, allowNull: false });
+export const json = () => ({ type: DataTypes.JSONB, allowNull: false });
+export const whole = () => ({ type: DataTypes.INTEGER, allowNull: false });
+export const real = () => ({ type: DataTypes.DOUBLE, allowNull: false });
+export const owner = () => ({ type: DataTypes.UUID, allowNull: false });
+export const maybeOwner = () => ({ type: DataTypes.UUID, allowNull: true });

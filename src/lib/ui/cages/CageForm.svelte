@@ -1,0 +1,94 @@
+<script lang="ts">
+  import { Cage, type EnteredCage } from '$core/ready/cage/cage.ts';
+  import { problemsOf } from '$core/schema/read.ts';
+  import { messageOf, send } from '$lib/client/send';
+  import Choice from '../Choice.svelte';
+  import LengthField from '../LengthField.svelte';
+  import TextField from '../TextField.svelte';
+
+  /** A cage with the cutter and pilot that are in it. */
+  interface Props {
+    /** it is there now; its id */
+    ondone: (id: string) => void;
+  }
+  let { ondone }: Props = $props();
+  const DEGS = [100, 110, 120] as const;
+  let name = $state('');
+  let cutter = $state('');
+  let deg = $state<(typeof DEGS)[number]>(100);
+  let lengths = $state({ cutterIn: '', pilotIn: '', pilotLengthIn: '' });
+  let refusal = $state('');
+  /** the same while it is sent again: a repeat is stored once */
+  let id = crypto.randomUUID();
+  const FIELDS = [
+    { key: 'cutterIn', label: 'Cutter, how wide' },
+    { key: 'pilotIn', label: 'Pilot, how thick' },
+    { key: 'pilotLengthIn', label: 'Pilot, how far it stands out' }
+  ] as const;
+  const entered = $derived<EnteredCage>({ name, cutter, cutterDeg: deg, ...lengths });
+  const read = $derived(Cage.safeParse(entered, { reportInput: true }));
+  const problems = $derived(
+    new Map(read.success ? [] : problemsOf(read.error).map(({ path, message }) => [path, message]))
+  );
+  const problemOf = (key: (typeof FIELDS)[number]['key']) => {
+    const message = problems.get(key);
+    return message === undefined || lengths[key].trim() === ''
+      ? undefined
+      : { message, instead: null };
+  };
+  async function add(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    if (!read.success) return;
+    const reply = await send('POST', '/api/cages', { id, cage: read.data });
+    if (reply.reached && reply.ok) {
+      ondone(id);
+      name = cutter = '';
+      lengths = { cutterIn: '', pilotIn: '', pilotLengthIn: '' };
+      id = crypto.randomUUID();
+      refusal = '';
+    } else
+      refusal = reply.reached
+        ? messageOf(reply)
+        : 'The server cannot be reached. Nothing typed is lost: send it again.';
+  }
+</script>
+
+<form onsubmit={add} aria-labelledby="new-cage">
+  <h2 id="new-cage" class="label">A cage with its cutter and pilot</h2>
+  <TextField name="cage" label="Cage" maxlength={40} bind:value={name} hint="as on its tape" />
+  <TextField
+    name="cutter"
+    label="Cutter"
+    maxlength={40}
+    bind:value={cutter}
+    hint="its number or mark"
+  />
+  <Choice
+    label="Angle of the cutter"
+    value={String(deg)}
+    options={DEGS.map((value) => ({ value: String(value), text: `${value}°` }))}
+    onchoose={(value) => (deg = DEGS.find((one) => String(one) === value) ?? 100)}
+  />
+  {#each FIELDS as { key, label } (key)}
+    <LengthField
+      {label}
+      value={lengths[key]}
+      problem={problemOf(key)}
+      oninput={(text) => (lengths = { ...lengths, [key]: text })}
+    />
+  {/each}
+  <p class="hint">△ Disconnect the air before touching the cutter.</p>
+  {#if refusal !== ''}<p class="wrong" role="alert">{refusal}</p>{/if}
+  <button class="act main" disabled={!read.success}>Keep this cage</button>
+</form>
+
+<style>
+  form {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 8px;
+  }
+  .wrong {
+    color: var(--brick);
+  }
+</style>

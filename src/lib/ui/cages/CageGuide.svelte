@@ -1,0 +1,150 @@
+<script lang="ts">
+  import { onDestroy, onMount, untrack } from 'svelte';
+  import type { SettingView } from '$lib/cage-view';
+  import { CageDesk } from '$lib/client/cage-desk.svelte';
+  import TrialChart from '$lib/drawing/TrialChart.svelte';
+  import Length from '../Length.svelte';
+  import Notice from '../Notice.svelte';
+  import GuideCard from './GuideCard.svelte';
+  import SetCard from './SetCard.svelte';
+  import TrialEntry from './TrialEntry.svelte';
+  import TrialTable from './TrialTable.svelte';
+
+  /** One setting of a cage, from the first trial hole to the last re-check. */
+  interface Props {
+    setting: SettingView;
+    person: string;
+  }
+  let { setting, person }: Props = $props();
+  const desk = untrack(() => new CageDesk(setting, person));
+  onMount(() => void desk.restore());
+  onDestroy(() => desk.stop());
+  const day = new Intl.DateTimeFormat('en', { dateStyle: 'long' });
+  const guide = $derived(desk.guide.ok ? desk.guide.result : null);
+  const set = $derived(desk.state.found !== null);
+</script>
+
+<div class="guide">
+  <header>
+    <p class="label">
+      <a href="/setups">Countersink cages</a> ›
+      <a href="/setups/{setting.cageId}">{setting.cage.name}, {setting.cage.cutter}</a>
+      {#if setting.jointId}› <a href="/joints/{setting.jointId}/make-ready">{setting.work}</a>{/if}
+    </p>
+    <p>
+      dash {setting.setup.dash}
+      {setting.setup.seat === 'rivet' ? '' : 'with a dimpled scrap in the cut,'} in <Length
+        lengthIn={setting.setup.sheetIn}
+        decimal
+      />, tried on <Length lengthIn={setting.setup.couponIn} decimal />
+      {setting.setup.couponMaterial}{#if setting.setup.filmIn > 0}&nbsp;· film of <Length
+          lengthIn={setting.setup.filmIn}
+          decimal
+        /> taken off every reading{/if}
+    </p>
+  </header>
+  {#if guide}
+    <div class="left">
+      <GuideCard {guide} />
+      {#if setting.offered && desk.state.readings.length === 0}
+        <Notice
+          level="attention"
+          title="Flush at {setting.offered.clicks} clicks last time"
+          text="{day.format(new Date(setting.offered.at))}, {setting.offered
+            .by}. Re-check it on scrap before you trust it."
+        />
+      {/if}
+      <TrialChart {guide} readings={desk.state.readings} filmIn={setting.setup.filmIn} />
+      <p class="hint key">
+        ● typed · ◆ from a gauge · ✕ struck · ○ next · solid line as measured, dashed while a click
+        is taken as 0.001 in
+      </p>
+    </div>
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div class="side" role="region" aria-label="Trials" tabindex="0">
+      {#if desk.outbox.refusal !== ''}
+        <Notice level="attention" title="Not stored" text={desk.outbox.refusal} />
+      {/if}
+      {#if set}
+        <SetCard {desk} />
+      {:else}
+        {#if guide.state === 'set'}
+          {#if guide.nest && !guide.nest.ok}
+            <Notice level="stop" title="No nest in this sheet" text={guide.nest.error.message} />
+          {/if}
+          <button
+            class="act main finish"
+            type="button"
+            disabled={desk.outbox.waiting.length > 0 || guide.nest?.ok === false}
+            onclick={() => desk.add({ kind: 'finished', afterHoles: setting.holesCut ?? 0 })}
+            >Keep this setting: flush at {guide.nextClicks}{guide.nest?.ok
+              ? `, nested at ${guide.nest.result.clicks}`
+              : ''}</button
+          >
+        {/if}
+        <TrialEntry {desk} {guide} />
+      {/if}
+      <TrialTable {desk} {guide} />
+    </div>
+  {:else if !desk.guide.ok}
+    <Notice level="stop" title="These limits cannot be kept" text={desk.guide.error.message} />
+  {/if}
+</div>
+
+<style>
+  .guide {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 400px;
+    grid-template-rows: auto minmax(0, 1fr);
+    gap: 10px 18px;
+    height: 100%;
+    padding: 0.9rem 1.2rem;
+  }
+  header {
+    grid-column: 1 / -1;
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    justify-content: space-between;
+    gap: 2px 18px;
+  }
+  header a {
+    display: inline-flex;
+    align-items: center;
+    min-height: 32px;
+  }
+  .left {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+    min-height: 0;
+  }
+  .left > :global(.trials) {
+    flex: 1;
+  }
+  .side {
+    display: flex;
+    flex-direction: column;
+    gap: 12px;
+    min-height: 0;
+    overflow-y: auto;
+    padding: 10px 14px;
+    border: 1.5px solid var(--line);
+    border-radius: 10px;
+    background: var(--panel);
+  }
+  .finish {
+    min-height: 60px;
+    font-size: 1.1rem;
+  }
+  @media (max-width: 900px) {
+    .guide {
+      grid-template-columns: minmax(0, 1fr);
+      grid-template-rows: none;
+      height: auto;
+    }
+    .side {
+      overflow: visible;
+    }
+  }
+</style>

@@ -1,0 +1,136 @@
+<script lang="ts">
+  import { onDestroy, onMount, untrack } from 'svelte';
+  import { BENCH_FAULTS } from '$core/devices/simulated-bench.ts';
+  import { rivetSize } from '$core/catalog/rivets.ts';
+  import { BACK_OFF_CLICKS } from '$core/ready/cage/guide.ts';
+  import type { CageSetup } from '$core/ready/cage/setup.ts';
+  import { writeDecimal } from '$core/units/format-length.ts';
+  import { DepthGauge } from '$lib/client/devices/depth-gauge.svelte';
+  import { ServedPort } from '$lib/client/devices/line-port';
+  import Pick from '../Pick.svelte';
+
+  /** The depth gauge on the bench: whether it is there and zeroed, and its reading. The one that ships is simulated. */
+  interface Props {
+    cageId: string;
+    setup: CageSetup;
+    /** where the simulated cage is to be turned; null while that cannot be read */
+    clicks: number | null;
+    /** back off past its play first */
+    comeUp: boolean;
+    onread: (text: string, simulated: boolean) => void;
+  }
+  let { cageId, setup, clicks, comeUp, onread }: Props = $props();
+  const PLACES = 5;
+  let refused = $state(false);
+  const gauge = new DepthGauge(
+    new ServedPort(untrack(() => `/api/devices/depth-gauge/${cageId}`)),
+    ({ flushnessIn, zeroed }) => {
+      refused = !zeroed;
+      if (zeroed)
+        onread(
+          `${flushnessIn < 0 ? '' : '+'}${writeDecimal(flushnessIn, 4, PLACES)}`,
+          gauge.simulated
+        );
+    }
+  );
+  onMount(() => gauge.connect());
+  onDestroy(() => gauge.disconnect());
+  const FAULT_WORDS: Record<(typeof BENCH_FAULTS)[number], string> = {
+    none: 'nothing is wrong',
+    'loose-ring': 'the lock ring is loose',
+    'pilot-touches': 'the pilot touches the bench',
+    chips: 'chips lie under the cage'
+  };
+  let fault = $state<(typeof BENCH_FAULTS)[number]>('none');
+  function cut(): void {
+    if (clicks === null) return;
+    void gauge.say(
+      `SIM HEAD ${rivetSize(setup.dash).head.countersunk.heightIn} in`,
+      `SIM FILM ${setup.filmIn} in`,
+      ...(comeUp ? [`SIM TURN ${clicks - BACK_OFF_CLICKS}`] : []),
+      `SIM TURN ${clicks}`,
+      'SIM CUT',
+      'READ'
+    );
+  }
+</script>
+
+<details class="gauge" data-testid="gauge-panel" open={gauge.open && !gauge.simulated}>
+  <summary class="label"
+    >Depth gauge{!gauge.open
+      ? ': not connected'
+      : gauge.simulated
+        ? ': a simulated one, for practice'
+        : `: ${gauge.name}`}</summary
+  >
+  {#if gauge.open}
+    <div class="acts">
+      <button class="act" type="button" onclick={() => void gauge.say('ZERO')}
+        >{gauge.zeroed ? '✓ Zeroed' : 'Zero on bare skin'}</button
+      >
+      <button
+        class="act"
+        type="button"
+        disabled={!gauge.zeroed}
+        onclick={() => void gauge.say('READ')}>Read again</button
+      >
+      {#if gauge.simulated}
+        <button class="act" type="button" disabled={!gauge.zeroed || clicks === null} onclick={cut}
+          >Cut at {clicks ?? '–'} and read</button
+        >
+      {/if}
+    </div>
+    {#if gauge.simulated}
+      <Pick
+        label="At the simulated bench"
+        value={fault}
+        options={BENCH_FAULTS.map((value) => ({ value, text: FAULT_WORDS[value] }))}
+        onchoose={(value) => {
+          fault = value;
+          void gauge.say(`SIM FAULT ${value}`);
+        }}
+      />
+      <p class="hint">
+        No real gauge is connected: these holes and readings are made up. A setting found with them
+        is kept as practice and never offered for work.
+      </p>
+    {/if}
+  {:else}
+    <p class="hint">Type what you read.</p>
+  {/if}
+  {#if refused}<p class="wrong" role="alert">
+      Zero the gauge on the bare skin first: an unzeroed reading is not taken.
+    </p>{/if}
+  {#if gauge.problem !== ''}<p class="wrong" role="alert">{gauge.problem}</p>{/if}
+</details>
+
+<style>
+  .gauge {
+    border-top: 1px solid var(--line);
+    border-bottom: 1px solid var(--line);
+  }
+  summary {
+    display: flex;
+    align-items: center;
+    min-height: 44px;
+    cursor: pointer;
+  }
+  summary::before {
+    content: '▸';
+    padding-right: 8px;
+  }
+  [open] > summary::before {
+    content: '▾';
+  }
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+  }
+  .acts .act {
+    padding: 0 0.7rem;
+  }
+  .wrong {
+    color: var(--brick);
+  }
+</style>

@@ -1,0 +1,190 @@
+<script lang="ts">
+  import { Flushness } from '$core/ready/cage/trials.ts';
+  import type { CageDesk } from '$lib/client/cage-desk.svelte';
+  import Arithmetic from '../Arithmetic.svelte';
+  import Length from '../Length.svelte';
+  import LengthField from '../LengthField.svelte';
+  import Notice from '../Notice.svelte';
+  import TextField from '../TextField.svelte';
+
+  /** A set cage: what to write on its tape, its re-checks, and how to give it up. */
+  interface Props {
+    desk: CageDesk;
+  }
+  let { desk }: Props = $props();
+  const day = new Intl.DateTimeFormat('en', {
+    month: 'short',
+    day: 'numeric',
+    hour: 'numeric',
+    minute: '2-digit'
+  });
+  const WORDS = { good: '✓ good', 'too-deep': '✕ too deep', proud: '✕ too proud' };
+  const found = $derived(desk.state.found);
+  const status = $derived(desk.rechecks);
+  const withdrawn = $derived(desk.state.withdrawn);
+  const holesText = $derived(
+    desk.typed('holes') === '' ? String(status.holes) : desk.typed('holes')
+  );
+  const holes = $derived(Number(holesText.trim() || NaN));
+  const flush = $derived(Flushness.safeParse(desk.typed('recheck')));
+  const problem = $derived(
+    flush.success || desk.typed('recheck').trim() === ''
+      ? undefined
+      : { message: flush.error.issues[0]?.message ?? '', instead: null }
+  );
+  let arithmetic = $state(false);
+  function recheck(event: SubmitEvent): void {
+    event.preventDefault();
+    if (!flush.success || !Number.isInteger(holes)) return;
+    desk.add({ kind: 'recheck', afterHoles: holes, flushnessIn: flush.data, from: 'typed' });
+    desk.type('recheck', '');
+    desk.type('holes', '');
+  }
+  let why = $state('');
+  function withdraw(event: SubmitEvent): void {
+    event.preventDefault();
+    if (why.trim() !== '') desk.add({ kind: 'withdrawn', why: why.trim() });
+    why = '';
+  }
+</script>
+
+{#if found}
+  <section class="tape" aria-labelledby="tape" data-testid="tape">
+    <h2 id="tape" class="label">Write on the cage’s tape</h2>
+    <p class="marks">
+      <span>flush <strong>{found.clicks}</strong></span>
+      {#if found.nest}<span>nested <strong>{found.nest.clicks}</strong></span>{/if}
+      <small>dash {desk.view.setup.dash}, {day.format(new Date(found.at))}</small>
+      <button
+        class="act small"
+        type="button"
+        aria-expanded={arithmetic}
+        aria-label="Arithmetic of the setting"
+        onclick={() => (arithmetic = !arithmetic)}>Σ</button
+      >
+    </p>
+    <p class="hint">
+      {found.holes} holes from <Length lengthIn={found.deepestIn} decimal signed /> to <Length
+        lengthIn={found.proudestIn}
+        decimal
+        signed
+      />, by {found.by}{#if found.nest}&nbsp;· beneath the dimple <Length
+          lengthIn={found.nest.wallIn}
+          decimal
+        /> is left under the cut{/if}
+    </p>
+    {#if arithmetic && desk.guide.ok}<Arithmetic
+        work={[
+          ...desk.guide.result.work,
+          ...(desk.guide.result.nest?.ok ? desk.guide.result.nest.work : [])
+        ]}
+        source="the deepest hole decides; the nest by this cage’s own step"
+      />{/if}
+    {#if desk.state.practice}<Notice
+        level="attention"
+        title="Practice"
+        text="Cut at the simulated bench: it says nothing about the real cage."
+      />{/if}
+  </section>
+  {#if withdrawn}
+    <Notice
+      level="stop"
+      title="Withdrawn"
+      text="{withdrawn.why}. {withdrawn.by}, {day.format(new Date(withdrawn.at))}"
+    />
+  {:else}
+    <section aria-labelledby="recheck" data-testid="rechecks">
+      <h2 id="recheck" class="label">Re-check while working</h2>
+      {#if status.state === 'too-deep' || status.state === 'proud'}
+        <Notice level="stop" title={status.say} />
+      {:else if status.state === 'due'}
+        <Notice level="attention" title={status.say} />
+      {:else}
+        <p>{status.say}</p>
+      {/if}
+      <form onsubmit={recheck}>
+        <div class="pair">
+          <TextField
+            name="holes"
+            label="Holes cut so far"
+            inputmode="numeric"
+            maxlength={6}
+            errors={Number.isInteger(holes) && holes >= 0 ? undefined : ['a whole number']}
+            bind:value={() => holesText, (value) => desk.type('holes', value)}
+          />
+          <LengthField
+            label="Head above the skin"
+            value={desk.typed('recheck')}
+            {problem}
+            whenEmpty="film peeled"
+            oninput={(text) => desk.type('recheck', text)}
+          />
+        </div>
+        <button class="act main" disabled={!flush.success || !Number.isInteger(holes)}
+          >Keep this re-check</button
+        >
+      </form>
+      {#if desk.state.rechecks.length > 0}
+        <table class="figures" data-testid="recheck-log">
+          <thead
+            ><tr><th>After</th><th>Read</th><th>Verdict</th><th class="words">By</th></tr></thead
+          >
+          <tbody>
+            {#each desk.state.rechecks as one (one.id)}
+              <tr>
+                <th scope="row">{one.afterHoles} holes</th>
+                <td><Length lengthIn={one.flushIn} decimal signed /></td>
+                <td class:short={one.verdict !== 'good'}>{WORDS[one.verdict]}</td>
+                <td class="words">{one.by.split(' ')[0]}, {day.format(new Date(one.at))}</td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      {/if}
+    </section>
+    <form class="withdraw" onsubmit={withdraw}>
+      <TextField
+        name="withdraw"
+        label="No longer good because …"
+        maxlength={120}
+        bind:value={why}
+        hint="another cutter, the ring moved: it is not offered again"
+      />
+      <button class="act" disabled={why.trim() === ''}>Withdraw it</button>
+    </form>
+  {/if}
+{/if}
+
+<style>
+  .tape {
+    padding: 8px 14px;
+    border: 2px dashed var(--line-strong);
+    border-radius: 6px;
+    background: var(--bench);
+  }
+  .marks {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 18px;
+    font-size: 1.2rem;
+  }
+  .marks strong {
+    font-size: 2.2rem;
+    font-variant-numeric: tabular-nums;
+  }
+  small {
+    color: var(--ink-soft);
+  }
+  .pair {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 10px;
+  }
+  .withdraw {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    align-items: center;
+    gap: 10px;
+  }
+</style>

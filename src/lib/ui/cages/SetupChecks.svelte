@@ -1,0 +1,62 @@
+<script lang="ts">
+  import type { SetupCheck } from '$core/ready/cage/setup-checks.ts';
+
+  /** What must be right before a trial, each with its numbers. */
+  interface Props {
+    checks: readonly SetupCheck[];
+  }
+  let { checks }: Props = $props();
+  const SIGNS = { good: '✓', attention: '△', stop: '✕' };
+  const WORDS = { good: 'good', attention: 'attention', stop: 'stop' };
+</script>
+
+<ul data-testid="setup-checks">
+  {#each checks as check (check.key)}
+    <li class={check.verdict} data-check={check.key}>
+      <span class="sign" role="img" aria-label={WORDS[check.verdict]}>{SIGNS[check.verdict]}</span>
+      <span><strong>{check.title}</strong><small>{check.say}</small></span>
+    </li>
+  {/each}
+</ul>
+<p class="caution">△ Disconnect the air before touching the cutter. Eye protection.</p>
+
+<style>
+  ul {
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 1.6rem minmax(0, 1fr);
+    padding: 5px 4px;
+    border-bottom: 1px solid var(--line);
+    line-height: 1.25;
+  }
+  small {
+    display: block;
+    color: var(--ink-soft);
+    font-variant-numeric: tabular-nums;
+  }
+  .sign {
+    font-weight: 700;
+    color: var(--olive-deep);
+  }
+  .attention .sign,
+  .caution {
+    color: var(--amber);
+  }
+  .stop {
+    background: var(--brick-soft);
+  }
+  .stop .sign,
+  .stop strong {
+    color: var(--brick);
+  }
+  .stop small {
+    color: var(--ink);
+  }
+  .caution {
+    font-weight: 700;
+  }
+</style>

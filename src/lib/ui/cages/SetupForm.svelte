@@ -1,0 +1,289 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import { z } from 'zod';
+  import { goto } from '$app/navigation';
+  import { DRILLS } from '$core/catalog/drills.ts';
+  import { DASHES, rivetSize } from '$core/catalog/rivets.ts';
+  import type { Cage } from '$core/ready/cage/cage.ts';
+  import { offerFor, type RememberedSetting } from '$core/ready/cage/remembered.ts';
+  import { CageSetup } from '$core/ready/cage/setup.ts';
+  import { mayBegin, setupChecks } from '$core/ready/cage/setup-checks.ts';
+  import type { CageTask } from '$core/ready/cage/tasks.ts';
+  import type { FlushnessSchool } from '$core/rules/flushness.ts';
+  import { SCHOOLS } from '$core/rules/schools.ts';
+  import { problemsOf } from '$core/schema/read.ts';
+  import { writeDecimal } from '$core/units/format-length.ts';
+  import { Kept } from '$lib/client/kept';
+  import { messageOf, send } from '$lib/client/send';
+  import Choice from '../Choice.svelte';
+  import Length from '../Length.svelte';
+  import LengthField from '../LengthField.svelte';
+  import Notice from '../Notice.svelte';
+  import TextField from '../TextField.svelte';
+  import SetupChecks from './SetupChecks.svelte';
+
+  /** What a cage is to be set for, held against the cage before the first hole. */
+  interface Props {
+    cageId: string;
+    cage: Cage;
+    remembered: readonly RememberedSetting[];
+    /** the joint's own step, which fills most of it in */
+    task: (CageTask & { jointId: string; work: string }) | null;
+    recheckEvery: number;
+  }
+  let { cageId, cage, remembered, task, recheckEvery }: Props = $props();
+  const text = (lengthIn: number | null | undefined) =>
+    lengthIn === null || lengthIn === undefined ? '' : writeDecimal(lengthIn, 3, 6);
+  const HOLES = DASHES.map((dash) => rivetSize(dash).drill.close);
+  /** what the joint and the shop say of it */
+  const told = $derived<Record<string, string>>({
+    dash: String(task?.setup.dash ?? 4),
+    seat: task?.setup.seat ?? 'rivet',
+    sheetIn: text(task?.setup.sheetIn),
+    material: task?.setup.material ?? '',
+    skinIn: text(task?.setup.skinIn),
+    holeIn: text(task?.setup.holeIn),
+    couponIn: '',
+    couponMaterial: task?.setup.material ?? '',
+    backingIn: '',
+    filmIn: '0',
+    school: task?.setup.school ?? 'two-proud',
+    targetIn: '',
+    recheckEvery: String(recheckEvery)
+  });
+  /** what was typed here, over it */
+  let edits = $state<Record<string, string>>({});
+  const typed = $derived({ ...told, ...edits });
+  const kept = new Kept(
+    untrack(() => `setup.${cageId}.${task ? `${task.jointId}.${task.key}` : ''}`),
+    z.record(z.string(), z.string())
+  );
+  onMount(async () => {
+    for (const found of await kept.found(1)) edits = { ...found, ...edits };
+    if (Object.keys(edits).length > 0) kept.write(edits);
+  });
+  function type(field: string, value: string): void {
+    edits = { ...edits, [field]: value };
+    kept.write(edits);
+  }
+  const of = (field: string): string => typed[field] ?? '';
+  const orNull = (field: string) => (of(field).trim() === '' ? null : of(field));
+  const read = $derived(
+    CageSetup.safeParse(
+      {
+        ...typed,
+        dash: Number(of('dash')),
+        skinIn: orNull('skinIn'),
+        targetIn: orNull('targetIn'),
+        recheckEvery: Number(of('recheckEvery'))
+      },
+      { reportInput: true }
+    )
+  );
+  const problems = $derived(
+    new Map(read.success ? [] : problemsOf(read.error).map(({ path, message }) => [path, message]))
+  );
+  const problemOf = (field: string) => {
+    const message = problems.get(field);
+    return message === undefined ? undefined : { message, instead: null };
+  };
+  const checks = $derived(read.success ? setupChecks(cage, read.data) : null);
+  const offer = $derived(read.success ? offerFor(read.data, remembered) : null);
+  const drill = $derived(
+    DRILLS.find(({ diameterIn }) => read.success && diameterIn === read.data.holeIn)?.name
+  );
+  const day = new Intl.DateTimeFormat('en', { dateStyle: 'long' });
+  const SCHOOL_OPTIONS = (SCHOOLS.find(({ key }) => key === 'flushness')?.options ?? []).map(
+    (option) => ({ value: option.value as FlushnessSchool, text: option.text, title: option.who })
+  );
+  const SHEET_FIELDS = [
+    { key: 'sheetIn', label: 'The sheet to cut' },
+    { key: 'skinIn', label: 'Dimpled sheets above it', whenEmpty: 'none: a rivet in the cut' },
+    { key: 'holeIn', label: 'The hole' }
+  ];
+  const COUPON_FIELDS = [
+    { key: 'couponIn', label: 'The coupon, as measured' },
+    { key: 'backingIn', label: 'Backing under it' },
+    { key: 'filmIn', label: 'Film left on it' }
+  ];
+  let refusal = $state('');
+  const id = crypto.randomUUID();
+  async function begin(): Promise<void> {
+    if (!read.success) return;
+    const step = task ? { jointId: task.jointId, key: task.key } : null;
+    const reply = await send('POST', `/api/cages/${cageId}/settings`, {
+      id,
+      setup: read.data,
+      step,
+      work: task?.work ?? ''
+    });
+    if (reply.reached && reply.ok) {
+      kept.forget();
+      await goto(`/setups/${cageId}/${id}`);
+    } else
+      refusal = reply.reached
+        ? messageOf(reply)
+        : 'The server cannot be reached. Nothing typed is lost: try again.';
+  }
+</script>
+
+<div class="halves">
+  <section aria-labelledby="for-what">
+    <h2 id="for-what" class="label">For what</h2>
+    <div class="pair">
+      <Choice
+        label="Rivet, dash"
+        value={of('dash')}
+        options={DASHES.map((dash) => ({ value: String(dash), text: String(dash) }))}
+        onchoose={(value) => type('dash', value)}
+      />
+      <Choice
+        label="In the cut while measuring"
+        value={of('seat')}
+        options={[
+          { value: 'rivet', text: 'a rivet' },
+          { value: 'dimpled-scrap', text: 'a dimpled scrap' }
+        ]}
+        onchoose={(value) => type('seat', value)}
+      />
+    </div>
+    <div class="three">
+      {#each SHEET_FIELDS as field (field.key)}
+        <LengthField
+          label={field.label}
+          value={of(field.key)}
+          problem={problemOf(field.key)}
+          whenEmpty={field.whenEmpty ?? ''}
+          list={field.key === 'holeIn' ? 'final-drills' : 'gauges'}
+          oninput={(value) => type(field.key, value)}
+        />
+      {/each}
+    </div>
+    {#if drill}<p class="hint">The hole is a {drill} drill’s.</p>{/if}
+    <h2 class="label">The coupon</h2>
+    <div class="three">
+      {#each COUPON_FIELDS as field (field.key)}
+        <LengthField
+          label={field.label}
+          value={of(field.key)}
+          problem={problemOf(field.key)}
+          list={field.key === 'couponIn' ? 'gauges' : undefined}
+          oninput={(value) => type(field.key, value)}
+        />
+      {/each}
+    </div>
+    <TextField
+      name="couponMaterial"
+      label="Material of the coupon"
+      maxlength={40}
+      bind:value={() => of('couponMaterial'), (value) => type('couponMaterial', value)}
+    />
+    <h2 class="label">How flush</h2>
+    <Choice
+      label="Head over the skin"
+      quiet
+      value={of('school') as FlushnessSchool}
+      options={SCHOOL_OPTIONS}
+      onchoose={(value) => type('school', value)}
+    />
+    <div class="pair">
+      <LengthField
+        label="Aim at"
+        value={of('targetIn')}
+        problem={problemOf('targetIn')}
+        whenEmpty="the middle of the limits"
+        oninput={(value) => type('targetIn', value)}
+      />
+      <TextField
+        name="recheckEvery"
+        label="Re-check every … holes"
+        inputmode="numeric"
+        maxlength={4}
+        errors={problems.has('recheckEvery') ? [problems.get('recheckEvery') ?? ''] : undefined}
+        bind:value={() => of('recheckEvery'), (value) => type('recheckEvery', value)}
+      />
+    </div>
+    <datalist id="final-drills">
+      {#each HOLES as name (name)}<option
+          value={text(DRILLS.find((one) => one.name === name)?.diameterIn)}>{name}</option
+        >{/each}
+    </datalist>
+  </section>
+  <section aria-labelledby="before">
+    <h2 id="before" class="label">Before the first hole</h2>
+    {#if checks}
+      <SetupChecks {checks} />
+      {#if offer?.state.found}
+        <div class="offer" data-testid="offer">
+          <strong
+            >This cage was set for this before: flush at {offer.state.found.clicks} clicks.</strong
+          >
+          <span
+            >{day.format(new Date(offer.state.found.at))}, {offer.state.found.by}, on a coupon of <Length
+              lengthIn={offer.setup.couponIn}
+              decimal
+            />
+            {offer.setup.couponMaterial}. The guide begins there: check it on scrap before you trust
+            it.</span
+          >
+        </div>
+      {/if}
+      {#if refusal !== ''}<Notice level="stop" title="Not begun" text={refusal} />{/if}
+      <button
+        class="act main begin"
+        type="button"
+        disabled={!mayBegin(checks)}
+        onclick={() => void begin()}>Begin the trials</button
+      >
+      {#if !mayBegin(checks)}<p class="hint">What is marked ✕ has to be put right first.</p>{/if}
+    {:else}
+      <p class="hint">
+        Fill in the coupon and its backing at the left: thickness as measured, not as sold.
+      </p>
+    {/if}
+  </section>
+</div>
+
+<style>
+  .halves {
+    display: grid;
+    grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+    gap: 18px;
+    align-items: start;
+  }
+  section {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 8px;
+    padding: 12px 16px;
+    border: 1.5px solid var(--line);
+    border-radius: 10px;
+    background: var(--panel);
+  }
+  .pair,
+  .three {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 10px;
+  }
+  .three {
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+  }
+  .offer {
+    display: grid;
+    gap: 2px;
+    padding: 8px 12px;
+    border-left: 5px solid var(--olive);
+    border-radius: 8px;
+    background: var(--olive-soft);
+  }
+  .begin {
+    min-height: 56px;
+    font-size: 1.1rem;
+  }
+  @media (max-width: 900px) {
+    .halves {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,0 +1,173 @@
+<script lang="ts">
+  import { BACK_OFF_CLICKS, predictAt, type CageGuide } from '$core/ready/cage/guide.ts';
+  import { Clicks, Flushness } from '$core/ready/cage/trials.ts';
+  import { below } from '$core/units/tolerance.ts';
+  import type { CageDesk } from '$lib/client/cage-desk.svelte';
+  import Length from '../Length.svelte';
+  import LengthField from '../LengthField.svelte';
+  import GaugePanel from './GaugePanel.svelte';
+
+  /** One trial hole: its setting, what was read, and how it was come to. */
+  interface Props {
+    desk: CageDesk;
+    guide: CageGuide;
+  }
+  let { desk, guide }: Props = $props();
+  const id = $props.id();
+  const BEGIN_CLICKS = 0;
+  const clicksText = $derived(
+    desk.typed('clicks') === ''
+      ? String(guide.nextClicks ?? guide.groups.at(-1)?.clicks ?? BEGIN_CLICKS)
+      : desk.typed('clicks')
+  );
+  const clicks = $derived(Clicks.safeParse(Number(clicksText.trim() || NaN)));
+  const flush = $derived(Flushness.safeParse(desk.typed('flush')));
+  /** as a gauge sent it, to tell from what is typed over it */
+  let sent = $state<{ text: string; simulated: boolean } | null>(null);
+  let cameUp = $state(false);
+  let ring = $state(false);
+  const deepest = $derived(Math.max(-Infinity, ...guide.groups.map((group) => group.clicks)));
+  const turnedBack = $derived(clicks.success && clicks.data < deepest);
+  const predicted = $derived(clicks.success ? predictAt(guide, clicks.data) : null);
+  const tooFar = $derived(predicted !== null && below(predicted.flushIn, guide.band.lowIn));
+  const problem = $derived(
+    flush.success || desk.typed('flush').trim() === ''
+      ? undefined
+      : { message: flush.error.issues[0]?.message ?? '', instead: null }
+  );
+  function turn(by: number): void {
+    if (clicks.success) desk.type('clicks', String(clicks.data + by));
+  }
+  function record(event: SubmitEvent): void {
+    event.preventDefault();
+    if (!clicks.success || !flush.success) return;
+    desk.add({
+      kind: 'reading',
+      clicks: clicks.data,
+      flushnessIn: flush.data,
+      from: sent?.text !== desk.typed('flush') ? 'typed' : sent.simulated ? 'simulated' : 'gauge',
+      cameUp: turnedBack && cameUp,
+      ring
+    });
+    desk.type('flush', '');
+    desk.type('clicks', '');
+    ring = cameUp = false;
+    sent = null;
+  }
+</script>
+
+<form onsubmit={record} aria-labelledby="{id}-head">
+  <h2 id="{id}-head" class="label">The trial hole</h2>
+  <div class="entry">
+    <div>
+      <label class="label" for="{id}-clicks">Clicks on the cage</label>
+      <div class="clicks">
+        <button class="act small" type="button" aria-label="One click less" onclick={() => turn(-1)}
+          >−</button
+        >
+        <input
+          id="{id}-clicks"
+          class="field-box"
+          inputmode="numeric"
+          autocomplete="off"
+          maxlength="6"
+          value={clicksText}
+          aria-invalid={!clicks.success}
+          aria-describedby="{id}-said"
+          oninput={(event) => desk.type('clicks', event.currentTarget.value)}
+        />
+        <button class="act small" type="button" aria-label="One click more" onclick={() => turn(1)}
+          >+</button
+        >
+      </div>
+    </div>
+    <LengthField
+      label="Head above the skin"
+      value={desk.typed('flush')}
+      {problem}
+      placeholder="+0.0040"
+      whenEmpty="minus where it lies below"
+      oninput={(text) => desk.type('flush', text)}
+    />
+  </div>
+  <p id="{id}-said" class="hint" class:wrong={tooFar || !clicks.success} aria-live="polite">
+    {#if !clicks.success}
+      {clicks.error.issues[0]?.message}
+    {:else if predicted === null}
+      Count from any mark you like on the cage; more clicks are deeper.
+    {:else if tooFar}
+      ✕ predicted <Length lengthIn={predicted?.flushIn ?? 0} decimal signed />: below the low limit.{#if guide.nextClicks !== null && guide.nextClicks < clicks.data}&nbsp;Go
+        to {guide.nextClicks}.{/if}
+    {:else}
+      predicted <Length lengthIn={predicted.flushIn} decimal signed /> = {predicted.formula}
+    {/if}
+  </p>
+  {#if turnedBack}
+    <label class="tick"
+      ><input type="checkbox" bind:checked={cameUp} /> I backed off to {clicks.success
+        ? Math.min(clicks.data, guide.backOffTo ?? Infinity) -
+          (guide.backOffTo === null ? BACK_OFF_CLICKS : 0)
+        : ''} or further first, then came up</label
+    >
+  {/if}
+  <label class="tick"
+    ><input type="checkbox" bind:checked={ring} /> a shiny ring round the rivet’s rim</label
+  >
+  <button class="act main" disabled={!clicks.success || !flush.success}>Keep this hole</button>
+  <p class="hint">
+    Press until no more chips come; put the {desk.view.setup.seat === 'rivet'
+      ? 'rivet'
+      : 'dimpled scrap with its rivet'} in; measure with a depth gauge, or a straightedge over paper of
+    0.003 to 0.004 in.
+  </p>
+</form>
+<GaugePanel
+  cageId={desk.view.cageId}
+  setup={desk.view.setup}
+  clicks={clicks.success ? clicks.data : null}
+  comeUp={turnedBack && cameUp}
+  onread={(text, simulated) => {
+    sent = { text, simulated };
+    desk.type('flush', text);
+  }}
+/>
+
+<style>
+  form {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 6px;
+  }
+  .entry {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 10px;
+  }
+  .clicks {
+    display: grid;
+    grid-template-columns: 44px minmax(0, 1fr) 44px;
+    gap: 4px;
+  }
+  .clicks input {
+    text-align: center;
+    font-weight: 700;
+    font-size: 1.25rem;
+  }
+  .clicks .act {
+    font-size: 1.3rem;
+  }
+  .wrong {
+    color: var(--brick);
+  }
+  .tick {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-height: 40px;
+  }
+  .tick input {
+    width: 24px;
+    height: 24px;
+    flex: none;
+  }
+</style>

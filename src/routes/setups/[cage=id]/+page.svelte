@@ -1,0 +1,72 @@
+<script lang="ts">
+  import { GAUGES_IN } from '$core/catalog/gauges.ts';
+  import { writeDecimal } from '$core/units/format-length.ts';
+  import SettingLine from '$lib/ui/cages/SettingLine.svelte';
+  import SetupForm from '$lib/ui/cages/SetupForm.svelte';
+  import Length from '$lib/ui/Length.svelte';
+  import type { PageData } from './$types';
+
+  interface Props {
+    data: PageData;
+  }
+  let { data }: Props = $props();
+  const cage = $derived(data.cage.cage);
+</script>
+
+<svelte:head><title>{cage.name} · Zanjador</title></svelte:head>
+
+<div class="cage">
+  <p class="label"><a href="/setups">Countersink cages</a></p>
+  <h1>{cage.name}, {cage.cutter}</h1>
+  <p>
+    {cage.cutterDeg}° cutter, <Length lengthIn={cage.cutterIn} decimal /> wide · pilot <Length
+      lengthIn={cage.pilotIn}
+      decimal
+    />, stands out <Length lengthIn={cage.pilotLengthIn} decimal />
+    {#if data.task}
+      · for <strong>{data.task.work}</strong>, {data.task.holes.length} holes{/if}
+  </p>
+  {#key data.cage.id}
+    <SetupForm
+      cageId={data.cage.id}
+      {cage}
+      remembered={data.cage.settings}
+      task={data.task}
+      recheckEvery={data.recheckEvery}
+    />
+  {/key}
+  <section aria-labelledby="had">
+    <h2 id="had" class="label">Settings it had</h2>
+    {#each data.cage.settings as setting (setting.id)}
+      <SettingLine {setting} href="/setups/{data.cage.id}/{setting.id}" />
+    {:else}
+      <p class="hint">None yet.</p>
+    {/each}
+  </section>
+</div>
+<datalist id="gauges">
+  {#each GAUGES_IN as gauge (gauge)}<option value={writeDecimal(gauge, 3, 4)}></option>{/each}
+</datalist>
+
+<style>
+  .cage {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 10px;
+    padding: 1.2rem 1.6rem;
+  }
+  .label a {
+    display: inline-flex;
+    align-items: center;
+    min-height: 32px;
+  }
+  h1 {
+    font-size: 1.7rem;
+  }
+  section {
+    padding: 12px 16px;
+    border: 1.5px solid var(--line);
+    border-radius: 10px;
+    background: var(--panel);
+  }
+</style>

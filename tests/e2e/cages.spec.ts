@@ -1,0 +1,207 @@
+import type { Page } from '@playwright/test';
+import { FLUSH_LAP } from '../../scripts/demo-data.ts';
+import { expect, openOwn, signIn, test, type App } from './app.ts';
+
+test.beforeEach(({ page, app }) => signIn(page, app));
+
+/** A cage of one's own with a pilot for dash 5; its page is open. */
+async function ownCage(page: Page, app: App, name: string, query = ''): Promise<void> {
+  await page.goto(`${app.url}/setups${query}`);
+  await page.getByLabel('Cage', { exact: true }).fill(name);
+  await page.getByLabel('Cutter', { exact: true }).fill('cutter 3');
+  await page.getByLabel('Cutter, how wide').fill('1/2');
+  await page.getByLabel('Pilot, how thick').fill('5/32');
+  await page.getByLabel('Pilot, how far it stands out').fill('.30');
+  await page.getByRole('button', { name: 'Keep this cage' }).click();
+  const card = page.getByRole('region', { name });
+  await card.getByRole('link', { name: /Set it|Take this one/ }).click();
+  await expect(page.getByRole('heading', { name: new RegExp(name) })).toBeVisible();
+}
+
+const flushField = (page: Page) => page.getByRole('textbox', { name: 'Head above the skin' });
+
+async function coupon(page: Page, thickness: string, backing: string): Promise<void> {
+  await page.getByLabel('The coupon, as measured').fill(thickness);
+  await page.getByLabel('Backing under it').fill(backing);
+}
+
+/** A cage of one's own for dash 5 in 0.071 that waits for its first trial hole. */
+async function ownTrials(page: Page, app: App, name: string): Promise<void> {
+  await ownCage(page, app, name);
+  await page.getByRole('radio', { name: '5', exact: true }).check({ force: true });
+  await page.getByLabel('The sheet to cut').fill('0.071');
+  await page.getByLabel('The hole').fill('0.159');
+  await coupon(page, '0.071', '3/4');
+  await page.getByRole('button', { name: 'Begin the trials' }).click();
+  await expect(page.getByTestId('guide')).toContainText('Set the cage well shallow');
+}
+
+async function keep(page: Page, flushness: string, clicks?: string): Promise<void> {
+  if (clicks !== undefined) await page.getByLabel('Clicks on the cage').fill(clicks);
+  await flushField(page).fill(flushness);
+  await page.getByRole('button', { name: 'Keep this hole' }).click();
+  await expect(flushField(page)).toHaveValue('');
+}
+
+test('a cage is set for a joint’s step, remembered, and looked at again while working', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, FLUSH_LAP, 'make-ready');
+  const joint = page.url();
+  await page.locator('[data-step="countersink-0-0"]').click();
+  await expect(page.getByTestId('step-cage')).toContainText('No cage is set for this step yet');
+  await page.getByRole('link', { name: 'Set a cage' }).click();
+  await expect(page.getByTestId('task')).toContainText('54 holes, dash 5');
+  await ownCage(page, app, 'Cage A', new URL(page.url()).search);
+
+  // the joint has filled in its sheet and its hole; the coupon is to be measured
+  await expect(page.getByLabel('The sheet to cut')).toHaveValue('0.071');
+  await expect(page.getByLabel('The hole')).toHaveValue('0.159');
+  await coupon(page, '0.050', '1/4');
+  const checks = page.getByTestId('setup-checks');
+  await expect(checks.locator('[data-check="pilot"]')).toContainText('0.00275 in loose');
+  await expect(checks.locator('[data-check="coupon"]')).toContainText('take scrap of 0.071 in');
+  await expect(checks.locator('[data-check="backing"]')).toContainText('Take 0.3 in or more');
+  await expect(page.getByRole('button', { name: 'Begin the trials' })).toBeDisabled();
+  await coupon(page, '.0705', '1/2');
+  await page.getByRole('button', { name: 'Begin the trials' }).click();
+
+  // 0.0115 proud: 10.5 clicks to the middle, three quarters of it is 7
+  const guide = page.getByTestId('guide');
+  await keep(page, '.0115', '3');
+  await expect(guide).toContainText('Set 10: 7 clicks deeper');
+  await expect(page.locator('[data-next="10"]')).toBeVisible();
+  // where one would go too far, that is said before the hole is cut
+  await page.getByLabel('Clicks on the cage').fill('16');
+  await expect(page.getByText('below the low limit. Go to 10.')).toBeVisible();
+  await keep(page, '+3.8 thou', '10');
+  await expect(guide).toContainText('Set 12: 2 clicks deeper');
+  await keep(page, '0.0016');
+  await expect(guide).toContainText('Cut 2 more holes');
+  await page.reload();
+  await expect(guide).toContainText('Cut 2 more holes');
+  await keep(page, '0.0012');
+  await keep(page, '0.0014');
+  await expect(guide).toContainText('Set: flush at 12 clicks');
+  await page.getByRole('button', { name: 'Keep this setting: flush at 12' }).click();
+  await expect(page.getByTestId('tape')).toContainText('flush 12');
+
+  // at work: after ten holes it is time to look
+  await page.goto(joint);
+  await page.locator('[data-step="countersink-0-0"]').click();
+  await expect(page.getByTestId('step-cage')).toContainText('Next re-check after hole 10');
+  for (let hole = 1; hole <= 10; hole++) await page.locator(`[data-hole="${hole}"]`).click();
+  await expect(page.getByTestId('step-cage')).toContainText('Re-check now: 10 holes');
+  await expect(page.getByTestId('step-card')).toContainText('10 of 54 holes; left: 11–54');
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('link', { name: 'Re-check', exact: true }).click();
+  await expect(page.getByLabel('Holes cut so far')).toHaveValue('10');
+  await flushField(page).fill('-0.0007');
+  await page.getByRole('button', { name: 'Keep this re-check' }).click();
+  await expect(page.getByTestId('rechecks')).toContainText('Look at the holes cut as 1–10');
+  await expect(page.getByTestId('recheck-log')).toContainText('✕ too deep');
+});
+
+test('a setting that this cage had is offered, with its day, to be checked first', async ({
+  page,
+  app
+}) => {
+  await ownTrials(page, app, 'Cage B');
+  for (const reading of ['0.0012', '0.0011', '0.0013']) await keep(page, reading, '18');
+  await page.getByRole('button', { name: 'Keep this setting' }).click();
+  await expect(page.getByTestId('tape')).toContainText('flush 18');
+  await page.getByRole('link', { name: 'Cage B, cutter 3' }).click();
+  await page.getByRole('radio', { name: '5', exact: true }).check({ force: true });
+  await page.getByLabel('The sheet to cut').fill('.071');
+  await page.getByLabel('The hole').fill('.159');
+  await coupon(page, '.071', '.75');
+  await expect(page.getByTestId('offer')).toContainText('flush at 18 clicks');
+  await expect(page.getByTestId('offer')).toContainText('check it on scrap');
+  await page.getByRole('button', { name: 'Begin the trials' }).click();
+  await expect(page.getByTestId('guide')).toContainText('Come up to 18, as remembered');
+  await expect(page.getByLabel('Clicks on the cage')).toHaveValue('18');
+});
+
+test('the guide is followed to the end with the simulated gauge, as practice', async ({
+  page,
+  app
+}) => {
+  await ownTrials(page, app, 'Cage C');
+  await page.getByText('Depth gauge: a simulated one').click();
+  const panel = page.getByTestId('gauge-panel');
+  const cut = panel.getByRole('button', { name: /^Cut at/ });
+  await expect(cut).toBeDisabled();
+  // a reading that comes before the gauge was zeroed is not taken
+  const path = page.url().replace(/\/setups\/([^/]+)\/.*/, '/api/devices/depth-gauge/$1');
+  const say = (...lines: string[]) =>
+    page.request.post(path, { data: { lines }, headers: { origin: app.url } });
+  expect((await say('SIM CUT', 'READ')).ok()).toBe(true);
+  await expect(panel.getByText('Zero the gauge on the bare skin first')).toBeVisible();
+  await expect(flushField(page)).toHaveValue('');
+  await panel.getByRole('button', { name: 'Zero on bare skin' }).click();
+
+  const guide = page.getByTestId('guide');
+  await page.getByLabel('Clicks on the cage').fill('12');
+  for (let hole = 1; hole <= 14; hole++) {
+    await cut.click();
+    await expect(flushField(page)).toHaveValue(/^[+-]0\.\d{4,5}$/);
+    await page.getByRole('button', { name: 'Keep this hole' }).click();
+    await expect(page.getByTestId('trials').locator('tbody tr')).toHaveCount(hole);
+    await expect(guide).not.toContainText('Too deep');
+    if ((await guide.textContent())?.includes('Set: flush at')) break;
+  }
+  await expect(guide).toContainText('Set: flush at');
+  await page.getByRole('button', { name: 'Keep this setting' }).click();
+  await expect(page.getByTestId('tape')).toContainText('Practice');
+  await page.goto(`${app.url}/setups`);
+  await expect(page.getByRole('region', { name: 'Cage C' })).toContainText('practice only');
+});
+
+test('readings that do not fit bring up what makes them false; a false one is struck', async ({
+  page,
+  app
+}) => {
+  await ownTrials(page, app, 'Cage D');
+  await keep(page, '0.0061', '8');
+  await keep(page, '0.0043', '8');
+  await expect(page.getByTestId('guide')).toContainText('The holes do not agree');
+  await expect(page.getByTestId('doubts')).toContainText('differ by 0.0018 in');
+  await expect(page.getByTestId('doubts')).toContainText('The lock ring is loose');
+  await page.getByRole('button', { name: 'Strike hole 1' }).click();
+  await page.getByLabel('Why is it false?').fill('chips under the cage');
+  await page.getByRole('button', { name: 'Strike it' }).click();
+  await expect(page.getByTestId('trials')).toContainText('struck: chips under the cage');
+  await expect(page.getByTestId('doubts')).toHaveCount(0);
+  await expect(page.getByTestId('guide')).toContainText('Set 11: 3 clicks deeper');
+
+  // too deep, and back: only from the shallow side
+  await keep(page, '-0.0009', '11');
+  await expect(page.getByTestId('guide')).toContainText('Too deep. Back off to 4, come up to 9');
+  await keep(page, '-0.0008', '9');
+  await expect(page.getByTestId('guide')).toContainText('Back off to 4, come up to 9');
+  await page.getByLabel(/I backed off to 4/).check();
+  await keep(page, '0.0013', '9');
+  await expect(page.getByTestId('guide')).toContainText('Leave it at 9. Cut 2 more holes');
+});
+
+test('a trial kept without the server is sent once it is back; an open gauge keeps nothing up', async ({
+  page,
+  app
+}) => {
+  await ownTrials(page, app, 'Cage E');
+  await keep(page, '0.0093', '5');
+  const began = Date.now();
+  await app.stop();
+  // the stream of the gauge is open: the server must not wait for it
+  expect(Date.now() - began).toBeLessThan(8000);
+  await keep(page, '0.0061', '8');
+  await expect(page.getByText('the trials are kept here and sent again')).toBeVisible();
+  await expect(page.getByTestId('trials').locator('tbody tr')).toHaveCount(2);
+  await app.start();
+  await expect(page.getByText('the trials are kept here and sent again')).toHaveCount(0, {
+    timeout: 15_000
+  });
+  await page.reload();
+  await expect(page.getByTestId('trials').locator('tbody tr')).toHaveCount(2);
+});
