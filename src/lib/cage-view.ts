@@ -1,6 +1,7 @@
 import type { Cage } from '../core/ready/cage/cage.ts';
 import type { RememberedSetting } from '../core/ready/cage/remembered.ts';
 import type { CageEvent } from '../core/ready/cage/setting.ts';
+import type { StepSetting } from '../core/ready/cage/step-cage.ts';
 import type { CageSetup } from '../core/ready/cage/setup.ts';
 
 /** A cage with every setting it was given, the latest first. */
@@ -11,13 +12,9 @@ export interface CageView {
 }
 
 /** A setting as the joint's own step shows it. */
-export interface JointCageSetting extends RememberedSetting {
+export interface JointCageSetting extends StepSetting {
   begunAt: string;
-  /** the step's key */
-  step: string;
   cageId: string;
-  /** the cage's name and its cutter's */
-  cage: string;
 }
 
 /** One setting of a cage with everything that happened to it. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   import '../app.css';
   import type { Snippet } from 'svelte';
-  import { untrack } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { page } from '$app/state';
   import CircleDot from '@lucide/svelte/icons/circle-dot';
   import Moon from '@lucide/svelte/icons/moon';
@@ -21,6 +21,8 @@
   let { data, children }: Props = $props();
   const preferences = providePreferences(untrack(() => new Preferences(data.lengths, data.mode)));
   const here = $derived(page.url.pathname);
+  // The page listens to clicks and keys from here on; tests wait for it.
+  onMount(() => (document.documentElement.dataset['awake'] = ''));
 </script>
 
 <div class="shop">
@@ -123,12 +125,14 @@
     .rail {
       grid-row: 2;
       flex-direction: row;
-      justify-content: space-around;
-      padding: 2px 6px;
+      gap: 2px;
+      padding: 2px 4px;
     }
     .rail a,
     .rail button {
-      min-width: 56px;
+      flex: 1 1 0;
+      min-width: 44px;
+      font-size: 0.75rem;
     }
     .rail .sign,
     .gap {

@@ -12,8 +12,14 @@ import {
   recordCageMoves,
   type NewSetting
 } from '../../src/lib/server/services/cages.ts';
-import { cageTaskOf, settingsOfJoint } from '../../src/lib/server/services/cage-tasks.ts';
+import {
+  cagesOfSteps,
+  cageTaskOf,
+  settingsOfJoint
+} from '../../src/lib/server/services/cage-tasks.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
+import { makeJointFile } from '../../src/lib/server/services/joint-files.ts';
+import { listJoints } from '../../src/lib/server/services/joint-summaries.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
@@ -21,6 +27,7 @@ import { recordReady } from '../../src/lib/server/services/ready.ts';
 import { cageOf, setupOf } from '../support/cages.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
+import { pdfText } from './pdf-text.ts';
 import { valueOf } from './value-of.ts';
 
 const database = useDatabase();
@@ -210,6 +217,30 @@ describe('a joint’s own step', () => {
     valueOf(await recordReady(database(), joint, [tick(null)], person));
     expect(await cut()).toBe(8);
     expect(valueOf(await getSetting(database(), await begun())).holesCut).toBeNull();
+  });
+
+  it('is cut with the cage set for it: on the list, on paper, and on the bench when it is due', async () => {
+    const setting = await begun({}, { jointId: joint, key: STEP });
+    valueOf(await record(setting, ...agreeing(14), finished()));
+    // all eight are ticked off by now, and a look is wanted every ten
+    const words = async () => (await cagesOfSteps(database(), joint)).get(STEP);
+    expect(await words()).toMatchObject({
+      words: 'Cage two, no. 7: flush at 14 clicks',
+      status: { state: 'good', nextAfter: 10 }
+    });
+    const paper = valueOf(await makeJointFile(database(), joint, 'checklist.pdf', 'a4'));
+    expect(pdfText(paper.body)).toMatch(/Cage two, no\. 7: flush at 14 clicks/);
+    const attention = async () =>
+      (await listJoints(database())).find(({ id }) => id === joint)?.attention;
+    expect(await attention()).toEqual([]);
+    valueOf(
+      await record(
+        setting,
+        moveOf({ kind: 'recheck', afterHoles: 8, flushnessIn: -0.001, from: 'typed' })
+      )
+    );
+    expect(await words()).toMatchObject({ status: { state: 'too-deep', suspect: '1–8' } });
+    expect(await attention()).toEqual(['Cage two, no. 7: cuts too deep, stop']);
   });
 
   it('shows every cage with its settings, the latest first', async () => {

@@ -1,8 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { ReadyMove } from '../../src/core/ready/progress.ts';
 import { STARTING_FIGURES } from '../../src/core/ready/shop-figures.ts';
@@ -21,6 +17,7 @@ import {
 } from '../../src/lib/server/services/ready.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
+import { pdfText } from './pdf-text.ts';
 import { valueOf } from './value-of.ts';
 
 const database = useDatabase();
@@ -103,16 +100,11 @@ describe('the shop’s figures', () => {
   });
 });
 
-/** The text of a PDF by a reader that did not write it. */
-function textOf(file: { body: string | Buffer }): string {
-  const path = join(mkdtempSync(join(tmpdir(), 'zanjador-')), 'file.pdf');
-  writeFileSync(path, file.body);
-  return execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' });
-}
-
 describe('on paper', () => {
   it('the checklist has every step with its count and tool', async () => {
-    const text = textOf(valueOf(await makeJointFile(database(), joint, 'checklist.pdf', 'a4')));
+    const text = pdfText(
+      valueOf(await makeJointFile(database(), joint, 'checklist.pdf', 'a4')).body
+    );
     // 23 rivets needed, 24 set; 24 × 2 sheets × 2 sides
     expect(text).toMatch(/Make ready: Stringer "six" lap, job 9/);
     expect(text).toMatch(/2\. Drill the pilots: 24 holes/);
@@ -122,7 +114,7 @@ describe('on paper', () => {
   });
 
   it('each part has its label', async () => {
-    const text = textOf(valueOf(await makeJointFile(database(), joint, 'labels.pdf', 'a4')));
+    const text = pdfText(valueOf(await makeJointFile(database(), joint, 'labels.pdf', 'a4')).body);
     expect(text).toMatch(/Part 1 of 2: upper sheet/);
     expect(text).toMatch(/Part 2 of 2: lower sheet/);
     expect(text).toMatch(/outside, under the manufactured heads/);

@@ -43,6 +43,23 @@ async function answers(url: string, process: ChildProcess): Promise<void> {
 }
 
 export const test = base.extend<object, { app: App }>({
+  /** Whoever opens a page waits until it listens, as a person would: a click before that is lost. */
+  page: async ({ page }, use) => {
+    const awake = () => page.locator('html[data-awake]').waitFor({ state: 'attached' });
+    const goto = page.goto.bind(page);
+    page.goto = async (...to) => {
+      const response = await goto(...to);
+      await awake();
+      return response;
+    };
+    const reload = page.reload.bind(page);
+    page.reload = async (...how) => {
+      const response = await reload(...how);
+      await awake();
+      return response;
+    };
+    await use(page);
+  },
   app: [
     // Playwright reads the fixture's needs off this pattern, even when there are none.
     // eslint-disable-next-line no-empty-pattern

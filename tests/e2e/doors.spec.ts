@@ -69,9 +69,25 @@ test('a link cannot send a person off to another site', async ({ page, app }) =>
 });
 
 /** What the accessibility rules of level A and AA say of the page that is open. */
-async function violationsOn(page: Page, what: string): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
+async function violationsOn(
+  page: Page,
+  what: string,
+  rules: 'all' | 'colours' = 'all'
+): Promise<string[]> {
+  const axe = new AxeBuilder({ page });
+  const { violations } = await (
+    rules === 'all' ? axe.withTags(['wcag2a', 'wcag2aa']) : axe.withRules(['color-contrast'])
+  ).analyze();
   return violations.map(({ id, nodes }) => `${what} ${id}: ${nodes[0]?.html ?? ''}`);
+}
+
+async function readableDayAndNight(page: Page, what: string): Promise<void> {
+  expect(await violationsOn(page, what)).toEqual([]);
+  // by night nothing but the colours is another
+  await page.getByRole('button', { name: 'Night' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-mode', 'dark');
+  expect(await violationsOn(page, `${what} by night`, 'colours')).toEqual([]);
+  await page.getByRole('button', { name: 'Day' }).click();
 }
 
 const joint = (name: RegExp) => async (page: Page) =>
@@ -89,17 +105,15 @@ const PLACES: [string, ((page: Page) => Promise<string>) | null, string[]][] = [
     ['/carry', '/lay-out', '/stack', '/make-ready', '/drive', '/check']
   ]
 ];
-for (const mode of ['light', 'dark'])
-  for (const [what, of, paths] of PLACES)
-    test(`${what}: readable and operable, ${mode}`, async ({ page, app, context }) => {
-      await context.addCookies([{ name: 'mode', value: mode, url: app.url }]);
-      await signIn(page, app);
-      const base = of === null ? '' : await of(page);
-      for (const path of paths) {
-        await page.goto(app.url + base + path);
-        expect(await violationsOn(page, path)).toEqual([]);
-      }
-    });
+for (const [what, of, paths] of PLACES)
+  test(`${what}: readable and operable, by day and by night`, async ({ page, app }) => {
+    await signIn(page, app);
+    const base = of === null ? '' : await of(page);
+    for (const path of paths) {
+      await page.goto(app.url + base + path);
+      await readableDayAndNight(page, path);
+    }
+  });
 
 test('a job is readable and operable', async ({ page, app }) => {
   await signIn(page, app);
@@ -112,17 +126,21 @@ test('setting a cage is readable and operable', async ({ page, app }) => {
   await signIn(page, app);
   await page.goto(`${app.url}/setups`);
   await page.getByRole('link', { name: 'Set it' }).first().click();
-  await page.getByLabel('The coupon, as measured').fill('0.05');
-  expect(await violationsOn(page, 'setup')).toEqual([]);
+  await page.getByLabel('The sheet to cut').fill('0.05');
+  await page.getByLabel('The hole').fill('0.1285');
+  await page.getByLabel('The coupon, as measured').fill('0.04');
+  await page.getByLabel('Backing under it').fill('1/8');
+  await expect(page.getByTestId('setup-checks')).toBeVisible();
+  await readableDayAndNight(page, 'before the first hole');
   await page.goto(`${app.url}/setups`);
   await page.getByRole('link', { name: /re-checked/ }).click();
   await expect(page.getByTestId('tape')).toBeVisible();
-  expect(await violationsOn(page, 'a set cage')).toEqual([]);
+  await readableDayAndNight(page, 'a set cage');
   await page.goto(`${app.url}/setups`);
-  await page.getByRole('link', { name: /not set yet/ }).click();
-  await page.getByText('Depth gauge').click();
+  await page.getByRole('link', { name: /Wing root, flush lap.*not set yet/ }).click();
+  await page.getByText(/^Depth gauge:/).click();
   await page.getByRole('button', { name: 'Arithmetic of the next setting' }).click();
-  expect(await violationsOn(page, 'trials')).toEqual([]);
+  await readableDayAndNight(page, 'trials');
 });
 
 test('every panel of Stack is readable and operable', async ({ page, app }) => {
@@ -155,14 +173,35 @@ test('dialogs, the reader and the other views of Lay out are readable and operab
   await clean('reader');
 });
 
+/** How far the page, or its main part, is wider than what is seen of it, px. */
+const sideways = (page: Page): Promise<number> =>
+  page
+    .getByRole('main')
+    .evaluate((main) =>
+      Math.max(
+        main.scrollWidth - main.clientWidth,
+        document.documentElement.scrollWidth - window.innerWidth
+      )
+    );
+
+test('Setups and a cage’s trials fit a tablet and a phone', async ({ page, app }) => {
+  await signIn(page, app);
+  for (const width of [390, 768]) {
+    await page.setViewportSize({ width, height: 900 });
+    await page.goto(`${app.url}/setups`);
+    await expect(page.getByRole('region', { name: 'Cage 1, blue tape' })).toBeVisible();
+    expect(await sideways(page), `Setups at ${width} px`).toBeLessThanOrEqual(0);
+    await page.getByRole('link', { name: /re-checked/ }).click();
+    await expect(page.getByTestId('tape')).toBeVisible();
+    expect(await sideways(page), `trials at ${width} px`).toBeLessThanOrEqual(0);
+  }
+});
+
 for (const width of [390, 768, 1280])
   test(`Check fits ${width} px without scrolling sideways`, async ({ page, app }) => {
     await page.setViewportSize({ width, height: 800 });
     await signIn(page, app);
     await openDemoLap(page, app);
     await expect(page.getByTestId('hole-map')).toBeVisible();
-    const overflow = await page
-      .getByRole('main')
-      .evaluate((main) => main.scrollWidth - main.clientWidth);
-    expect(overflow).toBeLessThanOrEqual(0);
+    expect(await sideways(page)).toBeLessThanOrEqual(0);
   });

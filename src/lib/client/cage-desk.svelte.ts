@@ -43,13 +43,23 @@ export class CageDesk {
     recheckStatus(this.view.setup, this.state, this.view.holesCut ?? 0)
   );
 
-  typed(field: string): string {
-    return this.#typed[field] ?? '';
+  /** What is typed in a field; undefined while nobody has typed there. */
+  typed(field: string): string | undefined {
+    return this.#typed[field];
   }
 
   type(field: string, text: string): void {
     this.#typed = { ...this.#typed, [field]: text };
     this.#kept.write(this.#typed);
+  }
+
+  /** What was typed is kept as an event now. */
+  clear(...fields: string[]): void {
+    this.#typed = Object.fromEntries(
+      Object.entries(this.#typed).filter(([field]) => !fields.includes(field))
+    );
+    if (Object.keys(this.#typed).length === 0) this.#kept.forget();
+    else this.#kept.write(this.#typed);
   }
 
   add(move: Loose<CageMove>): void {

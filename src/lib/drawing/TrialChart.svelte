@@ -1,6 +1,7 @@
 <script lang="ts">
   import { extent, line, scaleLinear } from 'd3';
   import { predictAt, type CageGuide } from '$core/ready/cage/guide.ts';
+  import { SEATS, type CageSetup } from '$core/ready/cage/setup.ts';
   import type { SettingState } from '$core/ready/cage/setting.ts';
   import { MM_PER_IN, THOU_PER_IN } from '$core/units/factors.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -9,10 +10,12 @@
   interface Props {
     guide: CageGuide;
     readings: SettingState['readings'];
-    filmIn: number;
+    setup: CageSetup;
   }
-  let { guide, readings, filmIn }: Props = $props();
+  let { guide, readings, setup }: Props = $props();
   const preferences = usePreferences();
+  const filmIn = $derived(setup.filmIn);
+  const measured = $derived(SEATS[setup.seat].measured);
   let widthPx = $state(700);
   let heightPx = $state(380);
   const LEFT = 74;
@@ -75,7 +78,7 @@
     width={widthPx}
     height={heightPx}
     role="img"
-    aria-label="Head above the skin over clicks: {readings.length} trial holes, limits {figure(
+    aria-label="{measured} over clicks: {readings.length} trial holes, limits {figure(
       guide.band.lowIn
     )} to {figure(guide.band.highIn)} {unit}"
   >
@@ -89,7 +92,7 @@
         /></clipPath
       >
     </defs>
-    <text class="draw-title" x="12" y="24">Head above the skin, {unit}</text>
+    <text class="draw-title" x="12" y="24">{measured}, {unit}</text>
     {#each y.ticks(6) as tick (tick)}
       <path class="grid" d="M{LEFT} {y(tick)} H{widthPx - RIGHT}" />
       <text class="draw-note" x={LEFT - 10} y={y(tick) + 4} text-anchor="end"

@@ -4,6 +4,7 @@ import { isTrusted, offerFor, type RememberedSetting } from './remembered';
 import { recheckStatus } from './rechecks';
 import { CageMove, follow, settingState, type CageEvent, type ReadingFrom } from './setting';
 import type { CageSetup } from './setup';
+import { cageOfStep, type StepSetting } from './step-cage';
 
 const SETUP = setupOf();
 const AT = '2026-11-23T10:00:00.000Z';
@@ -179,5 +180,49 @@ describe('a remembered setting', () => {
       setupOf({ seat: 'dimpled-scrap', skinIn: 0.02 })
     ])
       expect(offerFor(other, [good])).toBeNull();
+  });
+});
+
+describe('the cage of a step', () => {
+  const STEP = 'countersink-0-0';
+  const made = (id: string, events: CageEvent[], step = STEP): StepSetting => ({
+    id,
+    work: '',
+    setup: SETUP,
+    state: settingState(SETUP, events),
+    step,
+    cage: 'Cage two, no. 7'
+  });
+  const set = made('set', storing(SETUP, ...SET));
+  const begun = made('begun', storing(SETUP, SET[0]));
+
+  it('is the latest that was set for it, with what is due', () => {
+    const { set: found, begun: open } = cageOfStep([begun, set, made('older', [])], STEP, 10);
+    expect(open?.id).toBe('begun');
+    expect(found).toMatchObject({
+      setting: { id: 'set' },
+      words: 'Cage two, no. 7: flush at 9 clicks',
+      status: { state: 'due' }
+    });
+    expect(cageOfStep([set], STEP, 9).set?.status.state).toBe('good');
+  });
+
+  it('is none of another step, withdrawn or practised', () => {
+    const gone = made('gone', storing(SETUP, ...SET, { kind: 'withdrawn', why: 'x' }));
+    const practice = made(
+      'practice',
+      storing(SETUP, reading(9, 0.0015, 'simulated'), ...SET.slice(1))
+    );
+    const other = made('other', storing(SETUP, ...SET), 'countersink-1-0');
+    expect(cageOfStep([gone, practice, other], STEP, 0)).toEqual({ set: null, begun: null });
+  });
+
+  it('names its nested setting too', () => {
+    const thick = setupOf({ sheetIn: 0.063, couponIn: 0.063, skinIn: 0.032 });
+    const state = settingState(thick, storing(thick, ...SET));
+    // 9.77 clicks past flush
+    expect(cageOfStep([{ ...set, setup: thick, state }], STEP, 0).set?.words).toBe(
+      'Cage two, no. 7: flush at 9 clicks, nested at 19'
+    );
   });
 });

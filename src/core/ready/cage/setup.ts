@@ -42,6 +42,18 @@ export type CageSetup = z.output<typeof CageSetup>;
 /** The same as typed. */
 export type EnteredSetup = z.input<typeof CageSetup>;
 
+/** What is measured, by what lies in the cut, and how. */
+export const SEATS: Record<CageSetup['seat'], { measured: string; how: string }> = {
+  rivet: {
+    measured: 'Head above the skin',
+    how: 'Press until no more chips come; put the rivet in; measure with a depth gauge, or a straightedge over paper of 0.003 to 0.004 in.'
+  },
+  'dimpled-scrap': {
+    measured: 'Scrap above the coupon',
+    how: 'Press until no more chips come; press the dimpled scrap in; measure its face over the coupon and take its own thickness off. It cannot read below 0: stop at the first good reading.'
+  }
+};
+
 /** The deepest cut that flush work asks for, from the face: the head's height, and the nest where a dimple lies in it. */
 export const cutDepthIn = ({ dash, seat, skinIn }: Pick<CageSetup, 'dash' | 'seat' | 'skinIn'>) =>
   rivetSize(dash).head.countersunk.heightIn +

@@ -16,9 +16,15 @@ const MOST_BENCHES = 50;
 export class BenchHub {
   #benches = new Map<string, Held>();
   #closers = new Set<() => void>();
+  #closing = false;
 
   /** @param close ends what listens, when the process is to end; @returns how to stop listening */
   listen(cageId: string, listener: Listener, close: () => void): () => void {
+    // A browser whose stream has just ended asks for another at once.
+    if (this.#closing) {
+      queueMicrotask(close);
+      return () => undefined;
+    }
     const held = this.#bench(cageId);
     held.listeners.add(listener);
     this.#closers.add(close);
@@ -37,6 +43,7 @@ export class BenchHub {
 
   /** Ends every stream, so that a server that was told to stop need not wait for them. */
   closeAll(): void {
+    this.#closing = true;
     for (const close of [...this.#closers]) close();
   }
 

@@ -22,6 +22,11 @@ export function lineStream(
     }
   });
   return new Response(body, {
-    headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' }
+    headers: {
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-store',
+      // nothing else is to follow on it: a server that stops would wait for it
+      connection: 'close'
+    }
   });
 }

@@ -7,8 +7,16 @@ const TEXT_LEFT = pt(1);
 const WIDE = pt(6.6);
 const FOOT = pt(10.9);
 
-/** The steps before the first rivet as a list to tick on paper. */
-export const pdfChecklist = (title: string, steps: readonly ReadyStep[]): Promise<Buffer> =>
+/**
+ * The steps before the first rivet as a list to tick on paper.
+ *
+ * @param cages how the cage of a step is set, by the step's key
+ */
+export const pdfChecklist = (
+  title: string,
+  steps: readonly ReadyStep[],
+  cages: ReadonlyMap<string, string>
+): Promise<Buffer> =>
   pdfPages(title, (page) => {
     page
       .font('Helvetica-Bold')
@@ -35,6 +43,8 @@ export const pdfChecklist = (title: string, steps: readonly ReadyStep[]): Promis
       page.font('Helvetica').fontSize(9);
       const tool = [step.tool, step.setting].filter((part) => part !== '').join(', ');
       if (tool !== '') page.text(latin(`Tool: ${tool}.`), { width: WIDE - pt(0.4) });
+      const cage = cages.get(step.key);
+      if (cage !== undefined) page.text(latin(`${cage}.`), { width: WIDE - pt(0.4) });
       page.text(latin(`${step.say} About ${Math.max(1, Math.round(step.minutes))} min.`), {
         width: WIDE - pt(0.4)
       });

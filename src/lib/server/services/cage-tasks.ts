@@ -1,11 +1,13 @@
 import { readStored } from '../../../core/joint/read-entered.ts';
 import { cageTasks, type CageTask } from '../../../core/ready/cage/tasks.ts';
+import { cageOfStep, type StepCage } from '../../../core/ready/cage/step-cage.ts';
+import { tickedHoles } from '../../../core/ready/progress.ts';
 import { plan } from '../../../core/plan.ts';
 import { RuleProfile } from '../../../core/rules/profile.ts';
 import type { JointCageSetting } from '../../cage-view.ts';
 import type { Database } from '../db/connect.ts';
 import { settingsWhere } from './cages.ts';
-import { shopFigures } from './ready.ts';
+import { readyEvents, shopFigures } from './ready.ts';
 
 /** A countersinking step of a stored joint, for which a cage is to be set. */
 export interface JointCageTask extends CageTask {
@@ -50,4 +52,20 @@ export async function settingsOfJoint(
       ? []
       : [{ ...setting, step: setting.step, cage: nameOf.get(setting.cageId) ?? '' }]
   );
+}
+
+/** How the cage of each countersinking step is set, and whether it may go on, by the step's key. */
+export async function cagesOfSteps(
+  database: Database,
+  jointId: string
+): Promise<Map<string, NonNullable<StepCage<JointCageSetting>['set']>>> {
+  const settings = await settingsOfJoint(database, jointId);
+  const ticks = settings.length === 0 ? [] : await readyEvents(database, jointId);
+  const cages = new Map<string, NonNullable<StepCage<JointCageSetting>['set']>>();
+  for (const step of new Set(settings.map((setting) => setting.step))) {
+    const holes = tickedHoles(ticks.filter((tick) => tick.step === step));
+    const { set } = cageOfStep(settings, step, holes);
+    if (set) cages.set(step, set);
+  }
+  return cages;
 }

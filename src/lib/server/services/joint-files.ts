@@ -13,6 +13,7 @@ import { writeCsv } from '../../exchange/csv.ts';
 import type { Database } from '../db/connect.ts';
 import { pdfChecklist, pdfLabels } from '../files/pdf-checklist.ts';
 import { pdfPattern } from '../files/pdf-pattern.ts';
+import { cagesOfSteps } from './cage-tasks.ts';
 import { getJoint } from './joints.ts';
 import { shopFigures, timedWorks } from './ready.ts';
 import { done, refused, type Outcome } from './outcome.ts';
@@ -65,6 +66,8 @@ export async function makeJointFile(
       title,
       read.definition.sheets.map((sheet) => sheet.name)
     );
+    const cages = async () =>
+      new Map([...(await cagesOfSteps(database, jointId))].map(([step, set]) => [step, set.words]));
     const steps = async () =>
       readyPlan(
         read.definition,
@@ -79,7 +82,7 @@ export async function makeJointFile(
       body:
         file === 'labels.pdf'
           ? await pdfLabels(words, marks)
-          : await pdfChecklist(words, await steps())
+          : await pdfChecklist(words, await steps(), await cages())
     });
   }
   const pattern = patternOf(layout, profile);

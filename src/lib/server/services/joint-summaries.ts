@@ -4,11 +4,13 @@ import { IssuedFacts, issuedParts } from '../../../core/joint/issue.ts';
 import type { JointKind } from '../../../core/joint/kinds.ts';
 import { readStored } from '../../../core/joint/read-entered.ts';
 import { planCost, STEPS_FOR_A_LIST } from '../../../core/plan-cost.ts';
+import type { RecheckStatus } from '../../../core/ready/cage/rechecks.ts';
 import type { Plan } from '../../../core/plan-shape.ts';
 import { plan } from '../../../core/plan.ts';
 import { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
 import type { Joint } from '../db/models.ts';
+import { cagesOfSteps } from './cage-tasks.ts';
 import { eventsOfIssue } from './hole-events.ts';
 
 /** One joint on a list: what it is, how far it is, and what about it needs a person. */
@@ -167,11 +169,33 @@ async function summarise(database: Database, joint: Joint): Promise<JointSummary
   };
 }
 
+const CAGE_WORDS: Record<RecheckStatus['state'], string> = {
+  good: 'good',
+  due: 're-check the countersink',
+  'too-deep': 'cuts too deep, stop',
+  proud: 'leaves heads too proud'
+};
+
 /** Joints of one job, or of all, in the order they were made. */
 export async function listJoints(database: Database, jobId?: string): Promise<JointSummary[]> {
   const joints = await database.models.Joint.findAll({
     ...(jobId === undefined ? {} : { where: { jobId } }),
     order: [['title', 'ASC']]
   });
-  return Promise.all(joints.map((joint) => summarise(database, joint)));
+  return Promise.all(
+    joints.map(async (joint) => {
+      const [summary, cages] = await Promise.all([
+        summarise(database, joint),
+        cagesOfSteps(database, joint.id)
+      ]);
+      const wrong = [...cages.values()].filter(({ status }) => status.state !== 'good');
+      return {
+        ...summary,
+        attention: [
+          ...summary.attention,
+          ...wrong.map(({ setting, status }) => `${setting.cage}: ${CAGE_WORDS[status.state]}`)
+        ]
+      };
+    })
+  );
 }

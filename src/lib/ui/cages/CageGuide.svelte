@@ -36,7 +36,10 @@
       {setting.setup.seat === 'rivet' ? '' : 'with a dimpled scrap in the cut,'} in <Length
         lengthIn={setting.setup.sheetIn}
         decimal
-      />, tried on <Length lengthIn={setting.setup.couponIn} decimal />
+      />{#if setting.setup.skinIn !== null}&nbsp;beneath a dimple of <Length
+          lengthIn={setting.setup.skinIn}
+          decimal
+        />{/if}, tried on <Length lengthIn={setting.setup.couponIn} decimal />
       {setting.setup.couponMaterial}{#if setting.setup.filmIn > 0}&nbsp;· film of <Length
           lengthIn={setting.setup.filmIn}
           decimal
@@ -45,7 +48,13 @@
   </header>
   {#if guide}
     <div class="left">
-      <GuideCard {guide} />
+      {#if desk.state.withdrawn}
+        <Notice level="stop" title="This setting was withdrawn" text={desk.state.withdrawn.why} />
+      {:else if set && (desk.rechecks.state === 'too-deep' || desk.rechecks.state === 'proud')}
+        <Notice level="stop" title="Set, but not to be used" text={desk.rechecks.say} />
+      {:else}
+        <GuideCard {guide} />
+      {/if}
       {#if setting.offered && desk.state.readings.length === 0}
         <Notice
           level="attention"
@@ -54,7 +63,7 @@
             .by}. Re-check it on scrap before you trust it."
         />
       {/if}
-      <TrialChart {guide} readings={desk.state.readings} filmIn={setting.setup.filmIn} />
+      <TrialChart {guide} readings={desk.state.readings} setup={setting.setup} />
       <p class="hint key">
         ● typed · ◆ from a gauge · ✕ struck · ○ next · solid line as measured, dashed while a click
         is taken as 0.001 in

@@ -1,9 +1,8 @@
 <script lang="ts">
   import { onDestroy, onMount, untrack } from 'svelte';
   import { BENCH_FAULTS } from '$core/devices/simulated-bench.ts';
-  import { rivetSize } from '$core/catalog/rivets.ts';
   import { BACK_OFF_CLICKS } from '$core/ready/cage/guide.ts';
-  import type { CageSetup } from '$core/ready/cage/setup.ts';
+  import { cutDepthIn, type CageSetup } from '$core/ready/cage/setup.ts';
   import { writeDecimal } from '$core/units/format-length.ts';
   import { DepthGauge } from '$lib/client/devices/depth-gauge.svelte';
   import { ServedPort } from '$lib/client/devices/line-port';
@@ -45,8 +44,8 @@
   function cut(): void {
     if (clicks === null) return;
     void gauge.say(
-      `SIM HEAD ${rivetSize(setup.dash).head.countersunk.heightIn} in`,
-      `SIM FILM ${setup.filmIn} in`,
+      `SIM HEAD ${writeDecimal(cutDepthIn(setup), 4, PLACES)} in`,
+      `SIM FILM ${writeDecimal(setup.filmIn, 4, PLACES)} in`,
       ...(comeUp ? [`SIM TURN ${clicks - BACK_OFF_CLICKS}`] : []),
       `SIM TURN ${clicks}`,
       'SIM CUT',

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { SEATS } from '$core/ready/cage/setup.ts';
   import { Flushness } from '$core/ready/cage/trials.ts';
   import type { CageDesk } from '$lib/client/cage-desk.svelte';
   import Arithmetic from '../Arithmetic.svelte';
@@ -22,13 +23,15 @@
   const found = $derived(desk.state.found);
   const status = $derived(desk.rechecks);
   const withdrawn = $derived(desk.state.withdrawn);
-  const holesText = $derived(
-    desk.typed('holes') === '' ? String(status.holes) : desk.typed('holes')
-  );
+  const holesText = $derived(desk.typed('holes') ?? String(status.holes));
+  const flushText = $derived(desk.typed('recheck') ?? '');
+  /** in the work a nested cut holds a dimple, not a rivet */
+  const nested = $derived(Boolean(found?.nest));
+  const measured = $derived(SEATS[nested ? 'dimpled-scrap' : desk.view.setup.seat].measured);
   const holes = $derived(Number(holesText.trim() || NaN));
-  const flush = $derived(Flushness.safeParse(desk.typed('recheck')));
+  const flush = $derived(Flushness.safeParse(flushText));
   const problem = $derived(
-    flush.success || desk.typed('recheck').trim() === ''
+    flush.success || flushText.trim() === ''
       ? undefined
       : { message: flush.error.issues[0]?.message ?? '', instead: null }
   );
@@ -37,8 +40,7 @@
     event.preventDefault();
     if (!flush.success || !Number.isInteger(holes)) return;
     desk.add({ kind: 'recheck', afterHoles: holes, flushnessIn: flush.data, from: 'typed' });
-    desk.type('recheck', '');
-    desk.type('holes', '');
+    desk.clear('recheck', 'holes');
   }
   let why = $state('');
   function withdraw(event: SubmitEvent): void {
@@ -54,7 +56,6 @@
     <p class="marks">
       <span>flush <strong>{found.clicks}</strong></span>
       {#if found.nest}<span>nested <strong>{found.nest.clicks}</strong></span>{/if}
-      <small>dash {desk.view.setup.dash}, {day.format(new Date(found.at))}</small>
       <button
         class="act small"
         type="button"
@@ -64,14 +65,12 @@
       >
     </p>
     <p class="hint">
-      {found.holes} holes from <Length lengthIn={found.deepestIn} decimal signed /> to <Length
-        lengthIn={found.proudestIn}
+      dash {desk.view.setup.dash}, {day.format(new Date(found.at))}: {found.holes} holes from <Length
+        lengthIn={found.deepestIn}
         decimal
         signed
-      />, by {found.by}{#if found.nest}&nbsp;· beneath the dimple <Length
-          lengthIn={found.nest.wallIn}
-          decimal
-        /> is left under the cut{/if}
+      /> to <Length lengthIn={found.proudestIn} decimal signed />, by {found.by}{#if found.nest}&nbsp;·
+        beneath the dimple <Length lengthIn={found.nest.wallIn} decimal /> is left under the cut{/if}
     </p>
     {#if arithmetic && desk.guide.ok}<Arithmetic
         work={[
@@ -113,10 +112,10 @@
             bind:value={() => holesText, (value) => desk.type('holes', value)}
           />
           <LengthField
-            label="Head above the skin"
-            value={desk.typed('recheck')}
+            label={measured}
+            value={flushText}
             {problem}
-            whenEmpty="film peeled"
+            whenEmpty={nested ? 'pressed into a nested cut' : 'film peeled'}
             oninput={(text) => desk.type('recheck', text)}
           />
         </div>
@@ -165,16 +164,16 @@
   .marks {
     display: flex;
     flex-wrap: wrap;
-    align-items: baseline;
+    align-items: center;
     gap: 18px;
     font-size: 1.2rem;
+  }
+  .marks .act {
+    margin-left: auto;
   }
   .marks strong {
     font-size: 2.2rem;
     font-variant-numeric: tabular-nums;
-  }
-  small {
-    color: var(--ink-soft);
   }
   .pair {
     display: grid;

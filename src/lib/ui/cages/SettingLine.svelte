@@ -82,4 +82,12 @@
   .bad {
     color: var(--brick);
   }
+  @media (max-width: 700px) {
+    .setting {
+      grid-template-columns: 4.6rem minmax(0, 1fr);
+    }
+    .mark-word {
+      grid-column: 2;
+    }
+  }
 </style>

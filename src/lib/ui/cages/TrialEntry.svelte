@@ -1,5 +1,6 @@
 <script lang="ts">
   import { BACK_OFF_CLICKS, predictAt, type CageGuide } from '$core/ready/cage/guide.ts';
+  import { SEATS } from '$core/ready/cage/setup.ts';
   import { Clicks, Flushness } from '$core/ready/cage/trials.ts';
   import { below } from '$core/units/tolerance.ts';
   import type { CageDesk } from '$lib/client/cage-desk.svelte';
@@ -16,12 +17,12 @@
   const id = $props.id();
   const BEGIN_CLICKS = 0;
   const clicksText = $derived(
-    desk.typed('clicks') === ''
-      ? String(guide.nextClicks ?? guide.groups.at(-1)?.clicks ?? BEGIN_CLICKS)
-      : desk.typed('clicks')
+    desk.typed('clicks') ?? String(guide.nextClicks ?? guide.groups.at(-1)?.clicks ?? BEGIN_CLICKS)
   );
+  const flushText = $derived(desk.typed('flush') ?? '');
+  const seat = $derived(SEATS[desk.view.setup.seat]);
   const clicks = $derived(Clicks.safeParse(Number(clicksText.trim() || NaN)));
-  const flush = $derived(Flushness.safeParse(desk.typed('flush')));
+  const flush = $derived(Flushness.safeParse(flushText));
   /** as a gauge sent it, to tell from what is typed over it */
   let sent = $state<{ text: string; simulated: boolean } | null>(null);
   let cameUp = $state(false);
@@ -31,7 +32,7 @@
   const predicted = $derived(clicks.success ? predictAt(guide, clicks.data) : null);
   const tooFar = $derived(predicted !== null && below(predicted.flushIn, guide.band.lowIn));
   const problem = $derived(
-    flush.success || desk.typed('flush').trim() === ''
+    flush.success || flushText.trim() === ''
       ? undefined
       : { message: flush.error.issues[0]?.message ?? '', instead: null }
   );
@@ -45,12 +46,11 @@
       kind: 'reading',
       clicks: clicks.data,
       flushnessIn: flush.data,
-      from: sent?.text !== desk.typed('flush') ? 'typed' : sent.simulated ? 'simulated' : 'gauge',
+      from: sent?.text !== flushText ? 'typed' : sent.simulated ? 'simulated' : 'gauge',
       cameUp: turnedBack && cameUp,
       ring
     });
-    desk.type('flush', '');
-    desk.type('clicks', '');
+    desk.clear('flush', 'clicks');
     ring = cameUp = false;
     sent = null;
   }
@@ -82,8 +82,8 @@
       </div>
     </div>
     <LengthField
-      label="Head above the skin"
-      value={desk.typed('flush')}
+      label={seat.measured}
+      value={flushText}
       {problem}
       placeholder="+0.0040"
       whenEmpty="minus where it lies below"
@@ -114,12 +114,7 @@
     ><input type="checkbox" bind:checked={ring} /> a shiny ring round the rivet’s rim</label
   >
   <button class="act main" disabled={!clicks.success || !flush.success}>Keep this hole</button>
-  <p class="hint">
-    Press until no more chips come; put the {desk.view.setup.seat === 'rivet'
-      ? 'rivet'
-      : 'dimpled scrap with its rivet'} in; measure with a depth gauge, or a straightedge over paper of
-    0.003 to 0.004 in.
-  </p>
+  <p class="hint">{seat.how}</p>
 </form>
 <GaugePanel
   cageId={desk.view.cageId}

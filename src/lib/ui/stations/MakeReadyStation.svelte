@@ -75,7 +75,7 @@
       >{#if step.op === 'countersink'}<StepCage
           jointId={workspace.id}
           {step}
-          settings={desk.cages.filter((one) => one.step === step.key)}
+          settings={desk.cages}
           holes={own.done ? step.count : own.holes.size}
         />{/if}</StepCard
     >
