@@ -25,15 +25,25 @@ async function coupon(page: Page, thickness: string, backing: string): Promise<v
   await page.getByLabel('Backing under it').fill(backing);
 }
 
-/** A cage of one's own for dash 5 in 0.071 that waits for its first trial hole. */
-async function ownTrials(page: Page, app: App, name: string): Promise<void> {
-  await ownCage(page, app, name);
+/** What a page that was opened without a joint does not know. */
+async function sheetAndHole(page: Page): Promise<void> {
   await page.getByRole('radio', { name: '5', exact: true }).check({ force: true });
   await page.getByLabel('The sheet to cut').fill('0.071');
   await page.getByLabel('The hole').fill('0.159');
+}
+
+/** A cage of one's own for dash 5 in 0.071 that waits for its first trial hole. */
+async function ownTrials(page: Page, app: App, name: string): Promise<void> {
+  await ownCage(page, app, name);
+  await sheetAndHole(page);
   await coupon(page, '0.071', '3/4');
   await page.getByRole('button', { name: 'Begin the trials' }).click();
   await expect(page.getByTestId('guide')).toContainText('Set the cage well shallow');
+}
+
+async function openGauge(page: Page): Promise<void> {
+  await page.getByText('Depth gauge', { exact: true }).click();
+  await expect(page.getByText('Depth gauge: a simulated one, for practice')).toBeVisible();
 }
 
 async function keep(page: Page, flushness: string, clicks?: string): Promise<void> {
@@ -112,9 +122,7 @@ test('a setting that this cage had is offered, with its day, to be checked first
   await page.getByRole('button', { name: 'Keep this setting' }).click();
   await expect(page.getByTestId('tape')).toContainText('flush 18');
   await page.getByRole('link', { name: 'Cage B, cutter 3' }).click();
-  await page.getByRole('radio', { name: '5', exact: true }).check({ force: true });
-  await page.getByLabel('The sheet to cut').fill('.071');
-  await page.getByLabel('The hole').fill('.159');
+  await sheetAndHole(page);
   await coupon(page, '.071', '.75');
   await expect(page.getByTestId('offer')).toContainText('flush at 18 clicks');
   await expect(page.getByTestId('offer')).toContainText('check it on scrap');
@@ -128,7 +136,7 @@ test('the guide is followed to the end with the simulated gauge, as practice', a
   app
 }) => {
   await ownTrials(page, app, 'Cage C');
-  await page.getByText('Depth gauge: a simulated one').click();
+  await openGauge(page);
   const panel = page.getByTestId('gauge-panel');
   const cut = panel.getByRole('button', { name: /^Cut at/ });
   await expect(cut).toBeDisabled();
@@ -191,6 +199,7 @@ test('a trial kept without the server is sent once it is back; an open gauge kee
 }) => {
   await ownTrials(page, app, 'Cage E');
   await keep(page, '0.0093', '5');
+  await openGauge(page);
   const began = Date.now();
   await app.stop();
   // the stream of the gauge is open: the server must not wait for it

@@ -138,7 +138,7 @@ test('setting a cage is readable and operable', async ({ page, app }) => {
   await readableDayAndNight(page, 'a set cage');
   await page.goto(`${app.url}/setups`);
   await page.getByRole('link', { name: /Wing root, flush lap.*not set yet/ }).click();
-  await page.getByText(/^Depth gauge:/).click();
+  await page.getByText('Depth gauge', { exact: true }).click();
   await page.getByRole('button', { name: 'Arithmetic of the next setting' }).click();
   await readableDayAndNight(page, 'trials');
 });

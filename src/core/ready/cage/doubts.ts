@@ -23,6 +23,10 @@ export interface FalseReading {
   explains: readonly DoubtKind[];
 }
 
+/** The settings before this one contradict it: nothing is to be relied upon until it is known why. */
+export const contradicts = (doubts: readonly Doubt[]): boolean =>
+  doubts.some(({ kind }) => kind === 'off-line' || kind === 'no-deeper' || kind === 'too-steep');
+
 /** Causes of false readings (handbook 4.4). */
 export const FALSE_READINGS: readonly FalseReading[] = [
   {

@@ -80,6 +80,28 @@ describe('what to do next with a cage', () => {
     });
   });
 
+  it('does not keep what agrees with itself but not with the holes before', () => {
+    // from 24 clicks on the pilot stands on the bench: four clicks more changed nothing
+    const stopped = trials([20, 0.0055], [24, 0.0015], [28, 0.0016], [28, 0.0014], [28, 0.0015]);
+    expect(guideOf(SETUP, stopped)).toMatchObject({
+      state: 'unfit',
+      doubts: [{ kind: 'no-deeper' }]
+    });
+    // a false reading struck, it may be kept
+    const chip = trials([6, 0.0115], [10, 0.0115], [15, 0.0016], [15, 0.0014], [15, 0.0015]);
+    expect(guideOf(SETUP, chip)).toMatchObject({
+      state: 'unfit',
+      doubts: [{ kind: 'off-line', readings: expect.arrayContaining(['2']) as unknown }]
+    });
+    expect(
+      guideOf(
+        SETUP,
+        chip.filter(({ id }) => id !== '2')
+      ).state
+    ).toBe('set');
+    expect(told([20, 0.0085], [24, 0.0083]).why).toMatch(/do not fit: find out why first/);
+  });
+
   it('takes the film off', () => {
     const film = guideOf(setupOf({ filmIn: 0.0015 }), trials([9, 0.003], [9, 0.0028], [9, 0.003]));
     expect(film).toMatchObject({ state: 'set' });

@@ -3,7 +3,7 @@ import { CLICK_IN } from '../../stack/dimple-nest.ts';
 import { writeDecimal } from '../../units/format-length.ts';
 import { atLeast, atMost, below, ceilTo } from '../../units/tolerance.ts';
 import { countersinkNext, fittedLine, type TrialLine } from '../countersink-next.ts';
-import { doubtsOf, type Doubt } from './doubts.ts';
+import { contradicts, doubtsOf, type Doubt } from './doubts.ts';
 import { nestSetting, type NestSetting } from './nest-setting.ts';
 import { flushBand, type CageSetup, type FlushBand } from './setup.ts';
 import { trialGroups, type TrialGroup, type TrialReading } from './trials.ts';
@@ -14,7 +14,15 @@ export const HOLES_TO_AGREE = 3;
 export const BACK_OFF_CLICKS = 5;
 
 export type GuideState =
-  'first' | 'deeper' | 'more-holes' | 'from-deep' | 'uneven' | 'too-deep' | 'stuck' | 'set';
+  | 'first'
+  | 'deeper'
+  | 'more-holes'
+  | 'from-deep'
+  | 'uneven'
+  | 'unfit'
+  | 'too-deep'
+  | 'stuck'
+  | 'set';
 
 /** What to do next with a cage, and everything that was reckoned on the way. Lengths in inches. */
 export interface CageGuide {
@@ -161,6 +169,20 @@ function tell(
   };
 }
 
+/** A cut that a bench or a chip stops agrees with itself too: where the readings contradict each other it is not kept. */
+function doubted(told: Told): Told {
+  if (told.state === 'set')
+    return {
+      ...told,
+      state: 'unfit',
+      say: 'Do not keep it yet: the readings do not fit.',
+      why: 'These holes agree, but not with those before. Find out why; strike what was read falsely, or begin again from shallow.'
+    };
+  return told.state === 'deeper' || told.state === 'more-holes'
+    ? { ...told, why: `${told.why} But the readings do not fit: find out why first.` }
+    : told;
+}
+
 function fromDeep(here: TrialGroup): Told {
   return {
     ...NOTHING,
@@ -205,7 +227,8 @@ export function cageGuide(
   const groups = trialGroups(readings, setup.filmIn);
   const here = groups.at(-1);
   const counted = groups.filter((group) => !group.fromDeep);
-  const common = { band, groups, doubts: doubtsOf(groups), nest: null };
+  const doubts = doubtsOf(groups);
+  const common = { band, groups, doubts, nest: null };
   const at = counted.at(-1);
   if (!here || !at) {
     const told = here ? fromDeep(here) : first(rememberedClicks);
@@ -224,7 +247,8 @@ export function cageGuide(
     trials
   });
   if (!next.ok) return next;
-  const told = here.fromDeep ? fromDeep(here) : tell(here, band, next.result);
+  const plain = here.fromDeep ? fromDeep(here) : tell(here, band, next.result);
+  const told = contradicts(doubts) ? doubted(plain) : plain;
   const { confidence, slopePerClickIn } = next.result;
   const fitted =
     confidence === 'measured' ? fittedLine(counted.flatMap((group) => group.readings)) : null;

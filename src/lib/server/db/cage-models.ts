@@ -9,7 +9,7 @@ import {
 import type { Cage } from '../../../core/ready/cage/cage.ts';
 import type { CageMove, FoundSetting } from '../../../core/ready/cage/setting.ts';
 import type { CageSetup } from '../../../core/ready/cage/setup.ts';
-import { json, maybeOwner, owner, stamped, text, uuid } from './columns.ts';
+import { json, maybeJson, maybeOwner, owner, sentId, seq, stamped, text, uuid } from './columns.ts';
 
 export class CageRow extends Model<InferAttributes<CageRow>, InferCreationAttributes<CageRow>> {
   declare id: string;
@@ -48,8 +48,6 @@ export class CageEventRow extends Model<
   declare recordedAt: CreationOptional<Date>;
 }
 
-const counted = () => ({ type: DataTypes.BIGINT, autoIncrement: true, primaryKey: true });
-
 /** Binds the models of countersink cages to one connection. */
 export function defineCageModels(sequelize: Sequelize) {
   const at = (tableName: string) => ({
@@ -71,8 +69,8 @@ export function defineCageModels(sequelize: Sequelize) {
   );
   CageSettingRow.init(
     {
-      seq: counted(),
-      id: { ...owner(), unique: true },
+      seq: seq(),
+      id: sentId(),
       cageId: owner(),
       jointId: maybeOwner(),
       step: { type: DataTypes.TEXT, allowNull: true },
@@ -85,11 +83,11 @@ export function defineCageModels(sequelize: Sequelize) {
   );
   CageEventRow.init(
     {
-      seq: counted(),
-      id: { ...owner(), unique: true },
+      seq: seq(),
+      id: sentId(),
       settingId: owner(),
       move: json(),
-      found: { type: DataTypes.JSONB, allowNull: true },
+      found: maybeJson(),
       personId: owner(),
       recordedAt: stamped()
     },

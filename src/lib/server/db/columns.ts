@@ -13,3 +13,10 @@ export const whole = () => ({ type: DataTypes.INTEGER, allowNull: false });
 export const real = () => ({ type: DataTypes.DOUBLE, allowNull: false });
 export const owner = () => ({ type: DataTypes.UUID, allowNull: false });
 export const maybeOwner = () => ({ type: DataTypes.UUID, allowNull: true });
+/** The order in which rows were recorded. */
+export const seq = () => ({ type: DataTypes.BIGINT, autoIncrement: true, primaryKey: true });
+/** An id made by the sender, so that a repeat is stored once. */
+export const sentId = () => ({ type: DataTypes.UUID, allowNull: false, unique: true });
+export const instant = () => ({ type: DataTypes.DATE, allowNull: false });
+export const maybeJson = () => ({ type: DataTypes.JSONB, allowNull: true });
+export const maybeWhole = () => ({ type: DataTypes.INTEGER, allowNull: true });

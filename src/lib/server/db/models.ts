@@ -16,7 +16,21 @@ import type { ReadyMove } from '../../../core/ready/progress.ts';
 import type { ShopFigures } from '../../../core/ready/shop-figures.ts';
 import type { StockMove } from '../../../core/stock/stock.ts';
 import { defineCageModels } from './cage-models.ts';
-import { uuid, stamped, text, json, whole, real, owner, maybeOwner } from './columns.ts';
+import {
+  instant,
+  json,
+  maybeJson,
+  maybeOwner,
+  maybeWhole,
+  owner,
+  real,
+  sentId,
+  seq,
+  stamped,
+  text,
+  uuid,
+  whole
+} from './columns.ts';
 
 export class Person extends Model<InferAttributes<Person>, InferCreationAttributes<Person>> {
   declare id: CreationOptional<string>;
@@ -238,7 +252,7 @@ export function defineModels(sequelize: Sequelize) {
       markIn: real(),
       state: { ...text(), defaultValue: 'rivet' },
       reason: { ...text(), defaultValue: '' },
-      dash: { type: DataTypes.INTEGER, allowNull: true },
+      dash: maybeWhole(),
       stack: { ...whole(), defaultValue: 0 },
       gripIn: { type: DataTypes.DOUBLE, allowNull: true }
     },
@@ -246,15 +260,15 @@ export function defineModels(sequelize: Sequelize) {
   );
   HoleEventRow.init(
     {
-      seq: { type: DataTypes.BIGINT, autoIncrement: true, primaryKey: true },
-      id: { type: DataTypes.UUID, allowNull: false, unique: true },
+      seq: seq(),
+      id: sentId(),
       issueId: owner(),
       hole: whole(),
       kind: text(),
       reading: json(),
       judged: json(),
       personId: owner(),
-      at: { type: DataTypes.DATE, allowNull: false },
+      at: instant(),
       recordedAt: stamped()
     },
     at('hole_events')
@@ -272,38 +286,38 @@ export function defineModels(sequelize: Sequelize) {
   );
   StockEventRow.init(
     {
-      seq: { type: DataTypes.BIGINT, autoIncrement: true, primaryKey: true },
-      id: { type: DataTypes.UUID, allowNull: false, unique: true },
+      seq: seq(),
+      id: sentId(),
       binId: owner(),
       kind: text(),
       count: whole(),
       jobId: maybeOwner(),
       note: { ...text(), defaultValue: '' },
       personId: owner(),
-      at: { type: DataTypes.DATE, allowNull: false },
+      at: instant(),
       recordedAt: stamped()
     },
     at('stock_events')
   );
   ReadyEventRow.init(
     {
-      seq: { type: DataTypes.BIGINT, autoIncrement: true, primaryKey: true },
-      id: { type: DataTypes.UUID, allowNull: false, unique: true },
+      seq: seq(),
+      id: sentId(),
       jointId: owner(),
       step: text(),
-      hole: { type: DataTypes.INTEGER, allowNull: true },
+      hole: maybeWhole(),
       of: whole(),
       done: { type: DataTypes.BOOLEAN, allowNull: false },
-      timed: { type: DataTypes.JSONB, allowNull: true },
+      timed: maybeJson(),
       personId: owner(),
-      at: { type: DataTypes.DATE, allowNull: false },
+      at: instant(),
       recordedAt: stamped()
     },
     at('ready_events')
   );
   ShopFiguresRow.init(
     {
-      seq: { type: DataTypes.BIGINT, autoIncrement: true, primaryKey: true },
+      seq: seq(),
       figures: json(),
       personId: owner(),
       recordedAt: stamped()

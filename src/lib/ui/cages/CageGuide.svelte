@@ -60,7 +60,7 @@
           level="attention"
           title="Flush at {setting.offered.clicks} clicks last time"
           text="{day.format(new Date(setting.offered.at))}, {setting.offered
-            .by}. Re-check it on scrap before you trust it."
+            .by}. Count from the same mark on the cage as then, and re-check it on scrap before you trust it."
         />
       {/if}
       <TrialChart {guide} readings={desk.state.readings} setup={setting.setup} />

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onDestroy, onMount, untrack } from 'svelte';
+  import { untrack } from 'svelte';
   import { BENCH_FAULTS } from '$core/devices/simulated-bench.ts';
   import { BACK_OFF_CLICKS } from '$core/ready/cage/guide.ts';
   import { cutDepthIn, type CageSetup } from '$core/ready/cage/setup.ts';
@@ -32,8 +32,13 @@
         );
     }
   );
-  onMount(() => gauge.connect());
-  onDestroy(() => gauge.disconnect());
+  // Only while the panel is open: a browser keeps six connections in all, and every open stream holds one.
+  let opened = $state(false);
+  $effect(() => {
+    if (!opened) return;
+    gauge.connect();
+    return () => gauge.disconnect();
+  });
   const FAULT_WORDS: Record<(typeof BENCH_FAULTS)[number], string> = {
     none: 'nothing is wrong',
     'loose-ring': 'the lock ring is loose',
@@ -54,13 +59,15 @@
   }
 </script>
 
-<details class="gauge" data-testid="gauge-panel" open={gauge.open && !gauge.simulated}>
+<details class="gauge" data-testid="gauge-panel" bind:open={opened}>
   <summary class="label"
-    >Depth gauge{!gauge.open
-      ? ': not connected'
-      : gauge.simulated
-        ? ': a simulated one, for practice'
-        : `: ${gauge.name}`}</summary
+    >Depth gauge{!opened
+      ? ''
+      : !gauge.open
+        ? ': not connected'
+        : gauge.simulated
+          ? ': a simulated one, for practice'
+          : `: ${gauge.name}`}</summary
   >
   {#if gauge.open}
     <div class="acts">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { contradicts } from '$core/ready/cage/doubts.ts';
   import type { CageGuide, GuideState } from '$core/ready/cage/guide.ts';
   import Arithmetic from '../Arithmetic.svelte';
   import Length from '../Length.svelte';
@@ -15,12 +16,15 @@
     'more-holes': 'go',
     'from-deep': 'attention',
     uneven: 'attention',
+    unfit: 'attention',
     stuck: 'attention',
     'too-deep': 'stop',
     set: 'good'
   };
   const SIGNS = { go: '→', good: '✓', attention: '△', stop: '✕' };
-  const level = $derived(LEVELS[guide.state]);
+  const level = $derived(
+    LEVELS[guide.state] === 'go' && contradicts(guide.doubts) ? 'attention' : LEVELS[guide.state]
+  );
 </script>
 
 <section class={level} aria-label="What to do next" aria-live="polite" data-testid="guide">

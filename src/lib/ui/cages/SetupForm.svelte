@@ -96,13 +96,25 @@
   const SCHOOL_OPTIONS = (SCHOOLS.find(({ key }) => key === 'flushness')?.options ?? []).map(
     (option) => ({ value: option.value as FlushnessSchool, text: option.text, title: option.who })
   );
-  const SHEET_FIELDS = [
-    { key: 'sheetIn', label: 'The sheet to cut' },
-    { key: 'skinIn', label: 'Dimpled sheets above it', whenEmpty: 'none: a rivet in the cut' },
-    { key: 'holeIn', label: 'The hole' }
+  interface Field {
+    key: string;
+    label: string;
+    whenEmpty?: string;
+    /** id of a list of usual values */
+    list?: string;
+  }
+  const SHEET_FIELDS: Field[] = [
+    { key: 'sheetIn', label: 'The sheet to cut', list: 'gauges' },
+    {
+      key: 'skinIn',
+      label: 'Dimpled sheets above it',
+      whenEmpty: 'none: a rivet in the cut',
+      list: 'gauges'
+    },
+    { key: 'holeIn', label: 'The hole', list: 'final-drills' }
   ];
-  const COUPON_FIELDS = [
-    { key: 'couponIn', label: 'The coupon, as measured' },
+  const COUPON_FIELDS: Field[] = [
+    { key: 'couponIn', label: 'The coupon, as measured', list: 'gauges' },
     { key: 'backingIn', label: 'Backing under it' },
     { key: 'filmIn', label: 'Film left on it' }
   ];
@@ -127,6 +139,19 @@
   }
 </script>
 
+{#snippet lengths(fields: readonly Field[])}
+  {#each fields as field (field.key)}
+    <LengthField
+      label={field.label}
+      value={of(field.key)}
+      problem={problemOf(field.key)}
+      whenEmpty={field.whenEmpty ?? ''}
+      list={field.list}
+      oninput={(value) => type(field.key, value)}
+    />
+  {/each}
+{/snippet}
+
 <div class="halves">
   <section aria-labelledby="for-what">
     <h2 id="for-what" class="label">For what</h2>
@@ -148,29 +173,12 @@
       />
     </div>
     <div class="three">
-      {#each SHEET_FIELDS as field (field.key)}
-        <LengthField
-          label={field.label}
-          value={of(field.key)}
-          problem={problemOf(field.key)}
-          whenEmpty={field.whenEmpty ?? ''}
-          list={field.key === 'holeIn' ? 'final-drills' : 'gauges'}
-          oninput={(value) => type(field.key, value)}
-        />
-      {/each}
+      {@render lengths(SHEET_FIELDS)}
     </div>
     {#if drill}<p class="hint">The hole is a {drill} drill’s.</p>{/if}
     <h2 class="label">The coupon</h2>
     <div class="three">
-      {#each COUPON_FIELDS as field (field.key)}
-        <LengthField
-          label={field.label}
-          value={of(field.key)}
-          problem={problemOf(field.key)}
-          list={field.key === 'couponIn' ? 'gauges' : undefined}
-          oninput={(value) => type(field.key, value)}
-        />
-      {/each}
+      {@render lengths(COUPON_FIELDS)}
     </div>
     <TextField
       name="couponMaterial"

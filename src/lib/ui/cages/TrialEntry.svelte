@@ -94,7 +94,7 @@
     {#if !clicks.success}
       {clicks.error.issues[0]?.message}
     {:else if predicted === null}
-      Count from any mark you like on the cage; more clicks are deeper.
+      Count from a mark on the cage that you find again; more clicks are deeper.
     {:else if tooFar}
       ✕ predicted <Length lengthIn={predicted?.flushIn ?? 0} decimal signed />: below the low limit.{#if guide.nextClicks !== null && guide.nextClicks < clicks.data}&nbsp;Go
         to {guide.nextClicks}.{/if}
