@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { benchOf, cutAndRead, guideOf, setupOf, trials } from '../../../../tests/support/cages';
-import { BACK_OFF_CLICKS, cageGuide, predictAt } from './guide';
+import { cageGuide, predictAt } from './guide';
 import type { TrialReading } from './trials';
 
 const SETUP = setupOf();
@@ -61,7 +61,7 @@ describe('what to do next with a cage', () => {
     expect(back).toMatchObject({
       state: 'too-deep',
       nextClicks: 11,
-      backOffTo: 11 - BACK_OFF_CLICKS
+      backOffTo: 6
     });
     const ring = told([9, 0.0015, { ring: true }]);
     expect(ring).toMatchObject({ state: 'too-deep', nextClicks: 8 });
@@ -76,8 +76,10 @@ describe('what to do next with a cage', () => {
     expect(told([14, -0.0012], [11, -0.0011], [12, -0.0012]).state).toBe('from-deep');
     expect(told([14, -0.0012], [11, -0.0011], [11, 0.0018, { cameUp: true }])).toMatchObject({
       state: 'more-holes',
-      nextClicks: 11
+      nextClicks: 11,
+      deepestClicks: 11
     });
+    expect(turned.deepestClicks).toBe(14);
   });
 
   it('does not keep what agrees with itself but not with the holes before', () => {

@@ -6,12 +6,12 @@ import { countersinkNext, fittedLine, type TrialLine } from '../countersink-next
 import { contradicts, doubtsOf, type Doubt } from './doubts.ts';
 import { nestSetting, type NestSetting } from './nest-setting.ts';
 import { flushBand, type CageSetup, type FlushBand } from './setup.ts';
-import { trialGroups, type TrialGroup, type TrialReading } from './trials.ts';
+import { readTrials, type TrialGroup, type TrialReading } from './trials.ts';
 
 /** So many holes at one setting must agree. */
 export const HOLES_TO_AGREE = 3;
 /** Further than the play of a cage's thread: one backs off so far before coming up to a setting again. */
-export const BACK_OFF_CLICKS = 5;
+const BACK_OFF_CLICKS = 5;
 
 export type GuideState =
   | 'first'
@@ -34,6 +34,8 @@ export interface CageGuide {
   changeClicks: number;
   /** where the head is predicted to stand then */
   predictedIn: number | null;
+  /** a setting below this one is turned back to; null before the first trial */
+  deepestClicks: number | null;
   /** back off to this setting first, then come up */
   backOffTo: number | null;
   /** what to do, in a sentence, and why */
@@ -76,6 +78,9 @@ const signed = (lengthIn: number, places: number): string =>
 const thou = (readIn: number): string => signed(readIn, GAUGE_PLACES);
 const about = (predictedIn: number): string => signed(predictedIn, PREDICTED_PLACES);
 
+/** Where one backs off to before coming up to a setting. */
+export const backOffFor = (clicks: number): number => clicks - BACK_OFF_CLICKS;
+
 /** Where the guide's line passes at a setting, with its arithmetic; null before the first trial. */
 export function predictAt(
   { line }: Pick<CageGuide, 'line'>,
@@ -101,8 +106,8 @@ function tooDeep(here: TrialGroup, { targetIn }: FlushBand, ring: boolean): Told
     nextClicks,
     changeClicks: -back,
     predictedIn: here.deepestIn + back * CLICK_IN,
-    backOffTo: nextClicks - BACK_OFF_CLICKS,
-    say: `Too deep. Back off to ${nextClicks - BACK_OFF_CLICKS}, come up to ${nextClicks}, and cut a fresh hole.`,
+    backOffTo: backOffFor(nextClicks),
+    say: `Too deep. Back off to ${backOffFor(nextClicks)}, come up to ${nextClicks}, and cut a fresh hole.`,
     why: ring
       ? 'The shiny ring says too deep. In the real sheet this could not be undone.'
       : `${thou(here.deepestIn)} is below the low limit. In the real sheet this could not be undone.`
@@ -188,8 +193,8 @@ function fromDeep(here: TrialGroup): Told {
     ...NOTHING,
     state: 'from-deep',
     nextClicks: here.clicks,
-    backOffTo: here.clicks - BACK_OFF_CLICKS,
-    say: `Back off to ${here.clicks - BACK_OFF_CLICKS}, come up to ${here.clicks}, and cut a fresh hole.`,
+    backOffTo: backOffFor(here.clicks),
+    say: `Back off to ${backOffFor(here.clicks)}, come up to ${here.clicks}, and cut a fresh hole.`,
     why: 'This setting was reached by turning back: the play of the thread is on the wrong side.'
   };
 }
@@ -224,11 +229,11 @@ export function cageGuide(
   const limits = flushBand(setup);
   if (!limits.ok) return limits;
   const band = limits.result;
-  const groups = trialGroups(readings, setup.filmIn);
+  const { groups, deepestClicks } = readTrials(readings, setup.filmIn);
   const here = groups.at(-1);
   const counted = groups.filter((group) => !group.fromDeep);
   const doubts = doubtsOf(groups);
-  const common = { band, groups, doubts, nest: null };
+  const common = { band, groups, deepestClicks, doubts, nest: null };
   const at = counted.at(-1);
   if (!here || !at) {
     const told = here ? fromDeep(here) : first(rememberedClicks);

@@ -41,13 +41,22 @@ export interface TrialGroup {
  * Trials by setting in the order they were cut, film taken off. Once turned back, every setting below the deepest one
  * had since is on the wrong side of the thread's play, until one backs off past it and comes up.
  */
-export function trialGroups(readings: readonly TrialReading[], filmIn: number): TrialGroup[] {
+export const trialGroups = (readings: readonly TrialReading[], filmIn: number): TrialGroup[] =>
+  readTrials(readings, filmIn).groups;
+
+/** The same, with the deepest setting since one last came up from below: whatever is under it now is turned back. */
+export function readTrials(
+  readings: readonly TrialReading[],
+  filmIn: number
+): { groups: TrialGroup[]; deepestClicks: number | null } {
   const groups: TrialGroup[] = [];
-  let deepestClicks = -Infinity;
+  let deepestClicks: number | null = null;
   for (const reading of readings) {
     const flushIn = reading.flushnessIn - filmIn;
-    const fromDeep = reading.clicks < deepestClicks && !reading.cameUp;
-    deepestClicks = reading.cameUp ? reading.clicks : Math.max(deepestClicks, reading.clicks);
+    const fromDeep = reading.clicks < (deepestClicks ?? -Infinity) && !reading.cameUp;
+    deepestClicks = reading.cameUp
+      ? reading.clicks
+      : Math.max(deepestClicks ?? -Infinity, reading.clicks);
     let group = groups.at(-1);
     if (group?.clicks !== reading.clicks || group.fromDeep !== fromDeep) {
       group = {
@@ -65,5 +74,5 @@ export function trialGroups(readings: readonly TrialReading[], filmIn: number): 
     group.proudestIn = Math.max(group.proudestIn, flushIn);
     group.uneven = above(group.proudestIn - group.deepestIn, CLICK_IN);
   }
-  return groups;
+  return { groups, deepestClicks };
 }

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { BENCH_FAULTS } from '$core/devices/simulated-bench.ts';
-  import { BACK_OFF_CLICKS } from '$core/ready/cage/guide.ts';
+  import { backOffFor } from '$core/ready/cage/guide.ts';
   import { cutDepthIn, type CageSetup } from '$core/ready/cage/setup.ts';
   import { writeDecimal } from '$core/units/format-length.ts';
   import { DepthGauge } from '$lib/client/devices/depth-gauge.svelte';
@@ -51,7 +51,7 @@
     void gauge.say(
       `SIM HEAD ${writeDecimal(cutDepthIn(setup), 4, PLACES)} in`,
       `SIM FILM ${writeDecimal(setup.filmIn, 4, PLACES)} in`,
-      ...(comeUp ? [`SIM TURN ${clicks - BACK_OFF_CLICKS}`] : []),
+      ...(comeUp ? [`SIM TURN ${backOffFor(clicks)}`] : []),
       `SIM TURN ${clicks}`,
       'SIM CUT',
       'READ'

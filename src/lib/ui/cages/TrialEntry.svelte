@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { BACK_OFF_CLICKS, predictAt, type CageGuide } from '$core/ready/cage/guide.ts';
+  import { backOffFor, predictAt, type CageGuide } from '$core/ready/cage/guide.ts';
   import { SEATS } from '$core/ready/cage/setup.ts';
   import { Clicks, Flushness } from '$core/ready/cage/trials.ts';
   import { below } from '$core/units/tolerance.ts';
@@ -27,8 +27,9 @@
   let sent = $state<{ text: string; simulated: boolean } | null>(null);
   let cameUp = $state(false);
   let ring = $state(false);
-  const deepest = $derived(Math.max(-Infinity, ...guide.groups.map((group) => group.clicks)));
-  const turnedBack = $derived(clicks.success && clicks.data < deepest);
+  const turnedBack = $derived(
+    clicks.success && guide.deepestClicks !== null && clicks.data < guide.deepestClicks
+  );
   const predicted = $derived(clicks.success ? predictAt(guide, clicks.data) : null);
   const tooFar = $derived(predicted !== null && below(predicted.flushIn, guide.band.lowIn));
   const problem = $derived(
@@ -105,8 +106,7 @@
   {#if turnedBack}
     <label class="tick"
       ><input type="checkbox" bind:checked={cameUp} /> I backed off to {clicks.success
-        ? Math.min(clicks.data, guide.backOffTo ?? Infinity) -
-          (guide.backOffTo === null ? BACK_OFF_CLICKS : 0)
+        ? backOffFor(clicks.data)
         : ''} or further first, then came up</label
     >
   {/if}
