@@ -111,6 +111,12 @@ test('a cage is set for a joint’s step, remembered, and looked at again while 
   await page.getByRole('button', { name: 'Keep this re-check' }).click();
   await expect(page.getByTestId('rechecks')).toContainText('Look at the holes cut as 1–10');
   await expect(page.getByTestId('recheck-log')).toContainText('✕ too deep');
+  // what cannot follow is said at once, and what was typed stays
+  await page.getByLabel('Holes cut so far').fill('4');
+  await flushField(page).fill('0.0011');
+  await page.getByRole('button', { name: 'Keep this re-check' }).click();
+  await expect(page.getByText('the last look came after 10 holes; 4 is before it')).toBeVisible();
+  await expect(flushField(page)).toHaveValue('0.0011');
 });
 
 test('a setting that this cage had is offered, with its day, to be checked first', async ({

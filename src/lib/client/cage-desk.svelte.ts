@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { cageGuide } from '$core/ready/cage/guide.ts';
 import { recheckStatus } from '$core/ready/cage/rechecks.ts';
-import { CageMove, settingState, type CageEvent } from '$core/ready/cage/setting.ts';
+import { CageMove, follow, settingState, type CageEvent } from '$core/ready/cage/setting.ts';
 import type { SettingView } from '$lib/cage-view';
 import { Kept } from './kept';
 import { Outbox } from './outbox.svelte';
@@ -14,6 +14,8 @@ type Loose<T> = T extends unknown ? Omit<T, 'id' | 'at'> : never;
 export class CageDesk {
   stored = $state.raw<CageEvent[]>([]);
   readonly outbox: Outbox<CageMove>;
+  /** why the last thing typed was not taken */
+  refusal = $state('');
   #typed = $state.raw<Record<string, string>>({});
   #kept: Kept<typeof Typed>;
 
@@ -62,8 +64,13 @@ export class CageDesk {
     else this.#kept.write(this.#typed);
   }
 
-  add(move: Loose<CageMove>): void {
-    this.outbox.add({ ...move, id: crypto.randomUUID(), at: new Date().toISOString() });
+  /** @returns false where it may not follow on what happened before: why stands in `refusal`, what was typed stays */
+  add(loose: Loose<CageMove>): boolean {
+    const move = { ...loose, id: crypto.randomUUID(), at: new Date().toISOString() };
+    const may = follow(this.view.setup, this.events, move);
+    this.refusal = may.ok ? '' : may.error.message;
+    if (may.ok) this.outbox.add(move);
+    return may.ok;
   }
 
   /** Picks up what this browser still holds from an earlier visit. */

@@ -9,7 +9,7 @@ export interface RecheckStatus {
   holes: number;
   /** the next re-check comes after so many */
   nextAfter: number;
-  /** holes since the last good look, where the last look was bad: `21–30`; empty otherwise */
+  /** holes since the last good look before a bad one: `21–30`; empty otherwise */
   suspect: string;
   say: string;
 }
@@ -27,20 +27,23 @@ export function recheckStatus(
 ): RecheckStatus {
   const last = rechecks.at(-1);
   const from = found?.afterHoles ?? 0;
-  const lastGood = rechecks.findLast(({ verdict }) => verdict === 'good')?.afterHoles ?? from;
+  // A good look later does not mend the holes before it: once bad, the cage is set anew.
+  const badAt = rechecks.findIndex(({ verdict }) => verdict !== 'good');
+  const bad = rechecks[badAt];
   const lastLook = last?.afterHoles ?? from;
   const nextAfter = lastLook + recheckEvery;
   const cut = Math.max(holes, lastLook);
-  if (last && last.verdict !== 'good') {
+  if (bad && bad.verdict !== 'good') {
+    const lastGood = rechecks[badAt - 1]?.afterHoles ?? from;
     const suspect = asRanges(
-      Array.from({ length: last.afterHoles - lastGood }, (_, index) => lastGood + index + 1)
+      Array.from({ length: cut - lastGood }, (_, index) => lastGood + index + 1)
     );
     return {
-      state: last.verdict,
+      state: bad.verdict,
       holes: cut,
       nextAfter,
       suspect,
-      say: badly(last, suspect)
+      say: badly(bad, suspect)
     };
   }
   return cut >= nextAfter

@@ -12,12 +12,12 @@ export interface RememberedSetting {
   state: SettingState;
 }
 
-/** Finished at a real bench, not withdrawn, and its last re-check was good. */
+/** Finished at a real bench, not withdrawn, and no re-check was bad. */
 export const isTrusted = ({ found, withdrawn, rechecks, practice }: SettingState): boolean =>
   found !== null &&
   !practice &&
   withdrawn === null &&
-  (rechecks.at(-1)?.verdict ?? 'good') === 'good';
+  rechecks.every(({ verdict }) => verdict === 'good');
 
 /**
  * The latest trusted setting of a cage for the same rivet, seat and limits in a sheet as thick.

@@ -134,6 +134,11 @@ describe('re-checks while working', () => {
     const deep = status(20, recheck(10, 0.001), recheck(20, -0.0004));
     expect(deep).toMatchObject({ state: 'too-deep', suspect: '11–20' });
     expect(deep.say).toMatch(/cannot be undone.*11–20/);
+    // holes cut after it are suspect too, and a good look later mends none of them
+    expect(status(23, recheck(10, 0.001), recheck(20, -0.0004), recheck(22, 0.001))).toMatchObject({
+      state: 'too-deep',
+      suspect: '11–23'
+    });
     expect(status(3, recheck(3, 0.0026))).toMatchObject({ state: 'proud', suspect: '1–3' });
     // the limits themselves are good
     expect(status(3, recheck(3, 0.002)).state).toBe('good');

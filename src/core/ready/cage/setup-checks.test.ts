@@ -94,6 +94,14 @@ describe('between which readings a cut is good', () => {
     expect(band({ targetIn: 0.0005 })).toMatchObject({ targetIn: 0.0005 });
   });
 
+  it('asks for the dimpled sheets where a dimpled scrap lies in the cut', () => {
+    const read = CageSetup.safeParse(setupOf({ seat: 'dimpled-scrap' }));
+    expect(read.error?.issues[0]).toMatchObject({ path: ['skinIn'] });
+    expect(CageSetup.safeParse(setupOf({ seat: 'dimpled-scrap', skinIn: 0.02 })).success).toBe(
+      true
+    );
+  });
+
   it('reads a setup as typed', () => {
     const read = CageSetup.safeParse({
       ...setupOf(),

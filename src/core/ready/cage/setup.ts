@@ -15,28 +15,39 @@ export const RecheckEvery = z
   .min(1, 'a re-check comes after one hole at the earliest')
   .max(500, 'a re-check comes after 500 holes at the latest');
 
-export const CageSetup = z.strictObject({
-  dash: Dash,
-  /** what lies in the trial cut while it is measured */
-  seat: z.enum(['rivet', 'dimpled-scrap']),
-  /** the sheet that will be cut */
-  sheetIn: thicknessIn,
-  material: z.string().trim().max(40).default(''),
-  /** the dimpled sheets above it, together; null where the rivet itself lies in the cut */
-  skinIn: thicknessIn.nullable(),
-  holeIn: lengthIn('the hole', { least: 0.08, most: 0.5 }),
-  couponIn: thicknessIn,
-  couponMaterial: z.string().trim().max(40).default(''),
-  backingIn: lengthIn('the backing', { least: 0, most: 12 }),
-  /** film left on the coupon; it raises every reading */
-  filmIn: lengthIn('the film', { least: 0, most: 0.1 }),
-  school: FlushnessSchool,
-  /** null: the middle of the limits */
-  targetIn: lengthIn('the target', { least: -FURTHEST_TARGET_IN, most: FURTHEST_TARGET_IN })
-    .nullable()
-    .default(null),
-  recheckEvery: RecheckEvery
-});
+export const CageSetup = z
+  .strictObject({
+    dash: Dash,
+    /** what lies in the trial cut while it is measured */
+    seat: z.enum(['rivet', 'dimpled-scrap']),
+    /** the sheet that will be cut */
+    sheetIn: thicknessIn,
+    material: z.string().trim().max(40).default(''),
+    /** the dimpled sheets above it, together; null where the rivet itself lies in the cut */
+    skinIn: thicknessIn.nullable(),
+    holeIn: lengthIn('the hole', { least: 0.08, most: 0.5 }),
+    couponIn: thicknessIn,
+    couponMaterial: z.string().trim().max(40).default(''),
+    backingIn: lengthIn('the backing', { least: 0, most: 12 }),
+    /** film left on the coupon; it raises every reading */
+    filmIn: lengthIn('the film', { least: 0, most: 0.1 }),
+    school: FlushnessSchool,
+    /** null: the middle of the limits */
+    targetIn: lengthIn('the target', { least: -FURTHEST_TARGET_IN, most: FURTHEST_TARGET_IN })
+      .nullable()
+      .default(null),
+    recheckEvery: RecheckEvery
+  })
+  .superRefine(({ seat, skinIn }, context) => {
+    // Without it the cut would be reckoned a nest too shallow.
+    if (seat === 'dimpled-scrap' && skinIn === null)
+      context.addIssue({
+        code: 'custom',
+        path: ['skinIn'],
+        message:
+          'a dimpled scrap lies in the cut: say how thick the dimpled sheets above it are, together'
+      });
+  });
 /** What a cage is set for: rivet, sheet, coupon and how flush. Lengths in inches. */
 export type CageSetup = z.output<typeof CageSetup>;
 /** The same as typed. */

@@ -71,6 +71,9 @@
     </div>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <div class="side" role="region" aria-label="Trials" tabindex="0">
+      {#if desk.refusal !== ''}
+        <Notice level="stop" title="Not taken" text={desk.refusal} />
+      {/if}
       {#if desk.outbox.refusal !== ''}
         <Notice level="attention" title="Not stored" text={desk.outbox.refusal} />
       {/if}

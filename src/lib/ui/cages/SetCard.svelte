@@ -39,14 +39,13 @@
   function recheck(event: SubmitEvent): void {
     event.preventDefault();
     if (!flush.success || !Number.isInteger(holes)) return;
-    desk.add({ kind: 'recheck', afterHoles: holes, flushnessIn: flush.data, from: 'typed' });
-    desk.clear('recheck', 'holes');
+    if (desk.add({ kind: 'recheck', afterHoles: holes, flushnessIn: flush.data, from: 'typed' }))
+      desk.clear('recheck', 'holes');
   }
   let why = $state('');
   function withdraw(event: SubmitEvent): void {
     event.preventDefault();
-    if (why.trim() !== '') desk.add({ kind: 'withdrawn', why: why.trim() });
-    why = '';
+    if (why.trim() !== '' && desk.add({ kind: 'withdrawn', why: why.trim() })) why = '';
   }
 </script>
 

@@ -43,7 +43,7 @@
   function record(event: SubmitEvent): void {
     event.preventDefault();
     if (!clicks.success || !flush.success) return;
-    desk.add({
+    const kept = desk.add({
       kind: 'reading',
       clicks: clicks.data,
       flushnessIn: flush.data,
@@ -51,6 +51,7 @@
       cameUp: turnedBack && cameUp,
       ring
     });
+    if (!kept) return;
     desk.clear('flush', 'clicks');
     ring = cameUp = false;
     sent = null;

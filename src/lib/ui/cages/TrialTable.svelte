@@ -26,7 +26,7 @@
   function strike(event: SubmitEvent): void {
     event.preventDefault();
     if (striking === null || why.trim() === '') return;
-    desk.add({ kind: 'struck', reading: striking, why: why.trim() });
+    if (!desk.add({ kind: 'struck', reading: striking, why: why.trim() })) return;
     striking = null;
     why = '';
   }
