@@ -1,10 +1,13 @@
 /** The countersink cages of the made-up shop: everything here is invented. */
 import { randomUUID } from 'node:crypto';
+import type { Unstamped } from '../src/core/events/stream.ts';
 import type { Cage } from '../src/core/ready/cage/cage.ts';
 import type { CageMove } from '../src/core/ready/cage/setting.ts';
 import type { CageSetup } from '../src/core/ready/cage/setup.ts';
 import type { Database } from '../src/lib/server/db/connect.ts';
-import { addCage, beginSetting, recordCageMoves } from '../src/lib/server/services/cages.ts';
+import { cageEvents } from '../src/lib/server/events/cage-events.ts';
+import { recordMoves, type Sender } from '../src/lib/server/events/record.ts';
+import { addCage, beginSetting } from '../src/lib/server/services/cages.ts';
 import { cageTaskOf } from '../src/lib/server/services/cage-tasks.ts';
 import { must } from './must.ts';
 
@@ -59,8 +62,8 @@ const ROOT: CageSetup = {
 const DAY_MS = 24 * 3600 * 1000;
 const TRIAL_MS = 3 * 60_000;
 
-type Loose<T> = T extends unknown ? Omit<T, 'id' | 'at'> : never;
-const reading = (clicks: number, flushnessIn: number): Loose<CageMove> => ({
+type Loose = Unstamped<CageMove>;
+const reading = (clicks: number, flushnessIn: number): Loose => ({
   kind: 'reading',
   clicks,
   flushnessIn,
@@ -68,7 +71,7 @@ const reading = (clicks: number, flushnessIn: number): Loose<CageMove> => ({
   cameUp: false,
   ring: false
 });
-const recheck = (afterHoles: number, flushnessIn: number): Loose<CageMove> => ({
+const recheck = (afterHoles: number, flushnessIn: number): Loose => ({
   kind: 'recheck',
   afterHoles,
   flushnessIn,
@@ -78,22 +81,22 @@ const recheck = (afterHoles: number, flushnessIn: number): Loose<CageMove> => ({
 /** Two cages: one set and re-checked, one set last week and being set again for a joint. */
 export async function seedDemoCages(
   database: Database,
-  personId: string,
+  person: Sender,
   flushLapId: string
 ): Promise<void> {
   const now = Date.now();
   const add = async (cage: Cage): Promise<string> =>
-    must(await addCage(database, cage, randomUUID(), personId));
+    must(await addCage(database, cage, randomUUID(), person.id));
   const set = async (
     cageId: string,
     setup: CageSetup,
     daysAgo: number,
-    moves: Loose<CageMove>[],
+    moves: Loose[],
     step: { jointId: string; key: string } | null = null,
     work = ''
   ): Promise<void> => {
     const id = must(
-      await beginSetting(database, cageId, { id: randomUUID(), setup, step, work }, personId)
+      await beginSetting(database, cageId, { id: randomUUID(), setup, step, work }, person.id)
     );
     const begun = now - daysAgo * DAY_MS - moves.length * TRIAL_MS;
     const sent = moves.map((move, index): CageMove => ({
@@ -101,7 +104,7 @@ export async function seedDemoCages(
       id: randomUUID(),
       at: new Date(begun + index * TRIAL_MS).toISOString()
     }));
-    must(await recordCageMoves(database, id, sent, personId));
+    must(await recordMoves(database, cageEvents, id, sent, person));
   };
 
   const four = await add(CAGES.four);

@@ -5,14 +5,16 @@ import { newJoint } from '../src/core/joint/new-joint.ts';
 import { newSheet } from '../src/core/joint/sheets.ts';
 import { DEFAULT_PROFILE } from '../src/core/rules/profile.ts';
 import type { StockMove } from '../src/core/stock/stock.ts';
+import type { CheckedHead } from '../src/core/check/hole-events.ts';
 import type { SeenFlag } from '../src/core/check/findings.ts';
 import type { Database } from '../src/lib/server/db/connect.ts';
-import { recordHead } from '../src/lib/server/services/hole-events.ts';
+import { holeEvents } from '../src/lib/server/events/hole-events.ts';
+import { recordMoves } from '../src/lib/server/events/record.ts';
+import { stockEvents } from '../src/lib/server/events/stock-events.ts';
 import { issueJoint, latestIssue } from '../src/lib/server/services/issues.ts';
 import { addJob } from '../src/lib/server/services/jobs.ts';
 import { addJoint } from '../src/lib/server/services/joints.ts';
 import { addPerson } from '../src/lib/server/services/people.ts';
-import { moveStock } from '../src/lib/server/services/stock.ts';
 import { addProfile } from '../src/lib/server/services/profiles.ts';
 import { seedDemoCages } from './demo-cages.ts';
 import { must } from './must.ts';
@@ -254,23 +256,17 @@ export async function seedDemoData(database: Database): Promise<boolean> {
   const issue = await latestIssue(database, lap);
   if (!issue) throw new Error('demo data: the issue just made is not there');
   const started = Date.now() - MEASURED.length * MINUTES_BETWEEN_HEADS * 60_000;
-  for (const [index, [hole, diameterIn, heightIn, flags]] of MEASURED.entries())
-    must(
-      await recordHead(
-        database,
-        issue.id,
-        {
-          id: randomUUID(),
-          hole,
-          at: new Date(started + index * MINUTES_BETWEEN_HEADS * 60_000).toISOString(),
-          diameterIn,
-          heightIn,
-          flags
-        },
-        ilse.id
-      )
-    );
-  must(await moveStock(database, stockOf(started), ilse.id));
-  await seedDemoCages(database, ilse.id, root);
+  const heads = MEASURED.map(([hole, diameterIn, heightIn, flags], index): CheckedHead => ({
+    id: randomUUID(),
+    kind: 'checked',
+    hole,
+    at: new Date(started + index * MINUTES_BETWEEN_HEADS * 60_000).toISOString(),
+    diameterIn,
+    heightIn,
+    flags
+  }));
+  must(await recordMoves(database, holeEvents, issue.id, heads, ilse));
+  must(await recordMoves(database, stockEvents, null, stockOf(started), ilse));
+  await seedDemoCages(database, ilse, root);
   return true;
 }

@@ -3,7 +3,7 @@ import { closeDatabase, database } from '$lib/server/database';
 import { benches } from '$lib/server/devices/bench-hub';
 import { log } from '$lib/server/log';
 import { refuseForeignChange } from '$lib/server/own-origin';
-import { listPeople } from '$lib/server/services/people';
+import { personOf } from '$lib/server/services/people';
 
 process.on('sveltekit:shutdown', () => void closeDatabase());
 // The server ends once its last answer has; a stream of gauge lines would never end by itself.
@@ -27,9 +27,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 
   locals.database = database;
   const personId = cookies.get('person');
-  locals.person = personId
-    ? ((await listPeople(database())).find((person) => person.id === personId) ?? null)
-    : null;
+  locals.person = personId ? await personOf(database(), personId) : null;
 
   const mode = cookies.get('mode') === 'dark' ? 'dark' : 'light';
   const response = await resolve(event, {

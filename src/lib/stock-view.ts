@@ -1,5 +1,3 @@
-import type { StockEvent } from '../core/stock/stock.ts';
-
 /** A bin as the Stock page shows it. */
 export interface BinView {
   id: string;
@@ -8,6 +6,4 @@ export interface BinView {
   place: string;
   cold: boolean;
   count: number;
-  /** the newest first */
-  events: StockEvent[];
 }

@@ -8,9 +8,7 @@ import {
   addCage,
   beginSetting,
   getSetting,
-  listCages,
-  recordCageMoves,
-  type NewSetting
+  listCages
 } from '../../src/lib/server/services/cages.ts';
 import {
   cagesOfSteps,
@@ -23,11 +21,13 @@ import { listJoints } from '../../src/lib/server/services/joint-summaries.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
-import { recordReady } from '../../src/lib/server/services/ready.ts';
+import type { NewSetting } from '../../src/lib/api/cages.ts';
+import type { Unstamped } from '../../src/core/events/stream.ts';
 import { cageOf, setupOf } from '../support/cages.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
 import { pdfText } from './pdf-text.ts';
+import { recordCageMoves, recordReady } from './record.ts';
 import { valueOf } from './value-of.ts';
 
 const database = useDatabase();
@@ -37,8 +37,7 @@ let joint = '';
 const AT = '2026-11-23T09:00:00.000Z';
 const STEP = 'countersink-0-0';
 
-type Loose<T> = T extends unknown ? Omit<T, 'id' | 'at'> : never;
-const moveOf = (move: Loose<CageMove>): CageMove => ({ ...move, id: randomUUID(), at: AT });
+const moveOf = (move: Unstamped<CageMove>): CageMove => ({ ...move, id: randomUUID(), at: AT });
 const reading = (clicks: number, flushnessIn: number) =>
   moveOf({ kind: 'reading', clicks, flushnessIn, from: 'typed', cameUp: false, ring: false });
 const finished = () => moveOf({ kind: 'finished', afterHoles: 0 });
@@ -136,13 +135,13 @@ describe('a setting', () => {
       ['reading', 'Odile Marn'],
       ['finished', 'Odile Marn']
     ]);
-    expect(events.at(-1)?.found).toMatchObject({ clicks: 9, deepestIn: 0.0012, holes: 3 });
+    expect(events.at(-1)?.frozen).toMatchObject({ clicks: 9, deepestIn: 0.0012, holes: 3 });
     expect(await record(setting, { ...a, clicks: 4 } as CageMove)).toMatchObject({
       reason: 'conflict'
     });
-    await expect(database().sequelize.query('update cage_events set found = null')).rejects.toThrow(
-      /never changed or removed/
-    );
+    await expect(
+      database().sequelize.query('update cage_events set frozen = null')
+    ).rejects.toThrow(/never changed or removed/);
   });
 
   it('is finished by one of two hands only', async () => {
@@ -203,6 +202,7 @@ describe('a joint’s own step', () => {
     const tick = (hole: number | null, done = true): ReadyMove => ({
       id: randomUUID(),
       at: AT,
+      kind: 'ticked',
       step: STEP,
       hole,
       of: 8,
@@ -223,7 +223,7 @@ describe('a joint’s own step', () => {
     const setting = await begun({}, { jointId: joint, key: STEP });
     valueOf(await record(setting, ...agreeing(14), finished()));
     // all eight are ticked off by now, and a look is wanted every ten
-    const words = async () => (await cagesOfSteps(database(), joint)).get(STEP);
+    const words = async () => (await cagesOfSteps(database(), [joint])).get(joint)?.get(STEP);
     expect(await words()).toMatchObject({
       words: 'Cage two, no. 7: flush at 14 clicks',
       status: { state: 'good', nextAfter: 10 }

@@ -3,19 +3,19 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import type { EnteredJoint } from '../../src/core/joint/kinds.ts';
 import { predictedHeadIn3 } from '../../src/core/joint/issue.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
-import { recordHead } from '../../src/lib/server/services/hole-events.ts';
 import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint, getJoint, setJointProfile } from '../../src/lib/server/services/joints.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import {
   addProfile,
-  currentProfileId,
+  currentProfile,
   listProfiles,
   saveProfile
 } from '../../src/lib/server/services/profiles.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
+import { recordHead } from './record.ts';
 import { valueOf } from './value-of.ts';
 
 const database = useDatabase();
@@ -109,7 +109,7 @@ describe('issuing joints of every kind', () => {
     expect(sizes).toEqual(new Set([4, 5]));
     const [first, last] = [issue?.holes[0], issue?.holes.at(-1)];
     const judge = async (hole: number) =>
-      valueOf(await recordHead(database(), issue?.id ?? '', reading(hole), person)).judged
+      valueOf(await recordHead(database(), issue?.id ?? '', reading(hole), person)).frozen
         .diameterD;
     // 0.19 over 5/32 and over 1/8
     expect(await judge(first?.number ?? 0)).toBeCloseTo(1.216, 9);
@@ -141,7 +141,7 @@ describe('rule profiles', () => {
     expect(saved.version).toBe(2);
     const stale = await saveProfile(database(), { rules, note: 'again' }, person);
     expect(stale.ok ? '' : stale.message).toMatch(/at version 2 by now, not 1/);
-    expect(await currentProfileId(database())).toBe(saved.id);
+    expect((await currentProfile(database()))?.id).toBe(saved.id);
     const [newest, first] = await listProfiles(database());
     expect(newest).toMatchObject({
       rules: { version: 2, diameter: 'thinnest' },

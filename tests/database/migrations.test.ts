@@ -3,11 +3,11 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
 import { firstTables } from '../../src/lib/server/db/migrations/0001-first-tables.ts';
-import { eventsOfIssue, recordHead } from '../../src/lib/server/services/hole-events.ts';
 import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
 import { listJobs } from '../../src/lib/server/services/jobs.ts';
 import { getJoint, saveJoint } from '../../src/lib/server/services/joints.ts';
 import { makeDatabase } from './database.ts';
+import { eventsOfIssue, recordHead } from './record.ts';
 
 let database: Database;
 let drop: () => Promise<void>;
@@ -109,7 +109,8 @@ beforeAll(async () => {
     '0002-kinds-of-joint',
     '0003-stock',
     '0004-make-ready',
-    '0005-cages'
+    '0005-cages',
+    '0006-one-event-stream'
   ]);
 });
 afterAll(async () => {
@@ -163,7 +164,7 @@ it('an older issue is read and checked on: every hole of its one size, none held
   };
   expect(await recordHead(database, ids.issue, checked, ids.person)).toMatchObject({
     ok: true,
-    value: { judged: { verdict: 'accept' } }
+    value: { frozen: { verdict: 'accept' } }
   });
   expect(await eventsOfIssue(database, ids.issue)).toHaveLength(1);
 });

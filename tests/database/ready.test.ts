@@ -10,7 +10,6 @@ import { addPerson } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import {
   readyEvents,
-  recordReady,
   setShopFigures,
   shopFigures,
   timedWorks
@@ -18,6 +17,7 @@ import {
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
 import { pdfText } from './pdf-text.ts';
+import { recordReady } from './record.ts';
 import { valueOf } from './value-of.ts';
 
 const database = useDatabase();
@@ -27,6 +27,7 @@ let joint = '';
 const tick = (change: Partial<ReadyMove> = {}): ReadyMove => ({
   id: randomUUID(),
   at: '2026-11-20T09:00:00.000Z',
+  kind: 'ticked',
   step: 'pilot',
   hole: null,
   of: 24,
@@ -72,7 +73,7 @@ describe('ticks before driving', () => {
       reason: 'not-found'
     });
     expect(await readyEvents(database(), joint)).toHaveLength(2);
-    await expect(database().sequelize.query('delete from ready_events')).rejects.toThrow(
+    await expect(database().sequelize.query('delete from step_events')).rejects.toThrow(
       /never changed or removed/
     );
   });

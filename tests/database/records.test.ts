@@ -4,13 +4,13 @@ import type { EnteredOf } from '../../src/core/joint/kinds.ts';
 import { newJoint as blank } from '../../src/core/joint/new-joint.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
-import { eventsOfIssue, recordHead } from '../../src/lib/server/services/hole-events.ts';
 import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
 import { addJob, getJob, listJobs } from '../../src/lib/server/services/jobs.ts';
 import { addJoint, getJoint, saveJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import { useDatabase } from './database.ts';
+import { eventsOfIssue, recordHead } from './record.ts';
 import { valueOf } from './value-of.ts';
 import { newSheet } from '../../src/core/joint/sheets';
 
@@ -180,14 +180,14 @@ describe('issuing and checking', () => {
     // 1.17 D wide under 1.30, 0.85 D high: stopped early
     expect(valueOf(await send())).toMatchObject({
       by: 'Odile Marn',
-      judged: { verdict: 'drive-more' }
+      frozen: { verdict: 'drive-more' }
     });
     await Promise.all([send(), send()]);
     expect(await eventsOfIssue(database(), issue?.id ?? '')).toHaveLength(1);
     expect(
       await recordHead(database(), issue?.id ?? '', { ...checked, heightIn: 0.05 }, mechanic)
     ).toMatchObject({ ok: false, reason: 'conflict' });
-    await expect(database().sequelize.query('update hole_events set hole = 6')).rejects.toThrow(
+    await expect(database().sequelize.query("update hole_events set kind = 'x'")).rejects.toThrow(
       /never changed/
     );
     await expect(database().sequelize.query('delete from hole_events')).rejects.toThrow(
@@ -213,9 +213,11 @@ describe('issuing and checking', () => {
     const slipped = await recordHead(database(), issue, checked, mechanic);
     expect(slipped.ok ? '' : slipped.message).toMatch(/decimal point slip/);
     expect(await recordHead(database(), issue, { ...checked, hole: 999 }, mechanic)).toMatchObject({
-      reason: 'not-found'
+      reason: 'not-possible',
+      message: 'there is no hole 999 in this issue'
     });
-    expect(await recordHead(database(), issue, checked, randomUUID())).toMatchObject({
+    const good = { ...checked, diameterIn: 0.14 };
+    expect(await recordHead(database(), issue, good, randomUUID())).toMatchObject({
       reason: 'not-found'
     });
     expect(await eventsOfIssue(database(), issue)).toEqual([]);

@@ -76,7 +76,7 @@ export const test = base.extend<object, { app: App }>({
       const app: App = {
         url,
         async start() {
-          running = spawn('node', ['build/index.js'], {
+          running = spawn('node', ['.build/scripts/serve.js'], {
             env: {
               ...process.env,
               HOST: '127.0.0.1',

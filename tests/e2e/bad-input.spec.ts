@@ -53,6 +53,7 @@ test('of two tabs the second is refused, told what changed, and loses nothing', 
   await saved(page);
   const other = await context.newPage();
   await other.goto(page.url());
+  await other.locator('html[data-awake]').waitFor({ state: 'attached' });
   await other.getByLabel('Joint width').fill('9');
   await saved(other);
 

@@ -10,7 +10,7 @@ const event = (hole: number, diameterIn: number, verdict: 'accept' | 'drive-more
   heightIn: 0.06,
   flags: [],
   by: 'Ilse',
-  judged: { verdict, findings: [], diameterD: diameterIn / 0.125, heightD: 0.48 }
+  frozen: { verdict, findings: [], diameterD: diameterIn / 0.125, heightD: 0.48 }
 });
 
 describe('where the holes stand', () => {

@@ -1,24 +1,24 @@
 import { z } from 'zod';
-import { DrivenHeadResult } from './driven-head.ts';
+import { notPossible } from '../answer.ts';
+import { defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
+import type { Issue } from '../joint/issue.ts';
+import { readInput } from '../schema/read.ts';
+import { drivenHead, DrivenHeadResult } from './driven-head.ts';
 import { HeadReading, headVolumeIn3 } from './head-report.ts';
 
 /** What a client sends when a head was measured. The id is made by the client, so a repeat is stored once. */
 export const CheckedHead = z.strictObject({
-  id: z.uuid('an event carries an id made by its sender'),
+  ...MOVE_STAMP,
+  kind: z.literal('checked'),
   hole: z.int().min(1),
-  at: z.iso.datetime({ offset: true }),
   diameterIn: HeadReading.shape.diameterIn,
   heightIn: HeadReading.shape.heightIn,
   flags: HeadReading.shape.flags
 });
 export type CheckedHead = z.output<typeof CheckedHead>;
 
-/** A stored event of one hole: the reading as sent and the verdict the server gave it. */
-export interface HoleEvent extends CheckedHead {
-  kind: 'checked';
-  by: string;
-  judged: DrivenHeadResult;
-}
+/** A stored event of one hole: the reading as sent and, frozen with it, the verdict that the server gave. */
+export type HoleEvent = Recorded<CheckedHead, DrivenHeadResult>;
 
 /** Where one hole stands now. */
 export interface HoleState {
@@ -34,10 +34,14 @@ export interface HoleState {
  */
 export function holeStates(
   holes: readonly number[],
-  events: readonly HoleEvent[]
+  events: readonly HoleEvent[],
+  from: ReadonlyMap<number, HoleState> = new Map()
 ): Map<number, HoleState> {
   const states = new Map(
-    holes.map((hole): [number, HoleState] => [hole, { hole, last: null, looks: 0 }])
+    holes.map((hole): [number, HoleState] => [
+      hole,
+      from.get(hole) ?? { hole, last: null, looks: 0 }
+    ])
   );
   for (const event of events) {
     const state = states.get(event.hole);
@@ -55,3 +59,37 @@ export const lastVolumesIn3 = (
     const last = states.get(hole)?.last;
     return last ? [headVolumeIn3(last.diameterIn, last.heightIn)] : [];
   });
+
+/** The measured heads of an issue. A verdict rests on the issue's own frozen facts, never on heads before it. */
+export const holeStream = defineStream<
+  Pick<Issue, 'facts' | 'holes' | 'heldOpen'>,
+  CheckedHead,
+  DrivenHeadResult,
+  Map<number, HoleState>
+>({
+  name: 'hole',
+  Move: CheckedHead,
+  Frozen: DrivenHeadResult,
+  follow({ facts, holes, heldOpen }, _, { hole: number, diameterIn, heightIn, flags }) {
+    const open = heldOpen.find((hole) => hole.number === number);
+    if (open)
+      return notPossible('hole', `hole ${number} is held open (${open.reason}): it gets no rivet`);
+    const hole = holes.find((one) => one.number === number);
+    if (!hole) return notPossible('hole', `there is no hole ${number} in this issue`);
+    const { limits } = facts;
+    const reading = readInput(HeadReading, {
+      dash: hole.dash,
+      limits,
+      diameterIn,
+      heightIn,
+      flags
+    });
+    return reading.ok ? drivenHead(reading.value) : reading;
+  },
+  project: ({ holes }, events, from) =>
+    holeStates(
+      holes.map(({ number }) => number),
+      events,
+      from
+    )
+});

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { operationTime } from './operations';
-import { readyProgress, type ReadyEvent } from './progress';
+import { readyProgress as progressOf, stepStream, type ReadyEvent } from './progress';
 import type { ReadyStep } from './step-list';
 
 const step = (key: string, count: number, minutes: number, holes: number[] = []): ReadyStep => ({
@@ -22,13 +22,17 @@ let made = 0;
 const tick = (of: string, hole: number | null, done = true, count = 4): ReadyEvent => ({
   id: `0a52f3f2-07c2-4ce2-8f52-${String((made += 1)).padStart(12, '0')}`,
   at: `2026-11-20T09:0${made % 10}:00Z`,
+  kind: 'ticked',
   step: of,
   hole,
   of: count,
   done,
   timed: null,
-  by: 'Odile Marn'
+  by: 'Odile Marn',
+  frozen: null
 });
+const readyProgress = (steps: ReadyStep[], events: ReadyEvent[]) =>
+  progressOf(steps, stepStream.project(null, events));
 const shares = (...events: ReadyEvent[]) =>
   readyProgress(STEPS, events).steps.map(({ share, done }) => (done ? 'done' : share));
 

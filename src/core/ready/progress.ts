@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
 import { OperationKey } from './operations.ts';
 import type { ReadyStep } from './step-list.ts';
 
@@ -7,8 +8,8 @@ export const LONGEST_WORK_S = 24 * 3600;
 
 /** What a page sends when a step, or one hole of it, was ticked off or taken back. A repeat is stored once by its id. */
 export const ReadyMove = z.strictObject({
-  id: z.uuid('an event carries an id made by its sender'),
-  at: z.iso.datetime({ offset: true }),
+  ...MOVE_STAMP,
+  kind: z.literal('ticked'),
   step: z.string().min(1).max(60),
   /** null: the step as a whole */
   hole: z.int().min(1).nullable(),
@@ -26,9 +27,7 @@ export const ReadyMove = z.strictObject({
 });
 export type ReadyMove = z.output<typeof ReadyMove>;
 
-export interface ReadyEvent extends ReadyMove {
-  by: string;
-}
+export type ReadyEvent = Recorded<ReadyMove, null>;
 
 /** Where one step stands. */
 export interface StepProgress {
@@ -44,9 +43,17 @@ export interface StepProgress {
 }
 
 /** Ticks of one step that stand: the last one for the whole, and holes one by one. */
-function standing(events: readonly ReadyEvent[]): { whole: ReadyEvent | null; holes: Set<number> } {
-  let whole: ReadyEvent | null = null;
-  const holes = new Set<number>();
+export interface Standing {
+  whole: ReadyEvent | null;
+  holes: ReadonlySet<number>;
+  last: ReadyEvent | null;
+}
+
+const NOTHING_TICKED: Standing = { whole: null, holes: new Set(), last: null };
+
+function standing(events: readonly ReadyEvent[], from: Standing = NOTHING_TICKED): Standing {
+  let { whole } = from;
+  const holes = new Set(from.holes);
   for (const event of events) {
     if (event.hole === null) {
       whole = event.done ? event : null;
@@ -57,22 +64,47 @@ function standing(events: readonly ReadyEvent[]): { whole: ReadyEvent | null; ho
       whole = null;
     }
   }
-  return { whole, holes };
+  return { whole, holes, last: events.at(-1) ?? from.last };
 }
 
-/** How many holes of a step are ticked off, by its events alone. */
-export function tickedHoles(events: readonly ReadyEvent[]): number {
-  const { whole, holes } = standing(events);
+/** Where every step stands that was ever ticked, by its key. */
+export type StepStandings = ReadonlyMap<string, Standing>;
+
+/** Ticks before driving. Any may follow on any: what a step is worth is judged against the joint as it is now. */
+export const stepStream = defineStream<unknown, ReadyMove, null, StepStandings>({
+  name: 'step',
+  Move: ReadyMove,
+  Frozen: z.null(),
+  follow: () => ({ ok: true, result: null, work: [] }),
+  project: (_, events, from) => standingsOf(events, from)
+});
+
+function standingsOf(
+  events: readonly ReadyEvent[],
+  from: StepStandings = new Map()
+): StepStandings {
+  const byStep = new Map<string, ReadyEvent[]>();
+  for (const event of events) {
+    const own = byStep.get(event.step);
+    if (own) own.push(event);
+    else byStep.set(event.step, [event]);
+  }
+  const standings = new Map(from);
+  for (const [step, own] of byStep) standings.set(step, standing(own, from.get(step)));
+  return standings;
+}
+
+/** How many holes of a step are ticked off, by its ticks alone. */
+export function tickedHoles({ whole, holes }: Standing = NOTHING_TICKED): number {
   return whole?.of ?? holes.size;
 }
 
-function progressOf(step: ReadyStep, events: readonly ReadyEvent[]): StepProgress {
-  const { whole, holes } = standing(events);
+function progressOf(step: ReadyStep, stands: Standing = NOTHING_TICKED): StepProgress {
+  const { whole, holes, last } = stands;
   const own = new Set(step.holes.filter((hole) => holes.has(hole)));
   const changed = whole !== null && whole.of !== step.count;
   const allHoles = step.holes.length > 0 && own.size === step.holes.length;
   const done = (whole !== null && !changed) || allHoles;
-  const last = events.at(-1);
   return {
     key: step.key,
     done,
@@ -93,14 +125,12 @@ export interface ReadyProgress {
   allMinutes: number;
 }
 
-/** Projects ticks onto the step list; events in the order they were recorded. */
+/** What the ticks of a joint say of its steps as they are now. */
 export function readyProgress(
   steps: readonly ReadyStep[],
-  events: readonly ReadyEvent[]
+  standings: StepStandings
 ): ReadyProgress {
-  const byStep = new Map<string, ReadyEvent[]>();
-  for (const event of events) byStep.set(event.step, [...(byStep.get(event.step) ?? []), event]);
-  const progress = steps.map((step) => progressOf(step, byStep.get(step.key) ?? []));
+  const progress = steps.map((step) => progressOf(step, standings.get(step.key)));
   const allMinutes = steps.reduce((sum, { minutes }) => sum + minutes, 0);
   const leftMinutes = steps.reduce(
     (sum, { minutes }, at) => sum + minutes * (1 - (progress[at]?.share ?? 0)),

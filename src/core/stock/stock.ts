@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { notPossible } from '../answer.ts';
+import { defineStream, MOVE_STAMP, type Recorded, type Unstamped } from '../events/stream.ts';
 import { partNumber } from '../stack/part-number.ts';
 
 /** Nobody counts more rivets than this into one bin. */
@@ -19,8 +21,7 @@ export const StockPart = z.string().transform((text, context) => {
 });
 
 const common = {
-  id: z.uuid('an event carries an id made by its sender'),
-  at: z.iso.datetime({ offset: true }),
+  ...MOVE_STAMP,
   note: z.string().trim().max(120, 'a note is at most 120 characters').default('')
 };
 
@@ -57,28 +58,46 @@ export const StockMove = z.discriminatedUnion('kind', [
 /** What a page sends when rivets came in, went out or were counted. A repeat is stored once by its id. */
 export type StockMove = z.output<typeof StockMove>;
 
-type Without<T> = T extends unknown ? Omit<T, 'id' | 'at'> : never;
 /** A movement before its sender has given it an id and an instant. */
-export type NewMove = Without<StockMove>;
+export type NewMove = Unstamped<StockMove>;
 
 /** A stored movement of one bin. `counted` sets what is there, the others add and take. */
-export interface StockEvent {
-  id: string;
-  kind: StockMove['kind'];
-  count: number;
-  jobId: string | null;
-  note: string;
-  at: string;
-  by: string;
-}
+export type StockEvent = Recorded<StockMove, null>;
 
 /** @returns what is in a bin after its events, in the order they were recorded */
-export const balanceOf = (events: readonly Pick<StockEvent, 'kind' | 'count'>[]): number =>
+export const balanceOf = (
+  events: readonly Pick<StockEvent, 'kind' | 'count'>[],
+  from = 0
+): number =>
   events.reduce(
     (held, { kind, count: moved }) =>
       kind === 'counted' ? moved : kind === 'received' ? held + moved : held - moved,
-    0
+    from
   );
+
+/** A bin as movements are held against it. */
+export type Bin = BinName & { cold: boolean };
+
+/** What comes into, goes out of and is counted in one bin; its state is what is there. */
+export const stockStream = defineStream<Bin, StockMove, null, number>({
+  name: 'stock',
+  Move: StockMove,
+  Frozen: z.null(),
+  follow({ partNumber: part, lot, cold }, held, move) {
+    if (move.kind === 'received' && move.cold !== cold)
+      return notPossible(
+        'cold',
+        `lot ${lot} of ${part} is kept ${cold ? 'cold' : 'as received'}: a bin is one or the other`
+      );
+    if (move.kind === 'issued' && move.count > held)
+      return notPossible(
+        'count',
+        `${move.count} cannot go out: ${held} of ${part} lot ${lot} are left; count the bin if that is wrong`
+      );
+    return { ok: true, result: null, work: [] };
+  },
+  project: (_, events, from = 0) => balanceOf(events, from)
+});
 
 /** Rivets by part number, bins together. */
 export function onHandByPart(

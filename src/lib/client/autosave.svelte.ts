@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import type { Difference } from '$core/joint/differences.ts';
 import { EnteredJoint } from '$core/joint/kinds.ts';
+import { saveJointAt, type Stale } from '$lib/api/joints.ts';
+import { call } from './call';
 import { Kept } from './kept';
-import { messageOf, send } from './send';
 
 /** What is saved of a joint. */
 export interface JointDocument {
@@ -10,20 +10,7 @@ export interface JointDocument {
   definition: EnteredJoint;
 }
 
-const Theirs = z.object({
-  revision: z.int(),
-  title: z.string(),
-  definition: EnteredJoint,
-  savedBy: z.string().nullable(),
-  changes: z.array(z.object({ path: z.string(), was: z.string(), now: z.string() }))
-});
-
-/** Somebody else saved meanwhile: their document and what they changed. */
-export interface Stale extends JointDocument {
-  revision: number;
-  savedBy: string | null;
-  changes: Difference[];
-}
+export type { Stale };
 
 export type SaveState =
   | { kind: 'saved'; at: string }
@@ -33,7 +20,6 @@ export type SaveState =
   | { kind: 'refused'; message: string }
   | { kind: 'stale'; theirs: Stale };
 
-const Acknowledged = z.object({ revision: z.int(), savedAt: z.string() });
 const KeptTyping = z.object({ baseRevision: z.int(), title: z.string(), definition: EnteredJoint });
 
 const PAUSE_MS = 350;
@@ -120,31 +106,29 @@ export class Autosave {
     this.#dirty = false;
     this.state = { kind: 'saving' };
     const document = this.#current();
-    const reply = await send(
-      'PUT',
-      `/api/joints/${this.#id}`,
+    const reply = await call(
+      saveJointAt,
+      { joint: this.#id },
       { baseRevision: this.revision, ...document },
       keepalive
     );
-    const acknowledged = reply.reached && reply.ok ? Acknowledged.safeParse(reply.body) : null;
-    if (acknowledged?.success) {
-      this.revision = acknowledged.data.revision;
+    if (reply.reached && reply.ok && reply.value.saved) {
+      this.revision = reply.value.revision;
       if (this.#dirty) {
         this.#keep();
         this.state = { kind: 'typing' };
       } else {
         this.#kept.forget();
-        this.state = { kind: 'saved', at: acknowledged.data.savedAt };
+        this.state = { kind: 'saved', at: reply.value.savedAt };
       }
       return;
     }
     this.#dirty = true;
-    const theirs = reply.reached && reply.status === 409 ? Theirs.safeParse(reply.body) : null;
-    if (theirs?.success) {
-      this.state = { kind: 'stale', theirs: theirs.data };
-    } else if (reply.reached && reply.status < 500) {
-      this.state = { kind: 'refused', message: messageOf(reply) };
-    } else {
+    if (reply.reached && reply.ok && !reply.value.saved)
+      this.state = { kind: 'stale', theirs: reply.value };
+    else if (reply.reached && !reply.ok && reply.status < 500)
+      this.state = { kind: 'refused', message: reply.message };
+    else {
       this.state = { kind: 'waiting' };
       this.#later(RETRY_MS);
     }

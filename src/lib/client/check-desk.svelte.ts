@@ -1,17 +1,12 @@
 import { z } from 'zod';
 import { headReport, HeadReading, type HeadReport } from '$core/check/head-report.ts';
-import {
-  holeStates,
-  lastVolumesIn3,
-  CheckedHead,
-  type HoleEvent
-} from '$core/check/hole-events.ts';
+import { holeStream, lastVolumesIn3, type HoleEvent } from '$core/check/hole-events.ts';
 import { SeenFlag } from '$core/check/findings.ts';
 import { problemsOf } from '$core/schema/read.ts';
 import { predictedHeadIn3, type Issue } from '$core/joint/issue.ts';
 import type { Dash } from '$core/schema/fields.ts';
+import { Desk } from './desk.svelte';
 import { Kept } from './kept';
-import { messageOf, send } from './send';
 
 const Typed = z.object({
   diameter: z.string(),
@@ -21,14 +16,9 @@ const Typed = z.object({
 /** A reading as typed; nothing is lost by looking at another hole meanwhile. */
 type Typed = z.infer<typeof Typed>;
 
-const KeptReadings = z.object({
-  outbox: z.array(CheckedHead),
-  typed: z.record(z.string(), Typed)
-});
+const KeptTyping = z.record(z.string(), Typed);
 
 const NOTHING: Typed = { diameter: '', height: '', flags: [] };
-const RETRY_MS = 3000;
-const Answered = z.object({ id: z.string(), hole: z.int() });
 
 export type DeskState =
   | { kind: 'idle' }
@@ -39,30 +29,46 @@ export type DeskState =
 /** The readings of one issue: what is typed, what it means, what is recorded, what is still on its way. */
 export class CheckDesk {
   readonly issue: Issue;
-  events = $state.raw<HoleEvent[]>([]);
-  state = $state.raw<DeskState>({ kind: 'idle' });
-
+  readonly desk;
   #typed = $state.raw<Record<string, Typed>>({});
-  #outbox = $state.raw<CheckedHead[]>([]);
-  #timer: ReturnType<typeof setTimeout> | undefined;
-  #sending = false;
-  #kept: Kept<typeof KeptReadings>;
-
-  readonly states = $derived.by(() =>
-    holeStates(
-      this.issue.holes.map((hole) => hole.number),
-      this.events
-    )
-  );
+  #kept: Kept<typeof KeptTyping>;
+  /** which head the server did not take, in a sentence */
+  #refused = $state('');
 
   constructor(issue: Issue, events: HoleEvent[]) {
     this.issue = issue;
-    this.#kept = new Kept(`readings.${issue.id}`, KeptReadings);
-    this.events = events;
+    this.#kept = new Kept(`typed-heads.${issue.id}`, KeptTyping);
+    // A head counts once the server has judged it.
+    this.desk = new Desk(holeStream, issue, {
+      subjectId: issue.id,
+      stored: events,
+      by: '',
+      refused: (checked, message) => {
+        this.#refused = `Head ${checked.hole}: ${message}`;
+        const { hole, diameterIn, heightIn, flags } = checked;
+        // what was typed there since is newer
+        if (!this.#typed[hole])
+          this.type(hole, { diameter: String(diameterIn), height: String(heightIn), flags });
+      }
+    });
   }
 
+  get events(): HoleEvent[] {
+    return this.desk.events;
+  }
+  get states() {
+    return this.desk.state;
+  }
+  readonly state = $derived.by((): DeskState => {
+    const { away, sending, refusal } = this.desk.outbox;
+    if (away) return { kind: 'waiting' };
+    if (refusal !== '') return { kind: 'refused', message: this.#refused || refusal };
+    if (this.#refused !== '') return { kind: 'refused', message: this.#refused };
+    return sending ? { kind: 'sending' } : { kind: 'idle' };
+  });
+
   get waitingToSend(): number {
-    return this.#outbox.length;
+    return this.desk.outbox.waiting.length;
   }
 
   typedFor(hole: number): Typed {
@@ -140,21 +146,14 @@ export class CheckDesk {
     const judged = this.reportFor(hole);
     if (!judged || !('reading' in judged)) return;
     const { diameterIn, heightIn, flags } = judged.reading;
-    const checked: CheckedHead = {
-      id: crypto.randomUUID(),
-      hole,
-      at: new Date().toISOString(),
-      diameterIn,
-      heightIn,
-      flags
-    };
-    this.#outbox = [...this.#outbox, checked];
-    this.#forgetTyped(hole);
-    void this.sendAll();
+    this.#refused = '';
+    if (this.desk.add({ kind: 'checked', hole, diameterIn, heightIn, flags }))
+      this.#forgetTyped(hole);
+    else this.#refused = `Head ${hole}: ${this.desk.refusal}`;
   }
 
   isOnItsWay(hole: number): boolean {
-    return this.#outbox.some((checked) => checked.hole === hole);
+    return this.desk.outbox.waiting.some((checked) => checked.hole === hole);
   }
 
   /** The first hole after this one that nobody has looked at, or the next one. */
@@ -168,64 +167,15 @@ export class CheckDesk {
     );
   }
 
-  /** Sends what waits, oldest first; keeps it and tries again while the server cannot be reached. */
-  async sendAll(): Promise<void> {
-    if (this.#sending) return;
-    clearTimeout(this.#timer);
-    this.#sending = true;
-    let refused: DeskState | null = null;
-    for (let next = this.#outbox[0]; next; next = this.#outbox[0]) {
-      this.state = { kind: 'sending' };
-      const reply = await send('POST', `/api/issues/${this.issue.id}/events`, next);
-      if (reply.reached && reply.ok && Answered.safeParse(reply.body).success) {
-        this.#acknowledge(reply.body as HoleEvent);
-        continue;
-      }
-      if (reply.reached && reply.status < 500) {
-        refused = { kind: 'refused', message: `Head ${next.hole}: ${messageOf(reply)}` };
-        // 401 goes away when someone says who they are; anything else goes back to be corrected.
-        if (reply.status !== 401) {
-          this.#giveBack(next);
-          continue;
-        }
-        this.state = refused;
-      } else {
-        this.state = { kind: 'waiting' };
-        this.#timer = setTimeout(() => void this.sendAll(), RETRY_MS);
-      }
-      this.#sending = false;
-      return;
-    }
-    this.#sending = false;
-    this.state = refused ?? { kind: 'idle' };
-  }
-
   /** Picks up what this browser still holds from an earlier visit. */
   async restore(): Promise<void> {
-    for (const { outbox, typed } of await this.#kept.found()) {
-      const known = new Set(this.#outbox.map(({ id }) => id));
-      this.#outbox = [...this.#outbox, ...outbox.filter(({ id }) => !known.has(id))];
-      this.#typed = { ...typed, ...this.#typed };
-    }
+    for (const typed of await this.#kept.found()) this.#typed = { ...typed, ...this.#typed };
     this.#store();
-    if (this.#outbox.length > 0) void this.sendAll();
+    await this.desk.restore();
   }
 
   stop(): void {
-    clearTimeout(this.#timer);
-  }
-
-  #acknowledge(event: HoleEvent): void {
-    this.events = [...this.events.filter(({ id }) => id !== event.id), event];
-    this.#drop(event.id);
-  }
-
-  #giveBack(checked: CheckedHead): void {
-    const { hole, diameterIn, heightIn, flags } = checked;
-    this.#drop(checked.id);
-    // what was typed there since is newer
-    if (this.#typed[hole]) return;
-    this.type(hole, { diameter: String(diameterIn), height: String(heightIn), flags });
+    this.desk.stop();
   }
 
   #forgetTyped(hole: number): void {
@@ -235,13 +185,8 @@ export class CheckDesk {
     this.#store();
   }
 
-  #drop(id: string): void {
-    this.#outbox = this.#outbox.filter((checked) => checked.id !== id);
-    this.#store();
-  }
-
   #store(): void {
-    if (this.#outbox.length === 0 && Object.keys(this.#typed).length === 0) this.#kept.forget();
-    else this.#kept.write({ outbox: this.#outbox, typed: this.#typed });
+    if (Object.keys(this.#typed).length === 0) this.#kept.forget();
+    else this.#kept.write(this.#typed);
   }
 }

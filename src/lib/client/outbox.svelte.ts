@@ -1,78 +1,87 @@
-import { z } from 'zod';
-import { Kept } from './kept';
-import { messageOf, type Reply } from './send';
+import type { z } from 'zod';
+import type { Called } from './call';
+import { dropMoves, keepMove, keptMoves } from './store';
 
 const RETRY_MS = 3000;
+/** Sent at once; the rest follows when these are acknowledged. */
+const MOST_AT_ONCE = 500;
 
-interface Ways<M> {
-  post: (moves: M[]) => Promise<Reply>;
+interface Ways<M, E> {
+  post: (moves: M[]) => Promise<Called<E[]>>;
   /** the server has them */
-  taken: (moves: M[], body: unknown) => void;
-  /** said while the server cannot be reached */
-  away: string;
+  taken: (moves: M[], events: E[]) => void;
+  /** the server will never take it: for whoever wants it back */
+  refused?: (move: M, message: string) => void;
 }
 
 /**
  * Moves on their way to the server, in order: kept in this browser until it has acknowledged them, sent again while it
  * is away. What it refuses for good is dropped, with its reason.
  */
-export class Outbox<M extends { id: string }> {
+export class Outbox<M extends { id: string }, E> {
   waiting = $state.raw<M[]>([]);
+  /** what the server said to the last that it did not take */
   refusal = $state('');
-  #sending = false;
+  /** the server cannot be reached */
+  away = $state(false);
+  sending = $state(false);
   /** after a refusal they go one by one, so that a bad one takes no good one with it */
   #singly = false;
   #timer: ReturnType<typeof setTimeout> | undefined;
-  #kept: Kept<z.ZodArray<z.ZodType<M>>>;
 
   constructor(
-    name: string,
-    schema: z.ZodType<M>,
-    private readonly ways: Ways<M>
-  ) {
-    this.#kept = new Kept(name, z.array(schema));
-  }
+    private readonly box: string,
+    private readonly schema: z.ZodType<M>,
+    private readonly ways: Ways<M, E>
+  ) {}
 
   add(move: M): void {
     this.waiting = [...this.waiting, move];
-    this.#store();
+    void keepMove(this.box, move);
     void this.sendAll();
   }
 
   async sendAll(): Promise<void> {
-    if (this.#sending || this.waiting.length === 0) return;
+    if (this.sending || this.waiting.length === 0) return;
     clearTimeout(this.#timer);
-    this.#sending = true;
-    const sent = this.#singly ? this.waiting.slice(0, 1) : this.waiting;
+    this.sending = true;
+    const sent = this.waiting.slice(0, this.#singly ? 1 : MOST_AT_ONCE);
     const reply = await this.ways.post(sent);
-    this.#sending = false;
+    this.sending = false;
     if (reply.reached && reply.ok) {
+      this.away = false;
       this.refusal = this.#singly ? this.refusal : '';
       this.#drop(sent);
-      this.ways.taken(sent, reply.body);
+      this.ways.taken(sent, reply.value);
       if (this.waiting.length === 0) this.#singly = false;
       void this.sendAll();
       return;
     }
     // Someone who says who they are sends them again; what the server will never take is not kept for ever.
     if (reply.reached && reply.status < 500 && reply.status !== 401) {
-      this.refusal = messageOf(reply);
-      if (sent.length === 1) this.#drop(sent);
-      else this.#singly = true;
+      this.away = false;
+      const [only] = sent;
+      if (sent.length === 1 && only) {
+        this.refusal = reply.message;
+        this.#drop(sent);
+        this.ways.refused?.(only, reply.message);
+      } else this.#singly = true;
       void this.sendAll();
       return;
     }
-    this.refusal = reply.reached ? messageOf(reply) : this.ways.away;
+    this.away = !reply.reached || reply.status >= 500;
+    this.refusal = reply.reached && reply.status === 401 ? reply.message : '';
     this.#timer = setTimeout(() => void this.sendAll(), RETRY_MS);
   }
 
-  /** Picks up what this browser still holds from an earlier visit. */
+  /** Picks up what this browser still holds from an earlier visit, or from another tab. */
   async restore(): Promise<void> {
-    for (const moves of await this.#kept.found()) {
-      const known = new Set(this.waiting.map(({ id }) => id));
-      this.waiting = [...moves.filter(({ id }) => !known.has(id)), ...this.waiting];
-    }
-    this.#store();
+    const known = new Set(this.waiting.map(({ id }) => id));
+    const found = (await keptMoves(this.box)).flatMap((kept) => {
+      const read = this.schema.safeParse(kept);
+      return read.success && !known.has(read.data.id) ? [read.data] : [];
+    });
+    this.waiting = [...found, ...this.waiting];
     void this.sendAll();
   }
 
@@ -82,11 +91,6 @@ export class Outbox<M extends { id: string }> {
 
   #drop(sent: readonly M[]): void {
     this.waiting = this.waiting.filter((move) => !sent.includes(move));
-    this.#store();
-  }
-
-  #store(): void {
-    if (this.waiting.length === 0) this.#kept.forget();
-    else this.#kept.write(this.waiting);
+    void dropMoves(sent.map(({ id }) => id));
   }
 }

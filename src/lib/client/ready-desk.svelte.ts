@@ -2,13 +2,20 @@ import { getContext, setContext } from 'svelte';
 import { SvelteMap } from 'svelte/reactivity';
 import { z } from 'zod';
 import type { TimedWork } from '$core/ready/operations.ts';
-import { LONGEST_WORK_S, ReadyMove, type ReadyEvent } from '$core/ready/progress.ts';
+import {
+  LONGEST_WORK_S,
+  stepStream,
+  type ReadyEvent,
+  type ReadyMove,
+  type StepStandings
+} from '$core/ready/progress.ts';
 import type { ShopFigures } from '$core/ready/shop-figures.ts';
 import type { ReadyStep } from '$core/ready/step-list.ts';
 import type { JointCageSetting } from '$lib/cage-view';
+import { setShopFiguresAt } from '$lib/api/shop.ts';
+import { call } from './call';
+import { Desk } from './desk.svelte';
 import { Kept } from './kept';
-import { Outbox } from './outbox.svelte';
-import { messageOf, send } from './send';
 
 const Begun = z.record(z.string(), z.number());
 const worksOf = (moves: readonly ReadyMove[]): TimedWork[] =>
@@ -16,15 +23,15 @@ const worksOf = (moves: readonly ReadyMove[]): TimedWork[] =>
 
 /** Ticks of one joint before driving: those stored, and those still on their way. */
 export class ReadyDesk {
-  stored = $state.raw<ReadyEvent[]>([]);
   figures = $state.raw<ShopFigures>() as ShopFigures;
   /** why the shop's figures were not kept */
   figuresRefusal = $state('');
-  readonly outbox: Outbox<ReadyMove>;
+  readonly desk: Desk<unknown, ReadyMove, null, StepStandings>;
   /** when someone began to time a step, in milliseconds; kept over a reload */
   readonly begun = new SvelteMap<string, number>();
   #keptBegun: Kept<typeof Begun>;
   #othersRecorded: TimedWork[];
+  #since: (events: readonly ReadyEvent[]) => ReadyEvent[];
   /** settings of cages for this joint, the latest first */
   readonly cages: readonly JointCageSetting[];
 
@@ -36,31 +43,32 @@ export class ReadyDesk {
       recorded: TimedWork[];
       cages: JointCageSetting[];
     },
-    private readonly by: string
+    by: string
   ) {
-    this.stored = ready.events;
     this.figures = ready.figures;
     this.#othersRecorded = ready.recorded;
     this.cages = ready.cages;
     this.#keptBegun = new Kept(`timing.${jointId}`, Begun);
-    this.outbox = new Outbox(`ready.${jointId}`, ReadyMove, {
-      post: (moves) => send('POST', `/api/joints/${jointId}/ready`, moves),
-      taken: (moves, body) => {
-        this.stored = body as ReadyEvent[];
-        this.#othersRecorded = [...this.#othersRecorded, ...worksOf(moves)];
-      },
-      away: 'The server cannot be reached: the ticks are kept here and sent again.'
+    const before = new Set(ready.events.map(({ id }) => id));
+    this.desk = new Desk(stepStream, null, {
+      subjectId: jointId,
+      stored: ready.events,
+      by,
+      unsent: null
     });
+    this.#since = (events) => events.filter(({ id }) => !before.has(id));
   }
 
-  /** every tick as it stands here, sent or not */
-  readonly events = $derived.by((): ReadyEvent[] => [
-    ...this.stored,
-    ...this.outbox.waiting.map((move) => ({ ...move, by: this.by }))
-  ]);
+  get outbox() {
+    return this.desk.outbox;
+  }
+  get state(): StepStandings {
+    return this.desk.state;
+  }
+  /** Times taken by anyone, and in this browser since it was opened. */
   readonly recorded = $derived.by((): TimedWork[] => [
     ...this.#othersRecorded,
-    ...worksOf(this.outbox.waiting)
+    ...worksOf(this.#since(this.desk.events))
   ]);
 
   /** Begins to time a step. */
@@ -77,9 +85,8 @@ export class ReadyDesk {
       this.#storeBegun();
     }
     const seconds = begun === undefined ? 0 : (Date.now() - begun) / 1000;
-    this.outbox.add({
-      id: crypto.randomUUID(),
-      at: new Date().toISOString(),
+    this.desk.add({
+      kind: 'ticked',
       step: step.key,
       hole,
       of: step.count,
@@ -93,13 +100,13 @@ export class ReadyDesk {
   }
 
   async setFigures(figures: ShopFigures): Promise<boolean> {
-    const reply = await send('PUT', '/api/shop', figures);
+    const reply = await call(setShopFiguresAt, undefined, figures);
     if (reply.reached && reply.ok) {
-      this.figures = figures;
+      this.figures = reply.value;
       this.figuresRefusal = '';
       return true;
     }
-    this.figuresRefusal = reply.reached ? messageOf(reply) : 'The server cannot be reached.';
+    this.figuresRefusal = reply.reached ? reply.message : 'The server cannot be reached.';
     return false;
   }
 
@@ -109,11 +116,11 @@ export class ReadyDesk {
       for (const [step, at] of Object.entries(begun))
         if (!this.begun.has(step)) this.begun.set(step, at);
     this.#storeBegun();
-    await this.outbox.restore();
+    await this.desk.restore();
   }
 
   stop(): void {
-    this.outbox.stop();
+    this.desk.stop();
   }
 
   #storeBegun(): void {

@@ -1,5 +1,6 @@
-import type { NewMove, StockMove } from '$core/stock/stock.ts';
-import { messageOf, send } from './send';
+import { stockStream, type NewMove, type StockMove } from '$core/stock/stock.ts';
+import { sendMoves } from '$lib/api/events.ts';
+import { call } from './call';
 
 /**
  * Sends movements of the stock. What was not acknowledged keeps its ids, so that sending it again stores it once.
@@ -25,7 +26,7 @@ export class StockDesk {
       };
     this.sending = true;
     this.refusal = '';
-    const reply = await send('POST', '/api/stock', this.#pending.moves);
+    const reply = await call(sendMoves(stockStream), { subject: null }, this.#pending.moves);
     this.sending = false;
     if (!reply.reached) {
       this.refusal = 'The server cannot be reached. Nothing typed is lost: send it again.';
@@ -33,7 +34,7 @@ export class StockDesk {
     }
     if (!reply.ok) {
       this.#pending = null;
-      this.refusal = messageOf(reply);
+      this.refusal = reply.message;
       return false;
     }
     this.#pending = null;

@@ -116,7 +116,7 @@ export class Workspace {
     }
     const { revision, title, definition, savedBy } = joint;
     const theirs = changes.map(({ path, was, now }) => ({ path, was: now, now: was }));
-    this.save.markStale({ revision, title, definition, savedBy, changes: theirs });
+    this.save.markStale({ saved: false, revision, title, definition, savedBy, changes: theirs });
   }
 
   /** Changes some fields. `field` names what is typed in, so that typing on is one undo step. */

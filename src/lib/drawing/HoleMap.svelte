@@ -70,7 +70,7 @@
   );
   const radius = $derived(Math.max(4, Math.min(12, Math.abs(pitchPx) * 0.36)));
   const kindOf = (hole: number): MarkKind =>
-    onItsWay(hole) ? 'sending' : (states.get(hole)?.last?.judged.verdict ?? 'to-do');
+    onItsWay(hole) ? 'sending' : (states.get(hole)?.last?.frozen.verdict ?? 'to-do');
   const labelled = $derived((number: number) => {
     const hole = holes.find((candidate) => candidate.number === number);
     const rowHoles = holes.filter((candidate) => candidate.row === hole?.row);

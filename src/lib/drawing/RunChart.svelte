@@ -22,7 +22,7 @@
   const MOST_SHOWN = 60;
   const shown = $derived(events.slice(-MOST_SHOWN));
   const { low, high } = $derived(HEAD_LIMITS[limits].diameterD);
-  const values = $derived(shown.map((event) => event.judged.diameterD));
+  const values = $derived(shown.map((event) => event.frozen.diameterD));
   const x = $derived(
     scaleLinear([0, Math.max(11, shown.length - 1)], [LEFT + 14, widthPx - RIGHT])
   );
@@ -35,7 +35,7 @@
   const path = $derived(
     line<HoleEvent>(
       (_, index) => x(index),
-      (event) => y(event.judged.diameterD)
+      (event) => y(event.frozen.diameterD)
     )(shown) ?? ''
   );
 </script>
@@ -68,14 +68,14 @@
       <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
       <g
         class="point"
-        transform="translate({x(index)} {y(event.judged.diameterD)})"
+        transform="translate({x(index)} {y(event.frozen.diameterD)})"
         onclick={() => onpick(event.hole)}
       >
         <circle class="target" r="16" />
-        <VerdictMark kind={event.judged.verdict} radius={6} />
+        <VerdictMark kind={event.frozen.verdict} radius={6} />
         {#if event.hole === picked}<circle class="ring" r="11" />{/if}
         <title
-          >hole {event.hole}: {event.judged.diameterD.toFixed(2)} D wide, {event.judged.heightD.toFixed(
+          >hole {event.hole}: {event.frozen.diameterD.toFixed(2)} D wide, {event.frozen.heightD.toFixed(
             2
           )} D high, {event.by}</title
         >

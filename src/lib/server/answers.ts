@@ -8,7 +8,8 @@ const OUTCOME_STATUS = {
   'not-found': 404,
   stale: 409,
   'not-possible': 422,
-  conflict: 409
+  conflict: 409,
+  unreadable: 422
 } as const;
 
 /** 200 with the value, or the refusal's status with its message. */

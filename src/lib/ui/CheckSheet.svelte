@@ -122,7 +122,7 @@
 {#if last && !live}
   <section class="last" data-testid="last-reading">
     <h3 class="label">Recorded</h3>
-    <VerdictCard verdict={last.judged.verdict} reasons={recorded?.report.reasons ?? []} />
+    <VerdictCard verdict={last.frozen.verdict} reasons={recorded?.report.reasons ?? []} />
     <p>
       <Length lengthIn={last.diameterIn} decimal /> × <Length lengthIn={last.heightIn} decimal />
       <span class="hint">by {last.by}, {time(last.at)}</span>

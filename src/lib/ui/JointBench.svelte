@@ -10,7 +10,7 @@
   import type { RuleProfile } from '$core/rules/profile.ts';
   import { LengthStyle } from '$core/units/format-length.ts';
   import { CheckDesk } from '$lib/client/check-desk.svelte';
-  import { provideIssueDesk } from '$lib/client/desk';
+  import { provideIssueDesk } from '$lib/client/issue-desk';
   import { provideReadyDesk, ReadyDesk } from '$lib/client/ready-desk.svelte';
   import { provideStock } from '$lib/client/stock';
   import { outsideFields } from '$lib/client/keys';

@@ -7,7 +7,7 @@
   interface Props {
     joint: {
       id: string;
-      kind: JointKind;
+      kind: JointKind | null;
       title: string;
       headline: string;
       state: 'unreadable' | 'impossible' | 'planned' | 'checking' | 'checked';
@@ -42,7 +42,10 @@
 </script>
 
 <a class="joint" href="/joints/{joint.id}/{station}">
-  <span class="title">{joint.title}<small>{KIND_NAMES[joint.kind]}</small></span>
+  <span class="title"
+    >{joint.title}<small>{joint.kind === null ? 'not readable' : KIND_NAMES[joint.kind]}</small
+    ></span
+  >
   <span class="headline">{joint.headline}</span>
   <span class="state">
     {WORDS[joint.state]}{joint.state === 'checking' ? ` ${joint.looked} of ${joint.holes}` : ''}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { ProfileView } from '$lib/profile-view.ts';
+  import type { ProfileView } from '$lib/api/profiles.ts';
 
   /** Every version of every profile, the newest first. */
   interface Props {

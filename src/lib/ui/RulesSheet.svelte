@@ -1,7 +1,8 @@
 <script lang="ts">
   import { compareRules } from '$core/rules/compare.ts';
-  import type { ProfileView } from '$lib/profile-view.ts';
-  import { messageOf, send } from '$lib/client/send';
+  import { listProfilesAt, type ProfileView } from '$lib/api/profiles.ts';
+  import { setRulesAt } from '$lib/api/joints.ts';
+  import { call } from '$lib/client/call';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import Notice from './Notice.svelte';
   import Sheet from './Sheet.svelte';
@@ -18,9 +19,9 @@
   let refusal = $state('');
 
   async function load(): Promise<void> {
-    const reply = await fetch('/api/profiles').catch(() => null);
-    if (reply?.ok) profiles = (await reply.json()) as ProfileView[];
-    else refusal = 'The server could not be reached.';
+    const reply = await call(listProfilesAt, undefined, undefined);
+    if (reply.reached && reply.ok) profiles = reply.value;
+    else refusal = reply.reached ? reply.message : 'The server could not be reached.';
   }
   $effect(() => {
     if (open) void load();
@@ -38,12 +39,13 @@
   async function use(id: string): Promise<void> {
     refusal = '';
     await workspace.save.flush();
-    const reply = await send('PUT', `/api/joints/${workspace.id}/rules`, {
-      profileId: id,
-      baseRevision: workspace.save.revision
-    });
+    const reply = await call(
+      setRulesAt,
+      { joint: workspace.id },
+      { profileId: id, baseRevision: workspace.save.revision }
+    );
     if (!reply.reached) refusal = 'The server could not be reached. The rules are as they were.';
-    else if (!reply.ok) refusal = messageOf(reply);
+    else if (!reply.ok) refusal = reply.message;
     // The whole bench is made anew under the other rules.
     else location.reload();
   }

@@ -10,7 +10,7 @@
   const KINDS = ['accept', 'drive-more', 'replace', 'refer', 'to-do'] as const;
   const counts = $derived.by(() => {
     const kinds = [...states.values()].map(
-      (state): MarkKind => state.last?.judged.verdict ?? 'to-do'
+      (state): MarkKind => state.last?.frozen.verdict ?? 'to-do'
     );
     return KINDS.map((kind) => ({ kind, count: kinds.filter((other) => other === kind).length }));
   });

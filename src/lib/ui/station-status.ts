@@ -77,7 +77,7 @@ export function stationStatus(
           readyDesk.recorded
         ).steps
       : [];
-  const { doneSteps } = readyProgress(steps, readyDesk.events);
+  const { doneSteps } = readyProgress(steps, readyDesk.state);
   const makeReady =
     steps.length === 0
       ? open('—')
@@ -89,7 +89,7 @@ export function stationStatus(
   if (issue && desk) {
     const looked = [...desk.states.values()].filter((state) => state.last).length;
     const bad = [...desk.states.values()].some(
-      (state) => state.last && state.last.judged.verdict !== 'accept'
+      (state) => state.last && state.last.frozen.verdict !== 'accept'
     );
     const text = `${looked} of ${issue.holes.length} looked at`;
     check = looked === issue.holes.length && !bad ? done(text) : open(text);

@@ -5,7 +5,8 @@
   import { LIMITS, SCHOOLS } from '$core/rules/schools.ts';
   import { RuleProfile } from '$core/rules/profile.ts';
   import { problemsOf } from '$core/schema/read.ts';
-  import { messageOf, send } from '$lib/client/send';
+  import { saveProfileAt } from '$lib/api/profiles.ts';
+  import { call } from '$lib/client/call';
   import LengthField from '$lib/ui/LengthField.svelte';
   import Notice from '$lib/ui/Notice.svelte';
   import ProfileVersions from '$lib/ui/ProfileVersions.svelte';
@@ -71,10 +72,10 @@
   async function save(): Promise<void> {
     refusal = said = '';
     if (!draft?.success) return;
-    const reply = await send('POST', '/api/profiles', { rules: draft.data, note });
+    const reply = await call(saveProfileAt, undefined, { rules: draft.data, note });
     if (!reply.reached)
       refusal = 'The server could not be reached. Nothing was saved; what you set is still here.';
-    else if (!reply.ok) refusal = messageOf(reply);
+    else if (!reply.ok) refusal = reply.message;
     else {
       const { name: saved } = draft.data;
       await invalidateAll();

@@ -1,18 +1,20 @@
+import { z } from 'zod';
 import { answer, notPossible, num, workLine, type Answer } from '../../answer.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
 import { NEST_PER_IN } from '../../stack/flush-method.ts';
 import { above, roundHalfAway } from '../../units/tolerance.ts';
 import type { CageSetup } from './setup.ts';
 
-/** The second setting of a cage: for holes in which a dimple nests. */
-export interface NestSetting {
-  clicks: number;
-  extraClicks: number;
+export const NestSetting = z.strictObject({
+  clicks: z.int(),
+  extraClicks: z.int(),
   /** the cut from the face, in */
-  depthIn: number;
+  depthIn: z.number(),
   /** metal left beneath it, in */
-  wallIn: number;
-}
+  wallIn: z.number()
+});
+/** The second setting of a cage: for holes in which a dimple nests. */
+export type NestSetting = z.output<typeof NestSetting>;
 
 /**
  * The setting for holes beneath a dimple, from the flush setting and the cage's own slope.

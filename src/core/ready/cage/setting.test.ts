@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { setupOf } from '../../../../tests/support/cages';
 import { isTrusted, offerFor, type RememberedSetting } from './remembered';
 import { recheckStatus } from './rechecks';
-import { CageMove, follow, settingState, type CageEvent, type ReadingFrom } from './setting';
+import type { Unstamped } from '../../events/stream';
+import { CageMove, cageStream, settingState, type CageEvent, type ReadingFrom } from './setting';
 import type { CageSetup } from './setup';
 import { cageOfStep, type StepSetting } from './step-cage';
 
@@ -11,17 +12,15 @@ const AT = '2026-11-23T10:00:00.000Z';
 const idOf = (number: number): string =>
   `00000000-0000-4000-8000-${String(number).padStart(12, '0')}`;
 
-type Loose<T> = T extends unknown ? Omit<T, 'id' | 'at'> : never;
-const moveOf = (number: number, move: Loose<CageMove>): CageMove => ({
+type Loose = Unstamped<CageMove>;
+const follow = (setup: CageSetup, events: readonly CageEvent[], move: CageMove) =>
+  cageStream.follow(setup, settingState(setup, events), move);
+const moveOf = (number: number, move: Loose): CageMove => ({
   ...move,
   id: idOf(number),
   at: AT
 });
-const reading = (
-  clicks: number,
-  flushnessIn: number,
-  from: ReadingFrom = 'typed'
-): Loose<CageMove> => ({
+const reading = (clicks: number, flushnessIn: number, from: ReadingFrom = 'typed'): Loose => ({
   kind: 'reading',
   clicks,
   flushnessIn,
@@ -31,13 +30,13 @@ const reading = (
 });
 
 /** Moves one after another, each as the server would store it; throws where one is refused. */
-function storing(setup: CageSetup, ...moves: Loose<CageMove>[]): CageEvent[] {
+function storing(setup: CageSetup, ...moves: Loose[]): CageEvent[] {
   const events: CageEvent[] = [];
   for (const [index, loose] of moves.entries()) {
     const move = moveOf(index + 1, loose);
     const may = follow(setup, events, move);
     if (!may.ok) throw new Error(may.error.message);
-    events.push({ ...move, by: 'Odile Marn', found: may.result });
+    events.push({ ...move, by: 'Odile Marn', frozen: may.result });
   }
   return events;
 }
@@ -47,7 +46,7 @@ const SET = [
   reading(9, 0.0013),
   { kind: 'finished', afterHoles: 0 }
 ] as const;
-const recheck = (afterHoles: number, flushnessIn: number): Loose<CageMove> => ({
+const recheck = (afterHoles: number, flushnessIn: number): Loose => ({
   kind: 'recheck',
   afterHoles,
   flushnessIn,
@@ -96,7 +95,7 @@ describe('the events of a setting', () => {
     [[reading(9, 0.0015)], { kind: 'struck', reading: idOf(7), why: 'x' }, /no such reading/],
     [[...SET, recheck(10, 0.001)], recheck(9, 0.001), /came after 10 holes; 9 is before it/],
     [[...SET, { kind: 'withdrawn', why: 'new cutter' }], recheck(9, 0.001), /was withdrawn/]
-  ] as [Loose<CageMove>[], Loose<CageMove>, RegExp][])('after %j no %j', (before, move, why) => {
+  ] as [Loose[], Loose, RegExp][])('after %j no %j', (before, move, why) => {
     const may = follow(SETUP, storing(SETUP, ...before), moveOf(99, move));
     expect(may.ok ? 'it may' : may.error.message).toMatch(why);
   });
@@ -119,7 +118,7 @@ describe('the events of a setting', () => {
 });
 
 describe('re-checks while working', () => {
-  const status = (holes: number, ...checks: Loose<CageMove>[]) =>
+  const status = (holes: number, ...checks: Loose[]) =>
     recheckStatus(SETUP, settingState(SETUP, storing(SETUP, ...SET, ...checks)), holes);
 
   it('fall due every so many holes', () => {

@@ -1,15 +1,12 @@
 import { z } from 'zod';
 import { notPossible, type Answer } from '../../answer.ts';
+import { defineStream, MOVE_STAMP, type Recorded } from '../../events/stream.ts';
 import { above, below } from '../../units/tolerance.ts';
 import { cageGuide } from './guide.ts';
-import type { NestSetting } from './nest-setting.ts';
+import { NestSetting } from './nest-setting.ts';
 import { flushBand, type CageSetup } from './setup.ts';
 import { Clicks, Flushness, type TrialReading } from './trials.ts';
 
-const common = {
-  id: z.uuid('an event carries an id made by its sender'),
-  at: z.iso.datetime({ offset: true })
-};
 const why = z
   .string()
   .trim()
@@ -29,42 +26,43 @@ const afterHoles = z
 export const CageMove = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('reading'),
-    ...common,
+    ...MOVE_STAMP,
     clicks: Clicks,
     flushnessIn: Flushness,
     from,
     cameUp: z.boolean(),
     ring: z.boolean()
   }),
-  z.strictObject({ kind: z.literal('struck'), ...common, reading: z.uuid(), why }),
-  z.strictObject({ kind: z.literal('finished'), ...common, afterHoles }),
+  z.strictObject({ kind: z.literal('struck'), ...MOVE_STAMP, reading: z.uuid(), why }),
+  z.strictObject({ kind: z.literal('finished'), ...MOVE_STAMP, afterHoles }),
   z.strictObject({
     kind: z.literal('recheck'),
-    ...common,
+    ...MOVE_STAMP,
     afterHoles,
     flushnessIn: Flushness,
     from
   }),
-  z.strictObject({ kind: z.literal('withdrawn'), ...common, why })
+  z.strictObject({ kind: z.literal('withdrawn'), ...MOVE_STAMP, why })
 ]);
 /** What a page sends while a cage is set and used. A repeat is stored once by its id. */
 export type CageMove = z.output<typeof CageMove>;
 
-/** What was found when a setting was finished; frozen then. Lengths in inches. */
-export interface FoundSetting {
-  clicks: number;
-  deepestIn: number;
-  proudestIn: number;
-  holes: number;
-  slopePerClickIn: number;
-  confidence: 'assumed' | 'measured';
-  nest: NestSetting | null;
+export const FoundSetting = z.strictObject({
+  clicks: z.int(),
+  deepestIn: z.number(),
+  proudestIn: z.number(),
+  holes: z.int(),
+  slopePerClickIn: z.number(),
+  confidence: z.enum(['assumed', 'measured']),
+  nest: NestSetting.nullable(),
   /** holes of the work cut before it */
-  afterHoles: number;
-}
+  afterHoles: z.int()
+});
+/** What was found when a setting was finished; frozen then. Lengths in inches. */
+export type FoundSetting = z.output<typeof FoundSetting>;
 
-/** A stored event of one setting; `found` with the one that finished it. */
-export type CageEvent = CageMove & { by: string; found: FoundSetting | null };
+/** A stored event of one setting; what was found is frozen with the one that finished it. */
+export type CageEvent = Recorded<CageMove, FoundSetting | null>;
 
 /** One re-check while working, against the limits. */
 export interface Recheck {
@@ -95,15 +93,25 @@ export interface SettingState {
   practice: boolean;
 }
 
-/** Projects the events of a setting, in the order they were recorded. */
-export function settingState(setup: CageSetup, events: readonly CageEvent[]): SettingState {
+const UNTRIED: SettingState = {
+  readings: [],
+  counted: [],
+  found: null,
+  rechecks: [],
+  withdrawn: null,
+  practice: false
+};
+
+/** Projects the events of a setting, in the order they were recorded; `from` is the state before them. */
+export function settingState(
+  setup: CageSetup,
+  events: readonly CageEvent[],
+  from: SettingState = UNTRIED
+): SettingState {
   const state: SettingState = {
-    readings: [],
-    counted: [],
-    found: null,
-    rechecks: [],
-    withdrawn: null,
-    practice: false
+    ...from,
+    readings: from.readings.map((reading) => ({ ...reading })),
+    rechecks: [...from.rechecks]
   };
   const band = flushBand(setup);
   for (const event of events) {
@@ -112,7 +120,7 @@ export function settingState(setup: CageSetup, events: readonly CageEvent[]): Se
     else if (event.kind === 'struck') {
       const struck = state.readings.find((reading) => reading.id === event.reading);
       if (struck) struck.struck = event.why;
-    } else if (event.kind === 'finished' && event.found) state.found = { ...event.found, at, by };
+    } else if (event.kind === 'finished' && event.frozen) state.found = { ...event.frozen, at, by };
     else if (event.kind === 'withdrawn') state.withdrawn = { why: event.why, at, by };
     else if (event.kind === 'recheck' && band.ok) {
       const { lowIn, highIn } = band.result;
@@ -140,12 +148,11 @@ export function settingState(setup: CageSetup, events: readonly CageEvent[]): Se
  *
  * @returns what a finished setting found, null for any other event; `not-possible` with the reason
  */
-export function follow(
+function follow(
   setup: CageSetup,
-  events: readonly CageEvent[],
+  state: SettingState,
   move: CageMove
 ): Answer<FoundSetting | null> {
-  const state = settingState(setup, events);
   const nothing: Answer<null> = { ok: true, result: null, work: [] };
   if (state.withdrawn) return notPossible('kind', 'this setting was withdrawn: begin another');
   if (move.kind === 'withdrawn') return nothing;
@@ -187,3 +194,12 @@ export function follow(
     work: guide.work
   };
 }
+
+/** The trials, the finish and the re-checks of one setting of a cage. */
+export const cageStream = defineStream<CageSetup, CageMove, FoundSetting | null, SettingState>({
+  name: 'cage',
+  Move: CageMove,
+  Frozen: FoundSetting.nullable(),
+  follow,
+  project: settingState
+});

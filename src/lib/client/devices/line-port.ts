@@ -1,4 +1,5 @@
-import { send } from '../send';
+import { gaugeLinesAt } from '$lib/api/devices.ts';
+import { call } from '../call';
 
 /** Whatever carries the lines of an instrument, both ways. A real gauge brings its own; the rest stays as it is. */
 export interface LinePort {
@@ -13,10 +14,10 @@ export interface LinePort {
 export class ServedPort implements LinePort {
   #source: EventSource | null = null;
 
-  constructor(private readonly path: string) {}
+  constructor(private readonly cage: string) {}
 
   open(online: (line: string) => void, onopen: (open: boolean) => void): void {
-    this.#source = new EventSource(this.path);
+    this.#source = new EventSource(gaugeLinesAt.path({ cage: this.cage }));
     this.#source.onopen = () => onopen(true);
     // The browser goes on trying by itself.
     this.#source.onerror = () => onopen(false);
@@ -24,7 +25,7 @@ export class ServedPort implements LinePort {
   }
 
   async write(lines: string[]): Promise<boolean> {
-    const reply = await send('POST', this.path, { lines });
+    const reply = await call(gaugeLinesAt, { cage: this.cage }, { lines });
     return reply.reached && reply.ok;
   }
 

@@ -6,16 +6,13 @@ import {
   type InferCreationAttributes,
   type Sequelize
 } from 'sequelize';
-import type { Cage } from '../../../core/ready/cage/cage.ts';
-import type { CageMove, FoundSetting } from '../../../core/ready/cage/setting.ts';
-import type { CageSetup } from '../../../core/ready/cage/setup.ts';
-import { json, maybeJson, maybeOwner, owner, sentId, seq, stamped, text, uuid } from './columns.ts';
+import { json, maybeOwner, owner, sentId, seq, stamped, text, uuid } from './columns.ts';
 
 export class CageRow extends Model<InferAttributes<CageRow>, InferCreationAttributes<CageRow>> {
   declare id: string;
   declare name: string;
   declare cutter: string;
-  declare cage: Cage;
+  declare cage: unknown;
   declare personId: string;
   declare madeAt: CreationOptional<Date>;
 }
@@ -30,22 +27,9 @@ export class CageSettingRow extends Model<
   declare jointId: string | null;
   declare step: string | null;
   declare work: string;
-  declare setup: CageSetup;
+  declare setup: unknown;
   declare personId: string;
   declare begunAt: CreationOptional<Date>;
-}
-
-export class CageEventRow extends Model<
-  InferAttributes<CageEventRow>,
-  InferCreationAttributes<CageEventRow>
-> {
-  declare seq: CreationOptional<string>;
-  declare id: string;
-  declare settingId: string;
-  declare move: CageMove;
-  declare found: FoundSetting | null;
-  declare personId: string;
-  declare recordedAt: CreationOptional<Date>;
 }
 
 /** Binds the models of countersink cages to one connection. */
@@ -81,17 +65,5 @@ export function defineCageModels(sequelize: Sequelize) {
     },
     at('cage_settings')
   );
-  CageEventRow.init(
-    {
-      seq: seq(),
-      id: sentId(),
-      settingId: owner(),
-      move: json(),
-      found: maybeJson(),
-      personId: owner(),
-      recordedAt: stamped()
-    },
-    at('cage_events')
-  );
-  return { CageRow, CageSettingRow, CageEventRow };
+  return { CageRow, CageSettingRow };
 }

@@ -17,6 +17,4 @@ export const maybeOwner = () => ({ type: DataTypes.UUID, allowNull: true });
 export const seq = () => ({ type: DataTypes.BIGINT, autoIncrement: true, primaryKey: true });
 /** An id made by the sender, so that a repeat is stored once. */
 export const sentId = () => ({ type: DataTypes.UUID, allowNull: false, unique: true });
-export const instant = () => ({ type: DataTypes.DATE, allowNull: false });
-export const maybeJson = () => ({ type: DataTypes.JSONB, allowNull: true });
 export const maybeWhole = () => ({ type: DataTypes.INTEGER, allowNull: true });

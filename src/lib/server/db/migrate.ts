@@ -5,6 +5,7 @@ import { kindsOfJoint } from './migrations/0002-kinds-of-joint.ts';
 import { stock } from './migrations/0003-stock.ts';
 import { makeReady } from './migrations/0004-make-ready.ts';
 import { cages } from './migrations/0005-cages.ts';
+import { oneEventStream } from './migrations/0006-one-event-stream.ts';
 
 /**
  * Brings the database to the newest shape; migrations only run forward.
@@ -13,7 +14,7 @@ import { cages } from './migrations/0005-cages.ts';
  */
 export async function migrate({ sequelize }: Database): Promise<string[]> {
   const umzug = new Umzug({
-    migrations: [firstTables, kindsOfJoint, stock, makeReady, cages],
+    migrations: [firstTables, kindsOfJoint, stock, makeReady, cages, oneEventStream],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined

@@ -6,25 +6,14 @@ import {
   type InferCreationAttributes,
   type Sequelize
 } from 'sequelize';
-import type { CheckedHead } from '../../../core/check/hole-events.ts';
-import type { DrivenHeadResult } from '../../../core/check/driven-head.ts';
-import type { IssuedFacts } from '../../../core/joint/issue.ts';
-import type { EnteredJoint, Joint as JointDefinition } from '../../../core/joint/kinds.ts';
-import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Dash } from '../../../core/schema/fields.ts';
-import type { ReadyMove } from '../../../core/ready/progress.ts';
-import type { ShopFigures } from '../../../core/ready/shop-figures.ts';
-import type { StockMove } from '../../../core/stock/stock.ts';
 import { defineCageModels } from './cage-models.ts';
 import {
-  instant,
   json,
-  maybeJson,
   maybeOwner,
   maybeWhole,
   owner,
   real,
-  sentId,
   seq,
   stamped,
   text,
@@ -42,7 +31,8 @@ export class Profile extends Model<InferAttributes<Profile>, InferCreationAttrib
   declare id: CreationOptional<string>;
   declare name: string;
   declare version: number;
-  declare rules: RuleProfile;
+  declare rules: unknown;
+  declare documentVersion: number;
   declare madeAt: CreationOptional<Date>;
   declare madeBy: CreationOptional<string | null>;
   declare note: CreationOptional<string>;
@@ -62,7 +52,8 @@ export class Joint extends Model<InferAttributes<Joint>, InferCreationAttributes
   declare jobId: string;
   declare profileId: string;
   declare title: string;
-  declare definition: EnteredJoint;
+  declare definition: unknown;
+  declare documentVersion: number;
   declare revision: CreationOptional<number>;
   declare savedAt: CreationOptional<Date>;
   declare savedBy: string | null;
@@ -76,7 +67,8 @@ export class JointRevision extends Model<
   declare revision: number;
   declare profileId: CreationOptional<string | null>;
   declare title: string;
-  declare definition: EnteredJoint;
+  declare definition: unknown;
+  declare documentVersion: number;
   declare savedAt: CreationOptional<Date>;
   declare savedBy: string | null;
 }
@@ -89,9 +81,10 @@ export class JointIssue extends Model<
   declare jointId: string;
   declare number: number;
   declare revision: number;
-  declare definition: JointDefinition;
-  declare rules: RuleProfile;
-  declare facts: IssuedFacts;
+  declare definition: unknown;
+  declare rules: unknown;
+  declare facts: unknown;
+  declare documentVersion: number;
   declare issuedAt: CreationOptional<Date>;
   declare issuedBy: string;
 }
@@ -110,62 +103,15 @@ export class Hole extends Model<InferAttributes<Hole>, InferCreationAttributes<H
   declare gripIn: CreationOptional<number | null>;
 }
 
-export class HoleEventRow extends Model<
-  InferAttributes<HoleEventRow>,
-  InferCreationAttributes<HoleEventRow>
-> {
-  declare seq: CreationOptional<string>;
-  declare id: string;
-  declare issueId: string;
-  declare hole: number;
-  declare kind: 'checked';
-  declare reading: CheckedHead;
-  declare judged: DrivenHeadResult;
-  declare personId: string;
-  declare at: Date;
-  declare recordedAt: CreationOptional<Date>;
-}
-
 export class StockBin extends Model<InferAttributes<StockBin>, InferCreationAttributes<StockBin>> {
   declare id: CreationOptional<string>;
   declare partNumber: string;
   declare lot: string;
   declare place: string;
   declare cold: boolean;
+  /** what its events come to */
+  declare count: CreationOptional<number>;
   declare madeAt: CreationOptional<Date>;
-}
-
-export class StockEventRow extends Model<
-  InferAttributes<StockEventRow>,
-  InferCreationAttributes<StockEventRow>
-> {
-  declare seq: CreationOptional<string>;
-  declare id: string;
-  declare binId: string;
-  declare kind: StockMove['kind'];
-  declare count: number;
-  declare jobId: string | null;
-  declare note: string;
-  declare personId: string;
-  declare at: Date;
-  declare recordedAt: CreationOptional<Date>;
-}
-
-export class ReadyEventRow extends Model<
-  InferAttributes<ReadyEventRow>,
-  InferCreationAttributes<ReadyEventRow>
-> {
-  declare seq: CreationOptional<string>;
-  declare id: string;
-  declare jointId: string;
-  declare step: string;
-  declare hole: number | null;
-  declare of: number;
-  declare done: boolean;
-  declare timed: ReadyMove['timed'];
-  declare personId: string;
-  declare at: Date;
-  declare recordedAt: CreationOptional<Date>;
 }
 
 export class ShopFiguresRow extends Model<
@@ -173,7 +119,7 @@ export class ShopFiguresRow extends Model<
   InferCreationAttributes<ShopFiguresRow>
 > {
   declare seq: CreationOptional<string>;
-  declare figures: ShopFigures;
+  declare figures: unknown;
   declare personId: string;
   declare recordedAt: CreationOptional<Date>;
 }
@@ -193,6 +139,7 @@ export function defineModels(sequelize: Sequelize) {
       name: text(),
       version: whole(),
       rules: json(),
+      documentVersion: whole(),
       madeAt: stamped(),
       madeBy: maybeOwner(),
       note: { ...text(), defaultValue: '' }
@@ -210,6 +157,7 @@ export function defineModels(sequelize: Sequelize) {
       profileId: owner(),
       title: text(),
       definition: json(),
+      documentVersion: whole(),
       revision: { ...whole(), defaultValue: 1 },
       savedAt: stamped(),
       savedBy: maybeOwner()
@@ -223,6 +171,7 @@ export function defineModels(sequelize: Sequelize) {
       profileId: maybeOwner(),
       title: text(),
       definition: json(),
+      documentVersion: whole(),
       savedAt: stamped(),
       savedBy: maybeOwner()
     },
@@ -237,6 +186,7 @@ export function defineModels(sequelize: Sequelize) {
       definition: json(),
       rules: json(),
       facts: json(),
+      documentVersion: whole(),
       issuedAt: stamped(),
       issuedBy: owner()
     },
@@ -258,21 +208,6 @@ export function defineModels(sequelize: Sequelize) {
     },
     at('holes')
   );
-  HoleEventRow.init(
-    {
-      seq: seq(),
-      id: sentId(),
-      issueId: owner(),
-      hole: whole(),
-      kind: text(),
-      reading: json(),
-      judged: json(),
-      personId: owner(),
-      at: instant(),
-      recordedAt: stamped()
-    },
-    at('hole_events')
-  );
   StockBin.init(
     {
       id: uuid(),
@@ -280,40 +215,10 @@ export function defineModels(sequelize: Sequelize) {
       lot: text(),
       place: { ...text(), defaultValue: '' },
       cold: { type: DataTypes.BOOLEAN, allowNull: false },
+      count: { ...whole(), defaultValue: 0 },
       madeAt: stamped()
     },
     at('stock_bins')
-  );
-  StockEventRow.init(
-    {
-      seq: seq(),
-      id: sentId(),
-      binId: owner(),
-      kind: text(),
-      count: whole(),
-      jobId: maybeOwner(),
-      note: { ...text(), defaultValue: '' },
-      personId: owner(),
-      at: instant(),
-      recordedAt: stamped()
-    },
-    at('stock_events')
-  );
-  ReadyEventRow.init(
-    {
-      seq: seq(),
-      id: sentId(),
-      jointId: owner(),
-      step: text(),
-      hole: maybeWhole(),
-      of: whole(),
-      done: { type: DataTypes.BOOLEAN, allowNull: false },
-      timed: maybeJson(),
-      personId: owner(),
-      at: instant(),
-      recordedAt: stamped()
-    },
-    at('ready_events')
   );
   ShopFiguresRow.init(
     {
@@ -332,10 +237,7 @@ export function defineModels(sequelize: Sequelize) {
     JointRevision,
     JointIssue,
     Hole,
-    HoleEventRow,
     StockBin,
-    StockEventRow,
-    ReadyEventRow,
     ShopFiguresRow,
     ...defineCageModels(sequelize)
   };

@@ -1,13 +1,15 @@
-import { readStored } from '../../../core/joint/read-entered.ts';
 import { cageTasks, type CageTask } from '../../../core/ready/cage/tasks.ts';
 import { cageOfStep, type StepCage } from '../../../core/ready/cage/step-cage.ts';
-import { tickedHoles } from '../../../core/ready/progress.ts';
+import { readEntered } from '../../../core/joint/read-entered.ts';
+import { stepStream, tickedHoles } from '../../../core/ready/progress.ts';
 import { plan } from '../../../core/plan.ts';
-import { RuleProfile } from '../../../core/rules/profile.ts';
 import type { JointCageSetting } from '../../cage-view.ts';
 import type { Database } from '../db/connect.ts';
+import { eventsOfMany } from '../events/read.ts';
+import { stepEvents } from '../events/step-events.ts';
 import { settingsWhere } from './cages.ts';
-import { readyEvents, shopFigures } from './ready.ts';
+import { readDefinition, readProfile } from './documents.ts';
+import { shopFigures } from './ready.ts';
 
 /** A countersinking step of a stored joint, for which a cage is to be set. */
 export interface JointCageTask extends CageTask {
@@ -27,45 +29,55 @@ export async function cageTaskOf(
   const joint = await models.Joint.findByPk(jointId);
   if (!joint) return null;
   const profile = await models.Profile.findByPk(joint.profileId, { rejectOnEmpty: true });
-  const read = readStored(joint.definition);
-  if (!read.ok) return null;
-  const rules = RuleProfile.parse(profile.rules);
-  const task = cageTasks(read.definition, plan(read.definition, rules), rules).find(
+  const entered = readDefinition(joint.documentVersion, joint.definition);
+  const rules = readProfile(profile.documentVersion, profile.rules);
+  const read = entered.ok ? readEntered(entered.value) : null;
+  if (!read?.ok || !rules.ok) return null;
+  const task = cageTasks(read.definition, plan(read.definition, rules.value), rules.value).find(
     (one) => one.key === key
   );
   const { recheckEvery } = await shopFigures(database);
   return task ? { ...task, jointId, work: `${joint.title}: ${task.name}`, recheckEvery } : null;
 }
 
-/** Settings made for the steps of one joint, the latest first. */
-export async function settingsOfJoint(
+/** Settings made for the steps of some joints, the latest first, by joint. */
+async function settingsOfJoints(
   database: Database,
-  jointId: string
-): Promise<JointCageSetting[]> {
-  const settings = await settingsWhere(database, { jointId });
-  const cages = await database.models.CageRow.findAll({
-    where: { id: settings.map(({ cageId }) => cageId) }
-  });
-  const nameOf = new Map(cages.map(({ id, name, cutter }) => [id, `${name}, ${cutter}`]));
-  return settings.flatMap((setting) =>
-    setting.step === null
-      ? []
-      : [{ ...setting, step: setting.step, cage: nameOf.get(setting.cageId) ?? '' }]
-  );
+  jointIds: readonly string[]
+): Promise<Map<string, JointCageSetting[]>> {
+  const settings = await settingsWhere(database, { jointIds });
+  const byJoint = new Map<string, JointCageSetting[]>();
+  for (const { jointId, step, ...setting } of settings)
+    if (jointId !== null && step !== null)
+      byJoint.set(jointId, [...(byJoint.get(jointId) ?? []), { ...setting, step }]);
+  return byJoint;
 }
 
-/** How the cage of each countersinking step is set, and whether it may go on, by the step's key. */
-export async function cagesOfSteps(
+/** Settings made for the steps of one joint, the latest first. */
+export const settingsOfJoint = async (
   database: Database,
   jointId: string
-): Promise<Map<string, NonNullable<StepCage<JointCageSetting>['set']>>> {
-  const settings = await settingsOfJoint(database, jointId);
-  const ticks = settings.length === 0 ? [] : await readyEvents(database, jointId);
-  const cages = new Map<string, NonNullable<StepCage<JointCageSetting>['set']>>();
-  for (const step of new Set(settings.map((setting) => setting.step))) {
-    const holes = tickedHoles(ticks.filter((tick) => tick.step === step));
-    const { set } = cageOfStep(settings, step, holes);
-    if (set) cages.set(step, set);
+): Promise<JointCageSetting[]> => (await settingsOfJoints(database, [jointId])).get(jointId) ?? [];
+
+/** The cage that a step is cut with, and whether it may go on. */
+type SetCage = NonNullable<StepCage<JointCageSetting>['set']>;
+
+/** How the cage of each countersinking step is set, by joint and by the step's key. */
+export async function cagesOfSteps(
+  database: Database,
+  jointIds: readonly string[]
+): Promise<Map<string, Map<string, SetCage>>> {
+  const settings = await settingsOfJoints(database, jointIds);
+  const ticks = await eventsOfMany(database, stepEvents, [...settings.keys()]);
+  const cages = new Map<string, Map<string, SetCage>>();
+  for (const [jointId, own] of settings) {
+    const standings = stepStream.project(null, ticks.get(jointId) ?? []);
+    const ofJoint = new Map<string, SetCage>();
+    for (const step of new Set(own.map((setting) => setting.step))) {
+      const { set } = cageOfStep(own, step, tickedHoles(standings.get(step)));
+      if (set) ofJoint.set(step, set);
+    }
+    cages.set(jointId, ofJoint);
   }
   return cages;
 }

@@ -1,73 +1,72 @@
 import { isDeepStrictEqual } from 'node:util';
-import { z } from 'zod';
-import type { Cage } from '../../../core/ready/cage/cage.ts';
+import { Cage } from '../../../core/ready/cage/cage.ts';
 import { offerFor } from '../../../core/ready/cage/remembered.ts';
-import {
-  follow,
-  settingState,
-  type CageEvent,
-  type CageMove
-} from '../../../core/ready/cage/setting.ts';
+import { settingState } from '../../../core/ready/cage/setting.ts';
 import { CageSetup } from '../../../core/ready/cage/setup.ts';
 import { setupChecks } from '../../../core/ready/cage/setup-checks.ts';
-import { tickedHoles } from '../../../core/ready/progress.ts';
+import { stepStream, tickedHoles } from '../../../core/ready/progress.ts';
+import type { NewSetting } from '../../api/cages.ts';
 import type { CageView, SettingView } from '../../cage-view.ts';
-import type { CageEventRow, CageSettingRow } from '../db/cage-models.ts';
 import type { Database } from '../db/connect.ts';
+import { rowsOf } from '../db/work.ts';
+import { cageEvents, settingEvents } from '../events/cage-events.ts';
+import { eventsOfMany } from '../events/read.ts';
 import { done, refused, type Outcome } from './outcome.ts';
 import { readyEvents } from './ready.ts';
 
-/** What a page sends to begin a setting; a repeat is stored once by its id. */
-export const NewSetting = z.strictObject({
-  id: z.uuid(),
-  setup: CageSetup,
-  /** the joint's step that it is for */
-  step: z.strictObject({ jointId: z.uuid(), key: z.string().min(1).max(60) }).nullable(),
-  work: z.string().trim().max(160).default('')
-});
-export type NewSetting = z.output<typeof NewSetting>;
-
-const namesOf = async ({ models }: Database): Promise<Map<string, string>> =>
-  new Map((await models.Person.findAll()).map(({ id, name }) => [id, name]));
-
-const toEvent = (
-  { move, found, personId }: CageEventRow,
-  names: Map<string, string>
-): CageEvent => ({
-  ...move,
-  found,
-  by: names.get(personId) ?? ''
-});
-
 /** A setting with whatever names its cage and its step. */
-type PlacedSetting = CageView['settings'][number] & { cageId: string; step: string | null };
+type PlacedSetting = CageView['settings'][number] & {
+  cageId: string;
+  /** the cage's name and its cutter's */
+  cage: string;
+  jointId: string | null;
+  step: string | null;
+};
 
-/** Settings with what happened to them, the latest first. */
+interface SettingRow {
+  id: string;
+  cage_id: string;
+  cage: string;
+  joint_id: string | null;
+  step: string | null;
+  work: string;
+  setup: unknown;
+  begun_at: Date;
+  by: string;
+}
+
+const SETTINGS = `select s.id, s.cage_id, c.name || ', ' || c.cutter as cage, s.joint_id, s.step,
+  s.work, s.setup, s.begun_at, p.name as by
+  from cage_settings s join cages c on c.id = s.cage_id join people p on p.id = s.person_id`;
+
+/** Settings with what happened to them, the latest first; two queries. */
 export async function settingsWhere(
   database: Database,
-  where: { jointId?: string }
+  where: { jointIds?: readonly string[]; cageId?: string }
 ): Promise<PlacedSetting[]> {
-  const { models } = database;
-  const rows = await models.CageSettingRow.findAll({ where, order: [['seq', 'DESC']] });
-  const [events, names] = await Promise.all([
-    models.CageEventRow.findAll({
-      where: { settingId: rows.map(({ id }) => id) },
-      order: [['seq', 'ASC']]
-    }),
-    namesOf(database)
-  ]);
-  const bySetting = new Map(rows.map(({ id }): [string, CageEvent[]] => [id, []]));
-  for (const event of events) bySetting.get(event.settingId)?.push(toEvent(event, names));
-  return rows.map(({ id, cageId, step, work, setup, begunAt, personId }) => ({
-    id,
-    cageId,
-    step,
-    work,
-    setup,
-    begunAt: begunAt.toISOString(),
-    by: names.get(personId) ?? '',
-    state: settingState(setup, bySetting.get(id) ?? [])
-  }));
+  const rows = await rowsOf<SettingRow>(
+    database,
+    `${SETTINGS} where ($1::uuid[] is null or s.joint_id = any($1::uuid[]))
+     and ($2::uuid is null or s.cage_id = $2) order by s.seq desc`,
+    [where.jointIds ? [...where.jointIds] : null, where.cageId ?? null]
+  );
+  const events = await eventsOfMany(
+    database,
+    cageEvents,
+    rows.map(({ id }) => id)
+  );
+  return rows.map(({ id, cage_id: cageId, joint_id: jointId, begun_at: begunAt, ...row }) => {
+    const setup = CageSetup.parse(row.setup);
+    return {
+      ...row,
+      id,
+      cageId,
+      jointId,
+      setup,
+      begunAt: begunAt.toISOString(),
+      state: settingState(setup, events.get(id) ?? [])
+    };
+  });
 }
 
 /** Every cage with its settings, the latest first. */
@@ -78,9 +77,20 @@ export async function listCages(database: Database): Promise<CageView[]> {
   ]);
   return cages.map(({ id, cage }) => ({
     id,
-    cage,
+    cage: Cage.parse(cage),
     settings: settings.filter(({ cageId }) => cageId === id)
   }));
+}
+
+/** One cage with its own settings. */
+export async function getCage(database: Database, id: string): Promise<Outcome<CageView>> {
+  const row = await database.models.CageRow.findByPk(id);
+  if (!row) return refused('not-found', 'there is no such cage');
+  return done({
+    id,
+    cage: Cage.parse(row.cage),
+    settings: await settingsWhere(database, { cageId: id })
+  });
 }
 
 /** @returns the new cage's id; a cage of one name may hold several cutters, each of them once */
@@ -109,7 +119,7 @@ export async function beginSetting(
 ): Promise<Outcome<string>> {
   const cage = await models.CageRow.findByPk(cageId);
   if (!cage) return refused('not-found', 'there is no such cage');
-  const wrong = setupChecks(cage.cage, setup).find(({ verdict }) => verdict === 'stop');
+  const wrong = setupChecks(Cage.parse(cage.cage), setup).find(({ verdict }) => verdict === 'stop');
   if (wrong) return refused('not-possible', `${wrong.title}? ${wrong.say}`);
   if (step && !(await models.Joint.findByPk(step.jointId)))
     return refused('not-found', 'there is no such joint');
@@ -133,40 +143,41 @@ export async function beginSetting(
 /** Holes of a step that are ticked off. */
 async function holesCutOf(
   database: Database,
-  { jointId, step }: CageSettingRow
+  jointId: string | null,
+  step: string | null
 ): Promise<number | null> {
   if (jointId === null || step === null) return null;
-  const events = await readyEvents(database, jointId);
-  return tickedHoles(events.filter((event) => event.step === step));
+  const ticks = await readyEvents(database, jointId);
+  return tickedHoles(stepStream.project(null, ticks).get(step));
 }
 
 /** One setting with its events, and what its cage remembers for the same work. */
 export async function getSetting(database: Database, id: string): Promise<Outcome<SettingView>> {
-  const { models } = database;
-  const row = await models.CageSettingRow.findOne({ where: { id } });
+  const [row] = await rowsOf<SettingRow>(database, `${SETTINGS} where s.id = $1`, [id]);
   if (!row) return refused('not-found', 'there is no such setting');
-  const [cages, names, events, holesCut] = await Promise.all([
-    listCages(database),
-    namesOf(database),
-    models.CageEventRow.findAll({ where: { settingId: id }, order: [['seq', 'ASC']] }),
-    holesCutOf(database, row)
+  const [own, events, holesCut] = await Promise.all([
+    getCage(database, row.cage_id),
+    settingEvents(database, id),
+    holesCutOf(database, row.joint_id, row.step)
   ]);
-  const own = cages.find((cage) => cage.id === row.cageId);
-  if (!own) return refused('not-found', 'there is no such cage');
-  const begunAt = row.begunAt.toISOString();
-  const before = own.settings.filter((setting) => setting.id !== id && setting.begunAt <= begunAt);
-  const offer = offerFor(row.setup, before);
+  if (!own.ok) return own;
+  const setup = CageSetup.parse(row.setup);
+  const begunAt = row.begun_at.toISOString();
+  const before = own.value.settings.filter(
+    (setting) => setting.id !== id && setting.begunAt <= begunAt
+  );
+  const offer = offerFor(setup, before);
   const found = offer?.state.found;
   return done({
     id,
-    cageId: row.cageId,
-    cage: own.cage,
-    setup: row.setup,
+    cageId: row.cage_id,
+    cage: own.value.cage,
+    setup,
     work: row.work,
-    jointId: row.jointId,
+    jointId: row.joint_id,
     begunAt,
-    by: names.get(row.personId) ?? '',
-    events: events.map((event) => toEvent(event, names)),
+    by: row.by,
+    events,
     holesCut,
     offered:
       offer && found
@@ -179,66 +190,4 @@ export async function getSetting(database: Database, id: string): Promise<Outcom
           }
         : null
   });
-}
-
-/** Thrown to take back a transaction whose event was refused. */
-class Refused extends Error {
-  constructor(readonly outcome: Outcome<never>) {
-    super('refused');
-  }
-}
-
-/**
- * Records what happened to a setting, in order, if each may follow on what happened before: all or none. What was sent
- * twice is stored once.
- *
- * @returns every event of the setting
- */
-export async function recordCageMoves(
-  database: Database,
-  settingId: string,
-  moves: readonly CageMove[],
-  personId: string
-): Promise<Outcome<CageEvent[]>> {
-  const { sequelize, models } = database;
-  const names = await namesOf(database);
-  const refuse = (...said: Parameters<typeof refused>): never => {
-    throw new Refused(refused(...said));
-  };
-  try {
-    return await sequelize.transaction(async (transaction) => {
-      // Held until the end: two hands must not both finish one setting.
-      const setting = await models.CageSettingRow.findOne({
-        where: { id: settingId },
-        transaction,
-        lock: transaction.LOCK.UPDATE
-      });
-      if (!setting) return refuse('not-found', 'there is no such setting');
-      const rows = await models.CageEventRow.findAll({
-        where: { settingId },
-        order: [['seq', 'ASC']],
-        transaction
-      });
-      const events = rows.map((row) => toEvent(row, names));
-      for (const move of moves) {
-        const known = await models.CageEventRow.findOne({ where: { id: move.id }, transaction });
-        if (known) {
-          if (known.settingId !== settingId || !isDeepStrictEqual(known.move, move))
-            return refuse('conflict', 'another event was stored under this id');
-          continue;
-        }
-        const may = follow(setting.setup, events, move);
-        if (!may.ok) return refuse('not-possible', may.error.message);
-        const row = await models.CageEventRow.create(
-          { id: move.id, settingId, move, found: may.result, personId },
-          { transaction }
-        );
-        events.push(toEvent(row, names));
-      }
-      return done(events);
-    });
-  } catch (error) {
-    if (!(error instanceof Refused)) throw error;
-    return error.outcome;
-  }
 }

@@ -1,47 +1,47 @@
-import { IssuedFacts, type Issue, type IssuedHole } from '../../../core/joint/issue.ts';
+import { ISSUE_DOCUMENT } from '../../../core/documents/documents.ts';
+import type { Issue, IssuedFacts } from '../../../core/joint/issue.ts';
 import type { Joint } from '../../../core/joint/kinds.ts';
-import { readStored } from '../../../core/joint/read-entered.ts';
+import { readEntered } from '../../../core/joint/read-entered.ts';
 import type { Plan } from '../../../core/plan-shape.ts';
 import { plan } from '../../../core/plan.ts';
-import { RuleProfile } from '../../../core/rules/profile.ts';
+import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
-import type { Hole } from '../db/models.ts';
+import { inWork, rowsOf } from '../db/work.ts';
+import { must, outcomeOf, readDefinition, readFacts, readProfile } from './documents.ts';
+import { toIssuedHoles, type HoleRow } from './issued-holes.ts';
 import { done, refused, type Outcome } from './outcome.ts';
 
-const toHole = (hole: Hole, facts: IssuedFacts): IssuedHole => ({
-  number: hole.number,
-  row: hole.row,
-  xIn: hole.xIn,
-  yIn: hole.yIn,
-  markIn: hole.markIn,
-  stack: hole.stack,
-  dash: hole.dash ?? facts.dash,
-  gripIn: hole.gripIn
-});
+interface NewestRow {
+  id: string;
+  number: number;
+  revision: number;
+  issued_at: Date;
+  issued_by: string;
+  facts: unknown;
+  document_version: number;
+  holes: HoleRow[] | null;
+}
 
-/** The newest issue of a joint with its holes, or null. */
-export async function latestIssue({ models }: Database, jointId: string): Promise<Issue | null> {
-  const issue = await models.JointIssue.findOne({
-    where: { jointId },
-    order: [['number', 'DESC']]
-  });
-  if (!issue) return null;
-  const [holes, person] = await Promise.all([
-    models.Hole.findAll({ where: { issueId: issue.id }, order: [['number', 'ASC']] }),
-    models.Person.findByPk(issue.issuedBy, { rejectOnEmpty: true })
-  ]);
-  const facts = IssuedFacts.parse(issue.facts);
+/** The newest issue of a joint with its holes, or null; one query. */
+export async function latestIssue(database: Database, jointId: string): Promise<Issue | null> {
+  const [row] = await rowsOf<NewestRow>(
+    database,
+    `select i.id, i.number, i.revision, i.issued_at, p.name as issued_by, i.facts, i.document_version,
+       (select json_agg(h order by h.number) from holes h where h.issue_id = i.id) as holes
+     from joint_issues i join people p on p.id = i.issued_by
+     where i.joint_id = $1 order by i.number desc limit 1`,
+    [jointId]
+  );
+  if (!row) return null;
+  const facts = must('the newest issue of this joint', readFacts(row.document_version, row.facts));
   return {
-    id: issue.id,
-    number: issue.number,
-    revision: issue.revision,
-    issuedAt: issue.issuedAt.toISOString(),
-    issuedBy: person.name,
+    id: row.id,
+    number: row.number,
+    revision: row.revision,
+    issuedAt: row.issued_at.toISOString(),
+    issuedBy: row.issued_by,
     facts,
-    holes: holes.filter(({ state }) => state === 'rivet').map((hole) => toHole(hole, facts)),
-    heldOpen: holes
-      .filter(({ state }) => state === 'held-open')
-      .map((hole) => ({ ...toHole(hole, facts), reason: hole.reason }))
+    ...toIssuedHoles(row.holes, facts)
   };
 }
 
@@ -86,73 +86,67 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
  * Freezes a joint's definition, rules and holes as its next issue. Refused while the joint is not the
  * revision the person sees, cannot be read, or breaks a limit.
  */
-export async function issueJoint(
+export const issueJoint = (
+  database: Database,
+  jointId: string,
+  revision: number,
+  issuedBy: string
+): Promise<Outcome<{ number: number }>> =>
+  outcomeOf(() => inWork(database, () => issueWithin(database, jointId, revision, issuedBy)));
+
+async function issueWithin(
   database: Database,
   jointId: string,
   revision: number,
   issuedBy: string
 ): Promise<Outcome<{ number: number }>> {
-  const { sequelize, models } = database;
-  return sequelize.transaction(async (transaction) => {
-    const joint = await models.Joint.findByPk(jointId, {
-      transaction,
-      lock: transaction.LOCK.UPDATE
-    });
-    if (!joint) return refused('not-found', 'there is no such joint');
-    if (joint.revision !== revision)
-      return refused(
-        'stale',
-        `the joint is at revision ${joint.revision}, not ${revision}: look at it again`
-      );
-    const read = readStored(joint.definition);
-    if (!read.ok) return refused('not-possible', read.problems[0]?.message ?? 'a field is missing');
-    const profile = await models.Profile.findByPk(joint.profileId, {
-      transaction,
-      rejectOnEmpty: true
-    });
-    const rules = RuleProfile.parse(profile.rules);
-    const planned = plan(read.definition, rules);
-    const facts = factsOf(read.definition, rules, planned);
-    if (!facts.ok) return facts;
+  const { models } = database;
+  const joint = await models.Joint.findByPk(jointId, { lock: true });
+  if (!joint) return refused('not-found', 'there is no such joint');
+  if (joint.revision !== revision)
+    return refused(
+      'stale',
+      `the joint is at revision ${joint.revision}, not ${revision}: look at it again`
+    );
+  const entered = must('this joint', readDefinition(joint.documentVersion, joint.definition));
+  const read = readEntered(entered);
+  if (!read.ok) return refused('not-possible', read.problems[0]?.message ?? 'a field is missing');
+  const profile = await models.Profile.findByPk(joint.profileId, { rejectOnEmpty: true });
+  const rules = must('its rule profile', readProfile(profile.documentVersion, profile.rules));
+  const planned = plan(read.definition, rules);
+  const facts = factsOf(read.definition, rules, planned);
+  if (!facts.ok) return facts;
 
-    const last = await models.JointIssue.findOne({
-      where: { jointId },
-      order: [['number', 'DESC']],
-      transaction
-    });
-    // Pressing twice, or asking again after a lost answer, must not make a second frozen copy.
-    if (last?.revision === revision) return done({ number: last.number });
-    const number = (last?.number ?? 0) + 1;
-    const issue = await models.JointIssue.create(
-      {
-        jointId,
-        number,
-        revision,
-        definition: read.definition,
-        rules,
-        facts: facts.value,
-        issuedBy
-      },
-      { transaction }
-    );
-    await models.Hole.bulkCreate(
-      planned.holes.map(
-        ({ number: hole, row, xIn, yIn, markIn, state, reason, dash, stack, gripIn }) => ({
-          issueId: issue.id,
-          number: hole,
-          row,
-          xIn,
-          yIn,
-          markIn,
-          state,
-          reason,
-          dash,
-          stack,
-          gripIn
-        })
-      ),
-      { transaction }
-    );
-    return done({ number });
+  const last = await models.JointIssue.findOne({ where: { jointId }, order: [['number', 'DESC']] });
+  // Pressing twice, or asking again after a lost answer, must not make a second frozen copy.
+  if (last?.revision === revision) return done({ number: last.number });
+  const number = (last?.number ?? 0) + 1;
+  const issue = await models.JointIssue.create({
+    jointId,
+    number,
+    revision,
+    definition: read.definition,
+    rules,
+    facts: facts.value,
+    documentVersion: ISSUE_DOCUMENT.version,
+    issuedBy
   });
+  await models.Hole.bulkCreate(
+    planned.holes.map(
+      ({ number: hole, row, xIn, yIn, markIn, state, reason, dash, stack, gripIn }) => ({
+        issueId: issue.id,
+        number: hole,
+        row,
+        xIn,
+        yIn,
+        markIn,
+        state,
+        reason,
+        dash,
+        stack,
+        gripIn
+      })
+    )
+  );
+  return done({ number });
 }

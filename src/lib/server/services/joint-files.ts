@@ -67,7 +67,12 @@ export async function makeJointFile(
       read.definition.sheets.map((sheet) => sheet.name)
     );
     const cages = async () =>
-      new Map([...(await cagesOfSteps(database, jointId))].map(([step, set]) => [step, set.words]));
+      new Map(
+        [...((await cagesOfSteps(database, [jointId])).get(jointId) ?? [])].map(([step, set]) => [
+          step,
+          set.words
+        ])
+      );
     const steps = async () =>
       readyPlan(
         read.definition,

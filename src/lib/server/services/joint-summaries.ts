@@ -1,23 +1,20 @@
 import type { Verdict } from '../../../core/check/findings.ts';
-import { holeStates } from '../../../core/check/hole-events.ts';
-import { IssuedFacts, issuedParts } from '../../../core/joint/issue.ts';
+import { issuedParts } from '../../../core/joint/issue.ts';
 import type { JointKind } from '../../../core/joint/kinds.ts';
-import { readStored } from '../../../core/joint/read-entered.ts';
-import { planCost, STEPS_FOR_A_LIST } from '../../../core/plan-cost.ts';
+import { SUMMARY_VERSION, type PartCount, type PlanSummary } from '../../../core/joint/summary.ts';
 import type { RecheckStatus } from '../../../core/ready/cage/rechecks.ts';
-import type { Plan } from '../../../core/plan-shape.ts';
-import { plan } from '../../../core/plan.ts';
-import { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
-import type { Joint } from '../db/models.ts';
+import { rowsOf } from '../db/work.ts';
 import { cagesOfSteps } from './cage-tasks.ts';
-import { eventsOfIssue } from './hole-events.ts';
+import { readFacts } from './documents.ts';
+import { makeSummaries } from './kept-summaries.ts';
 
 /** One joint on a list: what it is, how far it is, and what about it needs a person. */
 export interface JointSummary {
   id: string;
   jobId: string;
-  kind: JointKind;
+  /** null where its record cannot be read */
+  kind: JointKind | null;
   title: string;
   savedAt: string;
   /** in the trade's words: `22 × MS20470AD4-5` */
@@ -28,7 +25,27 @@ export interface JointSummary {
   verdicts: Record<Verdict, number>;
   attention: string[];
   /** rivets it takes, by part number; null while that is not known */
-  parts: { partNumber: string; count: number }[] | null;
+  parts: PartCount[] | null;
+}
+
+interface JointRow {
+  id: string;
+  job_id: string;
+  title: string;
+  saved_at: Date;
+  revision: number;
+  version: number | null;
+  summary: PlanSummary | null;
+}
+
+interface IssueRow {
+  id: string;
+  joint_id: string;
+  revision: number;
+  facts: unknown;
+  document_version: number;
+  stacks: { stack: number; count: number }[] | null;
+  verdicts: Partial<Record<Verdict, number>> | null;
 }
 
 const NO_VERDICTS: Record<Verdict, number> = {
@@ -37,135 +54,80 @@ const NO_VERDICTS: Record<Verdict, number> = {
   replace: 0,
   refer: 0
 };
-
-async function checkProgress(database: Database, jointId: string) {
-  const issue = await database.models.JointIssue.findOne({
-    where: { jointId },
-    order: [['number', 'DESC']]
-  });
-  if (!issue) return null;
-  const holes = await database.models.Hole.findAll({
-    where: { issueId: issue.id, state: 'rivet' },
-    attributes: ['number', 'stack']
-  });
-  const states = holeStates(
-    holes.map((hole) => hole.number),
-    await eventsOfIssue(database, issue.id)
-  );
-  const verdicts = { ...NO_VERDICTS };
-  for (const { last } of states.values()) if (last) verdicts[last.judged.verdict] += 1;
-  return { issue, holes: holes.length, verdicts, stacks: holes.map((hole) => hole.stack) };
-}
-
-/** The first reason why a joint cannot be made, or null. */
-function refusalOf({ layout, stacks }: Plan): string | null {
-  for (const answer of [layout, ...stacks.map(({ length }) => length)])
-    if (!answer.ok) return answer.error.message;
-  return null;
-}
-
 const MOST_PARTS_NAMED = 2;
 
-/** Counts by part number. */
-function partsOf({ stacks }: Plan): { partNumber: string; count: number }[] {
-  const counts = new Map<string, number>();
-  for (const { rivets, length } of stacks)
-    if (length.ok)
-      counts.set(length.result.partNumber, (counts.get(length.result.partNumber) ?? 0) + rivets);
-  return [...counts].map(([partNumber, count]) => ({ partNumber, count }));
-}
-
 /** `22 × MS20470AD4-5`, one such for every rivet the joint takes. */
-function rivetsInWords(parts: ReturnType<typeof partsOf>): string {
+function rivetsInWords(parts: readonly PartCount[]): string {
   if (parts.length <= MOST_PARTS_NAMED)
     return parts.map(({ partNumber, count }) => `${count} × ${partNumber}`).join(', ');
   const all = parts.reduce((sum, { count }) => sum + count, 0);
   return `${all} rivets of ${parts.length} part numbers`;
 }
 
-/** Counts by part number of an issue: its holes by their stack. */
-function issuedPartCounts(facts: IssuedFacts, stacksOfHoles: readonly number[]) {
-  const counts = new Map<string, number>();
-  for (const stack of stacksOfHoles) {
-    const partNumber = facts.stacks[stack]?.partNumber ?? facts.partNumber;
-    counts.set(partNumber, (counts.get(partNumber) ?? 0) + 1);
-  }
-  return [...counts].map(([partNumber, count]) => ({ partNumber, count }));
-}
-
-const issuedInWords = (holes: number, parts: string[]): string =>
+const issuedInWords = (holes: number, parts: readonly string[]): string =>
   parts.length > MOST_PARTS_NAMED
     ? `${holes} rivets of ${parts.length} part numbers`
     : `${holes} × ${parts.join(', ')}`;
 
-async function summarise(database: Database, joint: Joint): Promise<JointSummary> {
-  const base = {
-    id: joint.id,
-    jobId: joint.jobId,
-    kind: joint.definition.kind,
-    title: joint.title,
-    savedAt: joint.savedAt.toISOString(),
-    holes: 0,
-    looked: 0,
-    verdicts: NO_VERDICTS,
-    parts: null
-  };
-  const progress = await checkProgress(database, joint.id);
-  if (progress && progress.issue.revision === joint.revision) {
-    const { verdicts, holes, issue, stacks } = progress;
-    const facts = IssuedFacts.parse(issue.facts);
-    const looked = Object.values(verdicts).reduce((sum, count) => sum + count, 0);
-    const attention: string[] = [];
-    if (verdicts['drive-more'] > 0) attention.push(`${verdicts['drive-more']} to drive more`);
-    if (verdicts.replace > 0) attention.push(`${verdicts.replace} to take out`);
-    if (verdicts.refer > 0) attention.push(`${verdicts.refer} to refer`);
+const HEADLINES: Record<Exclude<PlanSummary['state'], 'planned'>, string> = {
+  unreadable: 'not all filled in',
+  impossible: 'not possible as it stands',
+  costly: 'many holes past obstacles: open it to see them'
+};
+
+type Told = Omit<JointSummary, 'id' | 'jobId' | 'kind' | 'title' | 'savedAt'>;
+const NOTHING = { holes: 0, looked: 0, verdicts: NO_VERDICTS, parts: null };
+
+function asIssued(issue: IssueRow): Told {
+  const facts = readFacts(issue.document_version, issue.facts);
+  if (!facts.ok)
     return {
-      ...base,
-      headline: issuedInWords(holes, issuedParts(facts)),
-      state: looked === holes ? 'checked' : 'checking',
-      holes,
-      looked,
-      verdicts,
-      attention,
-      parts: issuedPartCounts(facts, stacks)
-    };
-  }
-  const read = readStored(joint.definition);
-  if (!read.ok)
-    return {
-      ...base,
-      headline: 'not all filled in',
+      ...NOTHING,
+      headline: 'its issue cannot be read',
       state: 'unreadable',
-      attention: [read.problems[0]?.message ?? 'a field cannot be read']
+      attention: [facts.problem]
     };
-  const changed = progress ? ['changed since it was issued'] : [];
-  // Everyone would wait for the list while one joint's rows are solved.
-  if (planCost(read.definition) > STEPS_FOR_A_LIST)
-    return {
-      ...base,
-      headline: 'many holes past obstacles: open it to see them',
-      state: 'planned',
-      attention: changed
-    };
-  const profile = await database.models.Profile.findByPk(joint.profileId, { rejectOnEmpty: true });
-  const planned = plan(read.definition, RuleProfile.parse(profile.rules));
-  const refusal = refusalOf(planned);
-  if (refusal !== null || !planned.layout.ok)
-    return {
-      ...base,
-      headline: 'not possible as it stands',
-      state: 'impossible',
-      attention: [...changed, refusal ?? '']
-    };
-  const parts = partsOf(planned);
-  const stops = planned.warnings.filter((warning) => warning.level === 'stop');
+  const stacks = issue.stacks ?? [];
+  const holes = stacks.reduce((sum, { count }) => sum + count, 0);
+  const verdicts = { ...NO_VERDICTS, ...issue.verdicts };
+  const looked = Object.values(verdicts).reduce((sum, count) => sum + count, 0);
+  const attention: string[] = [];
+  if (verdicts['drive-more'] > 0) attention.push(`${verdicts['drive-more']} to drive more`);
+  if (verdicts.replace > 0) attention.push(`${verdicts.replace} to take out`);
+  if (verdicts.refer > 0) attention.push(`${verdicts.refer} to refer`);
+  const counts = new Map<string, number>();
+  for (const { stack, count } of stacks) {
+    const part = facts.value.stacks[stack]?.partNumber ?? facts.value.partNumber;
+    counts.set(part, (counts.get(part) ?? 0) + count);
+  }
   return {
-    ...base,
-    headline: rivetsInWords(parts),
+    headline: issuedInWords(holes, issuedParts(facts.value)),
+    state: looked === holes ? 'checked' : 'checking',
+    holes,
+    looked,
+    verdicts,
+    attention,
+    parts: [...counts].map(([partNumber, count]) => ({ partNumber, count }))
+  };
+}
+
+function asPlanned(summary: PlanSummary | null | undefined, issued: boolean): Told {
+  if (!summary)
+    return {
+      ...NOTHING,
+      headline: 'its record cannot be read',
+      state: 'unreadable',
+      attention: ['It is stored in a form that this version does not know.']
+    };
+  const { state, holes, parts, attention } = summary;
+  const changed = issued && state !== 'unreadable' ? ['changed since it was issued'] : [];
+  return {
+    ...NOTHING,
+    holes,
     parts,
-    state: 'planned',
-    holes: planned.layout.result.rivets,
-    attention: [...changed, ...stops.map((warning) => warning.title)]
+    headline: state === 'planned' ? rivetsInWords(parts ?? []) : HEADLINES[state],
+    state: state === 'costly' ? 'planned' : state,
+    attention: [...changed, ...attention]
   };
 }
 
@@ -176,26 +138,65 @@ const CAGE_WORDS: Record<RecheckStatus['state'], string> = {
   proud: 'leaves heads too proud'
 };
 
-/** Joints of one job, or of all, in the order they were made. */
-export async function listJoints(database: Database, jobId?: string): Promise<JointSummary[]> {
-  const joints = await database.models.Joint.findAll({
-    ...(jobId === undefined ? {} : { where: { jobId } }),
-    order: [['title', 'ASC']]
-  });
-  return Promise.all(
-    joints.map(async (joint) => {
-      const [summary, cages] = await Promise.all([
-        summarise(database, joint),
-        cagesOfSteps(database, joint.id)
-      ]);
-      const wrong = [...cages.values()].filter(({ status }) => status.state !== 'good');
-      return {
-        ...summary,
-        attention: [
-          ...summary.attention,
-          ...wrong.map(({ setting, status }) => `${setting.cage}: ${CAGE_WORDS[status.state]}`)
-        ]
-      };
-    })
+/** The newest issue of each joint, with its holes counted by stack and by the verdict of their last look. */
+const issuesOf = (database: Database, jointIds: readonly string[]): Promise<IssueRow[]> =>
+  rowsOf<IssueRow>(
+    database,
+    `with newest as (
+       select distinct on (joint_id) id, joint_id, revision, facts, document_version
+       from joint_issues where joint_id = any($1::uuid[]) order by joint_id, number desc
+     ), by_stack as (
+       select issue_id, stack, count(*)::integer as count from holes
+       where state = 'rivet' and issue_id in (select id from newest) group by issue_id, stack
+     ), by_verdict as (
+       select issue_id, verdict, count(*)::integer as count from hole_looks
+       where issue_id in (select id from newest) group by issue_id, verdict
+     )
+     select n.*,
+       (select json_agg(json_build_object('stack', stack, 'count', count) order by stack)
+        from by_stack where issue_id = n.id) as stacks,
+       (select json_object_agg(verdict, count) from by_verdict where issue_id = n.id) as verdicts
+     from newest n`,
+    [[...jointIds]]
   );
+
+/** Joints of one job, or of all, by title. However many there are, they are read in a fixed number of queries. */
+export async function listJoints(database: Database, jobId?: string): Promise<JointSummary[]> {
+  const joints = await rowsOf<JointRow>(
+    database,
+    `select j.id, j.job_id, j.title, j.saved_at, j.revision,
+       s.version, s.summary
+     from joints j left join joint_summaries s on s.joint_id = j.id
+     where $1::uuid is null or j.job_id = $1 order by j.title, j.id`,
+    [jobId ?? null]
+  );
+  const ids = joints.map(({ id }) => id);
+  const stale = joints.filter(({ version }) => version !== SUMMARY_VERSION).map(({ id }) => id);
+  const [made, issues, cages] = await Promise.all([
+    makeSummaries(database, stale),
+    issuesOf(database, ids),
+    cagesOfSteps(database, ids)
+  ]);
+  const issueOf = new Map(issues.map((issue) => [issue.joint_id, issue]));
+  return joints.map(({ id, job_id: job, title, saved_at: savedAt, revision, ...row }) => {
+    const issue = issueOf.get(id);
+    const summary = row.version === SUMMARY_VERSION ? row.summary : made.get(id);
+    const told =
+      issue?.revision === revision ? asIssued(issue) : asPlanned(summary, issue !== undefined);
+    const wrong = [...(cages.get(id)?.values() ?? [])].filter(
+      ({ status }) => status.state !== 'good'
+    );
+    return {
+      id,
+      jobId: job,
+      kind: summary?.kind ?? null,
+      title,
+      savedAt: savedAt.toISOString(),
+      ...told,
+      attention: [
+        ...told.attention,
+        ...wrong.map(({ setting, status }) => `${setting.cage}: ${CAGE_WORDS[status.state]}`)
+      ]
+    };
+  });
 }

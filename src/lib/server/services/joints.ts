@@ -1,30 +1,17 @@
 import { isDeepStrictEqual } from 'node:util';
-import { z } from 'zod';
-import { differences, type Difference } from '../../../core/joint/differences.ts';
-import { EnteredJoint } from '../../../core/joint/kinds.ts';
+import { JOINT_DOCUMENT } from '../../../core/documents/documents.ts';
+import { differences } from '../../../core/joint/differences.ts';
+import type { EnteredJoint } from '../../../core/joint/kinds.ts';
 import { newJoint } from '../../../core/joint/new-joint.ts';
-import { RuleProfile } from '../../../core/rules/profile.ts';
+import type { RuleProfile } from '../../../core/rules/profile.ts';
+import type { JointRules, JointSave, SaveOutcome } from '../../api/joints.ts';
 import type { Database } from '../db/connect.ts';
 import type { Joint } from '../db/models.ts';
-import { currentProfileId } from './profiles.ts';
+import { inWork, rowsOf } from '../db/work.ts';
+import { must, outcomeOf, readDefinition, readProfile } from './documents.ts';
+import { keepSummary } from './kept-summaries.ts';
+import { currentProfile, rulesOf } from './profiles.ts';
 import { done, refused, type Outcome } from './outcome.ts';
-
-export const JointTitle = z
-  .string()
-  .trim()
-  .min(1, 'the joint needs a name')
-  .max(80, 'a joint name is at most 80 characters');
-
-/** What a page sends when it saves: the document and the revision it was typed upon. */
-export const JointSave = z.strictObject({
-  baseRevision: z.int().min(1),
-  title: JointTitle,
-  definition: EnteredJoint
-});
-export type JointSave = z.output<typeof JointSave>;
-
-/** What a page sends to move a joint under other rules. */
-export const JointRules = z.strictObject({ profileId: z.uuid(), baseRevision: z.int().min(1) });
 
 export interface JointView {
   id: string;
@@ -38,87 +25,98 @@ export interface JointView {
   profile: RuleProfile;
 }
 
-/** A save: the new revision, or what someone else changed meanwhile. */
-export type SaveOutcome =
-  | { saved: true; revision: number; savedAt: string }
-  | {
-      saved: false;
-      revision: number;
-      title: string;
-      definition: EnteredJoint;
-      savedBy: string | null;
-      changes: Difference[];
-    };
-
-/** One joint with its job and its rules. */
-export async function getJoint({ models }: Database, id: string): Promise<Outcome<JointView>> {
-  const joint = await models.Joint.findByPk(id);
-  if (!joint) return refused('not-found', 'there is no such joint');
-  const [job, profile, person] = await Promise.all([
-    models.Job.findByPk(joint.jobId, { rejectOnEmpty: true }),
-    models.Profile.findByPk(joint.profileId, { rejectOnEmpty: true }),
-    joint.savedBy === null ? null : models.Person.findByPk(joint.savedBy)
-  ]);
-  const { number, title, place, data } = job;
-  return done({
-    id: joint.id,
-    job: { id: job.id, number, title, place, data },
-    title: joint.title,
-    definition: EnteredJoint.parse(joint.definition),
-    revision: joint.revision,
-    savedAt: joint.savedAt.toISOString(),
-    savedBy: person?.name ?? null,
-    profileId: joint.profileId,
-    profile: RuleProfile.parse(profile.rules)
-  });
+interface JointRow {
+  id: string;
+  job: JointView['job'];
+  title: string;
+  definition: unknown;
+  document_version: number;
+  revision: number;
+  saved_at: Date;
+  saved_by: string | null;
+  profile_id: string;
+  rules: unknown;
+  rules_version: number;
 }
 
+/** One joint with its job and its rules; one query. */
+export const getJoint = (database: Database, id: string): Promise<Outcome<JointView>> =>
+  outcomeOf(async () => {
+    const [row] = await rowsOf<JointRow>(
+      database,
+      `select j.id, json_build_object('id', b.id, 'number', b.number, 'title', b.title,
+         'place', b.place, 'data', b.data) as job, j.title, j.definition, j.document_version,
+         j.revision, j.saved_at, p.name as saved_by, j.profile_id, r.rules,
+         r.document_version as rules_version
+       from joints j join jobs b on b.id = j.job_id join rule_profiles r on r.id = j.profile_id
+       left join people p on p.id = j.saved_by where j.id = $1`,
+      [id]
+    );
+    if (!row) return refused('not-found', 'there is no such joint');
+    return done({
+      id: row.id,
+      job: row.job,
+      title: row.title,
+      definition: must('this joint', readDefinition(row.document_version, row.definition)),
+      revision: row.revision,
+      savedAt: row.saved_at.toISOString(),
+      savedBy: row.saved_by,
+      profileId: row.profile_id,
+      profile: must('its rule profile', readProfile(row.rules_version, row.rules))
+    });
+  });
+
+const documentVersion = JOINT_DOCUMENT.version;
+
 /** Makes a joint under the shop's current profile. @returns its id */
-export async function addJoint(
+export const addJoint = (
   database: Database,
   jobId: string,
   title: string,
   definition: EnteredJoint = newJoint('lap'),
   savedBy: string | null = null
-): Promise<Outcome<string>> {
-  const { sequelize, models } = database;
-  if (!(await models.Job.findByPk(jobId))) return refused('not-found', 'there is no such job');
-  const profileId = await currentProfileId(database);
-  if (profileId === null) return refused('conflict', 'there is no rule profile yet');
-  return sequelize.transaction(async (transaction) => {
-    const joint = await models.Joint.create(
-      { jobId, profileId, title, definition, savedBy },
-      { transaction }
-    );
-    await models.JointRevision.create(
-      { jointId: joint.id, revision: 1, profileId, title, definition, savedBy },
-      { transaction }
-    );
+): Promise<Outcome<string>> =>
+  inWork(database, async () => {
+    const { models } = database;
+    if (!(await models.Job.findByPk(jobId))) return refused('not-found', 'there is no such job');
+    const profile = await currentProfile(database);
+    if (profile === null) return refused('conflict', 'there is no rule profile yet');
+    const document = { title, definition, documentVersion, profileId: profile.id, savedBy };
+    const joint = await models.Joint.create({ jobId, ...document });
+    await models.JointRevision.create({ jointId: joint.id, revision: 1, ...document });
+    await keepSummary(database, joint.id, definition, profile.rules);
     return done(joint.id);
   });
+
+interface SavedDocument {
+  title: string;
+  definition: EnteredJoint;
 }
 
-const documentOf = ({ title, definition }: { title: string; definition: EnteredJoint }) => ({
-  title,
-  definition
+const documentOf = ({ title, definition }: SavedDocument): SavedDocument => ({ title, definition });
+
+/** A stored joint or revision as it is read now. */
+const storedOf = (row: { title: string; definition: unknown; documentVersion: number }) => ({
+  title: row.title,
+  definition: must('this joint', readDefinition(row.documentVersion, row.definition))
 });
 
 async function explainStale(
   { models }: Database,
   joint: Joint,
+  now: SavedDocument,
   baseRevision: number
 ): Promise<SaveOutcome> {
-  const [base, person] = await Promise.all([
-    models.JointRevision.findOne({ where: { jointId: joint.id, revision: baseRevision } }),
-    joint.savedBy === null ? null : models.Person.findByPk(joint.savedBy)
-  ]);
+  const base = await models.JointRevision.findOne({
+    where: { jointId: joint.id, revision: baseRevision }
+  });
+  const person = joint.savedBy === null ? null : await models.Person.findByPk(joint.savedBy);
   return {
     saved: false,
     revision: joint.revision,
-    title: joint.title,
-    definition: joint.definition,
+    ...now,
     savedBy: person?.name ?? null,
-    changes: base ? differences(documentOf(base), documentOf(joint)) : []
+    changes: base ? differences(storedOf(base), now) : []
   };
 }
 
@@ -126,60 +124,78 @@ async function explainStale(
  * Stores a joint typed upon `baseRevision`. A save upon an older revision changes nothing and answers what
  * changed since; a repeat of what is stored already is acknowledged, so a lost answer does no harm.
  */
-export async function saveJoint(
+export const saveJoint = (
+  database: Database,
+  id: string,
+  save: JointSave,
+  savedBy: string | null
+): Promise<Outcome<SaveOutcome>> =>
+  outcomeOf(() => inWork(database, () => saveWithin(database, id, save, savedBy)));
+
+async function saveWithin(
   database: Database,
   id: string,
   save: JointSave,
   savedBy: string | null
 ): Promise<Outcome<SaveOutcome>> {
-  const { sequelize, models } = database;
-  return sequelize.transaction(async (transaction) => {
-    const joint = await models.Joint.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
-    if (!joint) return refused('not-found', 'there is no such joint');
-    if (isDeepStrictEqual(documentOf(joint), documentOf(save)))
-      return done<SaveOutcome>({
-        saved: true,
-        revision: joint.revision,
-        savedAt: joint.savedAt.toISOString()
-      });
-    if (joint.revision !== save.baseRevision)
-      return done(await explainStale(database, joint, save.baseRevision));
+  const { models } = database;
+  const joint = await models.Joint.findByPk(id, { lock: true });
+  if (!joint) return refused('not-found', 'there is no such joint');
+  const now = storedOf(joint);
+  const document = documentOf(save);
+  if (isDeepStrictEqual(now, document))
+    return done<SaveOutcome>({
+      saved: true,
+      revision: joint.revision,
+      savedAt: joint.savedAt.toISOString()
+    });
+  if (joint.revision !== save.baseRevision)
+    return done(await explainStale(database, joint, now, save.baseRevision));
 
-    const revision = joint.revision + 1;
-    const savedAt = new Date();
-    const document = documentOf(save);
-    await joint.update({ ...document, revision, savedAt, savedBy }, { transaction });
-    await models.JointRevision.create(
-      { jointId: id, revision, profileId: joint.profileId, savedAt, savedBy, ...document },
-      { transaction }
-    );
-    return done<SaveOutcome>({ saved: true, revision, savedAt: savedAt.toISOString() });
-  });
+  const { profileId } = joint;
+  const revision = joint.revision + 1;
+  const savedAt = new Date();
+  const stored = { ...document, documentVersion, savedAt, savedBy, revision };
+  await joint.update(stored);
+  await models.JointRevision.create({ jointId: id, profileId, ...stored });
+  await keepSummary(database, id, document.definition, await rulesOf(database, profileId));
+  return done<SaveOutcome>({ saved: true, revision, savedAt: savedAt.toISOString() });
 }
 
 /** Moves a joint under other rules: a revision of its own, so that what was issued before is seen to differ. */
-export async function setJointProfile(
-  { sequelize, models }: Database,
+export const setJointProfile = (
+  database: Database,
   id: string,
-  { profileId, baseRevision }: z.output<typeof JointRules>,
+  change: JointRules,
+  savedBy: string | null
+): Promise<Outcome<{ revision: number }>> =>
+  outcomeOf(() => inWork(database, () => setProfileWithin(database, id, change, savedBy)));
+
+async function setProfileWithin(
+  database: Database,
+  id: string,
+  { profileId, baseRevision }: JointRules,
   savedBy: string | null
 ): Promise<Outcome<{ revision: number }>> {
-  return sequelize.transaction(async (transaction) => {
-    const joint = await models.Joint.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
-    if (!joint) return refused('not-found', 'there is no such joint');
-    if (!(await models.Profile.findByPk(profileId, { transaction })))
-      return refused('not-found', 'there is no such rule profile');
-    if (joint.revision !== baseRevision)
-      return refused('stale', 'the joint was changed meanwhile: look at it again');
-    if (joint.profileId === profileId) return done({ revision: joint.revision });
-    const revision = joint.revision + 1;
-    const savedAt = new Date();
-    await joint.update({ profileId, revision, savedAt, savedBy }, { transaction });
-    const { title, definition } = joint;
-    await models.JointRevision.create(
-      { jointId: id, revision, profileId, title, definition, savedAt, savedBy },
-      { transaction }
-    );
-    return done({ revision });
-  });
+  const { models } = database;
+  const joint = await models.Joint.findByPk(id, { lock: true });
+  if (!joint) return refused('not-found', 'there is no such joint');
+  if (!(await models.Profile.findByPk(profileId)))
+    return refused('not-found', 'there is no such rule profile');
+  if (joint.revision !== baseRevision)
+    return refused('stale', 'the joint was changed meanwhile: look at it again');
+  if (joint.profileId === profileId) return done({ revision: joint.revision });
+  const document = storedOf(joint);
+  const stored = {
+    ...document,
+    documentVersion,
+    profileId,
+    revision: joint.revision + 1,
+    savedAt: new Date(),
+    savedBy
+  };
+  await joint.update(stored);
+  await models.JointRevision.create({ jointId: id, ...stored });
+  await keepSummary(database, id, document.definition, await rulesOf(database, profileId));
+  return done({ revision: stored.revision });
 }

@@ -12,6 +12,14 @@ export async function listPeople({ models }: Database): Promise<PersonView[]> {
   return people.map(({ id, name, role }) => ({ id, name, role }));
 }
 
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
+/** One person, or null where there is none of this id. */
+export async function personOf({ models }: Database, id: string): Promise<PersonView | null> {
+  const person = UUID.test(id) ? await models.Person.findByPk(id, { raw: true }) : null;
+  return person && { id: person.id, name: person.name, role: person.role };
+}
+
 /** Adds a person; the name must be new. */
 export async function addPerson(
   { models }: Database,

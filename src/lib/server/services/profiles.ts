@@ -1,16 +1,13 @@
-import { z } from 'zod';
-import { RuleProfile } from '../../../core/rules/profile.ts';
-import type { ProfileView } from '../../profile-view.ts';
+import { PROFILE_DOCUMENT } from '../../../core/documents/documents.ts';
+import type { RuleProfile } from '../../../core/rules/profile.ts';
+import type { ProfileSave, ProfileView } from '../../api/profiles.ts';
 import type { Database } from '../db/connect.ts';
+import type { Profile } from '../db/models.ts';
+import { inWork, rowsOf } from '../db/work.ts';
+import { must, readProfile } from './documents.ts';
 import { done, refused, type Outcome } from './outcome.ts';
 
-/** What a page sends to make a new version of a profile, or a profile of a new name. */
-export const ProfileSave = z.strictObject({
-  rules: RuleProfile,
-  /** why it was changed; shown beside the version */
-  note: z.string().trim().min(1, 'say in a few words what changed and why').max(200)
-});
-export type ProfileSave = z.output<typeof ProfileSave>;
+const documentVersion = PROFILE_DOCUMENT.version;
 
 /** Stores a version of a rule profile. @returns its id */
 export async function addProfile(
@@ -20,7 +17,8 @@ export async function addProfile(
   note = ''
 ): Promise<string> {
   const { name, version } = rules;
-  return (await models.Profile.create({ name, version, rules, madeBy, note })).id;
+  const profile = { name, version, rules, madeBy, note, documentVersion };
+  return (await models.Profile.create(profile)).id;
 }
 
 const NEWEST_FIRST: [string, string][] = [
@@ -28,48 +26,71 @@ const NEWEST_FIRST: [string, string][] = [
   ['version', 'DESC']
 ];
 
+const rulesIn = (profile: Profile): RuleProfile =>
+  must('the rule profile', readProfile(profile.documentVersion, profile.rules));
+
 /** The profile new joints get: the one made last; null in an empty database. */
-export async function currentProfileId({ models }: Database): Promise<string | null> {
+export async function currentProfile({
+  models
+}: Database): Promise<{ id: string; rules: RuleProfile } | null> {
   const newest = await models.Profile.findOne({ order: NEWEST_FIRST });
-  return newest?.id ?? null;
+  return newest && { id: newest.id, rules: rulesIn(newest) };
 }
 
-/** Every version of every profile, the newest first. */
+/** The rules of a profile that is there. */
+export const rulesOf = async ({ models }: Database, id: string): Promise<RuleProfile> =>
+  rulesIn(await models.Profile.findByPk(id, { rejectOnEmpty: true }));
+
+/** Every version of every profile, the newest first; one that cannot be read is left out, not in the way. */
 export async function listProfiles(database: Database): Promise<ProfileView[]> {
-  const { models } = database;
-  const [profiles, people, joints] = await Promise.all([
-    models.Profile.findAll({ order: NEWEST_FIRST }),
-    models.Person.findAll(),
-    models.Joint.findAll({ attributes: ['profileId'] })
-  ]);
-  const names = new Map(people.map((person) => [person.id, person.name]));
-  return profiles.map((profile, index) => ({
-    id: profile.id,
-    rules: RuleProfile.parse(profile.rules),
-    madeAt: profile.madeAt.toISOString(),
-    madeBy: profile.madeBy === null ? null : (names.get(profile.madeBy) ?? null),
-    note: profile.note,
-    current: index === 0,
-    joints: joints.filter((joint) => joint.profileId === profile.id).length
-  }));
+  const rows = await rowsOf<{
+    id: string;
+    rules: unknown;
+    document_version: number;
+    made_at: Date;
+    made_by: string | null;
+    note: string;
+    joints: number;
+  }>(
+    database,
+    `select r.id, r.rules, r.document_version, r.made_at, p.name as made_by, r.note,
+       (select count(*)::integer from joints j where j.profile_id = r.id) as joints
+     from rule_profiles r left join people p on p.id = r.made_by
+     order by r.made_at desc, r.version desc`
+  );
+  return rows.flatMap((row, index) => {
+    const rules = readProfile(row.document_version, row.rules);
+    if (!rules.ok) return [];
+    return [
+      {
+        id: row.id,
+        rules: rules.value,
+        madeAt: row.made_at.toISOString(),
+        madeBy: row.made_by,
+        note: row.note,
+        current: index === 0,
+        joints: row.joints
+      }
+    ];
+  });
 }
 
 /**
  * Makes the next version of a profile. Versions are never changed: joints planned under one stay under it until
  * someone moves them.
  */
-export async function saveProfile(
-  { sequelize, models }: Database,
+export const saveProfile = (
+  database: Database,
   { rules, note }: ProfileSave,
   madeBy: string
-): Promise<Outcome<{ id: string; version: number }>> {
-  return sequelize.transaction(async (transaction) => {
+): Promise<Outcome<{ id: string; version: number }>> =>
+  inWork(database, async () => {
+    const { models } = database;
     // One at a time, or two savers would both make the same next version.
-    await sequelize.query('lock table rule_profiles in share row exclusive mode', { transaction });
+    await database.sequelize.query('lock table rule_profiles in share row exclusive mode');
     const last = await models.Profile.findOne({
       where: { name: rules.name },
-      order: [['version', 'DESC']],
-      transaction
+      order: [['version', 'DESC']]
     });
     if (last && last.version !== rules.version)
       return refused(
@@ -77,10 +98,6 @@ export async function saveProfile(
         `${rules.name} is at version ${last.version} by now, not ${rules.version}: look at it again`
       );
     const version = (last?.version ?? 0) + 1;
-    const made = await models.Profile.create(
-      { name: rules.name, version, rules: { ...rules, version }, madeBy, note },
-      { transaction }
-    );
-    return done({ id: made.id, version });
+    const next = { ...rules, version };
+    return done({ id: await addProfile(database, next, madeBy, note), version });
   });
-}

@@ -4,11 +4,10 @@ import {
   USUAL_SPARES,
   type BillOfRivets
 } from '../../../core/stack/bill-of-rivets.ts';
-import { onHandByPart } from '../../../core/stock/stock.ts';
 import { shortages, type Shortage } from '../../../core/stock/shortages.ts';
 import type { Database } from '../db/connect.ts';
 import { listJobs, type JobView } from './jobs.ts';
-import { issuedToJobs, listBins } from './stock.ts';
+import { issuedToJobs, onHand } from './stock.ts';
 
 /** What a job takes from stock; `open`: joints whose rivets are not known yet. */
 export interface JobBill {
@@ -37,9 +36,9 @@ export async function openShortages(database: Database): Promise<{
   jobs: { id: string; number: string; title: string }[];
   open: string[];
 }> {
-  const [jobs, bins, issued] = await Promise.all([
+  const [jobs, held, issued] = await Promise.all([
     listJobs(database),
-    listBins(database),
+    onHand(database),
     issuedToJobs(database)
   ]);
   return {
@@ -49,7 +48,7 @@ export async function openShortages(database: Database): Promise<{
         needs: job.joints.flatMap(({ parts }) => parts ?? []),
         issued: issued.get(job.id) ?? {}
       })),
-      onHandByPart(bins)
+      held
     ),
     jobs: jobs.map(({ id, number, title }) => ({ id, number, title })),
     open: jobs.flatMap(({ joints }) =>

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { Cage, type EnteredCage } from '$core/ready/cage/cage.ts';
   import { problemsOf } from '$core/schema/read.ts';
-  import { messageOf, send } from '$lib/client/send';
+  import { addCageAt } from '$lib/api/cages.ts';
+  import { call } from '$lib/client/call';
   import Choice from '../Choice.svelte';
   import LengthField from '../LengthField.svelte';
   import TextField from '../TextField.svelte';
@@ -39,7 +40,7 @@
   async function add(event: SubmitEvent): Promise<void> {
     event.preventDefault();
     if (!read.success) return;
-    const reply = await send('POST', '/api/cages', { id, cage: read.data });
+    const reply = await call(addCageAt, undefined, { id, cage: read.data });
     if (reply.reached && reply.ok) {
       ondone(id);
       name = cutter = '';
@@ -48,7 +49,7 @@
       refusal = '';
     } else
       refusal = reply.reached
-        ? messageOf(reply)
+        ? reply.message
         : 'The server cannot be reached. Nothing typed is lost: send it again.';
   }
 </script>

@@ -74,8 +74,14 @@
       {#if desk.refusal !== ''}
         <Notice level="stop" title="Not taken" text={desk.refusal} />
       {/if}
-      {#if desk.outbox.refusal !== ''}
-        <Notice level="attention" title="Not stored" text={desk.outbox.refusal} />
+      {#if desk.outbox.away || desk.outbox.refusal !== ''}
+        <Notice
+          level="attention"
+          title="Not stored"
+          text={desk.outbox.away
+            ? 'The server cannot be reached: the trials are kept here and sent again.'
+            : desk.outbox.refusal}
+        />
       {/if}
       {#if set}
         <SetCard {desk} />

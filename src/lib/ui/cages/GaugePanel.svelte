@@ -21,17 +21,14 @@
   let { cageId, setup, clicks, comeUp, onread }: Props = $props();
   const PLACES = 5;
   let refused = $state(false);
-  const gauge = new DepthGauge(
-    new ServedPort(untrack(() => `/api/devices/depth-gauge/${cageId}`)),
-    ({ flushnessIn, zeroed }) => {
-      refused = !zeroed;
-      if (zeroed)
-        onread(
-          `${flushnessIn < 0 ? '' : '+'}${writeDecimal(flushnessIn, 4, PLACES)}`,
-          gauge.simulated
-        );
-    }
-  );
+  const gauge = new DepthGauge(new ServedPort(untrack(() => cageId)), ({ flushnessIn, zeroed }) => {
+    refused = !zeroed;
+    if (zeroed)
+      onread(
+        `${flushnessIn < 0 ? '' : '+'}${writeDecimal(flushnessIn, 4, PLACES)}`,
+        gauge.simulated
+      );
+  });
   // Only while the panel is open: a browser keeps six connections in all, and every open stream holds one.
   let opened = $state(false);
   $effect(() => {

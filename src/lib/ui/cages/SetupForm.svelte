@@ -14,7 +14,8 @@
   import { problemsOf } from '$core/schema/read.ts';
   import { writeDecimal } from '$core/units/format-length.ts';
   import { Kept } from '$lib/client/kept';
-  import { messageOf, send } from '$lib/client/send';
+  import { beginSettingAt } from '$lib/api/cages.ts';
+  import { call } from '$lib/client/call';
   import Choice from '../Choice.svelte';
   import Length from '../Length.svelte';
   import LengthField from '../LengthField.svelte';
@@ -123,18 +124,17 @@
   async function begin(): Promise<void> {
     if (!read.success) return;
     const step = task ? { jointId: task.jointId, key: task.key } : null;
-    const reply = await send('POST', `/api/cages/${cageId}/settings`, {
-      id,
-      setup: read.data,
-      step,
-      work: task?.work ?? ''
-    });
+    const reply = await call(
+      beginSettingAt,
+      { cage: cageId },
+      { id, setup: read.data, step, work: task?.work ?? '' }
+    );
     if (reply.reached && reply.ok) {
       kept.forget();
       await goto(`/setups/${cageId}/${id}`);
     } else
       refusal = reply.reached
-        ? messageOf(reply)
+        ? reply.message
         : 'The server cannot be reached. Nothing typed is lost: try again.';
   }
 </script>

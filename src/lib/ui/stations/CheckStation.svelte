@@ -2,8 +2,9 @@
   import { invalidateAll } from '$app/navigation';
   import { HEAD_LIMITS } from '$core/catalog/head-limits.ts';
   import { issuedParts } from '$core/joint/issue.ts';
-  import { useIssueDesk } from '$lib/client/desk';
-  import { messageOf, send } from '$lib/client/send';
+  import { useIssueDesk } from '$lib/client/issue-desk';
+  import { issueJointAt } from '$lib/api/joints.ts';
+  import { call } from '$lib/client/call';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import HoleMap from '$lib/drawing/HoleMap.svelte';
   import RunChart from '$lib/drawing/RunChart.svelte';
@@ -36,11 +37,13 @@
       issuing = false;
       return;
     }
-    const reply = await send('POST', `/api/joints/${workspace.id}/issues`, {
-      revision: workspace.save.revision
-    });
+    const reply = await call(
+      issueJointAt,
+      { joint: workspace.id },
+      { revision: workspace.save.revision }
+    );
     if (!reply.reached) refusal = 'The server could not be reached. Nothing was issued; try again.';
-    else if (!reply.ok) refusal = messageOf(reply);
+    else if (!reply.ok) refusal = reply.message;
     else await invalidateAll();
     issuing = false;
   }

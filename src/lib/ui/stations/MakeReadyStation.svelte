@@ -24,7 +24,7 @@
       : null
   );
   const steps = $derived(ready?.steps ?? []);
-  const progress = $derived(readyProgress(steps, desk.events));
+  const progress = $derived(readyProgress(steps, desk.state));
   let chosen = $state<string | null>(null);
   const key = $derived(
     steps.some((step) => step.key === chosen) ? chosen : (progress.next ?? steps.at(-1)?.key)
@@ -145,8 +145,14 @@
         ></span>
       </div>
     </section>
-    {#if desk.outbox.refusal !== ''}
-      <Notice level="attention" title="Not stored yet" text={desk.outbox.refusal} />
+    {#if desk.outbox.away || desk.outbox.refusal !== ''}
+      <Notice
+        level="attention"
+        title="Not stored yet"
+        text={desk.outbox.away
+          ? 'The server cannot be reached: the ticks are kept here and sent again.'
+          : desk.outbox.refusal}
+      />
     {/if}
     {#if ready?.holders && !ready.holders.ok}
       <Notice level="attention" title="Too few sheet holders" text={ready.holders.error.message} />

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import { stockStream, type StockEvent } from '$core/stock/stock.ts';
+  import { readEvents } from '$lib/api/events.ts';
+  import { call } from '$lib/client/call';
   import type { StockDesk } from '$lib/client/stock-desk.svelte';
   import type { BinView } from '$lib/stock-view.ts';
   import Choice from '../Choice.svelte';
@@ -22,8 +25,21 @@
   const number = $derived(Number(count.trim()));
   const least = $derived(what === 'issued' ? 1 : 0);
   const ready = $derived(count.trim() !== '' && Number.isInteger(number) && number >= least);
-  const numberOf = (id: string | null) =>
-    id === null ? '' : ` to job ${jobs.find((one) => one.id === id)?.number ?? '?'}`;
+  /** the newest first; null until they have come */
+  let events = $state.raw<StockEvent[] | null>(null);
+  let unread = $state('');
+  const jobOf = (event: StockEvent) =>
+    event.kind === 'issued' && event.jobId !== null
+      ? ` to job ${jobs.find(({ id }) => id === event.jobId)?.number ?? '?'}`
+      : '';
+  $effect(() => {
+    if (bin) void readHistory(bin.id);
+  });
+  async function readHistory(subject: string): Promise<void> {
+    const reply = await call(readEvents(stockStream), { subject }, undefined);
+    if (reply.reached && reply.ok) events = reply.value.toReversed();
+    else unread = reply.reached ? reply.message : 'The server cannot be reached.';
+  }
   const WORDS = { received: 'received', issued: 'handed out', counted: 'counted' };
   const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
 
@@ -89,11 +105,12 @@
       >
     </form>
     <h3 class="label">What happened to it</h3>
+    {#if events === null}<p class="hint">{unread === '' ? 'Looking…' : unread}</p>{/if}
     <ol>
-      {#each bin.events as event (event.id)}
+      {#each events ?? [] as event (event.id)}
         <li>
           <span>{when.format(new Date(event.at))}</span>
-          <strong>{WORDS[event.kind]} {event.count}</strong>{numberOf(event.jobId)}
+          <strong>{WORDS[event.kind]} {event.count}</strong>{jobOf(event)}
           <span class="hint">{event.by}{event.note === '' ? '' : ` · ${event.note}`}</span>
         </li>
       {/each}

@@ -1,14 +1,12 @@
-import { json } from '@sveltejs/kit';
-import { readBody, respond, sayWhoFirst } from '$lib/server/answers';
-import { listProfiles, ProfileSave, saveProfile } from '$lib/server/services/profiles';
-import type { RequestHandler } from './$types';
+import { listProfilesAt, saveProfileAt } from '$lib/api/profiles.ts';
+import { serve, serveAnyone } from '$lib/server/serve';
+import { done } from '$lib/server/services/outcome';
+import { listProfiles, saveProfile } from '$lib/server/services/profiles';
 
-export const GET: RequestHandler = async ({ locals }) =>
-  json(await listProfiles(locals.database()));
+export const GET = serveAnyone(listProfilesAt, async ({ database }) =>
+  done(await listProfiles(database))
+);
 
-export const POST: RequestHandler = async ({ request, locals }) => {
-  if (!locals.person) return sayWhoFirst();
-  const body = await readBody(request, ProfileSave);
-  if (!body.ok) return body.response;
-  return respond(await saveProfile(locals.database(), body.value, locals.person.id));
-};
+export const POST = serve(saveProfileAt, ({ database, body, person }) =>
+  saveProfile(database, body, person.id)
+);

@@ -8,7 +8,8 @@ import { JOINT_KINDS, newJoint } from '$core/joint/new-joint.ts';
 import { getJob } from '$lib/server/services/jobs';
 import { jobBill } from '$lib/server/services/rivet-bills';
 import { onHand } from '$lib/server/services/stock';
-import { addJoint, JointTitle } from '$lib/server/services/joints';
+import { JointTitle } from '$lib/api/joints.ts';
+import { addJoint } from '$lib/server/services/joints';
 import type { Actions, PageServerLoad } from './$types';
 
 const NewJoint = z.object({

@@ -1,17 +1,17 @@
 import { error } from '@sveltejs/kit';
 import { cageTaskOf } from '$lib/server/services/cage-tasks';
-import { listCages } from '$lib/server/services/cages';
+import { getCage } from '$lib/server/services/cages';
 import { shopFigures } from '$lib/server/services/ready';
 import { taskInAddress } from '$lib/setups-address';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
   const database = locals.database();
-  const cage = (await listCages(database)).find(({ id }) => id === params.cage);
-  if (!cage) error(404, 'There is no such cage.');
+  const cage = await getCage(database, params.cage);
+  if (!cage.ok) error(404, 'There is no such cage.');
   const wanted = taskInAddress(url);
   return {
-    cage,
+    cage: cage.value,
     task: wanted ? await cageTaskOf(database, wanted.jointId, wanted.step) : null,
     recheckEvery: (await shopFigures(database)).recheckEvery
   };

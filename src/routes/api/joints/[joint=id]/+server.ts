@@ -1,18 +1,7 @@
-import { json } from '@sveltejs/kit';
-import { readBody, respond } from '$lib/server/answers';
-import { JointSave, saveJoint } from '$lib/server/services/joints';
-import type { RequestHandler } from './$types';
+import { saveJointAt } from '$lib/api/joints.ts';
+import { serveAnyone } from '$lib/server/serve';
+import { saveJoint } from '$lib/server/services/joints';
 
-export const PUT: RequestHandler = async ({ params, request, locals }) => {
-  const body = await readBody(request, JointSave);
-  if (!body.ok) return body.response;
-  const outcome = await saveJoint(
-    locals.database(),
-    params.joint,
-    body.value,
-    locals.person?.id ?? null
-  );
-  return outcome.ok && !outcome.value.saved
-    ? json(outcome.value, { status: 409 })
-    : respond(outcome);
-};
+export const PUT = serveAnyone(saveJointAt, ({ database, params, body, person }) =>
+  saveJoint(database, params['joint'] ?? '', body, person?.id ?? null)
+);

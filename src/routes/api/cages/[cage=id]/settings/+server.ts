@@ -1,10 +1,7 @@
-import { readBody, respond, sayWhoFirst } from '$lib/server/answers';
-import { beginSetting, NewSetting } from '$lib/server/services/cages';
-import type { RequestHandler } from './$types';
+import { beginSettingAt } from '$lib/api/cages.ts';
+import { serve } from '$lib/server/serve';
+import { beginSetting } from '$lib/server/services/cages';
 
-export const POST: RequestHandler = async ({ params, request, locals }) => {
-  if (!locals.person) return sayWhoFirst();
-  const body = await readBody(request, NewSetting);
-  if (!body.ok) return body.response;
-  return respond(await beginSetting(locals.database(), params.cage, body.value, locals.person.id));
-};
+export const POST = serve(beginSettingAt, ({ database, params, body, person }) =>
+  beginSetting(database, params['cage'] ?? '', body, person.id)
+);

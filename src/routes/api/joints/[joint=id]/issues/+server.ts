@@ -1,15 +1,7 @@
-import { z } from 'zod';
-import { readBody, respond, sayWhoFirst } from '$lib/server/answers';
+import { issueJointAt } from '$lib/api/joints.ts';
+import { serve } from '$lib/server/serve';
 import { issueJoint } from '$lib/server/services/issues';
-import type { RequestHandler } from './$types';
 
-const IssueRequest = z.strictObject({ revision: z.int().min(1) });
-
-export const POST: RequestHandler = async ({ params, request, locals }) => {
-  if (!locals.person) return sayWhoFirst();
-  const body = await readBody(request, IssueRequest);
-  if (!body.ok) return body.response;
-  return respond(
-    await issueJoint(locals.database(), params.joint, body.value.revision, locals.person.id)
-  );
-};
+export const POST = serve(issueJointAt, ({ database, params, body, person }) =>
+  issueJoint(database, params['joint'] ?? '', body.revision, person.id)
+);

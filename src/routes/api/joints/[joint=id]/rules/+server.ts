@@ -1,11 +1,7 @@
-import { readBody, respond } from '$lib/server/answers';
-import { JointRules, setJointProfile } from '$lib/server/services/joints';
-import type { RequestHandler } from './$types';
+import { setRulesAt } from '$lib/api/joints.ts';
+import { serveAnyone } from '$lib/server/serve';
+import { setJointProfile } from '$lib/server/services/joints';
 
-export const PUT: RequestHandler = async ({ params, request, locals }) => {
-  const body = await readBody(request, JointRules);
-  if (!body.ok) return body.response;
-  return respond(
-    await setJointProfile(locals.database(), params.joint, body.value, locals.person?.id ?? null)
-  );
-};
+export const PUT = serveAnyone(setRulesAt, ({ database, params, body, person }) =>
+  setJointProfile(database, params['joint'] ?? '', body, person?.id ?? null)
+);

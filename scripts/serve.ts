@@ -1,0 +1,44 @@
+/** The built application behind a compressing server: what ./zanjador start runs. */
+import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
+import { resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import compression from 'compression';
+
+type Handler = (request: IncomingMessage, response: ServerResponse, next: () => void) => void;
+
+const SHUTDOWN_MS = 30_000;
+// Made by the build, so it has no types and is not there when this is compiled.
+const built = pathToFileURL(resolve('build/handler.js')).href;
+const { handler } = (await import(built)) as { handler: Handler };
+
+const compress = compression({
+  // Lines of a gauge are to arrive one by one, not when a block of them is full.
+  filter: (request, response) =>
+    response.getHeader('content-type') !== 'text/event-stream' &&
+    compression.filter(request, response)
+}) as unknown as Handler;
+
+const server = createServer((request, response) =>
+  compress(request, response, () =>
+    handler(request, response, () => {
+      response.statusCode = 404;
+      response.end();
+    })
+  )
+);
+
+let closing = false;
+function close(): void {
+  if (closing) return;
+  closing = true;
+  server.closeIdleConnections();
+  server.close(() => process.emit('sveltekit:shutdown' as 'exit', 0 as never));
+  setTimeout(() => server.closeAllConnections(), SHUTDOWN_MS).unref();
+}
+// Connections that a browser keeps open are closed as soon as they are idle.
+server.on('request', (_, response) =>
+  response.on('close', () => closing && server.closeIdleConnections())
+);
+for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, close);
+
+server.listen(Number(process.env['PORT'] ?? 4280), process.env['HOST'] ?? '127.0.0.1');

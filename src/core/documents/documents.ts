@@ -1,0 +1,11 @@
+import { IssuedFacts } from '../joint/issue.ts';
+import { EnteredJoint } from '../joint/kinds.ts';
+import { RuleProfile } from '../rules/profile.ts';
+import { defineDocument } from './document.ts';
+
+/** A joint's fields as typed. */
+export const JOINT_DOCUMENT = defineDocument(EnteredJoint, []);
+/** The schools and limits of a shop. */
+export const PROFILE_DOCUMENT = defineDocument(RuleProfile, []);
+/** What an issue froze for driving and checking. */
+export const ISSUE_DOCUMENT = defineDocument(IssuedFacts, []);

@@ -1,0 +1,48 @@
+import { z } from 'zod';
+import type { Answer } from '../answer.ts';
+
+/** What every move brings: an id made by its sender, so that a repeat is stored once, and when it happened. */
+export const MOVE_STAMP = {
+  id: z.uuid('an event carries an id made by its sender'),
+  at: z.iso.datetime({ offset: true })
+};
+
+/** The least that a move of any stream is. */
+export interface Stamped {
+  id: string;
+  at: string;
+  kind: string;
+}
+
+/** A stored event: the move as sent, who sent it, and what was frozen with it. */
+export type Recorded<Move, Frozen> = Move & { by: string; frozen: Frozen };
+
+/**
+ * A kind of record that only grows. State is a projection of its events; nothing is true that no event says.
+ *
+ * Everything else about a stream (its table, its service, its route, how a browser keeps what it has not sent) is the
+ * same for all and written once.
+ */
+export interface Stream<Subject, Move extends Stamped, Frozen, State> {
+  /** in addresses, tables and the browser's store */
+  name: string;
+  Move: z.ZodType<Move>;
+  /** what is frozen with an event */
+  Frozen: z.ZodType<Frozen>;
+  /**
+   * Whether a move may follow on what happened before, and what is frozen with it. The browser asks before it sends,
+   * the server again under its lock.
+   */
+  follow(subject: Subject, state: State, move: Move): Answer<Frozen>;
+  /** The state after some events, in the order recorded; `from` is the state before them. */
+  project(subject: Subject, events: readonly Recorded<Move, Frozen>[], from?: State): State;
+}
+
+/** Ties a stream's types together. */
+export const defineStream = <Subject, Move extends Stamped, Frozen, State>(
+  stream: Stream<Subject, Move, Frozen, State>
+): Stream<Subject, Move, Frozen, State> => stream;
+
+type Without<T> = T extends unknown ? Omit<T, 'id' | 'at'> : never;
+/** A move before its sender has given it an id and an instant. */
+export type Unstamped<Move> = Without<Move>;

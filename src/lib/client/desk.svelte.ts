@@ -1,0 +1,69 @@
+import type { Recorded, Stamped, Stream, Unstamped } from '$core/events/stream.ts';
+import { sendMoves, type SentBack } from '$lib/api/events.ts';
+import { call, type Called } from './call';
+import { Outbox } from './outbox.svelte';
+
+/** What a desk is opened with. */
+interface Opened<Move, Frozen> {
+  subjectId: string;
+  /** events that the server has */
+  stored: Recorded<Move, Frozen>[];
+  /** who is at the bench */
+  by: string;
+  /** what stands frozen with a move that the server has not stored yet; without it such a move counts for nothing yet */
+  unsent?: Frozen;
+  refused?: (move: Move, message: string) => void;
+}
+
+/** One subject of a stream in this browser: its events, sent or not, and what they come to. */
+export class Desk<Subject, Move extends Stamped, Frozen, State> {
+  stored = $state.raw<Recorded<Move, Frozen>[]>([]);
+  /** why the last thing done was not taken */
+  refusal = $state('');
+  readonly outbox: Outbox<Move, SentBack<Move, Frozen>>;
+
+  constructor(
+    private readonly stream: Stream<Subject, Move, Frozen, State>,
+    private readonly subject: Subject,
+    private readonly opened: Opened<Move, Frozen>
+  ) {
+    this.stored = opened.stored;
+    const { subjectId, refused } = opened;
+    this.outbox = new Outbox(`${stream.name}/${subjectId}`, stream.Move, {
+      post: (moves): Promise<Called<SentBack<Move, Frozen>[]>> =>
+        call(sendMoves(stream), { subject: subjectId }, moves as never) as never,
+      taken: (_, events) => {
+        const ids = new Set(events.map(({ id }) => id));
+        this.stored = [...this.stored.filter(({ id }) => !ids.has(id)), ...events];
+      },
+      ...(refused ? { refused } : {})
+    });
+  }
+
+  /** Every event as it stands here. */
+  readonly events = $derived.by((): Recorded<Move, Frozen>[] => {
+    const { unsent, by } = this.opened;
+    return unsent === undefined
+      ? this.stored
+      : [...this.stored, ...this.outbox.waiting.map((move) => ({ ...move, by, frozen: unsent }))];
+  });
+  readonly state = $derived.by((): State => this.stream.project(this.subject, this.events));
+
+  /** @returns false where it may not follow on what happened before: why stands in `refusal` */
+  add(loose: Unstamped<Move>): boolean {
+    const stamp = { id: crypto.randomUUID(), at: new Date().toISOString() };
+    const move = { ...loose, ...stamp } as unknown as Move;
+    const may = this.stream.follow(this.subject, this.state, move);
+    this.refusal = may.ok ? '' : may.error.message;
+    if (may.ok) this.outbox.add(move);
+    return may.ok;
+  }
+
+  restore(): Promise<void> {
+    return this.outbox.restore();
+  }
+
+  stop(): void {
+    this.outbox.stop();
+  }
+}

@@ -1,0 +1,46 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+
+/** A move that the server has not acknowledged yet. */
+interface Waiting {
+  id: string;
+  /** its stream and what it happens to */
+  box: string;
+  /** order in which they were made */
+  n: number;
+  move: unknown;
+}
+
+interface Schema extends DBSchema {
+  outbox: { key: string; value: Waiting; indexes: { box: string } };
+}
+
+let opened: Promise<IDBPDatabase<Schema> | null> | null = null;
+
+/** This browser's own store; null where the browser has none to give: then everything still goes to the server. */
+const store = (): Promise<IDBPDatabase<Schema> | null> =>
+  (opened ??= openDB<Schema>('zanjador', 1, {
+    upgrade: (database) =>
+      void database.createObjectStore('outbox', { keyPath: 'id' }).createIndex('box', 'box')
+  }).catch(() => null));
+
+let made = 0;
+
+/** Keeps a move until it is dropped; whatever tab made it. */
+export async function keepMove(box: string, move: { id: string }): Promise<void> {
+  made += 1;
+  const n = Date.now() + made / 1000;
+  await (await store())?.put('outbox', { id: move.id, box, n, move });
+}
+
+/** Drops moves that the server has, or will never take. */
+export async function dropMoves(ids: readonly string[]): Promise<void> {
+  const transaction = (await store())?.transaction('outbox', 'readwrite');
+  if (!transaction) return;
+  await Promise.all([...ids.map((id) => transaction.store.delete(id)), transaction.done]);
+}
+
+/** What waits in a box, the first made first. */
+export async function keptMoves(box: string): Promise<unknown[]> {
+  const found = (await (await store())?.getAllFromIndex('outbox', 'box', box)) ?? [];
+  return found.sort((a, b) => a.n - b.n).map(({ move }) => move);
+}

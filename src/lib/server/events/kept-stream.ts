@@ -1,0 +1,37 @@
+import type { Stamped, Stream } from '../../../core/events/stream.ts';
+import type { Database } from '../db/connect.ts';
+import type { EventTable } from './table.ts';
+
+/** A subject as it stands now. */
+export interface Opened<Subject, State> {
+  subject: Subject;
+  state: State;
+}
+
+/** A stream with its table, and how the server finds what its events happen to. */
+export interface KeptStream<Subject, Move extends Stamped, Frozen, State> {
+  stream: Stream<Subject, Move, Frozen, State>;
+  table: EventTable;
+  /** said where there is no such subject */
+  missing: string;
+  /**
+   * `locked`: what may follow depends on what happened before, so `open` holds the subject's row until the end.
+   * `free`: it depends on the subject alone, which never changes.
+   */
+  order: 'locked' | 'free';
+  /** null where there is no such subject */
+  open(database: Database, subjectId: string): Promise<Opened<Subject, State> | null>;
+  /** Which subject each move goes to, where its sender need not know that; null where there is none. */
+  subjectsOf?(database: Database, moves: readonly Move[]): Promise<(string | null)[]>;
+  /** Keeps beside the events what the lists read, within the same act. */
+  keep?(database: Database, subjectId: string, state: State): Promise<void>;
+}
+
+/** Ties the types together. */
+export const keptStream = <Subject, Move extends Stamped, Frozen, State>(
+  kept: KeptStream<Subject, Move, Frozen, State>
+): KeptStream<Subject, Move, Frozen, State> => kept;
+
+/** A stream whatever its types: what a registry holds. */
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- each use goes through one stream's own schema
+export type AnyKeptStream = KeptStream<any, any, any, any>;

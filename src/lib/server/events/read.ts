@@ -1,0 +1,56 @@
+import type { Recorded, Stamped, Stream } from '../../../core/events/stream.ts';
+import type { Database } from '../db/connect.ts';
+import { rowsOf } from '../db/work.ts';
+import type { EventTable } from './table.ts';
+
+/** As much of a kept stream as reading needs. */
+interface Readable<Move extends Stamped, Frozen> {
+  stream: Pick<Stream<never, Move, Frozen, never>, 'Move' | 'Frozen'>;
+  table: EventTable;
+}
+
+interface EventRow {
+  id: string;
+  subject_id: string;
+  kind: string;
+  payload: Record<string, unknown>;
+  frozen: unknown;
+  at: Date;
+  by: string;
+}
+
+const toEvent = <Move extends Stamped, Frozen>(
+  { stream }: Readable<Move, Frozen>,
+  { id, kind, payload, at, frozen, by }: EventRow
+): Recorded<Move, Frozen> => ({
+  ...stream.Move.parse({ ...payload, id, kind, at: at.toISOString() }),
+  frozen: stream.Frozen.parse(frozen),
+  by
+});
+
+/** Events of some subjects, each subject's in the order recorded; one query. */
+export async function eventsOfMany<Move extends Stamped, Frozen>(
+  database: Database,
+  kept: Readable<Move, Frozen>,
+  subjectIds: readonly string[]
+): Promise<Map<string, Recorded<Move, Frozen>[]>> {
+  const events = new Map(subjectIds.map((id): [string, Recorded<Move, Frozen>[]] => [id, []]));
+  if (subjectIds.length === 0) return events;
+  const rows = await rowsOf<EventRow>(
+    database,
+    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.at, p.name as by
+     from ${kept.table.name} e join people p on p.id = e.person_id
+     where e.subject_id = any($1::uuid[]) order by e.seq`,
+    [[...subjectIds]]
+  );
+  for (const row of rows) events.get(row.subject_id)?.push(toEvent(kept, row));
+  return events;
+}
+
+/** Every event of one subject, in the order recorded. */
+export const eventsOf = async <Move extends Stamped, Frozen>(
+  database: Database,
+  kept: Readable<Move, Frozen>,
+  subjectId: string
+): Promise<Recorded<Move, Frozen>[]> =>
+  (await eventsOfMany(database, kept, [subjectId])).get(subjectId) ?? [];

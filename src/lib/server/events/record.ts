@@ -1,0 +1,161 @@
+import { isDeepStrictEqual } from 'node:util';
+import { ForeignKeyConstraintError } from 'sequelize';
+import type { Recorded, Stamped } from '../../../core/events/stream.ts';
+import type { Database } from '../db/connect.ts';
+import { inWork, rowsOf } from '../db/work.ts';
+import { done, Refused, refused, type Outcome, type Reason } from '../services/outcome.ts';
+import type { KeptStream, Opened } from './kept-stream.ts';
+import { putSql } from './table.ts';
+
+/** Who sends. */
+export interface Sender {
+  id: string;
+  name: string;
+}
+
+/** An event with what it happened to. */
+export type Stored<Move, Frozen> = Recorded<Move, Frozen> & { subject: string };
+
+interface Put {
+  id: string;
+  /** null: it was not there before */
+  same: boolean | null;
+  frozen: unknown;
+  by: string | null;
+  added: boolean;
+}
+
+interface ToPut<Move, Frozen> {
+  move: Move;
+  subjectId: string;
+  frozen: Frozen | null;
+}
+
+const NONE: ReadonlySet<string> = new Set();
+const ANOTHER = 'another event was stored under this id';
+
+async function put<Move extends Stamped, Frozen>(
+  database: Database,
+  sql: string,
+  rows: readonly ToPut<Move, Frozen>[],
+  personId: string
+): Promise<Put[]> {
+  const sent = rows.map(({ move: { id, at, kind, ...payload }, subjectId, frozen }, n) => ({
+    n,
+    id,
+    subject_id: subjectId,
+    kind,
+    payload,
+    frozen,
+    at
+  }));
+  return rowsOf<Put>(database, sql, [JSON.stringify(sent), personId]);
+}
+
+/** A move sent twice in one go is one; another under its id is refused. */
+function withoutRepeats<Move extends Stamped>(moves: readonly Move[]): Move[] {
+  const byId = new Map<string, Move>();
+  for (const move of moves) {
+    const before = byId.get(move.id);
+    if (before && !isDeepStrictEqual(before, move)) throw new Refused('conflict', ANOTHER);
+    byId.set(move.id, move);
+  }
+  return [...byId.values()];
+}
+
+/**
+ * Records moves in order, if each may follow on what happened before: all or none. What was sent before is stored once
+ * and answered as it was stored then.
+ *
+ * @param subjectId null where the moves themselves tell what they happen to
+ * @returns the events in the order sent, each once
+ */
+export async function recordMoves<Subject, Move extends Stamped, Frozen, State>(
+  database: Database,
+  kept: KeptStream<Subject, Move, Frozen, State>,
+  subjectId: string | null,
+  moves: readonly Move[],
+  sender: Sender
+): Promise<Outcome<Stored<Move, Frozen>[]>> {
+  const act = () => record(database, kept, subjectId, moves, sender);
+  try {
+    return done(await (kept.order === 'locked' ? inWork(database, act) : act()));
+  } catch (error) {
+    if (error instanceof Refused) return error.outcome;
+    if (error instanceof ForeignKeyConstraintError)
+      return error.index?.includes('person')
+        ? refused('not-found', 'say who is at the bench first')
+        : refused('not-found', kept.missing);
+    throw error;
+  }
+}
+
+async function record<Subject, Move extends Stamped, Frozen, State>(
+  database: Database,
+  kept: KeptStream<Subject, Move, Frozen, State>,
+  subjectId: string | null,
+  moves: readonly Move[],
+  sender: Sender
+): Promise<Stored<Move, Frozen>[]> {
+  const { stream, table } = kept;
+  const sent = withoutRepeats(moves);
+  const refuse = (index: number, reason: Reason, message: string) =>
+    new Refused(
+      reason,
+      sent.length === 1 ? message : `entry ${index + 1}: ${message}; none was stored`
+    );
+  const places =
+    subjectId === null ? await kept.subjectsOf?.(database, sent) : sent.map(() => subjectId);
+  // In one order for everyone, so that two acts never wait for each other.
+  const opened = new Map<string, Opened<Subject, State> | null>();
+  for (const id of [...new Set(places ?? [])].sort())
+    if (id !== null) opened.set(id, await kept.open(database, id));
+  // Asked once everything is held: what another hand has just stored is seen.
+  const before = kept.order === 'locked' ? await knownIds(database, table.name, sent) : NONE;
+
+  const rows = sent.map((move, index): ToPut<Move, Frozen> => {
+    const place = places?.[index] ?? null;
+    const at = place === null ? null : opened.get(place);
+    if (place === null || !at) throw refuse(index, 'not-found', kept.missing);
+    if (before.has(move.id)) return { move, subjectId: place, frozen: null };
+    const may = stream.follow(at.subject, at.state, move);
+    if (!may.ok) throw refuse(index, 'not-possible', may.error.message);
+    if (kept.order === 'locked')
+      at.state = stream.project(
+        at.subject,
+        [{ ...move, by: sender.name, frozen: may.result }],
+        at.state
+      );
+    return { move, subjectId: place, frozen: may.result };
+  });
+  const sql = putSql(table);
+  let results = await put(database, sql, rows, sender.id);
+  // Neither there before nor added: another hand sent the same at this very moment. It is there by now.
+  if (results.some(({ added, same }) => !added && same === null))
+    results = await put(database, sql, rows, sender.id);
+  if (results.some(({ same }) => same === false)) throw new Refused('conflict', ANOTHER);
+  if (kept.keep && results.some(({ added }) => added))
+    for (const [id, at] of opened) if (at) await kept.keep(database, id, at.state);
+  return rows.map(({ move, subjectId: subject, frozen }, index) => {
+    const result = results[index];
+    return {
+      ...move,
+      subject,
+      by: result?.by ?? sender.name,
+      frozen: (result?.added ? frozen : result?.frozen) as Frozen
+    };
+  });
+}
+
+async function knownIds(
+  database: Database,
+  table: string,
+  moves: readonly Stamped[]
+): Promise<Set<string>> {
+  const rows = await rowsOf<{ id: string }>(
+    database,
+    `select id from ${table} where id = any($1::uuid[])`,
+    [moves.map(({ id }) => id)]
+  );
+  return new Set(rows.map(({ id }) => id));
+}

@@ -1,0 +1,78 @@
+/** A column that a payload's own field fills, so that it can refer to another table. */
+export interface Link {
+  column: string;
+  type: 'uuid' | 'integer';
+  /** the payload's field */
+  field: string;
+  /** the table it refers to, or with other columns the whole clause: `foreign key (subject_id, hole) references …` */
+  references: string;
+}
+
+/** Where the events of one stream are kept. */
+export interface EventTable {
+  name: string;
+  /** the table and column of what the events happen to */
+  subject: string;
+  links: readonly Link[];
+  /**
+   * What is kept beside the events for quick reading, in the same statement: a common table expression that reads the
+   * rows of `added` (seq, id, subject_id, kind, payload, frozen).
+   */
+  alongside?: string;
+}
+
+/**
+ * The statements that make an event table: one shape for all. Rows are only added; a trigger refuses anything else.
+ */
+export const eventTableSql = ({ name, subject, links }: EventTable): string => {
+  const column = ({ column, type, field }: Link) =>
+    `${column} ${type} generated always as ((payload->>'${field}')::${type}) stored`;
+  const reference = ({ column, references }: Link) =>
+    references.startsWith('foreign key')
+      ? references
+      : `foreign key (${column}) references ${references}`;
+  return `
+create table ${name} (
+  ${[
+    'seq bigserial primary key',
+    'id uuid not null unique',
+    `subject_id uuid not null references ${subject}`,
+    'kind text not null',
+    'payload jsonb not null',
+    'frozen jsonb',
+    'person_id uuid not null references people',
+    'at timestamptz not null',
+    'recorded_at timestamptz not null default now()',
+    ...links.flatMap((link) => [column(link), reference(link)])
+  ].join(',\n  ')}
+);
+create index ${name}_by_subject on ${name} (subject_id, seq);
+create trigger ${name}_append_only before update or delete on ${name}
+  for each row execute function refuse_change();`;
+};
+
+/**
+ * Puts events: those that are new are added, in the order given; those that are there already are compared. Where one is
+ * there under the same id and differs, nothing is added.
+ *
+ * `$1` the events as a JSON list, `$2` the person; answers one row an event.
+ */
+export const putSql = ({ name, alongside }: EventTable): string => `
+with sent as (
+  select * from jsonb_to_recordset($1::jsonb)
+    as s (n integer, id uuid, subject_id uuid, kind text, payload jsonb, frozen jsonb, at timestamptz)
+), known as (
+  select e.id, e.frozen, p.name as by,
+    (e.subject_id, e.kind, e.payload, e.at) = (s.subject_id, s.kind, s.payload, s.at) as same
+  from sent s join ${name} e on e.id = s.id join people p on p.id = e.person_id
+), added as (
+  insert into ${name} (id, subject_id, kind, payload, frozen, person_id, at)
+  select id, subject_id, kind, payload, frozen, $2::uuid, at from sent
+  where not exists (select from known where not same)
+  order by n
+  on conflict (id) do nothing
+  returning seq, id, subject_id, kind, payload, frozen
+)${alongside === undefined ? '' : `, ${alongside}`}
+select s.id, k.same, k.frozen, k.by, a.id is not null as added
+from sent s left join known k on k.id = s.id left join added a on a.id = s.id
+order by s.n`;

@@ -1,0 +1,36 @@
+import type { EventTable } from './table.ts';
+
+/** The heads that were measured in an issue; `hole_looks` keeps the latest verdict of each hole for the lists. */
+export const HOLE_EVENTS: EventTable = {
+  name: 'hole_events',
+  subject: 'joint_issues',
+  links: [
+    {
+      column: 'hole',
+      type: 'integer',
+      field: 'hole',
+      references: 'foreign key (subject_id, hole) references holes (issue_id, number)'
+    }
+  ],
+  alongside: `looked as (
+  insert into hole_looks (issue_id, hole, seq, verdict)
+  select distinct on (hole) subject_id, (payload->>'hole')::integer as hole, seq, frozen->>'verdict'
+  from added order by hole, seq desc
+  on conflict (issue_id, hole) do update set seq = excluded.seq, verdict = excluded.verdict
+  where hole_looks.seq < excluded.seq
+)`
+};
+
+export const STEP_EVENTS: EventTable = { name: 'step_events', subject: 'joints', links: [] };
+
+export const STOCK_EVENTS: EventTable = {
+  name: 'stock_events',
+  subject: 'stock_bins',
+  links: [{ column: 'job_id', type: 'uuid', field: 'jobId', references: 'jobs' }]
+};
+
+export const CAGE_EVENTS: EventTable = {
+  name: 'cage_events',
+  subject: 'cage_settings (id)',
+  links: []
+};

@@ -1,0 +1,63 @@
+import { json, type RequestEvent, type RequestHandler } from '@sveltejs/kit';
+import type { z } from 'zod';
+import type { Endpoint } from '../api/endpoint.ts';
+import { readBody, respond, sayWhoFirst } from './answers.ts';
+import type { Database } from './db/connect.ts';
+import type { PersonView } from './services/people.ts';
+import type { Outcome } from './services/outcome.ts';
+
+/** What a handler is given: the body as the endpoint's schema read it, and who asks. */
+interface Asked<Body, Person> {
+  body: Body;
+  params: Record<string, string>;
+  database: Database;
+  person: Person;
+}
+
+type Handler<Request extends z.ZodType, Response extends z.ZodType, Person> = (
+  asked: Asked<z.output<Request>, Person>
+) => Promise<Outcome<z.input<Response>>>;
+
+async function answer<Request extends z.ZodType, Response extends z.ZodType, Person>(
+  { method, request: schema, alsoAt }: Endpoint<never, Request, Response>,
+  { request, params, locals }: RequestEvent,
+  person: Person,
+  handle: Handler<Request, Response, Person>
+) {
+  const body =
+    method === 'GET'
+      ? { ok: true as const, value: undefined as z.output<Request> }
+      : await readBody(request, schema);
+  if (!body.ok) return body.response;
+  const outcome = await handle({
+    body: body.value,
+    params: params as Record<string, string>,
+    database: locals.database(),
+    person
+  });
+  return outcome.ok && alsoAt !== undefined && isOther(outcome.value)
+    ? json(outcome.value, { status: alsoAt })
+    : respond(outcome);
+}
+
+/** The one answer that comes under another status: a save that found the joint changed. */
+const isOther = (value: unknown): boolean =>
+  typeof value === 'object' && value !== null && 'saved' in value && value.saved === false;
+
+/** Answers an endpoint to whoever said who is at the bench; anyone else is asked to say so first. */
+export const serve =
+  <Request extends z.ZodType, Response extends z.ZodType>(
+    endpoint: Endpoint<never, Request, Response>,
+    handle: Handler<Request, Response, PersonView>
+  ): RequestHandler =>
+  (event) =>
+    event.locals.person ? answer(endpoint, event, event.locals.person, handle) : sayWhoFirst();
+
+/** Answers an endpoint to anyone. */
+export const serveAnyone =
+  <Request extends z.ZodType, Response extends z.ZodType>(
+    endpoint: Endpoint<never, Request, Response>,
+    handle: Handler<Request, Response, PersonView | null>
+  ): RequestHandler =>
+  (event) =>
+    answer(endpoint, event, event.locals.person, handle);

@@ -1,0 +1,38 @@
+import type { Issue, IssuedFacts, IssuedHole } from '../../../core/joint/issue.ts';
+import type { Dash } from '../../../core/schema/fields.ts';
+
+/** A row of `holes`, as the database writes it. */
+export interface HoleRow {
+  number: number;
+  row: number;
+  x_in: number;
+  y_in: number;
+  mark_in: number;
+  state: 'rivet' | 'held-open';
+  reason: string;
+  dash: Dash | null;
+  stack: number;
+  grip_in: number | null;
+}
+
+const toHole = (hole: HoleRow, facts: IssuedFacts): IssuedHole => ({
+  number: hole.number,
+  row: hole.row,
+  xIn: hole.x_in,
+  yIn: hole.y_in,
+  markIn: hole.mark_in,
+  stack: hole.stack,
+  dash: hole.dash ?? facts.dash,
+  gripIn: hole.grip_in
+});
+
+/** The holes of an issue: those that get a rivet, and those that stay open with their reason. */
+export const toIssuedHoles = (
+  rows: readonly HoleRow[] | null,
+  facts: IssuedFacts
+): Pick<Issue, 'holes' | 'heldOpen'> => ({
+  holes: (rows ?? []).filter(({ state }) => state === 'rivet').map((hole) => toHole(hole, facts)),
+  heldOpen: (rows ?? [])
+    .filter(({ state }) => state === 'held-open')
+    .map((hole) => ({ ...toHole(hole, facts), reason: hole.reason }))
+});

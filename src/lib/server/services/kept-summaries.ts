@@ -1,0 +1,54 @@
+import { SUMMARY_VERSION, summaryOf, type PlanSummary } from '../../../core/joint/summary.ts';
+import type { EnteredJoint } from '../../../core/joint/kinds.ts';
+import type { RuleProfile } from '../../../core/rules/profile.ts';
+import type { Database } from '../db/connect.ts';
+import { rowsOf } from '../db/work.ts';
+import { readDefinition, readProfile } from './documents.ts';
+
+/** Keeps what lists say of a joint, within the act that changes it. */
+export async function keepSummary(
+  database: Database,
+  jointId: string,
+  definition: EnteredJoint,
+  profile: RuleProfile
+): Promise<PlanSummary> {
+  const summary = summaryOf(definition, profile);
+  await rowsOf(
+    database,
+    `insert into joint_summaries (joint_id, version, summary) values ($1, $2, $3::jsonb)
+     on conflict (joint_id) do update set version = excluded.version, summary = excluded.summary
+     returning joint_id`,
+    [jointId, SUMMARY_VERSION, JSON.stringify(summary)]
+  );
+  return summary;
+}
+
+interface Unkept {
+  id: string;
+  definition: unknown;
+  document_version: number;
+  rules: unknown;
+  rules_version: number;
+}
+
+/** Makes the summaries that are missing, or were made by an earlier version of the program. */
+export async function makeSummaries(
+  database: Database,
+  jointIds: readonly string[]
+): Promise<Map<string, PlanSummary>> {
+  const made = new Map<string, PlanSummary>();
+  if (jointIds.length === 0) return made;
+  const rows = await rowsOf<Unkept>(
+    database,
+    `select j.id, j.definition, j.document_version, p.rules, p.document_version as rules_version
+     from joints j join rule_profiles p on p.id = j.profile_id where j.id = any($1::uuid[])`,
+    [[...jointIds]]
+  );
+  for (const row of rows) {
+    const definition = readDefinition(row.document_version, row.definition);
+    const profile = readProfile(row.rules_version, row.rules);
+    if (definition.ok && profile.ok)
+      made.set(row.id, await keepSummary(database, row.id, definition.value, profile.value));
+  }
+  return made;
+}

@@ -1,0 +1,32 @@
+import { readEvents, sendMoves } from '$lib/api/events.ts';
+import { KEPT_STREAMS } from '$lib/server/events';
+import { eventsOf } from '$lib/server/events/read';
+import { recordMoves } from '$lib/server/events/record';
+import { serve, serveAnyone } from '$lib/server/serve';
+import { done } from '$lib/server/services/outcome';
+import type { RequestHandler } from './$types';
+
+/** Every stream is read and written in this one way; its own rules are its `follow`. */
+const POSTS = new Map(
+  [...KEPT_STREAMS].map(([name, kept]) => [
+    name,
+    serve(sendMoves(kept.stream), ({ database, params, body, person }) =>
+      recordMoves(database, kept, params['subject'] ?? null, body, person)
+    )
+  ])
+);
+const GETS = new Map(
+  [...KEPT_STREAMS].map(([name, kept]) => [
+    name,
+    serveAnyone(readEvents(kept.stream), async ({ database, params }) => {
+      const subject = params['subject'] ?? '';
+      const events = await eventsOf(database, kept, subject);
+      return done(events.map((event) => ({ ...event, subject })));
+    })
+  ])
+);
+
+export const POST: RequestHandler = (event) =>
+  POSTS.get(event.params.stream)?.(event) ?? new Response(null, { status: 404 });
+export const GET: RequestHandler = (event) =>
+  GETS.get(event.params.stream)?.(event) ?? new Response(null, { status: 404 });
