@@ -1,11 +1,67 @@
-/** Arrows run one way: routes → lib → core. */
+/**
+ * Arrows run one way: routes → lib → core, and inside core and lib from a later room to an earlier one.
+ * Rooms of one line do not know each other.
+ */
+const CORE = [
+  ['units'],
+  ['answer\\.ts'],
+  ['schema'],
+  ['catalog', 'devices'],
+  ['rules', 'events/stream\\.ts'],
+  ['joint'],
+  ['layout', 'stack', 'drive'],
+  ['carry', 'rework'],
+  ['kinds'],
+  ['plan'],
+  ['edit', 'issue'],
+  ['check', 'ready', 'stock', 'documents'],
+  ['events/streams\\.ts', 'exchange'],
+  ['calc\\.ts']
+];
+const LIB = [
+  ['[^/]+\\.ts$'],
+  ['words', 'exchange'],
+  ['api'],
+  ['client'],
+  ['ui/kit'],
+  ['drawing'],
+  ['ui/joint', 'ui/rules'],
+  ['ui/cages', 'ui/stock'],
+  ['stations'],
+  ['joint-page']
+];
+
+const rooms = (of) => of.map((room) => (/[$]$/.test(room) ? room : `${room}(/|$)`)).join('|');
+/** No room reaches up to one that stands on it, nor across to one beside it. */
+const storeys = (root, order) =>
+  order.flatMap((level, at) => {
+    const above = order.slice(at + 1).flat();
+    return level.flatMap((room) => {
+      const beside = level.filter((other) => other !== room);
+      const never = [...above, ...beside];
+      return never.length === 0
+        ? []
+        : {
+            name: `${root}-${room.replace(/[^a-z/-]/g, '')}-stays-on-its-storey`,
+            severity: 'error',
+            from: {
+              path: `^src/${root}/(${rooms([room])})`,
+              pathNot: '\\.test\\.ts$'
+            },
+            to: { path: `^src/${root}/(${rooms(never)})` }
+          };
+    });
+  });
+
 module.exports = {
   forbidden: [
+    ...storeys('core', CORE),
+    ...storeys('lib', LIB),
     {
-      name: 'core-imports-only-core-and-zod',
+      name: 'core-imports-only-core-zod-and-a-hash',
       severity: 'error',
       from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: ['^src/core', '^node_modules/zod'] }
+      to: { pathNot: ['^src/core', '^node_modules/(zod|ohash)'] }
     },
     {
       name: 'core-tests-stay-low',

@@ -2,11 +2,11 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { calc, OPERATIONS } from '../src/core/calc.ts';
-import { newJoint } from '../src/core/joint/new-joint.ts';
+import { newJoint } from '../src/core/kinds/new-joint.ts';
 import { newSheet } from '../src/core/joint/sheets.ts';
-import { readEntered } from '../src/core/joint/read-entered.ts';
+import { readEntered } from '../src/core/kinds/read-entered.ts';
 import { constrainedRow, type ConstrainedRowInput } from '../src/core/layout/constrained-row.ts';
-import { plan } from '../src/core/plan.ts';
+import { plan } from '../src/core/plan/plan.ts';
 import { DEFAULT_PROFILE, type RuleProfile } from '../src/core/rules/profile.ts';
 import { randomRow } from '../tests/support/random-rows.ts';
 import { loadSolver, solveRow } from '../tests/support/row-by-solver.ts';

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { z } from 'zod';
 import { calc, OPERATIONS } from '../src/core/calc.ts';
 import { JointFile } from '../src/core/exchange/joint-file.ts';
-import { Joint } from '../src/core/joint/kinds.ts';
+import { Joint } from '../src/core/kinds/joint.ts';
 import { RuleProfile } from '../src/core/rules/profile.ts';
 
 interface DocString {

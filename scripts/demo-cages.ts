@@ -4,6 +4,7 @@ import type { Unstamped } from '../src/core/events/stream.ts';
 import type { Cage } from '../src/core/ready/cage/cage.ts';
 import type { CageMove } from '../src/core/ready/cage/setting.ts';
 import type { CageSetup } from '../src/core/ready/cage/setup.ts';
+import type { NewSetting } from '../src/lib/api/cages.ts';
 import type { Database } from '../src/lib/server/db/connect.ts';
 import { cageEvents } from '../src/lib/server/events/cage-events.ts';
 import { recordMoves, type Sender } from '../src/lib/server/events/record.ts';
@@ -92,7 +93,7 @@ export async function seedDemoCages(
     setup: CageSetup,
     daysAgo: number,
     moves: Loose[],
-    step: { jointId: string; key: string } | null = null,
+    step: NewSetting['step'] = null,
     work = ''
   ): Promise<void> => {
     const id = must(
@@ -134,7 +135,7 @@ export async function seedDemoCages(
     { ...ROOT, ...task.setup },
     0,
     [reading(14, 0.0098), reading(20, 0.0033)],
-    { jointId: flushLapId, key: task.key },
+    { jointId: flushLapId, key: task.key, rests: task.rests },
     task.work
   );
 }

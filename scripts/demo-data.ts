@@ -1,7 +1,7 @@
 /** The made-up shop that a new installation starts with: everything here is invented. */
 import { randomUUID } from 'node:crypto';
-import type { EnteredOf } from '../src/core/joint/kinds.ts';
-import { newJoint } from '../src/core/joint/new-joint.ts';
+import type { EnteredOf } from '../src/core/kinds/joint.ts';
+import { newJoint } from '../src/core/kinds/new-joint.ts';
 import { newSheet } from '../src/core/joint/sheets.ts';
 import { DEFAULT_PROFILE } from '../src/core/rules/profile.ts';
 import type { StockMove } from '../src/core/stock/stock.ts';
@@ -114,16 +114,38 @@ export const FRAME_FLANGE: EnteredOf<'line'> = {
   bendRadiusIn: '1/8',
   sheets: sheets(['hull skin', '0.032'], ['frame 11 flange', '0.040']),
   fixed: [
-    { kind: 'existing', line: 'line-1', name: 'stringer 4', atIn: '5 3/8', offIn: '' },
-    { kind: 'existing', line: 'line-1', name: 'stringer 5', atIn: '9 7/8', offIn: '' }
+    {
+      id: 'fixed-1',
+      kind: 'existing',
+      line: 'line-1',
+      name: 'stringer 4',
+      atIn: '5 3/8',
+      offIn: ''
+    },
+    {
+      id: 'fixed-2',
+      kind: 'existing',
+      line: 'line-1',
+      name: 'stringer 5',
+      atIn: '9 7/8',
+      offIn: ''
+    }
   ],
-  divides: [{ fromIn: '5 3/8', toIn: '9 7/8', count: '4' }],
+  divides: [{ id: 'divide-7', fromIn: '5 3/8', toIn: '9 7/8', count: '4' }],
   keepOuts: [
-    { name: 'drain', shape: 'round', xIn: '14', yIn: '9/32', wIn: '3/8', hIn: '' },
-    { name: 'bracket', shape: 'rect', xIn: '2 3/8', yIn: '1/2', wIn: '5/8', hIn: '' }
+    { id: 'block-4', name: 'drain', shape: 'round', xIn: '14', yIn: '9/32', wIn: '3/8', hIn: '' },
+    { id: 'block-5', name: 'bracket', shape: 'rect', xIn: '2 3/8', yIn: '1/2', wIn: '5/8', hIn: '' }
   ],
   edits: [
-    { line: 'line-1', index: 14, of: 17, state: 'held-open', nudgeIn: '', reason: 'nut plate' }
+    {
+      id: 'edit-3',
+      line: 'line-1',
+      index: 14,
+      of: 17,
+      state: 'held-open',
+      nudgeIn: '',
+      reason: 'nut plate'
+    }
   ]
 };
 
@@ -142,7 +164,7 @@ export const SPAR_CAP: EnteredOf<'tapered'> = {
     { ...newSheet('doubler', '0.040'), toIn: '58' },
     { ...newSheet('spar cap', '0.100'), endThicknessIn: '0.050' }
   ],
-  zones: [{ dash: 6, toIn: '58' }],
+  zones: [{ id: 'zone-6', dash: 6, toIn: '58' }],
   dash: 5
 };
 
@@ -157,8 +179,8 @@ export const NOSE_WINDOW: EnteredOf<'panel'> = {
   sheets: sheets(['frame strip', '0.040'], ['clear panel', '0.125'], ['window frame', '0.050'])
 };
 
-export const FLOAT_STRINGER: EnteredOf<'sandwich'> = {
-  ...newJoint('sandwich'),
+export const FLOAT_STRINGER: EnteredOf<'double-strap'> = {
+  ...newJoint('double-strap'),
   location: 'stringer',
   widthIn: '2 3/8',
   gapIn: '1/32',

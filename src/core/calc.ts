@@ -21,7 +21,7 @@ import {
   ClearPanelHoleInput,
   ClearPanelHoleResult,
   clearPanelHole
-} from './ready/clear-panel-hole.ts';
+} from './layout/clear-panel-hole.ts';
 import {
   CountersinkNextInput,
   CountersinkNextResult,

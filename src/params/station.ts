@@ -1,4 +1,4 @@
 import type { ParamMatcher } from '@sveltejs/kit';
-import { STATIONS } from '$lib/stations.ts';
+import { STATIONS } from '$lib/stations/stations.ts';
 
 export const match: ParamMatcher = (text) => STATIONS.some(({ key }) => key === text);

@@ -2,9 +2,9 @@
   import { superForm } from 'sveltekit-superforms';
   import { untrack } from 'svelte';
   import Plus from '@lucide/svelte/icons/plus';
-  import JointRow from '$lib/ui/JointRow.svelte';
-  import Sheet from '$lib/ui/Sheet.svelte';
-  import TextField from '$lib/ui/TextField.svelte';
+  import JointRow from '$lib/ui/joint/JointRow.svelte';
+  import Sheet from '$lib/ui/kit/Sheet.svelte';
+  import TextField from '$lib/ui/kit/TextField.svelte';
   import type { PageData } from './$types';
 
   interface Props {

@@ -182,7 +182,7 @@ describe('a joint’s own step', () => {
     expect(await cageTaskOf(database(), randomUUID(), STEP)).toBeNull();
 
     const setup = { ...task?.setup, couponIn: 0.063 };
-    const setting = await begun(setup, { jointId: joint, key: STEP });
+    const setting = await begun(setup, { jointId: joint, key: STEP, rests: '' });
     expect(await settingsOfJoint(database(), joint)).toMatchObject([
       { id: setting, step: STEP, cage: 'Cage two, no. 7', state: { found: null } }
     ]);
@@ -190,14 +190,14 @@ describe('a joint’s own step', () => {
       await beginSetting(
         database(),
         cage,
-        newSetting({}, { jointId: randomUUID(), key: STEP }),
+        newSetting({}, { jointId: randomUUID(), key: STEP, rests: '' }),
         person
       )
     ).toMatchObject({ reason: 'not-found' });
   });
 
   it('counts the holes that are ticked off', async () => {
-    const setting = await begun({}, { jointId: joint, key: STEP });
+    const setting = await begun({}, { jointId: joint, key: STEP, rests: '' });
     const cut = async () => valueOf(await getSetting(database(), setting)).holesCut;
     const tick = (hole: number | null, done = true): ReadyMove => ({
       id: randomUUID(),
@@ -207,6 +207,7 @@ describe('a joint’s own step', () => {
       hole,
       of: 8,
       done,
+      rests: '',
       timed: null
     });
     expect(await cut()).toBe(0);
@@ -220,7 +221,7 @@ describe('a joint’s own step', () => {
   });
 
   it('is cut with the cage set for it: on the list, on paper, and on the bench when it is due', async () => {
-    const setting = await begun({}, { jointId: joint, key: STEP });
+    const setting = await begun({}, { jointId: joint, key: STEP, rests: '' });
     valueOf(await record(setting, ...agreeing(14), finished()));
     // all eight are ticked off by now, and a look is wanted every ten
     const words = async () => (await cagesOfSteps(database(), [joint])).get(joint)?.get(STEP);

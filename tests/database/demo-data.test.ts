@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { JOINT_KINDS } from '../../src/core/joint/new-joint.ts';
+import { JOINT_KINDS } from '../../src/core/kinds/new-joint.ts';
 import { seedDemoData } from '../../scripts/demo-data.ts';
 import { listJobs } from '../../src/lib/server/services/jobs.ts';
 import { useDatabase } from './database.ts';

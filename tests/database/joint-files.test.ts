@@ -7,7 +7,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { patternOf } from '../../src/core/exchange/pattern.ts';
 import { tile } from '../../src/core/exchange/tiles.ts';
 import { readJointFile } from '../../src/core/exchange/joint-file.ts';
-import type { JointLayout } from '../../src/core/plan-shape.ts';
+import type { JointLayout } from '../../src/core/plan/plan-shape.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import type { JointFileName } from '../../src/lib/joint-files.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
@@ -31,7 +31,17 @@ const LONG = [
     lengthIn: '26 3/8',
     flangeIn: '1',
     bendRadiusIn: '1/8',
-    edits: [{ line: 'line-1', index: 2, of: 19, state: 'held-open', nudgeIn: '', reason: '=latch' }]
+    edits: [
+      {
+        id: 'latch',
+        line: 'line-1',
+        index: 2,
+        of: 19,
+        state: 'held-open',
+        nudgeIn: '',
+        reason: '=latch'
+      }
+    ]
   }
 ] as const;
 const layout: JointLayout = layoutOf(

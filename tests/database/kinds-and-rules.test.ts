@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { EnteredJoint } from '../../src/core/joint/kinds.ts';
-import { predictedHeadIn3 } from '../../src/core/joint/issue.ts';
+import type { EnteredJoint } from '../../src/core/kinds/joint.ts';
+import { predictedHeadIn3 } from '../../src/core/issue/issue.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
@@ -50,7 +50,15 @@ describe('issuing joints of every kind', () => {
         flangeIn: '1',
         bendRadiusIn: '1/8',
         edits: [
-          { line: 'line-1', index: 2, of: 8, state: 'held-open', nudgeIn: '', reason: 'nut plate' }
+          {
+            id: 'edit-1',
+            line: 'line-1',
+            index: 2,
+            of: 8,
+            state: 'held-open',
+            nudgeIn: '',
+            reason: 'nut plate'
+          }
         ]
       })
     );
@@ -100,7 +108,7 @@ describe('issuing joints of every kind', () => {
         lengthIn: '20',
         flangeIn: '1 1/4',
         dash: 4,
-        zones: [{ dash: 5, toIn: '8' }]
+        zones: [{ id: 'zone-3', dash: 5, toIn: '8' }]
       })
     );
     valueOf(await issueJoint(database(), id, 1, person));
@@ -124,7 +132,17 @@ describe('issuing joints of every kind', () => {
         rows: 1,
         perInch: '2.1',
         perInchReason: 'test',
-        edits: [{ line: 'row-1', index: 4, of: 13, state: 'removed', nudgeIn: '', reason: '' }]
+        edits: [
+          {
+            id: 'edit-2',
+            line: 'row-1',
+            index: 4,
+            of: 13,
+            state: 'removed',
+            nudgeIn: '',
+            reason: ''
+          }
+        ]
       })
     );
     const refused = await issueJoint(database(), id, 1, person);

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { CheckedHead } from '../../src/core/check/hole-events.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
+import { MOST_CONNECTIONS } from '../../src/lib/server/db/connect.ts';
 import { holeEvents } from '../../src/lib/server/events/hole-events.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
@@ -32,7 +33,6 @@ beforeAll(async () => {
 describe('a full pool', () => {
   it('three times as many stale saves as connections are all answered, at once', async () => {
     const id = await make('Lap');
-    const { max } = database().sequelize.options.pool ?? {};
     const save = (widthIn: string) =>
       saveJoint(
         database(),
@@ -42,7 +42,7 @@ describe('a full pool', () => {
       );
     valueOf(await save('7'));
     const late = await Promise.all(
-      Array.from({ length: 3 * (max ?? 0) }, (_, index) => save(`8.${index}`))
+      Array.from({ length: 3 * MOST_CONNECTIONS }, (_, index) => save(`8.${index}`))
     );
     expect(late).toHaveLength(24);
     for (const outcome of late)

@@ -110,7 +110,8 @@ beforeAll(async () => {
     '0003-stock',
     '0004-make-ready',
     '0005-cages',
-    '0006-one-event-stream'
+    '0006-one-event-stream',
+    '0007-what-a-setting-rests-on'
   ]);
 });
 afterAll(async () => {

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { expect, it } from 'vitest';
-import { newJoint as blank } from '../../src/core/joint/new-joint.ts';
+import { newJoint as blank } from '../../src/core/kinds/new-joint.ts';
 import { newSheet } from '../../src/core/joint/sheets.ts';
 import { DEFAULT_MULTIPLIERS } from '../../src/core/rules/multipliers.ts';
 import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';

@@ -1,3 +1,5 @@
+import { eventsOf } from '../../src/lib/server/events/read.ts';
+import { stockEvents } from '../../src/lib/server/events/stock-events.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { StockEvent, StockMove } from '../../src/core/stock/stock.ts';
@@ -11,7 +13,7 @@ import { cages } from '../../src/lib/server/db/migrations/0005-cages.ts';
 import { settingEvents } from '../../src/lib/server/events/cage-events.ts';
 import { listJoints } from '../../src/lib/server/services/joint-summaries.ts';
 import { readyEvents, timedWorks } from '../../src/lib/server/services/ready.ts';
-import { listBins, movementsOf } from '../../src/lib/server/services/stock.ts';
+import { listBins } from '../../src/lib/server/services/stock.ts';
 import { cageOf, setupOf } from '../support/cages.ts';
 import { entered } from '../support/joints.ts';
 import { makeDatabase } from './database.ts';
@@ -137,7 +139,10 @@ beforeAll(async () => {
     'insert into cage_events (id, setting_id, move, found, person_id) values (:trial, :setting, :move, null, :person)',
     { move: JSON.stringify(trialMove) }
   );
-  expect(await migrate(database)).toEqual(['0006-one-event-stream']);
+  expect(await migrate(database)).toEqual([
+    '0006-one-event-stream',
+    '0007-what-a-setting-rests-on'
+  ]);
 });
 afterAll(async () => {
   await database?.sequelize.close();
@@ -197,7 +202,7 @@ describe('events of an earlier version', () => {
   it('bins hold what their movements come to', async () => {
     // counted 64, then 9 handed out
     expect(await listBins(database)).toMatchObject([{ partNumber: 'MS20470AD4-5', count: 55 }]);
-    const moves = await movementsOf(database, ids.bin);
+    const moves = await eventsOf(database, stockEvents, ids.bin);
     expect(moves.map(({ kind, count }) => [kind, count])).toEqual([
       ['received', 90],
       ['issued', 20],

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { EnteredOf } from '../../src/core/joint/kinds.ts';
-import { newJoint as blank } from '../../src/core/joint/new-joint.ts';
+import type { EnteredOf } from '../../src/core/kinds/joint.ts';
+import { newJoint as blank } from '../../src/core/kinds/new-joint.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
 import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';

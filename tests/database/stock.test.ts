@@ -1,3 +1,5 @@
+import { eventsOf } from '../../src/lib/server/events/read.ts';
+import { stockEvents } from '../../src/lib/server/events/stock-events.ts';
 import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
@@ -8,7 +10,7 @@ import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import { jobBill, openShortages } from '../../src/lib/server/services/rivet-bills.ts';
-import { listBins, movementsOf, onHand } from '../../src/lib/server/services/stock.ts';
+import { listBins, onHand } from '../../src/lib/server/services/stock.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
 import { moveStock } from './record.ts';
@@ -41,7 +43,7 @@ describe('bins of rivets', () => {
     const [bin] = await listBins(database());
     expect(bin).toMatchObject({ partNumber: 'MS20470AD4-4', lot: 'A', count: 160, cold: false });
     expect(
-      (await movementsOf(database(), binId))
+      (await eventsOf(database(), stockEvents, binId))
         .toReversed()
         .map(({ kind, count, by }) => [kind, count, by])
     ).toEqual([

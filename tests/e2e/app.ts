@@ -2,12 +2,12 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { createServer } from 'node:net';
 import { test as base, expect, type Page } from '@playwright/test';
-import { STATIONS } from '../../src/lib/stations.ts';
+import { STATIONS } from '../../src/lib/stations/stations.ts';
 import { openDatabase } from '../../src/lib/server/db/connect.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
 import { seedDemoData } from '../../scripts/demo-data.ts';
 import { jointFile } from '../../src/core/exchange/joint-file.ts';
-import type { EnteredJoint } from '../../src/core/joint/kinds.ts';
+import type { EnteredJoint } from '../../src/core/kinds/joint.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { makeDatabase } from '../database/database.ts';
 
@@ -187,7 +187,7 @@ export const openDemoLap = (page: Page, app: App): Promise<void> =>
 
 /** Leaves the field one is typing in and presses a station's number, once the page listens to keys. */
 export async function toStation(page: Page, number: number): Promise<void> {
-  const station = STATIONS.find((candidate) => candidate.number === number);
+  const station = STATIONS[number - 1];
   await expect(async () => {
     await page.keyboard.press('Escape');
     await page.keyboard.press(String(number));

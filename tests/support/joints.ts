@@ -1,8 +1,8 @@
-import type { EnteredOf, Joint, JointKind, JointOf } from '../../src/core/joint/kinds.ts';
-import { newJoint } from '../../src/core/joint/new-joint.ts';
-import { readEntered } from '../../src/core/joint/read-entered.ts';
-import { plan } from '../../src/core/plan.ts';
-import type { JointLayout, Plan } from '../../src/core/plan-shape.ts';
+import type { EnteredOf, Joint, JointKind, JointOf } from '../../src/core/kinds/joint.ts';
+import { newJoint } from '../../src/core/kinds/new-joint.ts';
+import { readEntered } from '../../src/core/kinds/read-entered.ts';
+import { plan } from '../../src/core/plan/plan.ts';
+import type { JointLayout, Plan } from '../../src/core/plan/plan-shape.ts';
 import { DEFAULT_PROFILE, type RuleProfile } from '../../src/core/rules/profile.ts';
 
 /** A joint of a kind as typed, with the thicknesses of its usual sheets. */
@@ -13,7 +13,11 @@ export function entered<K extends JointKind>(
 ): EnteredOf<K> {
   const blank = newJoint(kind);
   const sheets = thick.map((thicknessIn, index) => ({
-    ...(blank.sheets[index] ?? { ...blank.sheets[0], name: `sheet ${index + 1}` }),
+    ...(blank.sheets[index] ?? {
+      ...blank.sheets[0],
+      id: `sheet-${index + 1}`,
+      name: `sheet ${index + 1}`
+    }),
     thicknessIn
   }));
   return { ...blank, sheets, ...change };

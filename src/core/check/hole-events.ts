@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { notPossible } from '../answer.ts';
 import { defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
-import type { Issue } from '../joint/issue.ts';
+import type { Issue } from '../issue/issue.ts';
 import { readInput } from '../schema/read.ts';
 import { drivenHead, DrivenHeadResult } from './driven-head.ts';
 import { HeadReading, headVolumeIn3 } from './head-report.ts';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { EnteredJoint } from '../joint/kinds.ts';
+import { JOINT_DOCUMENT } from '../documents/documents.ts';
+import { EnteredJoint } from '../kinds/joint.ts';
 import { problemsOf } from '../schema/read.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 
@@ -8,13 +9,24 @@ export const LARGEST_FILE_BYTES = 5 * 1024 * 1024;
 
 const FORMAT = 'zanjador-joint';
 
-export const JointFile = z.strictObject({
+const UNKNOWN_VERSION = 'this joint file is of a version that is not known here';
+
+/** Everything but the definition, which is read by its version. */
+const Cover = z.strictObject({
   format: z.literal(FORMAT),
-  version: z.literal(1, { error: 'this joint file is of a version that is not known here' }),
+  version: z
+    .int(UNKNOWN_VERSION)
+    .min(1, UNKNOWN_VERSION)
+    .max(JOINT_DOCUMENT.version, UNKNOWN_VERSION),
   title: z.string().trim().min(1, 'the joint needs a name').max(80),
-  definition: EnteredJoint,
+  definition: z.record(z.string(), z.unknown()),
   /** under which rules it was made; the reader plans it under its own */
   rules: z.strictObject({ name: z.string().max(60), version: z.int() }).optional()
+});
+
+export const JointFile = Cover.extend({
+  version: z.literal(JOINT_DOCUMENT.version),
+  definition: EnteredJoint
 });
 /** A joint as a file: its fields as typed. */
 export type JointFile = z.output<typeof JointFile>;
@@ -25,7 +37,7 @@ export const jointFile = (
   { name, version }: Pick<RuleProfile, 'name' | 'version'>
 ): JointFile => ({
   format: FORMAT,
-  version: 1,
+  version: JOINT_DOCUMENT.version,
   title,
   definition,
   rules: { name, version }
@@ -46,13 +58,20 @@ export function readJointFile(text: string): ReadFile {
   const format =
     typeof parsed === 'object' && parsed !== null && 'format' in parsed && parsed.format;
   if (format !== FORMAT) return { ok: false, message: 'this is not a joint file of this program' };
-  const read = JointFile.safeParse(parsed, { reportInput: true });
-  if (read.success) return { ok: true, file: read.data };
-  const [first] = problemsOf(read.error);
+  const cover = Cover.safeParse(parsed, { reportInput: true });
+  if (!cover.success) return refuse(problemsOf(cover.error)[0]);
+  const { version, definition, ...rest } = cover.data;
+  const read = JOINT_DOCUMENT.read(version, definition);
+  if (!read.ok) return refuse({ path: `definition.${read.path}`, message: read.problem });
   return {
-    ok: false,
-    message: first
-      ? `${first.path === '' ? '' : `${first.path}: `}${first.message}`
-      : 'it is no joint file'
+    ok: true,
+    file: { ...rest, version: JOINT_DOCUMENT.version, definition: read.value }
   };
 }
+
+const refuse = (first: { path: string; message: string } | undefined): ReadFile => ({
+  ok: false,
+  message: first
+    ? `${first.path === '' ? '' : `${first.path}: `}${first.message}`
+    : 'it is no joint file'
+});

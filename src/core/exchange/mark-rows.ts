@@ -1,4 +1,4 @@
-import type { JointLayout, PlannedStack } from '../plan-shape.ts';
+import type { JointLayout, PlannedStack } from '../plan/plan-shape.ts';
 
 /** One line of the table of marks, as it goes into a file; lengths in inches. */
 export type MarkRow = Record<(typeof MARK_COLUMNS)[number], string | number>;

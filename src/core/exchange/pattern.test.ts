@@ -14,7 +14,17 @@ const layout = layoutOf(
     cornerRadiusIn: '1/4',
     cutoutWIn: '3 1/8',
     cutoutHIn: '2 1/8',
-    edits: [{ line: 'skin-top', index: 1, of: 4, state: 'held-open', nudgeIn: '', reason: 'latch' }]
+    edits: [
+      {
+        id: 'edit-1',
+        line: 'skin-top',
+        index: 1,
+        of: 4,
+        state: 'held-open',
+        nudgeIn: '',
+        reason: 'latch'
+      }
+    ]
   })
 );
 const pattern = patternOf(layout, DEFAULT_PROFILE);

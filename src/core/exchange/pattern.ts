@@ -1,7 +1,7 @@
 import { drillIn } from '../catalog/drills.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { boundsOf, type Shape } from '../layout/shapes.ts';
-import type { JointLayout } from '../plan-shape.ts';
+import type { JointLayout } from '../plan/plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 
 export const PATTERN_LAYERS = ['EDGES', 'HOLES', 'HELD_OPEN', 'CUT_OUT', 'LINES', 'TEXT'] as const;

@@ -12,6 +12,7 @@ import {
 } from '../schema/fields.ts';
 import { RulerScale } from '../units/ruler.ts';
 import { AsTyped, orNull, orUsual, typed, written } from './as-typed.ts';
+import { eachOnce, ItemId } from './item-id.ts';
 
 const MOST_OBSTACLES = 200;
 const MOST_EDITS = 2000;
@@ -22,7 +23,7 @@ const LineKey = z.string().max(30);
 export const placeIn = (what: string) => lengthIn(what, { least: -WIDEST_IN, most: WIDEST_IN });
 export const sizeIn = (what: string) => lengthIn(what, { above: 0, most: WIDEST_IN });
 
-const keepOutPicked = { name: Name, shape: z.enum(['rect', 'round']) };
+const keepOutPicked = { id: ItemId, name: Name, shape: z.enum(['rect', 'round']) };
 const keepOutReading = {
   xIn: placeIn("the obstacle's middle"),
   yIn: placeIn("the obstacle's middle"),
@@ -30,7 +31,7 @@ const keepOutReading = {
   hIn: orNull(sizeIn("the obstacle's height"))
 };
 
-const fixedPicked = { kind: z.enum(['existing', 'pinned']), line: LineKey, name: Name };
+const fixedPicked = { id: ItemId, kind: z.enum(['existing', 'pinned']), line: LineKey, name: Name };
 const fixedReading = {
   atIn: placeIn('the running distance'),
   offIn: orUsual(placeIn('the distance off the line'), 0)
@@ -38,6 +39,7 @@ const fixedReading = {
 
 /** A hole of a line by its place in the line as laid; `of` says of how many, so that it is never taken for another. */
 const editPicked = {
+  id: ItemId,
   line: LineKey,
   index: z.int().min(0),
   of: z.int().min(1),
@@ -64,7 +66,7 @@ export const commonPicked = {
   /** where running marks are measured from: an end, the cut-out's edge, or one of the fixed holes */
   datum: z
     .string()
-    .regex(/^(start|end|cut-out|fixed-\d{1,3})$/)
+    .regex(/^(start|end|cut-out|fixed:.{1,40})$/)
     .default('start'),
   /** the sheet of the strength check, or the weakest of the family */
   strengthSheet: z.enum(['family', ...SHEET_KEYS]).default('family')
@@ -84,6 +86,7 @@ export const commonReading = {
 
 /** A rivet put in: how far it stood past the far sheet, as typed. What cannot be read says so by itself: the joint does not depend on it. */
 const tryFields = {
+  id: ItemId,
   hole: z.int().min(1),
   partNumber: z.string().max(60),
   protrusionIn: AsTyped
@@ -91,33 +94,34 @@ const tryFields = {
 const MOST_TRIES = 50;
 
 export const readLists = {
-  tries: z.array(z.strictObject(tryFields)).max(MOST_TRIES),
-  keepOuts: z.array(z.strictObject({ ...keepOutPicked, ...keepOutReading })).max(MOST_OBSTACLES),
-  fixed: z.array(z.strictObject({ ...fixedPicked, ...fixedReading })).max(MOST_OBSTACLES),
-  edits: z
-    .array(
-      z
-        .strictObject({ ...editPicked, ...editReading })
-        .refine((edit) => edit.state !== 'held-open' || edit.reason.trim() !== '', {
-          path: ['reason'],
-          message: 'say why the hole is held open: a latch, a nut plate, a blind fastener later'
-        })
-    )
-    .max(MOST_EDITS)
+  tries: eachOnce(z.array(z.strictObject(tryFields)).max(MOST_TRIES)),
+  keepOuts: eachOnce(
+    z.array(z.strictObject({ ...keepOutPicked, ...keepOutReading })).max(MOST_OBSTACLES)
+  ),
+  fixed: eachOnce(z.array(z.strictObject({ ...fixedPicked, ...fixedReading })).max(MOST_OBSTACLES)),
+  edits: eachOnce(
+    z
+      .array(
+        z
+          .strictObject({ ...editPicked, ...editReading })
+          .refine((edit) => edit.state !== 'held-open' || edit.reason.trim() !== '', {
+            path: ['reason'],
+            message: 'say why the hole is held open: a latch, a nut plate, a blind fastener later'
+          })
+      )
+      .max(MOST_EDITS)
+  )
 };
 
 export const enteredLists = {
-  tries: z.array(z.strictObject(tryFields)).max(MOST_TRIES).default([]),
-  keepOuts: z
-    .array(z.strictObject({ ...keepOutPicked, ...typed(keepOutReading) }))
-    .max(MOST_OBSTACLES)
-    .default([]),
-  fixed: z
-    .array(z.strictObject({ ...fixedPicked, ...typed(fixedReading) }))
-    .max(MOST_OBSTACLES)
-    .default([]),
-  edits: z
-    .array(z.strictObject({ ...editPicked, ...typed(editReading) }))
-    .max(MOST_EDITS)
-    .default([])
+  tries: eachOnce(z.array(z.strictObject(tryFields)).max(MOST_TRIES)).default([]),
+  keepOuts: eachOnce(
+    z.array(z.strictObject({ ...keepOutPicked, ...typed(keepOutReading) })).max(MOST_OBSTACLES)
+  ).default([]),
+  fixed: eachOnce(
+    z.array(z.strictObject({ ...fixedPicked, ...typed(fixedReading) })).max(MOST_OBSTACLES)
+  ).default([]),
+  edits: eachOnce(
+    z.array(z.strictObject({ ...editPicked, ...typed(editReading) })).max(MOST_EDITS)
+  ).default([])
 };

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { SHEET_KEYS } from '../catalog/strengths.ts';
 import { lengthIn, thicknessIn, WIDEST_IN } from '../schema/fields.ts';
 import { orNull, orUsual, typed } from './as-typed.ts';
+import { eachOnce, ItemId } from './item-id.ts';
 
 const LEAST_SHEETS = 2;
 const MOST_SHEETS = 8;
@@ -11,6 +12,7 @@ const THICKEST_COAT_IN = 0.06;
 export const SheetName = z.string().max(40, 'a name is at most 40 characters');
 
 const picked = {
+  id: ItemId,
   name: SheetName,
   /** empty: of the joint's family, not told closer */
   material: z.enum(['', ...SHEET_KEYS]).default(''),
@@ -33,11 +35,13 @@ const readSheet = z.strictObject({ ...picked, ...reading });
 /** One layer of the stack, read into inches. */
 export type Sheet = z.output<typeof readSheet>;
 
-const listOf = <S extends z.ZodType>(sheet: S) =>
-  z
-    .array(sheet)
-    .min(LEAST_SHEETS, 'a joint holds at least two sheets')
-    .max(MOST_SHEETS, `at most ${MOST_SHEETS} sheets are held`);
+const listOf = <S extends z.ZodType<{ id: string }>>(sheet: S) =>
+  eachOnce(
+    z
+      .array(sheet)
+      .min(LEAST_SHEETS, 'a joint holds at least two sheets')
+      .max(MOST_SHEETS, `at most ${MOST_SHEETS} sheets are held`)
+  );
 
 /** Sheets that may begin, end or taper along the joint. */
 export const readLayers = listOf(
@@ -58,8 +62,9 @@ const enteredSheet = z.strictObject({ ...picked, ...typed(reading) });
 export type EnteredSheet = z.output<typeof enteredSheet>;
 export const enteredSheets = listOf(enteredSheet);
 
-/** A layer with only its name and perhaps its thickness told. */
-export const newSheet = (name: string, thickness = ''): EnteredSheet => ({
+/** A layer with only its name and perhaps its thickness told; its id is made by whoever adds it. */
+export const newSheet = (name: string, thickness = '', id = name): EnteredSheet => ({
+  id,
   name,
   material: '',
   film: false,

@@ -2,7 +2,7 @@ import { num } from '../answer.ts';
 import { writeDecimal } from '../units/format-length.ts';
 import { downTo32nd, upTo32nd } from '../units/ruler.ts';
 import { atLeast } from '../units/tolerance.ts';
-import type { WayOut } from '../way-out.ts';
+import type { WayOut } from '../joint/way-out.ts';
 
 const LEAST_RADIUS_IN = 0.25;
 

@@ -1,6 +1,6 @@
-import type { Joint } from '../joint/kinds.ts';
-import type { PlannedHole } from '../layout/holes.ts';
-import type { Plan, PlannedStack } from '../plan-shape.ts';
+import type { Joint } from '../kinds/joint.ts';
+import type { PlannedHole } from '../plan/holes.ts';
+import type { Plan, PlannedStack } from '../plan/plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { flushTools, type FlushTool } from '../stack/flush-tools.ts';
 

@@ -1,5 +1,5 @@
 import { answer, notPossible, workLine, type Answer } from '../answer.ts';
-import type { LaidLine } from '../layout/holes.ts';
+import type { LaidLine } from '../plan/holes.ts';
 
 /** One round: which holes carry a holder, and which are drilled to size meanwhile. */
 export interface HolderRound {

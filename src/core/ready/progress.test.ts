@@ -15,11 +15,16 @@ const step = (key: string, count: number, minutes: number, holes: number[] = [])
   caution: '',
   minutes,
   holes,
+  rests: {
+    whole: `${key} as it is`,
+    holes: new Map(holes.map((hole) => [hole, `place of ${hole}`]))
+  },
+  cageRests: null,
   work: []
 });
 const STEPS = [step('pilot', 4, 8, [1, 2, 3, 4]), step('clean', 2, 3), step('prime', 2, 5)];
 let made = 0;
-const tick = (of: string, hole: number | null, done = true, count = 4): ReadyEvent => ({
+const tick = (of: string, hole: number | null, done = true, count = 4, rests = ''): ReadyEvent => ({
   id: `0a52f3f2-07c2-4ce2-8f52-${String((made += 1)).padStart(12, '0')}`,
   at: `2026-11-20T09:0${made % 10}:00Z`,
   kind: 'ticked',
@@ -27,6 +32,7 @@ const tick = (of: string, hole: number | null, done = true, count = 4): ReadyEve
   hole,
   of: count,
   done,
+  rests,
   timed: null,
   by: 'Odile Marn',
   frozen: null
@@ -61,6 +67,25 @@ describe('what is ticked off', () => {
   it('asks for another look where the joint has changed since', () => {
     const [pilot] = readyProgress(STEPS, [tick('pilot', null, true, 6)]).steps;
     expect(pilot).toMatchObject({ done: false, changed: true });
+  });
+
+  it('counts only what still rests on what it rested on', () => {
+    const of = (...events: ReadyEvent[]) => readyProgress(STEPS, events).steps[0];
+    expect(of(tick('pilot', null, true, 4, 'pilot as it is'))).toMatchObject({ done: true });
+    expect(of(tick('pilot', null, true, 4, 'pilot as it was'))).toMatchObject({
+      done: false,
+      changed: true
+    });
+    const moved = [
+      tick('pilot', 1, true, 4, 'place of 1'),
+      tick('pilot', 2, true, 4, 'where 2 was')
+    ];
+    expect(of(...moved)).toMatchObject({ share: 0.25, changed: true, holes: new Set([1]) });
+    // ticked again where it is now
+    expect(of(...moved, tick('pilot', 2, true, 4, 'place of 2'))).toMatchObject({
+      share: 0.5,
+      changed: false
+    });
   });
 });
 

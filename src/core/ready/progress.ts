@@ -16,6 +16,8 @@ export const ReadyMove = z.strictObject({
   /** the step's count when it was ticked: a joint that has changed since is to be looked at again */
   of: z.int().min(0),
   done: z.boolean(),
+  /** fingerprint of what it rested on when it was ticked; empty in ticks from before there were any */
+  rests: z.string().max(60).default(''),
   /** how long the whole step took, where someone timed it */
   timed: z
     .strictObject({
@@ -37,7 +39,7 @@ export interface StepProgress {
   holes: ReadonlySet<number>;
   /** 0 to 1 */
   share: number;
-  /** it was ticked off for another count: the joint has changed since */
+  /** something was ticked off that is no longer as it was: the joint has changed since */
   changed: boolean;
   last: { by: string; at: string } | null;
 }
@@ -45,20 +47,21 @@ export interface StepProgress {
 /** Ticks of one step that stand: the last one for the whole, and holes one by one. */
 export interface Standing {
   whole: ReadyEvent | null;
-  holes: ReadonlySet<number>;
+  /** holes ticked one by one, each with its fingerprint */
+  holes: ReadonlyMap<number, string>;
   last: ReadyEvent | null;
 }
 
-const NOTHING_TICKED: Standing = { whole: null, holes: new Set(), last: null };
+const NOTHING_TICKED: Standing = { whole: null, holes: new Map(), last: null };
 
 function standing(events: readonly ReadyEvent[], from: Standing = NOTHING_TICKED): Standing {
   let { whole } = from;
-  const holes = new Set(from.holes);
+  const holes = new Map(from.holes);
   for (const event of events) {
     if (event.hole === null) {
       whole = event.done ? event : null;
       if (!event.done) holes.clear();
-    } else if (event.done) holes.add(event.hole);
+    } else if (event.done) holes.set(event.hole, event.rests);
     else {
       holes.delete(event.hole);
       whole = null;
@@ -99,18 +102,26 @@ export function tickedHoles({ whole, holes }: Standing = NOTHING_TICKED): number
   return whole?.of ?? holes.size;
 }
 
+/** Ticks from before there were fingerprints are judged by what else is known of them. */
+const holdsStill = (ticked: string, now: string | undefined): boolean =>
+  ticked === '' || ticked === now;
+
 function progressOf(step: ReadyStep, stands: Standing = NOTHING_TICKED): StepProgress {
   const { whole, holes, last } = stands;
-  const own = new Set(step.holes.filter((hole) => holes.has(hole)));
-  const changed = whole !== null && whole.of !== step.count;
+  const ticked = step.holes.filter((hole) => holes.has(hole));
+  const own = new Set(
+    ticked.filter((hole) => holdsStill(holes.get(hole) ?? '', step.rests.holes.get(hole)))
+  );
+  const wholeChanged =
+    whole !== null && (whole.of !== step.count || !holdsStill(whole.rests, step.rests.whole));
   const allHoles = step.holes.length > 0 && own.size === step.holes.length;
-  const done = (whole !== null && !changed) || allHoles;
+  const done = (whole !== null && !wholeChanged) || allHoles;
   return {
     key: step.key,
     done,
     holes: own,
     share: done ? 1 : step.holes.length === 0 ? 0 : own.size / step.holes.length,
-    changed: changed && !allHoles,
+    changed: !done && (wholeChanged || own.size < ticked.length),
     last: last ? { by: last.by, at: last.at } : null
   };
 }

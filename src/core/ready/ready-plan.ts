@@ -1,6 +1,6 @@
 import type { Answer } from '../answer.ts';
-import type { Joint } from '../joint/kinds.ts';
-import type { Plan } from '../plan-shape.ts';
+import type { Joint } from '../kinds/joint.ts';
+import type { Plan } from '../plan/plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { holderPlan, type HolderPlan } from './holder-plan.ts';
 import { operationTime, type TimedWork } from './operations.ts';

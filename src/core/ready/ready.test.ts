@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { holdsWorkedCases, resultOf } from '../../../tests/support/cases';
 import { calc } from '../calc';
-import { clearPanelHole } from './clear-panel-hole';
+import { clearPanelHole } from '../layout/clear-panel-hole';
 import { countersinkNext } from './countersink-next';
 import { holePlan } from './hole-plan';
 

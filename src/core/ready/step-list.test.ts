@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../../../tests/support/joints';
-import type { EnteredOf, JointKind } from '../joint/kinds';
+import type { EnteredOf, JointKind } from '../kinds/joint';
 import { newSheet } from '../joint/sheets';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { cuttingMethod } from './cutting-advice';
@@ -32,7 +32,17 @@ describe('steps before the first rivet', () => {
   it('count what a plain row takes, held-open holes drilled too', () => {
     const steps = stepsOf('line', ['0.032', '0.040'], {
       ...flange,
-      edits: [{ line: 'line-1', index: 2, of: 8, state: 'held-open', nudgeIn: '', reason: 'latch' }]
+      edits: [
+        {
+          id: 'edit-2',
+          line: 'line-1',
+          index: 2,
+          of: 8,
+          state: 'held-open',
+          nudgeIn: '',
+          reason: 'latch'
+        }
+      ]
     });
     // 8 holes, 2 sheets: 8 × 2 × 2 sides to deburr; holders at 1, 5, 8, then 2 and 6
     expect(counts(steps)).toEqual({
@@ -85,7 +95,16 @@ describe('steps before the first rivet', () => {
   it('begin with holes that must match, and do not punch or pilot those', () => {
     const steps = stepsOf('line', ['0.032', '0.040'], {
       ...flange,
-      fixed: [{ kind: 'existing', line: 'line-1', name: 'stringer 4', atIn: '5', offIn: '' }]
+      fixed: [
+        {
+          id: 'fixed-1',
+          kind: 'existing',
+          line: 'line-1',
+          name: 'stringer 4',
+          atIn: '5',
+          offIn: ''
+        }
+      ]
     });
     const holes = steps.find(({ key }) => key.startsWith('upDrill'))?.count ?? 0;
     expect(steps[0]).toMatchObject({

@@ -1,15 +1,16 @@
 import { num, workLine, type WorkLine } from '../answer.ts';
 import { drillIn } from '../catalog/drills.ts';
 import { PILOT_DRILL, rivetSize } from '../catalog/rivets.ts';
-import { CLEAR_PANEL } from '../carry/needs.ts';
-import type { Joint } from '../joint/kinds.ts';
+import type { Joint } from '../kinds/joint.ts';
+import { byId } from '../joint/item-id.ts';
 import type { Shape } from '../layout/shapes.ts';
-import type { JointLayout, Plan } from '../plan-shape.ts';
+import type { JointLayout, Plan } from '../plan/plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { cuttingMethod, EDGE_CLEAN_UP, RELIEF_ADVICE } from './cutting-advice.ts';
 import { flushSteps } from './flush-steps.ts';
 import type { HolderPlan } from './holder-plan.ts';
 import { OPERATIONS, type Operation, type OperationTime } from './operations.ts';
+import { restsOf, type Rests } from './rests.ts';
 import { CAUTIONS, numbersOf, stepDrillStop, type MadeStep } from './step-parts.ts';
 
 /** One step between marks on metal and the first rivet. */
@@ -27,6 +28,9 @@ export interface ReadyStep {
   minutes: number;
   /** holes that may be ticked one by one; empty where the step is done as a whole */
   holes: number[];
+  rests: Rests;
+  /** what a cage's setting for it rests on; null where no cage cuts it */
+  cageRests: string | null;
   work: WorkLine[];
 }
 
@@ -49,6 +53,7 @@ function beforeHoles(joint: Joint, layout: JointLayout): MadeStep[] {
   if (reliefs.length > 0)
     made.push({
       op: 'relief',
+      rests: reliefs.map(({ xIn, yIn, diameterIn }) => [xIn, yIn, diameterIn]),
       title: 'Drill the corner reliefs',
       say: `${RELIEF_ADVICE} Centres: ${reliefs.map(({ xIn, yIn }) => `${num(Math.round(xIn * 1e4) / 1e4)} right, ${num(Math.round(yIn * 1e4) / 1e4)} down`).join('; ')}.`,
       tool: `${PILOT_DRILL}, then opened up`,
@@ -59,6 +64,7 @@ function beforeHoles(joint: Joint, layout: JointLayout): MadeStep[] {
   if (cutOut)
     made.push({
       op: 'cutOut',
+      rests: cutOut,
       title: 'Cut the damage out',
       say: `From relief to relief along the line. ${EDGE_CLEAN_UP}`,
       tool: cuttingMethod(skin?.thicknessIn ?? 0),
@@ -68,6 +74,7 @@ function beforeHoles(joint: Joint, layout: JointLayout): MadeStep[] {
   if (drilledOnly.length > 0)
     made.push({
       op: 'stopDrill',
+      rests: drilledOnly.map(({ xIn, yIn, diameterIn }) => [xIn, yIn, diameterIn]),
       title: 'Stop-drill the ends of the crack',
       say: 'At the very end of the crack, found with a lens; never riveted.',
       tool: drilledOnly[0]?.drill ?? PILOT_DRILL,
@@ -75,14 +82,16 @@ function beforeHoles(joint: Joint, layout: JointLayout): MadeStep[] {
       caution: CAUTIONS.drill
     });
   const existing = layout.holes.filter(
-    ({ fixed }) => fixed !== null && joint.fixed[fixed]?.kind === 'existing'
+    ({ fixed }) => fixed !== null && byId(joint.fixed, fixed)?.kind === 'existing'
   );
   if (existing.length > 0)
     made.push({
       op: 'match',
       title: 'Pick up the holes that must match',
       say: `Through the old hole, or with a hole finder, onto the new part: ${existing
-        .map(({ number, fixed }) => `hole ${number} (${joint.fixed[fixed ?? 0]?.name ?? ''})`)
+        .map(
+          ({ number, fixed }) => `hole ${number} (${byId(joint.fixed, fixed ?? '')?.name ?? ''})`
+        )
         .join(', ')}. Nothing else is drilled before these fit.`,
       tool: 'hole finder, or drill through the old hole',
       count: existing.length,
@@ -99,7 +108,7 @@ function holesSteps(
   school: RuleProfile['drill']
 ): MadeStep[] {
   const fresh = layout.holes.filter(
-    ({ fixed }) => fixed === null || joint.fixed[fixed]?.kind !== 'existing'
+    ({ fixed }) => fixed === null || byId(joint.fixed, fixed)?.kind !== 'existing'
   );
   const made: MadeStep[] = [
     {
@@ -139,6 +148,7 @@ function holesSteps(
     made.push({
       key: `upDrill-${dash}`,
       op: 'upDrill',
+      rests: drill,
       title: `Drill to final size, dash ${dash}`,
       say: 'Those without a holder first; then move the holders over and drill the rest.',
       tool: drill,
@@ -152,8 +162,9 @@ function holesSteps(
   if (layout.growth)
     made.push({
       op: 'growth',
+      rests: layout.growth.diameterIn,
       title: 'Open the clear panel’s holes',
-      say: `Larger than the rivet so that the panel can grow: in ${joint.sheets[CLEAR_PANEL]?.name ?? 'the panel'} alone, with a drill ground for plastic, slowly.`,
+      say: `Larger than the rivet so that the panel can grow: in ${layout.growth.part} alone, with a drill ground for plastic, slowly.`,
       tool: layout.growth.drill,
       setting: `${num(layout.growth.diameterIn)} in`,
       count: layout.holes.length,
@@ -253,8 +264,9 @@ export function stepList(
     ...flushSteps(joint, plan, profile),
     ...lastSteps(joint.sheets.length)
   ];
-  return made.map(
-    ({
+  const rests = restsOf(joint, layout);
+  return made.map((step) => {
+    const {
       key,
       op,
       title,
@@ -265,38 +277,40 @@ export function stepList(
       caution = '',
       holes = [],
       formula,
-      settingWork = []
-    }) => {
-      const { secondsEach, from, records } = timeOf(op);
-      const minutes = (count * secondsEach) / SECONDS_PER_MINUTE;
-      const whose = {
-        recorded: `median of ${records} recorded`,
-        shop: 'the shop’s figure',
-        starting: 'a starting estimate'
-      }[from];
-      return {
-        key: key ?? op,
-        op,
-        title,
-        say,
-        tool,
-        setting,
-        count,
-        unit: count === 1 ? OPERATIONS[op].per : OPERATIONS[op].many,
-        caution,
-        minutes,
-        holes,
-        work: [
-          ...settingWork,
-          workLine('count', formula ?? OPERATIONS[op].words, count, OPERATIONS[op].many),
-          workLine(
-            'time',
-            `${count} × ${num(Math.round(secondsEach * 10) / 10)} s (${whose})`,
-            minutes,
-            'min'
-          )
-        ]
-      };
-    }
-  );
+      settingWork = [],
+      cageRests = null
+    } = step;
+    const { secondsEach, from, records } = timeOf(op);
+    const minutes = (count * secondsEach) / SECONDS_PER_MINUTE;
+    const whose = {
+      recorded: `median of ${records} recorded`,
+      shop: 'the shop’s figure',
+      starting: 'a starting estimate'
+    }[from];
+    return {
+      key: key ?? op,
+      op,
+      title,
+      say,
+      tool,
+      setting,
+      count,
+      unit: count === 1 ? OPERATIONS[op].per : OPERATIONS[op].many,
+      caution,
+      minutes,
+      holes,
+      rests: rests(step),
+      cageRests,
+      work: [
+        ...settingWork,
+        workLine('count', formula ?? OPERATIONS[op].words, count, OPERATIONS[op].many),
+        workLine(
+          'time',
+          `${count} × ${num(Math.round(secondsEach * 10) / 10)} s (${whose})`,
+          minutes,
+          'min'
+        )
+      ]
+    };
+  });
 }

@@ -1,5 +1,5 @@
 import { num, workLine, type WorkLine } from '../answer.ts';
-import type { PlannedHole } from '../layout/holes.ts';
+import type { PlannedHole } from '../plan/holes.ts';
 import type { Operation } from './operations.ts';
 
 export const CAUTIONS = {
@@ -23,6 +23,10 @@ export interface MadeStep {
   caution?: string;
   holes?: number[];
   formula?: string;
+  /** fingerprint of what a cage's setting for it rests on; countersinking only */
+  cageRests?: string;
+  /** figures of its setting: where they change, it is to be done again */
+  rests?: unknown;
   /** how its setting comes about */
   settingWork?: WorkLine[];
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { definition, entered, planned, stops } from '../../../tests/support/joints';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { newSheet } from '../joint/sheets';
-import { readEntered } from '../joint/read-entered';
+import { readEntered } from '../kinds/read-entered';
 
 const skin = newSheet('skin', '0.032');
 const strip = newSheet('strip', '0.040');
@@ -90,7 +90,7 @@ describe('layers of any straight joint', () => {
     const [first, second] = typed.sheets;
     if (!first || !second) throw new Error('two sheets');
     const read = readEntered({ ...typed, sheets: [first, { ...second, toIn: '2' }] });
-    expect(read.ok ? [] : read.problems.map(({ path }) => path)).toEqual(['sheets.1.fromIn']);
+    expect(read.ok ? [] : read.problems.map(({ path }) => path)).toEqual(['sheets.sheet-2.fromIn']);
   });
 
   it('of harder temper are to be dimpled hot; of another family, the guidance is asked about', () => {

@@ -57,9 +57,9 @@ describe('in a joint', () => {
       widthIn: '6',
       dash: 4,
       tries: [
-        { hole: 2, partNumber: 'MS20470AD4-4.5', protrusionIn: '0.19825' },
-        { hole: 3, partNumber: 'MS20470AD4-4.5', protrusionIn: '' },
-        { hole: 900, partNumber: 'MS20470AD4-4.5', protrusionIn: '0.2' }
+        { id: 'try-1', hole: 2, partNumber: 'MS20470AD4-4.5', protrusionIn: '0.19825' },
+        { id: 'try-2', hole: 3, partNumber: 'MS20470AD4-4.5', protrusionIn: '' },
+        { id: 'try-3', hole: 900, partNumber: 'MS20470AD4-4.5', protrusionIn: '0.2' }
       ]
     });
     const { tries, warnings } = planned(joint);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { resultOf } from '../../../tests/support/cases';
 import { shortages } from './shortages';
-import { balanceOf, onHandByPart, StockMove } from './stock';
+import { balanceOf, StockMove } from './stock';
 
 const moved = (...moves: ['received' | 'issued' | 'counted', number][]) =>
   balanceOf(moves.map(([kind, count]) => ({ kind, count })));
@@ -37,16 +37,6 @@ describe('what is in a bin', () => {
     ]
   ] as [Parameters<typeof moved>, number][])('%j leaves %i', (moves, left) => {
     expect(moved(...moves)).toBe(left);
-  });
-
-  it('adds up over the bins of one part', () => {
-    expect(
-      onHandByPart([
-        { partNumber: 'MS20470AD4-5', count: 40 },
-        { partNumber: 'MS20470AD4-6', count: 7 },
-        { partNumber: 'MS20470AD4-5', count: 2 }
-      ])
-    ).toEqual({ 'MS20470AD4-5': 42, 'MS20470AD4-6': 7 });
   });
 });
 

@@ -98,12 +98,3 @@ export const stockStream = defineStream<Bin, StockMove, null, number>({
   },
   project: (_, events, from = 0) => balanceOf(events, from)
 });
-
-/** Rivets by part number, bins together. */
-export function onHandByPart(
-  bins: readonly { partNumber: string; count: number }[]
-): Record<string, number> {
-  const held: Record<string, number> = {};
-  for (const bin of bins) held[bin.partNumber] = (held[bin.partNumber] ?? 0) + bin.count;
-  return held;
-}

@@ -63,5 +63,11 @@ export function formatLength(lengthIn: number, style: LengthStyle): WrittenLengt
   return { figure: fraction ?? writeDecimal(lengthIn, 3, 4), unit: 'in' };
 }
 
+/** A length as it stands in a sentence. */
+export function lengthInWords(lengthIn: number, style: LengthStyle): string {
+  const { figure, unit } = formatLength(lengthIn, style);
+  return `${figure} ${unit}`;
+}
+
 /** The exact decimal for hovering and for arithmetic: six places, no trailing zeros beyond three. */
 export const exactDecimal = (lengthIn: number): string => `${writeDecimal(lengthIn, 3, 6)} in`;

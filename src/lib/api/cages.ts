@@ -15,7 +15,14 @@ export const NewSetting = z.strictObject({
   id: z.uuid(),
   setup: CageSetup,
   /** the joint's step that it is for */
-  step: z.strictObject({ jointId: z.uuid(), key: z.string().min(1).max(60) }).nullable(),
+  step: z
+    .strictObject({
+      jointId: z.uuid(),
+      key: z.string().min(1).max(60),
+      /** what of the joint the setting rests on */
+      rests: z.string().max(300).default('')
+    })
+    .nullable(),
   work: z.string().trim().max(160).default('')
 });
 export type NewSetting = z.output<typeof NewSetting>;

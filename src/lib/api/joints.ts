@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { EnteredJoint } from '../../core/joint/kinds.ts';
+import { EnteredJoint } from '../../core/kinds/joint.ts';
 import { endpoint } from './endpoint.ts';
 
 export const JointTitle = z

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { EnteredJoint } from '$core/joint/kinds.ts';
+import { JOINT_DOCUMENT } from '$core/documents/documents.ts';
+import type { EnteredJoint } from '$core/kinds/joint.ts';
 import { saveJointAt, type Stale } from '$lib/api/joints.ts';
 import { call } from './call';
 import { Kept } from './kept';
@@ -20,7 +21,20 @@ export type SaveState =
   | { kind: 'refused'; message: string }
   | { kind: 'stale'; theirs: Stale };
 
-const KeptTyping = z.object({ baseRevision: z.int(), title: z.string(), definition: EnteredJoint });
+/** Typing may lie in a browser for longer than the program stays the same: it is read as any old document. */
+const KeptTyping = z
+  .object({
+    baseRevision: z.int(),
+    title: z.string(),
+    documentVersion: z.int().min(1).default(1),
+    definition: z.unknown()
+  })
+  .transform(({ documentVersion, definition, ...kept }, context) => {
+    const read = JOINT_DOCUMENT.read(documentVersion, definition);
+    if (read.ok) return { ...kept, documentVersion, definition: read.value };
+    context.addIssue({ code: 'custom', path: ['definition'], message: read.problem });
+    return z.NEVER;
+  });
 
 const PAUSE_MS = 350;
 const RETRY_MS = 2500;
@@ -135,6 +149,10 @@ export class Autosave {
   }
 
   #keep(): void {
-    this.#kept.write({ baseRevision: this.revision, ...this.#current() });
+    this.#kept.write({
+      baseRevision: this.revision,
+      documentVersion: JOINT_DOCUMENT.version,
+      ...this.#current()
+    });
   }
 }

@@ -74,8 +74,10 @@ export class Kept<S extends z.ZodType> {
       const left = key.slice(this.#prefix.length);
       if (left !== tab && live.has(left)) continue;
       const kept = this.#schema.safeParse(parse(localStorage.getItem(key)));
+      // What this version cannot read stays for one that can.
+      if (!kept.success) continue;
       localStorage.removeItem(key);
-      if (kept.success) values.push(kept.data);
+      values.push(kept.data);
     }
     this.#tab = tab;
     if (this.#waiting !== null) this.write(this.#waiting);

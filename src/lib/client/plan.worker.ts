@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
-import type { Joint } from '$core/joint/kinds.ts';
-import type { Plan } from '$core/plan-shape.ts';
-import { plan } from '$core/plan.ts';
+import type { Joint } from '$core/kinds/joint.ts';
+import type { Plan } from '$core/plan/plan-shape.ts';
+import { plan } from '$core/plan/plan.ts';
 import type { RuleProfile } from '$core/rules/profile.ts';
 
 /** No more often than the eye sees. */

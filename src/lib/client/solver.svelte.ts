@@ -1,6 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { Joint } from '$core/joint/kinds.ts';
-import type { Plan } from '$core/plan-shape.ts';
+import type { Joint } from '$core/kinds/joint.ts';
+import type { Plan } from '$core/plan/plan-shape.ts';
 import type { RuleProfile } from '$core/rules/profile.ts';
 import type { Planner } from './plan.worker';
 

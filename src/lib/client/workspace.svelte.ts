@@ -1,14 +1,15 @@
 import { getContext, setContext, untrack } from 'svelte';
-import type { EnteredJoint, Joint } from '$core/joint/kinds.ts';
+import type { EnteredJoint, Joint } from '$core/kinds/joint.ts';
 import type { EnteredSheet } from '$core/joint/sheets.ts';
 import { differences } from '$core/joint/differences.ts';
-import { readEntered, type EntryProblem } from '$core/joint/read-entered.ts';
-import type { Plan, Station } from '$core/plan-shape.ts';
-import { planCost, STEPS_AT_ONCE } from '$core/plan-cost.ts';
-import { plan } from '$core/plan.ts';
+import { withValueAt } from '$core/joint/paths.ts';
+import { readEntered, type EntryProblem } from '$core/kinds/read-entered.ts';
+import type { Plan, Station } from '$core/plan/plan-shape.ts';
+import { planCost, STEPS_AT_ONCE } from '$core/plan/plan-cost.ts';
+import { plan } from '$core/plan/plan.ts';
 import type { RuleProfile } from '$core/rules/profile.ts';
-import type { WayOut } from '$core/way-out.ts';
-import { waysOut } from '$core/ways-out.ts';
+import type { WayOut } from '$core/joint/way-out.ts';
+import { waysOut } from '$core/plan/ways-out.ts';
 import { Autosave, type Stale } from './autosave.svelte';
 import { Solver } from './solver.svelte';
 import { Undo } from './undo.svelte';
@@ -126,11 +127,11 @@ export class Workspace {
     this.save.touch();
   }
 
-  editSheet(index: number, change: Partial<EnteredSheet>): void {
-    const sheets = this.entered.sheets.map((sheet, at) =>
-      at === index ? { ...sheet, ...change } : sheet
+  editSheet(id: string, change: Partial<EnteredSheet>): void {
+    const sheets = this.entered.sheets.map((sheet) =>
+      sheet.id === id ? { ...sheet, ...change } : sheet
     );
-    this.edit({ sheets } as Change, `sheets.${index}.${Object.keys(change).join()}`);
+    this.edit({ sheets } as Change, `sheets.${id}.${Object.keys(change).join()}`);
   }
 
   /** Another definition in this one's place, one step of undo. */
@@ -140,19 +141,11 @@ export class Workspace {
     this.save.touch();
   }
 
-  /** Writes one field by its dotted path. */
+  /** Writes one field by its path, items by their ids. */
   setAt(path: string, text: string): void {
-    const [key = '', index, field] = path.split('.');
-    if (index === undefined || field === undefined) {
-      this.edit({ [key]: text } as Change, path);
-      return;
-    }
-    const list = (this.entered as Record<string, unknown>)[key];
-    if (!Array.isArray(list)) return;
-    const changed = list.map((item: object, at) =>
-      at === Number(index) ? { ...item, [field]: text } : item
-    );
-    this.edit({ [key]: changed } as Change, path);
+    const [key = ''] = path.split('.');
+    const changed = withValueAt(this.entered, path, text) as unknown as Record<string, unknown>;
+    this.edit({ [key]: changed[key] } as Change, path);
   }
 
   /** Solves the rows past what is in the way once more. */

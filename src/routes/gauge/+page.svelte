@@ -2,14 +2,14 @@
   import { onMount } from 'svelte';
   import { z } from 'zod';
   import { RIVET_SIZES } from '$core/catalog/rivets.ts';
-  import { GAUGE_TOLERANCE_IN, gaugePlate, judgeFeature } from '$core/ready/gauge-plate.ts';
+  import { GAUGE_TOLERANCE_IN, gaugePlate, judgeFeature } from '$core/exchange/gauge-plate.ts';
   import type { Dash, HeadLimitsKey } from '$core/schema/fields.ts';
   import { parseLength } from '$core/units/parse-length.ts';
   import { Kept } from '$lib/client/kept';
-  import GaugeDrawing from '$lib/drawing/GaugeDrawing.svelte';
-  import Choice from '$lib/ui/Choice.svelte';
-  import Length from '$lib/ui/Length.svelte';
-  import LengthField from '$lib/ui/LengthField.svelte';
+  import GaugeDrawing from '$lib/drawing/head/GaugeDrawing.svelte';
+  import Choice from '$lib/ui/kit/Choice.svelte';
+  import Length from '$lib/ui/kit/Length.svelte';
+  import LengthField from '$lib/ui/kit/LengthField.svelte';
 
   const LIMITS = [
     { value: 'standard' as const, text: 'standard' },

@@ -2,10 +2,10 @@
   import { ALLOYS, alloyFacts, alloysByMark, OLDER_HEADS } from '$core/catalog/alloys.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { partNumber } from '$core/stack/part-number.ts';
-  import HeadMark from '$lib/drawing/HeadMark.svelte';
-  import OlderHead from '$lib/drawing/OlderHead.svelte';
-  import RivetPicture from '$lib/drawing/RivetPicture.svelte';
-  import Length from '$lib/ui/Length.svelte';
+  import HeadMark from '$lib/drawing/head/HeadMark.svelte';
+  import OlderHead from '$lib/drawing/head/OlderHead.svelte';
+  import RivetPicture from '$lib/drawing/head/RivetPicture.svelte';
+  import Length from '$lib/ui/kit/Length.svelte';
 
   let typed = $state('MS20470AD4-6');
   let mark = $state('');

@@ -7,9 +7,9 @@
   import { problemsOf } from '$core/schema/read.ts';
   import { saveProfileAt } from '$lib/api/profiles.ts';
   import { call } from '$lib/client/call';
-  import LengthField from '$lib/ui/LengthField.svelte';
-  import Notice from '$lib/ui/Notice.svelte';
-  import ProfileVersions from '$lib/ui/ProfileVersions.svelte';
+  import LengthField from '$lib/ui/kit/LengthField.svelte';
+  import Notice from '$lib/ui/kit/Notice.svelte';
+  import ProfileVersions from '$lib/ui/rules/ProfileVersions.svelte';
   import type { PageData } from './$types';
 
   interface Props {

@@ -2,7 +2,7 @@
   import { invalidateAll } from '$app/navigation';
   import CageForm from '$lib/ui/cages/CageForm.svelte';
   import SettingLine from '$lib/ui/cages/SettingLine.svelte';
-  import Length from '$lib/ui/Length.svelte';
+  import Length from '$lib/ui/kit/Length.svelte';
   import { taskAsQuery } from '$lib/setups-address';
   import type { PageData } from './$types';
 

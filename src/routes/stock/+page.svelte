@@ -1,10 +1,10 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
   import Snowflake from '@lucide/svelte/icons/snowflake';
-  import { StockDesk } from '$lib/client/stock-desk.svelte';
-  import Arithmetic from '$lib/ui/Arithmetic.svelte';
+  import { StockDesk } from '$lib/ui/stock/stock-desk.svelte';
+  import Arithmetic from '$lib/ui/kit/Arithmetic.svelte';
   import BinSheet from '$lib/ui/stock/BinSheet.svelte';
-  import Notice from '$lib/ui/Notice.svelte';
+  import Notice from '$lib/ui/kit/Notice.svelte';
   import ReceiveForm from '$lib/ui/stock/ReceiveForm.svelte';
   import StockTableIn from '$lib/ui/stock/StockTableIn.svelte';
   import type { PageData } from './$types';

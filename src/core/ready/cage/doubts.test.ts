@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { benchOf, cutAndRead, guideOf, setupOf, trials } from '../../../../tests/support/cages';
 import { doubtsOf, FALSE_READINGS, type DoubtKind } from './doubts';
-import { trialGroups, type TrialReading } from './trials';
+import { readTrials, type TrialReading } from './trials';
 
 const kinds = (readings: TrialReading[]) =>
-  doubtsOf(trialGroups(readings, 0)).map(({ kind }) => kind);
+  doubtsOf(readTrials(readings, 0).groups).map(({ kind }) => kind);
 
 describe('readings that do not fit', () => {
   it('are none while they lie on a line', () => {
@@ -19,7 +19,7 @@ describe('readings that do not fit', () => {
     expect(kinds(trials([0, 0.012], [4, 0.0115], [8, 0.0112]))).toEqual(['no-deeper']);
     expect(kinds(trials([0, 0.012], [4, 0.002]))).toEqual(['too-steep']);
     const off = doubtsOf(
-      trialGroups(trials([0, 0.012], [2, 0.01], [4, 0.0115], [6, 0.006], [8, 0.004]), 0)
+      readTrials(trials([0, 0.012], [2, 0.01], [4, 0.0115], [6, 0.006], [8, 0.004]), 0).groups
     );
     expect(off).toMatchObject([{ kind: 'off-line', readings: ['3'] }]);
   });

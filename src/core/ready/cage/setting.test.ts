@@ -189,26 +189,28 @@ describe('a remembered setting', () => {
 
 describe('the cage of a step', () => {
   const STEP = 'countersink-0-0';
+  const NOW = { key: STEP, cageRests: 'skin 0.040' };
   const made = (id: string, events: CageEvent[], step = STEP): StepSetting => ({
     id,
     work: '',
     setup: SETUP,
     state: settingState(SETUP, events),
     step,
+    rests: '',
     cage: 'Cage two, no. 7'
   });
   const set = made('set', storing(SETUP, ...SET));
   const begun = made('begun', storing(SETUP, SET[0]));
 
   it('is the latest that was set for it, with what is due', () => {
-    const { set: found, begun: open } = cageOfStep([begun, set, made('older', [])], STEP, 10);
+    const { set: found, begun: open } = cageOfStep([begun, set, made('older', [])], NOW, 10);
     expect(open?.id).toBe('begun');
     expect(found).toMatchObject({
       setting: { id: 'set' },
       words: 'Cage two, no. 7: flush at 9 clicks',
       status: { state: 'due' }
     });
-    expect(cageOfStep([set], STEP, 9).set?.status.state).toBe('good');
+    expect(cageOfStep([set], NOW, 9).set?.status.state).toBe('good');
   });
 
   it('is none of another step, withdrawn or practised', () => {
@@ -218,14 +220,26 @@ describe('the cage of a step', () => {
       storing(SETUP, reading(9, 0.0015, 'simulated'), ...SET.slice(1))
     );
     const other = made('other', storing(SETUP, ...SET), 'countersink-1-0');
-    expect(cageOfStep([gone, practice, other], STEP, 0)).toEqual({ set: null, begun: null });
+    expect(cageOfStep([gone, practice, other], NOW, 0)).toEqual({
+      set: null,
+      begun: null,
+      outdated: null
+    });
+  });
+
+  it('is none that was set before the joint changed', () => {
+    const resting = { ...set, rests: 'skin 0.040' };
+    const of = (cageRests: string | null) => cageOfStep([resting], { key: STEP, cageRests }, 0);
+    expect(of('skin 0.040').set?.setting.id).toBe('set');
+    expect(of(null).set?.setting.id).toBe('set');
+    expect(of('skin 0.032')).toMatchObject({ set: null, outdated: { id: 'set' } });
   });
 
   it('names its nested setting too', () => {
     const thick = setupOf({ sheetIn: 0.063, couponIn: 0.063, skinIn: 0.032 });
     const state = settingState(thick, storing(thick, ...SET));
     // 9.77 clicks past flush
-    expect(cageOfStep([{ ...set, setup: thick, state }], STEP, 0).set?.words).toBe(
+    expect(cageOfStep([{ ...set, setup: thick, state }], NOW, 0).set?.words).toBe(
       'Cage two, no. 7: flush at 9 clicks, nested at 19'
     );
   });

@@ -5,6 +5,8 @@ import { recheckStatus, type RecheckStatus } from './rechecks.ts';
 export interface StepSetting extends RememberedSetting {
   /** the step's key */
   step: string;
+  /** what of the joint it rests on; empty where that was not kept */
+  rests: string;
   /** the cage's name and its cutter's */
   cage: string;
 }
@@ -13,27 +15,35 @@ export interface StepSetting extends RememberedSetting {
 export interface StepCage<S extends StepSetting> {
   set: { setting: S; words: string; status: RecheckStatus } | null;
   begun: S | null;
+  /** it was set, and the joint has changed since: good for nothing now */
+  outdated: S | null;
 }
 
 /**
  * Which cage a step is cut with, and whether it may go on.
  *
  * @param settings of the joint, the latest first; practice and what was withdrawn does not count
+ * @param cageRests what a setting must rest on; null where the joint as it is now is not known
  * @param holes of the step cut so far
  */
 export function cageOfStep<S extends StepSetting>(
   settings: readonly S[],
-  step: string,
+  { key, cageRests }: { key: string; cageRests: string | null },
   holes: number
 ): StepCage<S> {
-  const own = settings.filter((one) => one.step === step && one.state.withdrawn === null);
+  const standing = settings.filter((one) => one.step === key && one.state.withdrawn === null);
+  const holds = ({ rests }: S) => rests === '' || cageRests === null || rests === cageRests;
+  const own = standing.filter(holds);
+  const outdated =
+    standing.find((one) => !holds(one) && one.state.found !== null && !one.state.practice) ?? null;
   const begun = own.find(({ state }) => state.found === null) ?? null;
   const setting = own.find(({ state }) => state.found !== null && !state.practice);
   const found = setting?.state.found;
-  if (!setting || !found) return { set: null, begun };
+  if (!setting || !found) return { set: null, begun, outdated };
   const nested = found.nest ? `, nested at ${found.nest.clicks}` : '';
   return {
     begun,
+    outdated: null,
     set: {
       setting,
       words: `${setting.cage}: flush at ${found.clicks} clicks${nested}`,

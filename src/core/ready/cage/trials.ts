@@ -40,11 +40,9 @@ export interface TrialGroup {
 /**
  * Trials by setting in the order they were cut, film taken off. Once turned back, every setting below the deepest one
  * had since is on the wrong side of the thread's play, until one backs off past it and comes up.
+ *
+ * @returns also the deepest setting since one last came up from below: whatever is under it now is turned back
  */
-export const trialGroups = (readings: readonly TrialReading[], filmIn: number): TrialGroup[] =>
-  readTrials(readings, filmIn).groups;
-
-/** The same, with the deepest setting since one last came up from below: whatever is under it now is turned back. */
 export function readTrials(
   readings: readonly TrialReading[],
   filmIn: number

@@ -26,6 +26,7 @@ export class CageSettingRow extends Model<
   declare cageId: string;
   declare jointId: string | null;
   declare step: string | null;
+  declare rests: CreationOptional<string>;
   declare work: string;
   declare setup: unknown;
   declare personId: string;
@@ -58,6 +59,7 @@ export function defineCageModels(sequelize: Sequelize) {
       cageId: owner(),
       jointId: maybeOwner(),
       step: { type: DataTypes.TEXT, allowNull: true },
+      rests: text(),
       work: text(),
       setup: json(),
       personId: owner(),

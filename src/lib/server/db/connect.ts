@@ -7,6 +7,9 @@ export interface Database {
   models: ReturnType<typeof defineModels>;
 }
 
+/** Connections held open at once. */
+export const MOST_CONNECTIONS = 8;
+
 /**
  * Opens a connection pool.
  *
@@ -16,7 +19,7 @@ export function openDatabase(url: string): Database {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
     logging: false,
-    pool: { max: 8, idle: 10_000 }
+    pool: { max: MOST_CONNECTIONS, idle: 10_000 }
   });
   return { sequelize, models: defineModels(sequelize) };
 }

@@ -6,6 +6,7 @@ import { stock } from './migrations/0003-stock.ts';
 import { makeReady } from './migrations/0004-make-ready.ts';
 import { cages } from './migrations/0005-cages.ts';
 import { oneEventStream } from './migrations/0006-one-event-stream.ts';
+import { whatASettingRestsOn } from './migrations/0007-what-a-setting-rests-on.ts';
 
 /**
  * Brings the database to the newest shape; migrations only run forward.
@@ -14,7 +15,15 @@ import { oneEventStream } from './migrations/0006-one-event-stream.ts';
  */
 export async function migrate({ sequelize }: Database): Promise<string[]> {
   const umzug = new Umzug({
-    migrations: [firstTables, kindsOfJoint, stock, makeReady, cages, oneEventStream],
+    migrations: [
+      firstTables,
+      kindsOfJoint,
+      stock,
+      makeReady,
+      cages,
+      oneEventStream,
+      whatASettingRestsOn
+    ],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined

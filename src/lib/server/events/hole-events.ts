@@ -1,5 +1,5 @@
 import { holeStates, holeStream } from '../../../core/check/hole-events.ts';
-import { IssuedFacts, type Issue } from '../../../core/joint/issue.ts';
+import { IssuedFacts, type Issue } from '../../../core/issue/issue.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import { toIssuedHoles, type HoleRow } from '../services/issued-holes.ts';

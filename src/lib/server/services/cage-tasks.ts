@@ -1,8 +1,8 @@
 import { cageTasks, type CageTask } from '../../../core/ready/cage/tasks.ts';
 import { cageOfStep, type StepCage } from '../../../core/ready/cage/step-cage.ts';
-import { readEntered } from '../../../core/joint/read-entered.ts';
+import { readEntered } from '../../../core/kinds/read-entered.ts';
 import { stepStream, tickedHoles } from '../../../core/ready/progress.ts';
-import { plan } from '../../../core/plan.ts';
+import { plan } from '../../../core/plan/plan.ts';
 import type { JointCageSetting } from '../../cage-view.ts';
 import type { Database } from '../db/connect.ts';
 import { eventsOfMany } from '../events/read.ts';
@@ -62,10 +62,15 @@ export const settingsOfJoint = async (
 /** The cage that a step is cut with, and whether it may go on. */
 type SetCage = NonNullable<StepCage<JointCageSetting>['set']>;
 
-/** How the cage of each countersinking step is set, by joint and by the step's key. */
+/**
+ * How the cage of each countersinking step is set, by joint and by the step's key.
+ *
+ * @param restsOf what a step's setting must rest on; null where the joint as it is now was not planned
+ */
 export async function cagesOfSteps(
   database: Database,
-  jointIds: readonly string[]
+  jointIds: readonly string[],
+  restsOf: (step: string) => string | null = () => null
 ): Promise<Map<string, Map<string, SetCage>>> {
   const settings = await settingsOfJoints(database, jointIds);
   const ticks = await eventsOfMany(database, stepEvents, [...settings.keys()]);
@@ -74,7 +79,11 @@ export async function cagesOfSteps(
     const standings = stepStream.project(null, ticks.get(jointId) ?? []);
     const ofJoint = new Map<string, SetCage>();
     for (const step of new Set(own.map((setting) => setting.step))) {
-      const { set } = cageOfStep(own, step, tickedHoles(standings.get(step)));
+      const { set } = cageOfStep(
+        own,
+        { key: step, cageRests: restsOf(step) },
+        tickedHoles(standings.get(step))
+      );
       if (set) ofJoint.set(step, set);
     }
     cages.set(jointId, ofJoint);

@@ -21,6 +21,8 @@ type PlacedSetting = CageView['settings'][number] & {
   cage: string;
   jointId: string | null;
   step: string | null;
+  /** what of the joint it rests on; empty where that was not kept */
+  rests: string;
 };
 
 interface SettingRow {
@@ -29,13 +31,14 @@ interface SettingRow {
   cage: string;
   joint_id: string | null;
   step: string | null;
+  rests: string;
   work: string;
   setup: unknown;
   begun_at: Date;
   by: string;
 }
 
-const SETTINGS = `select s.id, s.cage_id, c.name || ', ' || c.cutter as cage, s.joint_id, s.step,
+const SETTINGS = `select s.id, s.cage_id, c.name || ', ' || c.cutter as cage, s.joint_id, s.step, s.rests,
   s.work, s.setup, s.begun_at, p.name as by
   from cage_settings s join cages c on c.id = s.cage_id join people p on p.id = s.person_id`;
 
@@ -130,6 +133,7 @@ export async function beginSetting(
       cageId,
       jointId: step?.jointId ?? null,
       step: step?.key ?? null,
+      rests: step?.rests ?? '',
       work,
       setup,
       personId

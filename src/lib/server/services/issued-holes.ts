@@ -1,4 +1,4 @@
-import type { Issue, IssuedFacts, IssuedHole } from '../../../core/joint/issue.ts';
+import type { Issue, IssuedFacts, IssuedHole } from '../../../core/issue/issue.ts';
 import type { Dash } from '../../../core/schema/fields.ts';
 
 /** A row of `holes`, as the database writes it. */

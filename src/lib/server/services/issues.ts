@@ -1,9 +1,9 @@
 import { ISSUE_DOCUMENT } from '../../../core/documents/documents.ts';
-import type { Issue, IssuedFacts } from '../../../core/joint/issue.ts';
-import type { Joint } from '../../../core/joint/kinds.ts';
-import { readEntered } from '../../../core/joint/read-entered.ts';
-import type { Plan } from '../../../core/plan-shape.ts';
-import { plan } from '../../../core/plan.ts';
+import type { Issue, IssuedFacts } from '../../../core/issue/issue.ts';
+import type { Joint } from '../../../core/kinds/joint.ts';
+import { readEntered } from '../../../core/kinds/read-entered.ts';
+import type { Plan } from '../../../core/plan/plan-shape.ts';
+import { plan } from '../../../core/plan/plan.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';

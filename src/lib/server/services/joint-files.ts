@@ -4,8 +4,8 @@ import { MARK_COLUMNS, markRows } from '../../../core/exchange/mark-rows.ts';
 import { patternOf } from '../../../core/exchange/pattern.ts';
 import { svgPattern } from '../../../core/exchange/svg.ts';
 import { tile, type Paper } from '../../../core/exchange/tiles.ts';
-import { readEntered } from '../../../core/joint/read-entered.ts';
-import { plan } from '../../../core/plan.ts';
+import { readEntered } from '../../../core/kinds/read-entered.ts';
+import { plan } from '../../../core/plan/plan.ts';
 import type { JointFileName } from '../../joint-files.ts';
 import { orientationMarks } from '../../../core/ready/orientation.ts';
 import { readyPlan } from '../../../core/ready/ready-plan.ts';
@@ -66,28 +66,28 @@ export async function makeJointFile(
       title,
       read.definition.sheets.map((sheet) => sheet.name)
     );
-    const cages = async () =>
-      new Map(
-        [...((await cagesOfSteps(database, [jointId])).get(jointId) ?? [])].map(([step, set]) => [
-          step,
-          set.words
-        ])
-      );
-    const steps = async () =>
-      readyPlan(
+    const checklist = async () => {
+      const { steps } = readyPlan(
         read.definition,
         planned,
         profile,
         await shopFigures(database),
         await timedWorks(database)
-      ).steps;
+      );
+      const rests = new Map(steps.map(({ key, cageRests }) => [key, cageRests]));
+      const cages = await cagesOfSteps(database, [jointId], (step) => rests.get(step) ?? null);
+      const words = [...(cages.get(jointId) ?? [])].map(
+        ([step, set]) => [step, set.words] as const
+      );
+      return { steps, cages: new Map(words) };
+    };
+    if (file === 'labels.pdf')
+      return done({ type: 'application/pdf', name, body: await pdfLabels(words, marks) });
+    const ready = await checklist();
     return done({
       type: 'application/pdf',
       name,
-      body:
-        file === 'labels.pdf'
-          ? await pdfLabels(words, marks)
-          : await pdfChecklist(words, await steps(), await cages())
+      body: await pdfChecklist(words, ready.steps, ready.cages)
     });
   }
   const pattern = patternOf(layout, profile);

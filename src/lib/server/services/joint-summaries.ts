@@ -1,7 +1,7 @@
 import type { Verdict } from '../../../core/check/findings.ts';
-import { issuedParts } from '../../../core/joint/issue.ts';
-import type { JointKind } from '../../../core/joint/kinds.ts';
-import { SUMMARY_VERSION, type PartCount, type PlanSummary } from '../../../core/joint/summary.ts';
+import { issuedParts } from '../../../core/issue/issue.ts';
+import type { JointKind } from '../../../core/kinds/joint.ts';
+import { SUMMARY_VERSION, type PartCount, type PlanSummary } from '../../../core/issue/summary.ts';
 import type { RecheckStatus } from '../../../core/ready/cage/rechecks.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';

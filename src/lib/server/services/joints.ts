@@ -1,8 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
 import { JOINT_DOCUMENT } from '../../../core/documents/documents.ts';
 import { differences } from '../../../core/joint/differences.ts';
-import type { EnteredJoint } from '../../../core/joint/kinds.ts';
-import { newJoint } from '../../../core/joint/new-joint.ts';
+import type { EnteredJoint } from '../../../core/kinds/joint.ts';
+import { newJoint } from '../../../core/kinds/new-joint.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { JointRules, JointSave, SaveOutcome } from '../../api/joints.ts';
 import type { Database } from '../db/connect.ts';

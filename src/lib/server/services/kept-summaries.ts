@@ -1,5 +1,5 @@
-import { SUMMARY_VERSION, summaryOf, type PlanSummary } from '../../../core/joint/summary.ts';
-import type { EnteredJoint } from '../../../core/joint/kinds.ts';
+import { SUMMARY_VERSION, summaryOf, type PlanSummary } from '../../../core/issue/summary.ts';
+import type { EnteredJoint } from '../../../core/kinds/joint.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';

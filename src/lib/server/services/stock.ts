@@ -1,9 +1,6 @@
-import type { StockEvent } from '../../../core/stock/stock.ts';
 import type { BinView } from '../../stock-view.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
-import { eventsOf } from '../events/read.ts';
-import { stockEvents } from '../events/stock-events.ts';
 
 /** Every bin with what is in it. How it came to be so is asked for one bin at a time. */
 export async function listBins({ models }: Database): Promise<BinView[]> {
@@ -23,10 +20,6 @@ export async function listBins({ models }: Database): Promise<BinView[]> {
         a.lot.localeCompare(b.lot, 'en', { numeric: true })
     );
 }
-
-/** What came into, went out of and was counted in a bin, in the order recorded. */
-export const movementsOf = (database: Database, binId: string): Promise<StockEvent[]> =>
-  eventsOf(database, stockEvents, binId);
 
 /** Counts by part number, all bins together. */
 export async function onHand(database: Database): Promise<Record<string, number>> {

@@ -3,9 +3,9 @@
   import { problemsOf } from '$core/schema/read.ts';
   import { addCageAt } from '$lib/api/cages.ts';
   import { call } from '$lib/client/call';
-  import Choice from '../Choice.svelte';
-  import LengthField from '../LengthField.svelte';
-  import TextField from '../TextField.svelte';
+  import Choice from '../kit/Choice.svelte';
+  import LengthField from '../kit/LengthField.svelte';
+  import TextField from '../kit/TextField.svelte';
 
   /** A cage with the cutter and pilot that are in it. */
   interface Props {

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { onDestroy, onMount, untrack } from 'svelte';
   import type { SettingView } from '$lib/cage-view';
-  import { CageDesk } from '$lib/client/cage-desk.svelte';
-  import TrialChart from '$lib/drawing/TrialChart.svelte';
-  import Length from '../Length.svelte';
-  import Notice from '../Notice.svelte';
+  import { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
+  import TrialChart from '$lib/drawing/chart/TrialChart.svelte';
+  import Length from '../kit/Length.svelte';
+  import Notice from '../kit/Notice.svelte';
   import GuideCard from './GuideCard.svelte';
   import SetCard from './SetCard.svelte';
   import TrialEntry from './TrialEntry.svelte';

@@ -6,7 +6,7 @@
   import { writeDecimal } from '$core/units/format-length.ts';
   import { DepthGauge } from '$lib/client/devices/depth-gauge.svelte';
   import { ServedPort } from '$lib/client/devices/line-port';
-  import Pick from '../Pick.svelte';
+  import Pick from '../kit/Pick.svelte';
 
   /** The depth gauge on the bench: whether it is there and zeroed, and its reading. The one that ships is simulated. */
   interface Props {

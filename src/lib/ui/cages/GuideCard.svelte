@@ -1,8 +1,8 @@
 <script lang="ts">
   import { contradicts } from '$core/ready/cage/doubts.ts';
   import type { CageGuide, GuideState } from '$core/ready/cage/guide.ts';
-  import Arithmetic from '../Arithmetic.svelte';
-  import Length from '../Length.svelte';
+  import Arithmetic from '../kit/Arithmetic.svelte';
+  import Length from '../kit/Length.svelte';
 
   /** The next step of setting a cage, large, with why and its arithmetic. */
   interface Props {

@@ -1,12 +1,12 @@
 <script lang="ts">
   import { SEATS } from '$core/ready/cage/setup.ts';
   import { Flushness } from '$core/ready/cage/trials.ts';
-  import type { CageDesk } from '$lib/client/cage-desk.svelte';
-  import Arithmetic from '../Arithmetic.svelte';
-  import Length from '../Length.svelte';
-  import LengthField from '../LengthField.svelte';
-  import Notice from '../Notice.svelte';
-  import TextField from '../TextField.svelte';
+  import type { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
+  import Arithmetic from '../kit/Arithmetic.svelte';
+  import Length from '../kit/Length.svelte';
+  import LengthField from '../kit/LengthField.svelte';
+  import Notice from '../kit/Notice.svelte';
+  import TextField from '../kit/TextField.svelte';
 
   /** A set cage: what to write on its tape, its re-checks, and how to give it up. */
   interface Props {

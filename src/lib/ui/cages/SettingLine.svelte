@@ -1,7 +1,7 @@
 <script lang="ts">
   import { recheckStatus } from '$core/ready/cage/rechecks.ts';
   import type { RememberedSetting } from '$core/ready/cage/remembered.ts';
-  import Length from '../Length.svelte';
+  import Length from '../kit/Length.svelte';
 
   /** One setting of a cage in a line: for what, where it stands, whether it may be trusted. */
   interface Props {

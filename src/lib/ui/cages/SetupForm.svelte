@@ -16,11 +16,11 @@
   import { Kept } from '$lib/client/kept';
   import { beginSettingAt } from '$lib/api/cages.ts';
   import { call } from '$lib/client/call';
-  import Choice from '../Choice.svelte';
-  import Length from '../Length.svelte';
-  import LengthField from '../LengthField.svelte';
-  import Notice from '../Notice.svelte';
-  import TextField from '../TextField.svelte';
+  import Choice from '../kit/Choice.svelte';
+  import Length from '../kit/Length.svelte';
+  import LengthField from '../kit/LengthField.svelte';
+  import Notice from '../kit/Notice.svelte';
+  import TextField from '../kit/TextField.svelte';
   import SetupChecks from './SetupChecks.svelte';
 
   /** What a cage is to be set for, held against the cage before the first hole. */
@@ -123,7 +123,7 @@
   const id = crypto.randomUUID();
   async function begin(): Promise<void> {
     if (!read.success) return;
-    const step = task ? { jointId: task.jointId, key: task.key } : null;
+    const step = task ? { jointId: task.jointId, key: task.key, rests: task.rests } : null;
     const reply = await call(
       beginSettingAt,
       { cage: cageId },

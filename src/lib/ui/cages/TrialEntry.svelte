@@ -3,9 +3,9 @@
   import { SEATS } from '$core/ready/cage/setup.ts';
   import { Clicks, Flushness } from '$core/ready/cage/trials.ts';
   import { below } from '$core/units/tolerance.ts';
-  import type { CageDesk } from '$lib/client/cage-desk.svelte';
-  import Length from '../Length.svelte';
-  import LengthField from '../LengthField.svelte';
+  import type { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
+  import Length from '../kit/Length.svelte';
+  import LengthField from '../kit/LengthField.svelte';
   import GaugePanel from './GaugePanel.svelte';
 
   /** One trial hole: its setting, what was read, and how it was come to. */

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { FALSE_READINGS, type Doubt } from '$core/ready/cage/doubts.ts';
   import type { CageGuide } from '$core/ready/cage/guide.ts';
-  import type { CageDesk } from '$lib/client/cage-desk.svelte';
-  import Length from '../Length.svelte';
-  import TextField from '../TextField.svelte';
+  import type { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
+  import Length from '../kit/Length.svelte';
+  import TextField from '../kit/TextField.svelte';
 
   /** Every trial hole with a way to strike a false one, and what makes readings false. */
   interface Props {

@@ -2,12 +2,12 @@
   import { stockStream, type StockEvent } from '$core/stock/stock.ts';
   import { readEvents } from '$lib/api/events.ts';
   import { call } from '$lib/client/call';
-  import type { StockDesk } from '$lib/client/stock-desk.svelte';
+  import type { StockDesk } from '$lib/ui/stock/stock-desk.svelte';
   import type { BinView } from '$lib/stock-view.ts';
-  import Choice from '../Choice.svelte';
-  import Pick from '../Pick.svelte';
-  import Sheet from '../Sheet.svelte';
-  import TextField from '../TextField.svelte';
+  import Choice from '../kit/Choice.svelte';
+  import Pick from '../kit/Pick.svelte';
+  import Sheet from '../kit/Sheet.svelte';
+  import TextField from '../kit/TextField.svelte';
 
   /** One bin: hand out of it, count it, and see how it came to be so. */
   interface Props {

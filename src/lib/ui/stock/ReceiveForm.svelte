@@ -1,8 +1,8 @@
 <script lang="ts">
   import { alloyFacts } from '$core/catalog/alloys.ts';
   import { partNumber } from '$core/stack/part-number.ts';
-  import type { StockDesk } from '$lib/client/stock-desk.svelte';
-  import TextField from '../TextField.svelte';
+  import type { StockDesk } from '$lib/ui/stock/stock-desk.svelte';
+  import TextField from '../kit/TextField.svelte';
 
   /** Rivets that came in. */
   interface Props {

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { LARGEST_FILE_BYTES } from '$core/exchange/joint-file.ts';
   import { readStockCsv, type StockTable } from '$lib/exchange/stock-csv';
-  import type { StockDesk } from '$lib/client/stock-desk.svelte';
+  import type { StockDesk } from '$lib/ui/stock/stock-desk.svelte';
   import type { BinView } from '$lib/stock-view.ts';
-  import Choice from '../Choice.svelte';
+  import Choice from '../kit/Choice.svelte';
 
   /** A table of bins read in: looked at first, then stored all or none. */
   interface Props {

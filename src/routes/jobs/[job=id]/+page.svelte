@@ -1,12 +1,13 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { superForm } from 'sveltekit-superforms';
-  import { JOINT_KINDS, KIND_NAMES } from '$core/joint/new-joint.ts';
-  import BillTable from '$lib/ui/BillTable.svelte';
-  import KindPicture from '$lib/ui/forms/KindPicture.svelte';
-  import Notice from '$lib/ui/Notice.svelte';
-  import JointRow from '$lib/ui/JointRow.svelte';
-  import TextField from '$lib/ui/TextField.svelte';
+  import { kindOf } from '$core/kinds/joint.ts';
+  import { JOINT_KINDS } from '$core/kinds/new-joint.ts';
+  import BillTable from '$lib/ui/joint/BillTable.svelte';
+  import KindPicture from '$lib/ui/joint/KindPicture.svelte';
+  import Notice from '$lib/ui/kit/Notice.svelte';
+  import JointRow from '$lib/ui/joint/JointRow.svelte';
+  import TextField from '$lib/ui/kit/TextField.svelte';
   import type { ActionData, PageData } from './$types';
 
   interface Props {
@@ -57,7 +58,7 @@
           <label class:on={$form.kind === kind}>
             <input type="radio" name="kind" value={kind} bind:group={$form.kind} class="sr-only" />
             <KindPicture {kind} />
-            <span>{KIND_NAMES[kind]}</span>
+            <span>{kindOf({ kind }).name}</span>
           </label>
         {/each}
       </div>
@@ -65,7 +66,7 @@
     <div class="name">
       <TextField
         name="title"
-        label="New {KIND_NAMES[$form.kind]}"
+        label="New {kindOf($form).name}"
         hint="the place, as the drawing calls it"
         bind:value={$form.title}
         errors={$errors.title}

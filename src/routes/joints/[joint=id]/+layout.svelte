@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import { page } from '$app/state';
-  import JointBench from '$lib/ui/JointBench.svelte';
-  import type { StationKey } from '$lib/stations.ts';
+  import JointBench from '$lib/joint-page/JointBench.svelte';
+  import type { StationKey } from '$lib/stations/stations.ts';
   import type { LayoutData } from './$types';
 
   interface Props {

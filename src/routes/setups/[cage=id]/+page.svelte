@@ -3,7 +3,7 @@
   import { writeDecimal } from '$core/units/format-length.ts';
   import SettingLine from '$lib/ui/cages/SettingLine.svelte';
   import SetupForm from '$lib/ui/cages/SetupForm.svelte';
-  import Length from '$lib/ui/Length.svelte';
+  import Length from '$lib/ui/kit/Length.svelte';
   import type { PageData } from './$types';
 
   interface Props {

@@ -2,8 +2,8 @@ import { error } from '@sveltejs/kit';
 import { dxfR12 } from '$core/exchange/dxf-r12.ts';
 import { svgPattern } from '$core/exchange/svg.ts';
 import { tile } from '$core/exchange/tiles.ts';
-import { gaugePlate } from '$core/ready/gauge-plate.ts';
-import { GaugeWish } from '$core/ready/gauge-wish.ts';
+import { gaugePlate } from '$core/exchange/gauge-plate.ts';
+import { GaugeWish } from '$core/exchange/gauge-wish.ts';
 import { pdfPattern } from '$lib/server/files/pdf-pattern';
 import type { RequestHandler } from './$types';
 

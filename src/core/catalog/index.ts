@@ -1,5 +1,0 @@
-export * from './drills.ts';
-export * from './families.ts';
-export * from './head-limits.ts';
-export * from './rivets.ts';
-export * from './strengths.ts';

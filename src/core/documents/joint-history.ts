@@ -1,0 +1,42 @@
+import type { Upcast } from './document.ts';
+
+type Item = Record<string, unknown>;
+
+const listAt = (older: Record<string, unknown>, key: string): Item[] =>
+  Array.isArray(older[key]) ? (older[key] as Item[]) : [];
+
+/** Items get the ids that their places make: whatever referred to a place finds its item by it. */
+const named = (items: Item[], stem: string): Item[] =>
+  items.map((item, index) => ({ id: `${stem}-${index + 1}`, ...item }));
+
+/** Lists whose items referred to each other by place, or were referred to so. */
+const STEMS: Record<string, string> = {
+  sheets: 'sheet',
+  keepOuts: 'keep-out',
+  fixed: 'fixed',
+  tries: 'try',
+  divides: 'divide',
+  zones: 'zone'
+};
+
+/** Version 2: items carry ids, the datum names its hole by id, the joint of two straps has its trade name. */
+const itemsByTheirIds: Upcast = (older) => {
+  const lists = Object.entries(STEMS).flatMap(([key, stem]) =>
+    key in older ? [[key, named(listAt(older, key), stem)] as const] : []
+  );
+  const edits = listAt(older, 'edits').map((edit) => ({
+    id: `${String(edit['line'])}:${String(edit['index'])}/${String(edit['of'])}`,
+    ...edit
+  }));
+  const place = /^fixed-(\d+)$/.exec(String(older['datum'] ?? ''))?.[1];
+  return {
+    ...older,
+    ...Object.fromEntries(lists),
+    ...('edits' in older ? { edits } : {}),
+    ...(place === undefined ? {} : { datum: `fixed:fixed-${Number(place) + 1}` }),
+    ...(older['kind'] === 'sandwich' ? { kind: 'double-strap' } : {})
+  };
+};
+
+/** What a joint's fields were called and looked like, version by version; a step is never changed. */
+export const JOINT_HISTORY: readonly Upcast[] = [itemsByTheirIds];

@@ -1,0 +1,182 @@
+import { num } from '../answer.ts';
+import { HEAD_LIMITS } from '../catalog/head-limits.ts';
+import { rivetSize } from '../catalog/rivets.ts';
+import type { Pattern, Stroke } from './pattern.ts';
+import type { Dash, HeadLimitsKey } from '../schema/fields.ts';
+import { IDEAL_PROTRUSION_D } from '../stack/rivet-length.ts';
+import { atMost } from '../units/tolerance.ts';
+
+/** One thing to measure on the finished plate. */
+export interface GaugeFeature {
+  key: string;
+  dash: Dash;
+  /** what it is and how it is used */
+  what: string;
+  nominalIn: number;
+  /** its arithmetic: the limit in D, and D */
+  formula: string;
+}
+
+/** A pocket gauge for driven heads and protruding shanks, full size. */
+export interface GaugePlate {
+  pattern: Pattern;
+  features: GaugeFeature[];
+}
+
+/** What a reamer and a file hold; about a fiftieth of the smallest rivet. */
+export const GAUGE_TOLERANCE_IN = 0.002;
+
+const BETWEEN_IN = 0.25;
+const TEXT_HIGH_IN = 0.08;
+/** clears the widest head that is ever looked at, 2 D */
+const HEIGHT_NOTCH_D = 2.2;
+const SHANK_NOTCH_D = 1.4;
+const BETWEEN_NOTCHES_D = 0.6;
+
+interface Notch {
+  fromIn: number;
+  wideIn: number;
+  deepIn: number;
+}
+
+/** A straight edge with notches cut in from it; `inward` is +1 where the plate lies below the edge. */
+function notchedEdge(
+  notches: readonly Notch[],
+  wideIn: number,
+  yIn: number,
+  inward: 1 | -1
+): Stroke[] {
+  const points: [number, number][] = [[0, yIn]];
+  for (const { fromIn, wideIn: wide, deepIn } of notches) {
+    const bottomIn = yIn + inward * deepIn;
+    points.push([fromIn, yIn], [fromIn, bottomIn], [fromIn + wide, bottomIn], [fromIn + wide, yIn]);
+  }
+  points.push([wideIn, yIn]);
+  return points.slice(1).flatMap(([x2In, y2In], at): Stroke[] => {
+    const [x1In, y1In] = points[at] ?? [x2In, y2In];
+    return x1In === x2In && y1In === y2In
+      ? []
+      : [{ layer: 'EDGES', stroke: 'line', x1In, y1In, x2In, y2In }];
+  });
+}
+
+/**
+ * A gauge plate for some sizes: for each, a hole that every good head enters and one that none does, a notch that every
+ * good head stands under and one that none does, and a notch as deep as the ideal protrusion.
+ *
+ * @param dashes sizes from left to right; @param limits the shop's head limits
+ * @returns the plate full size, x right and y down in inches, and what to measure on it
+ * @source handbook 4.3 (protrusion) and 4.6 (limits)
+ */
+export function gaugePlate(dashes: readonly Dash[], limits: HeadLimitsKey): GaugePlate {
+  const { diameterD, heightD } = HEAD_LIMITS[limits];
+  const largestD = Math.max(...dashes.map((dash) => rivetSize(dash).diameterIn));
+  const topIn = IDEAL_PROTRUSION_D * largestD + BETWEEN_IN;
+  const holesIn = topIn + diameterD.high * largestD;
+  const lowHolesIn = holesIn + BETWEEN_IN;
+  const highIn = lowHolesIn + diameterD.low * largestD + BETWEEN_IN + heightD.high * largestD;
+  const strokes: Stroke[] = [];
+  const features: GaugeFeature[] = [];
+  const upper: Notch[] = [];
+  const lower: Notch[] = [];
+  let fromIn = BETWEEN_IN;
+  for (const dash of dashes) {
+    const D = rivetSize(dash).diameterIn;
+    const wideIn = (2 * HEIGHT_NOTCH_D + BETWEEN_NOTCHES_D) * D;
+    const middleIn = fromIn + wideIn / 2;
+    const hole = (yIn: number, diameterIn: number): Stroke => ({
+      layer: 'HOLES',
+      stroke: 'circle',
+      xIn: middleIn,
+      yIn,
+      radiusIn: diameterIn / 2
+    });
+    const goIn = diameterD.high * D;
+    const noGoIn = diameterD.low * D;
+    strokes.push(hole(topIn + goIn / 2, goIn), hole(lowHolesIn + noGoIn / 2, noGoIn), {
+      layer: 'TEXT',
+      stroke: 'text',
+      xIn: fromIn,
+      yIn: topIn + goIn / 2,
+      heightIn: TEXT_HIGH_IN,
+      text: `-${dash}`
+    });
+    lower.push(
+      { fromIn, wideIn: HEIGHT_NOTCH_D * D, deepIn: heightD.high * D },
+      {
+        fromIn: fromIn + (HEIGHT_NOTCH_D + BETWEEN_NOTCHES_D) * D,
+        wideIn: HEIGHT_NOTCH_D * D,
+        deepIn: heightD.low * D
+      }
+    );
+    upper.push({
+      fromIn: middleIn - (SHANK_NOTCH_D * D) / 2,
+      wideIn: SHANK_NOTCH_D * D,
+      deepIn: IDEAL_PROTRUSION_D * D
+    });
+    const feature = (key: string, what: string, timesD: number) =>
+      features.push({
+        key: `${key}-${dash}`,
+        dash,
+        what,
+        nominalIn: timesD * D,
+        formula: `${timesD} D = ${timesD} × ${num(D)}`
+      });
+    feature('go', `hole: every good head of dash ${dash} enters`, diameterD.high);
+    feature('no-go', `hole: no good head of dash ${dash} enters`, diameterD.low);
+    feature('high', 'left notch: the plate sits on the sheet over every good head', heightD.high);
+    feature('low', 'right notch: the plate rocks on every good head', heightD.low);
+    feature(
+      'shank',
+      'upper notch: the shank before driving just reaches its bottom',
+      IDEAL_PROTRUSION_D
+    );
+    fromIn += wideIn + BETWEEN_IN;
+  }
+  const side = (xIn: number): Stroke => ({
+    layer: 'EDGES',
+    stroke: 'line',
+    x1In: xIn,
+    y1In: 0,
+    x2In: xIn,
+    y2In: highIn
+  });
+  return {
+    pattern: {
+      strokes: [
+        ...notchedEdge(upper, fromIn, 0, 1),
+        ...notchedEdge(lower, fromIn, highIn, -1),
+        side(0),
+        side(fromIn),
+        ...strokes
+      ],
+      xIn: 0,
+      yIn: 0,
+      wIn: fromIn,
+      hIn: highIn
+    },
+    features
+  };
+}
+
+/** A measured feature of the finished plate. */
+export interface JudgedFeature {
+  offIn: number;
+  ok: boolean;
+  say: string;
+}
+
+/** Judges what was measured on the finished plate against its nominal; a gauge that is off passes bad heads. */
+export function judgeFeature({ nominalIn }: GaugeFeature, measuredIn: number): JudgedFeature {
+  const offIn = measuredIn - nominalIn;
+  const ok = atMost(Math.abs(offIn), GAUGE_TOLERANCE_IN);
+  return {
+    offIn,
+    ok,
+    say: ok
+      ? 'good'
+      : offIn > 0
+        ? 'too large: make it anew'
+        : 'too small: open it up and measure again'
+  };
+}

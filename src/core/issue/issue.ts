@@ -1,0 +1,83 @@
+import { z } from 'zod';
+import type { PlannedHole } from '../plan/holes.ts';
+import { Dash, Head, HeadLimitsKey } from '../schema/fields.ts';
+import { predictHead } from '../stack/predict-head.ts';
+
+/** What one stack of an issue is riveted with; lengths in inches. */
+const IssuedStack = z.strictObject({
+  name: z.string(),
+  dash: Dash,
+  partNumber: z.string(),
+  lengthIn: z.number(),
+  holeIn: z.number(),
+  /** the head is reckoned from this much beyond the grip */
+  raisedIn: z.number().default(0)
+});
+
+export const IssuedFacts = z.strictObject({
+  dash: Dash,
+  head: Head,
+  partNumber: z.string(),
+  gripIn: z.number(),
+  lengthIn: z.number(),
+  holeIn: z.number(),
+  widthIn: z.number(),
+  overlapIn: z.number(),
+  limits: HeadLimitsKey,
+  /** null when the plan could not predict a head */
+  predictedIn3: z.number().nullable(),
+  /** empty in issues made when a joint had one stack: the figures above are then every hole's */
+  stacks: z.array(IssuedStack).default([])
+});
+/** What driving and checking need of an issue, frozen with it; lengths in inches. */
+export type IssuedFacts = z.infer<typeof IssuedFacts>;
+
+/** One hole of an issue. */
+export interface IssuedHole extends Pick<
+  PlannedHole,
+  'number' | 'row' | 'xIn' | 'yIn' | 'markIn' | 'stack'
+> {
+  dash: Dash;
+  /** null in issues made when a joint had one grip */
+  gripIn: number | null;
+}
+
+/** A frozen layout that driving and checking refer to. */
+export interface Issue {
+  id: string;
+  number: number;
+  /** the joint's revision that was frozen */
+  revision: number;
+  issuedAt: string;
+  issuedBy: string;
+  facts: IssuedFacts;
+  /** the holes that get a rivet */
+  holes: IssuedHole[];
+  /** drilled and never riveted, each with its reason */
+  heldOpen: (IssuedHole & { reason: string })[];
+}
+
+/**
+ * The head that volume predicts for one hole of an issue, in³; null when none can be predicted.
+ *
+ * @source handbook 4.3: grip and length are the hole's own
+ */
+export function predictedHeadIn3(facts: IssuedFacts, hole: IssuedHole): number | null {
+  const stack = facts.stacks[hole.stack];
+  if (!stack || hole.gripIn === null) return facts.predictedIn3;
+  const head = predictHead({
+    dash: stack.dash,
+    head: facts.head,
+    gripIn: hole.gripIn + stack.raisedIn,
+    lengthIn: stack.lengthIn,
+    holeIn: stack.holeIn,
+    limits: facts.limits
+  });
+  return head.ok ? head.result.volumeIn3 : null;
+}
+
+/** The part numbers of an issue, each once. */
+export const issuedParts = (facts: IssuedFacts): string[] =>
+  facts.stacks.length === 0
+    ? [facts.partNumber]
+    : [...new Set(facts.stacks.map(({ partNumber }) => partNumber))];

@@ -1,0 +1,66 @@
+import { plan } from '../plan/plan.ts';
+import { planCost, STEPS_FOR_A_LIST } from '../plan/plan-cost.ts';
+import type { Plan } from '../plan/plan-shape.ts';
+import type { RuleProfile } from '../rules/profile.ts';
+import type { EnteredJoint, JointKind } from '../kinds/joint.ts';
+import { readEntered } from '../kinds/read-entered.ts';
+
+/** What a joint takes of one rivet. */
+export interface PartCount {
+  partNumber: string;
+  count: number;
+}
+
+/** What a list says of a joint that is not issued as it stands; kept with the joint when it is saved. */
+export interface PlanSummary {
+  kind: JointKind;
+  /** `costly`: its rows take too long to solve for a mere list */
+  state: 'unreadable' | 'impossible' | 'costly' | 'planned';
+  holes: number;
+  /** by part number; null while that is not known */
+  parts: PartCount[] | null;
+  attention: string[];
+}
+
+/** Raised whenever a summary would come out differently: those kept are then made anew. */
+export const SUMMARY_VERSION = 1;
+
+/** The first reason why a joint cannot be made, or null. */
+function refusalOf({ layout, stacks }: Plan): string | null {
+  for (const answer of [layout, ...stacks.map(({ length }) => length)])
+    if (!answer.ok) return answer.error.message;
+  return null;
+}
+
+function partsOf({ stacks }: Plan): PartCount[] {
+  const counts = new Map<string, number>();
+  for (const { rivets, length } of stacks)
+    if (length.ok)
+      counts.set(length.result.partNumber, (counts.get(length.result.partNumber) ?? 0) + rivets);
+  return [...counts].map(([partNumber, count]) => ({ partNumber, count }));
+}
+
+/** Plans a joint and says in short what came of it. */
+export function summaryOf(entered: EnteredJoint, profile: RuleProfile): PlanSummary {
+  const { kind } = entered;
+  const nothing = { kind, holes: 0, parts: null, attention: [] };
+  const read = readEntered(entered);
+  if (!read.ok)
+    return {
+      ...nothing,
+      state: 'unreadable',
+      attention: [read.problems[0]?.message ?? 'a field cannot be read']
+    };
+  if (planCost(read.definition) > STEPS_FOR_A_LIST) return { ...nothing, state: 'costly' };
+  const planned = plan(read.definition, profile);
+  const refusal = refusalOf(planned);
+  if (refusal !== null || !planned.layout.ok)
+    return { ...nothing, state: 'impossible', attention: [refusal ?? ''] };
+  return {
+    kind,
+    state: 'planned',
+    holes: planned.layout.result.rivets,
+    parts: partsOf(planned),
+    attention: planned.warnings.filter(({ level }) => level === 'stop').map(({ title }) => title)
+  };
+}

@@ -1,0 +1,39 @@
+import { z } from 'zod';
+
+/** What an item of a list is known by, wherever in the list it stands; made by whoever adds it. */
+export const ItemId = z
+  .string()
+  .regex(/^[^.]+$/, 'an item has an id, without a point in it')
+  .max(60);
+
+/** A list in which no two items have one id. */
+export const eachOnce = <T extends { id: string }, L extends z.ZodType<T[]>>(list: L): L =>
+  list.superRefine((items, context) => {
+    const seen = new Set<string>();
+    items.forEach(({ id }, index) => {
+      if (seen.has(id))
+        context.addIssue({
+          code: 'custom',
+          path: [index, 'id'],
+          message: 'two items of this list have one id'
+        });
+      seen.add(id);
+    });
+  });
+
+/** The item of an id, or undefined. */
+export const byId = <T extends { id: string }>(items: readonly T[], id: string): T | undefined =>
+  items.find((item) => item.id === id);
+
+/** An id that no item of a list has: the stem with the next number. */
+export function nextId(items: readonly { id: string }[], stem: string): string {
+  const used = items.map(({ id }) => Number(/(\d+)$/.exec(id)?.[1] ?? 0));
+  return `${stem}-${Math.max(0, ...used) + 1}`;
+}
+
+const DATUM = 'fixed:';
+/** Running marks measured from one of the fixed holes. */
+export const fixedDatum = (id: string): string => `${DATUM}${id}`;
+/** Which fixed hole a datum is, or null. */
+export const datumHole = (datum: string): string | null =>
+  datum.startsWith(DATUM) ? datum.slice(DATUM.length) : null;

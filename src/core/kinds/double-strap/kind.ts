@@ -1,0 +1,76 @@
+import { choice, EDGE, length, ROWS } from '../asks.ts';
+import { BLANK, blankSheets } from '../blank.ts';
+import { defineKind } from '../kind.ts';
+import { allMetal, thin } from '../shared/metal.ts';
+import { BLANK_ROWS, rowWays, rowWaysOut, widerWays } from '../shared/rows-kind.ts';
+import { entered, read } from './fields.ts';
+import { layDoubleStrap } from './lay.ts';
+
+/** A double-strap butt joint: a strap on each side of a broken member. */
+export const doubleStrap = defineKind({
+  key: 'double-strap',
+  name: 'splice between two straps',
+  place: 8,
+  read,
+  entered,
+  blank: {
+    ...BLANK,
+    ...BLANK_ROWS,
+    kind: 'double-strap',
+    shear: 'single',
+    gapIn: '',
+    sheets: blankSheets('strap', 'broken member', 'strap')
+  },
+  asks: {
+    carry: [
+      length('widthIn', 'Width of the broken member', '2 1/4'),
+      length('gapIn', 'Gap at the break', '0', 'none'),
+      choice('shear', 'Count each rivet as cut in', [
+        ['single', 'one place (as printed)'],
+        ['double', 'two places']
+      ])
+    ],
+    'lay-out': [...ROWS, EDGE]
+  },
+  names: {
+    widthIn: 'joint width',
+    rows: 'rows',
+    pattern: 'pattern',
+    gapIn: 'gap',
+    shear: 'shear counted'
+  },
+  outline: { across: 'widthIn', down: null },
+  roles: { first: 3, last: 0, vary: false, layered: true },
+  // The broken member is itself what must be carried.
+  metal: ({ sheets, shear }) => ({
+    ...allMetal(sheets),
+    countedOnIn: sheets[1]?.thicknessIn ?? 0,
+    loaded: sheets.slice(1, 2).map(thin),
+    shear
+  }),
+  widths: ({ widthIn }, dash) => [
+    { key: 'joint', where: { at: 'each-side', of: 'break' }, widthIn, dash }
+  ],
+  lay: layDoubleStrap,
+  waysOut: (joint, context) => [...rowWaysOut(), ...widerWays(joint, context)],
+  otherWays: rowWays,
+  linesIn: ({ widthIn }) => 6 * widthIn,
+  given: () => 0,
+  picture: {
+    strokes: [
+      { look: 'over', path: 'M2 14H33V32H2Z' },
+      { look: 'over', path: 'M37 14H68V32H37Z' },
+      { look: 'strap', path: 'M11 11H59V35H11Z' }
+    ],
+    holes: [
+      [18, 18],
+      [18, 28],
+      [52, 18],
+      [52, 28],
+      [28, 18],
+      [28, 28],
+      [42, 18],
+      [42, 28]
+    ]
+  }
+});

@@ -1,0 +1,37 @@
+import { num } from '../../answer.ts';
+import { layersOf } from '../../stack/layers.ts';
+import { above } from '../../units/tolerance.ts';
+import type { KindLayout, LaidKind, LayContext } from '../kind-layout.ts';
+import { layTwoSided } from '../shared/two-sided.ts';
+import type { DoubleStrap } from './fields.ts';
+
+/** Two thin straps, one on each side of a broken member: the rivets are cut in two places. */
+export function layDoubleStrap(joint: DoubleStrap, context: LayContext): LaidKind {
+  const [first, member, ...rest] = joint.sheets;
+  const held = member ?? { name: 'member', thicknessIn: 0 };
+  const top = first ?? { name: 'strap', thicknessIn: 0 };
+  const strapsIn = top.thicknessIn + rest.reduce((sum, strap) => sum + strap.thicknessIn, 0);
+  const warnings: KindLayout['warnings'] = [];
+  if (rest.length === 0)
+    warnings.push({
+      level: 'stop',
+      title: 'A strap is missing',
+      text: 'The broken member lies between two straps: name the strap on the other side too.'
+    });
+  if (above(held.thicknessIn, strapsIn))
+    warnings.push({
+      level: 'attention',
+      title: 'The straps are thinner than the member',
+      text: `${num(strapsIn)} in of straps carry what ${num(held.thicknessIn)} in of member carried.`
+    });
+  return layTwoSided(joint, context, {
+    near: held.name,
+    far: `${held.name}, other part`,
+    straps: [
+      { name: top.name, thicknessIn: top.thicknessIn, layer: 'over' },
+      ...rest.map(({ name, thicknessIn }) => ({ name, thicknessIn, layer: 'under' as const }))
+    ],
+    stackings: [{ name: 'both sides', layers: layersOf(joint.sheets, joint.widthIn) }],
+    warnings
+  });
+}

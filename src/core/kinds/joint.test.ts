@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest';
+import { differences } from '../joint/differences';
+import { newJoint } from './new-joint';
+import { readEntered } from './read-entered';
+import { newSheet } from '../joint/sheets';
+
+const FILLED = {
+  ...newJoint('lap'),
+  widthIn: '240mm',
+  edgeIn: '',
+  sheets: [newSheet('skin', '32 thou'), newSheet('strip', '.025')]
+};
+
+describe('reading the fields of a joint', () => {
+  it('turns what was typed into inches', () => {
+    const read = readEntered(FILLED);
+    expect(read).toMatchObject({
+      ok: true,
+      definition: { edgeIn: null, sheets: [{ thicknessIn: 0.032 }, { thicknessIn: 0.025 }] }
+    });
+    expect(read.ok && read.definition.kind === 'lap' ? read.definition.widthIn : NaN).toBeCloseTo(
+      240 / 25.4,
+      12
+    );
+  });
+
+  it('names every field that is still empty', () => {
+    const read = readEntered(newJoint('lap'));
+    expect(read.ok ? [] : read.problems.map((problem) => problem.path)).toEqual([
+      'sheets.sheet-1.thicknessIn',
+      'sheets.sheet-2.thicknessIn',
+      'widthIn'
+    ]);
+  });
+
+  it('offers the thickness that was probably meant', () => {
+    const slipped = {
+      ...FILLED,
+      sheets: [newSheet('skin', '0.32'), ...FILLED.sheets.slice(1)]
+    };
+    const read = readEntered(slipped);
+    expect(read.ok ? [] : read.problems).toEqual([
+      {
+        path: 'sheets.skin.thicknessIn',
+        message: expect.stringMatching(/decimal point slip/) as string,
+        instead: '0.032'
+      }
+    ]);
+  });
+});
+
+describe('what differs between two versions', () => {
+  it('is told leaf by leaf', () => {
+    const now = {
+      ...FILLED,
+      widthIn: '12',
+      sheets: [newSheet('skin', '.040'), ...FILLED.sheets.slice(1)]
+    };
+    expect(differences(FILLED, now)).toEqual([
+      { path: 'widthIn', was: '240mm', now: '12' },
+      { path: 'sheets.skin.thicknessIn', was: '32 thou', now: '.040' }
+    ]);
+    expect(differences(FILLED, structuredClone(FILLED))).toEqual([]);
+  });
+
+  it('tells a sheet that came or went', () => {
+    const [only] = differences(FILLED, { ...FILLED, sheets: FILLED.sheets.slice(0, 1) });
+    expect(only).toMatchObject({ path: 'sheets.strip', now: 'empty' });
+  });
+});

@@ -1,0 +1,117 @@
+import { answer, num, workLine } from '../../answer.ts';
+import { rivetSize } from '../../catalog/rivets.ts';
+import { nominalHead } from '../../catalog/head-limits.ts';
+import type { Line } from './fields.ts';
+import { layersOf } from '../../stack/layers.ts';
+import { evenly, straight } from '../../layout/lines.ts';
+import { rect } from '../../layout/shapes.ts';
+import { alongSpan } from '../shared/along.ts';
+import { edgeFigure, figure, pitchFigure } from '../shared/common-figures.ts';
+import { PLAIN, wholeCheck, type LaidKind, type LayContext } from '../kind-layout.ts';
+
+/** One rivet line on a flange or stiffener. y runs from the flange's free edge towards its bend. */
+export function layLine(joint: Line, context: LayContext): LaidKind {
+  const { dash, diameterIn: D, edgeIn, head, limits } = context;
+  const { lengthIn, flangeIn, bendRadiusIn, sheets } = joint;
+  const need = context.needs[0]?.required;
+  if (need && !need.ok) return need;
+  const offsetIn = joint.offsetIn ?? edgeIn;
+  const along = alongSpan(lengthIn - 2 * edgeIn, need?.result.required ?? 2, dash, context);
+  if (!along.ok) return along;
+  const { count, pitchIn } = along.result;
+  const divided = joint.divides.map(({ fromIn, toIn, count: more }) => {
+    const [low, high] = fromIn < toIn ? [fromIn, toIn] : [toIn, fromIn];
+    return { low, high, more, holesIn: evenly(low, high, more + 2) };
+  });
+  const flangeSheet = sheets.at(-1);
+  const bendIn = flangeIn - bendRadiusIn - (flangeSheet?.thicknessIn ?? 0);
+  const headHalfIn = Math.max(rivetSize(dash).head[head].diameterIn, nominalHead(D).wideIn) / 2;
+  const bendWork = workLine(
+    'from the bend',
+    `flange − bend radius − its thickness − line = ${num(flangeIn)} − ${num(bendRadiusIn)} − ${num(flangeSheet?.thicknessIn ?? 0)} − ${num(offsetIn)}`,
+    bendIn - offsetIn,
+    'in'
+  );
+  const divideWork = divided.map(({ low, high, more }) =>
+    workLine(
+      `${num(low)} to ${num(high)} in divided`,
+      `${more} new holes make ${more + 1} spaces: ${num(high - low)} / ${more + 1}`,
+      (high - low) / (more + 1),
+      'in'
+    )
+  );
+  const work = [context.edgeWork, ...along.result.work, bendWork, ...divideWork];
+  return answer(
+    {
+      ...PLAIN,
+      parts: [
+        {
+          key: 'flange',
+          name: flangeSheet?.name ?? 'flange',
+          layer: 'over',
+          outline: rect(0, 0, lengthIn, flangeIn),
+          openings: [],
+          // the heel is no edge: the web goes on from it
+          goesOn: ['bottom'],
+          addedThicknessIn: null
+        }
+      ],
+      lines: [
+        {
+          key: 'line-1',
+          name: 'rivet line',
+          path: straight(0, offsetIn, lengthIn),
+          alongIn: evenly(edgeIn, lengthIn - edgeIn, count),
+          givenIn: divided.flatMap(({ holesIn }) => holesIn),
+          // between divided holes nothing else is set
+          closedIn: divided.flatMap(({ holesIn }) =>
+            holesIn.slice(1).map((toIn, index) => ({ fromIn: holesIn[index] ?? toIn, toIn }))
+          ),
+          dash,
+          stack: 0,
+          endsMayMove: true,
+          endsAtEdge: true
+        }
+      ],
+      marksOnly: [{ name: 'bend begins', fromIn: [0, bendIn], toIn: [lengthIn, bendIn] }],
+      stackings: [{ name: 'rivet line', layers: layersOf(sheets, lengthIn) }],
+      carrying: [{ need: 'line', words: 'the line', lines: ['line-1'], times: 1 }],
+      addedIn3: 0,
+      figures: [
+        edgeFigure(context),
+        pitchFigure(context, pitchIn, D, along.result.work),
+        figure('offset', 'Line from the flange edge', offsetIn, [
+          workLine(
+            'line',
+            joint.offsetIn === null ? 'the edge distance' : 'as given',
+            offsetIn,
+            'in'
+          )
+        ]),
+        figure(
+          'bend',
+          'Line from the bend',
+          bendIn - offsetIn,
+          [bendWork],
+          `the head needs ${num(headHalfIn)} in`
+        )
+      ],
+      checks: [
+        wholeCheck('edge-max', 'most', limits.edgeMaxD * D, Math.max(offsetIn, edgeIn)),
+        wholeCheck('bend-clear', 'least', headHalfIn, bendIn - offsetIn)
+      ],
+      dims: [
+        { axis: 'x', fromIn: 0, toIn: lengthIn, side: 'top', strong: true },
+        { axis: 'y', fromIn: 0, toIn: flangeIn, side: 'left', label: 'flange' },
+        { axis: 'y', fromIn: 0, toIn: offsetIn, side: 'right', label: 'line' }
+      ],
+      widthIn: lengthIn,
+      heightIn: flangeIn,
+      rowsSharing: 1,
+      pitchIn,
+      transverseIn: null,
+      work
+    },
+    work
+  );
+}

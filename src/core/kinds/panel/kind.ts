@@ -1,0 +1,94 @@
+import { choice, EDGE, length, type LengthAsk } from '../asks.ts';
+import { BLANK, blankSheets } from '../blank.ts';
+import { defineKind } from '../kind.ts';
+import { allMetal } from '../shared/metal.ts';
+import { FEWEST, HOUSE } from '../shared/rows-kind.ts';
+import { entered, read } from './fields.ts';
+import { CLEAR_PANEL, layPanel } from './lay.ts';
+
+const plain = (key: string, label: string, placeholder: string, whenEmpty: string) =>
+  ({ ask: 'number', key, label, placeholder, whenEmpty }) satisfies LengthAsk<unknown>;
+const count = (side: string) =>
+  plain(`${side}Count`, `Rivets, ${side}`, 'fewest', 'the fewest that hold');
+
+/** A frame riveted round a clear plastic panel. */
+export const panel = defineKind({
+  key: 'panel',
+  name: 'frame round a clear panel',
+  place: 7,
+  read,
+  entered,
+  blank: {
+    ...BLANK,
+    kind: 'panel',
+    material: 'acrylic',
+    widthIn: '',
+    heightIn: '',
+    frameIn: '',
+    bracketIn: '',
+    deltaTC: '',
+    topCount: '',
+    bottomCount: '',
+    leftCount: '',
+    rightCount: '',
+    sheets: blankSheets('frame strip', 'clear panel', 'frame')
+  },
+  asks: {
+    carry: [
+      length('widthIn', 'Width of the clear panel', '22'),
+      length('heightIn', 'Height', '14'),
+      length('frameIn', 'Width of the frame strip', '1'),
+      choice('material', 'What is it made of?', [
+        ['acrylic', 'Acrylic'],
+        ['polycarbonate', 'Polycarbonate']
+      ]),
+      plain('deltaTC', 'Coldest to hottest, °C', '60', '60 °C')
+    ],
+    'lay-out': [
+      EDGE,
+      length('bracketIn', 'Corner bracket’s leg, along each side', 'none', 'no brackets'),
+      count('top'),
+      count('bottom'),
+      count('left'),
+      count('right')
+    ]
+  },
+  names: {
+    material: 'panel material',
+    heightIn: 'height',
+    frameIn: 'frame strip',
+    bracketIn: 'corner bracket',
+    deltaTC: 'temperature difference',
+    topCount: 'rivets, top',
+    bottomCount: 'rivets, bottom',
+    leftCount: 'rivets, left',
+    rightCount: 'rivets, right',
+    widthIn: 'joint width'
+  },
+  outline: { across: 'widthIn', down: 'heightIn' },
+  roles: { first: 3, last: 0, vary: false, layered: false },
+  // plastic sizes no rivet and carries nothing
+  metal: ({ sheets }) => allMetal(sheets.filter((_, at) => at !== CLEAR_PANEL)),
+  widths: () => [],
+  lay: layPanel,
+  waysOut: () => [],
+  otherWays: () => [
+    { name: 'Fewest rivets', change: { ...FEWEST } },
+    { name: 'House pitch', change: { ...HOUSE } }
+  ],
+  linesIn: ({ widthIn, heightIn }) => 2 * (widthIn + heightIn),
+  given: () => 0,
+  picture: {
+    strokes: [{ look: 'over', path: 'M4 2H66V42H4ZM14 12V32H56V12Z' }],
+    holes: [
+      [14, 7],
+      [28, 7],
+      [42, 7],
+      [56, 7],
+      [14, 37],
+      [28, 37],
+      [42, 37],
+      [56, 37]
+    ]
+  }
+});

@@ -1,0 +1,142 @@
+import { num } from '../../answer.ts';
+import { asNumber, CARRIES, choice, EDGE, length, type LengthAsk } from '../asks.ts';
+import { BLANK, blankSheets } from '../blank.ts';
+import { defineKind, type WayToTry } from '../kind.ts';
+import { allMetal } from '../shared/metal.ts';
+import { lengthWay, plainWay } from '../shared/rows-kind.ts';
+import { entered, read, type Patch, type EnteredPatch } from './fields.ts';
+import { layPatch } from './lay.ts';
+
+const crackStays = ({ crackIn }: EnteredPatch) => crackIn.trim() !== '';
+const filled = ({ style }: EnteredPatch) => style === 'flush';
+const SMALLER_RADII_IN = [0.375, 0.25];
+/** Corners less rounded, as far as the cut-out's smaller side allows. */
+const cornerWays = ({ cornerRadiusIn, cutoutWIn, cutoutHIn }: Patch): WayToTry[] =>
+  SMALLER_RADII_IN.filter(
+    (radiusIn) => cornerRadiusIn > radiusIn && Math.min(cutoutWIn, cutoutHIn) / 2 >= radiusIn
+  ).map((radiusIn) =>
+    lengthWay(`round the corners to ${num(radiusIn)} in`, 'cornerRadiusIn', radiusIn, 2)
+  );
+
+/** A rectangular repair: a doubler or plate round a cut-out, an insert where it is flush. */
+export const patch = defineKind({
+  key: 'patch',
+  name: 'rectangular patch',
+  place: 3,
+  read,
+  entered,
+  blank: {
+    ...BLANK,
+    kind: 'patch',
+    style: 'flush',
+    carries: 'guidance',
+    rows: 1,
+    crackDrill: '#40',
+    cutoutWIn: '',
+    cutoutHIn: '',
+    cornerRadiusIn: '',
+    insertClearanceIn: '',
+    insertSheetIn: '',
+    crackIn: '',
+    crackTurnDeg: '',
+    sheets: blankSheets('skin', 'doubler')
+  },
+  asks: {
+    carry: [
+      length('cutoutWIn', 'How wide is the cut-out (or the damage)?', '3 1/2'),
+      length('cutoutHIn', 'How high?', '2 1/4'),
+      choice('style', 'What covers it?', [
+        ['flush', 'Insert + doubler'],
+        ['plate-over', 'Plate over'],
+        ['plate-under', 'Plate under']
+      ]),
+      length('crackIn', 'Does a crack stay? Its length', 'cut out', 'none: the damage is cut out'),
+      {
+        ...length('crackTurnDeg', 'Turned from level, degrees', '0', 'level', crackStays),
+        ask: 'number'
+      } satisfies LengthAsk<EnteredPatch>,
+      choice(
+        'crackDrill',
+        'Stop-drill its ends',
+        [
+          ['#40', '#40'],
+          ['#30', '#30']
+        ],
+        { when: crackStays }
+      ),
+      CARRIES
+    ],
+    'lay-out': [
+      choice(
+        'rows',
+        'Lines round the cut-out',
+        [
+          ['1', 'One'],
+          ['2', 'Two']
+        ],
+        { read: asNumber }
+      ),
+      EDGE,
+      length('cornerRadiusIn', 'Corner radius of the cut-out', '1/2', '1/2 in'),
+      length('insertClearanceIn', 'Clearance round the insert', '1/32', '1/32 in', filled),
+      length('insertSheetIn', 'Insert thickness', 'as the skin', 'as thick as the skin', filled)
+    ]
+  },
+  names: {
+    style: 'what covers it',
+    cutoutWIn: 'cut-out width',
+    cutoutHIn: 'cut-out height',
+    cornerRadiusIn: 'corner radius',
+    insertClearanceIn: 'clearance round the insert',
+    insertSheetIn: 'insert thickness',
+    crackIn: 'length of the crack',
+    crackTurnDeg: 'direction of the crack',
+    crackDrill: 'stop-drill',
+    carries: 'whether it carries load',
+    rows: 'rows'
+  },
+  outline: { across: 'cutoutWIn', down: 'cutoutHIn' },
+  roles: { first: 1, last: 0, vary: true, layered: false },
+  metal: ({ sheets }) => allMetal(sheets),
+  widths: ({ carries, cutoutWIn, cutoutHIn }, dash) =>
+    carries === 'attach'
+      ? []
+      : [
+          { key: 'w', where: { at: 'side', lengthIn: cutoutWIn }, widthIn: cutoutWIn, dash },
+          { key: 'h', where: { at: 'side', lengthIn: cutoutHIn }, widthIn: cutoutHIn, dash }
+        ],
+  lay: layPatch,
+  waysOut: (joint) => [
+    ...(joint.rows === 1 ? [plainWay('set two lines round the cut-out', { rows: 2 })] : []),
+    ...cornerWays(joint),
+    ...(joint.style === 'flush'
+      ? [plainWay('use a plate without an insert', { style: 'plate-over' }, 2)]
+      : [])
+  ],
+  otherWays: () => [
+    { name: 'One line round', change: { rows: 1 } },
+    { name: 'Two lines round', change: { rows: 2 } }
+  ],
+  linesIn: ({ rows, cutoutWIn, cutoutHIn }) => 4 * rows * (cutoutWIn + cutoutHIn),
+  given: () => 0,
+  picture: {
+    strokes: [
+      { look: 'over', path: 'M2 2H68V42H2Z' },
+      { look: 'dash', path: 'M9 4H61V40H9Z' },
+      {
+        look: 'cut',
+        path: 'M27 13H43A4 4 0 0 1 47 17V27A4 4 0 0 1 43 31H27A4 4 0 0 1 23 27V17A4 4 0 0 1 27 13Z'
+      }
+    ],
+    holes: [
+      [16, 8],
+      [35, 8],
+      [54, 8],
+      [16, 36],
+      [35, 36],
+      [54, 36],
+      [16, 22],
+      [54, 22]
+    ]
+  }
+});

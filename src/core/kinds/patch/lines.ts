@@ -1,0 +1,53 @@
+import { drillIn } from '../../catalog/drills.ts';
+import type { Patch } from './fields.ts';
+import { evenly, straight, type LineWish } from '../../layout/lines.ts';
+import type { DrilledOnly } from '../kind-layout.ts';
+
+/** The four sides of a rectangular rivet line; corners belong to the top and the bottom. */
+export function rectRingLines(
+  name: string,
+  ring: { xIn: number; yIn: number; w: number; h: number; nW: number; nH: number },
+  doubler: { w: number; h: number },
+  dash: LineWish['dash'],
+  stack: number
+): LineWish[] {
+  const { xIn, yIn, w, h, nW, nH } = ring;
+  const across = evenly(xIn, xIn + w, nW + 1);
+  const down = evenly(yIn, yIn + h, nH + 1);
+  const common = { givenIn: [], dash, stack, endsMayMove: false, endsAtEdge: false };
+  const side = (
+    key: string,
+    words: string,
+    path: LineWish['path'],
+    alongIn: number[]
+  ): LineWish => ({
+    ...common,
+    key: `${name.replaceAll(' ', '-')}-${key}`,
+    name: `${name} line, ${words}`,
+    path,
+    alongIn
+  });
+  return [
+    side('top', 'top', straight(0, yIn, doubler.w), across),
+    side('bottom', 'bottom', straight(0, yIn + h, doubler.w), across),
+    side('left', 'left', straight(xIn, 0, doubler.h, [0, 1]), down),
+    side('right', 'right', straight(xIn + w, 0, doubler.h, [0, 1]), down)
+  ];
+}
+
+/** The stop-drilled ends of a crack that stays, about the patch's middle. */
+export function crackEnds(
+  { crackIn, crackTurnDeg, crackDrill }: Patch,
+  w: number,
+  h: number
+): DrilledOnly[] {
+  if (crackIn === null) return [];
+  const turn = (crackTurnDeg * Math.PI) / 180;
+  return [-1, 1].map((end) => ({
+    xIn: w / 2 + (end * crackIn * Math.cos(turn)) / 2,
+    yIn: h / 2 + (end * crackIn * Math.sin(turn)) / 2,
+    drill: crackDrill,
+    diameterIn: drillIn(crackDrill),
+    why: 'stop-drill the crack’s end'
+  }));
+}

@@ -1,0 +1,59 @@
+import { problemsOf } from '../schema/read.ts';
+import { slippedThicknessIn } from '../schema/fields.ts';
+import { writeDecimal } from '../units/format-length.ts';
+import { parseLength } from '../units/parse-length.ts';
+import { pathById, valueAt } from '../joint/paths.ts';
+import { Joint, type EnteredJoint } from './joint.ts';
+
+/** One field that cannot be read yet, by its path with the ids of items; `instead` is a text that would work, offered as one tap. */
+export interface EntryProblem {
+  path: string;
+  message: string;
+  instead: string | null;
+}
+
+export type ReadJoint = { ok: true; definition: Joint } | { ok: false; problems: EntryProblem[] };
+
+const REASON_MISSING: EntryProblem = {
+  path: 'perInchReason',
+  message: 'say whose figure this is: the data and its sheet',
+  instead: null
+};
+
+const isThickness = (path: string) => /(thicknessIn|ThicknessIn|SheetIn)$/.test(path);
+
+/** The text at a path. */
+function textAt(entered: EnteredJoint, path: string): string {
+  const value = valueAt(entered, path);
+  return typeof value === 'string' ? value : '';
+}
+
+function slipOf(path: string, entered: EnteredJoint): string | null {
+  if (!isThickness(path)) return null;
+  const read = parseLength(textAt(entered, path));
+  const moved = read.ok ? slippedThicknessIn(read.valueIn) : null;
+  return moved === null ? null : writeDecimal(moved, 3, 6);
+}
+
+/**
+ * Reads a joint's fields into its definition.
+ *
+ * @returns the definition in inches, or every field that cannot be read, in the form's order of paths
+ */
+export function readEntered(entered: EnteredJoint): ReadJoint {
+  const parsed = Joint.safeParse(entered, { reportInput: true });
+  if (parsed.success) {
+    const { perInch, perInchReason } = parsed.data;
+    if (perInch === null || perInchReason.trim() !== '')
+      return { ok: true, definition: parsed.data };
+    return { ok: false, problems: [REASON_MISSING] };
+  }
+  return {
+    ok: false,
+    problems: problemsOf(parsed.error).map(({ path, message }) => ({
+      path: pathById(entered, path),
+      message,
+      instead: slipOf(path, entered)
+    }))
+  };
+}

@@ -1,0 +1,59 @@
+import { notPossible, num, workLine, type Answer, type WorkLine } from '../../answer.ts';
+import { rivetSize } from '../../catalog/rivets.ts';
+import type { Dash } from '../../schema/fields.ts';
+import { rivetsPerRow } from '../../layout/row-spacing.ts';
+import type { LayContext } from '../kind-layout.ts';
+
+/** How many rivets from one end hole to the other, and their pitch. */
+export interface AlongSpan {
+  count: number;
+  pitchIn: number;
+  work: WorkLine[];
+}
+
+/**
+ * Spaces one row evenly over a span: the needed count, grown to the largest pitch, or on towards a wished one.
+ *
+ * @param least rivets over the span, both end holes counted
+ */
+export function alongSpan(
+  spanIn: number,
+  least: number,
+  dash: Dash,
+  { limits, nearPitchIn }: LayContext
+): Answer<AlongSpan> {
+  const { diameterIn } = rivetSize(dash);
+  if (spanIn <= 0)
+    return notPossible(
+      'lengthIn',
+      `${num(spanIn)} in is left between the end rivets: the line is too short`
+    );
+  const required = Math.max(2, least);
+  const count = rivetsPerRow(
+    { spanIn, diameterIn, rows: 1, required, pattern: 'in-line', nearPitchIn },
+    limits
+  );
+  if (count === null)
+    return notPossible(
+      'required',
+      `${required} rivets over ${num(spanIn)} in need a pitch of ${num(spanIn / (required - 1))} in, under the least of ${limits.pitchMinD} D = ${num(limits.pitchMinD * diameterIn)} in`
+    );
+  const pitchIn = spanIn / (count - 1);
+  return {
+    ok: true,
+    result: {
+      count,
+      pitchIn,
+      work: [
+        workLine(
+          'rivets in the row',
+          `${least > 2 ? `${least} needed` : 'the fewest'}${count > required ? `, grown to ${count} for the pitch` : ''}`,
+          count,
+          'rivets'
+        ),
+        workLine('pitch', `span / spaces = ${num(spanIn)} / ${count - 1}`, pitchIn, 'in')
+      ]
+    },
+    work: []
+  };
+}

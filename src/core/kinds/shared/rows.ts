@@ -1,0 +1,53 @@
+import type { Answer } from '../../answer.ts';
+import { rowLayout, type RowLayoutInput, type RowLayoutResult } from '../../layout/row-layout.ts';
+import type { HoleCheck, LayContext, LayoutFigure } from '../kind-layout.ts';
+import { edgeFigure, pitchFigure, transverseFigure } from './common-figures.ts';
+
+export type Rowed = Pick<RowLayoutInput, 'widthIn' | 'rows' | 'pattern' | 'scale'> & {
+  edgeIn: number | null;
+};
+
+/** Straight rows for the first need, as the `row-layout` calculation gives them. */
+export function layRows(joint: Rowed, context: LayContext): Answer<RowLayoutResult> {
+  const required = context.needs[0]?.required;
+  if (!required) throw new Error('a rowed joint has a need');
+  if (!required.ok) return required;
+  const { widthIn, rows, pattern, scale } = joint;
+  return rowLayout(
+    {
+      widthIn,
+      dash: context.dash,
+      head: context.head,
+      required: required.result.required,
+      rows,
+      pattern,
+      scale,
+      ...(joint.edgeIn === null ? {} : { edgeIn: joint.edgeIn }),
+      prefer: context.nearPitchIn === null ? 'fewest' : 'near',
+      ...(context.nearPitchIn === null ? {} : { nearPitchIn: context.nearPitchIn })
+    },
+    context.limits
+  );
+}
+
+const PITCH_LINES = ['between end rivets', 'rivets in the first row', 'pitch'];
+
+/** Edge, pitch and row distance of straight rows. */
+export function rowFigures(
+  context: LayContext,
+  { rows, pitchIn, transverseIn }: RowLayoutResult,
+  work: Extract<Answer<unknown>, { ok: true }>['work']
+): LayoutFigure[] {
+  const lines = (...labels: string[]) => work.filter(({ label }) => labels.includes(label));
+  return [
+    edgeFigure(context),
+    pitchFigure(context, pitchIn, context.diameterIn, lines(...PITCH_LINES)),
+    ...(rows.length > 1 ? [transverseFigure(context, transverseIn, lines('between rows'))] : [])
+  ];
+}
+
+/** The row layout's limits of the joint as a whole; those of single holes are judged where the holes end up. */
+export const wholeChecks = ({ checks }: RowLayoutResult): HoleCheck[] =>
+  checks
+    .filter(({ rule }) => rule === 'edge-max' || rule === 'transverse-min')
+    .map((check) => ({ ...check, holes: [] }));

@@ -1,0 +1,92 @@
+import { DASHES, rivetSize } from '../catalog/rivets.ts';
+import { DEFAULT_MULTIPLIERS, type Multipliers } from '../rules/multipliers.ts';
+import type { Dash, Head } from '../schema/fields.ts';
+import { flushMethod } from '../stack/flush-method.ts';
+import { rivetLength } from '../stack/rivet-length.ts';
+import { below } from '../units/tolerance.ts';
+import type { HoleRoom } from '../layout/hole-room.ts';
+
+/** What stops a hole from taking the next larger rivet. */
+export type HeadroomLimit =
+  'edge' | 'pitch' | 'between-rows' | 'flush' | 'length' | 'no-larger-size';
+
+export interface HoleHeadroom {
+  hole: number;
+  /** the largest rivet that could legally go there: the present one when nothing larger fits */
+  largestDash: Dash;
+  /** what stops the size above that */
+  limitedBy: HeadroomLimit;
+}
+
+/** One hole as headroom needs it: its room, its present size and the sheets it goes through, in. */
+export interface HoleToGrow {
+  room: HoleRoom;
+  dash: Dash;
+  sheetsIn: readonly number[];
+}
+
+/** What about the sheets themselves stops a size, whatever the hole. */
+function stoppedBySheets(dash: Dash, head: Head, sheetsIn: number[]): HeadroomLimit | null {
+  if (head === 'countersunk') {
+    const flush = flushMethod({ sheetsIn, dash });
+    if (flush.ok && flush.result.method === 'none') return 'flush';
+  }
+  const length = rivetLength({
+    sheetsIn,
+    dash,
+    head,
+    alloy: 'AD',
+    increments: 'half',
+    lean: 'nearest',
+    dimpled: false
+  });
+  return length.ok ? null : 'length';
+}
+
+function stoppedByRoom(
+  dash: Dash,
+  room: HoleRoom,
+  head: Head,
+  limits: Multipliers
+): HeadroomLimit | null {
+  const D = rivetSize(dash).diameterIn;
+  if (below(room.edgeIn, limits.edgeMinD[head] * D)) return 'edge';
+  if (below(room.pitchIn, limits.pitchMinD * D)) return 'pitch';
+  return below(room.betweenRowsIn, limits.transverseMinD * D) ? 'between-rows' : null;
+}
+
+/**
+ * Rework headroom: for every hole the largest rivet that could legally replace the present one, given
+ * edge distances, neighbours and, for flush heads, the sheets. Its neighbours keep their own size.
+ *
+ * @param holes with their room where they lie on the metal: at the ruler's marks, when they are marked
+ * @param limits the rule profile's multiples of D
+ * @returns one entry a hole, in the order given
+ * @source handbook 4.2 and 4.7
+ */
+export function headroom(
+  holes: readonly HoleToGrow[],
+  head: Head,
+  limits: Multipliers = DEFAULT_MULTIPLIERS
+): HoleHeadroom[] {
+  const bySheets = new Map<string, HeadroomLimit | null>();
+  const sheetsStop = (dash: Dash, sheetsIn: readonly number[]): HeadroomLimit | null => {
+    const key = `${dash}:${sheetsIn.join()}`;
+    let known = bySheets.get(key);
+    if (known === undefined) {
+      known = stoppedBySheets(dash, head, [...sheetsIn]);
+      bySheets.set(key, known);
+    }
+    return known;
+  };
+  return holes.map(({ room, dash, sheetsIn }) => {
+    let largestDash = dash;
+    for (const larger of DASHES) {
+      if (larger <= dash) continue;
+      const limitedBy = stoppedByRoom(larger, room, head, limits) ?? sheetsStop(larger, sheetsIn);
+      if (limitedBy) return { hole: room.hole, largestDash, limitedBy };
+      largestDash = larger;
+    }
+    return { hole: room.hole, largestDash, limitedBy: 'no-larger-size' as const };
+  });
+}

@@ -1,0 +1,198 @@
+import { rivetSize } from '../catalog/rivets.ts';
+import type { Multipliers } from '../rules/multipliers.ts';
+import type { Head } from '../schema/fields.ts';
+import { above, below } from '../units/tolerance.ts';
+import type { HoleRoom } from '../layout/hole-room.ts';
+import type { LaidLine, PlannedHole } from './holes.ts';
+import { depthInKeepOut, type ClearOf } from '../layout/keep-outs.ts';
+import type { CheckRule, HoleCheck } from '../kinds/kind-layout.ts';
+
+/** More failing holes than this are not listed one by one. */
+const MOST_NAMED = 200;
+
+/** One limit over all holes: the value nearest to its limit or furthest beyond it, and every hole that breaks it. */
+class Limit {
+  #spareIn = Infinity;
+  #limitIn = 0;
+  #valueIn = 0;
+  #failing: { hole: number; spareIn: number }[] = [];
+  readonly rule: CheckRule;
+  readonly #kind: 'least' | 'most';
+  constructor(rule: CheckRule, kind: 'least' | 'most') {
+    this.rule = rule;
+    this.#kind = kind;
+  }
+
+  hold(hole: number, limitIn: number, valueIn: number): void {
+    const least = this.#kind === 'least';
+    const spareIn = least ? valueIn - limitIn : limitIn - valueIn;
+    if (spareIn < this.#spareIn) {
+      this.#spareIn = spareIn;
+      this.#limitIn = limitIn;
+      this.#valueIn = valueIn;
+    }
+    if (least ? below(valueIn, limitIn) : above(valueIn, limitIn))
+      this.#failing.push({ hole, spareIn });
+  }
+
+  /** Empty when nothing was held against it. */
+  get check(): HoleCheck[] {
+    if (this.#spareIn === Infinity) return [];
+    const failing = this.#failing.sort((a, b) => a.spareIn - b.spareIn);
+    const holes = [...new Set(failing.map(({ hole }) => hole))].slice(0, MOST_NAMED);
+    const [limitIn, valueIn] = [this.#limitIn, this.#valueIn];
+    return [{ rule: this.rule, limitIn, valueIn, ok: failing.length === 0, holes }];
+  }
+}
+
+interface Laid {
+  holes: readonly PlannedHole[];
+  lines: readonly LaidLine[];
+  clear: readonly ClearOf[];
+  head: Head;
+  limits: Multipliers;
+}
+
+const D = (hole: PlannedHole): number => rivetSize(hole.dash).diameterIn;
+
+const exactGapIn = (a: PlannedHole, b: PlannedHole): number =>
+  Math.hypot(a.xIn - b.xIn, a.yIn - b.yIn);
+const markedGapIn = (a: PlannedHole, b: PlannedHole): number =>
+  Math.hypot(a.markXIn - b.markXIn, a.markYIn - b.markYIn);
+
+/** Neighbours along every line, a ring's last with its first. */
+function forNeighbours(
+  lines: readonly LaidLine[],
+  byNumber: ReadonlyMap<number, PlannedHole>,
+  rivetsOnly: boolean,
+  each: (a: PlannedHole, b: PlannedHole) => void
+): void {
+  for (const line of lines) {
+    let first: PlannedHole | undefined;
+    let before: PlannedHole | undefined;
+    let count = 0;
+    for (const number of line.holes) {
+      const hole = byNumber.get(number);
+      if (!hole || (rivetsOnly && hole.state !== 'rivet')) continue;
+      if (before) each(before, hole);
+      first ??= hole;
+      before = hole;
+      count += 1;
+    }
+    if (line.path.path === 'circle' && count > 2 && first && before) each(before, first);
+  }
+}
+
+/** Between rivets of two sizes the larger asks for the least pitch and the smaller for the largest. */
+function pitchChecks(
+  { lines, limits }: Laid,
+  byNumber: ReadonlyMap<number, PlannedHole>,
+  gapIn: typeof exactGapIn,
+  rules: [least: CheckRule, most: CheckRule]
+): HoleCheck[] {
+  const [least, most] = [new Limit(rules[0], 'least'), new Limit(rules[1], 'most')];
+  forNeighbours(lines, byNumber, false, (a, b) => {
+    const between = gapIn(a, b);
+    const [d1, d2] = [D(a), D(b)];
+    least.hold(b.number, limits.pitchMinD * Math.max(d1, d2), between);
+    most.hold(b.number, limits.pitchMaxD * Math.min(d1, d2), between);
+  });
+  return [...least.check, ...most.check];
+}
+
+/** How far the rivets stand apart over an open hole. */
+function openGapCheck(
+  { holes, lines, limits }: Laid,
+  byNumber: ReadonlyMap<number, PlannedHole>
+): HoleCheck[] {
+  if (holes.every((hole) => hole.state === 'rivet')) return [];
+  const most = new Limit('open-gap', 'most');
+  forNeighbours(lines, byNumber, true, (a, b) =>
+    most.hold(b.number, limits.pitchMaxD * Math.min(D(a), D(b)), markedGapIn(a, b))
+  );
+  return most.check.filter(({ ok }) => !ok);
+}
+
+/** How far the outermost rivet of a line is from the end of the metal. */
+function endCheck(
+  { lines, limits }: Laid,
+  byNumber: ReadonlyMap<number, PlannedHole>,
+  atEdge: ReadonlySet<string>
+): HoleCheck[] {
+  const most = new Limit('edge-max', 'most');
+  for (const { path, key, holes } of lines) {
+    if (path.path === 'circle' || !atEdge.has(key)) continue;
+    const driven = (number: number) => byNumber.get(number)?.state === 'rivet';
+    const first = byNumber.get(holes.find(driven) ?? -1);
+    const last = byNumber.get(holes.findLast(driven) ?? -1);
+    if (!first || !last) continue;
+    most.hold(first.number, limits.edgeMaxD * D(first), first.alongIn);
+    most.hold(last.number, limits.edgeMaxD * D(last), path.lengthIn - last.alongIn);
+  }
+  return most.check.filter(({ ok }) => !ok);
+}
+
+function edgeCheck(
+  { holes, head, limits }: Laid,
+  rooms: readonly HoleRoom[],
+  rule: CheckRule
+): HoleCheck[] {
+  const least = new Limit(rule, 'least');
+  holes.forEach((hole, index) => {
+    const edgeIn = rooms[index]?.edgeIn ?? -Infinity;
+    if (edgeIn !== -Infinity) least.hold(hole.number, limits.edgeMinD[head] * D(hole), edgeIn);
+  });
+  return least.check;
+}
+
+function placeChecks({ holes, clear, limits }: Laid, rooms: readonly HoleRoom[]): HoleCheck[] {
+  const centres = new Limit('centre-min', 'least');
+  const keepOut = new Limit('keep-out', 'most');
+  holes.forEach((hole, index) => {
+    const apartIn = rooms[index]?.betweenRowsIn ?? Infinity;
+    if (apartIn !== Infinity) centres.hold(hole.number, limits.transverseMinD * D(hole), apartIn);
+    for (const one of clear)
+      keepOut.hold(hole.number, 0, depthInKeepOut(one, hole.markXIn, hole.markYIn));
+  });
+  return [...centres.check, ...keepOut.check];
+}
+
+/** Holes that lie on no sheet. */
+function offMetal({ holes }: Laid, rooms: readonly HoleRoom[]): HoleCheck[] {
+  const off = new Limit('no-metal', 'least');
+  holes.forEach((hole, index) => {
+    if (rooms[index]?.edgeIn === -Infinity) off.hold(hole.number, 0, -1);
+  });
+  return off.check;
+}
+
+/**
+ * Every limit of the layout held against every hole where it is computed and where it is marked.
+ *
+ * @param rooms exact and as marked, in the order of the holes
+ * @param whole limits of the joint as a whole, from its kind
+ * @param atEdge keys of the lines whose end rivets may not be far from the sheet's end
+ * @returns one entry a limit in the order of the work, each with the holes that break it
+ */
+export function holeChecks(
+  laid: Laid,
+  rooms: { exact: readonly HoleRoom[]; marked: readonly HoleRoom[] },
+  whole: readonly HoleCheck[],
+  atEdge: ReadonlySet<string>
+): HoleCheck[] {
+  const byNumber = new Map(laid.holes.map((hole) => [hole.number, hole]));
+  const wholeOf = (rule: CheckRule) => whole.filter((check) => check.rule === rule);
+  const ends = endCheck(laid, byNumber, atEdge);
+  return [
+    ...edgeCheck(laid, rooms.exact, 'edge-min'),
+    ...(ends.length > 0 ? ends : wholeOf('edge-max')),
+    ...pitchChecks(laid, byNumber, exactGapIn, ['pitch-min', 'pitch-max']),
+    ...edgeCheck(laid, rooms.marked, 'snapped-edge-min'),
+    ...pitchChecks(laid, byNumber, markedGapIn, ['snapped-pitch-min', 'snapped-pitch-max']),
+    ...wholeOf('transverse-min'),
+    ...placeChecks(laid, rooms.marked),
+    ...openGapCheck(laid, byNumber),
+    ...wholeOf('bend-clear'),
+    ...offMetal(laid, rooms.exact)
+  ];
+}

@@ -1,0 +1,345 @@
+import type { WorkLine } from '../answer.ts';
+import { rivetSize } from '../catalog/rivets.ts';
+import type { Joint } from '../kinds/joint.ts';
+import { gripOf, heldAt, varies } from '../stack/layers.ts';
+import { snapToRuler } from '../units/ruler.ts';
+import { byId, datumHole } from '../joint/item-id.ts';
+import { same } from '../units/tolerance.ts';
+import { fillLine, type OnProgress } from '../layout/fill-line.ts';
+import { pointOff, type LaidLine, type PlannedHole } from './holes.ts';
+import { closedStretch, widen, type ClearOf } from '../layout/keep-outs.ts';
+import type { KindLayout, LayContext } from '../kinds/kind-layout.ts';
+import { alongOf, type LineWish } from '../layout/lines.ts';
+import { inside } from '../layout/row-places.ts';
+import { boundsOf } from '../layout/shapes.ts';
+
+/** A change made by hand that no longer fits the joint: it is never moved to another hole by itself. */
+export interface Adrift {
+  what: 'edit' | 'fixed' | 'datum';
+  /** its id in the definition; the datum has none */
+  id: string | null;
+  text: string;
+}
+
+/** Holes and lines after fixed holes, keep-outs, the datum and changes by hand. */
+export interface LaidHoles {
+  lines: LaidLine[];
+  holes: PlannedHole[];
+  /** laid and taken out again by hand: shown so that they can be put back */
+  removed: { number: number; line: string; index: number; of: number; xIn: number; yIn: number }[];
+  clear: ClearOf[];
+  adrift: Adrift[];
+  /** lines that could not be filled past what is in their way; they stand as evenly laid */
+  stuck: { line: string; text: string }[];
+}
+
+type Wish = KindLayout['lines'][number];
+
+/** A place along a line that will be a hole. */
+interface Place {
+  alongIn: number;
+  offIn: number;
+  fixed: string | null;
+}
+
+/** How far obstacles are widened: half the larger head and what the tools need. */
+export const obstacleMarginIn = (
+  joint: Joint,
+  context: Pick<LayContext, 'dash' | 'head'>
+): number => rivetSize(context.dash).head[context.head].diameterIn / 2 + joint.toolClearanceIn;
+
+function placesOn(
+  wish: Wish,
+  joint: Joint,
+  context: LayContext,
+  clear: readonly ClearOf[],
+  onProgress: OnProgress
+): { places: Place[]; work: WorkLine[] | null; stuck: string | null } {
+  const { path } = wish;
+  const fixed = joint.fixed.flatMap((hole) =>
+    hole.line === wish.key ? [{ alongIn: hole.atIn, offIn: hole.offIn, fixed: hole.id }] : []
+  );
+  const even = wish.alongIn.map((alongIn): Place => ({ alongIn, offIn: 0, fixed: null }));
+  if (path.path === 'circle') {
+    // On a ring an existing hole takes the place of the nearest one.
+    for (const hole of fixed) {
+      const nearest = even.reduce((best, place) =>
+        Math.abs(place.alongIn - hole.alongIn) < Math.abs(best.alongIn - hole.alongIn)
+          ? place
+          : best
+      );
+      Object.assign(nearest, hole);
+    }
+    return { places: even, work: null, stuck: null };
+  }
+  const closed = [
+    ...clear.map((one) => closedStretch(path, one)).filter((stretch) => stretch !== null),
+    ...(wish.closedIn ?? [])
+  ];
+  // Holes laid evenly that are clear already stay as they are.
+  const touches = closed.some((stretch) =>
+    wish.alongIn.some((alongIn) => inside(alongIn, stretch))
+  );
+  if (fixed.length === 0 && wish.givenIn.length === 0 && !touches)
+    return { places: even, work: null, stuck: null };
+  const { limits } = context;
+  const D = rivetSize(wish.dash).diameterIn;
+  const filled = fillLine(
+    {
+      alongIn: wish.alongIn,
+      givenIn: wish.givenIn,
+      fixedIn: fixed.map(({ alongIn }) => alongIn),
+      closed,
+      minPitchIn: limits.pitchMinD * D,
+      maxPitchIn: limits.pitchMaxD * D,
+      endRoomIn: wish.endsMayMove ? Math.max(0, limits.edgeMaxD * D - (wish.alongIn[0] ?? 0)) : 0,
+      scale: joint.scale
+    },
+    onProgress
+  );
+  if (!filled.ok) {
+    const laid = [
+      ...even.filter(({ alongIn }) => !fixed.some((hole) => same(hole.alongIn, alongIn))),
+      ...fixed
+    ];
+    return {
+      places: laid.sort((a, b) => a.alongIn - b.alongIn),
+      work: null,
+      stuck: filled.error.message
+    };
+  }
+  const places = filled.result.marksIn.map(
+    (alongIn): Place =>
+      fixed.find((hole) => same(hole.alongIn, alongIn)) ?? { alongIn, offIn: 0, fixed: null }
+  );
+  return { places, work: filled.work, stuck: null };
+}
+
+/** Where running marks of a line begin. */
+function datumAlong(wish: LineWish, joint: Joint, kind: KindLayout): number | null {
+  const { path } = wish;
+  if (path.path === 'circle' || joint.datum === 'start') return 0;
+  if (joint.datum === 'end') return path.lengthIn;
+  if (joint.datum === 'cut-out') {
+    if (!kind.cutOut) return null;
+    const { xIn, yIn } = boundsOf(kind.cutOut);
+    return alongOf(path, xIn, yIn);
+  }
+  const hole = byId(joint.fixed, datumHole(joint.datum) ?? '');
+  const on = hole && kind.lines.find((line) => line.key === hole.line);
+  if (!hole || !on) return null;
+  const at = pointOff(on.path, hole.atIn, hole.offIn);
+  return alongOf(path, at.xIn, at.yIn);
+}
+
+/** Places to a ten-thousandth of an inch as one number; the shift keeps whole fractions off the rounding's edge. */
+const sameSpot = (xIn: number, yIn: number): number =>
+  Math.round(xIn * 1e4 + 0.137) * 4e7 + Math.round(yIn * 1e4 + 0.137);
+
+/**
+ * A hole at its place, with its mark. Written out field by field: thousands are made at every keystroke, and
+ * spreading objects into one another costs twenty times as much.
+ */
+function holeAt(
+  wish: LineWish,
+  joint: Joint,
+  datumIn: number,
+  place: Place,
+  edit: Joint['edits'][number] | undefined,
+  count: { number: number; row: number; index: number; of: number }
+): PlannedHole {
+  const { path } = wish;
+  const nudgedIn = edit?.nudgeIn ?? 0;
+  const alongIn = place.alongIn + nudgedIn;
+  const { xIn, yIn } = pointOff(path, alongIn, place.offIn);
+  const ring = path.path === 'circle';
+  const scale = place.fixed === null ? joint.scale : 'exact';
+  const markIn = snapToRuler(ring ? xIn - path.xIn : alongIn - datumIn, scale);
+  const crossMarkIn = ring ? snapToRuler(yIn - path.yIn, scale) : null;
+  const marked = ring
+    ? { xIn: path.xIn + markIn, yIn: path.yIn + (crossMarkIn ?? 0) }
+    : pointOff(path, datumIn + markIn, place.offIn);
+  const heldOpen = edit?.state === 'held-open';
+  return {
+    number: count.number,
+    row: count.row,
+    index: count.index,
+    of: count.of,
+    xIn,
+    yIn,
+    alongIn,
+    markIn,
+    crossMarkIn,
+    residualIn: ring
+      ? Math.hypot(marked.xIn - xIn, marked.yIn - yIn)
+      : markIn - (alongIn - datumIn),
+    markXIn: marked.xIn,
+    markYIn: marked.yIn,
+    dash: wish.dash,
+    stack: wish.stack,
+    gripIn: 0,
+    state: heldOpen ? 'held-open' : 'rivet',
+    reason: heldOpen ? edit.reason : '',
+    fixed: place.fixed,
+    nudgedIn
+  };
+}
+
+/** The pitch of a line laid evenly, or null. */
+function evenPitch(wish: LineWish, relaid: boolean): number | null {
+  const [first, second] = wish.alongIn;
+  return relaid || first === undefined || second === undefined ? null : second - first;
+}
+
+/**
+ * Puts the holes of a joint on its lines: past fixed holes and keep-outs, with what was changed by hand, each
+ * with its running mark from the one datum.
+ *
+ * @param onProgress told how much of solving the lines is done, 0 to 1
+ */
+export function layHoles(
+  joint: Joint,
+  kind: KindLayout,
+  context: LayContext,
+  onProgress: OnProgress = () => undefined
+): LaidHoles {
+  const marginIn = obstacleMarginIn(joint, context);
+  const clear = joint.keepOuts.map((keepOut) => widen(keepOut, marginIn));
+  const adrift: Adrift[] = [];
+  const stuck: LaidHoles['stuck'] = [];
+  const lines: LaidLine[] = [];
+  const holes: PlannedHole[] = [];
+  const removed: LaidHoles['removed'] = [];
+  const known = new Map<number, PlannedHole | number>();
+  const editsOf = new Map<string, Joint['edits'][number][]>();
+  for (const edit of joint.edits) {
+    const of = editsOf.get(edit.line) ?? [];
+    of.push(edit);
+    editsOf.set(edit.line, of);
+  }
+  let number = 0;
+
+  for (const [at, wish] of kind.lines.entries()) {
+    const {
+      places,
+      work,
+      stuck: why
+    } = placesOn(wish, joint, context, clear, (done) =>
+      onProgress((at + done) / kind.lines.length)
+    );
+    if (why !== null) stuck.push({ line: wish.name, text: why });
+    const datumIn = datumAlong(wish, joint, kind) ?? 0;
+    const line: LaidLine = {
+      key: wish.key,
+      name: wish.name,
+      path: wish.path,
+      datumIn,
+      holes: [],
+      laidCount: places.length,
+      dash: wish.dash,
+      work,
+      pitchIn: evenPitch(wish, work !== null || why !== null),
+      steppedOffErrorIn: null
+    };
+    if (line.pitchIn !== null && wish.path.path === 'straight') {
+      const spaces = wish.alongIn.length - 1;
+      line.steppedOffErrorIn =
+        spaces * snapToRuler(line.pitchIn, joint.scale) - spaces * line.pitchIn;
+    }
+    const edits = editsOf.get(wish.key) ?? [];
+    for (const [index, place] of places.entries()) {
+      const spot = pointOff(wish.path, place.alongIn, place.offIn);
+      const key = sameSpot(spot.xIn, spot.yIn);
+      const there = known.get(key);
+      if (there !== undefined) {
+        // A corner or a zone's end: one hole in two lines, of the larger size.
+        if (typeof there !== 'number') {
+          line.holes.push(there.number);
+          if (wish.dash > there.dash) there.dash = wish.dash;
+        }
+        continue;
+      }
+      number += 1;
+      const edit = edits.find((one) => one.index === index && one.of === places.length);
+      if (edit?.state === 'removed') {
+        removed.push({ number, line: wish.key, index, of: places.length, ...spot });
+        known.set(key, number);
+        continue;
+      }
+      const hole = holeAt(wish, joint, datumIn, place, edit, {
+        number,
+        row: at + 1,
+        index,
+        of: places.length
+      });
+      known.set(key, hole);
+      holes.push(hole);
+      line.holes.push(number);
+    }
+    for (const edit of edits)
+      if (edit.of !== places.length || edit.index >= places.length)
+        adrift.push({
+          what: 'edit',
+          id: edit.id,
+          text: `hole ${edit.index + 1} of ${edit.of} on ${wish.name} was ${editWords(edit)}; it now has ${places.length} holes`
+        });
+    lines.push(line);
+  }
+  joint.fixed.forEach((hole, index) => {
+    if (!kind.lines.some((line) => line.key === hole.line))
+      adrift.push({
+        what: 'fixed',
+        id: hole.id,
+        text: `the fixed hole ${hole.name || index + 1} is on a line that is no longer there`
+      });
+  });
+  joint.edits.forEach((edit) => {
+    if (!kind.lines.some((line) => line.key === edit.line))
+      adrift.push({
+        what: 'edit',
+        id: edit.id,
+        text: `a hole was ${editWords(edit)} on a line that is no longer there`
+      });
+  });
+  const [anyLine] = kind.lines;
+  if (anyLine && anyLine.path.path === 'straight' && datumAlong(anyLine, joint, kind) === null)
+    adrift.push({
+      what: 'datum',
+      id: null,
+      text: 'the datum chosen is not there: marks run from the beginning'
+    });
+  const byNumber = new Map(holes.map((hole) => [hole.number, hole]));
+  for (const line of lines) inOrder(line, byNumber);
+  return { lines, holes: withGrips(holes, kind), removed, clear, adrift, stuck };
+}
+
+/** A hole moved past its neighbour takes its new place in the order along the line. */
+function inOrder({ path, holes }: LaidLine, byNumber: Map<number, PlannedHole>): void {
+  if (path.path !== 'straight') return;
+  const along = (number: number): number => {
+    const hole = byNumber.get(number);
+    return hole ? alongOf(path, hole.xIn, hole.yIn) : 0;
+  };
+  const risen = holes.every(
+    (number, index) => index === 0 || along(number) >= along(holes[index - 1] ?? number)
+  );
+  if (!risen) holes.sort((a, b) => along(a) - along(b));
+}
+
+function editWords({ state, reason }: Joint['edits'][number]): string {
+  if (state === 'held-open') return `held open (${reason})`;
+  return state === 'removed' ? 'taken out' : 'moved';
+}
+
+/** The total held at each hole. */
+function withGrips(holes: PlannedHole[], kind: KindLayout): PlannedHole[] {
+  const stackings = kind.stackings.map(({ layers }) => ({
+    layers,
+    evenIn: varies(layers, kind.widthIn) ? null : gripOf(heldAt(layers, 0))
+  }));
+  for (const hole of holes) {
+    const through = stackings[hole.stack];
+    if (through) hole.gripIn = through.evenIn ?? gripOf(heldAt(through.layers, hole.xIn));
+  }
+  return holes;
+}

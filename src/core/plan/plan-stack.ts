@@ -1,0 +1,112 @@
+import { num, workLine } from '../answer.ts';
+import { drillIn } from '../catalog/drills.ts';
+import { rivetSize } from '../catalog/rivets.ts';
+import type { PlannedStack } from './plan-shape.ts';
+import type { RuleProfile } from '../rules/profile.ts';
+import type { Alloy, Dash, Head } from '../schema/fields.ts';
+import { flushMethod, type FlushMethod } from '../stack/flush-method.ts';
+import { gripOf, type HeldSheet } from '../stack/layers.ts';
+import { predictHead } from '../stack/predict-head.ts';
+import { rivetLength } from '../stack/rivet-length.ts';
+
+/** One stack of sheets and one rivet size. */
+export interface StackToPlan {
+  name: string;
+  sheets: HeldSheet[];
+  dash: Dash;
+  rivets: number;
+  /** over the holes of this stack; null for the sheets' own sum */
+  gripsIn: { min: number; max: number } | null;
+}
+
+/** The far sheet is raised at the hole too: protrusion may be reckoned from there. */
+const isDimpledThrough = (method: FlushMethod): boolean =>
+  method === 'dimple-together' || method === 'dimple-each';
+
+/** How much further out the head sits than the flat stack says, by a school; in. */
+const raisedIn = (
+  flush: PlannedStack['flush'],
+  dash: Dash,
+  school: RuleProfile['dimpled']
+): number =>
+  school === 'at-dimple' && flush?.ok && isDimpledThrough(flush.result.method)
+    ? rivetSize(dash).head.countersunk.heightIn
+    : 0;
+
+/**
+ * The rivet that a stack takes: how a flush head is let in, and the length.
+ *
+ * @source handbook 4.3; coats that stay on the sheets count towards the grip, never towards a sheet's thickness
+ */
+export function rivetFor(
+  sheets: readonly HeldSheet[],
+  dash: Dash,
+  { head, alloy }: { head: Head; alloy: Alloy },
+  { increments, lean, multipliers }: Pick<RuleProfile, 'increments' | 'lean' | 'multipliers'>
+): Pick<PlannedStack, 'flush' | 'length'> {
+  const metalIn = sheets.map((sheet) => sheet.thicknessIn);
+  const heldIn = sheets.flatMap(({ thicknessIn, coatIn }) =>
+    coatIn > 0 ? [thicknessIn, coatIn] : [thicknessIn]
+  );
+  const flush = head === 'countersunk' ? flushMethod({ sheetsIn: metalIn, dash }) : null;
+  const dimpled = flush?.ok === true && isDimpledThrough(flush.result.method);
+  const length = rivetLength(
+    { sheetsIn: heldIn, dash, head, alloy, increments, lean, dimpled },
+    multipliers
+  );
+  return { flush, length };
+}
+
+/**
+ * Grip, length, flush method, hole and the head to expect for one stack.
+ *
+ * @returns every part as an answer with its arithmetic; a part that depends on a refused one carries the refusal
+ * @source handbook 4.3
+ */
+export function planStack(
+  { name, sheets, dash, rivets, gripsIn }: StackToPlan,
+  { head, alloy }: { head: Head; alloy: Alloy },
+  profile: RuleProfile
+): PlannedStack {
+  const { flush, length } = rivetFor(sheets, dash, { head, alloy }, profile);
+  const drill = rivetSize(dash).drill[profile.drill];
+  const diameterIn = drillIn(drill);
+  const hole = {
+    drill,
+    diameterIn,
+    work: [
+      workLine('final drill', `dash ${dash}, ${profile.drill} school: ${drill}`, diameterIn, 'in'),
+      workLine(
+        'clearance',
+        `${num(diameterIn)} − ${num(rivetSize(dash).diameterIn)}`,
+        diameterIn - rivetSize(dash).diameterIn,
+        'in'
+      )
+    ]
+  };
+  const raised = raisedIn(flush, dash, profile.dimpled);
+  const predicted = length.ok
+    ? predictHead({
+        dash,
+        head,
+        gripIn: length.result.gripIn + raised,
+        lengthIn: length.result.lengthIn,
+        holeIn: diameterIn,
+        limits: profile.headLimits
+      })
+    : length;
+  const sumIn = gripOf(sheets);
+  return {
+    name,
+    dash,
+    sheets,
+    rivets,
+    gripMinIn: gripsIn?.min ?? sumIn,
+    gripMaxIn: gripsIn?.max ?? sumIn,
+    flush,
+    length,
+    hole,
+    head: predicted,
+    raisedIn: raised
+  };
+}

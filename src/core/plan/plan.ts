@@ -1,0 +1,206 @@
+import { answer, num, workLine, type Answer } from '../answer.ts';
+import { perInchLimits } from '../carry/rivets-required.ts';
+import { rivetDiameter } from '../carry/rivet-diameter.ts';
+import { neededFor, needsOf, reckonedSheets } from './needs.ts';
+import { DASHES, rivetSize } from '../catalog/rivets.ts';
+import { kindOf, type Joint } from '../kinds/joint.ts';
+import type { OnProgress } from '../layout/fill-line.ts';
+import { headroom, type HoleHeadroom } from './headroom.ts';
+import { holeChecks } from './hole-checks.ts';
+import { holeRooms, type HoleRoom } from '../layout/hole-room.ts';
+import type { KindLayout, LayContext } from '../kinds/kind-layout.ts';
+import type { PlannedHole } from './holes.ts';
+import { layHoles, type LaidHoles } from './lay-out.ts';
+import { jointMass, type JointMass } from './mass.ts';
+import { withSquareInserts } from '../layout/shapes.ts';
+import type { JointLayout, Plan, PlannedStack } from './plan-shape.ts';
+import { planWarnings } from './plan-warnings.ts';
+import type { RuleProfile } from '../rules/profile.ts';
+import { bareStack, groupStacks } from './group-stacks.ts';
+import { heldAt, varies } from '../stack/layers.ts';
+import { lengthRuns, type LengthChange, type LengthRun } from './length-runs.ts';
+import { planStack } from './plan-stack.ts';
+import { plannedTries } from './planned-tries.ts';
+import { next32ndAbove } from '../units/ruler.ts';
+
+const OTHER_SCHOOL = { thickest: 'thinnest', thinnest: 'thickest' } as const;
+
+function planCarry(joint: Joint, profile: RuleProfile) {
+  const sheetsIn = kindOf(joint).metal(joint).sizing;
+  const byRule = rivetDiameter({ sheetsIn, school: profile.diameter });
+  const byOtherSchool = rivetDiameter({ sheetsIn, school: OTHER_SCHOOL[profile.diameter] });
+  const ruleDash = byRule.ok ? byRule.result.dash : 4;
+  const dash = joint.dash === 'rule' ? ruleDash : joint.dash;
+  const { reckonedIn, otherIn } = reckonedSheets(joint);
+  const needs = needsOf(joint, reckonedIn, dash);
+  const [first] = needs;
+  return {
+    diameter: { byRule, byOtherSchool },
+    dash,
+    diameterIn: rivetSize(dash).diameterIn,
+    dashChosen: joint.dash !== 'rule',
+    reckonedSheetIn: reckonedIn,
+    needs,
+    required: first?.required ?? null,
+    requiredOnOther:
+      otherIn === null || !first ? null : neededFor(joint, first.widthIn, otherIn, first.dash),
+    sizes: DASHES.map((size) => {
+      const { bearing, shear } = perInchLimits(joint.family, reckonedIn, size);
+      return {
+        dash: size,
+        bearingPerInch: bearing,
+        shearPerInch: shear,
+        required: first ? neededFor(joint, first.widthIn, reckonedIn, size) : null
+      };
+    })
+  };
+}
+
+function contextOf(
+  joint: Joint,
+  profile: RuleProfile,
+  { dash, diameterIn, needs }: Pick<Plan, 'dash' | 'diameterIn' | 'needs'>
+): LayContext {
+  const { head } = joint;
+  const { multipliers: limits } = profile;
+  const leastIn = limits.edgeMinD[head] * diameterIn;
+  const edgeIn = joint.edgeIn ?? next32ndAbove(leastIn);
+  const prefer = joint.prefer === 'profile' ? profile.pitch : joint.prefer;
+  return {
+    dash,
+    diameterIn,
+    head,
+    edgeIn,
+    edgeWork: workLine(
+      'edge distance',
+      joint.edgeIn === null
+        ? `next whole 1/32 over ${limits.edgeMinD[head]} D = ${num(leastIn)}`
+        : `as given; the least is ${limits.edgeMinD[head]} D = ${num(leastIn)}`,
+      edgeIn,
+      'in'
+    ),
+    nearPitchIn: prefer === 'near' ? (joint.nearPitchIn ?? profile.housePitchIn) : null,
+    needs,
+    limits
+  };
+}
+
+/** Rooms of the holes: for the limits as computed and as marked, and for growth with real corners. */
+function roomsOf(kind: KindLayout, laid: LaidHoles) {
+  const lines = laid.lines.map(({ holes, path }) => ({ holes, closed: path.path === 'circle' }));
+  const square = withSquareInserts(kind.parts);
+  const marked = laid.holes.map(({ number, markXIn, markYIn }) => ({
+    number,
+    xIn: markXIn,
+    yIn: markYIn
+  }));
+  const hasInsert = kind.parts.some((part) => part.layer === 'filler');
+  const atMarks = holeRooms(marked, lines, square);
+  return {
+    exact: holeRooms(laid.holes, lines, square, false),
+    marked: atMarks,
+    growing: hasInsert ? holeRooms(marked, lines, kind.parts) : atMarks
+  };
+}
+
+/** Thicknesses of the sheets at a hole, in; before holes are told their group. */
+function metalAt(kind: KindLayout): (hole: PlannedHole) => number[] {
+  const stackings = kind.stackings.map(({ layers }) => ({
+    layers,
+    even: varies(layers, kind.widthIn) ? null : heldAt(layers, 0).map((sheet) => sheet.thicknessIn)
+  }));
+  return ({ stack, xIn, gripIn }) => {
+    const through = stackings[stack];
+    if (!through) return [gripIn];
+    return through.even ?? heldAt(through.layers, xIn).map((sheet) => sheet.thicknessIn);
+  };
+}
+
+/** What follows from a layout that is possible. */
+interface Laid {
+  layout: JointLayout;
+  headroom: HoleHeadroom[];
+  stacks: PlannedStack[];
+  mass: JointMass;
+  runs: LengthRun[];
+  changes: LengthChange[];
+}
+
+function layOut(
+  joint: Joint,
+  kind: KindLayout,
+  context: LayContext,
+  profile: RuleProfile,
+  onProgress?: OnProgress
+): Laid {
+  const laid = layHoles(joint, kind, context, onProgress);
+  const rooms = roomsOf(kind, laid);
+  const { head } = joint;
+  const { limits } = context;
+  const atEdge = new Set(kind.lines.filter((line) => line.endsAtEdge).map((line) => line.key));
+  const checks = holeChecks(
+    { holes: laid.holes, lines: laid.lines, clear: laid.clear, head, limits },
+    rooms,
+    kind.checks,
+    atEdge
+  );
+  const thicknessesAt = metalAt(kind);
+  const room = headroom(
+    laid.holes.map((hole, index) => ({
+      room: rooms.growing[index] as HoleRoom,
+      dash: hole.dash,
+      sheetsIn: thicknessesAt(hole)
+    })),
+    head,
+    limits
+  );
+  const stacks = groupStacks(laid.holes, kind, joint, profile, context.dash).map((stack) =>
+    planStack(stack, joint, profile)
+  );
+  const rivets = laid.holes.filter((hole) => hole.state === 'rivet').length;
+  return {
+    layout: { ...kind, ...laid, checks, rivets, drilled: laid.holes.length },
+    headroom: room,
+    stacks,
+    ...lengthRuns(laid.lines, laid.holes, stacks),
+    mass: jointMass(
+      stacks.flatMap(({ dash, rivets: count, length }) =>
+        length.ok ? [{ dash, count, lengthIn: length.result.lengthIn }] : []
+      ),
+      head,
+      kind.addedIn3
+    )
+  };
+}
+
+/**
+ * The whole plan of one joint: the rivet, how many, where each hole goes, grip, length and the head to
+ * expect. Pages show it; they never compute.
+ *
+ * @param joint a read joint definition, inches
+ * @param profile the shop's schools
+ * @param onProgress told how much of solving rows past obstacles is done, 0 to 1
+ * @returns every part as an answer with its arithmetic; a part that depends on a refused one carries the refusal
+ * @throws never
+ * @source handbook 4.1 to 4.3
+ */
+export function plan(joint: Joint, profile: RuleProfile, onProgress?: OnProgress): Plan {
+  const carry = planCarry(joint, profile);
+  const context = contextOf(joint, profile, carry);
+  const kind = kindOf(joint).lay(joint, context);
+  const laid = kind.ok ? layOut(joint, kind.result, context, profile, onProgress) : null;
+  const layout: Answer<JointLayout> =
+    kind.ok && laid ? answer(laid.layout, kind.work) : (kind as Exclude<typeof kind, { ok: true }>);
+  const derived: Omit<Plan, 'warnings'> = {
+    ...carry,
+    layout,
+    holes: laid?.layout.holes ?? [],
+    headroom: laid?.headroom ?? [],
+    stacks: laid?.stacks ?? [planStack(bareStack(joint, carry.dash), joint, profile)],
+    mass: laid?.mass ?? null,
+    lengthRuns: laid?.runs ?? [],
+    lengthChanges: laid?.changes ?? [],
+    tries: laid ? plannedTries(joint.tries, laid.layout.holes, laid.stacks, profile) : []
+  };
+  return { ...derived, warnings: planWarnings(joint, profile, derived) };
+}

@@ -1,0 +1,39 @@
+import { invalidInput } from '../answer.ts';
+import type { Joint } from '../kinds/joint.ts';
+import type { PlannedHole } from './holes.ts';
+import type { PlannedStack, PlannedTry } from './plan-shape.ts';
+import type { RuleProfile } from '../rules/profile.ts';
+import { parseLength } from '../units/parse-length.ts';
+import { measuredProtrusion } from '../stack/measured-protrusion.ts';
+import { partNumber } from '../stack/part-number.ts';
+
+/** What each rivet that was put in and measured says of the stack at its own hole. */
+export function plannedTries(
+  tries: Joint['tries'],
+  holes: readonly PlannedHole[],
+  stacks: readonly PlannedStack[],
+  profile: RuleProfile
+): PlannedTry[] {
+  return tries.flatMap(({ hole: number, partNumber: text, protrusionIn: typed }) => {
+    if (typed.trim() === '') return [];
+    const measured = parseLength(typed);
+    const hole = holes.find((candidate) => candidate.number === number);
+    const sheets = hole && stacks[hole.stack]?.sheets;
+    const read = partNumber({ text });
+    const found =
+      hole && sheets && read.ok
+        ? !measured.ok
+          ? invalidInput('protrusionIn', measured.message)
+          : measuredProtrusion(
+              {
+                dash: read.result.dash,
+                lengthIn: read.result.lengthIn,
+                protrusionIn: measured.valueIn
+              },
+              { gripIn: hole.gripIn, sheets },
+              profile.multipliers
+            )
+        : null;
+    return [{ hole: number, partNumber: text, found }];
+  });
+}

@@ -1,0 +1,60 @@
+import { num } from '../answer.ts';
+import { DASHES, rivetSize } from '../catalog/rivets.ts';
+import { kindOf, type Joint } from '../kinds/joint.ts';
+import type { WayToTry } from '../kinds/kind.ts';
+import { plainWay } from '../kinds/shared/rows-kind.ts';
+import { plan } from './plan.ts';
+import type { Plan } from './plan-shape.ts';
+import type { RuleProfile } from '../rules/profile.ts';
+import type { WayOut } from '../joint/way-out.ts';
+
+const MOST_WAYS = 3;
+
+/** Fails in the joint's own chain: carry, layout, length. A refused head prediction follows from these. */
+const possible = (tried: Plan): boolean =>
+  tried.needs.every(({ required }) => required.ok) &&
+  tried.layout.ok &&
+  tried.stacks.every(({ length }) => length.ok);
+
+/** Another edge distance or another size, whatever the kind: between other rows, another shape and a wider joint. */
+function commonWays(joint: Joint, failed: Plan): WayToTry[] {
+  const bySize = DASHES.filter((dash) => dash !== failed.dash).sort(
+    (a, b) => Math.abs(a - failed.dash) - Math.abs(b - failed.dash)
+  );
+  return [
+    ...(joint.edgeIn === null
+      ? []
+      : [
+          {
+            text: 'use the usual edge distance',
+            change: { edgeIn: '' },
+            read: { edgeIn: null },
+            rank: 1 as const
+          }
+        ]),
+    ...bySize.map((dash) =>
+      plainWay(`use dash ${dash} (${num(rivetSize(dash).diameterIn)} in)`, { dash }, 2)
+    )
+  ];
+}
+
+function waysToTry(joint: Joint, { multipliers }: RuleProfile, failed: Plan): WayToTry[] {
+  const { diameterIn } = failed;
+  const own = kindOf(joint).waysOut(joint, { diameterIn, pitchMinD: multipliers.pitchMinD });
+  return [...own, ...commonWays(joint, failed)].sort((a, b) => a.rank - b.rank);
+}
+
+/**
+ * The nearest changes that make an impossible joint possible, each tried through the plan itself.
+ *
+ * @returns up to three, nearest first; empty when the joint is possible or no single change helps
+ */
+export function waysOut(joint: Joint, profile: RuleProfile, failed: Plan): WayOut[] {
+  if (possible(failed)) return [];
+  const working: WayOut[] = [];
+  for (const { text, change, read } of waysToTry(joint, profile, failed)) {
+    if (working.length === MOST_WAYS) break;
+    if (possible(plan({ ...joint, ...read } as Joint, profile))) working.push({ text, change });
+  }
+  return working;
+}

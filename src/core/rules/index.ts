@@ -1,3 +1,0 @@
-export * from './flushness.ts';
-export * from './multipliers.ts';
-export * from './profile.ts';

@@ -1,0 +1,156 @@
+<script lang="ts">
+  import { line, scaleLinear } from 'd3';
+  import { HEAD_LIMITS, NOMINAL_DIAMETER_D } from '$core/catalog/head-limits.ts';
+  import { runStatistics, type RunWarning } from '$core/check/run-statistics.ts';
+  import type { HoleEvent } from '$core/check/hole-events.ts';
+  import type { HeadLimitsKey } from '$core/schema/fields.ts';
+  import VerdictMark from '$lib/ui/kit/VerdictMark.svelte';
+
+  /** Head diameters in D in the order they were measured, against the limits. */
+  interface Props {
+    events: HoleEvent[];
+    limits: HeadLimitsKey;
+    picked: number;
+    onpick: (hole: number) => void;
+  }
+  let { events, limits, picked, onpick }: Props = $props();
+  let widthPx = $state(800);
+  let heightPx = $state(260);
+  const LEFT = 58;
+  const RIGHT = 36;
+  const TOP = 34;
+  const BOTTOM = 40;
+  const MOST_SHOWN = 60;
+  const shown = $derived(events.slice(-MOST_SHOWN));
+  const { low, high } = $derived(HEAD_LIMITS[limits].diameterD);
+  const values = $derived(shown.map((event) => event.frozen.diameterD));
+  const x = $derived(
+    scaleLinear([0, Math.max(11, shown.length - 1)], [LEFT + 14, widthPx - RIGHT])
+  );
+  const y = $derived(
+    scaleLinear(
+      [Math.min(low - 0.1, ...values), Math.max(high + 0.1, ...values)],
+      [heightPx - BOTTOM, TOP]
+    )
+  );
+  const statistics = $derived(runStatistics(values, { low, high }));
+  const SAYS: Record<RunWarning['rule'], string> = {
+    'beyond-limits': 'outside the limits',
+    'seven-one-side': 'in a row on one side of the mean',
+    'six-rising': 'in a row, each wider than the one before',
+    'six-falling': 'in a row, each narrower than the one before'
+  };
+  /** the latest pattern that single heads do not show */
+  const pattern = $derived(
+    statistics.warnings.filter(({ rule }) => rule !== 'beyond-limits').at(-1) ?? null
+  );
+  const inside = $derived(Math.round(statistics.withinShare * statistics.count));
+  const path = $derived(
+    line<HoleEvent>(
+      (_, index) => x(index),
+      (event) => y(event.frozen.diameterD)
+    )(shown) ?? ''
+  );
+</script>
+
+<div class="run" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
+  <svg
+    width={widthPx}
+    height={heightPx}
+    role="group"
+    aria-label="Head diameter in D in the order measured"
+  >
+    <text class="draw-title" x={LEFT - 44} y="18">Head diameter in D, in the order measured</text>
+    {#if statistics.count > 1}
+      <text class="foot" x={widthPx - 10} y="18" text-anchor="end" data-testid="run-statistics"
+        >mean {statistics.mean.toFixed(2)} D, spread {(statistics.spread ?? 0).toFixed(3)} D, {inside}
+        of {statistics.count} inside the limits</text
+      >
+    {/if}
+    <rect
+      class="band"
+      x={LEFT}
+      y={y(high)}
+      width={widthPx - LEFT - RIGHT + 14}
+      height={y(low) - y(high)}
+    />
+    {#each [low, NOMINAL_DIAMETER_D, high] as limit (limit)}
+      <path
+        class="limit"
+        class:nominal={limit === NOMINAL_DIAMETER_D}
+        d="M{LEFT} {y(limit)} H{widthPx - RIGHT + 14}"
+      />
+      <text x={LEFT - 8} y={y(limit) + 4} text-anchor="end">{limit.toFixed(2)}</text>
+    {/each}
+    <path class="line" d={path} />
+    {#each shown as event, index (event.id)}
+      <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+      <g
+        class="point"
+        transform="translate({x(index)} {y(event.frozen.diameterD)})"
+        onclick={() => onpick(event.hole)}
+      >
+        <circle class="target" r="16" />
+        <VerdictMark kind={event.frozen.verdict} radius={6} />
+        {#if event.hole === picked}<circle class="ring" r="11" />{/if}
+        <title
+          >hole {event.hole}: {event.frozen.diameterD.toFixed(2)} D wide, {event.frozen.heightD.toFixed(
+            2
+          )} D high, {event.by}</title
+        >
+      </g>
+      <text x={x(index)} y={heightPx - BOTTOM + 20} text-anchor="middle">{event.hole}</text>
+    {/each}
+    <text class="foot" x={LEFT} y={heightPx - 4}
+      >hole number{#if pattern}, △ holes {shown[pattern.first]?.hole} to {shown[pattern.last]
+          ?.hole}: {pattern.last - pattern.first + 1}
+        {SAYS[pattern.rule]}. Look at the setting{/if}</text
+    >
+    {#if shown.length === 0}
+      <text class="foot" x={LEFT + 20} y={(y(low) + y(high)) / 2}
+        >No head measured yet: pick a hole above and type its diameter and height.</text
+      >
+    {/if}
+  </svg>
+</div>
+
+<style>
+  .run {
+    height: 100%;
+    min-height: 0;
+    overflow: hidden;
+  }
+  text {
+    font-size: 12.5px;
+    font-variant-numeric: tabular-nums;
+  }
+  .foot {
+    fill: var(--ink-soft);
+  }
+  .band {
+    fill: color-mix(in srgb, var(--olive-soft) 60%, transparent);
+  }
+  .limit {
+    stroke: var(--olive-deep);
+    stroke-dasharray: 6 4;
+  }
+  .limit.nominal {
+    stroke-dasharray: none;
+  }
+  .line {
+    fill: none;
+    stroke: var(--ink-soft);
+    stroke-width: 1.3;
+  }
+  .point {
+    cursor: pointer;
+  }
+  .target {
+    fill: transparent;
+  }
+  .ring {
+    fill: none;
+    stroke: var(--dye);
+    stroke-width: 2.5;
+  }
+</style>

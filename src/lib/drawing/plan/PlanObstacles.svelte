@@ -1,0 +1,125 @@
+<script lang="ts">
+  import type { Joint } from '$core/kinds/joint.ts';
+  import type { ClearOf } from '$core/layout/keep-outs.ts';
+  import type { Extent } from './plan-scene';
+  import type { Place } from './part-path';
+
+  /** Obstacles as they stand, each with the zone round it that stays free of holes; dragged by the middle. */
+  interface Props {
+    keepOuts: Joint['keepOuts'];
+    clear: readonly ClearOf[];
+    extent: Extent;
+    place: Place;
+    onmove: (id: string, xIn: number, yIn: number) => void;
+    named?: boolean;
+  }
+  let { keepOuts, clear, extent, place, onmove, named = true }: Props = $props();
+  let from: { id: string; x: number; y: number; xIn: number; yIn: number } | null = null;
+
+  function down(event: PointerEvent, keepOut: (typeof keepOuts)[number]): void {
+    if (!keepOut || !(event.currentTarget instanceof Element)) return;
+    event.stopPropagation();
+    event.currentTarget.setPointerCapture(event.pointerId);
+    from = {
+      id: keepOut.id,
+      x: event.clientX,
+      y: event.clientY,
+      xIn: keepOut.xIn,
+      yIn: keepOut.yIn
+    };
+  }
+  function move(event: PointerEvent): void {
+    if (!from) return;
+    onmove(
+      from.id,
+      from.xIn + (event.clientX - from.x) / place.pxPerIn,
+      from.yIn + (event.clientY - from.y) / place.pxPerIn
+    );
+  }
+  const up = () => (from = null);
+  const boxOf = (zone: { xIn: number; yIn: number; halfWIn: number; halfHIn: number }) => {
+    const top = zone.halfHIn === Infinity ? extent.yIn : zone.yIn - zone.halfHIn;
+    const high = zone.halfHIn === Infinity ? extent.hIn : 2 * zone.halfHIn;
+    return {
+      x: place.x(zone.xIn - zone.halfWIn),
+      y: place.y(top),
+      width: 2 * zone.halfWIn * place.pxPerIn,
+      height: high * place.pxPerIn
+    };
+  };
+</script>
+
+{#each keepOuts as keepOut, index (keepOut.id)}
+  {@const zone = clear[index]}
+  {@const own = {
+    xIn: keepOut.xIn,
+    yIn: keepOut.yIn,
+    halfWIn: keepOut.wIn / 2,
+    halfHIn:
+      keepOut.shape === 'round'
+        ? keepOut.wIn / 2
+        : keepOut.hIn === null
+          ? Infinity
+          : keepOut.hIn / 2
+  }}
+  {@const box = boxOf(own)}
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <g
+    class="obstacle"
+    role={named ? 'button' : 'presentation'}
+    tabindex={named ? -1 : undefined}
+    aria-label={named ? `Keep-out ${keepOut.name || index + 1}: drag to move` : undefined}
+    data-drag={named ? 'keep-out' : undefined}
+    data-keep-out={index}
+    onpointerdown={(event) => down(event, keepOut)}
+    onpointermove={move}
+    onpointerup={up}
+    onpointercancel={up}
+  >
+    {#if keepOut.shape === 'round'}
+      {#if zone}<circle
+          class="zone"
+          cx={place.x(zone.xIn)}
+          cy={place.y(zone.yIn)}
+          r={zone.halfWIn * place.pxPerIn}
+        />{/if}
+      <circle
+        class="body"
+        cx={place.x(keepOut.xIn)}
+        cy={place.y(keepOut.yIn)}
+        r={(keepOut.wIn / 2) * place.pxPerIn}
+      />
+    {:else}
+      {#if zone}<rect class="zone" {...boxOf(zone)} />{/if}
+      <rect class="body" {...box} />
+    {/if}
+    {#if named}
+      <text x={box.x + box.width / 2} y={box.y + box.height + 16} text-anchor="middle"
+        >{keepOut.name || `keep-out ${index + 1}`}</text
+      >{/if}
+  </g>
+{/each}
+
+<style>
+  .obstacle {
+    cursor: move;
+    touch-action: none;
+  }
+  .zone {
+    fill: color-mix(in srgb, var(--amber) 12%, transparent);
+    stroke: var(--amber);
+    stroke-dasharray: 4 3;
+  }
+  .body {
+    fill: color-mix(in srgb, var(--amber) 40%, transparent);
+    stroke: var(--amber);
+    stroke-width: 1.5;
+  }
+  text {
+    font-size: 13px;
+    fill: var(--amber);
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 3;
+  }
+</style>

@@ -1,0 +1,286 @@
+<script lang="ts">
+  import { rivetSize } from '$core/catalog/rivets.ts';
+  import type { PlannedHole } from '$core/plan/holes.ts';
+  import { exactDecimal } from '$core/units/format-length.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import type { ShownPlan } from '$lib/client/workspace.svelte';
+  import Dim from '../Dim.svelte';
+  import { holeMarks, numbered, type NumberPlace } from './hole-marks';
+  import type { Place } from './part-path';
+  import { datumLine, placeDims } from './plan-dims';
+  import PlanFixedGrips from './PlanFixedGrips.svelte';
+  import PlanLengthChanges from './PlanLengthChanges.svelte';
+  import PlanHoles from './PlanHoles.svelte';
+  import PlanHolesCanvas from './PlanHolesCanvas.svelte';
+  import PlanMetal from './PlanMetal.svelte';
+  import PlanReady from './PlanReady.svelte';
+  import PlanObstacles from './PlanObstacles.svelte';
+  import { extentOf, fitPlan } from './plan-scene';
+  import { Zoomable } from '../zoomable.svelte';
+
+  /** The joint from above, to scale: sheets, cut-out, rivet lines, numbered holes, what is in the way, dimensions. */
+  interface Props {
+    shown: ShownPlan;
+    picked: number;
+    onpick: (hole: number) => void;
+    stale?: boolean;
+    /** letters each hole by the largest size that could still go there */
+    headroom?: boolean;
+    /** sheet holders and holes that are done, at Make ready */
+    ready?: { holders: ReadonlySet<number>; ticked: ReadonlySet<number> } | null;
+    onkeepout?: (id: string, xIn: number, yIn: number) => void;
+    onfixed?: (id: string, alongIn: number) => void;
+  }
+  let {
+    shown,
+    picked,
+    onpick,
+    stale = false,
+    headroom = false,
+    ready = null,
+    onkeepout = () => undefined,
+    onfixed = () => undefined
+  }: Props = $props();
+  const preferences = usePreferences();
+
+  /** kept free along the foot for the buttons */
+  const TOOLS_PX = 40;
+  /** measured: so many elements still repaint in a frame while panning; more go on a canvas */
+  const MOST_ELEMENTS = 400;
+  const NUMBER_STEP = 1.3;
+  const zoomable = new Zoomable();
+  let widthPx = $state(800);
+  let heightPx = $state(320);
+  let canvas = $state<PlanHolesCanvas>();
+
+  const layout = $derived(shown.plan.layout.ok ? shown.plan.layout.result : null);
+  const extent = $derived(layout ? extentOf(layout.parts) : { xIn: 0, yIn: 0, wIn: 1, hIn: 1 });
+  const tall = $derived(extent.hIn > 0.45 * extent.wIn);
+  const scene = $derived(
+    fitPlan(extent, {
+      widthPx,
+      heightPx: heightPx - TOOLS_PX,
+      marginX: 118,
+      marginY: tall ? 44 : 56
+    })
+  );
+  const place = $derived.by((): Place => {
+    const { originX, originY, pxPerIn } = scene;
+    const view = zoomable.view;
+    return {
+      x: (inches) => view.applyX(originX + inches * pxPerIn),
+      y: (inches) => view.applyY(originY + inches * pxPerIn),
+      pxPerIn: pxPerIn * view.k
+    };
+  });
+  /** by itself, so that what depends on the scale alone is left alone while panning */
+  const pxPerIn = $derived(scene.pxPerIn * zoomable.view.k);
+  const holeRadius = $derived((rivetSize(shown.plan.dash).nominalHoleIn / 2) * pxPerIn);
+  /** numbers are set anew at steps of the scale, not at every turn of the wheel */
+  const numberScale = $derived(
+    NUMBER_STEP ** Math.floor(Math.log(pxPerIn) / Math.log(NUMBER_STEP))
+  );
+  const pickedHole = $derived(shown.plan.holes.find((hole) => hole.number === picked));
+  const failing = $derived(
+    new Set(
+      layout?.checks
+        .filter((check) => !check.ok && check.rule !== 'open-gap')
+        .flatMap((check) => check.holes) ?? []
+    )
+  );
+  const say = (hole: PlannedHole): string =>
+    `hole ${hole.number}${hole.state === 'held-open' ? `, held open: ${hole.reason}` : ''}: ${exactDecimal(hole.xIn)} right, ${exactDecimal(hole.yIn)} down`;
+  const marks = $derived(
+    holeMarks(
+      shown.plan.holes,
+      new Map(shown.definition.fixed.map(({ id, kind }) => [id, kind])),
+      failing,
+      headroom ? shown.plan.headroom : null,
+      say
+    )
+  );
+  /** thousands of holes carry numbers only about where one looks; in half pages, so that panning leaves them be */
+  const page = $derived({
+    x: Math.round((2 * zoomable.view.x) / widthPx),
+    y: Math.round((2 * zoomable.view.y) / heightPx)
+  });
+  const pageX = $derived(page.x);
+  const pageY = $derived(page.y);
+  const nearView = $derived.by(() => {
+    if (marks.length <= MOST_ELEMENTS) return marks;
+    const left = -scene.originX / scene.pxPerIn - ((pageX + 2) * widthPx) / 2 / numberScale;
+    const top = -scene.originY / scene.pxPerIn - ((pageY + 2) * heightPx) / 2 / numberScale;
+    const [wide, high] = [(3 * widthPx) / numberScale, (3 * heightPx) / numberScale];
+    return marks.filter(
+      ({ xIn, yIn }) => xIn >= left && xIn <= left + wide && yIn >= top && yIn <= top + high
+    );
+  });
+  const numbers = $derived(
+    layout
+      ? numbered(
+          layout.lines,
+          nearView,
+          numberScale,
+          Math.max(2, (rivetSize(shown.plan.dash).nominalHoleIn / 2) * numberScale)
+        )
+      : new Map<number, NumberPlace>()
+  );
+  const onCanvas = $derived(marks.length > MOST_ELEMENTS);
+  const middle = $derived<[number, number]>(
+    pickedHole ? [place.x(pickedHole.xIn), place.y(pickedHole.yIn)] : [widthPx / 2, heightPx / 2]
+  );
+
+  const dims = $derived(
+    layout
+      ? placeDims(layout, shown.plan.holes, extent, place, (inches) => preferences.text(inches))
+      : []
+  );
+  const datum = $derived(
+    layout ? datumLine(layout.lines[(pickedHole?.row ?? 1) - 1], extent, place) : null
+  );
+
+  function onclick(event: MouseEvent): void {
+    if (!onCanvas || !canvas || !(event.currentTarget instanceof Element)) return;
+    const box = event.currentTarget.getBoundingClientRect();
+    const hole = canvas.holeAt(event.clientX - box.left, event.clientY - box.top);
+    if (hole !== null) onpick(hole);
+  }
+  function onkeydown(event: KeyboardEvent): void {
+    if (zoomable.key(event, middle)) event.preventDefault();
+  }
+</script>
+
+<div class="plan" class:stale bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+  <svg
+    {@attach zoomable.attach}
+    width={widthPx}
+    height={heightPx}
+    role="application"
+    aria-label="Plan view to scale. Plus and minus zoom, arrows move, 0 fits. Square brackets step through the holes."
+    tabindex="0"
+    {onkeydown}
+    {onclick}
+    data-testid="plan-view"
+    data-px-per-in={place.pxPerIn}
+  >
+    {#if layout}
+      <PlanMetal {layout} {place} />
+      <PlanObstacles
+        keepOuts={shown.definition.keepOuts}
+        clear={layout.clear}
+        {extent}
+        {place}
+        onmove={onkeepout}
+      />
+      {#if !onCanvas}
+        <PlanHoles {marks} {numbers} {place} radiusPx={holeRadius} {picked} {onpick} />
+      {/if}
+      <PlanLengthChanges
+        changes={shown.plan.lengthChanges}
+        lines={layout.lines}
+        {place}
+        topIn={extent.yIn}
+      />
+      {#if ready}
+        <PlanReady holes={shown.plan.holes} {...ready} {place} radiusPx={holeRadius} />
+      {/if}
+      {#each layout.removed as gone (gone.number)}
+        <path class="gone" d="M{place.x(gone.xIn) - 6} {place.y(gone.yIn) - 6}l12 12m0 -12l-12 12"
+          ><title>hole {gone.number} was taken out</title></path
+        >
+      {/each}
+      <PlanFixedGrips
+        holes={shown.plan.holes}
+        lines={layout.lines}
+        {place}
+        radiusPx={holeRadius}
+        {onpick}
+        onmove={onfixed}
+      />
+      {#if datum}
+        <path class="datum" d="M{datum.x1} {datum.y1}L{datum.x2} {datum.y2}" />
+        <text class="datum-name" x={datum.x1 - 5} y={datum.y2} text-anchor="end">datum</text>
+      {/if}
+      {#each dims as dim, index (index)}<Dim {...dim} />{/each}
+      <text class="note" x="4" y={heightPx - 8}>{preferences.drawingNote}</text>
+    {/if}
+  </svg>
+  {#if onCanvas}
+    <PlanHolesCanvas
+      bind:this={canvas}
+      {marks}
+      {numbers}
+      {place}
+      radiusPx={holeRadius}
+      {widthPx}
+      {heightPx}
+      {picked}
+    />
+  {/if}
+  <div class="tools" role="toolbar" aria-label="View">
+    <button
+      class="act small"
+      type="button"
+      onclick={() => zoomable.by(1.5, middle)}
+      aria-label="Zoom in">+</button
+    >
+    <button
+      class="act small"
+      type="button"
+      onclick={() => zoomable.by(1 / 1.5, middle)}
+      aria-label="Zoom out">−</button
+    >
+    <button class="act small" type="button" onclick={() => zoomable.fit()}>Fit</button>
+  </div>
+</div>
+
+<style>
+  .plan {
+    position: relative;
+    min-height: 0;
+    height: 100%;
+    overflow: hidden;
+  }
+  svg {
+    display: block;
+    touch-action: none;
+    cursor: grab;
+  }
+  /* a picked hole shows where one is; the frame is for those who came by keyboard */
+  svg:focus {
+    outline: none;
+  }
+  svg:focus-visible {
+    outline: 2px solid var(--dye);
+    outline-offset: -2px;
+  }
+  .stale svg,
+  .stale :global(canvas) {
+    opacity: 0.35;
+  }
+  .gone {
+    stroke: var(--ink-soft);
+    stroke-width: 1.5;
+    opacity: 0.6;
+  }
+  .datum {
+    stroke: var(--dye);
+    stroke-dasharray: 10 3 2 3;
+  }
+  .datum-name {
+    font-size: 12px;
+    fill: var(--dye);
+  }
+  .note {
+    font-size: 13px;
+    fill: var(--ink-soft);
+  }
+  .tools {
+    position: absolute;
+    right: 0;
+    bottom: 2px;
+    display: flex;
+    gap: 6px;
+  }
+</style>

@@ -1,0 +1,349 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import type { LaidLine, PlannedHole } from '$core/plan/holes.ts';
+  import { alongOf } from '$core/layout/lines.ts';
+  import type { LengthChange } from '$core/plan/length-runs.ts';
+  import { formatLength, exactDecimal, type LengthStyle } from '$core/units/format-length.ts';
+  import { RulerScale } from '$core/units/ruler.ts';
+  import { below, same } from '$core/units/tolerance.ts';
+  import RingMarks from './RingMarks.svelte';
+  import TapeChanges from './TapeChanges.svelte';
+  import { rulerTicks } from './tape';
+
+  /** The running marks of one line from the datum, on the chosen ruler. */
+  interface Props {
+    lines: readonly LaidLine[];
+    holes: readonly PlannedHole[];
+    /** where the rivet changes along its lines */
+    changes: readonly LengthChange[];
+    scale: RulerScale;
+    datum: string;
+    /** where marks may be measured from, in words */
+    datums: readonly { value: string; text: string }[];
+    picked: number;
+    onpick: (hole: number) => void;
+    onscale: (scale: RulerScale) => void;
+    ondatum: (datum: string) => void;
+    onread: () => void;
+  }
+  let {
+    lines,
+    holes,
+    changes,
+    scale,
+    datum,
+    datums,
+    picked,
+    onpick,
+    onscale,
+    ondatum,
+    onread
+  }: Props = $props();
+
+  const STYLE: Record<RulerScale, LengthStyle> = {
+    '1/32': '1/32',
+    '1/64': '1/64',
+    '0.1': 'decimal',
+    '0.01': 'decimal',
+    '1mm': 'mm',
+    '0.5mm': 'mm',
+    exact: 'decimal'
+  };
+  const RULERS = RulerScale.options.map((value) => ({
+    value,
+    text:
+      value === 'exact'
+        ? 'none: exact'
+        : value.endsWith('mm')
+          ? value.replace('mm', ' mm')
+          : `${value} in`
+  }));
+  /** room that one mark's label needs with two levels, px */
+  const LABEL_PX = 36;
+  /** a drawing wider than this is more than a browser draws at once */
+  const WIDEST_PX = 30_000;
+  const SIDE = 26;
+  const BEYOND_PX = 300;
+
+  let roomPx = $state(1100);
+  let strip = $state<HTMLDivElement>();
+  const byNumber = $derived(new Map(holes.map((hole) => [hole.number, hole])));
+  const line = $derived(
+    lines.find(
+      ({ holes: own }, index) => own.includes(picked) && byNumber.get(picked)?.row === index + 1
+    ) ??
+      lines.find(({ holes: own }) => own.includes(picked)) ??
+      lines[0]
+  );
+  const marks = $derived(
+    (line?.holes ?? []).map((number) => byNumber.get(number)).filter((hole) => hole !== undefined)
+  );
+  const lengthIn = $derived(line?.path.path === 'straight' ? line.path.lengthIn : 0);
+  const datumIn = $derived(line?.datumIn ?? 0);
+  const closestIn = $derived(
+    marks.slice(1).reduce((least, mark, index) => {
+      const before = marks[index];
+      return before ? Math.min(least, Math.abs(markOf(mark) - markOf(before)) || Infinity) : least;
+    }, Infinity)
+  );
+  const widthPx = $derived(
+    Math.min(
+      WIDEST_PX,
+      Math.max(roomPx, closestIn === Infinity ? 0 : (lengthIn * LABEL_PX) / closestIn + 2 * SIDE)
+    )
+  );
+  const pxPerIn = $derived((widthPx - 2 * SIDE) / Math.max(1e-6, lengthIn));
+  /** marks of this line from the datum; a corner hole of another line is measured along this one */
+  const fromDatum = $derived((atXIn: number, atYIn: number): number =>
+    line ? alongOf(line.path, atXIn, atYIn) - datumIn : 0
+  );
+  const markOf = $derived((hole: PlannedHole) => fromDatum(hole.markXIn, hole.markYIn));
+  let scrolledPx = $state(0);
+  /** what is in sight and a little beyond, from the datum, in: only that is drawn */
+  const seen = $derived({
+    fromIn: (scrolledPx - BEYOND_PX - SIDE) / pxPerIn - datumIn,
+    toIn: (scrolledPx + roomPx + BEYOND_PX - SIDE) / pxPerIn - datumIn
+  });
+  const ticks = $derived([
+    ...rulerTicks(Math.max(0, lengthIn - datumIn), scale, pxPerIn, seen),
+    ...(datumIn > 0
+      ? rulerTicks(datumIn, scale, pxPerIn, { fromIn: -seen.toIn, toIn: -seen.fromIn })
+          .filter((tick) => tick.atIn > 0)
+          .map((tick) => ({ ...tick, atIn: -tick.atIn }))
+      : [])
+  ]);
+  const inSight = $derived(
+    marks
+      .map((mark, index) => ({ mark, level: index % 2, atIn: markOf(mark) }))
+      .filter(({ atIn }) => atIn >= seen.fromIn && atIn <= seen.toIn)
+  );
+  const lineChanges = $derived(
+    changes
+      .filter((change) => change.line === line?.name)
+      .map((change) => ({ change, atIn: fromDatum(change.xIn, change.yIn) }))
+  );
+  const x = $derived((fromDatumIn: number) => SIDE + (datumIn + fromDatumIn) * pxPerIn);
+  const figure = $derived((inches: number) => formatLength(Math.abs(inches), STYLE[scale]).figure);
+  const bothWays = $derived(datumIn > 0 && below(datumIn, lengthIn));
+  const label = $derived((inches: number) =>
+    bothWays && inches < 0 ? `‹${figure(inches)}` : figure(inches)
+  );
+  /** Goes to the first hole that is this line's own: a corner belongs to the line before. */
+  function chooseLine(key: string): void {
+    const row = lines.findIndex((other) => other.key === key);
+    const numbers = lines[row]?.holes ?? [];
+    const hole = numbers.find((number) => byNumber.get(number)?.row === row + 1) ?? numbers[0];
+    if (hole !== undefined) onpick(hole);
+  }
+  const TICK_PX = [26, 18, 12, 7] as const;
+  const stepped = $derived(line?.steppedOffErrorIn ?? null);
+
+  // Only picking a hole scrolls the tape: asking for its place while typing would lay the page out twice.
+  $effect(() => {
+    const hole = picked;
+    untrack(() => {
+      const mark = marks.find(({ number }) => number === hole);
+      if (!strip || !mark) return;
+      const at = x(markOf(mark));
+      if (at < strip.scrollLeft + 40 || at > strip.scrollLeft + strip.clientWidth - 40)
+        strip.scrollTo({ left: at - strip.clientWidth / 2 });
+    });
+  });
+</script>
+
+<section class="tape" aria-label="Running marks">
+  <header>
+    <h2 class="sr-only">Running marks</h2>
+    {#if lines.length > 1}
+      <select
+        class="field-box line"
+        aria-label="Rivet line"
+        value={line?.key}
+        onchange={(event) => chooseLine(event.currentTarget.value)}
+      >
+        {#each lines as other (other.key)}<option value={other.key}>{other.name}</option>{/each}
+      </select>
+    {/if}
+    <label class="ruler">
+      <span class="hint">from</span>
+      <select
+        class="field-box"
+        aria-label="Datum"
+        value={datum}
+        onchange={(event) => ondatum(event.currentTarget.value)}
+      >
+        {#each datums as option (option.value)}<option value={option.value}>{option.text}</option
+          >{/each}
+      </select>
+    </label>
+    <label class="ruler">
+      <span class="hint">ruler</span>
+      <select
+        class="field-box"
+        aria-label="Ruler"
+        value={scale}
+        onchange={(event) => onscale(RulerScale.parse(event.currentTarget.value))}
+      >
+        {#each RULERS as ruler (ruler.value)}<option value={ruler.value}>{ruler.text}</option
+          >{/each}
+      </select>
+    </label>
+    {#if stepped !== null}
+      <p class="stepped" class:off={!same(stepped, 0)} data-testid="stepped-off">
+        {#if same(stepped, 0)}
+          Stepping off would end exactly.
+        {:else}
+          Stepping off would end {figure(stepped)}
+          {STYLE[scale] === 'mm' ? 'mm' : 'in'}
+          {stepped > 0 ? 'long' : 'short'}.
+        {/if}
+      </p>
+    {/if}
+    <button class="act read" type="button" onclick={onread}>Read out <kbd>R</kbd></button>
+  </header>
+  {#if line?.path.path === 'circle'}
+    <RingMarks {marks} {figure} {picked} {onpick} />
+  {:else if line}
+    <div
+      class="strip"
+      bind:this={strip}
+      bind:clientWidth={roomPx}
+      onscroll={(event) => (scrolledPx = event.currentTarget.scrollLeft)}
+    >
+      <svg width={widthPx} height="92" role="list" aria-label="Marks of {line.name}">
+        <rect class="steel" x={x(-datumIn)} y="44" width={lengthIn * pxPerIn} height="46" />
+        {#each ticks as tick (tick.atIn)}
+          <path class="tick" d="M{x(tick.atIn)} 44 v{TICK_PX[tick.rank]}" />
+          {#if tick.text !== null}
+            <text class="inch" x={x(tick.atIn) + 4} y="85">{tick.text}</text>
+          {/if}
+        {/each}
+        <TapeChanges places={lineChanges.map(({ change, atIn }) => ({ change, at: x(atIn) }))} />
+        <path class="datum" d="M{x(0)} 30 V90" />
+        {#each inSight as { mark, level, atIn } (mark.number)}
+          {@const at = x(atIn)}
+          <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
+          <g
+            class="mark"
+            class:chosen={mark.number === picked}
+            class:open={mark.state === 'held-open'}
+            role="listitem"
+            data-mark={mark.number}
+            onclick={() => onpick(mark.number)}
+          >
+            <rect class="target" x={at - LABEL_PX / 2} y="0" width={LABEL_PX} height="60" />
+            {#if level === 0}<path class="leader" d="M{at} 17 V38" />{/if}
+            <path class="arrow" d="M{at - 5} 35 h10 L{at} 44 Z" />
+            <text x={at} y={level === 0 ? 13 : 31} text-anchor="middle">{label(atIn)}</text>
+            <title
+              >hole {mark.number}{mark.state === 'held-open' ? `, held open: ${mark.reason}` : ''}:
+              exact {exactDecimal(fromDatum(mark.xIn, mark.yIn))}, mark {exactDecimal(
+                markOf(mark)
+              )}, off by {exactDecimal(mark.residualIn)}</title
+            >
+          </g>
+        {/each}
+      </svg>
+    </div>
+  {/if}
+</section>
+
+<style>
+  .tape {
+    display: flex;
+    flex-direction: column;
+    gap: 2px;
+    padding: 4px 16px 6px;
+    background: var(--bench);
+    border-top: 1.5px solid var(--line);
+    min-width: 0;
+  }
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 0.8rem;
+    min-height: 46px;
+  }
+  h2 {
+    white-space: nowrap;
+  }
+  .ruler {
+    display: flex;
+    align-items: center;
+    gap: 6px;
+    white-space: nowrap;
+  }
+  header select {
+    width: auto;
+    max-width: 13rem;
+    min-height: 44px;
+    font-size: 0.95rem;
+  }
+  .stepped {
+    margin-left: auto;
+    font-size: 0.9rem;
+    color: var(--ink-soft);
+  }
+  .stepped.off {
+    color: var(--amber);
+  }
+  .read {
+    margin-left: auto;
+  }
+  .stepped + .read {
+    margin-left: 0;
+  }
+  .strip {
+    overflow-x: auto;
+    overflow-y: hidden;
+  }
+  svg {
+    display: block;
+  }
+  .steel {
+    fill: var(--metal-light);
+    stroke: var(--metal-edge);
+  }
+  .tick {
+    stroke: var(--metal-edge);
+    stroke-width: 1;
+  }
+  .datum {
+    stroke: var(--dye);
+    stroke-width: 2;
+  }
+  .inch {
+    font-size: 14px;
+  }
+  .mark {
+    cursor: pointer;
+  }
+  .target {
+    fill: transparent;
+  }
+  .mark text {
+    font-size: 13.5px;
+    font-variant-numeric: tabular-nums;
+  }
+  .leader {
+    stroke: var(--line-strong);
+  }
+  .arrow {
+    fill: var(--ink);
+  }
+  .open text {
+    fill: var(--amber);
+  }
+  .open .arrow {
+    fill: var(--amber-soft);
+    stroke: var(--amber);
+  }
+  .chosen text {
+    fill: var(--dye);
+    font-weight: 700;
+  }
+  .chosen .arrow {
+    fill: var(--dye);
+  }
+</style>

@@ -1,0 +1,290 @@
+<script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { nameOfPlace, placeInWords } from '$lib/words/places';
+  import { num } from '$core/answer.ts';
+  import { Alloy, Dash } from '$core/schema/fields.ts';
+  import { strengthView } from '$core/plan/strength-view.ts';
+  import EfficiencyChart from '$lib/drawing/chart/EfficiencyChart.svelte';
+  import SizeChart from '$lib/drawing/chart/SizeChart.svelte';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import Choice from '../../ui/kit/Choice.svelte';
+  import Figure from '../../ui/joint/Figure.svelte';
+  import Length from '../../ui/kit/Length.svelte';
+  import LengthField from '../../ui/kit/LengthField.svelte';
+  import Notice from '../../ui/kit/Notice.svelte';
+  import {
+    ALLOY_OPTIONS,
+    FAMILY_OPTIONS,
+    HEAD_OPTIONS,
+    LOCATION_OPTIONS,
+    SIZE_OPTIONS,
+    STRENGTH_OPTIONS
+  } from '../../ui/kit/options';
+  import KindFields from '../../ui/joint/KindFields.svelte';
+  import Pick from '../../ui/kit/Pick.svelte';
+  import SheetsEditor from '../../ui/joint/SheetsEditor.svelte';
+  import StationFrame from '../../ui/joint/StationFrame.svelte';
+  import Unreadable from '../../ui/joint/Unreadable.svelte';
+  import Warnings from '../../ui/joint/Warnings.svelte';
+  import WaysOut from '../../ui/joint/WaysOut.svelte';
+
+  const workspace = useWorkspace();
+  const preferences = usePreferences();
+  const entered = $derived(workspace.entered);
+  const plan = $derived(workspace.now?.plan ?? null);
+  const unequal = $derived(
+    new Set(workspace.now?.definition.sheets.map((sheet) => sheet.thicknessIn)).size > 1
+  );
+  const rule = $derived(plan?.diameter.byRule);
+  const otherRule = $derived(plan?.diameter.byOtherSchool);
+  const school = $derived(workspace.profile.diameter);
+  let view = $state<'sizes' | 'strength'>('sizes');
+  const strength = $derived(
+    workspace.shown
+      ? strengthView(workspace.shown.definition, workspace.shown.plan, workspace.profile)
+      : null
+  );
+  const moreThanNeeded = $derived(
+    plan?.warnings.find(({ title }) => title === 'You have more than needed')
+  );
+  const chooseSize = (value: string) =>
+    workspace.edit({ dash: value === 'rule' ? 'rule' : Dash.parse(Number(value)) }, 'dash');
+</script>
+
+<StationFrame>
+  {#snippet drawing()}
+    {#if workspace.shown}
+      <div class="chart">
+        <div class="views">
+          <Choice
+            label="Drawing"
+            quiet
+            value={view}
+            options={[
+              { value: 'sizes', text: 'Rivet sizes' },
+              { value: 'strength', text: 'Strength over pitch' }
+            ]}
+            onchoose={(value) => (view = value)}
+          />
+        </div>
+        <div class="picture">
+          {#if view === 'sizes'}
+            <SizeChart
+              shown={workspace.shown}
+              stale={!workspace.now}
+              onpick={(dash) => workspace.edit({ dash }, 'dash')}
+            />
+          {:else if strength}
+            <EfficiencyChart
+              view={strength}
+              limits={workspace.profile.multipliers}
+              stale={!workspace.now}
+            />
+          {:else}
+            <p class="hint">There is no layout yet whose strength could be drawn.</p>
+          {/if}
+        </div>
+        {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
+      </div>
+    {:else}
+      <div class="first"><Unreadable /></div>
+    {/if}
+  {/snippet}
+
+  {#snippet worksheet()}
+    {#if plan}
+      <section aria-label="Answers">
+        {#each plan.needs as need (need.key)}
+          {#if need.required.ok}
+            {@const { result, work } = need.required}
+            <Figure
+              label={plan.needs.length === 1
+                ? 'Rivets needed'
+                : `Needed, ${nameOfPlace(need.where, preferences.lengths)}`}
+              big
+              {work}
+              note={result.critical === null ? 'own data' : `${result.critical} governs`}
+              source={result.basis === 'own-data'
+                ? entered.perInchReason
+                : `public rivets-per-inch guidance, protruding AD rivets; sheet reckoned on ${num(
+                    plan.reckonedSheetIn
+                  )} in`}
+            >
+              {result.required}<small class="of">&nbsp;at {num(result.perInch)} an inch</small>
+            </Figure>
+            {#if plan.needs.length === 1 && need.where.at !== 'joint'}
+              <p class="hint">Counted {placeInWords(need.where, preferences.lengths)}.</p>
+            {/if}
+          {:else}
+            <WaysOut refused={need.required} />
+          {/if}
+        {/each}
+        {#if rule?.ok}
+          <Figure
+            label="Rivet"
+            work={rule.work}
+            note={plan.dashChosen ? 'chosen here' : `3 × ${school} sheet`}
+            source="school: {school} sheet, {workspace.profile.name} {workspace.profile.version}"
+          >
+            <Length lengthIn={plan.diameterIn} /><small class="of">&nbsp;dash {plan.dash}</small>
+          </Figure>
+          {#if plan.dashChosen && rule.result.dash !== plan.dash}
+            <p class="hint">The rule would take dash {rule.result.dash}.</p>
+          {/if}
+          {#if otherRule?.ok}
+            <p class="hint">
+              Other school, {school === 'thickest' ? 'thinnest' : 'thickest'} sheet: 3 × {num(
+                otherRule.result.ruleDiameterIn / 3
+              )} = {num(otherRule.result.ruleDiameterIn)} in → dash {otherRule.result
+                .dash}{otherRule.result.dash === rule.result.dash ? ', the same' : ''}.
+            </p>
+          {/if}
+        {/if}
+        {#if plan.requiredOnOther}
+          <p class="hint">
+            Reckoned on the {entered.reckonOn === 'thickest' ? 'thinnest' : 'thickest'} sheet instead:
+            {plan.requiredOnOther.ok
+              ? `${plan.requiredOnOther.result.required} rivets${plan.requiredOnOther.result.critical === null ? '' : `, ${plan.requiredOnOther.result.critical} governs`}.`
+              : plan.requiredOnOther.error.message}
+          </p>
+        {/if}
+        {#if strength?.at.ok}
+          <Figure
+            label="Efficiency"
+            work={strength.at.work}
+            note="{strength.at.result.governs.replace('-', ' ')} governs"
+            source="direct check for judgement, never an approval; {strength.sheet}, {num(
+              strength.thicknessIn
+            )} in"
+          >
+            {(strength.at.result.efficiency * 100).toFixed(0)}<small class="of"
+              >&nbsp;% of the sheet</small
+            >
+          </Figure>
+        {/if}
+      </section>
+      <Warnings warnings={workspace.warningsAt('carry')} />
+      {#if moreThanNeeded}
+        <Notice level="attention" title={moreThanNeeded.title} text={moreThanNeeded.text} />
+      {/if}
+    {/if}
+
+    <section class="form" aria-label="The joint">
+      <SheetsEditor />
+      <KindFields station="carry" />
+      <Pick
+        label="Sheet family"
+        value={entered.family}
+        options={FAMILY_OPTIONS}
+        onchoose={(family) => workspace.edit({ family }, 'family')}
+      />
+      <Pick
+        label="Where it sits: share of the full count"
+        value={entered.location}
+        options={LOCATION_OPTIONS}
+        onchoose={(location) => workspace.edit({ location }, 'location')}
+      />
+      {#if unequal && entered.kind !== 'double-strap'}
+        <Choice
+          label="Sheets differ: reckon the count on the"
+          value={entered.reckonOn}
+          options={[
+            { value: 'thickest', text: 'thickest (never fewer)' },
+            { value: 'thinnest', text: 'thinnest' }
+          ]}
+          onchoose={(reckonOn) => workspace.edit({ reckonOn }, 'reckonOn')}
+        />
+      {/if}
+      <Choice
+        label="Manufactured head"
+        value={entered.head}
+        options={HEAD_OPTIONS}
+        onchoose={(head) => workspace.edit({ head }, 'head')}
+      />
+      <Choice
+        label="Rivet size, dash (32nds of an inch)"
+        value={String(entered.dash)}
+        options={SIZE_OPTIONS}
+        onchoose={chooseSize}
+      />
+      <Pick
+        label="Rivet alloy and its head mark"
+        value={entered.alloy}
+        options={ALLOY_OPTIONS}
+        onchoose={(alloy) => workspace.edit({ alloy: Alloy.parse(alloy) }, 'alloy')}
+      />
+      <div class="own">
+        <LengthField
+          label="Own figure, rivets an inch"
+          plain
+          placeholder="guidance"
+          whenEmpty="as the guidance gives"
+          value={entered.perInch}
+          problem={workspace.problemAt('perInch')}
+          oninput={(perInch) => workspace.edit({ perInch }, 'perInch')}
+        />
+        {#if entered.perInch.trim() !== ''}
+          <LengthField
+            label="Whose figure, and where it stands"
+            plain
+            placeholder="repair sheet, table"
+            value={entered.perInchReason}
+            problem={workspace.problemAt('perInchReason')}
+            oninput={(perInchReason) => workspace.edit({ perInchReason }, 'perInchReason')}
+          />
+        {/if}
+      </div>
+      <Pick
+        label="Sheet of the strength check"
+        value={entered.strengthSheet}
+        options={STRENGTH_OPTIONS}
+        onchoose={(strengthSheet) => workspace.edit({ strengthSheet }, 'strengthSheet')}
+      />
+    </section>
+    <p class="hint">
+      Advice only: the aircraft’s approved data and the person who signs come first.
+    </p>
+  {/snippet}
+</StationFrame>
+
+<style>
+  .chart {
+    position: relative;
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto minmax(0, 1fr);
+    height: 100%;
+  }
+  .views {
+    width: 330px;
+  }
+  .picture {
+    min-height: 0;
+  }
+  .own {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(10rem, 1fr));
+    gap: 10px;
+  }
+  .over,
+  .first {
+    display: flex;
+    align-items: center;
+    justify-content: center;
+    height: 100%;
+  }
+  .over {
+    position: absolute;
+    inset: 0;
+  }
+  .form {
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+  }
+  .of {
+    font-size: 0.85rem;
+    font-weight: 400;
+    color: var(--ink-soft);
+  }
+</style>

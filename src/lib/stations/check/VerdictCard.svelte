@@ -1,0 +1,76 @@
+<script lang="ts">
+  import type { Verdict } from '$core/check/findings.ts';
+  import VerdictMark from '../../ui/kit/VerdictMark.svelte';
+
+  /** The verdict: a shape, a word, and why. */
+  interface Props {
+    verdict: Verdict;
+    reasons: string[];
+  }
+  let { verdict, reasons }: Props = $props();
+  const WORDS: Record<Verdict, string> = {
+    accept: 'Good',
+    'drive-more': 'Drive more',
+    replace: 'Take out',
+    refer: 'Refer'
+  };
+</script>
+
+<div class="card {verdict}" role="status" data-testid="verdict" data-verdict={verdict}>
+  <svg viewBox="-24 -24 48 48" width="52" height="52"
+    ><VerdictMark kind={verdict} radius={17} /></svg
+  >
+  <div>
+    <strong>{WORDS[verdict]}</strong>
+    {#each reasons as reason (reason)}<p>{reason}</p>{/each}
+  </div>
+</div>
+
+<style>
+  .card {
+    display: flex;
+    align-items: center;
+    gap: 12px;
+    padding: 8px 12px;
+    border: 2px solid;
+    border-radius: 10px;
+    font-size: 0.92rem;
+  }
+  strong {
+    font-family: var(--head-font);
+    font-weight: 600;
+    font-size: 1.5rem;
+    line-height: 1.15;
+  }
+  svg {
+    flex: none;
+  }
+  .accept {
+    border-color: var(--olive);
+    background: var(--olive-soft);
+  }
+  .drive-more {
+    border-color: var(--amber-line);
+    background: var(--amber-soft);
+  }
+  .replace {
+    border-color: var(--brick-line);
+    background: var(--brick-soft);
+  }
+  .refer {
+    border-color: var(--dye);
+    background: var(--dye-soft);
+  }
+  .accept strong {
+    color: var(--olive-deep);
+  }
+  .drive-more strong {
+    color: var(--amber);
+  }
+  .replace strong {
+    color: var(--brick);
+  }
+  .refer strong {
+    color: var(--dye);
+  }
+</style>

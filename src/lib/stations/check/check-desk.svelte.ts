@@ -1,0 +1,192 @@
+import { z } from 'zod';
+import { headReport, HeadReading, type HeadReport } from '$core/check/head-report.ts';
+import { holeStream, lastVolumesIn3, type HoleEvent } from '$core/check/hole-events.ts';
+import { SeenFlag } from '$core/check/findings.ts';
+import { problemsOf } from '$core/schema/read.ts';
+import { predictedHeadIn3, type Issue } from '$core/issue/issue.ts';
+import type { Dash } from '$core/schema/fields.ts';
+import { Desk } from '../../client/desk.svelte';
+import { Kept } from '../../client/kept';
+
+const Typed = z.object({
+  diameter: z.string(),
+  height: z.string(),
+  flags: z.array(SeenFlag)
+});
+/** A reading as typed; nothing is lost by looking at another hole meanwhile. */
+type Typed = z.infer<typeof Typed>;
+
+const KeptTyping = z.record(z.string(), Typed);
+
+const NOTHING: Typed = { diameter: '', height: '', flags: [] };
+
+export type DeskState =
+  | { kind: 'idle' }
+  | { kind: 'sending' }
+  | { kind: 'waiting' }
+  | { kind: 'refused'; message: string };
+
+/** The readings of one issue: what is typed, what it means, what is recorded, what is still on its way. */
+export class CheckDesk {
+  readonly issue: Issue;
+  readonly desk;
+  #typed = $state.raw<Record<string, Typed>>({});
+  #kept: Kept<typeof KeptTyping>;
+  /** which head the server did not take, in a sentence */
+  #refused = $state('');
+
+  constructor(issue: Issue, events: HoleEvent[]) {
+    this.issue = issue;
+    this.#kept = new Kept(`typed-heads.${issue.id}`, KeptTyping);
+    // A head counts once the server has judged it.
+    this.desk = new Desk(holeStream, issue, {
+      subjectId: issue.id,
+      stored: events,
+      by: '',
+      refused: (checked, message) => {
+        this.#refused = `Head ${checked.hole}: ${message}`;
+        const { hole, diameterIn, heightIn, flags } = checked;
+        // what was typed there since is newer
+        if (!this.#typed[hole])
+          this.type(hole, { diameter: String(diameterIn), height: String(heightIn), flags });
+      }
+    });
+  }
+
+  get events(): HoleEvent[] {
+    return this.desk.events;
+  }
+  get states() {
+    return this.desk.state;
+  }
+  readonly state = $derived.by((): DeskState => {
+    const { away, sending, refusal } = this.desk.outbox;
+    if (away) return { kind: 'waiting' };
+    if (refusal !== '') return { kind: 'refused', message: this.#refused || refusal };
+    if (this.#refused !== '') return { kind: 'refused', message: this.#refused };
+    return sending ? { kind: 'sending' } : { kind: 'idle' };
+  });
+
+  get waitingToSend(): number {
+    return this.desk.outbox.waiting.length;
+  }
+
+  typedFor(hole: number): Typed {
+    return this.#typed[hole] ?? NOTHING;
+  }
+
+  type(hole: number, change: Partial<Typed>): void {
+    this.#typed = { ...this.#typed, [hole]: { ...this.typedFor(hole), ...change } };
+    this.#store();
+  }
+
+  toggle(hole: number, flag: SeenFlag): void {
+    const { flags } = this.typedFor(hole);
+    this.type(hole, {
+      flags: flags.includes(flag) ? flags.filter((seen) => seen !== flag) : [...flags, flag]
+    });
+  }
+
+  /** The rivet size of one hole. */
+  dashOf(hole: number): Dash {
+    return this.issue.holes.find(({ number }) => number === hole)?.dash ?? this.issue.facts.dash;
+  }
+
+  /** The typed reading judged, or what is wrong with it; null while it is not complete. */
+  reportFor(
+    hole: number
+  ): { report: HeadReport; reading: HeadReading } | { problems: Record<string, string> } | null {
+    const { diameter, height, flags } = this.typedFor(hole);
+    if (diameter.trim() === '' || height.trim() === '') return null;
+    const { limits } = this.issue.facts;
+    const dash = this.dashOf(hole);
+    const read = HeadReading.safeParse({
+      dash,
+      limits,
+      diameterIn: diameter,
+      heightIn: height,
+      flags
+    });
+    if (!read.success)
+      return {
+        problems: Object.fromEntries(
+          problemsOf(read.error).map(({ path, message }) => [path, message])
+        )
+      };
+    return this.#reportOf(hole, read.data);
+  }
+
+  /** What the latest recorded reading of a hole means; null before there is one. */
+  recordedFor(hole: number): { report: HeadReport; reading: HeadReading } | null {
+    const last = this.states.get(hole)?.last;
+    if (!last) return null;
+    const { limits } = this.issue.facts;
+    const { diameterIn, heightIn, flags } = last;
+    return this.#reportOf(hole, { dash: this.dashOf(hole), limits, diameterIn, heightIn, flags });
+  }
+
+  #reportOf(hole: number, reading: HeadReading): { report: HeadReport; reading: HeadReading } {
+    const own = this.issue.holes.find(({ number }) => number === hole);
+    const row = own?.row;
+    const others = this.issue.holes
+      .filter((other) => other.row === row && other.number !== hole)
+      .map(({ number }) => number);
+    return {
+      reading,
+      report: headReport(
+        reading,
+        own ? predictedHeadIn3(this.issue.facts, own) : null,
+        lastVolumesIn3(this.states, others)
+      )
+    };
+  }
+
+  /** Hands a complete reading over for good; it counts as recorded once the server has acknowledged it. */
+  record(hole: number): void {
+    const judged = this.reportFor(hole);
+    if (!judged || !('reading' in judged)) return;
+    const { diameterIn, heightIn, flags } = judged.reading;
+    this.#refused = '';
+    if (this.desk.add({ kind: 'checked', hole, diameterIn, heightIn, flags }))
+      this.#forgetTyped(hole);
+    else this.#refused = `Head ${hole}: ${this.desk.refusal}`;
+  }
+
+  isOnItsWay(hole: number): boolean {
+    return this.desk.outbox.waiting.some((checked) => checked.hole === hole);
+  }
+
+  /** The first hole after this one that nobody has looked at, or the next one. */
+  nextToDo(after: number): number {
+    const numbers = this.issue.holes.map((hole) => hole.number);
+    const open = (number: number) => !this.states.get(number)?.last && !this.isOnItsWay(number);
+    return (
+      numbers.find((number) => number > after && open(number)) ??
+      numbers.find((number) => number !== after && open(number)) ??
+      Math.min(after + 1, numbers.at(-1) ?? after)
+    );
+  }
+
+  /** Picks up what this browser still holds from an earlier visit. */
+  async restore(): Promise<void> {
+    for (const typed of await this.#kept.found()) this.#typed = { ...typed, ...this.#typed };
+    this.#store();
+    await this.desk.restore();
+  }
+
+  stop(): void {
+    this.desk.stop();
+  }
+
+  #forgetTyped(hole: number): void {
+    this.#typed = Object.fromEntries(
+      Object.entries(this.#typed).filter(([number]) => Number(number) !== hole)
+    );
+    this.#store();
+  }
+
+  #store(): void {
+    if (Object.keys(this.#typed).length === 0) this.#kept.forget();
+    else this.#kept.write(this.#typed);
+  }
+}

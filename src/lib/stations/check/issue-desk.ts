@@ -1,0 +1,15 @@
+import { getContext, setContext } from 'svelte';
+import type { Issue } from '$core/issue/issue.ts';
+import type { CheckDesk } from './check-desk.svelte';
+
+/** The newest issue of the open joint and its readings; null before the first is made. */
+export interface IssueDesk {
+  readonly issue: Issue | null;
+  readonly desk: CheckDesk | null;
+  /** who is at the bench; empty when nobody said */
+  readonly person: string;
+}
+
+const KEY = Symbol('issue desk');
+export const provideIssueDesk = (desk: IssueDesk): IssueDesk => setContext(KEY, desk);
+export const useIssueDesk = (): IssueDesk => getContext<IssueDesk>(KEY);

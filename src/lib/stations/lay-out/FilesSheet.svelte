@@ -1,0 +1,156 @@
+<script lang="ts">
+  import Download from '@lucide/svelte/icons/download';
+  import { readJointFile } from '$core/exchange/joint-file.ts';
+  import { kindOf } from '$core/kinds/joint.ts';
+  import { textOf } from '$lib/client/read-file';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import Notice from '../../ui/kit/Notice.svelte';
+  import Sheet from '../../ui/kit/Sheet.svelte';
+
+  /** Files of this joint out, and a joint file in. */
+  interface Props {
+    open: boolean;
+    onclose: () => void;
+  }
+  let { open, onclose }: Props = $props();
+  const workspace = useWorkspace();
+  let refusal = $state('');
+  let said = $state('');
+
+  const FILES = [
+    {
+      file: 'pattern.pdf?paper=a4',
+      text: 'Full-size pattern, PDF on A4',
+      note: 'sheets overlap; every sheet has a check scale'
+    },
+    {
+      file: 'pattern.pdf?paper=letter',
+      text: 'Full-size pattern, PDF on Letter',
+      note: 'the same on Letter paper'
+    },
+    { file: 'pattern.svg', text: 'Pattern, SVG', note: 'full size, for a plotter' },
+    {
+      file: 'pattern.dxf',
+      text: 'Pattern, DXF',
+      note: 'layers for edges, holes, cut-out and text; inches'
+    },
+    {
+      file: 'marks.csv',
+      text: 'Marks, CSV',
+      note: 'every hole with its mark, exact place and rivet'
+    },
+    {
+      file: 'joint.json',
+      text: 'The joint as a file',
+      note: 'its fields as typed, to open elsewhere'
+    }
+  ];
+
+  /** The server makes files from what it holds: first everything typed must be there. */
+  async function fetchFile(file: string): Promise<void> {
+    refusal = said = '';
+    await workspace.save.flush();
+    if (workspace.save.state.kind !== 'saved') {
+      refusal =
+        'What is typed here is not saved yet, so no file was made of it. See the mark at the top.';
+      return;
+    }
+    const reply = await fetch(`/api/joints/${workspace.id}/files/${file}`).catch(() => null);
+    if (!reply) {
+      refusal = 'The server could not be reached.';
+      return;
+    }
+    if (!reply.ok) {
+      const { message } = (await reply.json()) as { message?: string };
+      refusal = message ?? 'No file could be made.';
+      return;
+    }
+    const name = /filename="([^"]+)"/.exec(reply.headers.get('content-disposition') ?? '')?.[1];
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(await reply.blob());
+    link.download = name ?? file;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  }
+
+  async function take(input: HTMLInputElement): Promise<void> {
+    refusal = said = '';
+    const [file] = input.files ?? [];
+    input.value = '';
+    if (!file) return;
+    const text = await textOf(file);
+    const read = text.ok ? readJointFile(text.text) : text;
+    if (!read.ok) {
+      refusal = `${file.name}: ${read.message}`;
+      return;
+    }
+    const { definition, title } = read.file;
+    workspace.replace(definition);
+    said = `${title}, a ${kindOf(definition).name}, is open here now. Undo brings back what was.`;
+  }
+</script>
+
+<Sheet title="Files" {open} {onclose}>
+  {#if refusal}<Notice level="stop" title="No" text={refusal} />{/if}
+  {#if said}<p role="status" class="said">✓ {said}</p>{/if}
+  <h3 class="label">Out</h3>
+  <ul>
+    {#each FILES as { file, text, note } (file)}
+      <li>
+        <button class="act" type="button" onclick={() => void fetchFile(file)}
+          ><Download size={18} /> {text}</button
+        >
+        <span class="hint">{note}</span>
+      </li>
+    {/each}
+  </ul>
+  <p class="hint">
+    Before punching through a paper pattern, measure its check scale: 4 in and 100 mm. Printers
+    shrink.
+  </p>
+  <h3 class="label">In</h3>
+  <label class="file">
+    <span>Open a joint file (.json) into this joint</span>
+    <input
+      type="file"
+      accept=".json,application/json"
+      onchange={(event) => void take(event.currentTarget)}
+    />
+  </label>
+  <p class="hint">Holes from DXF or CSV come in through “Pick up existing holes”.</p>
+</Sheet>
+
+<style>
+  ul {
+    display: grid;
+    gap: 6px;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 280px 1fr;
+    align-items: center;
+    gap: 12px;
+  }
+  li .act {
+    justify-content: flex-start;
+  }
+  .file {
+    display: grid;
+    gap: 4px;
+  }
+  .file input {
+    min-height: 44px;
+    padding: 8px;
+    border: 1.5px dashed var(--line-strong);
+    border-radius: 8px;
+  }
+  .said {
+    color: var(--olive-deep);
+    font-weight: 700;
+  }
+  @media (max-width: 600px) {
+    li {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

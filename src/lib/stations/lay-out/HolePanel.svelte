@@ -1,0 +1,209 @@
+<script lang="ts">
+  import { byId } from '$core/joint/item-id.ts';
+  import { nudged, pinned, withoutFixed, withState } from '$core/edit/hole-edits.ts';
+  import { gridPerIn } from '$core/layout/fill-line.ts';
+  import { markWork, type LaidLine, type PlannedHole } from '$core/plan/holes.ts';
+  import { same } from '$core/units/tolerance.ts';
+  import { useWorkspace, type ShownPlan } from '$lib/client/workspace.svelte';
+  import Arithmetic from '../../ui/kit/Arithmetic.svelte';
+  import Length from '../../ui/kit/Length.svelte';
+
+  /** The picked hole: its mark, its room, and what can be done with it by hand. */
+  interface Props {
+    shown: ShownPlan;
+    hole: PlannedHole;
+    line: LaidLine;
+  }
+  let { shown, hole, line }: Props = $props();
+  const workspace = useWorkspace();
+  const room = $derived(shown.plan.headroom.find((entry) => entry.hole === hole.number));
+  const stepIn = $derived(1 / gridPerIn(shown.definition.scale));
+  let markOpen = $state(false);
+  let asking = $state(false);
+  let reason = $state('');
+  const REASONS = ['latch', 'nut plate', 'blind fastener later'];
+
+  const edit = (change: Parameters<typeof workspace.edit>[0], what: string) =>
+    workspace.edit(change, `hole ${line.key} ${hole.index} ${what}`);
+  export function nudge(steps: number): void {
+    edit(nudged(workspace.entered, hole, line, steps * stepIn), 'nudge');
+  }
+  export function hold(): void {
+    if (hole.state === 'held-open')
+      edit(withState(workspace.entered, hole, line.key, 'as-laid'), 'state');
+    else asking = true;
+  }
+  function holdFor(why: string): void {
+    if (why.trim() === '') return;
+    edit(withState(workspace.entered, hole, line.key, 'held-open', why.trim()), 'state');
+    asking = false;
+    reason = '';
+  }
+  export function pin(): void {
+    if (hole.fixed === null) edit(pinned(workspace.entered, hole, line), 'pin');
+    else edit(withoutFixed(workspace.entered, hole.fixed), 'unpin');
+  }
+  export function takeOut(): void {
+    if (hole.fixed === null) edit(withState(workspace.entered, hole, line.key, 'removed'), 'state');
+  }
+  const fixedKind = $derived(
+    hole.fixed === null ? null : (byId(shown.definition.fixed, hole.fixed)?.kind ?? null)
+  );
+</script>
+
+<section class="hole" aria-label="Picked hole" data-testid="picked-hole">
+  <p class="said">
+    <strong>Hole {hole.number}</strong>
+    <span class="hint">{line.name}</span>
+    {#if hole.state === 'held-open'}<span class="open">◇ held open: {hole.reason}</span>{/if}
+    {#if fixedKind}<span class="hint">{fixedKind === 'pinned' ? 'pinned' : 'existing hole'}</span
+      >{/if}
+  </p>
+  <p class="said">
+    {#if hole.crossMarkIn === null}
+      <span>mark <Length lengthIn={hole.markIn} /></span>
+      <span class="hint">exact {(hole.alongIn - line.datumIn).toFixed(4)} in</span>
+    {:else}
+      <span
+        >right <Length lengthIn={hole.markIn} />, down <Length lengthIn={hole.crossMarkIn} /></span
+      >
+    {/if}
+    <span class="hint"
+      >{same(hole.residualIn, 0)
+        ? 'on the mark'
+        : `mark is ${Math.abs(hole.residualIn).toFixed(4)} in ${hole.crossMarkIn !== null ? 'off' : hole.residualIn > 0 ? 'beyond' : 'short'}`}</span
+    >
+    {#if room}
+      <span class="hint room">
+        {room.largestDash > hole.dash
+          ? `has room for dash ${room.largestDash} in rework`
+          : 'no room for a larger rivet'}
+      </span>
+    {/if}
+  </p>
+  <div class="acts">
+    <button
+      class="act small"
+      type="button"
+      onclick={() => nudge(-1)}
+      aria-label="Move back one division"
+      title="Shift ←">◂</button
+    >
+    <button
+      class="act small"
+      type="button"
+      onclick={() => nudge(1)}
+      aria-label="Move on one division"
+      title="Shift →">▸</button
+    >
+    <button
+      class="act small"
+      type="button"
+      aria-pressed={hole.state === 'held-open'}
+      onclick={hold}
+      title="H"
+    >
+      {hole.state === 'held-open' ? 'Rivet it' : 'Hold open'}
+    </button>
+    <button
+      class="act small"
+      type="button"
+      aria-pressed={hole.fixed !== null}
+      onclick={pin}
+      title="P"
+    >
+      {hole.fixed === null ? 'Pin' : 'Let go'}
+    </button>
+    {#if hole.fixed === null}
+      <button class="act small" type="button" onclick={takeOut} title="Delete">Take out</button>
+    {/if}
+    <button
+      class="act small sum"
+      type="button"
+      aria-expanded={markOpen}
+      aria-label="Arithmetic of the mark"
+      onclick={() => (markOpen = !markOpen)}>Σ</button
+    >
+  </div>
+  {#if asking && hole.state !== 'held-open'}
+    <form
+      class="why"
+      onsubmit={(event) => {
+        event.preventDefault();
+        holdFor(reason);
+      }}
+    >
+      <label class="label" for="why-open">Held open for</label>
+      <div class="acts">
+        {#each REASONS as known (known)}
+          <button class="act small" type="button" onclick={() => holdFor(known)}>{known}</button>
+        {/each}
+      </div>
+      <div class="acts">
+        <input
+          id="why-open"
+          class="field-box"
+          bind:value={reason}
+          maxlength="80"
+          placeholder="or another reason"
+        />
+        <button class="act small" disabled={reason.trim() === ''}>Hold</button>
+      </div>
+    </form>
+  {/if}
+</section>
+{#if markOpen || workspace.arithmetic}
+  <Arithmetic work={markWork(hole, line, shown.definition.scale)} />
+{/if}
+
+<style>
+  .hole {
+    position: relative;
+    display: flex;
+    flex-direction: column;
+    gap: 4px;
+    padding: 8px 12px;
+    border-left: 5px solid var(--dye);
+    border-radius: 8px;
+    background: var(--dye-soft);
+    font-variant-numeric: tabular-nums;
+  }
+  .said {
+    padding-right: 52px;
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 0 10px;
+  }
+  .hint {
+    color: var(--ink);
+  }
+  .open {
+    font-weight: 700;
+    color: var(--amber);
+  }
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+  }
+  .acts .field-box {
+    flex: 1;
+    width: auto;
+    min-width: 0;
+  }
+  .sum {
+    position: absolute;
+    right: 10px;
+    top: 8px;
+  }
+  [aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--paper);
+  }
+  .why {
+    display: flex;
+    flex-direction: column;
+    gap: 4px;
+  }
+</style>

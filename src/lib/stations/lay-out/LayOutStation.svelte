@@ -1,0 +1,296 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { tinykeys } from 'tinykeys';
+  import { fixedMoved } from '$core/edit/hole-edits.ts';
+  import type { LaidLine } from '$core/plan/holes.ts';
+  import { gridPerIn } from '$core/layout/fill-line.ts';
+  import { snapToRuler } from '$core/units/ruler.ts';
+  import { outsideFields } from '$lib/client/keys';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import CloseUp from '$lib/drawing/section/CloseUp.svelte';
+  import PlanView from '$lib/drawing/plan/PlanView.svelte';
+  import Tape from '$lib/drawing/plan/Tape.svelte';
+  import Choice from '../../ui/kit/Choice.svelte';
+  import KindFields from '../../ui/joint/KindFields.svelte';
+  import LengthField from '../../ui/kit/LengthField.svelte';
+  import Alternatives from './Alternatives.svelte';
+  import { datumOptions } from './datums';
+  import FilesSheet from './FilesSheet.svelte';
+  import HolePanel from './HolePanel.svelte';
+  import InTheWay from './InTheWay.svelte';
+  import LayoutFigures from './LayoutFigures.svelte';
+  import LayoutWarnings from './LayoutWarnings.svelte';
+  import MetalSteps from './MetalSteps.svelte';
+  import PickUpSheet from './PickUpSheet.svelte';
+  import Reader from './Reader.svelte';
+  import StationFrame from '../../ui/joint/StationFrame.svelte';
+  import Unreadable from '../../ui/joint/Unreadable.svelte';
+  import WaysOut from '../../ui/joint/WaysOut.svelte';
+
+  const workspace = useWorkspace();
+  const entered = $derived(workspace.entered);
+  const plan = $derived(workspace.now?.plan ?? null);
+  const shown = $derived(workspace.shown?.plan.layout.ok ? workspace.shown : null);
+  const layout = $derived(shown?.plan.layout.ok ? shown.plan.layout.result : null);
+  const holes = $derived(shown?.plan.holes ?? []);
+  const picked = $derived(holes.find((hole) => hole.number === workspace.picked) ?? holes[0]);
+  const line = $derived(picked ? layout?.lines[picked.row - 1] : undefined);
+  const school = $derived(workspace.profile.pitch);
+  const near = $derived(
+    entered.prefer === 'near' || (entered.prefer === 'profile' && school === 'near')
+  );
+  const spaced = $derived(entered.kind !== 'patch');
+  /** a long strip leaves room for its corner enlarged */
+  const strip = $derived(layout !== null && layout.widthIn > 2.2 * layout.heightIn);
+  const datums = $derived(datumOptions(entered, layout, line));
+  const datumWords = (of: LaidLine | undefined): string =>
+    datumOptions(entered, layout, of).find(({ value }) => value === entered.datum)?.text ??
+    'the datum edge';
+  let view = $state<'plan' | 'headroom' | 'others' | 'steps'>('plan');
+  let reading = $state(false);
+  let pickingUp = $state(false);
+  let files = $state(false);
+  let panel = $state<HolePanel>();
+  const pick = (hole: number) => (workspace.picked = hole);
+
+  const write = (inches: number) => String(Number(inches.toFixed(6)));
+  /** What is dragged falls on the ruler's divisions. */
+  const onRuler = (inches: number) =>
+    entered.scale === 'exact'
+      ? Math.round(inches * gridPerIn('exact')) / gridPerIn('exact')
+      : snapToRuler(inches, entered.scale);
+  function moveKeepOut(id: string, xIn: number, yIn: number): void {
+    const keepOuts = entered.keepOuts.map((keepOut) =>
+      keepOut.id === id
+        ? { ...keepOut, xIn: write(onRuler(xIn)), yIn: write(onRuler(yIn)) }
+        : keepOut
+    );
+    workspace.edit({ keepOuts }, `keepOuts ${id} drag`);
+  }
+  function moveFixed(id: string, alongIn: number): void {
+    workspace.edit(fixedMoved(entered, id, onRuler(alongIn)), `fixed ${id} drag`);
+  }
+
+  onMount(() =>
+    tinykeys(window, {
+      'Shift+ArrowLeft': outsideFields(() => panel?.nudge(-1)),
+      'Shift+ArrowRight': outsideFields(() => panel?.nudge(1)),
+      h: outsideFields(() => panel?.hold()),
+      p: outsideFields(() => panel?.pin()),
+      Delete: outsideFields(() => panel?.takeOut()),
+      r: outsideFields(() => (reading = layout !== null))
+    })
+  );
+</script>
+
+<StationFrame>
+  {#snippet drawing()}
+    {#if shown && layout}
+      <div class="board">
+        <div class="views">
+          <Choice
+            label="Drawing"
+            quiet
+            value={view}
+            options={[
+              { value: 'plan', text: 'Plan' },
+              { value: 'headroom', text: 'Headroom' },
+              { value: 'others', text: 'Alternatives' },
+              { value: 'steps', text: 'On the metal' }
+            ]}
+            onchoose={(value) => (view = value)}
+          />
+          <button class="act" type="button" onclick={() => (files = true)}>Files</button>
+        </div>
+        {#if view === 'others'}
+          <Alternatives onchosen={() => (view = 'plan')} />
+        {:else if view === 'steps'}
+          <div class="steps"><MetalSteps {layout} /></div>
+        {:else}
+          <div class="sheets" class:strip>
+            <PlanView
+              {shown}
+              picked={picked?.number ?? 1}
+              onpick={pick}
+              stale={!workspace.now}
+              headroom={view === 'headroom'}
+              onkeepout={moveKeepOut}
+              onfixed={moveFixed}
+            />
+            {#if strip}<CloseUp {shown} picked={workspace.picked} onpick={pick} />{/if}
+          </div>
+          {#if view === 'headroom'}
+            <p class="legend hint">
+              Each hole carries the largest size that could still go there in rework: olive has
+              room, amber has none.
+            </p>
+          {/if}
+        {/if}
+        {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
+      </div>
+    {:else}
+      <div class="first">
+        {#if plan && !plan.layout.ok}
+          <div class="refused"><WaysOut refused={plan.layout} /></div>
+        {:else}
+          <Unreadable />
+        {/if}
+      </div>
+    {/if}
+  {/snippet}
+
+  {#snippet worksheet()}
+    {#if plan}
+      <LayoutFigures {plan} />
+      {#if shown && picked && line && workspace.now}
+        <HolePanel bind:this={panel} {shown} hole={picked} {line} />
+      {/if}
+      <LayoutWarnings warnings={workspace.warningsAt('lay-out')} />
+    {/if}
+    {#if layout && layout.removed.length > 0}
+      <div class="gone">
+        <span class="hint">Taken out:</span>
+        {#each layout.removed as gone (gone.number)}
+          <button
+            class="act small"
+            type="button"
+            onclick={() =>
+              workspace.edit(
+                {
+                  edits: entered.edits.filter(
+                    (edit) =>
+                      !(edit.line === gone.line && edit.index === gone.index && edit.of === gone.of)
+                  )
+                },
+                'put back'
+              )}>put {gone.number} back</button
+          >
+        {/each}
+      </div>
+    {/if}
+
+    <section class="form" aria-label="How it is laid out">
+      <KindFields station="lay-out" />
+      {#if spaced}
+        <Choice
+          label="Pitch school"
+          value={entered.prefer}
+          options={[
+            { value: 'profile', text: `Shop’s: ${school}` },
+            { value: 'fewest', text: 'Fewest' },
+            { value: 'near', text: 'Near a pitch' }
+          ]}
+          onchoose={(prefer) => workspace.edit({ prefer }, 'prefer')}
+        />
+        {#if near}
+          <LengthField
+            label="Wished pitch"
+            value={entered.nearPitchIn}
+            whenEmpty="house pitch {workspace.profile.housePitchIn} in"
+            placeholder="house"
+            problem={workspace.problemAt('nearPitchIn')}
+            oninput={(text) => workspace.edit({ nearPitchIn: text }, 'nearPitchIn')}
+          />
+        {/if}
+      {/if}
+      <InTheWay onpickup={() => (pickingUp = true)} />
+    </section>
+  {/snippet}
+
+  {#snippet foot()}
+    {#if layout}
+      <Tape
+        lines={layout.lines}
+        {holes}
+        changes={workspace.shown?.plan.lengthChanges ?? []}
+        scale={entered.scale}
+        datum={entered.datum}
+        {datums}
+        picked={picked?.number ?? 1}
+        onpick={pick}
+        onscale={(scale) => workspace.edit({ scale }, 'scale')}
+        ondatum={(datum) => workspace.edit({ datum }, 'datum')}
+        onread={() => (reading = true)}
+      />
+    {/if}
+  {/snippet}
+</StationFrame>
+
+{#if reading && layout}
+  <Reader
+    lines={layout.lines}
+    {holes}
+    scale={entered.scale}
+    {datumWords}
+    picked={picked?.number ?? 1}
+    onpick={pick}
+    onclose={() => (reading = false)}
+  />
+{/if}
+<PickUpSheet open={pickingUp} onclose={() => (pickingUp = false)} />
+<FilesSheet open={files} onclose={() => (files = false)} />
+
+<style>
+  .board {
+    position: relative;
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto minmax(0, 1fr) auto;
+    gap: 6px;
+    height: 100%;
+  }
+  .views {
+    display: flex;
+    justify-content: space-between;
+    align-items: end;
+    gap: 10px;
+  }
+  .sheets {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: minmax(0, 1fr);
+    gap: 8px;
+    min-height: 0;
+  }
+  .sheets.strip {
+    grid-template-rows: minmax(0, 1.35fr) minmax(0, 1fr);
+  }
+  .steps {
+    min-height: 0;
+    overflow: hidden;
+  }
+  .legend {
+    padding: 2px 4px;
+  }
+  .over {
+    position: absolute;
+    inset: 0;
+    display: flex;
+    align-items: center;
+  }
+  .first {
+    display: flex;
+    align-items: center;
+    justify-content: center;
+    height: 100%;
+  }
+  .refused {
+    width: min(560px, 100%);
+  }
+  .gone {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 6px;
+  }
+  .form {
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+  }
+  @media (max-width: 900px) {
+    .sheets {
+      height: 560px;
+    }
+  }
+</style>

@@ -1,0 +1,87 @@
+<script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { placeInWords } from '$lib/words/places';
+  import { num } from '$core/answer.ts';
+  import type { Plan } from '$core/plan/plan-shape.ts';
+  import Figure from '../../ui/joint/Figure.svelte';
+  import Length from '../../ui/kit/Length.svelte';
+
+  /** The answers of a layout: how many, and every distance with its place between the limits. */
+  const preferences = usePreferences();
+  interface Props {
+    plan: Plan;
+  }
+  let { plan }: Props = $props();
+  const layout = $derived(plan.layout.ok ? plan.layout.result : null);
+  /** a gap over an open hole is told, and is no broken limit */
+  const limits = $derived(layout?.checks.filter((check) => check.rule !== 'open-gap') ?? []);
+  const broken = $derived(limits.filter((check) => !check.ok).length);
+  const open = $derived(layout ? layout.drilled - layout.rivets : 0);
+  const needed = $derived.by(() => {
+    const [need] = plan.needs;
+    if (plan.needs.length !== 1 || !need?.required.ok) return '';
+    const { required } = need.required.result;
+    return `${required} needed${need.where.at === 'joint' ? '' : ` ${placeInWords(need.where, preferences.lengths)}`}`;
+  });
+</script>
+
+{#if layout}
+  <section aria-label="Spacing">
+    <Figure label="Holes" big work={layout.work} note={needed}>
+      {layout.drilled}<small class="of"
+        >&nbsp;{layout.lines.length === 1
+          ? 'in one line'
+          : `in ${layout.lines.length} lines`}{open > 0 ? `, ${open} held open` : ''}</small
+      >
+    </Figure>
+    {#each layout.figures as figure (figure.key)}
+      <Figure
+        label={figure.label}
+        work={figure.work}
+        source={figure.note ?? ''}
+        limits={figure.limits}
+      >
+        {#if figure.valueIn === undefined}<span class="text">{figure.text}</span>{:else}<Length
+            lengthIn={figure.valueIn}
+          />{/if}
+      </Figure>
+    {/each}
+    {#if plan.mass}
+      <Figure
+        label="Mass added"
+        work={plan.mass.work}
+        source="undriven rivets and added metal, 0.100 lb/in³"
+      >
+        {num(Number((plan.mass.rivetsLb + plan.mass.metalLb).toFixed(4)))}<small class="of"
+          >&nbsp;lb</small
+        >
+      </Figure>
+    {/if}
+  </section>
+  <p class="checks" class:bad={broken > 0} data-testid="checks">
+    {#if broken === 0}
+      ✓ {limits.length} limits hold, exact and on the ruler
+    {:else}
+      ✕ {broken} of {limits.length} limits are broken
+    {/if}
+  </p>
+{/if}
+
+<style>
+  .of {
+    font-size: 0.85rem;
+    font-weight: 400;
+    color: var(--ink-soft);
+  }
+  .text {
+    font-size: 1.05rem;
+  }
+  .checks {
+    font-size: 0.92rem;
+    color: var(--olive-deep);
+  }
+  .checks.bad {
+    color: var(--brick);
+    font-weight: 700;
+  }
+</style>

@@ -1,0 +1,66 @@
+<script lang="ts">
+  import { metalSteps } from '$core/plan/metal-steps.ts';
+  import type { JointLayout } from '$core/plan/plan-shape.ts';
+  import Length from '../../ui/kit/Length.svelte';
+
+  /** What to do on the metal, in order, every number filled in. */
+  interface Props {
+    layout: JointLayout;
+  }
+  let { layout }: Props = $props();
+  const steps = $derived(metalSteps(layout));
+</script>
+
+<ol data-testid="metal-steps">
+  {#each steps as step, index (index)}
+    <li>
+      <span class="no">{index + 1}</span>
+      <div>
+        <h3>{step.title}</h3>
+        <p>
+          {#each step.say as part, at (at)}{#if typeof part === 'string'}{part}{:else}<strong
+                ><Length lengthIn={part.lengthIn} /></strong
+              >{/if}{/each}
+        </p>
+      </div>
+    </li>
+  {/each}
+</ol>
+<p class="hint">
+  Eye protection for drilling. Clamp small parts; no gloves near a turning drill. Chips and edges
+  cut.
+</p>
+
+<style>
+  ol {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+    gap: 8px 20px;
+    max-height: calc(100% - 30px);
+    overflow-y: auto;
+    align-content: start;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 34px 1fr;
+    gap: 10px;
+    padding: 8px 12px 8px 8px;
+    background: var(--panel);
+    border: 1.5px solid var(--line);
+    border-radius: 8px;
+  }
+  .no {
+    display: flex;
+    align-items: center;
+    justify-content: center;
+    width: 32px;
+    height: 32px;
+    border-radius: 50%;
+    background: var(--ink);
+    color: var(--paper);
+    font-weight: 700;
+  }
+  h3 {
+    font-size: 1rem;
+  }
+</style>

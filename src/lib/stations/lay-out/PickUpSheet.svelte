@@ -1,0 +1,304 @@
+<script lang="ts">
+  import { pickUp, PickUpInput } from '$core/layout/pick-up.ts';
+  import { takeUp, type FoundHole } from '$core/edit/take-up.ts';
+  import { nextId } from '$core/joint/item-id.ts';
+  import { kindOf } from '$core/kinds/joint.ts';
+  import { readInput } from '$core/schema/read.ts';
+  import { parseLength } from '$core/units/parse-length.ts';
+  import { MM_PER_IN } from '$core/units/factors.ts';
+  import { readHolesFile } from '$lib/client/read-file';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import type { Found } from '$lib/exchange/found.ts';
+  import Arithmetic from '../../ui/kit/Arithmetic.svelte';
+  import Choice from '../../ui/kit/Choice.svelte';
+  import Length from '../../ui/kit/Length.svelte';
+  import LengthField from '../../ui/kit/LengthField.svelte';
+  import Notice from '../../ui/kit/Notice.svelte';
+  import Sheet from '../../ui/kit/Sheet.svelte';
+  import FoundPreview from './FoundPreview.svelte';
+
+  /** Existing holes come in as fixed holes: by running distances, by two tapes, or from a drawing. */
+  interface Props {
+    open: boolean;
+    onclose: () => void;
+  }
+  let { open, onclose }: Props = $props();
+  const workspace = useWorkspace();
+  const layout = $derived(
+    workspace.shown?.plan.layout.ok ? workspace.shown.plan.layout.result : null
+  );
+  const lines = $derived(layout?.lines ?? []);
+  let way = $state<'running' | 'tapes' | 'file'>('running');
+  let said = $state('');
+  let refusal = $state('');
+
+  function add(found: readonly FoundHole[], name: string): void {
+    const { fixed, left } = takeUp(found, workspace.entered.fixed, lines, name);
+    refusal = '';
+    said = '';
+    if (fixed.length > 0)
+      workspace.edit({ fixed: [...workspace.entered.fixed, ...fixed] }, 'fixed pick up');
+    if (fixed.length > 0)
+      said = `${fixed.length} hole${fixed.length > 1 ? 's' : ''} taken up as fixed.`;
+    if (left.length > 0)
+      refusal = `${left.length} hole${left.length > 1 ? 's lie' : ' lies'} on no rivet line: the nearest, ${left[0]?.line ?? 'none'}, is ${Number.isFinite(left[0]?.offIn) ? `${Math.abs(left[0]?.offIn ?? 0).toFixed(3)} in` : 'not beside it'} off; up to 1/4 in is taken.`;
+  }
+
+  let lineKey = $state('');
+  let distances = $state('');
+  const read = $derived(
+    distances
+      .split(/[;\n]+|,\s+/)
+      .map((text) => text.trim())
+      .filter((text) => text !== '')
+      .map((text) => ({ text, read: parseLength(text) }))
+  );
+  const wrong = $derived(read.filter((one) => !one.read.ok));
+  function addRunning(): void {
+    const line = lines.find(({ key }) => key === lineKey) ?? lines[0];
+    if (!line) return;
+    const before = workspace.entered.fixed;
+    const fixed: typeof before = [];
+    for (const one of read)
+      if (one.read.ok)
+        fixed.push({
+          id: nextId([...before, ...fixed], 'found'),
+          kind: 'existing',
+          line: line.key,
+          name: '',
+          atIn: one.text,
+          offIn: ''
+        });
+    workspace.edit({ fixed: [...before, ...fixed] }, 'fixed pick up');
+    said = `${fixed.length} holes taken up on the ${line.name}.`;
+    distances = '';
+  }
+
+  const tape = $state({ ax: '0', ay: '0', bx: '', by: '0', a: '', b: '' });
+  let side = $state<'left' | 'right'>('right');
+  const complete = $derived(Object.values(tape).every((text) => text.trim() !== ''));
+  // y runs down on the plan and up in the calculation: what is right of A → B on the plan is left there.
+  const met = $derived.by(() => {
+    if (!complete) return null;
+    const down = (text: string) => {
+      const length = parseLength(text);
+      return length.ok ? -length.valueIn : text;
+    };
+    const input = readInput(PickUpInput, {
+      datumA: { xIn: tape.ax, yIn: down(tape.ay) },
+      datumB: { xIn: tape.bx, yIn: down(tape.by) },
+      fromAIn: tape.a,
+      fromBIn: tape.b,
+      side
+    });
+    return input.ok ? pickUp(input.value) : input;
+  });
+
+  let found = $state.raw<{ name: string; found: Found } | null>(null);
+  let unit = $state<'in' | 'mm' | ''>('');
+  let origin = $state<'drawing' | 'corner'>('drawing');
+  const inPerUnit = $derived(
+    found?.found.inPerUnit ?? (unit === 'in' ? 1 : unit === 'mm' ? 1 / MM_PER_IN : null)
+  );
+  const placed = $derived.by((): FoundHole[] => {
+    if (!found || inPerUnit === null) return [];
+    const corner = origin === 'corner' ? found.found.outline : null;
+    return found.found.holes.map((hole) => ({
+      xIn: (hole.x - (corner?.x ?? 0)) * inPerUnit,
+      yIn: (hole.y - (corner?.y ?? 0)) * inPerUnit,
+      diameterIn: hole.diameter === null ? null : hole.diameter * inPerUnit
+    }));
+  });
+  async function take(input: HTMLInputElement): Promise<void> {
+    said = refusal = '';
+    found = null;
+    const [file] = input.files ?? [];
+    input.value = '';
+    if (!file) return;
+    const result = await readHolesFile(file);
+    if (!result.ok) refusal = `${file.name}: ${result.message}.`;
+    else found = { name: file.name, found: result.found };
+  }
+  function takeSize(): void {
+    const outline = found?.found.outline;
+    const { across, down } = kindOf(workspace.entered).outline;
+    if (!outline || inPerUnit === null) return;
+    const write = (size: number) => String(Number((size * inPerUnit).toFixed(6)));
+    workspace.setAt(across, write(outline.w));
+    if (down !== null) workspace.setAt(down, write(outline.h));
+    said = 'The outline’s size is filled in.';
+  }
+</script>
+
+<Sheet title="Pick up existing holes" {open} {onclose}>
+  <Choice
+    label="How were they measured?"
+    value={way}
+    options={[
+      { value: 'running', text: 'Running distances' },
+      { value: 'tapes', text: 'Two tapes' },
+      { value: 'file', text: 'A drawing or table' }
+    ]}
+    onchoose={(value) => (way = value)}
+  />
+  {#if said}<p role="status" class="said">✓ {said}</p>{/if}
+  {#if refusal}<Notice level="stop" title="Not taken up" text={refusal} />{/if}
+
+  {#if way === 'running'}
+    <form
+      onsubmit={(event) => {
+        event.preventDefault();
+        addRunning();
+      }}
+    >
+      {#if lines.length > 1}
+        <select class="field-box" aria-label="On the line" bind:value={lineKey}>
+          {#each lines as line (line.key)}<option value={line.key}>{line.name}</option>{/each}
+        </select>
+      {/if}
+      <label class="label" for="running"
+        >Distances from the line’s beginning, one a line or with semicolons</label
+      >
+      <textarea
+        id="running"
+        class="field-box"
+        rows="4"
+        bind:value={distances}
+        placeholder="1 1/4; 3 5/8; 152mm"></textarea>
+      {#if wrong.length > 0}<p class="hint wrong">
+          △ {wrong.map(({ text }) => text).join(', ')}: no length. Write 3/32, .094, 1 1/8, 2.4mm.
+        </p>{/if}
+      <button class="act main" disabled={read.length === 0 || wrong.length > 0}
+        >Take up {read.length} hole{read.length === 1 ? '' : 's'}</button
+      >
+    </form>
+  {:else if way === 'tapes'}
+    <p class="hint">
+      Two points one can measure from, A and B, and the tape from each to the hole. Right and down
+      from the datum corner.
+    </p>
+    <div class="grid">
+      <LengthField label="A, right" value={tape.ax} oninput={(text) => (tape.ax = text)} />
+      <LengthField label="A, down" value={tape.ay} oninput={(text) => (tape.ay = text)} />
+      <LengthField label="B, right" value={tape.bx} oninput={(text) => (tape.bx = text)} />
+      <LengthField label="B, down" value={tape.by} oninput={(text) => (tape.by = text)} />
+      <LengthField label="Tape from A" value={tape.a} oninput={(text) => (tape.a = text)} />
+      <LengthField label="Tape from B" value={tape.b} oninput={(text) => (tape.b = text)} />
+    </div>
+    <Choice
+      label="Walking from A to B the hole is at the"
+      value={side}
+      options={[
+        { value: 'left', text: 'Left' },
+        { value: 'right', text: 'Right' }
+      ]}
+      onchoose={(value) => (side = value)}
+    />
+    {#if met?.ok}
+      <p data-testid="met">
+        The hole is <strong><Length lengthIn={met.result.at.xIn} /></strong> right and
+        <strong><Length lengthIn={-met.result.at.yIn} /></strong> down{met.result.errorIn === null
+          ? '; the tapes run along one line: measure from other points'
+          : `, within ± ${met.result.errorIn.toFixed(3)} in if each tape is read to 1/64`}.
+      </p>
+      <Arithmetic work={met.work} />
+      <button
+        class="act main"
+        type="button"
+        onclick={() =>
+          add([{ xIn: met.result.at.xIn, yIn: -met.result.at.yIn, diameterIn: null }], 'two tapes')}
+        >Take it up</button
+      >
+    {:else if met}
+      <Notice level="stop" title="These do not meet" text={met.error.message} />
+    {/if}
+  {:else}
+    <label class="file">
+      <span>DXF (circles and points), or CSV with columns x_in and y_in</span>
+      <input
+        type="file"
+        accept=".dxf,.csv,.txt"
+        onchange={(event) => void take(event.currentTarget)}
+      />
+    </label>
+    {#if found}
+      <p>
+        {found.name}: {found.found.holes.length} hole{found.found.holes.length === 1
+          ? ''
+          : 's'}{found.found.outline ? ', an outline' : ''}.
+      </p>
+      {#if found.found.inPerUnit === null}
+        <Choice
+          label="The file does not say its unit. It is in"
+          value={unit}
+          options={[
+            { value: 'in', text: 'inches' },
+            { value: 'mm', text: 'millimetres' }
+          ]}
+          onchoose={(value) => (unit = value)}
+        />
+      {/if}
+      {#if found.found.outline}
+        <Choice
+          label="The datum corner is the"
+          value={origin}
+          options={[
+            { value: 'drawing', text: 'drawing’s origin' },
+            { value: 'corner', text: 'outline’s upper left' }
+          ]}
+          onchoose={(value) => (origin = value)}
+        />
+      {/if}
+      {#if inPerUnit !== null}
+        {#if layout}<FoundPreview {layout} holes={placed} />{/if}
+        <div class="acts">
+          <button
+            class="act main"
+            type="button"
+            disabled={placed.length === 0}
+            onclick={() => add(placed, found?.name.slice(0, 40) ?? '')}
+            >Take up {placed.length} as fixed holes</button
+          >
+          {#if found.found.outline}
+            <button class="act" type="button" onclick={takeSize}
+              >Use the outline’s size: {(found.found.outline.w * inPerUnit).toFixed(3)} × {(
+                found.found.outline.h * inPerUnit
+              ).toFixed(3)} in</button
+            >
+          {/if}
+        </div>
+      {/if}
+    {/if}
+  {/if}
+</Sheet>
+
+<style>
+  form,
+  .file {
+    display: grid;
+    gap: 6px;
+  }
+  .grid {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 8px;
+  }
+  .file input {
+    min-height: 44px;
+    padding: 8px;
+    border: 1.5px dashed var(--line-strong);
+    border-radius: 8px;
+  }
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+  }
+  .said {
+    color: var(--olive-deep);
+    font-weight: 700;
+  }
+  .wrong {
+    color: var(--amber);
+  }
+</style>

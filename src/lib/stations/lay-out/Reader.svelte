@@ -1,0 +1,251 @@
+<script lang="ts">
+  import Volume2 from '@lucide/svelte/icons/volume-2';
+  import VolumeX from '@lucide/svelte/icons/volume-x';
+  import X from '@lucide/svelte/icons/x';
+  import type { LaidLine, PlannedHole } from '$core/plan/holes.ts';
+  import { alongOf } from '$core/layout/lines.ts';
+  import { formatLength, type LengthStyle } from '$core/units/format-length.ts';
+  import type { RulerScale } from '$core/units/ruler.ts';
+  import { readingOrder, spoken } from './reading';
+
+  /** One mark at a time in digits readable from across the bench; on by space, a tap, an arrow or a foot switch. */
+  interface Props {
+    lines: readonly LaidLine[];
+    holes: readonly PlannedHole[];
+    scale: RulerScale;
+    datumWords: (line: LaidLine | undefined) => string;
+    picked: number;
+    onpick: (hole: number) => void;
+    onclose: () => void;
+  }
+  let { lines, holes, scale, datumWords, picked, onpick, onclose }: Props = $props();
+  const style = $derived<LengthStyle>(
+    scale.endsWith('mm') ? 'mm' : scale === '1/32' || scale === '1/64' ? scale : 'decimal'
+  );
+  const order = $derived(readingOrder(lines));
+  const at = $derived(
+    Math.max(
+      0,
+      order.findIndex(({ hole }) => hole === picked)
+    )
+  );
+  const current = $derived(order[at]);
+  const line = $derived(lines.find(({ key }) => key === current?.line));
+  const hole = $derived(holes.find(({ number }) => number === current?.hole));
+  const markIn = $derived(
+    !line || !hole
+      ? 0
+      : line.path.path === 'circle'
+        ? hole.markIn
+        : alongOf(line.path, hole.markXIn, hole.markYIn) - line.datumIn
+  );
+  const written = $derived(formatLength(Math.abs(markIn), style));
+  const cross = $derived(
+    hole?.crossMarkIn === null || hole === undefined
+      ? null
+      : formatLength(Math.abs(hole.crossMarkIn), style)
+  );
+  const canSpeak = typeof window !== 'undefined' && 'speechSynthesis' in window;
+  let speaks = $state(false);
+  let finished = $state(false);
+
+  function say(): void {
+    if (!speaks || !canSpeak || !hole) return;
+    window.speechSynthesis.cancel();
+    const text = cross
+      ? `${spoken(written.figure, written.unit)} ${markIn < 0 ? 'left' : 'right'}, ${spoken(cross.figure, cross.unit)} ${(hole.crossMarkIn ?? 0) < 0 ? 'up' : 'down'}`
+      : spoken(written.figure, written.unit);
+    window.speechSynthesis.speak(new SpeechSynthesisUtterance(text));
+  }
+  $effect(() => {
+    if (current) say();
+  });
+  function go(by: 1 | -1): void {
+    const next = order[at + by];
+    finished = next === undefined && by === 1;
+    if (next) onpick(next.hole);
+  }
+  function onkeydown(event: KeyboardEvent): void {
+    const on = [' ', 'ArrowRight', 'ArrowDown', 'Enter', 'PageDown'];
+    const back = ['ArrowLeft', 'ArrowUp', 'Backspace', 'PageUp'];
+    if (event.key === 'Escape') onclose();
+    else if (on.includes(event.key)) go(1);
+    else if (back.includes(event.key)) go(-1);
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+  let dialog = $state<HTMLDialogElement>();
+  $effect(() => dialog?.showModal());
+</script>
+
+<dialog
+  bind:this={dialog}
+  aria-label="Marks, one at a time"
+  {onkeydown}
+  oncancel={onclose}
+  data-testid="reader"
+>
+  <header>
+    <p class="which">{line?.name ?? ''}</p>
+    <p class="from">from {line?.path.path === 'circle' ? 'the centre lines' : datumWords(line)}</p>
+    {#if canSpeak}
+      <button
+        class="act small"
+        type="button"
+        aria-pressed={speaks}
+        aria-label="Speak the marks"
+        onclick={() => (speaks = !speaks)}
+      >
+        {#if speaks}<Volume2 size={22} />{:else}<VolumeX size={22} />{/if}
+      </button>
+    {/if}
+    <button class="act small" type="button" aria-label="Close the reader" onclick={onclose}
+      ><X size={22} /></button
+    >
+  </header>
+  <button class="big" type="button" onclick={() => go(1)} aria-label="Next mark">
+    {#if hole}
+      <span class="number" class:open={hole.state === 'held-open'}>
+        hole {hole.number}{hole.state === 'held-open' ? `, ◇ held open: ${hole.reason}` : ''}
+      </span>
+      <span
+        class="digits"
+        class:long={written.figure.length > 5}
+        class:two={cross !== null}
+        data-testid="reader-mark"
+      >
+        {#if cross}<i>{markIn < 0 ? '←' : '→'}</i
+          >{:else if markIn < 0 && line && line.datumIn > 0 && line.path.path === 'straight' && line.datumIn < line.path.lengthIn}<i
+            >←</i
+          >{/if}{written.figure}<small>{written.unit}</small>
+      </span>
+      {#if cross}
+        <span class="digits two"
+          ><i>{(hole.crossMarkIn ?? 0) < 0 ? '↑' : '↓'}</i>{cross.figure}<small>{cross.unit}</small
+          ></span
+        >
+      {/if}
+    {/if}
+    {#if finished}<span class="number"
+        >That was the last mark. Count {holes.length} before drilling.</span
+      >{/if}
+  </button>
+  <footer>
+    <button class="act" type="button" onclick={() => go(-1)} disabled={at === 0}>‹ Back</button>
+    <div class="how-far">
+      <progress max={order.length} value={at + 1} aria-label="Marks read"></progress>
+      <p>mark {at + 1} of {order.length}</p>
+    </div>
+    <button class="act main" type="button" onclick={() => go(1)}>Next ›</button>
+  </footer>
+</dialog>
+
+<style>
+  dialog {
+    position: fixed;
+    inset: 0;
+    width: 100vw;
+    height: 100dvh;
+    max-width: none;
+    max-height: none;
+    margin: 0;
+    padding: 0;
+    border: 0;
+    background: var(--paper);
+    color: var(--ink);
+  }
+  dialog[open] {
+    display: grid;
+    grid-template-rows: auto minmax(0, 1fr) auto;
+  }
+  header,
+  footer {
+    display: flex;
+    align-items: center;
+    gap: 12px;
+    padding: 10px 16px;
+    background: var(--panel);
+  }
+  .which {
+    font-family: var(--head-font);
+    font-weight: 600;
+    font-size: clamp(1.2rem, 3vw, 2rem);
+  }
+  .from {
+    flex: 1;
+    color: var(--ink-soft);
+  }
+  .big {
+    display: flex;
+    flex-direction: column;
+    align-items: center;
+    justify-content: center;
+    gap: 0.3rem;
+    cursor: pointer;
+    overflow: hidden;
+  }
+  .number {
+    font-size: clamp(1.4rem, 4vw, 2.6rem);
+    padding: 0 12px;
+  }
+  .open {
+    color: var(--amber);
+    font-weight: 700;
+  }
+  .digits {
+    font-weight: 700;
+    font-size: min(24vw, 46vh);
+    line-height: 1;
+    white-space: nowrap;
+    font-variant-numeric: tabular-nums;
+  }
+  .digits.long {
+    font-size: min(17vw, 46vh);
+  }
+  .digits.two {
+    font-size: min(17vw, 26vh);
+  }
+  .digits small {
+    font-size: 0.22em;
+    font-weight: 400;
+    margin-left: 0.2em;
+  }
+  .digits i {
+    font-style: normal;
+    font-size: 0.6em;
+    margin-right: 0.1em;
+    color: var(--dye);
+  }
+  footer .act {
+    min-height: 64px;
+    min-width: 96px;
+    font-size: 1.2rem;
+  }
+  .how-far {
+    flex: 1;
+    text-align: center;
+  }
+  progress {
+    width: 100%;
+    height: 14px;
+    appearance: none;
+    border: 0;
+    border-radius: 7px;
+    overflow: hidden;
+    background: var(--line);
+  }
+  progress::-webkit-progress-bar {
+    background: var(--line);
+  }
+  progress::-webkit-progress-value {
+    background: var(--olive-fill);
+  }
+  progress::-moz-progress-bar {
+    background: var(--olive-fill);
+  }
+  [aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--paper);
+  }
+</style>

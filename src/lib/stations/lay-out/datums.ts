@@ -1,0 +1,23 @@
+import { fixedDatum } from '$core/joint/item-id.ts';
+import type { EnteredJoint } from '$core/kinds/joint.ts';
+import type { LaidLine } from '$core/plan/holes.ts';
+import type { JointLayout } from '$core/plan/plan-shape.ts';
+
+/** Where the running marks of a line may be measured from, in words; what is not there is not offered. */
+export function datumOptions(
+  entered: Pick<EnteredJoint, 'fixed'>,
+  layout: Pick<JointLayout, 'cutOut'> | null,
+  line: Pick<LaidLine, 'path'> | undefined
+): { value: string; text: string }[] {
+  const down =
+    line?.path.path === 'straight' && Math.abs(line.path.dirY) > Math.abs(line.path.dirX);
+  return [
+    { value: 'start', text: down ? 'the upper edge' : 'the left edge' },
+    { value: 'end', text: down ? 'the lower edge' : 'the right edge' },
+    ...(layout?.cutOut ? [{ value: 'cut-out', text: 'the cut-out’s edge' }] : []),
+    ...entered.fixed.map((hole, index) => ({
+      value: fixedDatum(hole.id),
+      text: `fixed hole ${hole.name === '' ? index + 1 : hole.name} at ${hole.atIn}`
+    }))
+  ];
+}

@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest';
+import { datumOptions } from './datums';
+import { readingOrder, spoken } from './reading';
+
+describe('reading marks out', () => {
+  it('goes line by line and says a shared corner once', () => {
+    expect(
+      readingOrder([
+        { key: 'top', holes: [1, 2, 3] },
+        { key: 'left', holes: [1, 4, 5] }
+      ]).map(({ hole }) => hole)
+    ).toEqual([1, 2, 3, 4, 5]);
+  });
+
+  it.each([
+    ['1 3/32', 'in', '1 and 3 over 32 inches'],
+    ['3/64', 'in', '3 over 64 inches'],
+    ['12.5', 'mm', '12 point 5 millimetres'],
+    ['7', 'in', '7 inches']
+  ])('says %s %s', (figure, unit, said) => {
+    expect(spoken(figure, unit)).toBe(said);
+  });
+});
+
+describe('where marks may be measured from', () => {
+  const fixed = [
+    { id: 'old', kind: 'existing' as const, line: 'row-1', name: 'old', atIn: '2.2', offIn: '' }
+  ];
+  it('offers what is there, in the words of the line’s direction', () => {
+    const down = {
+      path: { path: 'straight', xIn: 0, yIn: 0, dirX: 0, dirY: 1, lengthIn: 3 }
+    } as const;
+    expect(datumOptions({ fixed: [] }, { cutOut: null }, down).map(({ text }) => text)).toEqual([
+      'the upper edge',
+      'the lower edge'
+    ]);
+    expect(
+      datumOptions(
+        { fixed },
+        { cutOut: { shape: 'circle', xIn: 0, yIn: 0, radiusIn: 1 } },
+        undefined
+      )
+    ).toEqual([
+      { value: 'start', text: 'the left edge' },
+      { value: 'end', text: 'the right edge' },
+      { value: 'cut-out', text: 'the cut-out’s edge' },
+      { value: 'fixed:old', text: 'fixed hole old at 2.2' }
+    ]);
+  });
+});

@@ -1,0 +1,16 @@
+import { defineStation, done, open, stoppedAt } from '../station';
+
+export const layOut = defineStation({
+  key: 'lay-out',
+  name: 'Lay out',
+  asks: 'Where does each hole go?',
+  page: () => import('./LayOutStation.svelte'),
+  status: ({ workspace }) => {
+    if (!workspace.now) return open('—');
+    const { layout } = workspace.now.plan;
+    if (!layout.ok) return open('not possible');
+    if (stoppedAt(workspace, 'lay-out')) return open('a limit is broken');
+    const { drilled, lines } = layout.result;
+    return done(`${drilled} holes, ${lines.length} ${lines.length === 1 ? 'line' : 'lines'}`);
+  }
+});

@@ -1,0 +1,334 @@
+<script lang="ts">
+  import { orientationMarks } from '$core/ready/orientation.ts';
+  import { readyPlan } from '$core/ready/ready-plan.ts';
+  import { readyProgress } from '$core/ready/progress.ts';
+  import type { ReadyStep } from '$core/ready/step-list.ts';
+  import { useReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import PlanView from '$lib/drawing/plan/PlanView.svelte';
+  import Choice from '../../ui/kit/Choice.svelte';
+  import Notice from '../../ui/kit/Notice.svelte';
+  import FloorMode from './FloorMode.svelte';
+  import ShopSheet from './ShopSheet.svelte';
+  import StepCage from './StepCage.svelte';
+  import StepCard from './StepCard.svelte';
+  import StationFrame from '../../ui/joint/StationFrame.svelte';
+  import Unreadable from '../../ui/joint/Unreadable.svelte';
+
+  const workspace = useWorkspace();
+  const desk = useReadyDesk();
+  const shown = $derived(workspace.shown);
+  const ready = $derived(
+    shown
+      ? readyPlan(shown.definition, shown.plan, workspace.profile, desk.figures, desk.recorded)
+      : null
+  );
+  const steps = $derived(ready?.steps ?? []);
+  const progress = $derived(readyProgress(steps, desk.state));
+  let chosen = $state<string | null>(null);
+  const key = $derived(
+    steps.some((step) => step.key === chosen) ? chosen : (progress.next ?? steps.at(-1)?.key)
+  );
+  const at = $derived(
+    Math.max(
+      0,
+      steps.findIndex((step) => step.key === key)
+    )
+  );
+  const step = $derived(steps[at]);
+  const own = $derived(progress.steps[at]);
+  const holders = $derived(ready?.holders?.ok ? ready.holders.result : null);
+  let round = $state('0');
+  const rounds = $derived(holders?.rounds ?? []);
+  const shownRound = $derived(rounds[Number(round)] ?? rounds[0]);
+  const held = $derived(new Set(shownRound?.holders ?? []));
+  const marks = $derived(
+    orientationMarks(workspace.title, shown?.definition.sheets.map(({ name }) => name) ?? [])
+  );
+  let floor = $state(false);
+  let shopOpen = $state(false);
+
+  function tick(of: ReadyStep, done: boolean): void {
+    desk.tick(of, null, done);
+    if (done && chosen === of.key) chosen = null;
+  }
+  function pick(hole: number): void {
+    workspace.picked = hole;
+    if (!step || !own || own.done || !step.holes.includes(hole)) return;
+    desk.tick(step, hole, !own.holes.has(hole));
+  }
+  const go = (by: number) => (chosen = steps[at + by]?.key ?? chosen);
+  const minutes = (value: number) => `${Math.round(value)} min`;
+</script>
+
+{#snippet card(big: boolean)}
+  {#if step && own}
+    <StepCard
+      {step}
+      number={at + 1}
+      progress={own}
+      begunAt={desk.begun.get(step.key) ?? null}
+      arithmetic={workspace.arithmetic}
+      {big}
+      onbegin={() => desk.begin(step)}
+      ontick={(done) => tick(step, done)}
+      >{#if step.op === 'countersink'}<StepCage
+          jointId={workspace.id}
+          {step}
+          settings={desk.cages}
+          holes={own.done ? step.count : own.holes.size}
+        />{/if}</StepCard
+    >
+  {/if}
+{/snippet}
+
+<StationFrame>
+  {#snippet drawing()}
+    {#if shown && step && own}
+      <div class="view">
+        <div class="bar">
+          {#if rounds.length > 0}
+            <Choice
+              label="Sheet holders"
+              quiet
+              value={round}
+              options={rounds.map((_, index) => ({
+                value: String(index),
+                text: index === 0 ? 'Holders first' : index === 1 ? 'Moved over' : 'Last ones'
+              }))}
+              onchoose={(value) => (round = value)}
+            />
+            <p class="hint">
+              □ {shownRound?.holders.length} holders at {round === '0' ? '#40' : 'final size'}:
+              drill {shownRound?.drill.length} holes meanwhile
+            </p>
+          {/if}
+          <button class="act main" type="button" onclick={() => (floor = true)}
+            >Step by step, big</button
+          >
+        </div>
+        <PlanView
+          {shown}
+          picked={workspace.picked}
+          onpick={pick}
+          stale={!workspace.now}
+          ready={{ holders: held, ticked: own.done ? new Set(step.holes) : own.holes }}
+        />
+        <div class="card">{@render card(false)}</div>
+        {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
+      </div>
+    {:else}
+      <div class="over"><Unreadable /></div>
+    {/if}
+  {/snippet}
+
+  {#snippet worksheet()}
+    <section aria-label="What is left">
+      <p class="left" data-testid="left">
+        <strong>{progress.doneSteps}</strong> of {steps.length} steps ·
+        <strong>{minutes(progress.leftMinutes)}</strong> of {minutes(progress.allMinutes)} left
+      </p>
+      <div
+        class="progress"
+        role="progressbar"
+        aria-label="Made ready"
+        aria-valuemin="0"
+        aria-valuemax="100"
+        aria-valuenow={Math.round(
+          progress.allMinutes === 0 ? 0 : 100 * (1 - progress.leftMinutes / progress.allMinutes)
+        )}
+      >
+        <span
+          style:width="{progress.allMinutes === 0
+            ? 0
+            : 100 * (1 - progress.leftMinutes / progress.allMinutes)}%"
+        ></span>
+      </div>
+    </section>
+    {#if desk.outbox.away || desk.outbox.refusal !== ''}
+      <Notice
+        level="attention"
+        title="Not stored yet"
+        text={desk.outbox.away
+          ? 'The server cannot be reached: the ticks are kept here and sent again.'
+          : desk.outbox.refusal}
+      />
+    {/if}
+    {#if ready?.holders && !ready.holders.ok}
+      <Notice level="attention" title="Too few sheet holders" text={ready.holders.error.message} />
+    {:else if holders?.stretched}
+      <Notice
+        level="attention"
+        title="Holders stand wider apart"
+        text="Every {holders.every}th hole, for want of more: the shop likes every {desk.figures
+          .holders.every}th."
+      />
+    {/if}
+    <ol class="steps" data-testid="steps">
+      {#each steps as one, index (one.key)}
+        {@const of = progress.steps[index]}
+        <li class:current={one.key === key}>
+          <button
+            class="tick"
+            type="button"
+            aria-pressed={of?.done ?? false}
+            aria-label="{of?.done ? 'Take back' : 'Tick off'}: {one.title}"
+            onclick={() => tick(one, !(of?.done ?? false))}
+            >{of?.done ? '✓' : of && of.share > 0 ? `${Math.floor(100 * of.share)}%` : ''}</button
+          >
+          <button
+            class="name"
+            type="button"
+            data-step={one.key}
+            aria-current={one.key === key ? 'step' : undefined}
+            onclick={() => (chosen = one.key)}
+          >
+            <span
+              >{one.title}{#if of?.changed}<span class="changed"> △ look again</span>{/if}</span
+            >
+            <small
+              >{one.count}
+              {one.unit}{one.tool === '' ? '' : ` · ${one.tool}`} · {one.minutes < 1
+                ? 'under 1 min'
+                : minutes(one.minutes)}</small
+            >
+          </button>
+        </li>
+      {:else}
+        <li class="hint">The steps are listed once the joint can be laid out.</li>
+      {/each}
+    </ol>
+    <section aria-labelledby="parts">
+      <h3 id="parts" class="label">Mark the parts</h3>
+      {#each marks as mark (mark.part)}
+        <p class="part-mark">
+          <strong>{mark.part} of {mark.of}</strong>
+          {mark.name}: {mark.face}<small
+            >{'|'.repeat(mark.strokesAbove) || 'no stroke'} towards the head · {'|'.repeat(
+              mark.strokesBelow
+            ) || 'no stroke'} away from it, at the datum end</small
+          >
+        </p>
+      {/each}
+    </section>
+    <div class="more">
+      <a class="act" href="/api/joints/{workspace.id}/files/checklist.pdf" download
+        >Checklist (PDF)</a
+      >
+      <a class="act" href="/api/joints/{workspace.id}/files/labels.pdf" download>Labels (PDF)</a>
+      <a class="act" href="/gauge">Gauge plate</a>
+      <button class="act" type="button" onclick={() => (shopOpen = true)}>Times and holders</button>
+    </div>
+  {/snippet}
+</StationFrame>
+{#if floor}
+  <FloorMode
+    title={workspace.title}
+    at={at + 1}
+    of={steps.length}
+    onback={() => go(-1)}
+    onnext={() => go(1)}
+    onclose={() => (floor = false)}>{@render card(true)}</FloorMode
+  >
+{/if}
+<ShopSheet open={shopOpen} onclose={() => (shopOpen = false)} />
+
+<style>
+  .view {
+    position: relative;
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto minmax(0, 1fr) auto;
+    gap: 8px;
+    height: 100%;
+  }
+  .bar {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    gap: 10px;
+  }
+  .card {
+    padding: 10px 14px;
+    border: 1.5px solid var(--line);
+    border-radius: 10px;
+    background: var(--panel);
+  }
+  .over {
+    display: flex;
+    align-items: center;
+    justify-content: center;
+    height: 100%;
+  }
+  .view .over {
+    position: absolute;
+    inset: 0;
+  }
+  .left strong {
+    font-size: 1.3rem;
+    font-variant-numeric: tabular-nums;
+  }
+  .progress {
+    height: 12px;
+    margin-top: 4px;
+    background: var(--bench);
+    border-radius: 6px;
+    overflow: hidden;
+  }
+  .progress span {
+    display: block;
+    height: 100%;
+    background: var(--olive);
+  }
+  .steps {
+    padding: 0;
+    list-style: none;
+  }
+  .steps li {
+    display: grid;
+    grid-template-columns: 52px minmax(0, 1fr);
+    align-items: stretch;
+    border-bottom: 1px solid var(--line);
+  }
+  .steps .current {
+    background: var(--olive-soft);
+  }
+  .tick {
+    margin: 4px;
+    border: 1.5px solid var(--line-strong);
+    border-radius: 8px;
+    min-height: 44px;
+    font-weight: 700;
+    font-variant-numeric: tabular-nums;
+    cursor: pointer;
+  }
+  .tick[aria-pressed='true'] {
+    background: var(--olive-deep);
+    border-color: var(--olive-deep);
+    color: var(--paper);
+  }
+  .name {
+    padding: 6px 4px;
+    text-align: left;
+    line-height: 1.25;
+    cursor: pointer;
+  }
+  .name small,
+  .part-mark small {
+    display: block;
+    color: var(--ink-soft);
+  }
+  .changed {
+    color: var(--amber);
+  }
+  .part-mark {
+    padding: 4px 0;
+    line-height: 1.3;
+  }
+  .more {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+  }
+</style>

@@ -1,0 +1,58 @@
+<script lang="ts">
+  import { cageOfStep } from '$core/ready/cage/step-cage.ts';
+  import type { ReadyStep } from '$core/ready/step-list.ts';
+  import type { JointCageSetting } from '$lib/cage-view';
+  import { taskAsQuery } from '$lib/setups-address';
+
+  /** The cage of a countersinking step: how it is set, and when to look at it again. */
+  interface Props {
+    jointId: string;
+    step: ReadyStep;
+    /** settings for this joint, the latest first */
+    settings: readonly JointCageSetting[];
+    /** ticked off so far */
+    holes: number;
+  }
+  let { jointId, step, settings, holes }: Props = $props();
+  const cage = $derived(cageOfStep(settings, step, holes));
+  const query = $derived(taskAsQuery({ jointId, key: step.key }));
+</script>
+
+<div class="cage" data-testid="step-cage">
+  {#if cage.set}
+    {@const { setting, words, status } = cage.set}
+    <p>
+      <strong>{words}.</strong>
+      <span class:bad={status.state !== 'good'}
+        >{status.state === 'good' ? '' : status.state === 'due' ? '△ ' : '✕ '}{status.say}</span
+      >
+    </p>
+    <a class="act" href="/setups/{setting.cageId}/{setting.id}">Re-check</a>
+    <a class="act" href="/setups{query}">Set anew</a>
+  {:else}
+    <p>
+      {#if cage.outdated}△ The joint has changed since {cage.outdated.cage} was set for this step. Set
+        a cage for it as it is now.{:else}△ No cage is set for this step yet.{/if}
+    </p>
+    {#if cage.begun}<a class="act main" href="/setups/{cage.begun.cageId}/{cage.begun.id}"
+        >Go on with {cage.begun.cage}</a
+      >{/if}
+    <a class="act" class:main={!cage.begun} href="/setups{query}">Set a cage</a>
+  {/if}
+</div>
+
+<style>
+  .cage {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px;
+  }
+  p {
+    flex: 1 1 16rem;
+  }
+  .bad {
+    color: var(--amber);
+    font-weight: 700;
+  }
+</style>

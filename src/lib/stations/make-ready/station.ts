@@ -1,0 +1,14 @@
+import { defineStation, done, open } from '../station';
+
+export const makeReady = defineStation({
+  key: 'make-ready',
+  name: 'Make ready',
+  asks: 'What must be done before the first rivet?',
+  page: () => import('./MakeReadyStation.svelte'),
+  status: ({ ready: { told } }) => {
+    if (!told || told.steps === 0) return open('—');
+    return told.done === told.steps
+      ? done('all steps done')
+      : open(`${told.done} of ${told.steps} steps`);
+  }
+});

@@ -1,0 +1,30 @@
+<script lang="ts">
+  import type { Plan } from '$core/plan/plan-shape.ts';
+  import { billOfRivets, USUAL_SPARES } from '$core/stack/bill-of-rivets.ts';
+  import { useStock } from '$lib/client/stock';
+  import BillTable from '../../ui/joint/BillTable.svelte';
+  import Sheet from '../../ui/kit/Sheet.svelte';
+
+  /** What this joint takes from stock. */
+  interface Props {
+    open: boolean;
+    plan: Plan;
+    onclose: () => void;
+  }
+  let { open, plan, onclose }: Props = $props();
+  const stock = useStock();
+  const bill = $derived(
+    billOfRivets({
+      needs: plan.stacks.flatMap(({ length, rivets }) =>
+        length.ok ? [{ partNumber: length.result.partNumber, count: rivets }] : []
+      ),
+      spares: USUAL_SPARES,
+      onHand: { ...stock.onHand }
+    })
+  );
+</script>
+
+<Sheet title="Bill of rivets, this joint" {open} {onclose}>
+  <BillTable {bill} />
+  <p class="hint">Held-open holes take none. The whole job’s bill stands on the job’s page.</p>
+</Sheet>

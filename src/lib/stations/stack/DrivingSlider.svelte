@@ -1,0 +1,96 @@
+<script lang="ts">
+  import { rivetSize } from '$core/catalog/rivets.ts';
+  import type { PlannedStack } from '$core/plan/plan-shape.ts';
+  import type { StackView } from '$core/plan/stack-view.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+
+  /** Drives the rivet of the drawing from inserted to finished. */
+  interface Props {
+    stack: PlannedStack;
+    travel: NonNullable<StackView['travel']>;
+    heightIn: number;
+    onheight: (heightIn: number) => void;
+  }
+  let { stack, travel, heightIn, onheight }: Props = $props();
+  const preferences = usePreferences();
+  const D = $derived(rivetSize(stack.dash).diameterIn);
+  const band = $derived(stack.head.ok ? stack.head.result.heightBandD : null);
+  const share = $derived((travel.fromIn - heightIn) / (travel.fromIn - travel.toIn));
+  const STEPS = 200;
+  const at = (part: number) => travel.fromIn + (travel.toIn - travel.fromIn) * part;
+  const said = $derived(
+    heightIn >= travel.fullHoleIn
+      ? 'the shank still fills the hole'
+      : band === null
+        ? 'no height makes a good head'
+        : heightIn > band.high * D
+          ? `too high yet: drive on to ${preferences.text(band.high * D)}`
+          : heightIn < band.low * D
+            ? `over-driven: it had to stop at ${preferences.text(band.low * D)}`
+            : 'inside the limits: stop here'
+  );
+  const percent = (inches: number) =>
+    (100 * (travel.fromIn - inches)) / (travel.fromIn - travel.toIn);
+</script>
+
+<div class="driving">
+  <button class="act" type="button" onclick={() => onheight(travel.fromIn)}>Inserted</button>
+  <label class="slide">
+    <span class="sr-only">How far it is driven</span>
+    {#if band}
+      <span
+        class="band"
+        style:left="{percent(band.high * D)}%"
+        style:width="{percent(band.low * D) - percent(band.high * D)}%"
+      ></span>
+    {/if}
+    <input
+      type="range"
+      min="0"
+      max={STEPS}
+      value={Math.round(share * STEPS)}
+      aria-valuetext="{preferences.text(heightIn)} high, {said}"
+      oninput={(event) => onheight(at(Number(event.currentTarget.value) / STEPS))}
+    />
+  </label>
+  <button class="act" type="button" disabled={band === null} onclick={() => onheight(travel.restIn)}
+    >Good head</button
+  >
+  <output class="said" class:good={said.startsWith('inside')}>{said}</output>
+</div>
+
+<style>
+  .driving {
+    display: grid;
+    grid-template-columns: auto minmax(0, 1fr) auto minmax(0, 15rem);
+    align-items: center;
+    gap: 10px;
+  }
+  .slide {
+    position: relative;
+    display: block;
+    height: 44px;
+  }
+  .slide input {
+    position: relative;
+    width: 100%;
+    height: 44px;
+    accent-color: var(--ink);
+    cursor: pointer;
+  }
+  .band {
+    position: absolute;
+    top: 12px;
+    height: 20px;
+    background: color-mix(in srgb, var(--olive) 45%, transparent);
+    border-inline: 2px solid var(--olive-deep);
+  }
+  .said {
+    line-height: 1.2;
+    color: var(--ink-soft);
+  }
+  .good {
+    font-weight: 700;
+    color: var(--olive-deep);
+  }
+</style>

@@ -1,0 +1,129 @@
+<script lang="ts">
+  import type { FlushTool } from '$core/stack/flush-tools.ts';
+  import type { FlushView } from '$core/plan/stack-view.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import Arithmetic from '../../ui/kit/Arithmetic.svelte';
+
+  /** How the flush rule was walked, and the tools it asks for under both angle schools. */
+  interface Props {
+    flush: FlushView;
+    school: 'stepped' | 'all-100';
+  }
+  let { flush, school }: Props = $props();
+  const preferences = usePreferences();
+  const NAMES = { stepped: 'stepped angles', 'all-100': 'all 100°' };
+  const other = $derived(school === 'stepped' ? 'all-100' : 'stepped');
+  const deg = (value: number | null) => (value === null ? 'no angle told' : `${value}°`);
+  function said(tool: FlushTool): string {
+    if (tool.op === 'plain') return 'plain hole';
+    if (tool.op === 'dimple') {
+      const hot = { hot: ' · hot', ask: ' · hot if 7075-T6', cold: '' }[tool.hot];
+      return tool.together
+        ? `dimple with the others, the rivet’s head as punch, die ${deg(tool.dieDeg)}${hot}`
+        : `dimple: punch ${deg(tool.punchDeg)}, die ${deg(tool.dieDeg)}${hot}`;
+    }
+    const nest = tool.nest
+      ? `, ${preferences.text(tool.nest.extraIn)} = ${tool.nest.clicks} clicks deeper than flush`
+      : '';
+    return `countersink ${tool.cutDeg}°, ${preferences.text(tool.depthIn)} deep, ${preferences.text(tool.diameterIn)} wide${nest}`;
+  }
+</script>
+
+{#snippet list(tools: readonly FlushTool[])}
+  <ol>
+    {#each tools as tool, index (index)}
+      <li>
+        <strong>{tool.name}</strong>
+        {said(tool)}
+        {#if tool.op === 'countersink'}
+          <small>
+            {tool.wallIn > 0
+              ? `${preferences.text(tool.wallIn)} left under the cut`
+              : `goes ${preferences.text(-tool.wallIn)} through: a knife edge`}
+            {#if tool.byTrial}
+              · depth reckoned for 100°; with {tool.cutDeg}° set it by trial on a dimpled coupon{/if}
+          </small>
+        {/if}
+      </li>
+    {/each}
+  </ol>
+{/snippet}
+
+<div class="rule" data-testid="flush-rule">
+  <section aria-labelledby="walked">
+    <h3 id="walked" class="label">The rule as walked</h3>
+    <ol class="steps">
+      {#each flush.path as step, index (index)}
+        <li class:last={index === flush.path.length - 1}>
+          <span class="answer">{step.yes ? 'yes' : 'no'}</span>
+          <span>{step.question}<small>{step.numbers}</small></span>
+          <span class="leads">→ {step.leads}</span>
+        </li>
+      {/each}
+    </ol>
+  </section>
+  <section aria-labelledby="tools">
+    <h3 id="tools" class="label">Tools, {NAMES[school]}</h3>
+    {@render list(flush.tools)}
+    <p class="hint">
+      Cutter’s pilot: {flush.pilot.drill}, {preferences.text(flush.pilot.diameterIn)}, as the hole.
+      Drive dimpled joints dead straight: a clinched or offset rivet cracks the lip.
+    </p>
+    {#if flush.otherTools}
+      <h3 class="label">The other school, {NAMES[other]}</h3>
+      {@render list(flush.otherTools)}
+    {/if}
+    {#each flush.tools as tool, index (index)}
+      {#if tool.op === 'countersink'}<Arithmetic
+          work={tool.work}
+          source="handbook depth of the head and its nest"
+        />{/if}
+    {/each}
+  </section>
+</div>
+
+<style>
+  .rule {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 16px;
+    min-height: 100%;
+    padding: 8px 12px;
+    background: var(--panel);
+  }
+  ol {
+    margin: 0 0 8px;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    padding: 3px 0;
+    border-bottom: 1px solid var(--line);
+    line-height: 1.25;
+  }
+  .steps li {
+    display: grid;
+    grid-template-columns: 2.4rem minmax(0, 1fr) minmax(0, 0.8fr);
+    gap: 8px;
+  }
+  small {
+    display: block;
+    color: var(--ink-soft);
+    font-variant-numeric: tabular-nums;
+  }
+  .answer {
+    font-weight: 700;
+  }
+  .leads {
+    color: var(--ink-soft);
+  }
+  .last .leads {
+    color: var(--ink);
+    font-weight: 700;
+  }
+  @media (max-width: 700px) {
+    .rule {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,0 +1,126 @@
+<script lang="ts">
+  import { rivetSize } from '$core/catalog/rivets.ts';
+  import type { Dash } from '$core/schema/fields.ts';
+  import type { StackView } from '$core/plan/stack-view.ts';
+  import Arithmetic from '../../ui/kit/Arithmetic.svelte';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+
+  /** Lengths beside the chosen one: what each would stand out and make, and what it risks. */
+  interface Props {
+    view: StackView;
+    dash: Dash;
+    school: string;
+    /** counts by part number; null while the stock is not known */
+    onHand: Readonly<Record<string, number>> | null;
+    arithmetic: boolean;
+  }
+  let { view, dash, school, onHand, arithmetic }: Props = $props();
+  const preferences = usePreferences();
+  const D = $derived(rivetSize(dash).diameterIn);
+  /** the school's own length, should the table be taller than its room */
+  const inSight = (row: HTMLElement) => {
+    const box = row.closest('[role=region]');
+    if (box) box.scrollTop = row.offsetTop - (box.clientHeight - row.offsetHeight) / 2;
+  };
+  const WORDS = { good: '✓ good', attention: '△ look', stop: '✕ no' };
+</script>
+
+<div class="lengths" data-testid="lengths">
+  <table>
+    <thead>
+      <tr>
+        <th>Rivet</th>
+        <th>Stands out</th>
+        <th>Head at ½ D</th>
+        <th>Stop at</th>
+        <th>Verdict</th>
+        <th>In stock</th>
+      </tr>
+    </thead>
+    <tbody>
+      {#each view.candidates as length (length.partNumber)}
+        <tr
+          {@attach length.picked && inSight}
+          class:picked={length.picked}
+          data-length={length.lengthDash}
+        >
+          <th scope="row"
+            >{length.partNumber}{#if length.picked}<small>school: {school}</small>{/if}</th
+          >
+          <td
+            >{preferences.text(length.protrusionIn)}<small>{length.protrusionD.toFixed(2)} D</small
+            ></td
+          >
+          {#if length.head.ok}
+            {@const { diameterAtHalfDIn, heightBandD } = length.head.result}
+            <td
+              >{preferences.text(diameterAtHalfDIn)}<small
+                >{(diameterAtHalfDIn / D).toFixed(2)} D wide</small
+              ></td
+            >
+            <td
+              >{#if heightBandD}{preferences.text(heightBandD.low * D)} to {preferences.text(
+                  heightBandD.high * D
+                )}<small>{heightBandD.low.toFixed(2)}–{heightBandD.high.toFixed(2)} D</small
+                >{:else}none{/if}</td
+            >
+          {:else}
+            <td colspan="2">no metal left for a head</td>
+          {/if}
+          <td class={length.verdict}>{WORDS[length.verdict]}<small>{length.why}</small></td>
+          <td>{onHand === null ? '—' : (onHand[length.partNumber] ?? 0)}</td>
+        </tr>
+        {#if arithmetic}
+          <tr><td colspan="6"><Arithmetic work={length.work} source="volume is constant" /></td></tr
+          >
+        {/if}
+      {/each}
+    </tbody>
+  </table>
+</div>
+
+<style>
+  table {
+    width: 100%;
+    border-collapse: collapse;
+    font-variant-numeric: tabular-nums;
+    background: var(--panel);
+  }
+  th,
+  td {
+    padding: 4px 8px;
+    text-align: left;
+    vertical-align: top;
+    border-bottom: 1px solid var(--line);
+    white-space: nowrap;
+  }
+  thead th {
+    position: sticky;
+    top: 0;
+    background: var(--panel);
+    font-size: 0.85rem;
+    color: var(--ink-soft);
+  }
+  td:nth-child(5) {
+    white-space: normal;
+    min-width: 13rem;
+  }
+  small {
+    display: block;
+    font-weight: 400;
+    color: var(--ink-soft);
+    font-size: 0.8rem;
+  }
+  .picked {
+    background: var(--olive-soft);
+  }
+  .good {
+    color: var(--olive-deep);
+  }
+  .attention {
+    color: var(--amber);
+  }
+  .stop {
+    color: var(--brick);
+  }
+</style>

@@ -1,0 +1,65 @@
+<script lang="ts">
+  import { nextId } from '$core/joint/item-id.ts';
+  import type { PlannedStack } from '$core/plan/plan-shape.ts';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import Arithmetic from '../../ui/kit/Arithmetic.svelte';
+  import Length from '../../ui/kit/Length.svelte';
+  import LengthField from '../../ui/kit/LengthField.svelte';
+
+  /** "I put a rivet in and measured": what stands out gives the grip that is really there. */
+  interface Props {
+    stack: PlannedStack;
+  }
+  let { stack }: Props = $props();
+  const workspace = useWorkspace();
+  const hole = $derived(workspace.picked);
+  const planned = $derived(stack.length.ok ? stack.length.result.partNumber : '');
+  const entry = $derived(workspace.entered.tries.find((one) => one.hole === hole));
+  const found = $derived(workspace.now?.plan.tries.find((one) => one.hole === hole)?.found ?? null);
+  function type(protrusionIn: string): void {
+    const { tries } = workspace.entered;
+    const changed = entry
+      ? tries.map((one) => (one.id === entry.id ? { ...one, protrusionIn } : one))
+      : [...tries, { id: nextId(tries, 'try'), hole, partNumber: planned, protrusionIn }];
+    // an emptied field is no measurement any more
+    workspace.edit({ tries: changed.filter((one) => one.protrusionIn !== '') }, `tries.${hole}`);
+  }
+</script>
+
+<section class="measured" aria-label="A rivet put in and measured">
+  <LengthField
+    label="A {entry?.partNumber ?? planned} put in hole {hole} stands out"
+    value={entry?.protrusionIn ?? ''}
+    placeholder={stack.length.ok ? stack.length.result.protrusionIn.toFixed(3) : ''}
+    whenEmpty="measure from the far sheet to the shank’s end"
+    problem={found && !found.ok ? { message: found.error.message, instead: null } : undefined}
+    oninput={type}
+  />
+  {#if found?.ok}
+    {@const { gripIn, differenceIn, agrees, causes } = found.result}
+    <p class:agrees data-testid="measured">
+      {agrees ? '✓' : '△'} The grip there is
+      <strong><Length lengthIn={gripIn} decimal /></strong>{#if agrees}, as the stack says.
+      {:else}: <Length lengthIn={Math.abs(differenceIn)} decimal />
+        {differenceIn > 0 ? 'more' : 'less'} than the stack. Look for: {causes.join('; ')}.{/if}
+    </p>
+    {#if workspace.arithmetic}<Arithmetic
+        work={found.work}
+        source="grip = length − what stands out"
+      />{/if}
+  {/if}
+</section>
+
+<style>
+  .measured {
+    padding-bottom: 6px;
+    border-bottom: 1px solid var(--line);
+  }
+  p {
+    line-height: 1.3;
+    color: var(--amber);
+  }
+  .agrees {
+    color: var(--olive-deep);
+  }
+</style>

@@ -1,0 +1,146 @@
+<script lang="ts">
+  import type { PlannedStack } from '$core/plan/plan-shape.ts';
+  import type { StackView } from '$core/plan/stack-view.ts';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import Figure from '../../ui/joint/Figure.svelte';
+  import Length from '../../ui/kit/Length.svelte';
+  import Notice from '../../ui/kit/Notice.svelte';
+
+  /** The answers of one stack with their arithmetic. */
+  interface Props {
+    stack: PlannedStack;
+    view: StackView;
+  }
+  let { stack, view }: Props = $props();
+  const workspace = useWorkspace();
+  const rules = $derived(workspace.profile);
+  const METHODS = {
+    countersink: 'Countersink the top sheet',
+    'dimple-together': 'Dimple the sheets together',
+    'dimple-each': 'Dimple each sheet separately',
+    'dimple-top-countersink-under': 'Dimple the top, countersink beneath',
+    none: 'No standard method'
+  };
+  const RECKONED = { 'flat-stack': 'Protrusion, flat stack', 'at-dimple': 'Protrusion, at dimple' };
+  /** the shop's own school first */
+  const reckonings = $derived(
+    [...view.reckonings].sort((a) => (a.school === rules.dimpled ? -1 : 1))
+  );
+  const window = $derived({
+    low: rules.multipliers.protrusionMinD,
+    high: rules.multipliers.protrusionMaxD,
+    unit: 'D'
+  });
+</script>
+
+<section aria-label="Answers">
+  {#if stack.length.ok}
+    {@const { result, work } = stack.length}
+    <p class="part" data-figure="Part number">{result.partNumber}</p>
+    <Figure label="Grip" work={work.filter((line) => line.label === 'grip')}>
+      <Length lengthIn={result.gripIn} decimal />
+    </Figure>
+    {#if stack.gripMaxIn - stack.gripMinIn > 1e-6}
+      <p class="hint">
+        Over its holes the grip runs from <Length lengthIn={stack.gripMinIn} decimal /> to <Length
+          lengthIn={stack.gripMaxIn}
+          decimal
+        />; the figures are those of its middle hole.
+      </p>
+    {/if}
+    <Figure
+      label="Rivet length"
+      note={workspace.entered.head === 'countersunk' ? 'overall' : 'under the head'}
+      {work}
+      source="school: {rules.lean}, {rules.increments === 'half'
+        ? 'half sizes stocked'
+        : 'sixteenths only'}"
+    >
+      <Length lengthIn={result.lengthIn} />
+    </Figure>
+    {#if reckonings.length > 0}
+      {#each reckonings as reckoning (reckoning.school)}
+        <Figure
+          label={RECKONED[reckoning.school]}
+          note={reckoning.school === rules.dimpled ? 'this shop' : 'the other school'}
+          work={reckoning.work}
+          source="must be over {window.low} D and under {window.high} D"
+          limits={{ ...window, value: reckoning.protrusionD }}
+        >
+          <Length lengthIn={reckoning.protrusionIn} />
+        </Figure>
+      {/each}
+    {:else}
+      <Figure
+        label="Protrusion"
+        work={work.filter((line) => line.label.startsWith('protrusion'))}
+        source="must be over {window.low} D and under {window.high} D"
+        limits={{ ...window, value: result.protrusionD }}
+      >
+        <Length lengthIn={result.protrusionIn} />
+      </Figure>
+    {/if}
+  {:else}
+    <Notice level="stop" title="No rivet for this stack" text={stack.length.error.message} />
+  {/if}
+  <Figure
+    label="Hole"
+    note="drill {stack.hole.drill}"
+    work={stack.hole.work}
+    source="school: {rules.drill} drills"
+  >
+    <Length lengthIn={stack.hole.diameterIn} decimal />
+  </Figure>
+  {#if stack.head.ok}
+    {@const { result, work } = stack.head}
+    <Figure
+      label="Shop head"
+      note="predicted at ½ D high"
+      {work}
+      source="{rules.headLimits} limits; volume is constant{stack.raisedIn > 0
+        ? '; reckoned from the raised dimple'
+        : ''}"
+    >
+      <Length lengthIn={result.diameterAtHalfDIn} decimal />
+    </Figure>
+    <Figure label="Stop at a height of" work={work.slice(-1)}>
+      {#if result.heightBandD}
+        {result.heightBandD.low.toFixed(2)} to {result.heightBandD.high.toFixed(2)}<small class="of"
+          >&nbsp;D</small
+        >
+      {:else}none{/if}
+    </Figure>
+  {:else if stack.length.ok}
+    <Notice
+      level="attention"
+      title="The shop head cannot be predicted"
+      text={stack.head.error.message}
+    />
+  {/if}
+  {#if stack.flush?.ok}
+    {@const { result, work } = stack.flush}
+    <Figure label="Flush method" {work} note={result.margin ?? ''}>
+      <span class="method">{METHODS[result.method]}</span>
+    </Figure>
+  {/if}
+</section>
+
+<style>
+  .part {
+    padding: 2px 0 6px;
+    font-size: 2rem;
+    font-weight: 700;
+    line-height: 1.15;
+    white-space: nowrap;
+    border-bottom: 1px solid var(--line);
+  }
+  .method {
+    font-size: 1rem;
+    white-space: normal;
+  }
+  .of {
+    font-size: 0.85rem;
+    font-weight: 400;
+    color: var(--ink-soft);
+  }
+</style>

@@ -1,0 +1,199 @@
+<script lang="ts">
+  import { rivetSize } from '$core/catalog/rivets.ts';
+  import { drivingMoment } from '$core/stack/driving.ts';
+  import { stackView } from '$core/plan/stack-view.ts';
+  import { useStock } from '$lib/client/stock';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import HeadCurve from '$lib/drawing/chart/HeadCurve.svelte';
+  import LayerPicture from '$lib/drawing/section/LayerPicture.svelte';
+  import SectionView from '$lib/drawing/section/SectionView.svelte';
+  import BillSheet from './BillSheet.svelte';
+  import DrivingSlider from './DrivingSlider.svelte';
+  import FlushRule from './FlushRule.svelte';
+  import LengthTable from './LengthTable.svelte';
+  import MeasuredRivet from './MeasuredRivet.svelte';
+  import StackFigures from './StackFigures.svelte';
+  import Substitutes from './Substitutes.svelte';
+  import Choice from '../../ui/kit/Choice.svelte';
+  import SheetsEditor from '../../ui/joint/SheetsEditor.svelte';
+  import StationFrame from '../../ui/joint/StationFrame.svelte';
+  import Unreadable from '../../ui/joint/Unreadable.svelte';
+  import Warnings from '../../ui/joint/Warnings.svelte';
+
+  const workspace = useWorkspace();
+  const stock = useStock();
+  const plan = $derived(workspace.now?.plan ?? null);
+  const shown = $derived(workspace.shown);
+  const rules = $derived(workspace.profile);
+  const stacks = $derived(shown?.plan.stacks ?? []);
+  const pickedHole = $derived(shown?.plan.holes.find((hole) => hole.number === workspace.picked));
+  /** the stack that the picked hole goes through */
+  const stack = $derived(stacks[pickedHole?.stack ?? 0] ?? stacks[0]);
+  const view = $derived(shown && stack ? stackView(stack, shown.definition, rules) : null);
+  const D = $derived(stack ? rivetSize(stack.dash).diameterIn : 1);
+  const first = (of: number) =>
+    shown?.plan.holes.find((hole) => hole.stack === of)?.number ?? workspace.picked;
+
+  /** how far the drawn rivet is driven; null rests at a good head, or at half a diameter */
+  let chosenIn = $state<number | null>(null);
+  const heightIn = $derived(
+    view?.travel
+      ? Math.min(view.travel.fromIn, Math.max(view.travel.toIn, chosenIn ?? view.travel.restIn))
+      : 0
+  );
+  let panel = $state('lengths');
+  const PANELS = $derived([
+    { value: 'lengths', text: 'Lengths' },
+    { value: 'driving', text: 'Driving' },
+    { value: 'layers', text: 'Layers' },
+    ...(view?.flush ? [{ value: 'flush', text: 'Flush rule' }] : []),
+    { value: 'others', text: 'Substitutes' }
+  ]);
+  const open = $derived(PANELS.some(({ value }) => value === panel) ? panel : 'lengths');
+  let billOpen = $state(false);
+</script>
+
+<StationFrame>
+  {#snippet drawing()}
+    {#if shown && stack?.length.ok && view}
+      <div class="view">
+        <SectionView {stack} {view} {heightIn} stale={!workspace.now} />
+        {#if view.travel}
+          <DrivingSlider
+            {stack}
+            travel={view.travel}
+            {heightIn}
+            onheight={(value) => (chosenIn = value)}
+          />
+        {/if}
+        <Choice
+          label="Beneath the drawing"
+          quiet
+          value={open}
+          options={PANELS}
+          onchoose={(value) => (panel = value)}
+        />
+        {#key open}
+          <!-- svelte-ignore a11y_no_noninteractive_tabindex (what scrolls must be reached by keys) -->
+          <div
+            class="panel"
+            role="region"
+            aria-label={PANELS.find(({ value }) => value === open)?.text}
+            tabindex="0"
+          >
+            {#if open === 'driving'}
+              {#if stack.head.ok}
+                <HeadCurve
+                  head={stack.head.result}
+                  diameterIn={D}
+                  limits={rules.headLimits}
+                  now={view.rivet && drivingMoment(view.rivet, heightIn)}
+                />
+              {/if}
+            {:else if open === 'layers'}
+              <LayerPicture
+                plan={shown.plan}
+                picked={workspace.picked}
+                onpick={(hole) => (workspace.picked = hole)}
+              />
+            {:else if open === 'flush' && view.flush}
+              <FlushRule flush={view.flush} school={rules.dimpleAngles} />
+            {:else if open === 'others'}
+              <Substitutes {shown} {stack} />
+            {:else}
+              <LengthTable
+                {view}
+                dash={stack.dash}
+                school="{rules.lean}, {rules.increments === 'half' ? 'halves' : 'sixteenths'}"
+                onHand={stock.onHand}
+                arithmetic={workspace.arithmetic}
+              />
+            {/if}
+          </div>
+        {/key}
+        {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
+      </div>
+    {:else}
+      <div class="over"><Unreadable /></div>
+    {/if}
+  {/snippet}
+
+  {#snippet worksheet()}
+    {#if plan && stack && view}
+      {#if stacks.length > 1}
+        <div class="stacks" role="group" aria-label="Stacks of this joint">
+          {#each stacks as other, index (index)}
+            <button
+              class="act"
+              type="button"
+              aria-pressed={other === stack}
+              onclick={() => (workspace.picked = first(index))}
+            >
+              {other.name}<small
+                >{other.length.ok ? other.length.result.partNumber : 'no rivet'}, {other.rivets} rivets</small
+              >
+            </button>
+          {/each}
+        </div>
+      {/if}
+      <StackFigures {stack} {view} />
+      <Warnings warnings={workspace.warningsAt('stack')} />
+    {/if}
+    {#if stack}<MeasuredRivet {stack} />{/if}
+    <SheetsEditor detail />
+    <div class="more">
+      <button class="act" type="button" onclick={() => (billOpen = true)}>Bill of rivets</button>
+      <a class="act" href="/rivets">Read a rivet</a>
+    </div>
+    <p class="hint">
+      Peel protective film before measuring and before riveting. Deburr and pull the sheets
+      together: metal lost in a gap is missing from the head.
+    </p>
+  {/snippet}
+</StationFrame>
+{#if plan}<BillSheet open={billOpen} {plan} onclose={() => (billOpen = false)} />{/if}
+
+<style>
+  .view {
+    position: relative;
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: minmax(0, 1.3fr) auto auto minmax(0, 1fr);
+    gap: 6px;
+    height: 100%;
+  }
+  .panel {
+    position: relative;
+    min-height: 0;
+    border: 1.5px solid var(--line);
+    border-radius: 10px;
+    overflow: auto;
+    background: var(--panel);
+  }
+  .over {
+    display: flex;
+    align-items: center;
+    justify-content: center;
+    height: 100%;
+  }
+  .view .over {
+    position: absolute;
+    inset: 0;
+  }
+  .stacks,
+  .more {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+  }
+  .stacks .act {
+    flex-direction: column;
+    align-items: flex-start;
+    gap: 0;
+    line-height: 1.25;
+  }
+  .stacks [aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--paper);
+  }
+</style>

@@ -1,0 +1,106 @@
+<script lang="ts">
+  import type { PlannedStack } from '$core/plan/plan-shape.ts';
+  import { SUBSTITUTION_RULE, substitutions } from '$core/plan/substitutions.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { placeInWords } from '$lib/words/places';
+  import { useWorkspace, type ShownPlan } from '$lib/client/workspace.svelte';
+  import Arithmetic from '../../ui/kit/Arithmetic.svelte';
+  import Pick from '../../ui/kit/Pick.svelte';
+
+  /** Other rivets in place of the stack's own, and what each changes. */
+  interface Props {
+    shown: ShownPlan;
+    stack: PlannedStack;
+  }
+  let { shown, stack }: Props = $props();
+  const workspace = useWorkspace();
+  const preferences = usePreferences();
+  const found = $derived(
+    substitutions({
+      joint: shown.definition,
+      plan: shown.plan,
+      stack,
+      profile: workspace.profile
+    })
+  );
+  let key = $state('up');
+  const other = $derived(found.find((one) => one.key === key) ?? found[0]);
+  const MARKS = { same: '', note: '·', stop: '✕' };
+</script>
+
+<div class="substitutes" data-testid="substitutes">
+  <p class="rule">△ {SUBSTITUTION_RULE}</p>
+  <div class="pick">
+    <Pick
+      label="In place of it"
+      value={other?.key ?? ''}
+      options={found.map((one) => ({ value: one.key, text: one.name }))}
+      onchoose={(value) => (key = value)}
+    />
+    {#if other?.partNumber}<strong class="part">{other.partNumber}</strong>{/if}
+    {#if other?.change}
+      {@const change = other.change}
+      <button class="act" type="button" onclick={() => workspace.take({ text: other.name, change })}
+        >Plan the joint with it</button
+      >
+    {/if}
+  </div>
+  {#if other}
+    <table class="figures">
+      <thead>
+        <tr><th>What changes</th><th>As planned</th><th>With it</th><th>Ratio</th></tr>
+      </thead>
+      <tbody>
+        {#each other.lines as line (line.label)}
+          <tr class={line.level}>
+            <th scope="row"
+              >{line.label}{line.where
+                ? ` ${placeInWords(line.where, preferences.lengths)}`
+                : ''}</th
+            >
+            <td>{line.now}</td>
+            <td>{MARKS[line.level]} {line.then}</td>
+            <td>{line.ratio === undefined ? '' : `× ${line.ratio.toFixed(2)}`}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    {#if workspace.arithmetic && other.work.length > 0}
+      <Arithmetic
+        work={other.work}
+        source="reference strengths, for judgement: never an approval"
+      />
+    {/if}
+  {/if}
+</div>
+
+<style>
+  .substitutes {
+    min-height: 100%;
+    padding: 8px 12px;
+    background: var(--panel);
+  }
+  .rule {
+    font-weight: 700;
+    color: var(--amber);
+  }
+  .pick {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: end;
+    gap: 12px;
+    padding: 6px 0;
+  }
+  .part {
+    font-size: 1.15rem;
+    padding-bottom: 10px;
+  }
+  table :global(:is(th, td)) {
+    text-align: left;
+    white-space: normal;
+  }
+  .stop td:nth-child(3) {
+    color: var(--brick);
+    font-weight: 700;
+  }
+</style>

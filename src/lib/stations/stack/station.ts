@@ -1,0 +1,22 @@
+import type { Plan } from '$core/plan/plan-shape.ts';
+import { defineStation, done, open, stoppedAt } from '../station';
+
+const partsOf = ({ stacks }: Plan): string => {
+  const parts = new Set(
+    stacks.flatMap(({ length }) => (length.ok ? [length.result.partNumber] : []))
+  );
+  return parts.size === 1 ? ([...parts][0] ?? '') : `${parts.size} rivet lengths`;
+};
+
+export const stack = defineStation({
+  key: 'stack',
+  name: 'Stack',
+  asks: 'How thick, how long, how flush?',
+  page: () => import('./StackStation.svelte'),
+  status: ({ workspace }) => {
+    if (!workspace.now) return open('—');
+    const { plan } = workspace.now;
+    if (plan.stacks.some(({ length }) => !length.ok)) return open('not possible');
+    return stoppedAt(workspace, 'stack') ? open('needs a look') : done(partsOf(plan));
+  }
+});

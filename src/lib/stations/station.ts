@@ -1,0 +1,44 @@
+import type { Component } from 'svelte';
+import type { Issue } from '$core/issue/issue.ts';
+import type { Workspace } from '$lib/client/workspace.svelte';
+import type { CheckDesk } from './check/check-desk.svelte';
+import type { ReadyDesk } from './make-ready/ready-desk.svelte';
+
+/** One joint as its stations look at it. */
+export interface OpenJoint {
+  workspace: Workspace;
+  issue: Issue | null;
+  desk: CheckDesk | null;
+  ready: ReadyDesk;
+}
+
+/** What a station says of itself on the station line. */
+export interface StationStatus {
+  text: string;
+  done: boolean;
+}
+export const open = (text: string): StationStatus => ({ text, done: false });
+export const done = (text: string): StationStatus => ({ text, done: true });
+
+/** A station that is not built yet: what it will do, and what to do meanwhile. */
+export interface Promised {
+  will: readonly string[];
+  meanwhile: string;
+}
+
+/** One station: its room holds everything of it, and the registry one line. */
+export interface Station<K extends string = string> {
+  key: K;
+  name: string;
+  asks: string;
+  /** its page, whose code comes with it and not before; or what it will be */
+  page: (() => Promise<{ default: Component }>) | Promised;
+  status: (joint: OpenJoint) => StationStatus;
+}
+
+/** Keeps the key's own type. */
+export const defineStation = <const K extends string>(station: Station<K>): Station<K> => station;
+
+/** Whether a plan's warnings stop the joint at a station. */
+export const stoppedAt = ({ now }: Workspace, at: 'carry' | 'lay-out' | 'stack'): boolean =>
+  now?.plan.warnings.some(({ station, level }) => station === at && level === 'stop') ?? false;

@@ -1,0 +1,63 @@
+<script lang="ts">
+  import { useWorkspace, type Change } from '$lib/client/workspace.svelte';
+  import Choice from '../kit/Choice.svelte';
+  import LengthField from '../kit/LengthField.svelte';
+  import type { ChoiceAsk } from '$core/kinds/asks.ts';
+  import { kindOf, type EnteredJoint } from '$core/kinds/joint.ts';
+
+  /** The questions that this kind of joint asks at a station. */
+  interface Props {
+    station: 'carry' | 'lay-out';
+  }
+  let { station }: Props = $props();
+  const workspace = useWorkspace();
+  const asks = $derived(
+    kindOf(workspace.entered).asks[station].filter(({ when }) => when?.(workspace.entered) ?? true)
+  );
+  const valueOf = (key: string): unknown => (workspace.entered as Record<string, unknown>)[key];
+  const set = (key: string, value: string | number | boolean) =>
+    workspace.edit({ [key]: value } as Change, key);
+  const chosen = ({ key, options, read }: ChoiceAsk<EnteredJoint>): string =>
+    options.find(({ value }) => (read ? read(value) : value) === valueOf(key))?.value ?? '';
+</script>
+
+<div class="fields">
+  {#each asks as ask (ask.key)}
+    {#if ask.ask === 'choice'}
+      <div class:wide={ask.options.map(({ text }) => text).join('').length > 16}>
+        <Choice
+          label={ask.label}
+          value={chosen(ask)}
+          options={ask.options}
+          onchoose={(value) => set(ask.key, ask.read ? ask.read(value) : value)}
+        />
+      </div>
+    {:else}
+      <div class:wide={ask.label.length > 24}>
+        <LengthField
+          label={ask.label}
+          plain={ask.ask === 'number'}
+          value={String(valueOf(ask.key) ?? '')}
+          placeholder={ask.placeholder ?? ''}
+          whenEmpty={ask.whenEmpty ?? ''}
+          problem={workspace.problemAt(ask.key)}
+          oninput={(text) => set(ask.key, text)}
+        />
+      </div>
+    {/if}
+  {/each}
+</div>
+
+<style>
+  .fields {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 10px;
+  }
+  .fields > div {
+    min-width: 0;
+  }
+  .wide {
+    grid-column: 1 / -1;
+  }
+</style>

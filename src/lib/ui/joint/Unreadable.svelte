@@ -1,0 +1,90 @@
+<script lang="ts">
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import { valueAt } from '$core/joint/paths.ts';
+  import { fieldName } from './field-names';
+
+  /** Shown over a drawing whose fields cannot be read: what is missing, and one tap that mends it. */
+  const workspace = useWorkspace();
+  const blank = (path: string): boolean =>
+    String(valueAt(workspace.entered, path) ?? '').trim() === '';
+  const missing = $derived(workspace.problems.filter(({ path }) => blank(path)));
+  const wrong = $derived(workspace.problems.filter(({ path }) => !blank(path)));
+  const { solver } = workspace;
+</script>
+
+{#if workspace.slow && !workspace.now}
+  <div class="unreadable" role="status" data-testid="solving">
+    <div class="missing">
+      {#if solver.state.kind === 'solving'}
+        <h2>Solving the rows past what is in the way</h2>
+        <progress max="1" value={solver.state.done}></progress>
+        <p>{Math.round(solver.state.done * 100)} % of the longest part. You can go on typing.</p>
+        <button class="act" type="button" onclick={() => solver.cancel()}>Cancel</button>
+      {:else if solver.state.kind === 'cancelled'}
+        <h2>Cancelled</h2>
+        <p>The drawing behind is the one before. Any change starts it anew.</p>
+        <button class="act" type="button" onclick={() => workspace.solveAgain()}>Solve it</button>
+      {:else}
+        <h2>The rows could not be solved here</h2>
+        <button class="act" type="button" onclick={() => workspace.solveAgain()}>Try again</button>
+      {/if}
+    </div>
+  </div>
+{:else if workspace.problems.length > 0}
+  <div class="unreadable" role="status">
+    {#each wrong as problem (problem.path)}
+      <div class="wrong">
+        <h2>△ {fieldName(problem.path, workspace.entered)}</h2>
+        <p>{problem.message}</p>
+        {#if problem.instead !== null}
+          <button
+            class="act"
+            type="button"
+            onclick={() => workspace.setAt(problem.path, problem.instead ?? '')}
+          >
+            Yes, use {problem.instead} in
+          </button>
+        {/if}
+      </div>
+    {/each}
+    {#if missing.length > 0}
+      <div class="missing">
+        <h2>Still needed for the drawing</h2>
+        <p>{missing.map(({ path }) => fieldName(path, workspace.entered)).join(' · ')}</p>
+        <p class="hint">Write 3/32, .094, 1 1/8, 2.4mm or 32 thou; it is drawn as you type.</p>
+      </div>
+    {/if}
+  </div>
+{/if}
+
+<style>
+  .unreadable {
+    display: flex;
+    flex-direction: column;
+    gap: 12px;
+    width: min(520px, 100%);
+    margin: 0 auto;
+    z-index: 2;
+  }
+  .unreadable > div {
+    padding: 16px 20px;
+    border-radius: 10px;
+    border: 1.5px solid var(--line-strong);
+    background: var(--panel);
+  }
+  .wrong {
+    border-color: var(--amber-line) !important;
+    background: var(--amber-soft) !important;
+  }
+  progress {
+    width: 100%;
+    accent-color: var(--olive-fill);
+  }
+  h2 {
+    font-size: 1.2rem;
+  }
+  .act {
+    margin-top: 10px;
+    border-color: var(--amber-line);
+  }
+</style>

@@ -1,0 +1,50 @@
+<script lang="ts">
+  import type { PlanWarning } from '$core/plan/plan-shape.ts';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import Notice from '../kit/Notice.svelte';
+
+  /** What one must know, each pointing at its holes and at what would settle it. */
+  interface Props {
+    warnings: readonly PlanWarning[];
+  }
+  let { warnings }: Props = $props();
+  const workspace = useWorkspace();
+  const MOST_NAMED = 8;
+</script>
+
+{#each warnings as warning, index (index)}
+  <Notice level={warning.level} title={warning.title} text={warning.text}>
+    {#if warning.holes && warning.holes.length > 0}
+      <div class="holes" role="group" aria-label="Holes of: {warning.title}">
+        {#each warning.holes.slice(0, MOST_NAMED) as hole (hole)}
+          <button
+            class="act small"
+            type="button"
+            aria-pressed={hole === workspace.picked}
+            onclick={() => (workspace.picked = hole)}>{hole}</button
+          >
+        {/each}
+      </div>
+    {/if}
+    {#if warning.ways && warning.ways.length > 0}
+      <div class="holes">
+        {#each warning.ways as way (way.text)}
+          <button class="act" type="button" onclick={() => workspace.take(way)}>{way.text}</button>
+        {/each}
+      </div>
+    {/if}
+  </Notice>
+{/each}
+
+<style>
+  .holes {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+    margin-top: 6px;
+  }
+  [aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--paper);
+  }
+</style>

@@ -1,0 +1,38 @@
+<script lang="ts">
+  import type { Answer } from '$core/answer.ts';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import Notice from '../kit/Notice.svelte';
+
+  /** A rule said no: which, and the nearest changes that would work, each one tap. */
+  interface Props {
+    refused: Answer<unknown>;
+  }
+  let { refused }: Props = $props();
+  const workspace = useWorkspace();
+</script>
+
+{#if !refused.ok}
+  <Notice level="stop" title="Not possible as it stands" text={refused.error.message}>
+    {#if workspace.ways.length > 0}
+      <p class="would">What would work:</p>
+      <div class="ways">
+        {#each workspace.ways as way (way.text)}
+          <button class="act" type="button" onclick={() => workspace.take(way)}>{way.text}</button>
+        {/each}
+      </div>
+    {/if}
+  </Notice>
+{/if}
+
+<style>
+  .would {
+    margin-top: 8px;
+    color: var(--ink);
+  }
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    margin-top: 4px;
+  }
+</style>

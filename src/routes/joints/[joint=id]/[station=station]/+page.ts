@@ -1,0 +1,13 @@
+import { error } from '@sveltejs/kit';
+import { stationOf } from '$lib/stations/stations';
+import type { PageLoad } from './$types';
+
+/** The code of a station comes with it, and no other's. */
+export const load: PageLoad = async ({ params }) => {
+  const station = stationOf(params.station);
+  if (!station) error(404, 'There is no such station.');
+  return {
+    station,
+    Page: typeof station.page === 'function' ? (await station.page()).default : null
+  };
+};
