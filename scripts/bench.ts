@@ -9,6 +9,8 @@ import { constrainedRow, type ConstrainedRowInput } from '../src/core/layout/con
 import { plan } from '../src/core/plan/plan.ts';
 import { DEFAULT_PROFILE, type RuleProfile } from '../src/core/rules/profile.ts';
 import { randomRow } from '../tests/support/random-rows.ts';
+import { eventRows, pageRows } from './bench/routes.ts';
+import { serveDemo } from './bench/server.ts';
 import { loadSolver, solveRow } from '../tests/support/row-by-solver.ts';
 
 /** Seconds for one call, the middle of several rounds: a noisy machine spoils a mean. */
@@ -113,6 +115,26 @@ async function rowLines(): Promise<string[]> {
   ];
 }
 
+/** The served application; only where a database runs for it. */
+async function servedRows(): Promise<string[]> {
+  const cluster = process.env['ZANJADOR_TEST_CLUSTER'];
+  if (!cluster) return [];
+  const served = await serveDemo(cluster);
+  try {
+    return [
+      '## The served application, eight clients at once',
+      '',
+      '| what | a second | ratio | slow fortieth |',
+      '|---|---|---|---|',
+      ...(await eventRows(served)),
+      ...(await pageRows(served)),
+      ''
+    ];
+  } finally {
+    await served.stop();
+  }
+}
+
 const page = [
   '# Speeds',
   '',
@@ -133,7 +155,8 @@ const page = [
   '## Constrained rows',
   '',
   ...(await rowLines()),
-  ''
+  '',
+  ...(await servedRows())
 ].join('\n');
 writeFileSync('docs/bench.md', page);
 process.stdout.write(page);

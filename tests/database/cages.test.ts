@@ -207,7 +207,6 @@ describe('a joint’s own step', () => {
       hole,
       of: 8,
       done,
-      rests: '',
       timed: null
     });
     expect(await cut()).toBe(0);

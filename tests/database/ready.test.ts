@@ -32,7 +32,6 @@ const tick = (change: Partial<ReadyMove> = {}): ReadyMove => ({
   hole: null,
   of: 24,
   done: true,
-  rests: '',
   timed: null,
   ...change
 });

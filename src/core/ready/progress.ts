@@ -16,8 +16,8 @@ export const ReadyMove = z.strictObject({
   /** the step's count when it was ticked: a joint that has changed since is to be looked at again */
   of: z.int().min(0),
   done: z.boolean(),
-  /** fingerprint of what it rested on when it was ticked; empty in ticks from before there were any */
-  rests: z.string().max(60).default(''),
+  /** fingerprint of what it rested on when it was ticked; ticks from before there were any have none */
+  rests: z.string().max(60).optional(),
   /** how long the whole step took, where someone timed it */
   timed: z
     .strictObject({
@@ -61,7 +61,7 @@ function standing(events: readonly ReadyEvent[], from: Standing = NOTHING_TICKED
     if (event.hole === null) {
       whole = event.done ? event : null;
       if (!event.done) holes.clear();
-    } else if (event.done) holes.set(event.hole, event.rests);
+    } else if (event.done) holes.set(event.hole, event.rests ?? '');
     else {
       holes.delete(event.hole);
       whole = null;
@@ -113,7 +113,7 @@ function progressOf(step: ReadyStep, stands: Standing = NOTHING_TICKED): StepPro
     ticked.filter((hole) => holdsStill(holes.get(hole) ?? '', step.rests.holes.get(hole)))
   );
   const wholeChanged =
-    whole !== null && (whole.of !== step.count || !holdsStill(whole.rests, step.rests.whole));
+    whole !== null && (whole.of !== step.count || !holdsStill(whole.rests ?? '', step.rests.whole));
   const allHoles = step.holes.length > 0 && own.size === step.holes.length;
   const done = (whole !== null && !wholeChanged) || allHoles;
   return {

@@ -1,8 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
-import { ForeignKeyConstraintError } from 'sequelize';
 import type { Recorded, Stamped } from '../../../core/events/stream.ts';
 import type { Database } from '../db/connect.ts';
-import { inWork, rowsOf } from '../db/work.ts';
+import { inWork, missingReference, rowsOf } from '../db/work.ts';
 import { done, Refused, refused, type Outcome, type Reason } from '../services/outcome.ts';
 import type { KeptStream, Opened } from './kept-stream.ts';
 import { putSql } from './table.ts';
@@ -82,8 +81,9 @@ export async function recordMoves<Subject, Move extends Stamped, Frozen, State>(
     return done(await (kept.order === 'locked' ? inWork(database, act) : act()));
   } catch (error) {
     if (error instanceof Refused) return error.outcome;
-    if (error instanceof ForeignKeyConstraintError)
-      return error.index?.includes('person')
+    const missing = missingReference(error);
+    if (missing !== null)
+      return missing.includes('person')
         ? refused('not-found', 'say who is at the bench first')
         : refused('not-found', kept.missing);
     throw error;

@@ -64,7 +64,10 @@ with sent as (
 ), known as (
   select e.id, e.frozen, p.name as by,
     (e.subject_id, e.kind, e.payload, e.at) = (s.subject_id, s.kind, s.payload, s.at) as same
-  from sent s join ${name} e on e.id = s.id join people p on p.id = e.person_id
+  from sent s
+    -- one by one through the index: how many are sent is not known before, and a guess would read the whole table
+    cross join lateral (select * from ${name} where id = s.id limit 1) e
+    join people p on p.id = e.person_id
 ), added as (
   insert into ${name} (id, subject_id, kind, payload, frozen, person_id, at)
   select id, subject_id, kind, payload, frozen, $2::uuid, at from sent

@@ -1,4 +1,5 @@
 import type { Database } from '../db/connect.ts';
+import { rowsOf } from '../db/work.ts';
 
 export interface PersonView {
   id: string;
@@ -15,9 +16,14 @@ export async function listPeople({ models }: Database): Promise<PersonView[]> {
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 /** One person, or null where there is none of this id. */
-export async function personOf({ models }: Database, id: string): Promise<PersonView | null> {
-  const person = UUID.test(id) ? await models.Person.findByPk(id, { raw: true }) : null;
-  return person && { id: person.id, name: person.name, role: person.role };
+export async function personOf(database: Database, id: string): Promise<PersonView | null> {
+  if (!UUID.test(id)) return null;
+  const [person] = await rowsOf<PersonView>(
+    database,
+    'select id, name, role from people where id = $1',
+    [id]
+  );
+  return person ?? null;
 }
 
 /** Adds a person; the name must be new. */

@@ -1,0 +1,83 @@
+import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { sideBySide, underLoad, type Ask } from './load.ts';
+import { addJoints, type Served } from './server.ts';
+
+const BATCH = 100;
+const MANY_JOINTS = 200;
+const AT = '2026-11-20T09:00:00.000Z';
+
+const ratio = (value: number): string => value.toFixed(2);
+const whole = (value: number): string => Math.round(value).toLocaleString('en');
+
+async function someIssue({ database }: Served): Promise<{ id: string; hole: number }> {
+  const [issue] = await rowsOf<{ id: string; hole: number }>(
+    database,
+    `select issue_id as id, min(number) as hole from holes where state = 'rivet' group by issue_id limit 1`
+  );
+  if (!issue) throw new Error('the demo data has no issue');
+  return issue;
+}
+
+/** Recording of heads against one bare insert on the same server, one by one and as an outbox sends them. */
+export async function eventRows(served: Served): Promise<string[]> {
+  const { url, headers } = served;
+  const { id: issue, hole } = await someIssue(served);
+  const head = (id: string) => ({
+    id,
+    at: AT,
+    kind: 'checked',
+    hole,
+    diameterIn: 0.189,
+    heightIn: 0.062,
+    flags: []
+  });
+  const event = (count: number): Ask => ({
+    url,
+    headers,
+    path: `/api/events/hole/${issue}`,
+    body: (id) => Array.from({ length: count }, () => head(id()))
+  });
+  const bare: Ask = {
+    url,
+    headers,
+    path: '/bare/insert',
+    body: (id) => {
+      const made = id();
+      return { id: made, payload: head(made) };
+    }
+  };
+  const one = await sideBySide(event(1), bare);
+  const batch = await underLoad(event(BATCH));
+  return [
+    `| one head | ${whole(one.one.perS)} | ${ratio(one.ratio)} of a bare insert through the same server (${whole(one.other.perS)}) | ${one.one.slowMs} ms |`,
+    `| ${BATCH} heads at once | ${whole(batch.perS)} | ${whole(batch.perS * BATCH)} heads a second, ${ratio((batch.perS * BATCH) / one.other.perS)} × the bare inserts | ${batch.slowMs} ms |`
+  ];
+}
+
+/** Pages that list every joint, against a page with nothing on it; first with the demo data, then with 200 joints more. */
+export async function pageRows(served: Served): Promise<string[]> {
+  const { url, headers } = served;
+  const bare: Ask = { url, headers, path: '/bare' };
+  const [job] = await rowsOf<{ id: string }>(
+    served.database,
+    'select id from jobs order by number limit 1'
+  );
+  const pages = [
+    ['Bench', '/'],
+    ['job', `/jobs/${job?.id ?? ''}`],
+    ['Stock', '/stock']
+  ] as const;
+  const lines: string[] = [];
+  const row = async (joints: string) => {
+    for (const [name, path] of pages) {
+      const { ratio: share, one, other } = await sideBySide({ url, headers, path }, bare);
+      lines.push(
+        `| ${name}, ${joints} | ${whole(one.perS)} | ${ratio(share)} of a bare page (${whole(other.perS)}) | ${one.slowMs} ms |`
+      );
+    }
+  };
+  await row('demo data');
+  await addJoints(served, MANY_JOINTS);
+  await row(`${MANY_JOINTS} joints more`);
+  return lines;
+}

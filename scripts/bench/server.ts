@@ -1,0 +1,105 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import pg from 'pg';
+import { newJoint } from '../../src/core/kinds/new-joint.ts';
+import { newSheet } from '../../src/core/joint/sheets.ts';
+import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts';
+import { migrate } from '../../src/lib/server/db/migrate.ts';
+import { addJoint } from '../../src/lib/server/services/joints.ts';
+import { listJobs } from '../../src/lib/server/services/jobs.ts';
+import { seedDemoData } from '../demo-data.ts';
+import { must } from '../must.ts';
+
+const PORT = 4297;
+const NAME = 'bench';
+
+/** The built application with the demo data in a database of its own. */
+export interface Served {
+  url: string;
+  database: Database;
+  /** what a page of this application sends along */
+  headers: Record<string, string>;
+  person: { id: string; name: string };
+  stop: () => Promise<void>;
+}
+
+async function freshDatabase(cluster: string): Promise<string> {
+  const client = new pg.Client({ connectionString: `${cluster}/postgres` });
+  await client.connect();
+  await client.query(`drop database if exists ${NAME} with (force)`);
+  await client.query(`create database ${NAME}`);
+  await client.end();
+  return `${cluster}/${NAME}`;
+}
+
+async function answers(url: string): Promise<void> {
+  for (let tries = 0; tries < 300; tries++) {
+    if (
+      await fetch(url).then(
+        ({ ok }) => ok,
+        () => false
+      )
+    )
+      return;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error('the application did not answer');
+}
+
+/** Serves it until stopped. */
+export async function serveDemo(cluster: string): Promise<Served> {
+  const databaseUrl = await freshDatabase(cluster);
+  const database = openDatabase(databaseUrl);
+  await migrate(database);
+  await seedDemoData(database);
+  await database.sequelize.query(
+    'create table bare_rows (id uuid primary key, payload jsonb not null)'
+  );
+  const url = `http://127.0.0.1:${PORT}`;
+  const server = spawn('node', ['.build/scripts/serve.js'], {
+    env: {
+      ...process.env,
+      HOST: '127.0.0.1',
+      PORT: String(PORT),
+      ORIGIN: url,
+      BODY_SIZE_LIMIT: '6M',
+      DATABASE_URL: databaseUrl,
+      ZANJADOR_BENCH: '1'
+    },
+    stdio: ['ignore', 'ignore', 'inherit']
+  });
+  await answers(url);
+  const person = await database.models.Person.findOne({ rejectOnEmpty: true });
+  return {
+    url,
+    database,
+    person: { id: person.id, name: person.name },
+    headers: { origin: url, cookie: `person=${person.id}` },
+    async stop() {
+      const ended = once(server, 'exit');
+      server.kill('SIGTERM');
+      await ended;
+      await database.sequelize.close();
+    }
+  };
+}
+
+/** Joints more, of the plainest kind, in the first job there is. */
+export async function addJoints({ database, person }: Served, count: number): Promise<void> {
+  const [job] = await listJobs(database);
+  if (!job) throw new Error('the demo data has no job');
+  for (let index = 0; index < count; index++)
+    must(
+      await addJoint(
+        database,
+        job.id,
+        `Lap ${index + 1}`,
+        {
+          ...newJoint('lap'),
+          widthIn: String(5 + (index % 9)),
+          sheets: [newSheet('a', '0.036'), newSheet('b', '0.045')]
+        },
+        person.id
+      )
+    );
+}

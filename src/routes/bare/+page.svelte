@@ -1,0 +1,1 @@
+<p>A page with nothing on it.</p>
