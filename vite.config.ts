@@ -2,8 +2,46 @@ import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
 
+/**
+ * What is always loaded together is one file: a first visit over a hangar's radio waits for each request. A station's own
+ * code is in no group, so it comes with its station.
+ */
+const TOGETHER = [
+  { name: 'base', test: /node_modules\/(svelte|clsx|@sveltejs|devalue|esm-env|zod|idb)\// },
+  { name: 'base', test: /src\/core\/(units|schema|answer)|src\/lib\/(api|words|[^/]+\.ts)/ },
+  {
+    name: 'dialog',
+    test: /node_modules\/@zag-js\/(dialog|focus-trap|dismissable|interact-outside|aria-hidden|remove-scroll)\/|ui\/kit\/SheetDialog/
+  },
+  { name: 'kit', test: /node_modules\/(@zag-js|@skeletonlabs|@lucide)\/|src\/lib\/ui\/kit/ },
+  {
+    name: 'chart',
+    test: /node_modules\/(d3-(scale|shape|array|path|format|time|time-format)|internmap)\//
+  },
+  { name: 'd3-zoom', test: /node_modules\/d3-/ },
+  {
+    name: 'joint',
+    test: /src\/core\/(catalog|rules|joint|layout|stack|carry|kinds|plan|issue|documents)\/|src\/lib\/(client|ui\/joint|joint-page)\/|node_modules\/(comlink|tinykeys)\//
+  },
+  { name: 'drawing-plan', test: /src\/lib\/drawing\/(plan\/|zoomable)/ },
+  { name: 'drawing-section', test: /src\/lib\/drawing\/section/ },
+  { name: 'chart', test: /src\/lib\/drawing\/chart/ },
+  { name: 'ready', test: /src\/core\/ready\/(?!cage)/ }
+];
+
 export default defineConfig({
   plugins: [tailwindcss(), sveltekit()],
+  environments: {
+    client: {
+      build: {
+        rolldownOptions: {
+          output: {
+            codeSplitting: { groups: TOGETHER.map((group) => ({ ...group, minShareCount: 2 })) }
+          }
+        }
+      }
+    }
+  },
   worker: { format: 'es' },
   test: {
     projects: [

@@ -10,7 +10,8 @@ import { plan } from '../src/core/plan/plan.ts';
 import { DEFAULT_PROFILE, type RuleProfile } from '../src/core/rules/profile.ts';
 import { randomRow } from '../tests/support/random-rows.ts';
 import { eventRows, pageRows } from './bench/routes.ts';
-import { serveDemo } from './bench/server.ts';
+import { browserRows } from './bench/pages.ts';
+import { addLongLap, serveDemo } from './bench/server.ts';
 import { loadSolver, solveRow } from '../tests/support/row-by-solver.ts';
 
 /** Seconds for one call, the middle of several rounds: a noisy machine spoils a mean. */
@@ -128,7 +129,8 @@ async function servedRows(): Promise<string[]> {
       '|---|---|---|---|',
       ...(await eventRows(served)),
       ...(await pageRows(served)),
-      ''
+      '',
+      ...(await browserRows(served, await addLongLap(served)))
     ];
   } finally {
     await served.stop();

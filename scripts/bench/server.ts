@@ -103,3 +103,26 @@ export async function addJoints({ database, person }: Served, count: number): Pr
       )
     );
 }
+
+/** A lap of some six hundred holes. @returns its id */
+export async function addLongLap({ database, person }: Served): Promise<string> {
+  const [job] = await listJobs(database);
+  if (!job) throw new Error('the demo data has no job');
+  return must(
+    await addJoint(
+      database,
+      job.id,
+      'A long lap',
+      {
+        ...newJoint('lap'),
+        dash: 3,
+        rows: 3,
+        prefer: 'near',
+        nearPitchIn: '0.36',
+        widthIn: '72',
+        sheets: [newSheet('a', '0.020', 'sheet-1'), newSheet('b', '0.020', 'sheet-2')]
+      },
+      person.id
+    )
+  );
+}

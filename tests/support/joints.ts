@@ -43,6 +43,3 @@ export function layoutOf(joint: Joint, profile: RuleProfile = DEFAULT_PROFILE): 
   if (!layout.ok) throw new Error(layout.error.message);
   return layout.result;
 }
-
-export const stops = ({ warnings }: Plan): string[] =>
-  warnings.filter(({ level }) => level === 'stop').map(({ title }) => title);

@@ -1,6 +1,7 @@
 import { plan } from '../plan/plan.ts';
 import { planCost, STEPS_FOR_A_LIST } from '../plan/plan-cost.ts';
 import type { Plan } from '../plan/plan-shape.ts';
+import type { PlanWarningSaid } from '../plan/warning-said.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import type { EnteredJoint, JointKind } from '../kinds/joint.ts';
 import { readEntered } from '../kinds/read-entered.ts';
@@ -19,11 +20,12 @@ export interface PlanSummary {
   holes: number;
   /** by part number; null while that is not known */
   parts: PartCount[] | null;
-  attention: string[];
+  /** stops as codes, other reasons as they were given */
+  attention: (string | PlanWarningSaid)[];
 }
 
 /** Raised whenever a summary would come out differently: those kept are then made anew. */
-export const SUMMARY_VERSION = 1;
+export const SUMMARY_VERSION = 2;
 
 /** The first reason why a joint cannot be made, or null. */
 function refusalOf({ layout, stacks }: Plan): string | null {
@@ -61,6 +63,6 @@ export function summaryOf(entered: EnteredJoint, profile: RuleProfile): PlanSumm
     state: 'planned',
     holes: planned.layout.result.rivets,
     parts: partsOf(planned),
-    attention: planned.warnings.filter(({ level }) => level === 'stop').map(({ title }) => title)
+    attention: planned.warnings.filter(({ level }) => level === 'stop').map(({ said }) => said)
   };
 }

@@ -3,7 +3,7 @@ import { atLeast, atMost } from '../units/tolerance.ts';
 import type { Need } from '../carry/need.ts';
 import type { Multipliers } from '../rules/multipliers.ts';
 import type { Dash, Head } from '../schema/fields.ts';
-import type { WayOut } from '../joint/way-out.ts';
+import type { LayoutWarning } from './layout-warning.ts';
 import type { Stacking } from '../stack/layers.ts';
 import type { Closed } from '../layout/row-places.ts';
 import type { LineWish } from '../layout/lines.ts';
@@ -115,7 +115,7 @@ export interface KindLayout {
   pitchIn: number;
   transverseIn: number | null;
   work: WorkLine[];
-  warnings: { level: 'attention' | 'stop'; title: string; text: string; ways?: WayOut[] }[];
+  warnings: LayoutWarning[];
 }
 
 /** What most kinds do not have. */

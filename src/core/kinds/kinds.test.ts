@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { definition, entered, layoutOf, planned, stops } from '../../../tests/support/joints';
+import { stops, written } from '../../../tests/support/words';
+import { definition, entered, layoutOf, planned } from '../../../tests/support/joints';
 import type { JointLayout } from '../plan/plan-shape';
 import { readEntered } from './read-entered';
 import { newSheet } from '../joint/sheets';
@@ -48,7 +49,7 @@ describe('a butt splice', () => {
     const thin = planned(
       definition('splice', ['0.050', '0.040'], { widthIn: '6', dash: 4, ...own('2') })
     );
-    expect(thin.warnings.map(({ title }) => title)).toContain('The strap is thinner than the skin');
+    expect(written(thin).map(({ title }) => title)).toContain('The strap is thinner than the skin');
   });
 });
 
@@ -71,7 +72,7 @@ describe('a member between two straps', () => {
 
   it('reckons on the member, whatever the straps are', () => {
     expect(planned(joint('single')).reckonedSheetIn).toBe(0.063);
-    expect(planned(joint('double')).warnings.map(({ title }) => title)).toContain(
+    expect(written(planned(joint('double'))).map(({ title }) => title)).toContain(
       'Counted in double shear'
     );
   });

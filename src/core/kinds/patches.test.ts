@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { definition, layoutOf, planned, stops } from '../../../tests/support/joints';
+import { stops, written } from '../../../tests/support/words';
+import { definition, layoutOf, planned } from '../../../tests/support/joints';
 import type { JointLayout } from '../plan/plan-shape';
 
 const own = (perInch: string) => ({ perInch, perInchReason: 'made up for the test' });
@@ -102,7 +103,7 @@ describe('a rectangular patch', () => {
         cutoutHIn: '3'
       })
     );
-    const warning = rounded.warnings.find(({ title }) => title.includes('corner'));
+    const warning = written(rounded).find(({ title }) => title.includes('corner'));
     // r = 15/32, e = 9/32: 0.46875 − √2 × 0.1875 = 0.2036, under 2 D = 0.25
     expect(warning?.text).toContain('0.203585');
     expect(warning?.level).toBe('attention');
@@ -116,7 +117,12 @@ describe('a rectangular patch', () => {
           ...way.change
         })
       );
-      expect(mended.warnings.map(({ title }) => title).join(), way.text).not.toMatch(/corner/);
+      expect(
+        written(mended)
+          .map(({ title }) => title)
+          .join(),
+        way.text
+      ).not.toMatch(/corner/);
     }
     expect(warning?.ways?.length).toBe(2);
   });

@@ -26,7 +26,7 @@ export type ClearPanelHoleResult = z.infer<typeof ClearPanelHoleResult>;
 const GROWTH_PER_C = { polycarbonate: 68e-6, acrylic: 72e-6, aluminium: 23e-6 };
 const PLAY_IN = 0.01;
 /** A head must still cover the hole by this much with the panel fully grown. */
-const LEAST_COVER_IN = 1 / 32;
+export const LEAST_COVER_IN = 1 / 32;
 
 /**
  * The hole a clear plastic panel needs so that it can grow against its aluminium frame.

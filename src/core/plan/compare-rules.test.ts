@@ -32,8 +32,8 @@ describe('what would differ under other rules', () => {
     };
     const { effects } = compareRules(joint, DEFAULT_PROFILE, strict);
     expect(effects.find(({ what }) => what === 'limits broken')).toMatchObject({
-      here: 'none',
-      there: expect.stringContaining('Edge distance is over its largest') as string
+      here: [],
+      there: [{ code: 'limit', rule: 'edge-max' }]
     });
   });
 });

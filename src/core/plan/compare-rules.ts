@@ -3,13 +3,26 @@ import type { Joint } from '../kinds/joint.ts';
 import { differences, type Difference } from '../joint/differences.ts';
 import { plan } from './plan.ts';
 import type { Plan } from './plan-shape.ts';
+import type { WidthPlace } from '../carry/need.ts';
+import type { PlanWarningSaid } from './warning-said.ts';
 import type { RuleProfile } from '../rules/profile.ts';
+
+/** One answer: as it is written, or the warnings that stop the joint. */
+export type AnswerSaid = string | PlanWarningSaid[];
 
 /** One answer of a joint under two profiles. */
 export interface RuleEffect {
   what: string;
-  here: string;
-  there: string;
+  /** which width, where it is the rivets of one */
+  where?: WidthPlace;
+  here: AnswerSaid;
+  there: AnswerSaid;
+}
+
+interface Told {
+  what: string;
+  where?: WidthPlace;
+  said: AnswerSaid;
 }
 
 export interface RuleComparison {
@@ -22,33 +35,36 @@ export interface RuleComparison {
 const inches = (valueIn: number): string => `${num(Number(valueIn.toFixed(4)))} in`;
 
 /** The answers of a plan that a person would notice. */
-function answersOf({ dash, needs, layout, stacks, warnings }: Plan): Map<string, string> {
-  const answers = new Map<string, string>([['rivet size', `dash ${dash}`]]);
-  for (const { where, required } of needs)
-    answers.set(
-      `rivets needed ${where}`,
-      required.ok ? String(required.result.required) : required.error.message
-    );
+function answersOf({ dash, needs, layout, stacks, warnings }: Plan): Map<string, Told> {
+  const answers = new Map<string, Told>();
+  const tell = (what: string, said: AnswerSaid) => answers.set(what, { what, said });
+  tell('rivet size', `dash ${dash}`);
+  for (const { key, where, required } of needs)
+    answers.set(`needed ${key}`, {
+      what: 'rivets needed',
+      where,
+      said: required.ok ? String(required.result.required) : required.error.message
+    });
   if (layout.ok) {
-    answers.set('holes', String(layout.result.drilled));
+    tell('holes', String(layout.result.drilled));
     for (const { label, valueIn, text } of layout.result.figures)
-      answers.set(label.toLowerCase(), valueIn === undefined ? (text ?? '') : inches(valueIn));
-  } else answers.set('layout', layout.error.message);
+      tell(label.toLowerCase(), valueIn === undefined ? (text ?? '') : inches(valueIn));
+  } else tell('layout', layout.error.message);
   for (const [index, { length, hole, head }] of stacks.entries()) {
     const of = stacks.length > 1 ? `, stack ${index + 1}` : '';
-    answers.set(`rivet${of}`, length.ok ? length.result.partNumber : length.error.message);
-    answers.set(`drill${of}`, hole.drill);
-    if (length.ok) answers.set(`protrusion${of}`, inches(length.result.protrusionIn));
+    tell(`rivet${of}`, length.ok ? length.result.partNumber : length.error.message);
+    tell(`drill${of}`, hole.drill);
+    if (length.ok) tell(`protrusion${of}`, inches(length.result.protrusionIn));
     if (head.ok) {
       const band = head.result.heightBandD;
-      answers.set(
+      tell(
         `stop driving at${of}`,
         band ? `${band.low.toFixed(2)} to ${band.high.toFixed(2)} D` : 'no height'
       );
     }
   }
-  const stops = warnings.filter(({ level }) => level === 'stop').map(({ title }) => title);
-  answers.set('limits broken', stops.length === 0 ? 'none' : stops.join('; '));
+  const stops = warnings.filter(({ level }) => level === 'stop').map(({ said }) => said);
+  tell('limits broken', stops);
   return answers;
 }
 
@@ -60,9 +76,17 @@ function answersOf({ dash, needs, layout, stacks, warnings }: Plan): Map<string,
 export function compareRules(joint: Joint, here: RuleProfile, there: RuleProfile): RuleComparison {
   const [mine, theirs] = [answersOf(plan(joint, here)), answersOf(plan(joint, there))];
   const effects: RuleEffect[] = [];
-  for (const what of new Set([...mine.keys(), ...theirs.keys()])) {
-    const [a, b] = [mine.get(what) ?? 'not there', theirs.get(what) ?? 'not there'];
-    if (a !== b) effects.push({ what, here: a, there: b });
+  for (const key of new Set([...mine.keys(), ...theirs.keys()])) {
+    const [a, b] = [mine.get(key), theirs.get(key)];
+    const told = a ?? b;
+    const [here, there] = [a?.said ?? 'not there', b?.said ?? 'not there'];
+    if (told && JSON.stringify(here) !== JSON.stringify(there))
+      effects.push({
+        what: told.what,
+        ...(told.where ? { where: told.where } : {}),
+        here,
+        there
+      });
   }
   const settings = differences(here, there).filter(
     ({ path }) => path !== 'name' && path !== 'version'

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { stops, written } from '../../../tests/support/words';
 import { resultOf } from '../../../tests/support/cases';
-import { definition, entered, layoutOf, planned, stops } from '../../../tests/support/joints';
+import { definition, entered, layoutOf, planned } from '../../../tests/support/joints';
 import { fixedMoved, nudged, pinned, withoutFixed, withState } from '../edit/hole-edits';
 import type { EnteredOf } from '../kinds/joint';
 import { readEntered } from '../kinds/read-entered';
@@ -255,7 +256,7 @@ describe('limits held against every hole', () => {
     const check = layoutOf(joint).checks.find(({ rule }) => rule === 'keep-out');
     expect(check).toMatchObject({ ok: false, holes: [1] });
     expect(
-      planned(joint).warnings.find(({ title }) => title === 'A hole lies in a keep-out')?.holes
+      written(planned(joint)).find(({ title }) => title === 'A hole lies in a keep-out')?.holes
     ).toEqual([1]);
   });
 

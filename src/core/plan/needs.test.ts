@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { written } from '../../../tests/support/words';
 import { definition, planned } from '../../../tests/support/joints';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { sizeZones } from '../kinds/tapered/size-zones';
@@ -9,9 +10,10 @@ const lap = (change = {}) =>
 
 describe('the job’s own rivets-per-inch figure', () => {
   it('stands with its reason beside what the guidance gives', () => {
-    const { required, warnings } = planned(
+    const plan = planned(
       lap({ perInch: '4.5', perInchReason: 'repair sheet QR-31, table 2', location: 'single-lap' })
     );
+    const { required } = plan;
     // ⌈4.5 × 10.75 × 0.75⌉ = ⌈36.28⌉
     expect(required).toMatchObject({
       ok: true,
@@ -21,7 +23,7 @@ describe('the job’s own rivets-per-inch figure', () => {
       'QR-31, table 2'
     );
     expect(required?.ok && required.work[0]?.value).toBe(6.2);
-    expect(warnings.find(({ title }) => title.includes('own'))?.text).toContain('QR-31');
+    expect(written(plan).find(({ title }) => title.includes('own'))?.text).toContain('QR-31');
   });
 
   it('may stand where the guidance gives nothing', () => {

@@ -1,3 +1,4 @@
+import type { PlanWarningSaid } from './warning-said.ts';
 import type { Answer, WorkLine } from '../answer.ts';
 import type { Need } from '../carry/need.ts';
 import type { Needed } from '../carry/needed.ts';
@@ -22,8 +23,7 @@ export type Station = 'carry' | 'lay-out' | 'stack';
 export interface PlanWarning {
   station: Station;
   level: 'attention' | 'stop';
-  title: string;
-  text: string;
+  said: PlanWarningSaid;
   /** holes it points at */
   holes?: number[];
   /** changes that would settle it */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { definition, planned, stops } from '../../../tests/support/joints';
+import { stops, written } from '../../../tests/support/words';
+import { definition, planned } from '../../../tests/support/joints';
 import { newSheet } from '../joint/sheets';
 import { DEFAULT_PROFILE, type RuleProfile } from '../rules/profile';
 
@@ -13,11 +14,11 @@ const lap = (thick: [string, string], change = {}) =>
     ...change
   });
 const titles = (joint: ReturnType<typeof lap>, profile: RuleProfile = DEFAULT_PROFILE) =>
-  planned(joint, profile)
-    .warnings.filter(({ station }) => station === 'stack')
+  written(planned(joint, profile))
+    .filter(({ station }) => station === 'stack')
     .map(({ title }) => title);
 const said = (joint: ReturnType<typeof lap>, title: string, profile = DEFAULT_PROFILE) =>
-  planned(joint, profile).warnings.find((warning) => warning.title === title)?.text;
+  written(planned(joint, profile)).find((warning) => warning.title === title)?.text;
 
 describe('what is said of a flush stack', () => {
   it('stops at a knife edge', () => {

@@ -1,47 +1,46 @@
-import { num } from '../answer.ts';
 import { HEAD_LIMITS, NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Joint } from '../kinds/joint.ts';
 import type { Plan, PlannedStack, PlannedTry, PlanWarning } from './plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
-import { asRanges } from '../units/ranges.ts';
 import { protrusionInWindow } from '../stack/rivet-length.ts';
 
 type Derived = Omit<Plan, 'warnings'>;
-type Said = Omit<PlanWarning, 'station'>;
+type Found = Omit<PlanWarning, 'station'>;
+/** Names a stack where there are several. */
+type Of = string | null;
 
-const hundredths = (value: number): string => num(Math.round(value * 100) / 100);
-
-function flushWarnings({ flush, dash }: PlannedStack, of: string): Said[] {
+function flushWarnings({ flush, dash }: PlannedStack, of: Of): Found[] {
   if (!flush?.ok) return [];
   const { method, margin, leastFlushIn } = flush.result;
-  const headIn = num(rivetSize(dash).head.countersunk.heightIn);
   if (method === 'none')
     return [
       {
         level: 'stop',
-        title: `${margin === 'knife-edge' ? 'Knife edge' : 'No standard flush method'}${of}`,
-        text: `A dash ${dash} flush head is ${headIn} in high. Use a smaller rivet or a thicker top sheet, or refer to engineering.`
+        said: {
+          code: margin === 'knife-edge' ? 'knife-edge' : 'no-flush-method',
+          stack: of,
+          dash,
+          headIn: rivetSize(dash).head.countersunk.heightIn
+        }
       }
     ];
-  const found: Said[] = [];
+  const found: Found[] = [];
   if (margin === 'marginal')
     found.push({
       level: 'attention',
-      title: `Countersink is marginal${of}`,
-      text: 'The cut takes more than ⅔ of its sheet: permitted, not preferred.'
+      said: { code: 'marginal-countersink', stack: of }
     });
   if (leastFlushIn !== null && leastFlushIn > 0)
     found.push({
       level: 'attention',
-      title: `The head must stay proud${of}`,
-      text: `At least ${num(leastFlushIn)} in above the skin, or the cut goes through the sheet.`
+      said: { code: 'stays-proud', stack: of, leastIn: leastFlushIn }
     });
   return found;
 }
 
 /** Sheets of harder temper that get a dimple: of the stacks' own, each named once. */
-function hotWarnings({ family, head }: Joint, stacks: readonly PlannedStack[]): Said[] {
+function hotWarnings({ family, head }: Joint, stacks: readonly PlannedStack[]): Found[] {
   if (head !== 'countersunk') return [];
   const dimpled = stacks.flatMap(({ flush, sheets }) =>
     flush?.ok && flush.result.method.startsWith('dimple') ? sheets : []
@@ -52,27 +51,23 @@ function hotWarnings({ family, head }: Joint, stacks: readonly PlannedStack[]): 
     return [
       {
         level: 'attention',
-        title: 'Dimple hot',
-        text: `${[...new Set(hard.map(({ name }) => name))].join(', ')}: 7075-T6 cracks when dimpled cold.`
+        said: { code: 'dimple-hot', sheets: [...new Set(hard.map(({ name }) => name))] }
       }
     ];
   return untold
     ? [
         {
           level: 'attention',
-          title: 'Dimple hot if it is 7075-T6',
-          text: 'Harder tempers crack when dimpled cold. Tell each sheet’s material to be sure.'
+          said: { code: 'dimple-hot-if' }
         }
       ]
     : [];
 }
 
-function lengthWarnings(stack: PlannedStack, of: string, profile: RuleProfile): Said[] {
+function lengthWarnings(stack: PlannedStack, of: Of, profile: RuleProfile): Found[] {
   const { length, gripMinIn, gripMaxIn, dash } = stack;
   if (!length.ok)
-    return [
-      { level: 'stop', title: `No rivet for this stack${of}`, text: `${length.error.message}.` }
-    ];
+    return [{ level: 'stop', said: { code: 'no-rivet', stack: of, reason: length.error.message } }];
   const { protrusionMinD, protrusionMaxD } = profile.multipliers;
   const D = rivetSize(dash).diameterIn;
   const { lengthIn, atDimpleIn, protrusionD } = length.result;
@@ -80,13 +75,12 @@ function lengthWarnings(stack: PlannedStack, of: string, profile: RuleProfile): 
   const outside = [protrusionD, ...atEnds].filter(
     (value) => !protrusionInWindow(value, profile.multipliers)
   );
-  const window = `it must be over ${protrusionMinD} D and under ${protrusionMaxD} D`;
-  const found: Said[] = [];
+  const window = { overD: protrusionMinD, underD: protrusionMaxD };
+  const found: Found[] = [];
   if (outside.length > 0)
     found.push({
       level: 'stop',
-      title: `Protrusion outside its window${of}`,
-      text: `${hundredths(outside[0] ?? 0)} D; ${window}.`
+      said: { code: 'protrusion', stack: of, protrusionD: outside[0] ?? 0, ...window }
     });
   else if (
     profile.dimpled === 'at-dimple' &&
@@ -95,13 +89,17 @@ function lengthWarnings(stack: PlannedStack, of: string, profile: RuleProfile): 
   )
     found.push({
       level: 'attention',
-      title: `At the dimple the protrusion is outside its window${of}`,
-      text: `${hundredths(atDimpleIn / D)} D reckoned from the raised dimple, as this shop does; ${window}.`
+      said: {
+        code: 'protrusion-at-dimple',
+        stack: of,
+        protrusionD: atDimpleIn / D,
+        ...window
+      }
     });
   return found;
 }
 
-function headWarnings({ head, dash }: PlannedStack, of: string, profile: RuleProfile): Said[] {
+function headWarnings({ head, dash }: PlannedStack, of: Of, profile: RuleProfile): Found[] {
   if (!head.ok || head.result.heightBandD !== null) return [];
   const { diameterD, heightD } = HEAD_LIMITS[profile.headLimits];
   const wideD = head.result.diameterAtHalfDIn / rivetSize(dash).diameterIn;
@@ -109,24 +107,29 @@ function headWarnings({ head, dash }: PlannedStack, of: string, profile: RulePro
     {
       // Attention, not stop: the equivalent cylinder overstates a barrel-shaped head.
       level: 'attention',
-      title: `By its volume this length makes no good head${of}`,
-      text: `At ${NOMINAL_HEIGHT_D} D high it would be ${hundredths(wideD)} D wide: too ${wideD > diameterD.high ? 'much' : 'little'} metal. At no height is it both ${diameterD.low}–${diameterD.high} D wide and ${heightD.low}–${heightD.high} D high.`
+      said: {
+        code: 'no-good-head',
+        stack: of,
+        wideD,
+        diameterD,
+        heightD,
+        nominalHeightD: NOMINAL_HEIGHT_D
+      }
     }
   ];
 }
 
 /** Layers that lie under no hole, and holes that hold nothing together. */
-function layerWarnings(joint: Joint, { holes, layout, stacks }: Derived): Said[] {
+function layerWarnings(joint: Joint, { holes, layout, stacks }: Derived): Found[] {
   if (!layout.ok) return [];
-  const found: Said[] = [];
+  const found: Found[] = [];
   const lonely = holes
     .filter((hole) => (stacks[hole.stack]?.sheets.length ?? 0) < 2)
     .map((hole) => hole.number);
   if (lonely.length > 0)
     found.push({
       level: 'stop',
-      title: 'Holes that hold nothing together',
-      text: `Fewer than two layers lie at holes ${asRanges(lonely)}.`,
+      said: { code: 'hold-nothing' },
       holes: lonely
     });
   const used = new Set(stacks.flatMap(({ sheets }) => sheets.map(({ name }) => name)));
@@ -134,34 +137,31 @@ function layerWarnings(joint: Joint, { holes, layout, stacks }: Derived): Said[]
     if (!used.has(name))
       found.push({
         level: 'attention',
-        title: `${name} lies under no hole`,
-        text: 'Look at where it begins and ends.'
+        said: { code: 'under-no-hole', name }
       });
   return found;
 }
 
-function filmWarnings({ sheets }: Joint): Said[] {
+function filmWarnings({ sheets }: Joint): Found[] {
   const named = sheets.filter((sheet) => sheet.film).map(({ name }) => name);
   return named.length === 0
     ? []
     : [
         {
           level: 'attention',
-          title: `Film is still on ${named.join(' and ')}`,
-          text: 'Peel it before measuring and before riveting: it raises a head by 0.001 to 0.002 in. It is not counted in the grip.'
+          said: { code: 'film-on', sheets: named }
         }
       ];
 }
 
-const tryWarnings = (tries: readonly PlannedTry[]): Said[] =>
-  tries.flatMap(({ hole, found }): Said[] => {
+const tryWarnings = (tries: readonly PlannedTry[]): Found[] =>
+  tries.flatMap(({ hole, found }): Found[] => {
     if (!found?.ok || found.result.agrees) return [];
     const { differenceIn, causes } = found.result;
     return [
       {
         level: 'attention',
-        title: `Hole ${hole}: ${num(Math.round(Math.abs(differenceIn) * 10_000) / 10_000)} in ${differenceIn > 0 ? 'more' : 'less'} in the grip than the stack says`,
-        text: `Look for: ${causes.join('; ')}.`,
+        said: { code: 'measured-off', hole, differenceIn, causes },
         holes: [hole]
       }
     ];
@@ -174,7 +174,7 @@ export function stackWarnings(joint: Joint, derived: Derived, profile: RuleProfi
     ...layerWarnings(joint, derived),
     ...tryWarnings(derived.tries),
     ...stacks.flatMap((stack) => {
-      const of = stacks.length > 1 ? `: ${stack.name}` : '';
+      const of = stacks.length > 1 ? stack.name : null;
       return [
         ...flushWarnings(stack, of),
         ...lengthWarnings(stack, of, profile),

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { definition, entered, planned, stops } from '../../../tests/support/joints';
+import { stops, written } from '../../../tests/support/words';
+import { definition, entered, planned } from '../../../tests/support/joints';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { newSheet } from '../joint/sheets';
 import { readEntered } from '../kinds/read-entered';
@@ -45,7 +46,7 @@ describe('layers of any straight joint', () => {
   it('stop the joint where fewer than two lie at a hole, and point there', () => {
     const plan = planned(lap([skin, { ...strip, toIn: '6' }]));
     expect(stops(plan)).toContain('Holes that hold nothing together');
-    const warning = plan.warnings.find(({ title }) => title.startsWith('Holes that hold'));
+    const warning = written(plan).find(({ title }) => title.startsWith('Holes that hold'));
     const beyond = plan.holes.filter(({ xIn }) => xIn > 6).map(({ number }) => number);
     expect(warning?.holes).toEqual(beyond);
     expect(beyond.length).toBeGreaterThan(3);
@@ -53,7 +54,7 @@ describe('layers of any straight joint', () => {
 
   it('that lie under no hole are named', () => {
     const plan = planned(lap([skin, strip, { ...newSheet('shim', '0.016'), fromIn: '11' }]));
-    expect(plan.warnings.map(({ title }) => title)).toContain('shim lies under no hole');
+    expect(written(plan).map(({ title }) => title)).toContain('shim lies under no hole');
   });
 
   it('count sealant into the grip, and never into a sheet', () => {
@@ -67,7 +68,7 @@ describe('layers of any straight joint', () => {
 
   it('with film are warned of, and film is not counted', () => {
     const plan = planned(lap([{ ...skin, film: true }, strip]));
-    expect(plan.warnings.map(({ title }) => title)).toContain('Film is still on skin');
+    expect(written(plan).map(({ title }) => title)).toContain('Film is still on skin');
     expect(plan.holes[0]?.gripIn).toBeCloseTo(0.072, 12);
   });
 
@@ -104,10 +105,10 @@ describe('layers of any straight joint', () => {
         }
       )
     );
-    expect(plan.warnings.map(({ title }) => title)).toEqual(
+    expect(written(plan).map(({ title }) => title)).toEqual(
       expect.arrayContaining(['Dimple hot', 'skin is 7075-T6 clad'])
     );
-    const way = plan.warnings.find(({ title }) => title === 'skin is 7075-T6 clad')?.ways?.[0];
+    const way = written(plan).find(({ title }) => title === 'skin is 7075-T6 clad')?.ways?.[0];
     expect(way?.change).toEqual({ family: 'high-strength' });
   });
 });

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { written } from '../../../tests/support/words';
 import { resultOf } from '../../../tests/support/cases';
 import { definition, planned } from '../../../tests/support/joints';
 import { DEFAULT_MULTIPLIERS } from '../rules/multipliers';
@@ -62,12 +63,13 @@ describe('in a joint', () => {
         { id: 'try-3', hole: 900, partNumber: 'MS20470AD4-4.5', protrusionIn: '0.2' }
       ]
     });
-    const { tries, warnings } = planned(joint);
+    const plan = planned(joint);
+    const { tries } = plan;
     expect(tries.map(({ hole, found }) => [hole, found?.ok])).toEqual([
       [2, true],
       [900, undefined]
     ]);
-    expect(warnings.find(({ title }) => title.startsWith('Hole 2:'))).toMatchObject({
+    expect(written(plan).find(({ title }) => title.startsWith('Hole 2:'))).toMatchObject({
       station: 'stack',
       level: 'attention',
       title: 'Hole 2: 0.011 in more in the grip than the stack says',

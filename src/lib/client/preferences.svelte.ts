@@ -1,6 +1,8 @@
 import { getContext, setContext } from 'svelte';
 import { formatLength, type LengthStyle, type WrittenLength } from '$core/units/format-length.ts';
 
+import { inStyle, type WriteLength } from '$lib/words/writing';
+
 export type Mode = 'light' | 'dark';
 
 /** A browser may keep a cookie for 400 days at most. */
@@ -32,6 +34,11 @@ export class Preferences {
 
   write(lengthIn: number): WrittenLength {
     return formatLength(lengthIn, this.lengths);
+  }
+
+  /** Writes a length as it stands in a sentence. */
+  get inWords(): WriteLength {
+    return inStyle(this.lengths);
   }
 
   /** Said once on a drawing whose figures carry no unit; empty where they do. */

@@ -13,6 +13,7 @@
   import { provideIssueDesk } from '$lib/stations/check/issue-desk';
   import { provideReadyDesk, ReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
   import { provideStock } from '$lib/client/stock';
+  import { whenIdle } from '$lib/client/when-idle';
   import { outsideFields } from '$lib/client/keys';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { provideWorkspace, Workspace } from '$lib/client/workspace.svelte';
@@ -103,6 +104,10 @@
   onMount(() => {
     void workspace.restoreKept(joint);
     void readyDesk.restore();
+    // Stations are gone through without a server too.
+    const forget = whenIdle(() =>
+      Promise.all(STATIONS.map(({ page }) => (typeof page === 'function' ? page() : null)))
+    );
     const go = (key: StationKey) => void goto(`/joints/${joint.id}/${key}`);
     const nextLengths = () => {
       const at = LengthStyle.options.indexOf(preferences.lengths);
@@ -137,6 +142,7 @@
     };
     document.addEventListener('visibilitychange', onhide);
     return () => {
+      forget();
       unbind();
       readyDesk.stop();
       document.removeEventListener('visibilitychange', onhide);

@@ -1,9 +1,12 @@
 <script lang="ts">
-  import { compareRules } from '$core/plan/compare-rules.ts';
+  import { compareRules, type AnswerSaid } from '$core/plan/compare-rules.ts';
   import { listProfilesAt, type ProfileView } from '$lib/api/profiles.ts';
   import { setRulesAt } from '$lib/api/joints.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { call } from '$lib/client/call';
   import { useWorkspace } from '$lib/client/workspace.svelte';
+  import { placeInWords } from '$lib/words/places';
+  import { warningInWords } from '$lib/words/warnings';
   import Notice from '../ui/kit/Notice.svelte';
   import Sheet from '../ui/kit/Sheet.svelte';
 
@@ -15,6 +18,7 @@
   }
   let { open, profileId, onclose }: Props = $props();
   const workspace = useWorkspace();
+  const preferences = usePreferences();
   let profiles = $state.raw<ProfileView[] | null>(null);
   let refusal = $state('');
 
@@ -49,6 +53,12 @@
     // The whole bench is made anew under the other rules.
     else location.reload();
   }
+  const answer = (said: AnswerSaid): string =>
+    typeof said === 'string'
+      ? said
+      : said.length === 0
+        ? 'none'
+        : said.map((one) => warningInWords({ said: one }, preferences.inWords).title).join('; ');
 </script>
 
 <Sheet title="Rules of this joint" {open} {onclose}>
@@ -71,8 +81,12 @@
         <table>
           <thead><tr><th>would differ</th><th>here</th><th>there</th></tr></thead>
           <tbody>
-            {#each effects as effect (effect.what)}
-              <tr><td>{effect.what}</td><td>{effect.here}</td><td>{effect.there}</td></tr>
+            {#each effects as { what, where, here, there }, index (index)}
+              <tr>
+                <td>{what}{where ? ` ${placeInWords(where, preferences.inWords)}` : ''}</td>
+                <td>{answer(here)}</td>
+                <td>{answer(there)}</td>
+              </tr>
             {/each}
           </tbody>
         </table>

@@ -1,14 +1,12 @@
-import type { WidthPlace } from '$core/carry/need.ts';
-import { lengthInWords, type LengthStyle } from '$core/units/format-length.ts';
+import type { WidthPlace } from '../../core/carry/need.ts';
+import type { WriteLength } from './writing.ts';
 
 /** The place by itself, where there are several. */
-export const nameOfPlace = (where: WidthPlace, lengths: LengthStyle): string =>
-  where.at === 'side'
-    ? `${lengthInWords(where.lengthIn, lengths)} side`
-    : placeInWords(where, lengths);
+export const nameOfPlace = (where: WidthPlace, length: WriteLength): string =>
+  where.at === 'side' ? `${length(where.lengthIn)} side` : placeInWords(where, length);
 
 /** Where the rivets of a width are, as one says it after their count. */
-export function placeInWords(where: WidthPlace, lengths: LengthStyle): string {
+export function placeInWords(where: WidthPlace, length: WriteLength): string {
   switch (where.at) {
     case 'joint':
       return 'in the joint';
@@ -21,7 +19,7 @@ export function placeInWords(where: WidthPlace, lengths: LengthStyle): string {
     case 'each-side':
       return where.of === 'break' ? 'on each side of the break' : 'on each side of the joint';
     case 'side':
-      return `on the ${nameOfPlace(where, lengths)}`;
+      return `on the ${nameOfPlace(where, length)}`;
     case 'zone':
       return `in zone ${where.number}`;
   }

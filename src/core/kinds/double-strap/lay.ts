@@ -1,4 +1,3 @@
-import { num } from '../../answer.ts';
 import { layersOf } from '../../stack/layers.ts';
 import { above } from '../../units/tolerance.ts';
 import type { KindLayout, LaidKind, LayContext } from '../kind-layout.ts';
@@ -15,14 +14,12 @@ export function layDoubleStrap(joint: DoubleStrap, context: LayContext): LaidKin
   if (rest.length === 0)
     warnings.push({
       level: 'stop',
-      title: 'A strap is missing',
-      text: 'The broken member lies between two straps: name the strap on the other side too.'
+      said: { code: 'strap-missing' }
     });
   if (above(held.thicknessIn, strapsIn))
     warnings.push({
       level: 'attention',
-      title: 'The straps are thinner than the member',
-      text: `${num(strapsIn)} in of straps carry what ${num(held.thicknessIn)} in of member carried.`
+      said: { code: 'straps-thinner', strapsIn, memberIn: held.thicknessIn, of: 'member' }
     });
   return layTwoSided(joint, context, {
     near: held.name,

@@ -1,7 +1,7 @@
 import { answer, notPossible, num, workLine } from '../../answer.ts';
 import { drillIn } from '../../catalog/drills.ts';
 import type { Panel } from './fields.ts';
-import { clearPanelHole } from '../../layout/clear-panel-hole.ts';
+import { clearPanelHole, LEAST_COVER_IN } from '../../layout/clear-panel-hole.ts';
 import { layersOf } from '../../stack/layers.ts';
 import { next32ndAbove } from '../../units/ruler.ts';
 import { atMost } from '../../units/tolerance.ts';
@@ -177,8 +177,7 @@ export function layPanel(joint: Panel, context: LayContext): LaidKind {
         ? [
             {
               level: 'attention',
-              title: 'The head hardly covers the panel’s hole',
-              text: `${num(coverIn)} in is left when the panel has grown, under 1/32 in: put a washer under the head.`
+              said: { code: 'washer-needed', coverIn, leastIn: LEAST_COVER_IN }
             }
           ]
         : []

@@ -34,8 +34,7 @@ function warningsOf(
   if (insertCornerEdgeIn !== null && below(insertCornerEdgeIn, edgeMinIn))
     found.push({
       level: 'attention',
-      title: 'The insert’s corner rivets are near its rounded corners',
-      text: `${num(insertCornerEdgeIn)} in to the curve, under the least edge distance of ${num(edgeMinIn)} in. Use a smaller corner radius, a larger edge distance, or move the corner rivets in.`,
+      said: { code: 'insert-corner', edgeIn: insertCornerEdgeIn, edgeMinIn },
       ways: cornerWays(
         joint.cornerRadiusIn,
         joint.insertClearanceIn,
@@ -50,14 +49,18 @@ function warningsOf(
   if (above(acrossIn, joint.cutoutWIn) || above(downIn, joint.cutoutHIn))
     found.push({
       level: 'stop',
-      title: 'The crack is longer than the damage named',
-      text: `It runs ${num(acrossIn)} in across and ${num(downIn)} in down; the damage is ${num(joint.cutoutWIn)} × ${num(joint.cutoutHIn)} in. Widen the damage so that the plate bridges the whole crack.`
+      said: {
+        code: 'crack-longer',
+        acrossIn,
+        downIn,
+        cutoutWIn: joint.cutoutWIn,
+        cutoutHIn: joint.cutoutHIn
+      }
     });
   if (joint.crackIn !== null && joint.style === 'flush')
     found.push({
       level: 'stop',
-      title: 'A flush insert needs the damage cut out',
-      text: 'A crack that stays is stop-drilled under a plate: choose a plate, or cut the damage out and clear the crack’s length.'
+      said: { code: 'crack-under-flush' }
     });
   return found;
 }

@@ -1,4 +1,3 @@
-import { num } from '../../answer.ts';
 import { layersOf } from '../../stack/layers.ts';
 import { above } from '../../units/tolerance.ts';
 import type { LaidKind, LayContext } from '../kind-layout.ts';
@@ -27,8 +26,7 @@ export function laySplice(joint: Splice, context: LayContext): LaidKind {
       ? [
           {
             level: 'attention',
-            title: 'The strap is thinner than the skin',
-            text: `${num(strapsIn)} in of strap carries what ${num(thickestIn)} in of skin carried.`
+            said: { code: 'straps-thinner', strapsIn, memberIn: thickestIn, of: 'skin' }
           }
         ]
       : []

@@ -10,6 +10,8 @@ import { inWork, rowsOf } from '../db/work.ts';
 import { must, outcomeOf, readDefinition, readFacts, readProfile } from './documents.ts';
 import { toIssuedHoles, type HoleRow } from './issued-holes.ts';
 import { done, refused, type Outcome } from './outcome.ts';
+import { warningInWords } from '../../words/warnings.ts';
+import { inInches } from '../../words/writing.ts';
 
 interface NewestRow {
   id: string;
@@ -51,7 +53,10 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
   for (const answer of [...needs.map(({ required }) => required), layout])
     if (!answer.ok) return refused('not-possible', answer.error.message);
   const stop = planned.warnings.find((warning) => warning.level === 'stop');
-  if (stop) return refused('not-possible', `${stop.title}: ${stop.text}`);
+  if (stop) {
+    const { title, text } = warningInWords(stop, inInches);
+    return refused('not-possible', `${title}: ${text}`);
+  }
   const [first] = stacks;
   if (!layout.ok || !first?.length.ok) return refused('not-possible', 'there is no rivet for it');
   return done({

@@ -8,6 +8,8 @@ import { rowsOf } from '../db/work.ts';
 import { cagesOfSteps } from './cage-tasks.ts';
 import { readFacts } from './documents.ts';
 import { makeSummaries } from './kept-summaries.ts';
+import { warningInWords } from '../../words/warnings.ts';
+import { inInches } from '../../words/writing.ts';
 
 /** One joint on a list: what it is, how far it is, and what about it needs a person. */
 export interface JointSummary {
@@ -127,7 +129,12 @@ function asPlanned(summary: PlanSummary | null | undefined, issued: boolean): To
     parts,
     headline: state === 'planned' ? rivetsInWords(parts ?? []) : HEADLINES[state],
     state: state === 'costly' ? 'planned' : state,
-    attention: [...changed, ...attention]
+    attention: [
+      ...changed,
+      ...attention.map((one) =>
+        typeof one === 'string' ? one : warningInWords({ said: one }, inInches).title
+      )
+    ]
   };
 }
 

@@ -11,7 +11,6 @@
   import Figure from '../../ui/joint/Figure.svelte';
   import Length from '../../ui/kit/Length.svelte';
   import LengthField from '../../ui/kit/LengthField.svelte';
-  import Notice from '../../ui/kit/Notice.svelte';
   import {
     ALLOY_OPTIONS,
     FAMILY_OPTIONS,
@@ -45,7 +44,7 @@
       : null
   );
   const moreThanNeeded = $derived(
-    plan?.warnings.find(({ title }) => title === 'You have more than needed')
+    plan?.warnings.find(({ said }) => said.code === 'more-than-needed')
   );
   const chooseSize = (value: string) =>
     workspace.edit({ dash: value === 'rule' ? 'rule' : Dash.parse(Number(value)) }, 'dash');
@@ -100,7 +99,7 @@
             <Figure
               label={plan.needs.length === 1
                 ? 'Rivets needed'
-                : `Needed, ${nameOfPlace(need.where, preferences.lengths)}`}
+                : `Needed, ${nameOfPlace(need.where, preferences.inWords)}`}
               big
               {work}
               note={result.critical === null ? 'own data' : `${result.critical} governs`}
@@ -113,7 +112,7 @@
               {result.required}<small class="of">&nbsp;at {num(result.perInch)} an inch</small>
             </Figure>
             {#if plan.needs.length === 1 && need.where.at !== 'joint'}
-              <p class="hint">Counted {placeInWords(need.where, preferences.lengths)}.</p>
+              <p class="hint">Counted {placeInWords(need.where, preferences.inWords)}.</p>
             {/if}
           {:else}
             <WaysOut refused={need.required} />
@@ -165,7 +164,7 @@
       </section>
       <Warnings warnings={workspace.warningsAt('carry')} />
       {#if moreThanNeeded}
-        <Notice level="attention" title={moreThanNeeded.title} text={moreThanNeeded.text} />
+        <Warnings warnings={[moreThanNeeded]} />
       {/if}
     {/if}
 

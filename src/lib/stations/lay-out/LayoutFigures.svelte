@@ -21,7 +21,7 @@
     const [need] = plan.needs;
     if (plan.needs.length !== 1 || !need?.required.ok) return '';
     const { required } = need.required.result;
-    return `${required} needed${need.where.at === 'joint' ? '' : ` ${placeInWords(need.where, preferences.lengths)}`}`;
+    return `${required} needed${need.where.at === 'joint' ? '' : ` ${placeInWords(need.where, preferences.inWords)}`}`;
   });
 </script>
 

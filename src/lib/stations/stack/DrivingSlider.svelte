@@ -18,17 +18,26 @@
   const share = $derived((travel.fromIn - heightIn) / (travel.fromIn - travel.toIn));
   const STEPS = 200;
   const at = (part: number) => travel.fromIn + (travel.toIn - travel.fromIn) * part;
-  const said = $derived(
+  type Driven = 'filling' | 'never' | 'high' | 'low' | 'good';
+  const driven = $derived<Driven>(
     heightIn >= travel.fullHoleIn
-      ? 'the shank still fills the hole'
+      ? 'filling'
       : band === null
-        ? 'no height makes a good head'
+        ? 'never'
         : heightIn > band.high * D
-          ? `too high yet: drive on to ${preferences.text(band.high * D)}`
+          ? 'high'
           : heightIn < band.low * D
-            ? `over-driven: it had to stop at ${preferences.text(band.low * D)}`
-            : 'inside the limits: stop here'
+            ? 'low'
+            : 'good'
   );
+  const SAYS: Record<Driven, () => string> = {
+    filling: () => 'the shank still fills the hole',
+    never: () => 'no height makes a good head',
+    high: () => `too high yet: drive on to ${preferences.text((band?.high ?? 0) * D)}`,
+    low: () => `over-driven: it had to stop at ${preferences.text((band?.low ?? 0) * D)}`,
+    good: () => 'inside the limits: stop here'
+  };
+  const said = $derived(SAYS[driven]());
   const percent = (inches: number) =>
     (100 * (travel.fromIn - inches)) / (travel.fromIn - travel.toIn);
 </script>
@@ -56,7 +65,7 @@
   <button class="act" type="button" disabled={band === null} onclick={() => onheight(travel.restIn)}
     >Good head</button
   >
-  <output class="said" class:good={said.startsWith('inside')}>{said}</output>
+  <output class="said" class:good={driven === 'good'}>{said}</output>
 </div>
 
 <style>

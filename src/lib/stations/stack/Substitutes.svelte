@@ -55,7 +55,7 @@
           <tr class={line.level}>
             <th scope="row"
               >{line.label}{line.where
-                ? ` ${placeInWords(line.where, preferences.lengths)}`
+                ? ` ${placeInWords(line.where, preferences.inWords)}`
                 : ''}</th
             >
             <td>{line.now}</td>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import GripVertical from '@lucide/svelte/icons/grip-vertical';
   import X from '@lucide/svelte/icons/x';
-  import { dragHandle } from 'svelte-dnd-action';
+  import { orderHandle } from '../kit/drag-order';
   import type { EnteredSheet } from '$core/joint/sheets.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import { MATERIAL_OPTIONS } from '../kit/options';
@@ -53,7 +53,7 @@
     <span class="handle" role="presentation" onkeydowncapture={keys}>
       <span
         class="grab"
-        use:dragHandle
+        use:orderHandle
         aria-label="Move {sheet.name}, sheet {index + 1}: drag it, or Alt with the arrow keys"
         ><GripVertical size={18} />{index + 1}</span
       >

@@ -1,11 +1,12 @@
 <script lang="ts">
   import Plus from '@lucide/svelte/icons/plus';
-  import { dragHandleZone, type DndEvent } from 'svelte-dnd-action';
+  import type { DndEvent } from 'svelte-dnd-action';
   import { GAUGES_IN, OLDER_GAUGES_IN } from '$core/catalog/gauges.ts';
   import { newSheet, type EnteredSheet } from '$core/joint/sheets.ts';
   import { useWorkspace, type Change } from '$lib/client/workspace.svelte';
   import { nextId } from '$core/joint/item-id.ts';
   import { kindOf } from '$core/kinds/joint.ts';
+  import { dragOrder } from '../kit/drag-order';
   import SheetRow from './SheetRow.svelte';
 
   /** The sheets of the stack in order, the one under the manufactured head first. */
@@ -75,7 +76,7 @@
   {#if items.length > 1}
     <div
       class="zone"
-      use:dragHandleZone={{
+      use:dragOrder={{
         items,
         flipDurationMs: FLIP_MS,
         dropTargetStyle: {},

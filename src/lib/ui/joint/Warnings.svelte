@@ -1,5 +1,7 @@
 <script lang="ts">
   import type { PlanWarning } from '$core/plan/plan-shape.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { warningInWords } from '$lib/words/warnings';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import Notice from '../kit/Notice.svelte';
 
@@ -9,13 +11,15 @@
   }
   let { warnings }: Props = $props();
   const workspace = useWorkspace();
+  const preferences = usePreferences();
   const MOST_NAMED = 8;
 </script>
 
 {#each warnings as warning, index (index)}
-  <Notice level={warning.level} title={warning.title} text={warning.text}>
+  {@const { title, text } = warningInWords(warning, preferences.inWords)}
+  <Notice level={warning.level} {title} {text}>
     {#if warning.holes && warning.holes.length > 0}
-      <div class="holes" role="group" aria-label="Holes of: {warning.title}">
+      <div class="holes" role="group" aria-label="Holes of: {title}">
         {#each warning.holes.slice(0, MOST_NAMED) as hole (hole)}
           <button
             class="act small"

@@ -1,0 +1,73 @@
+import type { WidthPlace } from '../carry/need.ts';
+import type { CheckRule } from '../kinds/kind-layout.ts';
+import type { LayoutWarningSaid } from '../kinds/layout-warning.ts';
+import type { Dash, Family } from '../schema/fields.ts';
+import type { Sheet } from '../joint/sheets.ts';
+import type { HeadroomLimit } from './headroom.ts';
+
+/** What Carry warns of. */
+type CarrySaid =
+  | { code: 'rule-larger' | 'rule-smaller'; ruleDiameterIn: number }
+  | {
+      code: 'other-material';
+      name: string;
+      material: Sheet['material'];
+      /** the family that is guided for it; null where none is */
+      family: Family | null;
+      readFor: Family;
+    }
+  | { code: 'flush-carries-less' | 'alloy-a' | 'alloy-b' | 'double-shear' | 'holds-only' }
+  | {
+      code: 'unrounded-more';
+      perInch: number;
+      exact: number;
+      required: number;
+      where: WidthPlace;
+    }
+  | { code: 'own-figure'; perInch: number; reason: string };
+
+/** What Lay out warns of; the holes it points at stand beside it. */
+type LayOutSaid =
+  | LayoutWarningSaid
+  | { code: 'limit'; rule: CheckRule; valueIn: number; limitIn: number }
+  | { code: 'stuck'; line: string; reason: string }
+  | { code: 'adrift'; what: string }
+  | { code: 'held-open'; reasons: string[] }
+  | { code: 'too-few' | 'more-than-needed'; lines: string; has: number; needs: number }
+  | { code: 'no-headroom'; holes: number | 'all'; limitedBy: HeadroomLimit };
+
+/** What Stack warns of; `stack` names the one where there are several. */
+type StackSaid =
+  | {
+      code: 'no-flush-method' | 'knife-edge';
+      stack: string | null;
+      dash: Dash;
+      headIn: number;
+    }
+  | { code: 'marginal-countersink'; stack: string | null }
+  | { code: 'stays-proud'; stack: string | null; leastIn: number }
+  | { code: 'dimple-hot'; sheets: string[] }
+  | { code: 'dimple-hot-if' }
+  | { code: 'no-rivet'; stack: string | null; reason: string }
+  | {
+      code: 'protrusion' | 'protrusion-at-dimple';
+      stack: string | null;
+      protrusionD: number;
+      overD: number;
+      underD: number;
+    }
+  | {
+      code: 'no-good-head';
+      stack: string | null;
+      wideD: number;
+      diameterD: { low: number; high: number };
+      heightD: { low: number; high: number };
+      nominalHeightD: number;
+    }
+  | { code: 'hold-nothing' }
+  | { code: 'under-no-hole'; name: string }
+  | { code: 'film-on'; sheets: string[] }
+  | { code: 'measured-off'; hole: number; differenceIn: number; causes: string[] };
+
+/** A warning of a plan as a code with its quantities: words are written above core, in the person's unit. */
+export type PlanWarningSaid = CarrySaid | LayOutSaid | StackSaid;

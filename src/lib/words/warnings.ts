@@ -1,0 +1,261 @@
+import { num } from '../../core/answer.ts';
+import { FAMILY_CONSTANTS } from '../../core/catalog/families.ts';
+import type { CheckRule } from '../../core/kinds/kind-layout.ts';
+import type { HeadroomLimit } from '../../core/plan/headroom.ts';
+import type { PlanWarning } from '../../core/plan/plan-shape.ts';
+import type { PlanWarningSaid } from '../../core/plan/warning-said.ts';
+import { asRanges } from '../../core/units/ranges.ts';
+import { placeInWords } from './places.ts';
+import { hundredths, sentence, type WriteLength } from './writing.ts';
+
+/** A warning as one reads it. */
+export interface WrittenWarning {
+  title: string;
+  text: string;
+}
+
+const CHECK_NAMES: Record<CheckRule, string> = {
+  'edge-min': 'Edge distance is under its least',
+  'edge-max': 'Edge distance is over its largest: a loose flap beyond the rivets',
+  'pitch-min': 'Pitch is under its least',
+  'pitch-max': 'Pitch is over its largest',
+  'snapped-edge-min': 'On this ruler a mark comes too close to an edge',
+  'snapped-pitch-min': 'On this ruler two marks come closer than the least pitch',
+  'snapped-pitch-max': 'On this ruler two marks are further apart than the largest pitch',
+  'transverse-min': 'Rows are too close',
+  'centre-min': 'Rivets of neighbouring rows are too close',
+  'open-gap': 'Over an open hole the rivets stand far apart',
+  'keep-out': 'A hole lies in a keep-out',
+  'bend-clear': 'The heads come into the bend',
+  'no-metal': 'A hole lies where there is no metal'
+};
+
+/** What stops the next size, as a sentence goes on. */
+const HEADROOM_WORDS: Record<HeadroomLimit, string> = {
+  edge: 'the edge distance is too short for it',
+  pitch: 'the pitch is too short for it',
+  'between-rows': 'the rows are too close for it',
+  flush: 'its flush head would go through the sheet',
+  length: 'no such rivet is long enough',
+  'no-larger-size': 'there is no larger size'
+};
+
+const MOST_NAMED = 6;
+
+/** Ends a sentence about some holes. */
+function holesNamed(holes: readonly number[]): string {
+  if (holes.length === 0) return '';
+  const more = holes.length > MOST_NAMED ? ` and ${holes.length - MOST_NAMED} more` : '';
+  return ` Hole${holes.length > 1 ? 's' : ''} ${holes.slice(0, MOST_NAMED).join(', ')}${more}.`;
+}
+
+function limitText(
+  { rule, valueIn, limitIn }: Extract<PlanWarningSaid, { code: 'limit' }>,
+  holes: readonly number[],
+  length: WriteLength
+): string {
+  const where = holesNamed(holes);
+  if (rule === 'keep-out')
+    return `${length(valueIn)} inside, head and tool clearance counted.${where}`;
+  if (rule === 'no-metal') return `Move it, or take it out.${where}`;
+  return `${length(valueIn)} against a limit of ${length(limitIn)}.${where}`;
+}
+
+const of = (stack: string | null): string => (stack === null ? '' : `: ${stack}`);
+
+/**
+ * A warning in words; the only place that has them.
+ *
+ * @param holes those it points at
+ * @param length how its lengths are written
+ */
+export function warningInWords(
+  { said, holes = [] }: Pick<PlanWarning, 'said' | 'holes'>,
+  length: WriteLength
+): WrittenWarning {
+  const written = (title: string, text: string): WrittenWarning => ({ title, text });
+  switch (said.code) {
+    case 'rule-larger':
+      return written(
+        'Larger than any standard rivet',
+        `3 t is ${length(said.ruleDiameterIn)}; dash 8 is the largest.`
+      );
+    case 'rule-smaller':
+      return written(
+        'Smaller than any standard rivet',
+        `3 t is ${length(said.ruleDiameterIn)}; dash 3 is the smallest.`
+      );
+    case 'other-material':
+      return written(
+        `${said.name} is ${said.material}`,
+        said.family === null
+          ? 'The rivets-per-inch guidance gives no figure for it: use the aircraft’s own data.'
+          : `The guidance is read for ${FAMILY_CONSTANTS[said.readFor].sheets}.`
+      );
+    case 'flush-carries-less':
+      return written(
+        'Flush heads carry less',
+        'The rivets-per-inch guidance is for protruding heads. Use the aircraft’s own data for flush rivets.'
+      );
+    case 'alloy-a':
+      return written(
+        'Alloy A is for non-structural work',
+        'The rivets-per-inch guidance is for AD rivets; A shears at a third of that.'
+      );
+    case 'alloy-b':
+      return written(
+        'Alloy B shears at less than AD',
+        'The rivets-per-inch guidance is for AD rivets (28 against 30 ksi).'
+      );
+    case 'unrounded-more':
+      return written(
+        'The unrounded figure asks for more',
+        `${num(said.perInch)} an inch gives ${said.exact} ${placeInWords(said.where, length)}; the tables’ one decimal gives ${said.required}.`
+      );
+    case 'own-figure':
+      return written(
+        'The rivets an inch are this job’s own',
+        `${num(said.perInch)} an inch: ${said.reason}`
+      );
+    case 'double-shear':
+      return written(
+        'Counted in double shear',
+        'The printed guidance is for single shear. Cutting each rivet in two places halves its shear limit; the data must allow it.'
+      );
+    case 'holds-only':
+      return written(
+        'This joint only holds parts together',
+        'No load is counted: the fewest rivets within the largest pitch are laid out.'
+      );
+    case 'strap-missing':
+      return written(
+        'A strap is missing',
+        'The broken member lies between two straps: name the strap on the other side too.'
+      );
+    case 'straps-thinner':
+      return said.of === 'member'
+        ? written(
+            'The straps are thinner than the member',
+            `${length(said.strapsIn)} of straps carry what ${length(said.memberIn)} of member carried.`
+          )
+        : written(
+            'The strap is thinner than the skin',
+            `${length(said.strapsIn)} of strap carries what ${length(said.memberIn)} of skin carried.`
+          );
+    case 'insert-corner':
+      return written(
+        'The insert’s corner rivets are near its rounded corners',
+        `${length(said.edgeIn)} to the curve, under the least edge distance of ${length(said.edgeMinIn)}. Use a smaller corner radius, a larger edge distance, or move the corner rivets in.`
+      );
+    case 'crack-longer':
+      return written(
+        'The crack is longer than the damage named',
+        `It runs ${length(said.acrossIn)} across and ${length(said.downIn)} down; the damage is ${length(said.cutoutWIn)} × ${length(said.cutoutHIn)}. Widen the damage so that the plate bridges the whole crack.`
+      );
+    case 'crack-under-flush':
+      return written(
+        'A flush insert needs the damage cut out',
+        'A crack that stays is stop-drilled under a plate: choose a plate, or cut the damage out and clear the crack’s length.'
+      );
+    case 'washer-needed':
+      return written(
+        'The head hardly covers the panel’s hole',
+        `${length(said.coverIn)} is left when the panel has grown, under ${length(said.leastIn)}: put a washer under the head.`
+      );
+    case 'limit':
+      return written(CHECK_NAMES[said.rule], limitText(said, holes, length));
+    case 'stuck':
+      return written(`${sentence(said.line)} cannot be filled`, `${said.reason}.`);
+    case 'adrift':
+      return written(
+        'Something set by hand no longer fits',
+        `${sentence(said.what)}. Set it anew or let it go.`
+      );
+    case 'held-open':
+      return written(
+        holes.length === 1
+          ? `Hole ${holes[0]} is held open`
+          : `${holes.length} holes are held open`,
+        `${said.reasons.join('; ')}: drilled, never riveted.`
+      );
+    case 'too-few':
+      return written(
+        `Too few rivets on ${said.lines}`,
+        `${said.has} are driven where ${said.needs} are needed.`
+      );
+    case 'more-than-needed':
+      return written(
+        'You have more than needed',
+        `${said.has} rivets on ${said.lines} where ${said.needs} carry the load: each extra hole weakens the sheet.`
+      );
+    case 'no-headroom':
+      return written(
+        `${said.holes === 'all' ? 'No hole has' : `${said.holes} holes have no`} room for a larger rivet`,
+        `If a hole grows in rework it cannot go up a size: ${HEADROOM_WORDS[said.limitedBy]}.`
+      );
+    case 'knife-edge':
+    case 'no-flush-method':
+      return written(
+        `${said.code === 'knife-edge' ? 'Knife edge' : 'No standard flush method'}${of(said.stack)}`,
+        `A dash ${said.dash} flush head is ${length(said.headIn)} high. Use a smaller rivet or a thicker top sheet, or refer to engineering.`
+      );
+    case 'marginal-countersink':
+      return written(
+        `Countersink is marginal${of(said.stack)}`,
+        'The cut takes more than ⅔ of its sheet: permitted, not preferred.'
+      );
+    case 'stays-proud':
+      return written(
+        `The head must stay proud${of(said.stack)}`,
+        `At least ${length(said.leastIn)} above the skin, or the cut goes through the sheet.`
+      );
+    case 'dimple-hot':
+      return written('Dimple hot', `${said.sheets.join(', ')}: 7075-T6 cracks when dimpled cold.`);
+    case 'dimple-hot-if':
+      return written(
+        'Dimple hot if it is 7075-T6',
+        'Harder tempers crack when dimpled cold. Tell each sheet’s material to be sure.'
+      );
+    case 'no-rivet':
+      return written(`No rivet for this stack${of(said.stack)}`, `${said.reason}.`);
+    case 'protrusion':
+      return written(
+        `Protrusion outside its window${of(said.stack)}`,
+        `${hundredths(said.protrusionD)} D; it must be over ${said.overD} D and under ${said.underD} D.`
+      );
+    case 'protrusion-at-dimple':
+      return written(
+        `At the dimple the protrusion is outside its window${of(said.stack)}`,
+        `${hundredths(said.protrusionD)} D reckoned from the raised dimple, as this shop does; it must be over ${said.overD} D and under ${said.underD} D.`
+      );
+    case 'no-good-head': {
+      const { wideD, diameterD, heightD } = said;
+      return written(
+        `By its volume this length makes no good head${of(said.stack)}`,
+        `At ${said.nominalHeightD} D high it would be ${hundredths(wideD)} D wide: too ${wideD > diameterD.high ? 'much' : 'little'} metal. At no height is it both ${diameterD.low}–${diameterD.high} D wide and ${heightD.low}–${heightD.high} D high.`
+      );
+    }
+    case 'hold-nothing':
+      return written(
+        'Holes that hold nothing together',
+        `Fewer than two layers lie at holes ${asRanges(holes)}.`
+      );
+    case 'under-no-hole':
+      return written(`${said.name} lies under no hole`, 'Look at where it begins and ends.');
+    case 'film-on':
+      return written(
+        `Film is still on ${said.sheets.join(' and ')}`,
+        `Peel it before measuring and before riveting: it raises a head by ${length(FILM_RAISES_IN.least)} to ${length(FILM_RAISES_IN.most)}. It is not counted in the grip.`
+      );
+    case 'measured-off':
+      return written(
+        `Hole ${said.hole}: ${length(tenThousandths(Math.abs(said.differenceIn)))} ${said.differenceIn > 0 ? 'more' : 'less'} in the grip than the stack says`,
+        `Look for: ${said.causes.join('; ')}.`
+      );
+  }
+}
+
+/** What film left on a sheet raises a head by, in (handbook 4.4). */
+const FILM_RAISES_IN = { least: 0.001, most: 0.002 };
+
+const tenThousandths = (inches: number): number => Math.round(inches * 10_000) / 10_000;
