@@ -79,5 +79,53 @@ export async function pageRows(served: Served): Promise<string[]> {
   await row('demo data');
   await addJoints(served, MANY_JOINTS);
   await row(`${MANY_JOINTS} joints more`);
+  lines.push(
+    '',
+    `One client, ${MANY_JOINTS} joints more:`,
+    '',
+    '| page | queries | middle |',
+    '|---|---|---|'
+  );
+  for (const [name, path] of pages) {
+    const { queries, middleMs } = await alone(served, path);
+    lines.push(`| ${name} | ${queries} | ${middleMs.toFixed(0)} ms |`);
+  }
   return lines;
+}
+
+const VISITS = 60;
+/** The database tells its counts about once a second. */
+const COUNTED_MS = 1500;
+
+/** One visitor after another: what a page takes when nobody else is there, and how many statements it is. */
+async function alone(
+  { url, headers, database }: Served,
+  path: string
+): Promise<{ queries: number; middleMs: number }> {
+  const visit = async () => (await fetch(url + path, { headers })).text();
+  const statements = async (): Promise<number> => {
+    await new Promise((resolve) => setTimeout(resolve, COUNTED_MS));
+    // whatever is still held back is told with the next statement
+    for (let again = 0; again < 3; again++) await visit();
+    await new Promise((resolve) => setTimeout(resolve, COUNTED_MS));
+    const [row] = await rowsOf<{ count: string }>(
+      database,
+      'select xact_commit as count from pg_stat_database where datname = current_database()'
+    );
+    return Number(row?.count);
+  };
+  const before = await statements();
+  const times: number[] = [];
+  for (let count = 0; count < VISITS; count++) {
+    const from = performance.now();
+    await visit();
+    times.push(performance.now() - from);
+  }
+  const counted = (await statements()) - before;
+  times.sort((a, b) => a - b);
+  return {
+    // three visits more and the counting itself
+    queries: Math.round(counted / (VISITS + 3)),
+    middleMs: times[VISITS >> 1] ?? NaN
+  };
 }

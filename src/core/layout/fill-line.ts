@@ -1,6 +1,6 @@
 import { num, workLine, type Answer } from '../answer.ts';
 import { divisionsPerIn, type RulerScale } from '../units/ruler.ts';
-import { above, atMost, below, floorTo, same } from '../units/tolerance.ts';
+import { above, atMost, below, floorTo, same, ceilTo } from '../units/tolerance.ts';
 import { constrainedRow, type ConstrainedRowResult } from './constrained-row.ts';
 import { fillExactly } from './fill-exactly.ts';
 import { fewestSpaces } from './spaces.ts';
@@ -42,7 +42,7 @@ function movedEnd(endIn: number, inward: 1 | -1, line: LineToFill): number {
     : mergeClosed(line.closed).reverse()) {
     if (!above(atIn, fromIn) || !below(atIn, toIn)) continue;
     const clearIn = inward === 1 ? toIn : fromIn;
-    atIn = endIn + (inward * Math.ceil(Math.abs(clearIn - endIn) * perIn - 1e-9)) / perIn;
+    atIn = endIn + (inward * ceilTo(Math.abs(clearIn - endIn) * perIn)) / perIn;
   }
   return atMost(Math.abs(atIn - endIn), line.endRoomIn) ? atIn : endIn;
 }

@@ -1,4 +1,5 @@
-import { TOLERANCE } from '../units/tolerance.ts';
+import { BrokenPrecondition } from '../units/broken-precondition.ts';
+import { TOLERANCE, ROUNDING_SHARE, LEAST_ROUNDING } from '../units/tolerance.ts';
 
 /** A stretch between two holes that are there in any case. */
 export interface Stretch {
@@ -101,7 +102,7 @@ export function fillStretch(stretch: Stretch): number[] | null {
   const levels = byLevel(spaces, fewest);
   const cost = leastDeviation(stretch, levels, meanIn);
   // Equal sums differ only by rounding; what counts as equal grows with the number of terms.
-  const slack = 1e-13 * fewest * maxPitchIn ** 2 + 1e-15;
+  const slack = ROUNDING_SHARE * fewest * maxPitchIn ** 2 + LEAST_ROUNDING;
   const taken = [0];
   let place = 0;
   for (let level = fewest - 1; level >= 0; level--) {
@@ -111,7 +112,8 @@ export function fillStretch(stretch: Stretch): number[] | null {
       if (gapIn < minPitchIn - TOLERANCE || gapIn > maxPitchIn + TOLERANCE) return false;
       return (gapIn - meanIn) ** 2 + at(cost, candidate) <= at(cost, place) + slack;
     });
-    if (next === undefined) throw new Error('the route found is not there: the costs disagree');
+    if (next === undefined)
+      throw new BrokenPrecondition('route', 'a place whose costs agree', here);
     taken.push(next);
     place = next;
   }

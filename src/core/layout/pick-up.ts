@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { answer, invalidInput, notPossible, num, workLine, type Answer } from '../answer.ts';
 import { lengthIn } from '../schema/fields.ts';
-import { same } from '../units/tolerance.ts';
+import { same, TOLERANCE_SHARE } from '../units/tolerance.ts';
 
 const place = (what: string) => lengthIn(what, { least: -100_000, most: 100_000 });
 const Point = z.strictObject({ xIn: place('a datum point'), yIn: place('a datum point') });
@@ -33,7 +33,7 @@ function meet(input: PickUpInput, fromAIn: number, fromBIn: number) {
   const along = (fromAIn ** 2 - fromBIn ** 2 + baseIn ** 2) / (2 * baseIn);
   const heightSquared = fromAIn ** 2 - along ** 2;
   // A hole on the line of the two datum points: rounding may make a true zero slightly negative.
-  if (heightSquared < -1e-9 * fromAIn ** 2) return null;
+  if (heightSquared < -TOLERANCE_SHARE * fromAIn ** 2) return null;
   const height = Math.sqrt(Math.max(0, heightSquared));
   const ux = (b.xIn - a.xIn) / baseIn;
   const uy = (b.yIn - a.yIn) / baseIn;

@@ -1,5 +1,5 @@
 import { notPossible, num, type Answer } from '../answer.ts';
-import { atLeast, below, same } from '../units/tolerance.ts';
+import { atLeast, below, same, above } from '../units/tolerance.ts';
 import type { Multipliers } from '../rules/multipliers.ts';
 import { transversePitchIn } from './row-layout.ts';
 
@@ -46,7 +46,7 @@ export function roundRings(
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const outerIn = innerIn + (rings - 1) * transverseIn;
     count = fewest;
-    while (chordIn(outerIn, count) > maxIn + 1e-9) count += 1;
+    while (above(chordIn(outerIn, count), maxIn)) count += 1;
     const off = (tried: number) => Math.abs(chordIn(innerIn, tried) - (nearPitchIn ?? 0));
     while (
       nearPitchIn !== null &&

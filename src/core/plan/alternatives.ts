@@ -1,3 +1,4 @@
+import { looksSame } from '../units/tolerance.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { kindOf, type EnteredJoint, type Joint } from '../kinds/joint.ts';
 import type { OtherWay } from '../kinds/kind.ts';
@@ -74,8 +75,8 @@ const sameAs = (a: Alternative, b: Alternative): boolean =>
   a.rivets === b.rivets &&
   a.lines === b.lines &&
   a.dash === b.dash &&
-  Math.abs(a.pitchIn - b.pitchIn) < 1e-6 &&
-  Math.abs(a.acrossIn - b.acrossIn) < 1e-6;
+  looksSame(a.pitchIn, b.pitchIn) &&
+  looksSame(a.acrossIn, b.acrossIn);
 
 /**
  * Other layouts of the same joint side by side, each planned whole: fewest rivets, the house pitch, rows in line

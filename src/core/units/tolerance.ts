@@ -6,6 +6,16 @@
  */
 export const TOLERANCE = 1e-9;
 
+/** The same as a share of what is measured: for squares and products, whose error grows with them. */
+export const TOLERANCE_SHARE = 1e-9;
+
+/** Lengths closer than this look the same on every scale and in every unit a page writes, in. */
+export const LOOKS_SAME_IN = 1e-6;
+
+/** Sums of squares that are equal on paper differ by the rounding of a double, as a share of each term and at least. */
+export const ROUNDING_SHARE = 1e-13;
+export const LEAST_ROUNDING = 1e-15;
+
 /** a ≥ b, a whisker under still counts. */
 export const atLeast = (a: number, b: number): boolean => a >= b - TOLERANCE;
 
@@ -20,6 +30,9 @@ export const below = (a: number, b: number): boolean => a < b - TOLERANCE;
 
 /** The two agree within the tolerance. */
 export const same = (a: number, b: number): boolean => Math.abs(a - b) <= TOLERANCE;
+
+/** The two are written alike whatever the unit. */
+export const looksSame = (a: number, b: number): boolean => Math.abs(a - b) < LOOKS_SAME_IN;
 
 /** Ceiling; a value a whisker over a whole number is that number. */
 export const ceilTo = (a: number): number => Math.ceil(a - TOLERANCE);

@@ -2,7 +2,7 @@ import { choice, EDGE, length, ROWS } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind } from '../kind.ts';
 import { allMetal, thin } from '../shared/metal.ts';
-import { BLANK_ROWS, rowWays, rowWaysOut, widerWays } from '../shared/rows-kind.ts';
+import { BLANK_ROWS, ROWS_OVER_WIDTH } from '../shared/rows-kind.ts';
 import { entered, read } from './fields.ts';
 import { layDoubleStrap } from './lay.ts';
 
@@ -39,7 +39,7 @@ export const doubleStrap = defineKind({
     gapIn: 'gap',
     shear: 'shear counted'
   },
-  outline: { across: 'widthIn', down: null },
+  ...ROWS_OVER_WIDTH,
   roles: { first: 3, last: 0, vary: false, layered: true },
   // The broken member is itself what must be carried.
   metal: ({ sheets, shear }) => ({
@@ -52,10 +52,7 @@ export const doubleStrap = defineKind({
     { key: 'joint', where: { at: 'each-side', of: 'break' }, widthIn, dash }
   ],
   lay: layDoubleStrap,
-  waysOut: (joint, context) => [...rowWaysOut(), ...widerWays(joint, context)],
-  otherWays: rowWays,
   linesIn: ({ widthIn }) => 6 * widthIn,
-  given: () => 0,
   picture: {
     strokes: [
       { look: 'over', path: 'M2 14H33V32H2Z' },

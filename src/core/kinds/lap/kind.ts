@@ -2,7 +2,7 @@ import { EDGE, length, ROWS } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
-import { BLANK_ROWS, rowWays, rowWaysOut, widerWays } from '../shared/rows-kind.ts';
+import { BLANK_ROWS, ROWS_OVER_WIDTH } from '../shared/rows-kind.ts';
 import { entered, read } from './fields.ts';
 import { layLap } from './lay.ts';
 
@@ -28,15 +28,12 @@ export const lap = defineKind({
     rows: 'rows',
     pattern: 'pattern'
   },
-  outline: { across: 'widthIn', down: null },
+  ...ROWS_OVER_WIDTH,
   roles: { first: 0, last: 0, vary: true, layered: true },
   metal: ({ sheets }) => allMetal(sheets),
   widths: ({ widthIn }, dash) => [{ key: 'joint', where: { at: 'joint' }, widthIn, dash }],
   lay: layLap,
-  waysOut: (joint, context) => [...rowWaysOut(), ...widerWays(joint, context)],
-  otherWays: rowWays,
   linesIn: ({ widthIn }) => 3 * widthIn,
-  given: () => 0,
   picture: {
     strokes: [
       { look: 'under', path: 'M4 4H66V28H4Z' },

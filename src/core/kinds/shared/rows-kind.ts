@@ -15,7 +15,7 @@ export const BLANK_ROWS = { rows: 'auto', pattern: 'in-line', widthIn: '' } as c
 export const FEWEST = { prefer: 'fewest' } as const;
 export const HOUSE = { prefer: 'near', nearPitchIn: '' } as const;
 
-export const rowWays = (): OtherWay[] => [
+const rowWays = (): OtherWay[] => [
   { name: 'Fewest rivets', change: { ...FEWEST, rows: 'auto', pattern: 'in-line' } },
   { name: 'House pitch', change: { ...HOUSE, rows: 'auto', pattern: 'in-line' } },
   { name: 'Two rows in line', change: { ...FEWEST, rows: 2, pattern: 'in-line' } },
@@ -43,14 +43,14 @@ export const lengthWay = (
   read: { [key]: lengthIn }
 });
 
-export const rowWaysOut = (): WayToTry[] => [
+const rowWaysOut = (): WayToTry[] => [
   plainWay('let the rows be chosen', { rows: 'auto' }),
   plainWay('stagger the rows', { pattern: 'staggered' }),
   plainWay('put the rows in line', { pattern: 'in-line' })
 ];
 
 /** Widths at which a row of two rivets fits, from the joint's own edge distance outward. */
-export const widerWays = (
+const widerWays = (
   { widthIn, edgeIn }: { widthIn: number; edgeIn: number | null },
   { diameterIn: D, pitchMinD }: { diameterIn: number; pitchMinD: number }
 ): WayToTry[] =>
@@ -58,3 +58,14 @@ export const widerWays = (
     const wideIn = upTo32nd(2 * edge + pitchMinD * D);
     return wideIn > widthIn ? [lengthWay(`widen to ${num(wideIn)} in`, 'widthIn', wideIn, 3)] : [];
   });
+
+/** What every kind of straight rows over a width says alike. */
+export const ROWS_OVER_WIDTH = {
+  outline: { across: 'widthIn', down: null },
+  waysOut: (
+    joint: Parameters<typeof widerWays>[0],
+    context: Parameters<typeof widerWays>[1]
+  ): WayToTry[] => [...rowWaysOut(), ...widerWays(joint, context)],
+  otherWays: rowWays,
+  given: () => 0
+} as const;

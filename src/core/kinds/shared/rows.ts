@@ -1,3 +1,4 @@
+import { BrokenPrecondition } from '../../units/broken-precondition.ts';
 import type { Answer } from '../../answer.ts';
 import { rowLayout, type RowLayoutInput, type RowLayoutResult } from '../../layout/row-layout.ts';
 import type { HoleCheck, LayContext, LayoutFigure } from '../kind-layout.ts';
@@ -10,7 +11,7 @@ export type Rowed = Pick<RowLayoutInput, 'widthIn' | 'rows' | 'pattern' | 'scale
 /** Straight rows for the first need, as the `row-layout` calculation gives them. */
 export function layRows(joint: Rowed, context: LayContext): Answer<RowLayoutResult> {
   const required = context.needs[0]?.required;
-  if (!required) throw new Error('a rowed joint has a need');
+  if (!required) throw new BrokenPrecondition('needs.0', 'the need of a rowed joint', 'none');
   if (!required.ok) return required;
   const { widthIn, rows, pattern, scale } = joint;
   return rowLayout(

@@ -2,7 +2,7 @@ import { EDGE, length, ROWS } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
-import { BLANK_ROWS, rowWays, rowWaysOut, widerWays } from '../shared/rows-kind.ts';
+import { BLANK_ROWS, ROWS_OVER_WIDTH } from '../shared/rows-kind.ts';
 import { entered, read } from './fields.ts';
 import { laySplice } from './lay.ts';
 
@@ -36,7 +36,7 @@ export const splice = defineKind({
     gapIn: 'gap',
     farSheetIn: 'far skin'
   },
-  outline: { across: 'widthIn', down: null },
+  ...ROWS_OVER_WIDTH,
   roles: { first: 1, last: 0, vary: true, layered: true },
   metal({ sheets, farSheetIn }) {
     const metal = allMetal(sheets);
@@ -52,10 +52,7 @@ export const splice = defineKind({
     { key: 'joint', where: { at: 'each-side', of: 'joint' }, widthIn, dash }
   ],
   lay: laySplice,
-  waysOut: (joint, context) => [...rowWaysOut(), ...widerWays(joint, context)],
-  otherWays: rowWays,
   linesIn: ({ widthIn }) => 6 * widthIn,
-  given: () => 0,
   picture: {
     strokes: [
       { look: 'under', path: 'M2 8H68V36H2Z' },

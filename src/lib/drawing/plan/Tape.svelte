@@ -5,7 +5,7 @@
   import type { LengthChange } from '$core/plan/length-runs.ts';
   import { formatLength, exactDecimal, type LengthStyle } from '$core/units/format-length.ts';
   import { RulerScale } from '$core/units/ruler.ts';
-  import { below, same } from '$core/units/tolerance.ts';
+  import { below, same, LOOKS_SAME_IN } from '$core/units/tolerance.ts';
   import RingMarks from './RingMarks.svelte';
   import TapeChanges from './TapeChanges.svelte';
   import { rulerTicks } from './tape';
@@ -92,7 +92,7 @@
       Math.max(roomPx, closestIn === Infinity ? 0 : (lengthIn * LABEL_PX) / closestIn + 2 * SIDE)
     )
   );
-  const pxPerIn = $derived((widthPx - 2 * SIDE) / Math.max(1e-6, lengthIn));
+  const pxPerIn = $derived((widthPx - 2 * SIDE) / Math.max(LOOKS_SAME_IN, lengthIn));
   /** marks of this line from the datum; a corner hole of another line is measured along this one */
   const fromDatum = $derived((atXIn: number, atYIn: number): number =>
     line ? alongOf(line.path, atXIn, atYIn) - datumIn : 0

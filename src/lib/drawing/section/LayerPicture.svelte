@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { LOOKS_SAME_IN } from '$core/units/tolerance.ts';
   import { scaleLinear } from 'd3';
   import type { Plan } from '$core/plan/plan-shape.ts';
   import { shortPart } from '$core/plan/length-runs.ts';
@@ -49,7 +50,6 @@
       ])
     ].sort((a, b) => a - b)
   );
-  const INSIDE = 1e-6;
   const totalAt = (at: number) =>
     (stacking?.layers ?? []).reduce(
       (sum, layer) =>
@@ -60,8 +60,8 @@
     Math.max(
       1e-3,
       ...places.flatMap((at) => [
-        totalAt(Math.max(0, at - INSIDE)),
-        totalAt(Math.min(alongIn, at + INSIDE))
+        totalAt(Math.max(0, at - LOOKS_SAME_IN)),
+        totalAt(Math.min(alongIn, at + LOOKS_SAME_IN))
       ])
     )
   );
@@ -82,8 +82,8 @@
       if (to === undefined) break;
       let [topFrom, topTo] = [0, 0];
       for (const [index, layer] of (stacking?.layers ?? []).entries()) {
-        const a = thicknessAt(layer, from + INSIDE);
-        const b = thicknessAt(layer, to - INSIDE);
+        const a = thicknessAt(layer, from + LOOKS_SAME_IN);
+        const b = thicknessAt(layer, to - LOOKS_SAME_IN);
         if (a === null || b === null) continue;
         const y = (inches: number) => TOP + inches * pxPerIn;
         found.push({
@@ -100,7 +100,7 @@
   const nameAt = $derived(
     (stacking?.layers ?? []).map((layer) => {
       let topIn = 0;
-      const at = Math.max(0, layer.fromIn) + INSIDE;
+      const at = Math.max(0, layer.fromIn) + LOOKS_SAME_IN;
       for (const other of stacking?.layers ?? []) {
         if (other === layer) break;
         const thick = thicknessAt(other, at);

@@ -291,6 +291,9 @@
     align-items: stretch;
     border-bottom: 1px solid var(--line);
   }
+  .steps li.hint {
+    display: block;
+  }
   .steps .current {
     background: var(--olive-soft);
   }

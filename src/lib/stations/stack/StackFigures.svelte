@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { looksSame } from '$core/units/tolerance.ts';
   import type { PlannedStack } from '$core/plan/plan-shape.ts';
   import type { StackView } from '$core/plan/stack-view.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
@@ -40,7 +41,7 @@
     <Figure label="Grip" work={work.filter((line) => line.label === 'grip')}>
       <Length lengthIn={result.gripIn} decimal />
     </Figure>
-    {#if stack.gripMaxIn - stack.gripMinIn > 1e-6}
+    {#if !looksSame(stack.gripMaxIn, stack.gripMinIn)}
       <p class="hint">
         Over its holes the grip runs from <Length lengthIn={stack.gripMinIn} decimal /> to <Length
           lengthIn={stack.gripMaxIn}
