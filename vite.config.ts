@@ -21,7 +21,7 @@ const TOGETHER = [
   { name: 'd3-zoom', test: /node_modules\/d3-/ },
   {
     name: 'joint',
-    test: /src\/core\/(catalog|rules|joint|layout|stack|carry|kinds|plan|issue|documents)\/|src\/lib\/(client|ui\/joint|joint-page)\/|node_modules\/(comlink|tinykeys)\//
+    test: /src\/core\/(catalog|rules|joint|layout|stack|carry|kinds|plan|issue|documents|events|check)\/|src\/lib\/(stations\/[^/]+$|drawing\/Dim)|src\/lib\/(client|ui\/joint|joint-page)\/|node_modules\/(comlink|tinykeys)\//
   },
   { name: 'drawing-plan', test: /src\/lib\/drawing\/(plan\/|zoomable)/ },
   { name: 'drawing-section', test: /src\/lib\/drawing\/section/ },

@@ -122,6 +122,8 @@ async function servedRows(): Promise<string[]> {
   if (!cluster) return [];
   const served = await serveDemo(cluster);
   try {
+    // before the load leaves thousands of heads on a joint
+    const browser = await browserRows(served, await addLongLap(served));
     return [
       '## The served application, eight clients at once',
       '',
@@ -130,7 +132,7 @@ async function servedRows(): Promise<string[]> {
       ...(await eventRows(served)),
       ...(await pageRows(served)),
       '',
-      ...(await browserRows(served, await addLongLap(served)))
+      ...browser
     ];
   } finally {
     await served.stop();
