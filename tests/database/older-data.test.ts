@@ -7,27 +7,21 @@ import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts
 import { addJob, listJobs } from '../../src/lib/server/services/jobs.ts';
 import { addJoint, getJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
+import { OLDER_PROFILE } from '../support/older-profile.ts';
 import { useDatabase } from './database.ts';
 
 const database = useDatabase();
 
-/** A profile as it was stored before multiples of D and the later schools were part of it. */
-const OLDER = {
-  name: 'Old profile',
-  version: 1,
-  diameter: 'thickest',
-  pitch: 'fewest',
-  housePitchIn: 1,
-  drill: 'close',
-  increments: 'half',
-  lean: 'nearest',
-  headLimits: 'tight'
-};
-
 it('plans and issues a joint under a profile of an earlier version', async () => {
   await database().sequelize.query(
     'insert into rule_profiles (id, name, version, rules) values (:id, :name, 1, :rules)',
-    { replacements: { id: randomUUID(), name: OLDER.name, rules: JSON.stringify(OLDER) } }
+    {
+      replacements: {
+        id: randomUUID(),
+        name: OLDER_PROFILE.name,
+        rules: JSON.stringify(OLDER_PROFILE)
+      }
+    }
   );
   const { id: person } = await addPerson(database(), { name: 'Odile Marn', role: 'mechanic' });
   const job = await addJob(database(), { number: '1', title: 'a', place: 'b', data: 'c' });

@@ -78,6 +78,30 @@ test('a changed joint asks for another look at what was ticked off', async ({ pa
   await expect(page.locator('[data-step="punch"]')).toContainText('look again');
 });
 
+test('a tick that an earlier version kept in this browser is sent', async ({ page, app }) => {
+  await openOwn(page, app, BOTTOM_LAP, 'make-ready');
+  await expect(page.getByTestId('left')).toContainText('0 of 11 steps');
+  const joint = /joints\/([^/]+)/.exec(page.url())?.[1] ?? '';
+  await page.evaluate((id) => {
+    const tick = {
+      id: crypto.randomUUID(),
+      at: '2026-11-20T09:00:00.000Z',
+      step: 'part',
+      hole: null,
+      of: 2,
+      done: true,
+      timed: null
+    };
+    localStorage.setItem(`zanjador.ready.${id}.a-tab-that-is-gone`, JSON.stringify([tick]));
+  }, joint);
+  await page.reload();
+  await expect(page.getByTestId('left')).toContainText('1 of 11 steps');
+  await page.waitForLoadState('networkidle');
+  await page.evaluate(() => localStorage.clear());
+  await page.reload();
+  await expect(page.getByTestId('left')).toContainText('1 of 11 steps');
+});
+
 test('step by step, big, on a tablet: one step, its count, its caution', async ({ page, app }) => {
   await page.setViewportSize({ width: 768, height: 1024 });
   await openOwn(page, app, BOTTOM_LAP, 'make-ready');

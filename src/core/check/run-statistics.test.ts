@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { runStatistics } from './run-statistics';
+import { runStatistics, runWork } from './run-statistics';
 
 const LIMITS = { low: 1.3, high: 1.75 };
 const rules = (values: number[], centre?: number) =>
@@ -52,4 +52,17 @@ describe('a run of heads', () => {
     // a level step breaks the run
     expect(rules([1.42, 1.44, 1.46, 1.46, 1.48, 1.5])).toEqual([]);
   });
+});
+
+it('opens mean and spread to their arithmetic', () => {
+  const values = [1.4, 1.5, 1.6];
+  const work = runWork(values, runStatistics(values, { low: 1.3, high: 1.75 }));
+  // 4.5 / 3; √((0.01 + 0 + 0.01) / 2)
+  expect(work.map(({ label, value }) => [label, Number(Number(value).toFixed(9))])).toEqual([
+    ['mean', 1.5],
+    ['spread', 0.1]
+  ]);
+  expect(work[0]?.formula).toContain('4.5 / 3');
+  expect(work[1]?.formula).toContain('0.02 / 2');
+  expect(runWork([1.5], runStatistics([1.5], { low: 1.3, high: 1.75 }))).toEqual([]);
 });

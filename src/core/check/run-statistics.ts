@@ -1,3 +1,4 @@
+import { num, workLine, type WorkLine } from '../answer.ts';
 import { above, below } from '../units/tolerance.ts';
 
 /** What a run of readings says about the setting, for one measure; all in D. */
@@ -96,4 +97,21 @@ export function runStatistics(
       )
     ]
   };
+}
+
+/** How mean and spread of a run come about; empty for fewer than two readings. */
+export function runWork(valuesD: readonly number[], { mean, spread }: RunStatistics): WorkLine[] {
+  if (spread === null) return [];
+  const count = valuesD.length;
+  const sum = valuesD.reduce((all, value) => all + value, 0);
+  const squares = valuesD.reduce((all, value) => all + (value - mean) ** 2, 0);
+  return [
+    workLine('mean', `sum of the diameters / readings = ${num(sum)} / ${count}`, mean, 'D'),
+    workLine(
+      'spread',
+      `√(sum of (diameter − mean)² / (readings − 1)) = √(${num(squares)} / ${count - 1})`,
+      spread,
+      'D'
+    )
+  ];
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { OLDER_PROFILE } from '../../../tests/support/older-profile';
 import { readEntered } from '../kinds/read-entered';
 import { plan } from '../plan/plan';
 import { DEFAULT_PROFILE } from '../rules/profile';
@@ -105,17 +106,7 @@ describe('a joint of an earlier version', () => {
 });
 
 it('reads a profile from before there were multiples of D and later schools', () => {
-  const read = PROFILE_DOCUMENT.read(1, {
-    name: 'Old profile',
-    version: 1,
-    diameter: 'thickest',
-    pitch: 'fewest',
-    housePitchIn: 1,
-    drill: 'close',
-    increments: 'half',
-    lean: 'nearest',
-    headLimits: 'tight'
-  });
+  const read = PROFILE_DOCUMENT.read(1, OLDER_PROFILE);
   expect(read).toMatchObject({
     ok: true,
     value: { headLimits: 'tight', multipliers: DEFAULT_PROFILE.multipliers }

@@ -27,8 +27,10 @@ export const byId = <T extends { id: string }>(items: readonly T[], id: string):
 
 /** An id that no item of a list has: the stem with the next number. */
 export function nextId(items: readonly { id: string }[], stem: string): string {
-  const used = items.map(({ id }) => Number(/(\d+)$/.exec(id)?.[1] ?? 0));
-  return `${stem}-${Math.max(0, ...used) + 1}`;
+  const used = new Set(items.map(({ id }) => id));
+  let number = items.length + 1;
+  while (used.has(`${stem}-${number}`)) number += 1;
+  return `${stem}-${number}`;
 }
 
 const DATUM = 'fixed:';

@@ -138,7 +138,11 @@ function layoutWarnings(derived: Derived): PlanWarning[] {
     found.push({
       station: 'lay-out',
       level: 'attention',
-      said: { code: 'held-open', reasons: [...new Set(open.map((hole) => hole.reason))] },
+      said: {
+        code: 'held-open',
+        holes: open.map((hole) => hole.number),
+        reasons: [...new Set(open.map((hole) => hole.reason))]
+      },
       holes: open.map((hole) => hole.number)
     });
   return [

@@ -129,7 +129,7 @@ function layerWarnings(joint: Joint, { holes, layout, stacks }: Derived): Found[
   if (lonely.length > 0)
     found.push({
       level: 'stop',
-      said: { code: 'hold-nothing' },
+      said: { code: 'hold-nothing', holes: lonely },
       holes: lonely
     });
   const used = new Set(stacks.flatMap(({ sheets }) => sheets.map(({ name }) => name)));

@@ -32,7 +32,7 @@ type LayOutSaid =
   | { code: 'limit'; rule: CheckRule; valueIn: number; limitIn: number }
   | { code: 'stuck'; line: string; reason: string }
   | { code: 'adrift'; what: string }
-  | { code: 'held-open'; reasons: string[] }
+  | { code: 'held-open'; holes: number[]; reasons: string[] }
   | { code: 'too-few' | 'more-than-needed'; lines: string; has: number; needs: number }
   | { code: 'no-headroom'; holes: number | 'all'; limitedBy: HeadroomLimit };
 
@@ -64,7 +64,7 @@ type StackSaid =
       heightD: { low: number; high: number };
       nominalHeightD: number;
     }
-  | { code: 'hold-nothing' }
+  | { code: 'hold-nothing'; holes: number[] }
   | { code: 'under-no-hole'; name: string }
   | { code: 'film-on'; sheets: string[] }
   | { code: 'measured-off'; hole: number; differenceIn: number; causes: string[] };

@@ -1,6 +1,7 @@
 import type { Recorded, Stamped, Stream, Unstamped } from '$core/events/stream.ts';
 import { sendMoves, type SentBack } from '$lib/api/events.ts';
 import { call, type Called } from './call';
+import { olderMoves } from './older-outbox';
 import { Outbox } from './outbox.svelte';
 
 /** What a desk is opened with. */
@@ -36,6 +37,7 @@ export class Desk<Subject, Move extends Stamped, Frozen, State> {
         const ids = new Set(events.map(({ id }) => id));
         this.stored = [...this.stored.filter(({ id }) => !ids.has(id)), ...events];
       },
+      older: () => olderMoves(stream.name, subjectId),
       ...(refused ? { refused } : {})
     });
   }

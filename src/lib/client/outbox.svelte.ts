@@ -12,6 +12,8 @@ interface Ways<M, E> {
   taken: (moves: M[], events: E[]) => void;
   /** the server will never take it: for whoever wants it back */
   refused?: (move: M, message: string) => void;
+  /** what an earlier version of the program left unsent */
+  older?: () => Promise<unknown[]>;
 }
 
 /**
@@ -77,10 +79,13 @@ export class Outbox<M extends { id: string }, E> {
   /** Picks up what this browser still holds from an earlier visit, or from another tab. */
   async restore(): Promise<void> {
     const known = new Set(this.waiting.map(({ id }) => id));
-    const found = (await keptMoves(this.box)).flatMap((kept) => {
+    const older = (await this.ways.older?.()) ?? [];
+    const found = [...older, ...(await keptMoves(this.box))].flatMap((kept) => {
       const read = this.schema.safeParse(kept);
       return read.success && !known.has(read.data.id) ? [read.data] : [];
     });
+    // What an earlier version kept elsewhere is kept here from now on.
+    for (const move of found.slice(0, older.length)) void keepMove(this.box, move);
     this.waiting = [...found, ...this.waiting];
     void this.sendAll();
   }

@@ -173,9 +173,9 @@ export function warningInWords(
       );
     case 'held-open':
       return written(
-        holes.length === 1
-          ? `Hole ${holes[0]} is held open`
-          : `${holes.length} holes are held open`,
+        said.holes.length === 1
+          ? `Hole ${said.holes[0]} is held open`
+          : `${said.holes.length} holes are held open`,
         `${said.reasons.join('; ')}: drilled, never riveted.`
       );
     case 'too-few':
@@ -238,7 +238,7 @@ export function warningInWords(
     case 'hold-nothing':
       return written(
         'Holes that hold nothing together',
-        `Fewer than two layers lie at holes ${asRanges(holes)}.`
+        `Fewer than two layers lie at holes ${asRanges(said.holes)}.`
       );
     case 'under-no-hole':
       return written(`${said.name} lies under no hole`, 'Look at where it begins and ends.');

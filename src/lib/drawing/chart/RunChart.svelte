@@ -1,9 +1,10 @@
 <script lang="ts">
   import { line, scaleLinear } from 'd3';
   import { HEAD_LIMITS, NOMINAL_DIAMETER_D } from '$core/catalog/head-limits.ts';
-  import { runStatistics, type RunWarning } from '$core/check/run-statistics.ts';
+  import { runStatistics, runWork, type RunWarning } from '$core/check/run-statistics.ts';
   import type { HoleEvent } from '$core/check/hole-events.ts';
   import type { HeadLimitsKey } from '$core/schema/fields.ts';
+  import Arithmetic from '$lib/ui/kit/Arithmetic.svelte';
   import VerdictMark from '$lib/ui/kit/VerdictMark.svelte';
 
   /** Head diameters in D in the order they were measured, against the limits. */
@@ -12,8 +13,10 @@
     limits: HeadLimitsKey;
     picked: number;
     onpick: (hole: number) => void;
+    /** its figures are opened to their arithmetic */
+    arithmetic: boolean;
   }
-  let { events, limits, picked, onpick }: Props = $props();
+  let { events, limits, picked, onpick, arithmetic }: Props = $props();
   let widthPx = $state(800);
   let heightPx = $state(260);
   const LEFT = 58;
@@ -63,8 +66,8 @@
     <text class="draw-title" x={LEFT - 44} y="18">Head diameter in D, in the order measured</text>
     {#if statistics.count > 1}
       <text class="foot" x={widthPx - 10} y="18" text-anchor="end" data-testid="run-statistics"
-        >mean {statistics.mean.toFixed(2)} D, spread {(statistics.spread ?? 0).toFixed(3)} D, {inside}
-        of {statistics.count} inside the limits</text
+        >mean {statistics.mean.toFixed(2)} D, spread {(statistics.spread ?? 0).toFixed(3)} D, diameter
+        inside its limits in {inside} of {statistics.count}</text
       >
     {/if}
     <rect
@@ -112,13 +115,28 @@
       >
     {/if}
   </svg>
+  {#if arithmetic && statistics.count > 1}
+    <div class="sum">
+      <Arithmetic
+        work={runWork(values, statistics)}
+        source="the readings shown, {MOST_SHOWN} at the most, each look at a head counted"
+      />
+    </div>
+  {/if}
 </div>
 
 <style>
   .run {
+    position: relative;
     height: 100%;
     min-height: 0;
     overflow: hidden;
+  }
+  .sum {
+    position: absolute;
+    top: 26px;
+    right: 10px;
+    max-width: 26rem;
   }
   text {
     font-size: 12.5px;

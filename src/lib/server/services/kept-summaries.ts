@@ -2,7 +2,7 @@ import { SUMMARY_VERSION, summaryOf, type PlanSummary } from '../../../core/issu
 import type { EnteredJoint } from '../../../core/kinds/joint.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { inWork, rowsOf } from '../db/work.ts';
 import { readDefinition, readProfile } from './documents.ts';
 
 /** Keeps what lists say of a joint, within the act that changes it. */
@@ -36,12 +36,21 @@ export async function makeSummaries(
   database: Database,
   jointIds: readonly string[]
 ): Promise<Map<string, PlanSummary>> {
+  if (jointIds.length === 0) return new Map();
+  // The joints are held meanwhile: a save that came in between would be followed by what was there before it.
+  return inWork(database, () => makeWithin(database, jointIds));
+}
+
+async function makeWithin(
+  database: Database,
+  jointIds: readonly string[]
+): Promise<Map<string, PlanSummary>> {
   const made = new Map<string, PlanSummary>();
-  if (jointIds.length === 0) return made;
   const rows = await rowsOf<Unkept>(
     database,
     `select j.id, j.definition, j.document_version, p.rules, p.document_version as rules_version
-     from joints j join rule_profiles p on p.id = j.profile_id where j.id = any($1::uuid[])`,
+     from joints j join rule_profiles p on p.id = j.profile_id where j.id = any($1::uuid[])
+     order by j.id for share of j`,
     [[...jointIds]]
   );
   for (const row of rows) {

@@ -86,6 +86,7 @@
               limits={facts.limits}
               picked={workspace.picked}
               onpick={pick}
+              arithmetic={workspace.arithmetic}
             />
           </div>
         </div>

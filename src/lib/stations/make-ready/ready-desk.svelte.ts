@@ -101,15 +101,19 @@ export class ReadyDesk {
     if (joint === null) this.#counted = null;
     else
       this.#counting = setTimeout(() => {
-        void import('$core/ready/ready-plan.ts').then(({ readyPlan }) => {
-          this.#counted = readyPlan(
-            joint.definition,
-            joint.plan,
-            joint.profile,
-            this.figures,
-            this.recorded
-          ).steps;
-        });
+        // without its code, while the server is away, nothing is counted
+        void import('$core/ready/ready-plan.ts').then(
+          ({ readyPlan }) => {
+            this.#counted = readyPlan(
+              joint.definition,
+              joint.plan,
+              joint.profile,
+              this.figures,
+              this.recorded
+            ).steps;
+          },
+          () => (this.#counted = null)
+        );
       }, STILL_MS);
   }
 

@@ -1,6 +1,8 @@
 <script lang="ts">
-  import { onMount, type Snippet } from 'svelte';
+  import { onMount, type Component, type ComponentProps, type Snippet } from 'svelte';
   import { whenIdle } from '$lib/client/when-idle';
+  import type Drawn from './SheetDialog.svelte';
+  import Notice from './Notice.svelte';
 
   /** A dialog laid over the bench. What draws it comes once the page has nothing else to do. */
   interface Props {
@@ -10,16 +12,25 @@
     children: Snippet;
   }
   let { title, open, onclose, children }: Props = $props();
-  const load = () => import('./SheetDialog.svelte');
-  let opened = $state(false);
-  $effect(() => {
-    if (open) opened = true;
-  });
+  let SheetDialog = $state.raw<Component<ComponentProps<typeof Drawn>> | null>(null);
+  let missing = $state(false);
+
+  const load = async () => {
+    SheetDialog ??= (await import('./SheetDialog.svelte')).default;
+  };
   onMount(() => whenIdle(load));
+  $effect(() => {
+    missing = false;
+    if (open) void load().catch(() => (missing = true));
+  });
 </script>
 
-{#if opened}
-  {#await load() then { default: SheetDialog }}
-    <SheetDialog {title} {open} {onclose} {children} />
-  {/await}
+{#if SheetDialog}
+  <SheetDialog {title} {open} {onclose} {children} />
+{:else if open && missing}
+  <Notice
+    level="stop"
+    title="{title} cannot be opened"
+    text="The server cannot be reached, and this browser has not fetched it yet. Nothing typed is lost."
+  />
 {/if}
