@@ -4,6 +4,8 @@
  */
 const CORE = [
   ['units'],
+  ['refusal-said\\.ts'],
+  ['notation\\.ts'],
   ['answer\\.ts'],
   ['schema'],
   ['catalog', 'devices'],
@@ -20,7 +22,8 @@ const CORE = [
 ];
 const LIB = [
   ['[^/]+\\.ts$'],
-  ['words', 'exchange'],
+  ['words'],
+  ['exchange'],
   ['api'],
   ['client'],
   ['ui/kit'],

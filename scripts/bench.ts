@@ -13,6 +13,8 @@ import { eventRows, pageRows } from './bench/routes.ts';
 import { browserRows } from './bench/pages.ts';
 import { addLongLap, serveDemo } from './bench/server.ts';
 import { loadSolver, solveRow } from '../tests/support/row-by-solver.ts';
+import { refusalInWords } from '../src/lib/words/refusals.ts';
+import { inInches } from '../src/lib/words/writing.ts';
 
 /** Seconds for one call, the middle of several rounds: a noisy machine spoils a mean. */
 function secondsPerCall(call: () => void, roundS = 0.12, rounds = 5): number {
@@ -112,7 +114,7 @@ async function rowLines(): Promise<string[]> {
   return [
     `- ${agree} of ${rows.length} seeded rows agree with the linear solver on count and evenness (${possible} of them possible).`,
     `- A 120 in row on a 1/32 grid with six keep-outs and four fixed holes: ${(longS * 1000).toFixed(2)} ms; the solver takes ${(solverS / longS).toFixed(0)} × as long.`,
-    `- Proving the same row impossible with one wider keep-out: ${(stuckS * 1000).toFixed(2)} ms, “${answer.ok ? 'possible' : answer.error.message}”.`
+    `- Proving the same row impossible with one wider keep-out: ${(stuckS * 1000).toFixed(2)} ms, “${answer.ok ? 'possible' : refusalInWords(answer.error.said, inInches)}”.`
   ];
 }
 

@@ -6,6 +6,7 @@ import { calc, OPERATIONS } from '../src/core/calc.ts';
 import { JointFile } from '../src/core/exchange/joint-file.ts';
 import { Joint } from '../src/core/kinds/joint.ts';
 import { RuleProfile } from '../src/core/rules/profile.ts';
+import { answerInWords } from '../src/lib/words/arithmetic.ts';
 
 interface DocString {
   summary: string;
@@ -86,7 +87,7 @@ function inputTable(schema: Schema): string[] {
 function section(op: string, doc: DocString): string[] {
   const operation = OPERATIONS[op];
   if (!operation) throw new Error(`no calculation ${op}`);
-  const answer = calc(op, doc.example);
+  const answer = answerInWords(calc(op, doc.example));
   if (!answer.ok) throw new Error(`the example of ${op} is refused: ${answer.error.message}`);
   return [
     `## ${op}`,

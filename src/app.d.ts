@@ -1,4 +1,5 @@
 import type { Database } from '$lib/server/db/connect';
+import type { WriteLength } from '$lib/words/writing';
 import type { PersonView } from '$lib/server/services/people';
 
 declare global {
@@ -8,6 +9,8 @@ declare global {
       database: () => Database;
       /** who is at the bench; null until someone says so */
       person: PersonView | null;
+      /** writes a length for whoever asks; in inches where they did not say */
+      length: WriteLength;
     }
   }
 }

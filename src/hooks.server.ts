@@ -3,6 +3,8 @@ import { closeDatabase, database } from '$lib/server/database';
 import { benches } from '$lib/server/devices/bench-hub';
 import { log } from '$lib/server/log';
 import { refuseForeignChange } from '$lib/server/own-origin';
+import { LengthStyle } from '$core/units/format-length.ts';
+import { inInches, inStyle } from '$lib/words/writing';
 import { personOf } from '$lib/server/services/people';
 
 process.on('sveltekit:shutdown', () => void closeDatabase());
@@ -28,6 +30,9 @@ export const handle: Handle = async ({ event, resolve }) => {
   locals.database = database;
   const personId = cookies.get('person');
   locals.person = personId ? await personOf(database(), personId) : null;
+
+  const lengths = LengthStyle.safeParse(cookies.get('lengths'));
+  locals.length = lengths.success ? inStyle(lengths.data) : inInches;
 
   const mode = cookies.get('mode') === 'dark' ? 'dark' : 'light';
   const response = await resolve(event, {

@@ -31,6 +31,7 @@ import { HolePlanInput, HolePlanResult, holePlan } from './ready/hole-plan.ts';
 import { OversizeInput, OversizeResult, oversize } from './rework/oversize.ts';
 import { RemovalInput, RemovalResult, removal } from './rework/removal.ts';
 import { DimpleNestInput, DimpleNestResult, dimpleNest } from './stack/dimple-nest.ts';
+import { told } from './refusal-said.ts';
 import { readInput } from './schema/read.ts';
 import { FlushMethodInput, FlushMethodResult, flushMethod } from './stack/flush-method.ts';
 import { PartNumberInput, PartNumberResult, partNumber } from './stack/part-number.ts';
@@ -92,7 +93,7 @@ export function calc(op: string, raw: unknown): Answer<unknown> {
   if (!found)
     return invalidInput(
       'op',
-      `there is no calculation "${op}"; there are ${Object.keys(OPERATIONS).join(', ')}`
+      told(`there is no calculation "${op}"; there are ${Object.keys(OPERATIONS).join(', ')}`)
     );
   return found.run(raw);
 }
@@ -110,7 +111,10 @@ export function calcLine(text: string): Answer<unknown> {
   try {
     parsed = JSON.parse(text);
   } catch {
-    return invalidInput('', 'this line is not JSON; {"op": "...", "input": {...}} is expected');
+    return invalidInput(
+      '',
+      told('this line is not JSON; {"op": "...", "input": {...}} is expected')
+    );
   }
   const request = readInput(CalcRequest, parsed);
   return request.ok ? calc(request.value.op, request.value.input) : request;

@@ -5,7 +5,7 @@ import { addJob, listJobs, NewJob } from '$lib/server/services/jobs';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => ({
-  jobs: await listJobs(locals.database()),
+  jobs: await listJobs(locals.database(), locals.length),
   form: await superValidate(zod4(NewJob))
 });
 

@@ -3,6 +3,7 @@ import type { Cage } from '../../src/core/ready/cage/cage.ts';
 import { cageGuide, type CageGuide } from '../../src/core/ready/cage/guide.ts';
 import type { CageSetup } from '../../src/core/ready/cage/setup.ts';
 import type { TrialReading } from '../../src/core/ready/cage/trials.ts';
+import { refusal } from './words.ts';
 
 /** A cage for dash 4: 100°, half an inch wide, pilot 1/8 by 1/4. */
 export const cageOf = (change: Partial<Cage> = {}): Cage => ({
@@ -48,7 +49,7 @@ export const trials = (
 
 export function guideOf(setup: CageSetup, readings: readonly TrialReading[]): CageGuide {
   const guide = cageGuide(setup, readings);
-  if (!guide.ok) throw new Error(guide.error.message);
+  if (!guide.ok) throw new Error(refusal(guide.error));
   return guide.result;
 }
 

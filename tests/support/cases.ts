@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, it } from 'vitest';
 import { calc } from '../../src/core/calc.ts';
+import { refusal } from './words.ts';
 
 interface Case {
   input: unknown;
@@ -36,12 +37,12 @@ export function holdsWorkedCases(op: string): void {
     ({ worked }) => {
       const answer = calc(op, worked.input);
       if (worked.expect.ok) {
-        if (!answer.ok) throw new Error(`refused: ${answer.error.message}`);
+        if (!answer.ok) throw new Error(`refused: ${refusal(answer.error)}`);
         agree(answer.result, worked.expect.result, op);
         expect(answer.work.length).toBeGreaterThan(0);
       } else {
         expect(answer).toMatchObject({ ok: false, error: { code: worked.expect.error.code } });
-        expect(answer.ok ? '' : answer.error.message).not.toBe('');
+        expect(answer.ok ? '' : refusal(answer.error)).not.toBe('');
       }
     }
   );

@@ -4,6 +4,7 @@ import { readEntered } from '../../src/core/kinds/read-entered.ts';
 import { plan } from '../../src/core/plan/plan.ts';
 import type { JointLayout, Plan } from '../../src/core/plan/plan-shape.ts';
 import { DEFAULT_PROFILE, type RuleProfile } from '../../src/core/rules/profile.ts';
+import { refusal } from './words.ts';
 
 /** A joint of a kind as typed, with the thicknesses of its usual sheets. */
 export function entered<K extends JointKind>(
@@ -40,6 +41,6 @@ export const planned = (joint: Joint, profile: RuleProfile = DEFAULT_PROFILE): P
 /** The layout of a joint that can be laid out. */
 export function layoutOf(joint: Joint, profile: RuleProfile = DEFAULT_PROFILE): JointLayout {
   const { layout } = plan(joint, profile);
-  if (!layout.ok) throw new Error(layout.error.message);
+  if (!layout.ok) throw new Error(refusal(layout.error));
   return layout.result;
 }

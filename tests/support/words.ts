@@ -1,5 +1,14 @@
+import type { Answer, Refusal, WorkLine } from '../../src/core/answer.ts';
+import type { Notation } from '../../src/core/notation.ts';
 import type { Plan, PlanWarning } from '../../src/core/plan/plan-shape.ts';
 import { warningInWords, type WrittenWarning } from '../../src/lib/words/warnings.ts';
+import {
+  answerInWords,
+  notationInWords,
+  workInWords,
+  type WrittenAnswer
+} from '../../src/lib/words/arithmetic.ts';
+import { refusalInWords } from '../../src/lib/words/refusals.ts';
 import { inInches } from '../../src/lib/words/writing.ts';
 
 /** A plan's warnings as one reads them in decimal inches. */
@@ -16,3 +25,32 @@ export const stops = (plan: Pick<Plan, 'warnings'>): string[] =>
   written(plan)
     .filter(({ level }) => level === 'stop')
     .map(({ title }) => title);
+
+/** Why there is no result, as a program is told. */
+export const refusal = ({ said }: Pick<Refusal, 'said'>): string => refusalInWords(said, inInches);
+
+/** An answer as a program is given it. */
+export const told = (answer: Answer<unknown>): WrittenAnswer => answerInWords(answer);
+
+/** The formula of a line of arithmetic, in inches. */
+export const formula = (line: WorkLine | undefined): string =>
+  line === undefined ? '' : workInWords(line, 'decimal').formula;
+
+/** Arithmetic as one reads it, in inches. */
+export const notation = (of: Notation | string | undefined): string =>
+  of === undefined ? '' : notationInWords(of, 'decimal');
+
+export {
+  guideInWords,
+  checkInWords,
+  recheckInWords,
+  settingInWords
+} from '../../src/lib/words/cages.ts';
+export { reportInWords } from '../../src/lib/words/heads.ts';
+export { metalStepInWords, type WrittenMetalStep } from '../../src/lib/words/metal-steps.ts';
+export { stepInWords } from '../../src/lib/words/ready-steps.ts';
+export { fileRefusalInWords } from '../../src/lib/words/refusals.ts';
+export { lengthVerdictInWords } from '../../src/lib/words/stacks.ts';
+export { substitutionInWords } from '../../src/lib/words/substitutions.ts';
+export { wayInWords } from '../../src/lib/words/ways.ts';
+export { inInches };

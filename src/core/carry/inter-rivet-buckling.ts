@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answer, num, workLine, type Answer } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { SHEET_MODULUS_KSI } from '../catalog/strengths.ts';
 import { Head, lengthIn, thicknessIn, WIDEST_IN } from '../schema/fields.ts';
 
@@ -47,7 +48,7 @@ export function interRivetBuckling(input: InterRivetBucklingInput): Answer<Inter
   work.push(
     workLine(
       'largest pitch',
-      `t·√(0.9·c·E / σ) = ${num(thicknessIn)} × √(0.9 × ${c} × ${SHEET_MODULUS_KSI} / ${num(stressKsi)})`,
+      by`t·√(0.9·c·E / σ) = ${len(thicknessIn)} × √(0.9 × ${c} × ${SHEET_MODULUS_KSI} / ${num(stressKsi)})`,
       maxPitchIn,
       'in'
     )

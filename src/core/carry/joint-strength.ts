@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answer, invalidInput, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import {
   PSI_PER_KSI,
@@ -56,15 +57,14 @@ export function jointStrength(input: JointStrengthInput): Answer<JointStrengthRe
   const { sheet, thicknessIn, alloy, dash, rows, pitchIn, edgeIn } = input;
   const { diameterIn: D, nominalHoleIn: holeIn } = rivetSize(dash);
   if (atMost(pitchIn, holeIn))
-    return invalidInput(
-      'pitchIn',
-      `a pitch of ${num(pitchIn)} in leaves no sheet between holes of ${num(holeIn)} in`
-    );
+    return invalidInput('pitchIn', { code: 'no-sheet-between', pitchIn, holeIn });
   if (below(edgeIn, LEAST_EDGE_D * D))
-    return notPossible(
-      'edgeIn',
-      `edge distance ${num(edgeIn)} in is under 1.5 D = ${num(LEAST_EDGE_D * D)} in: there is no bearing value for it`
-    );
+    return notPossible('edgeIn', {
+      code: 'no-bearing-value',
+      edgeIn,
+      leastD: LEAST_EDGE_D,
+      leastIn: LEAST_EDGE_D * D
+    });
   const shearKsi = RIVET_SHEAR_KSI[alloy];
   const tensionKsi = SHEET_STRENGTHS[sheet].tensionKsi;
   const bearing = bearingKsi(sheet, edgeIn / D);
@@ -84,14 +84,16 @@ export function jointStrength(input: JointStrengthInput): Answer<JointStrengthRe
       'shear a rivet',
       `Fsu·π/4·dh² = ${shearKsi} ksi × π/4 × ${num(holeIn)}²`,
       shearLb,
-      'lb'
+      'lb',
+      'shear'
     ),
-    workLine('edge distance in D', `${num(edgeIn)} / ${num(D)}`, edgeIn / D, 'D'),
+    workLine('edge distance in D', by`${len(edgeIn)} / ${len(D)}`, edgeIn / D, 'D'),
     workLine(
       'bearing a rivet',
       `Fbru·dh·t = ${num(bearing)} ksi × ${num(holeIn)} × ${num(thicknessIn)}`,
       bearingLb,
-      'lb'
+      'lb',
+      'bearing'
     ),
     workLine(
       'net tension a pitch',

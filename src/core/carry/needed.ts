@@ -49,7 +49,7 @@ function byOwnData(
     [
       workLine(
         'the guidance would give',
-        guidance.ok ? 'rivets an inch' : guidance.error.message,
+        guidance.ok ? 'rivets an inch' : [{ refused: guidance.error.said }],
         guidance.ok ? guidance.result.perInch : 'refused',
         guidance.ok ? '/in' : ''
       ),
@@ -71,10 +71,14 @@ function inDoubleShear(input: NeededInput, guidance: Answer<RivetsRequiredResult
   const counted = countOver({ bearing, shear: half }, widthIn, LOCATION_FACTOR[location]);
   const { perInch, critical, factor, required } = counted;
   if (perInch > MOST_PER_INCH)
-    return notPossible(
-      'dash',
-      `a dash ${dash} rivet is too small for a ${num(thicknessIn)} in sheet even in double shear: ${num(perInch)} an inch would be needed, rows fit up to ${MOST_PER_INCH}`
-    );
+    return notPossible('dash', {
+      code: 'rivet-too-small',
+      dash,
+      thicknessIn,
+      perInch,
+      mostPerInch: MOST_PER_INCH,
+      shear: 'double'
+    });
   return answer(
     {
       ...counted,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answer, num, workLine, type Answer } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { RIVET_SIZES } from '../catalog/rivets.ts';
 import { Dash, DiameterSchool, sheetsIn } from '../schema/fields.ts';
 import { above, below, same } from '../units/tolerance.ts';
@@ -54,7 +55,7 @@ export function rivetDiameter({
 
   return answer({ ruleDiameterIn, dash: nearest.dash, diameterIn: nearest.diameterIn, warnings }, [
     workLine(`${school} sheet`, sheetsIn.map(num).join(', '), sheetIn, 'in'),
-    workLine('rule diameter', `3 × t = 3 × ${num(sheetIn)}`, ruleDiameterIn, 'in'),
+    workLine('rule diameter', by`3 × t = 3 × ${len(sheetIn)}`, ruleDiameterIn, 'in'),
     workLine(
       'nearest standard size',
       `of ${RIVET_SIZES.map((rivet) => num(rivet.diameterIn)).join(', ')}`,

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { holdsWorkedCases, resultOf } from '../../../tests/support/cases';
 import { calc } from '../calc';
 import { rivetsRequired } from './rivets-required';
+import { refusal } from '../../../tests/support/words';
 
 const ASKED = {
   family: 'clad-2024',
@@ -45,7 +46,7 @@ describe('rivets required', () => {
   ] as const)('says no to %j with the limit and the value', (change, message) => {
     const answer = rivetsRequired({ ...ASKED, ...change });
     expect(answer).toMatchObject({ ok: false, error: { code: 'not-possible', path: 'dash' } });
-    expect(answer.ok ? '' : answer.error.message).toMatch(message);
+    expect(answer.ok ? '' : refusal(answer.error)).toMatch(message);
   });
 
   it('asks about a slipped decimal point', () => {
@@ -54,11 +55,13 @@ describe('rivets required', () => {
       ok: false,
       error: { code: 'invalid-input', path: 'thicknessIn' }
     });
-    expect(answer.ok ? '' : answer.error.message).toMatch(/decimal point slip\? Was 0\.032 meant/);
+    expect(answer.ok ? '' : refusal(answer.error)).toMatch(
+      /decimal point slip\? Was 0\.032 in meant/
+    );
   });
 
   it('names the limit of a width that would never end', () => {
     const answer = calc('rivets-required', { ...ASKED, widthIn: 1201 });
-    expect(answer.ok ? '' : answer.error.message).toMatch(/at most 1200 in/);
+    expect(answer.ok ? '' : refusal(answer.error)).toMatch(/at most 1200 in/);
   });
 });

@@ -93,10 +93,7 @@ export function rivetsRequired(input: RivetsRequiredInput): Answer<RivetsRequire
   const { family, thicknessIn, dash, widthIn, location, head } = input;
   const leastSheetIn = LEAST_SHEET_IN[dash];
   if (leastSheetIn !== undefined && below(thicknessIn, leastSheetIn))
-    return notPossible(
-      'dash',
-      `a dash ${dash} rivet is too large for a ${num(thicknessIn)} in sheet: the guidance starts at ${num(leastSheetIn)} in for this size`
-    );
+    return notPossible('dash', { code: 'rivet-too-large', dash, thicknessIn, leastSheetIn });
 
   const { ks, kb } = FAMILY_CONSTANTS[family];
   const holeIn = rivetSize(dash).nominalHoleIn;
@@ -104,10 +101,14 @@ export function rivetsRequired(input: RivetsRequiredInput): Answer<RivetsRequire
   const counted = countOver({ bearing, shear }, widthIn, LOCATION_FACTOR[location]);
   const { perInch, critical, factor, required } = counted;
   if (perInch > MOST_PER_INCH)
-    return notPossible(
-      'dash',
-      `a dash ${dash} rivet is too small for a ${num(thicknessIn)} in sheet: ${num(perInch)} an inch would be needed, rows fit up to ${MOST_PER_INCH}`
-    );
+    return notPossible('dash', {
+      code: 'rivet-too-small',
+      dash,
+      thicknessIn,
+      perInch,
+      mostPerInch: MOST_PER_INCH,
+      shear: 'single'
+    });
 
   return answer(
     {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answer, num, workLine, type Answer } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { HEAD_LIMITS, NOMINAL_HEIGHT_D, WIDEST_LONG_HEAD_D } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { Dash, HeadLimitsKey, lengthIn } from '../schema/fields.ts';
@@ -108,8 +109,8 @@ export function drivenHead(input: DrivenHeadInput): Answer<DrivenHeadResult> {
       heightD
     },
     [
-      workLine('diameter in D', `${num(diameterIn)} / ${num(D)}`, diameterD, 'D'),
-      workLine('height in D', `${num(heightIn)} / ${num(D)}`, heightD, 'D'),
+      workLine('diameter in D', by`${len(diameterIn)} / ${len(D)}`, diameterD, 'D'),
+      workLine('height in D', by`${len(heightIn)} / ${len(D)}`, heightD, 'D'),
       workLine(`measured, ${limits} limits`, measured.why, measured.finding ?? 'inside'),
       ...seen.map((flag) => workLine('seen', flag, flagVerdict(flag))),
       workLine('verdict', 'the gravest of these', verdict)

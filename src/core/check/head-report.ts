@@ -1,11 +1,13 @@
 import { z } from 'zod';
-import { num, workLine, type Answer, type WorkLine } from '../answer.ts';
-import { HEAD_LIMITS, NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
+import { workLine, type Answer, type WorkLine } from '../answer.ts';
+import { by, len } from '../notation.ts';
+import { HEAD_LIMITS } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
+import { saying } from '../refusal-said.ts';
 import { Dash, HeadLimitsKey, lengthIn } from '../schema/fields.ts';
 import { above, below } from '../units/tolerance.ts';
 import { drivenHead, type DrivenHeadResult } from './driven-head.ts';
-import { FINDING_NOTES, SeenFlag } from './findings.ts';
+import { SeenFlag, type Finding } from './findings.ts';
 
 /** Readings outside these are a slipped decimal or the wrong thing measured: no head is like that. */
 const BELIEVABLE = {
@@ -25,7 +27,7 @@ export const HeadReading = z
     const D = rivetSize(reading.dash).diameterIn;
     const ask = (
       key: 'diameterIn' | 'heightIn',
-      what: string,
+      way: 'wide' | 'high',
       band: { least: number; most: number }
     ) => {
       const inD = reading[key] / D;
@@ -33,7 +35,14 @@ export const HeadReading = z
       context.addIssue({
         code: 'custom',
         path: [key],
-        message: `${num(reading[key])} in is ${num(inD)} D ${what}; a head is between ${num(band.least * D)} and ${num(band.most * D)} in: did a decimal point slip?`
+        params: saying({
+          code: 'slipped-head',
+          valueIn: reading[key],
+          valueD: inD,
+          way,
+          leastIn: band.least * D,
+          mostIn: band.most * D
+        })
       });
     };
     ask('diameterIn', 'wide', BELIEVABLE.diameterD);
@@ -48,17 +57,29 @@ export interface MetalAccount {
   /** measured / predicted */
   share: number;
   meaning: 'ordinary' | 'lost' | 'longer';
-  text: string;
   /** measured / average of the row's other heads; null until there are some */
   shareOfRow: number | null;
   work: WorkLine[];
 }
 
+/** One reason of a verdict; multiples of D. */
+export type ReasonSaid =
+  | {
+      code: 'placed';
+      way: 'wide' | 'high';
+      valueD: number;
+      lowD: number;
+      highD: number;
+      place: 'under' | 'inside' | 'over';
+    }
+  | { code: 'found'; finding: Finding };
+
 export interface HeadReport {
   judged: Answer<DrivenHeadResult>;
-  /** why, one sentence a reason */
-  reasons: string[];
-  doNow: string[];
+  /** why; empty where it could not be judged */
+  reasons: ReasonSaid[];
+  /** what was found, each with what is done about it; empty for a good head */
+  findings: Finding[];
   metal: MetalAccount | null;
 }
 
@@ -77,7 +98,6 @@ function accountForMetal(
   const measuredIn3 = headVolumeIn3(reading.diameterIn, reading.heightIn);
   const share = measuredIn3 / predictedIn3;
   const meaning = share < LEAST_SHARE ? 'lost' : share > MOST_SHARE ? 'longer' : 'ordinary';
-  const percent = `${Math.round(share * 100)} % of the predicted head`;
   const rowAverageIn3 =
     rowVolumesIn3.length === 0
       ? null
@@ -86,16 +106,11 @@ function accountForMetal(
     measuredIn3,
     share,
     meaning,
-    text: {
-      ordinary: `${percent}: ordinary, the metal is there.`,
-      lost: `${percent}: metal went elsewhere. Look for a gap, an oversize hole or a shorter rivet.`,
-      longer: `${percent}: a longer rivet than planned was used.`
-    }[meaning],
     shareOfRow: rowAverageIn3 === null ? null : measuredIn3 / rowAverageIn3,
     work: [
       workLine(
         'measured volume',
-        `π/4·d²·h = π/4 × ${num(reading.diameterIn)}² × ${num(reading.heightIn)}`,
+        by`π/4·d²·h = π/4 × ${len(reading.diameterIn)}² × ${len(reading.heightIn)}`,
         measuredIn3,
         'in³'
       ),
@@ -105,32 +120,25 @@ function accountForMetal(
   };
 }
 
-function placeOf(valueD: number, window: { low: number; high: number }, word: string): string {
-  const say = (value: number) => value.toFixed(2);
-  const measured = `${say(valueD)} D ${word}`;
-  if (below(valueD, window.low)) return `${measured}, ${say(window.low)} D is the least`;
-  if (above(valueD, window.high)) return `${measured}, ${say(window.high)} D is the most`;
-  return `${measured}, inside ${say(window.low)} to ${say(window.high)} D`;
-}
-
-function reasonsFor(judged: DrivenHeadResult, limits: HeadLimitsKey): string[] {
+function reasonsFor(judged: DrivenHeadResult, limits: HeadLimitsKey): ReasonSaid[] {
   const { diameterD, heightD } = HEAD_LIMITS[limits];
-  const reasons = [
-    placeOf(judged.diameterD, diameterD, 'wide'),
-    placeOf(judged.heightD, heightD, 'high')
+  const placed = (way: 'wide' | 'high', valueD: number, window: { low: number; high: number }) => ({
+    code: 'placed' as const,
+    way,
+    valueD,
+    lowD: window.low,
+    highD: window.high,
+    place: below(valueD, window.low)
+      ? ('under' as const)
+      : above(valueD, window.high)
+        ? ('over' as const)
+        : ('inside' as const)
+  });
+  return [
+    placed('wide', judged.diameterD, diameterD),
+    placed('high', judged.heightD, heightD),
+    ...judged.findings.map((finding) => ({ code: 'found' as const, finding }))
   ];
-  for (const finding of judged.findings)
-    reasons.push(`${finding}: ${FINDING_NOTES[finding].cause}`);
-  return reasons;
-}
-
-/** Nothing to do with a good head, except where a wide one passes on a condition. */
-function stepsFor(judged: DrivenHeadResult): string[] {
-  if (judged.findings.length === 0)
-    return [`Good head: nominal is 1.5 D wide, ${NOMINAL_HEIGHT_D} D high.`];
-  return [...new Set(judged.findings.map((finding) => FINDING_NOTES[finding].remedy))].map(
-    (remedy) => `${remedy[0]?.toUpperCase() ?? ''}${remedy.slice(1)}.`
-  );
 }
 
 /**
@@ -149,8 +157,8 @@ export function headReport(
   const judged = drivenHead(reading);
   return {
     judged,
-    reasons: judged.ok ? reasonsFor(judged.result, reading.limits) : [judged.error.message],
-    doNow: judged.ok ? stepsFor(judged.result) : [],
+    reasons: judged.ok ? reasonsFor(judged.result, reading.limits) : [],
+    findings: judged.ok ? judged.result.findings : [],
     metal: predictedIn3 === null ? null : accountForMetal(reading, predictedIn3, rowVolumesIn3)
   };
 }

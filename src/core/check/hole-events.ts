@@ -72,10 +72,9 @@ export const holeStream = defineStream<
   Frozen: DrivenHeadResult,
   follow({ facts, holes, heldOpen }, _, { hole: number, diameterIn, heightIn, flags }) {
     const open = heldOpen.find((hole) => hole.number === number);
-    if (open)
-      return notPossible('hole', `hole ${number} is held open (${open.reason}): it gets no rivet`);
+    if (open) return notPossible('hole', { code: 'held-open', hole: number, reason: open.reason });
     const hole = holes.find((one) => one.number === number);
-    if (!hole) return notPossible('hole', `there is no hole ${number} in this issue`);
+    if (!hole) return notPossible('hole', { code: 'no-such-hole', hole: number });
     const { limits } = facts;
     const reading = readInput(HeadReading, {
       dash: hole.dash,

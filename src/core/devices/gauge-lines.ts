@@ -14,6 +14,8 @@ export type GaugeLine =
   | { kind: 'error'; message: string };
 
 const FLUSH = /^FLUSH ([+-]?\d+(?:\.\d+)?) (in|mm)( NOT-ZEROED)?$/;
+/** what this program sends; a gauge may send mm */
+const UNIT = 'in';
 const LONGEST_LINE = 200;
 const PLACES = 5;
 
@@ -52,7 +54,7 @@ export function writeGaugeLine(said: GaugeLine): string {
       return `ID ${said.name}${said.simulated ? ' SIMULATED' : ''}`;
     case 'flush': {
       const figure = writeDecimal(said.flushnessIn, 4, PLACES);
-      return `FLUSH ${figure.startsWith('-') ? '' : '+'}${figure} in${said.zeroed ? '' : ' NOT-ZEROED'}`;
+      return `FLUSH ${figure.startsWith('-') ? '' : '+'}${figure} ${UNIT}${said.zeroed ? '' : ' NOT-ZEROED'}`;
     }
     case 'at':
       return `AT ${said.clicks}`;

@@ -98,7 +98,7 @@ describe('a joint of an earlier version', () => {
     });
     expect(JOINT_DOCUMENT.read(JOINT_DOCUMENT.version + 1, FIRST_LAP)).toMatchObject({
       ok: false,
-      problem: expect.stringContaining('newer') as string
+      problem: { code: 'told', text: expect.stringContaining('newer') as string }
     });
     expect(JOINT_DOCUMENT.read(1, [])).toMatchObject({ ok: false });
     expect(JOINT_DOCUMENT.read(1, { ...PLACED_LINE, fixed: [null] })).toMatchObject({ ok: false });

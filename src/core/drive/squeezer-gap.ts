@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answer, num, workLine, type Answer } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { Dash, Head, lengthIn } from '../schema/fields.ts';
@@ -37,13 +38,13 @@ export function squeezerGap(input: SqueezerGapInput): Answer<SqueezerGapResult> 
   return answer({ gapIn }, [
     workLine(
       'shop head',
-      `${num(shopHeightD)} D = ${num(shopHeightD)} × ${num(rivet.diameterIn)}`,
+      by`${num(shopHeightD)} D = ${num(shopHeightD)} × ${len(rivet.diameterIn)}`,
       shopIn,
       'in'
     ),
     workLine(
       'closed gap',
-      `head + grip + shop head = ${num(headIn)} + ${num(gripIn)} + ${num(shopIn)}`,
+      by`head + grip + shop head = ${len(headIn)} + ${len(gripIn)} + ${len(shopIn)}`,
       gapIn,
       'in'
     )

@@ -58,15 +58,9 @@ describe('a gauge plate', () => {
   });
 
   it('is judged when it is made', () => {
-    const feature = { key: 'go-4', dash: 4, what: '', nominalIn: 0.21875, formula: '' } as const;
-    expect(judgeFeature(feature, 0.2205)).toMatchObject({ ok: true, say: 'good' });
-    expect(judgeFeature(feature, 0.2215)).toMatchObject({
-      ok: false,
-      say: expect.stringMatching(/anew/) as string
-    });
-    expect(judgeFeature(feature, 0.216)).toMatchObject({
-      ok: false,
-      say: expect.stringMatching(/open it up/) as string
-    });
+    const feature = { key: 'go-4', dash: 4, what: 'go', nominalIn: 0.21875, formula: [] } as const;
+    expect(judgeFeature(feature, 0.2205)).toMatchObject({ verdict: 'good' });
+    expect(judgeFeature(feature, 0.2215)).toMatchObject({ verdict: 'too-large' });
+    expect(judgeFeature(feature, 0.216)).toMatchObject({ verdict: 'too-small' });
   });
 });

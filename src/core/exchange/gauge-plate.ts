@@ -1,4 +1,4 @@
-import { num } from '../answer.ts';
+import { by, len, type Notation } from '../notation.ts';
 import { HEAD_LIMITS } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Pattern, Stroke } from './pattern.ts';
@@ -10,11 +10,10 @@ import { atMost } from '../units/tolerance.ts';
 export interface GaugeFeature {
   key: string;
   dash: Dash;
-  /** what it is and how it is used */
-  what: string;
+  what: 'go' | 'no-go' | 'high' | 'low' | 'shank';
   nominalIn: number;
   /** its arithmetic: the limit in D, and D */
-  formula: string;
+  formula: Notation;
 }
 
 /** A pocket gauge for driven heads and protruding shanks, full size. */
@@ -114,23 +113,19 @@ export function gaugePlate(dashes: readonly Dash[], limits: HeadLimitsKey): Gaug
       wideIn: SHANK_NOTCH_D * D,
       deepIn: IDEAL_PROTRUSION_D * D
     });
-    const feature = (key: string, what: string, timesD: number) =>
+    const feature = (what: GaugeFeature['what'], timesD: number) =>
       features.push({
-        key: `${key}-${dash}`,
+        key: `${what}-${dash}`,
         dash,
         what,
         nominalIn: timesD * D,
-        formula: `${timesD} D = ${timesD} × ${num(D)}`
+        formula: by`${timesD} D = ${timesD} × ${len(D)}`
       });
-    feature('go', `hole: every good head of dash ${dash} enters`, diameterD.high);
-    feature('no-go', `hole: no good head of dash ${dash} enters`, diameterD.low);
-    feature('high', 'left notch: the plate sits on the sheet over every good head', heightD.high);
-    feature('low', 'right notch: the plate rocks on every good head', heightD.low);
-    feature(
-      'shank',
-      'upper notch: the shank before driving just reaches its bottom',
-      IDEAL_PROTRUSION_D
-    );
+    feature('go', diameterD.high);
+    feature('no-go', diameterD.low);
+    feature('high', heightD.high);
+    feature('low', heightD.low);
+    feature('shank', IDEAL_PROTRUSION_D);
     fromIn += wideIn + BETWEEN_IN;
   }
   const side = (xIn: number): Stroke => ({
@@ -162,21 +157,16 @@ export function gaugePlate(dashes: readonly Dash[], limits: HeadLimitsKey): Gaug
 /** A measured feature of the finished plate. */
 export interface JudgedFeature {
   offIn: number;
-  ok: boolean;
-  say: string;
+  verdict: 'good' | 'too-large' | 'too-small';
 }
 
 /** Judges what was measured on the finished plate against its nominal; a gauge that is off passes bad heads. */
 export function judgeFeature({ nominalIn }: GaugeFeature, measuredIn: number): JudgedFeature {
   const offIn = measuredIn - nominalIn;
-  const ok = atMost(Math.abs(offIn), GAUGE_TOLERANCE_IN);
-  return {
-    offIn,
-    ok,
-    say: ok
-      ? 'good'
-      : offIn > 0
-        ? 'too large: make it anew'
-        : 'too small: open it up and measure again'
-  };
+  const verdict = atMost(Math.abs(offIn), GAUGE_TOLERANCE_IN)
+    ? 'good'
+    : offIn > 0
+      ? 'too-large'
+      : 'too-small';
+  return { offIn, verdict };
 }

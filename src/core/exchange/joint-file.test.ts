@@ -3,10 +3,11 @@ import { entered } from '../../../tests/support/joints';
 import { JOINT_KINDS, newJoint } from '../kinds/new-joint';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { jointFile, readJointFile } from './joint-file';
+import { fileRefusalInWords, inInches } from '../../../tests/support/words';
 
 const messageOf = (text: string) => {
   const read = readJointFile(text);
-  return read.ok ? 'read' : read.message;
+  return read.ok ? 'read' : fileRefusalInWords(read, inInches);
 };
 
 describe('a joint as a file', () => {

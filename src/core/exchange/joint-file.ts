@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { JOINT_DOCUMENT } from '../documents/documents.ts';
 import { EnteredJoint } from '../kinds/joint.ts';
+import { told, type RefusalSaid } from '../refusal-said.ts';
 import { problemsOf } from '../schema/read.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 
@@ -43,35 +44,35 @@ export const jointFile = (
   rules: { name, version }
 });
 
-export type ReadFile = { ok: true; file: JointFile } | { ok: false; message: string };
+export type ReadFile =
+  { ok: true; file: JointFile } | { ok: false; path: string; said: RefusalSaid };
 
-/** Reads a joint file, or says in a sentence what is wrong with it. */
+/** Reads a joint file, or says what is wrong with it and where. */
 export function readJointFile(text: string): ReadFile {
   if (text.length > LARGEST_FILE_BYTES)
-    return { ok: false, message: 'the file is over 5 MB: a joint file is a few kB' };
+    return refuse('the file is over 5 MB: a joint file is a few kB');
   let parsed: unknown;
   try {
     parsed = JSON.parse(text);
   } catch {
-    return { ok: false, message: 'the file is not JSON: it may be cut off or of another kind' };
+    return refuse('the file is not JSON: it may be cut off or of another kind');
   }
   const format =
     typeof parsed === 'object' && parsed !== null && 'format' in parsed && parsed.format;
-  if (format !== FORMAT) return { ok: false, message: 'this is not a joint file of this program' };
+  if (format !== FORMAT) return refuse('this is not a joint file of this program');
   const cover = Cover.safeParse(parsed, { reportInput: true });
-  if (!cover.success) return refuse(problemsOf(cover.error)[0]);
+  if (!cover.success)
+    return {
+      ok: false,
+      ...(problemsOf(cover.error)[0] ?? { path: '', said: told('it is no joint file') })
+    };
   const { version, definition, ...rest } = cover.data;
   const read = JOINT_DOCUMENT.read(version, definition);
-  if (!read.ok) return refuse({ path: `definition.${read.path}`, message: read.problem });
+  if (!read.ok) return { ok: false, path: `definition.${read.path}`, said: read.problem };
   return {
     ok: true,
     file: { ...rest, version: JOINT_DOCUMENT.version, definition: read.value }
   };
 }
 
-const refuse = (first: { path: string; message: string } | undefined): ReadFile => ({
-  ok: false,
-  message: first
-    ? `${first.path === '' ? '' : `${first.path}: `}${first.message}`
-    : 'it is no joint file'
-});
+const refuse = (text: string): ReadFile => ({ ok: false, path: '', said: told(text) });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { resultOf } from '../../../tests/support/cases';
 import { tile } from './tiles';
+import { refusal } from '../../../tests/support/words';
 
 describe('a pattern over sheets of paper', () => {
   it('takes one sheet where it fits, turned if that helps', () => {
@@ -36,6 +37,6 @@ describe('a pattern over sheets of paper', () => {
 
   it('refuses what would paper the hangar', () => {
     const refused = tile({ xIn: 0, yIn: 0, wIn: 300, hIn: 300 }, 'a4');
-    expect(refused.ok ? '' : refused.error.message).toMatch(/sheets of A4; up to 120/);
+    expect(refused.ok ? '' : refusal(refused.error)).toMatch(/sheets of A4; up to 120/);
   });
 });

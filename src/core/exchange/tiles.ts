@@ -74,10 +74,12 @@ export function tile(
   const chosen = turned.columns * turned.rows < upright.columns * upright.rows ? turned : upright;
   const { columns, rows, areaWIn, areaHIn } = chosen;
   if (columns * rows > MOST_PAGES)
-    return notPossible(
-      'paper',
-      `the pattern would take ${columns * rows} sheets of ${PAPERS[paper].name}; up to ${MOST_PAGES} are made. Use the DXF or SVG file on a roll printer`
-    );
+    return notPossible('paper', {
+      code: 'too-many-sheets',
+      sheets: columns * rows,
+      paper: PAPERS[paper].name,
+      most: MOST_PAGES
+    });
   const stepX = areaWIn - OVERLAP_IN;
   const stepY = areaHIn - OVERLAP_IN;
   const tiles: Tile[] = [];

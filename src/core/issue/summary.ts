@@ -2,6 +2,7 @@ import { plan } from '../plan/plan.ts';
 import { planCost, STEPS_FOR_A_LIST } from '../plan/plan-cost.ts';
 import type { Plan } from '../plan/plan-shape.ts';
 import type { PlanWarningSaid } from '../plan/warning-said.ts';
+import { told, type RefusalSaid } from '../refusal-said.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import type { EnteredJoint, JointKind } from '../kinds/joint.ts';
 import { readEntered } from '../kinds/read-entered.ts';
@@ -20,17 +21,17 @@ export interface PlanSummary {
   holes: number;
   /** by part number; null while that is not known */
   parts: PartCount[] | null;
-  /** stops as codes, other reasons as they were given */
-  attention: (string | PlanWarningSaid)[];
+  /** what stops it */
+  attention: ({ why: RefusalSaid } | { stop: PlanWarningSaid })[];
 }
 
 /** Raised whenever a summary would come out differently: those kept are then made anew. */
-export const SUMMARY_VERSION = 2;
+export const SUMMARY_VERSION = 3;
 
 /** The first reason why a joint cannot be made, or null. */
-function refusalOf({ layout, stacks }: Plan): string | null {
+function refusalOf({ layout, stacks }: Plan): RefusalSaid | null {
   for (const answer of [layout, ...stacks.map(({ length }) => length)])
-    if (!answer.ok) return answer.error.message;
+    if (!answer.ok) return answer.error.said;
   return null;
 }
 
@@ -51,18 +52,24 @@ export function summaryOf(entered: EnteredJoint, profile: RuleProfile): PlanSumm
     return {
       ...nothing,
       state: 'unreadable',
-      attention: [read.problems[0]?.message ?? 'a field cannot be read']
+      attention: [{ why: read.problems[0]?.said ?? told('a field cannot be read') }]
     };
   if (planCost(read.definition) > STEPS_FOR_A_LIST) return { ...nothing, state: 'costly' };
   const planned = plan(read.definition, profile);
   const refusal = refusalOf(planned);
   if (refusal !== null || !planned.layout.ok)
-    return { ...nothing, state: 'impossible', attention: [refusal ?? ''] };
+    return {
+      ...nothing,
+      state: 'impossible',
+      attention: refusal === null ? [] : [{ why: refusal }]
+    };
   return {
     kind,
     state: 'planned',
     holes: planned.layout.result.rivets,
     parts: partsOf(planned),
-    attention: planned.warnings.filter(({ level }) => level === 'stop').map(({ said }) => said)
+    attention: planned.warnings
+      .filter(({ level }) => level === 'stop')
+      .map(({ said }) => ({ stop: said }))
   };
 }

@@ -14,6 +14,9 @@ import { RulerScale } from '../units/ruler.ts';
 import { AsTyped, orNull, orUsual, typed, written } from './as-typed.ts';
 import { eachOnce, ItemId } from './item-id.ts';
 
+/** What tools need beside a head, where nothing else is typed. */
+export const TOOL_CLEARANCE_IN = 1 / 8;
+
 const MOST_OBSTACLES = 200;
 const MOST_EDITS = 2000;
 const Name = z.string().max(40, 'a name is at most 40 characters');
@@ -81,7 +84,7 @@ export const commonReading = {
   perInch: orNull(written('the rivets an inch', { least: 0.1, most: 100 })),
   perInchReason: z.string().max(120, 'a reason is at most 120 characters'),
   /** kept free between an obstacle and the rivet's head */
-  toolClearanceIn: orUsual(lengthIn('the tool clearance', { least: 0, most: 6 }), 1 / 8)
+  toolClearanceIn: orUsual(lengthIn('the tool clearance', { least: 0, most: 6 }), TOOL_CLEARANCE_IN)
 };
 
 /** A rivet put in: how far it stood past the far sheet, as typed. What cannot be read says so by itself: the joint does not depend on it. */

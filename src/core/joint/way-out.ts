@@ -1,5 +1,20 @@
+import type { Family } from '../schema/fields.ts';
+
+/** What a change does, as a code with its quantities; lengths in inches. */
+export type WaySaid =
+  | { code: 'round-corners'; radiusIn: number }
+  | { code: 'edge-distance'; edgeIn: number }
+  | { code: 'usual-edge' }
+  | { code: 'read-for'; family: Family }
+  | { code: 'size'; dash: number; diameterIn: number }
+  | { code: 'widen'; widthIn: number }
+  | { code: 'rows-chosen' | 'rows-staggered' | 'rows-in-line' }
+  | { code: 'two-lines'; round: 'cut-out' | null }
+  | { code: 'rings'; rings: number }
+  | { code: 'no-insert' | 'plate-without-insert' };
+
 /** One change to the fields of a joint that settles something, lengths written as one types them. */
 export interface WayOut {
-  text: string;
+  said: WaySaid;
   change: Record<string, string | number | boolean>;
 }

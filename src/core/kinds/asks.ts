@@ -1,3 +1,5 @@
+import type { Notation } from '../notation.ts';
+
 /** A measured field: the question it answers, and what an empty one stands for. */
 export interface LengthAsk<Entered> {
   /** `length` is read with a unit, `number` is plain */
@@ -5,7 +7,7 @@ export interface LengthAsk<Entered> {
   key: string;
   label: string;
   placeholder?: string;
-  whenEmpty?: string;
+  whenEmpty?: string | Notation;
   when?: (entered: Entered) => boolean;
 }
 
@@ -27,7 +29,7 @@ export const length = <E>(
   key: string,
   label: string,
   placeholder: string,
-  whenEmpty?: string,
+  whenEmpty?: string | Notation,
   when?: (entered: E) => boolean
 ): LengthAsk<E> => ({
   ask: 'length',

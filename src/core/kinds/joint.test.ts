@@ -42,7 +42,7 @@ describe('reading the fields of a joint', () => {
     expect(read.ok ? [] : read.problems).toEqual([
       {
         path: 'sheets.skin.thicknessIn',
-        message: expect.stringMatching(/decimal point slip/) as string,
+        said: { code: 'slipped-sheet', valueIn: 0.32, must: 'over', limitIn: 0.25, meantIn: 0.032 },
         instead: '0.032'
       }
     ]);

@@ -1,4 +1,5 @@
 import type { Answer, WorkLine } from '../answer.ts';
+import type { Notation } from '../notation.ts';
 import { atLeast, atMost } from '../units/tolerance.ts';
 import type { Need } from '../carry/need.ts';
 import type { Multipliers } from '../rules/multipliers.ts';
@@ -29,8 +30,8 @@ export interface LayoutFigure {
   label: string;
   /** a length, or a text where the answer is none */
   valueIn?: number;
-  text?: string;
-  note?: string;
+  text?: string | Notation;
+  note?: string | Notation;
   limits?: { low: number; high: number; value: number; unit: string };
   work: WorkLine[];
 }
@@ -66,7 +67,7 @@ export interface DrilledOnly {
   yIn: number;
   drill: string;
   diameterIn: number;
-  why: string;
+  why: 'crack-end';
 }
 
 /** A length between two places, for the drawing. `axis` is the way it runs; `atIn` where its line lies across that. */

@@ -191,7 +191,11 @@ describe('a long tapered member', () => {
     );
     const read = readEntered({ ...typed, sheets });
     expect(read.ok ? [] : read.problems).toEqual([
-      { path: 'sheets.sheet-2.toIn', message: 'a layer ends beyond where it begins', instead: null }
+      {
+        path: 'sheets.sheet-2.toIn',
+        said: { code: 'told', text: 'a layer ends beyond where it begins' },
+        instead: null
+      }
     ]);
   });
 });

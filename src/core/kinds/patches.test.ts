@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { stops, written } from '../../../tests/support/words';
+import { refusal, stops, written } from '../../../tests/support/words';
 import { definition, layoutOf, planned } from '../../../tests/support/joints';
 import type { JointLayout } from '../plan/plan-shape';
 
@@ -121,7 +121,7 @@ describe('a rectangular patch', () => {
         written(mended)
           .map(({ title }) => title)
           .join(),
-        way.text
+        way.said.code
       ).not.toMatch(/corner/);
     }
     expect(warning?.ways?.length).toBe(2);
@@ -182,6 +182,6 @@ describe('a round patch', () => {
 
   it('refuses an insert with no room for its line', () => {
     const { layout } = planned(joint({ cutoutIn: '1/2', insert: true }));
-    expect(layout.ok ? '' : layout.error.message).toMatch(/no rivet line on its insert/);
+    expect(layout.ok ? '' : refusal(layout.error)).toMatch(/no rivet line on its insert/);
   });
 });

@@ -1,3 +1,4 @@
+import { told, type RefusalSaid } from '../refusal-said.ts';
 import { problemsOf } from '../schema/read.ts';
 import { slippedThicknessIn } from '../schema/fields.ts';
 import { writeDecimal } from '../units/format-length.ts';
@@ -8,7 +9,7 @@ import { Joint, type EnteredJoint } from './joint.ts';
 /** One field that cannot be read yet, by its path with the ids of items; `instead` is a text that would work, offered as one tap. */
 export interface EntryProblem {
   path: string;
-  message: string;
+  said: RefusalSaid;
   instead: string | null;
 }
 
@@ -16,7 +17,7 @@ export type ReadJoint = { ok: true; definition: Joint } | { ok: false; problems:
 
 const REASON_MISSING: EntryProblem = {
   path: 'perInchReason',
-  message: 'say whose figure this is: the data and its sheet',
+  said: told('say whose figure this is: the data and its sheet'),
   instead: null
 };
 
@@ -50,9 +51,9 @@ export function readEntered(entered: EnteredJoint): ReadJoint {
   }
   return {
     ok: false,
-    problems: problemsOf(parsed.error).map(({ path, message }) => ({
+    problems: problemsOf(parsed.error).map(({ path, said }) => ({
       path: pathById(entered, path),
-      message,
+      said,
       instead: slipOf(path, entered)
     }))
   };

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answer, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { DRILLS } from '../catalog/drills.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { Dash, lengthIn, WIDEST_IN } from '../schema/fields.ts';
@@ -47,10 +48,12 @@ export function clearPanelHole(input: ClearPanelHoleInput): Answer<ClearPanelHol
   const drill = DRILLS.find(({ diameterIn }) => atLeast(diameterIn, holeIn));
   if (!drill) {
     const largest = DRILLS.at(-1);
-    return notPossible(
-      'spanIn',
-      `a hole of ${num(holeIn)} in is over the largest drill, ${largest?.name} ${num(largest?.diameterIn ?? 0)} in: slot the holes or divide the panel`
-    );
+    return notPossible('spanIn', {
+      code: 'over-largest-drill',
+      holeIn,
+      drill: largest?.name ?? '',
+      drillIn: largest?.diameterIn ?? 0
+    });
   }
   const coverIn = (rivet.head.universal.diameterIn - drill.diameterIn) / 2 - growthIn;
   return answer(
@@ -58,20 +61,20 @@ export function clearPanelHole(input: ClearPanelHoleInput): Answer<ClearPanelHol
     [
       workLine(
         'growth each way',
-        `|αp − αf| · ΔT · L/2 = ${num(difference * 1e6)}e-6 × ${num(Math.abs(deltaTC))} × ${num(spanIn)} / 2`,
+        by`|αp − αf| · ΔT · L/2 = ${num(difference * 1e6)}e-6 × ${num(Math.abs(deltaTC))} × ${len(spanIn)} / 2`,
         growthIn,
         'in'
       ),
       workLine(
         'hole',
-        `D + 2Δ + 0.010 = ${num(rivet.diameterIn)} + 2 × ${num(growthIn)} + ${PLAY_IN}`,
+        by`D + 2Δ + play = ${len(rivet.diameterIn)} + 2 × ${len(growthIn)} + ${len(PLAY_IN)}`,
         holeIn,
         'in'
       ),
       workLine('drill', `next drill up: ${drill.name}`, drill.diameterIn, 'in'),
       workLine(
         'head still covers',
-        `(${num(rivet.head.universal.diameterIn)} − ${num(drill.diameterIn)}) / 2 − ${num(growthIn)}`,
+        by`(${len(rivet.head.universal.diameterIn)} − ${len(drill.diameterIn)}) / 2 − ${len(growthIn)}`,
         coverIn,
         'in'
       )

@@ -4,6 +4,7 @@ import { randomRow } from '../../../tests/support/random-rows';
 import { loadSolver, solveRow, type Solver } from '../../../tests/support/row-by-solver';
 import { calc } from '../calc';
 import { constrainedRow, type ConstrainedRowInput } from './constrained-row';
+import { refusal } from '../../../tests/support/words';
 
 const ROW: ConstrainedRowInput = {
   startIn: 0,
@@ -110,17 +111,17 @@ describe('a row past fixed holes and keep-outs', () => {
   it('says which stretch cannot be filled and what would make it possible', () => {
     const answer = constrainedRow({ ...ROW, keepOut: [{ fromIn: 6.5, toIn: 7.9 }] });
     // from 6.5 to 7.9 on a 1/32 grid: 7.90625 is the first place beyond
-    expect(answer.ok ? '' : answer.error.message).toBe(
-      'needs a pitch up to 1.40625 in, the largest is 1.125 in, between 6.5 and 7.90625 in'
+    expect(answer.ok ? '' : refusal(answer.error)).toBe(
+      'needs a pitch up to 1.40625 in, the largest is 1.125 in, between 6.5 in and 7.90625 in'
     );
   });
 
   it.each([
-    [{ fixedIn: [5, 5.2] }, /5 and 5\.2 in are 0\.2 in apart, under the least pitch of 0\.375/],
+    [{ fixedIn: [5, 5.2] }, /5 in and 5\.2 in are 0\.2 in apart, under the least pitch of 0\.375/],
     [{ fixedIn: [13] }, /beyond the row/],
     [
       { fixedIn: [6], keepOut: [{ fromIn: 5.9, toIn: 6.1 }] },
-      /lies in the keep-out from 5\.9 to 6\.1/
+      /lies in the keep-out from 5\.9 in to 6\.1 in/
     ],
     [
       { endIn: 1, minPitchIn: 0.6, maxPitchIn: 0.9 },
@@ -129,7 +130,7 @@ describe('a row past fixed holes and keep-outs', () => {
   ])('says no to %j', (change, message) => {
     const answer = constrainedRow({ ...ROW, ...change });
     expect(answer).toMatchObject({ ok: false, error: { code: 'not-possible' } });
-    expect(answer.ok ? '' : answer.error.message).toMatch(message);
+    expect(answer.ok ? '' : refusal(answer.error)).toMatch(message);
   });
 
   it.each([

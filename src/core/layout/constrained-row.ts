@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import { answer, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { answer, notPossible, workLine, type Answer } from '../answer.ts';
+import { by, len, unitLen } from '../notation.ts';
+import { saying, type RefusalSaid } from '../refusal-said.ts';
 import { lengthIn } from '../schema/fields.ts';
 import { above, below, same, TOLERANCE } from '../units/tolerance.ts';
 import { canFill, fillStretch, stuckBetween, type Stretch } from './fill-stretch.ts';
@@ -27,30 +29,24 @@ export const ConstrainedRowInput = z
     gridIn: pitch('the grid')
   })
   .superRefine((input, context) => {
-    const complain = (path: PropertyKey[], message: string) =>
-      context.addIssue({ code: 'custom', path, message });
+    const complain = (path: PropertyKey[], why: RefusalSaid) =>
+      context.addIssue({ code: 'custom', path, params: saying(why) });
     const { startIn, endIn, minPitchIn, maxPitchIn, gridIn, keepOut } = input;
     const spanIn = endIn - startIn;
-    if (spanIn <= TOLERANCE)
-      complain(['endIn'], `the end, ${num(endIn)} in, is not beyond the start, ${num(startIn)} in`);
+    if (spanIn <= TOLERANCE) complain(['endIn'], { code: 'end-before-start', endIn, startIn });
     else if (above(spanIn, LONGEST_SPAN_IN))
-      complain(['endIn'], `a span of ${num(spanIn)} in is over ${LONGEST_SPAN_IN} in`);
+      complain(['endIn'], { code: 'span-too-long', spanIn, mostIn: LONGEST_SPAN_IN });
     else if (spanIn / gridIn > MOST_GRID_POINTS)
-      complain(
-        ['gridIn'],
-        `a grid of ${gridIn} in makes over ${MOST_GRID_POINTS} points of ${num(spanIn)} in`
-      );
+      complain(['gridIn'], { code: 'grid-too-fine', gridIn, spanIn, most: MOST_GRID_POINTS });
     if (above(minPitchIn, maxPitchIn))
-      complain(
-        ['minPitchIn'],
-        `the least pitch ${num(minPitchIn)} in is above the largest, ${num(maxPitchIn)} in`
-      );
+      complain(['minPitchIn'], {
+        code: 'pitches-crossed',
+        leastIn: minPitchIn,
+        mostIn: maxPitchIn
+      });
     keepOut.forEach(({ fromIn, toIn }, index) => {
       if (above(fromIn, toIn))
-        complain(
-          ['keepOut', index, 'toIn'],
-          `the keep-out runs backwards, from ${num(fromIn)} to ${num(toIn)} in`
-        );
+        complain(['keepOut', index, 'toIn'], { code: 'keep-out-backwards', fromIn, toIn });
     });
   });
 export type ConstrainedRowInput = z.output<typeof ConstrainedRowInput>;
@@ -83,21 +79,23 @@ function explainStuck(stretch: Stretch): ReturnType<typeof notPossible> {
   const firstIn = placesIn[0] ?? 0;
   const lastIn = placesIn.at(-1) ?? 0;
   if (below(lastIn - firstIn, minPitchIn))
-    return notPossible(
-      'fixedIn',
-      `the holes at ${num(firstIn)} and ${num(lastIn)} in are ${num(lastIn - firstIn)} in apart, under the least pitch of ${num(minPitchIn)} in`
-    );
+    return notPossible('fixedIn', {
+      code: 'holes-too-close',
+      firstIn,
+      lastIn,
+      pitchMinIn: minPitchIn
+    });
   const { fromIn, toIn } = stuckBetween(stretch);
   const needed = pitchNeeded(stretch);
   return needed === null
-    ? notPossible(
-        'minPitchIn',
-        `no holes fit between ${num(firstIn)} and ${num(lastIn)} in: the least pitch of ${num(minPitchIn)} in would have to be smaller`
-      )
-    : notPossible(
-        'maxPitchIn',
-        `needs a pitch up to ${num(needed)} in, the largest is ${num(maxPitchIn)} in, between ${num(fromIn)} and ${num(toIn)} in`
-      );
+    ? notPossible('minPitchIn', { code: 'no-holes-fit', firstIn, lastIn, pitchMinIn: minPitchIn })
+    : notPossible('maxPitchIn', {
+        code: 'pitch-too-small',
+        neededIn: needed,
+        pitchMaxIn: maxPitchIn,
+        fromIn,
+        toIn
+      });
 }
 
 /**
@@ -118,16 +116,15 @@ export function constrainedRow(input: ConstrainedRowInput): Answer<ConstrainedRo
   const given: number[] = [];
   for (const holeIn of [startIn, ...input.fixedIn, endIn].sort((a, b) => a - b)) {
     if (below(holeIn, startIn) || above(holeIn, endIn))
-      return notPossible(
-        'fixedIn',
-        `the fixed hole at ${num(holeIn)} in is beyond the row, ${num(startIn)} to ${num(endIn)} in`
-      );
+      return notPossible('fixedIn', { code: 'fixed-beyond-row', holeIn, startIn, endIn });
     const blocking = keepOut.find((interval) => inside(holeIn, interval));
     if (blocking)
-      return notPossible(
-        'keepOut',
-        `the hole at ${num(holeIn)} in lies in the keep-out from ${num(blocking.fromIn)} to ${num(blocking.toIn)} in`
-      );
+      return notPossible('keepOut', {
+        code: 'hole-in-keep-out',
+        holeIn,
+        fromIn: blocking.fromIn,
+        toIn: blocking.toIn
+      });
     const last = given.at(-1);
     if (last === undefined || !same(holeIn, last)) given.push(holeIn);
   }
@@ -148,14 +145,14 @@ export function constrainedRow(input: ConstrainedRowInput): Answer<ConstrainedRo
     workLine('holes given', `start, end and fixed: ${given.length}`, given.length, 'holes'),
     workLine(
       'fewest holes',
-      `every gap ${num(minPitchIn)} to ${num(maxPitchIn)} in, clear of ${keepOut.length} keep-outs`,
+      by`every gap ${len(minPitchIn)} to ${unitLen(maxPitchIn)}, clear of ${keepOut.length} keep-outs`,
       marksIn.length,
       'holes'
     ),
     workLine(
       'gaps',
-      `mean ${num((endIn - startIn) / gapsIn.length)} in`,
-      `${num(minGapIn)} to ${num(maxGapIn)}`,
+      by`mean ${unitLen((endIn - startIn) / gapsIn.length)}`,
+      by`${len(minGapIn)} to ${len(maxGapIn)}`,
       'in'
     ),
     workLine(

@@ -1,4 +1,3 @@
-import { num } from '../answer.ts';
 import { writeDecimal } from '../units/format-length.ts';
 import { downTo32nd, upTo32nd } from '../units/ruler.ts';
 import { atLeast } from '../units/tolerance.ts';
@@ -23,13 +22,13 @@ export function cornerWays(
   const radiusIn = downTo32nd((Math.SQRT2 * edgeIn - leastIn) / (Math.SQRT2 - 1) + clearanceIn);
   if (atLeast(radiusIn, LEAST_RADIUS_IN) && radiusIn < cornerRadiusIn)
     ways.push({
-      text: `round the corners to ${num(radiusIn)} in`,
+      said: { code: 'round-corners', radiusIn },
       change: { cornerRadiusIn: writeDecimal(radiusIn, 0, 6) }
     });
   const widerIn = upTo32nd((leastIn + (Math.SQRT2 - 1) * insertRadiusIn) / Math.SQRT2);
   if (atLeast(mostEdgeIn, widerIn) && widerIn > edgeIn)
     ways.push({
-      text: `use an edge distance of ${num(widerIn)} in`,
+      said: { code: 'edge-distance', edgeIn: widerIn },
       change: { edgeIn: writeDecimal(widerIn, 0, 6) }
     });
   return ways;

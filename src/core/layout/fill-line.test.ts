@@ -3,6 +3,7 @@ import { resultOf } from '../../../tests/support/cases';
 import { fillExactly } from './fill-exactly';
 import { fillLine, type LineToFill } from './fill-line';
 import { evenly } from './lines';
+import { refusal } from '../../../tests/support/words';
 
 const LINE: LineToFill = {
   alongIn: evenly(0.25, 5.25, 6),
@@ -105,7 +106,7 @@ describe('a line past what is in its way', () => {
       0.46875
     );
     const stuck = fillLine({ ...LINE, closed: [{ fromIn: 0.1, toIn: 0.9 }] });
-    expect(stuck.ok ? '' : stuck.error.message).toMatch(/hole at 0.25 in lies in the keep-out/);
+    expect(stuck.ok ? '' : refusal(stuck.error)).toMatch(/hole at 0.25 in lies in the keep-out/);
   });
 
   it('sets the most that fit when there is no room for all', () => {

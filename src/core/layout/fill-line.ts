@@ -1,4 +1,5 @@
-import { num, workLine, type Answer } from '../answer.ts';
+import { workLine, type Answer } from '../answer.ts';
+import { by, len, unitLen } from '../notation.ts';
 import { divisionsPerIn, type RulerScale } from '../units/ruler.ts';
 import { above, atMost, below, floorTo, same, ceilTo } from '../units/tolerance.ts';
 import { constrainedRow, type ConstrainedRowResult } from './constrained-row.ts';
@@ -184,7 +185,7 @@ export function fillLine(
     work: [
       workLine(
         'past fixed holes and keep-outs',
-        `${least} holes wanted on 1/${num(gridPerIn(line.scale))} in; ${given.length} given between the ends, ${line.closed.length} stretches closed; gaps ${num(minGapIn)} to ${num(maxGapIn)} in`,
+        by`${least} holes wanted on 1/${gridPerIn(line.scale)}; ${given.length} given between the ends, ${line.closed.length} stretches closed; gaps ${len(minGapIn)} to ${unitLen(maxGapIn)}`,
         marksIn.length,
         'holes'
       )

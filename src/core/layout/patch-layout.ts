@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { answer, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { answer, notPossible, workLine, type Answer } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { DEFAULT_MULTIPLIERS, type Multipliers } from '../rules/multipliers.ts';
 import { Dash, Head, lengthIn, MOST_HOLES, WIDEST_IN } from '../schema/fields.ts';
@@ -72,15 +73,21 @@ function limitsBroken(input: PatchLayoutInput, limits: Multipliers): Refused | n
   const edgeMinIn = limits.edgeMinD[head] * D;
   const halfSideIn = Math.min(cutoutIn.w, cutoutIn.h) / 2;
   if (below(edgeIn, edgeMinIn) || above(edgeIn, limits.edgeMaxD * D))
-    return notPossible(
-      'edgeIn',
-      `edge distance ${num(edgeIn)} in is outside ${limits.edgeMinD[head]} D to ${limits.edgeMaxD} D = ${num(edgeMinIn)} to ${num(limits.edgeMaxD * D)} in`
-    );
+    return notPossible('edgeIn', {
+      code: 'edge-outside',
+      edgeIn,
+      edgeMinD: limits.edgeMinD[head],
+      edgeMaxD: limits.edgeMaxD,
+      edgeMinIn,
+      edgeMaxIn: limits.edgeMaxD * D
+    });
   if (below(cornerRadiusIn, LEAST_CORNER_RADIUS_IN) || above(cornerRadiusIn, halfSideIn))
-    return notPossible(
-      'cornerRadiusIn',
-      `corner radius ${num(cornerRadiusIn)} in is outside 1/4 in to half the smaller side, ${num(halfSideIn)} in`
-    );
+    return notPossible('cornerRadiusIn', {
+      code: 'corner-radius-outside',
+      radiusIn: cornerRadiusIn,
+      leastIn: LEAST_CORNER_RADIUS_IN,
+      halfSideIn
+    });
   return null;
 }
 
@@ -93,20 +100,20 @@ function layRing(
 ): PatchRing | Refused {
   const D = rivetSize(dash).diameterIn;
   if (atMost(Math.min(w, h), 0))
-    return notPossible(
-      'cutoutIn',
-      `the ${name} rivet line would be ${num(w)} × ${num(h)} in: the cut-out is too small for it`
-    );
+    return notPossible('cutoutIn', { code: 'cutout-too-small', line: name, wIn: w, hIn: h });
   const nW = fewestSpaces(w, limits.pitchMaxD * D, leastW - 1);
   const nH = fewestSpaces(h, limits.pitchMaxD * D, leastH - 1);
   const pitchWIn = w / nW;
   const pitchHIn = h / nH;
   const tightest = Math.min(pitchWIn, pitchHIn);
   if (below(tightest, limits.pitchMinD * D))
-    return notPossible(
-      'cutoutIn',
-      `a pitch of ${num(tightest)} in on the ${name} rivet line is under the least of ${limits.pitchMinD} D = ${num(limits.pitchMinD * D)} in`
-    );
+    return notPossible('cutoutIn', {
+      code: 'pitch-under-least',
+      line: name,
+      pitchIn: tightest,
+      pitchMinD: limits.pitchMinD,
+      pitchMinIn: limits.pitchMinD * D
+    });
   return { name, w, h, nW, nH, pitchWIn, pitchHIn, count: 2 * (nW + nH) };
 }
 
@@ -135,14 +142,14 @@ export function patchLayout(
   const work = [
     workLine(
       'doubler',
-      `cut-out + 4 × edge, each way: + ${num(4 * edgeIn)}`,
-      `${num(doublerIn.w)} × ${num(doublerIn.h)}`,
+      by`cut-out + 4 × edge, each way: + ${len(4 * edgeIn)}`,
+      by`${len(doublerIn.w)} × ${len(doublerIn.h)}`,
       'in'
     ),
     workLine(
       'skin rivet line',
-      `cut-out + 2 × edge: + ${num(2 * edgeIn)}`,
-      `${num(skin.w)} × ${num(skin.h)}`,
+      by`cut-out + 2 × edge: + ${len(2 * edgeIn)}`,
+      by`${len(skin.w)} × ${len(skin.h)}`,
       'in'
     )
   ];
@@ -158,10 +165,11 @@ export function patchLayout(
     const radiusIn = cornerRadiusIn - clearanceIn;
     insertCornerEdgeIn = cornerEdgeIn(radiusIn, edgeIn);
     if (below(insertCornerEdgeIn, D))
-      return notPossible(
-        'cornerRadiusIn',
-        `a corner rivet of the insert would be ${num(insertCornerEdgeIn)} in from its rounded corner, under D = ${num(D)} in: use a smaller corner radius`
-      );
+      return notPossible('cornerRadiusIn', {
+        code: 'insert-corner-near',
+        edgeIn: insertCornerEdgeIn,
+        diameterIn: D
+      });
     const insertRing = layRing(
       'insert',
       insertIn.w - 2 * edgeIn,
@@ -174,15 +182,15 @@ export function patchLayout(
     work.push(
       workLine(
         'insert',
-        `cut-out − 2 × clearance: − ${num(2 * clearanceIn)}`,
-        `${num(insertIn.w)} × ${num(insertIn.h)}`,
+        by`cut-out − 2 × clearance: − ${len(2 * clearanceIn)}`,
+        by`${len(insertIn.w)} × ${len(insertIn.h)}`,
         'in'
       ),
       workLine(
         'insert corner to its curve',
         radiusIn > edgeIn
-          ? `r − √2·(r − edge), r = ${num(radiusIn)}`
-          : `r = ${num(radiusIn)} ≤ edge: the edge distance itself`,
+          ? by`r − √2·(r − edge), r = ${len(radiusIn)}`
+          : by`r = ${len(radiusIn)} ≤ edge: the edge distance itself`,
         insertCornerEdgeIn,
         'in'
       )
@@ -192,8 +200,8 @@ export function patchLayout(
     work.push(
       workLine(
         `${ring.name} pitch`,
-        `${num(ring.w)} / ${ring.nW} and ${num(ring.h)} / ${ring.nH}`,
-        `${num(ring.pitchWIn)} and ${num(ring.pitchHIn)}`,
+        by`${len(ring.w)} / ${ring.nW} and ${len(ring.h)} / ${ring.nH}`,
+        by`${len(ring.pitchWIn)} and ${len(ring.pitchHIn)}`,
         'in'
       )
     );

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { resultOf } from '../../../tests/support/cases';
 import { pickUp, type PickUpInput } from './pick-up';
+import { refusal } from '../../../tests/support/words';
 
 const ASKED: PickUpInput = {
   datumA: { xIn: 0, yIn: 0 },
@@ -31,9 +32,9 @@ describe('picking up a hole with two tapes', () => {
 
   it('says by how much the tapes miss', () => {
     const apart = pickUp({ ...ASKED, fromAIn: 1, fromBIn: 2 });
-    expect(apart.ok ? '' : apart.error.message).toMatch(/2 short of the 5 in/);
+    expect(apart.ok ? '' : refusal(apart.error)).toMatch(/2 in short of the 5 in/);
     const inside = pickUp({ ...ASKED, fromAIn: 9, fromBIn: 2 });
-    expect(inside.ok ? '' : inside.error.message).toMatch(/differ by 7 in/);
+    expect(inside.ok ? '' : refusal(inside.error)).toMatch(/differ by 7 in/);
     expect(pickUp({ ...ASKED, datumB: ASKED.datumA })).toMatchObject({
       error: { code: 'invalid-input' }
     });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { answer, invalidInput, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { answer, invalidInput, notPossible, workLine, type Answer } from '../answer.ts';
+import { by, len, unitLen } from '../notation.ts';
 import { lengthIn } from '../schema/fields.ts';
 import { same, TOLERANCE_SHARE } from '../units/tolerance.ts';
 
@@ -24,7 +25,8 @@ export interface PickedUp {
   errorIn: number | null;
 }
 
-const TAPE_ERROR_IN = 1 / 64;
+/** A tape is read to this. */
+export const TAPE_ERROR_IN = 1 / 64;
 
 /** Both points at the given distances, first the one left of A → B; null when the circles do not meet. */
 function meet(input: PickUpInput, fromAIn: number, fromBIn: number) {
@@ -55,19 +57,17 @@ function meet(input: PickUpInput, fromAIn: number, fromBIn: number) {
 export function pickUp(input: PickUpInput): Answer<PickedUp> {
   const { datumA, datumB, fromAIn, fromBIn, side } = input;
   const baseIn = Math.hypot(datumB.xIn - datumA.xIn, datumB.yIn - datumA.yIn);
-  if (same(baseIn, 0)) return invalidInput('datumB', 'the two datum points are one and the same');
+  if (same(baseIn, 0)) return invalidInput('datumB', { code: 'one-datum-point' });
   const points = meet(input, fromAIn, fromBIn);
   if (!points) {
     const short = baseIn - fromAIn - fromBIn;
     return short > 0
-      ? notPossible(
-          'fromBIn',
-          `the two tapes do not reach each other: ${num(fromAIn)} + ${num(fromBIn)} in is ${num(short)} short of the ${num(baseIn)} in between the datum points`
-        )
-      : notPossible(
-          'fromBIn',
-          `the distances differ by ${num(Math.abs(fromAIn - fromBIn))} in, more than the ${num(baseIn)} in between the datum points`
-        );
+      ? notPossible('fromBIn', { code: 'tapes-short', fromAIn, fromBIn, shortIn: short, baseIn })
+      : notPossible('fromBIn', {
+          code: 'tapes-apart',
+          differIn: Math.abs(fromAIn - fromBIn),
+          baseIn
+        });
   }
   const [left, right] = points;
   const [at, other] = side === 'left' ? [left, right] : [right, left];
@@ -85,13 +85,13 @@ export function pickUp(input: PickUpInput): Answer<PickedUp> {
     workLine('between the datum points', 'from A to B', baseIn, 'in'),
     workLine(
       'along A to B',
-      `(a² − b² + c²) / 2c = (${num(fromAIn)}² − ${num(fromBIn)}² + ${num(baseIn)}²) / (2 × ${num(baseIn)})`,
+      by`(a² − b² + c²) / 2c = (${len(fromAIn)}² − ${len(fromBIn)}² + ${len(baseIn)}²) / (2 × ${len(baseIn)})`,
       (fromAIn ** 2 - fromBIn ** 2 + baseIn ** 2) / (2 * baseIn),
       'in'
     ),
     workLine(
       'may be off by',
-      '± 1/64 in on each tape, the worst of the four',
+      by`± ${unitLen(TAPE_ERROR_IN)} on each tape, the worst of the four`,
       errorIn ?? 'no bound: the tapes run along one line',
       errorIn === null ? '' : 'in'
     )

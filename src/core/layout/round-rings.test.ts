@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { resultOf } from '../../../tests/support/cases';
 import { DEFAULT_MULTIPLIERS } from '../rules/multipliers';
 import { chordIn, roundRings } from './round-rings';
+import { refusal } from '../../../tests/support/words';
 
 const D = 0.125;
 const rings = (innerIn: number, count: number, least: number, nearPitchIn: number | null = null) =>
@@ -63,6 +64,8 @@ describe('bolt circles', () => {
 
   it('refuse a ring too small for its rivets', () => {
     const refused = rings(0.5, 1, 20);
-    expect(refused.ok ? '' : refused.error.message).toMatch(/20 rivets on a ring of 1 in diameter/);
+    expect(refused.ok ? '' : refusal(refused.error)).toMatch(
+      /20 rivets on a ring of 1 in diameter/
+    );
   });
 });

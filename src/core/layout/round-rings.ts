@@ -1,4 +1,4 @@
-import { notPossible, num, type Answer } from '../answer.ts';
+import { notPossible, type Answer } from '../answer.ts';
 import { atLeast, below, same, above } from '../units/tolerance.ts';
 import type { Multipliers } from '../rules/multipliers.ts';
 import { transversePitchIn } from './row-layout.ts';
@@ -61,10 +61,14 @@ export function roundRings(
   const radiiIn = Array.from({ length: rings }, (_, ring) => innerIn + ring * transverseIn);
   const leastPitchIn = chordIn(innerIn, count);
   if (below(leastPitchIn, minIn))
-    return notPossible(
-      'required',
-      `${count} rivets on a ring of ${num(2 * innerIn)} in diameter stand ${num(leastPitchIn)} in apart, under the least pitch of ${limits.pitchMinD} D = ${num(minIn)} in`
-    );
+    return notPossible('required', {
+      code: 'ring-too-full',
+      count,
+      ringIn: 2 * innerIn,
+      pitchIn: leastPitchIn,
+      pitchMinD: limits.pitchMinD,
+      pitchMinIn: minIn
+    });
   return {
     ok: true,
     work: [],

@@ -5,6 +5,7 @@ import { calc } from '../calc';
 import { Dash, Head } from '../schema/fields';
 import { RulerScale } from '../units/ruler';
 import { RowLayoutInput, rowLayout } from './row-layout';
+import { refusal } from '../../../tests/support/words';
 
 const ASKED: RowLayoutInput = {
   widthIn: 10.75,
@@ -56,7 +57,7 @@ describe('row layout', () => {
   ])('says no to %j with the limit and the value', (change, path, message) => {
     const answer = rowLayout({ ...ASKED, ...change });
     expect(answer).toMatchObject({ ok: false, error: { code: 'not-possible', path } });
-    expect(answer.ok ? '' : answer.error.message).toMatch(message);
+    expect(answer.ok ? '' : refusal(answer.error)).toMatch(message);
   });
 
   it('asks for the wished pitch when it is needed', () => {

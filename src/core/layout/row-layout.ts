@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { answer, notPossible, num, workLine, type Answer, type WorkLine } from '../answer.ts';
+import { answer, notPossible, workLine, type Answer, type WorkLine } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { DEFAULT_MULTIPLIERS, type Multipliers } from '../rules/multipliers.ts';
 import { Dash, Head, lengthIn, MOST_HOLES, WIDEST_IN } from '../schema/fields.ts';
@@ -160,16 +161,17 @@ export function rowLayout(
   const edgeMinIn = limits.edgeMinD[head] * D;
   const edgeIn = input.edgeIn ?? next32ndAbove(edgeMinIn);
   if (below(edgeIn, edgeMinIn))
-    return notPossible(
-      'edgeIn',
-      `edge distance ${num(edgeIn)} in is under the least of ${limits.edgeMinD[head]} D = ${num(edgeMinIn)} in for a ${head} head of dash ${dash}`
-    );
+    return notPossible('edgeIn', {
+      code: 'edge-under-least',
+      edgeIn,
+      edgeMinD: limits.edgeMinD[head],
+      edgeMinIn,
+      head,
+      dash
+    });
   const spanIn = widthIn - 2 * edgeIn;
   if (atMost(spanIn, 0))
-    return notPossible(
-      'widthIn',
-      `a width of ${num(widthIn)} in leaves no room between edge distances of ${num(edgeIn)} in: it must be over ${num(2 * edgeIn)} in`
-    );
+    return notPossible('widthIn', { code: 'no-room-between-edges', widthIn, edgeIn });
 
   const tried = input.rows === 'auto' ? [1, 2, 3] : [input.rows];
   const wish = { spanIn, diameterIn: D, required, pattern };
@@ -184,10 +186,15 @@ export function rowLayout(
   if (chosen === null) {
     const rows = tried.at(-1) ?? 1;
     const least = leastPerRow(pattern, rows, required);
-    return notPossible(
-      'required',
-      `${required} rivets in ${rows === 1 ? 'one row' : `${rows} rows`} need ${least} in a row: a pitch of ${num(spanIn / (least - 1))} in, under the least of ${limits.pitchMinD} D = ${num(limits.pitchMinD * D)} in`
-    );
+    return notPossible('required', {
+      code: 'too-many-for-rows',
+      required,
+      rows,
+      inRow: least,
+      pitchIn: spanIn / (least - 1),
+      pitchMinD: limits.pitchMinD,
+      pitchMinIn: limits.pitchMinD * D
+    });
   }
 
   const { rows: rowCount, perRow } = chosen;
@@ -273,14 +280,14 @@ function explain(
     workLine(
       'edge distance',
       given === undefined
-        ? `next whole 1/32 over ${limits.edgeMinD[head]} D = ${num(at.edgeMinIn)}`
-        : `as given; the least is ${limits.edgeMinD[head]} D = ${num(at.edgeMinIn)}`,
+        ? by`next whole 1/32 over ${limits.edgeMinD[head]} D = ${len(at.edgeMinIn)}`
+        : by`as given; the least is ${limits.edgeMinD[head]} D = ${len(at.edgeMinIn)}`,
       at.edgeIn,
       'in'
     ),
     workLine(
       'between end rivets',
-      `width − 2 × edge = ${num(widthIn)} − 2 × ${num(at.edgeIn)}`,
+      by`width − 2 × edge = ${len(widthIn)} − 2 × ${len(at.edgeIn)}`,
       at.spanIn,
       'in'
     ),
@@ -290,17 +297,17 @@ function explain(
       at.perRow,
       'rivets'
     ),
-    workLine('pitch', `span / spaces = ${num(at.spanIn)} / ${spaces}`, at.pitchIn, 'in'),
-    workLine('pitch in D', `${num(at.pitchIn)} / ${num(D)}`, at.pitchIn / D, 'D'),
+    workLine('pitch', by`span / spaces = ${len(at.spanIn)} / ${spaces}`, at.pitchIn, 'in'),
+    workLine('pitch in D', by`${len(at.pitchIn)} / ${len(D)}`, at.pitchIn / D, 'D'),
     workLine(
       'between rows',
-      `larger of ${limits.transverseMinD} D and ${limits.transverseOfPitch} × pitch, up to a 1/32, not over ${limits.transverseMaxD} D = larger of ${num(limits.transverseMinD * D)} and ${num(limits.transverseOfPitch * at.pitchIn)}`,
+      by`larger of ${limits.transverseMinD} D and ${limits.transverseOfPitch} × pitch, up to a 1/32, not over ${limits.transverseMaxD} D = larger of ${len(limits.transverseMinD * D)} and ${len(limits.transverseOfPitch * at.pitchIn)}`,
       at.transverseIn,
       'in'
     ),
     workLine(
       'overlap',
-      `2 × edge + (rows − 1) × between rows = 2 × ${num(at.edgeIn)} + ${at.rowCount - 1} × ${num(at.transverseIn)}`,
+      by`2 × edge + (rows − 1) × between rows = 2 × ${len(at.edgeIn)} + ${at.rowCount - 1} × ${len(at.transverseIn)}`,
       at.overlapIn,
       'in'
     ),
@@ -312,7 +319,7 @@ function explain(
     ),
     workLine(
       'stepping off would end',
-      `${spaces} × ${num(at.snappedPitchIn)} (pitch on the ${scale} ruler) − ${num(at.spanIn)}`,
+      by`${spaces} × ${len(at.snappedPitchIn)} (pitch on the ${scale} ruler) − ${len(at.spanIn)}`,
       at.steppedOffErrorIn,
       'in'
     )

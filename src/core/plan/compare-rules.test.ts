@@ -21,8 +21,12 @@ describe('what would differ under other rules', () => {
     });
     expect(settings).toEqual([{ path: 'diameter', was: 'thickest', now: 'thinnest' }]);
     // 3 × 0.063 = 0.189 → dash 6; 3 × 0.040 = 0.120 → dash 4
-    expect(effects).toContainEqual({ what: 'rivet size', here: 'dash 6', there: 'dash 4' });
-    expect(effects.map(({ what }) => what)).toContain('drill');
+    expect(effects).toContainEqual({
+      name: { what: 'size' },
+      here: { is: 'size', dash: 6 },
+      there: { is: 'size', dash: 4 }
+    });
+    expect(effects.map(({ name }) => name.what)).toContain('drill');
   });
 
   it('says when a limit would be broken', () => {
@@ -31,9 +35,9 @@ describe('what would differ under other rules', () => {
       multipliers: { ...DEFAULT_PROFILE.multipliers, edgeMaxD: 2.05 }
     };
     const { effects } = compareRules(joint, DEFAULT_PROFILE, strict);
-    expect(effects.find(({ what }) => what === 'limits broken')).toMatchObject({
-      here: [],
-      there: [{ code: 'limit', rule: 'edge-max' }]
+    expect(effects.find(({ name }) => name.what === 'limits')).toMatchObject({
+      here: { is: 'stops', said: [] },
+      there: { is: 'stops', said: [{ code: 'limit', rule: 'edge-max' }] }
     });
   });
 });

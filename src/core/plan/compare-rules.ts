@@ -1,4 +1,6 @@
-import { num } from '../answer.ts';
+import type { Answer } from '../answer.ts';
+import type { Notation } from '../notation.ts';
+import type { RefusalSaid } from '../refusal-said.ts';
 import type { Joint } from '../kinds/joint.ts';
 import { differences, type Difference } from '../joint/differences.ts';
 import { plan } from './plan.ts';
@@ -7,22 +9,31 @@ import type { WidthPlace } from '../carry/need.ts';
 import type { PlanWarningSaid } from './warning-said.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 
-/** One answer: as it is written, or the warnings that stop the joint. */
-export type AnswerSaid = string | PlanWarningSaid[];
+/** One answer under a profile. */
+export type AnswerSaid =
+  | { is: 'size'; dash: number }
+  | { is: 'count'; count: number }
+  | { is: 'length'; lengthIn: number }
+  | { is: 'text'; text: string | Notation }
+  /** in D; null where no height is good */
+  | { is: 'band'; bandD: { low: number; high: number } | null }
+  | { is: 'refused'; why: RefusalSaid }
+  | { is: 'stops'; said: PlanWarningSaid[] }
+  | { is: 'nothing' };
+
+/** What is answered; a layout's figure has its own label. */
+export type AnswerName =
+  | { what: 'size' | 'holes' | 'layout' | 'limits' }
+  | { what: 'needed'; where: WidthPlace }
+  | { what: 'figure'; label: string }
+  /** stack counted from 1 where there are several */
+  | { what: 'rivet' | 'drill' | 'protrusion' | 'stop-at'; stack: number | null };
 
 /** One answer of a joint under two profiles. */
 export interface RuleEffect {
-  what: string;
-  /** which width, where it is the rivets of one */
-  where?: WidthPlace;
+  name: AnswerName;
   here: AnswerSaid;
   there: AnswerSaid;
-}
-
-interface Told {
-  what: string;
-  where?: WidthPlace;
-  said: AnswerSaid;
 }
 
 export interface RuleComparison {
@@ -32,39 +43,47 @@ export interface RuleComparison {
   effects: RuleEffect[];
 }
 
-const inches = (valueIn: number): string => `${num(Number(valueIn.toFixed(4)))} in`;
+const NOTHING: AnswerSaid = { is: 'nothing' };
 
 /** The answers of a plan that a person would notice. */
-function answersOf({ dash, needs, layout, stacks, warnings }: Plan): Map<string, Told> {
-  const answers = new Map<string, Told>();
-  const tell = (what: string, said: AnswerSaid) => answers.set(what, { what, said });
-  tell('rivet size', `dash ${dash}`);
+function answersOf({ dash, needs, layout, stacks, warnings }: Plan) {
+  const answers = new Map<string, { name: AnswerName; said: AnswerSaid }>();
+  const tell = (key: string, name: AnswerName, said: AnswerSaid) =>
+    answers.set(key, { name, said });
+  const unless = <T>(answer: Answer<T>, said: (result: T) => AnswerSaid): AnswerSaid =>
+    answer.ok ? said(answer.result) : { is: 'refused', why: answer.error.said };
+  tell('size', { what: 'size' }, { is: 'size', dash });
   for (const { key, where, required } of needs)
-    answers.set(`needed ${key}`, {
-      what: 'rivets needed',
-      where,
-      said: required.ok ? String(required.result.required) : required.error.message
-    });
+    tell(
+      `needed ${key}`,
+      { what: 'needed', where },
+      unless(required, (result) => ({ is: 'count', count: result.required }))
+    );
   if (layout.ok) {
-    tell('holes', String(layout.result.drilled));
-    for (const { label, valueIn, text } of layout.result.figures)
-      tell(label.toLowerCase(), valueIn === undefined ? (text ?? '') : inches(valueIn));
-  } else tell('layout', layout.error.message);
-  for (const [index, { length, hole, head }] of stacks.entries()) {
-    const of = stacks.length > 1 ? `, stack ${index + 1}` : '';
-    tell(`rivet${of}`, length.ok ? length.result.partNumber : length.error.message);
-    tell(`drill${of}`, hole.drill);
-    if (length.ok) tell(`protrusion${of}`, inches(length.result.protrusionIn));
-    if (head.ok) {
-      const band = head.result.heightBandD;
+    tell('holes', { what: 'holes' }, { is: 'count', count: layout.result.drilled });
+    for (const { key, label, valueIn, text } of layout.result.figures)
       tell(
-        `stop driving at${of}`,
-        band ? `${band.low.toFixed(2)} to ${band.high.toFixed(2)} D` : 'no height'
+        `figure ${key}`,
+        { what: 'figure', label },
+        valueIn === undefined
+          ? { is: 'text', text: text ?? '' }
+          : { is: 'length', lengthIn: valueIn }
       );
-    }
+  } else tell('layout', { what: 'layout' }, { is: 'refused', why: layout.error.said });
+  for (const [index, { length, hole, head }] of stacks.entries()) {
+    const stack = stacks.length > 1 ? index + 1 : null;
+    const each = (what: 'rivet' | 'drill' | 'protrusion' | 'stop-at', said: AnswerSaid) =>
+      tell(`${what} ${index}`, { what, stack }, said);
+    each(
+      'rivet',
+      unless(length, ({ partNumber }) => ({ is: 'text', text: partNumber }))
+    );
+    each('drill', { is: 'text', text: hole.drill });
+    if (length.ok) each('protrusion', { is: 'length', lengthIn: length.result.protrusionIn });
+    if (head.ok) each('stop-at', { is: 'band', bandD: head.result.heightBandD });
   }
-  const stops = warnings.filter(({ level }) => level === 'stop').map(({ said }) => said);
-  tell('limits broken', stops);
+  const said = warnings.flatMap((warning) => (warning.level === 'stop' ? [warning.said] : []));
+  tell('limits', { what: 'limits' }, { is: 'stops', said });
   return answers;
 }
 
@@ -79,14 +98,9 @@ export function compareRules(joint: Joint, here: RuleProfile, there: RuleProfile
   for (const key of new Set([...mine.keys(), ...theirs.keys()])) {
     const [a, b] = [mine.get(key), theirs.get(key)];
     const told = a ?? b;
-    const [here, there] = [a?.said ?? 'not there', b?.said ?? 'not there'];
+    const [here, there] = [a?.said ?? NOTHING, b?.said ?? NOTHING];
     if (told && JSON.stringify(here) !== JSON.stringify(there))
-      effects.push({
-        what: told.what,
-        ...(told.where ? { where: told.where } : {}),
-        here,
-        there
-      });
+      effects.push({ name: told.name, here, there });
   }
   const settings = differences(here, there).filter(
     ({ path }) => path !== 'name' && path !== 'version'

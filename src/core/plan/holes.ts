@@ -1,4 +1,5 @@
 import { num, workLine, type WorkLine } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import type { Dash } from '../schema/fields.ts';
 import type { RulerScale } from '../units/ruler.ts';
 import { pointAt, type LinePath } from '../layout/lines.ts';
@@ -83,13 +84,13 @@ export function markWork(hole: PlannedHole, line: LaidLine, scale: RulerScale): 
       ),
       workLine(
         'right of the centre',
-        `R·sin = ${num(radiusIn)} × sin ${num(degrees)}°`,
+        by`R·sin = ${len(radiusIn)} × sin ${num(degrees)}°`,
         hole.xIn - xIn,
         'in'
       ),
       workLine(
         'below the centre',
-        `−R·cos = −${num(radiusIn)} × cos ${num(degrees)}°`,
+        by`−R·cos = −${len(radiusIn)} × cos ${num(degrees)}°`,
         hole.yIn - yIn,
         'in'
       ),
@@ -99,7 +100,7 @@ export function markWork(hole: PlannedHole, line: LaidLine, scale: RulerScale): 
     ];
   }
   const exactIn = hole.alongIn - line.datumIn;
-  const moved = hole.nudgedIn === 0 ? '' : ` + moved ${num(hole.nudgedIn)}`;
+  const moved = hole.nudgedIn === 0 ? '' : by` + moved ${len(hole.nudgedIn)}`;
   const first =
     line.pitchIn === null || hole.fixed !== null
       ? workLine(
@@ -110,13 +111,13 @@ export function markWork(hole: PlannedHole, line: LaidLine, scale: RulerScale): 
         )
       : workLine(
           `hole ${hole.number} along the line`,
-          `first hole + spaces × pitch${moved} = ${num(hole.alongIn - hole.nudgedIn - hole.index * line.pitchIn)} + ${hole.index} × ${num(line.pitchIn)}${moved}`,
+          by`first hole + spaces × pitch${moved} = ${len(hole.alongIn - hole.nudgedIn - hole.index * line.pitchIn)} + ${hole.index} × ${len(line.pitchIn)}${moved}`,
           hole.alongIn,
           'in'
         );
   return [
     first,
-    workLine('from the datum', `${num(hole.alongIn)} − ${num(line.datumIn)}`, exactIn, 'in'),
+    workLine('from the datum', by`${len(hole.alongIn)} − ${len(line.datumIn)}`, exactIn, 'in'),
     snapped('mark', hole.markIn),
     off
   ];

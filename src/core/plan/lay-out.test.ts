@@ -67,7 +67,10 @@ describe('a hole changed by hand', () => {
   it('cannot be held open without a reason', () => {
     const result = readEntered(lap(withState(lap(), hole, line.key, 'held-open', ' ')));
     expect(result.ok ? [] : result.problems).toMatchObject([
-      { path: 'edits.row-1:4/13.reason', message: expect.stringMatching(/say why/) as string }
+      {
+        path: 'edits.row-1:4/13.reason',
+        said: { code: 'told', text: expect.stringMatching(/say why/) as string }
+      }
     ]);
   });
 
@@ -267,9 +270,7 @@ describe('limits held against every hole', () => {
       ]
     });
     const layout = laidOut(joint);
-    expect(layout.stuck).toMatchObject([
-      { line: 'row 1', text: expect.stringMatching(/needs a pitch up to/) as string }
-    ]);
+    expect(layout.stuck).toMatchObject([{ line: 'row 1', why: { code: 'pitch-too-small' } }]);
     expect(layout.holes).toHaveLength(13);
     expect(stops(plan(read(joint), DEFAULT_PROFILE))).toContain('Row 1 cannot be filled');
   });

@@ -1,5 +1,6 @@
 import type { WorkLine } from '../answer.ts';
 import { rivetSize } from '../catalog/rivets.ts';
+import type { RefusalSaid } from '../refusal-said.ts';
 import type { Joint } from '../kinds/joint.ts';
 import { gripOf, heldAt, varies } from '../stack/layers.ts';
 import { snapToRuler } from '../units/ruler.ts';
@@ -13,12 +14,24 @@ import { alongOf, type LineWish } from '../layout/lines.ts';
 import { inside } from '../layout/row-places.ts';
 import { boundsOf } from '../layout/shapes.ts';
 
+/** What is adrift, as a code with its quantities. */
+export type AdriftSaid =
+  | { what: 'fixed'; name: string }
+  | {
+      what: 'edit';
+      state: Joint['edits'][number]['state'];
+      reason: string;
+      /** which hole it was, where the line is still there with another count; else null */
+      place: { hole: number; of: number; line: string; holesNow: number } | null;
+    }
+  | { what: 'datum' };
+
 /** A change made by hand that no longer fits the joint: it is never moved to another hole by itself. */
 export interface Adrift {
   what: 'edit' | 'fixed' | 'datum';
   /** its id in the definition; the datum has none */
   id: string | null;
-  text: string;
+  said: AdriftSaid;
 }
 
 /** Holes and lines after fixed holes, keep-outs, the datum and changes by hand. */
@@ -30,7 +43,7 @@ export interface LaidHoles {
   clear: ClearOf[];
   adrift: Adrift[];
   /** lines that could not be filled past what is in their way; they stand as evenly laid */
-  stuck: { line: string; text: string }[];
+  stuck: { line: string; why: RefusalSaid }[];
 }
 
 type Wish = KindLayout['lines'][number];
@@ -54,7 +67,7 @@ function placesOn(
   context: LayContext,
   clear: readonly ClearOf[],
   onProgress: OnProgress
-): { places: Place[]; work: WorkLine[] | null; stuck: string | null } {
+): { places: Place[]; work: WorkLine[] | null; stuck: RefusalSaid | null } {
   const { path } = wish;
   const fixed = joint.fixed.flatMap((hole) =>
     hole.line === wish.key ? [{ alongIn: hole.atIn, offIn: hole.offIn, fixed: hole.id }] : []
@@ -105,7 +118,7 @@ function placesOn(
     return {
       places: laid.sort((a, b) => a.alongIn - b.alongIn),
       work: null,
-      stuck: filled.error.message
+      stuck: filled.error.said
     };
   }
   const places = filled.result.marksIn.map(
@@ -227,7 +240,7 @@ export function layHoles(
     } = placesOn(wish, joint, context, clear, (done) =>
       onProgress((at + done) / kind.lines.length)
     );
-    if (why !== null) stuck.push({ line: wish.name, text: why });
+    if (why !== null) stuck.push({ line: wish.name, why });
     const datumIn = datumAlong(wish, joint, kind) ?? 0;
     const line: LaidLine = {
       key: wish.key,
@@ -281,7 +294,17 @@ export function layHoles(
         adrift.push({
           what: 'edit',
           id: edit.id,
-          text: `hole ${edit.index + 1} of ${edit.of} on ${wish.name} was ${editWords(edit)}; it now has ${places.length} holes`
+          said: {
+            what: 'edit',
+            state: edit.state,
+            reason: edit.reason,
+            place: {
+              hole: edit.index + 1,
+              of: edit.of,
+              line: wish.name,
+              holesNow: places.length
+            }
+          }
         });
     lines.push(line);
   }
@@ -290,7 +313,7 @@ export function layHoles(
       adrift.push({
         what: 'fixed',
         id: hole.id,
-        text: `the fixed hole ${hole.name || index + 1} is on a line that is no longer there`
+        said: { what: 'fixed', name: hole.name || String(index + 1) }
       });
   });
   joint.edits.forEach((edit) => {
@@ -298,7 +321,7 @@ export function layHoles(
       adrift.push({
         what: 'edit',
         id: edit.id,
-        text: `a hole was ${editWords(edit)} on a line that is no longer there`
+        said: { what: 'edit', state: edit.state, reason: edit.reason, place: null }
       });
   });
   const [anyLine] = kind.lines;
@@ -306,7 +329,7 @@ export function layHoles(
     adrift.push({
       what: 'datum',
       id: null,
-      text: 'the datum chosen is not there: marks run from the beginning'
+      said: { what: 'datum' }
     });
   const byNumber = new Map(holes.map((hole) => [hole.number, hole]));
   for (const line of lines) inOrder(line, byNumber);
@@ -324,11 +347,6 @@ function inOrder({ path, holes }: LaidLine, byNumber: Map<number, PlannedHole>):
     (number, index) => index === 0 || along(number) >= along(holes[index - 1] ?? number)
   );
   if (!risen) holes.sort((a, b) => along(a) - along(b));
-}
-
-function editWords({ state, reason }: Joint['edits'][number]): string {
-  if (state === 'held-open') return `held open (${reason})`;
-  return state === 'removed' ? 'taken out' : 'moved';
 }
 
 /** The total held at each hole. */

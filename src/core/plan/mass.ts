@@ -33,13 +33,13 @@ export function jointMass(
     work: [
       workLine(
         'rivets',
-        `${num(rivetsIn3)} in³ × ${DENSITY_LB_PER_IN3.toFixed(3)} lb/in³`,
+        `volume × density = ${num(rivetsIn3)} × ${DENSITY_LB_PER_IN3.toFixed(3)} lb/in³`,
         rivetsLb,
         'lb'
       ),
       workLine(
         'metal added',
-        `${num(addedIn3)} in³ × ${DENSITY_LB_PER_IN3.toFixed(3)} lb/in³`,
+        `volume × density = ${num(addedIn3)} × ${DENSITY_LB_PER_IN3.toFixed(3)} lb/in³`,
         metalLb,
         'lb'
       )

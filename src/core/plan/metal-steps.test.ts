@@ -1,13 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { definition, layoutOf } from '../../../tests/support/joints';
 import { num } from '../answer';
-import { metalSteps, type MetalStep } from './metal-steps';
+import { metalStepInWords, type WrittenMetalStep } from '../../../tests/support/words';
+import { metalSteps } from './metal-steps';
 
 /** A step as plain text, lengths in decimal inches. */
-const stepText = ({ say }: MetalStep): string =>
+const stepText = ({ say }: WrittenMetalStep): string =>
   say.map((part) => (typeof part === 'string' ? part : `${num(part.lengthIn)} in`)).join('');
 const stepsOf = (joint: Parameters<typeof layoutOf>[0]) =>
-  metalSteps(layoutOf(joint)).map((step) => `${step.title}: ${stepText(step)}`);
+  metalSteps(layoutOf(joint))
+    .map(metalStepInWords)
+    .map((step) => `${step.title}: ${stepText(step)}`);
 
 describe('what to do on the metal', () => {
   it('goes from edge lines over end holes to dividing', () => {

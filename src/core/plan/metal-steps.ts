@@ -1,92 +1,94 @@
+import type { DrilledOnly } from '../kinds/kind-layout.ts';
 import type { JointLayout } from './plan-shape.ts';
 import type { LaidLine, PlannedHole } from './holes.ts';
 
-/** One thing to do on the metal, in order; figures are in inches. */
-export interface MetalStep {
-  title: string;
-  /** sentences with lengths left as numbers, so that the page writes them in the person's unit */
-  say: (string | { lengthIn: number })[];
-}
+/** One thing to do on the metal, in order, as a code with its quantities; lengths in inches. */
+export type MetalStep =
+  | { code: 'datum' }
+  | { code: 'scribe-circle'; line: string; radiusIn: number }
+  | { code: 'draw'; line: string; atIn: number; from: 'upper' | 'left' }
+  | { code: 'draw-slanted'; line: string; fromIn: number; toIn: number }
+  | {
+      code: 'mark-ring';
+      line: string;
+      holes: number;
+      first: number;
+      rightIn: number;
+      downIn: number;
+    }
+  | {
+      code: 'end-holes';
+      line: string;
+      first: { number: number; atIn: number };
+      last: { number: number; atIn: number };
+    }
+  | { code: 'mark-each'; line: string; holes: number }
+  | {
+      code: 'divide';
+      line: string;
+      spaces: number;
+      pitchIn: number;
+      first: number;
+      last: number;
+    }
+  | { code: 'outline-rect'; xIn: number; yIn: number; wIn: number; hIn: number }
+  | { code: 'outline-circle'; radiusIn: number }
+  | { code: 'reliefs'; holes: number; diameterIn: number }
+  | { code: 'drilled-only'; why: DrilledOnly['why']; drill: string; xIn: number; yIn: number }
+  | { code: 'growth'; part: string; drill: string; diameterIn: number }
+  | { code: 'stay-open'; holes: { number: number; reason: string }[] }
+  | { code: 'check'; holes: number };
 
-const at = (lengthIn: number) => ({ lengthIn });
-
-function edgeSteps(layout: JointLayout): MetalStep[] {
-  return layout.lines.map((line) => {
-    const { path } = line;
-    if (path.path === 'circle')
-      return {
-        title: `Scribe ${line.name}`,
-        say: [
-          'Centre lines first, both ways; then a circle of ',
-          at(path.radiusIn),
-          ' radius about the centre. Dye, not a scriber, on metal that stays.'
-        ]
-      };
-    const edgeIn = Math.abs(path.dirX) > Math.abs(path.dirY) ? path.yIn : path.xIn;
-    const fromWhere =
-      Math.abs(path.dirX) > Math.abs(path.dirY) ? 'from the upper edge' : 'from the left edge';
-    const slanted = path.dirX !== 0 && path.dirY !== 0;
+function edgeStep({ name: line, path }: LaidLine): MetalStep {
+  if (path.path === 'circle') return { code: 'scribe-circle', line, radiusIn: path.radiusIn };
+  if (path.dirX !== 0 && path.dirY !== 0)
     return {
-      title: `Draw ${line.name}`,
-      say: slanted
-        ? [
-            'From ',
-            at(path.yIn),
-            ' below the upper edge at the datum end to ',
-            at(path.yIn + path.dirY * path.lengthIn),
-            ' at the far end.'
-          ]
-        : ['A line ', at(edgeIn), ` ${fromWhere}, over its whole length.`]
+      code: 'draw-slanted',
+      line,
+      fromIn: path.yIn,
+      toIn: path.yIn + path.dirY * path.lengthIn
     };
-  });
+  const level = Math.abs(path.dirX) > Math.abs(path.dirY);
+  return {
+    code: 'draw',
+    line,
+    atIn: level ? path.yIn : path.xIn,
+    from: level ? 'upper' : 'left'
+  };
 }
-
-const byNumber = (layout: JointLayout) => new Map(layout.holes.map((hole) => [hole.number, hole]));
 
 function lineSteps(line: LaidLine, holes: Map<number, PlannedHole>): MetalStep[] {
   const own = line.holes.map((number) => holes.get(number)).filter((hole) => hole !== undefined);
   const [first, last] = [own[0], own.at(-1)];
   if (!first || !last) return [];
+  const { name } = line;
   if (line.path.path === 'circle')
     return [
       {
-        title: `Mark ${line.name}`,
-        say: [
-          `${own.length} holes, each by two distances from the centre lines, never one from the last. Hole ${first.number}: `,
-          at(first.markIn),
-          ' right, ',
-          at(first.crossMarkIn ?? 0),
-          ' down.'
-        ]
+        code: 'mark-ring',
+        line: name,
+        holes: own.length,
+        first: first.number,
+        rightIn: first.markIn,
+        downIn: first.crossMarkIn ?? 0
       }
     ];
-  const spaces = own.length - 1;
-  const between = (last.markIn ?? 0) - (first.markIn ?? 0);
   return [
     {
-      title: `End holes of ${line.name}`,
-      say: [
-        `Hole ${first.number} at `,
-        at(first.markIn),
-        ` and hole ${last.number} at `,
-        at(last.markIn),
-        ' from the datum. Measure between them: ',
-        at(between),
-        '.'
-      ]
+      code: 'end-holes',
+      line: name,
+      first: { number: first.number, atIn: first.markIn },
+      last: { number: last.number, atIn: last.markIn }
     },
     line.pitchIn === null
-      ? {
-          title: `Mark ${line.name}`,
-          say: [`${own.length} holes past what is in the way: every one by its running mark.`]
-        }
+      ? { code: 'mark-each', line: name, holes: own.length }
       : {
-          title: `Divide and mark ${line.name}`,
-          say: [
-            `${spaces} equal spaces of `,
-            at(line.pitchIn),
-            `: mark holes ${first.number} to ${last.number} by their running marks from the datum, never each from the last.`
-          ]
+          code: 'divide',
+          line: name,
+          spaces: own.length - 1,
+          pitchIn: line.pitchIn,
+          first: first.number,
+          last: last.number
         }
   ];
 }
@@ -95,88 +97,30 @@ function lineSteps(line: LaidLine, holes: Map<number, PlannedHole>): MetalStep[]
  * What to do on the metal, in the order that keeps it true: edge lines, corner and end holes, measure between
  * them, divide, mark; cut-outs with the holes that relieve their corners.
  *
- * @returns steps with every number filled in, lengths in inches
+ * @returns lengths in inches
  * @source handbook 4.2, order on metal and corner relief
  */
 export function metalSteps(layout: JointLayout): MetalStep[] {
-  const holes = byNumber(layout);
-  const steps: MetalStep[] = [
-    {
-      title: 'Choose the datum and keep to it',
-      say: [
-        'Every mark below is measured from one datum. Film off, edges deburred, dye or a soft pen on the line.'
-      ]
-    },
-    ...edgeSteps(layout)
-  ];
-  const { cutOut, reliefs, drilledOnly } = layout;
-  if (cutOut?.shape === 'rect')
-    steps.push({
-      title: 'Outline the cut-out',
-      say: [
-        'Its corner is ',
-        at(cutOut.xIn),
-        ' from the left and ',
-        at(cutOut.yIn),
-        ' from the upper edge of the doubler; ',
-        at(cutOut.wIn),
-        ' wide, ',
-        at(cutOut.hIn),
-        ' high.'
-      ]
-    });
-  if (cutOut?.shape === 'circle')
-    steps.push({
-      title: 'Outline the cut-out',
-      say: ['A circle of ', at(cutOut.radiusIn), ' radius about the centre.']
-    });
+  const holes = new Map(layout.holes.map((hole) => [hole.number, hole]));
+  const steps: MetalStep[] = [{ code: 'datum' }, ...layout.lines.map(edgeStep)];
+  const { cutOut, reliefs, drilledOnly, growth } = layout;
+  if (cutOut?.shape === 'rect') {
+    const { xIn, yIn, wIn, hIn } = cutOut;
+    steps.push({ code: 'outline-rect', xIn, yIn, wIn, hIn });
+  }
+  if (cutOut?.shape === 'circle') steps.push({ code: 'outline-circle', radiusIn: cutOut.radiusIn });
   const [relief] = reliefs;
-  if (relief)
-    steps.push({
-      title: 'Relieve the corners first',
-      say: [
-        `${reliefs.length} holes of `,
-        at(relief.diameterIn),
-        ' diameter, each centred ',
-        at(relief.diameterIn / 2),
-        ' in from both lines. Drill small, then open up; saw or nibble from hole to hole.'
-      ]
-    });
-  for (const drilled of drilledOnly)
-    steps.push({
-      title: drilled.why[0]?.toUpperCase() + drilled.why.slice(1),
-      say: [
-        `${drilled.drill}, at `,
-        at(drilled.xIn),
-        ' right and ',
-        at(drilled.yIn),
-        ' down. It gets no rivet.'
-      ]
-    });
+  if (relief) steps.push({ code: 'reliefs', holes: reliefs.length, diameterIn: relief.diameterIn });
+  for (const { why, drill, xIn, yIn } of drilledOnly)
+    steps.push({ code: 'drilled-only', why, drill, xIn, yIn });
   for (const line of layout.lines) steps.push(...lineSteps(line, holes));
-  if (layout.growth)
-    steps.push({
-      title: `Open the holes in the ${layout.growth.part}`,
-      say: [
-        `${layout.growth.drill}, so that the panel can grow: `,
-        at(layout.growth.diameterIn),
-        ' there, the rivet’s own hole in the frame. Ease the drill through plastic; never force it.'
-      ]
-    });
+  if (growth) steps.push({ code: 'growth', ...growth });
   const open = layout.holes.filter((hole) => hole.state === 'held-open');
   if (open.length > 0)
     steps.push({
-      title: 'Ring the holes that stay open',
-      say: [
-        open.map((hole) => `${hole.number} (${hole.reason})`).join(', ') +
-          ': drilled, never riveted.'
-      ]
+      code: 'stay-open',
+      holes: open.map(({ number, reason }) => ({ number, reason }))
     });
-  steps.push({
-    title: 'Check before drilling',
-    say: [
-      `Count ${layout.drilled} holes. Measure the last mark again from the datum; a slipped decimal shows here.`
-    ]
-  });
+  steps.push({ code: 'check', holes: layout.drilled });
   return steps;
 }

@@ -1,4 +1,5 @@
-import { num, workLine } from '../answer.ts';
+import { workLine } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { drillIn } from '../catalog/drills.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { PlannedStack } from './plan-shape.ts';
@@ -78,7 +79,7 @@ export function planStack(
       workLine('final drill', `dash ${dash}, ${profile.drill} school: ${drill}`, diameterIn, 'in'),
       workLine(
         'clearance',
-        `${num(diameterIn)} − ${num(rivetSize(dash).diameterIn)}`,
+        by`${len(diameterIn)} − ${len(rivetSize(dash).diameterIn)}`,
         diameterIn - rivetSize(dash).diameterIn,
         'in'
       )

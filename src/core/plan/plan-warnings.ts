@@ -1,6 +1,5 @@
 import type { WayOut } from '../joint/way-out.ts';
 import type { PlanWarningSaid } from './warning-said.ts';
-import { FAMILY_CONSTANTS } from '../catalog/families.ts';
 import { GUIDED_AS } from '../catalog/strengths.ts';
 import type { Joint } from '../kinds/joint.ts';
 import type { JointLayout, Plan, PlanWarning } from './plan-shape.ts';
@@ -38,7 +37,7 @@ function carryWarnings(definition: Joint, derived: Derived): PlanWarning[] {
         ? []
         : [
             {
-              text: `read it for ${FAMILY_CONSTANTS[other.family].sheets}`,
+              said: { code: 'read-for', family: other.family },
               change: { family: other.family }
             }
           ]
@@ -121,17 +120,17 @@ function layoutWarnings(derived: Derived): PlanWarning[] {
       },
       holes: check.holes
     }));
-  for (const { line, text } of layout.stuck)
+  for (const { line, why } of layout.stuck)
     found.push({
       station: 'lay-out',
       level: 'stop',
-      said: { code: 'stuck', line, reason: text }
+      said: { code: 'stuck', line, why }
     });
-  for (const { text } of layout.adrift)
+  for (const { said } of layout.adrift)
     found.push({
       station: 'lay-out',
       level: 'stop',
-      said: { code: 'adrift', what: text }
+      said: { code: 'adrift', what: said }
     });
   const open = layout.holes.filter((hole) => hole.state === 'held-open');
   if (open.length > 0)

@@ -162,7 +162,7 @@ describe('ways out of an impossible joint', () => {
 
   it('frees the rows first', () => {
     expect(ways({ rows: 1 }, '0.040', '0.040')[0]).toEqual({
-      text: 'let the rows be chosen',
+      said: { code: 'rows-chosen' },
       change: { rows: 'auto' }
     });
   });

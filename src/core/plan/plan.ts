@@ -1,4 +1,5 @@
-import { answer, num, workLine, type Answer } from '../answer.ts';
+import { answer, workLine, type Answer } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { perInchLimits } from '../carry/rivets-required.ts';
 import { rivetDiameter } from '../carry/rivet-diameter.ts';
 import { neededFor, needsOf, reckonedSheets } from './needs.ts';
@@ -74,8 +75,8 @@ function contextOf(
     edgeWork: workLine(
       'edge distance',
       joint.edgeIn === null
-        ? `next whole 1/32 over ${limits.edgeMinD[head]} D = ${num(leastIn)}`
-        : `as given; the least is ${limits.edgeMinD[head]} D = ${num(leastIn)}`,
+        ? by`next whole 1/32 over ${limits.edgeMinD[head]} D = ${len(leastIn)}`
+        : by`as given; the least is ${limits.edgeMinD[head]} D = ${len(leastIn)}`,
       edgeIn,
       'in'
     ),

@@ -1,4 +1,5 @@
 import { invalidInput } from '../answer.ts';
+import { told } from '../refusal-said.ts';
 import type { Joint } from '../kinds/joint.ts';
 import type { PlannedHole } from './holes.ts';
 import type { PlannedStack, PlannedTry } from './plan-shape.ts';
@@ -23,7 +24,7 @@ export function plannedTries(
     const found =
       hole && sheets && read.ok
         ? !measured.ok
-          ? invalidInput('protrusionIn', measured.message)
+          ? invalidInput('protrusionIn', told(measured.message))
           : measuredProtrusion(
               {
                 dash: read.result.dash,

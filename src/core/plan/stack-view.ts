@@ -1,4 +1,5 @@
-import { num, workLine, type Answer, type WorkLine } from '../answer.ts';
+import { workLine, type Answer, type WorkLine } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
 import { drillIn } from '../catalog/drills.ts';
 import { rivetSize } from '../catalog/rivets.ts';
@@ -83,8 +84,8 @@ function reckoningsOf(stack: PlannedStack, joint: Joint, profile: RuleProfile): 
         workLine(
           'protrusion',
           school === 'flat-stack'
-            ? `L − G = ${num(lengthIn)} − ${num(gripIn)}`
-            : `${num(protrusionIn)} − head height ${num(head.countersunk.heightIn)}`,
+            ? by`L − G = ${len(lengthIn)} − ${len(gripIn)}`
+            : by`${len(protrusionIn)} − head height ${len(head.countersunk.heightIn)}`,
           standsIn,
           'in'
         )

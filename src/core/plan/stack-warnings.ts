@@ -67,7 +67,7 @@ function hotWarnings({ family, head }: Joint, stacks: readonly PlannedStack[]): 
 function lengthWarnings(stack: PlannedStack, of: Of, profile: RuleProfile): Found[] {
   const { length, gripMinIn, gripMaxIn, dash } = stack;
   if (!length.ok)
-    return [{ level: 'stop', said: { code: 'no-rivet', stack: of, reason: length.error.message } }];
+    return [{ level: 'stop', said: { code: 'no-rivet', stack: of, why: length.error.said } }];
   const { protrusionMinD, protrusionMaxD } = profile.multipliers;
   const D = rivetSize(dash).diameterIn;
   const { lengthIn, atDimpleIn, protrusionD } = length.result;

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../../../tests/support/joints';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { substitutions } from './substitutions';
+import { inInches, substitutionInWords } from '../../../tests/support/words';
 
 function asked(change = {}) {
   const joint = definition('lap', ['0.040', '0.040'], { widthIn: '8', dash: 4, ...change });
@@ -10,7 +11,10 @@ function asked(change = {}) {
   if (!stack) throw new Error('a stack');
   const list = substitutions({ joint, plan, stack, profile: DEFAULT_PROFILE });
   const line = (key: string, label: string) =>
-    list.find((other) => other.key === key)?.lines.find((one) => one.label === label);
+    list
+      .find((other) => other.key === key)
+      ?.lines.map(({ said, ...line }) => ({ ...line, ...substitutionInWords(said, inInches) }))
+      .find((one) => one.label === label);
   return { list, line };
 }
 

@@ -1,5 +1,6 @@
 import type { WidthPlace } from '../carry/need.ts';
-import { num, workLine, type Answer, type WorkLine } from '../answer.ts';
+import { workLine, type Answer, type WorkLine } from '../answer.ts';
+import type { RefusalSaid } from '../refusal-said.ts';
 import { jointStrength } from '../carry/joint-strength.ts';
 import { neededFor } from './needs.ts';
 import { strengthBasis } from './strength-view.ts';
@@ -14,21 +15,41 @@ import type { WayOut } from '../joint/way-out.ts';
 import { DENSITY_LB_PER_IN3, rivetVolumeIn3 } from '../stack/bill-of-rivets.ts';
 import { rivetFor } from './plan-stack.ts';
 
-/** One thing that another rivet changes. `ratio` is new over old. */
+interface Carries {
+  lb: number;
+  governs: 'shear' | 'bearing';
+}
+
+/** One thing that another rivet changes, as a code with its quantities; lengths in inches. */
+export type SubstitutionSaid =
+  | { of: 'strength'; now: Carries; then: Carries }
+  /** null where the guidance gives no figure */
+  | { of: 'needed'; where: WidthPlace; now: number | null; then: number | null }
+  | { of: 'edge' | 'pitch'; thereIn: number; leastIn: number }
+  | { of: 'handling' | 'use'; now: Alloy; then: Alloy }
+  | { of: 'head'; now: { head: Head; heightIn: number }; then: { head: Head; heightIn: number } }
+  | { of: 'mass'; rivets: number; nowG: number; thenG: number }
+  | { of: 'stack'; why: RefusalSaid }
+  | { of: 'blind'; what: 'strength' | 'grip' | 'mass' | 'reach' };
+
+/** `ratio` is new over old. */
 export interface SubstitutionLine {
-  label: string;
-  /** of which rivets, where it is not the whole joint's */
-  where?: WidthPlace;
-  now: string;
-  then: string;
+  said: SubstitutionSaid;
   ratio?: number;
   level: 'same' | 'note' | 'stop';
 }
 
+/** Which rivet stands in its place. */
+export type SubstituteSaid =
+  | { code: 'size'; way: 'up' | 'down'; dash: Dash }
+  | { code: 'head'; head: Head }
+  | { code: 'alloy'; alloy: Alloy }
+  | { code: 'blind' };
+
 /** Another rivet in place of a stack's own. */
 export interface Substitution {
   key: string;
-  name: string;
+  said: SubstituteSaid;
   partNumber: string | null;
   lines: SubstitutionLine[];
   /** the arithmetic of the strengths: what is planned, then what stands in its place */
@@ -36,9 +57,6 @@ export interface Substitution {
   /** what makes the joint with it; null where it is not the joint's to choose or not calculated here */
   change: WayOut['change'] | null;
 }
-
-export const SUBSTITUTION_RULE =
-  'A substitution changes approved data: whoever holds that data must agree before it is driven.';
 
 interface Choice {
   dash: Dash;
@@ -53,9 +71,7 @@ interface Figures {
   partNumber: string | null;
 }
 
-const lb = (value: number) => `${num(Math.round(value))} lb`;
-const inches = (value: number) => `${num(Math.round(value * 10_000) / 10_000)} in`;
-const grams = 453.592_37;
+const GRAMS_PER_LB = 453.592_37;
 const LEAST_BEARING_EDGE_D = 1.5;
 
 function figuresOf(
@@ -63,7 +79,7 @@ function figuresOf(
   { joint, stack, profile }: Asked,
   edgeIn: number,
   pitchIn: number
-): { figures: Figures; refusal: string | null; work: WorkLine[] } {
+): { figures: Figures; refusal: RefusalSaid | null; work: WorkLine[] } {
   const { sheet, thicknessIn } = strengthBasis(joint);
   const { diameterIn: D, nominalHoleIn } = rivetSize(dash);
   const strength = jointStrength({
@@ -77,7 +93,8 @@ function figuresOf(
     edgeIn: Math.max(edgeIn, LEAST_BEARING_EDGE_D * D)
   });
   const { length, flush } = rivetFor(stack.sheets, dash, { head, alloy }, profile);
-  const none = flush?.ok && flush.result.method === 'none' ? 'no standard flush method' : null;
+  const none: RefusalSaid | null =
+    flush?.ok && flush.result.method === 'none' ? { code: 'no-flush-method' } : null;
   return {
     figures: {
       shearLb: strength.ok ? strength.result.shearLb : 0,
@@ -87,10 +104,10 @@ function figuresOf(
         : 0,
       partNumber: length.ok ? length.result.partNumber : null
     },
-    refusal: none ?? (length.ok ? null : length.error.message),
+    refusal: none ?? (length.ok ? null : length.error.said),
     work: [
       workLine('sheet', `${sheet}, the one that tears first`, thicknessIn, 'in'),
-      ...(strength.ok ? strength.work.filter(({ label }) => /^(shear|bearing)/.test(label)) : [])
+      ...(strength.ok ? strength.work.filter(({ key }) => key !== undefined) : [])
     ]
   };
 }
@@ -111,10 +128,23 @@ const smallest = ({ layout }: Plan, rule: string): number | null => {
   return values.length === 0 ? null : Math.min(...values);
 };
 
-const countIn = (required: Answer<{ required: number }>): string =>
-  required.ok ? `${required.result.required}` : 'not given';
+const countIn = (required: Answer<{ required: number }>): number | null =>
+  required.ok ? required.result.required : null;
 
-function compare(name: string, key: string, then: Choice, asked: Asked): Substitution {
+const carries = ({ shearLb, bearingLb }: Figures): Carries => ({
+  lb: Math.min(shearLb, bearingLb),
+  governs: shearLb <= bearingLb ? 'shear' : 'bearing'
+});
+
+const handling = (alloy: Alloy): string =>
+  alloyFacts(alloy).cold ? alloyFacts(alloy).use : 'as received';
+
+const headOf = ({ dash, head }: Choice) => ({
+  head,
+  heightIn: rivetSize(dash).head[head].heightIn
+});
+
+function compare(said: SubstituteSaid, key: string, then: Choice, asked: Asked): Substitution {
   const { joint, plan, stack, profile } = asked;
   const limits = profile.multipliers;
   const now: Choice = { dash: stack.dash, head: joint.head, alloy: joint.alloy };
@@ -123,74 +153,56 @@ function compare(name: string, key: string, then: Choice, asked: Asked): Substit
   const { figures: before, work: workBefore } = figuresOf(now, asked, edgeIn, pitchIn);
   const { figures: after, refusal, work: workAfter } = figuresOf(then, asked, edgeIn, pitchIn);
   const lines: SubstitutionLine[] = [];
-  const add = (line: SubstitutionLine) => lines.push(line);
-  const weaker = (figures: Figures) => Math.min(figures.shearLb, figures.bearingLb);
-  const governs = (figures: Figures) =>
-    figures.shearLb <= figures.bearingLb ? 'shear' : 'bearing';
-  const ratio = weaker(after) / weaker(before);
-  add({
-    label: 'Strength a rivet',
-    now: `${lb(weaker(before))}, ${governs(before)}`,
-    then: `${lb(weaker(after))}, ${governs(after)}`,
-    ratio,
-    level: atLeast(ratio, 1) ? 'same' : 'stop'
-  });
+  const add = (line: SubstitutionSaid, level: SubstitutionLine['level'], ratio?: number) =>
+    lines.push({ said: line, level, ...(ratio === undefined ? {} : { ratio }) });
+  const held = (good: boolean) => (good ? 'same' : 'stop');
+  const ratio = carries(after).lb / carries(before).lb;
+  add(
+    { of: 'strength', now: carries(before), then: carries(after) },
+    held(atLeast(ratio, 1)),
+    ratio
+  );
   const [need] = plan.needs;
   if (need && then.dash !== now.dash)
-    add({
-      label: 'Rivets needed',
-      where: need.where,
-      now: countIn(need.required),
-      then: countIn(neededFor(joint, need.widthIn, plan.reckonedSheetIn, then.dash)),
-      level: 'note'
-    });
+    add(
+      {
+        of: 'needed',
+        where: need.where,
+        now: countIn(need.required),
+        then: countIn(neededFor(joint, need.widthIn, plan.reckonedSheetIn, then.dash))
+      },
+      'note'
+    );
   const D = rivetSize(then.dash).diameterIn;
   const leastEdgeIn = limits.edgeMinD[then.head] * D;
-  add({
-    label: 'Edge distance',
-    now: `${inches(edgeIn)} there`,
-    then: `at least ${inches(leastEdgeIn)}`,
-    level: atLeast(edgeIn, leastEdgeIn) ? 'same' : 'stop'
-  });
-  add({
-    label: 'Pitch',
-    now: `${inches(pitchIn)} there`,
-    then: `at least ${inches(limits.pitchMinD * D)}`,
-    level: atLeast(pitchIn, limits.pitchMinD * D) ? 'same' : 'stop'
-  });
-  const handling = (alloy: Alloy) =>
-    alloyFacts(alloy).cold ? alloyFacts(alloy).use : 'as received';
-  add({
-    label: 'Handling',
-    now: handling(now.alloy),
-    then: handling(then.alloy),
-    level: handling(now.alloy) === handling(then.alloy) ? 'same' : 'note'
-  });
-  if (then.alloy === 'A')
-    add({ label: 'Use', now: alloyFacts(now.alloy).use, then: alloyFacts('A').use, level: 'stop' });
-  if (now.head !== then.head)
-    add({
-      label: 'Head',
-      now: `${now.head}, ${num(rivetSize(now.dash).head[now.head].heightIn)} in high`,
-      then:
-        then.head === 'universal'
-          ? `universal, stands ${num(rivetSize(then.dash).head.universal.heightIn)} in proud`
-          : `countersunk, ${num(rivetSize(then.dash).head.countersunk.heightIn)} in deep; flush heads carry less than the guidance says`,
-      level: 'note'
-    });
+  const leastPitchIn = limits.pitchMinD * D;
+  add({ of: 'edge', thereIn: edgeIn, leastIn: leastEdgeIn }, held(atLeast(edgeIn, leastEdgeIn)));
+  add(
+    { of: 'pitch', thereIn: pitchIn, leastIn: leastPitchIn },
+    held(atLeast(pitchIn, leastPitchIn))
+  );
+  add(
+    { of: 'handling', now: now.alloy, then: then.alloy },
+    handling(now.alloy) === handling(then.alloy) ? 'same' : 'note'
+  );
+  if (then.alloy === 'A') add({ of: 'use', now: now.alloy, then: 'A' }, 'stop');
+  if (now.head !== then.head) add({ of: 'head', now: headOf(now), then: headOf(then) }, 'note');
   if (before.massLb > 0 && after.massLb > 0)
-    add({
-      label: `Mass of ${stack.rivets}`,
-      now: `${num(Math.round(stack.rivets * before.massLb * grams * 10) / 10)} g`,
-      then: `${num(Math.round(stack.rivets * after.massLb * grams * 10) / 10)} g`,
-      ratio: after.massLb / before.massLb,
-      level: 'note'
-    });
-  if (refusal) add({ label: 'Stack', now: 'as planned', then: refusal, level: 'stop' });
+    add(
+      {
+        of: 'mass',
+        rivets: stack.rivets,
+        nowG: stack.rivets * before.massLb * GRAMS_PER_LB,
+        thenG: stack.rivets * after.massLb * GRAMS_PER_LB
+      },
+      'note',
+      after.massLb / before.massLb
+    );
+  if (refusal) add({ of: 'stack', why: refusal }, 'stop');
   const ownSize = stack.dash === plan.dash;
   return {
     key,
-    name,
+    said,
     partNumber: after.partNumber,
     lines,
     work: [
@@ -209,30 +221,15 @@ function compare(name: string, key: string, then: Choice, asked: Asked): Substit
 
 const BLIND: Substitution = {
   key: 'blind',
-  name: 'A blind fastener',
+  said: { code: 'blind' },
   partNumber: null,
   change: null,
   work: [],
   lines: [
-    {
-      label: 'Strength',
-      now: 'as above',
-      then: 'by its own approved data; none is calculated here',
-      level: 'stop'
-    },
-    {
-      label: 'Grip and hole',
-      now: 'solid rivet',
-      then: 'its own grip range and its own drill',
-      level: 'note'
-    },
-    { label: 'Mass and price', now: 'solid rivet', then: 'heavier and dearer', level: 'note' },
-    {
-      label: 'Where',
-      now: 'both sides in reach',
-      then: 'one side in reach, or a rivet that failed again and again',
-      level: 'note'
-    }
+    { said: { of: 'blind', what: 'strength' }, level: 'stop' },
+    { said: { of: 'blind', what: 'grip' }, level: 'note' },
+    { said: { of: 'blind', what: 'mass' }, level: 'note' },
+    { said: { of: 'blind', what: 'reach' }, level: 'note' }
   ]
 };
 
@@ -246,29 +243,17 @@ export function substitutions(asked: Asked): Substitution[] {
   const { joint, stack } = asked;
   const now: Choice = { dash: stack.dash, head: joint.head, alloy: joint.alloy };
   const at = DASHES.indexOf(stack.dash);
-  const up = DASHES[at + 1];
-  const down = DASHES[at - 1];
   const other: Head = joint.head === 'countersunk' ? 'universal' : 'countersunk';
+  const sized = (way: 'up' | 'down', dash: Dash | undefined) =>
+    dash === undefined ? [] : [compare({ code: 'size', way, dash }, way, { ...now, dash }, asked)];
   return [
-    ...(up ? [compare(`One size up: dash ${up}`, 'up', { ...now, dash: up }, asked)] : []),
-    ...(down
-      ? [compare(`One size down: dash ${down}`, 'down', { ...now, dash: down }, asked)]
-      : []),
-    compare(
-      other === 'universal' ? 'Protruding for flush' : 'Flush for protruding',
-      'head',
-      { ...now, head: other },
-      asked
-    ),
+    ...sized('up', DASHES[at + 1]),
+    ...sized('down', DASHES[at - 1]),
+    compare({ code: 'head', head: other }, 'head', { ...now, head: other }, asked),
     ...Alloy.options
       .filter((alloy) => alloy !== joint.alloy)
       .map((alloy) =>
-        compare(
-          `Alloy ${alloy}, ${alloyFacts(alloy).alloy}`,
-          `alloy-${alloy}`,
-          { ...now, alloy },
-          asked
-        )
+        compare({ code: 'alloy', alloy }, `alloy-${alloy}`, { ...now, alloy }, asked)
       ),
     BLIND
   ];

@@ -1,8 +1,11 @@
 import type { WidthPlace } from '../carry/need.ts';
 import type { CheckRule } from '../kinds/kind-layout.ts';
+import type { RefusalSaid } from '../refusal-said.ts';
+import type { CauseSaid } from '../stack/measured-protrusion.ts';
 import type { LayoutWarningSaid } from '../kinds/layout-warning.ts';
 import type { Dash, Family } from '../schema/fields.ts';
 import type { Sheet } from '../joint/sheets.ts';
+import type { AdriftSaid } from './lay-out.ts';
 import type { HeadroomLimit } from './headroom.ts';
 
 /** What Carry warns of. */
@@ -30,8 +33,8 @@ type CarrySaid =
 type LayOutSaid =
   | LayoutWarningSaid
   | { code: 'limit'; rule: CheckRule; valueIn: number; limitIn: number }
-  | { code: 'stuck'; line: string; reason: string }
-  | { code: 'adrift'; what: string }
+  | { code: 'stuck'; line: string; why: RefusalSaid }
+  | { code: 'adrift'; what: AdriftSaid }
   | { code: 'held-open'; holes: number[]; reasons: string[] }
   | { code: 'too-few' | 'more-than-needed'; lines: string; has: number; needs: number }
   | { code: 'no-headroom'; holes: number | 'all'; limitedBy: HeadroomLimit };
@@ -48,7 +51,7 @@ type StackSaid =
   | { code: 'stays-proud'; stack: string | null; leastIn: number }
   | { code: 'dimple-hot'; sheets: string[] }
   | { code: 'dimple-hot-if' }
-  | { code: 'no-rivet'; stack: string | null; reason: string }
+  | { code: 'no-rivet'; stack: string | null; why: RefusalSaid }
   | {
       code: 'protrusion' | 'protrusion-at-dimple';
       stack: string | null;
@@ -67,7 +70,7 @@ type StackSaid =
   | { code: 'hold-nothing'; holes: number[] }
   | { code: 'under-no-hole'; name: string }
   | { code: 'film-on'; sheets: string[] }
-  | { code: 'measured-off'; hole: number; differenceIn: number; causes: string[] };
+  | { code: 'measured-off'; hole: number; differenceIn: number; causes: CauseSaid[] };
 
 /** A warning of a plan as a code with its quantities: words are written above core, in the person's unit. */
 export type PlanWarningSaid = CarrySaid | LayOutSaid | StackSaid;

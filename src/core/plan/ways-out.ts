@@ -1,4 +1,3 @@
-import { num } from '../answer.ts';
 import { DASHES, rivetSize } from '../catalog/rivets.ts';
 import { kindOf, type Joint } from '../kinds/joint.ts';
 import type { WayToTry } from '../kinds/kind.ts';
@@ -26,14 +25,14 @@ function commonWays(joint: Joint, failed: Plan): WayToTry[] {
       ? []
       : [
           {
-            text: 'use the usual edge distance',
+            said: { code: 'usual-edge' as const },
             change: { edgeIn: '' },
             read: { edgeIn: null },
             rank: 1 as const
           }
         ]),
     ...bySize.map((dash) =>
-      plainWay(`use dash ${dash} (${num(rivetSize(dash).diameterIn)} in)`, { dash }, 2)
+      plainWay({ code: 'size', dash, diameterIn: rivetSize(dash).diameterIn }, { dash }, 2)
     )
   ];
 }
@@ -52,9 +51,9 @@ function waysToTry(joint: Joint, { multipliers }: RuleProfile, failed: Plan): Wa
 export function waysOut(joint: Joint, profile: RuleProfile, failed: Plan): WayOut[] {
   if (possible(failed)) return [];
   const working: WayOut[] = [];
-  for (const { text, change, read } of waysToTry(joint, profile, failed)) {
+  for (const { said, change, read } of waysToTry(joint, profile, failed)) {
     if (working.length === MOST_WAYS) break;
-    if (possible(plan({ ...joint, ...read } as Joint, profile))) working.push({ text, change });
+    if (possible(plan({ ...joint, ...read } as Joint, profile))) working.push({ said, change });
   }
   return working;
 }

@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import { answer, num, workLine, type Answer } from '../answer.ts';
+import { answer, workLine, type Answer } from '../answer.ts';
+import { by, len } from '../notation.ts';
+import { saying } from '../refusal-said.ts';
 import { lengthIn } from '../schema/fields.ts';
 import { CLICK_IN } from '../stack/dimple-nest.ts';
 import { above, atLeast, atMost, below, floorTo } from '../units/tolerance.ts';
@@ -31,13 +33,13 @@ export const CountersinkNextInput = z
       context.addIssue({
         code: 'custom',
         path: ['limits'],
-        message: `the low limit ${num(limits.lowIn)} in is above the high limit ${num(limits.highIn)} in`
+        params: saying({ code: 'limits-crossed', ...limits })
       });
     else if (below(targetIn, limits.lowIn) || above(targetIn, limits.highIn))
       context.addIssue({
         code: 'custom',
         path: ['targetIn'],
-        message: `the target ${num(targetIn)} in is outside its own limits of ${num(limits.lowIn)} to ${num(limits.highIn)} in`
+        params: saying({ code: 'target-outside-limits', targetIn, ...limits })
       });
   });
 export type CountersinkNextInput = z.output<typeof CountersinkNextInput>;
@@ -129,7 +131,7 @@ export function countersinkNext(input: CountersinkNextInput): Answer<Countersink
     [
       workLine(
         'flushness without film',
-        `last reading − film = ${num(last.flushIn + filmIn)} − ${num(filmIn)}`,
+        by`last reading − film = ${len(last.flushIn + filmIn)} − ${len(filmIn)}`,
         last.flushIn,
         'in'
       ),
@@ -141,7 +143,7 @@ export function countersinkNext(input: CountersinkNextInput): Answer<Countersink
       ),
       workLine(
         'clicks needed',
-        `(${num(last.flushIn)} − ${num(targetIn)}) / ${num(-slopePerClickIn)}`,
+        by`(${len(last.flushIn)} − ${len(targetIn)}) / ${len(-slopePerClickIn)}`,
         needClicks,
         'clicks'
       ),

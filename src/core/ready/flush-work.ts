@@ -13,8 +13,8 @@ export interface FlushWork {
   holes: PlannedHole[];
   /** all sheets dimpled in one go, with the rivet's head as punch */
   together: boolean;
-  /** names the stack where there are several; else empty */
-  of: string;
+  /** names the stack where there are several */
+  of: string | null;
 }
 
 /** Everything that is dimpled or countersunk, stack by stack from the top. */
@@ -23,7 +23,7 @@ export function flushWorks(joint: Joint, plan: Plan, profile: RuleProfile): Flus
   for (const [index, stack] of plan.stacks.entries()) {
     if (!stack.flush?.ok) continue;
     const holes = plan.holes.filter((hole) => hole.stack === index);
-    const of = plan.stacks.length > 1 ? `, ${stack.name}` : '';
+    const of = plan.stacks.length > 1 ? stack.name : null;
     const tools = flushTools(
       stack.sheets,
       stack.dash,

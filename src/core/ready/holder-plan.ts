@@ -112,8 +112,10 @@ export function holderPlan(
       ]
     );
   }
-  return notPossible(
-    'holders',
-    `the shop has ${shop.pilot} pilot-size and ${shop.final} final-size holders; even the ends of the ${lines.length} lines take more`
-  );
+  return notPossible('holders', {
+    code: 'too-few-holders',
+    pilot: shop.pilot,
+    final: shop.final,
+    lines: lines.length
+  });
 }

@@ -5,14 +5,10 @@ import type { ReadyStep } from './step-list';
 
 const step = (key: string, count: number, minutes: number, holes: number[] = []): ReadyStep => ({
   key,
-  op: 'pilot',
-  title: key,
-  say: '',
-  tool: '',
-  setting: '',
+  said: { op: 'pilot', drill: '#40', diameterIn: 0.098 },
   count,
   unit: 'holes',
-  caution: '',
+  hazard: null,
   minutes,
   holes,
   rests: {

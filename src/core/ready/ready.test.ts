@@ -4,6 +4,7 @@ import { calc } from '../calc';
 import { clearPanelHole } from '../layout/clear-panel-hole';
 import { countersinkNext } from './countersink-next';
 import { holePlan } from './hole-plan';
+import { refusal } from '../../../tests/support/words';
 
 describe('hole plan', () => {
   holdsWorkedCases('hole-plan');
@@ -36,7 +37,7 @@ describe('clear panel hole', () => {
 
   it('says when no drill is large enough', () => {
     const answer = clearPanelHole({ panel: 'acrylic', spanIn: 60, deltaTC: 60, dash: 8 });
-    expect(answer.ok ? '' : answer.error.message).toMatch(/largest drill, H 0\.266 in/);
+    expect(answer.ok ? '' : refusal(answer.error)).toMatch(/largest drill, H 0\.266 in/);
   });
 });
 

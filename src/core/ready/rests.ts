@@ -17,7 +17,7 @@ const PLACES = 4;
 const fingerprint = (of: unknown): string => hash(of).slice(0, FINGERPRINT_LENGTH);
 
 /** Steps before any rivet hole: a row that moves does not undo them. */
-const BEFORE_HOLES: readonly MadeStep['op'][] = ['relief', 'cutOut', 'stopDrill'];
+const BEFORE_HOLES: readonly MadeStep['said']['op'][] = ['relief', 'cutOut', 'stopDrill'];
 
 /**
  * Fingerprints of every step of a joint as it is now: its metal, the places and sizes of its holes, and what the step's
@@ -41,7 +41,7 @@ export function restsOf(joint: Joint, layout: JointLayout): (step: MadeStep) => 
     ])
   );
   const everyPlace = fingerprint([...places]);
-  return ({ op, count, holes = [], rests = null }) => {
+  return ({ said: { op }, count, holes = [], rests = null }) => {
     const own = fingerprint([metal, rests]);
     return {
       whole: fingerprint([own, op, count, BEFORE_HOLES.includes(op) ? '' : everyPlace]),

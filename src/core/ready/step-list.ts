@@ -6,25 +6,23 @@ import { byId } from '../joint/item-id.ts';
 import type { Shape } from '../layout/shapes.ts';
 import type { JointLayout, Plan } from '../plan/plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
-import { cuttingMethod, EDGE_CLEAN_UP, RELIEF_ADVICE } from './cutting-advice.ts';
+import { cuttingMethod } from './cutting-advice.ts';
 import { flushSteps } from './flush-steps.ts';
 import type { HolderPlan } from './holder-plan.ts';
 import { OPERATIONS, type Operation, type OperationTime } from './operations.ts';
 import { restsOf, type Rests } from './rests.ts';
-import { CAUTIONS, numbersOf, stepDrillStop, type MadeStep } from './step-parts.ts';
+import { numbersOf, stepDrillStop, type MadeStep } from './step-parts.ts';
+import type { StepHazard, StepSaid } from './step-said.ts';
 
 /** One step between marks on metal and the first rivet. */
 export interface ReadyStep {
   /** stays the same while the joint does: what is ticked off is kept under it */
   key: string;
-  op: Operation;
-  title: string;
-  say: string;
-  tool: string;
-  setting: string;
+  said: StepSaid;
   count: number;
   unit: string;
-  caution: string;
+  /** what hurts here; null where nothing does */
+  hazard: StepHazard | null;
   minutes: number;
   /** holes that may be ticked one by one; empty where the step is done as a whole */
   holes: number[];
@@ -52,51 +50,45 @@ function beforeHoles(joint: Joint, layout: JointLayout): MadeStep[] {
   const { reliefs, cutOut, drilledOnly } = layout;
   if (reliefs.length > 0)
     made.push({
-      op: 'relief',
+      said: {
+        op: 'relief',
+        centres: reliefs.map(({ xIn, yIn }) => ({ xIn, yIn })),
+        pilotDrill: PILOT_DRILL,
+        diameterIn: reliefs[0]?.diameterIn ?? 0
+      },
       rests: reliefs.map(({ xIn, yIn, diameterIn }) => [xIn, yIn, diameterIn]),
-      title: 'Drill the corner reliefs',
-      say: `${RELIEF_ADVICE} Centres: ${reliefs.map(({ xIn, yIn }) => `${num(Math.round(xIn * 1e4) / 1e4)} right, ${num(Math.round(yIn * 1e4) / 1e4)} down`).join('; ')}.`,
-      tool: `${PILOT_DRILL}, then opened up`,
-      setting: `${num(reliefs[0]?.diameterIn ?? 0)} in`,
       count: reliefs.length,
-      caution: CAUTIONS.drill
+      hazard: 'drill'
     });
   if (cutOut)
     made.push({
-      op: 'cutOut',
+      said: { op: 'cutOut', method: cuttingMethod(skin?.thicknessIn ?? 0) },
       rests: cutOut,
-      title: 'Cut the damage out',
-      say: `From relief to relief along the line. ${EDGE_CLEAN_UP}`,
-      tool: cuttingMethod(skin?.thicknessIn ?? 0),
       count: Math.ceil(roundIn(cutOut)),
-      caution: CAUTIONS.edges
+      hazard: 'edges'
     });
   if (drilledOnly.length > 0)
     made.push({
-      op: 'stopDrill',
+      said: { op: 'stopDrill', drill: drilledOnly[0]?.drill ?? PILOT_DRILL },
       rests: drilledOnly.map(({ xIn, yIn, diameterIn }) => [xIn, yIn, diameterIn]),
-      title: 'Stop-drill the ends of the crack',
-      say: 'At the very end of the crack, found with a lens; never riveted.',
-      tool: drilledOnly[0]?.drill ?? PILOT_DRILL,
       count: drilledOnly.length,
-      caution: CAUTIONS.drill
+      hazard: 'drill'
     });
   const existing = layout.holes.filter(
     ({ fixed }) => fixed !== null && byId(joint.fixed, fixed)?.kind === 'existing'
   );
   if (existing.length > 0)
     made.push({
-      op: 'match',
-      title: 'Pick up the holes that must match',
-      say: `Through the old hole, or with a hole finder, onto the new part: ${existing
-        .map(
-          ({ number, fixed }) => `hole ${number} (${byId(joint.fixed, fixed ?? '')?.name ?? ''})`
-        )
-        .join(', ')}. Nothing else is drilled before these fit.`,
-      tool: 'hole finder, or drill through the old hole',
+      said: {
+        op: 'match',
+        holes: existing.map(({ number, fixed }) => ({
+          number,
+          name: byId(joint.fixed, fixed ?? '')?.name ?? ''
+        }))
+      },
       count: existing.length,
       holes: numbersOf(existing),
-      caution: CAUTIONS.drill
+      hazard: 'drill'
     });
   return made;
 }
@@ -111,34 +103,22 @@ function holesSteps(
     ({ fixed }) => fixed === null || byId(joint.fixed, fixed)?.kind !== 'existing'
   );
   const made: MadeStep[] = [
+    { said: { op: 'punch' }, count: fresh.length, holes: numbersOf(fresh) },
     {
-      op: 'punch',
-      title: 'Centre punch',
-      say: 'Lightly on each mark: enough to hold the drill, not to dent the sheet.',
-      tool: 'centre punch',
-      count: fresh.length,
-      holes: numbersOf(fresh)
-    },
-    {
-      op: 'pilot',
-      title: 'Drill the pilots',
-      say: 'Square to the surface. The end holes first, a holder in each as it is drilled.',
-      tool: PILOT_DRILL,
-      setting: `${num(drillIn(PILOT_DRILL))} in`,
+      said: { op: 'pilot', drill: PILOT_DRILL, diameterIn: drillIn(PILOT_DRILL) },
       count: fresh.length,
       holes: numbersOf(fresh),
-      caution: CAUTIONS.drill
+      hazard: 'drill'
     }
   ];
-  if (holders)
+  if (holders) {
+    const { every, pilotHolders, finalHolders } = holders;
     made.push({
-      op: 'holder',
-      title: 'Set the sheet holders',
-      say: `The ends of every line, then every ${holders.every}th hole. Final-size holders take over beside them once those holes are drilled.`,
-      tool: `${holders.pilotHolders} holders for ${PILOT_DRILL}, ${holders.finalHolders} of the final size`,
-      count: holders.pilotHolders + holders.finalHolders,
+      said: { op: 'holder', every, pilotDrill: PILOT_DRILL, pilotHolders, finalHolders },
+      count: pilotHolders + finalHolders,
       holes: holders.rounds[0]?.holders ?? []
     });
+  }
   const sizes = [...new Set(layout.holes.map(({ dash }) => dash))].sort((a, b) => a - b);
   for (const dash of sizes) {
     const drill = rivetSize(dash).drill[school];
@@ -147,29 +127,21 @@ function holesSteps(
     const { stopIn, work } = stepDrillStop(own);
     made.push({
       key: `upDrill-${dash}`,
-      op: 'upDrill',
+      said: { op: 'upDrill', dash, drill, diameterIn: drillIn(drill), stopIn },
       rests: drill,
-      title: `Drill to final size, dash ${dash}`,
-      say: 'Those without a holder first; then move the holders over and drill the rest.',
-      tool: drill,
-      setting: `${num(drillIn(drill))} in; a step drill’s stop ${num(Math.round(stopIn * 1e4) / 1e4)} in behind where its full size begins`,
       settingWork: work,
       count: own.length,
       holes: numbersOf(own),
-      caution: CAUTIONS.drill
+      hazard: 'drill'
     });
   }
   if (layout.growth)
     made.push({
-      op: 'growth',
+      said: { op: 'growth', ...layout.growth },
       rests: layout.growth.diameterIn,
-      title: 'Open the clear panel’s holes',
-      say: `Larger than the rivet so that the panel can grow: in ${layout.growth.part} alone, with a drill ground for plastic, slowly.`,
-      tool: layout.growth.drill,
-      setting: `${num(layout.growth.diameterIn)} in`,
       count: layout.holes.length,
       holes: numbersOf(layout.holes),
-      caution: CAUTIONS.drill
+      hazard: 'drill'
     });
   return made;
 }
@@ -182,60 +154,21 @@ function partSteps(joint: Joint, plan: Plan): MadeStep[] {
   const sheets = joint.sheets.length;
   const sides = 2 * layersHeld(plan);
   return [
+    { said: { op: 'part' }, count: sheets },
+    { said: { op: 'chips' }, count: sheets, hazard: 'edges' },
     {
-      op: 'part',
-      title: 'Take apart',
-      say: 'Mark every part first: number, outer face, datum end.',
-      count: sheets
-    },
-    {
-      op: 'chips',
-      title: 'Clear out the chips',
-      say: 'From between the sheets too.',
-      count: sheets,
-      caution: CAUTIONS.edges
-    },
-    {
-      op: 'deburr',
-      title: 'Deburr every hole, both sides, every sheet',
-      say: 'About two light turns: the burr only. It must not become a countersink.',
-      tool: 'deburring tool, turned by hand',
+      said: { op: 'deburr' },
       count: sides,
       formula: `sheets at every hole, added up, × 2 sides = ${sides / 2} × 2`
     },
-    {
-      op: 'edges',
-      title: 'Edges and corners',
-      say: EDGE_CLEAN_UP,
-      tool: 'file',
-      count: sheets,
-      caution: CAUTIONS.edges
-    }
+    { said: { op: 'edges' }, count: sheets, hazard: 'edges' }
   ];
 }
 
 const lastSteps = (sheets: number): MadeStep[] => [
-  {
-    op: 'clean',
-    title: 'Clean',
-    say: 'Until a white cloth stays white.',
-    count: sheets,
-    caution: CAUTIONS.primer
-  },
-  {
-    op: 'prime',
-    title: 'Prime',
-    say: 'Faying faces and cut edges; let it dry as its data sheet says.',
-    count: sheets,
-    caution: CAUTIONS.primer
-  },
-  {
-    op: 'reassemble',
-    title: 'Put together the marked way round',
-    say: 'Strokes meet strokes; a holder every few holes, the end ones first.',
-    tool: 'sheet holders of the final size',
-    count: sheets
-  }
+  { said: { op: 'clean' }, count: sheets, hazard: 'primer' },
+  { said: { op: 'prime' }, count: sheets, hazard: 'primer' },
+  { said: { op: 'reassemble' }, count: sheets }
 ];
 
 const SECONDS_PER_MINUTE = 60;
@@ -268,18 +201,15 @@ export function stepList(
   return made.map((step) => {
     const {
       key,
-      op,
-      title,
-      say = '',
-      tool = '',
-      setting = '',
+      said,
       count,
-      caution = '',
+      hazard = null,
       holes = [],
       formula,
       settingWork = [],
       cageRests = null
     } = step;
+    const { op } = said;
     const { secondsEach, from, records } = timeOf(op);
     const minutes = (count * secondsEach) / SECONDS_PER_MINUTE;
     const whose = {
@@ -289,14 +219,10 @@ export function stepList(
     }[from];
     return {
       key: key ?? op,
-      op,
-      title,
-      say,
-      tool,
-      setting,
+      said,
       count,
       unit: count === 1 ? OPERATIONS[op].per : OPERATIONS[op].many,
-      caution,
+      hazard,
       minutes,
       holes,
       rests: rests(step),

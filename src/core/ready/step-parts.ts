@@ -1,26 +1,14 @@
-import { num, workLine, type WorkLine } from '../answer.ts';
+import { workLine, type WorkLine } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import type { PlannedHole } from '../plan/holes.ts';
-import type { Operation } from './operations.ts';
-
-export const CAUTIONS = {
-  drill:
-    'Eye protection; clamp small parts; no gloves near a turning drill; a backing block behind, never a hand.',
-  edges: 'Chips and edges cut: gloves for handling, none near the drill.',
-  air: 'Disconnect the air before touching the cutter.',
-  dimple: 'Fingers out of the yoke: it closes with thousands of pounds.',
-  primer: 'Gloves, ventilation, and the product’s data sheet.'
-} as const;
+import type { StepHazard, StepSaid } from './step-said.ts';
 
 /** A step as its part of the list makes it: its time is reckoned once all are there. */
 export interface MadeStep {
   key?: string;
-  op: Operation;
-  title: string;
-  say?: string;
-  tool?: string;
-  setting?: string;
+  said: StepSaid;
   count: number;
-  caution?: string;
+  hazard?: StepHazard;
   holes?: number[];
   formula?: string;
   /** fingerprint of what a cage's setting for it rests on; countersinking only */
@@ -50,7 +38,7 @@ export function stepDrillStop(holes: readonly PlannedHole[]): { stopIn: number; 
     work: [
       workLine(
         'step-drill stop',
-        `thickest grip of these holes + 1/32 past it = ${num(gripIn)} + ${num(PAST_IN)}`,
+        by`thickest grip of these holes + 1/32 past it = ${len(gripIn)} + ${len(PAST_IN)}`,
         stopIn,
         'in'
       )

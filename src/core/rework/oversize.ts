@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { answer, invalidInput, num, workLine, type Answer, type WorkLine } from '../answer.ts';
+import { answer, invalidInput, workLine, type Answer, type WorkLine } from '../answer.ts';
+import { by, len, lens } from '../notation.ts';
 import { drillIn } from '../catalog/drills.ts';
 import { DASHES, rivetSize } from '../catalog/rivets.ts';
 import { DEFAULT_MULTIPLIERS, type Multipliers } from '../rules/multipliers.ts';
@@ -61,15 +62,12 @@ export function oversize(
   const { dash, head, holeIn, edgeIn, pitchesIn, sheetsIn, increments, school } = input;
   const D = rivetSize(dash).diameterIn;
   if (below(holeIn, D))
-    return invalidInput(
-      'holeIn',
-      `a hole of ${num(holeIn)} in is smaller than the dash ${dash} shank of ${num(D)} in`
-    );
+    return invalidInput('holeIn', { code: 'hole-too-small', holeIn, dash, diameterIn: D });
   const keepUpToIn = drillIn(rivetSize(dash).drill[school]) + KEEP_IN;
   const work: WorkLine[] = [
     workLine(
       'keep up to',
-      `final drill ${rivetSize(dash).drill[school]} + 0.003; the hole is ${num(holeIn)}`,
+      by`final drill ${rivetSize(dash).drill[school]} + ${len(KEEP_IN)}; the hole is ${len(holeIn)}`,
       keepUpToIn,
       'in'
     )
@@ -101,13 +99,13 @@ export function oversize(
     workLine('next final drill', `dash ${next}, ${school} school: ${drill}`, drillIn(drill), 'in'),
     workLine(
       'its edge minimum',
-      `${limits.edgeMinD[head]} D; there is ${num(edgeIn)}`,
+      by`${limits.edgeMinD[head]} D; there is ${len(edgeIn)}`,
       edgeMinIn,
       'in'
     ),
     workLine(
       'its pitch minimum',
-      `${limits.pitchMinD} D; there ${pitchesIn.length === 1 ? 'is' : 'are'} ${pitchesIn.map(num).join(', ') || 'no neighbours'}`,
+      by`${limits.pitchMinD} D; there ${pitchesIn.length === 1 ? 'is' : 'are'} ${pitchesIn.length === 0 ? 'no neighbours' : lens(pitchesIn, ', ')}`,
       pitchMinIn,
       'in'
     )

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { answer, num, workLine, type Answer } from '../answer.ts';
+import { answer, workLine, type Answer } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { DRILLS, drillIn } from '../catalog/drills.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { Dash } from '../schema/fields.ts';
@@ -43,11 +44,11 @@ export function removal({ dash, school }: RemovalInput): Answer<RemovalResult> {
     workLine(
       'drill through the head only',
       school === 'under-shank'
-        ? `largest drill under D = ${num(D)}: ${drill.name}`
+        ? by`largest drill under D = ${len(D)}: ${drill.name}`
         : `the rivet’s own hole drill: ${drill.name}`,
       drill.diameterIn,
       'in'
     ),
-    workLine('punch, at most', `D − 1/64 = ${num(D)} − ${num(PUNCH_UNDER_IN)}`, punchMaxIn, 'in')
+    workLine('punch, at most', by`D − 1/64 = ${len(D)} − ${len(PUNCH_UNDER_IN)}`, punchMaxIn, 'in')
   ]);
 }

@@ -1,10 +1,12 @@
+import { by, len, unitLen, type Notation } from '../notation.ts';
+import { FLUSHNESS_LIMITS, type FlushnessSchool } from './flushness.ts';
 import type { Multipliers } from './multipliers.ts';
 import type { RuleProfile } from './profile.ts';
 
 /** One way of working: what it is called and who works that way. */
 export interface SchoolOption {
   value: string;
-  text: string;
+  text: string | Notation;
   who: string;
 }
 
@@ -16,6 +18,11 @@ export interface School {
   changes: string;
   options: SchoolOption[];
 }
+
+const bandOf = (school: FlushnessSchool): Notation => {
+  const { lowIn, highIn } = FLUSHNESS_LIMITS[school];
+  return lowIn === -highIn ? by`± ${unitLen(highIn)}` : by`${len(lowIn)} to +${unitLen(highIn)}`;
+};
 
 /** Every school of the profile, in the order of the work (handbook 4.1 to 4.7). */
 export const SCHOOLS: School[] = [
@@ -148,13 +155,13 @@ export const SCHOOLS: School[] = [
     question: 'How flush is flush?',
     changes: 'the band that a countersink is set to',
     options: [
-      { value: 'two-proud', text: '0 to +0.002 in', who: 'Most: a touch proud at most.' },
+      { value: 'two-proud', text: bandOf('two-proud'), who: 'Most: a touch proud at most.' },
       {
         value: 'three-proud',
-        text: '0 to +0.003 in',
+        text: bandOf('three-proud'),
         who: 'Those who let driving flatten the head.'
       },
-      { value: 'aerodynamic', text: '± 0.002 in', who: 'Where the air must not notice.' }
+      { value: 'aerodynamic', text: bandOf('aerodynamic'), who: 'Where the air must not notice.' }
     ]
   },
   {

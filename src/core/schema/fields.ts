@@ -1,6 +1,6 @@
 import { z } from 'zod';
+import { saying } from '../refusal-said.ts';
 import { parseLength } from '../units/parse-length.ts';
-import { writeDecimal } from '../units/format-length.ts';
 import { TOLERANCE } from '../units/tolerance.ts';
 
 /** Limits that keep every calculation finite (contract, "Sizes that would never end"). */
@@ -10,7 +10,9 @@ export const MOST_HOLES = 100_000;
 export const THINNEST_SHEET_IN = 0.01;
 export const THICKEST_SHEET_IN = 0.25;
 
+// How one types a length, not one that was reckoned.
 const EXPECTED =
+  // eslint-disable-next-line no-restricted-syntax
   'a length is expected here: a number of inches, or text such as 3/32, .094, 1 1/8, 2.4mm, 32 thou';
 
 /** Wherever an `…In` number is expected: a finite number of inches, or text with a unit. */
@@ -42,14 +44,14 @@ interface LengthBounds {
 export function lengthIn(what: string, bounds: LengthBounds = {}) {
   return writtenLength.superRefine((valueIn, context) => {
     const { above, least, most } = bounds;
-    const complain = (limit: string) =>
+    const complain = (must: 'over' | 'at-least' | 'at-most', limitIn: number) =>
       context.addIssue({
         code: 'custom',
-        message: `${what} must be ${limit}; ${writeDecimal(valueIn, 0, 6)} in was given`
+        params: saying({ code: 'length-outside', what, must, limitIn, valueIn })
       });
-    if (above !== undefined && valueIn <= above + TOLERANCE) complain(`over ${above} in`);
-    else if (least !== undefined && valueIn < least - TOLERANCE) complain(`at least ${least} in`);
-    else if (most !== undefined && valueIn > most + TOLERANCE) complain(`at most ${most} in`);
+    if (above !== undefined && valueIn <= above + TOLERANCE) complain('over', above);
+    else if (least !== undefined && valueIn < least - TOLERANCE) complain('at-least', least);
+    else if (most !== undefined && valueIn > most + TOLERANCE) complain('at-most', most);
   });
 }
 
@@ -66,12 +68,15 @@ export function slippedThicknessIn(valueIn: number): number | null {
 export const thicknessIn = writtenLength.superRefine((valueIn, context) => {
   const thin = valueIn < THINNEST_SHEET_IN - TOLERANCE;
   if (!thin && valueIn <= THICKEST_SHEET_IN + TOLERANCE) return;
-  const limit = thin ? `under ${THINNEST_SHEET_IN}` : `over ${THICKEST_SHEET_IN}`;
-  const moved = slippedThicknessIn(valueIn);
-  const meant = moved === null ? '' : ` Was ${writeDecimal(moved, 3, 6)} meant?`;
   context.addIssue({
     code: 'custom',
-    message: `a sheet of ${writeDecimal(valueIn, 3, 6)} in is ${limit} in: did a decimal point slip?${meant}`
+    params: saying({
+      code: 'slipped-sheet',
+      valueIn,
+      must: thin ? 'under' : 'over',
+      limitIn: thin ? THINNEST_SHEET_IN : THICKEST_SHEET_IN,
+      meantIn: slippedThicknessIn(valueIn)
+    })
   });
 });
 

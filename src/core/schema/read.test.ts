@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { problemsOf, readInput } from './read';
 import { lengthIn, slippedThicknessIn, thicknessIn } from './fields';
+import { refusal } from '../../../tests/support/words';
 
 const Sample = z.strictObject({
   school: z.enum(['close', 'loose']),
@@ -13,7 +14,7 @@ const GOOD = { school: 'close', holes: 3, widthIn: '1 1/2' };
 
 const complaint = (change: object) => {
   const read = readInput(Sample, { ...GOOD, ...change });
-  return read.ok ? null : `${read.error.path}: ${read.error.message}`;
+  return read.ok ? null : `${read.error.path}: ${refusal(read.error)}`;
 };
 
 describe('reading input', () => {
@@ -51,7 +52,9 @@ describe('reading input', () => {
   it('takes no object at all with a reason', () => {
     expect(readInput(Sample, 7)).toMatchObject({
       ok: false,
-      error: { message: 'an object with named fields is expected; 7 was given' }
+      error: {
+        said: { code: 'told', text: 'an object with named fields is expected; 7 was given' }
+      }
     });
   });
 });

@@ -1,18 +1,27 @@
 import type { z } from 'zod';
 import { invalidInput, type Refusal } from '../answer.ts';
+import { told, type RefusalSaid } from '../refusal-said.ts';
 
 type Issue = z.core.$ZodIssue;
 
-function describe(issue: Issue): { path: PropertyKey[]; message: string } {
+/** What a field complains of, where it says so as a code. */
+const coded = (issue: Issue): RefusalSaid | null => {
+  const given: unknown = issue.code === 'custom' ? issue.params?.['said'] : undefined;
+  return given === undefined ? null : (given as RefusalSaid);
+};
+
+function describe(issue: Issue): { path: PropertyKey[]; said: RefusalSaid } {
+  const own = coded(issue);
+  if (own) return { path: issue.path, said: own };
   if (issue.code === 'unrecognized_keys') {
     const key = issue.keys[0] ?? '';
-    return { path: [...issue.path, key], message: `"${key}" is not an input here` };
+    return { path: [...issue.path, key], said: told(`"${key}" is not an input here`) };
   }
   if (issue.input === undefined && MISSING_CODES.has(issue.code))
-    return { path: issue.path, message: `${String(issue.path.at(-1) ?? 'input')} is missing` };
+    return { path: issue.path, said: told(`${String(issue.path.at(-1) ?? 'input')} is missing`) };
   return {
     path: issue.path,
-    message: LIBRARY_WORDS.test(issue.message) ? plainly(issue) : issue.message
+    said: told(LIBRARY_WORDS.test(issue.message) ? plainly(issue) : issue.message)
   };
 }
 
@@ -50,11 +59,11 @@ function plainly(issue: Issue): string {
   return `this was not understood; ${was}`;
 }
 
-/** Every complaint of a failed parse as `{path, message}`, paths dotted (`sheetsIn.0`). */
-export const problemsOf = (error: z.ZodError): { path: string; message: string }[] =>
+/** Every complaint of a failed parse, paths dotted (`sheetsIn.0`). */
+export const problemsOf = (error: z.ZodError): { path: string; said: RefusalSaid }[] =>
   error.issues.map((issue) => {
-    const { path, message } = describe(issue);
-    return { path: path.map(String).join('.'), message };
+    const { path, said } = describe(issue);
+    return { path: path.map(String).join('.'), said };
   });
 
 /**
@@ -70,7 +79,7 @@ export function readInput<S extends z.ZodType>(
   if (parsed.success) return { ok: true, value: parsed.data };
   const first = problemsOf(parsed.error)[0] ?? {
     path: '',
-    message: 'this input was not understood'
+    said: told('this input was not understood')
   };
-  return invalidInput(first.path, first.message);
+  return invalidInput(first.path, first.said);
 }

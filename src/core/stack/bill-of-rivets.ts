@@ -79,7 +79,7 @@ export function billOfRivets({ needs, spares, onHand }: BillOfRivetsInput): Answ
   }
   for (const [index, need] of needs.entries()) {
     const read = partNumber({ text: need.partNumber });
-    if (!read.ok) return invalidInput(`needs.${index}.partNumber`, read.error.message);
+    if (!read.ok) return invalidInput(`needs.${index}.partNumber`, read.error.said);
     const { canonical, dash, head, lengthIn } = read.result;
     const needed = (lines.get(canonical)?.needed ?? 0) + need.count;
     const spare =
@@ -112,7 +112,7 @@ export function billOfRivets({ needs, spares, onHand }: BillOfRivetsInput): Answ
       ),
       workLine(
         `mass of ${line.partNumber}`,
-        `${line.needed} × ${num(line.massEachLb / DENSITY_LB_PER_IN3)} in³ × ${DENSITY_LB_PER_IN3.toFixed(3)} lb/in³`,
+        `${line.needed} × volume × density = ${line.needed} × ${num(line.massEachLb / DENSITY_LB_PER_IN3)} × ${DENSITY_LB_PER_IN3.toFixed(3)} lb/in³`,
         line.massLb,
         'lb'
       )

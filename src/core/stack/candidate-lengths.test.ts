@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { candidateLengths } from './candidate-lengths';
+import { lengthVerdictInWords } from '../../../tests/support/words';
 
 const asked = {
   dash: 4,
@@ -34,8 +35,10 @@ describe('lengths round the ideal', () => {
     const bands = lengths.map(({ head }) => (head.ok ? head.result.heightBandD : null));
     expect(bands[1]).toEqual({ low: 0.38, high: expect.closeTo(1.07366 / 1.69, 4) as number });
     expect(bands[4]).toEqual({ low: expect.closeTo(1.82366 / 3.0625, 4) as number, high: 0.65 });
-    expect(lengths[0]?.why).toMatch(/^0.86 D, must be over 1 and under 2 D; short/);
-    expect(lengths[5]?.why).toMatch(/folds over/);
+    expect(lengths[0] && lengthVerdictInWords(lengths[0])).toMatch(
+      /^0.86 D, must be over 1 and under 2 D; short/
+    );
+    expect(lengths[5] && lengthVerdictInWords(lengths[5])).toMatch(/folds over/);
   });
 
   it('are called out where their volume makes no good head', () => {
@@ -43,7 +46,7 @@ describe('lengths round the ideal', () => {
     // -4.5: 1.57366 / 1.56² = 0.647 D, over the 0.55 D that is allowed
     expect(tight.find(({ picked }) => picked)).toMatchObject({
       verdict: 'attention',
-      why: expect.stringMatching(/^at no height both 1.45–1.56 D wide/) as string
+      against: { code: 'no-height', diameterD: { low: 1.45, high: 1.56 } }
     });
     // -4: 1.32366 / 1.56² = 0.5439, within
     expect(tight.find(({ lengthDash }) => lengthDash === '4')?.verdict).toBe('good');

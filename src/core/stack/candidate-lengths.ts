@@ -1,4 +1,5 @@
-import { num, workLine, type Answer, type WorkLine } from '../answer.ts';
+import { workLine, type Answer, type WorkLine } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { HEAD_LIMITS } from '../catalog/head-limits.ts';
 import { LONGEST_LENGTH_DASH, rivetSize, SHORTEST_LENGTH_DASH } from '../catalog/rivets.ts';
 import type { RuleProfile } from '../rules/profile.ts';
@@ -7,6 +8,15 @@ import { floorTo, same } from '../units/tolerance.ts';
 import { writeLengthDash, writePartNumber } from './part-number.ts';
 import { predictHead, type PredictHeadResult } from './predict-head.ts';
 import { IDEAL_PROTRUSION_D, protrusionInWindow } from './rivet-length.ts';
+
+/** Why a length is not simply good; multiples of D. */
+export type LengthAgainst =
+  | { code: 'outside'; protrusionD: number; overD: number; underD: number }
+  | {
+      code: 'no-height';
+      diameterD: { low: number; high: number };
+      heightD: { low: number; high: number };
+    };
 
 /** A length beside the chosen one. `stop`: outside the protrusion window; `attention`: its volume makes no good head. */
 export interface CandidateLength {
@@ -17,8 +27,10 @@ export interface CandidateLength {
   protrusionD: number;
   head: Answer<PredictHeadResult>;
   verdict: 'good' | 'attention' | 'stop';
-  /** why, and what this length risks against the ideal */
-  why: string;
+  /** what keeps it from being good; null where nothing does */
+  against: LengthAgainst | null;
+  /** what it risks against the ideal */
+  risk: 'short' | 'long' | 'none';
   /** the one that the profile's school takes */
   picked: boolean;
   work: WorkLine[];
@@ -39,17 +51,8 @@ export interface LengthsToWeigh {
 /** Neighbours shown on each side of the ideal. */
 const EACH_SIDE = 3;
 
-function risk(protrusionD: number, good: boolean): string {
-  if (protrusionD < IDEAL_PROTRUSION_D)
-    return good
-      ? 'a little short: stop early, the head is the smaller'
-      : 'short: little metal, the head comes out small or low';
-  if (protrusionD > IDEAL_PROTRUSION_D)
-    return good
-      ? 'a little long: easier to drive full, folds more easily'
-      : 'long: folds over, or spreads too wide before it is low enough';
-  return 'one and a half diameters: the nominal head';
-}
+const riskOf = (protrusionD: number): CandidateLength['risk'] =>
+  protrusionD < IDEAL_PROTRUSION_D ? 'short' : protrusionD > IDEAL_PROTRUSION_D ? 'long' : 'none';
 
 /**
  * Lengths round the ideal with what each would do: protrusion, the head to expect, a verdict with its reason.
@@ -86,8 +89,11 @@ export function candidateLengths(
     const inWindow = protrusionInWindow(protrusionD, profile.multipliers);
     const band = predicted.ok && predicted.result.heightBandD !== null;
     const verdict = !inWindow ? 'stop' : band ? 'good' : 'attention';
-    const outside = `${num(Math.round(protrusionD * 100) / 100)} D, must be over ${protrusionMinD} and under ${protrusionMaxD} D`;
-    const noBand = `at no height both ${diameterD.low}–${diameterD.high} D wide and ${heightD.low}–${heightD.high} D high`;
+    const against: LengthAgainst | null = !inWindow
+      ? { code: 'outside', protrusionD, overD: protrusionMinD, underD: protrusionMaxD }
+      : band
+        ? null
+        : { code: 'no-height', diameterD, heightD };
     return [
       {
         partNumber: writePartNumber('MS', head, alloy, dash, sixteenths),
@@ -97,11 +103,12 @@ export function candidateLengths(
         protrusionD,
         head: predicted,
         verdict,
-        why: `${!inWindow ? `${outside}; ` : band ? '' : `${noBand}; `}${risk(protrusionD, verdict === 'good')}`,
+        against,
+        risk: riskOf(protrusionD),
         picked: pickedIn !== null && same(lengthIn, pickedIn),
         work: [
-          workLine('protrusion', `L − G = ${num(lengthIn)} − ${num(gripIn)}`, protrusionIn, 'in'),
-          workLine('protrusion in D', `${num(protrusionIn)} / ${num(D)}`, protrusionD, 'D'),
+          workLine('protrusion', by`L − G = ${len(lengthIn)} − ${len(gripIn)}`, protrusionIn, 'in'),
+          workLine('protrusion in D', by`${len(protrusionIn)} / ${len(D)}`, protrusionD, 'D'),
           ...(predicted.ok ? predicted.work : [])
         ]
       }

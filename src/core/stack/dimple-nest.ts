@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answer, num, workLine, type Answer } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { Dash, thicknessIn } from '../schema/fields.ts';
 import { roundHalfAway } from '../units/tolerance.ts';
@@ -39,14 +40,14 @@ export function dimpleNest({ skinIn, dash }: DimpleNestInput): Answer<DimpleNest
   return answer({ extraDepthIn, extraClicks, flushDiameterIn, nestDiameterIn }, [
     workLine(
       'extra depth',
-      `t × (1/sin 50° − 1) = ${num(skinIn)} × ${num(NEST_PER_IN)}`,
+      by`t × (1/sin 50° − 1) = ${len(skinIn)} × ${num(NEST_PER_IN)}`,
       extraDepthIn,
       'in'
     ),
-    workLine('extra clicks', `${num(extraDepthIn)} / ${CLICK_IN}`, extraClicks, 'clicks'),
+    workLine('extra clicks', by`${len(extraDepthIn)} / ${len(CLICK_IN)}`, extraClicks, 'clicks'),
     workLine(
       'nest diameter',
-      `flush + 2·tan 50° × extra = ${num(flushDiameterIn)} + ${num(DIAMETER_PER_DEPTH)} × ${num(extraDepthIn)}`,
+      by`flush + 2·tan 50° × extra = ${len(flushDiameterIn)} + ${num(DIAMETER_PER_DEPTH)} × ${len(extraDepthIn)}`,
       nestDiameterIn,
       'in'
     )

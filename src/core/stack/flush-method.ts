@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answer, num, workLine, type Answer } from '../answer.ts';
+import { by, len, lens, type Notation } from '../notation.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { Dash, sheetsIn } from '../schema/fields.ts';
 import { above, atLeast, atMost, below } from '../units/tolerance.ts';
@@ -52,29 +53,44 @@ export function flushMethod({ sheetsIn, dash }: FlushMethodInput): Answer<FlushM
   const decide = (
     method: FlushMethod,
     margin: FlushMethodResult['margin'],
-    why: string,
+    why: Notation,
     leastFlushIn: number | null = null
   ): Answer<FlushMethodResult> =>
     answer({ leastFlushIn, method, margin }, [...work, workLine('method', why, method)]);
 
   if (atLeast(topIn, COUNTERSINK_SHEET_IN)) {
-    work.push(workLine('top sheet', `${num(topIn)} ≥ 0.040: countersink it`, topIn, 'in'));
+    work.push(
+      workLine(
+        'top sheet',
+        by`${len(topIn)} ≥ ${len(COUNTERSINK_SHEET_IN)}: countersink it`,
+        topIn,
+        'in'
+      )
+    );
     if (above(headIn, topIn + PROUD_IN))
-      return decide('none', 'knife-edge', `head ${num(headIn)} > ${num(topIn)} + 0.002 proud`);
+      return decide(
+        'none',
+        'knife-edge',
+        by`head ${len(headIn)} > ${len(topIn)} + ${len(PROUD_IN)} proud`
+      );
     const preferred = atMost(headIn, PREFERRED_SHARE * topIn);
     return decide(
       'countersink',
       preferred ? 'preferred' : 'marginal',
-      `head ${num(headIn)} ${preferred ? '≤' : '>'} ⅔ × ${num(topIn)} = ${num(PREFERRED_SHARE * topIn)}`,
+      by`head ${len(headIn)} ${preferred ? '≤' : '>'} ⅔ × ${len(topIn)} = ${len(PREFERRED_SHARE * topIn)}`,
       Math.max(0, headIn - topIn)
     );
   }
   work.push(
-    workLine('top sheet', `${num(topIn)} < 0.040: dimple it`, topIn, 'in'),
-    workLine('total', sheetsIn.map(num).join(' + '), totalIn, 'in')
+    workLine('top sheet', by`${len(topIn)} < ${len(COUNTERSINK_SHEET_IN)}: dimple it`, topIn, 'in'),
+    workLine('total', lens(sheetsIn, ' + '), totalIn, 'in')
   );
   if (atMost(totalIn, COUNTERSINK_SHEET_IN))
-    return decide('dimple-together', null, `total ${num(totalIn)} ≤ 0.040`);
+    return decide(
+      'dimple-together',
+      null,
+      by`total ${len(totalIn)} ≤ ${len(COUNTERSINK_SHEET_IN)}`
+    );
 
   const thickIndex = sheetsIn.findIndex(
     (sheet, index) => index > 0 && above(sheet, COUNTERSINK_SHEET_IN)
@@ -83,26 +99,30 @@ export function flushMethod({ sheetsIn, dash }: FlushMethodInput): Answer<FlushM
   if (thickIn !== undefined) {
     const dimpledIn = sheetsIn.slice(0, thickIndex).reduce((sum, sheet) => sum + sheet, 0);
     if (atLeast(dimpledIn, DIMPLED_LIMIT_IN))
-      return decide('none', null, `dimpled sheets ${num(dimpledIn)} ≥ 0.090`);
+      return decide('none', null, by`dimpled sheets ${len(dimpledIn)} ≥ ${len(DIMPLED_LIMIT_IN)}`);
     const cutIn = headIn + NEST_PER_IN * dimpledIn;
     work.push(
       workLine(
         `cut in sheet ${thickIndex + 1}`,
-        `head + (1/sin 50° − 1) × dimpled = ${num(headIn)} + ${num(NEST_PER_IN)} × ${num(dimpledIn)}`,
+        by`head + (1/sin 50° − 1) × dimpled = ${len(headIn)} + ${num(NEST_PER_IN)} × ${len(dimpledIn)}`,
         cutIn,
         'in'
       )
     );
     if (above(cutIn, thickIn))
-      return decide('none', 'knife-edge', `cut ${num(cutIn)} > sheet ${num(thickIn)}`);
+      return decide('none', 'knife-edge', by`cut ${len(cutIn)} > sheet ${len(thickIn)}`);
     const preferred = atMost(cutIn, PREFERRED_SHARE * thickIn);
     return decide(
       'dimple-top-countersink-under',
       preferred ? 'preferred' : 'marginal',
-      `cut ${num(cutIn)} ${preferred ? '≤' : '>'} ⅔ × ${num(thickIn)}`
+      by`cut ${len(cutIn)} ${preferred ? '≤' : '>'} ⅔ × ${len(thickIn)}`
     );
   }
   return below(totalIn, DIMPLED_LIMIT_IN)
-    ? decide('dimple-each', null, `no thick sheet beneath, total ${num(totalIn)} < 0.090`)
-    : decide('none', null, `only thin sheets, total ${num(totalIn)} ≥ 0.090`);
+    ? decide(
+        'dimple-each',
+        null,
+        by`no thick sheet beneath, total ${len(totalIn)} < ${len(DIMPLED_LIMIT_IN)}`
+      )
+    : decide('none', null, by`only thin sheets, total ${len(totalIn)} ≥ ${len(DIMPLED_LIMIT_IN)}`);
 }

@@ -1,4 +1,4 @@
-import { num } from '../answer.ts';
+import { by, len, type Notation } from '../notation.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Dash } from '../schema/fields.ts';
 import { above, atLeast, atMost, below } from '../units/tolerance.ts';
@@ -10,21 +10,30 @@ import {
   type FlushMethod
 } from './flush-method.ts';
 
+/** What the flush rule asks, in its order. */
+export type FlushQuestion =
+  | { ask: 'top-thick' | 'stack-thin' | 'thick-beneath'; limitIn: number }
+  | { ask: 'head-within'; proudIn: number }
+  | { ask: 'stack-under' | 'dimpled-under'; limitIn: number }
+  | { ask: 'cut-within'; sheet: number };
+
+/** Where an answer leads: to a method, or on. */
+export type FlushLead =
+  | FlushMethod
+  | 'may-countersink'
+  | 'is-dimpled'
+  | 'not-together'
+  | 'may-receive'
+  | 'all-dimpled'
+  | 'nest';
+
 /** One question of the flush rule with the numbers put in, and where its answer leads. */
 export interface FlushStep {
-  question: string;
-  numbers: string;
+  question: FlushQuestion;
+  numbers: Notation;
   yes: boolean;
-  leads: string;
+  leads: FlushLead;
 }
-
-const METHOD_WORDS: Record<FlushMethod, string> = {
-  countersink: 'countersink the top sheet',
-  'dimple-together': 'dimple the sheets together, the rivet as punch',
-  'dimple-each': 'dimple each sheet separately',
-  'dimple-top-countersink-under': 'dimple the top, countersink beneath',
-  none: 'no standard method: smaller rivet, thicker sheet, or engineering'
-};
 
 /**
  * The flush rule as it was walked for a stack: every question that was asked, in order, the last one deciding.
@@ -38,38 +47,45 @@ export function flushPath(sheetsIn: readonly number[], dash: Dash): FlushStep[] 
   const topIn = sheetsIn[0] ?? 0;
   const totalIn = sheetsIn.reduce((sum, sheet) => sum + sheet, 0);
   const steps: FlushStep[] = [];
-  const ask = (question: string, numbers: string, yes: boolean, onYes: string, onNo: string) => {
+  const ask = (
+    question: FlushQuestion,
+    numbers: Notation,
+    yes: boolean,
+    onYes: FlushLead,
+    onNo: FlushLead
+  ) => {
     steps.push({ question, numbers, yes, leads: yes ? onYes : onNo });
     return yes;
   };
-  const { countersink, none } = METHOD_WORDS;
+  const topThick = atLeast(topIn, COUNTERSINK_SHEET_IN);
 
   if (
     ask(
-      'Is the top sheet 0.040 in or more?',
-      `${num(topIn)} ${atLeast(topIn, COUNTERSINK_SHEET_IN) ? '≥' : '<'} 0.040`,
-      atLeast(topIn, COUNTERSINK_SHEET_IN),
-      'it may be countersunk',
-      'it is dimpled'
+      { ask: 'top-thick', limitIn: COUNTERSINK_SHEET_IN },
+      by`${len(topIn)} ${topThick ? '≥' : '<'} ${len(COUNTERSINK_SHEET_IN)}`,
+      topThick,
+      'may-countersink',
+      'is-dimpled'
     )
   ) {
     const fits = atMost(headIn, topIn + PROUD_IN);
     ask(
-      'Does the head stay within it, 0.002 proud allowed?',
-      `head ${num(headIn)} ${fits ? '≤' : '>'} ${num(topIn)} + 0.002`,
+      { ask: 'head-within', proudIn: PROUD_IN },
+      by`head ${len(headIn)} ${fits ? '≤' : '>'} ${len(topIn)} + ${len(PROUD_IN)}`,
       fits,
-      countersink,
-      none
+      'countersink',
+      'none'
     );
     return steps;
   }
+  const together = atMost(totalIn, COUNTERSINK_SHEET_IN);
   if (
     ask(
-      'Is the whole stack 0.040 in or less?',
-      `${num(totalIn)} ${atMost(totalIn, COUNTERSINK_SHEET_IN) ? '≤' : '>'} 0.040`,
-      atMost(totalIn, COUNTERSINK_SHEET_IN),
-      METHOD_WORDS['dimple-together'],
-      'not together'
+      { ask: 'stack-thin', limitIn: COUNTERSINK_SHEET_IN },
+      by`${len(totalIn)} ${together ? '≤' : '>'} ${len(COUNTERSINK_SHEET_IN)}`,
+      together,
+      'dimple-together',
+      'not-together'
     )
   )
     return steps;
@@ -77,22 +93,22 @@ export function flushPath(sheetsIn: readonly number[], dash: Dash): FlushStep[] 
   const thick = sheetsIn.findIndex((sheet, at) => at > 0 && above(sheet, COUNTERSINK_SHEET_IN));
   const thickIn = sheetsIn[thick];
   const hasThick = ask(
-    'Is a sheet beneath over 0.040 in?',
+    { ask: 'thick-beneath', limitIn: COUNTERSINK_SHEET_IN },
     thickIn === undefined
-      ? `thickest beneath ${num(Math.max(0, ...sheetsIn.slice(1)))} ≤ 0.040`
-      : `sheet ${thick + 1}: ${num(thickIn)} > 0.040`,
+      ? by`thickest beneath ${len(Math.max(0, ...sheetsIn.slice(1)))} ≤ ${len(COUNTERSINK_SHEET_IN)}`
+      : by`sheet ${thick + 1}: ${len(thickIn)} > ${len(COUNTERSINK_SHEET_IN)}`,
     thickIn !== undefined,
-    'it may be countersunk to receive the dimple',
-    'every sheet is dimpled'
+    'may-receive',
+    'all-dimpled'
   );
   if (!hasThick || thickIn === undefined) {
     const thin = below(totalIn, DIMPLED_LIMIT_IN);
     ask(
-      'Is the whole stack under 0.090 in?',
-      `${num(totalIn)} ${thin ? '<' : '≥'} 0.090`,
+      { ask: 'stack-under', limitIn: DIMPLED_LIMIT_IN },
+      by`${len(totalIn)} ${thin ? '<' : '≥'} ${len(DIMPLED_LIMIT_IN)}`,
       thin,
-      METHOD_WORDS['dimple-each'],
-      none
+      'dimple-each',
+      'none'
     );
     return steps;
   }
@@ -100,22 +116,23 @@ export function flushPath(sheetsIn: readonly number[], dash: Dash): FlushStep[] 
   const few = below(dimpledIn, DIMPLED_LIMIT_IN);
   if (
     !ask(
-      'Are the dimpled sheets under 0.090 in together?',
-      `${num(dimpledIn)} ${few ? '<' : '≥'} 0.090`,
+      { ask: 'dimpled-under', limitIn: DIMPLED_LIMIT_IN },
+      by`${len(dimpledIn)} ${few ? '<' : '≥'} ${len(DIMPLED_LIMIT_IN)}`,
       few,
-      'they nest',
-      none
+      'nest',
+      'none'
     )
   )
     return steps;
-  const cutIn = headIn + NEST_PER_IN * dimpledIn;
+  const nestIn = NEST_PER_IN * dimpledIn;
+  const cutIn = headIn + nestIn;
   const within = atMost(cutIn, thickIn);
   ask(
-    `Does the deeper cut stay within sheet ${thick + 1}?`,
-    `head ${num(headIn)} + nest ${num(NEST_PER_IN * dimpledIn)} = ${num(cutIn)} ${within ? '≤' : '>'} ${num(thickIn)}`,
+    { ask: 'cut-within', sheet: thick + 1 },
+    by`head ${len(headIn)} + nest ${len(nestIn)} = ${len(cutIn)} ${within ? '≤' : '>'} ${len(thickIn)}`,
     within,
-    METHOD_WORDS['dimple-top-countersink-under'],
-    none
+    'dimple-top-countersink-under',
+    'none'
   );
   return steps;
 }

@@ -1,7 +1,9 @@
-import { num, workLine, type WorkLine } from '../answer.ts';
+import { workLine, type WorkLine } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import type { Dash, Family } from '../schema/fields.ts';
+import { BrokenPrecondition } from '../units/broken-precondition.ts';
 import { above, atLeast } from '../units/tolerance.ts';
 import { dimpleNest } from './dimple-nest.ts';
 import { COUNTERSINK_SHEET_IN, type FlushMethod } from './flush-method.ts';
@@ -85,14 +87,14 @@ function countersink(
         workLine('depth of the cut', `100° head of dash ${dash}`, heightIn, 'in'),
         workLine(
           'left under it',
-          `${num(thicknessIn)} − ${num(heightIn)}`,
+          by`${len(thicknessIn)} − ${len(heightIn)}`,
           thicknessIn - heightIn,
           'in'
         )
       ]
     };
   const nest = dimpleNest({ skinIn: dimpledIn, dash });
-  if (!nest.ok) throw new RangeError(nest.error.message);
+  if (!nest.ok) throw new BrokenPrecondition('nest', 'sheets and size that nest', nest.error.path);
   const { extraDepthIn, extraClicks, nestDiameterIn } = nest.result;
   const depthIn = heightIn + extraDepthIn;
   return {
@@ -107,10 +109,10 @@ function countersink(
     nest: { extraIn: extraDepthIn, clicks: extraClicks },
     work: [
       ...nest.work,
-      workLine('depth of the cut', `${num(heightIn)} + ${num(extraDepthIn)}`, depthIn, 'in'),
+      workLine('depth of the cut', by`${len(heightIn)} + ${len(extraDepthIn)}`, depthIn, 'in'),
       workLine(
         'left under it',
-        `${num(thicknessIn)} − ${num(depthIn)}`,
+        by`${len(thicknessIn)} − ${len(depthIn)}`,
         thicknessIn - depthIn,
         'in'
       )

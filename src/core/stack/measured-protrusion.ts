@@ -1,10 +1,19 @@
-import { answer, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { answer, notPossible, workLine, type Answer } from '../answer.ts';
+import { by, len } from '../notation.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Multipliers } from '../rules/multipliers.ts';
 import type { Dash } from '../schema/fields.ts';
 import { above, below } from '../units/tolerance.ts';
 import type { HeldSheet } from './layers.ts';
 import { protrusionInWindow } from './rivet-length.ts';
+
+/** What would explain a grip that differs, as a code with its quantities; lengths in inches. */
+export type CauseSaid =
+  | { code: 'film'; sheets: number; upToIn: number }
+  | { code: 'between' | 'sealant' | 'thinner' | 'head-off' }
+  | { code: 'one-more'; like: string }
+  | { code: 'not-here'; name: string }
+  | { code: 'other-length'; byIn: number; shorter: boolean };
 
 /** What a rivet put in and measured says about the stack; lengths in inches. */
 export interface MeasuredProtrusion {
@@ -13,7 +22,7 @@ export interface MeasuredProtrusion {
   differenceIn: number;
   agrees: boolean;
   /** what would explain it, the likeliest first; empty when it agrees */
-  causes: string[];
+  causes: CauseSaid[];
   protrusionD: number;
   inWindow: boolean;
 }
@@ -26,29 +35,27 @@ const LENGTH_STEP_IN = 1 / 32;
 
 const near = (a: number, b: number): boolean => Math.abs(a - b) <= READS_WITHIN_IN;
 
-function causesOf(differenceIn: number, sheets: readonly HeldSheet[]): string[] {
-  const causes: string[] = [];
+function causesOf(differenceIn: number, sheets: readonly HeldSheet[]): CauseSaid[] {
+  const causes: CauseSaid[] = [];
   const apartIn = Math.abs(differenceIn);
   const steps = Math.round(apartIn / LENGTH_STEP_IN);
   const films = sheets.filter((sheet) => sheet.film).length;
   const alike = sheets.find((sheet) => near(sheet.thicknessIn, apartIn));
   if (differenceIn > 0) {
-    if (films > 0)
-      causes.push(
-        `film is still on ${films === 1 ? 'one sheet' : `${films} sheets`}, up to ${num(films * FILM_IN)} in: peel it and measure again`
-      );
-    causes.push('chips, a burr or a gap between the sheets: take apart, clean, pull together');
-    if (alike) causes.push(`one more layer, as thick as ${alike.name}`);
-    causes.push('sealant or primer that is not typed');
+    if (films > 0) causes.push({ code: 'film', sheets: films, upToIn: films * FILM_IN });
+    causes.push({ code: 'between' });
+    if (alike) causes.push({ code: 'one-more', like: alike.name });
+    causes.push({ code: 'sealant' });
   } else {
-    if (alike) causes.push(`${alike.name} does not lie here`);
-    causes.push('a sheet is thinner than typed: measure each');
-    causes.push('the head does not sit on the sheet: that reads as a thinner stack');
+    if (alike) causes.push({ code: 'not-here', name: alike.name });
+    causes.push({ code: 'thinner' }, { code: 'head-off' });
   }
   if (steps > 0 && near(apartIn, steps * LENGTH_STEP_IN))
-    causes.unshift(
-      `the rivet measured is ${num(steps * LENGTH_STEP_IN)} in ${differenceIn > 0 ? 'shorter' : 'longer'} than its number says: look at the bin`
-    );
+    causes.unshift({
+      code: 'other-length',
+      byIn: steps * LENGTH_STEP_IN,
+      shorter: differenceIn > 0
+    });
   return causes;
 }
 
@@ -68,10 +75,7 @@ export function measuredProtrusion(
 ): Answer<MeasuredProtrusion> {
   const { dash, lengthIn, protrusionIn } = measured;
   if (protrusionIn <= 0 || protrusionIn >= lengthIn)
-    return notPossible(
-      'protrusionIn',
-      `a rivet ${num(lengthIn)} in long stands out more than 0 and less than that; ${num(protrusionIn)} in was given`
-    );
+    return notPossible('protrusionIn', { code: 'protrusion-outside', lengthIn, protrusionIn });
   const gripIn = lengthIn - protrusionIn;
   const differenceIn = gripIn - stack.gripIn;
   const agrees = !above(Math.abs(differenceIn), READS_WITHIN_IN);
@@ -88,13 +92,13 @@ export function measuredProtrusion(
     [
       workLine(
         'grip present',
-        `L − measured = ${num(lengthIn)} − ${num(protrusionIn)}`,
+        by`L − measured = ${len(lengthIn)} − ${len(protrusionIn)}`,
         gripIn,
         'in'
       ),
       workLine(
         below(differenceIn, 0) ? 'less than the stack' : 'more than the stack',
-        `${num(gripIn)} − ${num(stack.gripIn)}`,
+        by`${len(gripIn)} − ${len(stack.gripIn)}`,
         differenceIn,
         'in'
       )

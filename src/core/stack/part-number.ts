@@ -6,6 +6,7 @@ import {
   PART_BASICS,
   SHORTEST_LENGTH_DASH
 } from '../catalog/rivets.ts';
+import type { RefusalSaid } from '../refusal-said.ts';
 import { Alloy, Dash, Head } from '../schema/fields.ts';
 import { writeDecimal } from '../units/format-length.ts';
 
@@ -58,33 +59,25 @@ const SHAPE = /^(MS20470|MS20426|AN470|AN426)([A-Z]+)(\d+)-(\d+(?:\.\d+)?)$/;
  */
 export function partNumber({ text }: PartNumberInput): Answer<PartNumberResult> {
   const tidy = text.toUpperCase().replace(/\s+/g, '');
-  const refuse = (message: string) => invalidInput('text', message);
+  const refuse = (
+    wrong: Extract<RefusalSaid, { code: 'no-part-number' }>['wrong'],
+    given: string,
+    among: readonly (string | number)[] = []
+  ) => invalidInput('text', { code: 'no-part-number', wrong, text: given, among });
   const parts = SHAPE.exec(tidy);
   if (!parts) {
-    if (!/^(MS20470|MS20426|AN470|AN426)/.test(tidy))
-      return refuse(
-        `"${text.trim()}" does not start with MS20470, AN470, MS20426 or AN426: those are the heads calculated here`
-      );
-    return refuse(
-      `"${text.trim()}" is not head, alloy, diameter, dash, length, as in MS20470AD4-6 or AN426DD5-7.5`
-    );
+    if (!/^(MS20470|MS20426|AN470|AN426)/.test(tidy)) return refuse('head', text.trim());
+    return refuse('shape', text.trim());
   }
   const [, basic = '', alloyText = '', dashText = '', lengthText = ''] = parts;
   const alloy = Alloy.safeParse(alloyText);
-  if (!alloy.success)
-    return refuse(`alloy "${alloyText}" is not one of ${Alloy.options.join(', ')}`);
+  if (!alloy.success) return refuse('alloy', alloyText, Alloy.options);
   const dash = Dash.safeParse(Number(dashText));
-  if (!dash.success || dashText.length > 1)
-    return refuse(`diameter "${dashText}" is not one of ${DASHES.join(', ')} (32nds of an inch)`);
+  if (!dash.success || dashText.length > 1) return refuse('diameter', dashText, DASHES);
   const sixteenths = Number(lengthText);
-  if (!Number.isInteger(sixteenths * 2))
-    return refuse(
-      `length "-${lengthText}" is neither whole nor a half: lengths go by 16ths or 32nds`
-    );
+  if (!Number.isInteger(sixteenths * 2)) return refuse('step', lengthText);
   if (sixteenths < SHORTEST_LENGTH_DASH || sixteenths > LONGEST_LENGTH_DASH)
-    return refuse(
-      `length "-${lengthText}" is outside -${SHORTEST_LENGTH_DASH} to -${LONGEST_LENGTH_DASH}`
-    );
+    return refuse('length', lengthText, [SHORTEST_LENGTH_DASH, LONGEST_LENGTH_DASH]);
 
   const standard = basic.startsWith('MS') ? 'MS' : 'AN';
   const head = PART_BASICS[standard].universal === basic ? 'universal' : 'countersunk';

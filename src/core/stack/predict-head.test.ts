@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { holdsWorkedCases, resultOf } from '../../../tests/support/cases';
 import { predictHead } from './predict-head';
+import { refusal } from '../../../tests/support/words';
 
 const ASKED = {
   dash: 4,
@@ -41,6 +42,6 @@ describe('predicted shop head', () => {
   ])('refuses %j', (change, code, message) => {
     const answer = predictHead({ ...ASKED, ...change });
     expect(answer).toMatchObject({ ok: false, error: { code } });
-    expect(answer.ok ? '' : answer.error.message).toMatch(message);
+    expect(answer.ok ? '' : refusal(answer.error)).toMatch(message);
   });
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answer, invalidInput, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { by, cubic, len } from '../notation.ts';
 import { HEAD_LIMITS, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { Dash, Head, HeadLimitsKey, lengthIn } from '../schema/fields.ts';
@@ -43,25 +44,16 @@ export function predictHead(input: PredictHeadInput): Answer<PredictHeadResult> 
   const rivet = rivetSize(dash);
   const D = rivet.diameterIn;
   if (below(holeIn, D))
-    return invalidInput(
-      'holeIn',
-      `a hole of ${num(holeIn)} in does not take a dash ${dash} rivet, whose shank is ${num(D)} in`
-    );
+    return invalidInput('holeIn', { code: 'hole-too-small', holeIn, dash, diameterIn: D });
   const headHeightIn = head === 'countersunk' ? rivet.head.countersunk.heightIn : 0;
   if (above(headHeightIn, gripIn))
-    return notPossible(
-      'gripIn',
-      `a countersunk head ${num(headHeightIn)} in high is higher than the grip of ${num(gripIn)} in`
-    );
+    return notPossible('gripIn', { code: 'head-over-grip', headIn: headHeightIn, gripIn });
   const filledIn = gripIn - headHeightIn;
   const outsideIn3 = (Math.PI / 4) * D ** 2 * (lengthIn - gripIn);
   const fillIn3 = (Math.PI / 4) * (holeIn ** 2 - D ** 2) * filledIn;
   const volumeIn3 = outsideIn3 - fillIn3;
   if (volumeIn3 <= 0)
-    return notPossible(
-      'lengthIn',
-      `no metal is left for a head: ${num(lengthIn)} in of rivet in a grip of ${num(gripIn)} in, hole ${num(holeIn)} in`
-    );
+    return notPossible('lengthIn', { code: 'no-metal-for-head', lengthIn, gripIn, holeIn });
 
   const diameterAtHalfDIn = Math.sqrt((4 * volumeIn3) / (Math.PI * NOMINAL_HEIGHT_D * D));
   const heightAt1p5DIn = cylinderHeightIn(volumeIn3, NOMINAL_DIAMETER_D * D);
@@ -73,17 +65,17 @@ export function predictHead(input: PredictHeadInput): Answer<PredictHeadResult> 
   return answer({ volumeIn3, diameterAtHalfDIn, heightAt1p5DIn, heightBandD }, [
     workLine(
       'metal past the sheets',
-      `π/4·D²·(L−G) = π/4 × ${num(D)}² × (${num(lengthIn)} − ${num(gripIn)})`,
+      by`π/4·D²·(L−G) = π/4 × ${len(D)}² × (${len(lengthIn)} − ${len(gripIn)})`,
       outsideIn3,
       'in³'
     ),
     workLine(
       'metal that fills the hole',
-      `π/4·(hole²−D²)·${head === 'countersunk' ? '(G−head)' : 'G'} = π/4 × (${num(holeIn)}² − ${num(D)}²) × ${num(filledIn)}`,
+      by`π/4·(hole²−D²)·${head === 'countersunk' ? '(G−head)' : 'G'} = π/4 × (${len(holeIn)}² − ${len(D)}²) × ${len(filledIn)}`,
       fillIn3,
       'in³'
     ),
-    workLine('head volume', `${num(outsideIn3)} − ${num(fillIn3)}`, volumeIn3, 'in³'),
+    workLine('head volume', by`${cubic(outsideIn3)} − ${cubic(fillIn3)}`, volumeIn3, 'in³'),
     workLine('diameter at ½ D high', '√(4·V / (π·½D))', diameterAtHalfDIn, 'in'),
     workLine('height at 1.5 D wide', '4·V / (π·(1.5D)²)', heightAt1p5DIn, 'in'),
     workLine(

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { answer, invalidInput, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { answer, invalidInput, notPossible, workLine, type Answer } from '../answer.ts';
+import { by, len, lens } from '../notation.ts';
 import { LONGEST_LENGTH_DASH, rivetSize, SHORTEST_LENGTH_DASH } from '../catalog/rivets.ts';
 import { DEFAULT_MULTIPLIERS, type Multipliers } from '../rules/multipliers.ts';
 import { Alloy, Dash, Head, Increments, Lean, sheetsIn } from '../schema/fields.ts';
@@ -57,8 +58,7 @@ export function rivetLength(
   limits: Multipliers = DEFAULT_MULTIPLIERS
 ): Answer<RivetLengthResult> {
   const { sheetsIn, dash, head, alloy, increments, lean, dimpled } = input;
-  if (dimpled && head === 'universal')
-    return invalidInput('dimpled', 'a universal head is not dimpled: it sits on top of the sheet');
+  if (dimpled && head === 'universal') return invalidInput('dimpled', { code: 'not-dimpled-head' });
 
   const rivet = rivetSize(dash);
   const D = rivet.diameterIn;
@@ -68,10 +68,13 @@ export function rivetLength(
   const lengthIn = ROUND[lean](idealIn * stepsPerIn) / stepsPerIn;
   const sixteenths = lengthIn * 16;
   if (sixteenths < SHORTEST_LENGTH_DASH || sixteenths > LONGEST_LENGTH_DASH)
-    return notPossible(
-      'sheetsIn',
-      `a grip of ${num(gripIn)} in asks for length -${num(sixteenths)}; rivets come from -${SHORTEST_LENGTH_DASH} to -${LONGEST_LENGTH_DASH}`
-    );
+    return notPossible('sheetsIn', {
+      code: 'no-such-length',
+      gripIn,
+      sixteenths,
+      shortest: SHORTEST_LENGTH_DASH,
+      longest: LONGEST_LENGTH_DASH
+    });
 
   const protrusionIn = lengthIn - gripIn;
   const protrusionD = protrusionIn / D;
@@ -79,24 +82,37 @@ export function rivetLength(
   const atDimpleIn = dimpled ? protrusionIn - headHeightIn : null;
   const lengthDash = writeLengthDash(sixteenths);
   const work = [
-    workLine('grip', sheetsIn.map(num).join(' + '), gripIn, 'in'),
-    workLine('ideal length', `G + 1.5 D = ${num(gripIn)} + 1.5 × ${num(D)}`, idealIn, 'in'),
+    workLine('grip', lens(sheetsIn, ' + '), gripIn, 'in', 'grip'),
+    workLine('ideal length', by`G + 1.5 D = ${len(gripIn)} + 1.5 × ${len(D)}`, idealIn, 'in'),
     workLine(
       `length, ${lean === 'nearest' ? 'nearest' : `lean ${lean}`}`,
       `to a whole 1/${stepsPerIn} = -${lengthDash} (16ths)`,
       lengthIn,
       'in'
     ),
-    workLine('protrusion', `L − G = ${num(lengthIn)} − ${num(gripIn)}`, protrusionIn, 'in'),
-    workLine('protrusion in D', `${num(protrusionIn)} / ${num(D)}`, protrusionD, 'D')
+    workLine(
+      'protrusion',
+      by`L − G = ${len(lengthIn)} − ${len(gripIn)}`,
+      protrusionIn,
+      'in',
+      'protrusion'
+    ),
+    workLine(
+      'protrusion in D',
+      by`${len(protrusionIn)} / ${len(D)}`,
+      protrusionD,
+      'D',
+      'protrusion'
+    )
   ];
   if (atDimpleIn !== null)
     work.push(
       workLine(
         'protrusion at the dimple',
-        `${num(protrusionIn)} − head height ${num(headHeightIn)}`,
+        by`${len(protrusionIn)} − head height ${len(headHeightIn)}`,
         atDimpleIn,
-        'in'
+        'in',
+        'protrusion'
       )
     );
   return answer(

@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { resultOf } from '../../../tests/support/cases';
 import { shortages } from './shortages';
 import { balanceOf, StockMove } from './stock';
+import { refusal } from '../../../tests/support/words';
+import { problemsOf } from '../schema/read';
 
 const moved = (...moves: ['received' | 'issued' | 'counted', number][]) =>
   balanceOf(moves.map(([kind, count]) => ({ kind, count })));
@@ -59,10 +61,8 @@ describe('a movement as sent', () => {
     [{ count: 2.5 }, /whole number/],
     [{ lot: ' ' }, /lot is missing/]
   ])('is refused with %j', (change, message) => {
-    const read = StockMove.safeParse({ ...received, ...change });
-    expect(read.success ? '' : read.error.issues.map((issue) => issue.message).join()).toMatch(
-      message
-    );
+    const read = StockMove.safeParse({ ...received, ...change }, { reportInput: true });
+    expect(read.success ? '' : problemsOf(read.error).map(refusal).join()).toMatch(message);
   });
 });
 

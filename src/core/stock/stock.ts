@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { saying } from '../refusal-said.ts';
 import { notPossible } from '../answer.ts';
 import { defineStream, MOVE_STAMP, type Recorded, type Unstamped } from '../events/stream.ts';
 import { partNumber } from '../stack/part-number.ts';
@@ -16,7 +17,7 @@ const count = (what: string, least: number) =>
 export const StockPart = z.string().transform((text, context) => {
   const read = partNumber({ text: text.slice(0, 60) });
   if (read.ok) return read.result.canonical;
-  context.addIssue({ code: 'custom', message: read.error.message });
+  context.addIssue({ code: 'custom', params: saying(read.error.said) });
   return z.NEVER;
 });
 
@@ -85,15 +86,9 @@ export const stockStream = defineStream<Bin, StockMove, null, number>({
   Frozen: z.null(),
   follow({ partNumber: part, lot, cold }, held, move) {
     if (move.kind === 'received' && move.cold !== cold)
-      return notPossible(
-        'cold',
-        `lot ${lot} of ${part} is kept ${cold ? 'cold' : 'as received'}: a bin is one or the other`
-      );
+      return notPossible('cold', { code: 'bin-kept-otherwise', lot, part, cold });
     if (move.kind === 'issued' && move.count > held)
-      return notPossible(
-        'count',
-        `${move.count} cannot go out: ${held} of ${part} lot ${lot} are left; count the bin if that is wrong`
-      );
+      return notPossible('count', { code: 'not-so-many', count: move.count, held, part, lot });
     return { ok: true, result: null, work: [] };
   },
   project: (_, events, from = 0) => balanceOf(events, from)

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { exactDecimal, formatLength, writeDecimal, writeFraction } from './format-length';
-import { understood } from './understood';
+import { formatLength, writeDecimal, writeFraction } from './format-length';
 
 describe('writing a length', () => {
   it.each([
@@ -24,12 +23,5 @@ describe('writing a length', () => {
   it('never writes a minus before zero', () => {
     expect(writeDecimal(-0.00001, 3, 4)).toBe('0.000');
     expect(writeFraction(-1e-12, 64)).toBe('0');
-  });
-
-  it('tells the exact decimal and how a text was understood', () => {
-    expect(exactDecimal(0.52083333)).toBe('0.520833 in');
-    expect(understood('2.4mm')).toBe('= 0.094488 in · 2.4 mm');
-    expect(understood('3/32')).toBe('= 0.09375 in · 2.38 mm');
-    expect(understood('x')).toBeNull();
   });
 });

@@ -68,6 +68,3 @@ export function lengthInWords(lengthIn: number, style: LengthStyle): string {
   const { figure, unit } = formatLength(lengthIn, style);
   return `${figure} ${unit}`;
 }
-
-/** The exact decimal for hovering and for arithmetic: six places, no trailing zeros beyond three. */
-export const exactDecimal = (lengthIn: number): string => `${writeDecimal(lengthIn, 3, 6)} in`;

@@ -49,5 +49,7 @@ export function parseLength(text: string): ParsedLength {
     return { ok: true, valueIn: (sign === '-' ? -size : size) / perInch };
   }
   const hint = figure.includes(',') ? '; write a point for the decimal' : '';
+  // How one types a length, not one that was reckoned.
+  // eslint-disable-next-line no-restricted-syntax
   return refuse(`"${text.trim()}" is not a length${hint}: try 3/32, .094, 1 1/8, 2.4mm or 32 thou`);
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { saying } from '$core/refusal-said.ts';
 import { JOINT_DOCUMENT } from '$core/documents/documents.ts';
 import type { EnteredJoint } from '$core/kinds/joint.ts';
 import { saveJointAt, type Stale } from '$lib/api/joints.ts';
@@ -32,7 +33,7 @@ const KeptTyping = z
   .transform(({ documentVersion, definition, ...kept }, context) => {
     const read = JOINT_DOCUMENT.read(documentVersion, definition);
     if (read.ok) return { ...kept, documentVersion, definition: read.value };
-    context.addIssue({ code: 'custom', path: ['definition'], message: read.problem });
+    context.addIssue({ code: 'custom', path: ['definition'], params: saying(read.problem) });
     return z.NEVER;
   });
 

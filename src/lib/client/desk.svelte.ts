@@ -1,3 +1,4 @@
+import type { RefusalSaid } from '$core/refusal-said.ts';
 import type { Recorded, Stamped, Stream, Unstamped } from '$core/events/stream.ts';
 import { sendMoves, type SentBack } from '$lib/api/events.ts';
 import { call, type Called } from './call';
@@ -20,7 +21,7 @@ interface Opened<Move, Frozen> {
 export class Desk<Subject, Move extends Stamped, Frozen, State> {
   stored = $state.raw<Recorded<Move, Frozen>[]>([]);
   /** why the last thing done was not taken */
-  refusal = $state('');
+  refusal = $state.raw<RefusalSaid | null>(null);
   readonly outbox: Outbox<Move, SentBack<Move, Frozen>>;
 
   constructor(
@@ -56,7 +57,7 @@ export class Desk<Subject, Move extends Stamped, Frozen, State> {
     const stamp = { id: crypto.randomUUID(), at: new Date().toISOString() };
     const move = { ...loose, ...stamp } as unknown as Move;
     const may = this.stream.follow(this.subject, this.state, move);
-    this.refusal = may.ok ? '' : may.error.message;
+    this.refusal = may.ok ? null : may.error.said;
     if (may.ok) this.outbox.add(move);
     return may.ok;
   }

@@ -1,6 +1,7 @@
 import { getContext, setContext } from 'svelte';
 import { formatLength, type LengthStyle, type WrittenLength } from '$core/units/format-length.ts';
-
+import type { RefusalSaid } from '$core/refusal-said.ts';
+import { refusalInWords } from '$lib/words/refusals';
 import { inStyle, type WriteLength } from '$lib/words/writing';
 
 export type Mode = 'light' | 'dark';
@@ -39,6 +40,11 @@ export class Preferences {
   /** Writes a length as it stands in a sentence. */
   get inWords(): WriteLength {
     return inStyle(this.lengths);
+  }
+
+  /** Why something cannot be, in this person's unit. */
+  refusal(said: RefusalSaid): string {
+    return refusalInWords(said, this.inWords);
   }
 
   /** Said once on a drawing whose figures carry no unit; empty where they do. */

@@ -161,7 +161,7 @@ export class Workspace {
   }
 
   /** Takes one of the plan's own suggestions. */
-  take({ change }: WayOut): void {
+  take({ change }: Pick<WayOut, 'change'>): void {
     this.edit(change as Change, 'way out');
   }
 

@@ -2,6 +2,9 @@ import Papa from 'papaparse';
 import { StockMove, type NewMove } from '../../core/stock/stock.ts';
 import type { BinView } from '../stock-view.ts';
 import { writeCsv } from './csv.ts';
+import { problemsOf } from '../../core/schema/read.ts';
+import { refusalInWords } from '../words/refusals.ts';
+import { inInches } from '../words/writing.ts';
 
 const COLUMNS = ['part_number', 'lot', 'place', 'cold', 'count'] as const;
 const MOST_LINES = 2000;
@@ -72,18 +75,22 @@ export function readStockCsv(
       refuse(`cold is yes or no; ${JSON.stringify(cell('cold').slice(0, 20))} was given`);
       continue;
     }
-    const received = StockMove.safeParse({
-      kind: 'received',
-      ...UNSENT,
-      partNumber: cell('part_number'),
-      lot: cell('lot'),
-      place: cell('place'),
-      cold,
-      // a count of nothing is told apart below
-      count: mode === 'counted' && count === 0 ? 1 : count
-    });
+    const received = StockMove.safeParse(
+      {
+        kind: 'received',
+        ...UNSENT,
+        partNumber: cell('part_number'),
+        lot: cell('lot'),
+        place: cell('place'),
+        cold,
+        // a count of nothing is told apart below
+        count: mode === 'counted' && count === 0 ? 1 : count
+      },
+      { reportInput: true }
+    );
     if (!received.success) {
-      refuse(received.error.issues[0]?.message ?? 'it cannot be read');
+      const [wrong] = problemsOf(received.error);
+      refuse(wrong ? refusalInWords(wrong.said, inInches) : 'it cannot be read');
       continue;
     }
     if (received.data.kind !== 'received') continue;

@@ -1,14 +1,13 @@
 <script lang="ts">
-  import { compareRules, type AnswerSaid } from '$core/plan/compare-rules.ts';
+  import { compareRules } from '$core/plan/compare-rules.ts';
   import { listProfilesAt, type ProfileView } from '$lib/api/profiles.ts';
   import { setRulesAt } from '$lib/api/joints.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { call } from '$lib/client/call';
   import { useWorkspace } from '$lib/client/workspace.svelte';
-  import { placeInWords } from '$lib/words/places';
-  import { warningInWords } from '$lib/words/warnings';
   import Notice from '../ui/kit/Notice.svelte';
   import Sheet from '../ui/kit/Sheet.svelte';
+  import { answerNameInWords, answerSaidInWords } from '$lib/words/rule-effects';
 
   /** Under which rules this joint is planned, and what would differ under any other. */
   interface Props {
@@ -53,12 +52,6 @@
     // The whole bench is made anew under the other rules.
     else location.reload();
   }
-  const answer = (said: AnswerSaid): string =>
-    typeof said === 'string'
-      ? said
-      : said.length === 0
-        ? 'none'
-        : said.map((one) => warningInWords({ said: one }, preferences.inWords).title).join('; ');
 </script>
 
 <Sheet title="Rules of this joint" {open} {onclose}>
@@ -81,11 +74,11 @@
         <table>
           <thead><tr><th>would differ</th><th>here</th><th>there</th></tr></thead>
           <tbody>
-            {#each effects as { what, where, here, there }, index (index)}
+            {#each effects as { name, here, there }, index (index)}
               <tr>
-                <td>{what}{where ? ` ${placeInWords(where, preferences.inWords)}` : ''}</td>
-                <td>{answer(here)}</td>
-                <td>{answer(there)}</td>
+                <td>{answerNameInWords(name, preferences.lengths)}</td>
+                <td>{answerSaidInWords(here, preferences.lengths)}</td>
+                <td>{answerSaidInWords(there, preferences.lengths)}</td>
               </tr>
             {/each}
           </tbody>

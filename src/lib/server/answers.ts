@@ -2,6 +2,9 @@ import { json } from '@sveltejs/kit';
 import type { z } from 'zod';
 import type { Answer } from '../../core/answer.ts';
 import { readInput } from '../../core/schema/read.ts';
+import { answerInWords } from '../words/arithmetic.ts';
+import { refusalInWords } from '../words/refusals.ts';
+import type { WriteLength } from '../words/writing.ts';
 import type { Outcome } from './services/outcome.ts';
 
 const OUTCOME_STATUS = {
@@ -13,24 +16,25 @@ const OUTCOME_STATUS = {
 } as const;
 
 /** 200 with the value, or the refusal's status with its message. */
-export const respond = <T>(outcome: Outcome<T>): Response =>
+export const respond = <T>(outcome: Outcome<T>, length: WriteLength): Response =>
   outcome.ok
     ? json(outcome.value)
     : json(
-        { reason: outcome.reason, message: outcome.message },
+        { reason: outcome.reason, message: outcome.inWords(length) },
         { status: OUTCOME_STATUS[outcome.reason] }
       );
 
 /** A calculation's answer over HTTP: 200, 400 for bad input, 422 when the rule says no. */
 export const respondCalc = (answer: Answer<unknown>): Response =>
-  json(answer, {
+  json(answerInWords(answer), {
     status: answer.ok ? 200 : answer.error.code === 'invalid-input' ? 400 : 422
   });
 
 /** Reads a JSON body against a schema, or answers 400 with what was wrong and where. */
 export async function readBody<S extends z.ZodType>(
   request: Request,
-  schema: S
+  schema: S,
+  length: WriteLength
 ): Promise<{ ok: true; value: z.output<S> } | { ok: false; response: Response }> {
   let body: unknown;
   try {
@@ -39,7 +43,10 @@ export async function readBody<S extends z.ZodType>(
     return { ok: false, response: json({ message: 'a JSON body is expected' }, { status: 400 }) };
   }
   const read = readInput(schema, body);
-  return read.ok ? read : { ok: false, response: json(read.error, { status: 400 }) };
+  if (read.ok) return read;
+  const { code, path, said } = read.error;
+  const error = { code, path, message: refusalInWords(said, length) };
+  return { ok: false, response: json(error, { status: 400 }) };
 }
 
 /** A table as a file to keep. */

@@ -27,7 +27,7 @@ async function answer<Request extends z.ZodType, Response extends z.ZodType, Per
   const body =
     method === 'GET'
       ? { ok: true as const, value: undefined as z.output<Request> }
-      : await readBody(request, schema);
+      : await readBody(request, schema, locals.length);
   if (!body.ok) return body.response;
   const outcome = await handle({
     body: body.value,
@@ -37,7 +37,7 @@ async function answer<Request extends z.ZodType, Response extends z.ZodType, Per
   });
   return outcome.ok && alsoAt !== undefined && isOther(outcome.value)
     ? json(outcome.value, { status: alsoAt })
-    : respond(outcome);
+    : respond(outcome, locals.length);
 }
 
 /** The one answer that comes under another status: a save that found the joint changed. */

@@ -61,7 +61,7 @@ it('names the place of a width in the person’s unit, wherever it is told', () 
   } as const;
   const unequal = definition('splice', ['0.040', '0.071', '0.040'], { widthIn: '9', gapIn: '0' });
   const told = compareRules(unequal, DEFAULT_PROFILE, own).effects.find(
-    ({ what }) => what === 'rivets needed'
+    ({ name }) => name.what === 'needed'
   );
-  expect(told?.where).toEqual({ at: 'each-side', of: 'joint' });
+  expect(told?.name).toEqual({ what: 'needed', where: { at: 'each-side', of: 'joint' } });
 });

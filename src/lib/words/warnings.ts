@@ -5,7 +5,10 @@ import type { HeadroomLimit } from '../../core/plan/headroom.ts';
 import type { PlanWarning } from '../../core/plan/plan-shape.ts';
 import type { PlanWarningSaid } from '../../core/plan/warning-said.ts';
 import { asRanges } from '../../core/units/ranges.ts';
+import type { AdriftSaid } from '../../core/plan/lay-out.ts';
 import { placeInWords } from './places.ts';
+import { refusalInWords } from './refusals.ts';
+import { causeInWords } from './stacks.ts';
 import { hundredths, sentence, type WriteLength } from './writing.ts';
 
 /** A warning as one reads it. */
@@ -59,6 +62,24 @@ function limitText(
     return `${length(valueIn)} inside, head and tool clearance counted.${where}`;
   if (rule === 'no-metal') return `Move it, or take it out.${where}`;
   return `${length(valueIn)} against a limit of ${length(limitIn)}.${where}`;
+}
+
+const EDITS = { 'held-open': 'held open', removed: 'taken out', 'as-laid': 'moved' };
+
+function adriftInWords(said: AdriftSaid): string {
+  switch (said.what) {
+    case 'fixed':
+      return `the fixed hole ${said.name} is on a line that is no longer there`;
+    case 'edit': {
+      const { state, reason, place } = said;
+      const done = `${EDITS[state]}${state === 'held-open' ? ` (${reason})` : ''}`;
+      return place === null
+        ? `a hole was ${done} on a line that is no longer there`
+        : `hole ${place.hole} of ${place.of} on ${place.line} was ${done}; it now has ${place.holesNow} holes`;
+    }
+    case 'datum':
+      return 'the datum chosen is not there: marks run from the beginning';
+  }
 }
 
 const of = (stack: string | null): string => (stack === null ? '' : `: ${stack}`);
@@ -165,11 +186,14 @@ export function warningInWords(
     case 'limit':
       return written(CHECK_NAMES[said.rule], limitText(said, holes, length));
     case 'stuck':
-      return written(`${sentence(said.line)} cannot be filled`, `${said.reason}.`);
+      return written(
+        `${sentence(said.line)} cannot be filled`,
+        `${refusalInWords(said.why, length)}.`
+      );
     case 'adrift':
       return written(
         'Something set by hand no longer fits',
-        `${sentence(said.what)}. Set it anew or let it go.`
+        `${sentence(adriftInWords(said.what))}. Set it anew or let it go.`
       );
     case 'held-open':
       return written(
@@ -217,7 +241,10 @@ export function warningInWords(
         'Harder tempers crack when dimpled cold. Tell each sheet’s material to be sure.'
       );
     case 'no-rivet':
-      return written(`No rivet for this stack${of(said.stack)}`, `${said.reason}.`);
+      return written(
+        `No rivet for this stack${of(said.stack)}`,
+        `${refusalInWords(said.why, length)}.`
+      );
     case 'protrusion':
       return written(
         `Protrusion outside its window${of(said.stack)}`,
@@ -250,7 +277,7 @@ export function warningInWords(
     case 'measured-off':
       return written(
         `Hole ${said.hole}: ${length(tenThousandths(Math.abs(said.differenceIn)))} ${said.differenceIn > 0 ? 'more' : 'less'} in the grip than the stack says`,
-        `Look for: ${said.causes.join('; ')}.`
+        `Look for: ${said.causes.map((cause) => causeInWords(cause, length)).join('; ')}.`
       );
   }
 }

@@ -1,20 +1,38 @@
 import { num } from '../../core/answer.ts';
-import { lengthInWords, type LengthStyle } from '../../core/units/format-length.ts';
+import { MM_PER_IN, THOU_PER_IN } from '../../core/units/factors.ts';
+import { lengthInWords, writeDecimal, type LengthStyle } from '../../core/units/format-length.ts';
 
-/** Writes a length as it stands in a sentence. */
-export type WriteLength = (lengthIn: number) => string;
+/** Writes a length as it stands in a sentence; `fine` as a gauge reads it, to a hundredth of a thou. */
+export type WriteLength = (lengthIn: number, fine?: 'fine') => string;
+
+function finely(lengthIn: number, style: LengthStyle): string {
+  if (style === 'mm') return `${writeDecimal(lengthIn * MM_PER_IN, 2, 4)} mm`;
+  if (style === 'thou') return `${writeDecimal(lengthIn * THOU_PER_IN, 0, 2)} thou`;
+  return `${writeDecimal(lengthIn, 3, 5)} in`;
+}
 
 /** In the unit and the style a person reads. */
 export const inStyle =
   (style: LengthStyle): WriteLength =>
-  (lengthIn) =>
-    lengthInWords(lengthIn, style);
+  (lengthIn, fine) =>
+    fine ? finely(lengthIn, style) : lengthInWords(lengthIn, style);
 
 /** In decimal inches to six places: what programs are answered, and what is stored. */
 export const inInches: WriteLength = (lengthIn) => `${num(lengthIn)} in`;
+
+/** With the sign of what stands above (+) or below (−). */
+export const signed = (lengthIn: number, length: WriteLength): string =>
+  `${lengthIn < 0 ? '−' : '+'}${length(Math.abs(lengthIn), 'fine')}`;
 
 /** With a capital letter. */
 export const sentence = (text: string): string => `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}`;
 
 /** To two places: multiples of D. */
 export const hundredths = (value: number): string => num(Math.round(value * 100) / 100);
+
+/** So many of something. */
+export const counted = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;
+
+/** The exact decimal for hovering and for arithmetic: six places, no trailing zeros beyond three. */
+export const exactDecimal = (lengthIn: number): string => `${writeDecimal(lengthIn, 3, 6)} in`;

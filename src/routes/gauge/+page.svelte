@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { onMount } from 'svelte';
   import { z } from 'zod';
   import { RIVET_SIZES } from '$core/catalog/rivets.ts';
@@ -10,6 +11,11 @@
   import Choice from '$lib/ui/kit/Choice.svelte';
   import Length from '$lib/ui/kit/Length.svelte';
   import LengthField from '$lib/ui/kit/LengthField.svelte';
+  import { notationInWords } from '$lib/words/arithmetic';
+  import { featureInWords, FEATURE_VERDICTS } from '$lib/words/gauge';
+  import { told } from '$core/refusal-said.ts';
+
+  const preferences = usePreferences();
 
   const LIMITS = [
     { value: 'standard' as const, text: 'standard' },
@@ -45,13 +51,15 @@
         feature,
         text,
         problem:
-          text.trim() !== '' && !read.ok ? { message: 'no length', instead: null } : undefined,
+          text.trim() !== '' && !read.ok ? { said: told('no length'), instead: null } : undefined,
         verdict: text.trim() !== '' && read.ok ? judgeFeature(feature, read.valueIn) : null
       };
     })
   );
   const measured = $derived(judged.filter(({ verdict }) => verdict !== null).length);
-  const off = $derived(judged.filter(({ verdict }) => verdict && !verdict.ok).length);
+  const off = $derived(
+    judged.filter(({ verdict }) => verdict && verdict.verdict !== 'good').length
+  );
 </script>
 
 <svelte:head><title>Gauge plate · Zanjador</title></svelte:head>
@@ -112,10 +120,10 @@
       <tbody>
         {#each judged as { feature, text, problem, verdict } (feature.key)}
           <tr data-feature={feature.key}>
-            <th scope="row">-{feature.dash} {feature.what}</th>
+            <th scope="row">-{feature.dash} {featureInWords(feature)}</th>
             <td
               ><Length lengthIn={feature.nominalIn} decimal /><small class="how"
-                >{feature.formula}</small
+                >{notationInWords(feature.formula, preferences.lengths)}</small
               ></td
             >
             <td class="typed">
@@ -127,8 +135,10 @@
                 oninput={(value) => type(feature.key, value)}
               />
             </td>
-            <td class:short={verdict && !verdict.ok}
-              >{verdict === null ? '' : verdict.ok ? `✓ ${verdict.say}` : `✕ ${verdict.say}`}</td
+            <td class:short={verdict && verdict.verdict !== 'good'}
+              >{verdict === null
+                ? ''
+                : `${verdict.verdict === 'good' ? '✓' : '✕'} ${FEATURE_VERDICTS[verdict.verdict]}`}</td
             >
           </tr>
         {/each}

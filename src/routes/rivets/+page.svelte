@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { ALLOYS, alloyFacts, alloysByMark, OLDER_HEADS } from '$core/catalog/alloys.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { partNumber } from '$core/stack/part-number.ts';
@@ -6,6 +7,8 @@
   import OlderHead from '$lib/drawing/head/OlderHead.svelte';
   import RivetPicture from '$lib/drawing/head/RivetPicture.svelte';
   import Length from '$lib/ui/kit/Length.svelte';
+
+  const preferences = usePreferences();
 
   let typed = $state('MS20470AD4-6');
   let mark = $state('');
@@ -63,7 +66,7 @@
         <RivetPicture {rivet} />
       </div>
     {:else if read}
-      <p class="refused" role="status">{read.error.message}</p>
+      <p class="refused" role="status">{preferences.refusal(read.error.said)}</p>
     {/if}
   </section>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { untrack } from 'svelte';
   import { invalidateAll } from '$app/navigation';
   import { differences } from '$core/joint/differences.ts';
@@ -11,11 +12,13 @@
   import Notice from '$lib/ui/kit/Notice.svelte';
   import ProfileVersions from '$lib/ui/rules/ProfileVersions.svelte';
   import type { PageData } from './$types';
+  import { notationInWords } from '$lib/words/arithmetic';
 
   interface Props {
     data: PageData;
   }
   let { data }: Props = $props();
+  const preferences = usePreferences();
   let chosen = $state(untrack(() => data.profiles[0]?.id ?? ''));
   const profile = $derived(data.profiles.find(({ id }) => id === chosen) ?? data.profiles[0]);
   /** what is being changed, on top of the chosen version */
@@ -56,7 +59,7 @@
   const problems = $derived(draft?.error ? problemsOf(draft.error) : []);
   const problemAt = (path: string) => {
     const found = problems.find((problem) => problem.path === path);
-    return found ? { message: found.message, instead: null } : undefined;
+    return found ? { said: found.said, instead: null } : undefined;
   };
   const differ = $derived(
     draft?.success && profile
@@ -116,7 +119,10 @@
                   checked={on}
                   onchange={() => (changes = { ...changes, [school.key]: option.value })}
                 />
-                <span><strong>{option.text}</strong> {option.who}</span>
+                <span
+                  ><strong>{notationInWords(option.text, preferences.lengths)}</strong>
+                  {option.who}</span
+                >
               </label>
             {/each}
           </div>
@@ -166,8 +172,8 @@
         </p>
       {:else}
         <p>
-          {#each problems as problem (problem.path + problem.message)}<span class="wrong"
-              >△ {problem.message}.
+          {#each problems as problem (problem)}<span class="wrong"
+              >△ {preferences.refusal(problem.said)}.
             </span>{/each}
           {differ
             .map(({ path, was, now }) => `${path.replace('multipliers.', '')}: ${was} → ${now}`)

@@ -66,7 +66,7 @@ export function layLap(joint: Lap, context: LayContext): LaidKind {
           'overlap',
           'Overlap',
           overlapIn,
-          laid.work.filter(({ label }) => label === 'overlap')
+          laid.work.filter(({ key }) => key === 'overlap')
         )
       ],
       checks: wholeChecks(laid.result),

@@ -1,4 +1,5 @@
-import { answer, num, workLine } from '../../answer.ts';
+import { answer, workLine } from '../../answer.ts';
+import { by, len, unitLen } from '../../notation.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
 import { nominalHead } from '../../catalog/head-limits.ts';
 import type { Line } from './fields.ts';
@@ -28,14 +29,14 @@ export function layLine(joint: Line, context: LayContext): LaidKind {
   const headHalfIn = Math.max(rivetSize(dash).head[head].diameterIn, nominalHead(D).wideIn) / 2;
   const bendWork = workLine(
     'from the bend',
-    `flange − bend radius − its thickness − line = ${num(flangeIn)} − ${num(bendRadiusIn)} − ${num(flangeSheet?.thicknessIn ?? 0)} − ${num(offsetIn)}`,
+    by`flange − bend radius − its thickness − line = ${len(flangeIn)} − ${len(bendRadiusIn)} − ${len(flangeSheet?.thicknessIn ?? 0)} − ${len(offsetIn)}`,
     bendIn - offsetIn,
     'in'
   );
   const divideWork = divided.map(({ low, high, more }) =>
     workLine(
-      `${num(low)} to ${num(high)} in divided`,
-      `${more} new holes make ${more + 1} spaces: ${num(high - low)} / ${more + 1}`,
+      'divided between holes',
+      by`${len(low)} to ${len(high)}: ${more} new holes make ${more + 1} spaces: ${len(high - low)} / ${more + 1}`,
       (high - low) / (more + 1),
       'in'
     )
@@ -93,7 +94,7 @@ export function layLine(joint: Line, context: LayContext): LaidKind {
           'Line from the bend',
           bendIn - offsetIn,
           [bendWork],
-          `the head needs ${num(headHalfIn)} in`
+          by`the head needs ${unitLen(headHalfIn)}`
         )
       ],
       checks: [

@@ -1,4 +1,5 @@
 import { answer, notPossible, num, workLine } from '../../answer.ts';
+import { by, len, unitLen } from '../../notation.ts';
 import { drillIn } from '../../catalog/drills.ts';
 import type { Panel } from './fields.ts';
 import { clearPanelHole, LEAST_COVER_IN } from '../../layout/clear-panel-hole.ts';
@@ -35,16 +36,17 @@ export function layPanel(joint: Panel, context: LayContext): LaidKind {
   const edgeWork = workLine(
     'edge distance',
     joint.edgeIn === null
-      ? `next whole 1/32 over ${limits.edgeMinD[head]} × the panel’s hole = ${limits.edgeMinD[head]} × ${num(panelHoleIn)}`
-      : `as given; ${limits.edgeMinD[head]} × the panel’s hole is ${num(leastIn)}`,
+      ? by`next whole 1/32 over ${limits.edgeMinD[head]} × the panel’s hole = ${limits.edgeMinD[head]} × ${len(panelHoleIn)}`
+      : by`as given; ${limits.edgeMinD[head]} × the panel’s hole is ${len(leastIn)}`,
     edgeIn,
     'in'
   );
   if (atMost(Math.min(widthIn, heightIn), 2 * frameIn))
-    return notPossible(
-      'frameIn',
-      `a frame strip of ${num(frameIn)} in covers the whole ${num(Math.min(widthIn, heightIn))} in panel`
-    );
+    return notPossible('frameIn', {
+      code: 'frame-covers-panel',
+      frameIn,
+      panelIn: Math.min(widthIn, heightIn)
+    });
   const endIn = bracketIn > 0 ? bracketIn + edgeIn : edgeIn;
   const sides: {
     key: string;
@@ -89,7 +91,11 @@ export function layPanel(joint: Panel, context: LayContext): LaidKind {
   for (const side of sides) {
     const along = alongSpan(side.lengthIn - 2 * endIn, side.count ?? 2, dash, context);
     if (!along.ok)
-      return notPossible(along.error.path, `${side.words} side: ${along.error.message}`);
+      return notPossible(along.error.path, {
+        code: 'on-side',
+        side: side.words,
+        of: along.error.said
+      });
     const { count, pitchIn } = along.result;
     widestIn = Math.max(widestIn, pitchIn);
     work.push(...along.result.work);
@@ -117,14 +123,14 @@ export function layPanel(joint: Panel, context: LayContext): LaidKind {
       'Hole in the panel',
       drill,
       growth.work,
-      `${num(panelHoleIn)} in; the frame keeps the rivet’s own hole`
+      by`${unitLen(panelHoleIn)}; the frame keeps the rivet’s own hole`
     ),
     figure(
       'growth',
       'Growth each way',
       growthIn,
       growth.work.slice(0, 1),
-      `reckoned over the longer side, ${num(spanIn)} in, ΔT ${num(deltaTC)} °C`
+      by`reckoned over the longer side, ${unitLen(spanIn)}, ΔT ${num(deltaTC)} °C`
     )
   );
   const parts: Part[] = [

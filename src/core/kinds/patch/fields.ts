@@ -6,6 +6,9 @@ import { schemasOf } from '../kind.ts';
 import { carriesPicked } from '../shared/carries.ts';
 import { insertReading } from '../shared/insert.ts';
 
+/** Of the cut-out, where nothing else is typed. */
+export const USUAL_CORNER_IN = 0.5;
+
 export const { read, entered } = schemasOf(
   'patch',
   {
@@ -17,7 +20,7 @@ export const { read, entered } = schemasOf(
   {
     cutoutWIn: sizeIn("the cut-out's width"),
     cutoutHIn: sizeIn("the cut-out's height"),
-    cornerRadiusIn: orUsual(sizeIn('the corner radius'), 0.5),
+    cornerRadiusIn: orUsual(sizeIn('the corner radius'), USUAL_CORNER_IN),
     ...insertReading,
     /** null: the damage is cut out; else the crack stays, stop-drilled at both ends, under a plate */
     crackIn: orNull(sizeIn("the crack's length")),

@@ -1,10 +1,11 @@
-import { num } from '../../answer.ts';
 import { asNumber, CARRIES, choice, EDGE, length, type LengthAsk } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind, type WayToTry } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
 import { lengthWay, plainWay } from '../shared/rows-kind.ts';
-import { entered, read, type Patch, type EnteredPatch } from './fields.ts';
+import { unitLen } from '../../notation.ts';
+import { USUAL_CLEARANCE_IN } from '../shared/insert.ts';
+import { entered, read, USUAL_CORNER_IN, type Patch, type EnteredPatch } from './fields.ts';
 import { layPatch } from './lay.ts';
 
 const crackStays = ({ crackIn }: EnteredPatch) => crackIn.trim() !== '';
@@ -15,7 +16,7 @@ const cornerWays = ({ cornerRadiusIn, cutoutWIn, cutoutHIn }: Patch): WayToTry[]
   SMALLER_RADII_IN.filter(
     (radiusIn) => cornerRadiusIn > radiusIn && Math.min(cutoutWIn, cutoutHIn) / 2 >= radiusIn
   ).map((radiusIn) =>
-    lengthWay(`round the corners to ${num(radiusIn)} in`, 'cornerRadiusIn', radiusIn, 2)
+    lengthWay({ code: 'round-corners', radiusIn }, 'cornerRadiusIn', radiusIn, 2)
   );
 
 /** A rectangular repair: a doubler or plate round a cut-out, an insert where it is flush. */
@@ -77,8 +78,14 @@ export const patch = defineKind({
         { read: asNumber }
       ),
       EDGE,
-      length('cornerRadiusIn', 'Corner radius of the cut-out', '1/2', '1/2 in'),
-      length('insertClearanceIn', 'Clearance round the insert', '1/32', '1/32 in', filled),
+      length('cornerRadiusIn', 'Corner radius of the cut-out', '1/2', [unitLen(USUAL_CORNER_IN)]),
+      length(
+        'insertClearanceIn',
+        'Clearance round the insert',
+        '1/32',
+        [unitLen(USUAL_CLEARANCE_IN)],
+        filled
+      ),
       length('insertSheetIn', 'Insert thickness', 'as the skin', 'as thick as the skin', filled)
     ]
   },
@@ -107,10 +114,10 @@ export const patch = defineKind({
         ],
   lay: layPatch,
   waysOut: (joint) => [
-    ...(joint.rows === 1 ? [plainWay('set two lines round the cut-out', { rows: 2 })] : []),
+    ...(joint.rows === 1 ? [plainWay({ code: 'two-lines', round: 'cut-out' }, { rows: 2 })] : []),
     ...cornerWays(joint),
     ...(joint.style === 'flush'
-      ? [plainWay('use a plate without an insert', { style: 'plate-over' }, 2)]
+      ? [plainWay({ code: 'plate-without-insert' }, { style: 'plate-over' }, 2)]
       : [])
   ],
   otherWays: () => [

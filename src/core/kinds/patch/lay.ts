@@ -1,4 +1,5 @@
-import { answer, num, workLine } from '../../answer.ts';
+import { answer, workLine } from '../../answer.ts';
+import { by, len, unitLen } from '../../notation.ts';
 import type { Patch } from './fields.ts';
 import { layersOf } from '../../stack/layers.ts';
 import { above, below, ceilTo } from '../../units/tolerance.ts';
@@ -192,8 +193,8 @@ export function layPatch(joint: Patch, context: LayContext): LaidKind {
   const pitchLines = laid.work.filter(({ label }) => label.endsWith('pitch'));
   const border = workLine(
     'doubler',
-    `cut-out + 2 × border, border = 2 × edge${joint.rows === 2 ? ' + between rows' : ''} = ${num(cutX)}`,
-    `${num(doubler.w)} × ${num(doubler.h)}`,
+    by`cut-out + 2 × border, border = 2 × edge${joint.rows === 2 ? ' + between rows' : ''} = ${len(cutX)}`,
+    by`${len(doubler.w)} × ${len(doubler.h)}`,
     'in'
   );
   const work = [border, ...laid.work.filter(({ label }) => label !== 'doubler')];
@@ -257,7 +258,7 @@ export function layPatch(joint: Patch, context: LayContext): LaidKind {
         textFigure(
           'doubler',
           flush ? 'Doubler' : 'Plate',
-          `${num(doubler.w)} × ${num(doubler.h)} in`,
+          by`${len(doubler.w)} × ${unitLen(doubler.h)}`,
           [border]
         ),
         ...(insertIn
@@ -265,7 +266,7 @@ export function layPatch(joint: Patch, context: LayContext): LaidKind {
               textFigure(
                 'insert',
                 'Insert',
-                `${num(insertIn.w)} × ${num(insertIn.h)} in`,
+                by`${len(insertIn.w)} × ${unitLen(insertIn.h)}`,
                 laid.work.filter(
                   ({ label }) => label.startsWith('insert') && !label.endsWith('pitch')
                 )

@@ -48,6 +48,6 @@ export function crackEnds(
     yIn: h / 2 + (end * crackIn * Math.sin(turn)) / 2,
     drill: crackDrill,
     diameterIn: drillIn(crackDrill),
-    why: 'stop-drill the crack’s end'
+    why: 'crack-end' as const
   }));
 }

@@ -2,6 +2,8 @@ import { asNumber, CARRIES, choice, EDGE, length } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
+import { unitLen } from '../../notation.ts';
+import { USUAL_CLEARANCE_IN } from '../shared/insert.ts';
 import { FEWEST, plainWay } from '../shared/rows-kind.ts';
 import { entered, read, type EnteredRound } from './fields.ts';
 import { layRound } from './lay.ts';
@@ -53,7 +55,13 @@ export const round = defineKind({
         { read: asNumber }
       ),
       EDGE,
-      length('insertClearanceIn', 'Clearance round the insert', '1/32', '1/32 in', filled),
+      length(
+        'insertClearanceIn',
+        'Clearance round the insert',
+        '1/32',
+        [unitLen(USUAL_CLEARANCE_IN)],
+        filled
+      ),
       length('insertSheetIn', 'Insert thickness', 'as the skin', 'as thick as the skin', filled)
     ]
   },
@@ -74,8 +82,10 @@ export const round = defineKind({
       : [{ key: 'half', where: { at: 'each-half' }, widthIn: cutoutIn, dash }],
   lay: layRound,
   waysOut: ({ rings, insert }) => [
-    ...(rings < MOST_RINGS ? [plainWay(`set ${rings + 1} rings`, { rings: rings + 1 })] : []),
-    ...(insert ? [plainWay('go without an insert', { insert: false }, 2)] : [])
+    ...(rings < MOST_RINGS
+      ? [plainWay({ code: 'rings', rings: rings + 1 }, { rings: rings + 1 })]
+      : []),
+    ...(insert ? [plainWay({ code: 'no-insert' }, { insert: false }, 2)] : [])
   ],
   otherWays: () => [
     { name: 'One ring', change: { ...FEWEST, rings: 1 } },

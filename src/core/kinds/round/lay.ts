@@ -1,4 +1,5 @@
-import { answer, notPossible, num, workLine } from '../../answer.ts';
+import { answer, notPossible, workLine } from '../../answer.ts';
+import { by, len, lens, unitLen } from '../../notation.ts';
 import type { Round } from './fields.ts';
 import { layersOf } from '../../stack/layers.ts';
 import { atMost } from '../../units/tolerance.ts';
@@ -60,10 +61,11 @@ export function layRound(joint: Round, context: LayContext): LaidKind {
   if (joint.insert) {
     const lineIn = insertRadiusIn - edgeIn;
     if (atMost(lineIn, 0))
-      return notPossible(
-        'cutoutIn',
-        `a cut-out of ${num(joint.cutoutIn)} in leaves no rivet line on its insert: it must be over ${num(2 * (edgeIn + joint.insertClearanceIn))} in, or go without an insert`
-      );
+      return notPossible('cutoutIn', {
+        code: 'no-insert-line',
+        cutoutIn: joint.cutoutIn,
+        leastIn: 2 * (edgeIn + joint.insertClearanceIn)
+      });
     const inner = roundRings(lineIn, 1, 0, { diameterIn: D, nearPitchIn: null }, limits);
     if (!inner.ok) return inner;
     lines.push(...ringLines('insert', inner.result, outerIn, dash, ownStack ? 1 : 0));
@@ -110,13 +112,13 @@ export function layRound(joint: Round, context: LayContext): LaidKind {
   );
   const pitchWork = workLine(
     'pitch, centre to centre',
-    `2·R·sin(π/n) = 2 × ${num(radiiIn[0] ?? 0)} × sin(π/${count})`,
+    by`2·R·sin(π/n) = 2 × ${len(radiiIn[0] ?? 0)} × sin(π/${count})`,
     leastPitchIn,
     'in'
   );
   const sizeWork = workLine(
     'doubler',
-    `cut-out + 2 × (2 × edge + ${joint.rings - 1} × between rings) = ${num(joint.cutoutIn)} + 2 × (2 × ${num(edgeIn)} + ${joint.rings - 1} × ${num(transverseIn)})`,
+    by`cut-out + 2 × (2 × edge + ${joint.rings - 1} × between rings) = ${len(joint.cutoutIn)} + 2 × (2 × ${len(edgeIn)} + ${joint.rings - 1} × ${len(transverseIn)})`,
     2 * outerIn,
     'in'
   );
@@ -169,15 +171,22 @@ export function layRound(joint: Round, context: LayContext): LaidKind {
               ])
             ]
           : []),
-        textFigure('doubler', 'Doubler', `${num(2 * outerIn)} in round`, [sizeWork]),
+        textFigure('doubler', 'Doubler', by`${unitLen(2 * outerIn)} round`, [sizeWork]),
         textFigure(
           'rings',
           'Bolt circles',
-          radiiIn.map((radiusIn) => `${num(2 * radiusIn)}`).join(', ') + ' in',
+          [
+            ...lens(
+              radiiIn.slice(0, -1).map((radiusIn) => 2 * radiusIn),
+              ', '
+            ),
+            ...(radiiIn.length > 1 ? [', '] : []),
+            unitLen(2 * (radiiIn.at(-1) ?? 0))
+          ],
           [
             workLine(
               'first ring',
-              `cut-out / 2 + edge = ${num(cutRadiusIn)} + ${num(edgeIn)}`,
+              by`cut-out / 2 + edge = ${len(cutRadiusIn)} + ${len(edgeIn)}`,
               radiiIn[0] ?? 0,
               'in'
             )

@@ -1,4 +1,5 @@
-import { notPossible, num, workLine, type Answer, type WorkLine } from '../../answer.ts';
+import { notPossible, workLine, type Answer, type WorkLine } from '../../answer.ts';
+import { by, len } from '../../notation.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
 import type { Dash } from '../../schema/fields.ts';
 import { rivetsPerRow } from '../../layout/row-spacing.ts';
@@ -23,21 +24,21 @@ export function alongSpan(
   { limits, nearPitchIn }: LayContext
 ): Answer<AlongSpan> {
   const { diameterIn } = rivetSize(dash);
-  if (spanIn <= 0)
-    return notPossible(
-      'lengthIn',
-      `${num(spanIn)} in is left between the end rivets: the line is too short`
-    );
+  if (spanIn <= 0) return notPossible('lengthIn', { code: 'line-too-short', spanIn });
   const required = Math.max(2, least);
   const count = rivetsPerRow(
     { spanIn, diameterIn, rows: 1, required, pattern: 'in-line', nearPitchIn },
     limits
   );
   if (count === null)
-    return notPossible(
-      'required',
-      `${required} rivets over ${num(spanIn)} in need a pitch of ${num(spanIn / (required - 1))} in, under the least of ${limits.pitchMinD} D = ${num(limits.pitchMinD * diameterIn)} in`
-    );
+    return notPossible('required', {
+      code: 'too-many-for-span',
+      required,
+      spanIn,
+      pitchIn: spanIn / (required - 1),
+      pitchMinD: limits.pitchMinD,
+      pitchMinIn: limits.pitchMinD * diameterIn
+    });
   const pitchIn = spanIn / (count - 1);
   return {
     ok: true,
@@ -51,7 +52,7 @@ export function alongSpan(
           count,
           'rivets'
         ),
-        workLine('pitch', `span / spaces = ${num(spanIn)} / ${count - 1}`, pitchIn, 'in')
+        workLine('pitch', by`span / spaces = ${len(spanIn)} / ${count - 1}`, pitchIn, 'in')
       ]
     },
     work: []

@@ -1,4 +1,5 @@
-import { num, workLine, type WorkLine } from '../../answer.ts';
+import { workLine, type WorkLine } from '../../answer.ts';
+import { by, len, type Notation } from '../../notation.ts';
 import type { LayContext, LayoutFigure } from '../kind-layout.ts';
 
 /** Edge distance with its place between the limits. */
@@ -45,7 +46,7 @@ export function pitchFigure(
     },
     work: [
       ...work,
-      workLine('pitch in D', `${num(pitchIn)} / ${num(diameterIn)}`, pitchIn / diameterIn, 'D')
+      workLine('pitch in D', by`${len(pitchIn)} / ${len(diameterIn)}`, pitchIn / diameterIn, 'D')
     ]
   };
 }
@@ -79,7 +80,7 @@ export const transverseWork = (
 ): WorkLine =>
   workLine(
     'between rows',
-    `larger of ${limits.transverseMinD} D and ${limits.transverseOfPitch} × pitch, up to a 1/32, not over ${limits.transverseMaxD} D = larger of ${num(limits.transverseMinD * diameterIn)} and ${num(limits.transverseOfPitch * pitchIn)}`,
+    by`larger of ${limits.transverseMinD} D and ${limits.transverseOfPitch} × pitch, up to a 1/32, not over ${limits.transverseMaxD} D = larger of ${len(limits.transverseMinD * diameterIn)} and ${len(limits.transverseOfPitch * pitchIn)}`,
     transverseIn,
     'in'
   );
@@ -89,13 +90,13 @@ export const figure = (
   label: string,
   valueIn: number,
   work: WorkLine[],
-  note?: string
+  note?: Notation | string
 ): LayoutFigure => ({ key, label, valueIn, work, ...(note === undefined ? {} : { note }) });
 
 export const textFigure = (
   key: string,
   label: string,
-  text: string,
+  text: string | Notation,
   work: WorkLine[],
-  note?: string
+  note?: Notation | string
 ): LayoutFigure => ({ key, label, text, work, ...(note === undefined ? {} : { note }) });

@@ -1,11 +1,14 @@
 import { orNull, orUsual } from '../../joint/as-typed.ts';
 import { lengthIn, thicknessIn } from '../../schema/fields.ts';
 
+/** Round an insert, where nothing else is typed. */
+export const USUAL_CLEARANCE_IN = 1 / 32;
+
 /** What fills a cut-out flush. */
 export const insertReading = {
   insertClearanceIn: orUsual(
     lengthIn('the clearance round the insert', { least: 0, most: 6 }),
-    1 / 32
+    USUAL_CLEARANCE_IN
   ),
   /** null: as thick as the skin */
   insertSheetIn: orNull(thicknessIn)

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { upTo32nd } from '../../units/ruler.ts';
 import { writeDecimal } from '../../units/format-length.ts';
-import { num } from '../../answer.ts';
+import type { WaySaid } from '../../joint/way-out.ts';
 import type { OtherWay, WayToTry } from '../kind.ts';
 
 /** What joints of straight rows pick. */
@@ -25,28 +25,28 @@ const rowWays = (): OtherWay[] => [
 
 /** A change that reads as it is typed. */
 export const plainWay = (
-  text: string,
+  said: WaySaid,
   change: WayToTry['change'],
   rank: WayToTry['rank'] = 1
-): WayToTry => ({ text, change, read: change, rank });
+): WayToTry => ({ said, change, read: change, rank });
 
 /** A change of one length. */
 export const lengthWay = (
-  text: string,
+  said: WaySaid,
   key: string,
   lengthIn: number,
   rank: WayToTry['rank']
 ): WayToTry => ({
   rank,
-  text,
+  said,
   change: { [key]: writeDecimal(lengthIn, 0, 6) },
   read: { [key]: lengthIn }
 });
 
 const rowWaysOut = (): WayToTry[] => [
-  plainWay('let the rows be chosen', { rows: 'auto' }),
-  plainWay('stagger the rows', { pattern: 'staggered' }),
-  plainWay('put the rows in line', { pattern: 'in-line' })
+  plainWay({ code: 'rows-chosen' }, { rows: 'auto' }),
+  plainWay({ code: 'rows-staggered' }, { pattern: 'staggered' }),
+  plainWay({ code: 'rows-in-line' }, { pattern: 'in-line' })
 ];
 
 /** Widths at which a row of two rivets fits, from the joint's own edge distance outward. */
@@ -56,7 +56,9 @@ const widerWays = (
 ): WayToTry[] =>
   [edgeIn ?? 0, 2.5 * D, 3 * D].flatMap((edge) => {
     const wideIn = upTo32nd(2 * edge + pitchMinD * D);
-    return wideIn > widthIn ? [lengthWay(`widen to ${num(wideIn)} in`, 'widthIn', wideIn, 3)] : [];
+    return wideIn > widthIn
+      ? [lengthWay({ code: 'widen', widthIn: wideIn }, 'widthIn', wideIn, 3)]
+      : [];
   });
 
 /** What every kind of straight rows over a width says alike. */

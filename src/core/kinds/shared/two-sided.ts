@@ -1,4 +1,5 @@
-import { answer, num, workLine } from '../../answer.ts';
+import { answer, workLine } from '../../answer.ts';
+import { by, len, unitLen } from '../../notation.ts';
 import { straight, type LineWish } from '../../layout/lines.ts';
 import { addedVolumeIn3, rect, type Part } from '../../layout/shapes.ts';
 import type { Stacking } from '../../stack/layers.ts';
@@ -65,7 +66,7 @@ export function layTwoSided(
   ];
   const strapWork = workLine(
     'strap',
-    `2 × (2 × edge + (rows − 1) × between rows) + gap = 2 × ${num(overlapIn)} + ${num(gapIn)}`,
+    by`2 × (2 × edge + (rows − 1) × between rows) + gap = 2 × ${len(overlapIn)} + ${len(gapIn)}`,
     strapIn,
     'in'
   );
@@ -94,7 +95,7 @@ export function layTwoSided(
           straps.length > 1 ? 'Straps' : 'Strap',
           strapIn,
           [strapWork],
-          `by ${num(widthIn)} in along the rows`
+          by`by ${unitLen(widthIn)} along the rows`
         )
       ],
       checks: wholeChecks(laid.result),

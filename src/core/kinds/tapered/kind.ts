@@ -66,7 +66,8 @@ export const tapered = defineKind({
           dash: zone.dash
         })),
   lay: layTapered,
-  waysOut: ({ lines }) => (lines === 1 ? [plainWay('set two lines', { lines: 2 })] : []),
+  waysOut: ({ lines }) =>
+    lines === 1 ? [plainWay({ code: 'two-lines', round: null }, { lines: 2 })] : [],
   otherWays: () => [
     { name: 'One line, fewest', change: { ...FEWEST, lines: 1 } },
     { name: 'Two lines, fewest', change: { ...FEWEST, lines: 2 } },

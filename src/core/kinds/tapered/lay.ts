@@ -1,4 +1,5 @@
-import { answer, notPossible, num, workLine, type WorkLine } from '../../answer.ts';
+import { answer, notPossible, workLine, type WorkLine } from '../../answer.ts';
+import { by, len } from '../../notation.ts';
 import { sizeZones } from './size-zones.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
 import type { Tapered } from './fields.ts';
@@ -45,8 +46,8 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
   const edgeWork: WorkLine = workLine(
     'edge distance',
     joint.edgeIn === null
-      ? `next whole 1/32 over ${limits.edgeMinD[head]} D of the largest size = ${num(leastEdgeIn)}`
-      : `as given; the least is ${num(leastEdgeIn)}`,
+      ? by`next whole 1/32 over ${limits.edgeMinD[head]} D of the largest size = ${len(leastEdgeIn)}`
+      : by`as given; the least is ${len(leastEdgeIn)}`,
     edgeIn,
     'in'
   );
@@ -79,7 +80,8 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
     const least = ceilTo((need?.result.required ?? 0) / lineCount);
     const D = rivetSize(zone.dash).diameterIn;
     const [path] = paths;
-    if (!path || path.path !== 'straight') return notPossible('lengthIn', 'the member has no line');
+    if (!path || path.path !== 'straight')
+      return notPossible('lengthIn', { code: 'no-member-line' });
     const per = path.lengthIn / lengthIn;
     const fromIn = index === 0 ? edgeIn : zone.fromIn * per;
     const toIn = index === zones.length - 1 ? path.lengthIn - edgeIn : zone.toIn * per;
@@ -121,7 +123,7 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
     figure('narrow', 'Narrowest flange', narrowIn, [
       workLine(
         'flange',
-        `${num(flangeIn)} at the datum end, ${num(farIn)} at the far end`,
+        by`${len(flangeIn)} at the datum end, ${len(farIn)} at the far end`,
         narrowIn,
         'in'
       )

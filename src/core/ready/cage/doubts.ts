@@ -1,77 +1,44 @@
-import { num } from '../../answer.ts';
 import { CLICK_IN } from '../../stack/dimple-nest.ts';
 import { above } from '../../units/tolerance.ts';
 import { fittedLine, type TrialLine, type TrialPoint } from '../countersink-next.ts';
 import type { TrialGroup } from './trials.ts';
 
-export type DoubtKind = 'uneven' | 'off-line' | 'no-deeper' | 'too-steep' | 'from-deep' | 'ring';
+/** Why readings are not to be believed as they stand; lengths in inches. */
+type DoubtSaid =
+  | { kind: 'ring' }
+  | { kind: 'from-deep'; clicks: number[] }
+  | { kind: 'uneven'; clicks: number; apartIn: number; clickIn: number }
+  | { kind: 'no-deeper'; clicks: number; slopeIn: number }
+  | { kind: 'too-steep'; slopeIn: number }
+  | { kind: 'off-line'; off: number; of: number };
 
-/** Why readings are not to be believed as they stand. */
-export interface Doubt {
-  kind: DoubtKind;
-  say: string;
-  /** readings it points at */
-  readings: string[];
-}
+export type DoubtKind = DoubtSaid['kind'];
 
-/** Something that makes a cut or a reading false, and what to do. */
-export interface FalseReading {
-  key: string;
-  cause: string;
-  look: string;
-  /** doubts that it explains */
-  explains: readonly DoubtKind[];
-}
+/** A doubt with the readings it points at. */
+export type Doubt = DoubtSaid & { readings: string[] };
+
+/** What makes a cut or a reading false (handbook 4.4), with the doubts that each explains. */
+export const FALSE_READINGS = {
+  pilot: ['no-deeper', 'off-line'],
+  chuck: ['no-deeper', 'off-line'],
+  'lock-ring': ['uneven', 'off-line', 'too-steep', 'no-deeper'],
+  film: ['off-line', 'uneven'],
+  chips: ['uneven', 'off-line', 'no-deeper'],
+  pressure: ['uneven', 'off-line', 'too-steep'],
+  deep: ['ring']
+} as const satisfies Record<string, readonly DoubtKind[]>;
+
+export type FalseReading = keyof typeof FALSE_READINGS;
+
+/** Those that would explain what was doubted. */
+export const explaining = (doubts: readonly Doubt[]): FalseReading[] =>
+  (Object.entries(FALSE_READINGS) as [FalseReading, readonly DoubtKind[]][])
+    .filter(([, explains]) => doubts.some(({ kind }) => explains.includes(kind)))
+    .map(([key]) => key);
 
 /** The settings before this one contradict it: nothing is to be relied upon until it is known why. */
 export const contradicts = (doubts: readonly Doubt[]): boolean =>
   doubts.some(({ kind }) => kind === 'off-line' || kind === 'no-deeper' || kind === 'too-steep');
-
-/** Causes of false readings (handbook 4.4). */
-export const FALSE_READINGS: readonly FalseReading[] = [
-  {
-    key: 'pilot',
-    cause: 'The pilot touches the bench',
-    look: 'Backing deeper than the pilot; then cut again.',
-    explains: ['no-deeper', 'off-line']
-  },
-  {
-    key: 'chuck',
-    cause: 'The cage touches the chuck',
-    look: 'Push the cutter’s shank further out of the chuck.',
-    explains: ['no-deeper', 'off-line']
-  },
-  {
-    key: 'ring',
-    cause: 'The lock ring is loose',
-    look: 'Tighten it; the setting may have wandered, so begin again from shallow.',
-    explains: ['uneven', 'off-line', 'too-steep', 'no-deeper']
-  },
-  {
-    key: 'film',
-    cause: 'Film left on',
-    look: 'Peel it, or say how thick it is.',
-    explains: ['off-line', 'uneven']
-  },
-  {
-    key: 'chips',
-    cause: 'Chips under the cage',
-    look: 'Blow it clean, press until no more chips come.',
-    explains: ['uneven', 'off-line', 'no-deeper']
-  },
-  {
-    key: 'pressure',
-    cause: 'Uneven pressure',
-    look: 'Square on, the same firm push each time.',
-    explains: ['uneven', 'off-line', 'too-steep']
-  },
-  {
-    key: 'deep',
-    cause: 'A shiny ring round the rivet’s rim',
-    look: 'Too deep already, whatever the gauge says.',
-    explains: ['ring']
-  }
-];
 
 /** A line of less than half a click a click does not go deeper; one of two clicks a click is no cage. */
 const LEAST_SLOPE_IN = 0.5 * CLICK_IN;
@@ -91,21 +58,22 @@ export function doubtsOf(groups: readonly TrialGroup[]): Doubt[] {
   if (rings.length > 0)
     doubts.push({
       kind: 'ring',
-      say: 'A shiny ring round the rim: too deep already.',
       readings: rings.map(({ id }) => id)
     });
   const turnedBack = groups.filter(({ fromDeep }) => fromDeep);
   if (turnedBack.length > 0)
     doubts.push({
       kind: 'from-deep',
-      say: `${turnedBack.map(({ clicks }) => clicks).join(', ')} clicks reached by turning back: the thread’s play is on the wrong side. Not counted.`,
+      clicks: turnedBack.map(({ clicks }) => clicks),
       readings: turnedBack.flatMap(ids)
     });
   for (const group of groups)
     if (group.uneven)
       doubts.push({
         kind: 'uneven',
-        say: `At ${group.clicks} clicks the holes differ by ${num(group.proudestIn - group.deepestIn)} in, more than a click of ${CLICK_IN} in.`,
+        clicks: group.clicks,
+        apartIn: group.proudestIn - group.deepestIn,
+        clickIn: CLICK_IN,
         readings: ids(group)
       });
   return [...doubts, ...lineDoubts(groups.filter(({ fromDeep }) => !fromDeep))];
@@ -124,7 +92,8 @@ function lineDoubts(groups: readonly TrialGroup[]): Doubt[] {
     return [
       {
         kind: 'no-deeper',
-        say: `${apart} clicks changed the cut by ${num(slope)} in a click: it does not go deeper as it is set.`,
+        clicks: apart,
+        slopeIn: slope,
         readings: all
       }
     ];
@@ -132,7 +101,7 @@ function lineDoubts(groups: readonly TrialGroup[]): Doubt[] {
     return [
       {
         kind: 'too-steep',
-        say: `${num(slope)} in a click is more than two clicks’ worth: something gives way.`,
+        slopeIn: slope,
         readings: all
       }
     ];
@@ -145,7 +114,8 @@ function lineDoubts(groups: readonly TrialGroup[]): Doubt[] {
     : [
         {
           kind: 'off-line',
-          say: `${off.length} of ${readings.length} readings ${off.length === 1 ? 'lies' : 'lie'} more than a click off the line through all.`,
+          off: off.length,
+          of: readings.length,
           readings: off.map(({ id }) => id)
         }
       ];

@@ -2,32 +2,44 @@ import { describe, expect, it } from 'vitest';
 import { benchOf, cutAndRead, guideOf, setupOf, trials } from '../../../../tests/support/cages';
 import { cageGuide, predictAt } from './guide';
 import type { TrialReading } from './trials';
+import { guideInWords, inInches, notation } from '../../../../tests/support/words';
 
 const SETUP = setupOf();
 const told = (...pairs: Parameters<typeof trials>) => guideOf(SETUP, trials(...pairs));
 
 describe('what to do next with a cage', () => {
   it('begins well shallow, or where it stood last time', () => {
-    expect(guideOf(SETUP, [])).toMatchObject({ state: 'first', nextClicks: null });
+    expect(guideOf(SETUP, [])).toMatchObject({ said: { state: 'first' }, nextClicks: null });
     const again = cageGuide(SETUP, [], 17);
-    expect(again.ok && again.result).toMatchObject({ state: 'first', nextClicks: 17 });
+    expect(again.ok && again.result).toMatchObject({ said: { state: 'first' }, nextClicks: 17 });
   });
 
   it('goes three quarters of a long way, then the rest', () => {
     // 0.0115 is 10.5 clicks from 0.001: ⌊0.75 × 10.5⌋ = 7
-    expect(told([3, 0.0115])).toMatchObject({ state: 'deeper', nextClicks: 10, changeClicks: 7 });
+    expect(told([3, 0.0115])).toMatchObject({
+      said: { state: 'deeper' },
+      nextClicks: 10,
+      changeClicks: 7
+    });
     // 7 clicks went 0.0077 deeper, 0.0011 each: (0.0038 − 0.001) / 0.0011 = 2.54 → 2
     const next = told([3, 0.0115], [10, 0.0038]);
-    expect(next).toMatchObject({ state: 'deeper', nextClicks: 12 });
+    expect(next).toMatchObject({ said: { state: 'deeper' }, nextClicks: 12 });
     expect(next.line).toMatchObject({ confidence: 'measured' });
     expect(next.predictedIn).toBeCloseTo(0.0038 - 2 * 0.0011, 9);
   });
 
   it('wants three holes that agree', () => {
-    expect(told([9, 0.0015])).toMatchObject({ state: 'more-holes', nextClicks: 9, holesToGo: 2 });
-    expect(told([9, 0.0015], [9, 0.0011])).toMatchObject({ state: 'more-holes', holesToGo: 1 });
+    expect(told([9, 0.0015])).toMatchObject({
+      said: { state: 'more-holes' },
+      nextClicks: 9,
+      holesToGo: 2
+    });
+    expect(told([9, 0.0015], [9, 0.0011])).toMatchObject({
+      said: { state: 'more-holes' },
+      holesToGo: 1
+    });
     expect(told([9, 0.0015], [9, 0.0011], [9, 0.0013])).toMatchObject({
-      state: 'set',
+      said: { state: 'set' },
       nextClicks: 9,
       holesToGo: 0
     });
@@ -37,45 +49,57 @@ describe('what to do next with a cage', () => {
     const shallowLast = told([9, 0.0036], [9, 0.0041]);
     const deepLast = told([9, 0.0041], [9, 0.0036]);
     // (0.0036 − 0.001) / 0.001 = 2.6 → 2
-    expect(shallowLast).toMatchObject({ state: 'deeper', nextClicks: 11 });
+    expect(shallowLast).toMatchObject({ said: { state: 'deeper' }, nextClicks: 11 });
     expect(deepLast.nextClicks).toBe(shallowLast.nextClicks);
   });
 
   it('moves one click on where the proudest hole is outside and the deepest may still go down', () => {
-    expect(told([9, 0.0016], [9, 0.0023])).toMatchObject({ state: 'deeper', nextClicks: 10 });
-    expect(told([9, 0.0014], [9, 0.0023])).toMatchObject({ state: 'deeper', nextClicks: 10 });
+    expect(told([9, 0.0016], [9, 0.0023])).toMatchObject({
+      said: { state: 'deeper' },
+      nextClicks: 10
+    });
+    expect(told([9, 0.0014], [9, 0.0023])).toMatchObject({
+      said: { state: 'deeper' },
+      nextClicks: 10
+    });
     // one click more would bring 0.0008 to −0.0002
     const setup = setupOf({ school: 'two-proud' });
     expect(
       cageGuide({ ...setup, sheetIn: 0.0415, couponIn: 0.0415 }, trials([9, 0.0012], [9, 0.0021]))
-    ).toMatchObject({ ok: true, result: { state: 'stuck', changeClicks: 0, nextClicks: null } });
+    ).toMatchObject({
+      ok: true,
+      result: { said: { state: 'stuck' }, changeClicks: 0, nextClicks: null }
+    });
   });
 
   it('holds still when holes of one setting differ by more than a click', () => {
-    expect(told([9, 0.0041], [9, 0.0025])).toMatchObject({ state: 'uneven', nextClicks: null });
+    expect(told([9, 0.0041], [9, 0.0025])).toMatchObject({
+      said: { state: 'uneven' },
+      nextClicks: null
+    });
   });
 
   it('says how to come back from too deep', () => {
     // 0.001 − (−0.0012) = 2.2 thou: three clicks back, from five further
     const back = told([9, 0.004], [14, -0.0012]);
     expect(back).toMatchObject({
-      state: 'too-deep',
+      said: { state: 'too-deep' },
       nextClicks: 11,
       backOffTo: 6
     });
     const ring = told([9, 0.0015, { ring: true }]);
-    expect(ring).toMatchObject({ state: 'too-deep', nextClicks: 8 });
+    expect(ring).toMatchObject({ said: { state: 'too-deep' }, nextClicks: 8 });
     expect(ring.doubts.map(({ kind }) => kind)).toEqual(['ring']);
   });
 
   it('does not count a setting reached by turning back, until one comes up to it', () => {
     const turned = told([9, 0.004], [14, -0.0012], [11, -0.0011]);
-    expect(turned).toMatchObject({ state: 'from-deep', nextClicks: 11, backOffTo: 6 });
+    expect(turned).toMatchObject({ said: { state: 'from-deep' }, nextClicks: 11, backOffTo: 6 });
     expect(turned.doubts.map(({ kind }) => kind)).toContain('from-deep');
     // going on from there is still on the wrong side of the play
-    expect(told([14, -0.0012], [11, -0.0011], [12, -0.0012]).state).toBe('from-deep');
+    expect(told([14, -0.0012], [11, -0.0011], [12, -0.0012]).said.state).toBe('from-deep');
     expect(told([14, -0.0012], [11, -0.0011], [11, 0.0018, { cameUp: true }])).toMatchObject({
-      state: 'more-holes',
+      said: { state: 'more-holes' },
       nextClicks: 11,
       deepestClicks: 11
     });
@@ -86,27 +110,29 @@ describe('what to do next with a cage', () => {
     // from 24 clicks on the pilot stands on the bench: four clicks more changed nothing
     const stopped = trials([20, 0.0055], [24, 0.0015], [28, 0.0016], [28, 0.0014], [28, 0.0015]);
     expect(guideOf(SETUP, stopped)).toMatchObject({
-      state: 'unfit',
+      said: { state: 'unfit' },
       doubts: [{ kind: 'no-deeper' }]
     });
     // a false reading struck, it may be kept
     const chip = trials([6, 0.0115], [10, 0.0115], [15, 0.0016], [15, 0.0014], [15, 0.0015]);
     expect(guideOf(SETUP, chip)).toMatchObject({
-      state: 'unfit',
+      said: { state: 'unfit' },
       doubts: [{ kind: 'off-line', readings: expect.arrayContaining(['2']) as unknown }]
     });
     expect(
       guideOf(
         SETUP,
         chip.filter(({ id }) => id !== '2')
-      ).state
+      ).said.state
     ).toBe('set');
-    expect(told([20, 0.0085], [24, 0.0083]).why).toMatch(/do not fit: find out why first/);
+    expect(guideInWords(told([20, 0.0085], [24, 0.0083]), inInches).why).toMatch(
+      /do not fit: find out why first/
+    );
   });
 
   it('takes the film off', () => {
     const film = guideOf(setupOf({ filmIn: 0.0015 }), trials([9, 0.003], [9, 0.0028], [9, 0.003]));
-    expect(film).toMatchObject({ state: 'set' });
+    expect(film).toMatchObject({ said: { state: 'set' } });
     expect(film.groups[0]?.deepestIn).toBeCloseTo(0.0013, 9);
   });
 
@@ -115,7 +141,7 @@ describe('what to do next with a cage', () => {
     // 0.002 a click
     expect(predictAt(guide, 6)?.flushIn).toBeCloseTo(0.008, 9);
     // the middle of the two trials and the slope between them
-    expect(predictAt(guide, 6)?.formula).toBe('0.016 + (6 − 2) × -0.002');
+    expect(notation(predictAt(guide, 6)?.formula)).toBe('0.016 + (6 − 2) × -0.002');
     expect(predictAt(guideOf(SETUP, []), 6)).toBeNull();
   });
 
@@ -150,9 +176,13 @@ describe('followed at a bench', () => {
       const flushnessIn = cutAndRead(bench, clicks);
       readings.push({ id: String(hole), clicks, flushnessIn, cameUp: false, ring: false });
       const guide = guideOf(setup, readings);
-      if (guide.predictedIn !== null && guide.state === 'deeper')
+      if (guide.predictedIn !== null && guide.said.state === 'deeper')
         expect(guide.predictedIn).toBeGreaterThanOrEqual(guide.band.lowIn - 1e-9);
-      if (guide.nextClicks === null || guide.state === 'set' || guide.state === 'too-deep')
+      if (
+        guide.nextClicks === null ||
+        guide.said.state === 'set' ||
+        guide.said.state === 'too-deep'
+      )
         return { guide, readings };
       clicks = guide.nextClicks;
     }
@@ -165,7 +195,7 @@ describe('followed at a bench', () => {
       let holes = 0;
       for (let seed = 1; seed <= 300; seed++) {
         const { guide, readings } = follow(seed, setupOf({ school }));
-        expect(guide.state, `cage ${seed}: ${guide.say} ${guide.why}`).toBe('set');
+        expect(guide.said.state, `cage ${seed}: ${JSON.stringify(guide.said)}`).toBe('set');
         expect(Math.min(...readings.map(({ flushnessIn }) => flushnessIn))).toBeGreaterThanOrEqual(
           guide.band.lowIn
         );

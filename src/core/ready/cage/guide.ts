@@ -1,4 +1,5 @@
-import { num, workLine, type Answer, type WorkLine } from '../../answer.ts';
+import { workLine, type Answer, type WorkLine } from '../../answer.ts';
+import { by, len, type Notation } from '../../notation.ts';
 import { CLICK_IN } from '../../stack/dimple-nest.ts';
 import { writeDecimal } from '../../units/format-length.ts';
 import { atLeast, atMost, below, ceilTo } from '../../units/tolerance.ts';
@@ -13,20 +14,23 @@ export const HOLES_TO_AGREE = 3;
 /** Further than the play of a cage's thread: one backs off so far before coming up to a setting again. */
 const BACK_OFF_CLICKS = 5;
 
-export type GuideState =
-  | 'first'
-  | 'deeper'
-  | 'more-holes'
-  | 'from-deep'
-  | 'uneven'
-  | 'unfit'
-  | 'too-deep'
-  | 'stuck'
-  | 'set';
+/** What to do and why, as a code with its quantities; lengths in inches, above the skin positive. */
+export type GuideSaid =
+  | { state: 'first'; rememberedClicks: number | null }
+  | { state: 'deeper'; clicks: number; change: number; nowIn: number; predictedIn: number }
+  | { state: 'more-holes'; clicks: number; holesToGo: number; nowIn: number; mustAgree: number }
+  | { state: 'from-deep'; clicks: number; backOffTo: number }
+  | { state: 'uneven'; deepestIn: number; proudestIn: number }
+  | { state: 'unfit' }
+  | { state: 'too-deep'; clicks: number; backOffTo: number; nowIn: number; ring: boolean }
+  | { state: 'stuck'; clicks: number; wouldReachIn: number }
+  | { state: 'set'; clicks: number; holes: number; deepestIn: number; proudestIn: number };
 
 /** What to do next with a cage, and everything that was reckoned on the way. Lengths in inches. */
 export interface CageGuide {
-  state: GuideState;
+  said: GuideSaid;
+  /** the readings contradict each other: why is to be found out first, whatever is said */
+  doubted: boolean;
   band: FlushBand;
   groups: TrialGroup[];
   /** the setting to cut the next hole at; null where something must be put right first, or nothing is known yet */
@@ -38,9 +42,6 @@ export interface CageGuide {
   deepestClicks: number | null;
   /** back off to this setting first, then come up */
   backOffTo: number | null;
-  /** what to do, in a sentence, and why */
-  say: string;
-  why: string;
   holesToGo: number;
   /** the line that predictions follow; null before the first trial */
   line: (TrialLine & { confidence: 'assumed' | 'measured' }) | null;
@@ -52,31 +53,15 @@ export interface CageGuide {
 
 type Told = Pick<
   CageGuide,
-  | 'state'
-  | 'nextClicks'
-  | 'changeClicks'
-  | 'predictedIn'
-  | 'backOffTo'
-  | 'say'
-  | 'why'
-  | 'holesToGo'
+  'said' | 'nextClicks' | 'changeClicks' | 'predictedIn' | 'backOffTo' | 'holesToGo'
 >;
-const NOTHING: Omit<Told, 'state' | 'say' | 'why'> = {
+const NOTHING: Omit<Told, 'said'> = {
   nextClicks: null,
   changeClicks: 0,
   predictedIn: null,
   backOffTo: null,
   holesToGo: HOLES_TO_AGREE
 };
-
-/** A gauge is read to half a tenth of a thou at best. */
-const GAUGE_PLACES = 5;
-/** What is predicted is told to a tenth of a thou: more would pretend. */
-const PREDICTED_PLACES = 4;
-const signed = (lengthIn: number, places: number): string =>
-  `${lengthIn < 0 ? '−' : '+'}${writeDecimal(Math.abs(lengthIn), 3, places)} in`;
-const thou = (readIn: number): string => signed(readIn, GAUGE_PLACES);
-const about = (predictedIn: number): string => signed(predictedIn, PREDICTED_PLACES);
 
 /** Where one backs off to before coming up to a setting. */
 export const backOffFor = (clicks: number): number => clicks - BACK_OFF_CLICKS;
@@ -85,14 +70,12 @@ export const backOffFor = (clicks: number): number => clicks - BACK_OFF_CLICKS;
 export function predictAt(
   { line }: Pick<CageGuide, 'line'>,
   clicks: number
-): { flushIn: number; formula: string } | null {
+): { flushIn: number; formula: Notation } | null {
   if (line === null) return null;
   const apart = clicks - line.clicks;
-  const flushIn = line.flushIn + apart * line.slopePerClickIn;
-  const tidy = (value: number) => writeDecimal(value, 0, GAUGE_PLACES);
   return {
-    flushIn,
-    formula: `${tidy(line.flushIn)} + (${clicks} − ${writeDecimal(line.clicks, 0, 2)}) × ${tidy(line.slopePerClickIn)}`
+    flushIn: line.flushIn + apart * line.slopePerClickIn,
+    formula: by`${len(line.flushIn)} + (${clicks} − ${writeDecimal(line.clicks, 0, 2)}) × ${len(line.slopePerClickIn)}`
   };
 }
 
@@ -102,37 +85,42 @@ function tooDeep(here: TrialGroup, { targetIn }: FlushBand, ring: boolean): Told
   const nextClicks = here.clicks - back;
   return {
     ...NOTHING,
-    state: 'too-deep',
     nextClicks,
     changeClicks: -back,
     predictedIn: here.deepestIn + back * CLICK_IN,
     backOffTo: backOffFor(nextClicks),
-    say: `Too deep. Back off to ${backOffFor(nextClicks)}, come up to ${nextClicks}, and cut a fresh hole.`,
-    why: ring
-      ? 'The shiny ring says too deep. In the real sheet this could not be undone.'
-      : `${thou(here.deepestIn)} is below the low limit. In the real sheet this could not be undone.`
+    said: {
+      state: 'too-deep',
+      clicks: nextClicks,
+      backOffTo: backOffFor(nextClicks),
+      nowIn: here.deepestIn,
+      ring
+    }
   };
 }
 
 function agreed(here: TrialGroup): Told {
   const holesToGo = Math.max(0, HOLES_TO_AGREE - here.readings.length);
+  const { clicks, deepestIn, proudestIn } = here;
   return holesToGo > 0
     ? {
         ...NOTHING,
-        state: 'more-holes',
-        nextClicks: here.clicks,
-        predictedIn: here.deepestIn,
+        nextClicks: clicks,
+        predictedIn: deepestIn,
         holesToGo,
-        say: `Leave it at ${here.clicks}. Cut ${holesToGo} more ${holesToGo === 1 ? 'hole' : 'holes'}.`,
-        why: `${thou(here.deepestIn)} is good; ${HOLES_TO_AGREE} holes must agree.`
+        said: {
+          state: 'more-holes',
+          clicks,
+          holesToGo,
+          nowIn: deepestIn,
+          mustAgree: HOLES_TO_AGREE
+        }
       }
     : {
         ...NOTHING,
-        state: 'set',
-        nextClicks: here.clicks,
+        nextClicks: clicks,
         holesToGo: 0,
-        say: `Set: flush at ${here.clicks} clicks.`,
-        why: `${here.readings.length} holes from ${thou(here.deepestIn)} to ${thou(here.proudestIn)}, all within the limits.`
+        said: { state: 'set', clicks, holes: here.readings.length, deepestIn, proudestIn }
       };
 }
 
@@ -147,9 +135,7 @@ function tell(
   if (here.uneven)
     return {
       ...NOTHING,
-      state: 'uneven',
-      say: 'The holes do not agree: find out why first.',
-      why: `${thou(here.deepestIn)} to ${thou(here.proudestIn)} at one setting. Strike a false reading, or begin again from shallow.`
+      said: { state: 'uneven', deepestIn: here.deepestIn, proudestIn: here.proudestIn }
     };
   const inside = atLeast(here.deepestIn, band.lowIn) && atMost(here.proudestIn, band.highIn);
   if (inside) return agreed(here);
@@ -159,58 +145,36 @@ function tell(
   if (next.stuck || below(predictedIn, band.lowIn))
     return {
       ...NOTHING,
-      state: 'stuck',
-      say: `Leave it at ${here.clicks} and finish by hand.`,
-      why: `One click more is predicted to reach ${about(here.deepestIn + next.slopePerClickIn)}, below the low limit.`
+      said: {
+        state: 'stuck',
+        clicks: here.clicks,
+        wouldReachIn: here.deepestIn + next.slopePerClickIn
+      }
     };
+  const clicks = here.clicks + change;
   return {
     ...NOTHING,
-    state: 'deeper',
-    nextClicks: here.clicks + change,
+    nextClicks: clicks,
     changeClicks: change,
     predictedIn,
-    say: `Set ${here.clicks + change}: ${change} ${change === 1 ? 'click' : 'clicks'} deeper.`,
-    why: `${thou(here.deepestIn)} now, ${about(predictedIn)} predicted; never past the low limit.`
+    said: { state: 'deeper', clicks, change, nowIn: here.deepestIn, predictedIn }
   };
 }
 
-/** A cut that a bench or a chip stops agrees with itself too: where the readings contradict each other it is not kept. */
-function doubted(told: Told): Told {
-  if (told.state === 'set')
-    return {
-      ...told,
-      state: 'unfit',
-      say: 'Do not keep it yet: the readings do not fit.',
-      why: 'These holes agree, but not with those before. Find out why; strike what was read falsely, or begin again from shallow.'
-    };
-  return told.state === 'deeper' || told.state === 'more-holes'
-    ? { ...told, why: `${told.why} But the readings do not fit: find out why first.` }
-    : told;
-}
-
-function fromDeep(here: TrialGroup): Told {
+function fromDeep({ clicks }: TrialGroup): Told {
+  const backOffTo = backOffFor(clicks);
   return {
     ...NOTHING,
-    state: 'from-deep',
-    nextClicks: here.clicks,
-    backOffTo: backOffFor(here.clicks),
-    say: `Back off to ${backOffFor(here.clicks)}, come up to ${here.clicks}, and cut a fresh hole.`,
-    why: 'This setting was reached by turning back: the play of the thread is on the wrong side.'
+    nextClicks: clicks,
+    backOffTo,
+    said: { state: 'from-deep', clicks, backOffTo }
   };
 }
 
 const first = (rememberedClicks: number | null): Told => ({
   ...NOTHING,
-  state: 'first',
   nextClicks: rememberedClicks,
-  say:
-    rememberedClicks === null
-      ? 'Set the cage well shallow and cut one hole in the coupon.'
-      : `Come up to ${rememberedClicks}, as remembered, and cut one hole in the coupon.`,
-  why:
-    rememberedClicks === null
-      ? 'Nothing is known of this cage yet: the cutter should just mark the hole’s edge.'
-      : 'A remembered setting is checked on scrap before it is trusted.'
+  said: { state: 'first', rememberedClicks }
 });
 
 /**
@@ -233,7 +197,7 @@ export function cageGuide(
   const here = groups.at(-1);
   const counted = groups.filter((group) => !group.fromDeep);
   const doubts = doubtsOf(groups);
-  const common = { band, groups, deepestClicks, doubts, nest: null };
+  const common = { band, groups, deepestClicks, doubts, doubted: false, nest: null };
   const at = counted.at(-1);
   if (!here || !at) {
     const told = here ? fromDeep(here) : first(rememberedClicks);
@@ -253,7 +217,12 @@ export function cageGuide(
   });
   if (!next.ok) return next;
   const plain = here.fromDeep ? fromDeep(here) : tell(here, band, next.result);
-  const told = contradicts(doubts) ? doubted(plain) : plain;
+  const contradicted = contradicts(doubts);
+  // A cut that a bench or a chip stops agrees with itself too: where the readings contradict each other it is not kept.
+  const told: Told =
+    contradicted && plain.said.state === 'set' ? { ...plain, said: { state: 'unfit' } } : plain;
+  const { state } = told.said;
+  const doubted = contradicted && (state === 'deeper' || state === 'more-holes');
   const { confidence, slopePerClickIn } = next.result;
   const fitted =
     confidence === 'measured' ? fittedLine(counted.flatMap((group) => group.readings)) : null;
@@ -262,22 +231,22 @@ export function cageGuide(
     confidence
   };
   const nest =
-    told.state === 'set' && setup.seat === 'rivet' && setup.skinIn !== null
+    state === 'set' && setup.seat === 'rivet' && setup.skinIn !== null
       ? nestSetting(setup, here.clicks, here.deepestIn, slopePerClickIn)
       : null;
   const work = [
     ...limits.work,
     ...next.work,
-    ...(told.predictedIn === null || told.state === 'too-deep'
+    ...(told.predictedIn === null || state === 'too-deep'
       ? []
       : [
           workLine(
             'predicted',
-            `${num(here.deepestIn)} + ${told.changeClicks} × ${num(slopePerClickIn)}`,
+            by`${len(here.deepestIn)} + ${told.changeClicks} × ${len(slopePerClickIn)}`,
             told.predictedIn,
             'in'
           )
         ])
   ];
-  return { ok: true, result: { ...common, ...told, line, nest, work }, work };
+  return { ok: true, result: { ...common, ...told, doubted, line, nest, work }, work };
 }

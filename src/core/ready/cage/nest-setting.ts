@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answer, notPossible, num, workLine, type Answer } from '../../answer.ts';
+import { by, len } from '../../notation.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
 import { NEST_PER_IN } from '../../stack/flush-method.ts';
 import { above, roundHalfAway } from '../../units/tolerance.ts';
@@ -38,17 +39,14 @@ export function nestSetting(
   const depthIn = heightIn - flushIn + extraClicks * stepIn;
   const wallIn = setup.sheetIn - depthIn;
   if (above(depthIn, setup.sheetIn))
-    return notPossible(
-      'sheetIn',
-      `the cut for the nest would be ${num(Math.round(depthIn * 1e5) / 1e5)} in deep in a sheet of ${num(setup.sheetIn)} in: a knife edge. A smaller rivet, a thicker sheet, or engineering`
-    );
+    return notPossible('sheetIn', { code: 'nest-through', depthIn, sheetIn: setup.sheetIn });
   return answer({ clicks: flushClicks + extraClicks, extraClicks, depthIn, wallIn }, [
-    workLine('nest', `t × (1/sin 50° − 1) = ${num(skinIn)} × ${num(NEST_PER_IN)}`, extraIn, 'in'),
-    workLine('extra clicks', `${num(extraIn)} / ${num(stepIn)} a click`, extraClicks, 'clicks'),
+    workLine('nest', by`t × (1/sin 50° − 1) = ${len(skinIn)} × ${num(NEST_PER_IN)}`, extraIn, 'in'),
+    workLine('extra clicks', by`${len(extraIn)} / ${len(stepIn)} a click`, extraClicks, 'clicks'),
     workLine('setting', `${flushClicks} + ${extraClicks}`, flushClicks + extraClicks, 'clicks'),
     workLine(
       'left under the cut',
-      `${num(setup.sheetIn)} − (${num(heightIn)} − ${num(flushIn)} + ${extraClicks} × ${num(stepIn)})`,
+      by`${len(setup.sheetIn)} − (${len(heightIn)} − ${len(flushIn)} + ${extraClicks} × ${len(stepIn)})`,
       wallIn,
       'in'
     )

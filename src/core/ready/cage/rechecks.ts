@@ -1,6 +1,6 @@
 import { asRanges } from '../../units/ranges.ts';
 import type { CageSetup } from './setup.ts';
-import type { Recheck, SettingState } from './setting.ts';
+import type { SettingState } from './setting.ts';
 
 /** Whether a set cage may go on cutting. */
 export interface RecheckStatus {
@@ -11,7 +11,8 @@ export interface RecheckStatus {
   nextAfter: number;
   /** holes since the last good look before a bad one: `21–30`; empty otherwise */
   suspect: string;
-  say: string;
+  /** holes since the last look */
+  since: number;
 }
 
 /**
@@ -43,29 +44,14 @@ export function recheckStatus(
       holes: cut,
       nextAfter,
       suspect,
-      say: badly(bad, suspect)
+      since: cut - lastLook
     };
   }
-  return cut >= nextAfter
-    ? {
-        state: 'due',
-        holes: cut,
-        nextAfter,
-        suspect: '',
-        say: `Re-check now: ${cut - lastLook} holes since the last look.`
-      }
-    : {
-        state: 'good',
-        holes: cut,
-        nextAfter,
-        suspect: '',
-        say: `Next re-check after hole ${nextAfter}.`
-      };
-}
-
-function badly({ verdict }: Recheck, suspect: string): string {
-  const look = suspect === '' ? '' : ` Look at the holes cut as ${suspect} one by one.`;
-  return verdict === 'too-deep'
-    ? `Stop: too deep. It cannot be undone: next size up, or refer.${look} Set the cage anew.`
-    : `Stop: too proud.${look} They can still be cut deeper once the cage is set anew.`;
+  return {
+    state: cut >= nextAfter ? 'due' : 'good',
+    holes: cut,
+    nextAfter,
+    suspect: '',
+    since: cut - lastLook
+  };
 }

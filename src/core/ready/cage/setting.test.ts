@@ -6,6 +6,8 @@ import type { Unstamped } from '../../events/stream';
 import { CageMove, cageStream, settingState, type CageEvent, type ReadingFrom } from './setting';
 import type { CageSetup } from './setup';
 import { cageOfStep, type StepSetting } from './step-cage';
+import { recheckInWords, refusal, settingInWords } from '../../../../tests/support/words';
+import { problemsOf } from '../../schema/read';
 
 const SETUP = setupOf();
 const AT = '2026-11-23T10:00:00.000Z';
@@ -35,7 +37,7 @@ function storing(setup: CageSetup, ...moves: Loose[]): CageEvent[] {
   for (const [index, loose] of moves.entries()) {
     const move = moveOf(index + 1, loose);
     const may = follow(setup, events, move);
-    if (!may.ok) throw new Error(may.error.message);
+    if (!may.ok) throw new Error(refusal(may.error));
     events.push({ ...move, by: 'Odile Marn', frozen: may.result });
   }
   return events;
@@ -97,7 +99,7 @@ describe('the events of a setting', () => {
     [[...SET, { kind: 'withdrawn', why: 'new cutter' }], recheck(9, 0.001), /was withdrawn/]
   ] as [Loose[], Loose, RegExp][])('after %j no %j', (before, move, why) => {
     const may = follow(SETUP, storing(SETUP, ...before), moveOf(99, move));
-    expect(may.ok ? 'it may' : may.error.message).toMatch(why);
+    expect(may.ok ? 'it may' : refusal(may.error)).toMatch(why);
   });
 
   it('is not finished where the nest would cut through', () => {
@@ -113,7 +115,9 @@ describe('the events of a setting', () => {
     const bad = CageMove.safeParse({ ...moveOf(1, reading(9, 0.001)), clicks: 9.5 });
     expect(bad.error?.issues[0]?.message).toBe('clicks are whole');
     const far = CageMove.safeParse(moveOf(1, reading(9, 1.5)));
-    expect(far.error?.issues[0]?.message).toMatch(/at most 0\.2 in; 1\.5 in was given/);
+    expect(problemsOf(far.error as never).map(refusal)[0]).toMatch(
+      /at most 0\.2 in; 1\.5 in was given/
+    );
   });
 });
 
@@ -132,7 +136,7 @@ describe('re-checks while working', () => {
   it('name the holes since the last good look when one is bad', () => {
     const deep = status(20, recheck(10, 0.001), recheck(20, -0.0004));
     expect(deep).toMatchObject({ state: 'too-deep', suspect: '11–20' });
-    expect(deep.say).toMatch(/cannot be undone.*11–20/);
+    expect(recheckInWords(deep)).toMatch(/cannot be undone.*11–20/);
     // holes cut after it are suspect too, and a good look later mends none of them
     expect(status(23, recheck(10, 0.001), recheck(20, -0.0004), recheck(22, 0.001))).toMatchObject({
       state: 'too-deep',
@@ -207,7 +211,7 @@ describe('the cage of a step', () => {
     expect(open?.id).toBe('begun');
     expect(found).toMatchObject({
       setting: { id: 'set' },
-      words: 'Cage two, no. 7: flush at 9 clicks',
+      found: { clicks: 9, nest: null },
       status: { state: 'due' }
     });
     expect(cageOfStep([set], NOW, 9).set?.status.state).toBe('good');
@@ -239,8 +243,7 @@ describe('the cage of a step', () => {
     const thick = setupOf({ sheetIn: 0.063, couponIn: 0.063, skinIn: 0.032 });
     const state = settingState(thick, storing(thick, ...SET));
     // 9.77 clicks past flush
-    expect(cageOfStep([{ ...set, setup: thick, state }], NOW, 0).set?.words).toBe(
-      'Cage two, no. 7: flush at 9 clicks, nested at 19'
-    );
+    const { set: found } = cageOfStep([{ ...set, setup: thick, state }], NOW, 0);
+    expect(found && settingInWords(found)).toBe('Cage two, no. 7: flush at 9 clicks, nested at 19');
   });
 });

@@ -154,30 +154,30 @@ function follow(
   move: CageMove
 ): Answer<FoundSetting | null> {
   const nothing: Answer<null> = { ok: true, result: null, work: [] };
-  if (state.withdrawn) return notPossible('kind', 'this setting was withdrawn: begin another');
+  if (state.withdrawn) return notPossible('kind', { code: 'setting-withdrawn' });
   if (move.kind === 'withdrawn') return nothing;
   if (move.kind === 'recheck') {
-    if (!state.found)
-      return notPossible('kind', 'the cage is not set yet: finish the trials first');
+    if (!state.found) return notPossible('kind', { code: 'cage-not-set' });
     const last = state.rechecks.at(-1)?.afterHoles ?? state.found.afterHoles;
     return move.afterHoles < last
-      ? notPossible(
-          'afterHoles',
-          `the last look came after ${last} holes; ${move.afterHoles} is before it`
-        )
+      ? notPossible('afterHoles', { code: 'recheck-backwards', last, after: move.afterHoles })
       : nothing;
   }
-  if (state.found) return notPossible('kind', 'the cage is set: begin another setting to go on');
+  if (state.found) return notPossible('kind', { code: 'cage-is-set' });
   if (move.kind === 'reading') return nothing;
   if (move.kind === 'struck')
     return state.counted.some(({ id }) => id === move.reading)
       ? nothing
-      : notPossible('reading', 'there is no such reading to strike');
+      : notPossible('reading', { code: 'no-such-reading' });
   const guide = cageGuide(setup, state.counted);
   if (!guide.ok) return guide;
-  const { state: stands, groups, line, nest, say } = guide.result;
+  const { said, groups, line, nest } = guide.result;
   const here = groups.at(-1);
-  if (stands !== 'set' || !here || !line) return notPossible('kind', `not set yet. ${say}`);
+  if (said.state !== 'set' || !here || !line)
+    return notPossible('kind', {
+      code: 'readings-not-done',
+      here: said.state === 'more-holes' ? said : null
+    });
   if (nest && !nest.ok) return nest;
   return {
     ok: true,

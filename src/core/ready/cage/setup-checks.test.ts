@@ -3,6 +3,7 @@ import type { Cage } from './cage';
 import { CageSetup, flushBand } from './setup';
 import { mayBegin, setupChecks } from './setup-checks';
 import { cageOf, setupOf } from '../../../../tests/support/cages';
+import { checkInWords, inInches } from '../../../../tests/support/words';
 
 const verdicts = (cage: Partial<Cage>, setup: Partial<CageSetup>) =>
   Object.fromEntries(
@@ -53,7 +54,9 @@ describe('before the first trial hole', () => {
 
   it('says what would work', () => {
     const say = (cage: Partial<Cage>, key: string) =>
-      setupChecks(cageOf(cage), setupOf()).find((check) => check.key === key)?.say;
+      setupChecks(cageOf(cage), setupOf())
+        .filter((check) => check.key === key)
+        .map((check) => checkInWords(check, inInches).say)[0];
     expect(say({ pilotIn: 0.1 }, 'pilot')).toMatch(/0\.0285 in loose.*from 0\.1235 in/);
     expect(say({ pilotLengthIn: 0.9 }, 'backing')).toMatch(/Take 0\.9 in or more/);
   });
@@ -89,7 +92,7 @@ describe('between which readings a cut is good', () => {
   it('refuses a target outside, with the nearest that works', () => {
     expect(band({ targetIn: 0.0025 })).toMatchObject({
       path: 'targetIn',
-      message: expect.stringMatching(/nearest that works is 0\.002 in/) as string
+      said: { code: 'target-outside', nearestIn: 0.002 }
     });
     expect(band({ targetIn: 0.0005 })).toMatchObject({ targetIn: 0.0005 });
   });

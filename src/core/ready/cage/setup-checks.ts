@@ -1,18 +1,28 @@
-import { num } from '../../answer.ts';
+import type { Answer } from '../../answer.ts';
 import { dimpleNest } from '../../stack/dimple-nest.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
 import { above, below } from '../../units/tolerance.ts';
 import type { Cage } from './cage.ts';
-import { flushBand, type CageSetup } from './setup.ts';
+import { flushBand, type CageSetup, type FlushBand } from './setup.ts';
 
-/** One thing that must be right before the first hole is cut. */
-export interface SetupCheck {
-  key: 'pilot' | 'angle' | 'width' | 'coupon' | 'backing' | 'depth' | 'film';
-  verdict: 'good' | 'attention' | 'stop';
-  title: string;
-  /** the numbers, and what would work */
-  say: string;
-}
+/** What must be right before the first hole is cut, with its numbers; lengths in inches. */
+type CheckSaid =
+  | {
+      key: 'pilot';
+      holeIn: number;
+      pilotIn: number;
+      loosestIn: number;
+      fit: 'tight' | 'loose' | 'good';
+    }
+  | { key: 'angle'; seat: CageSetup['seat']; headDeg: number; cutterDeg: number }
+  | { key: 'width'; wideIn: number; cutterIn: number }
+  | { key: 'coupon'; couponIn: number; sheetIn: number; withinIn: number }
+  | { key: 'backing'; backingIn: number; pilotLengthIn: number }
+  | { key: 'depth'; band: Answer<FlushBand> }
+  | { key: 'film'; filmIn: number };
+
+/** One of them judged. */
+export type SetupCheck = CheckSaid & { verdict: 'good' | 'attention' | 'stop' };
 
 /** Looser than this the cutter wanders; a pilot of a rivet's own diameter stands 0.003 to 0.004 in loose in its hole. */
 export const LOOSEST_PILOT_IN = 0.005;
@@ -20,29 +30,19 @@ export const LOOSEST_PILOT_IN = 0.005;
 export const SAME_THICKNESS_IN = 0.002;
 const HEAD_DEG = 100;
 
-const check = (
-  key: SetupCheck['key'],
-  title: string,
-  wrong: false | { say: string; level?: 'attention' },
-  good: string
-): SetupCheck =>
-  wrong
-    ? { key, title, verdict: wrong.level ?? 'stop', say: wrong.say }
-    : { key, title, verdict: 'good', say: good };
+const stopIf = (wrong: boolean) => (wrong ? 'stop' : 'good');
 
 function pilotCheck({ pilotIn }: Cage, { holeIn }: CageSetup): SetupCheck {
   const looseIn = holeIn - pilotIn;
-  const numbers = `hole ${num(holeIn)} − pilot ${num(pilotIn)} = ${num(looseIn)} in`;
-  return check(
-    'pilot',
-    'The pilot fits the hole',
-    below(looseIn, 0)
-      ? { say: `${numbers}: it does not go in. A pilot of at most ${num(holeIn)} in works.` }
-      : above(looseIn, LOOSEST_PILOT_IN) && {
-          say: `${numbers} loose: the cutter wanders. At most ${LOOSEST_PILOT_IN} in works: a pilot from ${num(holeIn - LOOSEST_PILOT_IN)} in.`
-        },
-    `${numbers} loose`
-  );
+  const fit = below(looseIn, 0) ? 'tight' : above(looseIn, LOOSEST_PILOT_IN) ? 'loose' : 'good';
+  return {
+    key: 'pilot',
+    verdict: stopIf(fit !== 'good'),
+    holeIn,
+    pilotIn,
+    loosestIn: LOOSEST_PILOT_IN,
+    fit
+  };
 }
 
 /** How wide the mouth of the deepest cut will be that this setting leads to. */
@@ -64,58 +64,34 @@ export function setupChecks(cage: Cage, setup: CageSetup): SetupCheck[] {
   const band = flushBand(setup);
   return [
     pilotCheck(cage, setup),
-    check(
-      'angle',
-      'The cutter has the angle of what lies in it',
-      seat === 'rivet' &&
-        cage.cutterDeg !== HEAD_DEG && {
-          say: `A rivet’s head has ${HEAD_DEG}°, this cutter ${cage.cutterDeg}°: take a ${HEAD_DEG}° cutter, or set it with a dimpled scrap in the cut.`
-        },
-      seat === 'rivet'
-        ? `${HEAD_DEG}° for a rivet`
-        : `${cage.cutterDeg}°, found by trial with a dimpled scrap`
-    ),
-    check(
-      'width',
-      'The cutter is wider than the cut',
-      below(cage.cutterIn, wideIn) && {
-        say: `The cut becomes ${num(wideIn)} in wide, the cutter is ${num(cage.cutterIn)} in: it would leave a step. Take one of ${num(wideIn)} in or more.`
-      },
-      `cutter ${num(cage.cutterIn)} in, cut ${num(wideIn)} in`
-    ),
-    check(
-      'coupon',
-      'The coupon is as thick as the sheet',
-      above(Math.abs(couponIn - sheetIn), SAME_THICKNESS_IN) && {
-        say: `Coupon ${num(couponIn)} in, sheet ${num(sheetIn)} in: take scrap of ${num(sheetIn)} in, within ${SAME_THICKNESS_IN} in.`
-      },
-      `coupon ${num(couponIn)} in, sheet ${num(sheetIn)} in`
-    ),
-    check(
-      'backing',
-      'The backing is as deep as the pilot',
-      below(backingIn, cage.pilotLengthIn) && {
-        say: `The pilot stands out ${num(cage.pilotLengthIn)} in, the backing is ${num(backingIn)} in: the pilot would touch the bench and every cut read too shallow. Take ${num(cage.pilotLengthIn)} in or more.`
-      },
-      `backing ${num(backingIn)} in, pilot ${num(cage.pilotLengthIn)} in`
-    ),
-    check(
-      'depth',
-      'The cut stays within the sheet',
-      !band.ok && { say: band.error.message },
-      band.ok
-        ? `good from ${num(band.result.lowIn)} to ${num(band.result.highIn)} in above the skin`
-        : ''
-    ),
-    check(
-      'film',
-      'No film on the coupon',
-      above(filmIn, 0) && {
-        level: 'attention',
-        say: `Peel it: it raises a head by 0.001 to 0.002 in. Until then every reading is corrected by ${num(filmIn)} in.`
-      },
-      'none'
-    )
+    {
+      key: 'angle',
+      verdict: stopIf(seat === 'rivet' && cage.cutterDeg !== HEAD_DEG),
+      seat,
+      headDeg: HEAD_DEG,
+      cutterDeg: cage.cutterDeg
+    },
+    {
+      key: 'width',
+      verdict: stopIf(below(cage.cutterIn, wideIn)),
+      wideIn,
+      cutterIn: cage.cutterIn
+    },
+    {
+      key: 'coupon',
+      verdict: stopIf(above(Math.abs(couponIn - sheetIn), SAME_THICKNESS_IN)),
+      couponIn,
+      sheetIn,
+      withinIn: SAME_THICKNESS_IN
+    },
+    {
+      key: 'backing',
+      verdict: stopIf(below(backingIn, cage.pilotLengthIn)),
+      backingIn,
+      pilotLengthIn: cage.pilotLengthIn
+    },
+    { key: 'depth', verdict: stopIf(!band.ok), band },
+    { key: 'film', verdict: above(filmIn, 0) ? 'attention' : 'good', filmIn }
   ];
 }
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { num, notPossible, workLine, type Answer } from '../../answer.ts';
+import { notPossible, workLine, type Answer } from '../../answer.ts';
+import { by, len } from '../../notation.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
 import { FLUSHNESS_LIMITS, FlushnessSchool } from '../../rules/flushness.ts';
 import { Dash, lengthIn, thicknessIn } from '../../schema/fields.ts';
@@ -53,18 +54,6 @@ export type CageSetup = z.output<typeof CageSetup>;
 /** The same as typed. */
 export type EnteredSetup = z.input<typeof CageSetup>;
 
-/** What is measured, by what lies in the cut, and how. */
-export const SEATS: Record<CageSetup['seat'], { measured: string; how: string }> = {
-  rivet: {
-    measured: 'Head above the skin',
-    how: 'Press until no more chips come; put the rivet in; measure with a depth gauge, or a straightedge over paper of 0.003 to 0.004 in.'
-  },
-  'dimpled-scrap': {
-    measured: 'Scrap above the coupon',
-    how: 'Press until no more chips come; press the dimpled scrap in; measure its face over the coupon and take its own thickness off. It cannot read below 0: stop at the first good reading.'
-  }
-};
-
 /** The deepest cut that flush work asks for, from the face: the head's height, and the nest where a dimple lies in it. */
 export const cutDepthIn = ({ dash, seat, skinIn }: Pick<CageSetup, 'dash' | 'seat' | 'skinIn'>) =>
   rivetSize(dash).head.countersunk.heightIn +
@@ -90,18 +79,23 @@ export function flushBand(setup: CageSetup): Answer<FlushBand> {
   const throughIn =
     setup.seat === 'rivet' && setup.skinIn !== null ? -Infinity : deepIn - setup.sheetIn;
   const lowIn = Math.max(school.lowIn, throughIn);
-  const edge = `${num(deepIn)} − ${num(setup.sheetIn)} = ${num(throughIn)} in`;
   if (above(lowIn, school.highIn))
-    return notPossible(
-      'sheetIn',
-      `the cut for dash ${setup.dash} is ${num(deepIn)} in deep when flush: in ${num(setup.sheetIn)} in the head would have to stay ${num(throughIn)} in proud (${edge}) so as not to cut through, and the limit is ${num(school.highIn)} in; a smaller rivet, a thicker sheet, or dimple`
-    );
+    return notPossible('sheetIn', {
+      code: 'cut-through',
+      dash: setup.dash,
+      deepIn,
+      sheetIn: setup.sheetIn,
+      highIn: school.highIn
+    });
   const targetIn = setup.targetIn ?? (lowIn + school.highIn) / 2;
   if (below(targetIn, lowIn) || above(targetIn, school.highIn))
-    return notPossible(
-      'targetIn',
-      `the target ${num(targetIn)} in is outside ${num(lowIn)} to ${num(school.highIn)} in; the nearest that works is ${num(below(targetIn, lowIn) ? lowIn : school.highIn)} in`
-    );
+    return notPossible('targetIn', {
+      code: 'target-outside',
+      targetIn,
+      lowIn,
+      highIn: school.highIn,
+      nearestIn: below(targetIn, lowIn) ? lowIn : school.highIn
+    });
   return {
     ok: true,
     result: { lowIn, highIn: school.highIn, targetIn },
@@ -110,14 +104,14 @@ export function flushBand(setup: CageSetup): Answer<FlushBand> {
         'low limit',
         atMost(throughIn, school.lowIn)
           ? 'of the school'
-          : `knife edge: depth when flush − sheet = ${edge}`,
+          : by`knife edge: depth when flush − sheet = ${len(deepIn)} − ${len(setup.sheetIn)}`,
         lowIn,
         'in'
       ),
       workLine('high limit', 'of the school', school.highIn, 'in'),
       workLine(
         'target',
-        setup.targetIn === null ? `(${num(lowIn)} + ${num(school.highIn)}) / 2` : 'as typed',
+        setup.targetIn === null ? by`(${len(lowIn)} + ${len(school.highIn)}) / 2` : 'as typed',
         targetIn,
         'in'
       )

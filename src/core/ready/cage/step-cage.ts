@@ -1,4 +1,5 @@
 import type { RememberedSetting } from './remembered.ts';
+import type { FoundSetting } from './setting.ts';
 import { recheckStatus, type RecheckStatus } from './rechecks.ts';
 
 /** A setting that was made for a step of a joint. */
@@ -13,7 +14,7 @@ export interface StepSetting extends RememberedSetting {
 
 /** The cage of a countersinking step: the setting it is cut with, or the one that was begun for it. */
 export interface StepCage<S extends StepSetting> {
-  set: { setting: S; words: string; status: RecheckStatus } | null;
+  set: { setting: S; found: FoundSetting; status: RecheckStatus } | null;
   begun: S | null;
   /** it was set, and the joint has changed since: good for nothing now */
   outdated: S | null;
@@ -40,13 +41,12 @@ export function cageOfStep<S extends StepSetting>(
   const setting = own.find(({ state }) => state.found !== null && !state.practice);
   const found = setting?.state.found;
   if (!setting || !found) return { set: null, begun, outdated };
-  const nested = found.nest ? `, nested at ${found.nest.clicks}` : '';
   return {
     begun,
     outdated: null,
     set: {
       setting,
-      words: `${setting.cage}: flush at ${found.clicks} clicks${nested}`,
+      found,
       status: recheckStatus(setting.setup, setting.state, holes)
     }
   };

@@ -43,7 +43,7 @@ describe('what a cage must be set for', () => {
       }
     ]);
     // the step of the list has the same key and holes
-    const step = steps.find(({ op }) => op === 'countersink');
+    const step = steps.find(({ said }) => said.op === 'countersink');
     expect(found[0]).toMatchObject({ key: step?.key, holes: step?.holes });
   });
 

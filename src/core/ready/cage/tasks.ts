@@ -61,7 +61,7 @@ export function cageTask(
   };
   return {
     key,
-    name: `${tool.name}${of}`,
+    name: of === null ? tool.name : `${tool.name}, ${of}`,
     holes: holes.map(({ number }) => number),
     cutDeg: tool.cutDeg,
     rests: settingRests(setup, tool.cutDeg),

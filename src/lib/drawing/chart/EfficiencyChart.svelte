@@ -67,9 +67,9 @@
   >
     <text class="draw-title" x={LEFT} y="26">Share of the whole sheet that the joint carries</text>
     <text class="draw-note" x={LEFT} y="46">
-      {view.sheet}{view.sheetChosen ? '' : ', the weakest of the family'}, {view.thicknessIn.toFixed(
-        3
-      )} in · {view.rows} row{view.rows > 1 ? 's' : ''} in single shear · handbook values, reference only
+      {view.sheet}{view.sheetChosen ? '' : ', the weakest of the family'}, {preferences.inWords(
+        view.thicknessIn
+      )} · {view.rows} row{view.rows > 1 ? 's' : ''} in single shear · handbook values, reference only
     </text>
     {#each y.ticks(5) as tick (tick)}
       <path class="grid" d="M{LEFT} {y(tick)}H{widthPx - RIGHT}" />
@@ -152,7 +152,7 @@
     {/if}
     {#if view.curve.length === 0}
       <text class="draw-note" x={LEFT + 12} y={(TOP + heightPx - BOTTOM) / 2}
-        >{view.at.ok ? '' : view.at.error.message}</text
+        >{view.at.ok ? '' : preferences.refusal(view.at.error.said)}</text
       >
     {/if}
   </svg>

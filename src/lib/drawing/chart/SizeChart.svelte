@@ -2,7 +2,6 @@
   import { scaleLinear } from 'd3';
   import { MOST_PER_INCH } from '$core/catalog/families.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
-  import { writeDecimal } from '$core/units/format-length.ts';
   import type { Dash } from '$core/schema/fields.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ShownPlan } from '$lib/client/workspace.svelte';
@@ -73,7 +72,7 @@
     {/each}
 
     <text class="draw-note" x={LEFT - 8} y={faceY + (stackIn / 2) * pxPerIn + 4} text-anchor="end"
-      >{writeDecimal(stackIn, 3, 4)} in stack</text
+      >{preferences.inWords(stackIn)} stack</text
     >
     <text class="draw-title" x="14" y={chartTop - 6}>Rivets an inch</text>
     {#each perInchY.ticks(5) as tick (tick)}

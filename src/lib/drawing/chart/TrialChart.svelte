@@ -1,10 +1,11 @@
 <script lang="ts">
   import { extent, line, scaleLinear } from 'd3';
   import { predictAt, type CageGuide } from '$core/ready/cage/guide.ts';
-  import { SEATS, type CageSetup } from '$core/ready/cage/setup.ts';
+  import type { CageSetup } from '$core/ready/cage/setup.ts';
   import type { SettingState } from '$core/ready/cage/setting.ts';
   import { MM_PER_IN, THOU_PER_IN } from '$core/units/factors.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
+  import { MEASURED } from '$lib/words/cages';
 
   /** Trial holes: how far the head stood out at each setting, with the limits, the line through them and what comes next. */
   interface Props {
@@ -15,7 +16,7 @@
   let { guide, readings, setup }: Props = $props();
   const preferences = usePreferences();
   const filmIn = $derived(setup.filmIn);
-  const measured = $derived(SEATS[setup.seat].measured);
+  const measured = $derived(MEASURED[setup.seat]);
   let widthPx = $state(700);
   let heightPx = $state(380);
   const LEFT = 74;
@@ -36,7 +37,7 @@
     return Number(text) === 0 ? '0' : `${value < 0 ? '−' : '+'}${text}`;
   };
   const next = $derived(
-    guide.nextClicks !== null && guide.predictedIn !== null && guide.state !== 'set'
+    guide.nextClicks !== null && guide.predictedIn !== null && guide.said.state !== 'set'
       ? { clicks: guide.nextClicks, flushIn: guide.predictedIn }
       : null
   );

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { rivetSize } from '$core/catalog/rivets.ts';
   import type { PlannedHole } from '$core/plan/holes.ts';
-  import { exactDecimal } from '$core/units/format-length.ts';
+  import { exactDecimal } from '$lib/words/writing';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ShownPlan } from '$lib/client/workspace.svelte';
   import Dim from '../Dim.svelte';

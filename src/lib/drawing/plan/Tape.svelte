@@ -3,7 +3,8 @@
   import type { LaidLine, PlannedHole } from '$core/plan/holes.ts';
   import { alongOf } from '$core/layout/lines.ts';
   import type { LengthChange } from '$core/plan/length-runs.ts';
-  import { formatLength, exactDecimal, type LengthStyle } from '$core/units/format-length.ts';
+  import { formatLength, type LengthStyle } from '$core/units/format-length.ts';
+  import { exactDecimal } from '$lib/words/writing';
   import { RulerScale } from '$core/units/ruler.ts';
   import { below, same, LOOKS_SAME_IN } from '$core/units/tolerance.ts';
   import RingMarks from './RingMarks.svelte';

@@ -2,7 +2,15 @@ import { isDeepStrictEqual } from 'node:util';
 import type { Recorded, Stamped } from '../../../core/events/stream.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, missingReference, rowsOf } from '../db/work.ts';
-import { done, Refused, refused, type Outcome, type Reason } from '../services/outcome.ts';
+import {
+  because,
+  done,
+  Refused,
+  refused,
+  type Outcome,
+  type Reason,
+  type Why
+} from '../services/outcome.ts';
 import type { KeptStream, Opened } from './kept-stream.ts';
 import { putSql } from './table.ts';
 
@@ -99,10 +107,13 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
 ): Promise<Stored<Move, Frozen>[]> {
   const { stream, table } = kept;
   const sent = withoutRepeats(moves);
-  const refuse = (index: number, reason: Reason, message: string) =>
+  const refuse = (index: number, reason: Reason, why: Why) =>
     new Refused(
       reason,
-      sent.length === 1 ? message : `entry ${index + 1}: ${message}; none was stored`
+      sent.length === 1
+        ? why
+        : (length) =>
+            `entry ${index + 1}: ${typeof why === 'string' ? why : why(length)}; none was stored`
     );
   const places =
     subjectId === null ? await kept.subjectsOf?.(database, sent) : sent.map(() => subjectId);
@@ -119,7 +130,7 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
     if (place === null || !at) throw refuse(index, 'not-found', kept.missing);
     if (before.has(move.id)) return { move, subjectId: place, frozen: null };
     const may = stream.follow(at.subject, at.state, move);
-    if (!may.ok) throw refuse(index, 'not-possible', may.error.message);
+    if (!may.ok) throw refuse(index, 'not-possible', because(may.error));
     if (kept.order === 'locked')
       at.state = stream.project(
         at.subject,

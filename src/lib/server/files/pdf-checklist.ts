@@ -1,5 +1,7 @@
 import type { OrientationMark } from '../../../core/ready/orientation.ts';
 import type { ReadyStep } from '../../../core/ready/step-list.ts';
+import { stepInWords } from '../../words/ready-steps.ts';
+import type { WriteLength } from '../../words/writing.ts';
 import { latin, pdfPages, pt } from './pdf-pages.ts';
 
 const LEFT = pt(0.6);
@@ -11,11 +13,13 @@ const FOOT = pt(10.9);
  * The steps before the first rivet as a list to tick on paper.
  *
  * @param cages how the cage of a step is set, by the step's key
+ * @param length how its lengths are written
  */
 export const pdfChecklist = (
   title: string,
   steps: readonly ReadyStep[],
-  cages: ReadonlyMap<string, string>
+  cages: ReadonlyMap<string, string>,
+  length: WriteLength
 ): Promise<Buffer> =>
   pdfPages(title, (page) => {
     page
@@ -31,25 +35,26 @@ export const pdfChecklist = (
       );
     page.moveDown(0.6);
     for (const [index, step] of steps.entries()) {
+      const { title: what, say, tool, setting, caution } = stepInWords(step, length);
       if (page.y > FOOT - pt(0.9)) page.addPage();
       const top = page.y;
       page.rect(LEFT, top, pt(0.2), pt(0.2)).lineWidth(0.8).stroke();
       page
         .font('Helvetica-Bold')
         .fontSize(11)
-        .text(latin(`${index + 1}. ${step.title}: ${step.count} ${step.unit}`), TEXT_LEFT, top, {
+        .text(latin(`${index + 1}. ${what}: ${step.count} ${step.unit}`), TEXT_LEFT, top, {
           width: WIDE - pt(0.4)
         });
       page.font('Helvetica').fontSize(9);
-      const tool = [step.tool, step.setting].filter((part) => part !== '').join(', ');
-      if (tool !== '') page.text(latin(`Tool: ${tool}.`), { width: WIDE - pt(0.4) });
+      const tools = [tool, setting].filter((part) => part !== '').join(', ');
+      if (tools !== '') page.text(latin(`Tool: ${tools}.`), { width: WIDE - pt(0.4) });
       const cage = cages.get(step.key);
       if (cage !== undefined) page.text(latin(`${cage}.`), { width: WIDE - pt(0.4) });
-      page.text(latin(`${step.say} About ${Math.max(1, Math.round(step.minutes))} min.`), {
+      page.text(latin(`${say} About ${Math.max(1, Math.round(step.minutes))} min.`), {
         width: WIDE - pt(0.4)
       });
-      if (step.caution !== '')
-        page.font('Helvetica-Oblique').text(latin(step.caution), { width: WIDE - pt(0.4) });
+      if (caution !== '')
+        page.font('Helvetica-Oblique').text(latin(caution), { width: WIDE - pt(0.4) });
       page.moveDown(0.7);
     }
   });

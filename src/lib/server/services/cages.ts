@@ -11,6 +11,7 @@ import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import { cageEvents, settingEvents } from '../events/cage-events.ts';
 import { eventsOfMany } from '../events/read.ts';
+import { checkInWords } from '../../words/cages.ts';
 import { done, refused, type Outcome } from './outcome.ts';
 import { readyEvents } from './ready.ts';
 
@@ -123,7 +124,11 @@ export async function beginSetting(
   const cage = await models.CageRow.findByPk(cageId);
   if (!cage) return refused('not-found', 'there is no such cage');
   const wrong = setupChecks(Cage.parse(cage.cage), setup).find(({ verdict }) => verdict === 'stop');
-  if (wrong) return refused('not-possible', `${wrong.title}? ${wrong.say}`);
+  if (wrong)
+    return refused('not-possible', (length) => {
+      const { title, say } = checkInWords(wrong, length);
+      return `${title}? ${say}`;
+    });
   if (step && !(await models.Joint.findByPk(step.jointId)))
     return refused('not-found', 'there is no such joint');
   const [row, fresh] = await models.CageSettingRow.findOrCreate({

@@ -9,9 +9,8 @@ import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
 import { must, outcomeOf, readDefinition, readFacts, readProfile } from './documents.ts';
 import { toIssuedHoles, type HoleRow } from './issued-holes.ts';
-import { done, refused, type Outcome } from './outcome.ts';
+import { because, done, FIELD_MISSING, refused, type Outcome } from './outcome.ts';
 import { warningInWords } from '../../words/warnings.ts';
-import { inInches } from '../../words/writing.ts';
 
 interface NewestRow {
   id: string;
@@ -51,11 +50,13 @@ export async function latestIssue(database: Database, jointId: string): Promise<
 function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<IssuedFacts> {
   const { layout, stacks, needs } = planned;
   for (const answer of [...needs.map(({ required }) => required), layout])
-    if (!answer.ok) return refused('not-possible', answer.error.message);
+    if (!answer.ok) return refused('not-possible', because(answer.error));
   const stop = planned.warnings.find((warning) => warning.level === 'stop');
   if (stop) {
-    const { title, text } = warningInWords(stop, inInches);
-    return refused('not-possible', `${title}: ${text}`);
+    return refused('not-possible', (length) => {
+      const { title, text } = warningInWords(stop, length);
+      return `${title}: ${text}`;
+    });
   }
   const [first] = stacks;
   if (!layout.ok || !first?.length.ok) return refused('not-possible', 'there is no rivet for it');
@@ -115,7 +116,7 @@ async function issueWithin(
     );
   const entered = must('this joint', readDefinition(joint.documentVersion, joint.definition));
   const read = readEntered(entered);
-  if (!read.ok) return refused('not-possible', read.problems[0]?.message ?? 'a field is missing');
+  if (!read.ok) return refused('not-possible', because(read.problems[0] ?? FIELD_MISSING));
   const profile = await models.Profile.findByPk(joint.profileId, { rejectOnEmpty: true });
   const rules = must('its rule profile', readProfile(profile.documentVersion, profile.rules));
   const planned = plan(read.definition, rules);

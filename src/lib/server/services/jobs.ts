@@ -3,6 +3,7 @@ import { z } from 'zod';
 import type { Database } from '../db/connect.ts';
 import type { Job } from '../db/models.ts';
 import { listJoints, type JointSummary } from './joint-summaries.ts';
+import { inInches, type WriteLength } from '../../words/writing.ts';
 import { done, refused, type Outcome } from './outcome.ts';
 
 const line = (what: string, most: number) =>
@@ -33,10 +34,13 @@ const toView = (job: Job, joints: JointSummary[]): JobView => ({
 });
 
 /** Every job with its joints, newest number first. */
-export async function listJobs(database: Database): Promise<JobView[]> {
+export async function listJobs(
+  database: Database,
+  length: WriteLength = inInches
+): Promise<JobView[]> {
   const [jobs, joints] = await Promise.all([
     database.models.Job.findAll({ order: [['number', 'DESC']] }),
-    listJoints(database)
+    listJoints(database, length)
   ]);
   return jobs.map((job) =>
     toView(
@@ -47,10 +51,14 @@ export async function listJobs(database: Database): Promise<JobView[]> {
 }
 
 /** One job with its joints. */
-export async function getJob(database: Database, id: string): Promise<Outcome<JobView>> {
+export async function getJob(
+  database: Database,
+  id: string,
+  length: WriteLength = inInches
+): Promise<Outcome<JobView>> {
   const job = await database.models.Job.findByPk(id);
   if (!job) return refused('not-found', 'there is no such job');
-  return done(toView(job, await listJoints(database, id)));
+  return done(toView(job, await listJoints(database, length, id)));
 }
 
 /** Opens a job. @returns its id; a number already in use is a conflict */

@@ -16,7 +16,9 @@ import { pdfPattern } from '../files/pdf-pattern.ts';
 import { cagesOfSteps } from './cage-tasks.ts';
 import { getJoint } from './joints.ts';
 import { shopFigures, timedWorks } from './ready.ts';
-import { done, refused, type Outcome } from './outcome.ts';
+import { settingInWords } from '../../words/cages.ts';
+import { inInches, type WriteLength } from '../../words/writing.ts';
+import { because, done, FIELD_MISSING, refused, type Outcome } from './outcome.ts';
 
 export interface MadeFile {
   type: string;
@@ -37,7 +39,8 @@ export async function makeJointFile(
   database: Database,
   jointId: string,
   file: JointFileName,
-  paper: Paper
+  paper: Paper,
+  length: WriteLength = inInches
 ): Promise<Outcome<MadeFile>> {
   const joint = await getJoint(database, jointId);
   if (!joint.ok) return joint;
@@ -50,9 +53,9 @@ export async function makeJointFile(
       body: `${JSON.stringify(jointFile(title, definition, profile), null, 2)}\n`
     });
   const read = readEntered(definition);
-  if (!read.ok) return refused('not-possible', read.problems[0]?.message ?? 'a field is missing');
+  if (!read.ok) return refused('not-possible', because(read.problems[0] ?? FIELD_MISSING));
   const planned = plan(read.definition, profile);
-  if (!planned.layout.ok) return refused('not-possible', planned.layout.error.message);
+  if (!planned.layout.ok) return refused('not-possible', because(planned.layout.error));
   const layout = planned.layout.result;
   const words = `${title}, job ${job.number}, revision ${revision}`;
   if (file === 'marks.csv')
@@ -77,7 +80,7 @@ export async function makeJointFile(
       const rests = new Map(steps.map(({ key, cageRests }) => [key, cageRests]));
       const cages = await cagesOfSteps(database, [jointId], (step) => rests.get(step) ?? null);
       const words = [...(cages.get(jointId) ?? [])].map(
-        ([step, set]) => [step, set.words] as const
+        ([step, set]) => [step, settingInWords(set)] as const
       );
       return { steps, cages: new Map(words) };
     };
@@ -87,7 +90,7 @@ export async function makeJointFile(
     return done({
       type: 'application/pdf',
       name,
-      body: await pdfChecklist(words, ready.steps, ready.cages)
+      body: await pdfChecklist(words, ready.steps, ready.cages, length)
     });
   }
   const pattern = patternOf(layout, profile);
@@ -95,7 +98,7 @@ export async function makeJointFile(
     return done({ type: 'image/svg+xml', name, body: svgPattern(pattern, words) });
   if (file === 'pattern.dxf') return done({ type: 'image/vnd.dxf', name, body: dxfR12(pattern) });
   const tiling = tile(pattern, paper);
-  if (!tiling.ok) return refused('not-possible', tiling.error.message);
+  if (!tiling.ok) return refused('not-possible', because(tiling.error));
   return done({
     type: 'application/pdf',
     name: `${plainName(title)}-${paper}.pdf`,

@@ -9,7 +9,8 @@ import { cagesOfSteps } from './cage-tasks.ts';
 import { readFacts } from './documents.ts';
 import { makeSummaries } from './kept-summaries.ts';
 import { warningInWords } from '../../words/warnings.ts';
-import { inInches } from '../../words/writing.ts';
+import { refusalInWords } from '../../words/refusals.ts';
+import { inInches, type WriteLength } from '../../words/writing.ts';
 
 /** One joint on a list: what it is, how far it is, and what about it needs a person. */
 export interface JointSummary {
@@ -80,14 +81,14 @@ const HEADLINES: Record<Exclude<PlanSummary['state'], 'planned'>, string> = {
 type Told = Omit<JointSummary, 'id' | 'jobId' | 'kind' | 'title' | 'savedAt'>;
 const NOTHING = { holes: 0, looked: 0, verdicts: NO_VERDICTS, parts: null };
 
-function asIssued(issue: IssueRow): Told {
+function asIssued(issue: IssueRow, length: WriteLength): Told {
   const facts = readFacts(issue.document_version, issue.facts);
   if (!facts.ok)
     return {
       ...NOTHING,
       headline: 'its issue cannot be read',
       state: 'unreadable',
-      attention: [facts.problem]
+      attention: [refusalInWords(facts.problem, length)]
     };
   const stacks = issue.stacks ?? [];
   const holes = stacks.reduce((sum, { count }) => sum + count, 0);
@@ -113,7 +114,11 @@ function asIssued(issue: IssueRow): Told {
   };
 }
 
-function asPlanned(summary: PlanSummary | null | undefined, issued: boolean): Told {
+function asPlanned(
+  summary: PlanSummary | null | undefined,
+  issued: boolean,
+  length: WriteLength
+): Told {
   if (!summary)
     return {
       ...NOTHING,
@@ -132,7 +137,9 @@ function asPlanned(summary: PlanSummary | null | undefined, issued: boolean): To
     attention: [
       ...changed,
       ...attention.map((one) =>
-        typeof one === 'string' ? one : warningInWords({ said: one }, inInches).title
+        'stop' in one
+          ? warningInWords({ said: one.stop }, length).title
+          : refusalInWords(one.why, length)
       )
     ]
   };
@@ -168,7 +175,11 @@ const issuesOf = (database: Database, jointIds: readonly string[]): Promise<Issu
   );
 
 /** Joints of one job, or of all, by title. However many there are, they are read in a fixed number of queries. */
-export async function listJoints(database: Database, jobId?: string): Promise<JointSummary[]> {
+export async function listJoints(
+  database: Database,
+  length: WriteLength = inInches,
+  jobId?: string
+): Promise<JointSummary[]> {
   const joints = await rowsOf<JointRow>(
     database,
     `select j.id, j.job_id, j.title, j.saved_at, j.revision,
@@ -189,7 +200,9 @@ export async function listJoints(database: Database, jobId?: string): Promise<Jo
     const issue = issueOf.get(id);
     const summary = row.version === SUMMARY_VERSION ? row.summary : made.get(id);
     const told =
-      issue?.revision === revision ? asIssued(issue) : asPlanned(summary, issue !== undefined);
+      issue?.revision === revision
+        ? asIssued(issue, length)
+        : asPlanned(summary, issue !== undefined, length);
     const wrong = [...(cages.get(id)?.values() ?? [])].filter(
       ({ status }) => status.state !== 'good'
     );

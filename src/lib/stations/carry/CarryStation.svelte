@@ -144,7 +144,7 @@
             Reckoned on the {entered.reckonOn === 'thickest' ? 'thinnest' : 'thickest'} sheet instead:
             {plan.requiredOnOther.ok
               ? `${plan.requiredOnOther.result.required} rivets${plan.requiredOnOther.result.critical === null ? '' : `, ${plan.requiredOnOther.result.critical} governs`}.`
-              : plan.requiredOnOther.error.message}
+              : preferences.refusal(plan.requiredOnOther.error.said)}
           </p>
         {/if}
         {#if strength?.at.ok}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { nominalHead } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import type { SeenFlag } from '$core/check/findings.ts';
@@ -12,6 +13,8 @@
   import MetalBar from '../../ui/kit/MetalBar.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import VerdictCard from './VerdictCard.svelte';
+  import type { RefusalSaid } from '$core/refusal-said.ts';
+  import { reportInWords } from '$lib/words/heads';
 
   /** One head: two figures and what the eye saw in, the verdict with its reasons out. */
   interface Props {
@@ -22,6 +25,7 @@
     onpick: (hole: number) => void;
   }
   let { desk, person, hole, onpick }: Props = $props();
+  const preferences = usePreferences();
   const workspace = useWorkspace();
 
   const typed = $derived(desk.typedFor(hole));
@@ -38,8 +42,8 @@
   let workOpen = $state(false);
   let form = $state<HTMLFormElement>();
 
-  const asProblem = (message: string | undefined) =>
-    message === undefined ? undefined : { message, instead: null };
+  const asProblem = (said: RefusalSaid | undefined) =>
+    said === undefined ? undefined : { said, instead: null };
   const inputs = () => [...(form?.querySelectorAll<HTMLInputElement>('.readings input') ?? [])];
 
   /** Enter goes on to the height, then records and moves to the next head. */
@@ -99,7 +103,10 @@
   </div>
   {#if live?.report.judged.ok}
     {@const report = live.report}
-    <VerdictCard verdict={live.report.judged.result.verdict} reasons={report.reasons} />
+    <VerdictCard
+      verdict={live.report.judged.result.verdict}
+      reasons={reportInWords(report).reasons}
+    />
     <button class="act main record" disabled={!person}>
       {person ? `Record head ${hole}` : 'Say who is at the bench first'}
     </button>
@@ -115,7 +122,13 @@
     text="{desk.waitingToSend} kept on this device and sent as soon as it answers."
   />
 {:else if desk.state.kind === 'refused'}
-  <Notice level="stop" title="Not recorded" text={desk.state.message} />
+  <Notice
+    level="stop"
+    title="Not recorded"
+    text="{desk.state.hole === null ? '' : `Head ${desk.state.hole}: `}{preferences.refusal(
+      desk.state.said
+    )}"
+  />
 {/if}
 
 <FlagPicker flags={typed.flags} ontoggle={(flag: SeenFlag) => desk.toggle(hole, flag)} />
@@ -123,7 +136,10 @@
 {#if last && !live}
   <section class="last" data-testid="last-reading">
     <h3 class="label">Recorded</h3>
-    <VerdictCard verdict={last.frozen.verdict} reasons={recorded?.report.reasons ?? []} />
+    <VerdictCard
+      verdict={last.frozen.verdict}
+      reasons={recorded ? reportInWords(recorded.report).reasons : []}
+    />
     <p>
       <Length lengthIn={last.diameterIn} decimal /> × <Length lengthIn={last.heightIn} decimal />
       <span class="hint">by {last.by}, {time(last.at)}</span>
@@ -136,7 +152,7 @@
   {#if report.metal}<MetalBar metal={report.metal} />{/if}
   <section>
     <h3 class="label">Do now</h3>
-    {#each report.doNow as step (step)}<p>{step}</p>{/each}
+    {#each reportInWords(report).doNow as step (step)}<p>{step}</p>{/each}
   </section>
   <button class="act" type="button" aria-expanded={workOpen} onclick={() => (workOpen = !workOpen)}
     >Σ Arithmetic</button

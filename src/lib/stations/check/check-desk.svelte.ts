@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { headReport, HeadReading, type HeadReport } from '$core/check/head-report.ts';
 import { holeStream, lastVolumesIn3, type HoleEvent } from '$core/check/hole-events.ts';
 import { SeenFlag } from '$core/check/findings.ts';
+import { told, type RefusalSaid } from '$core/refusal-said.ts';
 import { problemsOf } from '$core/schema/read.ts';
 import { predictedHeadIn3, type Issue } from '$core/issue/issue.ts';
 import type { Dash } from '$core/schema/fields.ts';
@@ -21,10 +22,13 @@ const KeptTyping = z.record(z.string(), Typed);
 const NOTHING: Typed = { diameter: '', height: '', flags: [] };
 
 export type DeskState =
-  | { kind: 'idle' }
-  | { kind: 'sending' }
-  | { kind: 'waiting' }
-  | { kind: 'refused'; message: string };
+  { kind: 'idle' } | { kind: 'sending' } | { kind: 'waiting' } | ({ kind: 'refused' } & Refused);
+
+/** A head that was not taken; null where it is not known which. */
+interface Refused {
+  hole: number | null;
+  said: RefusalSaid;
+}
 
 /** The readings of one issue: what is typed, what it means, what is recorded, what is still on its way. */
 export class CheckDesk {
@@ -32,8 +36,8 @@ export class CheckDesk {
   readonly desk;
   #typed = $state.raw<Record<string, Typed>>({});
   #kept: Kept<typeof KeptTyping>;
-  /** which head the server did not take, in a sentence */
-  #refused = $state('');
+  /** the head that was not taken */
+  #refused = $state.raw<Refused | null>(null);
 
   constructor(issue: Issue, events: HoleEvent[]) {
     this.issue = issue;
@@ -44,7 +48,7 @@ export class CheckDesk {
       stored: events,
       by: '',
       refused: (checked, message) => {
-        this.#refused = `Head ${checked.hole}: ${message}`;
+        this.#refused = { hole: checked.hole, said: told(message) };
         const { hole, diameterIn, heightIn, flags } = checked;
         // what was typed there since is newer
         if (!this.#typed[hole])
@@ -62,8 +66,8 @@ export class CheckDesk {
   readonly state = $derived.by((): DeskState => {
     const { away, sending, refusal } = this.desk.outbox;
     if (away) return { kind: 'waiting' };
-    if (refusal !== '') return { kind: 'refused', message: this.#refused || refusal };
-    if (this.#refused !== '') return { kind: 'refused', message: this.#refused };
+    const refused = this.#refused ?? (refusal === '' ? null : { hole: null, said: told(refusal) });
+    if (refused) return { kind: 'refused', ...refused };
     return sending ? { kind: 'sending' } : { kind: 'idle' };
   });
 
@@ -95,7 +99,10 @@ export class CheckDesk {
   /** The typed reading judged, or what is wrong with it; null while it is not complete. */
   reportFor(
     hole: number
-  ): { report: HeadReport; reading: HeadReading } | { problems: Record<string, string> } | null {
+  ):
+    | { report: HeadReport; reading: HeadReading }
+    | { problems: Record<string, RefusalSaid> }
+    | null {
     const { diameter, height, flags } = this.typedFor(hole);
     if (diameter.trim() === '' || height.trim() === '') return null;
     const { limits } = this.issue.facts;
@@ -109,9 +116,7 @@ export class CheckDesk {
     });
     if (!read.success)
       return {
-        problems: Object.fromEntries(
-          problemsOf(read.error).map(({ path, message }) => [path, message])
-        )
+        problems: Object.fromEntries(problemsOf(read.error).map(({ path, said }) => [path, said]))
       };
     return this.#reportOf(hole, read.data);
   }
@@ -146,10 +151,10 @@ export class CheckDesk {
     const judged = this.reportFor(hole);
     if (!judged || !('reading' in judged)) return;
     const { diameterIn, heightIn, flags } = judged.reading;
-    this.#refused = '';
+    this.#refused = null;
     if (this.desk.add({ kind: 'checked', hole, diameterIn, heightIn, flags }))
       this.#forgetTyped(hole);
-    else this.#refused = `Head ${hole}: ${this.desk.refusal}`;
+    else if (this.desk.refusal) this.#refused = { hole, said: this.desk.refusal };
   }
 
   isOnItsWay(hole: number): boolean {

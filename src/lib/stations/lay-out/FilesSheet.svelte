@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import Download from '@lucide/svelte/icons/download';
   import { readJointFile } from '$core/exchange/joint-file.ts';
   import { kindOf } from '$core/kinds/joint.ts';
@@ -6,6 +7,7 @@
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import Sheet from '../../ui/kit/Sheet.svelte';
+  import { fileRefusalInWords } from '$lib/words/refusals';
 
   /** Files of this joint out, and a joint file in. */
   interface Props {
@@ -13,6 +15,7 @@
     onclose: () => void;
   }
   let { open, onclose }: Props = $props();
+  const preferences = usePreferences();
   const workspace = useWorkspace();
   let refusal = $state('');
   let said = $state('');
@@ -81,7 +84,7 @@
     const text = await textOf(file);
     const read = text.ok ? readJointFile(text.text) : text;
     if (!read.ok) {
-      refusal = `${file.name}: ${read.message}`;
+      refusal = `${file.name}: ${'said' in read ? fileRefusalInWords(read, preferences.inWords) : read.message}`;
       return;
     }
     const { definition, title } = read.file;

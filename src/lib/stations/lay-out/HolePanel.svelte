@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { byId } from '$core/joint/item-id.ts';
   import { nudged, pinned, withoutFixed, withState } from '$core/edit/hole-edits.ts';
   import { gridPerIn } from '$core/layout/fill-line.ts';
@@ -15,6 +16,7 @@
     line: LaidLine;
   }
   let { shown, hole, line }: Props = $props();
+  const preferences = usePreferences();
   const workspace = useWorkspace();
   const room = $derived(shown.plan.headroom.find((entry) => entry.hole === hole.number));
   const stepIn = $derived(1 / gridPerIn(shown.definition.scale));
@@ -62,7 +64,7 @@
   <p class="said">
     {#if hole.crossMarkIn === null}
       <span>mark <Length lengthIn={hole.markIn} /></span>
-      <span class="hint">exact {(hole.alongIn - line.datumIn).toFixed(4)} in</span>
+      <span class="hint">exact {preferences.inWords(hole.alongIn - line.datumIn, 'fine')}</span>
     {:else}
       <span
         >right <Length lengthIn={hole.markIn} />, down <Length lengthIn={hole.crossMarkIn} /></span
@@ -71,7 +73,7 @@
     <span class="hint"
       >{same(hole.residualIn, 0)
         ? 'on the mark'
-        : `mark is ${Math.abs(hole.residualIn).toFixed(4)} in ${hole.crossMarkIn !== null ? 'off' : hole.residualIn > 0 ? 'beyond' : 'short'}`}</span
+        : `mark is ${preferences.inWords(Math.abs(hole.residualIn), 'fine')} ${hole.crossMarkIn !== null ? 'off' : hole.residualIn > 0 ? 'beyond' : 'short'}`}</span
     >
     {#if room}
       <span class="hint room">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { withoutFixed } from '$core/edit/hole-edits.ts';
   import { nextId } from '$core/joint/item-id.ts';
   import type { EnteredJoint, EnteredOf } from '$core/kinds/joint.ts';
@@ -7,12 +8,14 @@
   import { useWorkspace, type Change } from '$lib/client/workspace.svelte';
   import LengthField from '../../ui/kit/LengthField.svelte';
   import RowList from './RowList.svelte';
+  import { TOOL_CLEARANCE_IN } from '$core/joint/common.ts';
 
   /** What the rivet lines must go round or take in: keep-outs, fixed holes, divided spans, size zones. */
   interface Props {
     onpickup: () => void;
   }
   let { onpickup }: Props = $props();
+  const preferences = usePreferences();
   const workspace = useWorkspace();
   const entered = $derived(workspace.entered);
   const layout = $derived(
@@ -130,7 +133,7 @@
     label="Tool clearance round the head"
     value={entered.toolClearanceIn}
     placeholder="1/8"
-    whenEmpty="1/8 in beside half the head"
+    whenEmpty="{preferences.inWords(TOOL_CLEARANCE_IN)} beside half the head"
     problem={workspace.problemAt('toolClearanceIn')}
     oninput={(toolClearanceIn) => workspace.edit({ toolClearanceIn }, 'toolClearanceIn')}
   />

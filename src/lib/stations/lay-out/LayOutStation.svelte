@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { onMount } from 'svelte';
   import { tinykeys } from 'tinykeys';
   import { fixedMoved } from '$core/edit/hole-edits.ts';
@@ -26,6 +27,8 @@
   import StationFrame from '../../ui/joint/StationFrame.svelte';
   import Unreadable from '../../ui/joint/Unreadable.svelte';
   import WaysOut from '../../ui/joint/WaysOut.svelte';
+
+  const preferences = usePreferences();
 
   const workspace = useWorkspace();
   const entered = $derived(workspace.entered);
@@ -186,7 +189,7 @@
           <LengthField
             label="Wished pitch"
             value={entered.nearPitchIn}
-            whenEmpty="house pitch {workspace.profile.housePitchIn} in"
+            whenEmpty="house pitch {preferences.inWords(workspace.profile.housePitchIn)}"
             placeholder="house"
             problem={workspace.problemAt('nearPitchIn')}
             oninput={(text) => workspace.edit({ nearPitchIn: text }, 'nearPitchIn')}

@@ -5,6 +5,7 @@
   import type { Plan } from '$core/plan/plan-shape.ts';
   import Figure from '../../ui/joint/Figure.svelte';
   import Length from '../../ui/kit/Length.svelte';
+  import { notationInWords } from '$lib/words/arithmetic';
 
   /** The answers of a layout: how many, and every distance with its place between the limits. */
   const preferences = usePreferences();
@@ -38,12 +39,12 @@
       <Figure
         label={figure.label}
         work={figure.work}
-        source={figure.note ?? ''}
+        source={notationInWords(figure.note ?? '', preferences.lengths)}
         limits={figure.limits}
       >
-        {#if figure.valueIn === undefined}<span class="text">{figure.text}</span>{:else}<Length
-            lengthIn={figure.valueIn}
-          />{/if}
+        {#if figure.valueIn === undefined}<span class="text"
+            >{notationInWords(figure.text ?? '', preferences.lengths)}</span
+          >{:else}<Length lengthIn={figure.valueIn} />{/if}
       </Figure>
     {/each}
     {#if plan.mass}

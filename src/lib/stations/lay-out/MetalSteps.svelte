@@ -2,13 +2,14 @@
   import { metalSteps } from '$core/plan/metal-steps.ts';
   import type { JointLayout } from '$core/plan/plan-shape.ts';
   import Length from '../../ui/kit/Length.svelte';
+  import { metalStepInWords } from '$lib/words/metal-steps';
 
   /** What to do on the metal, in order, every number filled in. */
   interface Props {
     layout: JointLayout;
   }
   let { layout }: Props = $props();
-  const steps = $derived(metalSteps(layout));
+  const steps = $derived(metalSteps(layout).map(metalStepInWords));
 </script>
 
 <ol data-testid="metal-steps">

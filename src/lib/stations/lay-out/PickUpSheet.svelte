@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { pickUp, PickUpInput } from '$core/layout/pick-up.ts';
-  import { takeUp, type FoundHole } from '$core/edit/take-up.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { pickUp, PickUpInput, TAPE_ERROR_IN } from '$core/layout/pick-up.ts';
+  import { FURTHEST_OFF_IN, takeUp, type FoundHole } from '$core/edit/take-up.ts';
   import { nextId } from '$core/joint/item-id.ts';
   import { kindOf } from '$core/kinds/joint.ts';
   import { readInput } from '$core/schema/read.ts';
@@ -23,6 +24,7 @@
     onclose: () => void;
   }
   let { open, onclose }: Props = $props();
+  const preferences = usePreferences();
   const workspace = useWorkspace();
   const layout = $derived(
     workspace.shown?.plan.layout.ok ? workspace.shown.plan.layout.result : null
@@ -41,7 +43,7 @@
     if (fixed.length > 0)
       said = `${fixed.length} hole${fixed.length > 1 ? 's' : ''} taken up as fixed.`;
     if (left.length > 0)
-      refusal = `${left.length} hole${left.length > 1 ? 's lie' : ' lies'} on no rivet line: the nearest, ${left[0]?.line ?? 'none'}, is ${Number.isFinite(left[0]?.offIn) ? `${Math.abs(left[0]?.offIn ?? 0).toFixed(3)} in` : 'not beside it'} off; up to 1/4 in is taken.`;
+      refusal = `${left.length} hole${left.length > 1 ? 's lie' : ' lies'} on no rivet line: the nearest, ${left[0]?.line ?? 'none'}, is ${Number.isFinite(left[0]?.offIn) ? preferences.inWords(Math.abs(left[0]?.offIn ?? 0), 'fine') : 'not beside it'} off; up to ${preferences.inWords(FURTHEST_OFF_IN)} is taken.`;
   }
 
   let lineKey = $state('');
@@ -199,7 +201,7 @@
         The hole is <strong><Length lengthIn={met.result.at.xIn} /></strong> right and
         <strong><Length lengthIn={-met.result.at.yIn} /></strong> down{met.result.errorIn === null
           ? '; the tapes run along one line: measure from other points'
-          : `, within ± ${met.result.errorIn.toFixed(3)} in if each tape is read to 1/64`}.
+          : `, within ± ${preferences.inWords(met.result.errorIn, 'fine')} if each tape is read to ${preferences.inWords(TAPE_ERROR_IN)}`}.
       </p>
       <Arithmetic work={met.work} />
       <button
@@ -210,7 +212,7 @@
         >Take it up</button
       >
     {:else if met}
-      <Notice level="stop" title="These do not meet" text={met.error.message} />
+      <Notice level="stop" title="These do not meet" text={preferences.refusal(met.error.said)} />
     {/if}
   {:else}
     <label class="file">
@@ -261,9 +263,9 @@
           >
           {#if found.found.outline}
             <button class="act" type="button" onclick={takeSize}
-              >Use the outline’s size: {(found.found.outline.w * inPerUnit).toFixed(3)} × {(
+              >Use the outline’s size: {preferences.inWords(found.found.outline.w * inPerUnit)} × {preferences.inWords(
                 found.found.outline.h * inPerUnit
-              ).toFixed(3)} in</button
+              )}</button
             >
           {/if}
         </div>

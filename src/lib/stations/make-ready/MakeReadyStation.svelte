@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { orientationMarks } from '$core/ready/orientation.ts';
   import { readyPlan } from '$core/ready/ready-plan.ts';
   import { readyProgress } from '$core/ready/progress.ts';
@@ -14,6 +15,9 @@
   import StepCard from './StepCard.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
   import Unreadable from '../../ui/joint/Unreadable.svelte';
+  import { stepInWords } from '$lib/words/ready-steps';
+
+  const preferences = usePreferences();
 
   const workspace = useWorkspace();
   const desk = useReadyDesk();
@@ -72,7 +76,7 @@
       {big}
       onbegin={() => desk.begin(step)}
       ontick={(done) => tick(step, done)}
-      >{#if step.op === 'countersink'}<StepCage
+      >{#if step.said.op === 'countersink'}<StepCage
           jointId={workspace.id}
           {step}
           settings={desk.cages}
@@ -155,7 +159,11 @@
       />
     {/if}
     {#if ready?.holders && !ready.holders.ok}
-      <Notice level="attention" title="Too few sheet holders" text={ready.holders.error.message} />
+      <Notice
+        level="attention"
+        title="Too few sheet holders"
+        text={preferences.refusal(ready.holders.error.said)}
+      />
     {:else if holders?.stretched}
       <Notice
         level="attention"
@@ -167,12 +175,13 @@
     <ol class="steps" data-testid="steps">
       {#each steps as one, index (one.key)}
         {@const of = progress.steps[index]}
+        {@const words = stepInWords(one, preferences.inWords)}
         <li class:current={one.key === key}>
           <button
             class="tick"
             type="button"
             aria-pressed={of?.done ?? false}
-            aria-label="{of?.done ? 'Take back' : 'Tick off'}: {one.title}"
+            aria-label="{of?.done ? 'Take back' : 'Tick off'}: {words.title}"
             onclick={() => tick(one, !(of?.done ?? false))}
             >{of?.done ? '✓' : of && of.share > 0 ? `${Math.floor(100 * of.share)}%` : ''}</button
           >
@@ -184,11 +193,11 @@
             onclick={() => (chosen = one.key)}
           >
             <span
-              >{one.title}{#if of?.changed}<span class="changed"> △ look again</span>{/if}</span
+              >{words.title}{#if of?.changed}<span class="changed"> △ look again</span>{/if}</span
             >
             <small
               >{one.count}
-              {one.unit}{one.tool === '' ? '' : ` · ${one.tool}`} · {one.minutes < 1
+              {one.unit}{words.tool === '' ? '' : ` · ${words.tool}`} · {one.minutes < 1
                 ? 'under 1 min'
                 : minutes(one.minutes)}</small
             >

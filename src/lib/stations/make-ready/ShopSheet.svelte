@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { untrack } from 'svelte';
   import { OPERATION_KEYS, operationTime, OPERATIONS } from '$core/ready/operations.ts';
   import { ShopFigures } from '$core/ready/shop-figures.ts';
@@ -12,6 +13,7 @@
     onclose: () => void;
   }
   let { open, onclose }: Props = $props();
+  const preferences = usePreferences();
   const desk = useReadyDesk();
   const text = (value: number | undefined) => (value === undefined ? '' : String(value));
   let holders = $state(
@@ -96,7 +98,7 @@
       one.
     </p>
     {#each problems as problem (problem.path)}<p class="wrong" role="alert">
-        {problem.message}
+        {preferences.refusal(problem.said)}
       </p>{/each}
     {#if desk.figuresRefusal !== ''}<p class="wrong" role="alert">{desk.figuresRefusal}</p>{/if}
     <button class="act main" disabled={!draft.success}>Keep for the shop</button>

@@ -3,6 +3,7 @@
   import type { ReadyStep } from '$core/ready/step-list.ts';
   import type { JointCageSetting } from '$lib/cage-view';
   import { taskAsQuery } from '$lib/setups-address';
+  import { recheckInWords, settingInWords } from '$lib/words/cages';
 
   /** The cage of a countersinking step: how it is set, and when to look at it again. */
   interface Props {
@@ -20,11 +21,13 @@
 
 <div class="cage" data-testid="step-cage">
   {#if cage.set}
-    {@const { setting, words, status } = cage.set}
+    {@const { setting, status } = cage.set}
     <p>
-      <strong>{words}.</strong>
+      <strong>{settingInWords(cage.set)}.</strong>
       <span class:bad={status.state !== 'good'}
-        >{status.state === 'good' ? '' : status.state === 'due' ? '△ ' : '✕ '}{status.say}</span
+        >{status.state === 'good' ? '' : status.state === 'due' ? '△ ' : '✕ '}{recheckInWords(
+          status
+        )}</span
       >
     </p>
     <a class="act" href="/setups/{setting.cageId}/{setting.id}">Re-check</a>

@@ -1,9 +1,11 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import type { Snippet } from 'svelte';
   import type { StepProgress } from '$core/ready/progress.ts';
   import type { ReadyStep } from '$core/ready/step-list.ts';
   import { asRanges } from '$core/units/ranges.ts';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
+  import { stepInWords } from '$lib/words/ready-steps';
 
   /** One step in full: what, with what, how many, what hurts, and how far it is. */
   interface Props {
@@ -30,6 +32,8 @@
     ontick,
     children
   }: Props = $props();
+  const preferences = usePreferences();
+  const words = $derived(stepInWords(step, preferences.inWords));
   const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
   const minutes = (value: number) =>
     value < 1 ? 'under a minute' : `about ${Math.round(value)} min`;
@@ -38,20 +42,20 @@
 <article class="step" class:big data-testid="step-card">
   <h3>
     <span class="no">{number}</span>
-    {step.title}
+    {words.title}
   </h3>
   <p class="count">
     <strong>{step.count}</strong>
     {step.unit}<small>, {minutes(step.minutes)}</small>
-    {#if step.tool !== ''}
+    {#if words.tool !== ''}
       <span class="tool"
-        ><strong>{step.tool}</strong>{#if step.setting !== ''}, {step.setting}{/if}</span
+        ><strong>{words.tool}</strong>{#if words.setting !== ''}, {words.setting}{/if}</span
       >
     {/if}
   </p>
-  <p>{step.say}</p>
+  <p>{words.say}</p>
   {@render children?.()}
-  {#if step.caution !== ''}<p class="caution">△ {step.caution}</p>{/if}
+  {#if words.caution !== ''}<p class="caution">△ {words.caution}</p>{/if}
   {#if progress.changed}
     <p class="caution">
       △ Ticked off before the joint was changed: not done as it is now. Look again.

@@ -141,7 +141,7 @@ export class ReadyDesk {
       timed:
         // a watch that was left running over night tells nothing
         done && seconds > 0 && seconds <= LONGEST_WORK_S && step.count > 0
-          ? { op: step.op, count: step.count, seconds }
+          ? { op: step.said.op, count: step.count, seconds }
           : null
     });
   }

@@ -2,6 +2,8 @@
   import type { FlushTool } from '$core/stack/flush-tools.ts';
   import type { FlushView } from '$core/plan/stack-view.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
+  import { notationInWords } from '$lib/words/arithmetic';
+  import { LEADS, questionInWords, toolInWords } from '$lib/words/flush';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
 
   /** How the flush rule was walked, and the tools it asks for under both angle schools. */
@@ -13,20 +15,6 @@
   const preferences = usePreferences();
   const NAMES = { stepped: 'stepped angles', 'all-100': 'all 100°' };
   const other = $derived(school === 'stepped' ? 'all-100' : 'stepped');
-  const deg = (value: number | null) => (value === null ? 'no angle told' : `${value}°`);
-  function said(tool: FlushTool): string {
-    if (tool.op === 'plain') return 'plain hole';
-    if (tool.op === 'dimple') {
-      const hot = { hot: ' · hot', ask: ' · hot if 7075-T6', cold: '' }[tool.hot];
-      return tool.together
-        ? `dimple with the others, the rivet’s head as punch, die ${deg(tool.dieDeg)}${hot}`
-        : `dimple: punch ${deg(tool.punchDeg)}, die ${deg(tool.dieDeg)}${hot}`;
-    }
-    const nest = tool.nest
-      ? `, ${preferences.text(tool.nest.extraIn)} = ${tool.nest.clicks} clicks deeper than flush`
-      : '';
-    return `countersink ${tool.cutDeg}°, ${preferences.text(tool.depthIn)} deep, ${preferences.text(tool.diameterIn)} wide${nest}`;
-  }
 </script>
 
 {#snippet list(tools: readonly FlushTool[])}
@@ -34,12 +22,12 @@
     {#each tools as tool, index (index)}
       <li>
         <strong>{tool.name}</strong>
-        {said(tool)}
+        {toolInWords(tool, preferences.inWords)}
         {#if tool.op === 'countersink'}
           <small>
             {tool.wallIn > 0
-              ? `${preferences.text(tool.wallIn)} left under the cut`
-              : `goes ${preferences.text(-tool.wallIn)} through: a knife edge`}
+              ? `${preferences.inWords(tool.wallIn, 'fine')} left under the cut`
+              : `goes ${preferences.inWords(-tool.wallIn, 'fine')} through: a knife edge`}
             {#if tool.byTrial}
               · depth reckoned for 100°; with {tool.cutDeg}° set it by trial on a dimpled coupon{/if}
           </small>
@@ -56,8 +44,12 @@
       {#each flush.path as step, index (index)}
         <li class:last={index === flush.path.length - 1}>
           <span class="answer">{step.yes ? 'yes' : 'no'}</span>
-          <span>{step.question}<small>{step.numbers}</small></span>
-          <span class="leads">→ {step.leads}</span>
+          <span
+            >{questionInWords(step.question, preferences.inWords)}<small
+              >{notationInWords(step.numbers, preferences.lengths)}</small
+            ></span
+          >
+          <span class="leads">→ {LEADS[step.leads]}</span>
         </li>
       {/each}
     </ol>
@@ -66,8 +58,8 @@
     <h3 id="tools" class="label">Tools, {NAMES[school]}</h3>
     {@render list(flush.tools)}
     <p class="hint">
-      Cutter’s pilot: {flush.pilot.drill}, {preferences.text(flush.pilot.diameterIn)}, as the hole.
-      Drive dimpled joints dead straight: a clinched or offset rivet cracks the lip.
+      Cutter’s pilot: {flush.pilot.drill}, {preferences.inWords(flush.pilot.diameterIn)}, as the
+      hole. Drive dimpled joints dead straight: a clinched or offset rivet cracks the lip.
     </p>
     {#if flush.otherTools}
       <h3 class="label">The other school, {NAMES[other]}</h3>

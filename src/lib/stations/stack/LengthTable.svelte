@@ -4,6 +4,7 @@
   import type { StackView } from '$core/plan/stack-view.ts';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
+  import { lengthVerdictInWords } from '$lib/words/stacks';
 
   /** Lengths beside the chosen one: what each would stand out and make, and what it risks. */
   interface Props {
@@ -67,7 +68,9 @@
           {:else}
             <td colspan="2">no metal left for a head</td>
           {/if}
-          <td class={length.verdict}>{WORDS[length.verdict]}<small>{length.why}</small></td>
+          <td class={length.verdict}
+            >{WORDS[length.verdict]}<small>{lengthVerdictInWords(length)}</small></td
+          >
           <td>{onHand === null ? '—' : (onHand[length.partNumber] ?? 0)}</td>
         </tr>
         {#if arithmetic}

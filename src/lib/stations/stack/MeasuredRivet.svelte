@@ -32,7 +32,7 @@
     value={entry?.protrusionIn ?? ''}
     placeholder={stack.length.ok ? stack.length.result.protrusionIn.toFixed(3) : ''}
     whenEmpty="measure from the far sheet to the shank’s end"
-    problem={found && !found.ok ? { message: found.error.message, instead: null } : undefined}
+    problem={found && !found.ok ? { said: found.error.said, instead: null } : undefined}
     oninput={type}
   />
   {#if found?.ok}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { looksSame } from '$core/units/tolerance.ts';
   import type { PlannedStack } from '$core/plan/plan-shape.ts';
   import type { StackView } from '$core/plan/stack-view.ts';
@@ -13,6 +14,7 @@
     view: StackView;
   }
   let { stack, view }: Props = $props();
+  const preferences = usePreferences();
   const workspace = useWorkspace();
   const rules = $derived(workspace.profile);
   const METHODS = {
@@ -38,7 +40,7 @@
   {#if stack.length.ok}
     {@const { result, work } = stack.length}
     <p class="part" data-figure="Part number">{result.partNumber}</p>
-    <Figure label="Grip" work={work.filter((line) => line.label === 'grip')}>
+    <Figure label="Grip" work={work.filter(({ key }) => key === 'grip')}>
       <Length lengthIn={result.gripIn} decimal />
     </Figure>
     {#if !looksSame(stack.gripMaxIn, stack.gripMinIn)}
@@ -74,7 +76,7 @@
     {:else}
       <Figure
         label="Protrusion"
-        work={work.filter((line) => line.label.startsWith('protrusion'))}
+        work={work.filter(({ key }) => key === 'protrusion')}
         source="must be over {window.low} D and under {window.high} D"
         limits={{ ...window, value: result.protrusionD }}
       >
@@ -82,7 +84,11 @@
       </Figure>
     {/if}
   {:else}
-    <Notice level="stop" title="No rivet for this stack" text={stack.length.error.message} />
+    <Notice
+      level="stop"
+      title="No rivet for this stack"
+      text={preferences.refusal(stack.length.error.said)}
+    />
   {/if}
   <Figure
     label="Hole"
@@ -115,7 +121,7 @@
     <Notice
       level="attention"
       title="The shop head cannot be predicted"
-      text={stack.head.error.message}
+      text={preferences.refusal(stack.head.error.said)}
     />
   {/if}
   {#if stack.flush?.ok}

@@ -1,11 +1,15 @@
 <script lang="ts">
   import type { PlannedStack } from '$core/plan/plan-shape.ts';
-  import { SUBSTITUTION_RULE, substitutions } from '$core/plan/substitutions.ts';
+  import { substitutions } from '$core/plan/substitutions.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
-  import { placeInWords } from '$lib/words/places';
   import { useWorkspace, type ShownPlan } from '$lib/client/workspace.svelte';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
   import Pick from '../../ui/kit/Pick.svelte';
+  import {
+    substituteInWords,
+    substitutionInWords,
+    SUBSTITUTION_RULE
+  } from '$lib/words/substitutions';
 
   /** Other rivets in place of the stack's own, and what each changes. */
   interface Props {
@@ -34,13 +38,13 @@
     <Pick
       label="In place of it"
       value={other?.key ?? ''}
-      options={found.map((one) => ({ value: one.key, text: one.name }))}
+      options={found.map((one) => ({ value: one.key, text: substituteInWords(one.said) }))}
       onchoose={(value) => (key = value)}
     />
     {#if other?.partNumber}<strong class="part">{other.partNumber}</strong>{/if}
     {#if other?.change}
       {@const change = other.change}
-      <button class="act" type="button" onclick={() => workspace.take({ text: other.name, change })}
+      <button class="act" type="button" onclick={() => workspace.take({ change })}
         >Plan the joint with it</button
       >
     {/if}
@@ -51,15 +55,12 @@
         <tr><th>What changes</th><th>As planned</th><th>With it</th><th>Ratio</th></tr>
       </thead>
       <tbody>
-        {#each other.lines as line (line.label)}
+        {#each other.lines as line (line.said)}
+          {@const words = substitutionInWords(line.said, preferences.inWords)}
           <tr class={line.level}>
-            <th scope="row"
-              >{line.label}{line.where
-                ? ` ${placeInWords(line.where, preferences.inWords)}`
-                : ''}</th
-            >
-            <td>{line.now}</td>
-            <td>{MARKS[line.level]} {line.then}</td>
+            <th scope="row">{words.label}</th>
+            <td>{words.now}</td>
+            <td>{MARKS[line.level]} {words.then}</td>
             <td>{line.ratio === undefined ? '' : `× ${line.ratio.toFixed(2)}`}</td>
           </tr>
         {/each}

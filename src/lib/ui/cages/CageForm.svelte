@@ -29,13 +29,11 @@
   const entered = $derived<EnteredCage>({ name, cutter, cutterDeg: deg, ...lengths });
   const read = $derived(Cage.safeParse(entered, { reportInput: true }));
   const problems = $derived(
-    new Map(read.success ? [] : problemsOf(read.error).map(({ path, message }) => [path, message]))
+    new Map(read.success ? [] : problemsOf(read.error).map(({ path, said }) => [path, said]))
   );
   const problemOf = (key: (typeof FIELDS)[number]['key']) => {
-    const message = problems.get(key);
-    return message === undefined || lengths[key].trim() === ''
-      ? undefined
-      : { message, instead: null };
+    const said = problems.get(key);
+    return said === undefined || lengths[key].trim() === '' ? undefined : { said, instead: null };
   };
   async function add(event: SubmitEvent): Promise<void> {
     event.preventDefault();

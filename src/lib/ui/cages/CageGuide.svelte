@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { onDestroy, onMount, untrack } from 'svelte';
   import type { SettingView } from '$lib/cage-view';
   import { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
@@ -9,6 +10,7 @@
   import SetCard from './SetCard.svelte';
   import TrialEntry from './TrialEntry.svelte';
   import TrialTable from './TrialTable.svelte';
+  import { recheckInWords } from '$lib/words/cages';
 
   /** One setting of a cage, from the first trial hole to the last re-check. */
   interface Props {
@@ -16,6 +18,7 @@
     person: string;
   }
   let { setting, person }: Props = $props();
+  const preferences = usePreferences();
   const desk = untrack(() => new CageDesk(setting, person));
   onMount(() => void desk.restore());
   onDestroy(() => desk.stop());
@@ -51,7 +54,7 @@
       {#if desk.state.withdrawn}
         <Notice level="stop" title="This setting was withdrawn" text={desk.state.withdrawn.why} />
       {:else if set && (desk.rechecks.state === 'too-deep' || desk.rechecks.state === 'proud')}
-        <Notice level="stop" title="Set, but not to be used" text={desk.rechecks.say} />
+        <Notice level="stop" title="Set, but not to be used" text={recheckInWords(desk.rechecks)} />
       {:else}
         <GuideCard {guide} />
       {/if}
@@ -71,8 +74,8 @@
     </div>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <div class="side" role="region" aria-label="Trials" tabindex="0">
-      {#if desk.refusal !== ''}
-        <Notice level="stop" title="Not taken" text={desk.refusal} />
+      {#if desk.refusal !== null}
+        <Notice level="stop" title="Not taken" text={preferences.refusal(desk.refusal)} />
       {/if}
       {#if desk.outbox.away || desk.outbox.refusal !== ''}
         <Notice
@@ -86,9 +89,13 @@
       {#if set}
         <SetCard {desk} />
       {:else}
-        {#if guide.state === 'set'}
+        {#if guide.said.state === 'set'}
           {#if guide.nest && !guide.nest.ok}
-            <Notice level="stop" title="No nest in this sheet" text={guide.nest.error.message} />
+            <Notice
+              level="stop"
+              title="No nest in this sheet"
+              text={preferences.refusal(guide.nest.error.said)}
+            />
           {/if}
           <button
             class="act main finish"
@@ -105,7 +112,11 @@
       <TrialTable {desk} {guide} />
     </div>
   {:else if !desk.guide.ok}
-    <Notice level="stop" title="These limits cannot be kept" text={desk.guide.error.message} />
+    <Notice
+      level="stop"
+      title="These limits cannot be kept"
+      text={preferences.refusal(desk.guide.error.said)}
+    />
   {/if}
 </div>
 

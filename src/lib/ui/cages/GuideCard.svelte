@@ -1,16 +1,19 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { contradicts } from '$core/ready/cage/doubts.ts';
-  import type { CageGuide, GuideState } from '$core/ready/cage/guide.ts';
+  import type { CageGuide } from '$core/ready/cage/guide.ts';
   import Arithmetic from '../kit/Arithmetic.svelte';
   import Length from '../kit/Length.svelte';
+  import { guideInWords } from '$lib/words/cages';
 
   /** The next step of setting a cage, large, with why and its arithmetic. */
   interface Props {
     guide: CageGuide;
   }
   let { guide }: Props = $props();
+  const preferences = usePreferences();
   let opened = $state(false);
-  const LEVELS: Record<GuideState, 'go' | 'good' | 'attention' | 'stop'> = {
+  const LEVELS: Record<CageGuide['said']['state'], 'go' | 'good' | 'attention' | 'stop'> = {
     first: 'go',
     deeper: 'go',
     'more-holes': 'go',
@@ -21,9 +24,12 @@
     'too-deep': 'stop',
     set: 'good'
   };
+  const words = $derived(guideInWords(guide, preferences.inWords));
   const SIGNS = { go: '→', good: '✓', attention: '△', stop: '✕' };
   const level = $derived(
-    LEVELS[guide.state] === 'go' && contradicts(guide.doubts) ? 'attention' : LEVELS[guide.state]
+    LEVELS[guide.said.state] === 'go' && contradicts(guide.doubts)
+      ? 'attention'
+      : LEVELS[guide.said.state]
   );
 </script>
 
@@ -31,7 +37,7 @@
   <div class="head">
     <p class="say">
       <span aria-hidden="true">{SIGNS[level]}</span>
-      {guide.say}
+      {words.say}
     </p>
     <button
       class="act small"
@@ -42,7 +48,7 @@
     >
   </div>
   <p>
-    {guide.why}
+    {words.why}
     {#if guide.line}
       A click is <Length lengthIn={-guide.line.slopePerClickIn} decimal /> deep, {guide.line
         .confidence === 'measured'

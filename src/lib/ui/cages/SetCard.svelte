@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { SEATS } from '$core/ready/cage/setup.ts';
   import { Flushness } from '$core/ready/cage/trials.ts';
   import type { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
   import Arithmetic from '../kit/Arithmetic.svelte';
@@ -7,6 +6,8 @@
   import LengthField from '../kit/LengthField.svelte';
   import Notice from '../kit/Notice.svelte';
   import TextField from '../kit/TextField.svelte';
+  import { MEASURED, recheckInWords } from '$lib/words/cages';
+  import { firstProblem } from '$lib/ui/kit/field-problem';
 
   /** A set cage: what to write on its tape, its re-checks, and how to give it up. */
   interface Props {
@@ -27,13 +28,11 @@
   const flushText = $derived(desk.typed('recheck') ?? '');
   /** in the work a nested cut holds a dimple, not a rivet */
   const nested = $derived(Boolean(found?.nest));
-  const measured = $derived(SEATS[nested ? 'dimpled-scrap' : desk.view.setup.seat].measured);
+  const measured = $derived(MEASURED[nested ? 'dimpled-scrap' : desk.view.setup.seat]);
   const holes = $derived(Number(holesText.trim() || NaN));
-  const flush = $derived(Flushness.safeParse(flushText));
+  const flush = $derived(Flushness.safeParse(flushText, { reportInput: true }));
   const problem = $derived(
-    flush.success || flushText.trim() === ''
-      ? undefined
-      : { message: flush.error.issues[0]?.message ?? '', instead: null }
+    flush.success || flushText.trim() === '' ? undefined : firstProblem(flush.error)
   );
   let arithmetic = $state(false);
   function recheck(event: SubmitEvent): void {
@@ -94,11 +93,11 @@
     <section aria-labelledby="recheck" data-testid="rechecks">
       <h2 id="recheck" class="label">Re-check while working</h2>
       {#if status.state === 'too-deep' || status.state === 'proud'}
-        <Notice level="stop" title={status.say} />
+        <Notice level="stop" title={recheckInWords(status)} />
       {:else if status.state === 'due'}
-        <Notice level="attention" title={status.say} />
+        <Notice level="attention" title={recheckInWords(status)} />
       {:else}
-        <p>{status.say}</p>
+        <p>{recheckInWords(status)}</p>
       {/if}
       <form onsubmit={recheck}>
         <div class="pair">

@@ -1,20 +1,24 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import type { SetupCheck } from '$core/ready/cage/setup-checks.ts';
+  import { checkInWords } from '$lib/words/cages';
 
   /** What must be right before a trial, each with its numbers. */
   interface Props {
     checks: readonly SetupCheck[];
   }
   let { checks }: Props = $props();
+  const preferences = usePreferences();
   const SIGNS = { good: '✓', attention: '△', stop: '✕' };
   const WORDS = { good: 'good', attention: 'attention', stop: 'stop' };
 </script>
 
 <ul data-testid="setup-checks">
   {#each checks as check (check.key)}
+    {@const words = checkInWords(check, preferences.inWords)}
     <li class={check.verdict} data-check={check.key}>
       <span class="sign" role="img" aria-label={WORDS[check.verdict]}>{SIGNS[check.verdict]}</span>
-      <span><strong>{check.title}</strong><small>{check.say}</small></span>
+      <span><strong>{words.title}</strong><small>{words.say}</small></span>
     </li>
   {/each}
 </ul>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { onMount, untrack } from 'svelte';
   import { z } from 'zod';
   import { goto } from '$app/navigation';
@@ -22,6 +23,7 @@
   import Notice from '../kit/Notice.svelte';
   import TextField from '../kit/TextField.svelte';
   import SetupChecks from './SetupChecks.svelte';
+  import { notationInWords } from '$lib/words/arithmetic';
 
   /** What a cage is to be set for, held against the cage before the first hole. */
   interface Props {
@@ -33,6 +35,7 @@
     recheckEvery: number;
   }
   let { cageId, cage, remembered, task, recheckEvery }: Props = $props();
+  const preferences = usePreferences();
   const text = (lengthIn: number | null | undefined) =>
     lengthIn === null || lengthIn === undefined ? '' : writeDecimal(lengthIn, 3, 6);
   const HOLES = DASHES.map((dash) => rivetSize(dash).drill.close);
@@ -82,20 +85,25 @@
     )
   );
   const problems = $derived(
-    new Map(read.success ? [] : problemsOf(read.error).map(({ path, message }) => [path, message]))
+    new Map(read.success ? [] : problemsOf(read.error).map(({ path, said }) => [path, said]))
   );
   const problemOf = (field: string) => {
-    const message = problems.get(field);
-    return message === undefined ? undefined : { message, instead: null };
+    const said = problems.get(field);
+    return said === undefined ? undefined : { said, instead: null };
   };
+  const wrongEvery = $derived(problems.get('recheckEvery'));
   const checks = $derived(read.success ? setupChecks(cage, read.data) : null);
   const offer = $derived(read.success ? offerFor(read.data, remembered) : null);
   const drill = $derived(
     DRILLS.find(({ diameterIn }) => read.success && diameterIn === read.data.holeIn)?.name
   );
   const day = new Intl.DateTimeFormat('en', { dateStyle: 'long' });
-  const SCHOOL_OPTIONS = (SCHOOLS.find(({ key }) => key === 'flushness')?.options ?? []).map(
-    (option) => ({ value: option.value as FlushnessSchool, text: option.text, title: option.who })
+  const schoolOptions = $derived(
+    (SCHOOLS.find(({ key }) => key === 'flushness')?.options ?? []).map((option) => ({
+      value: option.value as FlushnessSchool,
+      text: notationInWords(option.text, preferences.lengths),
+      title: option.who
+    }))
   );
   interface Field {
     key: string;
@@ -191,7 +199,7 @@
       label="Head over the skin"
       quiet
       value={of('school') as FlushnessSchool}
-      options={SCHOOL_OPTIONS}
+      options={schoolOptions}
       onchoose={(value) => type('school', value)}
     />
     <div class="pair">
@@ -207,7 +215,7 @@
         label="Re-check every … holes"
         inputmode="numeric"
         maxlength={4}
-        errors={problems.has('recheckEvery') ? [problems.get('recheckEvery') ?? ''] : undefined}
+        errors={wrongEvery ? [preferences.refusal(wrongEvery)] : undefined}
         bind:value={() => of('recheckEvery'), (value) => type('recheckEvery', value)}
       />
     </div>

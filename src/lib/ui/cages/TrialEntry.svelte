@@ -1,12 +1,15 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { backOffFor, predictAt, type CageGuide } from '$core/ready/cage/guide.ts';
-  import { SEATS } from '$core/ready/cage/setup.ts';
   import { Clicks, Flushness } from '$core/ready/cage/trials.ts';
   import { below } from '$core/units/tolerance.ts';
   import type { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
   import Length from '../kit/Length.svelte';
   import LengthField from '../kit/LengthField.svelte';
   import GaugePanel from './GaugePanel.svelte';
+  import { notationInWords } from '$lib/words/arithmetic';
+  import { howToMeasure, MEASURED } from '$lib/words/cages';
+  import { firstProblem } from '$lib/ui/kit/field-problem';
 
   /** One trial hole: its setting, what was read, and how it was come to. */
   interface Props {
@@ -14,15 +17,16 @@
     guide: CageGuide;
   }
   let { desk, guide }: Props = $props();
+  const preferences = usePreferences();
   const id = $props.id();
   const BEGIN_CLICKS = 0;
   const clicksText = $derived(
     desk.typed('clicks') ?? String(guide.nextClicks ?? guide.groups.at(-1)?.clicks ?? BEGIN_CLICKS)
   );
   const flushText = $derived(desk.typed('flush') ?? '');
-  const seat = $derived(SEATS[desk.view.setup.seat]);
+  const { seat } = $derived(desk.view.setup);
   const clicks = $derived(Clicks.safeParse(Number(clicksText.trim() || NaN)));
-  const flush = $derived(Flushness.safeParse(flushText));
+  const flush = $derived(Flushness.safeParse(flushText, { reportInput: true }));
   /** as a gauge sent it, to tell from what is typed over it */
   let sent = $state<{ text: string; simulated: boolean } | null>(null);
   let cameUp = $state(false);
@@ -33,9 +37,7 @@
   const predicted = $derived(clicks.success ? predictAt(guide, clicks.data) : null);
   const tooFar = $derived(predicted !== null && below(predicted.flushIn, guide.band.lowIn));
   const problem = $derived(
-    flush.success || flushText.trim() === ''
-      ? undefined
-      : { message: flush.error.issues[0]?.message ?? '', instead: null }
+    flush.success || flushText.trim() === '' ? undefined : firstProblem(flush.error)
   );
   function turn(by: number): void {
     if (clicks.success) desk.type('clicks', String(clicks.data + by));
@@ -84,7 +86,7 @@
       </div>
     </div>
     <LengthField
-      label={seat.measured}
+      label={MEASURED[seat]}
       value={flushText}
       {problem}
       placeholder="+0.0040"
@@ -101,7 +103,10 @@
       ✕ predicted <Length lengthIn={predicted?.flushIn ?? 0} decimal signed />: below the low limit.{#if guide.nextClicks !== null && guide.nextClicks < clicks.data}&nbsp;Go
         to {guide.nextClicks}.{/if}
     {:else}
-      predicted <Length lengthIn={predicted.flushIn} decimal signed /> = {predicted.formula}
+      predicted <Length lengthIn={predicted.flushIn} decimal signed /> = {notationInWords(
+        predicted.formula,
+        preferences.lengths
+      )}
     {/if}
   </p>
   {#if turnedBack}
@@ -115,7 +120,7 @@
     ><input type="checkbox" bind:checked={ring} /> a shiny ring round the rivet’s rim</label
   >
   <button class="act main" disabled={!clicks.success || !flush.success}>Keep this hole</button>
-  <p class="hint">{seat.how}</p>
+  <p class="hint">{howToMeasure(seat, preferences.inWords)}</p>
 </form>
 <GaugePanel
   cageId={desk.view.cageId}

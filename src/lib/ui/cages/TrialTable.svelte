@@ -1,9 +1,11 @@
 <script lang="ts">
-  import { FALSE_READINGS, type Doubt } from '$core/ready/cage/doubts.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { explaining, FALSE_READINGS, type FalseReading } from '$core/ready/cage/doubts.ts';
   import type { CageGuide } from '$core/ready/cage/guide.ts';
   import type { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
   import Length from '../kit/Length.svelte';
   import TextField from '../kit/TextField.svelte';
+  import { doubtInWords, FALSE_READING_WORDS } from '$lib/words/cages';
 
   /** Every trial hole with a way to strike a false one, and what makes readings false. */
   interface Props {
@@ -11,16 +13,14 @@
     guide: CageGuide;
   }
   let { desk, guide }: Props = $props();
+  const preferences = usePreferences();
   const FROM = { typed: 'typed', gauge: 'gauge', simulated: 'simulated' };
   const doubted = $derived(new Set(guide.doubts.flatMap(({ readings }) => readings)));
-  const kinds = $derived(new Set(guide.doubts.map(({ kind }) => kind)));
-  const fits = (doubts: ReadonlySet<Doubt['kind']>, explains: readonly Doubt['kind'][]) =>
-    explains.some((kind) => doubts.has(kind));
-  const causes = $derived(
-    [...FALSE_READINGS].sort(
-      (a, b) => Number(fits(kinds, b.explains)) - Number(fits(kinds, a.explains))
-    )
-  );
+  const likely = $derived(explaining(guide.doubts));
+  const causes = $derived([
+    ...likely,
+    ...(Object.keys(FALSE_READINGS) as FalseReading[]).filter((key) => !likely.includes(key))
+  ]);
   let striking = $state<string | null>(null);
   let why = $state('');
   function strike(event: SubmitEvent): void {
@@ -35,12 +35,14 @@
 {#if guide.doubts.length > 0}
   <section class="doubts" aria-labelledby="doubts" data-testid="doubts">
     <h2 id="doubts" class="label">△ The readings do not fit</h2>
-    {#each guide.doubts as doubt (doubt.kind + doubt.readings.join())}<p>{doubt.say}</p>{/each}
+    {#each guide.doubts as doubt (doubt.kind + doubt.readings.join())}<p>
+        {doubtInWords(doubt, preferences.inWords)}
+      </p>{/each}
     <ul>
-      {#each causes as cause (cause.key)}
-        <li class:likely={fits(kinds, cause.explains)}>
-          <strong>{cause.cause}.</strong>
-          {cause.look}
+      {#each causes as key (key)}
+        <li class:likely={likely.includes(key)}>
+          <strong>{FALSE_READING_WORDS[key].cause}.</strong>
+          {FALSE_READING_WORDS[key].look}
         </li>
       {/each}
     </ul>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import type { Answer } from '$core/answer.ts';
   import type { BillOfRivets } from '$core/stack/bill-of-rivets.ts';
   import Arithmetic from '../kit/Arithmetic.svelte';
@@ -8,6 +9,7 @@
     bill: Answer<BillOfRivets>;
   }
   let { bill }: Props = $props();
+  const preferences = usePreferences();
   let open = $state(false);
   const total = $derived(
     bill.ok ? bill.result.lines.reduce((sum, { needed }) => sum + needed, 0) : 0
@@ -15,7 +17,7 @@
 </script>
 
 {#if !bill.ok}
-  <p>{bill.error.message}</p>
+  <p>{preferences.refusal(bill.error.said)}</p>
 {:else if bill.result.lines.length === 0}
   <p class="hint">No rivets yet: they are counted once a joint can be laid out.</p>
 {:else}

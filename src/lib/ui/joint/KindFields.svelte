@@ -1,15 +1,18 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { useWorkspace, type Change } from '$lib/client/workspace.svelte';
   import Choice from '../kit/Choice.svelte';
   import LengthField from '../kit/LengthField.svelte';
   import type { ChoiceAsk } from '$core/kinds/asks.ts';
   import { kindOf, type EnteredJoint } from '$core/kinds/joint.ts';
+  import { notationInWords } from '$lib/words/arithmetic';
 
   /** The questions that this kind of joint asks at a station. */
   interface Props {
     station: 'carry' | 'lay-out';
   }
   let { station }: Props = $props();
+  const preferences = usePreferences();
   const workspace = useWorkspace();
   const asks = $derived(
     kindOf(workspace.entered).asks[station].filter(({ when }) => when?.(workspace.entered) ?? true)
@@ -39,7 +42,7 @@
           plain={ask.ask === 'number'}
           value={String(valueOf(ask.key) ?? '')}
           placeholder={ask.placeholder ?? ''}
-          whenEmpty={ask.whenEmpty ?? ''}
+          whenEmpty={notationInWords(ask.whenEmpty ?? '', preferences.lengths)}
           problem={workspace.problemAt(ask.key)}
           oninput={(text) => set(ask.key, text)}
         />

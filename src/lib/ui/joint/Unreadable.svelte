@@ -1,7 +1,10 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import { valueAt } from '$core/joint/paths.ts';
   import { fieldName } from './field-names';
+
+  const preferences = usePreferences();
 
   /** Shown over a drawing whose fields cannot be read: what is missing, and one tap that mends it. */
   const workspace = useWorkspace();
@@ -35,7 +38,7 @@
     {#each wrong as problem (problem.path)}
       <div class="wrong">
         <h2>△ {fieldName(problem.path, workspace.entered)}</h2>
-        <p>{problem.message}</p>
+        <p>{preferences.refusal(problem.said)}</p>
         {#if problem.instead !== null}
           <button
             class="act"

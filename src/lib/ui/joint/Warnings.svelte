@@ -4,6 +4,7 @@
   import { warningInWords } from '$lib/words/warnings';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import Notice from '../kit/Notice.svelte';
+  import { wayInWords } from '$lib/words/ways';
 
   /** What one must know, each pointing at its holes and at what would settle it. */
   interface Props {
@@ -32,8 +33,10 @@
     {/if}
     {#if warning.ways && warning.ways.length > 0}
       <div class="holes">
-        {#each warning.ways as way (way.text)}
-          <button class="act" type="button" onclick={() => workspace.take(way)}>{way.text}</button>
+        {#each warning.ways as way (way.said)}
+          <button class="act" type="button" onclick={() => workspace.take(way)}
+            >{wayInWords(way.said, preferences.inWords)}</button
+          >
         {/each}
       </div>
     {/if}

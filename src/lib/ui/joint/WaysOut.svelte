@@ -1,23 +1,32 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import type { Answer } from '$core/answer.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import Notice from '../kit/Notice.svelte';
+  import { wayInWords } from '$lib/words/ways';
 
   /** A rule said no: which, and the nearest changes that would work, each one tap. */
   interface Props {
     refused: Answer<unknown>;
   }
   let { refused }: Props = $props();
+  const preferences = usePreferences();
   const workspace = useWorkspace();
 </script>
 
 {#if !refused.ok}
-  <Notice level="stop" title="Not possible as it stands" text={refused.error.message}>
+  <Notice
+    level="stop"
+    title="Not possible as it stands"
+    text={preferences.refusal(refused.error.said)}
+  >
     {#if workspace.ways.length > 0}
       <p class="would">What would work:</p>
       <div class="ways">
-        {#each workspace.ways as way (way.text)}
-          <button class="act" type="button" onclick={() => workspace.take(way)}>{way.text}</button>
+        {#each workspace.ways as way (way.said)}
+          <button class="act" type="button" onclick={() => workspace.take(way)}
+            >{wayInWords(way.said, preferences.inWords)}</button
+          >
         {/each}
       </div>
     {/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import type { WorkLine } from '$core/answer.ts';
-  import { writeDecimal } from '$core/units/format-length.ts';
+  import { figureInWords, workInWords } from '$lib/words/arithmetic';
 
   /** The arithmetic behind a number, line by line. */
   interface Props {
@@ -9,16 +10,16 @@
     source?: string;
   }
   let { work, source = '' }: Props = $props();
-  const show = (value: WorkLine['value']) =>
-    typeof value === 'number' ? writeDecimal(value, 0, 6) : value;
+  const preferences = usePreferences();
+  const written = $derived(work.map((line) => workInWords(line, preferences.lengths)));
 </script>
 
 <div class="work" data-testid="arithmetic">
-  {#each work as line, index (index)}
+  {#each written as line, index (index)}
     <p>
       <span class="what">{line.label}</span>
       <span class="how">{line.formula}</span>
-      <span class="is">= {show(line.value)}{line.unit === '' ? '' : ` ${line.unit}`}</span>
+      <span class="is">= {figureInWords(line.value)}{line.unit === '' ? '' : ` ${line.unit}`}</span>
     </p>
   {/each}
   {#if source}<p class="source">{source}</p>{/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { FINDING_NOTES, SeenFlag } from '$core/check/findings.ts';
+  import { SeenFlag } from '$core/check/findings.ts';
+  import { FINDING_NOTES } from '$lib/words/heads';
 
   /** What the eye saw that no caliper measures; each opens to where to look and what it means. */
   interface Props {

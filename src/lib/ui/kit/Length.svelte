@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { exactDecimal, writeDecimal } from '$core/units/format-length.ts';
+  import { MM_PER_IN } from '$core/units/factors.ts';
+  import { writeDecimal } from '$core/units/format-length.ts';
+  import { exactDecimal } from '$lib/words/writing';
   import { usePreferences } from '$lib/client/preferences.svelte';
 
   /** One length in the user's style; the exact decimal on hover. */
@@ -7,15 +9,17 @@
     lengthIn: number;
     /** sheet thickness and the like are always told in decimals */
     decimal?: boolean;
-    /** above or below something: its sign is always said */
+    /** above or below something, as a gauge reads it: its sign is always said */
     signed?: boolean;
   }
   let { lengthIn, decimal = false, signed = false }: Props = $props();
   const preferences = usePreferences();
   const written = $derived(
-    decimal && preferences.lengths.startsWith('1/')
-      ? { figure: writeDecimal(lengthIn, 3, 4), unit: 'in' }
-      : preferences.write(lengthIn)
+    signed && preferences.lengths === 'mm'
+      ? { figure: writeDecimal(lengthIn * MM_PER_IN, 2, 4), unit: 'mm' }
+      : decimal && preferences.lengths.startsWith('1/')
+        ? { figure: writeDecimal(lengthIn, 3, 4), unit: 'in' }
+        : preferences.write(lengthIn)
   );
 </script>
 

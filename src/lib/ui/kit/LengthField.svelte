@@ -1,12 +1,14 @@
 <script lang="ts">
-  import { understood } from '$core/units/understood.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { understood } from '$lib/words/understood';
+  import type { FieldProblem } from './field-problem.ts';
 
   /** A length as one writes it, with how it was understood, or what is wrong and what would work. */
   interface Props {
     label: string;
     value: string;
     oninput: (text: string) => void;
-    problem?: { message: string; instead: string | null } | undefined;
+    problem?: FieldProblem | undefined;
     placeholder?: string;
     /** said instead of the reading while the field is empty */
     whenEmpty?: string;
@@ -28,6 +30,7 @@
     list,
     plain = false
   }: Props = $props();
+  const preferences = usePreferences();
   const id = $props.id();
   const reading = $derived(
     value.trim() === '' ? whenEmpty : plain ? '' : (understood(value) ?? '')
@@ -54,7 +57,7 @@
   />
   <p id="{id}-said" class="hint" class:wrong={problem && !missing} aria-live="polite">
     {#if problem && !missing}
-      {problem.message}
+      {preferences.refusal(problem.said)}
       {#if problem.instead !== null}
         <button class="act instead" type="button" onclick={() => oninput(problem.instead ?? '')}>
           Use {problem.instead}

@@ -1,22 +1,24 @@
 <script lang="ts">
   import type { MetalAccount } from '$core/check/head-report.ts';
+  import { metalInWords } from '$lib/words/heads';
 
   /** The head's volume against the prediction. */
   interface Props {
     metal: MetalAccount;
   }
   let { metal }: Props = $props();
+  const text = $derived(metalInWords(metal));
   const MOST = 1.4;
   const place = (share: number) => `${(100 * Math.min(share, MOST)) / MOST}%`;
 </script>
 
 <section>
   <h3 class="label">Metal accounted for</h3>
-  <div class="bar" role="img" aria-label={metal.text}>
+  <div class="bar" role="img" aria-label={text}>
     <span class="fill {metal.meaning}" style:width={place(metal.share)}></span>
     <span class="predicted" style:left={place(1)}></span>
   </div>
-  <p>{metal.text}</p>
+  <p>{text}</p>
   {#if metal.shareOfRow !== null}
     <p class="hint">{Math.round(metal.shareOfRow * 100)} % of this row’s average so far.</p>
   {/if}

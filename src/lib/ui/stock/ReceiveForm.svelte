@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { alloyFacts } from '$core/catalog/alloys.ts';
   import { partNumber } from '$core/stack/part-number.ts';
   import type { StockDesk } from '$lib/ui/stock/stock-desk.svelte';
@@ -10,6 +11,7 @@
     ondone: (said: string) => void;
   }
   let { desk, ondone }: Props = $props();
+  const preferences = usePreferences();
   let part = $state('');
   let lot = $state('');
   let place = $state('');
@@ -46,7 +48,7 @@
     maxlength={60}
     bind:value={part}
     hint={read?.ok ? read.result.canonical : ''}
-    errors={read && !read.ok ? [read.error.message] : undefined}
+    errors={read && !read.ok ? [preferences.refusal(read.error.said)] : undefined}
   />
   <div class="pair">
     <TextField name="lot" label="Lot" maxlength={40} bind:value={lot} />

@@ -3,6 +3,7 @@ import { superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
 import { LARGEST_FILE_BYTES, readJointFile } from '$core/exchange/joint-file.ts';
+import { fileRefusalInWords } from '$lib/words/refusals';
 import type { EnteredJoint, JointKind } from '$core/kinds/joint.ts';
 import { JOINT_KINDS, newJoint } from '$core/kinds/new-joint.ts';
 import { getJob } from '$lib/server/services/jobs';
@@ -18,7 +19,7 @@ const NewJoint = z.object({
 });
 
 export const load: PageServerLoad = async ({ params, locals }) => {
-  const job = await getJob(locals.database(), params.job);
+  const job = await getJob(locals.database(), params.job, locals.length);
   if (!job.ok) error(404, 'There is no such job.');
   return {
     job: job.value,
@@ -57,7 +58,8 @@ export const actions: Actions = {
     if (file.size > LARGEST_FILE_BYTES)
       return fail(400, { refused: `${file.name} is over 5 MB: a joint file is a few kB.` });
     const read = readJointFile(await file.text());
-    if (!read.ok) return fail(400, { refused: `${file.name}: ${read.message}.` });
+    if (!read.ok)
+      return fail(400, { refused: `${file.name}: ${fileRefusalInWords(read, locals.length)}.` });
     return make(locals, params.job, read.file.title, read.file.definition);
   }
 };

@@ -1,5 +1,6 @@
 import { invalidInput } from '$core/answer.ts';
 import { calc } from '$core/calc.ts';
+import { told } from '$core/refusal-said.ts';
 import { respondCalc } from '$lib/server/answers';
 import type { RequestHandler } from './$types';
 
@@ -8,7 +9,7 @@ export const POST: RequestHandler = async ({ params, request }) => {
   try {
     input = await request.json();
   } catch {
-    return respondCalc(invalidInput('', 'the body is not JSON'));
+    return respondCalc(invalidInput('', told('the body is not JSON')));
   }
   return respondCalc(calc(params.op, input));
 };

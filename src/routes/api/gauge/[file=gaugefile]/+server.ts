@@ -5,11 +5,12 @@ import { tile } from '$core/exchange/tiles.ts';
 import { gaugePlate } from '$core/exchange/gauge-plate.ts';
 import { GaugeWish } from '$core/exchange/gauge-wish.ts';
 import { pdfPattern } from '$lib/server/files/pdf-pattern';
+import { refusalInWords } from '$lib/words/refusals';
 import type { RequestHandler } from './$types';
 
 const TITLE = 'Gauge plate for driven heads';
 
-export const GET: RequestHandler = async ({ params, url }) => {
+export const GET: RequestHandler = async ({ params, url, locals }) => {
   const wish = GaugeWish.safeParse({
     sizes: url.searchParams.get('sizes') ?? '3,4,5,6',
     limits: url.searchParams.get('limits') ?? 'standard'
@@ -29,6 +30,6 @@ export const GET: RequestHandler = async ({ params, url }) => {
   if (params.file === 'gauge.svg') return file('image/svg+xml', svgPattern(pattern, words));
   if (params.file === 'gauge.dxf') return file('image/vnd.dxf', dxfR12(pattern));
   const tiling = tile(pattern, url.searchParams.get('paper') === 'letter' ? 'letter' : 'a4');
-  if (!tiling.ok) error(422, tiling.error.message);
+  if (!tiling.ok) error(422, refusalInWords(tiling.error.said, locals.length));
   return file('application/pdf', new Uint8Array(await pdfPattern(pattern, tiling.result, words)));
 };

@@ -10,9 +10,10 @@ export const GET: RequestHandler = async ({ params, url, locals }) => {
     locals.database(),
     params.joint,
     params.file as JointFileName,
-    paper
+    paper,
+    locals.length
   );
-  if (!made.ok) return respond(made);
+  if (!made.ok) return respond(made, locals.length);
   const { type, body, name } = made.value;
   return new Response(typeof body === 'string' ? body : new Uint8Array(body), {
     headers: {

@@ -1,6 +1,7 @@
-import { MM_PER_IN } from './factors.ts';
-import { exactDecimal, writeDecimal } from './format-length.ts';
-import { parseLength } from './parse-length.ts';
+import { MM_PER_IN } from '../../core/units/factors.ts';
+import { writeDecimal } from '../../core/units/format-length.ts';
+import { parseLength } from '../../core/units/parse-length.ts';
+import { exactDecimal } from './writing.ts';
 
 /**
  * Says how a typed length was understood: inches, and millimetres beside them.

@@ -1,0 +1,49 @@
+import type { CuttingMethod } from './cutting-advice.ts';
+import type { Hot } from '../stack/flush-tools.ts';
+
+/** What a step before the first rivet asks for, as a code with its quantities; lengths in inches. */
+export type StepSaid =
+  | {
+      op: 'relief';
+      centres: { xIn: number; yIn: number }[];
+      pilotDrill: string;
+      diameterIn: number;
+    }
+  | { op: 'cutOut'; method: CuttingMethod }
+  | { op: 'stopDrill'; drill: string }
+  | { op: 'match'; holes: { number: number; name: string }[] }
+  | { op: 'punch' }
+  | { op: 'pilot'; drill: string; diameterIn: number }
+  | {
+      op: 'holder';
+      every: number;
+      pilotDrill: string;
+      pilotHolders: number;
+      finalHolders: number;
+    }
+  | { op: 'upDrill'; dash: number; drill: string; diameterIn: number; stopIn: number }
+  | { op: 'growth'; part: string; drill: string; diameterIn: number }
+  | { op: 'part' | 'chips' | 'deburr' | 'edges' | 'clean' | 'prime' | 'reassemble' }
+  | {
+      op: 'dimple';
+      sheet: string;
+      /** which stack, where there are several */
+      stack: string | null;
+      together: boolean;
+      punchDeg: number | null;
+      dieDeg: number | null;
+      hot: Hot;
+    }
+  | {
+      op: 'countersink';
+      sheet: string;
+      stack: string | null;
+      cutDeg: number;
+      pilotDrill: string;
+      depthIn: number;
+      /** past flush, for a dimple to nest in; null where none does */
+      clicksPastFlush: number | null;
+    };
+
+/** What hurts at a step. */
+export type StepHazard = 'drill' | 'edges' | 'air' | 'dimple' | 'primer';

@@ -1,0 +1,240 @@
+import type { Doubt, FalseReading } from '../../core/ready/cage/doubts.ts';
+import type { CageGuide, GuideSaid } from '../../core/ready/cage/guide.ts';
+import type { RecheckStatus } from '../../core/ready/cage/rechecks.ts';
+import type { FoundSetting } from '../../core/ready/cage/setting.ts';
+import type { CageSetup } from '../../core/ready/cage/setup.ts';
+import type { SetupCheck } from '../../core/ready/cage/setup-checks.ts';
+import { refusalInWords } from './refusals.ts';
+import { counted, signed, type WriteLength } from './writing.ts';
+
+/** What is measured, by what lies in the cut. */
+export const MEASURED: Record<CageSetup['seat'], string> = {
+  rivet: 'Head above the skin',
+  'dimpled-scrap': 'Scrap above the coupon'
+};
+
+/** Paper that a straightedge is laid over, in (handbook 4.4). */
+const PAPER_IN = { least: 0.003, most: 0.004 };
+
+/** How it is measured. */
+export const howToMeasure = (seat: CageSetup['seat'], length: WriteLength): string =>
+  seat === 'rivet'
+    ? `Press until no more chips come; put the rivet in; measure with a depth gauge, or a straightedge over paper of ${length(PAPER_IN.least, 'fine')} to ${length(PAPER_IN.most, 'fine')}.`
+    : 'Press until no more chips come; press the dimpled scrap in; measure its face over the coupon and take its own thickness off. It cannot read below 0: stop at the first good reading.';
+
+/** What to do, and why. */
+interface SayWhy {
+  say: string;
+  why: string;
+}
+
+function guideOf(said: GuideSaid, length: WriteLength): SayWhy {
+  const at = (lengthIn: number) => signed(lengthIn, length);
+  switch (said.state) {
+    case 'first':
+      return said.rememberedClicks === null
+        ? {
+            say: 'Set the cage well shallow and cut one hole in the coupon.',
+            why: 'Nothing is known of this cage yet: the cutter should just mark the hole’s edge.'
+          }
+        : {
+            say: `Come up to ${said.rememberedClicks}, as remembered, and cut one hole in the coupon.`,
+            why: 'A remembered setting is checked on scrap before it is trusted.'
+          };
+    case 'deeper':
+      return {
+        say: `Set ${said.clicks}: ${counted(said.change, 'click')} deeper.`,
+        why: `${at(said.nowIn)} now, ${at(said.predictedIn)} predicted; never past the low limit.`
+      };
+    case 'more-holes':
+      return {
+        say: `Leave it at ${said.clicks}. Cut ${said.holesToGo} more ${said.holesToGo === 1 ? 'hole' : 'holes'}.`,
+        why: `${at(said.nowIn)} is good; ${said.mustAgree} holes must agree.`
+      };
+    case 'from-deep':
+      return {
+        say: `Back off to ${said.backOffTo}, come up to ${said.clicks}, and cut a fresh hole.`,
+        why: 'This setting was reached by turning back: the play of the thread is on the wrong side.'
+      };
+    case 'uneven':
+      return {
+        say: 'The holes do not agree: find out why first.',
+        why: `${at(said.deepestIn)} to ${at(said.proudestIn)} at one setting. Strike a false reading, or begin again from shallow.`
+      };
+    case 'unfit':
+      return {
+        say: 'Do not keep it yet: the readings do not fit.',
+        why: 'These holes agree, but not with those before. Find out why; strike what was read falsely, or begin again from shallow.'
+      };
+    case 'too-deep':
+      return {
+        say: `Too deep. Back off to ${said.backOffTo}, come up to ${said.clicks}, and cut a fresh hole.`,
+        why: said.ring
+          ? 'The shiny ring says too deep. In the real sheet this could not be undone.'
+          : `${at(said.nowIn)} is below the low limit. In the real sheet this could not be undone.`
+      };
+    case 'stuck':
+      return {
+        say: `Leave it at ${said.clicks} and finish by hand.`,
+        why: `One click more is predicted to reach ${at(said.wouldReachIn)}, below the low limit.`
+      };
+    case 'set':
+      return {
+        say: `Set: flush at ${said.clicks} clicks.`,
+        why: `${said.holes} holes from ${at(said.deepestIn)} to ${at(said.proudestIn)}, all within the limits.`
+      };
+  }
+}
+
+/** What to do next with a cage, and why. */
+export function guideInWords(
+  { said, doubted }: Pick<CageGuide, 'said' | 'doubted'>,
+  length: WriteLength
+): SayWhy {
+  const { say, why } = guideOf(said, length);
+  return {
+    say,
+    why: doubted ? `${why} But the readings do not fit: find out why first.` : why
+  };
+}
+
+/** Why readings are not to be believed as they stand. */
+export function doubtInWords(doubt: Doubt, length: WriteLength): string {
+  switch (doubt.kind) {
+    case 'ring':
+      return 'A shiny ring round the rim: too deep already.';
+    case 'from-deep':
+      return `${doubt.clicks.join(', ')} clicks reached by turning back: the thread’s play is on the wrong side. Not counted.`;
+    case 'uneven':
+      return `At ${doubt.clicks} clicks the holes differ by ${length(doubt.apartIn, 'fine')}, more than a click of ${length(doubt.clickIn, 'fine')}.`;
+    case 'no-deeper':
+      return `${doubt.clicks} clicks changed the cut by ${length(doubt.slopeIn, 'fine')} a click: it does not go deeper as it is set.`;
+    case 'too-steep':
+      return `${length(doubt.slopeIn, 'fine')} a click is more than two clicks’ worth: something gives way.`;
+    case 'off-line':
+      return `${doubt.off} of ${doubt.of} readings ${doubt.off === 1 ? 'lies' : 'lie'} more than a click off the line through all.`;
+  }
+}
+
+/** What makes a cut or a reading false, and what to do about it. */
+export const FALSE_READING_WORDS: Record<FalseReading, { cause: string; look: string }> = {
+  pilot: {
+    cause: 'The pilot touches the bench',
+    look: 'Backing deeper than the pilot; then cut again.'
+  },
+  chuck: {
+    cause: 'The cage touches the chuck',
+    look: 'Push the cutter’s shank further out of the chuck.'
+  },
+  'lock-ring': {
+    cause: 'The lock ring is loose',
+    look: 'Tighten it; the setting may have wandered, so begin again from shallow.'
+  },
+  film: { cause: 'Film left on', look: 'Peel it, or say how thick it is.' },
+  chips: {
+    cause: 'Chips under the cage',
+    look: 'Blow it clean, press until no more chips come.'
+  },
+  pressure: {
+    cause: 'Uneven pressure',
+    look: 'Square on, the same firm push each time.'
+  },
+  deep: {
+    cause: 'A shiny ring round the rivet’s rim',
+    look: 'Too deep already, whatever the gauge says.'
+  }
+};
+
+/** Whether a set cage may go on cutting. */
+export function recheckInWords({ state, suspect, since, nextAfter }: RecheckStatus): string {
+  const look = suspect === '' ? '' : ` Look at the holes cut as ${suspect} one by one.`;
+  switch (state) {
+    case 'good':
+      return `Next re-check after hole ${nextAfter}.`;
+    case 'due':
+      return `Re-check now: ${since} holes since the last look.`;
+    case 'too-deep':
+      return `Stop: too deep. It cannot be undone: next size up, or refer.${look} Set the cage anew.`;
+    case 'proud':
+      return `Stop: too proud.${look} They can still be cut deeper once the cage is set anew.`;
+  }
+}
+
+const CHECK_TITLES: Record<SetupCheck['key'], string> = {
+  pilot: 'The pilot fits the hole',
+  angle: 'The cutter has the angle of what lies in it',
+  width: 'The cutter is wider than the cut',
+  coupon: 'The coupon is as thick as the sheet',
+  backing: 'The backing is as deep as the pilot',
+  depth: 'The cut stays within the sheet',
+  film: 'No film on the coupon'
+};
+
+/** What film left on a sheet raises a head by, in (handbook 4.4). */
+const FILM_RAISES_IN = { least: 0.001, most: 0.002 };
+
+function checkText(check: SetupCheck, length: WriteLength): string {
+  const wrong = check.verdict !== 'good';
+  switch (check.key) {
+    case 'pilot': {
+      const { holeIn, pilotIn, loosestIn, fit } = check;
+      const numbers = `hole ${length(holeIn, 'fine')} − pilot ${length(pilotIn, 'fine')} = ${length(holeIn - pilotIn, 'fine')}`;
+      if (fit === 'tight')
+        return `${numbers}: it does not go in. A pilot of at most ${length(holeIn, 'fine')} works.`;
+      return fit === 'loose'
+        ? `${numbers} loose: the cutter wanders. At most ${length(loosestIn, 'fine')} works: a pilot from ${length(holeIn - loosestIn, 'fine')}.`
+        : `${numbers} loose`;
+    }
+    case 'angle': {
+      const { seat, headDeg, cutterDeg } = check;
+      if (wrong)
+        return `A rivet’s head has ${headDeg}°, this cutter ${cutterDeg}°: take a ${headDeg}° cutter, or set it with a dimpled scrap in the cut.`;
+      return seat === 'rivet'
+        ? `${headDeg}° for a rivet`
+        : `${cutterDeg}°, found by trial with a dimpled scrap`;
+    }
+    case 'width':
+      return wrong
+        ? `The cut becomes ${length(check.wideIn)} wide, the cutter is ${length(check.cutterIn)}: it would leave a step. Take one of ${length(check.wideIn)} or more.`
+        : `cutter ${length(check.cutterIn)}, cut ${length(check.wideIn)}`;
+    case 'coupon': {
+      const { couponIn, sheetIn, withinIn } = check;
+      return wrong
+        ? `Coupon ${length(couponIn)}, sheet ${length(sheetIn)}: take scrap of ${length(sheetIn)}, within ${length(withinIn)}.`
+        : `coupon ${length(couponIn)}, sheet ${length(sheetIn)}`;
+    }
+    case 'backing': {
+      const { backingIn, pilotLengthIn } = check;
+      return wrong
+        ? `The pilot stands out ${length(pilotLengthIn)}, the backing is ${length(backingIn)}: the pilot would touch the bench and every cut read too shallow. Take ${length(pilotLengthIn)} or more.`
+        : `backing ${length(backingIn)}, pilot ${length(pilotLengthIn)}`;
+    }
+    case 'depth':
+      return check.band.ok
+        ? `good from ${length(check.band.result.lowIn, 'fine')} to ${length(check.band.result.highIn, 'fine')} above the skin`
+        : refusalInWords(check.band.error.said, length);
+    case 'film':
+      return wrong
+        ? `Peel it: it raises a head by ${length(FILM_RAISES_IN.least, 'fine')} to ${length(FILM_RAISES_IN.most, 'fine')}. Until then every reading is corrected by ${length(check.filmIn, 'fine')}.`
+        : 'none';
+  }
+}
+
+/** How a step's cage is set. */
+export const settingInWords = ({
+  setting,
+  found
+}: {
+  setting: { cage: string };
+  found: Pick<FoundSetting, 'clicks' | 'nest'>;
+}): string =>
+  `${setting.cage}: flush at ${found.clicks} clicks${found.nest ? `, nested at ${found.nest.clicks}` : ''}`;
+
+/** What must be right before the first hole is cut. */
+export const checkInWords = (
+  check: SetupCheck,
+  length: WriteLength
+): { title: string; say: string } => ({
+  title: CHECK_TITLES[check.key],
+  say: checkText(check, length)
+});

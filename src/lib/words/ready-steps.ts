@@ -1,0 +1,162 @@
+import type { CuttingMethod } from '../../core/ready/cutting-advice.ts';
+import type { ReadyStep } from '../../core/ready/step-list.ts';
+import type { StepHazard, StepSaid } from '../../core/ready/step-said.ts';
+import type { WriteLength } from './writing.ts';
+
+/** A step before the first rivet as one reads it; what is not needed is empty. */
+export interface WrittenStep {
+  title: string;
+  say: string;
+  tool: string;
+  setting: string;
+  caution: string;
+}
+
+const CAUTIONS: Record<StepHazard, string> = {
+  drill:
+    'Eye protection; clamp small parts; no gloves near a turning drill; a backing block behind, never a hand.',
+  edges: 'Chips and edges cut: gloves for handling, none near the drill.',
+  air: 'Disconnect the air before touching the cutter.',
+  dimple: 'Fingers out of the yoke: it closes with thousands of pounds.',
+  primer: 'Gloves, ventilation, and the product’s data sheet.'
+};
+
+const CUTTING: Record<CuttingMethod, string> = {
+  nibbler: 'hand nibbler, or snips for outside curves',
+  snips: 'snips along a straight line, a router along a guide for the rest',
+  router: 'router along a guide',
+  saw: 'saw, then file to the line'
+};
+
+/** How round a filed corner is, in (handbook 4.4). */
+const ROUND_IN = { least: 1 / 16, most: 1 / 8 };
+const edgeCleanUp = (length: WriteLength): string =>
+  `File every cut edge free of nicks along its length, never across; round corners to a radius of ${length(ROUND_IN.least)} to ${length(ROUND_IN.most)}.`;
+
+type Words = Omit<WrittenStep, 'caution'>;
+const words = (title: string, say = '', tool = '', setting = ''): Words => ({
+  title,
+  say,
+  tool,
+  setting
+});
+
+const tenThousandths = (lengthIn: number): number => Math.round(lengthIn * 1e4) / 1e4;
+const degrees = (angle: number | null): string => `${angle ?? '–'}°`;
+
+function dimple(said: Extract<StepSaid, { op: 'dimple' }>): Words {
+  const { together, sheet, stack, punchDeg, dieDeg, hot } = said;
+  const heat = {
+    hot: 'Hot: this temper cracks cold. ',
+    ask: 'Hot if it is 7075-T6. ',
+    cold: ''
+  }[hot];
+  return words(
+    `Dimple ${together ? 'the sheets together' : sheet}${stack === null ? '' : `, ${stack}`}`,
+    `${heat}Square on, once; look at the lip for cracks.`,
+    `${together ? 'the rivet’s head as punch' : `punch ${degrees(punchDeg)}`}, die ${degrees(dieDeg)}`
+  );
+}
+
+function wordsOf(said: StepSaid, length: WriteLength): Words {
+  switch (said.op) {
+    case 'relief':
+      return words(
+        'Drill the corner reliefs',
+        `Drill each relief small and open it up before cutting: a cut then ends in a hole, not in a crack. Centres: ${said.centres.map(({ xIn, yIn }) => `${length(tenThousandths(xIn))} right, ${length(tenThousandths(yIn))} down`).join('; ')}.`,
+        `${said.pilotDrill}, then opened up`,
+        length(said.diameterIn)
+      );
+    case 'cutOut':
+      return words(
+        'Cut the damage out',
+        `From relief to relief along the line. ${edgeCleanUp(length)}`,
+        CUTTING[said.method]
+      );
+    case 'stopDrill':
+      return words(
+        'Stop-drill the ends of the crack',
+        'At the very end of the crack, found with a lens; never riveted.',
+        said.drill
+      );
+    case 'match':
+      return words(
+        'Pick up the holes that must match',
+        `Through the old hole, or with a hole finder, onto the new part: ${said.holes.map(({ number, name }) => `hole ${number} (${name})`).join(', ')}. Nothing else is drilled before these fit.`,
+        'hole finder, or drill through the old hole'
+      );
+    case 'punch':
+      return words(
+        'Centre punch',
+        'Lightly on each mark: enough to hold the drill, not to dent the sheet.',
+        'centre punch'
+      );
+    case 'pilot':
+      return words(
+        'Drill the pilots',
+        'Square to the surface. The end holes first, a holder in each as it is drilled.',
+        said.drill,
+        length(said.diameterIn)
+      );
+    case 'holder':
+      return words(
+        'Set the sheet holders',
+        `The ends of every line, then every ${said.every}th hole. Final-size holders take over beside them once those holes are drilled.`,
+        `${said.pilotHolders} holders for ${said.pilotDrill}, ${said.finalHolders} of the final size`
+      );
+    case 'upDrill':
+      return words(
+        `Drill to final size, dash ${said.dash}`,
+        'Those without a holder first; then move the holders over and drill the rest.',
+        said.drill,
+        `${length(said.diameterIn)}; a step drill’s stop ${length(tenThousandths(said.stopIn))} behind where its full size begins`
+      );
+    case 'growth':
+      return words(
+        'Open the clear panel’s holes',
+        `Larger than the rivet so that the panel can grow: in ${said.part} alone, with a drill ground for plastic, slowly.`,
+        said.drill,
+        length(said.diameterIn)
+      );
+    case 'part':
+      return words('Take apart', 'Mark every part first: number, outer face, datum end.');
+    case 'chips':
+      return words('Clear out the chips', 'From between the sheets too.');
+    case 'deburr':
+      return words(
+        'Deburr every hole, both sides, every sheet',
+        'About two light turns: the burr only. It must not become a countersink.',
+        'deburring tool, turned by hand'
+      );
+    case 'edges':
+      return words('Edges and corners', edgeCleanUp(length), 'file');
+    case 'dimple':
+      return dimple(said);
+    case 'countersink':
+      return words(
+        `Countersink ${said.sheet}${said.stack === null ? '' : `, ${said.stack}`}`,
+        'Set up on scrap of the same thickness first, from the shallow side; press until no more chips come.',
+        `${said.cutDeg}° cutter, pilot ${said.pilotDrill}`,
+        `${length(tenThousandths(said.depthIn), 'fine')} deep${said.clicksPastFlush === null ? '' : `, ${said.clicksPastFlush} clicks past flush`}`
+      );
+    case 'clean':
+      return words('Clean', 'Until a white cloth stays white.');
+    case 'prime':
+      return words('Prime', 'Faying faces and cut edges; let it dry as its data sheet says.');
+    case 'reassemble':
+      return words(
+        'Put together the marked way round',
+        'Strokes meet strokes; a holder every few holes, the end ones first.',
+        'sheet holders of the final size'
+      );
+  }
+}
+
+/** A step in words; the only place that has them. */
+export const stepInWords = (
+  { said, hazard }: Pick<ReadyStep, 'said' | 'hazard'>,
+  length: WriteLength
+): WrittenStep => ({
+  ...wordsOf(said, length),
+  caution: hazard === null ? '' : CAUTIONS[hazard]
+});

@@ -1,0 +1,174 @@
+import { num } from '../../core/answer.ts';
+import type { RefusalSaid } from '../../core/refusal-said.ts';
+import type { WriteLength } from './writing.ts';
+
+const MUST = { over: 'over', 'at-least': 'at least', 'at-most': 'at most' } as const;
+
+const plural = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
+
+type PartNumberWrong = Extract<RefusalSaid, { code: 'no-part-number' }>;
+
+function partNumberInWords({ wrong, text, among }: PartNumberWrong): string {
+  const list = among.join(', ');
+  switch (wrong) {
+    case 'head':
+      return `"${text}" does not start with MS20470, AN470, MS20426 or AN426: those are the heads calculated here`;
+    case 'shape':
+      return `"${text}" is not head, alloy, diameter, dash, length, as in MS20470AD4-6 or AN426DD5-7.5`;
+    case 'alloy':
+      return `alloy "${text}" is not one of ${list}`;
+    case 'diameter':
+      return `diameter "${text}" is not one of ${list} (32nds of an inch)`;
+    case 'step':
+      return `length "-${text}" is neither whole nor a half: lengths go by 16ths or 32nds`;
+    case 'length':
+      return `length "-${text}" is outside -${among.join(' to -')}`;
+  }
+}
+
+/**
+ * Why there is no result, in words; the only place that has them.
+ *
+ * @param length how its lengths are written
+ * @returns a sentence without capital and stop
+ */
+export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
+  switch (said.code) {
+    case 'told':
+      return said.text;
+    case 'rivet-too-large':
+      return `a dash ${said.dash} rivet is too large for a ${length(said.thicknessIn)} sheet: the guidance starts at ${length(said.leastSheetIn)} for this size`;
+    case 'rivet-too-small':
+      return `a dash ${said.dash} rivet is too small for a ${length(said.thicknessIn)} sheet${said.shear === 'double' ? ' even in double shear' : ''}: ${num(said.perInch)} an inch would be needed, rows fit up to ${said.mostPerInch}`;
+    case 'no-sheet-between':
+      return `a pitch of ${length(said.pitchIn)} leaves no sheet between holes of ${length(said.holeIn)}`;
+    case 'no-bearing-value':
+      return `edge distance ${length(said.edgeIn)} is under ${said.leastD} D = ${length(said.leastIn)}: there is no bearing value for it`;
+    case 'line-too-short':
+      return `${length(said.spanIn)} is left between the end rivets: the line is too short`;
+    case 'too-many-for-span':
+      return `${said.required} rivets over ${length(said.spanIn)} need a pitch of ${length(said.pitchIn)}, under the least of ${said.pitchMinD} D = ${length(said.pitchMinIn)}`;
+    case 'too-many-for-rows':
+      return `${said.required} rivets in ${said.rows === 1 ? 'one row' : `${said.rows} rows`} need ${said.inRow} in a row: a pitch of ${length(said.pitchIn)}, under the least of ${said.pitchMinD} D = ${length(said.pitchMinIn)}`;
+    case 'edge-under-least':
+      return `edge distance ${length(said.edgeIn)} is under the least of ${said.edgeMinD} D = ${length(said.edgeMinIn)} for a ${said.head} head of dash ${said.dash}`;
+    case 'no-room-between-edges':
+      return `a width of ${length(said.widthIn)} leaves no room between edge distances of ${length(said.edgeIn)}: it must be over ${length(2 * said.edgeIn)}`;
+    case 'edge-outside':
+      return `edge distance ${length(said.edgeIn)} is outside ${said.edgeMinD} D to ${said.edgeMaxD} D = ${length(said.edgeMinIn)} to ${length(said.edgeMaxIn)}`;
+    case 'corner-radius-outside':
+      return `corner radius ${length(said.radiusIn)} is outside ${length(said.leastIn)} to half the smaller side, ${length(said.halfSideIn)}`;
+    case 'cutout-too-small':
+      return `the ${said.line} rivet line would be ${length(said.wIn)} × ${length(said.hIn)}: the cut-out is too small for it`;
+    case 'pitch-under-least':
+      return `a pitch of ${length(said.pitchIn)} on the ${said.line} rivet line is under the least of ${said.pitchMinD} D = ${length(said.pitchMinIn)}`;
+    case 'insert-corner-near':
+      return `a corner rivet of the insert would be ${length(said.edgeIn)} from its rounded corner, under D = ${length(said.diameterIn)}: use a smaller corner radius`;
+    case 'no-insert-line':
+      return `a cut-out of ${length(said.cutoutIn)} leaves no rivet line on its insert: it must be over ${length(said.leastIn)}, or go without an insert`;
+    case 'no-member-line':
+      return 'the member has no line';
+    case 'frame-covers-panel':
+      return `a frame strip of ${length(said.frameIn)} covers the whole ${length(said.panelIn)} panel`;
+    case 'on-side':
+      return `${said.side} side: ${refusalInWords(said.of, length)}`;
+    case 'ring-too-full':
+      return `${said.count} rivets on a ring of ${length(said.ringIn)} diameter stand ${length(said.pitchIn)} apart, under the least pitch of ${said.pitchMinD} D = ${length(said.pitchMinIn)}`;
+    case 'over-largest-drill':
+      return `a hole of ${length(said.holeIn)} is over the largest drill, ${said.drill} ${length(said.drillIn)}: slot the holes or divide the panel`;
+    case 'tapes-short':
+      return `the two tapes do not reach each other: ${length(said.fromAIn)} + ${length(said.fromBIn)} is ${length(said.shortIn)} short of the ${length(said.baseIn)} between the datum points`;
+    case 'tapes-apart':
+      return `the distances differ by ${length(said.differIn)}, more than the ${length(said.baseIn)} between the datum points`;
+    case 'one-datum-point':
+      return 'the two datum points are one and the same';
+    case 'holes-too-close':
+      return `the holes at ${length(said.firstIn)} and ${length(said.lastIn)} are ${length(said.lastIn - said.firstIn)} apart, under the least pitch of ${length(said.pitchMinIn)}`;
+    case 'no-holes-fit':
+      return `no holes fit between ${length(said.firstIn)} and ${length(said.lastIn)}: the least pitch of ${length(said.pitchMinIn)} would have to be smaller`;
+    case 'pitch-too-small':
+      return `needs a pitch up to ${length(said.neededIn)}, the largest is ${length(said.pitchMaxIn)}, between ${length(said.fromIn)} and ${length(said.toIn)}`;
+    case 'fixed-beyond-row':
+      return `the fixed hole at ${length(said.holeIn)} is beyond the row, ${length(said.startIn)} to ${length(said.endIn)}`;
+    case 'hole-in-keep-out':
+      return `the hole at ${length(said.holeIn)} lies in the keep-out from ${length(said.fromIn)} to ${length(said.toIn)}`;
+    case 'too-many-sheets':
+      return `the pattern would take ${said.sheets} sheets of ${said.paper}; up to ${said.most} are made. Use the DXF or SVG file on a roll printer`;
+    case 'no-part-number':
+      return partNumberInWords(said);
+    case 'not-dimpled-head':
+      return 'a universal head is not dimpled: it sits on top of the sheet';
+    case 'no-flush-method':
+      return 'no standard flush method';
+    case 'no-such-length':
+      return `a grip of ${length(said.gripIn)} asks for length -${num(said.sixteenths)}; rivets come from -${said.shortest} to -${said.longest}`;
+    case 'hole-too-small':
+      return `a hole of ${length(said.holeIn)} does not take a dash ${said.dash} rivet, whose shank is ${length(said.diameterIn)}`;
+    case 'head-over-grip':
+      return `a countersunk head ${length(said.headIn)} high is higher than the grip of ${length(said.gripIn)}`;
+    case 'no-metal-for-head':
+      return `no metal is left for a head: ${length(said.lengthIn)} of rivet in a grip of ${length(said.gripIn)}, hole ${length(said.holeIn)}`;
+    case 'protrusion-outside':
+      return `a rivet ${length(said.lengthIn)} long stands out more than 0 and less than that; ${length(said.protrusionIn)} was given`;
+    case 'cut-through': {
+      const throughIn = said.deepIn - said.sheetIn;
+      return `the cut for dash ${said.dash} is ${length(said.deepIn)} deep when flush: in ${length(said.sheetIn)} the head would have to stay ${length(throughIn)} proud so as not to cut through, and the limit is ${length(said.highIn)}; a smaller rivet, a thicker sheet, or dimple`;
+    }
+    case 'target-outside':
+      return `the target ${length(said.targetIn)} is outside ${length(said.lowIn)} to ${length(said.highIn)}; the nearest that works is ${length(said.nearestIn)}`;
+    case 'nest-through':
+      return `the cut for the nest would be ${length(said.depthIn)} deep in a sheet of ${length(said.sheetIn)}: a knife edge. A smaller rivet, a thicker sheet, or engineering`;
+    case 'setting-withdrawn':
+      return 'this setting was withdrawn: begin another';
+    case 'cage-not-set':
+      return 'the cage is not set yet: finish the trials first';
+    case 'cage-is-set':
+      return 'the cage is set: begin another setting to go on';
+    case 'no-such-reading':
+      return 'there is no such reading to strike';
+    case 'recheck-backwards':
+      return `the last look came after ${said.last} holes; ${said.after} is before it`;
+    case 'readings-not-done':
+      return said.here === null
+        ? 'not set yet: first do what the guide says'
+        : `not set yet. Leave it at ${said.here.clicks}: ${plural(said.here.holesToGo, 'more hole')} must agree`;
+    case 'too-few-holders':
+      return `the shop has ${said.pilot} pilot-size and ${said.final} final-size holders; even the ends of the ${plural(said.lines, 'line')} take more`;
+    case 'held-open':
+      return `hole ${said.hole} is held open (${said.reason}): it gets no rivet`;
+    case 'no-such-hole':
+      return `there is no hole ${said.hole} in this issue`;
+    case 'bin-kept-otherwise':
+      return `lot ${said.lot} of ${said.part} is kept ${said.cold ? 'cold' : 'as received'}: a bin is one or the other`;
+    case 'not-so-many':
+      return `${said.count} cannot go out: ${said.held} of ${said.part} lot ${said.lot} are left; count the bin if that is wrong`;
+    case 'length-outside':
+      return `${said.what} must be ${MUST[said.must]} ${length(said.limitIn)}; ${length(said.valueIn)} was given`;
+    case 'slipped-sheet': {
+      const meant = said.meantIn === null ? '' : ` Was ${length(said.meantIn)} meant?`;
+      return `a sheet of ${length(said.valueIn)} is ${said.must} ${length(said.limitIn)}: did a decimal point slip?${meant}`;
+    }
+    case 'slipped-head':
+      return `${length(said.valueIn)} is ${num(said.valueD)} D ${said.way}; a head is between ${length(said.leastIn)} and ${length(said.mostIn)}: did a decimal point slip?`;
+    case 'end-before-start':
+      return `the end, ${length(said.endIn)}, is not beyond the start, ${length(said.startIn)}`;
+    case 'span-too-long':
+      return `a span of ${length(said.spanIn)} is over ${length(said.mostIn)}`;
+    case 'grid-too-fine':
+      return `a grid of ${length(said.gridIn)} makes over ${said.most} points of ${length(said.spanIn)}`;
+    case 'pitches-crossed':
+      return `the least pitch ${length(said.leastIn)} is above the largest, ${length(said.mostIn)}`;
+    case 'keep-out-backwards':
+      return `the keep-out runs backwards, from ${length(said.fromIn)} to ${length(said.toIn)}`;
+    case 'limits-crossed':
+      return `the low limit ${length(said.lowIn)} is above the high limit ${length(said.highIn)}`;
+    case 'target-outside-limits':
+      return `the target ${length(said.targetIn)} is outside its own limits of ${length(said.lowIn)} to ${length(said.highIn)}`;
+  }
+}
+
+/** What is wrong in a file, and where in it. */
+export const fileRefusalInWords = (
+  { path, said }: { path: string; said: RefusalSaid },
+  length: WriteLength
+): string => `${path === '' ? '' : `${path}: `}${refusalInWords(said, length)}`;

@@ -1,0 +1,36 @@
+import { num } from '../../core/answer.ts';
+import { FAMILY_CONSTANTS } from '../../core/catalog/families.ts';
+import type { WaySaid } from '../../core/joint/way-out.ts';
+import type { WriteLength } from './writing.ts';
+
+/** A change that settles something, as one says what to do; the only place that has the words. */
+export function wayInWords(said: WaySaid, length: WriteLength): string {
+  switch (said.code) {
+    case 'round-corners':
+      return `round the corners to ${length(said.radiusIn)}`;
+    case 'edge-distance':
+      return `use an edge distance of ${length(said.edgeIn)}`;
+    case 'usual-edge':
+      return 'use the usual edge distance';
+    case 'read-for':
+      return `read it for ${FAMILY_CONSTANTS[said.family].sheets}`;
+    case 'size':
+      return `use dash ${num(said.dash)} (${length(said.diameterIn)})`;
+    case 'widen':
+      return `widen to ${length(said.widthIn)}`;
+    case 'rows-chosen':
+      return 'let the rows be chosen';
+    case 'rows-staggered':
+      return 'stagger the rows';
+    case 'rows-in-line':
+      return 'put the rows in line';
+    case 'two-lines':
+      return said.round === null ? 'set two lines' : `set two lines round the ${said.round}`;
+    case 'rings':
+      return `set ${said.rings} rings`;
+    case 'no-insert':
+      return 'go without an insert';
+    case 'plate-without-insert':
+      return 'use a plate without an insert';
+  }
+}
