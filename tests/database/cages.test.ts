@@ -225,7 +225,7 @@ describe('a joint’s own step', () => {
     // all eight are ticked off by now, and a look is wanted every ten
     const words = async () => (await cagesOfSteps(database(), [joint])).get(joint)?.get(STEP);
     expect(await words()).toMatchObject({
-      words: 'Cage two, no. 7: flush at 14 clicks',
+      found: { clicks: 14 },
       status: { state: 'good', nextAfter: 10 }
     });
     const paper = valueOf(await makeJointFile(database(), joint, 'checklist.pdf', 'a4'));

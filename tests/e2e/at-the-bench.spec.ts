@@ -65,7 +65,8 @@ test('keys go to the stations, switch the lengths and open the arithmetic', asyn
   await expect(figure(page, 'Edge distance')).toContainText('7.14');
   await page.keyboard.press('a');
   await expect(page.getByTestId('arithmetic').first()).toBeVisible();
-  await expect(page.getByText('width − 2 × edge = 10.75 − 2 × 0.28125').first()).toBeVisible();
+  // in millimetres like everything else: 10.75 in and 9/32 in
+  await expect(page.getByText('width − 2 × edge = 273.05 − 2 × 7.1438').first()).toBeVisible();
   await page.keyboard.press('a');
   await expect(page.getByTestId('arithmetic')).toHaveCount(0);
   await page.keyboard.press('?');

@@ -6,7 +6,7 @@ test('a slipped decimal is asked about, kept as typed, and mended with one tap',
 }) => {
   await makeJoint(page, app, 'Slipped', ['0.32', '0.040', '6']);
   await expect(
-    page.getByText(/did a decimal point slip\? Was 0\.032 meant\?/).first()
+    page.getByText(/did a decimal point slip\? Was 0\.032 in meant\?/).first()
   ).toBeVisible();
   await expect(figure(page, 'Rivets needed')).toHaveCount(0);
   await saved(page);

@@ -72,7 +72,7 @@ test('a cage is set for a joint’s step, remembered, and looked at again while 
   const checks = page.getByTestId('setup-checks');
   await expect(checks.locator('[data-check="pilot"]')).toContainText('0.00275 in loose');
   await expect(checks.locator('[data-check="coupon"]')).toContainText('take scrap of 0.071 in');
-  await expect(checks.locator('[data-check="backing"]')).toContainText('Take 0.3 in or more');
+  await expect(checks.locator('[data-check="backing"]')).toContainText('Take 0.300 in or more');
   await expect(page.getByRole('button', { name: 'Begin the trials' })).toBeDisabled();
   await coupon(page, '.0705', '1/2');
   await page.getByRole('button', { name: 'Begin the trials' }).click();

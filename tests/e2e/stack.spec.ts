@@ -137,7 +137,7 @@ test('the flush rule is walked with its numbers, both angle schools beside it', 
   await page.getByText('Flush rule', { exact: true }).click();
   const rule = page.getByTestId('flush-rule');
   await expect(rule).toContainText('head 0.055 ≤ 0.071 + 0.002');
-  await expect(rule).toContainText('0.016 left under the cut');
+  await expect(rule).toContainText('0.016 in left under the cut');
   await expect(page.getByText('Countersink is marginal')).toBeVisible();
 
   // a thin skin over the 0.050 doubler: dimple, and a deeper cut beneath
@@ -147,7 +147,7 @@ test('the flush rule is walked with its numbers, both angle schools beside it', 
   await expect(rule).toContainText('punch 100°, die 110°');
   await expect(rule).toContainText('punch 100°, die 100°');
   // 0.3054 × 0.025 = 0.0076
-  await expect(rule).toContainText('0.0076 = 8 clicks deeper than flush');
+  await expect(rule).toContainText('0.00764 in = 8 clicks deeper than flush');
   await page.getByText('Material, film').first().click();
   await page.getByLabel('Material', { exact: true }).first().selectOption('7075-T6 clad');
   await expect(page.getByText('Dimple hot', { exact: true })).toBeVisible();

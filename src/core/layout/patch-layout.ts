@@ -144,7 +144,8 @@ export function patchLayout(
       'doubler',
       by`cut-out + 4 × edge, each way: + ${len(4 * edgeIn)}`,
       by`${len(doublerIn.w)} × ${len(doublerIn.h)}`,
-      'in'
+      'in',
+      'doubler'
     ),
     workLine(
       'skin rivet line',
@@ -184,7 +185,8 @@ export function patchLayout(
         'insert',
         by`cut-out − 2 × clearance: − ${len(2 * clearanceIn)}`,
         by`${len(insertIn.w)} × ${len(insertIn.h)}`,
-        'in'
+        'in',
+        'insert'
       ),
       workLine(
         'insert corner to its curve',
@@ -192,7 +194,8 @@ export function patchLayout(
           ? by`r − √2·(r − edge), r = ${len(radiusIn)}`
           : by`r = ${len(radiusIn)} ≤ edge: the edge distance itself`,
         insertCornerEdgeIn,
-        'in'
+        'in',
+        'insert-corner'
       )
     );
   }
@@ -202,7 +205,8 @@ export function patchLayout(
         `${ring.name} pitch`,
         by`${len(ring.w)} / ${ring.nW} and ${len(ring.h)} / ${ring.nH}`,
         by`${len(ring.pitchWIn)} and ${len(ring.pitchHIn)}`,
-        'in'
+        'in',
+        'pitch'
       )
     );
   const total = rings.reduce((sum, ring) => sum + ring.count, 0);

@@ -4,7 +4,8 @@ import { defineKind } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
 import { FEWEST, HOUSE } from '../shared/rows-kind.ts';
 import { entered, read } from './fields.ts';
-import { CLEAR_PANEL, layPanel } from './lay.ts';
+import { layPanel } from './lay.ts';
+import { CLEAR_PANEL } from './parts.ts';
 
 const plain = (key: string, label: string, placeholder: string, whenEmpty: string) =>
   ({ ask: 'number', key, label, placeholder, whenEmpty }) satisfies LengthAsk<unknown>;

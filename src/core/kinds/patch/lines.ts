@@ -1,10 +1,12 @@
 import { drillIn } from '../../catalog/drills.ts';
 import type { Patch } from './fields.ts';
 import { evenly, straight, type LineWish } from '../../layout/lines.ts';
-import type { DrilledOnly } from '../kind-layout.ts';
+import type { DrilledOnly, LayContext } from '../kind-layout.ts';
+import type { PatchGeometry } from './geometry.ts';
+import { hasOwnStack } from '../shared/insert-stack.ts';
 
 /** The four sides of a rectangular rivet line; corners belong to the top and the bottom. */
-export function rectRingLines(
+function rectRingLines(
   name: string,
   ring: { xIn: number; yIn: number; w: number; h: number; nW: number; nH: number },
   doubler: { w: number; h: number },
@@ -33,6 +35,28 @@ export function rectRingLines(
     side('left', 'left', straight(xIn, 0, doubler.h, [0, 1]), down),
     side('right', 'right', straight(xIn + w, 0, doubler.h, [0, 1]), down)
   ];
+}
+
+/** The rivet lines round the cut-out, from the inside out, then the insert's. */
+export function patchLines(
+  joint: Patch,
+  { skin, outer, insert, doubler, borderIn }: PatchGeometry,
+  { dash, edgeIn }: Pick<LayContext, 'dash' | 'edgeIn'>
+): LineWish[] {
+  const innerIn = borderIn - edgeIn;
+  const lines = rectRingLines('skin', { ...skin, xIn: innerIn, yIn: innerIn }, doubler, dash, 0);
+  if (outer)
+    lines.push(
+      ...rectRingLines('outer skin', { ...outer, xIn: edgeIn, yIn: edgeIn }, doubler, dash, 0)
+    );
+  if (insert) {
+    const atIn = borderIn + joint.insertClearanceIn + edgeIn;
+    const stack = hasOwnStack(joint) ? 1 : 0;
+    lines.push(
+      ...rectRingLines('insert', { ...insert, xIn: atIn, yIn: atIn }, doubler, dash, stack)
+    );
+  }
+  return lines;
 }
 
 /** The stop-drilled ends of a crack that stays, about the patch's middle. */

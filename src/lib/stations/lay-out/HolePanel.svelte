@@ -17,6 +17,9 @@
   }
   let { shown, hole, line }: Props = $props();
   const preferences = usePreferences();
+  /** to a tenth of a thou: finer than any mark */
+  const exactly = (lengthIn: number) =>
+    preferences.inWords(Math.round(lengthIn * 1e4) / 1e4, 'fine');
   const workspace = useWorkspace();
   const room = $derived(shown.plan.headroom.find((entry) => entry.hole === hole.number));
   const stepIn = $derived(1 / gridPerIn(shown.definition.scale));
@@ -64,7 +67,7 @@
   <p class="said">
     {#if hole.crossMarkIn === null}
       <span>mark <Length lengthIn={hole.markIn} /></span>
-      <span class="hint">exact {preferences.inWords(hole.alongIn - line.datumIn, 'fine')}</span>
+      <span class="hint">exact {exactly(hole.alongIn - line.datumIn)}</span>
     {:else}
       <span
         >right <Length lengthIn={hole.markIn} />, down <Length lengthIn={hole.crossMarkIn} /></span
@@ -73,7 +76,7 @@
     <span class="hint"
       >{same(hole.residualIn, 0)
         ? 'on the mark'
-        : `mark is ${preferences.inWords(Math.abs(hole.residualIn), 'fine')} ${hole.crossMarkIn !== null ? 'off' : hole.residualIn > 0 ? 'beyond' : 'short'}`}</span
+        : `mark is ${exactly(Math.abs(hole.residualIn))} ${hole.crossMarkIn !== null ? 'off' : hole.residualIn > 0 ? 'beyond' : 'short'}`}</span
     >
     {#if room}
       <span class="hint room">

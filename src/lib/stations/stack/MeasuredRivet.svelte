@@ -1,16 +1,19 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { nextId } from '$core/joint/item-id.ts';
   import type { PlannedStack } from '$core/plan/plan-shape.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
   import Length from '../../ui/kit/Length.svelte';
   import LengthField from '../../ui/kit/LengthField.svelte';
+  import { causeInWords } from '$lib/words/stacks';
 
   /** "I put a rivet in and measured": what stands out gives the grip that is really there. */
   interface Props {
     stack: PlannedStack;
   }
   let { stack }: Props = $props();
+  const preferences = usePreferences();
   const workspace = useWorkspace();
   const hole = $derived(workspace.picked);
   const planned = $derived(stack.length.ok ? stack.length.result.partNumber : '');
@@ -41,7 +44,9 @@
       {agrees ? '✓' : '△'} The grip there is
       <strong><Length lengthIn={gripIn} decimal /></strong>{#if agrees}, as the stack says.
       {:else}: <Length lengthIn={Math.abs(differenceIn)} decimal />
-        {differenceIn > 0 ? 'more' : 'less'} than the stack. Look for: {causes.join('; ')}.{/if}
+        {differenceIn > 0 ? 'more' : 'less'} than the stack. Look for: {causes
+          .map((cause) => causeInWords(cause, preferences.inWords))
+          .join('; ')}.{/if}
     </p>
     {#if workspace.arithmetic}<Arithmetic
         work={found.work}
