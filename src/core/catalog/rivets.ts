@@ -40,9 +40,13 @@ export const RIVET_SIZES: readonly RivetSize[] = [
 
 export const DASHES: readonly Dash[] = RIVET_SIZES.map((rivet) => rivet.dash);
 
-/** @returns the catalogue entry of a dash number */
+const BY_DASH: readonly (RivetSize | undefined)[] = Array.from({ length: 9 }, (_, dash) =>
+  RIVET_SIZES.find((rivet) => rivet.dash === dash)
+);
+
+/** @returns the catalogue entry of a dash number; asked many times a hole at every keystroke */
 export function rivetSize(dash: Dash): RivetSize {
-  const found = RIVET_SIZES.find((rivet) => rivet.dash === dash);
+  const found = BY_DASH[dash];
   if (!found) throw new RangeError(`no rivet of dash ${dash}; expected 3, 4, 5, 6 or 8`);
   return found;
 }

@@ -239,3 +239,49 @@ describe('a frame round a clear panel', () => {
     });
   });
 });
+
+describe('every number of a layout opens to its arithmetic', () => {
+  const JOINTS = [
+    definition('lap', ['0.040', '0.040'], { widthIn: '6', dash: 4, rows: 2, ...own('3') }),
+    definition('splice', ['0.040', '0.050'], { widthIn: '6', dash: 4, rows: 2, ...own('3') }),
+    definition('double-strap', ['0.040', '0.063', '0.040'], { widthIn: '6', dash: 4, ...own('2') }),
+    definition('line', ['0.032', '0.040'], {
+      carries: 'attach',
+      dash: 4,
+      lengthIn: '10',
+      flangeIn: '1',
+      bendRadiusIn: '1/8'
+    }),
+    definition('tapered', ['0.032', '0.040'], {
+      carries: 'attach',
+      lengthIn: '20',
+      flangeIn: '1',
+      dash: 4
+    }),
+    definition('patch', ['0.032', '0.040'], {
+      carries: 'attach',
+      rows: 2,
+      dash: 4,
+      cutoutWIn: '4',
+      cutoutHIn: '3'
+    }),
+    definition('round', ['0.032', '0.040'], {
+      carries: 'attach',
+      rings: 2,
+      dash: 4,
+      cutoutIn: '3'
+    }),
+    definition('panel', ['0.040', '0.125', '0.050'], {
+      widthIn: '20',
+      heightIn: '12',
+      frameIn: '1',
+      dash: 4
+    })
+  ];
+
+  it.each(JOINTS.map((joint) => [joint.kind, joint] as const))('%s', (_, joint) => {
+    const { figures } = layoutOf(joint);
+    expect(figures.length).toBeGreaterThan(2);
+    expect(figures.filter(({ work }) => work.length === 0).map(({ key }) => key)).toEqual([]);
+  });
+});

@@ -69,8 +69,4 @@ describe('the room of every hole', () => {
       expect(edgeIn).toBeCloseTo(Math.min(xIn, yIn, 6 - xIn, 6 - yIn), 12);
     });
   });
-
-  it('leaves the distance between lines out when nobody asks', () => {
-    expect(holeRooms(spots, lines, [plate], false)[0]?.betweenRowsIn).toBe(Infinity);
-  });
 });

@@ -63,8 +63,12 @@ export function offLineIn(path: LinePath, xIn: number, yIn: number): number {
 }
 
 /** `count` places spread evenly from one to the other. */
-export const evenly = (fromIn: number, toIn: number, count: number): number[] =>
-  Array.from({ length: count }, (_, index) => fromIn + (index * (toIn - fromIn)) / (count - 1));
+export function evenly(fromIn: number, toIn: number, count: number): number[] {
+  const places: number[] = [];
+  for (let index = 0; index < count; index++)
+    places.push(fromIn + (index * (toIn - fromIn)) / (count - 1));
+  return places;
+}
 
 /** `count` places evenly round a circle; `shifted` starts half a space on. */
 export const roundThe = (radiusIn: number, count: number, shifted: boolean): number[] =>

@@ -95,15 +95,15 @@ function layRow(
   scale: RulerScale
 ): LaidRow {
   const startIn = first.edgeIn + (pattern === 'staggered' && row % 2 === 1 ? first.pitchIn / 2 : 0);
-  const marksIn = Array.from(
-    { length: rivetsInRow(pattern, row, perRow) },
-    (_, index) => startIn + index * first.pitchIn
-  );
-  return {
-    offsetIn: first.edgeIn + row * first.transverseIn,
-    marksIn,
-    snappedIn: marksIn.map((markIn) => snapToRuler(markIn, scale))
-  };
+  const count = rivetsInRow(pattern, row, perRow);
+  const marksIn: number[] = [];
+  const snappedIn: number[] = [];
+  for (let index = 0; index < count; index++) {
+    const markIn = startIn + index * first.pitchIn;
+    marksIn.push(markIn);
+    snappedIn.push(snapToRuler(markIn, scale));
+  }
+  return { offsetIn: first.edgeIn + row * first.transverseIn, marksIn, snappedIn };
 }
 
 /** Smallest and largest gap between neighbours within the rows, in. */
@@ -289,27 +289,31 @@ function explain(
       'between end rivets',
       by`width − 2 × edge = ${len(widthIn)} − 2 × ${len(at.edgeIn)}`,
       at.spanIn,
-      'in'
+      'in',
+      'pitch'
     ),
     workLine(
       'rivets in the first row',
       `${required} over ${at.rowCount} ${pattern === 'staggered' ? 'staggered ' : ''}row${at.rowCount > 1 ? 's' : ''} = ${least}${at.perRow > least ? `, grown to ${at.perRow} for the pitch` : ''}`,
       at.perRow,
-      'rivets'
+      'rivets',
+      'pitch'
     ),
-    workLine('pitch', by`span / spaces = ${len(at.spanIn)} / ${spaces}`, at.pitchIn, 'in'),
+    workLine('pitch', by`span / spaces = ${len(at.spanIn)} / ${spaces}`, at.pitchIn, 'in', 'pitch'),
     workLine('pitch in D', by`${len(at.pitchIn)} / ${len(D)}`, at.pitchIn / D, 'D'),
     workLine(
       'between rows',
       by`larger of ${limits.transverseMinD} D and ${limits.transverseOfPitch} × pitch, up to a 1/32, not over ${limits.transverseMaxD} D = larger of ${len(limits.transverseMinD * D)} and ${len(limits.transverseOfPitch * at.pitchIn)}`,
       at.transverseIn,
-      'in'
+      'in',
+      'transverse'
     ),
     workLine(
       'overlap',
       by`2 × edge + (rows − 1) × between rows = 2 × ${len(at.edgeIn)} + ${at.rowCount - 1} × ${len(at.transverseIn)}`,
       at.overlapIn,
-      'in'
+      'in',
+      'overlap'
     ),
     workLine(
       'rivets in all',

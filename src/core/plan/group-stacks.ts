@@ -44,27 +44,33 @@ export function groupStacks(
       ? placeKey(hole, heldAt(layersUnder(hole), hole.xIn), joint, profile)
       : '';
     const key = `${spec}:${hole.dash}:${place}`;
-    const group = groups.get(key) ?? { spec, holes: [] };
+    let group = groups.get(key);
+    if (!group) groups.set(key, (group = { spec, holes: [] }));
     group.holes.push(hole);
-    groups.set(key, group);
   }
   const stacks = [...groups.values()].map(({ spec, holes: members }, at): StackToPlan => {
     const [first] = members;
     const middle = members[members.length >> 1] ?? first;
     const sheets = heldAt(layersUnder(middle), middle?.xIn ?? 0);
-    const numbered = `holes ${asRanges(members.map((hole) => hole.number))}`;
     const name = kind.stackings[spec]?.name ?? 'the stack';
+    const numbered = () => `holes ${asRanges(members.map((hole) => hole.number))}`;
     for (const hole of members) hole.stack = at;
-    const grips = members.map((hole) => hole.gripIn);
+    let min = Infinity;
+    let max = 0;
+    for (const { gripIn } of members) {
+      min = Math.min(min, gripIn);
+      max = Math.max(max, gripIn);
+    }
     return {
-      name: !changing[spec] ? name : kind.stackings.length > 1 ? `${name}, ${numbered}` : numbered,
+      name: !changing[spec]
+        ? name
+        : kind.stackings.length > 1
+          ? `${name}, ${numbered()}`
+          : numbered(),
       sheets,
       dash: first?.dash ?? usual,
       rivets: members.filter((hole) => hole.state === 'rivet').length,
-      gripsIn: {
-        min: grips.reduce((a, b) => Math.min(a, b), Infinity),
-        max: grips.reduce((a, b) => Math.max(a, b), 0)
-      }
+      gripsIn: { min, max }
     };
   });
   return stacks.length > 0 ? stacks : [bareStack(joint, usual)];

@@ -69,15 +69,22 @@ export function headroom(
   head: Head,
   limits: Multipliers = DEFAULT_MULTIPLIERS
 ): HoleHeadroom[] {
-  const bySheets = new Map<string, HeadroomLimit | null>();
+  const bySheets = new Map<string, (HeadroomLimit | null)[]>();
+  let last: { sheetsIn: readonly number[]; known: (HeadroomLimit | null)[] } | null = null;
   const sheetsStop = (dash: Dash, sheetsIn: readonly number[]): HeadroomLimit | null => {
-    const key = `${dash}:${sheetsIn.join()}`;
-    let known = bySheets.get(key);
-    if (known === undefined) {
-      known = stoppedBySheets(dash, head, [...sheetsIn]);
+    // mostly the hole before had the very same sheets
+    if (last?.sheetsIn !== sheetsIn) {
+      const key = sheetsIn.join();
+      const known = bySheets.get(key) ?? [];
       bySheets.set(key, known);
+      last = { sheetsIn, known };
     }
-    return known;
+    let stop = last.known[dash];
+    if (stop === undefined) {
+      stop = stoppedBySheets(dash, head, [...sheetsIn]);
+      last.known[dash] = stop;
+    }
+    return stop;
   };
   return holes.map(({ room, dash, sheetsIn }) => {
     let largestDash = dash;

@@ -2,7 +2,8 @@ import { rivetSize } from '../catalog/rivets.ts';
 import type { Multipliers } from '../rules/multipliers.ts';
 import type { Head } from '../schema/fields.ts';
 import { above, below } from '../units/tolerance.ts';
-import type { HoleRoom } from '../layout/hole-room.ts';
+import { distanceIn, type HoleRoom } from '../layout/hole-room.ts';
+import { byNumber, type ByNumber } from './by-number.ts';
 import type { LaidLine, PlannedHole } from './holes.ts';
 import { depthInKeepOut, type ClearOf } from '../layout/keep-outs.ts';
 import type { CheckRule, HoleCheck } from '../kinds/kind-layout.ts';
@@ -56,14 +57,14 @@ interface Laid {
 const D = (hole: PlannedHole): number => rivetSize(hole.dash).diameterIn;
 
 const exactGapIn = (a: PlannedHole, b: PlannedHole): number =>
-  Math.hypot(a.xIn - b.xIn, a.yIn - b.yIn);
+  distanceIn(a.xIn - b.xIn, a.yIn - b.yIn);
 const markedGapIn = (a: PlannedHole, b: PlannedHole): number =>
-  Math.hypot(a.markXIn - b.markXIn, a.markYIn - b.markYIn);
+  distanceIn(a.markXIn - b.markXIn, a.markYIn - b.markYIn);
 
 /** Neighbours along every line, a ring's last with its first. */
 function forNeighbours(
   lines: readonly LaidLine[],
-  byNumber: ReadonlyMap<number, PlannedHole>,
+  numbered: ByNumber,
   rivetsOnly: boolean,
   each: (a: PlannedHole, b: PlannedHole) => void
 ): void {
@@ -72,7 +73,7 @@ function forNeighbours(
     let before: PlannedHole | undefined;
     let count = 0;
     for (const number of line.holes) {
-      const hole = byNumber.get(number);
+      const hole = numbered[number];
       if (!hole || (rivetsOnly && hole.state !== 'rivet')) continue;
       if (before) each(before, hole);
       first ??= hole;
@@ -86,14 +87,15 @@ function forNeighbours(
 /** Between rivets of two sizes the larger asks for the least pitch and the smaller for the largest. */
 function pitchChecks(
   { lines, limits }: Laid,
-  byNumber: ReadonlyMap<number, PlannedHole>,
+  numbered: ByNumber,
   gapIn: typeof exactGapIn,
   rules: [least: CheckRule, most: CheckRule]
 ): HoleCheck[] {
   const [least, most] = [new Limit(rules[0], 'least'), new Limit(rules[1], 'most')];
-  forNeighbours(lines, byNumber, false, (a, b) => {
+  forNeighbours(lines, numbered, false, (a, b) => {
     const between = gapIn(a, b);
-    const [d1, d2] = [D(a), D(b)];
+    const d1 = D(a);
+    const d2 = D(b);
     least.hold(b.number, limits.pitchMinD * Math.max(d1, d2), between);
     most.hold(b.number, limits.pitchMaxD * Math.min(d1, d2), between);
   });
@@ -101,13 +103,10 @@ function pitchChecks(
 }
 
 /** How far the rivets stand apart over an open hole. */
-function openGapCheck(
-  { holes, lines, limits }: Laid,
-  byNumber: ReadonlyMap<number, PlannedHole>
-): HoleCheck[] {
+function openGapCheck({ holes, lines, limits }: Laid, numbered: ByNumber): HoleCheck[] {
   if (holes.every((hole) => hole.state === 'rivet')) return [];
   const most = new Limit('open-gap', 'most');
-  forNeighbours(lines, byNumber, true, (a, b) =>
+  forNeighbours(lines, numbered, true, (a, b) =>
     most.hold(b.number, limits.pitchMaxD * Math.min(D(a), D(b)), markedGapIn(a, b))
   );
   return most.check.filter(({ ok }) => !ok);
@@ -116,15 +115,15 @@ function openGapCheck(
 /** How far the outermost rivet of a line is from the end of the metal. */
 function endCheck(
   { lines, limits }: Laid,
-  byNumber: ReadonlyMap<number, PlannedHole>,
+  numbered: ByNumber,
   atEdge: ReadonlySet<string>
 ): HoleCheck[] {
   const most = new Limit('edge-max', 'most');
   for (const { path, key, holes } of lines) {
     if (path.path === 'circle' || !atEdge.has(key)) continue;
-    const driven = (number: number) => byNumber.get(number)?.state === 'rivet';
-    const first = byNumber.get(holes.find(driven) ?? -1);
-    const last = byNumber.get(holes.findLast(driven) ?? -1);
+    const driven = (number: number) => numbered[number]?.state === 'rivet';
+    const first = numbered[holes.find(driven) ?? -1];
+    const last = numbered[holes.findLast(driven) ?? -1];
     if (!first || !last) continue;
     most.hold(first.number, limits.edgeMaxD * D(first), first.alongIn);
     most.hold(last.number, limits.edgeMaxD * D(last), path.lengthIn - last.alongIn);
@@ -134,12 +133,12 @@ function endCheck(
 
 function edgeCheck(
   { holes, head, limits }: Laid,
-  rooms: readonly HoleRoom[],
+  edgeOf: (index: number) => number | undefined,
   rule: CheckRule
 ): HoleCheck[] {
   const least = new Limit(rule, 'least');
   holes.forEach((hole, index) => {
-    const edgeIn = rooms[index]?.edgeIn ?? -Infinity;
+    const edgeIn = edgeOf(index) ?? -Infinity;
     if (edgeIn !== -Infinity) least.hold(hole.number, limits.edgeMinD[head] * D(hole), edgeIn);
   });
   return least.check;
@@ -158,10 +157,10 @@ function placeChecks({ holes, clear, limits }: Laid, rooms: readonly HoleRoom[])
 }
 
 /** Holes that lie on no sheet. */
-function offMetal({ holes }: Laid, rooms: readonly HoleRoom[]): HoleCheck[] {
+function offMetal({ holes }: Laid, edgesIn: readonly number[]): HoleCheck[] {
   const off = new Limit('no-metal', 'least');
   holes.forEach((hole, index) => {
-    if (rooms[index]?.edgeIn === -Infinity) off.hold(hole.number, 0, -1);
+    if (edgesIn[index] === -Infinity) off.hold(hole.number, 0, -1);
   });
   return off.check;
 }
@@ -169,30 +168,30 @@ function offMetal({ holes }: Laid, rooms: readonly HoleRoom[]): HoleCheck[] {
 /**
  * Every limit of the layout held against every hole where it is computed and where it is marked.
  *
- * @param rooms exact and as marked, in the order of the holes
+ * @param rooms edge distances as computed and rooms as marked, in the order of the holes; in
  * @param whole limits of the joint as a whole, from its kind
  * @param atEdge keys of the lines whose end rivets may not be far from the sheet's end
  * @returns one entry a limit in the order of the work, each with the holes that break it
  */
 export function holeChecks(
   laid: Laid,
-  rooms: { exact: readonly HoleRoom[]; marked: readonly HoleRoom[] },
+  { edgesIn, marked }: { edgesIn: readonly number[]; marked: readonly HoleRoom[] },
   whole: readonly HoleCheck[],
   atEdge: ReadonlySet<string>
 ): HoleCheck[] {
-  const byNumber = new Map(laid.holes.map((hole) => [hole.number, hole]));
+  const numbered = byNumber(laid.holes);
   const wholeOf = (rule: CheckRule) => whole.filter((check) => check.rule === rule);
-  const ends = endCheck(laid, byNumber, atEdge);
+  const ends = endCheck(laid, numbered, atEdge);
   return [
-    ...edgeCheck(laid, rooms.exact, 'edge-min'),
+    ...edgeCheck(laid, (index) => edgesIn[index], 'edge-min'),
     ...(ends.length > 0 ? ends : wholeOf('edge-max')),
-    ...pitchChecks(laid, byNumber, exactGapIn, ['pitch-min', 'pitch-max']),
-    ...edgeCheck(laid, rooms.marked, 'snapped-edge-min'),
-    ...pitchChecks(laid, byNumber, markedGapIn, ['snapped-pitch-min', 'snapped-pitch-max']),
+    ...pitchChecks(laid, numbered, exactGapIn, ['pitch-min', 'pitch-max']),
+    ...edgeCheck(laid, (index) => marked[index]?.edgeIn, 'snapped-edge-min'),
+    ...pitchChecks(laid, numbered, markedGapIn, ['snapped-pitch-min', 'snapped-pitch-max']),
     ...wholeOf('transverse-min'),
-    ...placeChecks(laid, rooms.marked),
-    ...openGapCheck(laid, byNumber),
+    ...placeChecks(laid, marked),
+    ...openGapCheck(laid, numbered),
     ...wholeOf('bend-clear'),
-    ...offMetal(laid, rooms.exact)
+    ...offMetal(laid, edgesIn)
   ];
 }

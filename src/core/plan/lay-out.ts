@@ -1,5 +1,7 @@
 import type { WorkLine } from '../answer.ts';
 import { rivetSize } from '../catalog/rivets.ts';
+import { byNumber, type ByNumber } from './by-number.ts';
+import { KnownSpots } from './known-spots.ts';
 import type { RefusalSaid } from '../refusal-said.ts';
 import type { Joint } from '../kinds/joint.ts';
 import { gripOf, heldAt, varies } from '../stack/layers.ts';
@@ -145,10 +147,6 @@ function datumAlong(wish: LineWish, joint: Joint, kind: KindLayout): number | nu
   return alongOf(path, at.xIn, at.yIn);
 }
 
-/** Places to a ten-thousandth of an inch as one number; the shift keeps whole fractions off the rounding's edge. */
-const sameSpot = (xIn: number, yIn: number): number =>
-  Math.round(xIn * 1e4 + 0.137) * 4e7 + Math.round(yIn * 1e4 + 0.137);
-
 /**
  * A hole at its place, with its mark. Written out field by field: thousands are made at every keystroke, and
  * spreading objects into one another costs twenty times as much.
@@ -158,13 +156,14 @@ function holeAt(
   joint: Joint,
   datumIn: number,
   place: Place,
+  spot: { xIn: number; yIn: number },
   edit: Joint['edits'][number] | undefined,
   count: { number: number; row: number; index: number; of: number }
 ): PlannedHole {
   const { path } = wish;
   const nudgedIn = edit?.nudgeIn ?? 0;
   const alongIn = place.alongIn + nudgedIn;
-  const { xIn, yIn } = pointOff(path, alongIn, place.offIn);
+  const { xIn, yIn } = nudgedIn === 0 ? spot : pointOff(path, alongIn, place.offIn);
   const ring = path.path === 'circle';
   const scale = place.fixed === null ? joint.scale : 'exact';
   const markIn = snapToRuler(ring ? xIn - path.xIn : alongIn - datumIn, scale);
@@ -223,7 +222,7 @@ export function layHoles(
   const lines: LaidLine[] = [];
   const holes: PlannedHole[] = [];
   const removed: LaidHoles['removed'] = [];
-  const known = new Map<number, PlannedHole | number>();
+  const known = new KnownSpots();
   const editsOf = new Map<string, Joint['edits'][number][]>();
   for (const edit of joint.edits) {
     const of = editsOf.get(edit.line) ?? [];
@@ -260,10 +259,10 @@ export function layHoles(
         spaces * snapToRuler(line.pitchIn, joint.scale) - spaces * line.pitchIn;
     }
     const edits = editsOf.get(wish.key) ?? [];
-    for (const [index, place] of places.entries()) {
+    for (let index = 0; index < places.length; index++) {
+      const place = places[index] as Place;
       const spot = pointOff(wish.path, place.alongIn, place.offIn);
-      const key = sameSpot(spot.xIn, spot.yIn);
-      const there = known.get(key);
+      const there = known.at(spot.xIn, spot.yIn);
       if (there !== undefined) {
         // A corner or a zone's end: one hole in two lines, of the larger size.
         if (typeof there !== 'number') {
@@ -273,19 +272,22 @@ export function layHoles(
         continue;
       }
       number += 1;
-      const edit = edits.find((one) => one.index === index && one.of === places.length);
+      const edit =
+        edits.length === 0
+          ? undefined
+          : edits.find((one) => one.index === index && one.of === places.length);
       if (edit?.state === 'removed') {
         removed.push({ number, line: wish.key, index, of: places.length, ...spot });
-        known.set(key, number);
+        known.put(spot.xIn, spot.yIn, number);
         continue;
       }
-      const hole = holeAt(wish, joint, datumIn, place, edit, {
+      const hole = holeAt(wish, joint, datumIn, place, spot, edit, {
         number,
         row: at + 1,
         index,
         of: places.length
       });
-      known.set(key, hole);
+      known.put(spot.xIn, spot.yIn, hole);
       holes.push(hole);
       line.holes.push(number);
     }
@@ -331,16 +333,16 @@ export function layHoles(
       id: null,
       said: { what: 'datum' }
     });
-  const byNumber = new Map(holes.map((hole) => [hole.number, hole]));
-  for (const line of lines) inOrder(line, byNumber);
+  const numbered = byNumber(holes);
+  for (const line of lines) inOrder(line, numbered);
   return { lines, holes: withGrips(holes, kind), removed, clear, adrift, stuck };
 }
 
 /** A hole moved past its neighbour takes its new place in the order along the line. */
-function inOrder({ path, holes }: LaidLine, byNumber: Map<number, PlannedHole>): void {
+function inOrder({ path, holes }: LaidLine, numbered: ByNumber): void {
   if (path.path !== 'straight') return;
   const along = (number: number): number => {
-    const hole = byNumber.get(number);
+    const hole = numbered[number];
     return hole ? alongOf(path, hole.xIn, hole.yIn) : 0;
   };
   const risen = holes.every(

@@ -1,4 +1,5 @@
 import type { Answer } from '../answer.ts';
+import { byNumber } from './by-number.ts';
 import type { LaidLine, PlannedHole } from './holes.ts';
 import type { RivetLengthResult } from '../stack/rivet-length.ts';
 
@@ -30,8 +31,8 @@ interface Riveted {
   length: Answer<RivetLengthResult>;
 }
 
-const partOf = (stack: Riveted | undefined): string | null =>
-  stack?.length.ok ? stack.length.result.partNumber : null;
+const partOf = ({ length }: Riveted): string | null =>
+  length.ok ? length.result.partNumber : null;
 
 /**
  * Where along its lines a joint changes from one rivet to another. A held-open hole takes none, but keeps its
@@ -45,16 +46,17 @@ export function lengthRuns(
   holes: readonly PlannedHole[],
   stacks: readonly Riveted[]
 ): { runs: LengthRun[]; changes: LengthChange[] } {
-  const byNumber = new Map(holes.map((hole) => [hole.number, hole]));
+  const numbered = byNumber(holes);
+  const parts = stacks.map(partOf);
   const runs: LengthRun[] = [];
   const changes: LengthChange[] = [];
   for (const { name, holes: numbers } of lines) {
     let run: LengthRun | null = null;
     let before: PlannedHole | null = null;
     for (const number of numbers) {
-      const hole = byNumber.get(number);
+      const hole = numbered[number];
       if (!hole) continue;
-      const partNumber = partOf(stacks[hole.stack]);
+      const partNumber = parts[hole.stack] ?? null;
       if (run && before && run.partNumber === partNumber) {
         run.toHole = number;
         run.toXIn = hole.xIn;

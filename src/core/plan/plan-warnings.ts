@@ -5,6 +5,8 @@ import type { Joint } from '../kinds/joint.ts';
 import type { JointLayout, Plan, PlanWarning } from './plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { stackWarnings } from './stack-warnings.ts';
+import { byNumber, type ByNumber } from './by-number.ts';
+import type { LaidLine } from './holes.ts';
 
 /** A layout with more than this share over the needed rivets is called poor work, not safety. */
 const MORE_THAN_NEEDED = 1.25;
@@ -67,21 +69,32 @@ function carryWarnings(definition: Joint, derived: Derived): PlanWarning[] {
   return found;
 }
 
+/** Rivets on some lines; a corner hole of two of them is one. */
+function drivenOn(lines: readonly LaidLine[], numbered: ByNumber): number {
+  const seen: boolean[] = [];
+  let driven = 0;
+  for (const { holes } of lines)
+    for (const number of holes) {
+      if (seen[number] || numbered[number]?.state !== 'rivet') continue;
+      seen[number] = true;
+      driven += 1;
+    }
+  return driven;
+}
+
 /** Where holding open and taking out left fewer rivets than the load asks for, and where there are many more. */
 function countWarnings(derived: Derived, layout: JointLayout): PlanWarning[] {
   const found: PlanWarning[] = [];
-  const driven = new Set(
-    layout.holes.filter((hole) => hole.state === 'rivet').map((hole) => hole.number)
-  );
+  const numbered = byNumber(layout.holes);
   let most = 0;
   let mostOf = { has: 0, needs: 0, lines: '' };
   for (const { need, words, lines, times } of layout.carrying) {
     const required = derived.needs.find(({ key }) => key === need)?.required;
     if (!required?.ok) continue;
-    const numbers = new Set(
-      layout.lines.filter(({ key }) => lines.includes(key)).flatMap(({ holes }) => holes)
+    const has = drivenOn(
+      layout.lines.filter(({ key }) => lines.includes(key)),
+      numbered
     );
-    const has = [...numbers].filter((number) => driven.has(number)).length;
     const needs = times * required.result.required;
     if (has < needs)
       found.push({
@@ -153,8 +166,9 @@ function layoutWarnings(derived: Derived): PlanWarning[] {
 
 /** Said once: where a hole that grows could not be saved by the next size. */
 function headroomWarnings(derived: Derived): PlanWarning[] {
-  const sizes = new Map(derived.holes.map((hole) => [hole.number, hole.dash]));
-  const none = derived.headroom.filter((hole) => hole.largestDash === sizes.get(hole.hole));
+  const { holes: laid } = derived;
+  // one entry a hole, in the order of the holes
+  const none = derived.headroom.filter((room, at) => room.largestDash === laid[at]?.dash);
   const [first] = none;
   if (!first) return [];
   const holes = none.length === derived.headroom.length ? 'all' : none.length;

@@ -13,7 +13,7 @@ import type { KindLayout, LayContext } from '../kinds/kind-layout.ts';
 import type { PlannedHole } from './holes.ts';
 import { layHoles, type LaidHoles } from './lay-out.ts';
 import { jointMass, type JointMass } from './mass.ts';
-import { withSquareInserts } from '../layout/shapes.ts';
+import { edgeDistanceIn, withSquareInserts } from '../layout/shapes.ts';
 import type { JointLayout, Plan, PlannedStack } from './plan-shape.ts';
 import { planWarnings } from './plan-warnings.ts';
 import type { RuleProfile } from '../rules/profile.ts';
@@ -98,7 +98,7 @@ function roomsOf(kind: KindLayout, laid: LaidHoles) {
   const hasInsert = kind.parts.some((part) => part.layer === 'filler');
   const atMarks = holeRooms(marked, lines, square);
   return {
-    exact: holeRooms(laid.holes, lines, square, false),
+    edgesIn: laid.holes.map(({ xIn, yIn }) => edgeDistanceIn(square, xIn, yIn)),
     marked: atMarks,
     growing: hasInsert ? holeRooms(marked, lines, kind.parts) : atMarks
   };

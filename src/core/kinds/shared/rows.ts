@@ -31,19 +31,17 @@ export function layRows(joint: Rowed, context: LayContext): Answer<RowLayoutResu
   );
 }
 
-const PITCH_LINES = ['between end rivets', 'rivets in the first row', 'pitch'];
-
 /** Edge, pitch and row distance of straight rows. */
 export function rowFigures(
   context: LayContext,
   { rows, pitchIn, transverseIn }: RowLayoutResult,
   work: Extract<Answer<unknown>, { ok: true }>['work']
 ): LayoutFigure[] {
-  const lines = (...labels: string[]) => work.filter(({ label }) => labels.includes(label));
+  const lines = (of: string) => work.filter(({ key }) => key === of);
   return [
     edgeFigure(context),
-    pitchFigure(context, pitchIn, context.diameterIn, lines(...PITCH_LINES)),
-    ...(rows.length > 1 ? [transverseFigure(context, transverseIn, lines('between rows'))] : [])
+    pitchFigure(context, pitchIn, context.diameterIn, lines('pitch')),
+    ...(rows.length > 1 ? [transverseFigure(context, transverseIn, lines('transverse'))] : [])
   ];
 }
 
