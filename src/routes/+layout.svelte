@@ -12,6 +12,8 @@
   import UserRound from '@lucide/svelte/icons/user-round';
   import LayoutDashboard from '@lucide/svelte/icons/layout-dashboard';
   import { Preferences, providePreferences } from '$lib/client/preferences.svelte';
+  import HintLayer from '$lib/ui/kit/HintLayer.svelte';
+  import SaidLayer from '$lib/ui/kit/SaidLayer.svelte';
   import type { LayoutData } from './$types';
 
   interface Props {
@@ -56,7 +58,7 @@
       href="/who?back={encodeURIComponent(here)}"
       aria-current={here === '/who' ? 'page' : undefined}
       class:nobody={!data.person}
-      title={data.person
+      data-hint={data.person
         ? `${data.person.name}, ${data.person.role}`
         : 'Nobody has said who is at the bench'}
     >
@@ -66,6 +68,9 @@
   </nav>
   <main>{@render children()}</main>
 </div>
+
+<HintLayer />
+<SaidLayer />
 
 <style>
   .shop {

@@ -17,6 +17,31 @@ export interface TakenUp {
   left: { hole: FoundHole; offIn: number; line: string | null }[];
 }
 
+/** A drawing's holes in its own units; x right, y down. */
+interface DrawnHoles {
+  holes: readonly { x: number; y: number; diameter: number | null }[];
+  outline: { x: number; y: number; w: number; h: number } | null;
+}
+
+/**
+ * A drawing's holes in the joint's coordinates.
+ *
+ * @param inPerUnit how many inches one of the drawing's units is
+ * @param origin where the joint's corner lies: the drawing's own origin, or its outline's corner
+ */
+export function inJoint(
+  { holes, outline }: DrawnHoles,
+  inPerUnit: number,
+  origin: 'drawing' | 'corner'
+): FoundHole[] {
+  const corner = origin === 'corner' ? outline : null;
+  return holes.map((hole) => ({
+    xIn: (hole.x - (corner?.x ?? 0)) * inPerUnit,
+    yIn: (hole.y - (corner?.y ?? 0)) * inPerUnit,
+    diameterIn: hole.diameter === null ? null : hole.diameter * inPerUnit
+  }));
+}
+
 /** An existing hole further off every line than this is not one of the joint's. */
 export const FURTHEST_OFF_IN = 0.25;
 

@@ -2,7 +2,7 @@ import { num, workLine, type WorkLine } from '../answer.ts';
 import { by, len } from '../notation.ts';
 import type { Dash } from '../schema/fields.ts';
 import type { RulerScale } from '../units/ruler.ts';
-import { pointAt, type LinePath } from '../layout/lines.ts';
+import { alongOf, pointAt, type LinePath } from '../layout/lines.ts';
 
 /** One hole of a layout. x runs from the datum (left) edge, y down from the upper edge; inches. */
 export interface PlannedHole {
@@ -133,3 +133,17 @@ export function pointOff(
   if (path.path === 'circle' || offIn === 0) return at;
   return { xIn: at.xIn - offIn * path.dirY, yIn: at.yIn + offIn * path.dirX };
 }
+
+/** A point's running distance along a line from its datum, in. */
+export const fromDatumIn = (
+  { path, datumIn }: Pick<LaidLine, 'path' | 'datumIn'>,
+  xIn: number,
+  yIn: number
+): number => alongOf(path, xIn, yIn) - datumIn;
+
+/** What is marked of a hole on one of its lines: a corner hole of another line is measured along this one; in. */
+export const runningMarkIn = (
+  line: Pick<LaidLine, 'path' | 'datumIn'>,
+  hole: Pick<PlannedHole, 'markIn' | 'markXIn' | 'markYIn'>
+): number =>
+  line.path.path === 'circle' ? hole.markIn : fromDatumIn(line, hole.markXIn, hole.markYIn);

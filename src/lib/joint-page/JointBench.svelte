@@ -179,7 +179,7 @@
         disabled={!workspace.canUndo}
         onclick={() => workspace.undo()}
         aria-label="Undo"
-        title="Undo (Ctrl Z)"><Undo2 size={18} /></button
+        data-hint="Undo (Ctrl Z)"><Undo2 size={18} /></button
       >
       <button
         class="act small"
@@ -187,7 +187,7 @@
         disabled={!workspace.canRedo}
         onclick={() => workspace.redo()}
         aria-label="Redo"
-        title="Redo (Ctrl Shift Z)"><Redo2 size={18} /></button
+        data-hint="Redo (Ctrl Shift Z)"><Redo2 size={18} /></button
       >
     </div>
     <Choice
@@ -202,7 +202,7 @@
       type="button"
       aria-pressed={workspace.arithmetic}
       onclick={() => (workspace.arithmetic = !workspace.arithmetic)}
-      title="Open every number to its arithmetic (A)">Σ Arithmetic</button
+      data-hint="Open every number to its arithmetic (A)">Σ Arithmetic</button
     >
     <button
       class="act small keys"

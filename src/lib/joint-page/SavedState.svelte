@@ -27,7 +27,7 @@
 <span
   class="saved {said.tone}"
   role="status"
-  title={state.kind === 'refused' ? state.message : undefined}
+  data-hint={state.kind === 'refused' ? state.message : undefined}
   data-save={state.kind}
 >
   <span aria-hidden="true">{said.mark}</span>

@@ -18,7 +18,7 @@
       href="/joints/{jointId}/{station.key}"
       aria-current={station.key === current ? 'step' : undefined}
       class:later={typeof station.page !== 'function'}
-      title={station.asks}
+      data-hint={station.asks}
     >
       <span class="name">
         {#if own?.done}<span aria-hidden="true">✓</span><span class="sr-only">done:</span>{/if}

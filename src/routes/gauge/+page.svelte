@@ -10,6 +10,7 @@
   import GaugeDrawing from '$lib/drawing/head/GaugeDrawing.svelte';
   import Choice from '$lib/ui/kit/Choice.svelte';
   import Length from '$lib/ui/kit/Length.svelte';
+  import Toggles from '$lib/ui/kit/Toggles.svelte';
   import LengthField from '$lib/ui/kit/LengthField.svelte';
   import { notationInWords } from '$lib/words/arithmetic';
   import { featureInWords, FEATURE_VERDICTS } from '$lib/words/gauge';
@@ -35,9 +36,12 @@
   const query = $derived(`sizes=${sizes.join(',')}&limits=${limits}`);
   /** a measurement belongs to the limits that the plate was made by */
   const keyOf = (key: string) => `${limits} ${key}`;
-  function toggle(dash: Dash): void {
-    const next = sizes.includes(dash) ? sizes.filter((one) => one !== dash) : [...sizes, dash];
-    if (next.length > 0) sizes = next.sort((a, b) => a - b);
+  /** at least one stays chosen */
+  function choose(chosen: readonly string[]): void {
+    const next = RIVET_SIZES.map(({ dash }) => dash).filter((dash) =>
+      chosen.includes(String(dash))
+    );
+    if (next.length > 0) sizes = next;
   }
   function type(key: string, text: string): void {
     typed = { ...typed, [keyOf(key)]: text };
@@ -71,17 +75,15 @@
     measure it, and only then trust it.
   </p>
   <div class="wishes">
-    <fieldset>
-      <legend class="label">For dash</legend>
-      {#each RIVET_SIZES as { dash } (dash)}
-        <button
-          class="act small"
-          type="button"
-          aria-pressed={sizes.includes(dash)}
-          onclick={() => toggle(dash)}>{dash}</button
-        >
-      {/each}
-    </fieldset>
+    <div>
+      <p class="label">For dash</p>
+      <Toggles
+        label="For dash"
+        value={sizes.map(String)}
+        options={RIVET_SIZES.map(({ dash }) => ({ value: String(dash), text: String(dash) }))}
+        onchange={choose}
+      />
+    </div>
     <Choice
       label="Head limits"
       value={limits}
@@ -164,14 +166,6 @@
     flex-wrap: wrap;
     gap: 24px;
     align-items: end;
-  }
-  fieldset {
-    display: flex;
-    gap: 6px;
-  }
-  [aria-pressed='true'] {
-    background: var(--ink);
-    color: var(--paper);
   }
   section {
     padding: 14px 18px;

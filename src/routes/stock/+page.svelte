@@ -1,12 +1,14 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
-  import Snowflake from '@lucide/svelte/icons/snowflake';
   import { StockDesk } from '$lib/ui/stock/stock-desk.svelte';
   import Arithmetic from '$lib/ui/kit/Arithmetic.svelte';
   import BinSheet from '$lib/ui/stock/BinSheet.svelte';
   import Notice from '$lib/ui/kit/Notice.svelte';
   import ReceiveForm from '$lib/ui/stock/ReceiveForm.svelte';
   import StockTableIn from '$lib/ui/stock/StockTableIn.svelte';
+  import SortedTable from '$lib/ui/kit/SortedTable.svelte';
+  import type { TableColumn } from '$lib/ui/kit/table-column.ts';
+  import { said } from '$lib/ui/kit/said.svelte';
   import type { PageData } from './$types';
 
   interface Props {
@@ -14,10 +16,35 @@
   }
   let { data }: Props = $props();
   const desk = new StockDesk(() => invalidateAll());
-  let said = $state('');
   let picked = $state<string | null>(null);
   let arithmetic = $state(false);
   const bin = $derived(data.bins.find(({ id }) => id === picked) ?? null);
+  const BIN_COLUMNS: TableColumn<PageData['bins'][number]>[] = [
+    { key: 'part', title: 'Rivet', of: ({ partNumber }) => partNumber, words: true },
+    { key: 'lot', title: 'Lot', of: ({ lot }) => lot, words: true },
+    { key: 'place', title: 'Place', of: ({ place }) => place, words: true },
+    { key: 'cold', title: 'Kept', of: ({ cold }) => (cold ? 'cold' : ''), words: true },
+    { key: 'count', title: 'Count', of: ({ count }) => count }
+  ];
+  type Wanted = (typeof wanted)[number];
+  const WANTED_COLUMNS: TableColumn<Wanted>[] = [
+    { key: 'part', title: 'Rivet', of: (one) => one.partNumber, words: true },
+    {
+      key: 'jobs',
+      title: 'Jobs',
+      of: (one) => one.jobs.map(({ job, wanted: of }) => `${job}: ${of}`).join(', '),
+      words: true
+    },
+    { key: 'wanted', title: 'Wanted', of: (one) => one.wanted },
+    { key: 'hand', title: 'In the bins', of: (one) => one.onHand },
+    {
+      key: 'short',
+      title: 'Short',
+      of: (one) => one.short,
+      text: (one) => (one.short > 0 ? `✕ ${one.short}` : '✓ none'),
+      bad: (one) => one.short > 0
+    }
+  ];
   const wanted = $derived(data.shortages.ok ? data.shortages.result : []);
   const short = $derived(wanted.filter((one) => one.short > 0).length);
 </script>
@@ -29,7 +56,6 @@
     <h1>Stock</h1>
     <a class="act" href="/api/stock/bins.csv" download>All bins as a table (CSV)</a>
   </header>
-  <p class="said" role="status">{said}</p>
   {#if desk.refusal !== '' && bin === null}
     <Notice level="stop" title="Not stored" text={desk.refusal} />
   {/if}
@@ -42,31 +68,14 @@
             : `${short} ${short === 1 ? 'part number' : 'part numbers'} short`}
         </h2>
         {#if wanted.length > 0}
-          <div class="wide">
-            <table class="figures" data-testid="shortages">
-              <thead>
-                <tr
-                  ><th>Rivet</th><th class="words">Jobs</th><th>Wanted</th><th>In the bins</th><th
-                    >Short</th
-                  ></tr
-                >
-              </thead>
-              <tbody>
-                {#each wanted as one (one.partNumber)}
-                  <tr data-part={one.partNumber}>
-                    <th scope="row">{one.partNumber}</th>
-                    <td class="words"
-                      >{one.jobs.map(({ job, wanted: of }) => `${job}: ${of}`).join(', ')}</td
-                    >
-                    <td>{one.wanted}</td>
-                    <td>{one.onHand}</td>
-                    <td class:short={one.short > 0}
-                      >{one.short > 0 ? `✕ ${one.short}` : '✓ none'}</td
-                    >
-                  </tr>
-                {/each}
-              </tbody>
-            </table>
+          <div data-testid="shortages">
+            <SortedTable
+              label="Wanted by the open jobs"
+              rows={wanted}
+              columns={WANTED_COLUMNS}
+              keyOf={({ partNumber }) => partNumber}
+              empty=""
+            />
           </div>
           <button
             class="act"
@@ -85,33 +94,23 @@
       </section>
       <section aria-labelledby="bins">
         <h2 id="bins" class="label">Bins</h2>
-        {#each data.bins as one (one.id)}
-          <button
-            class="bin"
-            type="button"
-            onclick={() => {
-              desk.refusal = '';
-              picked = one.id;
-            }}
-            data-bin="{one.partNumber} {one.lot}"
-          >
-            <strong>{one.partNumber}</strong>
-            <span
-              >lot {one.lot}{#if one.place !== ''}<small>{one.place}</small>{/if}</span
-            >
-            <span class="cold"
-              >{#if one.cold}<Snowflake size={18} /> cold{/if}</span
-            >
-            <strong class="count">{one.count}</strong>
-          </button>
-        {:else}
-          <p class="hint">No bins yet: receive the first rivets at the right.</p>
-        {/each}
+        <SortedTable
+          label="Bins"
+          rows={data.bins}
+          columns={BIN_COLUMNS}
+          keyOf={({ partNumber, lot, place }) =>
+            `${partNumber} ${lot}${place === '' ? '' : ` ${place}`}`}
+          empty="No bins yet: receive the first rivets at the right."
+          onpick={(one) => {
+            desk.refusal = '';
+            picked = one.id;
+          }}
+        />
       </section>
     </div>
     <aside aria-label="Into the stock">
-      <ReceiveForm {desk} ondone={(text) => (said = text)} />
-      <StockTableIn bins={data.bins} {desk} ondone={(text) => (said = text)} />
+      <ReceiveForm {desk} ondone={(text) => void said.say(text)} />
+      <StockTableIn bins={data.bins} {desk} ondone={(text) => void said.say(text)} />
     </aside>
   </div>
 </div>
@@ -120,7 +119,7 @@
     {bin}
     jobs={data.jobs}
     {desk}
-    ondone={(text) => (said = text)}
+    ondone={(text) => void said.say(text)}
     onclose={() => (picked = null)}
   />
 {/key}
@@ -134,14 +133,10 @@
     align-items: center;
     justify-content: space-between;
     gap: 12px;
+    padding-bottom: 12px;
   }
   h1 {
     font-size: 1.7rem;
-  }
-  .said {
-    min-height: 1.5em;
-    color: var(--olive-deep);
-    font-weight: 700;
   }
   .halves {
     display: grid;
@@ -161,39 +156,6 @@
     border: 1.5px solid var(--line);
     border-radius: 10px;
     background: var(--panel);
-  }
-  .wide {
-    overflow-x: auto;
-  }
-  .bin {
-    display: grid;
-    grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) 6rem 5rem;
-    align-items: center;
-    gap: 10px;
-    width: 100%;
-    min-height: 48px;
-    padding: 4px 6px;
-    border-bottom: 1px solid var(--line);
-    text-align: left;
-    cursor: pointer;
-  }
-  .bin:hover {
-    background: var(--olive-soft);
-  }
-  .bin small {
-    display: block;
-    color: var(--ink-soft);
-  }
-  .cold {
-    display: flex;
-    align-items: center;
-    gap: 4px;
-    color: var(--dye);
-  }
-  .count {
-    text-align: right;
-    font-size: 1.15rem;
-    font-variant-numeric: tabular-nums;
   }
   @media (max-width: 900px) {
     .halves {

@@ -4,6 +4,7 @@
   import type { StrengthView } from '$core/plan/strength-view.ts';
   import type { Multipliers } from '$core/rules/multipliers.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
+  import Axis from './Axis.svelte';
 
   /** How much of the whole sheet the joint carries at every pitch it may have, and what governs there. */
   interface Props {
@@ -53,6 +54,9 @@
   const inside = $derived(
     view.pitchD >= limits.pitchMinD - 0.6 && view.pitchD <= limits.pitchMaxD + 0.6
   );
+  const pitches = $derived(
+    x.ticks(10).filter((tick) => tick >= limits.pitchMinD && tick <= limits.pitchMaxD)
+  );
   const percent = (share: number) => `${(share * 100).toFixed(0)} %`;
   const pitchIn = (pitchD: number) => (pitchD * view.pitchIn) / view.pitchD;
 </script>
@@ -71,20 +75,19 @@
         view.thicknessIn
       )} · {view.rows} row{view.rows > 1 ? 's' : ''} in single shear · handbook values, reference only
     </text>
-    {#each y.ticks(5) as tick (tick)}
-      <path class="grid" d="M{LEFT} {y(tick)}H{widthPx - RIGHT}" />
-      <text class="draw-note" x={LEFT - 8} y={y(tick) + 4} text-anchor="end">{percent(tick)}</text>
-    {/each}
-    {#each x.ticks(10) as tick (tick)}
-      {#if tick >= limits.pitchMinD && tick <= limits.pitchMaxD}
-        <path class="tick" d="M{x(tick)} {heightPx - BOTTOM}v6" />
-        <text class="draw-note" x={x(tick)} y={heightPx - BOTTOM + 20} text-anchor="middle"
-          >{tick} D</text
-        >
-        <text class="draw-note" x={x(tick)} y={heightPx - BOTTOM + 36} text-anchor="middle"
-          >{preferences.text(pitchIn(tick))}</text
-        >
-      {/if}
+    <Axis side="left" scale={y} at={LEFT} ticks={5} gridPx={widthPx - LEFT - RIGHT} say={percent} />
+    <Axis
+      side="bottom"
+      scale={x}
+      at={heightPx - BOTTOM}
+      ticks={pitches}
+      strokePx={6}
+      say={(tick) => `${tick} D`}
+    />
+    {#each pitches as tick (tick)}
+      <text class="draw-note" x={x(tick)} y={heightPx - BOTTOM + 40} text-anchor="middle"
+        >{preferences.text(pitchIn(tick))}</text
+      >
     {/each}
     <text
       class="draw-title"
@@ -166,12 +169,6 @@
   }
   .stale svg {
     opacity: 0.35;
-  }
-  .grid {
-    stroke: var(--line);
-  }
-  .tick {
-    stroke: var(--ink);
   }
   .limit {
     stroke: var(--brick-line);

@@ -5,6 +5,7 @@
   import type { DrivingMoment } from '$core/stack/driving.ts';
   import { headCurve, type HeadMoment } from '$core/stack/head-curve.ts';
   import type { PredictHeadResult } from '$core/stack/predict-head.ts';
+  import Axis from './Axis.svelte';
 
   /** How the head widens as it goes down, and between which heights it is inside the limits. */
   interface Props {
@@ -47,17 +48,21 @@
     aria-label="Head diameter against height while driving, with the limits"
   >
     <text class="draw-title" x="14" y="22">Driving it down: head width against height</text>
-    {#each y.ticks(5) as tick (tick)}
-      <path class="grid" d="M{LEFT} {y(tick)} H{widthPx - RIGHT}" />
-      <text class="draw-note" x={LEFT - 8} y={y(tick) + 4} text-anchor="end"
-        >{tick.toFixed(1)} D</text
-      >
-    {/each}
-    {#each x.ticks(8) as tick (tick)}
-      <text class="draw-note" x={x(tick)} y={heightPx - BOTTOM + 18} text-anchor="middle"
-        >{tick.toFixed(1)} D</text
-      >
-    {/each}
+    <Axis
+      side="left"
+      scale={y}
+      at={LEFT}
+      ticks={5}
+      gridPx={widthPx - LEFT - RIGHT}
+      say={(tick) => `${tick.toFixed(1)} D`}
+    />
+    <Axis
+      side="bottom"
+      scale={x}
+      at={heightPx - BOTTOM}
+      ticks={8}
+      say={(tick) => `${tick.toFixed(1)} D`}
+    />
     <text class="draw-note" x={LEFT} y={heightPx - 6}>height, falling as it is driven →</text>
     <rect
       class="window"
@@ -104,9 +109,6 @@
     border-radius: 10px;
     background: var(--paper);
     overflow: hidden;
-  }
-  .grid {
-    stroke: var(--line);
   }
   .window {
     fill: none;

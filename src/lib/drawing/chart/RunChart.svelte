@@ -6,6 +6,7 @@
   import type { HeadLimitsKey } from '$core/schema/fields.ts';
   import Arithmetic from '$lib/ui/kit/Arithmetic.svelte';
   import VerdictMark from '$lib/ui/kit/VerdictMark.svelte';
+  import Axis from './Axis.svelte';
 
   /** Head diameters in D in the order they were measured, against the limits. */
   interface Props {
@@ -83,26 +84,36 @@
         class:nominal={limit === NOMINAL_DIAMETER_D}
         d="M{LEFT} {y(limit)} H{widthPx - RIGHT + 14}"
       />
-      <text x={LEFT - 8} y={y(limit) + 4} text-anchor="end">{limit.toFixed(2)}</text>
     {/each}
+    <Axis
+      side="left"
+      scale={y}
+      at={LEFT}
+      ticks={[low, NOMINAL_DIAMETER_D, high]}
+      say={(limit) => limit.toFixed(2)}
+    />
+    <Axis
+      side="bottom"
+      scale={x}
+      at={heightPx - BOTTOM}
+      ticks={shown.map((_, index) => index)}
+      say={(index) => String(shown[index]?.hole ?? '')}
+    />
     <path class="line" d={path} />
     {#each shown as event, index (event.id)}
       <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
       <g
         class="point"
+        data-hint="hole {event.hole}: {event.frozen.diameterD.toFixed(
+          2
+        )} D wide, {event.frozen.heightD.toFixed(2)} D high, {event.by}"
         transform="translate({x(index)} {y(event.frozen.diameterD)})"
         onclick={() => onpick(event.hole)}
       >
         <circle class="target" r="16" />
         <VerdictMark kind={event.frozen.verdict} radius={6} />
         {#if event.hole === picked}<circle class="ring" r="11" />{/if}
-        <title
-          >hole {event.hole}: {event.frozen.diameterD.toFixed(2)} D wide, {event.frozen.heightD.toFixed(
-            2
-          )} D high, {event.by}</title
-        >
       </g>
-      <text x={x(index)} y={heightPx - BOTTOM + 20} text-anchor="middle">{event.hole}</text>
     {/each}
     <text class="foot" x={LEFT} y={heightPx - 4}
       >hole number{#if pattern}, △ holes {shown[pattern.first]?.hole} to {shown[pattern.last]

@@ -1,10 +1,11 @@
 <script lang="ts">
   import { scaleLinear } from 'd3';
   import { MOST_PER_INCH } from '$core/catalog/families.ts';
-  import { rivetSize } from '$core/catalog/rivets.ts';
+  import { RIVET_SIZES, rivetSize } from '$core/catalog/rivets.ts';
   import type { Dash } from '$core/schema/fields.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ShownPlan } from '$lib/client/workspace.svelte';
+  import Axis from './Axis.svelte';
 
   /** Every standard rivet through this stack to one scale, and how many an inch each limit asks for. */
   interface Props {
@@ -22,13 +23,20 @@
   const PICTURE_TOP = 44;
   const AXIS_ROOM = 64;
 
+  const HEADS = RIVET_SIZES.flatMap(({ head }) => Object.values(head));
+  const TALLEST_HEAD_IN = Math.max(...HEADS.map(({ heightIn }) => heightIn));
+  const WIDEST_HEAD_IN = Math.max(...HEADS.map(({ diameterIn }) => diameterIn));
+  /** of the shank, past the sheets */
+  const BELOW_IN = 0.05;
   const column = $derived((widthPx - LEFT - RIGHT) / shown.plan.sizes.length);
   const stackIn = $derived(
     shown.definition.sheets.reduce((sum, sheet) => sum + sheet.thicknessIn, 0)
   );
   const pictureHigh = $derived(heightPx * 0.3);
-  const pxPerIn = $derived(Math.min((column * 0.8) / 0.5, pictureHigh / (stackIn + 0.107 + 0.05)));
-  const faceY = $derived(PICTURE_TOP + 0.107 * pxPerIn + 8);
+  const pxPerIn = $derived(
+    Math.min((column * 0.8) / WIDEST_HEAD_IN, pictureHigh / (stackIn + TALLEST_HEAD_IN + BELOW_IN))
+  );
+  const faceY = $derived(PICTURE_TOP + TALLEST_HEAD_IN * pxPerIn + 8);
   const chartTop = $derived(faceY + stackIn * pxPerIn + 74);
   const chartFoot = $derived(heightPx - AXIS_ROOM);
   const most = $derived(
@@ -75,10 +83,14 @@
       >{preferences.inWords(stackIn)} stack</text
     >
     <text class="draw-title" x="14" y={chartTop - 6}>Rivets an inch</text>
-    {#each perInchY.ticks(5) as tick (tick)}
-      <path class="grid" d="M{LEFT} {perInchY(tick)} H{widthPx - RIGHT}" />
-      <text class="draw-note" x={LEFT - 8} y={perInchY(tick) + 4} text-anchor="end">{tick}</text>
-    {/each}
+    <Axis
+      side="left"
+      scale={perInchY}
+      at={LEFT}
+      ticks={5}
+      gridPx={widthPx - LEFT - RIGHT}
+      say={String}
+    />
     {#if perInchY(MOST_PER_INCH) >= chartTop}
       <path class="limit" d="M{LEFT} {perInchY(MOST_PER_INCH)} H{widthPx - RIGHT}" />
       <text class="limit-name" x={widthPx - RIGHT} y={perInchY(MOST_PER_INCH) - 5} text-anchor="end"
@@ -189,9 +201,6 @@
   }
   .layer-1 {
     fill: var(--metal-dark);
-  }
-  .grid {
-    stroke: var(--line);
   }
   .limit {
     stroke: var(--brick-line);

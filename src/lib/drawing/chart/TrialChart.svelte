@@ -6,6 +6,7 @@
   import { MM_PER_IN, THOU_PER_IN } from '$core/units/factors.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { MEASURED } from '$lib/words/cages';
+  import Axis from './Axis.svelte';
 
   /** Trial holes: how far the head stood out at each setting, with the limits, the line through them and what comes next. */
   interface Props {
@@ -94,12 +95,14 @@
       >
     </defs>
     <text class="draw-title" x="12" y="24">{measured}, {unit}</text>
-    {#each y.ticks(6) as tick (tick)}
-      <path class="grid" d="M{LEFT} {y(tick)} H{widthPx - RIGHT}" />
-      <text class="draw-note" x={LEFT - 10} y={y(tick) + 4} text-anchor="end"
-        >{tick > 0 ? '+' : tick < 0 ? '−' : ''}{Math.abs(tick)}</text
-      >
-    {/each}
+    <Axis
+      side="left"
+      scale={y}
+      at={LEFT}
+      ticks={6}
+      gridPx={widthPx - LEFT - RIGHT}
+      say={(tick) => `${tick > 0 ? '+' : tick < 0 ? '−' : ''}${Math.abs(tick)}`}
+    />
     <rect
       class="band"
       x={LEFT}
@@ -116,14 +119,14 @@
       >low limit {figure(guide.band.lowIn)}: cannot be undone below</text
     >
     <path class="target" d="M{LEFT} {at(guide.band.targetIn)} H{widthPx - RIGHT}" />
-    {#each x
-      .ticks(Math.min(14, widthPx / 60))
-      .filter((tick) => Number.isInteger(tick)) as tick (tick)}
-      <path class="tick" d="M{x(tick)} {heightPx - BOTTOM} v6" />
-      <text class="draw-note" x={x(tick)} y={heightPx - BOTTOM + 20} text-anchor="middle"
-        >{tick}</text
-      >
-    {/each}
+    <Axis
+      side="bottom"
+      scale={x}
+      at={heightPx - BOTTOM}
+      ticks={x.ticks(Math.min(14, widthPx / 60)).filter((tick) => Number.isInteger(tick))}
+      strokePx={6}
+      say={String}
+    />
     <text class="draw-note" x={widthPx - RIGHT} y={heightPx - 8} text-anchor="end"
       >clicks, deeper to the right</text
     >
@@ -144,7 +147,12 @@
     {#each readings as reading (reading.id)}
       {@const px = x(reading.clicks)}
       {@const py = at(reading.flushnessIn - filmIn)}
-      <g data-trial={reading.id}>
+      <g
+        data-trial={reading.id}
+        data-hint="{reading.clicks} clicks: {figure(
+          reading.flushnessIn - filmIn
+        )} {unit}, {reading.by}{reading.struck === null ? '' : `; struck: ${reading.struck}`}"
+      >
         {#if reading.struck !== null}
           <path class="struck" d="M{px - 5} {py - 5} l10 10 m0 -10 l-10 10" />
         {:else if reading.from !== 'typed'}
@@ -155,10 +163,6 @@
         {#if doubted.has(reading.id) && reading.struck === null}
           <circle class="doubt" cx={px} cy={py} r="11" />
         {/if}
-        <title
-          >{reading.clicks} clicks: {figure(reading.flushnessIn - filmIn)}
-          {unit}, {reading.by}{reading.struck === null ? '' : `; struck: ${reading.struck}`}</title
-        >
       </g>
     {/each}
   </svg>
@@ -169,12 +173,6 @@
     height: 100%;
     min-height: 260px;
     overflow: hidden;
-  }
-  .grid {
-    stroke: var(--line);
-  }
-  .tick {
-    stroke: var(--line-strong);
   }
   .band {
     fill: color-mix(in srgb, var(--olive-soft) 75%, transparent);

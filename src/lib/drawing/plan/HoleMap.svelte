@@ -126,10 +126,14 @@
       </g>
     {/each}
     {#each heldOpen as hole (hole.number)}
-      <g class="open" transform="translate({x(hole.xIn)} {y(hole)})" data-held-open={hole.number}>
+      <g
+        class="open"
+        transform="translate({x(hole.xIn)} {y(hole)})"
+        data-held-open={hole.number}
+        data-hint="hole {hole.number} is held open: {hole.reason}. It gets no rivet."
+      >
         <path d="M0 {-radius - 2}L{radius + 2} 0L0 {radius + 2}L{-radius - 2} 0Z" />
         <text y={radius + 15} text-anchor="middle">open</text>
-        <title>hole {hole.number} is held open: {hole.reason}. It gets no rivet.</title>
       </g>
     {/each}
     <text class="side" x={x(0)} y={highPx - 4} text-anchor="end"

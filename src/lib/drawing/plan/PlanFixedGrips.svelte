@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { LaidLine, PlannedHole } from '$core/plan/holes.ts';
   import type { Place } from './part-path';
+  import { dragged } from './dragged.ts';
 
   /** What one takes hold of to drag a fixed hole along its line. */
   interface Props {
@@ -15,36 +16,13 @@
   const fixed = $derived(holes.filter((hole) => hole.fixed !== null));
   const LEAST_PX = 12;
 
-  let dragging: {
-    id: string;
-    x: number;
-    y: number;
-    alongIn: number;
-    dirX: number;
-    dirY: number;
-  } | null = null;
-  function grab(event: PointerEvent, hole: PlannedHole): void {
+  /** taken hold of: it is picked, and on a straight line it may be moved */
+  function held(hole: PlannedHole) {
     onpick(hole.number);
     const path = lines[hole.row - 1]?.path;
-    if (hole.fixed === null || path?.path !== 'straight') return;
-    event.stopPropagation();
-    if (event.currentTarget instanceof Element)
-      event.currentTarget.setPointerCapture(event.pointerId);
-    dragging = {
-      id: hole.fixed,
-      x: event.clientX,
-      y: event.clientY,
-      alongIn: hole.alongIn,
-      dirX: path.dirX,
-      dirY: path.dirY
-    };
+    if (hole.fixed === null || path?.path !== 'straight') return null;
+    return { id: hole.fixed, alongIn: hole.alongIn, dirX: path.dirX, dirY: path.dirY };
   }
-  function drag(event: PointerEvent): void {
-    if (!dragging) return;
-    const { id, x, y, alongIn, dirX, dirY } = dragging;
-    onmove(id, alongIn + ((event.clientX - x) * dirX + (event.clientY - y) * dirY) / place.pxPerIn);
-  }
-  const drop = () => (dragging = null);
 </script>
 
 {#each fixed as hole (hole.number)}
@@ -57,10 +35,11 @@
     cx={place.x(hole.xIn)}
     cy={place.y(hole.yIn)}
     r={Math.max(radiusPx, LEAST_PX)}
-    onpointerdown={(event) => grab(event, hole)}
-    onpointermove={drag}
-    onpointerup={drop}
-    onpointercancel={drop}
+    {@attach dragged(
+      () => held(hole),
+      ({ id, alongIn, dirX, dirY }, { dxPx, dyPx }) =>
+        onmove(id, alongIn + (dxPx * dirX + dyPx * dirY) / place.pxPerIn)
+    )}
   />
 {/each}
 

@@ -28,6 +28,7 @@
     onclick={() => onpick(mark.number)}
     data-hole={mark.number}
     data-kind={mark.kind}
+    data-hint=""
   >
     <circle class="target" r={Math.max(r, 11)} />
     {#if mark.letter === null}<path class="cross" d="M0 {-r - 4}V{r + 4}" />{/if}
@@ -53,7 +54,6 @@
         text-anchor="middle">{mark.number}</text
       >
     {/if}
-    <title>{mark.title}</title>
   </g>
 {/each}
 

@@ -17,9 +17,12 @@
   </linearGradient>
 </defs>
 {#each layout.parts as part (part.key)}
-  <path class="part {part.layer}" fill-rule="evenodd" d={partPath(part, place)}
-    ><title>{part.name}</title></path
-  >
+  <path
+    class="part {part.layer}"
+    fill-rule="evenodd"
+    d={partPath(part, place)}
+    data-hint={part.name}
+  />
 {/each}
 {#each layout.parts.filter((part) => part.layer === 'under') as part (part.key)}
   <path class="hidden-edge" d={shapePath(part.outline, place, part.goesOn)} />

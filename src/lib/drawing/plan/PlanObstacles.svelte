@@ -3,6 +3,7 @@
   import type { ClearOf } from '$core/layout/keep-outs.ts';
   import type { Extent } from './plan-scene';
   import type { Place } from './part-path';
+  import { dragged } from './dragged.ts';
 
   /** Obstacles as they stand, each with the zone round it that stays free of holes; dragged by the middle. */
   interface Props {
@@ -14,29 +15,6 @@
     named?: boolean;
   }
   let { keepOuts, clear, extent, place, onmove, named = true }: Props = $props();
-  let from: { id: string; x: number; y: number; xIn: number; yIn: number } | null = null;
-
-  function down(event: PointerEvent, keepOut: (typeof keepOuts)[number]): void {
-    if (!keepOut || !(event.currentTarget instanceof Element)) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    from = {
-      id: keepOut.id,
-      x: event.clientX,
-      y: event.clientY,
-      xIn: keepOut.xIn,
-      yIn: keepOut.yIn
-    };
-  }
-  function move(event: PointerEvent): void {
-    if (!from) return;
-    onmove(
-      from.id,
-      from.xIn + (event.clientX - from.x) / place.pxPerIn,
-      from.yIn + (event.clientY - from.y) / place.pxPerIn
-    );
-  }
-  const up = () => (from = null);
   const boxOf = (zone: { xIn: number; yIn: number; halfWIn: number; halfHIn: number }) => {
     const top = zone.halfHIn === Infinity ? extent.yIn : zone.yIn - zone.halfHIn;
     const high = zone.halfHIn === Infinity ? extent.hIn : 2 * zone.halfHIn;
@@ -71,10 +49,11 @@
     aria-label={named ? `Keep-out ${keepOut.name || index + 1}: drag to move` : undefined}
     data-drag={named ? 'keep-out' : undefined}
     data-keep-out={index}
-    onpointerdown={(event) => down(event, keepOut)}
-    onpointermove={move}
-    onpointerup={up}
-    onpointercancel={up}
+    {@attach dragged(
+      () => keepOut,
+      ({ id, xIn, yIn }, { dxPx, dyPx }) =>
+        onmove(id, xIn + dxPx / place.pxPerIn, yIn + dyPx / place.pxPerIn)
+    )}
   >
     {#if keepOut.shape === 'round'}
       {#if zone}<circle

@@ -1,6 +1,5 @@
 <script lang="ts">
   import { rivetSize } from '$core/catalog/rivets.ts';
-  import type { PlannedHole } from '$core/plan/holes.ts';
   import { exactDecimal } from '$lib/words/writing';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ShownPlan } from '$lib/client/workspace.svelte';
@@ -17,6 +16,7 @@
   import PlanObstacles from './PlanObstacles.svelte';
   import { extentOf, fitPlan } from './plan-scene';
   import { Zoomable } from '../zoomable.svelte';
+  import { answersHints } from '$lib/ui/kit/hint.ts';
 
   /** The joint from above, to scale: sheets, cut-out, rivet lines, numbered holes, what is in the way, dimensions. */
   interface Props {
@@ -88,15 +88,19 @@
         .flatMap((check) => check.holes) ?? []
     )
   );
-  const say = (hole: PlannedHole): string =>
-    `hole ${hole.number}${hole.state === 'held-open' ? `, held open: ${hole.reason}` : ''}: ${exactDecimal(hole.xIn)} right, ${exactDecimal(hole.yIn)} down`;
+  /** asked for when somebody points at a hole: hundreds are drawn at every keystroke */
+  function sayOf({ dataset }: HTMLElement | SVGElement): string {
+    const hole = shown.plan.holes.find(({ number }) => String(number) === dataset['hole']);
+    return hole
+      ? `hole ${hole.number}${hole.state === 'held-open' ? `, held open: ${hole.reason}` : ''}: ${exactDecimal(hole.xIn)} right, ${exactDecimal(hole.yIn)} down`
+      : '';
+  }
   const marks = $derived(
     holeMarks(
       shown.plan.holes,
       new Map(shown.definition.fixed.map(({ id, kind }) => [id, kind])),
       failing,
-      headroom ? shown.plan.headroom : null,
-      say
+      headroom ? shown.plan.headroom : null
     )
   );
   /** thousands of holes carry numbers only about where one looks; in half pages, so that panning leaves them be */
@@ -154,6 +158,7 @@
   <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
   <svg
     {@attach zoomable.attach}
+    {@attach answersHints(sayOf)}
     width={widthPx}
     height={heightPx}
     role="application"
@@ -186,9 +191,11 @@
         <PlanReady holes={shown.plan.holes} {...ready} {place} radiusPx={holeRadius} />
       {/if}
       {#each layout.removed as gone (gone.number)}
-        <path class="gone" d="M{place.x(gone.xIn) - 6} {place.y(gone.yIn) - 6}l12 12m0 -12l-12 12"
-          ><title>hole {gone.number} was taken out</title></path
-        >
+        <path
+          class="gone"
+          d="M{place.x(gone.xIn) - 6} {place.y(gone.yIn) - 6}l12 12m0 -12l-12 12"
+          data-hint="hole {gone.number} was taken out"
+        />
       {/each}
       <PlanFixedGrips
         holes={shown.plan.holes}

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import type { LaidLine, PlannedHole } from '$core/plan/holes.ts';
-  import { alongOf } from '$core/layout/lines.ts';
+  import { fromDatumIn, type LaidLine, type PlannedHole } from '$core/plan/holes.ts';
   import type { LengthChange } from '$core/plan/length-runs.ts';
   import { formatLength, type LengthStyle } from '$core/units/format-length.ts';
   import { exactDecimal } from '$lib/words/writing';
@@ -10,6 +9,7 @@
   import RingMarks from './RingMarks.svelte';
   import TapeChanges from './TapeChanges.svelte';
   import { rulerTicks } from './tape';
+  import { answersHints } from '$lib/ui/kit/hint.ts';
 
   /** The running marks of one line from the datum, on the chosen ruler. */
   interface Props {
@@ -96,7 +96,7 @@
   const pxPerIn = $derived((widthPx - 2 * SIDE) / Math.max(LOOKS_SAME_IN, lengthIn));
   /** marks of this line from the datum; a corner hole of another line is measured along this one */
   const fromDatum = $derived((atXIn: number, atYIn: number): number =>
-    line ? alongOf(line.path, atXIn, atYIn) - datumIn : 0
+    line ? fromDatumIn(line, atXIn, atYIn) : 0
   );
   const markOf = $derived((hole: PlannedHole) => fromDatum(hole.markXIn, hole.markYIn));
   let scrolledPx = $state(0);
@@ -123,7 +123,7 @@
       .filter((change) => change.line === line?.name)
       .map((change) => ({ change, atIn: fromDatum(change.xIn, change.yIn) }))
   );
-  const x = $derived((fromDatumIn: number) => SIDE + (datumIn + fromDatumIn) * pxPerIn);
+  const x = $derived((runningIn: number) => SIDE + (datumIn + runningIn) * pxPerIn);
   const figure = $derived((inches: number) => formatLength(Math.abs(inches), STYLE[scale]).figure);
   const bothWays = $derived(datumIn > 0 && below(datumIn, lengthIn));
   const label = $derived((inches: number) =>
@@ -135,6 +135,12 @@
     const numbers = lines[row]?.holes ?? [];
     const hole = numbers.find((number) => byNumber.get(number)?.row === row + 1) ?? numbers[0];
     if (hole !== undefined) onpick(hole);
+  }
+  function sayOf({ dataset }: HTMLElement | SVGElement): string {
+    const mark = marks.find(({ number }) => String(number) === dataset['mark']);
+    return mark
+      ? `hole ${mark.number}${mark.state === 'held-open' ? `, held open: ${mark.reason}` : ''}: exact ${exactDecimal(fromDatum(mark.xIn, mark.yIn))}, mark ${exactDecimal(markOf(mark))}, off by ${exactDecimal(mark.residualIn)}`
+      : '';
   }
   const TICK_PX = [26, 18, 12, 7] as const;
   const stepped = $derived(line?.steppedOffErrorIn ?? null);
@@ -207,6 +213,7 @@
   {:else if line}
     <div
       class="strip"
+      {@attach answersHints(sayOf)}
       bind:this={strip}
       bind:clientWidth={roomPx}
       onscroll={(event) => (scrolledPx = event.currentTarget.scrollLeft)}
@@ -230,18 +237,13 @@
             class:open={mark.state === 'held-open'}
             role="listitem"
             data-mark={mark.number}
+            data-hint=""
             onclick={() => onpick(mark.number)}
           >
             <rect class="target" x={at - LABEL_PX / 2} y="0" width={LABEL_PX} height="60" />
             {#if level === 0}<path class="leader" d="M{at} 17 V38" />{/if}
             <path class="arrow" d="M{at - 5} 35 h10 L{at} 44 Z" />
             <text x={at} y={level === 0 ? 13 : 31} text-anchor="middle">{label(atIn)}</text>
-            <title
-              >hole {mark.number}{mark.state === 'held-open' ? `, held open: ${mark.reason}` : ''}:
-              exact {exactDecimal(fromDatum(mark.xIn, mark.yIn))}, mark {exactDecimal(
-                markOf(mark)
-              )}, off by {exactDecimal(mark.residualIn)}</title
-            >
           </g>
         {/each}
       </svg>

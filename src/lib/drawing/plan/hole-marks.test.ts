@@ -23,13 +23,7 @@ const plan = planned(
     ]
   })
 );
-const marks = holeMarks(
-  plan.holes,
-  new Map([['fixed-1', 'pinned']]),
-  new Set([3]),
-  plan.headroom,
-  ({ number }) => `hole ${number}`
-);
+const marks = holeMarks(plan.holes, new Map([['fixed-1', 'pinned']]), new Set([3]), plan.headroom);
 
 describe('how holes are drawn', () => {
   it('tells what each one is', () => {
@@ -41,7 +35,7 @@ describe('how holes are drawn', () => {
 
   it('letters each with the size that could still go there', () => {
     expect(marks[0]).toMatchObject({ letter: '4', room: 0 });
-    expect(holeMarks(plan.holes, new Map(), new Set(), null, () => '')[0]?.letter).toBeNull();
+    expect(holeMarks(plan.holes, new Map(), new Set(), null)[0]?.letter).toBeNull();
   });
 });
 

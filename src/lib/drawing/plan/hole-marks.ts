@@ -14,7 +14,6 @@ export interface HoleMark {
   letter: string | null;
   /** how many sizes larger could still go there */
   room: number;
-  title: string;
 }
 
 const SIZES = [3, 4, 5, 6, 8];
@@ -24,8 +23,7 @@ export function holeMarks(
   holes: readonly PlannedHole[],
   fixedKinds: ReadonlyMap<string, 'existing' | 'pinned'>,
   failing: ReadonlySet<number>,
-  headroom: readonly HoleHeadroom[] | null,
-  say: (hole: PlannedHole) => string
+  headroom: readonly HoleHeadroom[] | null
 ): HoleMark[] {
   return holes.map((hole, index) => {
     const room = headroom?.[index];
@@ -41,8 +39,7 @@ export function holeMarks(
             : (fixedKinds.get(hole.fixed) ?? 'existing'),
       failing: failing.has(hole.number),
       letter: room ? String(room.largestDash) : null,
-      room: room ? SIZES.indexOf(room.largestDash) - SIZES.indexOf(hole.dash) : 0,
-      title: say(hole)
+      room: room ? SIZES.indexOf(room.largestDash) - SIZES.indexOf(hole.dash) : 0
     };
   });
 }

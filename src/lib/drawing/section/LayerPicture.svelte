@@ -3,7 +3,7 @@
   import { scaleLinear } from 'd3';
   import type { Plan } from '$core/plan/plan-shape.ts';
   import { shortPart } from '$core/plan/length-runs.ts';
-  import { thicknessAt } from '$core/stack/layers.ts';
+  import { layerProfile } from '$core/stack/layer-profile.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
 
   /** Layers along the joint, thickness drawn larger than length, and the rivets that each stretch takes. */
@@ -38,80 +38,24 @@
   });
   const alongIn = $derived(layout?.widthIn ?? 1);
   const x = $derived(scaleLinear([0, alongIn], [LEFT, widthPx - RIGHT]));
-  /** places at which any layer begins or ends, and the joint's ends */
-  const places = $derived(
-    [
-      ...new Set([
-        0,
-        alongIn,
-        ...(stacking?.layers ?? []).flatMap(({ fromIn, toIn }) =>
-          [fromIn, toIn].filter((at) => at > 0 && at < alongIn)
-        )
-      ])
-    ].sort((a, b) => a - b)
-  );
-  const totalAt = (at: number) =>
-    (stacking?.layers ?? []).reduce(
-      (sum, layer) =>
-        sum + (thicknessAt(layer, at) ?? 0) + (thicknessAt(layer, at) === null ? 0 : layer.coatIn),
-      0
-    );
-  const tallestIn = $derived(
-    Math.max(
-      1e-3,
-      ...places.flatMap((at) => [
-        totalAt(Math.max(0, at - LOOKS_SAME_IN)),
-        totalAt(Math.min(alongIn, at + LOOKS_SAME_IN))
-      ])
-    )
-  );
+  const profile = $derived(layerProfile(stacking?.layers ?? [], alongIn));
+  /** an empty stack has no scale */
+  const tallestIn = $derived(Math.max(LOOKS_SAME_IN, profile.tallestIn));
   const roomPx = $derived(Math.max(40, heightPx - TOP - RUN_PX - 58));
   const pxPerIn = $derived(roomPx / tallestIn);
   const enlarged = $derived(pxPerIn / ((widthPx - LEFT - RIGHT) / alongIn));
 
-  interface Piece {
-    index: number;
-    name: string;
-    d: string;
-  }
-  /** every layer between neighbouring places, stacked from the top */
-  const pieces = $derived.by((): Piece[] => {
-    const found: Piece[] = [];
-    for (const [at, from] of places.entries()) {
-      const to = places[at + 1];
-      if (to === undefined) break;
-      let [topFrom, topTo] = [0, 0];
-      for (const [index, layer] of (stacking?.layers ?? []).entries()) {
-        const a = thicknessAt(layer, from + LOOKS_SAME_IN);
-        const b = thicknessAt(layer, to - LOOKS_SAME_IN);
-        if (a === null || b === null) continue;
-        const y = (inches: number) => TOP + inches * pxPerIn;
-        found.push({
-          index,
-          name: layer.name,
-          d: `M${x(from)} ${y(topFrom)} L${x(to)} ${y(topTo)} V${y(topTo + b)} L${x(from)} ${y(topFrom + a)} Z`
-        });
-        topFrom += a + layer.coatIn;
-        topTo += b + layer.coatIn;
-      }
-    }
-    return found;
-  });
-  const nameAt = $derived(
-    (stacking?.layers ?? []).map((layer) => {
-      let topIn = 0;
-      const at = Math.max(0, layer.fromIn) + LOOKS_SAME_IN;
-      for (const other of stacking?.layers ?? []) {
-        if (other === layer) break;
-        const thick = thicknessAt(other, at);
-        if (thick !== null) topIn += thick + other.coatIn;
-      }
-      return TOP + (topIn + layer.thicknessAtFromIn / 2) * pxPerIn;
-    })
+  const y = $derived((depthIn: number) => TOP + depthIn * pxPerIn);
+  const pieces = $derived(
+    profile.pieces.map((piece) => ({
+      index: piece.layer,
+      name: stacking?.layers[piece.layer]?.name ?? '',
+      d: `M${x(piece.fromIn)} ${y(piece.topFromIn)} L${x(piece.toIn)} ${y(piece.topToIn)} V${y(piece.topToIn + piece.thickToIn)} L${x(piece.fromIn)} ${y(piece.topFromIn + piece.thickFromIn)} Z`
+    }))
   );
   const spread = $derived(
-    nameAt.reduce<number[]>(
-      (placed, y) => [...placed, Math.max(y, (placed.at(-1) ?? -Infinity) + 16)],
+    profile.middlesIn.reduce<number[]>(
+      (placed, middleIn) => [...placed, Math.max(y(middleIn), (placed.at(-1) ?? -Infinity) + 16)],
       []
     )
   );
@@ -138,7 +82,7 @@
         >{lineOfPicked?.name ?? ''} · thickness drawn {enlarged.toFixed(0)} × larger than length</text
       >
       {#each pieces as piece, index (index)}
-        <path class="layer layer-{piece.index % 3}" d={piece.d}><title>{piece.name}</title></path>
+        <path class="layer layer-{piece.index % 3}" d={piece.d} data-hint={piece.name} />
       {/each}
       {#each stacking.layers as layer, index (index)}
         <text class="name" x={LEFT - 8} y={(spread[index] ?? 0) + 4} text-anchor="end"
@@ -184,7 +128,7 @@
       <text class="draw-note" x={widthPx - RIGHT} y={runY + RUN_PX + 18} text-anchor="end"
         >{preferences.text(alongIn)}</text
       >
-      {#each places.slice(1, -1) as at (at)}
+      {#each profile.placesIn.slice(1, -1) as at (at)}
         <text class="draw-note" x={x(at)} y={runY + RUN_PX + 18} text-anchor="middle"
           >{preferences.text(at)}</text
         >

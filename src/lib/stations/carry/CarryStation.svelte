@@ -132,9 +132,9 @@
           {/if}
           {#if otherRule?.ok}
             <p class="hint">
-              Other school, {school === 'thickest' ? 'thinnest' : 'thickest'} sheet: 3 × {num(
+              Other school, {school === 'thickest' ? 'thinnest' : 'thickest'} sheet: 3 × {preferences.inWords(
                 otherRule.result.ruleDiameterIn / 3
-              )} = {num(otherRule.result.ruleDiameterIn)} in → dash {otherRule.result
+              )} = {preferences.inWords(otherRule.result.ruleDiameterIn)} → dash {otherRule.result
                 .dash}{otherRule.result.dash === rule.result.dash ? ', the same' : ''}.
             </p>
           {/if}

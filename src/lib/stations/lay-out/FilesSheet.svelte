@@ -8,6 +8,7 @@
   import Notice from '../../ui/kit/Notice.svelte';
   import Sheet from '../../ui/kit/Sheet.svelte';
   import { fileRefusalInWords } from '$lib/words/refusals';
+  import FileDrop from '../../ui/kit/FileDrop.svelte';
 
   /** Files of this joint out, and a joint file in. */
   interface Props {
@@ -76,11 +77,8 @@
     URL.revokeObjectURL(link.href);
   }
 
-  async function take(input: HTMLInputElement): Promise<void> {
+  async function take(file: File): Promise<void> {
     refusal = said = '';
-    const [file] = input.files ?? [];
-    input.value = '';
-    if (!file) return;
     const text = await textOf(file);
     const read = text.ok ? readJointFile(text.text) : text;
     if (!read.ok) {
@@ -112,14 +110,11 @@
     shrink.
   </p>
   <h3 class="label">In</h3>
-  <label class="file">
-    <span>Open a joint file (.json) into this joint</span>
-    <input
-      type="file"
-      accept=".json,application/json"
-      onchange={(event) => void take(event.currentTarget)}
-    />
-  </label>
+  <FileDrop
+    label="Open a joint file into this joint"
+    endings={['.json']}
+    onfile={(file) => void take(file)}
+  />
   <p class="hint">Holes from DXF or CSV come in through “Pick up existing holes”.</p>
 </Sheet>
 
@@ -136,16 +131,6 @@
   }
   li .act {
     justify-content: flex-start;
-  }
-  .file {
-    display: grid;
-    gap: 4px;
-  }
-  .file input {
-    min-height: 44px;
-    padding: 8px;
-    border: 1.5px dashed var(--line-strong);
-    border-radius: 8px;
   }
   .said {
     color: var(--olive-deep);

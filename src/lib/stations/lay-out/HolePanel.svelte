@@ -92,14 +92,14 @@
       type="button"
       onclick={() => nudge(-1)}
       aria-label="Move back one division"
-      title="Shift ←">◂</button
+      data-hint="Shift ←">◂</button
     >
     <button
       class="act small"
       type="button"
       onclick={() => nudge(1)}
       aria-label="Move on one division"
-      title="Shift →">▸</button
+      data-hint="Shift →">▸</button
     >
     <button
       class="act small"
@@ -120,7 +120,7 @@
       {hole.fixed === null ? 'Pin' : 'Let go'}
     </button>
     {#if hole.fixed === null}
-      <button class="act small" type="button" onclick={takeOut} title="Delete">Take out</button>
+      <button class="act small" type="button" onclick={takeOut} data-hint="Delete">Take out</button>
     {/if}
     <button
       class="act small sum"

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { pickUp, PickUpInput, TAPE_ERROR_IN } from '$core/layout/pick-up.ts';
-  import { FURTHEST_OFF_IN, takeUp, type FoundHole } from '$core/edit/take-up.ts';
+  import { FURTHEST_OFF_IN, inJoint, takeUp, type FoundHole } from '$core/edit/take-up.ts';
   import { nextId } from '$core/joint/item-id.ts';
   import { kindOf } from '$core/kinds/joint.ts';
   import { readInput } from '$core/schema/read.ts';
@@ -17,6 +17,8 @@
   import Notice from '../../ui/kit/Notice.svelte';
   import Sheet from '../../ui/kit/Sheet.svelte';
   import FoundPreview from './FoundPreview.svelte';
+  import FileDrop from '../../ui/kit/FileDrop.svelte';
+  import Tabs from '../../ui/kit/Tabs.svelte';
 
   /** Existing holes come in as fixed holes: by running distances, by two tapes, or from a drawing. */
   interface Props {
@@ -102,21 +104,12 @@
   const inPerUnit = $derived(
     found?.found.inPerUnit ?? (unit === 'in' ? 1 : unit === 'mm' ? 1 / MM_PER_IN : null)
   );
-  const placed = $derived.by((): FoundHole[] => {
-    if (!found || inPerUnit === null) return [];
-    const corner = origin === 'corner' ? found.found.outline : null;
-    return found.found.holes.map((hole) => ({
-      xIn: (hole.x - (corner?.x ?? 0)) * inPerUnit,
-      yIn: (hole.y - (corner?.y ?? 0)) * inPerUnit,
-      diameterIn: hole.diameter === null ? null : hole.diameter * inPerUnit
-    }));
-  });
-  async function take(input: HTMLInputElement): Promise<void> {
+  const placed = $derived(
+    found && inPerUnit !== null ? inJoint(found.found, inPerUnit, origin) : []
+  );
+  async function take(file: File): Promise<void> {
     said = refusal = '';
     found = null;
-    const [file] = input.files ?? [];
-    input.value = '';
-    if (!file) return;
     const result = await readHolesFile(file);
     if (!result.ok) refusal = `${file.name}: ${result.message}.`;
     else found = { name: file.name, found: result.found };
@@ -133,7 +126,10 @@
 </script>
 
 <Sheet title="Pick up existing holes" {open} {onclose}>
-  <Choice
+  {#if said}<p role="status" class="said">✓ {said}</p>{/if}
+  {#if refusal}<Notice level="stop" title="Not taken up" text={refusal} />{/if}
+
+  <Tabs
     label="How were they measured?"
     value={way}
     options={[
@@ -142,154 +138,142 @@
       { value: 'file', text: 'A drawing or table' }
     ]}
     onchoose={(value) => (way = value)}
-  />
-  {#if said}<p role="status" class="said">✓ {said}</p>{/if}
-  {#if refusal}<Notice level="stop" title="Not taken up" text={refusal} />{/if}
-
-  {#if way === 'running'}
-    <form
-      onsubmit={(event) => {
-        event.preventDefault();
-        addRunning();
-      }}
-    >
-      {#if lines.length > 1}
-        <select class="field-box" aria-label="On the line" bind:value={lineKey}>
-          {#each lines as line (line.key)}<option value={line.key}>{line.name}</option>{/each}
-        </select>
-      {/if}
-      <label class="label" for="running"
-        >Distances from the line’s beginning, one a line or with semicolons</label
+  >
+    {#if way === 'running'}
+      <form
+        onsubmit={(event) => {
+          event.preventDefault();
+          addRunning();
+        }}
       >
-      <textarea
-        id="running"
-        class="field-box"
-        rows="4"
-        bind:value={distances}
-        placeholder="1 1/4; 3 5/8; 152mm"></textarea>
-      {#if wrong.length > 0}<p class="hint wrong">
-          △ {wrong.map(({ text }) => text).join(', ')}: no length. Write 3/32, .094, 1 1/8, 2.4mm.
-        </p>{/if}
-      <button class="act main" disabled={read.length === 0 || wrong.length > 0}
-        >Take up {read.length} hole{read.length === 1 ? '' : 's'}</button
-      >
-    </form>
-  {:else if way === 'tapes'}
-    <p class="hint">
-      Two points one can measure from, A and B, and the tape from each to the hole. Right and down
-      from the datum corner.
-    </p>
-    <div class="grid">
-      <LengthField label="A, right" value={tape.ax} oninput={(text) => (tape.ax = text)} />
-      <LengthField label="A, down" value={tape.ay} oninput={(text) => (tape.ay = text)} />
-      <LengthField label="B, right" value={tape.bx} oninput={(text) => (tape.bx = text)} />
-      <LengthField label="B, down" value={tape.by} oninput={(text) => (tape.by = text)} />
-      <LengthField label="Tape from A" value={tape.a} oninput={(text) => (tape.a = text)} />
-      <LengthField label="Tape from B" value={tape.b} oninput={(text) => (tape.b = text)} />
-    </div>
-    <Choice
-      label="Walking from A to B the hole is at the"
-      value={side}
-      options={[
-        { value: 'left', text: 'Left' },
-        { value: 'right', text: 'Right' }
-      ]}
-      onchoose={(value) => (side = value)}
-    />
-    {#if met?.ok}
-      <p data-testid="met">
-        The hole is <strong><Length lengthIn={met.result.at.xIn} /></strong> right and
-        <strong><Length lengthIn={-met.result.at.yIn} /></strong> down{met.result.errorIn === null
-          ? '; the tapes run along one line: measure from other points'
-          : `, within ± ${preferences.inWords(met.result.errorIn, 'fine')} if each tape is read to ${preferences.inWords(TAPE_ERROR_IN)}`}.
+        {#if lines.length > 1}
+          <select class="field-box" aria-label="On the line" bind:value={lineKey}>
+            {#each lines as line (line.key)}<option value={line.key}>{line.name}</option>{/each}
+          </select>
+        {/if}
+        <label class="label" for="running"
+          >Distances from the line’s beginning, one a line or with semicolons</label
+        >
+        <textarea
+          id="running"
+          class="field-box"
+          rows="4"
+          bind:value={distances}
+          placeholder="1 1/4; 3 5/8; 152mm"></textarea>
+        {#if wrong.length > 0}<p class="hint wrong">
+            △ {wrong.map(({ text }) => text).join(', ')}: no length. Write 3/32, .094, 1 1/8, 2.4mm.
+          </p>{/if}
+        <button class="act main" disabled={read.length === 0 || wrong.length > 0}
+          >Take up {read.length} hole{read.length === 1 ? '' : 's'}</button
+        >
+      </form>
+    {:else if way === 'tapes'}
+      <p class="hint">
+        Two points one can measure from, A and B, and the tape from each to the hole. Right and down
+        from the datum corner.
       </p>
-      <Arithmetic work={met.work} />
-      <button
-        class="act main"
-        type="button"
-        onclick={() =>
-          add([{ xIn: met.result.at.xIn, yIn: -met.result.at.yIn, diameterIn: null }], 'two tapes')}
-        >Take it up</button
-      >
-    {:else if met}
-      <Notice level="stop" title="These do not meet" text={preferences.refusal(met.error.said)} />
-    {/if}
-  {:else}
-    <label class="file">
-      <span>DXF (circles and points), or CSV with columns x_in and y_in</span>
-      <input
-        type="file"
-        accept=".dxf,.csv,.txt"
-        onchange={(event) => void take(event.currentTarget)}
+      <div class="grid">
+        <LengthField label="A, right" value={tape.ax} oninput={(text) => (tape.ax = text)} />
+        <LengthField label="A, down" value={tape.ay} oninput={(text) => (tape.ay = text)} />
+        <LengthField label="B, right" value={tape.bx} oninput={(text) => (tape.bx = text)} />
+        <LengthField label="B, down" value={tape.by} oninput={(text) => (tape.by = text)} />
+        <LengthField label="Tape from A" value={tape.a} oninput={(text) => (tape.a = text)} />
+        <LengthField label="Tape from B" value={tape.b} oninput={(text) => (tape.b = text)} />
+      </div>
+      <Choice
+        label="Walking from A to B the hole is at the"
+        value={side}
+        options={[
+          { value: 'left', text: 'Left' },
+          { value: 'right', text: 'Right' }
+        ]}
+        onchoose={(value) => (side = value)}
       />
-    </label>
-    {#if found}
-      <p>
-        {found.name}: {found.found.holes.length} hole{found.found.holes.length === 1
-          ? ''
-          : 's'}{found.found.outline ? ', an outline' : ''}.
-      </p>
-      {#if found.found.inPerUnit === null}
-        <Choice
-          label="The file does not say its unit. It is in"
-          value={unit}
-          options={[
-            { value: 'in', text: 'inches' },
-            { value: 'mm', text: 'millimetres' }
-          ]}
-          onchoose={(value) => (unit = value)}
-        />
+      {#if met?.ok}
+        <p data-testid="met">
+          The hole is <strong><Length lengthIn={met.result.at.xIn} /></strong> right and
+          <strong><Length lengthIn={-met.result.at.yIn} /></strong> down{met.result.errorIn === null
+            ? '; the tapes run along one line: measure from other points'
+            : `, within ± ${preferences.inWords(met.result.errorIn, 'fine')} if each tape is read to ${preferences.inWords(TAPE_ERROR_IN)}`}.
+        </p>
+        <Arithmetic work={met.work} />
+        <button
+          class="act main"
+          type="button"
+          onclick={() =>
+            add(
+              [{ xIn: met.result.at.xIn, yIn: -met.result.at.yIn, diameterIn: null }],
+              'two tapes'
+            )}>Take it up</button
+        >
+      {:else if met}
+        <Notice level="stop" title="These do not meet" text={preferences.refusal(met.error.said)} />
       {/if}
-      {#if found.found.outline}
-        <Choice
-          label="The datum corner is the"
-          value={origin}
-          options={[
-            { value: 'drawing', text: 'drawing’s origin' },
-            { value: 'corner', text: 'outline’s upper left' }
-          ]}
-          onchoose={(value) => (origin = value)}
-        />
-      {/if}
-      {#if inPerUnit !== null}
-        {#if layout}<FoundPreview {layout} holes={placed} />{/if}
-        <div class="acts">
-          <button
-            class="act main"
-            type="button"
-            disabled={placed.length === 0}
-            onclick={() => add(placed, found?.name.slice(0, 40) ?? '')}
-            >Take up {placed.length} as fixed holes</button
-          >
-          {#if found.found.outline}
-            <button class="act" type="button" onclick={takeSize}
-              >Use the outline’s size: {preferences.inWords(found.found.outline.w * inPerUnit)} × {preferences.inWords(
-                found.found.outline.h * inPerUnit
-              )}</button
+    {:else}
+      <p class="hint">DXF with circles and points, or CSV with columns x_in and y_in.</p>
+      <FileDrop
+        label="A drawing or table of holes"
+        endings={['.dxf', '.csv', '.txt']}
+        onfile={(file) => void take(file)}
+      />
+      {#if found}
+        <p>
+          {found.name}: {found.found.holes.length} hole{found.found.holes.length === 1
+            ? ''
+            : 's'}{found.found.outline ? ', an outline' : ''}.
+        </p>
+        {#if found.found.inPerUnit === null}
+          <Choice
+            label="The file does not say its unit. It is in"
+            value={unit}
+            options={[
+              { value: 'in', text: 'inches' },
+              { value: 'mm', text: 'millimetres' }
+            ]}
+            onchoose={(value) => (unit = value)}
+          />
+        {/if}
+        {#if found.found.outline}
+          <Choice
+            label="The datum corner is the"
+            value={origin}
+            options={[
+              { value: 'drawing', text: 'drawing’s origin' },
+              { value: 'corner', text: 'outline’s upper left' }
+            ]}
+            onchoose={(value) => (origin = value)}
+          />
+        {/if}
+        {#if inPerUnit !== null}
+          {#if layout}<FoundPreview {layout} holes={placed} />{/if}
+          <div class="acts">
+            <button
+              class="act main"
+              type="button"
+              disabled={placed.length === 0}
+              onclick={() => add(placed, found?.name.slice(0, 40) ?? '')}
+              >Take up {placed.length} as fixed holes</button
             >
-          {/if}
-        </div>
+            {#if found.found.outline}
+              <button class="act" type="button" onclick={takeSize}
+                >Use the outline’s size: {preferences.inWords(found.found.outline.w * inPerUnit)} × {preferences.inWords(
+                  found.found.outline.h * inPerUnit
+                )}</button
+              >
+            {/if}
+          </div>
+        {/if}
       {/if}
     {/if}
-  {/if}
+  </Tabs>
 </Sheet>
 
 <style>
   form,
-  .file {
-    display: grid;
-    gap: 6px;
-  }
   .grid {
     display: grid;
     grid-template-columns: 1fr 1fr;
     gap: 8px;
-  }
-  .file input {
-    min-height: 44px;
-    padding: 8px;
-    border: 1.5px dashed var(--line-strong);
-    border-radius: 8px;
   }
   .acts {
     display: flex;

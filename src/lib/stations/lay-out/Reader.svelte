@@ -1,9 +1,10 @@
 <script lang="ts">
+  import Progress from '../../ui/kit/Progress.svelte';
+  import WholeScreen from '../../ui/kit/WholeScreen.svelte';
   import Volume2 from '@lucide/svelte/icons/volume-2';
   import VolumeX from '@lucide/svelte/icons/volume-x';
   import X from '@lucide/svelte/icons/x';
-  import type { LaidLine, PlannedHole } from '$core/plan/holes.ts';
-  import { alongOf } from '$core/layout/lines.ts';
+  import { runningMarkIn, type LaidLine, type PlannedHole } from '$core/plan/holes.ts';
   import { formatLength, type LengthStyle } from '$core/units/format-length.ts';
   import type { RulerScale } from '$core/units/ruler.ts';
   import { readingOrder, spoken } from './reading';
@@ -32,13 +33,7 @@
   const current = $derived(order[at]);
   const line = $derived(lines.find(({ key }) => key === current?.line));
   const hole = $derived(holes.find(({ number }) => number === current?.hole));
-  const markIn = $derived(
-    !line || !hole
-      ? 0
-      : line.path.path === 'circle'
-        ? hole.markIn
-        : alongOf(line.path, hole.markXIn, hole.markYIn) - line.datumIn
-  );
+  const markIn = $derived(line && hole ? runningMarkIn(line, hole) : 0);
   const written = $derived(formatLength(Math.abs(markIn), style));
   const cross = $derived(
     hole?.crossMarkIn === null || hole === undefined
@@ -75,89 +70,75 @@
     event.preventDefault();
     event.stopPropagation();
   }
-  let dialog = $state<HTMLDialogElement>();
-  $effect(() => dialog?.showModal());
 </script>
 
-<dialog
-  bind:this={dialog}
-  aria-label="Marks, one at a time"
-  {onkeydown}
-  oncancel={onclose}
-  data-testid="reader"
->
-  <header>
-    <p class="which">{line?.name ?? ''}</p>
-    <p class="from">from {line?.path.path === 'circle' ? 'the centre lines' : datumWords(line)}</p>
-    {#if canSpeak}
-      <button
-        class="act small"
-        type="button"
-        aria-pressed={speaks}
-        aria-label="Speak the marks"
-        onclick={() => (speaks = !speaks)}
-      >
-        {#if speaks}<Volume2 size={22} />{:else}<VolumeX size={22} />{/if}
-      </button>
-    {/if}
-    <button class="act small" type="button" aria-label="Close the reader" onclick={onclose}
-      ><X size={22} /></button
-    >
-  </header>
-  <button class="big" type="button" onclick={() => go(1)} aria-label="Next mark">
-    {#if hole}
-      <span class="number" class:open={hole.state === 'held-open'}>
-        hole {hole.number}{hole.state === 'held-open' ? `, ◇ held open: ${hole.reason}` : ''}
-      </span>
-      <span
-        class="digits"
-        class:long={written.figure.length > 5}
-        class:two={cross !== null}
-        data-testid="reader-mark"
-      >
-        {#if cross}<i>{markIn < 0 ? '←' : '→'}</i
-          >{:else if markIn < 0 && line && line.datumIn > 0 && line.path.path === 'straight' && line.datumIn < line.path.lengthIn}<i
-            >←</i
-          >{/if}{written.figure}<small>{written.unit}</small>
-      </span>
-      {#if cross}
-        <span class="digits two"
-          ><i>{(hole.crossMarkIn ?? 0) < 0 ? '↑' : '↓'}</i>{cross.figure}<small>{cross.unit}</small
-          ></span
+<WholeScreen label="Marks, one at a time" testid="reader" {onclose} {onkeydown}>
+  <div class="reader">
+    <header>
+      <p class="which">{line?.name ?? ''}</p>
+      <p class="from">
+        from {line?.path.path === 'circle' ? 'the centre lines' : datumWords(line)}
+      </p>
+      {#if canSpeak}
+        <button
+          class="act small"
+          type="button"
+          aria-pressed={speaks}
+          aria-label="Speak the marks"
+          onclick={() => (speaks = !speaks)}
         >
+          {#if speaks}<Volume2 size={22} />{:else}<VolumeX size={22} />{/if}
+        </button>
       {/if}
-    {/if}
-    {#if finished}<span class="number"
-        >That was the last mark. Count {holes.length} before drilling.</span
-      >{/if}
-  </button>
-  <footer>
-    <button class="act" type="button" onclick={() => go(-1)} disabled={at === 0}>‹ Back</button>
-    <div class="how-far">
-      <progress max={order.length} value={at + 1} aria-label="Marks read"></progress>
-      <p>mark {at + 1} of {order.length}</p>
-    </div>
-    <button class="act main" type="button" onclick={() => go(1)}>Next ›</button>
-  </footer>
-</dialog>
+      <button class="act small" type="button" aria-label="Close the reader" onclick={onclose}
+        ><X size={22} /></button
+      >
+    </header>
+    <button class="big" type="button" onclick={() => go(1)} aria-label="Next mark">
+      {#if hole}
+        <span class="number" class:open={hole.state === 'held-open'}>
+          hole {hole.number}{hole.state === 'held-open' ? `, ◇ held open: ${hole.reason}` : ''}
+        </span>
+        <span
+          class="digits"
+          class:long={written.figure.length > 5}
+          class:two={cross !== null}
+          data-testid="reader-mark"
+        >
+          {#if cross}<i>{markIn < 0 ? '←' : '→'}</i
+            >{:else if markIn < 0 && line && line.datumIn > 0 && line.path.path === 'straight' && line.datumIn < line.path.lengthIn}<i
+              >←</i
+            >{/if}{written.figure}<small>{written.unit}</small>
+        </span>
+        {#if cross}
+          <span class="digits two"
+            ><i>{(hole.crossMarkIn ?? 0) < 0 ? '↑' : '↓'}</i>{cross.figure}<small
+              >{cross.unit}</small
+            ></span
+          >
+        {/if}
+      {/if}
+      {#if finished}<span class="number"
+          >That was the last mark. Count {holes.length} before drilling.</span
+        >{/if}
+    </button>
+    <footer>
+      <button class="act" type="button" onclick={() => go(-1)} disabled={at === 0}>‹ Back</button>
+      <div class="how-far">
+        <Progress label="Marks read" value={at + 1} max={order.length} />
+        <p>mark {at + 1} of {order.length}</p>
+      </div>
+      <button class="act main" type="button" onclick={() => go(1)}>Next ›</button>
+    </footer>
+  </div>
+</WholeScreen>
 
 <style>
-  dialog {
-    position: fixed;
-    inset: 0;
-    width: 100vw;
-    height: 100dvh;
-    max-width: none;
-    max-height: none;
-    margin: 0;
-    padding: 0;
-    border: 0;
-    background: var(--paper);
-    color: var(--ink);
-  }
-  dialog[open] {
+  .reader {
     display: grid;
     grid-template-rows: auto minmax(0, 1fr) auto;
+    min-height: 0;
+    height: 100%;
   }
   header,
   footer {
@@ -225,27 +206,5 @@
   .how-far {
     flex: 1;
     text-align: center;
-  }
-  progress {
-    width: 100%;
-    height: 14px;
-    appearance: none;
-    border: 0;
-    border-radius: 7px;
-    overflow: hidden;
-    background: var(--line);
-  }
-  progress::-webkit-progress-bar {
-    background: var(--line);
-  }
-  progress::-webkit-progress-value {
-    background: var(--olive-fill);
-  }
-  progress::-moz-progress-bar {
-    background: var(--olive-fill);
-  }
-  [aria-pressed='true'] {
-    background: var(--ink);
-    color: var(--paper);
   }
 </style>

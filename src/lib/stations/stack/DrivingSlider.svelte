@@ -3,6 +3,7 @@
   import type { PlannedStack } from '$core/plan/plan-shape.ts';
   import type { StackView } from '$core/plan/stack-view.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
+  import Slider from '../../ui/kit/Slider.svelte';
 
   /** Drives the rivet of the drawing from inserted to finished. */
   interface Props {
@@ -33,8 +34,8 @@
   const SAYS: Record<Driven, () => string> = {
     filling: () => 'the shank still fills the hole',
     never: () => 'no height makes a good head',
-    high: () => `too high yet: drive on to ${preferences.text((band?.high ?? 0) * D)}`,
-    low: () => `over-driven: it had to stop at ${preferences.text((band?.low ?? 0) * D)}`,
+    high: () => `too high yet: drive on to ${preferences.inWords((band?.high ?? 0) * D)}`,
+    low: () => `over-driven: it had to stop at ${preferences.inWords((band?.low ?? 0) * D)}`,
     good: () => 'inside the limits: stop here'
   };
   const said = $derived(SAYS[driven]());
@@ -44,8 +45,7 @@
 
 <div class="driving">
   <button class="act" type="button" onclick={() => onheight(travel.fromIn)}>Inserted</button>
-  <label class="slide">
-    <span class="sr-only">How far it is driven</span>
+  <div class="slide">
     {#if band}
       <span
         class="band"
@@ -53,15 +53,14 @@
         style:width="{percent(band.low * D) - percent(band.high * D)}%"
       ></span>
     {/if}
-    <input
-      type="range"
-      min="0"
+    <Slider
+      label="How far it is driven"
       max={STEPS}
       value={Math.round(share * STEPS)}
-      aria-valuetext="{preferences.text(heightIn)} high, {said}"
-      oninput={(event) => onheight(at(Number(event.currentTarget.value) / STEPS))}
+      said="{preferences.inWords(heightIn)} high, {said}"
+      onchange={(step) => onheight(at(step / STEPS))}
     />
-  </label>
+  </div>
   <button class="act" type="button" disabled={band === null} onclick={() => onheight(travel.restIn)}
     >Good head</button
   >
@@ -79,13 +78,6 @@
     position: relative;
     display: block;
     height: 44px;
-  }
-  .slide input {
-    position: relative;
-    width: 100%;
-    height: 44px;
-    accent-color: var(--ink);
-    cursor: pointer;
   }
   .band {
     position: absolute;

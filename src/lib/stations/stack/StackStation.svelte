@@ -14,7 +14,8 @@
   import MeasuredRivet from './MeasuredRivet.svelte';
   import StackFigures from './StackFigures.svelte';
   import Substitutes from './Substitutes.svelte';
-  import Choice from '../../ui/kit/Choice.svelte';
+  import Tabs from '../../ui/kit/Tabs.svelte';
+  import Toggles from '../../ui/kit/Toggles.svelte';
   import SheetsEditor from '../../ui/joint/SheetsEditor.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
   import Unreadable from '../../ui/joint/Unreadable.svelte';
@@ -66,51 +67,41 @@
             onheight={(value) => (chosenIn = value)}
           />
         {/if}
-        <Choice
+        <Tabs
           label="Beneath the drawing"
-          quiet
           value={open}
           options={PANELS}
           onchoose={(value) => (panel = value)}
-        />
-        {#key open}
-          <!-- svelte-ignore a11y_no_noninteractive_tabindex (what scrolls must be reached by keys) -->
-          <div
-            class="panel"
-            role="region"
-            aria-label={PANELS.find(({ value }) => value === open)?.text}
-            tabindex="0"
-          >
-            {#if open === 'driving'}
-              {#if stack.head.ok}
-                <HeadCurve
-                  head={stack.head.result}
-                  diameterIn={D}
-                  limits={rules.headLimits}
-                  now={view.rivet && drivingMoment(view.rivet, heightIn)}
-                />
-              {/if}
-            {:else if open === 'layers'}
-              <LayerPicture
-                plan={shown.plan}
-                picked={workspace.picked}
-                onpick={(hole) => (workspace.picked = hole)}
-              />
-            {:else if open === 'flush' && view.flush}
-              <FlushRule flush={view.flush} school={rules.dimpleAngles} />
-            {:else if open === 'others'}
-              <Substitutes {shown} {stack} />
-            {:else}
-              <LengthTable
-                {view}
-                dash={stack.dash}
-                school="{rules.lean}, {rules.increments === 'half' ? 'halves' : 'sixteenths'}"
-                onHand={stock.onHand}
-                arithmetic={workspace.arithmetic}
+        >
+          {#if open === 'driving'}
+            {#if stack.head.ok}
+              <HeadCurve
+                head={stack.head.result}
+                diameterIn={D}
+                limits={rules.headLimits}
+                now={view.rivet && drivingMoment(view.rivet, heightIn)}
               />
             {/if}
-          </div>
-        {/key}
+          {:else if open === 'layers'}
+            <LayerPicture
+              plan={shown.plan}
+              picked={workspace.picked}
+              onpick={(hole) => (workspace.picked = hole)}
+            />
+          {:else if open === 'flush' && view.flush}
+            <FlushRule flush={view.flush} school={rules.dimpleAngles} />
+          {:else if open === 'others'}
+            <Substitutes {shown} {stack} />
+          {:else}
+            <LengthTable
+              {view}
+              dash={stack.dash}
+              school="{rules.lean}, {rules.increments === 'half' ? 'halves' : 'sixteenths'}"
+              onHand={stock.onHand}
+              arithmetic={workspace.arithmetic}
+            />
+          {/if}
+        </Tabs>
         {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
       </div>
     {:else}
@@ -121,20 +112,19 @@
   {#snippet worksheet()}
     {#if plan && stack && view}
       {#if stacks.length > 1}
-        <div class="stacks" role="group" aria-label="Stacks of this joint">
-          {#each stacks as other, index (index)}
-            <button
-              class="act"
-              type="button"
-              aria-pressed={other === stack}
-              onclick={() => (workspace.picked = first(index))}
-            >
-              {other.name}<small
-                >{other.length.ok ? other.length.result.partNumber : 'no rivet'}, {other.rivets} rivets</small
-              >
-            </button>
-          {/each}
-        </div>
+        <Toggles
+          label="Stacks of this joint"
+          single
+          value={[String(stacks.indexOf(stack))]}
+          options={stacks.map((other, index) => ({
+            value: String(index),
+            text: other.name,
+            more: `${other.length.ok ? other.length.result.partNumber : 'no rivet'}, ${other.rivets} rivets`
+          }))}
+          onchange={([chosen]) => {
+            if (chosen !== undefined) workspace.picked = first(Number(chosen));
+          }}
+        />
       {/if}
       <StackFigures {stack} {view} />
       <Warnings warnings={workspace.warningsAt('stack')} />
@@ -162,11 +152,12 @@
     gap: 6px;
     height: 100%;
   }
-  .panel {
+  .view :global(.tab-view) {
     position: relative;
     min-height: 0;
+    margin-top: -6px;
     border: 1.5px solid var(--line);
-    border-radius: 10px;
+    border-radius: 0 0 10px 10px;
     overflow: auto;
     background: var(--panel);
   }
@@ -180,20 +171,9 @@
     position: absolute;
     inset: 0;
   }
-  .stacks,
   .more {
     display: flex;
     flex-wrap: wrap;
     gap: 6px;
-  }
-  .stacks .act {
-    flex-direction: column;
-    align-items: flex-start;
-    gap: 0;
-    line-height: 1.25;
-  }
-  .stacks [aria-pressed='true'] {
-    background: var(--ink);
-    color: var(--paper);
   }
 </style>

@@ -7,6 +7,7 @@
   import { DepthGauge } from '$lib/client/devices/depth-gauge.svelte';
   import { ServedPort } from '$lib/client/devices/line-port';
   import Pick from '../kit/Pick.svelte';
+  import More from '../kit/More.svelte';
 
   /** The depth gauge on the bench: whether it is there and zeroed, and its reading. The one that ships is simulated. */
   interface Props {
@@ -56,74 +57,66 @@
   }
 </script>
 
-<details class="gauge" data-testid="gauge-panel" bind:open={opened}>
-  <summary class="label"
-    >Depth gauge{!opened
+<div class="gauge" data-testid="gauge-panel">
+  <More
+    title="Depth gauge{!opened
       ? ''
       : !gauge.open
         ? ': not connected'
         : gauge.simulated
           ? ': a simulated one, for practice'
-          : `: ${gauge.name}`}</summary
+          : `: ${gauge.name}`}"
+    onopen={(open) => (opened = open)}
   >
-  {#if gauge.open}
-    <div class="acts">
-      <button class="act" type="button" onclick={() => void gauge.say('ZERO')}
-        >{gauge.zeroed ? '✓ Zeroed' : 'Zero on bare skin'}</button
-      >
-      <button
-        class="act"
-        type="button"
-        disabled={!gauge.zeroed}
-        onclick={() => void gauge.say('READ')}>Read again</button
-      >
-      {#if gauge.simulated}
-        <button class="act" type="button" disabled={!gauge.zeroed || clicks === null} onclick={cut}
-          >Cut at {clicks ?? '–'} and read</button
+    {#if gauge.open}
+      <div class="acts">
+        <button class="act" type="button" onclick={() => void gauge.say('ZERO')}
+          >{gauge.zeroed ? '✓ Zeroed' : 'Zero on bare skin'}</button
         >
+        <button
+          class="act"
+          type="button"
+          disabled={!gauge.zeroed}
+          onclick={() => void gauge.say('READ')}>Read again</button
+        >
+        {#if gauge.simulated}
+          <button
+            class="act"
+            type="button"
+            disabled={!gauge.zeroed || clicks === null}
+            onclick={cut}>Cut at {clicks ?? '–'} and read</button
+          >
+        {/if}
+      </div>
+      {#if gauge.simulated}
+        <Pick
+          label="At the simulated bench"
+          value={fault}
+          options={BENCH_FAULTS.map((value) => ({ value, text: FAULT_WORDS[value] }))}
+          onchoose={(value) => {
+            fault = value;
+            void gauge.say(`SIM FAULT ${value}`);
+          }}
+        />
+        <p class="hint">
+          No real gauge is connected: these holes and readings are made up. A setting found with
+          them is kept as practice and never offered for work.
+        </p>
       {/if}
-    </div>
-    {#if gauge.simulated}
-      <Pick
-        label="At the simulated bench"
-        value={fault}
-        options={BENCH_FAULTS.map((value) => ({ value, text: FAULT_WORDS[value] }))}
-        onchoose={(value) => {
-          fault = value;
-          void gauge.say(`SIM FAULT ${value}`);
-        }}
-      />
-      <p class="hint">
-        No real gauge is connected: these holes and readings are made up. A setting found with them
-        is kept as practice and never offered for work.
-      </p>
+    {:else}
+      <p class="hint">Type what you read.</p>
     {/if}
-  {:else}
-    <p class="hint">Type what you read.</p>
-  {/if}
-  {#if refused}<p class="wrong" role="alert">
-      Zero the gauge on the bare skin first: an unzeroed reading is not taken.
-    </p>{/if}
-  {#if gauge.problem !== ''}<p class="wrong" role="alert">{gauge.problem}</p>{/if}
-</details>
+    {#if refused}<p class="wrong" role="alert">
+        Zero the gauge on the bare skin first: an unzeroed reading is not taken.
+      </p>{/if}
+    {#if gauge.problem !== ''}<p class="wrong" role="alert">{gauge.problem}</p>{/if}
+  </More>
+</div>
 
 <style>
   .gauge {
     border-top: 1px solid var(--line);
     border-bottom: 1px solid var(--line);
-  }
-  summary {
-    display: flex;
-    align-items: center;
-    min-height: 44px;
-    cursor: pointer;
-  }
-  summary::before {
-    content: '▸';
-    padding-right: 8px;
-  }
-  [open] > summary::before {
-    content: '▾';
   }
   .acts {
     display: flex;

@@ -35,7 +35,7 @@
     type="button"
     aria-expanded={open}
     aria-label="Arithmetic of {label}"
-    title="Arithmetic"
+    data-hint="Arithmetic"
     onclick={() => (opened = !opened)}>Σ</button
   >
 </div>

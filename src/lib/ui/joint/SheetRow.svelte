@@ -6,6 +6,7 @@
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import { MATERIAL_OPTIONS } from '../kit/options';
   import LengthField from '../kit/LengthField.svelte';
+  import More from '../kit/More.svelte';
 
   /** One layer of the stack: name and thickness, and on Stack all that lies on it and where it runs. */
   interface Props {
@@ -102,47 +103,44 @@
     </div>
   {/snippet}
   {#if detail}
-    <details class="more">
-      <summary
-        >{told === '' ? 'Material, film' : told}<span class="sr-only">
-          of sheet {index + 1}</span
-        ></summary
-      >
-      <div class="told">
-        <label class="label" for="material-{index}">Material</label>
-        <select
-          id="material-{index}"
-          class="field-box"
-          value={sheet.material}
-          onchange={(event) =>
-            workspace.editSheet(sheet.id, {
-              material: event.currentTarget.value as EnteredSheet['material']
-            })}
-        >
-          {#each MATERIAL_OPTIONS as option (option.value)}
-            <option value={option.value}>{option.text}</option>
-          {/each}
-        </select>
-        <LengthField
-          label="Sealant or primer that stays"
-          value={sheet.coatIn}
-          placeholder=""
-          whenEmpty="none"
-          problem={workspace.problemAt(`sheets.${sheet.id}.coatIn`)}
-          oninput={(text) => workspace.editSheet(sheet.id, { coatIn: text })}
-        />
-        <label class="film">
-          <input
-            type="checkbox"
-            checked={sheet.film}
+    <div class="more">
+      <More title={told === '' ? 'Material, film' : told} aside=" of sheet {index + 1}">
+        <div class="told">
+          <label class="label" for="material-{index}">Material</label>
+          <select
+            id="material-{index}"
+            class="field-box"
+            value={sheet.material}
             onchange={(event) =>
-              workspace.editSheet(sheet.id, { film: event.currentTarget.checked })}
+              workspace.editSheet(sheet.id, {
+                material: event.currentTarget.value as EnteredSheet['material']
+              })}
+          >
+            {#each MATERIAL_OPTIONS as option (option.value)}
+              <option value={option.value}>{option.text}</option>
+            {/each}
+          </select>
+          <LengthField
+            label="Sealant or primer that stays"
+            value={sheet.coatIn}
+            placeholder=""
+            whenEmpty="none"
+            problem={workspace.problemAt(`sheets.${sheet.id}.coatIn`)}
+            oninput={(text) => workspace.editSheet(sheet.id, { coatIn: text })}
           />
-          film is on</label
-        >
-      </div>
-      {#if layered}{@render where()}{/if}
-    </details>
+          <label class="film">
+            <input
+              type="checkbox"
+              checked={sheet.film}
+              onchange={(event) =>
+                workspace.editSheet(sheet.id, { film: event.currentTarget.checked })}
+            />
+            film is on</label
+          >
+        </div>
+        {#if layered}{@render where()}{/if}
+      </More>
+    </div>
   {:else if layered}
     {@render where()}
   {/if}
@@ -184,13 +182,11 @@
   .more {
     margin-top: -26px;
   }
-  summary {
+  .more :global([data-part='trigger']) {
+    width: auto;
     max-width: calc(100% - 200px);
-    min-height: 36px;
-    padding: 6px 0 0 40px;
-    color: var(--ink-soft);
+    padding: 0 0 0 40px;
     font-size: 0.9rem;
-    cursor: pointer;
   }
   .told {
     display: grid;

@@ -3,6 +3,7 @@
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import { valueAt } from '$core/joint/paths.ts';
   import { fieldName } from './field-names';
+  import Progress from '../kit/Progress.svelte';
 
   const preferences = usePreferences();
 
@@ -20,7 +21,7 @@
     <div class="missing">
       {#if solver.state.kind === 'solving'}
         <h2>Solving the rows past what is in the way</h2>
-        <progress max="1" value={solver.state.done}></progress>
+        <Progress label="Solved" max={100} value={Math.round(100 * solver.state.done)} />
         <p>{Math.round(solver.state.done * 100)} % of the longest part. You can go on typing.</p>
         <button class="act" type="button" onclick={() => solver.cancel()}>Cancel</button>
       {:else if solver.state.kind === 'cancelled'}
@@ -78,10 +79,6 @@
   .wrong {
     border-color: var(--amber-line) !important;
     background: var(--amber-soft) !important;
-  }
-  progress {
-    width: 100%;
-    accent-color: var(--olive-fill);
   }
   h2 {
     font-size: 1.2rem;

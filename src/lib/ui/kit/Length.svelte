@@ -23,7 +23,7 @@
   );
 </script>
 
-<span class="length" title={exactDecimal(lengthIn)}
+<span class="length" data-hint={exactDecimal(lengthIn)}
   >{signed && lengthIn > 0 ? '+' : ''}{signed
     ? written.figure.replace('-', '−')
     : written.figure}<small>&nbsp;{written.unit}</small></span

@@ -25,7 +25,7 @@
   aria-label="{writeDecimal(value, 0, 2)} {unit}, limits {show(low)} to {show(high)} {unit}{inside
     ? ''
     : ', outside'}"
-  title="{writeDecimal(value, 2, 4)} {unit}"
+  data-hint="{writeDecimal(value, 2, 4)} {unit}"
 >
   <span class="track"><span class="mark" style:left="{place}%"></span></span>
   <span class="ends"><span>{show(low)}</span><span>{show(high)} {unit}</span></span>

@@ -4,6 +4,7 @@
   import type { StockDesk } from '$lib/ui/stock/stock-desk.svelte';
   import type { BinView } from '$lib/stock-view.ts';
   import Choice from '../kit/Choice.svelte';
+  import FileDrop from '../kit/FileDrop.svelte';
 
   /** A table of bins read in: looked at first, then stored all or none. */
   interface Props {
@@ -19,11 +20,9 @@
   const read = $derived<StockTable | null>(text === null ? null : readStockCsv(text, mode, bins));
   const MOST_SHOWN = 6;
 
-  async function choose(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
-    const file = event.currentTarget.files?.[0];
+  async function choose(file: File): Promise<void> {
     text = null;
     refused = '';
-    if (!file) return;
     name = file.name;
     if (file.size > LARGEST_FILE_BYTES) refused = `${file.name} is over 5 MB.`;
     else text = await file.text();
@@ -48,7 +47,7 @@
     ]}
     onchoose={(value) => (mode = value)}
   />
-  <input type="file" accept=".csv,text/csv" aria-label="Table of bins" onchange={choose} />
+  <FileDrop label="Table of bins" endings={['.csv']} onfile={(file) => void choose(file)} />
   {#if refused !== ''}<p class="wrong" role="alert">{refused}</p>{/if}
   {#if read?.ok}
     <p>
