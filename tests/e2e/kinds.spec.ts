@@ -30,7 +30,7 @@ test('a butt splice: rows on both sides, a strap, two grips', async ({ page, app
   await toStation(page, 3);
   // 0.032 + 0.050
   await expect(figure(page, 'Grip')).toContainText('0.082');
-  await page.getByRole('button', { name: /near side/ }).click();
+  await page.getByRole('radio', { name: /near side/ }).click();
   await expect(figure(page, 'Grip')).toContainText('0.090');
 });
 
@@ -110,7 +110,7 @@ test('a long tapered member: size zones and a rivet length for every grip', asyn
   await expect(page.getByTestId('picked-hole')).toContainText('line 2, zone 2');
   await toStation(page, 3);
   await expect(
-    page.getByRole('group', { name: 'Stacks of this joint' }).getByRole('button')
+    page.getByRole('radiogroup', { name: 'Stacks of this joint' }).getByRole('radio')
   ).toHaveCount(4);
 });
 

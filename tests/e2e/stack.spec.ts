@@ -29,7 +29,7 @@ test('the rivet is driven to the band of heights, to scale all the way', async (
     0.20125,
     2
   );
-  await page.getByLabel('How far it is driven').fill('200');
+  await page.getByRole('slider', { name: 'How far it is driven' }).press('End');
   await expect(page.getByText(/^over-driven: it had to stop at 0.0642/)).toBeVisible();
   await page.getByRole('button', { name: 'Good head' }).click();
   await expect(page.getByText('inside the limits: stop here')).toBeVisible();
@@ -87,7 +87,7 @@ test('layers end along the joint: runs of one rivet, marked on plan and tape', a
   // the doubler over the whole length: one rivet again
   await toStation(page, 3);
   await page.getByText(/to 4 3\/8/).click();
-  await page.getByLabel('Ends at').nth(1).fill('');
+  await page.getByLabel('Ends at').fill('');
   await expect(figure(page, 'Part number')).toHaveText('MS20426AD3-3.5');
   await page.getByText('Layers', { exact: true }).click();
   await expect(page.getByTestId('layers').locator('[data-run]')).toHaveCount(1);

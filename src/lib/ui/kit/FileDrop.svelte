@@ -23,8 +23,8 @@
     if (file) onfile(file);
   }}
 >
-  <FileUpload.Dropzone>
-    <FileUpload.Trigger class="act">{label}</FileUpload.Trigger>
+  <FileUpload.Dropzone aria-label={label}>
+    <span class="act">{label}</span>
     <span class="hint">or drop it here: {endings.join(', ')}</span>
   </FileUpload.Dropzone>
   <FileUpload.HiddenInput aria-label={label} />
