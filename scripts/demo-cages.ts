@@ -36,6 +36,7 @@ const COMMON = {
   skinIn: null,
   backingIn: 0.75,
   filmIn: 0,
+  filmOn: null,
   school: 'two-proud',
   targetIn: null,
   recheckEvery: 10

@@ -6,10 +6,14 @@ import {
   RivetsRequiredResult,
   rivetsRequired
 } from './carry/rivets-required.ts';
+import { GaugeVerdictInput, GaugeVerdictResult, gaugeVerdict } from './check/gauge-verdict.ts';
+import { SamplingDueInput, SamplingDueResult, samplingDue } from './check/sampling-due.ts';
 import { DrivenHeadInput, DrivenHeadResult, drivenHead } from './check/driven-head.ts';
 import { RowLayoutInput, RowLayoutResult, rowLayout } from './layout/row-layout.ts';
 import { JointStrengthInput, JointStrengthResult, jointStrength } from './carry/joint-strength.ts';
 import { ColdBatchInput, ColdBatchResult, coldBatch } from './drive/cold-batch.ts';
+import { SqueezerNextInput, SqueezerNextResult, squeezerNext } from './drive/squeezer-next.ts';
+import { WedgeBarInput, WedgeBarResult, wedgeBar } from './drive/wedge-bar.ts';
 import { SqueezerGapInput, SqueezerGapResult, squeezerGap } from './drive/squeezer-gap.ts';
 import {
   ConstrainedRowInput,
@@ -78,7 +82,11 @@ export const OPERATIONS: Readonly<Record<string, Operation>> = {
   oversize: operation(OversizeInput, OversizeResult, oversize),
   'cold-batch': operation(ColdBatchInput, ColdBatchResult, coldBatch),
   'clear-panel-hole': operation(ClearPanelHoleInput, ClearPanelHoleResult, clearPanelHole),
-  'hole-plan': operation(HolePlanInput, HolePlanResult, holePlan)
+  'hole-plan': operation(HolePlanInput, HolePlanResult, holePlan),
+  'squeezer-next': operation(SqueezerNextInput, SqueezerNextResult, squeezerNext),
+  'wedge-bar': operation(WedgeBarInput, WedgeBarResult, wedgeBar),
+  'gauge-verdict': operation(GaugeVerdictInput, GaugeVerdictResult, gaugeVerdict),
+  'sampling-due': operation(SamplingDueInput, SamplingDueResult, samplingDue)
 };
 
 /**

@@ -106,7 +106,9 @@ type StackRefusal =
       longest: number;
     }
   | { code: 'hole-too-small'; holeIn: number; dash: number; diameterIn: number }
+  | { code: 'hole-too-large'; holeIn: number; dash: number; mostIn: number }
   | { code: 'head-over-grip'; headIn: number; gripIn: number }
+  | { code: 'too-thick-to-dimple'; thickIn: number; limitIn: number }
   | { code: 'no-metal-for-head'; lengthIn: number; gripIn: number; holeIn: number }
   | { code: 'protrusion-outside'; lengthIn: number; protrusionIn: number };
 
@@ -120,12 +122,30 @@ type ReadyRefusal =
       highIn: number;
       nearestIn: number;
     }
+  | {
+      code: 'band-under-a-click';
+      dash: number;
+      sheetIn: number;
+      lowIn: number;
+      highIn: number;
+      clickIn: number;
+      leastSheetIn: number;
+      /** another school lets a head stand so proud that a click fits; null where none does */
+      otherHighIn: number | null;
+    }
+  | { code: 'film-unsaid' }
   | { code: 'nest-through'; depthIn: number; sheetIn: number }
   | { code: 'setting-withdrawn' | 'cage-not-set' | 'cage-is-set' | 'no-such-reading' }
   | { code: 'recheck-backwards'; last: number; after: number }
   /** `here`: the setting at which more holes must agree; null where something else comes first */
   | { code: 'readings-not-done'; here: { clicks: number; holesToGo: number } | null }
   | { code: 'too-few-holders'; pilot: number; final: number; lines: number };
+
+/** What driving refuses. */
+type DriveRefusal =
+  | { code: 'protrusion-not-1-to-2-d'; protrusionIn: number; diameterIn: number }
+  | { code: 'bar-does-not-go-in'; insideIn: number; barIn: number; protrusionIn: number }
+  | { code: 'no-gauge'; what: 'hole' | 'notch'; valueIn: number; leastIn: number; mostIn: number };
 
 /** What the record of heads and bins refuses. */
 type RecordRefusal =
@@ -170,7 +190,13 @@ type FieldRefusal =
 
 /** Why there is no result, as a code with its quantities. */
 export type RefusalSaid =
-  CarryRefusal | LayoutRefusal | StackRefusal | ReadyRefusal | RecordRefusal | FieldRefusal;
+  | CarryRefusal
+  | LayoutRefusal
+  | StackRefusal
+  | ReadyRefusal
+  | DriveRefusal
+  | RecordRefusal
+  | FieldRefusal;
 
 /** A refusal in a schema's own words. */
 export const told = (text: string): RefusalSaid => ({ code: 'told', text });

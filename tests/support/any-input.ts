@@ -139,9 +139,15 @@ export const ANY_INPUT: Record<string, Arbitrary<object>> = {
     }
   ),
   'predict-head': some(
-    { dash, head, gripIn: length(0.02, 2), lengthIn: length(0.1, 3), holeIn: length(0.25, 0.4) },
-    { limits }
-  ),
+    {
+      size: dash,
+      head,
+      gripIn: length(0.02, 2),
+      lengthIn: length(0.1, 3),
+      holeD: fc.double({ min: 1, max: 1.2, noNaN: true })
+    },
+    { limits, dimpled: fc.boolean() }
+  ).map(({ size, holeD, ...rivet }) => ({ ...rivet, dash: size, holeIn: (holeD * size) / 32 })),
   'flush-method': some({ sheetsIn: sheets, dash }, {}),
   'dimple-nest': some({ skinIn: gauge, dash }, {}),
   'countersink-next': fc
@@ -150,16 +156,18 @@ export const ANY_INPUT: Record<string, Arbitrary<object>> = {
       window: fc.double({ min: 0, max: 0.004, noNaN: true }),
       share: fc.double({ min: 0, max: 1, noNaN: true }),
       filmIn: length(0, 0.004),
+      filmCut: fc.boolean(),
+      filmRead: fc.boolean(),
+      filmWork: fc.boolean(),
       trials: fc.array(fc.record({ clicks: whole(-50, 200), flushnessIn: length(-0.02, 0.06) }), {
         minLength: 1,
         maxLength: 8
       })
     })
-    .map(({ low, window, share, filmIn, trials }) => ({
+    .map(({ low, window, share, ...film }) => ({
       targetIn: low + share * window,
       limits: { lowIn: low, highIn: low + window },
-      filmIn,
-      trials
+      ...film
     })),
   'driven-head': some(
     { dash, diameterIn: length(0.02, 0.8), heightIn: length(0.01, 0.4) },
@@ -207,6 +215,84 @@ export const ANY_INPUT: Record<string, Arbitrary<object>> = {
     },
     {}
   ),
+  'squeezer-next': fc
+    .record({
+      low: fc.double({ min: 0.03, max: 0.06, noNaN: true }),
+      window: fc.double({ min: 0, max: 0.05, noNaN: true }),
+      share: fc.double({ min: 0, max: 1, noNaN: true }),
+      turnIn: length(0.01, 0.25),
+      divisionsPerTurn: whole(1, 40),
+      trials: fc.array(fc.record({ divisions: whole(-20, 60), heightIn: length(0.02, 0.4) }), {
+        minLength: 1,
+        maxLength: 8
+      })
+    })
+    .map(({ low, window, share, ...rest }) => ({
+      targetIn: low + share * window,
+      limits: { lowIn: low, highIn: low + window },
+      ...rest
+    })),
+  'wedge-bar': some(
+    {
+      size: dash,
+      protrusionD: fc.double({ min: 1, max: 2, noNaN: true }),
+      barIn: length(0.4, 1.5),
+      spareIn: length(0, 1),
+      risePerIn: fc.double({ min: 0.01, max: 0.5, noNaN: true }),
+      travelIn: length(0.5, 12)
+    },
+    { shimIn: length(0, 0.5), shopHeightD: fc.double({ min: 0.38, max: 0.65, noNaN: true }) }
+  ).map(({ size, protrusionD, spareIn, ...bar }) => ({
+    ...bar,
+    dash: size,
+    protrusionIn: (protrusionD * size) / 32,
+    insideIn: typeof spareIn === 'number' ? spareIn + 1.2 : '1.8'
+  })),
+  'gauge-verdict': some(
+    { size: dash, fitsOver: fc.boolean(), touchesSheet: fc.boolean() },
+    {
+      plateD: fc.record({
+        hole: fc.double({ min: 1.3, max: 1.5, noNaN: true }),
+        notch: fc.double({ min: 0.38, max: 0.5, noNaN: true })
+      })
+    }
+  ).map(
+    ({ size, plateD, ...seen }: { size: number; plateD?: { hole: number; notch: number } }) => ({
+      ...seen,
+      dash: size,
+      ...(plateD
+        ? { plate: { headHoleIn: (plateD.hole * size) / 32, notchIn: (plateD.notch * size) / 32 } }
+        : {})
+    })
+  ),
+  'sampling-due': fc
+    .record({
+      order: fc.uniqueArray(whole(1, 60), { minLength: 1, maxLength: 30 }),
+      plan: fc.oneof(
+        fc.constant({ kind: 'all' }),
+        fc.record({
+          kind: fc.constant('first-then-every'),
+          first: whole(1, 5),
+          every: whole(2, 9)
+        })
+      ),
+      looks: fc.array(fc.record({ place: whole(0, 40), good: fc.boolean() }), { maxLength: 30 }),
+      driven: fc.double({ min: 0, max: 1, noNaN: true }),
+      tighten: whole(1, 6)
+    })
+    .map(({ order, plan, looks, driven, tighten }) => {
+      const done = order.slice(0, Math.ceil(driven * order.length));
+      return {
+        order,
+        plan,
+        tighten,
+        driven: done,
+        checked:
+          done.length === 0
+            ? []
+            : looks.map(({ place, good }) => ({ hole: done[place % done.length] ?? 0, good }))
+      };
+    }),
   'hole-plan': some(
     { holes: whole(1, 100_000), layers: whole(1, 10), dash },
     { school: fc.constantFrom(...DrillSchool.options) }

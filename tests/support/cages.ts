@@ -28,6 +28,7 @@ export const setupOf = (change: Partial<CageSetup> = {}): CageSetup => ({
   couponMaterial: '2024-T3',
   backingIn: 0.75,
   filmIn: 0,
+  filmOn: null,
   school: 'two-proud',
   targetIn: null,
   recheckEvery: 10,

@@ -2,10 +2,10 @@ import { z } from 'zod';
 import { answer, num, workLine, type Answer } from '../answer.ts';
 import { by, len } from '../notation.ts';
 import { SHEET_MODULUS_KSI } from '../catalog/strengths.ts';
-import { Head, lengthIn, thicknessIn, WIDEST_IN } from '../schema/fields.ts';
+import { Head, lengthIn, thicknessIfMeantIn, WIDEST_IN } from '../schema/fields.ts';
 
 export const InterRivetBucklingInput = z.strictObject({
-  thicknessIn,
+  thicknessIn: thicknessIfMeantIn,
   head: Head,
   pitchIn: lengthIn('the pitch', { above: 0, most: WIDEST_IN }),
   /** compression the skin carries, ksi; without it only the buckling stress is given */

@@ -9,12 +9,19 @@ import {
   SHEET_STRENGTHS,
   type SheetKey
 } from '../catalog/strengths.ts';
-import { Alloy, Dash, lengthIn, thicknessIn, WIDEST_IN } from '../schema/fields.ts';
+import {
+  Alloy,
+  Dash,
+  lengthIn,
+  takesThickness,
+  thicknessIfMeantIn,
+  WIDEST_IN
+} from '../schema/fields.ts';
 import { atMost, below } from '../units/tolerance.ts';
 
-export const JointStrengthInput = z.strictObject({
+export const JointStrengthInput = takesThickness({
   sheet: z.enum(SHEET_KEYS, { error: `the sheet is one of ${SHEET_KEYS.join(', ')}` }),
-  thicknessIn,
+  thicknessIn: thicknessIfMeantIn,
   alloy: Alloy.default('AD'),
   dash: Dash,
   rows: z.int('a whole number of rows is expected').min(1).max(20),

@@ -2,10 +2,10 @@ import { z } from 'zod';
 import { answer, num, workLine, type Answer } from '../answer.ts';
 import { by, len } from '../notation.ts';
 import { RIVET_SIZES } from '../catalog/rivets.ts';
-import { Dash, DiameterSchool, sheetsIn } from '../schema/fields.ts';
+import { Dash, DiameterSchool, sheetsIn, takesThickness } from '../schema/fields.ts';
 import { above, below, same } from '../units/tolerance.ts';
 
-export const RivetDiameterInput = z.strictObject({
+export const RivetDiameterInput = takesThickness({
   sheetsIn,
   school: DiameterSchool.default('thickest')
 });

@@ -13,14 +13,15 @@ import {
   Head,
   lengthIn,
   Location,
-  thicknessIn,
+  takesThickness,
+  thicknessIfMeantIn,
   WIDEST_IN
 } from '../schema/fields.ts';
 import { atLeast, below, ceilTo, roundHalfAway } from '../units/tolerance.ts';
 
-export const RivetsRequiredInput = z.strictObject({
+export const RivetsRequiredInput = takesThickness({
   family: Family,
-  thicknessIn,
+  thicknessIn: thicknessIfMeantIn,
   dash: Dash,
   widthIn: lengthIn("the joint's width", { above: 0, most: WIDEST_IN }),
   location: Location.default('general'),

@@ -10,7 +10,9 @@ const IssuedStack = z.strictObject({
   partNumber: z.string(),
   lengthIn: z.number(),
   holeIn: z.number(),
-  /** the head is reckoned from this much beyond the grip */
+  /** the far sheet is dimpled too; null in issues made while the shop's school decided it */
+  dimpledThrough: z.boolean().nullable().default(null),
+  /** in those, what the head was reckoned from beyond the grip */
   raisedIn: z.number().default(0)
 });
 
@@ -68,10 +70,11 @@ export function predictedHeadIn3(facts: IssuedFacts, hole: IssuedHole): number |
   const head = predictHead({
     dash: stack.dash,
     head: facts.head,
-    gripIn: hole.gripIn + stack.raisedIn,
+    gripIn: hole.gripIn + (stack.dimpledThrough === null ? stack.raisedIn : 0),
     lengthIn: stack.lengthIn,
     holeIn: stack.holeIn,
-    limits: facts.limits
+    limits: facts.limits,
+    dimpled: stack.dimpledThrough ?? false
   });
   return head.ok ? head.result.volumeIn3 : null;
 }

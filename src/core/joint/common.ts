@@ -92,7 +92,9 @@ const tryFields = {
   id: ItemId,
   hole: z.int().min(1),
   partNumber: z.string().max(60),
-  protrusionIn: AsTyped
+  protrusionIn: AsTyped,
+  /** from the flat far sheet, or from the raised dimple round the shank */
+  from: z.enum(['sheet', 'dimple']).default('sheet')
 };
 const MOST_TRIES = 50;
 

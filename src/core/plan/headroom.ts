@@ -2,7 +2,7 @@ import { DASHES, rivetSize } from '../catalog/rivets.ts';
 import { DEFAULT_MULTIPLIERS, type Multipliers } from '../rules/multipliers.ts';
 import type { Dash, Head } from '../schema/fields.ts';
 import { flushMethod } from '../stack/flush-method.ts';
-import { rivetLength } from '../stack/rivet-length.ts';
+import { stockedLength } from '../stack/rivet-length.ts';
 import { below } from '../units/tolerance.ts';
 import type { HoleRoom } from '../layout/hole-room.ts';
 
@@ -31,16 +31,9 @@ function stoppedBySheets(dash: Dash, head: Head, sheetsIn: number[]): HeadroomLi
     const flush = flushMethod({ sheetsIn, dash });
     if (flush.ok && flush.result.method === 'none') return 'flush';
   }
-  const length = rivetLength({
-    sheetsIn,
-    dash,
-    head,
-    alloy: 'AD',
-    increments: 'half',
-    lean: 'nearest',
-    dimpled: false
-  });
-  return length.ok ? null : 'length';
+  const gripIn = sheetsIn.reduce((sum, sheet) => sum + sheet, 0);
+  const stocked = stockedLength(gripIn, { dash, increments: 'half', lean: 'nearest' });
+  return stocked.ok ? null : 'length';
 }
 
 function stoppedByRoom(

@@ -62,8 +62,10 @@ export interface PlannedStack {
   length: Answer<RivetLengthResult>;
   hole: { drill: string; diameterIn: number; work: WorkLine[] };
   head: Answer<PredictHeadResult>;
-  /** the head is reckoned from this much beyond the flat stack: its dimple, by the shop's school */
-  raisedIn: number;
+  /** the far sheet is dimpled too: the metal of the head is what stands beyond the dimple, whichever school names it */
+  dimpledThrough: boolean;
+  /** from where the shop's school names the protrusion: this much beyond the flat stack */
+  namedFromIn: number;
 }
 
 /** A rivet put in a hole and measured; `found` is null where hole or rivet are no longer of this joint. */

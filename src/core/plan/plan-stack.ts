@@ -5,7 +5,7 @@ import { rivetSize } from '../catalog/rivets.ts';
 import type { PlannedStack } from './plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import type { Alloy, Dash, Head } from '../schema/fields.ts';
-import { flushMethod, type FlushMethod } from '../stack/flush-method.ts';
+import { flushMethod } from '../stack/flush-method.ts';
 import { gripOf, type HeldSheet } from '../stack/layers.ts';
 import { predictHead } from '../stack/predict-head.ts';
 import { rivetLength } from '../stack/rivet-length.ts';
@@ -20,19 +20,10 @@ export interface StackToPlan {
   gripsIn: { min: number; max: number } | null;
 }
 
-/** The far sheet is raised at the hole too: protrusion may be reckoned from there. */
-const isDimpledThrough = (method: FlushMethod): boolean =>
-  method === 'dimple-together' || method === 'dimple-each';
-
-/** How much further out the head sits than the flat stack says, by a school; in. */
-const raisedIn = (
-  flush: PlannedStack['flush'],
-  dash: Dash,
-  school: RuleProfile['dimpled']
-): number =>
-  school === 'at-dimple' && flush?.ok && isDimpledThrough(flush.result.method)
-    ? rivetSize(dash).head.countersunk.heightIn
-    : 0;
+/** The far sheet is raised at the hole too: the rivet sits one head height lower in the stack. */
+const isDimpledThrough = (flush: PlannedStack['flush']): boolean =>
+  flush?.ok === true &&
+  (flush.result.method === 'dimple-together' || flush.result.method === 'dimple-each');
 
 /**
  * The rivet that a stack takes: how a flush head is let in, and the length.
@@ -43,19 +34,25 @@ export function rivetFor(
   sheets: readonly HeldSheet[],
   dash: Dash,
   { head, alloy }: { head: Head; alloy: Alloy },
-  { increments, lean, multipliers }: Pick<RuleProfile, 'increments' | 'lean' | 'multipliers'>
-): Pick<PlannedStack, 'flush' | 'length'> {
+  profile: Pick<RuleProfile, 'increments' | 'lean' | 'multipliers' | 'dimpled'>
+): Pick<PlannedStack, 'flush' | 'length' | 'dimpledThrough' | 'namedFromIn'> {
+  const { increments, lean, multipliers } = profile;
   const metalIn = sheets.map((sheet) => sheet.thicknessIn);
   const heldIn = sheets.flatMap(({ thicknessIn, coatIn }) =>
     coatIn > 0 ? [thicknessIn, coatIn] : [thicknessIn]
   );
   const flush = head === 'countersunk' ? flushMethod({ sheetsIn: metalIn, dash }) : null;
-  const dimpled = flush?.ok === true && isDimpledThrough(flush.result.method);
+  const dimpledThrough = isDimpledThrough(flush);
+  const namedFromIn =
+    dimpledThrough && profile.dimpled === 'at-dimple'
+      ? rivetSize(dash).head.countersunk.heightIn
+      : 0;
   const length = rivetLength(
-    { sheetsIn: heldIn, dash, head, alloy, increments, lean, dimpled },
-    multipliers
+    { sheetsIn: heldIn, dash, head, alloy, increments, lean, dimpled: dimpledThrough },
+    multipliers,
+    namedFromIn
   );
-  return { flush, length };
+  return { flush, length, dimpledThrough, namedFromIn };
 }
 
 /**
@@ -69,7 +66,12 @@ export function planStack(
   { head, alloy }: { head: Head; alloy: Alloy },
   profile: RuleProfile
 ): PlannedStack {
-  const { flush, length } = rivetFor(sheets, dash, { head, alloy }, profile);
+  const { flush, length, dimpledThrough, namedFromIn } = rivetFor(
+    sheets,
+    dash,
+    { head, alloy },
+    profile
+  );
   const drill = rivetSize(dash).drill[profile.drill];
   const diameterIn = drillIn(drill);
   const hole = {
@@ -85,15 +87,15 @@ export function planStack(
       )
     ]
   };
-  const raised = raisedIn(flush, dash, profile.dimpled);
   const predicted = length.ok
     ? predictHead({
         dash,
         head,
-        gripIn: length.result.gripIn + raised,
+        gripIn: length.result.gripIn,
         lengthIn: length.result.lengthIn,
         holeIn: diameterIn,
-        limits: profile.headLimits
+        limits: profile.headLimits,
+        dimpled: dimpledThrough
       })
     : length;
   const sumIn = gripOf(sheets);
@@ -108,6 +110,7 @@ export function planStack(
     length,
     hole,
     head: predicted,
-    raisedIn: raised
+    dimpledThrough,
+    namedFromIn
   };
 }

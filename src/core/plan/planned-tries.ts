@@ -15,23 +15,24 @@ export function plannedTries(
   stacks: readonly PlannedStack[],
   profile: RuleProfile
 ): PlannedTry[] {
-  return tries.flatMap(({ hole: number, partNumber: text, protrusionIn: typed }) => {
+  return tries.flatMap(({ hole: number, partNumber: text, protrusionIn: typed, from }) => {
     if (typed.trim() === '') return [];
     const measured = parseLength(typed);
     const hole = holes.find((candidate) => candidate.number === number);
-    const sheets = hole && stacks[hole.stack]?.sheets;
+    const stack = hole && stacks[hole.stack];
     const read = partNumber({ text });
     const found =
-      hole && sheets && read.ok
+      stack && read.ok
         ? !measured.ok
           ? invalidInput('protrusionIn', told(measured.message))
           : measuredProtrusion(
               {
                 dash: read.result.dash,
                 lengthIn: read.result.lengthIn,
-                protrusionIn: measured.valueIn
+                protrusionIn: measured.valueIn,
+                fromDimple: stack.dimpledThrough && from === 'dimple'
               },
-              { gripIn: hole.gripIn, sheets },
+              { gripIn: hole.gripIn, sheets: stack.sheets },
               profile.multipliers
             )
         : null;

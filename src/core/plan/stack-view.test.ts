@@ -36,21 +36,28 @@ describe('one stack as the station shows it', () => {
     expect(reckonings.map(({ school }) => school)).toEqual(['flat-stack', 'at-dimple']);
     const [flat, raised] = reckonings;
     expect((flat?.protrusionIn ?? 0) - (raised?.protrusionIn ?? 0)).toBeCloseTo(0.042, 12);
-    const volume = (one: typeof flat) => (one?.head.ok ? one.head.result.volumeIn3 : NaN);
-    // a shank of 0.042 and the ring round it stay in the dimple: π/4 × 0.1285² × 0.042
-    expect(volume(flat) - volume(raised)).toBeCloseTo((Math.PI / 4) * 0.1285 ** 2 * 0.042, 10);
   });
 
-  it('drives what the shop’s own school reckons with', () => {
-    const flat = view(['0.025', '0.032'], { head: 'countersunk' });
+  it('drives the metal beyond the dimple, whichever school names the protrusion', () => {
+    const flat = view(['0.025', '0.032'], { head: 'countersunk', dash: 4 });
+    // -4 under either school: 0.25 − 0.057 − 0.042 stands beyond the dimple, less what fills the hole through the grip
+    expect(flat.stack.length).toMatchObject({ ok: true, result: { lengthDash: '4' } });
+    expect(flat.travel?.fromIn).toBeCloseTo(0.151, 12);
+    const metalIn3 = (Math.PI / 4) * (0.125 ** 2 * 0.151 - (0.1285 ** 2 - 0.125 ** 2) * 0.057);
+    expect(flat.stack.head.ok && flat.stack.head.result.volumeIn3).toBeCloseTo(metalIn3, 15);
+    // fromIn less the ring round the shank, through the whole grip
+    expect(flat.travel?.fullHoleIn).toBeCloseTo(
+      0.151 - ((0.1285 ** 2 - 0.125 ** 2) * 0.057) / 0.125 ** 2,
+      12
+    );
     const raised = view(
       ['0.025', '0.032'],
-      { head: 'countersunk' },
+      { head: 'countersunk', dash: 4 },
       { ...DEFAULT_PROFILE, dimpled: 'at-dimple' }
     );
-    expect((flat.travel?.fromIn ?? 0) - (raised.travel?.fromIn ?? 0)).toBeCloseTo(0.042, 12);
-    expect(raised.stack.head).toEqual(raised.reckonings[1]?.head);
-    expect(flat.stack.head).toEqual(flat.reckonings[0]?.head);
+    // that school aims 1.5 D beyond the dimple: 0.057 + 0.042 + 0.1875 = 0.2865 → -4.5
+    expect(raised.stack.length).toMatchObject({ ok: true, result: { lengthDash: '4.5' } });
+    expect(raised.travel?.fromIn).toBeCloseTo(0.28125 - 0.099, 12);
   });
 
   it('reckons a dimple over a cut sheet from its flat far face alone', () => {

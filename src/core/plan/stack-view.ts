@@ -1,4 +1,4 @@
-import { workLine, type Answer, type WorkLine } from '../answer.ts';
+import { workLine, type WorkLine } from '../answer.ts';
 import { by, len } from '../notation.ts';
 import { NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
 import { drillIn } from '../catalog/drills.ts';
@@ -10,7 +10,6 @@ import { candidateLengths, type CandidateLength } from '../stack/candidate-lengt
 import { fullHoleHeightIn, type DrivenRivet } from '../stack/driving.ts';
 import { flushPath, type FlushStep } from '../stack/flush-path.ts';
 import { flushTools, type FlushTool } from '../stack/flush-tools.ts';
-import { predictHead, type PredictHeadResult } from '../stack/predict-head.ts';
 import { cutsReachIn, sectionOf, type Section } from '../stack/section.ts';
 
 /** How a flush head is let in: the rule as walked, and the tools under both angle schools. */
@@ -23,12 +22,11 @@ export interface FlushView {
   pilot: { drill: string; diameterIn: number };
 }
 
-/** Protrusion and head reckoned one way. */
+/** The protrusion as one school names it; the metal, and so the head, is the same. */
 export interface DimpleReckoning {
   school: RuleProfile['dimpled'];
   protrusionIn: number;
   protrusionD: number;
-  head: Answer<PredictHeadResult>;
   work: WorkLine[];
 }
 
@@ -61,8 +59,7 @@ const FLAT_BEYOND_D = 0.25;
 /** The slider goes this low, in D: under every limit, so that one sees an over-driven head too. */
 const LOWEST_D = 0.3;
 
-function reckoningsOf(stack: PlannedStack, joint: Joint, profile: RuleProfile): DimpleReckoning[] {
-  const { length, dash, hole } = stack;
+function reckoningsOf({ length, dash }: PlannedStack): DimpleReckoning[] {
   if (!length.ok || length.result.atDimpleIn === null) return [];
   const { gripIn, lengthIn, protrusionIn, atDimpleIn } = length.result;
   const { diameterIn: D, head } = rivetSize(dash);
@@ -72,14 +69,6 @@ function reckoningsOf(stack: PlannedStack, joint: Joint, profile: RuleProfile): 
       school,
       protrusionIn: standsIn,
       protrusionD: standsIn / D,
-      head: predictHead({
-        dash,
-        head: joint.head,
-        gripIn: school === 'flat-stack' ? gripIn : gripIn + head.countersunk.heightIn,
-        lengthIn,
-        holeIn: hole.diameterIn,
-        limits: profile.headLimits
-      }),
       work: [
         workLine(
           'protrusion',
@@ -125,16 +114,14 @@ export function stackView(stack: PlannedStack, joint: Joint, profile: RuleProfil
   const flush = flushOf(stack, joint, profile);
   const gripIn = length.ok ? length.result.gripIn : (stack.gripMinIn + stack.gripMaxIn) / 2;
   const lengthIn = length.ok ? length.result.lengthIn : gripIn;
+  const headIn = joint.head === 'countersunk' ? rivetSize(dash).head.countersunk.heightIn : 0;
   const rivet: DrivenRivet | null =
     length.ok && head.ok
       ? {
           dash,
           holeIn: hole.diameterIn,
-          filledIn:
-            gripIn +
-            stack.raisedIn -
-            (joint.head === 'countersunk' ? rivetSize(dash).head.countersunk.heightIn : 0),
-          protrusionIn: length.result.protrusionIn - stack.raisedIn
+          filledIn: stack.dimpledThrough ? gripIn : gripIn - headIn,
+          protrusionIn: length.result.protrusionIn - (stack.dimpledThrough ? headIn : 0)
         }
       : null;
   const sectionTo = (besideIn: number) =>
@@ -165,13 +152,14 @@ export function stackView(stack: PlannedStack, joint: Joint, profile: RuleProfil
         head: joint.head,
         alloy: joint.alloy,
         gripIn,
-        headGripIn: gripIn + stack.raisedIn,
+        dimpledThrough: stack.dimpledThrough,
+        namedFromIn: stack.namedFromIn,
         holeIn: hole.diameterIn,
         pickedIn: length.ok ? length.result.lengthIn : null
       },
       profile
     ),
     flush,
-    reckonings: reckoningsOf(stack, joint, profile)
+    reckonings: reckoningsOf(stack)
   };
 }

@@ -62,12 +62,16 @@ describe('what is said of a length', () => {
   const dimpled: RuleProfile = { ...DEFAULT_PROFILE, dimpled: 'at-dimple', lean: 'short' };
 
   it('reckons from the raised dimple where the shop does', () => {
-    // grip 0.057: 0.2445 ideal, short to 7/32: 0.16175 out; at the dimple 0.11975 = 0.96 D
+    // grip 0.057 and a head of 0.042: 0.2865 ideal, short to 9/32: 0.18225 past the dimple = 1.46 D
     const joint = lap(['0.025', '0.032']);
-    expect(said(joint, 'At the dimple the protrusion is outside its window', dimpled)).toMatch(
-      /^0.96 D reckoned from the raised dimple/
+    const narrow = {
+      ...dimpled,
+      multipliers: { ...dimpled.multipliers, protrusionMinD: 1.46 }
+    };
+    expect(said(joint, 'Protrusion outside its window', narrow)).toMatch(
+      /^1.46 D reckoned from the raised dimple/
     );
-    expect(titles(joint, { ...dimpled, dimpled: 'flat-stack' })).toEqual([]);
+    expect(titles(joint, dimpled)).toEqual([]);
   });
 
   it('tells why no height makes a good head', () => {

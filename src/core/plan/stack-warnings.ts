@@ -70,37 +70,36 @@ function lengthWarnings(stack: PlannedStack, of: Of, profile: RuleProfile): Foun
     return [{ level: 'stop', said: { code: 'no-rivet', stack: of, why: length.error.said } }];
   const { protrusionMinD, protrusionMaxD } = profile.multipliers;
   const D = rivetSize(dash).diameterIn;
-  const { lengthIn, atDimpleIn, protrusionD } = length.result;
-  const atEnds = [gripMinIn, gripMaxIn].map((gripIn) => (lengthIn - gripIn) / D);
-  const outside = [protrusionD, ...atEnds].filter(
+  const { lengthIn, protrusionIn } = length.result;
+  const namedD = (standsIn: number) => (standsIn - stack.namedFromIn) / D;
+  const atEnds = [gripMinIn, gripMaxIn].map((gripIn) => namedD(lengthIn - gripIn));
+  const outside = [namedD(protrusionIn), ...atEnds].filter(
     (value) => !protrusionInWindow(value, profile.multipliers)
   );
   const window = { overD: protrusionMinD, underD: protrusionMaxD };
-  const found: Found[] = [];
-  if (outside.length > 0)
-    found.push({
-      level: 'stop',
-      said: { code: 'protrusion', stack: of, protrusionD: outside[0] ?? 0, ...window }
-    });
-  else if (
-    profile.dimpled === 'at-dimple' &&
-    atDimpleIn !== null &&
-    !protrusionInWindow(atDimpleIn / D, profile.multipliers)
-  )
-    found.push({
-      level: 'attention',
-      said: {
-        code: 'protrusion-at-dimple',
-        stack: of,
-        protrusionD: atDimpleIn / D,
-        ...window
-      }
-    });
-  return found;
+  return outside.length === 0
+    ? []
+    : [
+        {
+          level: 'stop',
+          said: {
+            code: 'protrusion',
+            stack: of,
+            protrusionD: outside[0] ?? 0,
+            atDimple: stack.namedFromIn > 0,
+            ...window
+          }
+        }
+      ];
 }
 
-function headWarnings({ head, dash }: PlannedStack, of: Of, profile: RuleProfile): Found[] {
-  if (!head.ok || head.result.heightBandD !== null) return [];
+function headWarnings(stack: PlannedStack, of: Of, profile: RuleProfile): Found[] {
+  const { head, length, dash } = stack;
+  if (!head.ok)
+    return length.ok
+      ? [{ level: 'stop', said: { code: 'no-head', stack: of, why: head.error.said } }]
+      : [];
+  if (head.result.heightBandD !== null) return [];
   const { diameterD, heightD } = HEAD_LIMITS[profile.headLimits];
   const wideD = head.result.diameterAtHalfDIn / rivetSize(dash).diameterIn;
   return [

@@ -51,11 +51,13 @@ type StackSaid =
   | { code: 'stays-proud'; stack: string | null; leastIn: number }
   | { code: 'dimple-hot'; sheets: string[] }
   | { code: 'dimple-hot-if' }
-  | { code: 'no-rivet'; stack: string | null; why: RefusalSaid }
+  | { code: 'no-rivet' | 'no-head'; stack: string | null; why: RefusalSaid }
   | {
-      code: 'protrusion' | 'protrusion-at-dimple';
+      code: 'protrusion';
       stack: string | null;
       protrusionD: number;
+      /** named from the raised dimple, as the shop's school does */
+      atDimple: boolean;
       overD: number;
       underD: number;
     }

@@ -36,7 +36,8 @@ export const flushSteps = (joint: Joint, plan: Plan, profile: RuleProfile): Made
             cutDeg: tool.cutDeg,
             pilotDrill: stack.hole.drill,
             depthIn: tool.depthIn,
-            clicksPastFlush: tool.nest?.clicks ?? null
+            clicksPastFlush: tool.nest?.clicks ?? null,
+            byTrial: tool.byTrial
           },
           hazard: 'air'
         };

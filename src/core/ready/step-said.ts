@@ -43,6 +43,8 @@ export type StepSaid =
       depthIn: number;
       /** past flush, for a dimple to nest in; null where none does */
       clicksPastFlush: number | null;
+      /** the depth is a start only: finished with a dimpled scrap in the cut */
+      byTrial: boolean;
     };
 
 /** What hurts at a step. */

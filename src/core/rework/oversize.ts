@@ -11,13 +11,15 @@ import {
   Increments,
   lengthIn,
   sheetsIn,
+  takesThickness,
   WIDEST_IN
 } from '../schema/fields.ts';
 import { flushMethod } from '../stack/flush-method.ts';
-import { rivetLength } from '../stack/rivet-length.ts';
+import { writePartNumber } from '../stack/part-number.ts';
+import { stockedLength } from '../stack/rivet-length.ts';
 import { above, atMost, below } from '../units/tolerance.ts';
 
-export const OversizeInput = z.strictObject({
+export const OversizeInput = takesThickness({
   dash: Dash,
   head: Head,
   holeIn: lengthIn('the measured hole', { above: 0, most: 2 }),
@@ -86,15 +88,8 @@ export function oversize(
   const edgeMinIn = limits.edgeMinD[head] * bigger.diameterIn;
   const pitchMinIn = limits.pitchMinD * bigger.diameterIn;
   const flush = head === 'countersunk' ? flushMethod({ sheetsIn, dash: next }) : null;
-  const length = rivetLength({
-    sheetsIn,
-    dash: next,
-    head,
-    alloy: 'AD',
-    increments,
-    lean: 'nearest',
-    dimpled: false
-  });
+  const gripIn = sheetsIn.reduce((sum, sheet) => sum + sheet, 0);
+  const stocked = stockedLength(gripIn, { dash: next, increments, lean: 'nearest' });
   work.push(
     workLine('next final drill', `dash ${next}, ${school} school: ${drill}`, drillIn(drill), 'in'),
     workLine(
@@ -115,10 +110,14 @@ export function oversize(
     ['edge', below(edgeIn, edgeMinIn)],
     ['pitch', pitchesIn.some((pitchIn) => below(pitchIn, pitchMinIn))],
     ['flush', flush?.ok === true && flush.result.method === 'none'],
-    ['length', !length.ok]
+    ['length', !stocked.ok]
   ];
   const fails = against.filter(([, failed]) => failed).map(([name]) => name);
-  if (fails.length > 0 || !length.ok) return decide('refer', { fails });
-  work.push(...length.work);
-  return decide('next-size', { dash: next, partNumber: length.result.partNumber });
+  if (fails.length > 0 || !stocked.ok) return decide('refer', { fails });
+  const partNumber = writePartNumber('MS', head, 'AD', next, stocked.sixteenths);
+  work.push(
+    workLine('grip', lens(sheetsIn, ' + '), gripIn, 'in'),
+    workLine('its length', by`nearest to ${len(stocked.idealIn)}`, stocked.lengthIn, 'in')
+  );
+  return decide('next-size', { dash: next, partNumber });
 }

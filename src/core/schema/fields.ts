@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { saying } from '../refusal-said.ts';
+import { saying, type RefusalSaid } from '../refusal-said.ts';
 import { parseLength } from '../units/parse-length.ts';
 import { TOLERANCE } from '../units/tolerance.ts';
 
@@ -9,6 +9,8 @@ export const MOST_HOLES = 100_000;
 /** Thicknesses outside this are nearly always a slipped decimal point (handbook 3.2). */
 export const THINNEST_SHEET_IN = 0.01;
 export const THICKEST_SHEET_IN = 0.25;
+/** What a thickness may be where it is said that such a thick part is meant. */
+export const THICKEST_MEANT_IN = 2;
 
 // How one types a length, not one that was reckoned.
 const EXPECTED =
@@ -64,27 +66,59 @@ export function slippedThicknessIn(valueIn: number): number | null {
   return null;
 }
 
-/** One sheet's thickness, in, 0.010 to 0.25; outside that the message asks about the decimal point. */
-export const thicknessIn = writtenLength.superRefine((valueIn, context) => {
+/** What a thickness outside its limits is told, or null inside them. */
+function slipped(valueIn: number, thickestIn: number): RefusalSaid | null {
   const thin = valueIn < THINNEST_SHEET_IN - TOLERANCE;
-  if (!thin && valueIn <= THICKEST_SHEET_IN + TOLERANCE) return;
-  context.addIssue({
-    code: 'custom',
-    params: saying({
-      code: 'slipped-sheet',
-      valueIn,
-      must: thin ? 'under' : 'over',
-      limitIn: thin ? THINNEST_SHEET_IN : THICKEST_SHEET_IN,
-      meantIn: slippedThicknessIn(valueIn)
-    })
-  });
-});
+  if (!thin && valueIn <= thickestIn + TOLERANCE) return null;
+  return {
+    code: 'slipped-sheet',
+    valueIn,
+    must: thin ? 'under' : 'over',
+    limitIn: thin ? THINNEST_SHEET_IN : thickestIn,
+    meantIn: slippedThicknessIn(valueIn)
+  };
+}
 
-/** Sheets of one stack; the first lies under the manufactured head. */
+const thicknessTo = (thickestIn: number) =>
+  writtenLength.superRefine((valueIn, context) => {
+    const said = slipped(valueIn, thickestIn);
+    if (said) context.addIssue({ code: 'custom', params: saying(said) });
+  });
+
+/** One sheet's thickness, in, 0.010 to 0.25; outside that the message asks about the decimal point. */
+export const thicknessIn = thicknessTo(THICKEST_SHEET_IN);
+
+/** One sheet's thickness, in, 0.010 to 2: whoever takes it asks whether one over 0.25 is meant. */
+export const thicknessIfMeantIn = thicknessTo(THICKEST_MEANT_IN);
+
+/** Sheets of one stack; the first lies under the manufactured head. For an input that `takesThickness`. */
 export const sheetsIn = z
-  .array(thicknessIn, { error: 'a list of sheet thicknesses is expected, at least one' })
+  .array(thicknessIfMeantIn, { error: 'a list of sheet thicknesses is expected, at least one' })
   .min(1, 'at least one sheet is needed')
   .max(40, 'at most 40 sheets in one stack');
+
+/** The names that hold thicknesses wherever they stand. */
+const THICKNESS_NAMES = ['sheetsIn', 'thicknessIn', 'skinIn'] as const;
+
+/**
+ * An input that takes thicknesses (`sheetsIn`, `thicknessIn`, `skinIn`): one over 0.25 in is a slipped decimal point unless
+ * `thickMeant` says that such a part is meant.
+ */
+export const takesThickness = <S extends z.ZodRawShape>(shape: S) =>
+  z
+    .strictObject({ ...shape, thickMeant: z.boolean('thickMeant is true or false').optional() })
+    .superRefine((input: Record<string, unknown>, context) => {
+      if (input['thickMeant'] === true) return;
+      for (const name of THICKNESS_NAMES) {
+        const given = input[name];
+        const hold = (valueIn: unknown, path: PropertyKey[]) => {
+          const said = typeof valueIn === 'number' ? slipped(valueIn, THICKEST_SHEET_IN) : null;
+          if (said) context.addIssue({ code: 'custom', path, params: saying(said) });
+        };
+        if (Array.isArray(given)) given.forEach((sheet, at) => hold(sheet, [name, at]));
+        else hold(given, [name]);
+      }
+    });
 
 export const Dash = z.literal([3, 4, 5, 6, 8], {
   error: 'the rivet diameter is a dash number: 3, 4, 5, 6 or 8 (32nds of an inch)'

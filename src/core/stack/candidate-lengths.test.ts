@@ -8,7 +8,8 @@ const asked = {
   head: 'universal',
   alloy: 'AD',
   gripIn: 0.08,
-  headGripIn: 0.08,
+  dimpledThrough: false,
+  namedFromIn: 0,
   holeIn: 0.1285,
   pickedIn: 0.28125
 } as const;
@@ -56,10 +57,32 @@ describe('lengths round the ideal', () => {
     const whole = candidateLengths(asked, { ...DEFAULT_PROFILE, increments: 'sixteenth' });
     expect(whole.map(({ lengthDash }) => lengthDash)).toEqual(['2', '3', '4', '5', '6', '7']);
     const thin = candidateLengths(
-      { ...asked, dash: 3, gripIn: 0.032, headGripIn: 0.032, holeIn: 0.098, pickedIn: null },
+      { ...asked, dash: 3, gripIn: 0.032, holeIn: 0.098, pickedIn: null },
       DEFAULT_PROFILE
     );
     expect(thin[0]?.lengthDash).toBe('2');
     expect(thin.some(({ picked }) => picked)).toBe(false);
+  });
+
+  it('make a head of the metal beyond the dimple, whichever school names the protrusion', () => {
+    const thin = {
+      ...asked,
+      dash: 3,
+      head: 'countersunk',
+      gripIn: 0.057,
+      dimpledThrough: true,
+      holeIn: 0.098,
+      pickedIn: 0.1875
+    } as const;
+    const lengths = candidateLengths(thin, DEFAULT_PROFILE);
+    const by = (dash: string) => lengths.find(({ lengthDash }) => lengthDash === dash);
+    // -2.5 stands 1.06 D past the flat sheet, but 0.063 of it lies beyond the dimple:
+    // at 0.38 D high it would be √(4·0.000398/(π·0.035625)) = 0.119 wide, 1.27 D
+    expect(by('2.5')).toMatchObject({ verdict: 'attention', against: { code: 'no-height' } });
+    expect(by('3')).toMatchObject({ verdict: 'good', picked: true });
+    const raised = candidateLengths({ ...thin, namedFromIn: 0.036 }, DEFAULT_PROFILE);
+    const same = raised.find(({ lengthDash }) => lengthDash === '3');
+    expect(same?.head).toEqual(by('3')?.head);
+    expect(same?.protrusionIn).toBeCloseTo((by('3')?.protrusionIn ?? 0) - 0.036, 12);
   });
 });

@@ -42,8 +42,10 @@ export interface LengthsToWeigh {
   head: Head;
   alloy: Alloy;
   gripIn: number;
-  /** the grip that the head is reckoned from: further out at a raised dimple */
-  headGripIn: number;
+  /** the metal of the head is what stands beyond the dimple */
+  dimpledThrough: boolean;
+  /** from where the shop's school names the protrusion: this much beyond the flat stack */
+  namedFromIn: number;
   holeIn: number;
   pickedIn: number | null;
 }
@@ -62,29 +64,30 @@ const riskOf = (protrusionD: number): CandidateLength['risk'] =>
  * @source handbook 4.3
  */
 export function candidateLengths(
-  { dash, head, alloy, gripIn, headGripIn, holeIn, pickedIn }: LengthsToWeigh,
+  { dash, head, alloy, gripIn, dimpledThrough, namedFromIn, holeIn, pickedIn }: LengthsToWeigh,
   profile: RuleProfile
 ): CandidateLength[] {
   const D = rivetSize(dash).diameterIn;
   const stepsPerIn = profile.increments === 'half' ? 32 : 16;
   const { protrusionMinD, protrusionMaxD } = profile.multipliers;
   const { diameterD, heightD } = HEAD_LIMITS[profile.headLimits];
-  const below = floorTo((gripIn + IDEAL_PROTRUSION_D * D) * stepsPerIn);
+  const below = floorTo((gripIn + namedFromIn + IDEAL_PROTRUSION_D * D) * stepsPerIn);
   const steps = Array.from({ length: 2 * EACH_SIDE }, (_, at) => below - EACH_SIDE + 1 + at);
   return steps.flatMap((step): CandidateLength[] => {
     const lengthIn = step / stepsPerIn;
     const sixteenths = lengthIn * 16;
     if (sixteenths < SHORTEST_LENGTH_DASH || sixteenths > LONGEST_LENGTH_DASH) return [];
-    const protrusionIn = lengthIn - gripIn;
+    const protrusionIn = lengthIn - gripIn - namedFromIn;
     if (protrusionIn <= 0) return [];
     const protrusionD = protrusionIn / D;
     const predicted = predictHead({
       dash,
       head,
-      gripIn: headGripIn,
+      gripIn,
       lengthIn,
       holeIn,
-      limits: profile.headLimits
+      limits: profile.headLimits,
+      dimpled: dimpledThrough
     });
     const inWindow = protrusionInWindow(protrusionD, profile.multipliers);
     const band = predicted.ok && predicted.result.heightBandD !== null;
@@ -107,7 +110,14 @@ export function candidateLengths(
         risk: riskOf(protrusionD),
         picked: pickedIn !== null && same(lengthIn, pickedIn),
         work: [
-          workLine('protrusion', by`L − G = ${len(lengthIn)} − ${len(gripIn)}`, protrusionIn, 'in'),
+          workLine(
+            'protrusion',
+            namedFromIn === 0
+              ? by`L − G = ${len(lengthIn)} − ${len(gripIn)}`
+              : by`L − G − head, from the dimple = ${len(lengthIn)} − ${len(gripIn)} − ${len(namedFromIn)}`,
+            protrusionIn,
+            'in'
+          ),
           workLine('protrusion in D', by`${len(protrusionIn)} / ${len(D)}`, protrusionD, 'D'),
           ...(predicted.ok ? predicted.work : [])
         ]

@@ -42,7 +42,8 @@ describe('driving at constant volume', () => {
         gripIn: 0.08,
         lengthIn: 0.28125,
         holeIn: 0.1285,
-        limits: 'standard'
+        limits: 'standard',
+        dimpled: false
       })
     );
     expect(drivingMoment(rivet, 0.0625).diameterIn).toBeCloseTo(predicted.diameterAtHalfDIn, 12);

@@ -2,10 +2,10 @@ import { z } from 'zod';
 import { answer, num, workLine, type Answer } from '../answer.ts';
 import { by, len, lens, type Notation } from '../notation.ts';
 import { rivetSize } from '../catalog/rivets.ts';
-import { Dash, sheetsIn } from '../schema/fields.ts';
+import { Dash, sheetsIn, takesThickness } from '../schema/fields.ts';
 import { above, atLeast, atMost, below } from '../units/tolerance.ts';
 
-export const FlushMethodInput = z.strictObject({ sheetsIn, dash: Dash });
+export const FlushMethodInput = takesThickness({ sheetsIn, dash: Dash });
 export type FlushMethodInput = z.output<typeof FlushMethodInput>;
 
 export const FlushMethod = z.enum([

@@ -55,14 +55,14 @@ describe('tools for a flush head', () => {
       'all-100',
       'clad-2024'
     );
-    // 0.042 + 0.3054073 × 0.025 = 0.0496352; 7.6 clicks more; 0.225 + 2·tan 50° × 0.0076352
+    // 0.042 + 0.3054073 × 0.025 = 0.0496352; seven whole clicks more; 0.225 + 2·tan 50° × 0.0076352
     expect(cut).toMatchObject({
       op: 'countersink',
       depthIn: expect.closeTo(0.0496352, 6) as number,
       wallIn: expect.closeTo(0.0213648, 6) as number,
       diameterIn: expect.closeTo(0.2431984, 6) as number,
       byTrial: false,
-      nest: { clicks: 8 }
+      nest: { clicks: 7 }
     });
     const stepped = flushTools(
       held(0.025, 0.071),
@@ -71,7 +71,14 @@ describe('tools for a flush head', () => {
       'stepped',
       'clad-2024'
     )[1];
-    expect(stepped).toMatchObject({ cutDeg: 110, byTrial: true });
+    // the same mouth from a #30 hole with a 110° cutter; clicks past flush belong to the 100° one
+    expect(stepped).toMatchObject({
+      cutDeg: 110,
+      byTrial: true,
+      nest: null,
+      depthIn: expect.closeTo((0.2431984 - 0.1285) / (2 * 1.428148), 6) as number,
+      diameterIn: expect.closeTo(0.2431984, 6) as number
+    });
   });
 
   it('leaves less than nothing where the cut goes through', () => {

@@ -5,7 +5,7 @@ import type { RuleProfile } from '../rules/profile.ts';
 import type { Dash, Family } from '../schema/fields.ts';
 import { BrokenPrecondition } from '../units/broken-precondition.ts';
 import { above, atLeast } from '../units/tolerance.ts';
-import { dimpleNest } from './dimple-nest.ts';
+import { CLICK_IN, dimpleNest } from './dimple-nest.ts';
 import { COUNTERSINK_SHEET_IN, type FlushMethod } from './flush-method.ts';
 import type { HeldSheet } from './layers.ts';
 
@@ -26,7 +26,7 @@ export type FlushTool =
       /** metal left under the cut; negative where it goes through */
       wallIn: number;
       diameterIn: number;
-      /** the depth of another angle is found by trial */
+      /** the depth of another angle is a start: finished by trial with a dimpled scrap in it */
       byTrial: boolean;
       /** deeper than flush, for a dimple to nest in */
       nest: { extraIn: number; clicks: number } | null;
@@ -93,23 +93,29 @@ function countersink(
         )
       ]
     };
-  const nest = dimpleNest({ skinIn: dimpledIn, dash });
+  const nest = dimpleNest({ skinIn: dimpledIn, dash, clickIn: CLICK_IN });
   if (!nest.ok) throw new BrokenPrecondition('nest', 'sheets and size that nest', nest.error.path);
-  const { extraDepthIn, extraClicks, nestDiameterIn } = nest.result;
-  const depthIn = heightIn + extraDepthIn;
+  const { extraDepthIn, extraClicks, nestDiameterIn, steppedDepthIn } = nest.result;
+  const stepped = school === 'stepped';
+  const depthIn = stepped ? steppedDepthIn : heightIn + extraDepthIn;
   return {
     op: 'countersink',
     sheet,
     name,
-    cutDeg: school === 'stepped' ? UNDER_DIMPLE_DEG : HEAD_DEG,
+    cutDeg: stepped ? UNDER_DIMPLE_DEG : HEAD_DEG,
     depthIn,
     wallIn: thicknessIn - depthIn,
     diameterIn: nestDiameterIn,
-    byTrial: school === 'stepped',
-    nest: { extraIn: extraDepthIn, clicks: extraClicks },
+    byTrial: stepped,
+    // Clicks past a flush setting belong to one cutter: there is none of 110° that was ever flush.
+    nest: stepped ? null : { extraIn: extraDepthIn, clicks: extraClicks },
     work: [
       ...nest.work,
-      workLine('depth of the cut', by`${len(heightIn)} + ${len(extraDepthIn)}`, depthIn, 'in'),
+      ...(stepped
+        ? []
+        : [
+            workLine('depth of the cut', by`${len(heightIn)} + ${len(extraDepthIn)}`, depthIn, 'in')
+          ]),
       workLine(
         'left under it',
         by`${len(thicknessIn)} − ${len(depthIn)}`,

@@ -17,8 +17,12 @@ const sheets = heldAt(
   0
 );
 const stack = { gripIn: 0.072, sheets };
-const measure = (protrusionIn: number, of = stack) =>
-  measuredProtrusion({ dash: 4, lengthIn: 0.28125, protrusionIn }, of, DEFAULT_MULTIPLIERS);
+const measure = (protrusionIn: number, of = stack, fromDimple = false) =>
+  measuredProtrusion(
+    { dash: 4, lengthIn: 0.28125, protrusionIn, fromDimple },
+    of,
+    DEFAULT_MULTIPLIERS
+  );
 
 describe('a rivet put in and measured', () => {
   it('agrees within what a depth gauge repeats', () => {
@@ -46,6 +50,15 @@ describe('a rivet put in and measured', () => {
     expect(resultOf(measure(0.19825, bare)).causes[0]).toEqual({ code: 'between' });
   });
 
+  it('shows one head height less from the raised dimple', () => {
+    // a 100° head of dash 4 is 0.042 high
+    const flat = resultOf(measure(0.20725));
+    const raised = resultOf(measure(0.20725 - 0.042, stack, true));
+    expect(raised.gripIn).toBeCloseTo(flat.gripIn, 12);
+    expect(raised.agrees).toBe(true);
+    expect(resultOf(measure(0.20725 - 0.042)).agrees).toBe(false);
+  });
+
   it('is refused where no such rivet can stand out so far', () => {
     expect(measure(0.3)).toMatchObject({ ok: false, error: { code: 'not-possible' } });
     expect(measure(0).ok).toBe(false);
@@ -58,9 +71,15 @@ describe('in a joint', () => {
       widthIn: '6',
       dash: 4,
       tries: [
-        { id: 'try-1', hole: 2, partNumber: 'MS20470AD4-4.5', protrusionIn: '0.19825' },
-        { id: 'try-2', hole: 3, partNumber: 'MS20470AD4-4.5', protrusionIn: '' },
-        { id: 'try-3', hole: 900, partNumber: 'MS20470AD4-4.5', protrusionIn: '0.2' }
+        {
+          id: 'try-1',
+          hole: 2,
+          partNumber: 'MS20470AD4-4.5',
+          protrusionIn: '0.19825',
+          from: 'sheet'
+        },
+        { id: 'try-2', hole: 3, partNumber: 'MS20470AD4-4.5', protrusionIn: '', from: 'sheet' },
+        { id: 'try-3', hole: 900, partNumber: 'MS20470AD4-4.5', protrusionIn: '0.2', from: 'sheet' }
       ]
     });
     const plan = planned(joint);

@@ -62,20 +62,27 @@ function causesOf(differenceIn: number, sheets: readonly HeldSheet[]): CauseSaid
 /**
  * "I put a rivet in and measured": the grip that is really there, and what explains a difference from the stack.
  *
- * @param measured the rivet's length and what stood past the far sheet, in
+ * @param measured the rivet's length and what stood past the far sheet, in; `fromDimple`: past the raised dimple, where a
+ * flush head shows one head height less
  * @param stack grip as typed, in, and its sheets
  * @returns the real grip and the causes to look for; a warning wherever it is off by more than a depth gauge repeats
  * @throws never; `not-possible` when no rivet of that length can stand out so far
  * @source handbook 4.3 and 4.6 (metal lost in a gap)
  */
 export function measuredProtrusion(
-  measured: { dash: Dash; lengthIn: number; protrusionIn: number },
+  measured: { dash: Dash; lengthIn: number; protrusionIn: number; fromDimple: boolean },
   stack: { gripIn: number; sheets: readonly HeldSheet[] },
   limits: Multipliers
 ): Answer<MeasuredProtrusion> {
-  const { dash, lengthIn, protrusionIn } = measured;
-  if (protrusionIn <= 0 || protrusionIn >= lengthIn)
-    return notPossible('protrusionIn', { code: 'protrusion-outside', lengthIn, protrusionIn });
+  const { dash, lengthIn, fromDimple } = measured;
+  const raisedIn = fromDimple ? rivetSize(dash).head.countersunk.heightIn : 0;
+  const protrusionIn = measured.protrusionIn + raisedIn;
+  if (measured.protrusionIn <= 0 || protrusionIn >= lengthIn)
+    return notPossible('protrusionIn', {
+      code: 'protrusion-outside',
+      lengthIn,
+      protrusionIn: measured.protrusionIn
+    });
   const gripIn = lengthIn - protrusionIn;
   const differenceIn = gripIn - stack.gripIn;
   const agrees = !above(Math.abs(differenceIn), READS_WITHIN_IN);
@@ -92,7 +99,9 @@ export function measuredProtrusion(
     [
       workLine(
         'grip present',
-        by`L − measured = ${len(lengthIn)} − ${len(protrusionIn)}`,
+        fromDimple
+          ? by`L − head − measured at the dimple = ${len(lengthIn)} − ${len(raisedIn)} − ${len(measured.protrusionIn)}`
+          : by`L − measured = ${len(lengthIn)} − ${len(protrusionIn)}`,
         gripIn,
         'in'
       ),

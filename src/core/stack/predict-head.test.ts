@@ -9,7 +9,8 @@ const ASKED = {
   gripIn: 0.08,
   lengthIn: 0.28125,
   holeIn: 0.1285,
-  limits: 'standard'
+  limits: 'standard',
+  dimpled: false
 } as const;
 
 describe('predicted shop head', () => {
@@ -38,7 +39,10 @@ describe('predicted shop head', () => {
   it.each([
     [{ lengthIn: 0.08 }, 'not-possible', /no metal is left/],
     [{ head: 'countersunk', gripIn: 0.04 } as const, 'not-possible', /higher than the grip/],
-    [{ holeIn: 0.12 }, 'invalid-input', /does not take a dash 4/]
+    [{ holeIn: 0.12 }, 'invalid-input', /does not take a dash 4/],
+    // 1.15 D is 0.14375
+    [{ holeIn: 0.1438 }, 'not-possible', /too large for a dash 4/],
+    [{ dimpled: true }, 'invalid-input', /universal|countersunk|dimpled/]
   ])('refuses %j', (change, code, message) => {
     const answer = predictHead({ ...ASKED, ...change });
     expect(answer).toMatchObject({ ok: false, error: { code } });

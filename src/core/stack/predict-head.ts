@@ -12,9 +12,14 @@ export const PredictHeadInput = z.strictObject({
   gripIn: lengthIn('the grip', { above: 0, most: 100 }),
   lengthIn: lengthIn("the rivet's length", { above: 0, most: 100 }),
   holeIn: lengthIn('the hole', { above: 0, most: 10 }),
-  limits: HeadLimitsKey.default('standard')
+  limits: HeadLimitsKey.default('standard'),
+  /** the far sheet is dimpled through: the rivet sits one head height lower in the stack */
+  dimpled: z.boolean('dimpled is true or false').default(false)
 });
 export type PredictHeadInput = z.output<typeof PredictHeadInput>;
+
+/** A shank swells to fill its hole in the first blows, up to this many D; a wider one it does not fill. */
+const FILLED_HOLE_D = 1.15;
 
 export const PredictHeadResult = z.strictObject({
   volumeIn3: z.number(),
@@ -35,21 +40,31 @@ const cylinderHeightIn = (volumeIn3: number, diameterIn: number): number =>
  * @param input inches; `lengthIn` under the head for universal, overall for countersunk
  * @returns volume in³, cylinder diameter at ½ D high, height at 1.5 D wide, and the band of heights in
  * D at which both height and diameter are within the limits (null when there is none)
- * @throws never; `not-possible` when no metal is left for a head or a countersunk head is higher than the grip
+ * @throws never; `not-possible` when no metal is left for a head, the hole is too wide to be filled, or a countersunk head
+ * is higher than a grip that is not dimpled through
  * @source handbook 4.3; contract `predict-head`
  * @example predict-head {"dash":4,"head":"universal","gripIn":0.08,"lengthIn":0.25,"holeIn":0.1285} -> {"heightAt1p5DIn":0.073537}
  */
 export function predictHead(input: PredictHeadInput): Answer<PredictHeadResult> {
-  const { dash, head, gripIn, lengthIn, holeIn, limits } = input;
+  const { dash, head, gripIn, lengthIn, holeIn, limits, dimpled } = input;
   const rivet = rivetSize(dash);
   const D = rivet.diameterIn;
   if (below(holeIn, D))
     return invalidInput('holeIn', { code: 'hole-too-small', holeIn, dash, diameterIn: D });
+  if (dimpled && head === 'universal') return invalidInput('dimpled', { code: 'not-dimpled-head' });
+  if (above(holeIn, FILLED_HOLE_D * D))
+    return notPossible('holeIn', {
+      code: 'hole-too-large',
+      holeIn,
+      dash,
+      mostIn: FILLED_HOLE_D * D
+    });
   const headHeightIn = head === 'countersunk' ? rivet.head.countersunk.heightIn : 0;
-  if (above(headHeightIn, gripIn))
+  if (!dimpled && above(headHeightIn, gripIn))
     return notPossible('gripIn', { code: 'head-over-grip', headIn: headHeightIn, gripIn });
-  const filledIn = gripIn - headHeightIn;
-  const outsideIn3 = (Math.PI / 4) * D ** 2 * (lengthIn - gripIn);
+  const filledIn = dimpled ? gripIn : gripIn - headHeightIn;
+  const sunkIn = dimpled ? headHeightIn : 0;
+  const outsideIn3 = (Math.PI / 4) * D ** 2 * (lengthIn - gripIn - sunkIn);
   const fillIn3 = (Math.PI / 4) * (holeIn ** 2 - D ** 2) * filledIn;
   const volumeIn3 = outsideIn3 - fillIn3;
   if (volumeIn3 <= 0)
@@ -64,14 +79,16 @@ export function predictHead(input: PredictHeadInput): Answer<PredictHeadResult> 
 
   return answer({ volumeIn3, diameterAtHalfDIn, heightAt1p5DIn, heightBandD }, [
     workLine(
-      'metal past the sheets',
-      by`π/4·D²·(L−G) = π/4 × ${len(D)}² × (${len(lengthIn)} − ${len(gripIn)})`,
+      dimpled ? 'metal past the dimple' : 'metal past the sheets',
+      dimpled
+        ? by`π/4·D²·(L−G−head) = π/4 × ${len(D)}² × (${len(lengthIn)} − ${len(gripIn)} − ${len(sunkIn)})`
+        : by`π/4·D²·(L−G) = π/4 × ${len(D)}² × (${len(lengthIn)} − ${len(gripIn)})`,
       outsideIn3,
       'in³'
     ),
     workLine(
       'metal that fills the hole',
-      by`π/4·(hole²−D²)·${head === 'countersunk' ? '(G−head)' : 'G'} = π/4 × (${len(holeIn)}² − ${len(D)}²) × ${len(filledIn)}`,
+      by`π/4·(hole²−D²)·${sunkIn < headHeightIn ? '(G−head)' : 'G'} = π/4 × (${len(holeIn)}² − ${len(D)}²) × ${len(filledIn)}`,
       fillIn3,
       'in³'
     ),

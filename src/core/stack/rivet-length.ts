@@ -1,13 +1,21 @@
 import { z } from 'zod';
-import { answer, invalidInput, notPossible, workLine, type Answer } from '../answer.ts';
+import {
+  answer,
+  invalidInput,
+  notPossible,
+  workLine,
+  type Answer,
+  type Refusal
+} from '../answer.ts';
 import { by, len, lens } from '../notation.ts';
 import { LONGEST_LENGTH_DASH, rivetSize, SHORTEST_LENGTH_DASH } from '../catalog/rivets.ts';
 import { DEFAULT_MULTIPLIERS, type Multipliers } from '../rules/multipliers.ts';
-import { Alloy, Dash, Head, Increments, Lean, sheetsIn } from '../schema/fields.ts';
-import { above, below, ceilTo, floorTo, roundHalfAway } from '../units/tolerance.ts';
+import { Alloy, Dash, Head, Increments, Lean, sheetsIn, takesThickness } from '../schema/fields.ts';
+import { above, atLeast, below, ceilTo, floorTo, roundHalfAway } from '../units/tolerance.ts';
+import { DIMPLED_LIMIT_IN } from './flush-method.ts';
 import { writeLengthDash, writePartNumber } from './part-number.ts';
 
-export const RivetLengthInput = z.strictObject({
+export const RivetLengthInput = takesThickness({
   sheetsIn,
   dash: Dash,
   head: Head,
@@ -35,6 +43,29 @@ export const IDEAL_PROTRUSION_D = 1.5;
 const STEPS_PER_IN = { sixteenth: 16, half: 32 };
 const ROUND = { nearest: roundHalfAway, long: ceilTo, short: floorTo };
 
+/** The stocked length nearest the ideal, as a school rounds it: inches, and sixteenths of one. */
+export function stockedLength(
+  gripIn: number,
+  { dash, increments, lean }: Pick<RivetLengthInput, 'dash' | 'increments' | 'lean'>,
+  beyondIn = 0
+):
+  | { ok: true; idealIn: number; lengthIn: number; sixteenths: number }
+  | { ok: false; error: Refusal } {
+  const idealIn = gripIn + beyondIn + IDEAL_PROTRUSION_D * rivetSize(dash).diameterIn;
+  const stepsPerIn = STEPS_PER_IN[increments];
+  const lengthIn = ROUND[lean](idealIn * stepsPerIn) / stepsPerIn;
+  const sixteenths = lengthIn * 16;
+  return sixteenths < SHORTEST_LENGTH_DASH || sixteenths > LONGEST_LENGTH_DASH
+    ? notPossible('sheetsIn', {
+        code: 'no-such-length',
+        gripIn,
+        sixteenths,
+        shortest: SHORTEST_LENGTH_DASH,
+        longest: LONGEST_LENGTH_DASH
+      })
+    : { ok: true, idealIn, lengthIn, sixteenths };
+}
+
 /** @returns whether a protrusion in D is inside the window, its limits excluded */
 export const protrusionInWindow = (
   protrusionD: number,
@@ -47,15 +78,18 @@ export const protrusionInWindow = (
  *
  * @param input sheets in inches; `dimpled` only for countersunk heads
  * @param limits the rule profile's multiples of D
+ * @param beyondIn where the shop's school names the protrusion from: 0 for the flat stack, the head height for a raised dimple
  * @returns lengths in inches; `lengthIn` is under the head for universal, overall for countersunk;
  * `atDimpleIn` is the protrusion reckoned from the raised dimple
- * @throws never; `not-possible` when the length is not between -2 and -32
+ * @throws never; `not-possible` when the length is not between -2 and -32, a countersunk head is deeper than the flat stack,
+ * or a stack said to be dimpled through is too thick for that
  * @source handbook 4.3; contract `rivet-length`
  * @example rivet-length {"sheetsIn":[0.0625,0.0625],"dash":4,"head":"universal"} -> {"lengthDash":"5","partNumber":"MS20470AD4-5"}
  */
 export function rivetLength(
   input: RivetLengthInput,
-  limits: Multipliers = DEFAULT_MULTIPLIERS
+  limits: Multipliers = DEFAULT_MULTIPLIERS,
+  beyondIn = 0
 ): Answer<RivetLengthResult> {
   const { sheetsIn, dash, head, alloy, increments, lean, dimpled } = input;
   if (dimpled && head === 'universal') return invalidInput('dimpled', { code: 'not-dimpled-head' });
@@ -63,30 +97,35 @@ export function rivetLength(
   const rivet = rivetSize(dash);
   const D = rivet.diameterIn;
   const gripIn = sheetsIn.reduce((sum, sheet) => sum + sheet, 0);
-  const idealIn = gripIn + IDEAL_PROTRUSION_D * D;
-  const stepsPerIn = STEPS_PER_IN[increments];
-  const lengthIn = ROUND[lean](idealIn * stepsPerIn) / stepsPerIn;
-  const sixteenths = lengthIn * 16;
-  if (sixteenths < SHORTEST_LENGTH_DASH || sixteenths > LONGEST_LENGTH_DASH)
+  const headHeightIn = rivet.head.countersunk.heightIn;
+  if (dimpled && atLeast(gripIn, DIMPLED_LIMIT_IN))
     return notPossible('sheetsIn', {
-      code: 'no-such-length',
-      gripIn,
-      sixteenths,
-      shortest: SHORTEST_LENGTH_DASH,
-      longest: LONGEST_LENGTH_DASH
+      code: 'too-thick-to-dimple',
+      thickIn: gripIn,
+      limitIn: DIMPLED_LIMIT_IN
     });
-
+  if (head === 'countersunk' && !dimpled && above(headHeightIn, gripIn))
+    return notPossible('sheetsIn', { code: 'head-over-grip', headIn: headHeightIn, gripIn });
+  const stocked = stockedLength(gripIn, input, beyondIn);
+  if (!stocked.ok) return stocked;
+  const { idealIn, lengthIn, sixteenths } = stocked;
   const protrusionIn = lengthIn - gripIn;
   const protrusionD = protrusionIn / D;
-  const headHeightIn = rivet.head.countersunk.heightIn;
   const atDimpleIn = dimpled ? protrusionIn - headHeightIn : null;
   const lengthDash = writeLengthDash(sixteenths);
   const work = [
     workLine('grip', lens(sheetsIn, ' + '), gripIn, 'in', 'grip'),
-    workLine('ideal length', by`G + 1.5 D = ${len(gripIn)} + 1.5 × ${len(D)}`, idealIn, 'in'),
+    workLine(
+      'ideal length',
+      beyondIn === 0
+        ? by`G + 1.5 D = ${len(gripIn)} + 1.5 × ${len(D)}`
+        : by`G + head + 1.5 D, reckoned from the dimple = ${len(gripIn)} + ${len(beyondIn)} + 1.5 × ${len(D)}`,
+      idealIn,
+      'in'
+    ),
     workLine(
       `length, ${lean === 'nearest' ? 'nearest' : `lean ${lean}`}`,
-      `to a whole 1/${stepsPerIn} = -${lengthDash} (16ths)`,
+      `to a whole 1/${STEPS_PER_IN[increments]} = -${lengthDash} (16ths)`,
       lengthIn,
       'in'
     ),
@@ -124,7 +163,7 @@ export function rivetLength(
       protrusionIn,
       protrusionD,
       atDimpleIn,
-      inWindow: protrusionInWindow(protrusionD, limits),
+      inWindow: protrusionInWindow((protrusionIn - beyondIn) / D, limits),
       partNumber: writePartNumber('MS', head, alloy, dash, sixteenths)
     },
     work

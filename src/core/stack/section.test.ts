@@ -143,7 +143,7 @@ describe('a dimpled section', () => {
   });
 
   it('comes out of the skin as wide as the nest beneath is cut', () => {
-    const nest = resultOf(dimpleNest({ skinIn: 0.025, dash: 4 }));
+    const nest = resultOf(dimpleNest({ skinIn: 0.025, dash: 4, clickIn: 0.001 }));
     const [mouthX] = at(section.sheets[1]?.outlineIn ?? [], 1);
     expect(2 * mouthX).toBeCloseTo(nest.nestDiameterIn, 12);
     const under = held(0.025, 0.071);

@@ -153,6 +153,8 @@ export function recheckInWords({ state, suspect, since, nextAfter }: RecheckStat
       return `Next re-check after hole ${nextAfter}.`;
     case 'due':
       return `Re-check now: ${since} holes since the last look.`;
+    case 'film-unsaid':
+      return 'Re-check on the bare work before the next hole: this setting was made with film on, and it was not said when. A head may stand prouder than was reckoned.';
     case 'too-deep':
       return `Stop: too deep. It cannot be undone: next size up, or refer.${look} Set the cage anew.`;
     case 'proud':
@@ -167,11 +169,31 @@ const CHECK_TITLES: Record<SetupCheck['key'], string> = {
   coupon: 'The coupon is as thick as the sheet',
   backing: 'The backing is as deep as the pilot',
   depth: 'The cut stays within the sheet',
-  film: 'No film on the coupon'
+  film: 'Film on the coupon and the work'
 };
 
-/** What film left on a sheet raises a head by, in (handbook 4.4). */
-const FILM_RAISES_IN = { least: 0.001, most: 0.002 };
+/** How thick film is, in (handbook 4.3). */
+const FILM_IS_IN = { least: 0.001, most: 0.002 };
+
+function filmText(
+  { filmIn, raisedIn, wrong }: Extract<SetupCheck, { key: 'film' }>,
+  length: WriteLength
+): string {
+  const usual = `${length(FILM_IS_IN.least, 'fine')} to ${length(FILM_IS_IN.most, 'fine')}`;
+  if (filmIn === 0) return 'none';
+  switch (wrong) {
+    case 'too-thick':
+      return `Film is ${usual} thick, not ${length(filmIn, 'fine')}: did a decimal point slip?`;
+    case 'unsaid':
+      return 'Say when it was on: while the coupon is cut, while it is read, while the work will be cut. Best is none at all: peel it.';
+    case 'read-but-not-cut':
+      return 'A head cannot be read with film on a coupon that was cut without it.';
+    case null:
+      return raisedIn === 0
+        ? 'Cut and read alike: heads on the bare work stand as read.'
+        : `Heads on the bare work will stand ${length(Math.abs(raisedIn), 'fine')} ${raisedIn > 0 ? 'prouder' : 'deeper'} than read; every reading is corrected by it. Best is none at all: peel it.`;
+  }
+}
 
 function checkText(check: SetupCheck, length: WriteLength): string {
   const wrong = check.verdict !== 'good';
@@ -214,9 +236,7 @@ function checkText(check: SetupCheck, length: WriteLength): string {
         ? `good from ${length(check.band.result.lowIn, 'fine')} to ${length(check.band.result.highIn, 'fine')} above the skin`
         : refusalInWords(check.band.error.said, length);
     case 'film':
-      return wrong
-        ? `Peel it: it raises a head by ${length(FILM_RAISES_IN.least, 'fine')} to ${length(FILM_RAISES_IN.most, 'fine')}. Until then every reading is corrected by ${length(check.filmIn, 'fine')}.`
-        : 'none';
+      return filmText(check, length);
   }
 }
 

@@ -52,5 +52,6 @@ export function toolInWords(tool: FlushTool, length: WriteLength): string {
   const nest = tool.nest
     ? `, ${length(tool.nest.extraIn, 'fine')} = ${tool.nest.clicks} clicks deeper than flush`
     : '';
-  return `countersink ${tool.cutDeg}°, ${length(tool.depthIn, 'fine')} deep, ${length(tool.diameterIn)} wide${nest}`;
+  const start = tool.byTrial ? ' to start with' : '';
+  return `countersink ${tool.cutDeg}°, ${length(tool.depthIn, 'fine')} deep${start}, ${length(tool.diameterIn)} wide${nest}`;
 }

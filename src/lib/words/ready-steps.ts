@@ -137,7 +137,7 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
         `Countersink ${said.sheet}${said.stack === null ? '' : `, ${said.stack}`}`,
         'Set up on scrap of the same thickness first, from the shallow side; press until no more chips come.',
         `${said.cutDeg}° cutter, pilot ${said.pilotDrill}`,
-        `${length(tenThousandths(said.depthIn), 'fine')} deep${said.clicksPastFlush === null ? '' : `, ${said.clicksPastFlush} clicks past flush`}`
+        `${length(tenThousandths(said.depthIn), 'fine')} deep${said.byTrial ? ' to start with, finished with a dimpled scrap in the cut' : ''}${said.clicksPastFlush === null ? '' : `, ${said.clicksPastFlush} clicks past flush`}`
       );
     case 'clean':
       return words('Clean', 'Until a white cloth stays white.');

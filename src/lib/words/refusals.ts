@@ -104,6 +104,16 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return `a grip of ${length(said.gripIn)} asks for length -${num(said.sixteenths)}; rivets come from -${said.shortest} to -${said.longest}`;
     case 'hole-too-small':
       return `a hole of ${length(said.holeIn)} does not take a dash ${said.dash} rivet, whose shank is ${length(said.diameterIn)}`;
+    case 'hole-too-large':
+      return `a hole of ${length(said.holeIn)} is too large for a dash ${said.dash} rivet: its shank fills one of up to ${length(said.mostIn)}`;
+    case 'too-thick-to-dimple':
+      return `${length(said.thickIn)} is not dimpled: that ends under ${length(said.limitIn)}`;
+    case 'protrusion-not-1-to-2-d':
+      return `a protrusion of ${length(said.protrusionIn)} is outside 1 D to 2 D, ${length(said.diameterIn)} to ${length(2 * said.diameterIn)}`;
+    case 'bar-does-not-go-in':
+      return `the bar, ${length(said.barIn)} at rest, does not go in under a rivet that stands ${length(said.protrusionIn)} into ${length(said.insideIn)}, even without a shim`;
+    case 'no-gauge':
+      return `a ${said.what} of ${length(said.valueIn)} is no gauge for this rivet: it must be ${length(said.leastIn)} to ${length(said.mostIn)}, or bad heads pass or good ones are condemned`;
     case 'head-over-grip':
       return `a countersunk head ${length(said.headIn)} high is higher than the grip of ${length(said.gripIn)}`;
     case 'no-metal-for-head':
@@ -116,6 +126,15 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
     }
     case 'target-outside':
       return `the target ${length(said.targetIn)} is outside ${length(said.lowIn)} to ${length(said.highIn)}; the nearest that works is ${length(said.nearestIn)}`;
+    case 'band-under-a-click': {
+      const other =
+        said.otherHighIn === null
+          ? ''
+          : ` limits up to ${length(said.otherHighIn, 'fine')}, if the job’s data allow them;`;
+      return `the sheet is too thin for this setting: a dash ${said.dash} head in ${length(said.sheetIn, 'fine')} would have to stand ${length(said.lowIn, 'fine')} to ${length(said.highIn, 'fine')} proud, and a cage steps by ${length(said.clickIn, 'fine')}; what would do:${other} a sheet of ${length(said.leastSheetIn, 'fine')} or more, or a smaller rivet`;
+    }
+    case 'film-unsaid':
+      return 'film was on, and it was not said whether while the coupon was cut, while it was read, and while the work will be cut: begin a new setting and say it';
     case 'nest-through':
       return `the cut for the nest would be ${length(said.depthIn)} deep in a sheet of ${length(said.sheetIn)}: a knife edge. A smaller rivet, a thicker sheet, or engineering`;
     case 'setting-withdrawn':

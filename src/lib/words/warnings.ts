@@ -245,15 +245,15 @@ export function warningInWords(
         `No rivet for this stack${of(said.stack)}`,
         `${refusalInWords(said.why, length)}.`
       );
+    case 'no-head':
+      return written(
+        `No head can be made${of(said.stack)}`,
+        `${sentence(refusalInWords(said.why, length))}: take a longer rivet.`
+      );
     case 'protrusion':
       return written(
         `Protrusion outside its window${of(said.stack)}`,
-        `${hundredths(said.protrusionD)} D; it must be over ${said.overD} D and under ${said.underD} D.`
-      );
-    case 'protrusion-at-dimple':
-      return written(
-        `At the dimple the protrusion is outside its window${of(said.stack)}`,
-        `${hundredths(said.protrusionD)} D reckoned from the raised dimple, as this shop does; it must be over ${said.overD} D and under ${said.underD} D.`
+        `${hundredths(said.protrusionD)} D${said.atDimple ? ' reckoned from the raised dimple, as this shop does' : ''}; it must be over ${said.overD} D and under ${said.underD} D.`
       );
     case 'no-good-head': {
       const { wideD, diameterD, heightD } = said;

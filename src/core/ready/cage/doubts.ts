@@ -1,7 +1,6 @@
 import { CLICK_IN } from '../../stack/dimple-nest.ts';
 import { above } from '../../units/tolerance.ts';
-import { fittedLine, type TrialLine, type TrialPoint } from '../countersink-next.ts';
-import type { TrialGroup } from './trials.ts';
+import { lineThrough, type TrialGroup, type TrialLine } from './trials.ts';
 
 /** Why readings are not to be believed as they stand; lengths in inches. */
 type DoubtSaid =
@@ -81,10 +80,9 @@ export function doubtsOf(groups: readonly TrialGroup[]): Doubt[] {
 
 function lineDoubts(groups: readonly TrialGroup[]): Doubt[] {
   const readings = groups.flatMap((group) => group.readings);
-  const points: TrialPoint[] = readings;
-  const line = points.length === 0 ? null : fittedLine(points);
+  const line = readings.length === 0 ? null : lineThrough(readings);
   if (!line) return [];
-  const clicks = points.map((point) => point.clicks);
+  const clicks = readings.map((reading) => reading.clicks);
   const apart = Math.max(...clicks) - Math.min(...clicks);
   const slope = -line.slopePerClickIn;
   const all = readings.map(({ id }) => id);
@@ -105,7 +103,7 @@ function lineDoubts(groups: readonly TrialGroup[]): Doubt[] {
         readings: all
       }
     ];
-  if (points.length < POINTS_FOR_LINE) return [];
+  if (readings.length < POINTS_FOR_LINE) return [];
   const off = readings.filter((reading) =>
     above(Math.abs(reading.flushIn - flushAt(line, reading.clicks)), CLICK_IN)
   );

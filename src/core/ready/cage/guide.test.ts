@@ -14,12 +14,12 @@ describe('what to do next with a cage', () => {
     expect(again.ok && again.result).toMatchObject({ said: { state: 'first' }, nextClicks: 17 });
   });
 
-  it('goes three quarters of a long way, then the rest', () => {
-    // 0.0115 is 10.5 clicks from 0.001: ⌊0.75 × 10.5⌋ = 7
+  it('goes half way while a click is assumed, then by what was measured', () => {
+    // 0.0115 is 10.5 clicks from 0.001: ⌊0.5 × 10.5⌋ = 5
     expect(told([3, 0.0115])).toMatchObject({
       said: { state: 'deeper' },
-      nextClicks: 10,
-      changeClicks: 7
+      nextClicks: 8,
+      changeClicks: 5
     });
     // 7 clicks went 0.0077 deeper, 0.0011 each: (0.0038 − 0.001) / 0.0011 = 2.54 → 2
     const next = told([3, 0.0115], [10, 0.0038]);
@@ -48,8 +48,8 @@ describe('what to do next with a cage', () => {
   it('goes by the deepest hole of a setting, whichever came last', () => {
     const shallowLast = told([9, 0.0036], [9, 0.0041]);
     const deepLast = told([9, 0.0041], [9, 0.0036]);
-    // (0.0036 − 0.001) / 0.001 = 2.6 → 2
-    expect(shallowLast).toMatchObject({ said: { state: 'deeper' }, nextClicks: 11 });
+    // half of (0.0036 − 0.001) / 0.001 = 2.6 → 1
+    expect(shallowLast).toMatchObject({ said: { state: 'deeper' }, nextClicks: 10 });
     expect(deepLast.nextClicks).toBe(shallowLast.nextClicks);
   });
 
@@ -130,10 +130,30 @@ describe('what to do next with a cage', () => {
     );
   });
 
-  it('takes the film off', () => {
-    const film = guideOf(setupOf({ filmIn: 0.0015 }), trials([9, 0.003], [9, 0.0028], [9, 0.003]));
+  it('reckons with film by when it was on, and not at all where nobody said', () => {
+    const read = trials([9, 0.003], [9, 0.0028], [9, 0.003]);
+    const cutOnly = setupOf({ filmIn: 0.0015, filmOn: { cut: true, read: false, work: false } });
+    const film = guideOf(cutOnly, read);
     expect(film).toMatchObject({ said: { state: 'set' } });
     expect(film.groups[0]?.deepestIn).toBeCloseTo(0.0013, 9);
+    // cut, read and worked with film on: the head stands prouder by its thickness once it is peeled
+    const all = { ...cutOnly, filmOn: { cut: true, read: true, work: true } };
+    expect(guideOf(all, read).groups[0]?.deepestIn).toBeCloseTo(0.0043, 9);
+    expect(guideOf(all, read).said.state).toBe('deeper');
+    expect(cageGuide({ ...cutOnly, filmOn: null }, read)).toMatchObject({
+      ok: false,
+      error: { said: { code: 'film-unsaid' } }
+    });
+  });
+
+  it('never goes back to a setting that was too deep, however the last hole reads', () => {
+    // 10 was too deep; come up to 9 again, the proudest hole is outside: not to 10
+    const again = told([9, 0.0016], [10, -0.0005], [9, 0.0016, { cameUp: true }], [9, 0.0023]);
+    expect(again).toMatchObject({ said: { state: 'stuck', clicks: 9 }, nextClicks: null });
+    // 8 was too deep; 12 reads good and is not to be believed: shallower than 8
+    const odd = told([8, -0.0004], [12, 0.0012]);
+    expect(odd.said.state).toBe('too-deep');
+    expect(odd.nextClicks).toBe(7);
   });
 
   it('predicts along its line', () => {
@@ -147,18 +167,18 @@ describe('what to do next with a cage', () => {
 
   it('adds the nest with the cage’s own step', () => {
     const setup = setupOf({ sheetIn: 0.063, couponIn: 0.063, skinIn: 0.032 });
-    // 0.3054 × 0.032 = 0.009773 in; at 0.001 a click 10, at 0.00115 a click 8.5 → 8
+    // 0.3054 × 0.032 = 0.009773 in; at 0.001 a click 9 whole ones, at 0.00115 a click 8.5 → 8
     const assumed = guideOf(setup, trials([9, 0.001], [9, 0.001], [9, 0.001]));
-    expect(assumed.nest).toMatchObject({ ok: true, result: { clicks: 19, extraClicks: 10 } });
+    expect(assumed.nest).toMatchObject({ ok: true, result: { clicks: 18, extraClicks: 9 } });
     const measured = guideOf(
       setup,
       trials([0, 0.01255], [10, 0.00105], [10, 0.00105], [10, 0.00105])
     );
     expect(measured.nest).toMatchObject({ ok: true, result: { extraClicks: 8 } });
-    // 0.042 − 0.001 + 10 × 0.001 = 0.051 deep
-    expect(assumed.nest?.ok && assumed.nest.result.depthIn).toBeCloseTo(0.051, 9);
-    expect(assumed.nest?.ok && assumed.nest.result.wallIn).toBeCloseTo(0.012, 9);
-    const thin = setupOf({ sheetIn: 0.05, couponIn: 0.05, skinIn: 0.032 });
+    // 0.042 − 0.001 + 9 × 0.001 = 0.05 deep
+    expect(assumed.nest?.ok && assumed.nest.result.depthIn).toBeCloseTo(0.05, 9);
+    expect(assumed.nest?.ok && assumed.nest.result.wallIn).toBeCloseTo(0.013, 9);
+    const thin = setupOf({ sheetIn: 0.045, couponIn: 0.045, skinIn: 0.032 });
     expect(guideOf(thin, trials([9, 0.001], [9, 0.001], [9, 0.001])).nest).toMatchObject({
       ok: false,
       error: { path: 'sheetIn' }

@@ -1,13 +1,19 @@
-import { workLine, type Answer, type WorkLine } from '../../answer.ts';
+import { notPossible, workLine, type Answer, type WorkLine } from '../../answer.ts';
 import { by, len, type Notation } from '../../notation.ts';
 import { CLICK_IN } from '../../stack/dimple-nest.ts';
 import { writeDecimal } from '../../units/format-length.ts';
 import { atLeast, atMost, below, ceilTo } from '../../units/tolerance.ts';
-import { countersinkNext, fittedLine, type TrialLine } from '../countersink-next.ts';
+import { countersinkNext, filmRaisesIn } from '../countersink-next.ts';
 import { contradicts, doubtsOf, type Doubt } from './doubts.ts';
 import { nestSetting, type NestSetting } from './nest-setting.ts';
-import { flushBand, type CageSetup, type FlushBand } from './setup.ts';
-import { readTrials, type TrialGroup, type TrialReading } from './trials.ts';
+import { filmOf, filmUnsaid, flushBand, type CageSetup, type FlushBand } from './setup.ts';
+import {
+  lineThrough,
+  readTrials,
+  type TrialGroup,
+  type TrialLine,
+  type TrialReading
+} from './trials.ts';
 
 /** So many holes at one setting must agree. */
 export const HOLES_TO_AGREE = 3;
@@ -79,9 +85,21 @@ export function predictAt(
   };
 }
 
-/** Above this the head is too deep; back to the target from the shallow side, at a thou a click so that none is too few. */
-function tooDeep(here: TrialGroup, { targetIn }: FlushBand, ring: boolean): Told {
-  const back = Math.max(1, ceilTo((targetIn - here.deepestIn) / CLICK_IN));
+/**
+ * Too deep: back to the target from the shallow side, at a thou a click so that none is too few, and shallower than every
+ * setting that was too deep before.
+ */
+function tooDeep(
+  here: TrialGroup,
+  { targetIn }: FlushBand,
+  ring: boolean,
+  tooDeepFrom: number
+): Told {
+  const back = Math.max(
+    1,
+    ceilTo((targetIn - here.deepestIn) / CLICK_IN),
+    here.clicks - tooDeepFrom + 1
+  );
   const nextClicks = here.clicks - back;
   return {
     ...NOTHING,
@@ -124,14 +142,18 @@ function agreed(here: TrialGroup): Told {
       };
 }
 
-/** What the trials so far call for. `change` is what the calculation allows from the deepest hole here. */
+/**
+ * What the trials so far call for. `next` is what the calculation allows from the deepest hole here; `tooDeepFrom` the
+ * shallowest setting that was too deep, or infinity.
+ */
 function tell(
   here: TrialGroup,
   band: FlushBand,
-  next: { changeClicks: number; tooDeep: boolean; stuck: boolean; slopePerClickIn: number }
+  next: { changeClicks: number; tooDeep: boolean; stuck: boolean; slopePerClickIn: number },
+  tooDeepFrom: number
 ): Told {
   const ring = here.readings.some((reading) => reading.ring);
-  if (next.tooDeep || ring) return tooDeep(here, band, ring);
+  if (next.tooDeep || ring) return tooDeep(here, band, ring, tooDeepFrom);
   if (here.uneven)
     return {
       ...NOTHING,
@@ -142,7 +164,7 @@ function tell(
   // The deepest hole may be good where the proudest is not: one click, if the deepest stays good with it.
   const change = Math.max(1, next.changeClicks);
   const predictedIn = here.deepestIn + change * next.slopePerClickIn;
-  if (next.stuck || below(predictedIn, band.lowIn))
+  if (next.stuck || below(predictedIn, band.lowIn) || here.clicks + change >= tooDeepFrom)
     return {
       ...NOTHING,
       said: {
@@ -190,10 +212,11 @@ export function cageGuide(
   readings: readonly TrialReading[],
   rememberedClicks: number | null = null
 ): Answer<CageGuide> {
+  if (filmUnsaid(setup)) return notPossible('filmIn', { code: 'film-unsaid' });
   const limits = flushBand(setup);
   if (!limits.ok) return limits;
   const band = limits.result;
-  const { groups, deepestClicks } = readTrials(readings, setup.filmIn);
+  const { groups, deepestClicks } = readTrials(readings, filmRaisesIn(filmOf(setup)));
   const here = groups.at(-1);
   const counted = groups.filter((group) => !group.fromDeep);
   const doubts = doubtsOf(groups);
@@ -212,11 +235,15 @@ export function cageGuide(
   const next = countersinkNext({
     targetIn: band.targetIn,
     limits: { lowIn: band.lowIn, highIn: band.highIn },
-    filmIn: setup.filmIn,
+    ...filmOf(setup),
     trials
   });
   if (!next.ok) return next;
-  const plain = here.fromDeep ? fromDeep(here) : tell(here, band, next.result);
+  const tooDeepFrom = Math.min(
+    Infinity,
+    ...counted.filter(({ deepestIn }) => below(deepestIn, band.lowIn)).map(({ clicks }) => clicks)
+  );
+  const plain = here.fromDeep ? fromDeep(here) : tell(here, band, next.result, tooDeepFrom);
   const contradicted = contradicts(doubts);
   // A cut that a bench or a chip stops agrees with itself too: where the readings contradict each other it is not kept.
   const told: Told =
@@ -225,7 +252,7 @@ export function cageGuide(
   const doubted = contradicted && (state === 'deeper' || state === 'more-holes');
   const { confidence, slopePerClickIn } = next.result;
   const fitted =
-    confidence === 'measured' ? fittedLine(counted.flatMap((group) => group.readings)) : null;
+    confidence === 'measured' ? lineThrough(counted.flatMap((group) => group.readings)) : null;
   const line = {
     ...(fitted ?? { clicks: at.clicks, flushIn: at.deepestIn, slopePerClickIn }),
     confidence

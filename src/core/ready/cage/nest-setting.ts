@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { answer, notPossible, num, workLine, type Answer } from '../../answer.ts';
+import { answer, notPossible, workLine, type Answer } from '../../answer.ts';
 import { by, len } from '../../notation.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
-import { NEST_PER_IN } from '../../stack/flush-method.ts';
-import { above, roundHalfAway } from '../../units/tolerance.ts';
+import { dimpleNest } from '../../stack/dimple-nest.ts';
+import { above } from '../../units/tolerance.ts';
 import type { CageSetup } from './setup.ts';
 
 export const NestSetting = z.strictObject({
@@ -18,7 +18,8 @@ export const NestSetting = z.strictObject({
 export type NestSetting = z.output<typeof NestSetting>;
 
 /**
- * The setting for holes beneath a dimple, from the flush setting and the cage's own slope.
+ * The setting for holes beneath a dimple, from the flush setting and the cage's own slope: of one cutter, whose angle both
+ * cuts have.
  *
  * @param flushClicks the flush setting; @param flushIn where the deepest head stands at it, in
  * @param slopePerClickIn in a click, negative
@@ -31,18 +32,17 @@ export function nestSetting(
   flushIn: number,
   slopePerClickIn: number
 ): Answer<NestSetting> {
-  const skinIn = setup.skinIn ?? 0;
-  const extraIn = NEST_PER_IN * skinIn;
   const stepIn = -slopePerClickIn;
-  const extraClicks = roundHalfAway(extraIn / stepIn);
+  const nest = dimpleNest({ skinIn: setup.skinIn ?? 0, dash: setup.dash, clickIn: stepIn });
+  if (!nest.ok) return nest;
+  const { extraClicks } = nest.result;
   const { heightIn } = rivetSize(setup.dash).head.countersunk;
   const depthIn = heightIn - flushIn + extraClicks * stepIn;
   const wallIn = setup.sheetIn - depthIn;
   if (above(depthIn, setup.sheetIn))
     return notPossible('sheetIn', { code: 'nest-through', depthIn, sheetIn: setup.sheetIn });
   return answer({ clicks: flushClicks + extraClicks, extraClicks, depthIn, wallIn }, [
-    workLine('nest', by`t × (1/sin 50° − 1) = ${len(skinIn)} × ${num(NEST_PER_IN)}`, extraIn, 'in'),
-    workLine('extra clicks', by`${len(extraIn)} / ${len(stepIn)} a click`, extraClicks, 'clicks'),
+    ...nest.work,
     workLine('setting', `${flushClicks} + ${extraClicks}`, flushClicks + extraClicks, 'clicks'),
     workLine(
       'left under the cut',

@@ -1,10 +1,10 @@
 import { asRanges } from '../../units/ranges.ts';
-import type { CageSetup } from './setup.ts';
+import { filmUnsaid, type CageSetup } from './setup.ts';
 import type { SettingState } from './setting.ts';
 
 /** Whether a set cage may go on cutting. */
 export interface RecheckStatus {
-  state: 'good' | 'due' | 'too-deep' | 'proud';
+  state: 'good' | 'due' | 'film-unsaid' | 'too-deep' | 'proud';
   /** of the work, cut so far */
   holes: number;
   /** the next re-check comes after so many */
@@ -22,7 +22,7 @@ export interface RecheckStatus {
  * @source handbook 4.4: what is below the low limit cannot be undone
  */
 export function recheckStatus(
-  { recheckEvery }: Pick<CageSetup, 'recheckEvery'>,
+  setup: Pick<CageSetup, 'recheckEvery' | 'filmIn' | 'filmOn'>,
   { found, rechecks }: Pick<SettingState, 'found' | 'rechecks'>,
   holes: number
 ): RecheckStatus {
@@ -32,7 +32,7 @@ export function recheckStatus(
   const badAt = rechecks.findIndex(({ verdict }) => verdict !== 'good');
   const bad = rechecks[badAt];
   const lastLook = last?.afterHoles ?? from;
-  const nextAfter = lastLook + recheckEvery;
+  const nextAfter = lastLook + setup.recheckEvery;
   const cut = Math.max(holes, lastLook);
   if (bad && bad.verdict !== 'good') {
     const lastGood = rechecks[badAt - 1]?.afterHoles ?? from;
@@ -48,7 +48,13 @@ export function recheckStatus(
     };
   }
   return {
-    state: cut >= nextAfter ? 'due' : 'good',
+    // A look at the bare work tells what nobody said of the film.
+    state:
+      filmUnsaid(setup) && rechecks.length === 0
+        ? 'film-unsaid'
+        : cut >= nextAfter
+          ? 'due'
+          : 'good',
     holes: cut,
     nextAfter,
     suspect: '',

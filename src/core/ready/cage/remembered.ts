@@ -1,6 +1,6 @@
 import { atMost } from '../../units/tolerance.ts';
 import { SAME_THICKNESS_IN } from './setup-checks.ts';
-import type { CageSetup } from './setup.ts';
+import { filmUnsaid, type CageSetup } from './setup.ts';
 import type { SettingState } from './setting.ts';
 
 /** A setting that a cage was given once. */
@@ -31,6 +31,7 @@ export const offerFor = (
   remembered.find(
     ({ setup: had, state }) =>
       isTrusted(state) &&
+      !filmUnsaid(had) &&
       had.dash === setup.dash &&
       had.seat === setup.seat &&
       had.school === setup.school &&

@@ -28,7 +28,12 @@ describe('before the first trial hole', () => {
     [{}, { couponIn: 0.04 }, 'coupon'],
     [{}, { backingIn: 0.1 }, 'backing'],
     // a head 0.042 high in 0.036 stays 0.006 proud at least
-    [{}, { sheetIn: 0.036, couponIn: 0.036 }, 'depth']
+    [{}, { sheetIn: 0.036, couponIn: 0.036 }, 'depth'],
+    // in 0.040 it is good from 0.002 to 0.002: no click is sure to hit that
+    [{}, { sheetIn: 0.04, couponIn: 0.04 }, 'depth'],
+    [{}, { filmIn: 0.0015 }, 'film'],
+    [{}, { filmIn: 0.006, filmOn: { cut: true, read: true, work: true } }, 'film'],
+    [{}, { filmIn: 0.0015, filmOn: { cut: false, read: true, work: false } }, 'film']
   ])('stops %j with %j', (cage, setup, key) => {
     expect(verdicts(cage, setup)).toMatchObject({ [key]: 'stop' });
     expect(mayBegin(setupChecks(cageOf(cage), setupOf(setup)))).toBe(false);
@@ -41,13 +46,17 @@ describe('before the first trial hole', () => {
     [{ cutterDeg: 110 as const }, { seat: 'dimpled-scrap' as const, skinIn: 0.02 }, 'angle'],
     [{}, { couponIn: 0.052 }, 'coupon'],
     [{}, { backingIn: 0.25 }, 'backing'],
-    [{}, { sheetIn: 0.04, couponIn: 0.04 }, 'depth']
+    [{}, { sheetIn: 0.04, couponIn: 0.04, school: 'three-proud' as const }, 'depth'],
+    [{}, { sheetIn: 0.041, couponIn: 0.041 }, 'depth']
   ])('lets %j with %j pass', (cage, setup, key) => {
     expect(verdicts(cage, setup)).toMatchObject({ [key]: 'good' });
   });
 
   it('asks for the film to be peeled but goes on', () => {
-    const checks = setupChecks(cageOf(), setupOf({ filmIn: 0.0015 }));
+    const checks = setupChecks(
+      cageOf(),
+      setupOf({ filmIn: 0.0015, filmOn: { cut: true, read: true, work: false } })
+    );
     expect(checks.find(({ key }) => key === 'film')).toMatchObject({ verdict: 'attention' });
     expect(mayBegin(checks)).toBe(true);
   });

@@ -1,9 +1,17 @@
 import type { Answer } from '../../answer.ts';
-import { dimpleNest } from '../../stack/dimple-nest.ts';
+import { CLICK_IN, dimpleNest } from '../../stack/dimple-nest.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
 import { above, below } from '../../units/tolerance.ts';
 import type { Cage } from './cage.ts';
-import { flushBand, type CageSetup, type FlushBand } from './setup.ts';
+import { filmRaisesIn, THICKEST_FILM_IN } from '../countersink-next.ts';
+import {
+  filmOf,
+  filmUnsaid,
+  flushBand,
+  type CageSetup,
+  type FilmOn,
+  type FlushBand
+} from './setup.ts';
 
 /** What must be right before the first hole is cut, with its numbers; lengths in inches. */
 type CheckSaid =
@@ -19,7 +27,10 @@ type CheckSaid =
   | { key: 'coupon'; couponIn: number; sheetIn: number; withinIn: number }
   | { key: 'backing'; backingIn: number; pilotLengthIn: number }
   | { key: 'depth'; band: Answer<FlushBand> }
-  | { key: 'film'; filmIn: number };
+  | { key: 'film'; filmIn: number; filmOn: FilmOn | null; raisedIn: number; wrong: FilmWrong };
+
+/** Why film cannot be reckoned with as told; null where it can. */
+type FilmWrong = 'too-thick' | 'unsaid' | 'read-but-not-cut' | null;
 
 /** One of them judged. */
 export type SetupCheck = CheckSaid & { verdict: 'good' | 'attention' | 'stop' };
@@ -45,10 +56,29 @@ function pilotCheck({ pilotIn }: Cage, { holeIn }: CageSetup): SetupCheck {
   };
 }
 
+function filmCheck(setup: CageSetup): SetupCheck {
+  const { filmIn, filmOn } = setup;
+  const wrong: FilmWrong = above(filmIn, THICKEST_FILM_IN)
+    ? 'too-thick'
+    : filmUnsaid(setup)
+      ? 'unsaid'
+      : above(filmIn, 0) && filmOn?.read && !filmOn.cut
+        ? 'read-but-not-cut'
+        : null;
+  return {
+    key: 'film',
+    verdict: wrong ? 'stop' : above(filmIn, 0) ? 'attention' : 'good',
+    filmIn,
+    filmOn,
+    raisedIn: wrong ? 0 : filmRaisesIn(filmOf(setup)),
+    wrong
+  };
+}
+
 /** How wide the mouth of the deepest cut will be that this setting leads to. */
 function mouthIn({ dash, skinIn }: CageSetup): number {
   if (skinIn === null) return rivetSize(dash).head.countersunk.diameterIn;
-  const nest = dimpleNest({ skinIn, dash });
+  const nest = dimpleNest({ skinIn, dash, clickIn: CLICK_IN });
   return nest.ok ? nest.result.nestDiameterIn : 0;
 }
 
@@ -59,7 +89,7 @@ function mouthIn({ dash, skinIn }: CageSetup): number {
  * @source handbook 4.4
  */
 export function setupChecks(cage: Cage, setup: CageSetup): SetupCheck[] {
-  const { seat, sheetIn, couponIn, backingIn, filmIn } = setup;
+  const { seat, sheetIn, couponIn, backingIn } = setup;
   const wideIn = mouthIn(setup);
   const band = flushBand(setup);
   return [
@@ -91,7 +121,7 @@ export function setupChecks(cage: Cage, setup: CageSetup): SetupCheck[] {
       pilotLengthIn: cage.pilotLengthIn
     },
     { key: 'depth', verdict: stopIf(!band.ok), band },
-    { key: 'film', verdict: above(filmIn, 0) ? 'attention' : 'good', filmIn }
+    filmCheck(setup)
   ];
 }
 

@@ -4,6 +4,7 @@ import { by, len } from '../../notation.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
 import { FLUSHNESS_LIMITS, FlushnessSchool } from '../../rules/flushness.ts';
 import { Dash, lengthIn, thicknessIn } from '../../schema/fields.ts';
+import { CLICK_IN } from '../../stack/dimple-nest.ts';
 import { NEST_PER_IN } from '../../stack/flush-method.ts';
 import { above, atMost, below } from '../../units/tolerance.ts';
 
@@ -15,6 +16,28 @@ export const RecheckEvery = z
   .int('a re-check comes after a whole number of holes')
   .min(1, 'a re-check comes after one hole at the earliest')
   .max(500, 'a re-check comes after 500 holes at the latest');
+
+const on = (what: string) => z.boolean(`${what}: yes or no`);
+
+export const FilmOn = z.strictObject({
+  cut: on('the coupon was cut with its film on'),
+  read: on('the head was read with the film on'),
+  work: on('the work will be cut with its film on')
+});
+/** When the film was on: while the coupon was cut, while it was read, while the work will be cut. */
+export type FilmOn = z.output<typeof FilmOn>;
+
+/** Film was on, and nobody said when: what was read says nothing certain of the bare work. */
+export const filmUnsaid = ({ filmIn, filmOn }: Pick<CageSetup, 'filmIn' | 'filmOn'>): boolean =>
+  above(filmIn, 0) && filmOn === null;
+
+/** The film of a setting as the calculation asks for it. */
+export const filmOf = ({ filmIn, filmOn }: Pick<CageSetup, 'filmIn' | 'filmOn'>) => ({
+  filmIn,
+  filmCut: filmOn?.cut,
+  filmRead: filmOn?.read,
+  filmWork: filmOn?.work
+});
 
 export const CageSetup = z
   .strictObject({
@@ -30,8 +53,10 @@ export const CageSetup = z
     couponIn: thicknessIn,
     couponMaterial: z.string().trim().max(40).default(''),
     backingIn: lengthIn('the backing', { least: 0, most: 12 }),
-    /** film left on the coupon; it raises every reading */
+    /** protective film on the coupon or on the work */
     filmIn: lengthIn('the film', { least: 0, most: 0.1 }),
+    /** when that film was on, without which nobody knows what it does; null in settings made before it was asked */
+    filmOn: FilmOn.nullable().default(null),
     school: FlushnessSchool,
     /** null: the middle of the limits */
     targetIn: lengthIn('the target', { least: -FURTHEST_TARGET_IN, most: FURTHEST_TARGET_IN })
@@ -58,6 +83,13 @@ export type EnteredSetup = z.input<typeof CageSetup>;
 export const cutDepthIn = ({ dash, seat, skinIn }: Pick<CageSetup, 'dash' | 'seat' | 'skinIn'>) =>
   rivetSize(dash).head.countersunk.heightIn +
   (seat === 'dimpled-scrap' ? NEST_PER_IN * (skinIn ?? 0) : 0);
+
+/** How proud another school lets a head stand, where that leaves a click over this limit; else null. */
+function widerHighIn(lowIn: number): number | null {
+  const highsIn = Object.values(FLUSHNESS_LIMITS).map(({ highIn }) => highIn);
+  const wide = highsIn.filter((highIn) => !below(highIn - lowIn, CLICK_IN));
+  return wide.length === 0 ? null : Math.min(...wide);
+}
 
 /** Where a head may stand, and what is aimed at; in, above the skin is positive. */
 export interface FlushBand {
@@ -86,6 +118,18 @@ export function flushBand(setup: CageSetup): Answer<FlushBand> {
       deepIn,
       sheetIn: setup.sheetIn,
       highIn: school.highIn
+    });
+  // Between clicks a cage stands nowhere: a band under one click may hold no setting at all.
+  if (below(school.highIn - lowIn, CLICK_IN))
+    return notPossible('sheetIn', {
+      code: 'band-under-a-click',
+      dash: setup.dash,
+      sheetIn: setup.sheetIn,
+      lowIn,
+      highIn: school.highIn,
+      clickIn: CLICK_IN,
+      leastSheetIn: deepIn - (school.highIn - CLICK_IN),
+      otherHighIn: widerHighIn(lowIn)
     });
   const targetIn = setup.targetIn ?? (lowIn + school.highIn) / 2;
   if (below(targetIn, lowIn) || above(targetIn, school.highIn))

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { lengthIn } from '../../schema/fields.ts';
 import { CLICK_IN } from '../../stack/dimple-nest.ts';
+import { fittedLine } from '../../units/fitted-line.ts';
 import { above } from '../../units/tolerance.ts';
 
 const FURTHEST_IN = 0.2;
@@ -25,6 +26,21 @@ export interface TrialReading {
   ring: boolean;
 }
 
+/** A straight line of flushness over clicks: where it passes, and its slope in inches a click. */
+export interface TrialLine {
+  clicks: number;
+  flushIn: number;
+  slopePerClickIn: number;
+}
+
+/** The least-squares line of some trials, or null with fewer than two different settings. */
+export function lineThrough(
+  trials: readonly { clicks: number; flushIn: number }[]
+): TrialLine | null {
+  const line = fittedLine(trials.map(({ clicks, flushIn }) => ({ at: clicks, valueIn: flushIn })));
+  return line && { clicks: line.at, flushIn: line.valueIn, slopePerClickIn: line.slopeIn };
+}
+
 /** Holes cut one after another at one setting. */
 export interface TrialGroup {
   clicks: number;
@@ -38,19 +54,20 @@ export interface TrialGroup {
 }
 
 /**
- * Trials by setting in the order they were cut, film taken off. Once turned back, every setting below the deepest one
+ * Trials by setting in the order they were cut, on the bare work. Once turned back, every setting below the deepest one
  * had since is on the wrong side of the thread's play, until one backs off past it and comes up.
  *
+ * @param raisedIn how much prouder than read a head stands on the bare work, in
  * @returns also the deepest setting since one last came up from below: whatever is under it now is turned back
  */
 export function readTrials(
   readings: readonly TrialReading[],
-  filmIn: number
+  raisedIn: number
 ): { groups: TrialGroup[]; deepestClicks: number | null } {
   const groups: TrialGroup[] = [];
   let deepestClicks: number | null = null;
   for (const reading of readings) {
-    const flushIn = reading.flushnessIn - filmIn;
+    const flushIn = reading.flushnessIn + raisedIn;
     const fromDeep = reading.clicks < (deepestClicks ?? -Infinity) && !reading.cameUp;
     deepestClicks = reading.cameUp
       ? reading.clicks

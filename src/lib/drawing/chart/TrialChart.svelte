@@ -1,7 +1,8 @@
 <script lang="ts">
   import { extent, line, scaleLinear } from 'd3';
   import { predictAt, type CageGuide } from '$core/ready/cage/guide.ts';
-  import type { CageSetup } from '$core/ready/cage/setup.ts';
+  import { filmRaisesIn } from '$core/ready/countersink-next.ts';
+  import { filmOf, type CageSetup } from '$core/ready/cage/setup.ts';
   import type { SettingState } from '$core/ready/cage/setting.ts';
   import { MM_PER_IN, THOU_PER_IN } from '$core/units/factors.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -16,7 +17,7 @@
   }
   let { guide, readings, setup }: Props = $props();
   const preferences = usePreferences();
-  const filmIn = $derived(setup.filmIn);
+  const raisedIn = $derived(filmRaisesIn(filmOf(setup)));
   const measured = $derived(MEASURED[setup.seat]);
   let widthPx = $state(700);
   let heightPx = $state(380);
@@ -53,7 +54,7 @@
       [LEFT, widthPx - RIGHT]
     )
   );
-  const flushes = $derived(readings.map((reading) => reading.flushnessIn - filmIn));
+  const flushes = $derived(readings.map((reading) => reading.flushnessIn + raisedIn));
   const y = $derived(
     scaleLinear(
       [
@@ -146,11 +147,11 @@
     {/if}
     {#each readings as reading (reading.id)}
       {@const px = x(reading.clicks)}
-      {@const py = at(reading.flushnessIn - filmIn)}
+      {@const py = at(reading.flushnessIn + raisedIn)}
       <g
         data-trial={reading.id}
         data-hint="{reading.clicks} clicks: {figure(
-          reading.flushnessIn - filmIn
+          reading.flushnessIn + raisedIn
         )} {unit}, {reading.by}{reading.struck === null ? '' : `; struck: ${reading.struck}`}"
       >
         {#if reading.struck !== null}

@@ -71,7 +71,7 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
     overlapIn: layout.result.heightIn,
     limits: rules.headLimits,
     predictedIn3: first.head.ok ? first.head.result.volumeIn3 : null,
-    stacks: stacks.flatMap(({ name, dash, length, hole, raisedIn }) =>
+    stacks: stacks.flatMap(({ name, dash, length, hole, dimpledThrough }) =>
       length.ok
         ? [
             {
@@ -80,7 +80,8 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
               partNumber: length.result.partNumber,
               lengthIn: length.result.lengthIn,
               holeIn: hole.diameterIn,
-              raisedIn
+              dimpledThrough,
+              raisedIn: 0
             }
           ]
         : []

@@ -148,6 +148,7 @@ function asPlanned(
 const CAGE_WORDS: Record<RecheckStatus['state'], string> = {
   good: 'good',
   due: 're-check the countersink',
+  'film-unsaid': 're-check on the bare work',
   'too-deep': 'cuts too deep, stop',
   proud: 'leaves heads too proud'
 };

@@ -29,7 +29,7 @@
               ? `${preferences.inWords(tool.wallIn, 'fine')} left under the cut`
               : `goes ${preferences.inWords(-tool.wallIn, 'fine')} through: a knife edge`}
             {#if tool.byTrial}
-              · depth reckoned for 100°; with {tool.cutDeg}° set it by trial on a dimpled coupon{/if}
+              · depth from the mouth: a start, finished with a dimpled scrap in the cut{/if}
           </small>
         {/if}
       </li>

@@ -3,6 +3,7 @@
   import { nextId } from '$core/joint/item-id.ts';
   import type { PlannedStack } from '$core/plan/plan-shape.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
+  import Choice from '../../ui/kit/Choice.svelte';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
   import Length from '../../ui/kit/Length.svelte';
   import LengthField from '../../ui/kit/LengthField.svelte';
@@ -19,13 +20,27 @@
   const planned = $derived(stack.length.ok ? stack.length.result.partNumber : '');
   const entry = $derived(workspace.entered.tries.find((one) => one.hole === hole));
   const found = $derived(workspace.now?.plan.tries.find((one) => one.hole === hole)?.found ?? null);
+  let chosenFrom = $state<'sheet' | 'dimple'>('sheet');
+  const from = $derived(entry?.from ?? chosenFrom);
   function type(protrusionIn: string): void {
     const { tries } = workspace.entered;
     const changed = entry
       ? tries.map((one) => (one.id === entry.id ? { ...one, protrusionIn } : one))
-      : [...tries, { id: nextId(tries, 'try'), hole, partNumber: planned, protrusionIn }];
+      : [...tries, { id: nextId(tries, 'try'), hole, partNumber: planned, protrusionIn, from }];
     // an emptied field is no measurement any more
     workspace.edit({ tries: changed.filter((one) => one.protrusionIn !== '') }, `tries.${hole}`);
+  }
+  function measureFrom(where: 'sheet' | 'dimple'): void {
+    chosenFrom = where;
+    if (entry)
+      workspace.edit(
+        {
+          tries: workspace.entered.tries.map((one) =>
+            one.id === entry.id ? { ...one, from: where } : one
+          )
+        },
+        `tries.${hole}`
+      );
   }
 </script>
 
@@ -34,10 +49,23 @@
     label="A {entry?.partNumber ?? planned} put in hole {hole} stands out"
     value={entry?.protrusionIn ?? ''}
     placeholder={stack.length.ok ? stack.length.result.protrusionIn.toFixed(3) : ''}
-    whenEmpty="measure from the far sheet to the shank’s end"
+    whenEmpty={stack.dimpledThrough && from === 'dimple'
+      ? 'measure from the raised dimple to the shank’s end'
+      : 'measure from the flat far sheet to the shank’s end'}
     problem={found && !found.ok ? { said: found.error.said, instead: null } : undefined}
     oninput={type}
   />
+  {#if stack.dimpledThrough}
+    <Choice
+      label="Measured from"
+      value={from}
+      options={[
+        { value: 'sheet', text: 'the flat sheet' },
+        { value: 'dimple', text: 'the raised dimple' }
+      ]}
+      onchoose={measureFrom}
+    />
+  {/if}
   {#if found?.ok}
     {@const { gripIn, differenceIn, agrees, causes } = found.result}
     <p class:agrees data-testid="measured">

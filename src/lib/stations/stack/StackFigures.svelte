@@ -68,7 +68,9 @@
           note={reckoning.school === rules.dimpled ? 'this shop' : 'the other school'}
           work={reckoning.work}
           source="must be over {window.low} D and under {window.high} D"
-          limits={{ ...window, value: reckoning.protrusionD }}
+          limits={reckoning.school === rules.dimpled
+            ? { ...window, value: reckoning.protrusionD }
+            : undefined}
         >
           <Length lengthIn={reckoning.protrusionIn} />
         </Figure>
@@ -104,8 +106,8 @@
       label="Shop head"
       note="predicted at ½ D high"
       {work}
-      source="{rules.headLimits} limits; volume is constant{stack.raisedIn > 0
-        ? '; reckoned from the raised dimple'
+      source="{rules.headLimits} limits; volume is constant{stack.dimpledThrough
+        ? '; of the metal beyond the dimple'
         : ''}"
     >
       <Length lengthIn={result.diameterAtHalfDIn} decimal />

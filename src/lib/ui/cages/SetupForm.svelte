@@ -72,13 +72,28 @@
   }
   const of = (field: string): string => typed[field] ?? '';
   const orNull = (field: string) => (of(field).trim() === '' ? null : of(field));
+  const FILM_ASKED = [
+    { key: 'filmCut', part: 'cut', label: 'Film on while the coupon is cut' },
+    { key: 'filmRead', part: 'read', label: 'Film on while the head is read' },
+    { key: 'filmWork', part: 'work', label: 'Film on while the work will be cut' }
+  ] as const;
+  const hasFilm = $derived(Number.parseFloat(of('filmIn')) > 0 || /[1-9]/.test(of('filmIn')));
+  /** null until all three are answered */
+  const filmOn = $derived(
+    hasFilm && FILM_ASKED.every(({ key }) => of(key) !== '')
+      ? Object.fromEntries(FILM_ASKED.map(({ key, part }) => [part, of(key) === 'yes']))
+      : null
+  );
   const read = $derived(
     CageSetup.safeParse(
       {
-        ...typed,
+        ...Object.fromEntries(
+          Object.entries(typed).filter(([key]) => !FILM_ASKED.some((asked) => asked.key === key))
+        ),
         dash: Number(of('dash')),
         skinIn: orNull('skinIn'),
         targetIn: orNull('targetIn'),
+        filmOn: filmOn,
         recheckEvery: Number(of('recheckEvery'))
       },
       { reportInput: true }
@@ -125,7 +140,7 @@
   const COUPON_FIELDS: Field[] = [
     { key: 'couponIn', label: 'The coupon, as measured', list: 'gauges' },
     { key: 'backingIn', label: 'Backing under it' },
-    { key: 'filmIn', label: 'Film left on it' }
+    { key: 'filmIn', label: 'Film, how thick', whenEmpty: '0 where none is on' }
   ];
   let refusal = $state('');
   const id = crypto.randomUUID();
@@ -188,6 +203,21 @@
     <div class="three">
       {@render lengths(COUPON_FIELDS)}
     </div>
+    {#if hasFilm}
+      <div class="three">
+        {#each FILM_ASKED as { key, label } (key)}
+          <Choice
+            {label}
+            value={of(key)}
+            options={[
+              { value: 'yes', text: 'on' },
+              { value: 'no', text: 'off' }
+            ]}
+            onchoose={(value) => type(key, value)}
+          />
+        {/each}
+      </div>
+    {/if}
     <TextField
       name="couponMaterial"
       label="Material of the coupon"
