@@ -10,13 +10,21 @@ const TOGETHER = [
   { name: 'base', test: /node_modules\/(svelte|clsx|@sveltejs|devalue|esm-env|zod|idb)\// },
   { name: 'base', test: /src\/core\/(units|schema|answer)|src\/lib\/(api|words|[^/]+\.ts)/ },
   {
+    name: 'kit',
+    test: /node_modules\/@zag-js\/(core|svelte|utils|dom-query|anatomy|types|store)\/|skeleton-svelte\/dist\/internal/
+  },
+  {
+    name: 'file-drop',
+    test: /node_modules\/@zag-js\/(file-utils|file-upload|i18n-utils)\/|skeleton-svelte\/dist\/components\/file-upload|ui\/kit\/FileDrop/
+  },
+  {
     name: 'dialog',
-    test: /node_modules\/@zag-js\/(dialog|focus-trap|dismissable|interact-outside|aria-hidden|remove-scroll)\/|ui\/kit\/SheetDialog/
+    test: /node_modules\/@zag-js\/(dialog|popover|toast|popper|focus-trap|dismissable|interact-outside|aria-hidden|remove-scroll)\/|skeleton-svelte\/dist\/components\/(dialog|popover|toast|portal)|ui\/kit\/(SheetDialog|HintPopover|WholeScreen|Toasts)/
   },
   { name: 'kit', test: /node_modules\/(@zag-js|@skeletonlabs|@lucide)\/|src\/lib\/ui\/kit/ },
   {
     name: 'chart',
-    test: /node_modules\/(d3-(scale|shape|array|path|format|time|time-format)|internmap)\//
+    test: /node_modules\/(d3-(scale|shape|array|path|format|time|time-format|axis|selection)|internmap)\//
   },
   { name: 'd3-zoom', test: /node_modules\/d3-/ },
   {

@@ -77,14 +77,14 @@ test('a cage is set for a joint’s step, remembered, and looked at again while 
   await coupon(page, '.0705', '1/2');
   await page.getByRole('button', { name: 'Begin the trials' }).click();
 
-  // 0.0115 proud: 10.5 clicks to the middle, three quarters of it is 7
+  // 0.0115 proud: 10.5 clicks to the middle, half of it is 5 while a click is only assumed
   const guide = page.getByTestId('guide');
   await keep(page, '.0115', '3');
-  await expect(guide).toContainText('Set 10: 7 clicks deeper');
-  await expect(page.locator('[data-next="10"]')).toBeVisible();
+  await expect(guide).toContainText('Set 8: 5 clicks deeper');
+  await expect(page.locator('[data-next="8"]')).toBeVisible();
   // where one would go too far, that is said before the hole is cut
   await page.getByLabel('Clicks on the cage').fill('16');
-  await expect(page.getByText('below the low limit. Go to 10.')).toBeVisible();
+  await expect(page.getByText('below the low limit. Go to 8.')).toBeVisible();
   await keep(page, '+3.8 thou', '10');
   await expect(guide).toContainText('Set 12: 2 clicks deeper');
   await keep(page, '0.0016');
@@ -187,7 +187,7 @@ test('readings that do not fit bring up what makes them false; a false one is st
   await page.getByRole('button', { name: 'Strike it' }).click();
   await expect(page.getByTestId('trials')).toContainText('struck: chips under the cage');
   await expect(page.getByTestId('doubts')).toHaveCount(0);
-  await expect(page.getByTestId('guide')).toContainText('Set 11: 3 clicks deeper');
+  await expect(page.getByTestId('guide')).toContainText('Set 9: 1 click deeper');
 
   // too deep, and back: only from the shallow side
   await keep(page, '-0.0009', '11');

@@ -146,8 +146,10 @@ test('the flush rule is walked with its numbers, both angle schools beside it', 
   await expect(rule).toContainText('dimple the top, countersink beneath');
   await expect(rule).toContainText('punch 100°, die 110°');
   await expect(rule).toContainText('punch 100°, die 100°');
-  // 0.3054 × 0.025 = 0.0076
-  await expect(rule).toContainText('0.00764 in = 8 clicks deeper than flush');
+  // the same mouth with a 110° cutter is a start only
+  await expect(rule).toContainText('deep to start with');
+  // 0.3054 × 0.025 = 0.0076, in whole clicks that do not pass it
+  await expect(rule).toContainText('0.00764 in = 7 clicks deeper than flush');
   await page.getByText('Material, film').first().click();
   await page.getByLabel('Material', { exact: true }).first().selectOption('7075-T6 clad');
   await expect(page.getByText('Dimple hot', { exact: true })).toBeVisible();

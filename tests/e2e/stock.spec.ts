@@ -54,7 +54,7 @@ test('the stock goes out as a table and comes back in, all or none', async ({ pa
     count: '350'
   });
   const give = (csv: string) =>
-    page.getByLabel('Table of bins').setInputFiles({
+    page.locator('input[type=file][aria-label="Table of bins"]').setInputFiles({
       name: 'counted.csv',
       mimeType: 'text/csv',
       buffer: Buffer.from(csv)

@@ -1,13 +1,14 @@
 import { PATTERN_LAYERS, type Pattern, type PatternLayer, type Stroke } from './pattern.ts';
 
-/** Colour numbers by layer: white, red, yellow, cyan, blue, white. */
+/** Colour numbers by layer: white, red, yellow, cyan, blue, white, red. */
 const COLOURS: Record<PatternLayer, number> = {
   EDGES: 7,
   HOLES: 1,
   HELD_OPEN: 2,
   CUT_OUT: 4,
   LINES: 5,
-  TEXT: 7
+  TEXT: 7,
+  WARNINGS: 1
 };
 
 type Group = readonly [code: number, value: string | number];

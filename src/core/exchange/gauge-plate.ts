@@ -145,6 +145,7 @@ export function gaugePlate(dashes: readonly Dash[], limits: HeadLimitsKey): Gaug
         side(fromIn),
         ...strokes
       ],
+      notes: [],
       xIn: 0,
       yIn: 0,
       wIn: fromIn,

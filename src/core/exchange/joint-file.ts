@@ -22,7 +22,9 @@ const Cover = z.strictObject({
   title: z.string().trim().min(1, 'the joint needs a name').max(80),
   definition: z.record(z.string(), z.unknown()),
   /** under which rules it was made; the reader plans it under its own */
-  rules: z.strictObject({ name: z.string().max(60), version: z.int() }).optional()
+  rules: z.strictObject({ name: z.string().max(60), version: z.int() }).optional(),
+  /** what stopped the joint where the file was made, for whoever looks at it; the reader plans it anew */
+  warnings: z.array(z.string().max(2000)).max(1000).optional()
 });
 
 export const JointFile = Cover.extend({
@@ -35,13 +37,15 @@ export type JointFile = z.output<typeof JointFile>;
 export const jointFile = (
   title: string,
   definition: EnteredJoint,
-  { name, version }: Pick<RuleProfile, 'name' | 'version'>
+  { name, version }: Pick<RuleProfile, 'name' | 'version'>,
+  warnings: readonly string[] = []
 ): JointFile => ({
   format: FORMAT,
   version: JOINT_DOCUMENT.version,
   title,
   definition,
-  rules: { name, version }
+  rules: { name, version },
+  ...(warnings.length > 0 ? { warnings: [...warnings] } : {})
 });
 
 export type ReadFile =

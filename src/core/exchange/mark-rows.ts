@@ -16,13 +16,22 @@ export const MARK_COLUMNS = [
   'y_in',
   'rivet',
   'drill',
-  'grip_in'
+  'grip_in',
+  'warning'
 ] as const;
 
 const places = (value: number): number => Number(value.toFixed(6));
 
-/** Every hole with its running mark, its exact place and its rivet. */
-export const markRows = (layout: JointLayout, stacks: readonly PlannedStack[]): MarkRow[] =>
+/**
+ * Every hole with its running mark, its exact place and its rivet.
+ *
+ * @param warningOf what stops the joint at a hole, in words; empty where nothing does
+ */
+export const markRows = (
+  layout: JointLayout,
+  stacks: readonly PlannedStack[],
+  warningOf: (hole: number) => string
+): MarkRow[] =>
   layout.holes.map((hole) => {
     const stack = stacks[hole.stack];
     const line = layout.lines[hole.row - 1];
@@ -40,6 +49,7 @@ export const markRows = (layout: JointLayout, stacks: readonly PlannedStack[]): 
       rivet:
         hole.state === 'held-open' ? '' : stack?.length.ok ? stack.length.result.partNumber : '',
       drill: stack?.hole.drill ?? '',
-      grip_in: places(hole.gripIn)
+      grip_in: places(hole.gripIn),
+      warning: warningOf(hole.number)
     };
   });

@@ -4,7 +4,15 @@ import { boundsOf, type Shape } from '../layout/shapes.ts';
 import type { JointLayout } from '../plan/plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 
-export const PATTERN_LAYERS = ['EDGES', 'HOLES', 'HELD_OPEN', 'CUT_OUT', 'LINES', 'TEXT'] as const;
+export const PATTERN_LAYERS = [
+  'EDGES',
+  'HOLES',
+  'HELD_OPEN',
+  'CUT_OUT',
+  'LINES',
+  'TEXT',
+  'WARNINGS'
+] as const;
 export type PatternLayer = (typeof PATTERN_LAYERS)[number];
 
 /** One stroke of a full-size pattern; x right, y down, inches. Angles run clockwise from the right, radians. */
@@ -18,6 +26,8 @@ export type Stroke = { layer: PatternLayer } & (
 /** A joint full size: what is taped to the metal and punched through. */
 export interface Pattern {
   strokes: Stroke[];
+  /** what stops the joint, drawn beneath it too; empty where nothing does */
+  notes: readonly string[];
   /** everything drawn */
   xIn: number;
   yIn: number;
@@ -26,6 +36,11 @@ export interface Pattern {
 }
 
 const NUMBER_HIGH_IN = 0.09;
+const NOTE_HIGH_IN = 0.12;
+/** Width of a letter of text, of its height. */
+const LETTER_WIDE = 0.6;
+/** Notes under a drawing narrower than this run on past it. */
+const NOTE_WIDE_IN = 6;
 const AROUND_IN = 0.15;
 
 const line = (
@@ -148,7 +163,7 @@ function boundsOfStroke(stroke: Stroke): [number, number, number, number] {
       return [
         stroke.xIn,
         stroke.yIn - stroke.heightIn,
-        stroke.xIn + stroke.text.length * stroke.heightIn * 0.6,
+        stroke.xIn + stroke.text.length * stroke.heightIn * LETTER_WIDE,
         stroke.yIn
       ];
     default: {
@@ -158,15 +173,59 @@ function boundsOfStroke(stroke: Stroke): [number, number, number, number] {
   }
 }
 
+/** Words in lines of at most so many letters. */
+function inLines(text: string, letters: number): string[] {
+  const lines: string[] = [];
+  for (const word of text.split(' ')) {
+    const last = lines.at(-1);
+    if (last !== undefined && last.length + 1 + word.length <= letters)
+      lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  return lines;
+}
+
+/** What stops the joint, beneath its drawing: whoever holds the file must not miss it. */
+function noteStrokes(notes: readonly string[], leftIn: number, topIn: number, wIn: number) {
+  const letters = Math.floor(Math.max(wIn, NOTE_WIDE_IN) / (LETTER_WIDE * NOTE_HIGH_IN));
+  return notes
+    .flatMap((note) => inLines(note, letters))
+    .map((text, at): Stroke => ({
+      layer: 'WARNINGS',
+      stroke: 'text',
+      xIn: leftIn,
+      yIn: topIn + (at + 2) * 1.4 * NOTE_HIGH_IN,
+      heightIn: NOTE_HIGH_IN,
+      text
+    }));
+}
+
+function boundsOfAll(strokes: readonly Stroke[]) {
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const stroke of strokes) {
+    const [x1, y1, x2, y2] = boundsOfStroke(stroke);
+    left = Math.min(left, x1);
+    top = Math.min(top, y1);
+    right = Math.max(right, x2);
+    bottom = Math.max(bottom, y2);
+  }
+  return { left, top, right, bottom };
+}
+
 /**
  * The joint as full-size strokes on layers: edges, holes where they are computed, rivet lines, cut-out with its
  * corner reliefs, hole numbers.
  *
+ * @param notes what stops the joint, in words
  * @returns strokes and what they cover, in
  * @source handbook 4.2: a paper pattern punched through removes measuring altogether
  */
-export function patternOf(layout: JointLayout, profile: RuleProfile): Pattern {
-  const strokes: Stroke[] = [
+export function patternOf(
+  layout: JointLayout,
+  profile: RuleProfile,
+  notes: readonly string[] = []
+): Pattern {
+  const drawn: Stroke[] = [
     ...layout.parts.flatMap(partStrokes),
     ...(layout.cutOut ? outlineStrokes(layout.cutOut, 'CUT_OUT') : []),
     ...layout.reliefs.flatMap(({ xIn, yIn, diameterIn }): Stroke[] => [
@@ -183,16 +242,15 @@ export function patternOf(layout: JointLayout, profile: RuleProfile): Pattern {
     ...lineStrokes(layout),
     ...holeStrokes(layout, profile)
   ];
-  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const stroke of strokes) {
-    const [x1, y1, x2, y2] = boundsOfStroke(stroke);
-    left = Math.min(left, x1);
-    top = Math.min(top, y1);
-    right = Math.max(right, x2);
-    bottom = Math.max(bottom, y2);
-  }
+  const joint = boundsOfAll(drawn);
+  const strokes = [
+    ...drawn,
+    ...noteStrokes(notes, joint.left, joint.bottom, joint.right - joint.left)
+  ];
+  const { left, top, right, bottom } = boundsOfAll(strokes);
   return {
     strokes,
+    notes,
     xIn: left - AROUND_IN,
     yIn: top - AROUND_IN,
     wIn: right - left + 2 * AROUND_IN,

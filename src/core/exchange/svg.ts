@@ -6,7 +6,8 @@ const STYLE: Record<PatternLayer, string> = {
   HELD_OPEN: 'stroke="#8a4b05" stroke-width="0.016" stroke-dasharray="0.04 0.03"',
   CUT_OUT: 'stroke="#1f262b" stroke-width="0.014" stroke-dasharray="0.12 0.05"',
   LINES: 'stroke="#2a4694" stroke-width="0.005"',
-  TEXT: 'fill="#1f262b"'
+  TEXT: 'fill="#1f262b"',
+  WARNINGS: 'fill="#8c2f1b" font-weight="bold"'
 };
 
 const n = (value: number): string => String(Number(value.toFixed(6)));
@@ -31,12 +32,13 @@ function element(stroke: Stroke): string {
 
 /** A pattern as an SVG file, full size: one user unit is one inch. */
 export function svgPattern(pattern: Pattern, title: string): string {
-  const { strokes, xIn, yIn, wIn, hIn } = pattern;
+  const { strokes, notes, xIn, yIn, wIn, hIn } = pattern;
   const layers = [...new Set(strokes.map(({ layer }) => layer))];
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${n(wIn)}in" height="${n(hIn)}in" viewBox="${n(xIn)} ${n(yIn)} ${n(wIn)} ${n(hIn)}" fill="none">`,
     `<title>${escaped(title)}</title>`,
+    ...(notes.length > 0 ? [`<desc>${escaped(notes.join(' '))}</desc>`] : []),
     ...layers.map(
       (layer) =>
         `<g id="${layer}" ${STYLE[layer]}>${strokes

@@ -6,6 +6,7 @@ import { told, type RefusalSaid } from '../refusal-said.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import type { EnteredJoint, JointKind } from '../kinds/joint.ts';
 import { readEntered } from '../kinds/read-entered.ts';
+import { stopsOf } from '../plan/stops.ts';
 
 /** What a joint takes of one rivet. */
 export interface PartCount {
@@ -68,8 +69,6 @@ export function summaryOf(entered: EnteredJoint, profile: RuleProfile): PlanSumm
     state: 'planned',
     holes: planned.layout.result.rivets,
     parts: partsOf(planned),
-    attention: planned.warnings
-      .filter(({ level }) => level === 'stop')
-      .map(({ said }) => ({ stop: said }))
+    attention: stopsOf(planned).map(({ said }) => ({ stop: said }))
   };
 }

@@ -44,10 +44,13 @@ export interface HoleCheck {
   ok: boolean;
   /** hole numbers, worst first; empty when the limit is the joint's as a whole */
   holes: number[];
+  /** the layer whose end is too near */
+  layer?: string;
 }
 
 export type CheckRule =
   | 'edge-min'
+  | 'layer-end-min'
   | 'edge-max'
   | 'pitch-min'
   | 'pitch-max'

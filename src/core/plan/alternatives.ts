@@ -8,6 +8,7 @@ import { plan } from './plan.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { DASHES } from '../catalog/rivets.ts';
 import type { Dash } from '../schema/fields.ts';
+import { stopsOf } from './stops.ts';
 import type { WayOut } from '../joint/way-out.ts';
 
 /** One other way to lay the same joint out, with what tells it from the rest. */
@@ -66,7 +67,7 @@ function measure({ name, change }: OtherWay, planned: Plan): Alternative | null 
     massLb: (planned.mass?.rivetsLb ?? 0) + (planned.mass?.metalLb ?? 0),
     withRoom: planned.headroom.filter((hole) => hole.largestDash > (sizes.get(hole.hole) ?? 8))
       .length,
-    stops: planned.warnings.filter((warning) => warning.level === 'stop').length,
+    stops: stopsOf(planned).length,
     current: false
   };
 }

@@ -7,6 +7,7 @@ import { plan } from './plan.ts';
 import type { Plan } from './plan-shape.ts';
 import type { WidthPlace } from '../carry/need.ts';
 import type { PlanWarningSaid } from './warning-said.ts';
+import { stopsOf } from './stops.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 
 /** One answer under a profile. */
@@ -82,7 +83,7 @@ function answersOf({ dash, needs, layout, stacks, warnings }: Plan) {
     if (length.ok) each('protrusion', { is: 'length', lengthIn: length.result.protrusionIn });
     if (head.ok) each('stop-at', { is: 'band', bandD: head.result.heightBandD });
   }
-  const said = warnings.flatMap((warning) => (warning.level === 'stop' ? [warning.said] : []));
+  const said = stopsOf({ warnings }).map((warning) => warning.said);
   tell('limits', { what: 'limits' }, { is: 'stops', said });
   return answers;
 }

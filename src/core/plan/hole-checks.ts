@@ -2,6 +2,8 @@ import { rivetSize } from '../catalog/rivets.ts';
 import type { Multipliers } from '../rules/multipliers.ts';
 import type { Head } from '../schema/fields.ts';
 import { above, below } from '../units/tolerance.ts';
+import { fromLayerEndIn, layerEnds } from '../stack/layer-ends.ts';
+import type { Stacking } from '../stack/layers.ts';
 import { distanceIn, type HoleRoom } from '../layout/hole-room.ts';
 import { byNumber, type ByNumber } from './by-number.ts';
 import type { LaidLine, PlannedHole } from './holes.ts';
@@ -50,6 +52,9 @@ interface Laid {
   holes: readonly PlannedHole[];
   lines: readonly LaidLine[];
   clear: readonly ClearOf[];
+  /** layers by the holes' stack, and how far the joint runs, in */
+  stackings: readonly Stacking[];
+  alongIn: number;
   head: Head;
   limits: Multipliers;
 }
@@ -144,6 +149,35 @@ function edgeCheck(
   return least.check;
 }
 
+/** Every layer's own ends, beside the metal's outer edges: one check a layer, where it is computed and where it is marked. */
+function layerEndChecks({ holes, head, limits, stackings, alongIn }: Laid): HoleCheck[] {
+  const byLayer = new Map<string, Limit>();
+  stackings.forEach(({ layers }, stack) => {
+    const ends = layerEnds(layers, alongIn);
+    if (ends.length === 0) return;
+    const layerOf = new Map(layers.map((layer) => [layer.name, layer]));
+    for (const hole of holes) {
+      if (hole.stack !== stack) continue;
+      for (const end of ends) {
+        const layer = layerOf.get(end.layer);
+        const radiusIn = D(hole) / 2;
+        const fromEndIn = layer
+          ? [hole.xIn, hole.markXIn].flatMap(
+              (xIn) => fromLayerEndIn(end, layer, xIn, radiusIn) ?? []
+            )
+          : [];
+        if (fromEndIn.length === 0) continue;
+        let limit = byLayer.get(end.layer);
+        if (!limit) byLayer.set(end.layer, (limit = new Limit('layer-end-min', 'least')));
+        limit.hold(hole.number, limits.edgeMinD[head] * D(hole), Math.min(...fromEndIn));
+      }
+    }
+  });
+  return [...byLayer].flatMap(([layer, limit]) =>
+    limit.check.map((check) => ({ ...check, layer }))
+  );
+}
+
 function placeChecks({ holes, clear, limits }: Laid, rooms: readonly HoleRoom[]): HoleCheck[] {
   const centres = new Limit('centre-min', 'least');
   const keepOut = new Limit('keep-out', 'most');
@@ -184,6 +218,7 @@ export function holeChecks(
   const ends = endCheck(laid, numbered, atEdge);
   return [
     ...edgeCheck(laid, (index) => edgesIn[index], 'edge-min'),
+    ...layerEndChecks(laid),
     ...(ends.length > 0 ? ends : wholeOf('edge-max')),
     ...pitchChecks(laid, numbered, exactGapIn, ['pitch-min', 'pitch-max']),
     ...edgeCheck(laid, (index) => marked[index]?.edgeIn, 'snapped-edge-min'),

@@ -129,7 +129,8 @@ function layoutWarnings(derived: Derived): PlanWarning[] {
         code: 'limit',
         rule: check.rule,
         valueIn: check.valueIn,
-        limitIn: check.limitIn
+        limitIn: check.limitIn,
+        ...(check.layer === undefined ? {} : { layer: check.layer })
       },
       holes: check.holes
     }));

@@ -18,6 +18,7 @@ import type { JointLayout, Plan, PlannedStack } from './plan-shape.ts';
 import { planWarnings } from './plan-warnings.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { bareStack, groupStacks } from './group-stacks.ts';
+import { layerEnds } from '../stack/layer-ends.ts';
 import { heldAt, varies } from '../stack/layers.ts';
 import { lengthRuns, type LengthChange, type LengthRun } from './length-runs.ts';
 import { planStack } from './plan-stack.ts';
@@ -88,6 +89,10 @@ function contextOf(
 
 /** Rooms of the holes: for the limits as computed and as marked, and for growth with real corners. */
 function roomsOf(kind: KindLayout, laid: LaidHoles) {
+  const ends = kind.stackings.map(({ layers }) => layerEnds(layers, kind.widthIn));
+  /** a layer's own end stops a larger rivet as an edge does */
+  const toLayerEndIn = ({ xIn, stack }: PlannedHole): number =>
+    Math.min(Infinity, ...(ends[stack] ?? []).map((end) => Math.abs(xIn - end.xIn)));
   const lines = laid.lines.map(({ holes, path }) => ({ holes, closed: path.path === 'circle' }));
   const square = withSquareInserts(kind.parts);
   const marked = laid.holes.map(({ number, markXIn, markYIn }) => ({
@@ -100,7 +105,10 @@ function roomsOf(kind: KindLayout, laid: LaidHoles) {
   return {
     edgesIn: laid.holes.map(({ xIn, yIn }) => edgeDistanceIn(square, xIn, yIn)),
     marked: atMarks,
-    growing: hasInsert ? holeRooms(marked, lines, kind.parts) : atMarks
+    growing: (hasInsert ? holeRooms(marked, lines, kind.parts) : atMarks).map((room, at) => ({
+      ...room,
+      edgeIn: Math.min(room.edgeIn, toLayerEndIn(laid.holes[at] as PlannedHole))
+    }))
   };
 }
 
@@ -140,7 +148,15 @@ function layOut(
   const { limits } = context;
   const atEdge = new Set(kind.lines.filter((line) => line.endsAtEdge).map((line) => line.key));
   const checks = holeChecks(
-    { holes: laid.holes, lines: laid.lines, clear: laid.clear, head, limits },
+    {
+      holes: laid.holes,
+      lines: laid.lines,
+      clear: laid.clear,
+      stackings: kind.stackings,
+      alongIn: kind.widthIn,
+      head,
+      limits
+    },
     rooms,
     kind.checks,
     atEdge

@@ -32,7 +32,7 @@ type CarrySaid =
 /** What Lay out warns of; the holes it points at stand beside it. */
 type LayOutSaid =
   | LayoutWarningSaid
-  | { code: 'limit'; rule: CheckRule; valueIn: number; limitIn: number }
+  | { code: 'limit'; rule: CheckRule; valueIn: number; limitIn: number; layer?: string }
   | { code: 'stuck'; line: string; why: RefusalSaid }
   | { code: 'adrift'; what: AdriftSaid }
   | { code: 'held-open'; holes: number[]; reasons: string[] }

@@ -1,6 +1,7 @@
 import type { Answer } from '../answer.ts';
 import type { Joint } from '../kinds/joint.ts';
-import type { Plan } from '../plan/plan-shape.ts';
+import type { Plan, PlanWarning } from '../plan/plan-shape.ts';
+import { stopsOf } from '../plan/stops.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { holderPlan, type HolderPlan } from './holder-plan.ts';
 import { operationTime, type TimedWork } from './operations.ts';
@@ -10,7 +11,9 @@ import { stepList, type ReadyStep } from './step-list.ts';
 /** The Make ready station of one joint: its steps and where sheet holders go. */
 export interface ReadyPlan {
   steps: ReadyStep[];
-  /** null while the joint cannot be laid out */
+  /** what stops the joint: there are no steps until it is mended */
+  stops: PlanWarning[];
+  /** null while the joint cannot be laid out, or is stopped */
   holders: Answer<HolderPlan> | null;
 }
 
@@ -22,11 +25,13 @@ export function readyPlan(
   shop: ShopFigures,
   recorded: readonly TimedWork[]
 ): ReadyPlan {
-  if (!plan.layout.ok) return { steps: [], holders: null };
+  const stops = stopsOf(plan);
+  if (!plan.layout.ok || stops.length > 0) return { steps: [], stops, holders: null };
   const { every, pilot, final } = shop.holders;
   const holders = holderPlan(plan.layout.result.lines, every, { pilot, final });
   return {
     holders,
+    stops,
     steps: stepList(joint, plan, profile, holders.ok ? holders.result : null, (op) =>
       operationTime(op, shop.times, recorded)
     )

@@ -5,6 +5,7 @@ import type { Joint } from '../kinds/joint.ts';
 import { byId } from '../joint/item-id.ts';
 import type { Shape } from '../layout/shapes.ts';
 import type { JointLayout, Plan } from '../plan/plan-shape.ts';
+import { stopsOf } from '../plan/stops.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { cuttingMethod } from './cutting-advice.ts';
 import { flushSteps } from './flush-steps.ts';
@@ -178,7 +179,7 @@ const SECONDS_PER_MINUTE = 60;
  *
  * @param holders null where none are planned
  * @param timeOf seconds for one of an operation, and whose figure it is
- * @returns empty while the joint cannot be laid out
+ * @returns empty while the joint cannot be laid out, or is stopped
  * @source handbook 4.2 (reliefs), 4.3 (flush) and 4.4
  */
 export function stepList(
@@ -188,7 +189,7 @@ export function stepList(
   holders: HolderPlan | null,
   timeOf: (op: Operation) => OperationTime
 ): ReadyStep[] {
-  if (!plan.layout.ok) return [];
+  if (!plan.layout.ok || stopsOf(plan).length > 0) return [];
   const layout = plan.layout.result;
   const made = [
     ...beforeHoles(joint, layout),

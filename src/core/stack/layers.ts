@@ -4,6 +4,8 @@ import { atLeast, atMost } from '../units/tolerance.ts';
 /** A sheet as it lies along a joint, linear between its ends; inches. */
 export interface StackLayer {
   name: string;
+  /** the joint's sheet that it is, by its id; null where it is no sheet of a list */
+  sheet: string | null;
   fromIn: number;
   toIn: number;
   thicknessAtFromIn: number;
@@ -48,6 +50,7 @@ export const layersOf = (
 ): StackLayer[] =>
   sheets.map(({ name, thicknessIn, ...given }) => ({
     name,
+    sheet: given.id ?? null,
     fromIn: alongIn === null ? -Infinity : (given.fromIn ?? 0),
     toIn: alongIn === null ? Infinity : (given.toIn ?? alongIn),
     thicknessAtFromIn: thicknessIn,

@@ -1,5 +1,6 @@
 import type { Component } from 'svelte';
 import type { Issue } from '$core/issue/issue.ts';
+import { stopsOf } from '$core/plan/stops.ts';
 import type { Workspace } from '$lib/client/workspace.svelte';
 import type { CheckDesk } from './check/check-desk.svelte';
 import type { ReadyDesk } from './make-ready/ready-desk.svelte';
@@ -41,4 +42,4 @@ export const defineStation = <const K extends string>(station: Station<K>): Stat
 
 /** Whether a plan's warnings stop the joint at a station. */
 export const stoppedAt = ({ now }: Workspace, at: 'carry' | 'lay-out' | 'stack'): boolean =>
-  now?.plan.warnings.some(({ station, level }) => station === at && level === 'stop') ?? false;
+  now !== null && stopsOf(now.plan).some(({ station }) => station === at);

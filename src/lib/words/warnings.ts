@@ -17,8 +17,16 @@ export interface WrittenWarning {
   text: string;
 }
 
+/** The stations that a plan is made at, by name. */
+export const PLANNED_AT: Record<PlanWarning['station'], string> = {
+  carry: 'Carry',
+  'lay-out': 'Lay out',
+  stack: 'Stack'
+};
+
 const CHECK_NAMES: Record<CheckRule, string> = {
   'edge-min': 'Edge distance is under its least',
+  'layer-end-min': 'A hole is too near the end of a layer',
   'edge-max': 'Edge distance is over its largest: a loose flap beyond the rivets',
   'pitch-min': 'Pitch is under its least',
   'pitch-max': 'Pitch is over its largest',
@@ -53,13 +61,15 @@ function holesNamed(holes: readonly number[]): string {
 }
 
 function limitText(
-  { rule, valueIn, limitIn }: Extract<PlanWarningSaid, { code: 'limit' }>,
+  { rule, valueIn, limitIn, layer }: Extract<PlanWarningSaid, { code: 'limit' }>,
   holes: readonly number[],
   length: WriteLength
 ): string {
   const where = holesNamed(holes);
   if (rule === 'keep-out')
     return `${length(valueIn)} inside, head and tool clearance counted.${where}`;
+  if (rule === 'layer-end-min')
+    return `${sentence(layer ?? 'a layer')} ends ${length(Math.abs(valueIn))} ${valueIn < 0 ? 'before the hole’s middle, and the hole cuts into it' : 'from the hole’s middle'}; the least edge distance is ${length(limitIn)}.${where}`;
   if (rule === 'no-metal') return `Move it, or take it out.${where}`;
   return `${length(valueIn)} against a limit of ${length(limitIn)}.${where}`;
 }

@@ -1,5 +1,6 @@
 import type { Joint } from '../../kinds/joint.ts';
 import type { Plan } from '../../plan/plan-shape.ts';
+import { stopsOf } from '../../plan/stops.ts';
 import type { RuleProfile } from '../../rules/profile.ts';
 import { flushWorks, type FlushWork } from '../flush-work.ts';
 import type { CageSetup } from './setup.ts';
@@ -69,6 +70,8 @@ export function cageTask(
   };
 }
 
-/** What must be countersunk in a joint. */
+/** What must be countersunk in a joint; nothing while it is stopped. */
 export const cageTasks = (joint: Joint, plan: Plan, profile: RuleProfile): CageTask[] =>
-  flushWorks(joint, plan, profile).flatMap((work) => cageTask(work, profile) ?? []);
+  stopsOf(plan).length > 0
+    ? []
+    : flushWorks(joint, plan, profile).flatMap((work) => cageTask(work, profile) ?? []);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { LayerEnd } from '$core/stack/layer-ends.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { exactDecimal } from '$lib/words/writing';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -8,6 +9,7 @@
   import type { Place } from './part-path';
   import { datumLine, placeDims } from './plan-dims';
   import PlanFixedGrips from './PlanFixedGrips.svelte';
+  import PlanLayerEnds from './PlanLayerEnds.svelte';
   import PlanLengthChanges from './PlanLengthChanges.svelte';
   import PlanHoles from './PlanHoles.svelte';
   import PlanHolesCanvas from './PlanHolesCanvas.svelte';
@@ -30,6 +32,8 @@
     ready?: { holders: ReadonlySet<number>; ticked: ReadonlySet<number> } | null;
     onkeepout?: (id: string, xIn: number, yIn: number) => void;
     onfixed?: (id: string, alongIn: number) => void;
+    /** a sheet's end inside the joint was dragged */
+    onlayerend?: (sheet: string, end: LayerEnd['end'], xIn: number) => void;
   }
   let {
     shown,
@@ -39,7 +43,8 @@
     headroom = false,
     ready = null,
     onkeepout = () => undefined,
-    onfixed = () => undefined
+    onfixed = () => undefined,
+    onlayerend = () => undefined
   }: Props = $props();
   const preferences = usePreferences();
 
@@ -171,6 +176,13 @@
   >
     {#if layout}
       <PlanMetal {layout} {place} />
+      <PlanLayerEnds
+        stackings={layout.stackings}
+        alongIn={layout.widthIn}
+        {extent}
+        {place}
+        onmove={onlayerend}
+      />
       <PlanObstacles
         keepOuts={shown.definition.keepOuts}
         clear={layout.clear}

@@ -10,7 +10,8 @@ const PENS: Record<PatternLayer, { colour: string; widthPt: number; dash?: [numb
   HELD_OPEN: { colour: '#8a4b05', widthPt: 1.2, dash: [3, 2] },
   CUT_OUT: { colour: '#000000', widthPt: 1, dash: [9, 4] },
   LINES: { colour: '#2a4694', widthPt: 0.35 },
-  TEXT: { colour: '#000000', widthPt: 0 }
+  TEXT: { colour: '#000000', widthPt: 0 },
+  WARNINGS: { colour: '#8c2f1b', widthPt: 0 }
 };
 
 type Page = PDFKit.PDFDocument;
@@ -28,7 +29,9 @@ function draw(page: Page, stroke: Stroke): void {
     page
       .fillColor(colour)
       .fontSize(pt(stroke.heightIn))
-      .text(stroke.text, pt(stroke.xIn), pt(stroke.yIn - stroke.heightIn), { lineBreak: false });
+      .text(latin(stroke.text), pt(stroke.xIn), pt(stroke.yIn - stroke.heightIn), {
+        lineBreak: false
+      });
     return;
   }
   page.lineWidth(widthPt).strokeColor(colour);
@@ -97,6 +100,13 @@ function drawTile(page: Page, pattern: Pattern, tiling: Tiling, tile: Tile, titl
       pt(footIn - 0.3),
       { lineBreak: false }
     );
+  const [stop] = pattern.notes;
+  if (stop !== undefined)
+    page.fillColor(PENS.WARNINGS.colour).text(latin(stop), pt(marginIn), pt(footIn - 0.44), {
+      lineBreak: false,
+      width: pt(areaWIn),
+      ellipsis: true
+    });
 }
 
 /**

@@ -3,6 +3,7 @@ import type { Issue, IssuedFacts } from '../../../core/issue/issue.ts';
 import type { Joint } from '../../../core/kinds/joint.ts';
 import { readEntered } from '../../../core/kinds/read-entered.ts';
 import type { Plan } from '../../../core/plan/plan-shape.ts';
+import { stopsOf } from '../../../core/plan/stops.ts';
 import { plan } from '../../../core/plan/plan.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
@@ -51,7 +52,7 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
   const { layout, stacks, needs } = planned;
   for (const answer of [...needs.map(({ required }) => required), layout])
     if (!answer.ok) return refused('not-possible', because(answer.error));
-  const stop = planned.warnings.find((warning) => warning.level === 'stop');
+  const stop = stopsOf(planned)[0];
   if (stop) {
     return refused('not-possible', (length) => {
       const { title, text } = warningInWords(stop, length);

@@ -6,6 +6,8 @@ import { svgPattern } from '../../../core/exchange/svg.ts';
 import { tile, type Paper } from '../../../core/exchange/tiles.ts';
 import { readEntered } from '../../../core/kinds/read-entered.ts';
 import { plan } from '../../../core/plan/plan.ts';
+import type { Plan, PlanWarning } from '../../../core/plan/plan-shape.ts';
+import { drawingStop, stopsOf } from '../../../core/plan/stops.ts';
 import type { JointFileName } from '../../joint-files.ts';
 import { orientationMarks } from '../../../core/ready/orientation.ts';
 import { readyPlan } from '../../../core/ready/ready-plan.ts';
@@ -17,6 +19,7 @@ import { cagesOfSteps } from './cage-tasks.ts';
 import { getJoint } from './joints.ts';
 import { shopFigures, timedWorks } from './ready.ts';
 import { settingInWords } from '../../words/cages.ts';
+import { warningInWords } from '../../words/warnings.ts';
 import { inInches, type WriteLength } from '../../words/writing.ts';
 import { because, done, FIELD_MISSING, refused, type Outcome } from './outcome.ts';
 
@@ -34,6 +37,22 @@ const plainName = (title: string): string =>
     .replace(/^-|-$/g, '')
     .toLowerCase() || 'joint';
 
+const stopInWords = (stop: PlanWarning, length: WriteLength): string => {
+  const { title, text } = warningInWords(stop, length);
+  return `${title}: ${text}`;
+};
+
+/** What stops a joint, as it stands in every file of it. */
+const stopsInWords = (planned: Plan, length: WriteLength): string[] =>
+  stopsOf(planned).map((stop) => `STOP, do not build: ${stopInWords(stop, length)}`);
+
+/** The stops that point at a hole, and those that point at none. */
+const warningsOf = (planned: Plan, hole: number, length: WriteLength): string =>
+  stopsOf(planned)
+    .filter(({ holes }) => holes === undefined || holes.includes(hole))
+    .map((stop) => `STOP: ${stopInWords(stop, length)}`)
+    .join(' ');
+
 /** Makes one file of a joint as it is stored. */
 export async function makeJointFile(
   database: Database,
@@ -46,23 +65,32 @@ export async function makeJointFile(
   if (!joint.ok) return joint;
   const { title, definition, profile, job, revision } = joint.value;
   const name = `${plainName(title)}-${file}`;
-  if (file === 'joint.json')
-    return done({
-      type: 'application/json',
-      name,
-      body: `${JSON.stringify(jointFile(title, definition, profile), null, 2)}\n`
-    });
   const read = readEntered(definition);
+  if (file === 'joint.json') {
+    const warnings = read.ok ? stopsInWords(plan(read.definition, profile), length) : [];
+    const body = jointFile(title, definition, profile, warnings);
+    return done({ type: 'application/json', name, body: `${JSON.stringify(body, null, 2)}\n` });
+  }
   if (!read.ok) return refused('not-possible', because(read.problems[0] ?? FIELD_MISSING));
   const planned = plan(read.definition, profile);
   if (!planned.layout.ok) return refused('not-possible', because(planned.layout.error));
+  const stop =
+    file === 'checklist.pdf'
+      ? stopsOf(planned)[0]
+      : file === 'labels.pdf'
+        ? undefined
+        : drawingStop(planned);
+  if (stop) return refused('not-possible', (words) => `${stopInWords(stop, words)} Mend it first.`);
   const layout = planned.layout.result;
   const words = `${title}, job ${job.number}, revision ${revision}`;
   if (file === 'marks.csv')
     return done({
       type: 'text/csv; charset=utf-8',
       name,
-      body: writeCsv(MARK_COLUMNS, markRows(layout, planned.stacks))
+      body: writeCsv(
+        MARK_COLUMNS,
+        markRows(layout, planned.stacks, (hole) => warningsOf(planned, hole, length))
+      )
     });
   if (file === 'checklist.pdf' || file === 'labels.pdf') {
     const marks = orientationMarks(
@@ -93,7 +121,7 @@ export async function makeJointFile(
       body: await pdfChecklist(words, ready.steps, ready.cages, length)
     });
   }
-  const pattern = patternOf(layout, profile);
+  const pattern = patternOf(layout, profile, stopsInWords(planned, length));
   if (file === 'pattern.svg')
     return done({ type: 'image/svg+xml', name, body: svgPattern(pattern, words) });
   if (file === 'pattern.dxf') return done({ type: 'image/vnd.dxf', name, body: dxfR12(pattern) });

@@ -9,6 +9,7 @@
   import { outsideFields } from '$lib/client/keys';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import CloseUp from '$lib/drawing/section/CloseUp.svelte';
+  import type { LayerEnd } from '$core/stack/layer-ends.ts';
   import PlanView from '$lib/drawing/plan/PlanView.svelte';
   import Tape from '$lib/drawing/plan/Tape.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
@@ -70,6 +71,13 @@
     );
     workspace.edit({ keepOuts }, `keepOuts ${id} drag`);
   }
+  function moveLayerEnd(id: string, end: LayerEnd['end'], xIn: number): void {
+    const field = end === 'begin' ? 'fromIn' : 'toIn';
+    const sheets = entered.sheets.map((sheet) =>
+      sheet.id === id ? { ...sheet, [field]: write(Math.max(0, onRuler(xIn))) } : sheet
+    );
+    workspace.edit({ sheets }, `sheets ${id} ${field} drag`);
+  }
   function moveFixed(id: string, alongIn: number): void {
     workspace.edit(fixedMoved(entered, id, onRuler(alongIn)), `fixed ${id} drag`);
   }
@@ -119,6 +127,7 @@
               headroom={view === 'headroom'}
               onkeepout={moveKeepOut}
               onfixed={moveFixed}
+              onlayerend={moveLayerEnd}
             />
             {#if strip}<CloseUp {shown} picked={workspace.picked} onpick={pick} />{/if}
           </div>

@@ -15,7 +15,9 @@
   import StepCard from './StepCard.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
   import Unreadable from '../../ui/joint/Unreadable.svelte';
+  import Warnings from '../../ui/joint/Warnings.svelte';
   import { stepInWords } from '$lib/words/ready-steps';
+  import { PLANNED_AT } from '$lib/words/warnings';
 
   const preferences = usePreferences();
 
@@ -28,6 +30,7 @@
       : null
   );
   const steps = $derived(ready?.steps ?? []);
+  const stops = $derived(ready?.stops ?? []);
   const progress = $derived(readyProgress(steps, desk.state));
   let chosen = $state<string | null>(null);
   const key = $derived(
@@ -121,13 +124,28 @@
         <div class="card">{@render card(false)}</div>
         {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
       </div>
+    {:else if shown && stops.length > 0}
+      <PlanView
+        {shown}
+        picked={workspace.picked}
+        onpick={(hole) => (workspace.picked = hole)}
+        stale={!workspace.now}
+      />
     {:else}
       <div class="over"><Unreadable /></div>
     {/if}
   {/snippet}
 
   {#snippet worksheet()}
-    <section aria-label="What is left">
+    {#if stops.length > 0}
+      <section aria-label="What stops the joint" data-testid="stops">
+        <Warnings warnings={stops} />
+        {#each new Set(stops.map(({ station }) => station)) as at (at)}
+          <a class="act main" href="/joints/{workspace.id}/{at}">Mend it in {PLANNED_AT[at]}</a>
+        {/each}
+      </section>
+    {/if}
+    <section aria-label="What is left" hidden={stops.length > 0}>
       <p class="left" data-testid="left">
         <strong>{progress.doneSteps}</strong> of {steps.length} steps ·
         <strong>{minutes(progress.leftMinutes)}</strong> of {minutes(progress.allMinutes)} left
@@ -204,7 +222,11 @@
           </button>
         </li>
       {:else}
-        <li class="hint">The steps are listed once the joint can be laid out.</li>
+        <li class="hint">
+          {stops.length > 0
+            ? 'The joint is stopped: there are no steps until that is mended. What was ticked off is kept.'
+            : 'The steps are listed once the joint can be laid out.'}
+        </li>
       {/each}
     </ol>
     <section aria-labelledby="parts">
@@ -221,9 +243,11 @@
       {/each}
     </section>
     <div class="more">
-      <a class="act" href="/api/joints/{workspace.id}/files/checklist.pdf" download
-        >Checklist (PDF)</a
-      >
+      {#if steps.length > 0}<a
+          class="act"
+          href="/api/joints/{workspace.id}/files/checklist.pdf"
+          download>Checklist (PDF)</a
+        >{/if}
       <a class="act" href="/api/joints/{workspace.id}/files/labels.pdf" download>Labels (PDF)</a>
       <a class="act" href="/gauge">Gauge plate</a>
       <button class="act" type="button" onclick={() => (shopOpen = true)}>Times and holders</button>

@@ -1,3 +1,4 @@
+import { stopsOf } from '$core/plan/stops.ts';
 import { defineStation, done, open } from '../station';
 
 export const makeReady = defineStation({
@@ -5,7 +6,8 @@ export const makeReady = defineStation({
   name: 'Make ready',
   asks: 'What must be done before the first rivet?',
   page: () => import('./MakeReadyStation.svelte'),
-  status: ({ ready: { told } }) => {
+  status: ({ ready: { told }, workspace: { now } }) => {
+    if (now && stopsOf(now.plan).length > 0) return open('△ stopped');
     if (!told || told.steps === 0) return open('—');
     return told.done === told.steps
       ? done('all steps done')

@@ -1,0 +1,84 @@
+<script lang="ts">
+  import { layerEnds, type LayerEnd } from '$core/stack/layer-ends.ts';
+  import type { Stacking } from '$core/stack/layers.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { dragged } from './dragged.ts';
+  import type { Extent } from './plan-scene';
+  import type { Place } from './part-path';
+
+  /** Where layers end inside the joint: a line across it, dragged along it. */
+  interface Props {
+    stackings: readonly Stacking[];
+    alongIn: number;
+    extent: Extent;
+    place: Place;
+    onmove: (sheet: string, end: LayerEnd['end'], xIn: number) => void;
+  }
+  let { stackings, alongIn, extent, place, onmove }: Props = $props();
+  const preferences = usePreferences();
+  /** a layer of several stacks ends once */
+  const ends = $derived([
+    ...new Map(
+      stackings
+        .flatMap(({ layers }) => layerEnds(layers, alongIn))
+        .map((end) => [`${end.layer} ${end.end}`, end])
+    )
+  ]);
+</script>
+
+{#each ends as [key, { layer, sheet, end, xIn }] (key)}
+  <g
+    class="end"
+    role="button"
+    tabindex="-1"
+    aria-label="{layer} {end === 'begin' ? 'begins' : 'ends'} at {preferences.text(
+      xIn
+    )}: drag to move"
+    data-drag="layer-end"
+    data-layer-end={key}
+    {@attach dragged(
+      () => (sheet === null ? null : { sheet, xIn }),
+      (from, { dxPx }) => onmove(from.sheet, end, from.xIn + dxPx / place.pxPerIn)
+    )}
+  >
+    <path
+      class="grab"
+      d="M{place.x(xIn)} {place.y(extent.yIn)}V{place.y(extent.yIn + extent.hIn)}"
+    />
+    <path
+      class="line"
+      d="M{place.x(xIn)} {place.y(extent.yIn)}V{place.y(extent.yIn + extent.hIn)}m{end === 'begin'
+        ? 9
+        : -9} -5l{end === 'begin' ? -9 : 9} 5"
+    />
+    <text
+      x={place.x(xIn) + (end === 'begin' ? 4 : -4)}
+      y={place.y(extent.yIn + extent.hIn) + 14}
+      text-anchor={end === 'begin' ? 'start' : 'end'}>{layer} {preferences.text(xIn)}</text
+    >
+  </g>
+{/each}
+
+<style>
+  .end {
+    cursor: ew-resize;
+    touch-action: none;
+  }
+  .grab {
+    stroke: transparent;
+    stroke-width: 26;
+  }
+  .line {
+    fill: none;
+    stroke: var(--ink-soft);
+    stroke-width: 2;
+    stroke-dasharray: 7 3;
+  }
+  text {
+    font-size: 12px;
+    fill: var(--ink);
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 3;
+  }
+</style>
