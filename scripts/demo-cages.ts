@@ -37,6 +37,7 @@ const COMMON = {
   backingIn: 0.75,
   filmIn: 0,
   filmOn: null,
+  thickMeant: false,
   school: 'two-proud',
   targetIn: null,
   recheckEvery: 10

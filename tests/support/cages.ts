@@ -29,6 +29,7 @@ export const setupOf = (change: Partial<CageSetup> = {}): CageSetup => ({
   backingIn: 0.75,
   filmIn: 0,
   filmOn: null,
+  thickMeant: false,
   school: 'two-proud',
   targetIn: null,
   recheckEvery: 10,

@@ -150,7 +150,8 @@ function lineStrokes(layout: JointLayout): Stroke[] {
   );
 }
 
-function boundsOfStroke(stroke: Stroke): [number, number, number, number] {
+/** @returns left, top, right and bottom of a stroke, in */
+export function boundsOfStroke(stroke: Stroke): [number, number, number, number] {
   switch (stroke.stroke) {
     case 'line':
       return [

@@ -55,6 +55,8 @@ const editReading = {
 
 /** What every kind of joint picks rather than measures. */
 export const commonPicked = {
+  /** thick parts that are meant: the path of a thickness, and the text that was confirmed there; another text asks again */
+  thickMeant: z.record(z.string().max(100), z.string().max(200)).default({}),
   family: Family,
   /** the sheet the rivets-per-inch guidance is read for when the sheets differ */
   reckonOn: DiameterSchool,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { SHEET_KEYS } from '../catalog/strengths.ts';
-import { lengthIn, thicknessIn, WIDEST_IN } from '../schema/fields.ts';
+import { lengthIn, thicknessIfMeantIn, WIDEST_IN } from '../schema/fields.ts';
 import { orNull, orUsual, typed } from './as-typed.ts';
 import { eachOnce, ItemId } from './item-id.ts';
 
@@ -21,9 +21,9 @@ const picked = {
 };
 const place = (what: string) => lengthIn(what, { least: -WIDEST_IN, most: WIDEST_IN });
 const reading = {
-  thicknessIn,
+  thicknessIn: thicknessIfMeantIn,
   /** null: as thick as at its beginning */
-  endThicknessIn: orNull(thicknessIn),
+  endThicknessIn: orNull(thicknessIfMeantIn),
   /** along the joint; null: from its beginning, to its end */
   fromIn: orNull(place('where the layer begins')),
   toIn: orNull(place('where the layer ends')),

@@ -11,6 +11,7 @@ export const BLANK = {
   prefer: 'profile',
   scale: '1/32',
   datum: 'start',
+  thickMeant: {} as Record<string, string>,
   strengthSheet: 'family',
   edgeIn: '',
   nearPitchIn: '',

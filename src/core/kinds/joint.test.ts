@@ -47,6 +47,36 @@ describe('reading the fields of a joint', () => {
       }
     ]);
   });
+
+  it('takes a thick part that is meant, and asks again for another', () => {
+    const wall = { ...FILLED, sheets: [newSheet('wall', '1/2'), ...FILLED.sheets.slice(1)] };
+    const meant = { ...wall, thickMeant: { 'sheets.wall.thicknessIn': '1/2' } };
+    expect(readEntered(wall)).toMatchObject({
+      problems: [{ path: 'sheets.wall.thicknessIn', instead: '0.050' }]
+    });
+    const read = readEntered(meant);
+    expect(read.ok && read.definition.sheets[0]?.thicknessIn).toBe(0.5);
+    const changed = { ...meant, sheets: [newSheet('wall', '0.63'), ...FILLED.sheets.slice(1)] };
+    expect(readEntered(changed)).toMatchObject({
+      problems: [{ path: 'sheets.wall.thicknessIn', said: { valueIn: 0.63 } }]
+    });
+    const never = {
+      ...FILLED,
+      sheets: [newSheet('wall', '2.5'), ...FILLED.sheets.slice(1)],
+      thickMeant: { 'sheets.wall.thicknessIn': '2.5' }
+    };
+    expect(readEntered(never)).toMatchObject({
+      problems: [{ path: 'sheets.wall.thicknessIn', said: { limitIn: 2 } }]
+    });
+  });
+
+  it('asks about every thickness that is typed', () => {
+    const splice = { ...newJoint('splice'), farSheetIn: '0.4' };
+    const asked = readEntered(splice);
+    expect(
+      asked.ok ? [] : asked.problems.map(({ path, said }) => [path, said.code])
+    ).toContainEqual(['farSheetIn', 'slipped-sheet']);
+  });
 });
 
 describe('what differs between two versions', () => {

@@ -7,6 +7,17 @@ export type LayoutWarningSaid =
   | { code: 'insert-corner'; edgeIn: number; edgeMinIn: number }
   | { code: 'crack-longer'; acrossIn: number; downIn: number; cutoutWIn: number; cutoutHIn: number }
   | { code: 'crack-under-flush' }
+  | {
+      code: 'divided-off';
+      fromIn: number;
+      toIn: number;
+      count: number;
+      pitchIn: number;
+      leastIn: number;
+      mostIn: number;
+      /** as many new holes as come nearest to what was asked and hold the limits; null where none do */
+      nearest: number | null;
+    }
   | { code: 'washer-needed'; coverIn: number; leastIn: number };
 
 /** A warning of a kind's layout. */

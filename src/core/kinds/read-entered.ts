@@ -1,6 +1,6 @@
 import { told, type RefusalSaid } from '../refusal-said.ts';
 import { problemsOf } from '../schema/read.ts';
-import { slippedThicknessIn } from '../schema/fields.ts';
+import { slippedThicknessIn, thickAsked } from '../schema/fields.ts';
 import { writeDecimal } from '../units/format-length.ts';
 import { parseLength } from '../units/parse-length.ts';
 import { pathById, valueAt } from '../joint/paths.ts';
@@ -23,6 +23,15 @@ const REASON_MISSING: EntryProblem = {
 
 const isThickness = (path: string) => /(thicknessIn|ThicknessIn|SheetIn)$/.test(path);
 
+/** Paths of the thicknesses of a joint that are typed. */
+const thicknessPaths = (entered: EnteredJoint): string[] => [
+  ...entered.sheets.flatMap(({ id }) => [
+    `sheets.${id}.thicknessIn`,
+    `sheets.${id}.endThicknessIn`
+  ]),
+  ...Object.keys(entered).filter(isThickness)
+];
+
 /** The text at a path. */
 function textAt(entered: EnteredJoint, path: string): string {
   const value = valueAt(entered, path);
@@ -36,6 +45,18 @@ function slipOf(path: string, entered: EnteredJoint): string | null {
   return moved === null ? null : writeDecimal(moved, 3, 6);
 }
 
+/** Thick parts that nobody said are meant: each is asked about, and stands once the same text is confirmed. */
+function thickProblems(entered: EnteredJoint): EntryProblem[] {
+  return thicknessPaths(entered).flatMap((path) => {
+    const text = textAt(entered, path);
+    const read = parseLength(text);
+    const said = read.ok ? thickAsked(read.valueIn) : null;
+    return said === null || entered.thickMeant[path] === text
+      ? []
+      : [{ path, said, instead: slipOf(path, entered) }];
+  });
+}
+
 /**
  * Reads a joint's fields into its definition.
  *
@@ -43,18 +64,21 @@ function slipOf(path: string, entered: EnteredJoint): string | null {
  */
 export function readEntered(entered: EnteredJoint): ReadJoint {
   const parsed = Joint.safeParse(entered, { reportInput: true });
+  const thick = thickProblems(entered);
+  if (parsed.success && thick.length > 0) return { ok: false, problems: thick };
   if (parsed.success) {
     const { perInch, perInchReason } = parsed.data;
     if (perInch === null || perInchReason.trim() !== '')
       return { ok: true, definition: parsed.data };
     return { ok: false, problems: [REASON_MISSING] };
   }
+  const wrong = problemsOf(parsed.error).map(({ path, said }) => ({
+    path: pathById(entered, path),
+    said,
+    instead: slipOf(path, entered)
+  }));
   return {
     ok: false,
-    problems: problemsOf(parsed.error).map(({ path, said }) => ({
-      path: pathById(entered, path),
-      said,
-      instead: slipOf(path, entered)
-    }))
+    problems: [...thick, ...wrong.filter(({ path }) => thick.every((one) => one.path !== path))]
   };
 }

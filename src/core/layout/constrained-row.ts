@@ -5,7 +5,7 @@ import { saying, type RefusalSaid } from '../refusal-said.ts';
 import { lengthIn } from '../schema/fields.ts';
 import { above, below, same, TOLERANCE } from '../units/tolerance.ts';
 import { canFill, fillStretch, stuckBetween, type Stretch } from './fill-stretch.ts';
-import { inside, mergeClosed, placesBetween } from './row-places.ts';
+import { firstBeyond, inside, mergeClosed, placesBetween } from './row-places.ts';
 
 const LONGEST_SPAN_IN = 1200;
 const MOST_GRID_POINTS = 200_000;
@@ -117,8 +117,8 @@ export function constrainedRow(input: ConstrainedRowInput): Answer<ConstrainedRo
   for (const holeIn of [startIn, ...input.fixedIn, endIn].sort((a, b) => a - b)) {
     if (below(holeIn, startIn) || above(holeIn, endIn))
       return notPossible('fixedIn', { code: 'fixed-beyond-row', holeIn, startIn, endIn });
-    const blocking = keepOut.find((interval) => inside(holeIn, interval));
-    if (blocking)
+    const blocking = keepOut[firstBeyond(holeIn, keepOut)];
+    if (blocking && inside(holeIn, blocking))
       return notPossible('keepOut', {
         code: 'hole-in-keep-out',
         holeIn,

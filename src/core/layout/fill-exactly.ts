@@ -9,7 +9,7 @@ export interface EvenRoutes {
   route: (spaces: number) => number[];
 }
 
-interface Level {
+export interface Level {
   /** places from which the end is exactly this many spaces away, rising */
   places: Int32Array;
   cost: Float64Array;
@@ -20,17 +20,21 @@ interface Level {
 /**
  * One level from the one before. The windows of neighbouring places overlap and squares of a difference
  * make the best next place move right with the place itself, so the level is settled by halving.
+ *
+ * @param firstPlace and `lastPlace`: between which places it is looked for
  */
-function levelFrom(
+export function levelFrom(
   before: Level,
   { placesIn, minPitchIn, maxPitchIn }: Stretch,
-  wishIn: number
+  wishIn: number,
+  firstPlace = 0,
+  lastPlace = placesIn.length - 2
 ): Level {
   const at = (array: Int32Array | Float64Array, index: number) => array[index] as number;
   const placeIn = (place: number) => placesIn[place] as number;
   const reachable: number[] = [];
   let column = before.places.length - 1;
-  for (let place = placesIn.length - 2; place >= 0 && column >= 0; place--) {
+  for (let place = lastPlace; place >= firstPlace && column >= 0; place--) {
     const furthestIn = placeIn(place) + maxPitchIn + TOLERANCE;
     while (column >= 0 && placeIn(at(before.places, column)) > furthestIn) column -= 1;
     const nearest = column < 0 ? -Infinity : placeIn(at(before.places, column));
@@ -64,6 +68,17 @@ function levelFrom(
   return { places, cost, next };
 }
 
+/** Follows a route from the first place through the levels to the end. */
+export function routeThrough(levels: readonly Level[], spaces: number, end: number): number[] {
+  const taken = [0];
+  let index = 0;
+  for (let level = spaces; level > 0; level--) {
+    index = levels[level]?.next[index] ?? 0;
+    taken.push(levels[level - 1]?.places[index] ?? end);
+  }
+  return taken;
+}
+
 /**
  * Fills a stretch with exactly 1, 2, … `mostSpaces` spaces, each as evenly as its places allow.
  *
@@ -89,14 +104,5 @@ export function fillExactly(
     if (level.places[0] === 0) costs[spaces] = level.cost[0] ?? Infinity;
     onLevel();
   }
-  const route = (spaces: number): number[] => {
-    const taken = [0];
-    let index = 0;
-    for (let level = spaces; level > 0; level--) {
-      index = levels[level]?.next[index] ?? 0;
-      taken.push(levels[level - 1]?.places[index] ?? end);
-    }
-    return taken;
-  };
-  return { costs, route };
+  return { costs, route: (spaces) => routeThrough(levels, spaces, end) };
 }

@@ -21,7 +21,19 @@ export function mergeClosed(keepOut: readonly Closed[]): Closed[] {
 export const inside = (placeIn: number, { fromIn, toIn }: Closed): boolean =>
   above(placeIn, fromIn) && below(placeIn, toIn);
 
-/** Every place for a hole from one given hole to the next, both included. */
+/** Index of the first of some joined, rising intervals that ends beyond a place; their number where none does. */
+export function firstBeyond(placeIn: number, merged: readonly Closed[]): number {
+  let low = 0;
+  let high = merged.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (above((merged[middle] as Closed).toIn, placeIn)) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
+/** Every place for a hole from one given hole to the next, both included; intervals joined and rising. */
 export function placesBetween(
   fromIn: number,
   toIn: number,
@@ -29,7 +41,7 @@ export function placesBetween(
   keepOut: readonly Closed[]
 ): Float64Array {
   const places = [fromIn];
-  let obstacle = 0;
+  let obstacle = firstBeyond(fromIn, keepOut);
   for (let k = Math.max(0, Math.floor((fromIn - startIn) / gridIn) - 1); ; k++) {
     const placeIn = startIn + k * gridIn;
     if (!below(placeIn, toIn)) break;

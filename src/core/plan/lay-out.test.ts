@@ -29,6 +29,9 @@ const read = (joint: EnteredOf<'lap'>) => {
 const laidOut = (joint: EnteredOf<'lap'>) => layoutOf(read(joint));
 const PITCH = 5.4375 / 12;
 
+/** A second by itself; other work beside it makes it slow. */
+const PATIENCE_MS = 60_000;
+
 describe('a hole changed by hand', () => {
   const base = laidOut(lap());
   const [line] = base.lines;
@@ -184,59 +187,63 @@ describe('the datum', () => {
 });
 
 describe('limits held against every hole', () => {
-  it('agree with the row layout’s own', () => {
-    const joints = fc.record({
-      width64: fc.integer({ min: 160, max: 1500 }),
-      rows: fc.constantFrom(1 as const, 2 as const, 3 as const, 'auto' as const),
-      pattern: fc.constantFrom('in-line' as const, 'staggered' as const),
-      scale: fc.constantFrom('1/32' as const, '0.1' as const, '1mm' as const, 'exact' as const),
-      dash: fc.constantFrom(3 as const, 4 as const, 5 as const),
-      perInch: fc.integer({ min: 5, max: 40 })
-    });
-    fc.assert(
-      fc.property(joints, ({ width64, rows, pattern, scale, dash, perInch }) => {
-        const widthIn = width64 / 64;
-        const joint = lap({
-          widthIn: String(widthIn),
-          rows,
-          pattern,
-          scale,
-          dash,
-          perInch: String(perInch / 10)
-        });
-        const { layout } = plan(read(joint), DEFAULT_PROFILE);
-        const required = Math.ceil((perInch / 10) * widthIn - 1e-9);
-        const theirs = rowLayout({
-          widthIn,
-          dash,
-          head: 'universal',
-          required,
-          rows,
-          pattern,
-          scale,
-          prefer: 'fewest'
-        });
-        expect(layout.ok).toBe(theirs.ok);
-        if (!layout.ok) return;
-        const { checks, rows: laid } = resultOf(theirs);
-        expect(layout.result.holes.map(({ markIn }) => markIn)).toEqual(
-          laid.flatMap(({ snappedIn }) => snappedIn)
-        );
-        for (const check of checks) {
-          const ours = layout.result.checks.find(({ rule }) => rule === check.rule);
-          // rows further apart than any limit reaches are not searched for
-          if (check.rule === 'centre-min' && !ours) continue;
-          if (check.rule !== 'centre-min') expect(ours?.ok, check.rule).toBe(check.ok);
-          // at edges ours also looks at the ends of the lap; between rows it measures from mark to mark
-          if (check.rule === 'centre-min')
-            expect(Math.abs((ours?.valueIn ?? 0) - check.valueIn)).toBeLessThan(0.1);
-          else if (!check.rule.includes('edge'))
-            expect(ours?.valueIn).toBeCloseTo(check.valueIn, 9);
-        }
-      }),
-      { numRuns: 400, seed: 4 }
-    );
-  });
+  it(
+    'agree with the row layout’s own',
+    () => {
+      const joints = fc.record({
+        width64: fc.integer({ min: 160, max: 1500 }),
+        rows: fc.constantFrom(1 as const, 2 as const, 3 as const, 'auto' as const),
+        pattern: fc.constantFrom('in-line' as const, 'staggered' as const),
+        scale: fc.constantFrom('1/32' as const, '0.1' as const, '1mm' as const, 'exact' as const),
+        dash: fc.constantFrom(3 as const, 4 as const, 5 as const),
+        perInch: fc.integer({ min: 5, max: 40 })
+      });
+      fc.assert(
+        fc.property(joints, ({ width64, rows, pattern, scale, dash, perInch }) => {
+          const widthIn = width64 / 64;
+          const joint = lap({
+            widthIn: String(widthIn),
+            rows,
+            pattern,
+            scale,
+            dash,
+            perInch: String(perInch / 10)
+          });
+          const { layout } = plan(read(joint), DEFAULT_PROFILE);
+          const required = Math.ceil((perInch / 10) * widthIn - 1e-9);
+          const theirs = rowLayout({
+            widthIn,
+            dash,
+            head: 'universal',
+            required,
+            rows,
+            pattern,
+            scale,
+            prefer: 'fewest'
+          });
+          expect(layout.ok).toBe(theirs.ok);
+          if (!layout.ok) return;
+          const { checks, rows: laid } = resultOf(theirs);
+          expect(layout.result.holes.map(({ markIn }) => markIn)).toEqual(
+            laid.flatMap(({ snappedIn }) => snappedIn)
+          );
+          for (const check of checks) {
+            const ours = layout.result.checks.find(({ rule }) => rule === check.rule);
+            // rows further apart than any limit reaches are not searched for
+            if (check.rule === 'centre-min' && !ours) continue;
+            if (check.rule !== 'centre-min') expect(ours?.ok, check.rule).toBe(check.ok);
+            // at edges ours also looks at the ends of the lap; between rows it measures from mark to mark
+            if (check.rule === 'centre-min')
+              expect(Math.abs((ours?.valueIn ?? 0) - check.valueIn)).toBeLessThan(0.1);
+            else if (!check.rule.includes('edge'))
+              expect(ours?.valueIn).toBeCloseTo(check.valueIn, 9);
+          }
+        }),
+        { numRuns: 400, seed: 4 }
+      );
+    },
+    PATIENCE_MS
+  );
 
   it('says which holes lie in a keep-out that no line could be solved past', () => {
     const joint = definition('round', ['0.032', '0.040'], {
@@ -284,6 +291,44 @@ describe('limits held against every hole', () => {
     expect(layout.checks.find(({ rule }) => rule === 'edge-max')).toMatchObject({
       ok: false,
       holes: [2]
+    });
+  });
+});
+
+describe('what was asked', () => {
+  const line = (divides: { id: string; fromIn: string; toIn: string; count: string }[]) =>
+    definition('line', ['0.040', '0.032'], {
+      lengthIn: '25',
+      flangeIn: '1',
+      bendRadiusIn: '1/8',
+      carries: 'attach',
+      dash: 4,
+      divides
+    });
+
+  it('is laid and then judged: holes divided too far apart stand where they were asked for', () => {
+    // 540 mm in five spaces is 108 mm, 4.252 in; 12 D is 1.5 in: fourteen new holes would make 36 mm
+    const plan = planned(line([{ id: 'd', fromIn: '60mm', toIn: '600mm', count: '4' }]));
+    const at = plan.holes.map(({ xIn }) => xIn * 25.4);
+    for (const mm of [60, 168, 276, 384, 492, 600])
+      expect(
+        at.some((x) => Math.abs(x - mm) < 1e-6),
+        `${mm} mm`
+      ).toBe(true);
+    const codes = plan.warnings.map(({ said }) => said.code);
+    expect(codes).toContain('limit');
+    expect(plan.warnings.find(({ said }) => said.code === 'divided-off')?.said).toMatchObject({
+      count: 4,
+      nearest: 14
+    });
+  });
+
+  it('is laid too where two given holes stand too close', () => {
+    const plan = planned(line([{ id: 'd', fromIn: '3', toIn: '4', count: '9' }]));
+    expect(plan.holes.filter(({ xIn }) => xIn > 2.99 && xIn < 4.01)).toHaveLength(11);
+    // 3 D is 0.375: one new hole leaves 0.5
+    expect(plan.warnings.find(({ said }) => said.code === 'divided-off')?.said).toMatchObject({
+      nearest: 1
     });
   });
 });

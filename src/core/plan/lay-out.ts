@@ -8,7 +8,7 @@ import { gripOf, heldAt, varies } from '../stack/layers.ts';
 import { snapToRuler } from '../units/ruler.ts';
 import { byId, datumHole } from '../joint/item-id.ts';
 import { same } from '../units/tolerance.ts';
-import { fillLine, type OnProgress } from '../layout/fill-line.ts';
+import { fillAsAsked, fillLine, type OnProgress } from '../layout/fill-line.ts';
 import { pointOff, type LaidLine, type PlannedHole } from './holes.ts';
 import { closedStretch, widen, type ClearOf } from '../layout/keep-outs.ts';
 import type { KindLayout, LayContext } from '../kinds/kind-layout.ts';
@@ -99,35 +99,29 @@ function placesOn(
     return { places: even, work: null, stuck: null };
   const { limits } = context;
   const D = rivetSize(wish.dash).diameterIn;
-  const filled = fillLine(
-    {
-      alongIn: wish.alongIn,
-      givenIn: wish.givenIn,
-      fixedIn: fixed.map(({ alongIn }) => alongIn),
-      closed,
-      minPitchIn: limits.pitchMinD * D,
-      maxPitchIn: limits.pitchMaxD * D,
-      endRoomIn: wish.endsMayMove ? Math.max(0, limits.edgeMaxD * D - (wish.alongIn[0] ?? 0)) : 0,
-      scale: joint.scale
-    },
-    onProgress
-  );
+  const line = {
+    alongIn: wish.alongIn,
+    givenIn: wish.givenIn,
+    fixedIn: fixed.map(({ alongIn }) => alongIn),
+    closed,
+    minPitchIn: limits.pitchMinD * D,
+    maxPitchIn: limits.pitchMaxD * D,
+    endRoomIn: wish.endsMayMove ? Math.max(0, limits.edgeMaxD * D - (wish.alongIn[0] ?? 0)) : 0,
+    scale: joint.scale
+  };
+  const filled = fillLine(line, onProgress);
+  const placeAt = (alongIn: number): Place =>
+    fixed.find((hole) => same(hole.alongIn, alongIn)) ?? { alongIn, offIn: 0, fixed: null };
   if (!filled.ok) {
-    const laid = [
-      ...even.filter(({ alongIn }) => !fixed.some((hole) => same(hole.alongIn, alongIn))),
-      ...fixed
-    ];
+    // Laid as asked, and judged: only what has no geometry at all is refused.
+    const asked = wish.givenIn.length + fixed.length > 0;
     return {
-      places: laid.sort((a, b) => a.alongIn - b.alongIn),
+      places: asked ? fillAsAsked(line).map(placeAt) : even,
       work: null,
       stuck: filled.error.said
     };
   }
-  const places = filled.result.marksIn.map(
-    (alongIn): Place =>
-      fixed.find((hole) => same(hole.alongIn, alongIn)) ?? { alongIn, offIn: 0, fixed: null }
-  );
-  return { places, work: filled.work, stuck: null };
+  return { places: filled.result.marksIn.map(placeAt), work: filled.work, stuck: null };
 }
 
 /** Where running marks of a line begin. */

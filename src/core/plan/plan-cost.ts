@@ -11,13 +11,19 @@ export const STEPS_FOR_A_LIST = 40_000_000;
 /** Fewest inches between two rivets of the smallest size: how many can stand on a line at most. */
 const LEAST_PITCH_IN = 3 * rivetSize(3).diameterIn;
 
+/** Measured: what one hole costs by itself, with its limits, its stack and its headroom. */
+const STEPS_A_HOLE = 160;
+
 /**
- * Roughly how many steps solving the rows past fixed holes and keep-outs takes: places on the lines times
- * holes on them. 0 where nothing is in the way.
+ * Roughly how many steps a plan takes: every hole, and every hole given by hand or by a division; where something is in the
+ * way, places on the lines times holes on them.
  */
 export function planCost(joint: Joint): number {
   const kind = kindOf(joint);
-  if (joint.keepOuts.length + joint.fixed.length + kind.given(joint) === 0) return 0;
   const lengthIn = kind.linesIn(joint);
-  return lengthIn * gridPerIn(joint.scale) * (lengthIn / LEAST_PITCH_IN);
+  const given = joint.fixed.length + kind.given(joint);
+  const holes = lengthIn / LEAST_PITCH_IN + given;
+  const inTheWay = joint.keepOuts.length + given > 0;
+  const solving = inTheWay ? lengthIn * gridPerIn(joint.scale) * (lengthIn / LEAST_PITCH_IN) : 0;
+  return Math.max(solving, STEPS_A_HOLE * holes);
 }

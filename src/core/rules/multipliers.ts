@@ -1,30 +1,34 @@
 import { z } from 'zod';
 
-const timesD = (what: string) =>
+/** A multiple of D between real bounds: a slipped decimal point would lay a hole on every hair. */
+const timesD = (what: string, least: number, most: number) =>
   z
     .number(`${what} is a number of D`)
-    .positive(`${what} is over 0 D`)
-    .max(100, `${what} is at most 100 D`);
+    .min(least, `${what} is at least ${least} D`)
+    .max(most, `${what} is at most ${most} D`);
 
 export const Multipliers = z
   .strictObject({
     /** least distance from a hole's centre to the nearest sheet edge */
     edgeMinD: z.strictObject({
-      universal: timesD('the least edge distance'),
-      countersunk: timesD('the least edge distance')
+      universal: timesD('the least edge distance', 1, 6),
+      countersunk: timesD('the least edge distance', 1, 6)
     }),
     /** beyond this the sheet past the rivets is a loose flap */
-    edgeMaxD: timesD('the largest edge distance'),
-    pitchMinD: timesD('the least pitch'),
-    pitchMaxD: timesD('the largest pitch'),
+    edgeMaxD: timesD('the largest edge distance', 1.5, 20),
+    pitchMinD: timesD('the least pitch', 2, 12),
+    pitchMaxD: timesD('the largest pitch', 2, 60),
     /** between rows, and between nearest centres of staggered rows */
-    transverseMinD: timesD('the least distance between rows'),
-    transverseMaxD: timesD('the largest distance between rows'),
+    transverseMinD: timesD('the least distance between rows', 1.5, 12),
+    transverseMaxD: timesD('the largest distance between rows', 2, 60),
     /** usual distance between rows as a share of the pitch */
-    transverseOfPitch: z.number().positive().max(10),
+    transverseOfPitch: z
+      .number('the usual distance between rows is a share of the pitch')
+      .min(0.1, 'the usual distance between rows is at least 0.1 of the pitch')
+      .max(4, 'the usual distance between rows is at most 4 times the pitch'),
     /** protrusion is good strictly between these */
-    protrusionMinD: timesD('the least protrusion'),
-    protrusionMaxD: timesD('the largest protrusion')
+    protrusionMinD: timesD('the least protrusion', 0.5, 2.5),
+    protrusionMaxD: timesD('the largest protrusion', 1, 4)
   })
   .superRefine((limits, context) => {
     const ordered = (low: number, high: number, key: string, what: string) => {

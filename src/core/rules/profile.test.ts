@@ -39,6 +39,11 @@ describe('a rule profile', () => {
     [{ transverseMinD: 5 }, 'multipliers.transverseMinD'],
     [{ protrusionMinD: 2.5 }, 'multipliers.protrusionMinD'],
     [{ pitchMaxD: 0 }, 'multipliers.pitchMaxD'],
+    // slipped decimals: a hole on every hair
+    [{ pitchMinD: 0.0005 }, 'multipliers.pitchMinD'],
+    [{ pitchMinD: 0.0005, pitchMaxD: 0.001 }, 'multipliers.pitchMinD'],
+    [{ transverseOfPitch: 0.0075 }, 'multipliers.transverseOfPitch'],
+    [{ edgeMaxD: 40 }, 'multipliers.edgeMaxD'],
     [{ edgeMaxD: Number.NaN }, 'multipliers.edgeMaxD']
   ])('refuses %j', (change, path) => {
     expect(problems(change)).toContain(path);

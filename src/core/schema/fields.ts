@@ -79,6 +79,10 @@ function slipped(valueIn: number, thickestIn: number): RefusalSaid | null {
   };
 }
 
+/** What a thickness over 0.25 in is asked, where nobody said that such a part is meant; null at or under it. */
+export const thickAsked = (valueIn: number): RefusalSaid | null =>
+  valueIn > THICKEST_SHEET_IN ? slipped(valueIn, THICKEST_SHEET_IN) : null;
+
 const thicknessTo = (thickestIn: number) =>
   writtenLength.superRefine((valueIn, context) => {
     const said = slipped(valueIn, thickestIn);

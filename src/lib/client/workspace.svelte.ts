@@ -2,7 +2,7 @@ import { getContext, setContext, untrack } from 'svelte';
 import type { EnteredJoint, Joint } from '$core/kinds/joint.ts';
 import type { EnteredSheet } from '$core/joint/sheets.ts';
 import { differences } from '$core/joint/differences.ts';
-import { withValueAt } from '$core/joint/paths.ts';
+import { valueAt, withValueAt } from '$core/joint/paths.ts';
 import { readEntered, type EntryProblem } from '$core/kinds/read-entered.ts';
 import type { Plan, Station } from '$core/plan/plan-shape.ts';
 import { planCost, STEPS_AT_ONCE } from '$core/plan/plan-cost.ts';
@@ -146,6 +146,12 @@ export class Workspace {
     const [key = ''] = path.split('.');
     const changed = withValueAt(this.entered, path, text) as unknown as Record<string, unknown>;
     this.edit({ [key]: changed[key] } as Change, path);
+  }
+
+  /** A thick part is meant as it is typed; another text asks again. */
+  mean(path: string): void {
+    const text = String(valueAt(this.entered, path) ?? '');
+    this.edit({ thickMeant: { ...this.entered.thickMeant, [path]: text } }, `thickMeant ${path}`);
   }
 
   /** Solves the rows past what is in the way once more. */

@@ -69,7 +69,7 @@ function limitText(
   if (rule === 'keep-out')
     return `${length(valueIn)} inside, head and tool clearance counted.${where}`;
   if (rule === 'layer-end-min')
-    return `${sentence(layer ?? 'a layer')} ends ${length(Math.abs(valueIn))} ${valueIn < 0 ? 'before the hole’s middle, and the hole cuts into it' : 'from the hole’s middle'}; the least edge distance is ${length(limitIn)}.${where}`;
+    return `${valueIn < 0 ? `The hole cuts into an end of ${layer ?? 'a layer'}, ${length(-valueIn)} beside its middle` : `An end of ${layer ?? 'a layer'} is ${length(valueIn)} from the hole’s middle`}; the least edge distance is ${length(limitIn)}.${where}`;
   if (rule === 'no-metal') return `Move it, or take it out.${where}`;
   return `${length(valueIn)} against a limit of ${length(limitIn)}.${where}`;
 }
@@ -182,6 +182,11 @@ export function warningInWords(
       return written(
         'The crack is longer than the damage named',
         `It runs ${length(said.acrossIn)} across and ${length(said.downIn)} down; the damage is ${length(said.cutoutWIn)} × ${length(said.cutoutHIn)}. Widen the damage so that the plate bridges the whole crack.`
+      );
+    case 'divided-off':
+      return written(
+        'Holes divided as asked break a limit',
+        `${said.count} new hole${said.count === 1 ? '' : 's'} between ${length(said.fromIn)} and ${length(said.toIn)} stand ${length(said.pitchIn)} apart; ${length(said.leastIn)} to ${length(said.mostIn)} holds. ${said.nearest === null ? 'No count of holes between them holds it.' : said.nearest === 0 ? 'None between them would hold it.' : `The nearest that holds: ${said.nearest}.`}`
       );
     case 'crack-under-flush':
       return written(

@@ -54,7 +54,7 @@ export const line = defineKind({
     { name: 'House pitch', change: { ...HOUSE } }
   ],
   linesIn: (joint) => joint.lengthIn,
-  given: ({ divides }) => divides.length,
+  given: ({ divides }) => divides.reduce((sum, { count }) => sum + count, 0),
   picture: {
     strokes: [
       { look: 'over', path: 'M2 10H68V30H2Z' },

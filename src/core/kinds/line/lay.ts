@@ -5,10 +5,45 @@ import { nominalHead } from '../../catalog/head-limits.ts';
 import type { Line } from './fields.ts';
 import { layersOf } from '../../stack/layers.ts';
 import { evenly, straight } from '../../layout/lines.ts';
+import { fewestSpaces } from '../../layout/spaces.ts';
+import { above, below, floorTo } from '../../units/tolerance.ts';
+import type { LayoutWarning } from '../layout-warning.ts';
 import { rect } from '../../layout/shapes.ts';
 import { alongSpan } from '../shared/along.ts';
 import { edgeFigure, figure, pitchFigure } from '../shared/common-figures.ts';
 import { PLAIN, wholeCheck, type LaidKind, type LayContext } from '../kind-layout.ts';
+
+/** Where holes divided as asked stand closer or further apart than the limits, with the nearest count that holds them. */
+function dividedOff(
+  divided: readonly { low: number; high: number; more: number }[],
+  leastIn: number,
+  mostIn: number
+): LayoutWarning[] {
+  return divided.flatMap(({ low, high, more }): LayoutWarning[] => {
+    const spanIn = high - low;
+    const pitchIn = spanIn / (more + 1);
+    if (!below(pitchIn, leastIn) && !above(pitchIn, mostIn)) return [];
+    const spaces = above(pitchIn, mostIn)
+      ? fewestSpaces(spanIn, mostIn)
+      : floorTo(spanIn / leastIn);
+    const holds = spaces > 0 && !below(spanIn / spaces, leastIn) && !above(spanIn / spaces, mostIn);
+    return [
+      {
+        level: 'attention',
+        said: {
+          code: 'divided-off',
+          fromIn: low,
+          toIn: high,
+          count: more,
+          pitchIn,
+          leastIn,
+          mostIn,
+          nearest: holds ? spaces - 1 : null
+        }
+      }
+    ];
+  });
+}
 
 /** One rivet line on a flange or stiffener. y runs from the flange's free edge towards its bend. */
 export function layLine(joint: Line, context: LayContext): LaidKind {
@@ -108,6 +143,7 @@ export function layLine(joint: Line, context: LayContext): LaidKind {
       ],
       widthIn: lengthIn,
       heightIn: flangeIn,
+      warnings: dividedOff(divided, limits.pitchMinD * D, limits.pitchMaxD * D),
       rowsSharing: 1,
       pitchIn,
       transverseIn: null,

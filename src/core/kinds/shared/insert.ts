@@ -1,5 +1,5 @@
 import { orNull, orUsual } from '../../joint/as-typed.ts';
-import { lengthIn, thicknessIn } from '../../schema/fields.ts';
+import { lengthIn, thicknessIfMeantIn } from '../../schema/fields.ts';
 
 /** Round an insert, where nothing else is typed. */
 export const USUAL_CLEARANCE_IN = 1 / 32;
@@ -11,5 +11,5 @@ export const insertReading = {
     USUAL_CLEARANCE_IN
   ),
   /** null: as thick as the skin */
-  insertSheetIn: orNull(thicknessIn)
+  insertSheetIn: orNull(thicknessIfMeantIn)
 };

@@ -3,7 +3,14 @@ import { notPossible, workLine, type Answer } from '../../answer.ts';
 import { by, len } from '../../notation.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
 import { FLUSHNESS_LIMITS, FlushnessSchool } from '../../rules/flushness.ts';
-import { Dash, lengthIn, thicknessIn } from '../../schema/fields.ts';
+import {
+  Dash,
+  lengthIn,
+  thickAsked,
+  thicknessIfMeantIn,
+  thicknessIn
+} from '../../schema/fields.ts';
+import { saying } from '../../refusal-said.ts';
 import { CLICK_IN } from '../../stack/dimple-nest.ts';
 import { NEST_PER_IN } from '../../stack/flush-method.ts';
 import { above, atMost, below } from '../../units/tolerance.ts';
@@ -45,12 +52,14 @@ export const CageSetup = z
     /** what lies in the trial cut while it is measured */
     seat: z.enum(['rivet', 'dimpled-scrap']),
     /** the sheet that will be cut */
-    sheetIn: thicknessIn,
+    sheetIn: thicknessIfMeantIn,
     material: z.string().trim().max(40).default(''),
     /** the dimpled sheets above it, together; null where the rivet itself lies in the cut */
     skinIn: thicknessIn.nullable(),
+    /** sheet and coupon are as thick as typed, though over what a sheet is */
+    thickMeant: z.boolean().default(false),
     holeIn: lengthIn('the hole', { least: 0.08, most: 0.5 }),
-    couponIn: thicknessIn,
+    couponIn: thicknessIfMeantIn,
     couponMaterial: z.string().trim().max(40).default(''),
     backingIn: lengthIn('the backing', { least: 0, most: 12 }),
     /** protective film on the coupon or on the work */
@@ -64,7 +73,11 @@ export const CageSetup = z
       .default(null),
     recheckEvery: RecheckEvery
   })
-  .superRefine(({ seat, skinIn }, context) => {
+  .superRefine(({ seat, skinIn, thickMeant, ...thick }, context) => {
+    for (const name of ['sheetIn', 'couponIn'] as const) {
+      const said = thickMeant ? null : thickAsked(thick[name]);
+      if (said) context.addIssue({ code: 'custom', path: [name], params: saying(said) });
+    }
     // Without it the cut would be reckoned a nest too shallow.
     if (seat === 'dimpled-scrap' && skinIn === null)
       context.addIssue({

@@ -53,8 +53,9 @@
     />
     <text
       x={place.x(xIn) + (end === 'begin' ? 4 : -4)}
-      y={place.y(extent.yIn + extent.hIn) + 14}
-      text-anchor={end === 'begin' ? 'start' : 'end'}>{layer} {preferences.text(xIn)}</text
+      y={place.y(extent.yIn) + 18}
+      text-anchor={end === 'begin' ? 'start' : 'end'}
+      >{layer} {end === 'begin' ? 'from' : 'to'} {preferences.text(xIn)}</text
     >
   </g>
 {/each}

@@ -1,5 +1,10 @@
 import PDFDocument from 'pdfkit';
-import type { Pattern, PatternLayer, Stroke } from '../../../core/exchange/pattern.ts';
+import {
+  boundsOfStroke,
+  type Pattern,
+  type PatternLayer,
+  type Stroke
+} from '../../../core/exchange/pattern.ts';
 import type { Tile, Tiling } from '../../../core/exchange/tiles.ts';
 import { drawn, latin, pt } from './pdf-pages.ts';
 import { MM_PER_IN } from '../../../core/units/factors.ts';
@@ -13,6 +18,9 @@ const PENS: Record<PatternLayer, { colour: string; widthPt: number; dash?: [numb
   TEXT: { colour: '#000000', widthPt: 0 },
   WARNINGS: { colour: '#8c2f1b', widthPt: 0 }
 };
+
+/** No pen is wider. */
+const PEN_IN = 0.1;
 
 type Page = PDFKit.PDFDocument;
 
@@ -81,12 +89,35 @@ function drawCheckScale(page: Page, xIn: number, yIn: number): void {
 const nameOf = ({ column, row }: Tile): string =>
   `${column < 26 ? String.fromCharCode(65 + column) : `A${String.fromCharCode(65 + column - 26)}`}${row + 1}`;
 
-function drawTile(page: Page, pattern: Pattern, tiling: Tiling, tile: Tile, title: string): void {
+/** The strokes that each tile shows: a long joint drawn whole on every sheet would take minutes. */
+function strokesOfTiles({ strokes }: Pattern, { tiles, areaWIn, areaHIn }: Tiling): Stroke[][] {
+  const bounds = strokes.map(boundsOfStroke);
+  return tiles.map(({ xIn, yIn }) =>
+    strokes.filter((_, at) => {
+      const [left, top, right, bottom] = bounds[at] as ReturnType<typeof boundsOfStroke>;
+      return (
+        right >= xIn - PEN_IN &&
+        left <= xIn + areaWIn + PEN_IN &&
+        bottom >= yIn - PEN_IN &&
+        top <= yIn + areaHIn + PEN_IN
+      );
+    })
+  );
+}
+
+function drawTile(
+  page: Page,
+  pattern: Pattern,
+  strokes: readonly Stroke[],
+  tiling: Tiling,
+  tile: Tile,
+  title: string
+): void {
   const { marginIn, areaWIn, areaHIn, pageHIn, columns, rows } = tiling;
   page.save();
   page.rect(pt(marginIn), pt(marginIn), pt(areaWIn), pt(areaHIn)).clip();
   page.translate(pt(marginIn - tile.xIn), pt(marginIn - tile.yIn));
-  for (const stroke of pattern.strokes) draw(page, stroke);
+  for (const stroke of strokes) draw(page, stroke);
   drawCrosses(page, tiling);
   page.restore();
   const footIn = pageHIn - marginIn - 0.42;
@@ -123,10 +154,11 @@ export function pdfPattern(pattern: Pattern, tiling: Tiling, title: string): Pro
     info: { Title: title, Creator: 'Zanjador' }
   });
   return drawn(pages, (page) => {
-    for (const tile of tiling.tiles) {
+    const strokes = strokesOfTiles(pattern, tiling);
+    tiling.tiles.forEach((tile, at) => {
       page.addPage();
       page.font('Helvetica');
-      drawTile(page, pattern, tiling, tile, plain);
-    }
+      drawTile(page, pattern, strokes[at] ?? [], tiling, tile, plain);
+    });
   });
 }

@@ -1,9 +1,27 @@
 import { SUMMARY_VERSION, summaryOf, type PlanSummary } from '../../../core/issue/summary.ts';
 import type { EnteredJoint } from '../../../core/kinds/joint.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
+import { told } from '../../../core/refusal-said.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
+import { log } from '../log.ts';
 import { readDefinition, readProfile } from './documents.ts';
+
+/** A joint that cannot be planned says so in its own line: it must not take down the list, nor the save. */
+function safeSummary(jointId: string, definition: EnteredJoint, profile: RuleProfile): PlanSummary {
+  try {
+    return summaryOf(definition, profile);
+  } catch (error) {
+    log.error({ err: error, jointId }, 'a joint could not be planned');
+    return {
+      kind: definition.kind,
+      state: 'impossible',
+      holes: 0,
+      parts: null,
+      attention: [{ why: told('this joint cannot be planned as it stands: open it to see') }]
+    };
+  }
+}
 
 /** Keeps what lists say of a joint, within the act that changes it. */
 export async function keepSummary(
@@ -12,7 +30,7 @@ export async function keepSummary(
   definition: EnteredJoint,
   profile: RuleProfile
 ): Promise<PlanSummary> {
-  const summary = summaryOf(definition, profile);
+  const summary = safeSummary(jointId, definition, profile);
   await rowsOf(
     database,
     `insert into joint_summaries (joint_id, version, summary) values ($1, $2, $3::jsonb)

@@ -12,6 +12,7 @@
   import type { CageTask } from '$core/ready/cage/tasks.ts';
   import type { FlushnessSchool } from '$core/rules/flushness.ts';
   import { SCHOOLS } from '$core/rules/schools.ts';
+  import { THICKEST_SHEET_IN } from '$core/schema/fields.ts';
   import { problemsOf } from '$core/schema/read.ts';
   import { writeDecimal } from '$core/units/format-length.ts';
   import { Kept } from '$lib/client/kept';
@@ -88,12 +89,15 @@
     CageSetup.safeParse(
       {
         ...Object.fromEntries(
-          Object.entries(typed).filter(([key]) => !FILM_ASKED.some((asked) => asked.key === key))
+          Object.entries(typed).filter(
+            ([key]) => key !== 'thickMeant' && !FILM_ASKED.some((asked) => asked.key === key)
+          )
         ),
         dash: Number(of('dash')),
         skinIn: orNull('skinIn'),
         targetIn: orNull('targetIn'),
-        filmOn: filmOn,
+        filmOn,
+        thickMeant: of('thickMeant') === 'yes' || (task?.setup.sheetIn ?? 0) > THICKEST_SHEET_IN,
         recheckEvery: Number(of('recheckEvery'))
       },
       { reportInput: true }
@@ -170,6 +174,7 @@
       problem={problemOf(field.key)}
       whenEmpty={field.whenEmpty ?? ''}
       list={field.list}
+      onmeant={() => type('thickMeant', 'yes')}
       oninput={(value) => type(field.key, value)}
     />
   {/each}

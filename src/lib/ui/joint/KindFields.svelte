@@ -44,6 +44,7 @@
           placeholder={ask.placeholder ?? ''}
           whenEmpty={notationInWords(ask.whenEmpty ?? '', preferences.lengths)}
           problem={workspace.problemAt(ask.key)}
+          onmeant={() => workspace.mean(ask.key)}
           oninput={(text) => set(ask.key, text)}
         />
       </div>

@@ -77,6 +77,7 @@
       list="gauges"
       value={sheet.thicknessIn}
       problem={workspace.problemAt(`sheets.${sheet.id}.thicknessIn`)}
+      onmeant={() => workspace.mean(`sheets.${sheet.id}.thicknessIn`)}
       oninput={(text) => workspace.editSheet(sheet.id, { thicknessIn: text })}
     />
   </div>
@@ -97,6 +98,7 @@
           placeholder=""
           whenEmpty={field.whenEmpty}
           problem={workspace.problemAt(`sheets.${sheet.id}.${field.key}`)}
+          onmeant={() => workspace.mean(`sheets.${sheet.id}.${field.key}`)}
           oninput={(text) => workspace.editSheet(sheet.id, { [field.key]: text })}
         />
       {/each}

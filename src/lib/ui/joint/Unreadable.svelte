@@ -3,6 +3,7 @@
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import { valueAt } from '$core/joint/paths.ts';
   import { fieldName } from './field-names';
+  import { maybeMeant } from '../kit/field-problem.ts';
   import Progress from '../kit/Progress.svelte';
 
   const preferences = usePreferences();
@@ -46,8 +47,13 @@
             type="button"
             onclick={() => workspace.setAt(problem.path, problem.instead ?? '')}
           >
-            Yes, use {problem.instead} in
+            Use {problem.instead} in
           </button>
+        {/if}
+        {#if maybeMeant(problem)}
+          <button class="act" type="button" onclick={() => workspace.mean(problem.path)}
+            >Yes, {valueAt(workspace.entered, problem.path)} is meant</button
+          >
         {/if}
       </div>
     {/each}

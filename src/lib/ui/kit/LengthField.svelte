@@ -1,7 +1,7 @@
 <script lang="ts">
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { understood } from '$lib/words/understood';
-  import type { FieldProblem } from './field-problem.ts';
+  import { maybeMeant, type FieldProblem } from './field-problem.ts';
 
   /** A length as one writes it, with how it was understood, or what is wrong and what would work. */
   interface Props {
@@ -9,6 +9,8 @@
     value: string;
     oninput: (text: string) => void;
     problem?: FieldProblem | undefined;
+    /** a thick part is asked about: it is meant */
+    onmeant?: (() => void) | undefined;
     placeholder?: string;
     /** said instead of the reading while the field is empty */
     whenEmpty?: string;
@@ -24,6 +26,7 @@
     value,
     oninput,
     problem,
+    onmeant,
     placeholder = '',
     whenEmpty = '',
     quiet = false,
@@ -62,6 +65,9 @@
         <button class="act instead" type="button" onclick={() => oninput(problem.instead ?? '')}>
           Use {problem.instead}
         </button>
+      {/if}
+      {#if onmeant && maybeMeant(problem)}
+        <button class="act instead" type="button" onclick={onmeant}>Yes, {value} is meant</button>
       {/if}
     {:else if missing}
       needed
