@@ -144,7 +144,9 @@ export const FRAME_FLANGE: EnteredOf<'line'> = {
       of: 17,
       state: 'held-open',
       nudgeIn: '',
-      reason: 'nut plate'
+      reason: 'nut plate',
+      drill: '#11',
+      asRivets: false
     }
   ]
 };

@@ -57,7 +57,9 @@ describe('issuing joints of every kind', () => {
             of: 8,
             state: 'held-open',
             nudgeIn: '',
-            reason: 'nut plate'
+            reason: 'nut plate',
+            drill: '',
+            asRivets: false
           }
         ]
       })
@@ -140,7 +142,9 @@ describe('issuing joints of every kind', () => {
             of: 13,
             state: 'removed',
             nudgeIn: '',
-            reason: ''
+            reason: '',
+            drill: '',
+            asRivets: false
           }
         ]
       })

@@ -1,3 +1,5 @@
+import { parseLength } from '../units/parse-length.ts';
+
 /** Number and letter drills, in (handbook 3.3). */
 const NUMBERS = [
   0.228, 0.221, 0.213, 0.209, 0.2055, 0.204, 0.201, 0.199, 0.196, 0.1935, 0.191, 0.189, 0.185,
@@ -27,6 +29,27 @@ export const DRILLS: readonly Drill[] = [
   ...NUMBERS.map((diameterIn, index) => ({ name: `#${index + 1}`, diameterIn })),
   ...LETTERS.map(([name, diameterIn]) => ({ name, diameterIn }))
 ].sort((a, b) => a.diameterIn - b.diameterIn);
+
+/** The largest hole that stays open for something else. */
+const LARGEST_OPEN_IN = 2;
+
+/**
+ * A drill as one names it: by number, by letter, or by its diameter.
+ *
+ * @returns null where it is neither
+ */
+export function readDrill(text: string): Drill | null {
+  const written = text
+    .trim()
+    .toUpperCase()
+    .replace(/^NO\.?\s*/, '#');
+  const named = DRILLS.find(({ name }) => name === written);
+  if (named) return named;
+  const read = parseLength(text);
+  return read.ok && read.valueIn > 0 && read.valueIn <= LARGEST_OPEN_IN
+    ? { name: text.trim(), diameterIn: read.valueIn }
+    : null;
+}
 
 /** @returns the diameter of a drill named as in the shop: `#30`, `F` */
 export function drillIn(name: string): number {

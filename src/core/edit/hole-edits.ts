@@ -34,6 +34,8 @@ function withEdit(
     state: 'as-laid',
     nudgeIn: '',
     reason: '',
+    drill: '',
+    asRivets: false,
     ...before,
     ...change
   };
@@ -65,15 +67,21 @@ export function nudged(
   return { edits: withEdit(entered.edits, line.key, hole, { nudgeIn }) };
 }
 
-/** Holds a hole open with its reason, takes it out, or gives it its rivet back. */
+/** Holds a hole open with its reason and its own drill, takes it out, or gives it its rivet back. */
 export const withState = (
   entered: EnteredJoint,
   hole: Pick<HoleRef, 'index' | 'of'>,
   line: string,
   state: Edit['state'],
-  reason = ''
+  open: Partial<Pick<Edit, 'reason' | 'drill' | 'asRivets'>> = {}
 ): Pick<EnteredJoint, 'edits'> => ({
-  edits: withEdit(entered.edits, line, hole, { state, reason })
+  edits: withEdit(entered.edits, line, hole, {
+    state,
+    reason: '',
+    drill: '',
+    asRivets: false,
+    ...open
+  })
 });
 
 /** Pins a hole where it is: the rest of its line is laid round it from now on. */

@@ -1,3 +1,4 @@
+import { PILOT_DRILL } from '../catalog/rivets.ts';
 import type { JointLayout, PlannedStack } from '../plan/plan-shape.ts';
 
 /** One line of the table of marks, as it goes into a file; lengths in inches. */
@@ -48,7 +49,10 @@ export const markRows = (
       y_in: places(hole.yIn),
       rivet:
         hole.state === 'held-open' ? '' : stack?.length.ok ? stack.length.result.partNumber : '',
-      drill: stack?.hole.drill ?? '',
+      drill:
+        hole.state === 'held-open'
+          ? (hole.openDrill?.name ?? PILOT_DRILL)
+          : (stack?.hole.drill ?? ''),
       grip_in: places(hole.gripIn),
       warning: warningOf(hole.number)
     };

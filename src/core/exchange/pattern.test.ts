@@ -22,7 +22,9 @@ const layout = layoutOf(
         of: 4,
         state: 'held-open',
         nudgeIn: '',
-        reason: 'latch'
+        reason: 'latch',
+        drill: '',
+        asRivets: false
       }
     ]
   })

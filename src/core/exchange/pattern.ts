@@ -1,5 +1,5 @@
 import { drillIn } from '../catalog/drills.ts';
-import { rivetSize } from '../catalog/rivets.ts';
+import { PILOT_DRILL, rivetSize } from '../catalog/rivets.ts';
 import { boundsOf, type Shape } from '../layout/shapes.ts';
 import type { JointLayout } from '../plan/plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
@@ -118,8 +118,11 @@ function partStrokes(part: JointLayout['parts'][number]): Stroke[] {
 function holeStrokes(layout: JointLayout, profile: RuleProfile): Stroke[] {
   return layout.holes.flatMap((hole): Stroke[] => {
     const { xIn, yIn } = hole;
-    const radiusIn = drillIn(rivetSize(hole.dash).drill[profile.drill]) / 2;
     const open = hole.state === 'held-open';
+    const drilledIn = open
+      ? (hole.openDrill?.diameterIn ?? drillIn(PILOT_DRILL))
+      : drillIn(rivetSize(hole.dash).drill[profile.drill]);
+    const radiusIn = drilledIn / 2;
     const layer = open ? 'HELD_OPEN' : 'HOLES';
     return [
       { layer, stroke: 'circle', xIn, yIn, radiusIn },

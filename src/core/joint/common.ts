@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { readDrill } from '../catalog/drills.ts';
 import { SHEET_KEYS } from '../catalog/strengths.ts';
 import {
   Alloy,
@@ -46,11 +47,21 @@ const editPicked = {
   line: LineKey,
   index: z.int().min(0),
   of: z.int().min(1),
-  state: z.enum(['as-laid', 'held-open', 'removed'])
+  state: z.enum(['as-laid', 'held-open', 'removed']),
+  /** held open, and still dimpled or countersunk with the rivet's own tools */
+  asRivets: z.boolean().default(false)
 };
 const editReading = {
   nudgeIn: orUsual(placeIn('how far the hole is moved'), 0),
-  reason: z.string().max(80, 'a reason is at most 80 characters')
+  reason: z.string().max(80, 'a reason is at most 80 characters'),
+  /** of a hole held open: its own drill; empty: it stays at the pilot */
+  drill: z
+    .string()
+    .max(20, 'a drill is named in at most 20 characters')
+    .refine((text) => text.trim() === '' || readDrill(text) !== null, {
+      message: 'a drill is named by its number or letter, as #19 or F, or by its diameter'
+    })
+    .default('')
 };
 
 /** What every kind of joint picks rather than measures. */

@@ -19,7 +19,9 @@ describe('groups of rivets', () => {
             of: 8,
             state: 'held-open',
             nudgeIn: '',
-            reason: 'latch'
+            reason: 'latch',
+            drill: '',
+            asRivets: false
           }
         ]
       })

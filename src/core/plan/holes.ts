@@ -1,5 +1,6 @@
 import { num, workLine, type WorkLine } from '../answer.ts';
 import { by, len } from '../notation.ts';
+import type { Drill } from '../catalog/drills.ts';
 import type { Dash } from '../schema/fields.ts';
 import type { RulerScale } from '../units/ruler.ts';
 import { alongOf, pointAt, type LinePath } from '../layout/lines.ts';
@@ -33,6 +34,10 @@ export interface PlannedHole {
   state: 'rivet' | 'held-open';
   /** why it is held open */
   reason: string;
+  /** its own drill where it is held open; null where none was named, so that it stays at the pilot */
+  openDrill: Drill | null;
+  /** dimpled or countersunk with the rivet's tools: a rivet's hole, or a held-open one that was told so */
+  flushed: boolean;
   /** an existing or pinned hole, by its id in the definition */
   fixed: string | null;
   nudgedIn: number;

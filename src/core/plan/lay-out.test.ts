@@ -59,7 +59,7 @@ describe('a hole changed by hand', () => {
   });
 
   it('is held open with its reason, drilled and not counted', () => {
-    const held = lap(withState(lap(), hole, line.key, 'held-open', 'latch'));
+    const held = lap(withState(lap(), hole, line.key, 'held-open', { reason: 'latch' }));
     const layout = laidOut(held);
     expect(layout.holes[4]).toMatchObject({ state: 'held-open', reason: 'latch' });
     expect([layout.rivets, layout.drilled]).toEqual([12, 13]);
@@ -68,7 +68,7 @@ describe('a hole changed by hand', () => {
   });
 
   it('cannot be held open without a reason', () => {
-    const result = readEntered(lap(withState(lap(), hole, line.key, 'held-open', ' ')));
+    const result = readEntered(lap(withState(lap(), hole, line.key, 'held-open', { reason: ' ' })));
     expect(result.ok ? [] : result.problems).toMatchObject([
       {
         path: 'edits.row-1:4/13.reason',
@@ -96,7 +96,10 @@ describe('a hole changed by hand', () => {
   });
 
   it('never becomes another hole when the row changes: it stops and asks', () => {
-    const held = lap({ ...withState(lap(), hole, line.key, 'held-open', 'latch'), widthIn: '7' });
+    const held = lap({
+      ...withState(lap(), hole, line.key, 'held-open', { reason: 'latch' }),
+      widthIn: '7'
+    });
     const layout = laidOut(held);
     expect(layout.holes.every(({ state }) => state === 'rivet')).toBe(true);
     expect(layout.adrift).toMatchObject([

@@ -1,4 +1,5 @@
 import type { WorkLine } from '../answer.ts';
+import { readDrill } from '../catalog/drills.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { byNumber, type ByNumber } from './by-number.ts';
 import { KnownSpots } from './known-spots.ts';
@@ -186,6 +187,8 @@ function holeAt(
     gripIn: 0,
     state: heldOpen ? 'held-open' : 'rivet',
     reason: heldOpen ? edit.reason : '',
+    openDrill: heldOpen ? readDrill(edit.drill) : null,
+    flushed: !heldOpen || edit.asRivets,
     fixed: place.fixed,
     nudgedIn
   };

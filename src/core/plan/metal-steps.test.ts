@@ -78,7 +78,9 @@ describe('what to do on the metal', () => {
             of: 14,
             state: 'held-open',
             nudgeIn: '',
-            reason: 'latch'
+            reason: 'latch',
+            drill: '',
+            asRivets: false
           }
         ]
       })

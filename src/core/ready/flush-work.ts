@@ -22,7 +22,8 @@ export function flushWorks(joint: Joint, plan: Plan, profile: RuleProfile): Flus
   const works: FlushWork[] = [];
   for (const [index, stack] of plan.stacks.entries()) {
     if (!stack.flush?.ok) continue;
-    const holes = plan.holes.filter((hole) => hole.stack === index);
+    const holes = plan.holes.filter((hole) => hole.stack === index && hole.flushed);
+    if (holes.length === 0) continue;
     const of = plan.stacks.length > 1 ? stack.name : null;
     const tools = flushTools(
       stack.sheets,

@@ -10,6 +10,7 @@ export const OPERATIONS = {
   pilot: { words: 'pilot drilling', per: 'hole', many: 'holes', startS: 12 },
   holder: { words: 'setting a sheet holder', per: 'holder', many: 'holders', startS: 6 },
   upDrill: { words: 'up-drilling', per: 'hole', many: 'holes', startS: 10 },
+  openDrill: { words: 'drilling held-open holes', per: 'hole', many: 'holes', startS: 12 },
   growth: { words: 'drilling the clear panel', per: 'hole', many: 'holes', startS: 20 },
   part: { words: 'taking apart', per: 'sheet', many: 'sheets', startS: 60 },
   chips: { words: 'clearing chips', per: 'sheet', many: 'sheets', startS: 45 },

@@ -28,7 +28,15 @@ export function readyPlan(
   const stops = stopsOf(plan);
   if (!plan.layout.ok || stops.length > 0) return { steps: [], stops, holders: null };
   const { every, pilot, final } = shop.holders;
-  const holders = holderPlan(plan.layout.result.lines, every, { pilot, final });
+  // A hole held open stays at its own size: no holder of the final one goes there.
+  const open = new Set(
+    plan.holes.filter(({ state }) => state === 'held-open').map(({ number }) => number)
+  );
+  const lines = plan.layout.result.lines.map((line) => ({
+    ...line,
+    holes: line.holes.filter((hole) => !open.has(hole))
+  }));
+  const holders = holderPlan(lines, every, { pilot, final });
   return {
     holders,
     stops,

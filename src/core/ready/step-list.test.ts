@@ -35,7 +35,7 @@ describe('steps before the first rivet', () => {
     bendRadiusIn: '1/8'
   } as const;
 
-  it('count what a plain row takes, held-open holes drilled too', () => {
+  it('count what a plain row takes, a held-open hole drilled to its own size', () => {
     const steps = stepsOf('line', ['0.032', '0.040'], {
       ...flange,
       edits: [
@@ -46,7 +46,9 @@ describe('steps before the first rivet', () => {
           of: 8,
           state: 'held-open',
           nudgeIn: '',
-          reason: 'latch'
+          reason: 'latch',
+          drill: '#11',
+          asRivets: false
         }
       ]
     });
@@ -55,7 +57,8 @@ describe('steps before the first rivet', () => {
       punch: 8,
       pilot: 8,
       holder: 5,
-      'upDrill-4': 8,
+      'upDrill-4': 7,
+      'openDrill-#11': 1,
       part: 2,
       chips: 2,
       deburr: 32,
@@ -63,6 +66,11 @@ describe('steps before the first rivet', () => {
       clean: 2,
       prime: 2,
       reassemble: 2
+    });
+    expect(steps.find(({ key }) => key === 'openDrill-#11')).toMatchObject({
+      tool: '#11',
+      setting: '0.191 in',
+      holes: [3]
     });
     expect(steps.find(({ key }) => key === 'upDrill-4')).toMatchObject({
       tool: '#30',

@@ -120,17 +120,36 @@ function holesSteps(
       holes: holders.rounds[0]?.holders ?? []
     });
   }
-  const sizes = [...new Set(layout.holes.map(({ dash }) => dash))].sort((a, b) => a - b);
+  const riveted = layout.holes.filter(({ state }) => state === 'rivet');
+  const sizes = [...new Set(riveted.map(({ dash }) => dash))].sort((a, b) => a - b);
   for (const dash of sizes) {
     const drill = rivetSize(dash).drill[school];
     if (drill === PILOT_DRILL) continue;
-    const own = layout.holes.filter((hole) => hole.dash === dash);
+    const own = riveted.filter((hole) => hole.dash === dash);
     const { stopIn, work } = stepDrillStop(own);
     made.push({
       key: `upDrill-${dash}`,
       said: { op: 'upDrill', dash, drill, diameterIn: drillIn(drill), stopIn },
       rests: drill,
       settingWork: work,
+      count: own.length,
+      holes: numbersOf(own),
+      hazard: 'drill'
+    });
+  }
+  const open = layout.holes.filter(({ state }) => state === 'held-open');
+  for (const drill of new Set(open.map(({ openDrill }) => openDrill?.name ?? null))) {
+    const own = open.filter(({ openDrill }) => (openDrill?.name ?? null) === drill);
+    const diameterIn = own[0]?.openDrill?.diameterIn ?? drillIn(PILOT_DRILL);
+    made.push({
+      key: `openDrill-${drill ?? 'pilot'}`,
+      said: {
+        op: 'openDrill',
+        drill,
+        diameterIn,
+        holes: own.map(({ number, reason }) => ({ number, reason }))
+      },
+      rests: diameterIn,
       count: own.length,
       holes: numbersOf(own),
       hazard: 'drill'

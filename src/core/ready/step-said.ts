@@ -22,6 +22,13 @@ export type StepSaid =
       finalHolders: number;
     }
   | { op: 'upDrill'; dash: number; drill: string; diameterIn: number; stopIn: number }
+  | {
+      op: 'openDrill';
+      /** null: they stay at the pilot */
+      drill: string | null;
+      diameterIn: number;
+      holes: { number: number; reason: string }[];
+    }
   | { op: 'growth'; part: string; drill: string; diameterIn: number }
   | { op: 'part' | 'chips' | 'deburr' | 'edges' | 'clean' | 'prime' | 'reassemble' }
   | {

@@ -111,6 +111,20 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
         said.drill,
         `${length(said.diameterIn)}; a step drill’s stop ${length(tenThousandths(said.stopIn))} behind where its full size begins`
       );
+    case 'openDrill': {
+      const what = said.holes.map(({ number, reason }) => `hole ${number} (${reason})`).join(', ');
+      return said.drill === null
+        ? words(
+            'Leave the held-open holes at the pilot',
+            `Not drilled up, not riveted: ${what}. Their own drill was not named.`
+          )
+        : words(
+            'Drill the held-open holes to their own size',
+            `Never riveted: ${what}. Deburred with the others; neither dimpled nor countersunk with the rivet’s tools unless told.`,
+            said.drill,
+            length(said.diameterIn)
+          );
+    }
     case 'growth':
       return words(
         'Open the clear panel’s holes',

@@ -18,7 +18,9 @@ const plan = planned(
         of: 13,
         state: 'held-open',
         nudgeIn: '',
-        reason: 'latch'
+        reason: 'latch',
+        drill: '',
+        asRivets: false
       }
     ]
   })

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { usePreferences } from '$lib/client/preferences.svelte';
+  import { readDrill } from '$core/catalog/drills.ts';
   import { byId } from '$core/joint/item-id.ts';
   import { nudged, pinned, withoutFixed, withState } from '$core/edit/hole-edits.ts';
   import { gridPerIn } from '$core/layout/fill-line.ts';
@@ -26,7 +27,10 @@
   let markOpen = $state(false);
   let asking = $state(false);
   let reason = $state('');
-  const REASONS = ['latch', 'nut plate', 'blind fastener later'];
+  const REASONS = ['screw', 'nut plate', 'latch', 'blind rivet later', 'drain'];
+  let drill = $state('');
+  let asRivets = $state(false);
+  const wrongDrill = $derived(drill.trim() !== '' && readDrill(drill) === null);
 
   const edit = (change: Parameters<typeof workspace.edit>[0], what: string) =>
     workspace.edit(change, `hole ${line.key} ${hole.index} ${what}`);
@@ -39,10 +43,18 @@
     else asking = true;
   }
   function holdFor(why: string): void {
-    if (why.trim() === '') return;
-    edit(withState(workspace.entered, hole, line.key, 'held-open', why.trim()), 'state');
+    if (why.trim() === '' || wrongDrill) return;
+    edit(
+      withState(workspace.entered, hole, line.key, 'held-open', {
+        reason: why.trim(),
+        drill: drill.trim(),
+        asRivets
+      }),
+      'state'
+    );
     asking = false;
-    reason = '';
+    reason = drill = '';
+    asRivets = false;
   }
   export function pin(): void {
     if (hole.fixed === null) edit(pinned(workspace.entered, hole, line), 'pin');
@@ -60,7 +72,11 @@
   <p class="said">
     <strong>Hole {hole.number}</strong>
     <span class="hint">{line.name}</span>
-    {#if hole.state === 'held-open'}<span class="open">◇ held open: {hole.reason}</span>{/if}
+    {#if hole.state === 'held-open'}<span class="open"
+        >◇ held open: {hole.reason}, {hole.openDrill
+          ? `drill ${hole.openDrill.name}`
+          : 'left at the pilot'}</span
+      >{/if}
     {#if fixedKind}<span class="hint">{fixedKind === 'pinned' ? 'pinned' : 'existing hole'}</span
       >{/if}
   </p>
@@ -138,6 +154,22 @@
         holdFor(reason);
       }}
     >
+      <label class="label" for="own-drill">Its own drill</label>
+      <input
+        id="own-drill"
+        class="field-box"
+        bind:value={drill}
+        maxlength="20"
+        placeholder="#19, F or 0.190; empty: it stays at the pilot"
+        aria-invalid={wrongDrill}
+      />
+      {#if wrongDrill}<p class="hint">Name a drill by number or letter, or its diameter.</p>{/if}
+      {#if shown.definition.head === 'countersunk'}
+        <label class="check"
+          ><input type="checkbox" bind:checked={asRivets} /> dimple or countersink it with the rivet’s
+          tools too</label
+        >
+      {/if}
       <label class="label" for="why-open">Held open for</label>
       <div class="acts">
         {#each REASONS as known (known)}
