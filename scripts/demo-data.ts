@@ -58,10 +58,12 @@ export const FIN_STRIP: EnteredOf<'lap'> = {
   location: 'intermediate-frame',
   dash: 3,
   scale: '1/64',
+  // wide enough apart that the doubler can end between two rivets
+  rows: 3,
   widthIn: '9 1/8',
   sheets: [
     { ...newSheet('fin skin', '0.025'), material: '2024-T3 clad', coatIn: '0.004' },
-    { ...newSheet('doubler', '0.020'), material: '2024-T3 clad', toIn: '4 3/8' },
+    { ...newSheet('doubler', '0.020'), material: '2024-T3 clad', toIn: '4 9/32' },
     { ...newSheet('leading strip', '0.032'), material: '2024-T3 clad' }
   ]
 };
@@ -163,7 +165,7 @@ export const SPAR_CAP: EnteredOf<'tapered'> = {
   flangeEndIn: '1 5/8',
   sheets: [
     newSheet('wing skin', '0.032'),
-    { ...newSheet('doubler', '0.040'), toIn: '58' },
+    { ...newSheet('doubler', '0.040'), toIn: '58 7/16' },
     { ...newSheet('spar cap', '0.100'), endThicknessIn: '0.050' }
   ],
   zones: [{ id: 'zone-6', dash: 6, toIn: '58' }],

@@ -39,7 +39,9 @@ const LONG = [
         of: 19,
         state: 'held-open',
         nudgeIn: '',
-        reason: '=latch'
+        reason: '=latch',
+        drill: '#21',
+        asRivets: false
       }
     ]
   }
@@ -136,7 +138,7 @@ describe.each(['a4', 'letter'] as const)('the full-size pattern on %s', (paper) 
     for (const hole of layout.holes) {
       const near = found.filter(
         (circle) =>
-          Math.abs(circle.diameterIn - 0.1285) < 0.001 &&
+          Math.abs(circle.diameterIn - (hole.state === 'held-open' ? 0.159 : 0.1285)) < 0.001 &&
           Math.hypot(circle.xIn - hole.xIn, circle.yIn - hole.yIn) < 0.0005
       );
       expect(near.length, `hole ${hole.number}`).toBeGreaterThanOrEqual(1);

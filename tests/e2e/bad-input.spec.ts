@@ -12,7 +12,7 @@ test('a slipped decimal is asked about, kept as typed, and mended with one tap',
   await saved(page);
   await page.reload();
   await expect(page.getByLabel('Thickness of sheet 1')).toHaveValue('0.32');
-  await page.getByRole('button', { name: 'Yes, use 0.032 in' }).click();
+  await page.getByRole('button', { name: 'Use 0.032 in' }).click();
   await expect(page.getByLabel('Thickness of sheet 1')).toHaveValue('0.032');
   await expect(figure(page, 'Rivets needed')).toBeVisible();
 });

@@ -81,12 +81,29 @@ test('layers end along the joint: runs of one rivet, marked on plan and tape', a
   await expect(page.getByTestId('layers').locator('[data-run]')).toHaveCount(2);
   await expect(page.getByTestId('layers').locator('[data-run="MS20426AD3-3.5"]')).toBeVisible();
   await toStation(page, 2);
-  await expect(page.locator('[data-testid="plan-view"] [data-change]')).toHaveCount(2);
+  await expect(page.locator('[data-testid="plan-view"] [data-change]')).toHaveCount(3);
   await expect(page.locator('.tape [data-change]')).toContainText('3-3.5');
+
+  // dragged an eighth back, the doubler ends too near the last rivets it has, and nothing is ordered
+  const end = page.locator('[data-drag="layer-end"] .grab');
+  const at = await end.boundingBox();
+  if (!at) throw new Error('no end is drawn');
+  const px = Number(await page.getByTestId('plan-view').getAttribute('data-px-per-in'));
+  await page.mouse.move(at.x + at.width / 2, at.y + at.height - 20);
+  await page.mouse.down();
+  await page.mouse.move(at.x + at.width / 2 - px / 8, at.y + at.height - 20, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByText('A hole is too near the end of a layer')).toBeVisible();
+  await toStation(page, 4);
+  await expect(page.getByTestId('stops')).toContainText('An end of doubler is');
+  await expect(page.locator('[data-step]')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Mend it in Lay out' }).click();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('A hole is too near the end of a layer')).toHaveCount(0);
 
   // the doubler over the whole length: one rivet again
   await toStation(page, 3);
-  await page.getByText(/to 4 3\/8/).click();
+  await page.getByText(/to 4 9\/32/).click();
   await page.getByLabel('Ends at').fill('');
   await expect(figure(page, 'Part number')).toHaveText('MS20426AD3-3.5');
   await page.getByText('Layers', { exact: true }).click();
