@@ -138,6 +138,23 @@ test('existing holes come in from DXF and CSV', async ({ page, app }) => {
   await give(page, 'old.dxf', `0\nSECTION\n2\nENTITIES\n${body}0\nENDSEC\n0\nEOF\n`);
   await page.getByText('millimetres', { exact: true }).click();
   await expect(page.getByTestId('found-preview')).toBeVisible();
+  // another file: what is left out is said, the unit it names is shown and can be changed, layers are chosen
+  const other =
+    circle(25.4, -7.14375) +
+    circle(30, -7.14375).replace('8\n0', '8\nBOLTS') +
+    circle(0, 0).replace('1.6', '0');
+  await give(
+    page,
+    'layers.dxf',
+    `0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n${other}0\nENDSEC\n0\nEOF\n`
+  );
+  await expect(page.getByTestId('left-out')).toContainText('1 circles without a radius');
+  await expect(page.getByRole('radio', { name: 'millimetres' })).toBeChecked();
+  await expect(page.getByRole('button', { name: 'Take up 2 as fixed holes' })).toBeVisible();
+  await page.getByRole('checkbox', { name: /BOLTS/ }).uncheck();
+  await expect(page.getByRole('button', { name: 'Take up 1 as fixed holes' })).toBeVisible();
+  await give(page, 'old.dxf', `0\nSECTION\n2\nENTITIES\n${body}0\nENDSEC\n0\nEOF\n`);
+  await page.getByText('millimetres', { exact: true }).click();
   await page.getByRole('button', { name: 'Take up 3 as fixed holes' }).click();
   await expect(page.getByText('2 holes taken up as fixed')).toBeVisible();
   await expect(page.getByText('1 hole lies on no rivet line')).toBeVisible();

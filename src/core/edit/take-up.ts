@@ -1,5 +1,6 @@
 import type { EnteredJoint } from '../kinds/joint.ts';
-import { nextId } from '../joint/item-id.ts';
+import { newIds } from '../joint/item-id.ts';
+import { LOOKS_SAME_IN } from '../units/tolerance.ts';
 import { writeDecimal } from '../units/format-length.ts';
 import { alongOf, offLineIn } from '../layout/lines.ts';
 import type { LaidLine } from '../plan/holes.ts';
@@ -51,19 +52,33 @@ const written = (valueIn: number): string => writeDecimal(valueIn, 0, 6);
 export function takeUp(
   found: readonly FoundHole[],
   before: EnteredJoint['fixed'],
-  lines: readonly Pick<LaidLine, 'key' | 'name' | 'path'>[],
+  lines: readonly Pick<LaidLine, 'key' | 'name' | 'path' | 'fromIn' | 'toIn'>[],
   name: string
 ): TakenUp {
   const fixed: TakenUp['fixed'] = [];
   const left: TakenUp['left'] = [];
+  const ids = newIds(before, 'found');
   for (const hole of found) {
-    let nearest: { key: string; name: string; offIn: number; alongIn: number } | null = null;
-    for (const { key, name: lineName, path } of lines) {
+    let nearest: {
+      key: string;
+      name: string;
+      offIn: number;
+      alongIn: number;
+      outIn: number;
+    } | null = null;
+    for (const { key, name: lineName, path, fromIn, toIn } of lines) {
       const alongIn = alongOf(path, hole.xIn, hole.yIn);
       if (path.path === 'straight' && (alongIn < 0 || alongIn > path.lengthIn)) continue;
       const offIn = offLineIn(path, hole.xIn, hole.yIn);
-      if (nearest === null || Math.abs(offIn) < Math.abs(nearest.offIn))
-        nearest = { key, name: lineName, offIn, alongIn };
+      // Zones of a member lie on one line: a hole is that zone's whose holes lie about it.
+      const outIn = path.path === 'circle' ? 0 : Math.max(0, fromIn - alongIn, alongIn - toIn);
+      const nearer = nearest === null ? -1 : Math.abs(offIn) - Math.abs(nearest.offIn);
+      if (
+        nearest === null ||
+        nearer < -LOOKS_SAME_IN ||
+        (nearer < LOOKS_SAME_IN && outIn < nearest.outIn)
+      )
+        nearest = { key, name: lineName, offIn, alongIn, outIn };
     }
     if (nearest === null || Math.abs(nearest.offIn) > FURTHEST_OFF_IN) {
       left.push({ hole, offIn: nearest?.offIn ?? Infinity, line: nearest?.name ?? null });
@@ -71,7 +86,7 @@ export function takeUp(
     }
     const { key, alongIn, offIn } = nearest;
     fixed.push({
-      id: nextId([...before, ...fixed], 'found'),
+      id: ids(),
       kind: 'existing',
       line: key,
       name,

@@ -19,6 +19,8 @@ import { eachOnce, ItemId } from './item-id.ts';
 export const TOOL_CLEARANCE_IN = 1 / 8;
 
 const MOST_OBSTACLES = 200;
+/** As many as a drawing of existing holes is read for. */
+const MOST_FIXED = 20_000;
 const MOST_EDITS = 2000;
 const Name = z.string().max(40, 'a name is at most 40 characters');
 const LineKey = z.string().max(30);
@@ -116,7 +118,7 @@ export const readLists = {
   keepOuts: eachOnce(
     z.array(z.strictObject({ ...keepOutPicked, ...keepOutReading })).max(MOST_OBSTACLES)
   ),
-  fixed: eachOnce(z.array(z.strictObject({ ...fixedPicked, ...fixedReading })).max(MOST_OBSTACLES)),
+  fixed: eachOnce(z.array(z.strictObject({ ...fixedPicked, ...fixedReading })).max(MOST_FIXED)),
   edits: eachOnce(
     z
       .array(
@@ -137,7 +139,7 @@ export const enteredLists = {
     z.array(z.strictObject({ ...keepOutPicked, ...typed(keepOutReading) })).max(MOST_OBSTACLES)
   ).default([]),
   fixed: eachOnce(
-    z.array(z.strictObject({ ...fixedPicked, ...typed(fixedReading) })).max(MOST_OBSTACLES)
+    z.array(z.strictObject({ ...fixedPicked, ...typed(fixedReading) })).max(MOST_FIXED)
   ).default([]),
   edits: eachOnce(
     z.array(z.strictObject({ ...editPicked, ...typed(editReading) })).max(MOST_EDITS)

@@ -25,13 +25,20 @@ export const eachOnce = <T extends { id: string }, L extends z.ZodType<T[]>>(lis
 export const byId = <T extends { id: string }>(items: readonly T[], id: string): T | undefined =>
   items.find((item) => item.id === id);
 
-/** An id that no item of a list has: the stem with the next number. */
-export function nextId(items: readonly { id: string }[], stem: string): string {
+/** Gives one id after the other that no item of a list has: the stem with the next number. */
+export function newIds(items: readonly { id: string }[], stem: string): () => string {
   const used = new Set(items.map(({ id }) => id));
-  let number = items.length + 1;
-  while (used.has(`${stem}-${number}`)) number += 1;
-  return `${stem}-${number}`;
+  let number = items.length;
+  return () => {
+    do number += 1;
+    while (used.has(`${stem}-${number}`));
+    return `${stem}-${number}`;
+  };
 }
+
+/** An id that no item of a list has. */
+export const nextId = (items: readonly { id: string }[], stem: string): string =>
+  newIds(items, stem)();
 
 const DATUM = 'fixed:';
 /** Running marks measured from one of the fixed holes. */

@@ -99,6 +99,15 @@ export interface KindPicture {
   holes: readonly (readonly [x: number, y: number])[];
 }
 
+/** Fields that the outline of a drawing fills. */
+export interface OutlineFields {
+  across: string;
+  /** null where nothing down the drawing is a field of the kind */
+  down: string | null;
+  /** one field for both: offered for a round outline only */
+  round?: boolean;
+}
+
 /** Everything that the program knows of one kind of joint. */
 export interface Kind<Key extends string, Read extends z.ZodType, Entered extends z.ZodType> {
   key: Key;
@@ -113,8 +122,7 @@ export interface Kind<Key extends string, Read extends z.ZodType, Entered extend
   asks: Record<'carry' | 'lay-out', readonly Ask<z.output<Entered>>[]>;
   /** what its own fields are called where they are spoken of */
   names: Readonly<Record<string, string>>;
-  /** fields that the outline of a drawing fills: across and down */
-  outline: { across: string; down: string | null };
+  outline: OutlineFields;
   roles: SheetRoles;
   metal(joint: z.output<Read>): MetalSheets;
   /** empty where the joint only holds parts together */

@@ -1,7 +1,7 @@
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Multipliers } from '../rules/multipliers.ts';
 import type { Head } from '../schema/fields.ts';
-import { above, below } from '../units/tolerance.ts';
+import { above, below, LOOKS_SAME_IN } from '../units/tolerance.ts';
 import { fromLayerEndIn, layerEnds } from '../stack/layer-ends.ts';
 import type { Stacking } from '../stack/layers.ts';
 import { distanceIn, type HoleRoom } from '../layout/hole-room.ts';
@@ -26,7 +26,8 @@ class Limit {
     this.#kind = kind;
   }
 
-  hold(hole: number, limitIn: number, valueIn: number): void {
+  /** @param slackIn how far the value may be off its own limit: what came from a file is rounded */
+  hold(hole: number, limitIn: number, valueIn: number, slackIn = 0): void {
     const least = this.#kind === 'least';
     const spareIn = least ? valueIn - limitIn : limitIn - valueIn;
     if (spareIn < this.#spareIn) {
@@ -34,7 +35,7 @@ class Limit {
       this.#limitIn = limitIn;
       this.#valueIn = valueIn;
     }
-    if (least ? below(valueIn, limitIn) : above(valueIn, limitIn))
+    if (least ? below(valueIn + slackIn, limitIn) : above(valueIn - slackIn, limitIn))
       this.#failing.push({ hole, spareIn });
   }
 
@@ -58,6 +59,9 @@ interface Laid {
   head: Head;
   limits: Multipliers;
 }
+
+/** A hole that was picked up has the rounding of the file it came from, both ways. */
+const slackOf = ({ fixed }: PlannedHole): number => (fixed === null ? 0 : LOOKS_SAME_IN);
 
 const D = (hole: PlannedHole): number => rivetSize(hole.dash).diameterIn;
 
@@ -101,8 +105,9 @@ function pitchChecks(
     const between = gapIn(a, b);
     const d1 = D(a);
     const d2 = D(b);
-    least.hold(b.number, limits.pitchMinD * Math.max(d1, d2), between);
-    most.hold(b.number, limits.pitchMaxD * Math.min(d1, d2), between);
+    const slackIn = Math.max(slackOf(a), slackOf(b));
+    least.hold(b.number, limits.pitchMinD * Math.max(d1, d2), between, slackIn);
+    most.hold(b.number, limits.pitchMaxD * Math.min(d1, d2), between, slackIn);
   });
   return [...least.check, ...most.check];
 }
@@ -112,7 +117,12 @@ function openGapCheck({ holes, lines, limits }: Laid, numbered: ByNumber): HoleC
   if (holes.every((hole) => hole.state === 'rivet')) return [];
   const most = new Limit('open-gap', 'most');
   forNeighbours(lines, numbered, true, (a, b) =>
-    most.hold(b.number, limits.pitchMaxD * Math.min(D(a), D(b)), markedGapIn(a, b))
+    most.hold(
+      b.number,
+      limits.pitchMaxD * Math.min(D(a), D(b)),
+      markedGapIn(a, b),
+      Math.max(slackOf(a), slackOf(b))
+    )
   );
   return most.check.filter(({ ok }) => !ok);
 }
@@ -130,8 +140,8 @@ function endCheck(
     const first = numbered[holes.find(driven) ?? -1];
     const last = numbered[holes.findLast(driven) ?? -1];
     if (!first || !last) continue;
-    most.hold(first.number, limits.edgeMaxD * D(first), first.alongIn);
-    most.hold(last.number, limits.edgeMaxD * D(last), path.lengthIn - last.alongIn);
+    most.hold(first.number, limits.edgeMaxD * D(first), first.alongIn, slackOf(first));
+    most.hold(last.number, limits.edgeMaxD * D(last), path.lengthIn - last.alongIn, slackOf(last));
   }
   return most.check.filter(({ ok }) => !ok);
 }
@@ -144,7 +154,8 @@ function edgeCheck(
   const least = new Limit(rule, 'least');
   holes.forEach((hole, index) => {
     const edgeIn = edgeOf(index) ?? -Infinity;
-    if (edgeIn !== -Infinity) least.hold(hole.number, limits.edgeMinD[head] * D(hole), edgeIn);
+    if (edgeIn !== -Infinity)
+      least.hold(hole.number, limits.edgeMinD[head] * D(hole), edgeIn, slackOf(hole));
   });
   return least.check;
 }
@@ -169,7 +180,12 @@ function layerEndChecks({ holes, head, limits, stackings, alongIn }: Laid): Hole
         if (fromEndIn.length === 0) continue;
         let limit = byLayer.get(end.layer);
         if (!limit) byLayer.set(end.layer, (limit = new Limit('layer-end-min', 'least')));
-        limit.hold(hole.number, limits.edgeMinD[head] * D(hole), Math.min(...fromEndIn));
+        limit.hold(
+          hole.number,
+          limits.edgeMinD[head] * D(hole),
+          Math.min(...fromEndIn),
+          slackOf(hole)
+        );
       }
     }
   });
@@ -183,7 +199,8 @@ function placeChecks({ holes, clear, limits }: Laid, rooms: readonly HoleRoom[])
   const keepOut = new Limit('keep-out', 'most');
   holes.forEach((hole, index) => {
     const apartIn = rooms[index]?.betweenRowsIn ?? Infinity;
-    if (apartIn !== Infinity) centres.hold(hole.number, limits.transverseMinD * D(hole), apartIn);
+    if (apartIn !== Infinity)
+      centres.hold(hole.number, limits.transverseMinD * D(hole), apartIn, 2 * slackOf(hole));
     for (const one of clear)
       keepOut.hold(hole.number, 0, depthInKeepOut(one, hole.markXIn, hole.markYIn));
   });

@@ -3,6 +3,7 @@ import { by, len } from '../notation.ts';
 import type { Drill } from '../catalog/drills.ts';
 import type { Dash } from '../schema/fields.ts';
 import type { RulerScale } from '../units/ruler.ts';
+import { distanceIn } from '../layout/hole-room.ts';
 import { alongOf, pointAt, type LinePath } from '../layout/lines.ts';
 
 /** One hole of a layout. x runs from the datum (left) edge, y down from the upper edge; inches. */
@@ -50,6 +51,9 @@ export interface LaidLine {
   path: LinePath;
   /** where running marks begin, along the line */
   datumIn: number;
+  /** its first and last hole as laid, along it */
+  fromIn: number;
+  toIn: number;
   /** hole numbers in their order along it; a corner hole is in two lines */
   holes: number[];
   /** holes as laid, removed ones counted: what an edit's `of` must be */
@@ -78,8 +82,10 @@ export function markWork(hole: PlannedHole, line: LaidLine, scale: RulerScale): 
     );
   const off = workLine('off by', 'marked − exact', hole.residualIn, 'in');
   if (line.path.path === 'circle') {
-    const { xIn, yIn, radiusIn } = line.path;
-    const degrees = ((hole.alongIn / radiusIn) * 180) / Math.PI;
+    const { xIn, yIn } = line.path;
+    const degrees = ((hole.alongIn / line.path.radiusIn) * 180) / Math.PI;
+    // an existing hole may lie off its ring
+    const radiusIn = distanceIn(hole.xIn - xIn, hole.yIn - yIn);
     return [
       workLine(
         `hole ${hole.number} round the ring`,
@@ -128,14 +134,18 @@ export function markWork(hole: PlannedHole, line: LaidLine, scale: RulerScale): 
   ];
 }
 
-/** The point of a line at a running distance, moved off the line to its right. */
+/** The point of a line at a running distance, moved off the line: to its right, or outwards from a ring. */
 export function pointOff(
   path: LinePath,
   alongIn: number,
   offIn: number
 ): { xIn: number; yIn: number } {
+  if (path.path === 'circle')
+    return pointAt(
+      { ...path, radiusIn: path.radiusIn + offIn },
+      (alongIn / path.radiusIn) * (path.radiusIn + offIn)
+    );
   const at = pointAt(path, alongIn);
-  if (path.path === 'circle' || offIn === 0) return at;
   return { xIn: at.xIn - offIn * path.dirY, yIn: at.yIn + offIn * path.dirX };
 }
 

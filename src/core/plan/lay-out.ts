@@ -2,13 +2,21 @@ import type { WorkLine } from '../answer.ts';
 import { readDrill } from '../catalog/drills.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { byNumber, type ByNumber } from './by-number.ts';
+import {
+  fixedSpots,
+  heldPlaces,
+  heldRing,
+  withFixed,
+  type FixedSpot,
+  type Place
+} from './fixed-places.ts';
 import { KnownSpots } from './known-spots.ts';
 import type { RefusalSaid } from '../refusal-said.ts';
 import type { Joint } from '../kinds/joint.ts';
 import { gripOf, heldAt, varies } from '../stack/layers.ts';
 import { snapToRuler } from '../units/ruler.ts';
 import { byId, datumHole } from '../joint/item-id.ts';
-import { same } from '../units/tolerance.ts';
+import { LOOKS_SAME_IN } from '../units/tolerance.ts';
 import { fillAsAsked, fillLine, type OnProgress } from '../layout/fill-line.ts';
 import { pointOff, type LaidLine, type PlannedHole } from './holes.ts';
 import { closedStretch, widen, type ClearOf } from '../layout/keep-outs.ts';
@@ -51,13 +59,6 @@ export interface LaidHoles {
 
 type Wish = KindLayout['lines'][number];
 
-/** A place along a line that will be a hole. */
-interface Place {
-  alongIn: number;
-  offIn: number;
-  fixed: string | null;
-}
-
 /** How far obstacles are widened: half the larger head and what the tools need. */
 export const obstacleMarginIn = (
   joint: Joint,
@@ -69,24 +70,14 @@ function placesOn(
   joint: Joint,
   context: LayContext,
   clear: readonly ClearOf[],
+  spots: readonly FixedSpot[],
   onProgress: OnProgress
 ): { places: Place[]; work: WorkLine[] | null; stuck: RefusalSaid | null } {
   const { path } = wish;
-  const fixed = joint.fixed.flatMap((hole) =>
-    hole.line === wish.key ? [{ alongIn: hole.atIn, offIn: hole.offIn, fixed: hole.id }] : []
-  );
   const even = wish.alongIn.map((alongIn): Place => ({ alongIn, offIn: 0, fixed: null }));
   if (path.path === 'circle') {
-    // On a ring an existing hole takes the place of the nearest one.
-    for (const hole of fixed) {
-      const nearest = even.reduce((best, place) =>
-        Math.abs(place.alongIn - hole.alongIn) < Math.abs(best.alongIn - hole.alongIn)
-          ? place
-          : best
-      );
-      Object.assign(nearest, hole);
-    }
-    return { places: even, work: null, stuck: null };
+    const own = spots.filter(({ line }) => line === wish.key);
+    return { places: heldRing(even, own, 2 * Math.PI * path.radiusIn), work: null, stuck: null };
   }
   const closed = [
     ...clear.map((one) => closedStretch(path, one)).filter((stretch) => stretch !== null),
@@ -96,33 +87,33 @@ function placesOn(
   const touches = closed.some((stretch) =>
     wish.alongIn.some((alongIn) => inside(alongIn, stretch))
   );
-  if (fixed.length === 0 && wish.givenIn.length === 0 && !touches)
-    return { places: even, work: null, stuck: null };
   const { limits } = context;
   const D = rivetSize(wish.dash).diameterIn;
+  const { fixed, ...held } = heldPlaces(wish, spots, (limits.pitchMinD * D) / 2);
+  if (fixed.length === 0 && wish.givenIn.length === 0 && !touches)
+    return { places: even, work: null, stuck: null };
+  // Holes that were picked up have the rounding of the file they came from.
+  const slackIn = fixed.length > 0 ? LOOKS_SAME_IN : 0;
   const line = {
-    alongIn: wish.alongIn,
-    givenIn: wish.givenIn,
+    ...held,
     fixedIn: fixed.map(({ alongIn }) => alongIn),
     closed,
-    minPitchIn: limits.pitchMinD * D,
-    maxPitchIn: limits.pitchMaxD * D,
+    minPitchIn: limits.pitchMinD * D - slackIn,
+    maxPitchIn: limits.pitchMaxD * D + slackIn,
     endRoomIn: wish.endsMayMove ? Math.max(0, limits.edgeMaxD * D - (wish.alongIn[0] ?? 0)) : 0,
     scale: joint.scale
   };
   const filled = fillLine(line, onProgress);
-  const placeAt = (alongIn: number): Place =>
-    fixed.find((hole) => same(hole.alongIn, alongIn)) ?? { alongIn, offIn: 0, fixed: null };
   if (!filled.ok) {
     // Laid as asked, and judged: only what has no geometry at all is refused.
     const asked = wish.givenIn.length + fixed.length > 0;
     return {
-      places: asked ? fillAsAsked(line).map(placeAt) : even,
+      places: asked ? withFixed(fillAsAsked(line), fixed) : even,
       work: null,
       stuck: filled.error.said
     };
   }
-  return { places: filled.result.marksIn.map(placeAt), work: filled.work, stuck: null };
+  return { places: withFixed(filled.result.marksIn, fixed), work: filled.work, stuck: null };
 }
 
 /** Where running marks of a line begin. */
@@ -219,7 +210,9 @@ export function layHoles(
   const lines: LaidLine[] = [];
   const holes: PlannedHole[] = [];
   const removed: LaidHoles['removed'] = [];
-  const known = new KnownSpots();
+  const spots = fixedSpots(joint.fixed, kind.lines);
+  // holes that were picked up are rounded: what is one hole of two lines need not be so to the last figure
+  const known = new KnownSpots(spots.length > 0);
   const editsOf = new Map<string, Joint['edits'][number][]>();
   for (const edit of joint.edits) {
     const of = editsOf.get(edit.line) ?? [];
@@ -233,7 +226,7 @@ export function layHoles(
       places,
       work,
       stuck: why
-    } = placesOn(wish, joint, context, clear, (done) =>
+    } = placesOn(wish, joint, context, clear, spots, (done) =>
       onProgress((at + done) / kind.lines.length)
     );
     if (why !== null) stuck.push({ line: wish.name, why });
@@ -244,6 +237,8 @@ export function layHoles(
       path: wish.path,
       datumIn,
       holes: [],
+      fromIn: places[0]?.alongIn ?? 0,
+      toIn: places.at(-1)?.alongIn ?? 0,
       laidCount: places.length,
       dash: wish.dash,
       work,

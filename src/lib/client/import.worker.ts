@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { readDxf } from '$lib/exchange/read-dxf.ts';
+import { readDxf } from '$lib/exchange/dxf/read-dxf.ts';
 import { readHolesCsv } from '$lib/exchange/read-holes-csv.ts';
 
 const reader = { readDxf, readHolesCsv };

@@ -1,17 +1,33 @@
-import Papa from 'papaparse';
 import { MM_PER_IN } from '../../core/units/factors.ts';
+import { notANumber, numberIn, readCsv } from './csv.ts';
 import type { DrawingRead, Found } from './found.ts';
 
 const MOST_ROWS = 20_000;
 
-/** The unit a column's name ends in, as inches. */
-const unitOf = (column: string): number | null =>
-  /_?in(ch(es)?)?$/i.test(column) ? 1 : /_?mm$/i.test(column) ? 1 / MM_PER_IN : null;
+/** A column of one axis, with the unit that its name ends in. */
+const COLUMN = /^([xy])(?:[_ ]?(?:\(?(in|inch|inches|mm)\)?))?$/;
+const IN_PER_UNIT: Record<string, number> = { in: 1, inch: 1, inches: 1, mm: 1 / MM_PER_IN };
 
-const columnFor = (fields: readonly string[], axis: 'x' | 'y'): string | undefined =>
-  fields.find((field) =>
-    new RegExp(`^${axis}([_ ]?(in|inch|inches|mm))?$`, 'i').test(field.trim())
-  );
+/** The columns of both axes; the unit null where neither says. */
+function axesOf(columns: readonly string[]) {
+  const axis = (which: 'x' | 'y') =>
+    columns.flatMap((name) => {
+      const [, letter, unit] = COLUMN.exec(name) ?? [];
+      return letter === which
+        ? [{ name, inPerUnit: unit ? (IN_PER_UNIT[unit] ?? null) : null }]
+        : [];
+    });
+  const [x, y] = [axis('x'), axis('y')];
+  // A table may hold inches beside millimetres: the first column of x, and y in its unit.
+  const first = x[0];
+  return {
+    x: first,
+    y: y.find(({ inPerUnit }) => inPerUnit === first?.inPerUnit) ?? y[0]
+  };
+}
+
+const unitWords = (inPerUnit: number | null): string =>
+  inPerUnit === null ? 'names no unit' : inPerUnit === 1 ? 'is in inches' : 'is in millimetres';
 
 /**
  * Reads a table of holes: columns `x_in`, `y_in` or `x_mm`, `y_mm`, one hole a line.
@@ -19,36 +35,36 @@ const columnFor = (fields: readonly string[], axis: 'x' | 'y'): string | undefin
  * @returns y as in the table, running down
  */
 export function readHolesCsv(text: string): DrawingRead {
-  const parsed = Papa.parse<Record<string, string>>(text, {
-    header: true,
-    skipEmptyLines: 'greedy',
-    preview: MOST_ROWS + 1
-  });
-  const fields = parsed.meta.fields ?? [];
-  const [x, y] = [columnFor(fields, 'x'), columnFor(fields, 'y')];
+  const read = readCsv(text, MOST_ROWS);
+  if (!read.ok) return read;
+  const { columns, rows } = read.table;
+  const { x, y } = axesOf(columns);
   if (x === undefined || y === undefined)
     return {
       ok: false,
-      message: `the first line must name the columns x_in and y_in (or x_mm and y_mm); it reads ${JSON.stringify(fields.slice(0, 6).join(', ').slice(0, 80))}`
+      message: `the first line must name the columns x_in and y_in (or x_mm and y_mm); it reads ${JSON.stringify(columns.slice(0, 6).join(', ').slice(0, 80))}`
     };
-  if (parsed.data.length > MOST_ROWS)
-    return { ok: false, message: `the table has over ${MOST_ROWS} lines` };
+  if (x.inPerUnit !== y.inPerUnit)
+    return {
+      ok: false,
+      message: `the columns disagree: ${x.name} ${unitWords(x.inPerUnit)}, ${y.name} ${unitWords(y.inPerUnit)}`
+    };
   const holes: Found['holes'] = [];
-  for (const [index, row] of parsed.data.entries()) {
-    const [px, py] = [Number(row[x]), Number(row[y])];
-    if (
-      row[x]?.trim() === '' ||
-      row[y]?.trim() === '' ||
-      !Number.isFinite(px) ||
-      !Number.isFinite(py)
-    )
+  for (const { line, cell } of rows) {
+    const [px, py] = [numberIn(cell(x.name), read.table), numberIn(cell(y.name), read.table)];
+    if (px === null || py === null) {
+      const wrong = px === null ? x.name : y.name;
       return {
         ok: false,
-        message: `line ${index + 2} has no place: ${JSON.stringify(`${row[x] ?? ''}, ${row[y] ?? ''}`.slice(0, 60))} are not two numbers`
+        message: `line ${line} has no place: ${wrong}: ${notANumber(cell(wrong), read.table)}`
       };
+    }
     holes.push({ x: px, y: py, diameter: null, layer: '' });
   }
   if (holes.length === 0)
     return { ok: false, message: 'the table has no holes below its first line' };
-  return { ok: true, found: { holes, outline: null, inPerUnit: unitOf(x) } };
+  return {
+    ok: true,
+    found: { holes, outlines: [], inPerUnit: x.inPerUnit, leftOut: [] }
+  };
 }

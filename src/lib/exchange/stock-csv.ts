@@ -1,7 +1,6 @@
-import Papa from 'papaparse';
 import { StockMove, type NewMove } from '../../core/stock/stock.ts';
 import type { BinView } from '../stock-view.ts';
-import { writeCsv } from './csv.ts';
+import { numberIn, readCsv, writeCsv } from './csv.ts';
 import { problemsOf } from '../../core/schema/read.ts';
 import { refusalInWords } from '../words/refusals.ts';
 import { inInches } from '../words/writing.ts';
@@ -47,30 +46,24 @@ export function readStockCsv(
   mode: 'received' | 'counted',
   bins: readonly Pick<BinView, 'id' | 'partNumber' | 'lot' | 'place'>[]
 ): StockTable {
-  const parsed = Papa.parse<Record<string, string>>(text, {
-    header: true,
-    skipEmptyLines: 'greedy',
-    preview: MOST_LINES + 1,
-    transformHeader: (header) => header.trim().toLowerCase()
-  });
-  const fields = parsed.meta.fields ?? [];
-  const missing = NEEDED.filter((column) => !fields.includes(column));
+  const read = readCsv(text, MOST_LINES);
+  if (!read.ok) return { ok: false, problems: [read.message] };
+  const { columns, rows } = read.table;
+  const missing = NEEDED.filter((column) => !columns.includes(column));
   if (missing.length > 0)
     return {
       ok: false,
       problems: [
-        `the first line must name ${NEEDED.join(', ')} (place and cold may stand beside them); it reads ${JSON.stringify(fields.slice(0, 6).join(', ').slice(0, 80))}`
+        `the first line must name ${NEEDED.join(', ')} (place and cold may stand beside them); it reads ${JSON.stringify(columns.slice(0, 6).join(', ').slice(0, 80))}`
       ]
     };
-  if (parsed.data.length > MOST_LINES)
-    return { ok: false, problems: [`the table has over ${MOST_LINES} lines`] };
   const problems: string[] = [];
   const moves: NewMove[] = [];
-  for (const [index, row] of parsed.data.entries()) {
-    const cell = (column: (typeof COLUMNS)[number]) => unescaped((row[column] ?? '').trim());
-    const refuse = (message: string) => problems.push(`line ${index + 2}: ${message}`);
+  for (const row of rows) {
+    const cell = (column: (typeof COLUMNS)[number]) => unescaped(row.cell(column));
+    const refuse = (message: string) => problems.push(`line ${row.line}: ${message}`);
     const cold = isYes(cell('cold'));
-    const count = cell('count') === '' ? NaN : Number(cell('count'));
+    const count = numberIn(cell('count'), read.table) ?? NaN;
     if (cold === null) {
       refuse(`cold is yes or no; ${JSON.stringify(cell('cold').slice(0, 20))} was given`);
       continue;

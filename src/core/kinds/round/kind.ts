@@ -73,7 +73,7 @@ export const round = defineKind({
     insertSheetIn: 'insert thickness',
     carries: 'whether it carries load'
   },
-  outline: { across: 'cutoutIn', down: null },
+  outline: { across: 'cutoutIn', down: null, round: true },
   roles: { first: 1, last: 0, vary: true, layered: false },
   metal: ({ sheets }) => allMetal(sheets),
   widths: ({ carries, cutoutIn }, dash) =>

@@ -53,7 +53,8 @@ export const tapered = defineKind({
     lines: 'rivet lines',
     carries: 'whether it carries load'
   },
-  outline: { across: 'lengthIn', down: 'flangeIn' },
+  // a tapering flange has two widths: the outline's height may be either
+  outline: { across: 'lengthIn', down: null },
   roles: { first: 0, last: 1, vary: true, layered: true, tapers: true },
   metal: ({ sheets }) => allMetal(sheets),
   widths: (joint, dash) =>

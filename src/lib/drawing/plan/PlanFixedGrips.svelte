@@ -13,7 +13,10 @@
     onmove: (id: string, alongIn: number) => void;
   }
   let { holes, lines, place, radiusPx, onpick, onmove }: Props = $props();
-  const fixed = $derived(holes.filter((hole) => hole.fixed !== null));
+  /** so many lie too close to take hold of: they are picked and typed */
+  const MOST = 300;
+  const every = $derived(holes.filter((hole) => hole.fixed !== null));
+  const fixed = $derived(every.length > MOST ? [] : every);
   const LEAST_PX = 12;
 
   /** taken hold of: it is picked, and on a straight line it may be moved */

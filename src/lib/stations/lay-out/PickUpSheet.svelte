@@ -1,23 +1,18 @@
 <script lang="ts">
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { pickUp, PickUpInput, TAPE_ERROR_IN } from '$core/layout/pick-up.ts';
-  import { FURTHEST_OFF_IN, inJoint, takeUp, type FoundHole } from '$core/edit/take-up.ts';
-  import { nextId } from '$core/joint/item-id.ts';
-  import { kindOf } from '$core/kinds/joint.ts';
+  import { FURTHEST_OFF_IN, takeUp, type FoundHole } from '$core/edit/take-up.ts';
+  import { newIds } from '$core/joint/item-id.ts';
   import { readInput } from '$core/schema/read.ts';
   import { parseLength } from '$core/units/parse-length.ts';
-  import { MM_PER_IN } from '$core/units/factors.ts';
-  import { readHolesFile } from '$lib/client/read-file';
   import { useWorkspace } from '$lib/client/workspace.svelte';
-  import type { Found } from '$lib/exchange/found.ts';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
   import Length from '../../ui/kit/Length.svelte';
   import LengthField from '../../ui/kit/LengthField.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import Sheet from '../../ui/kit/Sheet.svelte';
-  import FoundPreview from './FoundPreview.svelte';
-  import FileDrop from '../../ui/kit/FileDrop.svelte';
+  import PickUpFile from './PickUpFile.svelte';
   import Tabs from '../../ui/kit/Tabs.svelte';
 
   /** Existing holes come in as fixed holes: by running distances, by two tapes, or from a drawing. */
@@ -63,10 +58,11 @@
     if (!line) return;
     const before = workspace.entered.fixed;
     const fixed: typeof before = [];
+    const ids = newIds(before, 'found');
     for (const one of read)
       if (one.read.ok)
         fixed.push({
-          id: nextId([...before, ...fixed], 'found'),
+          id: ids(),
           kind: 'existing',
           line: line.key,
           name: '',
@@ -97,32 +93,6 @@
     });
     return input.ok ? pickUp(input.value) : input;
   });
-
-  let found = $state.raw<{ name: string; found: Found } | null>(null);
-  let unit = $state<'in' | 'mm' | ''>('');
-  let origin = $state<'drawing' | 'corner'>('drawing');
-  const inPerUnit = $derived(
-    found?.found.inPerUnit ?? (unit === 'in' ? 1 : unit === 'mm' ? 1 / MM_PER_IN : null)
-  );
-  const placed = $derived(
-    found && inPerUnit !== null ? inJoint(found.found, inPerUnit, origin) : []
-  );
-  async function take(file: File): Promise<void> {
-    said = refusal = '';
-    found = null;
-    const result = await readHolesFile(file);
-    if (!result.ok) refusal = `${file.name}: ${result.message}.`;
-    else found = { name: file.name, found: result.found };
-  }
-  function takeSize(): void {
-    const outline = found?.found.outline;
-    const { across, down } = kindOf(workspace.entered).outline;
-    if (!outline || inPerUnit === null) return;
-    const write = (size: number) => String(Number((size * inPerUnit).toFixed(6)));
-    workspace.setAt(across, write(outline.w));
-    if (down !== null) workspace.setAt(down, write(outline.h));
-    said = 'The outline’s size is filled in.';
-  }
 </script>
 
 <Sheet title="Pick up existing holes" {open} {onclose}>
@@ -210,60 +180,12 @@
         <Notice level="stop" title="These do not meet" text={preferences.refusal(met.error.said)} />
       {/if}
     {:else}
-      <p class="hint">DXF with circles and points, or CSV with columns x_in and y_in.</p>
-      <FileDrop
-        label="A drawing or table of holes"
-        endings={['.dxf', '.csv', '.txt']}
-        onfile={(file) => void take(file)}
+      <PickUpFile
+        {layout}
+        ontake={add}
+        onsaid={(text) => (said = text)}
+        onrefused={(text) => (refusal = text)}
       />
-      {#if found}
-        <p>
-          {found.name}: {found.found.holes.length} hole{found.found.holes.length === 1
-            ? ''
-            : 's'}{found.found.outline ? ', an outline' : ''}.
-        </p>
-        {#if found.found.inPerUnit === null}
-          <Choice
-            label="The file does not say its unit. It is in"
-            value={unit}
-            options={[
-              { value: 'in', text: 'inches' },
-              { value: 'mm', text: 'millimetres' }
-            ]}
-            onchoose={(value) => (unit = value)}
-          />
-        {/if}
-        {#if found.found.outline}
-          <Choice
-            label="The datum corner is the"
-            value={origin}
-            options={[
-              { value: 'drawing', text: 'drawing’s origin' },
-              { value: 'corner', text: 'outline’s upper left' }
-            ]}
-            onchoose={(value) => (origin = value)}
-          />
-        {/if}
-        {#if inPerUnit !== null}
-          {#if layout}<FoundPreview {layout} holes={placed} />{/if}
-          <div class="acts">
-            <button
-              class="act main"
-              type="button"
-              disabled={placed.length === 0}
-              onclick={() => add(placed, found?.name.slice(0, 40) ?? '')}
-              >Take up {placed.length} as fixed holes</button
-            >
-            {#if found.found.outline}
-              <button class="act" type="button" onclick={takeSize}
-                >Use the outline’s size: {preferences.inWords(found.found.outline.w * inPerUnit)} × {preferences.inWords(
-                  found.found.outline.h * inPerUnit
-                )}</button
-              >
-            {/if}
-          </div>
-        {/if}
-      {/if}
     {/if}
   </Tabs>
 </Sheet>
@@ -273,11 +195,6 @@
   .grid {
     display: grid;
     grid-template-columns: 1fr 1fr;
-    gap: 8px;
-  }
-  .acts {
-    display: flex;
-    flex-wrap: wrap;
     gap: 8px;
   }
   .said {

@@ -15,11 +15,14 @@
     more?: Snippet;
   }
   let { title, items, what, empty, onadd, onremove, row, more }: Props = $props();
+  /** thousands may have come from a drawing */
+  const AT_ONCE = 40;
+  let most = $state(AT_ONCE);
 </script>
 
 <fieldset>
   <legend class="label">{title}</legend>
-  {#each items as item, index (item.id)}
+  {#each items.slice(0, most) as item, index (item.id)}
     <div class="item">
       <div class="fields">{@render row(item, index)}</div>
       <button
@@ -32,6 +35,11 @@
   {:else}
     <p class="hint">{empty}</p>
   {/each}
+  {#if items.length > most}
+    <button class="act" type="button" onclick={() => (most += AT_ONCE)}
+      >{Math.min(AT_ONCE, items.length - most)} of {items.length - most} more</button
+    >
+  {/if}
   <div class="add">
     <button class="act" type="button" onclick={onadd}
       ><Plus size={18} /> {what[0]?.toUpperCase()}{what.slice(1)}</button

@@ -3,6 +3,9 @@ import type { EnteredJoint } from '$core/kinds/joint.ts';
 import type { LaidLine } from '$core/plan/holes.ts';
 import type { JointLayout } from '$core/plan/plan-shape.ts';
 
+/** Further fixed holes are pinned or typed first: a list of thousands helps no one. */
+const MOST_OFFERED = 100;
+
 /** Where the running marks of a line may be measured from, in words; what is not there is not offered. */
 export function datumOptions(
   entered: Pick<EnteredJoint, 'fixed'>,
@@ -15,7 +18,7 @@ export function datumOptions(
     { value: 'start', text: down ? 'the upper edge' : 'the left edge' },
     { value: 'end', text: down ? 'the lower edge' : 'the right edge' },
     ...(layout?.cutOut ? [{ value: 'cut-out', text: 'the cut-out’s edge' }] : []),
-    ...entered.fixed.map((hole, index) => ({
+    ...entered.fixed.slice(0, MOST_OFFERED).map((hole, index) => ({
       value: fixedDatum(hole.id),
       text: `fixed hole ${hole.name === '' ? index + 1 : hole.name} at ${hole.atIn}`
     }))
