@@ -21,7 +21,7 @@
     children: Snippet;
   }
   let { data, children }: Props = $props();
-  const preferences = providePreferences(untrack(() => new Preferences(data.lengths, data.mode)));
+  const preferences = providePreferences(untrack(() => new Preferences(data.lengths, data.mode, data.paper)));
   const here = $derived(page.url.pathname);
   // The page listens to clicks and keys from here on; tests wait for it.
   onMount(() => (document.documentElement.dataset['awake'] = ''));

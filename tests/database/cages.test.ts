@@ -228,7 +228,7 @@ describe('a joint’s own step', () => {
       found: { clicks: 14 },
       status: { state: 'good', nextAfter: 10 }
     });
-    const paper = valueOf(await makeJointFile(database(), joint, 'checklist.pdf', 'a4'));
+    const paper = valueOf(await makeJointFile(database(), joint, 'checklist.pdf'));
     expect(pdfText(paper.body)).toMatch(/Cage two, no\. 7: flush at 14 clicks/);
     const attention = async () =>
       (await listJoints(database())).find(({ id }) => id === joint)?.attention;

@@ -9,7 +9,7 @@ import { tile } from '../../src/core/exchange/tiles.ts';
 import { readJointFile } from '../../src/core/exchange/joint-file.ts';
 import type { JointLayout } from '../../src/core/plan/plan-shape.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
-import type { JointFileName } from '../../src/lib/joint-files.ts';
+import { PLAIN_FILE, type FileWish, type JointFileName } from '../../src/lib/joint-files.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { makeJointFile } from '../../src/lib/server/services/joint-files.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
@@ -65,8 +65,8 @@ beforeAll(async () => {
   joint = made.value;
 });
 
-async function file(name: JointFileName, paper: 'a4' | 'letter' = 'a4') {
-  const made = await makeJointFile(database(), joint, name, paper);
+async function file(name: JointFileName, wish: Partial<FileWish> = {}) {
+  const made = await makeJointFile(database(), joint, name, { ...PLAIN_FILE, ...wish });
   if (!made.ok) throw new Error(made.message);
   return made.value;
 }
@@ -97,20 +97,30 @@ function circlesOf(svg: string): { x: number; y: number; size: number }[] {
 
 describe.each(['a4', 'letter'] as const)('the full-size pattern on %s', (paper) => {
   const path = join(folder, `${paper}.pdf`);
-  const tiling = resultOf(tile(patternOf(layout, DEFAULT_PROFILE), paper));
-  beforeAll(async () => writeFileSync(path, (await file('pattern.pdf', paper)).body));
+  const tiling = resultOf(
+    tile(patternOf({ layout, profile: DEFAULT_PROFILE, fixed: [], part: null }), paper)
+  );
+  beforeAll(async () => writeFileSync(path, (await file('pattern.pdf', { paper })).body));
 
   it('names its sheets and carries the check scale on each', () => {
     const pages = execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' })
       .split('\f')
       .filter((page) => page.trim() !== '');
-    expect(pages).toHaveLength(tiling.tiles.length);
-    expect(pages.length).toBeGreaterThan(1);
-    for (const page of pages) {
+    const [cover, ...sheets] = pages;
+    expect(sheets).toHaveLength(tiling.tiles.length);
+    expect(sheets.length).toBeGreaterThan(1);
+    // what it is, which drill goes where, from where it is seen
+    expect(cover).toMatch(/Rib 4 – flange \(left\), job 7, revision 1, all parts/);
+    expect(cover).toMatch(/18 rivet holes \(1–2, 4–19\): drill #30, 0\.1285 in/);
+    expect(cover).toMatch(/1 held open \(3\): drill #21, 0\.159 in/);
+    expect(cover).toMatch(/manufactured heads’ side/);
+    expect(readFileSync(path, 'latin1')).toMatch(/\/PrintScaling \/?\(?None/);
+    for (const page of sheets) {
       expect(page).toContain('100 mm: measure both');
       expect(page).toMatch(/4 in/);
     }
-    expect(pages[1]).toMatch(/sheet B1 of/);
+    expect(sheets[1]).toMatch(/sheet B1 of/);
+    expect(sheets[1]).toMatch(/A1\|B1/);
     expect(pages.join('\n')).toContain('3 OPEN');
   });
 
@@ -123,9 +133,9 @@ describe.each(['a4', 'letter'] as const)('the full-size pattern on %s', (paper) 
         '-noshrink',
         '-nocenter',
         '-f',
-        String(index + 1),
+        String(index + 2),
         '-l',
-        String(index + 1),
+        String(index + 2),
         path,
         svg
       ]);
@@ -152,9 +162,9 @@ describe.each(['a4', 'letter'] as const)('the full-size pattern on %s', (paper) 
       '-r',
       String(DPI),
       '-f',
-      '1',
+      '2',
       '-l',
-      '1',
+      '2',
       path,
       join(folder, `${paper}-page`)
     ]);
@@ -175,7 +185,7 @@ describe.each(['a4', 'letter'] as const)('the full-size pattern on %s', (paper) 
       return best;
     };
     // the foot lies below the drawing: the two bars are the longest lines there
-    const foot = Math.floor((tiling.pageHIn - tiling.marginIn - 0.62) * DPI);
+    const foot = Math.floor((tiling.pageHIn - tiling.marginIn - 0.5) * DPI);
     const lengths = Array.from({ length: height - foot }, (_, row) => longest(foot + row));
     /** from tick to tick, middle to middle, a little above a bar */
     const tickToTick = (bar: number) => {
@@ -217,6 +227,19 @@ describe('other files out', () => {
     expect(rows[0]).toMatchObject({ rivet: 'MS20470AD4-4', drill: '#30' });
   });
 
+  it('one part alone names it; a part that is none is refused with those there are', async () => {
+    const { name, body } = await file('pattern.dxf', { part: 'flange', unit: 'mm' });
+    expect(name).toBe('rib-4-flange-left-flange-pattern.dxf');
+    expect(String(body)).toMatch(/^999\r\nRib 4 .* flange \(left\), job 7, revision 1, flange/);
+    const refused = await makeJointFile(database(), joint, 'pattern.dxf', {
+      ...PLAIN_FILE,
+      part: 'wing'
+    });
+    expect(refused.ok ? '' : refused.message).toBe(
+      'this joint has no part "wing"; its parts are flange'
+    );
+  });
+
   it('the joint file opens again as it was', async () => {
     const read = readJointFile(String((await file('joint.json')).body));
     expect(read.ok && read.file.definition).toEqual(
@@ -232,7 +255,7 @@ describe('other files out', () => {
       'x',
       entered('lap', ['0.4', '0.04'])
     );
-    const refused = await makeJointFile(database(), made.ok ? made.value : '', 'pattern.dxf', 'a4');
+    const refused = await makeJointFile(database(), made.ok ? made.value : '', 'pattern.dxf');
     expect(refused.ok ? '' : refused.message).toMatch(/decimal point slip|needed|expected/);
   });
 });

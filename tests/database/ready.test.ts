@@ -103,11 +103,9 @@ describe('the shop’s figures', () => {
 
 describe('on paper', () => {
   it('the checklist has every step with its count and tool', async () => {
-    const text = pdfText(
-      valueOf(await makeJointFile(database(), joint, 'checklist.pdf', 'a4')).body
-    );
+    const text = pdfText(valueOf(await makeJointFile(database(), joint, 'checklist.pdf')).body);
     // 23 rivets needed, 24 set; 24 × 2 sheets × 2 sides
-    expect(text).toMatch(/Make ready: Stringer "six" lap, job 9/);
+    expect(text).toMatch(/Make ready: Stringer “six” lap, job 9/);
     expect(text).toMatch(/2\. Drill the pilots: 24 holes/);
     expect(text).toMatch(/Tool: #30, 0\.1285 in/);
     expect(text).toMatch(/Deburr every hole, both sides, every sheet: 96 hole sides/);
@@ -115,7 +113,7 @@ describe('on paper', () => {
   });
 
   it('each part has its label', async () => {
-    const text = pdfText(valueOf(await makeJointFile(database(), joint, 'labels.pdf', 'a4')).body);
+    const text = pdfText(valueOf(await makeJointFile(database(), joint, 'labels.pdf')).body);
     expect(text).toMatch(/Part 1 of 2: upper sheet/);
     expect(text).toMatch(/Part 2 of 2: lower sheet/);
     expect(text).toMatch(/outside, under the manufactured heads/);

@@ -31,15 +31,28 @@ test('every file goes out, and the joint file comes back in', async ({ page, app
   await openDemo(page, app, /Frame 11 flange/, 'lay-out');
   await page.getByRole('button', { name: 'Files' }).click();
 
-  const pdf = await download(page, 'Full-size pattern, PDF on Letter');
+  await page.getByText('Letter', { exact: true }).click();
+  const pdf = await download(page, 'Full-size pattern, PDF');
   expect(pdf.name).toBe('frame-11-flange-to-skin-letter.pdf');
   expect(readFileSync(pdf.path).subarray(0, 5).toString()).toBe('%PDF-');
 
   const dxf = await download(page, 'Pattern, DXF');
   const circles = (
     new DxfParser().parseSync(readFileSync(dxf.path, 'utf8'))?.entities ?? []
-  ).filter((entity) => entity.type === 'CIRCLE' && entity.layer === 'HOLES');
+  ).filter((entity) => entity.type === 'CIRCLE' && ['HOLES', 'EXISTING'].includes(entity.layer));
   expect(circles).toHaveLength(16);
+
+  // in millimetres
+  await page.getByText('millimetres', { exact: true }).click();
+  const mm = await download(page, 'Pattern, DXF');
+  const inMm = new DxfParser().parseSync(readFileSync(mm.path, 'utf8'));
+  expect(inMm?.header.$INSUNITS).toBe(4);
+  await page.getByText('inches', { exact: true }).click();
+  // what cannot be made is refused, with what can
+  const id = /joints\/([^/]+)/.exec(page.url())?.[1] ?? '';
+  const refused = await page.request.get(`${app.url}/api/joints/${id}/files/pattern.pdf?paper=a3`);
+  expect(refused.status()).toBe(400);
+  expect(await refused.text()).toContain('paper is a4 or letter');
 
   const csv = await download(page, 'Marks, CSV');
   expect(readFileSync(csv.path, 'utf8').trim().split('\r\n')).toHaveLength(18);
@@ -48,9 +61,9 @@ test('every file goes out, and the joint file comes back in', async ({ page, app
   const drawn = await page.evaluate(
     (text) => {
       const root = new DOMParser().parseFromString(text, 'image/svg+xml').documentElement;
-      return [...root.querySelectorAll('#HOLES circle')].map((circle) => [
-        Number(circle.getAttribute('cx')),
-        Number(circle.getAttribute('cy'))
+      return [...root.querySelectorAll('#HOLES circle, #EXISTING circle')].map((circle) => [
+        Number(circle.getAttribute('cx')) / 1000,
+        Number(circle.getAttribute('cy')) / 1000
       ]);
     },
     readFileSync(svg.path, 'utf8')
@@ -64,9 +77,13 @@ test('every file goes out, and the joint file comes back in', async ({ page, app
     .slice(1)
     .filter((row) => row[column('state')] !== 'held open')
     .map((row) => [Number(row[column('x_in')]), Number(row[column('y_in')])]);
-  drawn.forEach(([x, y], index) => {
-    expect(Math.abs((x ?? 0) - (places[index]?.[0] ?? 9))).toBeLessThan(0.0005);
-    expect(Math.abs((y ?? 0) - (places[index]?.[1] ?? 9))).toBeLessThan(0.0005);
+  const inOrder = (list: (number | undefined)[][]) =>
+    list.toSorted((a, b) => (a[0] ?? 0) - (b[0] ?? 0));
+  expect(drawn).toHaveLength(places.length);
+  const found = inOrder(drawn);
+  inOrder(places).forEach(([x, y], index) => {
+    expect(Math.abs((x ?? 0) - (found[index]?.[0] ?? 9))).toBeLessThan(0.0005);
+    expect(Math.abs((y ?? 0) - (found[index]?.[1] ?? 9))).toBeLessThan(0.0005);
   });
 
   const file = await download(page, 'The joint as a file');

@@ -27,7 +27,7 @@ test('the gauge plate comes out full size and is judged when it is made', async 
       expect(radii.some((radius) => Math.abs(2 * radius - wideD * D) < 0.0005)).toBe(true);
   const text = execFileSync('pdftotext', [await get('PDF on A4'), '-'], { encoding: 'utf8' });
   expect(text).toContain('Gauge plate for driven heads, standard limits');
-  expect(text).toContain('full size: print at 100 %');
+  expect(text).toContain('full size: print unscaled, at 100 %');
 
   await page.getByLabel('Measured: go-4').fill('0.2195');
   await expect(page.locator('[data-feature="go-4"]')).toContainText('✓ good');

@@ -1,14 +1,29 @@
-import { PATTERN_LAYERS, type Pattern, type PatternLayer, type Stroke } from './pattern.ts';
+import { MM_PER_IN } from '../units/factors.ts';
+import type { Pattern } from './pattern.ts';
+import { layerName, type PatternLayer, type Stroke } from './strokes.ts';
 
-/** Colour numbers by layer: white, red, yellow, cyan, blue, white, red. */
+/** Colour numbers by layer: white, red, yellow, green, cyan, blue, magenta. */
 const COLOURS: Record<PatternLayer, number> = {
   EDGES: 7,
-  HOLES: 1,
-  HELD_OPEN: 2,
   CUT_OUT: 4,
+  RELIEFS: 4,
+  STOP_DRILL: 6,
+  HOLES: 1,
+  EXISTING: 3,
+  HELD_OPEN: 2,
+  PILOTS: 8,
+  LAYER_ENDS: 6,
   LINES: 5,
+  MARKS: 7,
   TEXT: 7,
   WARNINGS: 1
+};
+
+export type DrawingUnit = 'in' | 'mm';
+/** What a unit is called in the header, and how many stand for an inch. */
+const UNITS: Record<DrawingUnit, { insUnits: number; metric: 0 | 1; perIn: number }> = {
+  in: { insUnits: 1, metric: 0, perIn: 1 },
+  mm: { insUnits: 4, metric: 1, perIn: MM_PER_IN }
 };
 
 type Group = readonly [code: number, value: string | number];
@@ -17,74 +32,100 @@ const real = (value: number): string => {
   const text = value.toFixed(8).replace(/0+$/, '0');
   return text === '-0.0' ? '0.0' : text;
 };
-const degrees = (rad: number): number => ((((rad * 180) / Math.PI) % 360) + 360) % 360;
 
-/** y runs up in the file, so what ran clockwise runs the other way: an arc's ends change places. */
-function entity(stroke: Stroke): Group[] {
-  const at = (x: number, y: number): Group[] => [
-    [10, real(x)],
-    [20, real(-y)],
-    [30, '0.0']
+/** Letters beyond the first hundred-odd are written by their number, as readers of the format know them. */
+const lettered = (text: string): string =>
+  text
+    // eslint-disable-next-line no-control-regex -- a line break in a text would end its group
+    .replace(/[\x00-\x1f\x7f]/g, ' ')
+    .replace(/[^\x20-\x7e]/gu, (letter) =>
+      [...Array(letter.length).keys()]
+        .map((at) => `\\U+${letter.charCodeAt(at).toString(16).toUpperCase().padStart(4, '0')}`)
+        .join('')
+    );
+
+/** y runs up in the file, so what ran clockwise runs the other way. */
+function entity(stroke: Stroke, perIn: number): Group[] {
+  const layer = layerName(stroke);
+  const place = (x: number, y: number, codes: readonly [number, number, number]): Group[] => [
+    [codes[0], real(x * perIn)],
+    [codes[1], real(-y * perIn)],
+    [codes[2], '0.0']
   ];
+  const at = (x: number, y: number) => place(x, y, [10, 20, 30]);
   switch (stroke.stroke) {
     case 'line':
       return [
         [0, 'LINE'],
-        [8, stroke.layer],
+        [8, layer],
         ...at(stroke.x1In, stroke.y1In),
-        [11, real(stroke.x2In)],
-        [21, real(-stroke.y2In)],
-        [31, '0.0']
+        ...place(stroke.x2In, stroke.y2In, [11, 21, 31])
       ];
     case 'circle':
       return [
         [0, 'CIRCLE'],
-        [8, stroke.layer],
+        [8, layer],
         ...at(stroke.xIn, stroke.yIn),
-        [40, real(stroke.radiusIn)]
+        [40, real(stroke.radiusIn * perIn)]
       ];
-    case 'arc':
+    case 'path':
       return [
-        [0, 'ARC'],
-        [8, stroke.layer],
-        ...at(stroke.xIn, stroke.yIn),
-        [40, real(stroke.radiusIn)],
-        [50, real(degrees(-stroke.toRad))],
-        [51, real(degrees(-stroke.fromRad))]
+        [0, 'POLYLINE'],
+        [8, layer],
+        [66, 1],
+        ...at(0, 0),
+        [70, stroke.closed ? 1 : 0],
+        ...stroke.corners.flatMap(({ xIn, yIn, turnRad }): Group[] => [
+          [0, 'VERTEX'],
+          [8, layer],
+          ...at(xIn, yIn),
+          ...(turnRad === 0 ? [] : [[42, real(-Math.tan(turnRad / 4))] as const])
+        ]),
+        [0, 'SEQEND'],
+        [8, layer]
       ];
     case 'text':
       return [
         [0, 'TEXT'],
-        [8, stroke.layer],
+        [8, layer],
         ...at(stroke.xIn, stroke.yIn),
-        [40, real(stroke.heightIn)],
-        // R12 knows no Unicode; what it cannot hold is written as a question mark.
-        [1, stroke.text.replace(/[^\x20-\x7e]/g, '?')]
+        [40, real(stroke.heightIn * perIn)],
+        [1, lettered(stroke.text)]
       ];
   }
 }
 
 /**
- * A pattern as a DXF file of release 12: header, layer table, entities; inches, y up.
+ * A pattern as a DXF file of release 12: header, layer table, entities; y up.
  *
+ * @param title job, joint, revision and part, as a comment at the file's head
  * @source the public DXF reference, AC1009
  */
-export function dxfR12({ strokes, xIn, yIn, wIn, hIn }: Pattern): string {
+export function dxfR12(
+  { strokes, xIn, yIn, wIn, hIn }: Pattern,
+  title: string,
+  unit: DrawingUnit = 'in'
+): string {
+  const { insUnits, metric, perIn } = UNITS[unit];
+  const layers = new Map(strokes.map((stroke) => [layerName(stroke), COLOURS[stroke.layer]]));
   const groups: Group[] = [
+    [999, lettered(title)],
     [0, 'SECTION'],
     [2, 'HEADER'],
     [9, '$ACADVER'],
     [1, 'AC1009'],
     // Not of release 12, but read by what came after; older readers pass over what they do not know.
     [9, '$INSUNITS'],
-    [70, 1],
+    [70, insUnits],
+    [9, '$MEASUREMENT'],
+    [70, metric],
     [9, '$EXTMIN'],
-    [10, real(xIn)],
-    [20, real(-(yIn + hIn))],
+    [10, real(xIn * perIn)],
+    [20, real(-(yIn + hIn) * perIn)],
     [30, '0.0'],
     [9, '$EXTMAX'],
-    [10, real(xIn + wIn)],
-    [20, real(-yIn)],
+    [10, real((xIn + wIn) * perIn)],
+    [20, real(-yIn * perIn)],
     [30, '0.0'],
     [0, 'ENDSEC'],
     [0, 'SECTION'],
@@ -102,19 +143,19 @@ export function dxfR12({ strokes, xIn, yIn, wIn, hIn }: Pattern): string {
     [0, 'ENDTAB'],
     [0, 'TABLE'],
     [2, 'LAYER'],
-    [70, PATTERN_LAYERS.length],
-    ...PATTERN_LAYERS.flatMap((layer): Group[] => [
+    [70, layers.size],
+    ...[...layers].flatMap(([name, colour]): Group[] => [
       [0, 'LAYER'],
-      [2, layer],
+      [2, name],
       [70, 0],
-      [62, COLOURS[layer]],
+      [62, colour],
       [6, 'CONTINUOUS']
     ]),
     [0, 'ENDTAB'],
     [0, 'ENDSEC'],
     [0, 'SECTION'],
     [2, 'ENTITIES'],
-    ...strokes.flatMap(entity),
+    ...strokes.flatMap((stroke) => entity(stroke, perIn)),
     [0, 'ENDSEC'],
     [0, 'EOF']
   ];

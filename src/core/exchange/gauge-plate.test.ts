@@ -24,8 +24,14 @@ describe('a gauge plate', () => {
         circles.some((drawn) => Math.abs(drawn - nominalIn) < 1e-12),
         key
       ).toBe(true);
+    // the plate is one closed outline: its upright pieces are the notches' sides
     const depths = pattern.strokes.flatMap((one) =>
-      one.stroke === 'line' && one.x1In === one.x2In ? [Math.abs(one.y2In - one.y1In)] : []
+      one.stroke === 'path'
+        ? one.corners.flatMap((corner, at) => {
+            const next = one.corners[(at + 1) % one.corners.length];
+            return next && next.xIn === corner.xIn ? [Math.abs(next.yIn - corner.yIn)] : [];
+          })
+        : []
     );
     for (const { key, nominalIn } of features.filter((one) => /^(high|low|shank)/.test(one.key)))
       expect(

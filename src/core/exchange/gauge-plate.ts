@@ -1,7 +1,8 @@
 import { by, len, type Notation } from '../notation.ts';
 import { HEAD_LIMITS } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
-import type { Pattern, Stroke } from './pattern.ts';
+import type { Pattern } from './pattern.ts';
+import { circle, text, type PathCorner, type Stroke } from './strokes.ts';
 import type { Dash, HeadLimitsKey } from '../schema/fields.ts';
 import { IDEAL_PROTRUSION_D } from '../stack/rivet-length.ts';
 import { atMost } from '../units/tolerance.ts';
@@ -38,25 +39,20 @@ interface Notch {
   deepIn: number;
 }
 
-/** A straight edge with notches cut in from it; `inward` is +1 where the plate lies below the edge. */
+/** Corners of a straight edge with notches cut in from it; `inward` is +1 where the plate lies below the edge. */
 function notchedEdge(
   notches: readonly Notch[],
   wideIn: number,
   yIn: number,
   inward: 1 | -1
-): Stroke[] {
+): PathCorner[] {
   const points: [number, number][] = [[0, yIn]];
   for (const { fromIn, wideIn: wide, deepIn } of notches) {
     const bottomIn = yIn + inward * deepIn;
     points.push([fromIn, yIn], [fromIn, bottomIn], [fromIn + wide, bottomIn], [fromIn + wide, yIn]);
   }
   points.push([wideIn, yIn]);
-  return points.slice(1).flatMap(([x2In, y2In], at): Stroke[] => {
-    const [x1In, y1In] = points[at] ?? [x2In, y2In];
-    return x1In === x2In && y1In === y2In
-      ? []
-      : [{ layer: 'EDGES', stroke: 'line', x1In, y1In, x2In, y2In }];
-  });
+  return points.map(([xIn, y]) => ({ xIn, yIn: y, turnRad: 0 }));
 }
 
 /**
@@ -83,23 +79,15 @@ export function gaugePlate(dashes: readonly Dash[], limits: HeadLimitsKey): Gaug
     const D = rivetSize(dash).diameterIn;
     const wideIn = (2 * HEIGHT_NOTCH_D + BETWEEN_NOTCHES_D) * D;
     const middleIn = fromIn + wideIn / 2;
-    const hole = (yIn: number, diameterIn: number): Stroke => ({
-      layer: 'HOLES',
-      stroke: 'circle',
-      xIn: middleIn,
-      yIn,
-      radiusIn: diameterIn / 2
-    });
+    const hole = (yIn: number, diameterIn: number): Stroke =>
+      circle('HOLES', middleIn, yIn, diameterIn / 2);
     const goIn = diameterD.high * D;
     const noGoIn = diameterD.low * D;
-    strokes.push(hole(topIn + goIn / 2, goIn), hole(lowHolesIn + noGoIn / 2, noGoIn), {
-      layer: 'TEXT',
-      stroke: 'text',
-      xIn: fromIn,
-      yIn: topIn + goIn / 2,
-      heightIn: TEXT_HIGH_IN,
-      text: `-${dash}`
-    });
+    strokes.push(
+      hole(topIn + goIn / 2, goIn),
+      hole(lowHolesIn + noGoIn / 2, noGoIn),
+      text('TEXT', fromIn, topIn + goIn / 2, TEXT_HIGH_IN, `-${dash}`)
+    );
     lower.push(
       { fromIn, wideIn: HEIGHT_NOTCH_D * D, deepIn: heightD.high * D },
       {
@@ -128,24 +116,20 @@ export function gaugePlate(dashes: readonly Dash[], limits: HeadLimitsKey): Gaug
     feature('shank', IDEAL_PROTRUSION_D);
     fromIn += wideIn + BETWEEN_IN;
   }
-  const side = (xIn: number): Stroke => ({
+  const outline: Stroke = {
     layer: 'EDGES',
-    stroke: 'line',
-    x1In: xIn,
-    y1In: 0,
-    x2In: xIn,
-    y2In: highIn
-  });
+    part: null,
+    stroke: 'path',
+    closed: true,
+    corners: [
+      ...notchedEdge(upper, fromIn, 0, 1),
+      ...notchedEdge(lower, fromIn, highIn, -1).reverse()
+    ]
+  };
   return {
     pattern: {
-      strokes: [
-        ...notchedEdge(upper, fromIn, 0, 1),
-        ...notchedEdge(lower, fromIn, highIn, -1),
-        side(0),
-        side(fromIn),
-        ...strokes
-      ],
-      notes: [],
+      strokes: [outline, ...strokes],
+      drills: [],
       xIn: 0,
       yIn: 0,
       wIn: fromIn,

@@ -1,59 +1,104 @@
-import { PILOT_DRILL } from '../catalog/rivets.ts';
+import { drillIn } from '../catalog/drills.ts';
+import { PILOT_DRILL, rivetSize } from '../catalog/rivets.ts';
 import type { JointLayout, PlannedStack } from '../plan/plan-shape.ts';
+import type { RuleProfile } from '../rules/profile.ts';
+import { MM_PER_IN } from '../units/factors.ts';
+import type { DrawingUnit } from './dxf-r12.ts';
 
-/** One line of the table of marks, as it goes into a file; lengths in inches. */
-export type MarkRow = Record<(typeof MARK_COLUMNS)[number], string | number>;
+/** Columns that are lengths: their names end in the unit. */
+const LENGTHS = [
+  'mark',
+  'cross_mark',
+  'exact_along',
+  'off_by',
+  'x',
+  'y',
+  'hole_diameter',
+  'larger_hole_diameter',
+  'grip'
+] as const;
+type LengthColumn = (typeof LENGTHS)[number];
 
-export const MARK_COLUMNS = [
+const COLUMNS = [
   'hole',
   'line',
   'state',
   'reason',
-  'mark_in',
-  'cross_mark_in',
-  'exact_along_in',
-  'off_by_in',
-  'x_in',
-  'y_in',
+  'mark',
+  'cross_mark',
+  'exact_along',
+  'off_by',
+  'x',
+  'y',
   'rivet',
   'drill',
-  'grip_in',
+  'hole_diameter',
+  'larger_in',
+  'larger_drill',
+  'larger_hole_diameter',
+  'grip',
   'warning'
 ] as const;
 
-const places = (value: number): number => Number(value.toFixed(6));
+const isLength = (column: string): column is LengthColumn =>
+  (LENGTHS as readonly string[]).includes(column);
 
-/**
- * Every hole with its running mark, its exact place and its rivet.
- *
- * @param warningOf what stops the joint at a hole, in words; empty where nothing does
- */
-export const markRows = (
-  layout: JointLayout,
-  stacks: readonly PlannedStack[],
-  warningOf: (hole: number) => string
-): MarkRow[] =>
+/** The table's columns in a unit. */
+export const markColumns = (unit: DrawingUnit): string[] =>
+  COLUMNS.map((column) => (isLength(column) ? `${column}_${unit}` : column));
+
+/** One line of the table of marks, as it goes into a file. */
+export type MarkRow = Record<string, string | number>;
+
+/** What the table is made of. */
+export interface MarksWish {
+  layout: JointLayout;
+  stacks: readonly PlannedStack[];
+  profile: Pick<RuleProfile, 'drill'>;
+  unit: DrawingUnit;
+  /** what stops the joint at a hole, in words; empty where nothing does */
+  warningOf: (hole: number) => string;
+}
+
+/** Every hole with its running mark, its exact place, its drills and its rivet. */
+export const markRows = ({ layout, stacks, profile, unit, warningOf }: MarksWish): MarkRow[] =>
   layout.holes.map((hole) => {
     const stack = stacks[hole.stack];
     const line = layout.lines[hole.row - 1];
-    return {
+    const open = hole.state === 'held-open';
+    const drill = open
+      ? (hole.openDrill?.name ?? PILOT_DRILL)
+      : rivetSize(hole.dash).drill[profile.drill];
+    const larger = open ? null : layout.growth;
+    const row: Record<(typeof COLUMNS)[number], string | number | null> = {
       hole: hole.number,
       line: line?.name ?? '',
-      state: hole.state === 'held-open' ? 'held open' : hole.fixed === null ? 'rivet' : 'fixed',
+      state: open ? 'held open' : hole.fixed === null ? 'rivet' : 'fixed',
       reason: hole.reason,
-      mark_in: places(hole.markIn),
-      cross_mark_in: hole.crossMarkIn === null ? '' : places(hole.crossMarkIn),
-      exact_along_in: places(hole.alongIn - (line?.datumIn ?? 0)),
-      off_by_in: places(hole.residualIn),
-      x_in: places(hole.xIn),
-      y_in: places(hole.yIn),
-      rivet:
-        hole.state === 'held-open' ? '' : stack?.length.ok ? stack.length.result.partNumber : '',
-      drill:
-        hole.state === 'held-open'
-          ? (hole.openDrill?.name ?? PILOT_DRILL)
-          : (stack?.hole.drill ?? ''),
-      grip_in: places(hole.gripIn),
+      mark: hole.markIn,
+      cross_mark: hole.crossMarkIn,
+      exact_along: hole.alongIn - (line?.datumIn ?? 0),
+      off_by: hole.residualIn,
+      x: hole.xIn,
+      y: hole.yIn,
+      rivet: !open && stack?.length.ok ? stack.length.result.partNumber : '',
+      drill,
+      hole_diameter: open && hole.openDrill ? hole.openDrill.diameterIn : drillIn(drill),
+      larger_in: larger?.part ?? '',
+      larger_drill: larger?.drill ?? '',
+      larger_hole_diameter: larger?.diameterIn ?? null,
+      grip: hole.gripIn,
       warning: warningOf(hole.number)
     };
+    return Object.fromEntries(
+      COLUMNS.map((column) => {
+        const value = row[column] ?? '';
+        if (!isLength(column) || typeof value !== 'number')
+          return [isLength(column) ? `${column}_${unit}` : column, value];
+        return [
+          `${column}_${unit}`,
+          Number((unit === 'mm' ? value * MM_PER_IN : value).toFixed(6))
+        ];
+      })
+    );
   });

@@ -3,37 +3,38 @@ import { describe, expect, it } from 'vitest';
 import { definition, layoutOf } from '../../../tests/support/joints';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { dxfR12 } from './dxf-r12';
-import { patternOf, type Stroke } from './pattern';
+import { patternOf, withCaptions, type Pattern } from './pattern';
+import { layerName, type Stroke } from './strokes';
 import { svgPattern } from './svg';
 
-const layout = layoutOf(
-  definition('patch', ['0.032', '0.040'], {
-    carries: 'attach',
-    dash: 4,
-    edgeIn: '5/16',
-    cornerRadiusIn: '1/4',
-    cutoutWIn: '3 1/8',
-    cutoutHIn: '2 1/8',
-    edits: [
-      {
-        id: 'edit-1',
-        line: 'skin-top',
-        index: 1,
-        of: 4,
-        state: 'held-open',
-        nudgeIn: '',
-        reason: 'latch',
-        drill: '',
-        asRivets: false
-      }
-    ]
-  })
-);
-const pattern = patternOf(layout, DEFAULT_PROFILE);
-const circlesOn = (layer: Stroke['layer']) =>
-  pattern.strokes.flatMap((stroke) =>
-    stroke.layer === layer && stroke.stroke === 'circle' ? [stroke] : []
+const HELD_OPEN = {
+  id: 'edit-1',
+  line: 'skin-top',
+  index: 1,
+  of: 4,
+  state: 'held-open' as const,
+  nudgeIn: '',
+  reason: 'latch',
+  drill: '',
+  asRivets: false
+};
+const patch = definition('patch', ['0.032', '0.040'], {
+  carries: 'attach',
+  dash: 4,
+  edgeIn: '5/16',
+  cornerRadiusIn: '1/4',
+  cutoutWIn: '3 1/8',
+  cutoutHIn: '2 1/8',
+  edits: [HELD_OPEN]
+});
+const layout = layoutOf(patch);
+const profile = DEFAULT_PROFILE;
+const pattern = patternOf({ layout, profile, fixed: [], part: null });
+const circlesOn = (layer: string, of: Pattern = pattern) =>
+  of.strokes.flatMap((stroke) =>
+    layerName(stroke) === layer && stroke.stroke === 'circle' ? [stroke] : []
   );
+const read = (text: string) => new DxfParser().parseSync(text);
 
 describe('the full-size pattern', () => {
   it('has every hole where it is computed, at its drill’s size', () => {
@@ -41,6 +42,9 @@ describe('the full-size pattern', () => {
     expect(circlesOn('HELD_OPEN')).toHaveLength(1);
     // #30 is 0.1285
     expect(circlesOn('HOLES')[0]).toMatchObject({ xIn: 0.3125, yIn: 0.3125, radiusIn: 0.06425 });
+    // drilled #40 first: 0.098
+    expect(circlesOn('PILOTS')).toHaveLength(layout.rivets);
+    expect(circlesOn('PILOTS')[0]?.radiusIn).toBeCloseTo(0.049, 9);
   });
 
   it('numbers holes and says which stay open', () => {
@@ -51,62 +55,169 @@ describe('the full-size pattern', () => {
     expect(texts).toContain('1');
   });
 
-  it('leaves out the sides where the skin goes on, keeps doubler, insert and cut-out', () => {
-    const edges = pattern.strokes.filter((stroke) => stroke.layer === 'EDGES');
-    // doubler 4 lines; insert 4 lines and 4 corners
-    expect(edges).toHaveLength(12);
-    expect(pattern.strokes.filter(({ layer }) => layer === 'CUT_OUT')).toHaveLength(12);
-    // the doubler is cut-out + 4 × 5/16 = 4.375 wide
-    expect(pattern.wIn).toBeCloseTo(4.375 + 0.3, 1);
+  it('draws each part as one closed outline; a skin that goes on has none, its cut-out is one', () => {
+    const paths = pattern.strokes.filter(({ stroke }) => stroke === 'path');
+    expect(paths.map(layerName)).toEqual(['DOUBLER-EDGES', 'SKIN-CUT_OUT', 'INSERT-EDGES']);
+    expect(paths.every((one) => one.stroke === 'path' && one.closed)).toBe(true);
+    expect(circlesOn('RELIEFS')).toHaveLength(4);
+    // the doubler is cut-out + 4 × 5/16 = 4.375 wide; the datum’s marks lie beside it
+    expect(pattern.wIn).toBeCloseTo(4.375 + 0.3 + 0.35, 1);
+  });
+
+  it('draws nothing twice', () => {
+    const said = pattern.strokes.map((stroke) => JSON.stringify(stroke));
+    expect(new Set(said).size).toBe(said.length);
+  });
+
+  it('of one part has that part’s metal and holes alone', () => {
+    const insert = patternOf({ layout, profile, fixed: [], part: 'insert' });
+    expect(insert.strokes.filter(({ stroke }) => stroke === 'path').map(layerName)).toEqual([
+      'EDGES'
+    ]);
+    const inside = layout.lines
+      .filter(({ key }) => key.startsWith('insert'))
+      .flatMap(({ holes }) => holes);
+    expect(insert.drills.flatMap(({ layer, holes }) => (layer === 'HOLES' ? holes : []))).toEqual([
+      ...new Set(inside)
+    ]);
+  });
+
+  it('keeps holes that are there already on a layer of their own', () => {
+    const joint = definition('lap', ['0.040', '0.040'], {
+      dash: 4,
+      widthIn: '6',
+      fixed: [
+        { id: 'old', kind: 'existing', line: 'row-1', name: '', atIn: '2.9', offIn: '' }
+      ]
+    });
+    const old = patternOf({ layout: layoutOf(joint), profile, fixed: joint.fixed, part: null });
+    expect(circlesOn('EXISTING', old).map(({ xIn }) => xIn)).toEqual([2.9]);
+    expect(circlesOn('HOLES', old).some(({ xIn }) => xIn === 2.9)).toBe(false);
+    expect(circlesOn('PILOTS', old).some(({ xIn }) => xIn === 2.9)).toBe(false);
+  });
+
+  it('has the panel’s larger holes, and the frame’s opening', () => {
+    const joint = definition('panel', ['0.040', '0.187', '0.050'], {
+      dash: 4,
+      widthIn: '17 1/2',
+      heightIn: '11 1/4',
+      frameIn: '1 1/4',
+      deltaTC: '55'
+    });
+    const panel = layoutOf(joint);
+    const wish = { layout: panel, profile, fixed: [] };
+    const largerIn = panel.growth?.diameterIn ?? NaN;
+    expect(largerIn).toBeGreaterThan(0.1285);
+    const all = patternOf({ ...wish, part: null });
+    expect(circlesOn('PANEL-HOLES', all).map(({ radiusIn }) => radiusIn)).toEqual(
+      panel.holes.map(() => largerIn / 2)
+    );
+    expect(circlesOn('HOLES', all).every(({ radiusIn }) => radiusIn === 0.06425)).toBe(true);
+    const alone = patternOf({ ...wish, part: 'panel' });
+    expect(new Set(circlesOn('HOLES', alone).map(({ radiusIn }) => radiusIn))).toEqual(
+      new Set([largerIn / 2])
+    );
+    const frame = patternOf({ ...wish, part: 'frame' });
+    const opening = frame.strokes.find(({ layer }) => layer === 'CUT_OUT');
+    expect(opening).toMatchObject({ stroke: 'path', closed: true });
+    expect(opening?.stroke === 'path' && opening.corners.map(({ xIn }) => xIn)).toEqual([
+      1.25, 16.25, 16.25, 1.25
+    ]);
+  });
+
+  it('marks where a layer ends inside the joint', () => {
+    const joint = definition('lap', ['0.032', '0.040', '0.040'], { dash: 4, widthIn: '9' });
+    const [first, second, third] = joint.sheets;
+    if (!first || !second || !third) throw new Error('three sheets');
+    const ends = layoutOf({ ...joint, sheets: [first, second, { ...third, toIn: 5.4 }] });
+    const { strokes } = patternOf({ layout: ends, profile, fixed: [], part: null });
+    expect(strokes.filter(({ layer }) => layer === 'LAYER_ENDS')).toMatchObject([
+      { x1In: 5.4, x2In: 5.4 }
+    ]);
   });
 });
 
 describe('the pattern as DXF', () => {
-  const text = dxfR12(pattern);
-  const drawing = new DxfParser().parseSync(text);
+  const text = dxfR12(pattern, 'Job 0412, hull side, revision 3, all parts');
+  const drawing = read(text);
+  const circles = (of = drawing, on = ['HOLES', 'HELD_OPEN']) =>
+    (of?.entities ?? []).filter(
+      (entity) => entity.type === 'CIRCLE' && on.includes(entity.layer)
+    ) as unknown as { center: { x: number; y: number }; radius: number }[];
 
-  it('is of release 12, in inches, with its layers', () => {
+  it('is of release 12, in inches, with its layers and what it is', () => {
     expect(text).toContain('AC1009');
     expect(text).not.toContain('LWPOLYLINE');
+    expect(text).toMatch(/^999\r\nJob 0412, hull side, revision 3, all parts\r\n/);
     expect(drawing?.header.$INSUNITS).toBe(1);
     expect(Object.keys(drawing?.tables.layer.layers ?? {})).toEqual(
-      expect.arrayContaining(['EDGES', 'HOLES', 'CUT_OUT', 'TEXT'])
+      expect.arrayContaining(['DOUBLER-EDGES', 'SKIN-CUT_OUT', 'HOLES', 'PILOTS', 'TEXT'])
     );
   });
 
   it('has the holes within 0.0005 in, y up', () => {
-    const circles = (drawing?.entities ?? []).filter(
-      (entity) => entity.type === 'CIRCLE' && ['HOLES', 'HELD_OPEN'].includes(entity.layer)
-    ) as unknown as { center: { x: number; y: number } }[];
-    expect(circles).toHaveLength(layout.drilled);
+    const found = circles();
+    expect(found).toHaveLength(layout.drilled);
     layout.holes.forEach((hole, index) => {
-      expect(Math.abs((circles[index]?.center.x ?? 9) - hole.xIn)).toBeLessThan(0.0005);
-      expect(Math.abs((circles[index]?.center.y ?? 9) + hole.yIn)).toBeLessThan(0.0005);
+      expect(Math.abs((found[index]?.center.x ?? 9) - hole.xIn)).toBeLessThan(0.0005);
+      expect(Math.abs((found[index]?.center.y ?? 9) + hole.yIn)).toBeLessThan(0.0005);
     });
   });
 
-  it('turns arcs the way they lie when y runs up', () => {
-    // the cut-out's lower right corner: drawn from the right to below, so from 270° to 360° with y up
-    const arc = (drawing?.entities ?? []).find(
-      (entity) => entity.type === 'ARC' && entity.layer === 'CUT_OUT'
-    ) as unknown as { startAngle: number; endAngle: number };
-    const inDegrees = [arc.startAngle, arc.endAngle].map(
-      (rad) => Math.round((rad * 180) / Math.PI) % 360
-    );
-    expect(inDegrees).toEqual([270, 0]);
+  it('is as large in millimetres', () => {
+    const mm = read(dxfR12(pattern, '', 'mm'));
+    expect(mm?.header.$INSUNITS).toBe(4);
+    const found = circles(mm);
+    layout.holes.forEach((hole, index) => {
+      expect(found[index]?.center.x).toBeCloseTo(hole.xIn * 25.4, 5);
+    });
+    expect(found[0]?.radius).toBeCloseTo((0.1285 * 25.4) / 2, 6);
+  });
+
+  it('has closed outlines whose arcs bulge the way they lie when y runs up', () => {
+    const cut = (drawing?.entities ?? []).find(
+      (entity) => entity.type === 'POLYLINE' && entity.layer === 'SKIN-CUT_OUT'
+    ) as unknown as { shape: boolean; vertices: { x: number; y: number; bulge?: number }[] };
+    expect(cut.shape).toBe(true);
+    // clockwise as drawn, a quarter of a circle each: −tan(90°/4)
+    const bulges = cut.vertices.flatMap(({ bulge }) => bulge ?? []);
+    expect(bulges).toHaveLength(4);
+    for (const bulge of bulges) expect(bulge).toBeCloseTo(-Math.tan(Math.PI / 8), 6);
+    // the area of polygon and arcs: 3 1/8 × 2 1/8 less (4 − π)/16
+    const area = cut.vertices.reduce((sum, a, at) => {
+      const b = cut.vertices[(at + 1) % cut.vertices.length] ?? a;
+      const chord = Math.hypot(b.x - a.x, b.y - a.y);
+      const turn = 4 * Math.atan(a.bulge ?? 0);
+      const r = turn === 0 ? 0 : chord / (2 * Math.sin(turn / 2));
+      return sum + (a.x * b.y - b.x * a.y) / 2 + (r ** 2 * (turn - Math.sin(turn))) / 2;
+    }, 0);
+    expect(Math.abs(area)).toBeCloseTo(3.125 * 2.125 - (4 - Math.PI) / 16, 5);
+  });
+
+  it('writes letters that the release does not have by their number', () => {
+    const named = withCaptions(pattern, [{ layer: 'TEXT', text: 'Flügel λ\nend' }]);
+    expect(dxfR12(named, '')).toContain('Fl\\U+00FCgel \\U+03BB end');
   });
 });
 
 describe('the pattern as SVG', () => {
-  const svg = svgPattern(pattern, 'Hull side <left> & "aft"');
+  const svg = svgPattern(pattern, 'Hull side <left> & "aft"', ['STOP: knife edge']);
 
-  it('is full size: one unit an inch', () => {
+  it('is full size: a thousand units an inch, so that text is a hundred high', () => {
     const [, width, , , boxWidth] =
       /width="([\d.]+)in" height="([\d.]+)in" viewBox="[-\d.]+ ([-\d.]+) ([\d.]+)/.exec(svg) ?? [];
-    expect(Number(width)).toBeCloseTo(Number(boxWidth), 6);
+    expect(Number(width) * 1000).toBeCloseTo(Number(boxWidth), 6);
+    expect(svg).toContain('font-size="90"');
   });
 
   it('writes names so that they cannot become markup', () => {
     expect(svg).toContain('Hull side &lt;left&gt; &amp; &quot;aft&quot;');
+    expect(svg).toContain('<desc>STOP: knife edge</desc>');
+  });
+
+  it('draws its outlines as closed paths with arcs', () => {
+    const cut = /<g id="SKIN-CUT_OUT"[^>]*><path d="([^"]+)"/.exec(svg)?.[1] ?? '';
+    expect(cut).toMatch(/^M.*A250 250 0 0 1 .*Z$/);
+    expect(pattern.strokes.some(({ stroke }: Stroke) => stroke === 'path')).toBe(true);
   });
 });

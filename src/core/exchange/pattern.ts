@@ -1,33 +1,38 @@
 import { drillIn } from '../catalog/drills.ts';
 import { PILOT_DRILL, rivetSize } from '../catalog/rivets.ts';
-import { boundsOf, type Shape } from '../layout/shapes.ts';
+import type { Joint } from '../kinds/joint.ts';
+import { edgeOfPartIn, type Part } from '../layout/shapes.ts';
+import type { PlannedHole } from '../plan/holes.ts';
 import type { JointLayout } from '../plan/plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
+import { layerEnds } from '../stack/layer-ends.ts';
+import { atLeast } from '../units/tolerance.ts';
+import {
+  boundsOfAll,
+  circle,
+  cross,
+  LETTER_WIDE,
+  line,
+  outlineStroke,
+  text,
+  type PatternLayer,
+  type Stroke
+} from './strokes.ts';
 
-export const PATTERN_LAYERS = [
-  'EDGES',
-  'HOLES',
-  'HELD_OPEN',
-  'CUT_OUT',
-  'LINES',
-  'TEXT',
-  'WARNINGS'
-] as const;
-export type PatternLayer = (typeof PATTERN_LAYERS)[number];
-
-/** One stroke of a full-size pattern; x right, y down, inches. Angles run clockwise from the right, radians. */
-export type Stroke = { layer: PatternLayer } & (
-  | { stroke: 'line'; x1In: number; y1In: number; x2In: number; y2In: number }
-  | { stroke: 'circle'; xIn: number; yIn: number; radiusIn: number }
-  | { stroke: 'arc'; xIn: number; yIn: number; radiusIn: number; fromRad: number; toRad: number }
-  | { stroke: 'text'; xIn: number; yIn: number; heightIn: number; text: string }
-);
+/** Holes of one kind and one drill: a line of the drill table. */
+export interface DrilledHoles {
+  layer: PatternLayer;
+  /** the part that they are larger in; null where they go through as they are */
+  part: string | null;
+  drill: string;
+  diameterIn: number;
+  holes: number[];
+}
 
 /** A joint full size: what is taped to the metal and punched through. */
 export interface Pattern {
   strokes: Stroke[];
-  /** what stops the joint, drawn beneath it too; empty where nothing does */
-  notes: readonly string[];
+  drills: DrilledHoles[];
   /** everything drawn */
   xIn: number;
   yIn: number;
@@ -35,114 +40,144 @@ export interface Pattern {
   hIn: number;
 }
 
+/** What a pattern is made of. */
+export interface PatternWish {
+  layout: JointLayout;
+  profile: Pick<RuleProfile, 'drill'>;
+  fixed: Joint['fixed'];
+  /** one part by its key, or all of them on layers of their own */
+  part: string | null;
+}
+
 const NUMBER_HIGH_IN = 0.09;
 const NOTE_HIGH_IN = 0.12;
-/** Width of a letter of text, of its height. */
-const LETTER_WIDE = 0.6;
 /** Notes under a drawing narrower than this run on past it. */
 const NOTE_WIDE_IN = 6;
 const AROUND_IN = 0.15;
-
-const line = (
-  layer: PatternLayer,
-  x1In: number,
-  y1In: number,
-  x2In: number,
-  y2In: number
-): Stroke => ({
-  layer,
-  stroke: 'line',
-  x1In,
-  y1In,
-  x2In,
-  y2In
-});
-
-/** A shape as lines and arcs. */
-export function outlineStrokes(shape: Shape, layer: PatternLayer): Stroke[] {
-  if (shape.shape === 'circle')
-    return [{ layer, stroke: 'circle', xIn: shape.xIn, yIn: shape.yIn, radiusIn: shape.radiusIn }];
-  if (shape.shape === 'polygon')
-    return shape.pointsIn.map(([x, y], index) => {
-      const [px, py] = shape.pointsIn.at(index - 1) ?? [x, y];
-      return line(layer, px, py, x, y);
-    });
-  const { xIn, yIn, wIn, hIn, radiusIn: r } = shape;
-  const [right, bottom] = [xIn + wIn, yIn + hIn];
-  const sides = [
-    line(layer, xIn + r, yIn, right - r, yIn),
-    line(layer, right, yIn + r, right, bottom - r),
-    line(layer, right - r, bottom, xIn + r, bottom),
-    line(layer, xIn, bottom - r, xIn, yIn + r)
-  ];
-  if (r <= 0) return sides;
-  const corner = (cx: number, cy: number, quarter: number): Stroke => ({
-    layer,
-    stroke: 'arc',
-    xIn: cx,
-    yIn: cy,
-    radiusIn: r,
-    fromRad: (quarter * Math.PI) / 2,
-    toRad: ((quarter + 1) * Math.PI) / 2
-  });
-  return [
-    ...sides,
-    corner(right - r, bottom - r, 0),
-    corner(xIn + r, bottom - r, 1),
-    corner(xIn + r, yIn + r, 2),
-    corner(right - r, yIn + r, 3)
-  ];
-}
-
-const cross = (layer: PatternLayer, xIn: number, yIn: number, halfIn: number): Stroke[] => [
-  line(layer, xIn - halfIn, yIn, xIn + halfIn, yIn),
-  line(layer, xIn, yIn - halfIn, xIn, yIn + halfIn)
-];
+/** The marks of the datum corner stand this far off the metal. */
+const DATUM_OFF_IN = 0.06;
+const DATUM_LONG_IN = 0.24;
 
 /** Sides where a sheet goes on are no edge: they are left out of the pattern. */
-function partStrokes(part: JointLayout['parts'][number]): Stroke[] {
-  const { outline, goesOn } = part;
-  if (outline.shape !== 'rect' || goesOn.length === 0) return outlineStrokes(outline, 'EDGES');
+function partStrokes({ outline, goesOn, openings, key }: Part, only: boolean): Stroke[] {
+  const part = only ? null : key;
+  const open = openings.map((shape) => outlineStroke(shape, 'CUT_OUT', part));
+  if (outline.shape !== 'rect' || goesOn.length === 0)
+    return [outlineStroke(outline, 'EDGES', part), ...open];
   const { xIn, yIn, wIn, hIn } = outline;
-  const sides = {
-    top: line('EDGES', xIn, yIn, xIn + wIn, yIn),
-    bottom: line('EDGES', xIn, yIn + hIn, xIn + wIn, yIn + hIn),
-    left: line('EDGES', xIn, yIn, xIn, yIn + hIn),
-    right: line('EDGES', xIn + wIn, yIn, xIn + wIn, yIn + hIn)
+  const [right, bottom] = [xIn + wIn, yIn + hIn];
+  const sides = [
+    ['top', xIn, yIn],
+    ['right', right, yIn],
+    ['bottom', right, bottom],
+    ['left', xIn, bottom]
+  ] as const;
+  // from the side after one that goes on, so that those which are edges stand in one stroke
+  const first = sides.findIndex(
+    ([side], at) => !goesOn.includes(side) && goesOn.includes(sides[(at + 3) % 4]?.[0] ?? 'top')
+  );
+  if (first === -1) return open;
+  const edges = [0, 1, 2, 3].map((step) => sides[(first + step) % 4] ?? sides[0]);
+  const count = edges.findIndex(([side]) => goesOn.includes(side));
+  const corners = [...edges.slice(0, count), edges[count] ?? edges[0]].flatMap((one) =>
+    one ? [{ xIn: one[1], yIn: one[2], turnRad: 0 }] : []
+  );
+  return [{ layer: 'EDGES', part, stroke: 'path', closed: false, corners }, ...open];
+}
+
+/** How a hole is drilled, and on which layer it stands. */
+function drilled(
+  hole: PlannedHole,
+  { profile, fixed }: PatternWish,
+  existing: ReadonlySet<string>
+): { layer: PatternLayer; drill: string; diameterIn: number } {
+  if (hole.state === 'held-open') {
+    const { name, diameterIn } = hole.openDrill ?? {
+      name: PILOT_DRILL,
+      diameterIn: drillIn(PILOT_DRILL)
+    };
+    return { layer: 'HELD_OPEN', drill: name, diameterIn };
+  }
+  const drill = rivetSize(hole.dash).drill[profile.drill];
+  const layer =
+    fixed.length > 0 && hole.fixed !== null && existing.has(hole.fixed) ? 'EXISTING' : 'HOLES';
+  return { layer, drill, diameterIn: drillIn(drill) };
+}
+
+/** The holes of the chosen part, or of all: as drilled, and larger where a part lets them grow. */
+function holeStrokes(wish: PatternWish): { strokes: Stroke[]; drills: DrilledHoles[] } {
+  const { layout, part: wished } = wish;
+  const part = layout.parts.find(({ key }) => key === wished);
+  const grown = layout.parts.find(({ name }) => name === layout.growth?.part);
+  const pilotIn = drillIn(PILOT_DRILL);
+  const existing = new Set(wish.fixed.flatMap(({ id, kind }) => (kind === 'existing' ? [id] : [])));
+  const drills = new Map<string, DrilledHoles>();
+  const strokes: Stroke[] = [];
+  const add = (
+    layer: PatternLayer,
+    hole: PlannedHole,
+    { drill, diameterIn }: { drill: string; diameterIn: number },
+    of: string | null
+  ): void => {
+    strokes.push(circle(layer, hole.xIn, hole.yIn, diameterIn / 2, of));
+    const key = `${layer} ${of ?? ''} ${drill}`;
+    const row = drills.get(key) ?? { layer, part: of, drill, diameterIn, holes: [] };
+    row.holes.push(hole.number);
+    drills.set(key, row);
   };
-  return (['top', 'bottom', 'left', 'right'] as const)
-    .filter((side) => !goesOn.includes(side))
-    .map((side) => sides[side]);
-}
-
-function holeStrokes(layout: JointLayout, profile: RuleProfile): Stroke[] {
-  return layout.holes.flatMap((hole): Stroke[] => {
+  for (const hole of layout.holes) {
     const { xIn, yIn } = hole;
-    const open = hole.state === 'held-open';
-    const drilledIn = open
-      ? (hole.openDrill?.diameterIn ?? drillIn(PILOT_DRILL))
-      : drillIn(rivetSize(hole.dash).drill[profile.drill]);
-    const radiusIn = drilledIn / 2;
-    const layer = open ? 'HELD_OPEN' : 'HOLES';
-    return [
-      { layer, stroke: 'circle', xIn, yIn, radiusIn },
+    if (part && !atLeast(edgeOfPartIn(part, xIn, yIn), 0)) continue;
+    const own = drilled(hole, wish, existing);
+    const larger = layout.growth && hole.state === 'rivet' ? layout.growth : null;
+    const atOwn = part && part === grown && larger ? larger : own;
+    add(own.layer, hole, atOwn, null);
+    if (!part && grown && larger) add('HOLES', hole, larger, grown.key);
+    if (own.layer === 'HOLES' && pilotIn < atOwn.diameterIn)
+      add('PILOTS', hole, { drill: PILOT_DRILL, diameterIn: pilotIn }, null);
+    const radiusIn = atOwn.diameterIn / 2;
+    const number = own.layer === 'HELD_OPEN' ? `${hole.number} OPEN` : `${hole.number}`;
+    strokes.push(
       ...cross('LINES', xIn, yIn, radiusIn * 1.7),
-      {
-        layer: 'TEXT',
-        stroke: 'text',
-        xIn: xIn + radiusIn * 1.2,
-        yIn: yIn - radiusIn * 1.2,
-        heightIn: NUMBER_HIGH_IN,
-        text: open ? `${hole.number} OPEN` : `${hole.number}`
-      }
-    ];
-  });
+      text('TEXT', xIn + radiusIn * 1.2, yIn - radiusIn * 1.2, NUMBER_HIGH_IN, number)
+    );
+  }
+  return { strokes, drills: [...drills.values()] };
 }
 
-function lineStrokes(layout: JointLayout): Stroke[] {
-  return layout.lines.map(({ path }): Stroke =>
+/** Holes where cuts end and where cracks stop: numbered, and marked unlike a rivet's, which may lie close beside. */
+function endHoles({ layout, part }: PatternWish): Stroke[] {
+  const cut = layout.parts.find(({ openings }) => openings.length > 0)?.key;
+  const named = (
+    layer: PatternLayer,
+    letter: string,
+    at: number,
+    { xIn, yIn, diameterIn }: { xIn: number; yIn: number; diameterIn: number }
+  ): Stroke[] => [
+    circle(layer, xIn, yIn, diameterIn / 2),
+    ...cross('LINES', xIn, yIn, 0.08, true),
+    text(
+      'TEXT',
+      xIn - diameterIn / 2,
+      yIn + diameterIn / 2 + NUMBER_HIGH_IN,
+      NUMBER_HIGH_IN,
+      `${letter}${at + 1}`
+    )
+  ];
+  const inPart = part === null || part === cut;
+  return [
+    ...(inPart ? layout.reliefs.flatMap((relief, at) => named('RELIEFS', 'R', at, relief)) : []),
+    // a crack is stopped in the sheet that is cracked
+    ...(part === null || part === 'skin'
+      ? layout.drilledOnly.flatMap((hole, at) => named('STOP_DRILL', 'S', at, hole))
+      : [])
+  ];
+}
+
+function lineStrokes({ lines }: JointLayout): Stroke[] {
+  return lines.map(({ path }): Stroke =>
     path.path === 'circle'
-      ? { layer: 'LINES', stroke: 'circle', xIn: path.xIn, yIn: path.yIn, radiusIn: path.radiusIn }
+      ? circle('LINES', path.xIn, path.yIn, path.radiusIn)
       : line(
           'LINES',
           path.xIn,
@@ -153,34 +188,44 @@ function lineStrokes(layout: JointLayout): Stroke[] {
   );
 }
 
-/** @returns left, top, right and bottom of a stroke, in */
-export function boundsOfStroke(stroke: Stroke): [number, number, number, number] {
-  switch (stroke.stroke) {
-    case 'line':
-      return [
-        Math.min(stroke.x1In, stroke.x2In),
-        Math.min(stroke.y1In, stroke.y2In),
-        Math.max(stroke.x1In, stroke.x2In),
-        Math.max(stroke.y1In, stroke.y2In)
-      ];
-    case 'text':
-      return [
-        stroke.xIn,
-        stroke.yIn - stroke.heightIn,
-        stroke.xIn + stroke.text.length * stroke.heightIn * LETTER_WIDE,
-        stroke.yIn
-      ];
-    default: {
-      const b = boundsOf({ shape: 'circle', ...stroke });
-      return [b.xIn, b.yIn, b.xIn + b.wIn, b.yIn + b.hIn];
-    }
-  }
+/** Where layers end inside the joint. */
+function layerEndStrokes({ stackings, widthIn, heightIn }: JointLayout): Stroke[] {
+  const ends = new Map(
+    stackings
+      .flatMap(({ layers }) => layerEnds(layers, widthIn))
+      .map((end) => [`${end.layer} ${end.end}`, end])
+  );
+  return [...ends.values()].flatMap(({ layer, end, xIn }) => [
+    line('LAYER_ENDS', xIn, 0, xIn, heightIn),
+    text(
+      'TEXT',
+      xIn + 0.04,
+      heightIn - 0.04,
+      NUMBER_HIGH_IN,
+      `${layer} ${end === 'begin' ? 'begins' : 'ends'}`
+    )
+  ]);
+}
+
+/** The corner that places are measured from, and which way is up: beside the metal, so that they are no holes. */
+function datumStrokes(leftIn: number, topIn: number): Stroke[] {
+  const far = DATUM_OFF_IN + DATUM_LONG_IN;
+  const arrowX = leftIn - far;
+  return [
+    line('MARKS', leftIn - far, 0, leftIn - DATUM_OFF_IN, 0),
+    line('MARKS', 0, topIn - far, 0, topIn - DATUM_OFF_IN),
+    text('MARKS', leftIn - far, topIn - DATUM_OFF_IN, NUMBER_HIGH_IN, '0,0'),
+    line('MARKS', arrowX, 0.7, arrowX, 0.2),
+    line('MARKS', arrowX - 0.05, 0.32, arrowX, 0.2),
+    line('MARKS', arrowX + 0.05, 0.32, arrowX, 0.2),
+    text('MARKS', arrowX - 0.06, 0.84, NUMBER_HIGH_IN, 'UP')
+  ];
 }
 
 /** Words in lines of at most so many letters. */
-function inLines(text: string, letters: number): string[] {
+function inLines(words: string, letters: number): string[] {
   const lines: string[] = [];
-  for (const word of text.split(' ')) {
+  for (const word of words.split(' ')) {
     const last = lines.at(-1);
     if (last !== undefined && last.length + 1 + word.length <= letters)
       lines[lines.length - 1] = `${last} ${word}`;
@@ -189,75 +234,59 @@ function inLines(text: string, letters: number): string[] {
   return lines;
 }
 
-/** What stops the joint, beneath its drawing: whoever holds the file must not miss it. */
-function noteStrokes(notes: readonly string[], leftIn: number, topIn: number, wIn: number) {
-  const letters = Math.floor(Math.max(wIn, NOTE_WIDE_IN) / (LETTER_WIDE * NOTE_HIGH_IN));
-  return notes
-    .flatMap((note) => inLines(note, letters))
-    .map((text, at): Stroke => ({
-      layer: 'WARNINGS',
-      stroke: 'text',
-      xIn: leftIn,
-      yIn: topIn + (at + 2) * 1.4 * NOTE_HIGH_IN,
-      heightIn: NOTE_HIGH_IN,
-      text
-    }));
-}
-
-function boundsOfAll(strokes: readonly Stroke[]) {
-  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const stroke of strokes) {
-    const [x1, y1, x2, y2] = boundsOfStroke(stroke);
-    left = Math.min(left, x1);
-    top = Math.min(top, y1);
-    right = Math.max(right, x2);
-    bottom = Math.max(bottom, y2);
-  }
-  return { left, top, right, bottom };
-}
-
-/**
- * The joint as full-size strokes on layers: edges, holes where they are computed, rivet lines, cut-out with its
- * corner reliefs, hole numbers.
- *
- * @param notes what stops the joint, in words
- * @returns strokes and what they cover, in
- * @source handbook 4.2: a paper pattern punched through removes measuring altogether
- */
-export function patternOf(
-  layout: JointLayout,
-  profile: RuleProfile,
-  notes: readonly string[] = []
-): Pattern {
-  const drawn: Stroke[] = [
-    ...layout.parts.flatMap(partStrokes),
-    ...(layout.cutOut ? outlineStrokes(layout.cutOut, 'CUT_OUT') : []),
-    ...layout.reliefs.flatMap(({ xIn, yIn, diameterIn }): Stroke[] => [
-      { layer: 'CUT_OUT', stroke: 'circle', xIn, yIn, radiusIn: diameterIn / 2 },
-      ...cross('LINES', xIn, yIn, 0.08)
-    ]),
-    ...layout.drilledOnly.map(({ xIn, yIn, diameterIn }): Stroke => ({
-      layer: 'CUT_OUT',
-      stroke: 'circle',
-      xIn,
-      yIn,
-      radiusIn: diameterIn / 2
-    })),
-    ...lineStrokes(layout),
-    ...holeStrokes(layout, profile)
-  ];
-  const joint = boundsOfAll(drawn);
-  const strokes = [
-    ...drawn,
-    ...noteStrokes(notes, joint.left, joint.bottom, joint.right - joint.left)
-  ];
+const framed = (strokes: Stroke[], drills: DrilledHoles[]): Pattern => {
   const { left, top, right, bottom } = boundsOfAll(strokes);
   return {
     strokes,
-    notes,
+    drills,
     xIn: left - AROUND_IN,
     yIn: top - AROUND_IN,
     wIn: right - left + 2 * AROUND_IN,
     hIn: bottom - top + 2 * AROUND_IN
   };
+};
+
+/** A pattern with lines of text beneath its drawing: whoever holds the file must not miss what stops the joint. */
+export function withCaptions(
+  { strokes, drills }: Pattern,
+  captions: readonly { layer: 'TEXT' | 'WARNINGS'; text: string }[]
+): Pattern {
+  const joint = boundsOfAll(strokes);
+  const wideIn = Math.max(joint.right - joint.left, NOTE_WIDE_IN);
+  const letters = Math.floor(wideIn / (LETTER_WIDE * NOTE_HIGH_IN));
+  const lines = captions.flatMap((caption) =>
+    inLines(caption.text, letters).map((words) => ({ layer: caption.layer, words }))
+  );
+  return framed(
+    [
+      ...strokes,
+      ...lines.map(({ layer, words }, at) =>
+        text(layer, joint.left, joint.bottom + (at + 2) * 1.4 * NOTE_HIGH_IN, NOTE_HIGH_IN, words)
+      )
+    ],
+    drills
+  );
+}
+
+/**
+ * The joint as full-size strokes on layers: edges as closed outlines, cut-outs with their corner reliefs, holes where they are
+ * computed and as each part is drilled, rivet lines, hole numbers, the datum corner.
+ *
+ * @returns strokes, the drill table and what they cover, in
+ * @source handbook 4.2: a paper pattern punched through removes measuring altogether
+ */
+export function patternOf(wish: PatternWish): Pattern {
+  const { layout, part } = wish;
+  const parts = layout.parts.filter(({ key }) => part === null || key === part);
+  const { strokes, drills } = holeStrokes(wish);
+  const metal = parts.flatMap((one) => partStrokes(one, part !== null));
+  const drawn = [
+    ...metal,
+    ...endHoles(wish),
+    ...lineStrokes(layout),
+    ...layerEndStrokes(layout),
+    ...strokes
+  ];
+  const { left, top } = boundsOfAll(drawn);
+  return framed([...drawn, ...datumStrokes(Math.min(0, left), Math.min(0, top))], drills);
 }

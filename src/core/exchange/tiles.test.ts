@@ -16,7 +16,7 @@ describe('a pattern over sheets of paper', () => {
     [5.5, 61.3, 'letter'],
     [44.1, 37.2, 'a4']
   ] as const)('shows every point of %s × %s in on some sheet, seams on two', (wIn, hIn, paper) => {
-    const { tiles, areaWIn, areaHIn, overlapIn, crosses } = resultOf(
+    const { tiles, areaWIn, areaHIn, marginIn, overlapIn, columns, rows, joins } = resultOf(
       tile({ xIn: -1, yIn: 2, wIn, hIn }, paper)
     );
     const shows = (x: number, y: number) =>
@@ -30,9 +30,26 @@ describe('a pattern over sheets of paper', () => {
     for (let x = 0; x <= 40; x++)
       for (let y = 0; y <= 40; y++)
         expect(shows(-1 + (x / 40) * wIn, 2 + (y / 40) * hIn)).toBeGreaterThanOrEqual(1);
-    for (const cross of crosses) expect(shows(cross.xIn, cross.yIn)).toBeGreaterThanOrEqual(2);
     expect(overlapIn).toBeGreaterThanOrEqual(0.5);
-    expect(crosses.length).toBeGreaterThan(0);
+    // two a seam between neighbours; each in both margins, in the middle of what both sheets show
+    expect(joins).toHaveLength(2 * ((columns - 1) * rows + columns * (rows - 1)));
+    for (const { xIn, yIn, pages } of joins) {
+      const on = pages.map((page) => {
+        const one = tiles[page] ?? { xIn: NaN, yIn: NaN };
+        return { x: xIn - one.xIn, y: yIn - one.yIn };
+      });
+      for (const { x, y } of on) {
+        const beside = [x, areaWIn - x, y, areaHIn - y].filter((inside) => inside < 0);
+        expect(beside).toHaveLength(1);
+        // off what is drawn, and where printers still print
+        expect(beside[0]).toBeLessThan(-0.1);
+        expect(beside[0]).toBeGreaterThan(-(marginIn - 0.25));
+      }
+      const [a = { x: NaN, y: NaN }, b = { x: NaN, y: NaN }] = on;
+      const across = a.x - b.x > 1 ? areaWIn - a.x : areaHIn - a.y;
+      expect(across).toBeCloseTo(overlapIn / 2, 9);
+      expect(a.x - b.x > 1 ? b.x : b.y).toBeCloseTo(overlapIn / 2, 9);
+    }
   });
 
   it('refuses what would paper the hangar', () => {

@@ -17,6 +17,14 @@ export interface Tile {
   yIn: number;
 }
 
+/** A mark that two neighbouring pages show, in the pattern's coordinates. */
+export interface Join {
+  xIn: number;
+  yIn: number;
+  /** the two pages, as indices of the tiles */
+  pages: readonly [number, number];
+}
+
 export interface Tiling {
   /** the page as turned */
   pageWIn: number;
@@ -31,14 +39,16 @@ export interface Tiling {
   columns: number;
   rows: number;
   tiles: Tile[];
-  /** crosses that two or four neighbouring pages share, pattern coordinates */
-  crosses: { xIn: number; yIn: number }[];
+  /** where two neighbouring pages meet: in the margins of both, beside what is drawn, at one place of the pattern */
+  joins: Join[];
 }
 
-const MARGIN_IN = 0.4;
-const FOOT_IN = 0.75;
+const MARGIN_IN = 0.5;
+const FOOT_IN = 1;
 const OVERLAP_IN = 0.6;
 const MOST_PAGES = 120;
+/** How far beside the drawing area a join is marked: within the margin, and where printers still print. */
+export const JOIN_OFF_IN = 0.14;
 
 function laid(pageWIn: number, pageHIn: number, wIn: number, hIn: number) {
   const areaWIn = pageWIn - 2 * MARGIN_IN;
@@ -56,8 +66,8 @@ function laid(pageWIn: number, pageHIn: number, wIn: number, hIn: number) {
 }
 
 /**
- * Divides a pattern over sheets of paper that overlap, turned whichever way takes fewer; every overlap carries
- * crosses that both sheets show.
+ * Divides a pattern over sheets of paper that overlap, turned whichever way takes fewer; every overlap is
+ * marked in the margins of both sheets.
  *
  * @param pattern place and size, in
  * @returns tiles row by row; `not-possible` over 120 sheets
@@ -91,22 +101,15 @@ export function tile(
         xIn: pattern.xIn + column * stepX,
         yIn: pattern.yIn + row * stepY
       });
-  const crosses: Tiling['crosses'] = [];
-  const thirds = [1 / 6, 1 / 2, 5 / 6];
-  for (let seam = 1; seam < columns; seam++)
-    for (let row = 0; row < rows; row++)
-      for (const share of thirds)
-        crosses.push({
-          xIn: pattern.xIn + seam * stepX + OVERLAP_IN / 2,
-          yIn: pattern.yIn + row * stepY + share * areaHIn
-        });
-  for (let seam = 1; seam < rows; seam++)
-    for (let column = 0; column < columns; column++)
-      for (const share of thirds)
-        crosses.push({
-          xIn: pattern.xIn + column * stepX + share * areaWIn,
-          yIn: pattern.yIn + seam * stepY + OVERLAP_IN / 2
-        });
+  const joins: Join[] = [];
+  tiles.forEach(({ column, row, xIn, yIn }, page) => {
+    if (column + 1 < columns)
+      for (const y of [yIn - JOIN_OFF_IN, yIn + areaHIn + JOIN_OFF_IN])
+        joins.push({ xIn: xIn + stepX + OVERLAP_IN / 2, yIn: y, pages: [page, page + 1] });
+    if (row + 1 < rows)
+      for (const x of [xIn - JOIN_OFF_IN, xIn + areaWIn + JOIN_OFF_IN])
+        joins.push({ xIn: x, yIn: yIn + stepY + OVERLAP_IN / 2, pages: [page, page + columns] });
+  });
   return {
     ok: true,
     work: [],
@@ -116,7 +119,7 @@ export function tile(
       footIn: FOOT_IN,
       overlapIn: OVERLAP_IN,
       tiles,
-      crosses
+      joins
     }
   };
 }

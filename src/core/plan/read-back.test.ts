@@ -24,7 +24,13 @@ const laidOut = (entered: EnteredJoint) => {
 describe('positions read back from our own files', () => {
   it.each(JOINTS)('%s lays out as it was', (_, entered) => {
     const { planned, layout } = laidOut(entered);
-    const found = markRows(layout, planned.stacks, () => '').map(({ x_in, y_in }) => ({
+    const found = markRows({
+      layout,
+      stacks: planned.stacks,
+      profile: DEFAULT_PROFILE,
+      unit: 'in',
+      warningOf: () => ''
+    }).map(({ x_in, y_in }) => ({
       xIn: Number(x_in),
       yIn: Number(y_in),
       diameterIn: null

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../../../tests/support/joints';
-import { patternOf } from '../exchange/pattern';
+import { patternOf, withCaptions } from '../exchange/pattern';
 import { cageTasks } from '../ready/cage/tasks';
 import { readyPlan } from '../ready/ready-plan';
 import { STARTING_FIGURES } from '../ready/shop-figures';
@@ -51,13 +51,18 @@ describe('what stops a joint', () => {
     expect(drawingStop(plan)).toBeNull();
     expect(ready(near).steps).toEqual([]);
     if (!plan.layout.ok) throw new Error('laid');
-    const { strokes, notes, hIn } = patternOf(plan.layout.result, DEFAULT_PROFILE, [
-      'STOP: a limit is broken'
+    const bare = patternOf({
+      layout: plan.layout.result,
+      profile: DEFAULT_PROFILE,
+      fixed: [],
+      part: null
+    });
+    const { strokes, hIn } = withCaptions(bare, [
+      { layer: 'WARNINGS', text: 'STOP: a limit is broken' }
     ]);
-    expect(notes).toHaveLength(1);
     expect(strokes).toContainEqual(
       expect.objectContaining({ layer: 'WARNINGS', text: 'STOP: a limit is broken' })
     );
-    expect(hIn).toBeGreaterThan(patternOf(plan.layout.result, DEFAULT_PROFILE).hIn);
+    expect(hIn).toBeGreaterThan(bare.hIn);
   });
 });

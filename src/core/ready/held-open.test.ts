@@ -41,11 +41,20 @@ describe('a hole that is not this rivet’s', () => {
     const fileOf = (drill: string) => {
       const plan = planned(line({ drill, asRivets: false }));
       if (!plan.layout.ok) throw new Error('laid');
-      const circle = patternOf(plan.layout.result, DEFAULT_PROFILE).strokes.find(
-        (stroke) => stroke.layer === 'HELD_OPEN' && stroke.stroke === 'circle'
-      );
+      const circle = patternOf({
+        layout: plan.layout.result,
+        profile: DEFAULT_PROFILE,
+        fixed: [],
+        part: null
+      }).strokes.find((stroke) => stroke.layer === 'HELD_OPEN' && stroke.stroke === 'circle');
       return {
-        drill: markRows(plan.layout.result, plan.stacks, () => '')[1]?.drill,
+        drill: markRows({
+          layout: plan.layout.result,
+          stacks: plan.stacks,
+          profile: DEFAULT_PROFILE,
+          unit: 'in',
+          warningOf: () => ''
+        })[1]?.drill,
         radiusIn: circle?.stroke === 'circle' ? circle.radiusIn : NaN
       };
     };

@@ -1,5 +1,6 @@
 import { getContext, setContext } from 'svelte';
 import { formatLength, type LengthStyle, type WrittenLength } from '$core/units/format-length.ts';
+import type { Paper } from '$core/exchange/tiles.ts';
 import type { RefusalSaid } from '$core/refusal-said.ts';
 import { refusalInWords } from '$lib/words/refusals';
 import { inStyle, type WriteLength } from '$lib/words/writing';
@@ -17,14 +18,23 @@ export class Preferences {
   lengths = $state<LengthStyle>('1/64');
   mode = $state<Mode>('light');
 
-  constructor(lengths: LengthStyle, mode: Mode) {
+  /** what the shop's printer holds */
+  paper = $state<Paper>('a4');
+
+  constructor(lengths: LengthStyle, mode: Mode, paper: Paper) {
     this.lengths = lengths;
     this.mode = mode;
+    this.paper = paper;
   }
 
   setLengths(lengths: LengthStyle): void {
     this.lengths = lengths;
     remember('lengths', lengths);
+  }
+
+  setPaper(paper: Paper): void {
+    this.paper = paper;
+    remember('paper', paper);
   }
 
   toggleMode(): void {

@@ -2,77 +2,94 @@ import type { OrientationMark } from '../../../core/ready/orientation.ts';
 import type { ReadyStep } from '../../../core/ready/step-list.ts';
 import { stepInWords } from '../../words/ready-steps.ts';
 import type { WriteLength } from '../../words/writing.ts';
-import { latin, pdfPages, pt } from './pdf-pages.ts';
+import { PAPERS, type Paper } from '../../../core/exchange/tiles.ts';
+import { inFont, pdfPages, pt, type Face, type Page } from './pdf-pages.ts';
 
 const LEFT = pt(0.6);
 const TEXT_LEFT = pt(1);
-const WIDE = pt(6.6);
-const FOOT = pt(10.9);
+const RIGHT_IN = 0.6;
+const wideOf = (paper: Paper): number => pt(PAPERS[paper].wIn - 2 * RIGHT_IN);
+const footOf = (paper: Paper): number => pt(PAPERS[paper].hIn - 0.75);
+
+/** Writes a text where the page stands, in the font that has its letters. */
+function write(
+  page: Page,
+  face: Face,
+  size: number,
+  words: string,
+  at: { x?: number; y?: number; width: number; height?: number }
+): void {
+  const printed = inFont(page, face, words);
+  const { x = page.x, y = page.y, ...options } = at;
+  page.fontSize(size).text(printed, x, y, { ...options, ellipsis: options.height !== undefined });
+}
 
 /**
  * The steps before the first rivet as a list to tick on paper.
  *
+ * @param paper what it is printed on
  * @param cages how the cage of a step is set, by the step's key
  * @param length how its lengths are written
  */
 export const pdfChecklist = (
   title: string,
+  paper: Paper,
   steps: readonly ReadyStep[],
   cages: ReadonlyMap<string, string>,
   length: WriteLength
 ): Promise<Buffer> =>
-  pdfPages(title, (page) => {
-    page
-      .font('Helvetica-Bold')
-      .fontSize(15)
-      .text(latin(`Make ready: ${title}`), LEFT, pt(0.6));
-    page
-      .font('Helvetica')
-      .fontSize(9)
-      .text(
-        'The program advises; approved data, local rules and the licensed person decide. Who and when beside each box.',
-        { width: WIDE }
-      );
+  pdfPages(title, paper, (page) => {
+    const width = wideOf(paper) - pt(0.4);
+    write(page, 'bold', 15, `Make ready: ${title}`, { x: LEFT, y: pt(0.6), width: wideOf(paper) });
+    write(
+      page,
+      'plain',
+      9,
+      'The program advises; approved data, local rules and the licensed person decide. Who and when beside each box.',
+      { width: wideOf(paper) }
+    );
     page.moveDown(0.6);
     for (const [index, step] of steps.entries()) {
       const { title: what, say, tool, setting, caution } = stepInWords(step, length);
-      if (page.y > FOOT - pt(0.9)) page.addPage();
+      if (page.y > footOf(paper) - pt(0.9)) page.addPage();
       const top = page.y;
       page.rect(LEFT, top, pt(0.2), pt(0.2)).lineWidth(0.8).stroke();
-      page
-        .font('Helvetica-Bold')
-        .fontSize(11)
-        .text(latin(`${index + 1}. ${what}: ${step.count} ${step.unit}`), TEXT_LEFT, top, {
-          width: WIDE - pt(0.4)
-        });
-      page.font('Helvetica').fontSize(9);
-      const tools = [tool, setting].filter((part) => part !== '').join(', ');
-      if (tools !== '') page.text(latin(`Tool: ${tools}.`), { width: WIDE - pt(0.4) });
-      const cage = cages.get(step.key);
-      if (cage !== undefined) page.text(latin(`${cage}.`), { width: WIDE - pt(0.4) });
-      page.text(latin(`${say} About ${Math.max(1, Math.round(step.minutes))} min.`), {
-        width: WIDE - pt(0.4)
+      write(page, 'bold', 11, `${index + 1}. ${what}: ${step.count} ${step.unit}`, {
+        x: TEXT_LEFT,
+        y: top,
+        width
       });
-      if (caution !== '')
-        page.font('Helvetica-Oblique').text(latin(caution), { width: WIDE - pt(0.4) });
+      const tools = [tool, setting].filter((part) => part !== '').join(', ');
+      if (tools !== '') write(page, 'plain', 9, `Tool: ${tools}.`, { width });
+      const cage = cages.get(step.key);
+      if (cage !== undefined) write(page, 'plain', 9, `${cage}.`, { width });
+      write(page, 'plain', 9, `${say} About ${Math.max(1, Math.round(step.minutes))} min.`, {
+        width
+      });
+      if (caution !== '') write(page, 'slanted', 9, caution, { width });
       page.moveDown(0.7);
     }
   });
 
-const LABEL_HIGH = pt(1.5);
+const LABEL_HIGH = pt(1.6);
 const STROKE_APART = pt(0.08);
 
 /** Labels for the parts of a stack, to be cut out and stuck on the same way round. */
-export const pdfLabels = (title: string, marks: readonly OrientationMark[]): Promise<Buffer> =>
-  pdfPages(title, (page) => {
+export const pdfLabels = (
+  title: string,
+  paper: Paper,
+  marks: readonly OrientationMark[]
+): Promise<Buffer> =>
+  pdfPages(title, paper, (page) => {
+    const width = wideOf(paper) - pt(0.6);
     let top = pt(0.6);
     for (const mark of marks) {
-      if (top + LABEL_HIGH > FOOT) {
+      if (top + LABEL_HIGH > footOf(paper)) {
         page.addPage();
         top = pt(0.6);
       }
       page
-        .rect(LEFT, top, WIDE, LABEL_HIGH - pt(0.2))
+        .rect(LEFT, top, wideOf(paper), LABEL_HIGH - pt(0.2))
         .lineWidth(1)
         .stroke();
       const strokes = (count: number, y: number) => {
@@ -86,18 +103,25 @@ export const pdfLabels = (title: string, marks: readonly OrientationMark[]): Pro
       };
       strokes(mark.strokesAbove, top);
       strokes(mark.strokesBelow, top + LABEL_HIGH - pt(0.38));
-      page
-        .font('Helvetica-Bold')
-        .fontSize(16)
-        .text(latin(`Part ${mark.part} of ${mark.of}: ${mark.name}`), TEXT_LEFT, top + pt(0.25), {
-          width: WIDE - pt(0.6),
-          lineBreak: false
-        });
-      page
-        .font('Helvetica')
-        .fontSize(11)
-        .text(latin(`${title}. ${mark.face}.`), TEXT_LEFT, top + pt(0.6), { lineBreak: false });
-      page.text('<- datum end        ^ up', TEXT_LEFT, top + pt(0.85), { lineBreak: false });
+      write(page, 'bold', 16, `Part ${mark.part} of ${mark.of}: ${mark.name}`, {
+        x: TEXT_LEFT,
+        y: top + pt(0.22),
+        width,
+        height: pt(0.28)
+      });
+      // a long title goes over two lines, and never into the next label
+      write(page, 'plain', 11, `${title}. ${mark.face}.`, {
+        x: TEXT_LEFT,
+        y: top + pt(0.55),
+        width,
+        height: pt(0.38)
+      });
+      write(page, 'plain', 11, '← datum end        ↑ up', {
+        x: TEXT_LEFT,
+        y: top + pt(1.02),
+        width,
+        height: pt(0.2)
+      });
       top += LABEL_HIGH;
     }
   });

@@ -1,14 +1,16 @@
 import { dxfR12 } from '../../../core/exchange/dxf-r12.ts';
 import { jointFile } from '../../../core/exchange/joint-file.ts';
-import { MARK_COLUMNS, markRows } from '../../../core/exchange/mark-rows.ts';
-import { patternOf } from '../../../core/exchange/pattern.ts';
+import { markColumns, markRows } from '../../../core/exchange/mark-rows.ts';
+import { patternOf, withCaptions } from '../../../core/exchange/pattern.ts';
 import { svgPattern } from '../../../core/exchange/svg.ts';
-import { tile, type Paper } from '../../../core/exchange/tiles.ts';
+import { tile } from '../../../core/exchange/tiles.ts';
 import { readEntered } from '../../../core/kinds/read-entered.ts';
 import { plan } from '../../../core/plan/plan.ts';
-import type { Plan, PlanWarning } from '../../../core/plan/plan-shape.ts';
+import type { Joint } from '../../../core/kinds/joint.ts';
+import type { RuleProfile } from '../../../core/rules/profile.ts';
+import type { JointLayout, Plan, PlanWarning } from '../../../core/plan/plan-shape.ts';
 import { drawingStop, stopsOf } from '../../../core/plan/stops.ts';
-import type { JointFileName } from '../../joint-files.ts';
+import { PLAIN_FILE, type FileWish, type JointFileName } from '../../joint-files.ts';
 import { orientationMarks } from '../../../core/ready/orientation.ts';
 import { readyPlan } from '../../../core/ready/ready-plan.ts';
 import { writeCsv } from '../../exchange/csv.ts';
@@ -19,6 +21,7 @@ import { cagesOfSteps } from './cage-tasks.ts';
 import { getJoint } from './joints.ts';
 import { shopFigures, timedWorks } from './ready.ts';
 import { settingInWords } from '../../words/cages.ts';
+import { drilledInWords, SEEN_FROM } from '../../words/pattern.ts';
 import { warningInWords } from '../../words/warnings.ts';
 import { inInches, type WriteLength } from '../../words/writing.ts';
 import { because, done, FIELD_MISSING, refused, type Outcome } from './outcome.ts';
@@ -58,7 +61,7 @@ export async function makeJointFile(
   database: Database,
   jointId: string,
   file: JointFileName,
-  paper: Paper,
+  { paper, unit, part }: FileWish = PLAIN_FILE,
   length: WriteLength = inInches
 ): Promise<Outcome<MadeFile>> {
   const joint = await getJoint(database, jointId);
@@ -88,8 +91,14 @@ export async function makeJointFile(
       type: 'text/csv; charset=utf-8',
       name,
       body: writeCsv(
-        MARK_COLUMNS,
-        markRows(layout, planned.stacks, (hole) => warningsOf(planned, hole, length))
+        markColumns(unit),
+        markRows({
+          layout,
+          stacks: planned.stacks,
+          profile,
+          unit,
+          warningOf: (hole) => warningsOf(planned, hole, length)
+        })
       )
     });
   if (file === 'checklist.pdf' || file === 'labels.pdf') {
@@ -113,23 +122,75 @@ export async function makeJointFile(
       return { steps, cages: new Map(words) };
     };
     if (file === 'labels.pdf')
-      return done({ type: 'application/pdf', name, body: await pdfLabels(words, marks) });
+      return done({ type: 'application/pdf', name, body: await pdfLabels(words, paper, marks) });
     const ready = await checklist();
     return done({
       type: 'application/pdf',
       name,
-      body: await pdfChecklist(words, ready.steps, ready.cages, length)
+      body: await pdfChecklist(words, paper, ready.steps, ready.cages, length)
     });
   }
-  const pattern = patternOf(layout, profile, stopsInWords(planned, length));
-  if (file === 'pattern.svg')
-    return done({ type: 'image/svg+xml', name, body: svgPattern(pattern, words) });
-  if (file === 'pattern.dxf') return done({ type: 'image/vnd.dxf', name, body: dxfR12(pattern) });
-  const tiling = tile(pattern, paper);
-  if (!tiling.ok) return refused('not-possible', because(tiling.error));
-  return done({
-    type: 'application/pdf',
-    name: `${plainName(title)}-${paper}.pdf`,
-    body: await pdfPattern(pattern, tiling.result, words)
-  });
+  return patternFile(
+    file,
+    { paper, unit, part },
+    {
+      layout,
+      profile,
+      definition: read.definition,
+      words,
+      plain: plainName(title),
+      stops: stopsInWords(planned, length),
+      length
+    }
+  );
+}
+
+/** What a pattern's file is made of. */
+interface PatternMaterial {
+  layout: JointLayout;
+  profile: RuleProfile;
+  definition: Joint;
+  /** job, joint and revision */
+  words: string;
+  /** the joint's name as it stands in a file's */
+  plain: string;
+  stops: readonly string[];
+  length: WriteLength;
+}
+
+/** The pattern of one part, or of all parts on layers of their own. */
+async function patternFile(
+  file: JointFileName,
+  { paper, unit, part: key }: FileWish,
+  { layout, profile, definition, words, plain, stops, length }: PatternMaterial
+): Promise<Outcome<MadeFile>> {
+  const part = layout.parts.find((one) => one.key === key);
+  if (key !== null && !part)
+    return refused(
+      'not-possible',
+      `this joint has no part "${key}"; its parts are ${layout.parts.map((one) => one.key).join(', ')}`
+    );
+  const name = (ending: string) => [plain, ...(part ? [part.key] : []), ending].join('-');
+  const title = `${words}, ${part ? part.name : 'all parts'}`;
+  const pattern = patternOf({ layout, profile, fixed: definition.fixed, part: key });
+  const nameOf = (one: string | null) =>
+    layout.parts.find((known) => known.key === one)?.name ?? '';
+  const lines = [
+    ...pattern.drills.map((row) => drilledInWords(row, nameOf(row.part), length)),
+    SEEN_FROM
+  ];
+  if (file === 'pattern.pdf') {
+    const tiling = tile(pattern, paper);
+    if (!tiling.ok) return refused('not-possible', because(tiling.error));
+    const body = await pdfPattern(pattern, tiling.result, { title, lines, stops });
+    return done({ type: 'application/pdf', name: name(`${paper}.pdf`), body });
+  }
+  const captioned = withCaptions(pattern, [
+    { layer: 'TEXT', text: title },
+    ...stops.map((text) => ({ layer: 'WARNINGS' as const, text })),
+    ...lines.map((text) => ({ layer: 'TEXT' as const, text }))
+  ]);
+  return file === 'pattern.svg'
+    ? done({ type: 'image/svg+xml', name: name(file), body: svgPattern(captioned, title, stops) })
+    : done({ type: 'image/vnd.dxf', name: name(file), body: dxfR12(captioned, title, unit) });
 }

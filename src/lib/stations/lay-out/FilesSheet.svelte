@@ -5,7 +5,9 @@
   import { kindOf } from '$core/kinds/joint.ts';
   import { textOf } from '$lib/client/read-file';
   import { useWorkspace } from '$lib/client/workspace.svelte';
+  import Choice from '../../ui/kit/Choice.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
+  import Pick from '../../ui/kit/Pick.svelte';
   import Sheet from '../../ui/kit/Sheet.svelte';
   import { fileRefusalInWords } from '$lib/words/refusals';
   import FileDrop from '../../ui/kit/FileDrop.svelte';
@@ -21,34 +23,41 @@
   let refusal = $state('');
   let said = $state('');
 
-  const FILES = [
+  let part = $state('');
+  let unit = $state<'in' | 'mm'>(preferences.lengths === 'mm' ? 'mm' : 'in');
+  const parts = $derived(
+    workspace.shown?.plan.layout.ok ? workspace.shown.plan.layout.result.parts : []
+  );
+  /** a part that is no longer of the joint is not asked for */
+  const ofPart = $derived(parts.some(({ key }) => key === part) ? `part=${part}` : '');
+  const asked = (...wishes: string[]) => wishes.filter((wish) => wish !== '').join('&');
+  const files = $derived([
     {
-      file: 'pattern.pdf?paper=a4',
-      text: 'Full-size pattern, PDF on A4',
-      note: 'sheets overlap; every sheet has a check scale'
+      file: `pattern.pdf?${asked(`paper=${preferences.paper}`, ofPart)}`,
+      text: 'Full-size pattern, PDF',
+      note: 'sheets overlap; every sheet has a check scale; the first page has drills, datum and map'
     },
     {
-      file: 'pattern.pdf?paper=letter',
-      text: 'Full-size pattern, PDF on Letter',
-      note: 'the same on Letter paper'
+      file: `pattern.svg?${asked(ofPart)}`,
+      text: 'Pattern, SVG',
+      note: 'full size, for a plotter'
     },
-    { file: 'pattern.svg', text: 'Pattern, SVG', note: 'full size, for a plotter' },
     {
-      file: 'pattern.dxf',
+      file: `pattern.dxf?${asked(`unit=${unit}`, ofPart)}`,
       text: 'Pattern, DXF',
-      note: 'layers for edges, holes, cut-out and text; inches'
+      note: 'closed outlines, and layers for holes, pilots, existing and held-open ones'
     },
     {
-      file: 'marks.csv',
+      file: `marks.csv?unit=${unit}`,
       text: 'Marks, CSV',
-      note: 'every hole with its mark, exact place and rivet'
+      note: 'every hole with its mark, exact place, drills and rivet'
     },
     {
       file: 'joint.json',
       text: 'The joint as a file',
       note: 'its fields as typed, to open elsewhere'
     }
-  ];
+  ]);
 
   /** The server makes files from what it holds: first everything typed must be there. */
   async function fetchFile(file: string): Promise<void> {
@@ -95,8 +104,39 @@
   {#if refusal}<Notice level="stop" title="No" text={refusal} />{/if}
   {#if said}<p role="status" class="said">✓ {said}</p>{/if}
   <h3 class="label">Out</h3>
+  <div class="wishes">
+    {#if parts.length > 1}
+      <Pick
+        label="Which part?"
+        value={part}
+        options={[
+          { value: '', text: 'all parts, on layers of their own' },
+          ...parts.map(({ key, name }) => ({ value: key, text: name }))
+        ]}
+        onchoose={(value) => (part = value)}
+      />
+    {/if}
+    <Choice
+      label="Lengths in DXF and CSV"
+      value={unit}
+      options={[
+        { value: 'in', text: 'inches' },
+        { value: 'mm', text: 'millimetres' }
+      ]}
+      onchoose={(value) => (unit = value)}
+    />
+    <Choice
+      label="Paper"
+      value={preferences.paper}
+      options={[
+        { value: 'a4', text: 'A4' },
+        { value: 'letter', text: 'Letter' }
+      ]}
+      onchoose={(value) => preferences.setPaper(value)}
+    />
+  </div>
   <ul>
-    {#each FILES as { file, text, note } (file)}
+    {#each files as { file, text, note } (text)}
       <li>
         <button class="act" type="button" onclick={() => void fetchFile(file)}
           ><Download size={18} /> {text}</button
@@ -140,5 +180,10 @@
     li {
       grid-template-columns: 1fr;
     }
+  }
+  .wishes {
+    display: grid;
+    gap: 8px;
+    margin-bottom: 8px;
   }
 </style>

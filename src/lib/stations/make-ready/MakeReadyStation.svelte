@@ -245,10 +245,23 @@
     <div class="more">
       {#if steps.length > 0}<a
           class="act"
-          href="/api/joints/{workspace.id}/files/checklist.pdf"
+          href="/api/joints/{workspace.id}/files/checklist.pdf?paper={preferences.paper}"
           download>Checklist (PDF)</a
         >{/if}
-      <a class="act" href="/api/joints/{workspace.id}/files/labels.pdf" download>Labels (PDF)</a>
+      <a
+        class="act"
+        href="/api/joints/{workspace.id}/files/labels.pdf?paper={preferences.paper}"
+        download>Labels (PDF)</a
+      >
+      <Choice
+        label="Paper"
+        value={preferences.paper}
+        options={[
+          { value: 'a4', text: 'A4' },
+          { value: 'letter', text: 'Letter' }
+        ]}
+        onchoose={(value) => preferences.setPaper(value)}
+      />
       <a class="act" href="/gauge">Gauge plate</a>
       <button class="act" type="button" onclick={() => (shopOpen = true)}>Times and holders</button>
     </div>

@@ -24,7 +24,8 @@
             ><X size={20} /></Dialog.CloseTrigger
           >
         </header>
-        {@render children()}
+        <!-- a closed one costs no keystroke -->
+        {#if open}{@render children()}{/if}
       </Dialog.Content>
     </Dialog.Positioner>
   </Portal>

@@ -4,6 +4,7 @@ import { svgPattern } from '$core/exchange/svg.ts';
 import { tile } from '$core/exchange/tiles.ts';
 import { gaugePlate } from '$core/exchange/gauge-plate.ts';
 import { GaugeWish } from '$core/exchange/gauge-wish.ts';
+import { PaperName } from '$lib/joint-files.ts';
 import { pdfPattern } from '$lib/server/files/pdf-pattern';
 import { refusalInWords } from '$lib/words/refusals';
 import type { RequestHandler } from './$types';
@@ -16,6 +17,8 @@ export const GET: RequestHandler = async ({ params, url, locals }) => {
     limits: url.searchParams.get('limits') ?? 'standard'
   });
   if (!wish.success) error(400, wish.error.issues[0]?.message ?? 'no such gauge plate');
+  const paper = PaperName.default('a4').safeParse(url.searchParams.get('paper') ?? undefined);
+  if (!paper.success) error(400, paper.error.issues[0]?.message ?? 'no such paper');
   const { sizes, limits } = wish.data;
   const { pattern } = gaugePlate(sizes, limits);
   const words = `${TITLE}, ${limits} limits`;
@@ -28,8 +31,11 @@ export const GET: RequestHandler = async ({ params, url, locals }) => {
       }
     });
   if (params.file === 'gauge.svg') return file('image/svg+xml', svgPattern(pattern, words));
-  if (params.file === 'gauge.dxf') return file('image/vnd.dxf', dxfR12(pattern));
-  const tiling = tile(pattern, url.searchParams.get('paper') === 'letter' ? 'letter' : 'a4');
+  if (params.file === 'gauge.dxf') return file('image/vnd.dxf', dxfR12(pattern, words));
+  const tiling = tile(pattern, paper.data);
   if (!tiling.ok) error(422, refusalInWords(tiling.error.said, locals.length));
-  return file('application/pdf', new Uint8Array(await pdfPattern(pattern, tiling.result, words)));
+  return file(
+    'application/pdf',
+    new Uint8Array(await pdfPattern(pattern, tiling.result, { title: words, lines: [], stops: [] }))
+  );
 };

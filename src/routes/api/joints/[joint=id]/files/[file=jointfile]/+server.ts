@@ -1,16 +1,17 @@
-import type { Paper } from '$core/exchange/tiles.ts';
-import type { JointFileName } from '$lib/joint-files.ts';
+import { error } from '@sveltejs/kit';
+import { FileWish, type JointFileName } from '$lib/joint-files.ts';
 import { respond } from '$lib/server/answers';
 import { makeJointFile } from '$lib/server/services/joint-files';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ params, url, locals }) => {
-  const paper: Paper = url.searchParams.get('paper') === 'letter' ? 'letter' : 'a4';
+  const wish = FileWish.safeParse(Object.fromEntries(url.searchParams));
+  if (!wish.success) error(400, wish.error.issues[0]?.message ?? 'the file cannot be made so');
   const made = await makeJointFile(
     locals.database(),
     params.joint,
     params.file as JointFileName,
-    paper,
+    wish.data,
     locals.length
   );
   if (!made.ok) return respond(made, locals.length);

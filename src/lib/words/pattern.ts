@@ -1,0 +1,40 @@
+import type { DrilledHoles } from '../../core/exchange/pattern.ts';
+import type { PatternLayer } from '../../core/exchange/strokes.ts';
+import type { WriteLength } from './writing.ts';
+
+const WHAT: Partial<Record<PatternLayer, string>> = {
+  HOLES: 'rivet holes',
+  EXISTING: 'existing holes',
+  HELD_OPEN: 'held open',
+  PILOTS: 'pilots first'
+};
+
+/** More holes than these are counted, not named. */
+const MOST_NAMED = 12;
+
+/** Hole numbers, neighbours drawn together: 1–4, 7. */
+function inRuns(numbers: readonly number[]): string {
+  const runs: [number, number][] = [];
+  for (const number of [...numbers].sort((a, b) => a - b)) {
+    const last = runs.at(-1);
+    if (last && number <= last[1] + 1) last[1] = number;
+    else runs.push([number, number]);
+  }
+  return runs.map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`)).join(', ');
+}
+
+/** A line of the drill table in words: what is drilled, how many, with what. */
+export function drilledInWords(
+  { layer, part, drill, diameterIn, holes }: DrilledHoles,
+  partName: string,
+  length: WriteLength
+): string {
+  const which = inRuns(holes);
+  const named = which.split(', ').length <= MOST_NAMED ? ` (${which})` : '';
+  const where = part === null ? '' : ` in the ${partName} alone, after taking apart`;
+  return `${holes.length} ${WHAT[layer] ?? 'holes'}${named}: drill ${drill}, ${length(diameterIn, 'fine')}${where}`;
+}
+
+/** From which side every drawing of the metal is seen. */
+export const SEEN_FROM =
+  'Seen from the manufactured heads’ side, every part as it lies in the joint; the other face is the mirror of it. 0,0 is the datum corner; UP as marked.';
