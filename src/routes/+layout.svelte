@@ -12,6 +12,7 @@
   import UserRound from '@lucide/svelte/icons/user-round';
   import LayoutDashboard from '@lucide/svelte/icons/layout-dashboard';
   import { Preferences, providePreferences } from '$lib/client/preferences.svelte';
+  import { setWhoIsHere } from '$lib/client/who';
   import HintLayer from '$lib/ui/kit/HintLayer.svelte';
   import SaidLayer from '$lib/ui/kit/SaidLayer.svelte';
   import type { LayoutData } from './$types';
@@ -21,7 +22,10 @@
     children: Snippet;
   }
   let { data, children }: Props = $props();
-  const preferences = providePreferences(untrack(() => new Preferences(data.lengths, data.mode, data.paper)));
+  const preferences = providePreferences(
+    untrack(() => new Preferences(data.lengths, data.mode, data.paper))
+  );
+  $effect.pre(() => setWhoIsHere(data.person?.id ?? null));
   const here = $derived(page.url.pathname);
   // The page listens to clicks and keys from here on; tests wait for it.
   onMount(() => (document.documentElement.dataset['awake'] = ''));

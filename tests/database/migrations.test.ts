@@ -111,7 +111,8 @@ beforeAll(async () => {
     '0004-make-ready',
     '0005-cages',
     '0006-one-event-stream',
-    '0007-what-a-setting-rests-on'
+    '0007-what-a-setting-rests-on',
+    '0008-looks-by-instant'
   ]);
 });
 afterAll(async () => {

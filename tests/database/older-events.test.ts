@@ -141,7 +141,8 @@ beforeAll(async () => {
   );
   expect(await migrate(database)).toEqual([
     '0006-one-event-stream',
-    '0007-what-a-setting-rests-on'
+    '0007-what-a-setting-rests-on',
+    '0008-looks-by-instant'
   ]);
 });
 afterAll(async () => {
@@ -155,12 +156,14 @@ describe('events of an earlier version', () => {
       {
         ...head(ids.first, AT, 0.15),
         kind: 'checked',
+        person: ids.person,
         by: 'Odile Marn',
         frozen: judged('drive-more')
       },
       {
         ...head(ids.second, LATER, 0.19),
         kind: 'checked',
+        person: ids.person,
         by: 'Odile Marn',
         frozen: judged('accept')
       }
@@ -192,7 +195,7 @@ describe('events of an earlier version', () => {
       timed
     };
     expect(await readyEvents(database, ids.joint)).toEqual([
-      { ...tick, by: 'Odile Marn', frozen: null }
+      { ...tick, person: ids.person, by: 'Odile Marn', frozen: null }
     ]);
     expect(await timedWorks(database)).toEqual([timed]);
     valueOf(await recordReady(database, ids.joint, [tick as never], ids.person));
@@ -219,7 +222,7 @@ describe('events of an earlier version', () => {
 
   it('trials of a cage', async () => {
     expect(await settingEvents(database, ids.setting)).toEqual([
-      { ...trialMove, by: 'Odile Marn', frozen: null }
+      { ...trialMove, person: ids.person, by: 'Odile Marn', frozen: null }
     ]);
   });
 

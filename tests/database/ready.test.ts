@@ -106,10 +106,10 @@ describe('on paper', () => {
     const text = pdfText(valueOf(await makeJointFile(database(), joint, 'checklist.pdf')).body);
     // 23 rivets needed, 24 set; 24 × 2 sheets × 2 sides
     expect(text).toMatch(/Make ready: Stringer “six” lap, job 9/);
-    expect(text).toMatch(/2\. Drill the pilots: 24 holes/);
+    expect(text).toMatch(/3\. Drill the pilots: 24 holes/);
     expect(text).toMatch(/Tool: #30, 0\.1285 in/);
     expect(text).toMatch(/Deburr every hole, both sides, every sheet: 96 hole sides/);
-    expect(text).toMatch(/11\. Put together the marked way round/);
+    expect(text).toMatch(/12\. Put together the marked way round/);
   });
 
   it('each part has its label', async () => {

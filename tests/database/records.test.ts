@@ -6,6 +6,8 @@ import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
 import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
 import { addJob, getJob, listJobs } from '../../src/lib/server/services/jobs.ts';
+import { holeStates } from '../../src/core/check/hole-events.ts';
+import { rowsOf } from '../../src/lib/server/db/work.ts';
 import { addJoint, getJoint, saveJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
@@ -196,6 +198,44 @@ describe('issuing and checking', () => {
     expect((await listJobs(database()))[0]?.joints.flatMap((joint) => joint.attention)).toContain(
       '1 to drive more'
     );
+  });
+
+  it('a reading is the measurer’s, and counts by when it was taken, whoever sends it whenever', async () => {
+    const id = await newJoint();
+    await issueJoint(database(), id, 1, mechanic);
+    const issue = (await latestIssue(database(), id))?.id ?? '';
+    const { id: other } = await addPerson(database(), { name: 'Berit Solvang', role: 'inspector' });
+    const look = (at: string, diameterIn: number, person?: string) => ({
+      id: randomUUID(),
+      hole: 7,
+      at,
+      diameterIn,
+      heightIn: 0.062,
+      flags: [],
+      ...(person === undefined ? {} : { person })
+    });
+    // the second looked at ten past; what the first measured at ten comes in afterwards, from the second's bench
+    await recordHead(database(), issue, look('2026-03-04T10:10:00Z', 0.19), other);
+    await recordHead(database(), issue, look('2026-03-04T10:00:00Z', 0.11, mechanic), other);
+    const events = await eventsOfIssue(database(), issue);
+    expect(events.map(({ by, diameterIn }) => [by, diameterIn])).toEqual([
+      ['Berit Solvang', 0.19],
+      ['Odile Marn', 0.11]
+    ]);
+    const [state] = holeStates([7], events).values();
+    expect([state?.last?.diameterIn, state?.looks]).toEqual([0.19, 2]);
+    const verdicts = await rowsOf<{ verdict: string; at: Date }>(
+      database(),
+      'select verdict, at from hole_looks where issue_id = $1 and hole = 7',
+      [issue]
+    );
+    expect(verdicts).toMatchObject([
+      { verdict: events[0]?.frozen.verdict, at: new Date('2026-03-04T10:10:00Z') }
+    ]);
+    // someone who is not of the shop measures nothing
+    expect(
+      await recordHead(database(), issue, look('2026-03-04T10:20:00Z', 0.19, randomUUID()), other)
+    ).toMatchObject({ ok: false, reason: 'not-found' });
   });
 
   it('refuses a hole that is not there and a reading that cannot be', async () => {

@@ -220,3 +220,31 @@ test('a trial kept without the server is sent once it is back; an open gauge kee
   await page.reload();
   await expect(page.getByTestId('trials').locator('tbody tr')).toHaveCount(2);
 });
+
+test('one window of a browser reads the gauge, whichever is looked at; saves never wait for it', async ({
+  page,
+  app,
+  context
+}) => {
+  await ownTrials(page, app, 'Cage F');
+  await openGauge(page);
+  const windows = [page];
+  for (let more = 0; more < 6; more++) {
+    const other = await context.newPage();
+    await other.goto(page.url());
+    await other.locator('html[data-awake]').waitFor({ state: 'attached' });
+    await openGauge(other);
+    windows.push(other);
+  }
+  for (const other of windows.slice(0, -1))
+    await expect(other.getByText('Depth gauge: not connected')).toBeVisible();
+  // seven windows with the panel open, and a save goes through at once
+  await keep(page, '0.0093', '5');
+  await expect(page.getByText('Not stored yet')).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByTestId('trials').locator('tbody tr')).toHaveCount(1);
+  // looked at again, the first one takes it back
+  await openGauge(page);
+  const last = windows.at(-1) ?? page;
+  await expect(last.getByText('Depth gauge: not connected')).toBeVisible();
+});

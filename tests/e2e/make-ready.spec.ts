@@ -6,10 +6,11 @@ test.beforeEach(({ page, app }) => signIn(page, app));
 
 test('steps are ticked off, whole or hole by hole, and that survives', async ({ page, app }) => {
   await openOwn(page, app, BOTTOM_LAP, 'make-ready');
-  await expect(page.getByTestId('steps').getByRole('listitem')).toHaveCount(11);
-  await expect(page.getByTestId('left')).toContainText('0 of 11 steps');
+  await expect(page.getByTestId('steps').getByRole('listitem')).toHaveCount(12);
+  await expect(page.getByTestId('left')).toContainText('0 of 12 steps');
+  await page.getByRole('button', { name: /^Tick off: Clamp the parts/ }).click();
   await page.getByRole('button', { name: 'Tick off: Centre punch' }).click();
-  await expect(page.getByTestId('left')).toContainText('1 of 11 steps');
+  await expect(page.getByTestId('left')).toContainText('2 of 12 steps');
   // the next step comes up by itself; two of its holes are drilled
   await expect(page.getByTestId('step-card')).toContainText('Drill the pilots');
   await page.locator('[data-hole="1"]').click();
@@ -20,15 +21,15 @@ test('steps are ticked off, whole or hole by hole, and that survives', async ({ 
   await expect(page.locator('[data-ticked]')).toHaveCount(1);
   await page.waitForLoadState('networkidle');
   await page.reload();
-  await expect(page.getByTestId('left')).toContainText('1 of 11 steps');
+  await expect(page.getByTestId('left')).toContainText('2 of 12 steps');
   await expect(page.getByTestId('step-card')).toContainText('1 of 50 holes');
   await page.getByRole('button', { name: 'Take back: Centre punch' }).click();
-  await expect(page.getByTestId('left')).toContainText('0 of 11 steps');
+  await expect(page.getByTestId('left')).toContainText('1 of 12 steps');
 });
 
 test('a tick made without the server is sent once it is back', async ({ page, app }) => {
   await openOwn(page, app, BOTTOM_LAP, 'make-ready');
-  await expect(page.getByTestId('steps').getByRole('listitem')).toHaveCount(11);
+  await expect(page.getByTestId('steps').getByRole('listitem')).toHaveCount(12);
   await app.stop();
   await page.getByRole('button', { name: 'Tick off: Centre punch' }).click();
   await expect(page.getByText('the ticks are kept here and sent again')).toBeVisible();
@@ -37,7 +38,7 @@ test('a tick made without the server is sent once it is back', async ({ page, ap
     timeout: 15_000
   });
   await page.reload();
-  await expect(page.getByTestId('left')).toContainText('1 of 11 steps');
+  await expect(page.getByTestId('left')).toContainText('1 of 12 steps');
 });
 
 test('holders stand at the ends and move over; too few stand wider apart', async ({
@@ -59,6 +60,7 @@ test('holders stand at the ends and move over; too few stand wider apart', async
   await dialog.getByRole('button', { name: 'Keep for the shop' }).click();
   await expect(page.getByText('Holders stand wider apart')).toBeVisible();
   // 50 × 30 s
+  await page.locator('[data-step="punch"]').click();
   await expect(page.getByTestId('step-card')).toContainText('about 25 min');
   await page.getByRole('button', { name: 'Times and holders' }).click();
   await dialog.getByLabel('Holders for #40').fill('60');
@@ -80,7 +82,7 @@ test('a changed joint asks for another look at what was ticked off', async ({ pa
 
 test('a tick that an earlier version kept in this browser is sent', async ({ page, app }) => {
   await openOwn(page, app, BOTTOM_LAP, 'make-ready');
-  await expect(page.getByTestId('left')).toContainText('0 of 11 steps');
+  await expect(page.getByTestId('left')).toContainText('0 of 12 steps');
   const joint = /joints\/([^/]+)/.exec(page.url())?.[1] ?? '';
   await page.evaluate((id) => {
     const tick = {
@@ -95,11 +97,11 @@ test('a tick that an earlier version kept in this browser is sent', async ({ pag
     localStorage.setItem(`zanjador.ready.${id}.a-tab-that-is-gone`, JSON.stringify([tick]));
   }, joint);
   await page.reload();
-  await expect(page.getByTestId('left')).toContainText('1 of 11 steps');
+  await expect(page.getByTestId('left')).toContainText('1 of 12 steps');
   await page.waitForLoadState('networkidle');
   await page.evaluate(() => localStorage.clear());
   await page.reload();
-  await expect(page.getByTestId('left')).toContainText('1 of 11 steps');
+  await expect(page.getByTestId('left')).toContainText('1 of 12 steps');
 });
 
 test('step by step, big, on a tablet: one step, its count, its caution', async ({ page, app }) => {
@@ -107,7 +109,10 @@ test('step by step, big, on a tablet: one step, its count, its caution', async (
   await openOwn(page, app, BOTTOM_LAP, 'make-ready');
   await page.getByRole('button', { name: 'Step by step, big' }).click();
   const floor = page.getByTestId('floor');
-  await expect(floor).toContainText('step 1 of 11');
+  await expect(floor).toContainText('step 1 of 12');
+  await expect(floor).toContainText('Clamp the parts together');
+  await floor.getByRole('button', { name: 'Done' }).click();
+  await expect(floor).toContainText('Centre punch');
   await floor.getByRole('button', { name: 'Done' }).click();
   await expect(floor).toContainText('Drill the pilots');
   await expect(floor).toContainText('Eye protection');

@@ -29,8 +29,8 @@ export interface HoleState {
 }
 
 /**
- * Projects the events of an issue onto its holes; events are in the order they were recorded, the
- * last one counts.
+ * Projects the events of an issue onto its holes. The look that was taken last counts: a reading may be sent hours after
+ * it was taken, when another hand has looked since; of one instant the one recorded later.
  */
 export function holeStates(
   holes: readonly number[],
@@ -45,7 +45,13 @@ export function holeStates(
   );
   for (const event of events) {
     const state = states.get(event.hole);
-    if (state) states.set(event.hole, { ...state, last: event, looks: state.looks + 1 });
+    if (!state) continue;
+    const later = state.last === null || Date.parse(event.at) >= Date.parse(state.last.at);
+    states.set(event.hole, {
+      ...state,
+      last: later ? event : state.last,
+      looks: state.looks + 1
+    });
   }
   return states;
 }

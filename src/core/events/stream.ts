@@ -4,7 +4,9 @@ import type { Answer } from '../answer.ts';
 /** What every move brings: an id made by its sender, so that a repeat is stored once, and when it happened. */
 export const MOVE_STAMP = {
   id: z.uuid('an event carries an id made by its sender'),
-  at: z.iso.datetime({ offset: true })
+  at: z.iso.datetime({ offset: true }),
+  /** who did it; whoever sends it where it does not say: it may be sent late, and by another */
+  person: z.uuid().optional()
 };
 
 /** The least that a move of any stream is. */
@@ -12,6 +14,7 @@ export interface Stamped {
   id: string;
   at: string;
   kind: string;
+  person?: string | undefined;
 }
 
 /** A stored event: the move as sent, who sent it, and what was frozen with it. */
@@ -43,6 +46,6 @@ export const defineStream = <Subject, Move extends Stamped, Frozen, State>(
   stream: Stream<Subject, Move, Frozen, State>
 ): Stream<Subject, Move, Frozen, State> => stream;
 
-type Without<T> = T extends unknown ? Omit<T, 'id' | 'at'> : never;
+type Without<T> = T extends unknown ? Omit<T, 'id' | 'at' | 'person'> : never;
 /** A move before its sender has given it an id and an instant. */
 export type Unstamped<Move> = Without<Move>;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { JOINT_DOCUMENT } from '../documents/documents.ts';
 import { EnteredJoint } from '../kinds/joint.ts';
 import { told, type RefusalSaid } from '../refusal-said.ts';
+import { illFormed } from '../schema/well-formed.ts';
 import { problemsOf } from '../schema/read.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 
@@ -61,6 +62,8 @@ export function readJointFile(text: string): ReadFile {
   } catch {
     return refuse('the file is not JSON: it may be cut off or of another kind');
   }
+  const unread = illFormed(parsed);
+  if (unread) return { ok: false, ...unread };
   const format =
     typeof parsed === 'object' && parsed !== null && 'format' in parsed && parsed.format;
   if (format !== FORMAT) return refuse('this is not a joint file of this program');

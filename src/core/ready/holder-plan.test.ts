@@ -9,6 +9,14 @@ const row = (from: number, count: number) => ({
 const PLENTY = { pilot: 1000, final: 1000 };
 
 describe('sheet holders', () => {
+  it('stay where they are where the pilot is the final size', () => {
+    const { pilotHolders, finalHolders, rounds } = resultOf(
+      holderPlan([row(1, 10)], 4, { pilot: 9, final: 0 }, true)
+    );
+    expect([pilotHolders, finalHolders]).toEqual([4, 0]);
+    expect(rounds).toEqual([{ holders: [1, 5, 9, 10], drill: [] }]);
+  });
+
   it('stand at the ends and in every n-th hole, then move over one', () => {
     const plan = resultOf(holderPlan([row(1, 10)], 4, PLENTY));
     expect(plan.rounds).toEqual([

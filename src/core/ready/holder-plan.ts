@@ -65,6 +65,7 @@ const rising = (holes: Iterable<number>): number[] => [...new Set(holes)].sort((
  * @param lines rivet lines with their hole numbers in order; a corner may be in two
  * @param every a holder in every so many holes, at least 2
  * @param shop what there is; where that is too few they stand wider apart
+ * @param oneSize the pilot is the final size: holders stay where they are, and nothing is drilled a second time
  * @returns rounds; every hole is drilled to size once and never while it carries a holder
  * @throws never; `not-possible` when there are not even two holders a line
  * @source handbook 4.4: holders, drill the rest, moving holders along
@@ -72,7 +73,8 @@ const rising = (holes: Iterable<number>): number[] => [...new Set(holes)].sort((
 export function holderPlan(
   lines: readonly Pick<LaidLine, 'holes'>[],
   every: number,
-  shop: HoldersInShop
+  shop: HoldersInShop,
+  oneSize = false
 ): Answer<HolderPlan> {
   const all = [...new Set(lines.flatMap(({ holes }) => holes))];
   const longest = Math.max(LEAST_EVERY, ...lines.map(({ holes }) => holes.length));
@@ -82,23 +84,30 @@ export function holderPlan(
     const rest = all.filter((hole) => !first.has(hole));
     const back = keptBack(lines, second);
     const last = new Set(back.map(({ hold }) => hold));
-    const finals = second.size + back.length;
+    const finals = oneSize ? 0 : second.size + back.length;
     if (first.size > shop.pilot || finals > shop.final) continue;
     return answer(
       {
         every: spread,
         pilotHolders: first.size,
         finalHolders: finals,
-        rounds: [
-          { holders: rising(first), drill: rising(rest) },
-          {
-            holders: rising([...second, ...last]),
-            drill: rising([...first].filter((hole) => !last.has(hole)))
-          },
-          ...(last.size > 0
-            ? [{ holders: rising([...second, ...back.map(({ by }) => by)]), drill: rising(last) }]
-            : [])
-        ],
+        rounds: oneSize
+          ? [{ holders: rising(first), drill: [] }]
+          : [
+              { holders: rising(first), drill: rising(rest) },
+              {
+                holders: rising([...second, ...last]),
+                drill: rising([...first].filter((hole) => !last.has(hole)))
+              },
+              ...(last.size > 0
+                ? [
+                    {
+                      holders: rising([...second, ...back.map(({ by }) => by)]),
+                      drill: rising(last)
+                    }
+                  ]
+                : [])
+            ],
         stretched: spread > every
       },
       [
@@ -108,7 +117,16 @@ export function holderPlan(
           first.size,
           'holders'
         ),
-        workLine('final-size holders', 'beside those, in holes drilled to size', finals, 'holders')
+        ...(oneSize
+          ? []
+          : [
+              workLine(
+                'final-size holders',
+                'beside those, in holes drilled to size',
+                finals,
+                'holders'
+              )
+            ])
       ]
     );
   }

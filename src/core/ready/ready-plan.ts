@@ -1,3 +1,4 @@
+import { PILOT_DRILL } from '../catalog/rivets.ts';
 import type { Answer } from '../answer.ts';
 import type { Joint } from '../kinds/joint.ts';
 import type { Plan, PlanWarning } from '../plan/plan-shape.ts';
@@ -36,7 +37,8 @@ export function readyPlan(
     ...line,
     holes: line.holes.filter((hole) => !open.has(hole))
   }));
-  const holders = holderPlan(lines, every, { pilot, final });
+  const oneSize = plan.stacks.every(({ hole }) => hole.drill === PILOT_DRILL);
+  const holders = holderPlan(lines, every, { pilot, final }, oneSize);
   return {
     holders,
     stops,

@@ -54,6 +54,7 @@ describe('steps before the first rivet', () => {
     });
     // 8 holes, 2 sheets: 8 × 2 × 2 sides to deburr; holders at 1, 5, 8, then 2 and 6
     expect(counts(steps)).toEqual({
+      clamp: 2,
       punch: 8,
       pilot: 8,
       holder: 5,

@@ -104,6 +104,9 @@ function holesSteps(
     ({ fixed }) => fixed === null || byId(joint.fixed, fixed)?.kind !== 'existing'
   );
   const made: MadeStep[] = [
+    ...(joint.sheets.length > 1
+      ? [{ said: { op: 'clamp' as const }, count: joint.sheets.length, hazard: 'edges' as const }]
+      : []),
     { said: { op: 'punch' }, count: fresh.length, holes: numbersOf(fresh) },
     {
       said: { op: 'pilot', drill: PILOT_DRILL, diameterIn: drillIn(PILOT_DRILL) },

@@ -12,7 +12,7 @@ export type StepSaid =
   | { op: 'cutOut'; method: CuttingMethod }
   | { op: 'stopDrill'; drill: string }
   | { op: 'match'; holes: { number: number; name: string }[] }
-  | { op: 'punch' }
+  | { op: 'clamp' | 'punch' }
   | { op: 'pilot'; drill: string; diameterIn: number }
   | {
       op: 'holder';

@@ -12,7 +12,8 @@ const PER_INCH: Record<string, number> = {
 
 const UNIT = /(in|"|mm|cm|thou)$/;
 const DECIMAL = /^[+-]?(\d+\.?\d*|\.\d+)$/;
-const FRACTION = /^([+-]?)(?:(\d+) )?(\d+)\/(\d+)$/;
+/** A whole number and a fraction stand apart by a space, or by the hyphen that drawings write. */
+const FRACTION = /^([+-]?)(?:(\d+)[ -])?(\d+)\/(\d+)$/;
 const LONGEST_TEXT = 40;
 
 export type ParsedLength = { ok: true; valueIn: number } | { ok: false; message: string };
@@ -20,7 +21,7 @@ export type ParsedLength = { ok: true; valueIn: number } | { ok: false; message:
 const refuse = (message: string): ParsedLength => ({ ok: false, message });
 
 /**
- * Reads a length as a mechanic writes it: a decimal, `a/b` or `n a/b`, then nothing, `in`, `"`, `mm`,
+ * Reads a length as a mechanic writes it: a decimal, `a/b`, `n a/b` or `n-a/b`, then nothing, `in`, `"`, `mm`,
  * `cm` or `thou`; spaces are free. Without a unit it is inches.
  *
  * @param text as typed, at most 40 characters
@@ -37,6 +38,7 @@ export function parseLength(text: string): ParsedLength {
     .slice(0, tidy.length - unit.length)
     .trim()
     .replace(/ ?\/ ?/g, '/')
+    .replace(/(\d) ?- ?(?=\d+\/)/, '$1-')
     .replace(/^([+-]) /, '$1');
   const perInch = PER_INCH[unit] ?? 1;
 

@@ -19,4 +19,12 @@ export const endpoint = <Params, Request extends z.ZodType, Response extends z.Z
 export const NOTHING = z.undefined();
 
 /** What a refusal says over HTTP. */
-export const RefusalBody = z.object({ message: z.string() });
+export const RefusalBody = z.object({
+  message: z.string(),
+  /** the sender's clock is this far ahead of the server's: nothing is stored until someone said which is right */
+  clockOffMs: z.number().optional()
+});
+
+/** How a sender tells its clock, and that someone said it is right. */
+export const CLOCK_HEADER = 'x-clock';
+export const CLOCK_RIGHT_HEADER = 'x-clock-right';

@@ -1,12 +1,14 @@
 import { z } from 'zod';
 import { EnteredJoint } from '../../core/kinds/joint.ts';
+import { ILL_FORMED, isWellFormed } from '../../core/schema/well-formed.ts';
 import { endpoint } from './endpoint.ts';
 
 export const JointTitle = z
   .string()
   .trim()
   .min(1, 'the joint needs a name')
-  .max(80, 'a joint name is at most 80 characters');
+  .max(80, 'a joint name is at most 80 characters')
+  .refine(isWellFormed, { message: ILL_FORMED });
 
 /** What a page sends when it saves: the document and the revision it was typed upon. */
 export const JointSave = z.strictObject({

@@ -46,6 +46,8 @@ const RETRY_MS = 2500;
 export class Autosave {
   state = $state.raw<SaveState>({ kind: 'typing' });
   revision = $state(0);
+  /** typing that lies here and that this version cannot read: it stays, and can be taken out as it is */
+  unreadable = $state.raw<readonly string[]>([]);
 
   #id: string;
   #current: () => JointDocument;
@@ -64,7 +66,14 @@ export class Autosave {
 
   /** Typing that this browser still holds because the server never acknowledged it. */
   async keptTyping(): Promise<z.output<typeof KeptTyping> | null> {
-    return (await this.#kept.found(1))[0] ?? null;
+    const [kept] = await this.#kept.found(1);
+    this.unreadable = this.#kept.unreadable;
+    return kept ?? null;
+  }
+
+  /** What was found is what the server has. */
+  dropKept(): void {
+    this.#kept.forget();
   }
 
   /** Call after every change of the document. */

@@ -4,7 +4,7 @@ import { RefusalBody, type Endpoint } from '$lib/api/endpoint.ts';
 /** What came back: the answer, a refusal in words, or nothing because the server could not be asked. */
 export type Called<T> =
   | { reached: true; ok: true; value: T }
-  | { reached: true; ok: false; status: number; message: string }
+  | { reached: true; ok: false; status: number; message: string; clockOffMs?: number | undefined }
   | { reached: false };
 
 const UNREADABLE = 'the server answered in a way that was not understood: load this page anew';
@@ -14,7 +14,8 @@ export async function call<Params, Request extends z.ZodType, Response extends z
   { method, path, response, alsoAt }: Endpoint<Params, Request, Response>,
   params: Params,
   body: z.input<Request>,
-  keepalive = false
+  keepalive = false,
+  headers: Record<string, string> = {}
 ): Promise<Called<z.output<Response>>> {
   let status: number;
   let answered: unknown;
@@ -23,7 +24,10 @@ export async function call<Params, Request extends z.ZodType, Response extends z
       method,
       ...(method === 'GET'
         ? {}
-        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+        : {
+            headers: { 'content-type': 'application/json', ...headers },
+            body: JSON.stringify(body)
+          }),
       keepalive
     });
     status = reply.status;
@@ -38,5 +42,6 @@ export async function call<Params, Request extends z.ZodType, Response extends z
   }
   const refusal = RefusalBody.safeParse(answered);
   const message = refusal.success ? refusal.data.message : `the server answered ${status}`;
-  return { reached: true, ok: false, status, message };
+  const clockOffMs = refusal.success ? refusal.data.clockOffMs : undefined;
+  return { reached: true, ok: false, status, message, clockOffMs };
 }

@@ -2,7 +2,8 @@ import type { RefusalSaid } from '$core/refusal-said.ts';
 import type { Recorded, Stamped, Stream, Unstamped } from '$core/events/stream.ts';
 import { sendMoves, type SentBack } from '$lib/api/events.ts';
 import { call, type Called } from './call';
-import { olderMoves } from './older-outbox';
+import { whoIsHere } from './who';
+import { takeOlderMoves } from './older-outbox';
 import { Outbox } from './outbox.svelte';
 
 /** What a desk is opened with. */
@@ -31,14 +32,15 @@ export class Desk<Subject, Move extends Stamped, Frozen, State> {
   ) {
     this.stored = opened.stored;
     const { subjectId, refused } = opened;
-    this.outbox = new Outbox(`${stream.name}/${subjectId}`, stream.Move, {
-      post: (moves): Promise<Called<SentBack<Move, Frozen>[]>> =>
-        call(sendMoves(stream), { subject: subjectId }, moves as never) as never,
+    const box = `${stream.name}/${subjectId}`;
+    this.outbox = new Outbox(box, stream.Move, {
+      post: (moves, headers): Promise<Called<SentBack<Move, Frozen>[]>> =>
+        call(sendMoves(stream), { subject: subjectId }, moves as never, false, headers) as never,
       taken: (_, events) => {
         const ids = new Set(events.map(({ id }) => id));
         this.stored = [...this.stored.filter(({ id }) => !ids.has(id)), ...events];
       },
-      older: () => olderMoves(stream.name, subjectId),
+      older: () => takeOlderMoves(stream.name, subjectId, box),
       ...(refused ? { refused } : {})
     });
   }
@@ -54,7 +56,12 @@ export class Desk<Subject, Move extends Stamped, Frozen, State> {
 
   /** @returns false where it may not follow on what happened before: why stands in `refusal` */
   add(loose: Unstamped<Move>): boolean {
-    const stamp = { id: crypto.randomUUID(), at: new Date().toISOString() };
+    const person = whoIsHere();
+    const stamp = {
+      id: crypto.randomUUID(),
+      at: new Date().toISOString(),
+      ...(person === null ? {} : { person })
+    };
     const move = { ...loose, ...stamp } as unknown as Move;
     const may = this.stream.follow(this.subject, this.state, move);
     this.refusal = may.ok ? null : may.error.said;

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 
 const TAB_KEY = 'zanjador.tab';
-let own: string | null = null;
+let own: Promise<string> | null = null;
 
 /** A lock that lives as long as this page does tells other tabs that this one is still there. */
 function hold(tab: string): Promise<boolean> {
@@ -13,15 +13,16 @@ function hold(tab: string): Promise<boolean> {
   });
 }
 
-/** This tab's name: the same after a reload, another in a duplicated tab. */
-async function ownTab(): Promise<string> {
-  if (own !== null) return own;
+async function takeName(): Promise<string> {
   const remembered = sessionStorage.getItem(TAB_KEY);
-  own = remembered !== null && (await hold(remembered)) ? remembered : crypto.randomUUID();
-  if (own !== remembered) await hold(own);
-  sessionStorage.setItem(TAB_KEY, own);
-  return own;
+  const tab = remembered !== null && (await hold(remembered)) ? remembered : crypto.randomUUID();
+  if (tab !== remembered) await hold(tab);
+  sessionStorage.setItem(TAB_KEY, tab);
+  return tab;
 }
+
+/** This tab's name: the same after a reload, another in a duplicated tab. All who ask at once are given one. */
+const ownTab = (): Promise<string> => (own ??= takeName());
 
 async function liveTabs(): Promise<Set<string>> {
   const { held = [] } = await navigator.locks.query();
@@ -31,12 +32,17 @@ async function liveTabs(): Promise<Set<string>> {
 /**
  * What this browser keeps of a document until the server has acknowledged it, tab by tab: two open
  * tabs do not take each other's, and what a closed or crashed tab left behind is found again.
+ *
+ * A key is the name, the tab, and after a stroke what that tab took over from another. Nothing is ever only in memory: what
+ * is taken over is written under its new key before the old one goes, and what cannot be read stays.
  */
 export class Kept<S extends z.ZodType> {
   #prefix: string;
   #schema: S;
   #tab: string | null = null;
   #waiting: z.output<S> | null = null;
+  /** texts that were found and that this version cannot read */
+  unreadable: string[] = [];
 
   constructor(name: string, schema: S) {
     this.#prefix = `zanjador.${name}.`;
@@ -48,6 +54,7 @@ export class Kept<S extends z.ZodType> {
     if (this.#tab === null) return;
     try {
       localStorage.setItem(this.#prefix + this.#tab, JSON.stringify(value));
+      this.#dropTaken();
     } catch {
       // Storage that is full or switched off: the server still gets everything.
     }
@@ -55,11 +62,14 @@ export class Kept<S extends z.ZodType> {
 
   forget(): void {
     this.#waiting = null;
-    if (this.#tab !== null) localStorage.removeItem(this.#prefix + this.#tab);
+    if (this.#tab === null) return;
+    localStorage.removeItem(this.#prefix + this.#tab);
+    this.#dropTaken();
   }
 
   /**
-   * What this tab kept before a reload, or a tab that is gone left behind; this tab's own first.
+   * What this tab kept before a reload, or a tab that is gone left behind; this tab's own first. It stays kept until
+   * something is written in its place or it is forgotten.
    *
    * @param most how many are taken; the rest stays for the next one who asks
    */
@@ -71,23 +81,44 @@ export class Kept<S extends z.ZodType> {
     for (const key of [ownKey, ...Object.keys(localStorage).filter((other) => other !== ownKey)]) {
       if (values.length === most) break;
       if (!key.startsWith(this.#prefix)) continue;
-      const left = key.slice(this.#prefix.length);
+      const [left = ''] = key.slice(this.#prefix.length).split('/');
       if (left !== tab && live.has(left)) continue;
-      const kept = this.#schema.safeParse(parse(localStorage.getItem(key)));
-      // What this version cannot read stays for one that can.
+      const text = localStorage.getItem(key);
+      if (text === null) continue;
+      const kept = this.#schema.safeParse(parse(text));
+      if (!kept.success) this.unreadable.push(text);
+      // What this version cannot read is left where no tab writes, for one that can.
+      if (!kept.success && left === tab) move(key, this.#prefix + crypto.randomUUID(), text);
       if (!kept.success) continue;
-      localStorage.removeItem(key);
+      if (left !== tab) move(key, `${ownKey}/${crypto.randomUUID()}`, text);
       values.push(kept.data);
     }
     this.#tab = tab;
     if (this.#waiting !== null) this.write(this.#waiting);
     return values;
   }
+
+  /** What was taken over stands in what was written since. */
+  #dropTaken(): void {
+    const taken = `${this.#prefix}${this.#tab ?? ''}/`;
+    for (const key of Object.keys(localStorage))
+      if (key.startsWith(taken)) localStorage.removeItem(key);
+  }
 }
 
-function parse(text: string | null): unknown {
+/** Under its new key first: a page that goes away in between leaves it twice, never nowhere. */
+function move(from: string, to: string, text: string): void {
   try {
-    return JSON.parse(text ?? 'null');
+    localStorage.setItem(to, text);
+    localStorage.removeItem(from);
+  } catch {
+    // No room for it twice: it stays where it is.
+  }
+}
+
+function parse(text: string): unknown {
+  try {
+    return JSON.parse(text);
   } catch {
     return null;
   }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Kept } from './kept';
+import { keepMove } from './store';
 
 const Moves = z.array(z.record(z.string(), z.unknown()));
 /** Where each stream's unsent moves lay in this browser before there was one store for all. */
@@ -11,12 +12,20 @@ const OLDER: Record<string, { name: string; kind?: string }> = {
 /** Heads lay beside what was typed of others. */
 const OlderBox = z.union([Moves, z.object({ outbox: Moves }).transform(({ outbox }) => outbox)]);
 
-/** Moves of one subject that an earlier version of the program kept and never sent, as they are called now. */
-export async function olderMoves(stream: string, subjectId: string): Promise<unknown[]> {
+/** Puts what an earlier version of the program kept of one subject and never sent where this one keeps it. */
+export async function takeOlderMoves(
+  stream: string,
+  subjectId: string,
+  box: string
+): Promise<void> {
   const older = OLDER[stream];
-  if (!older) return [];
-  const boxes = await new Kept(`${older.name}.${subjectId}`, OlderBox).found();
-  return boxes
-    .flat()
-    .map((move) => (older.kind === undefined ? move : { kind: older.kind, ...move }));
+  if (!older) return;
+  const kept = new Kept(`${older.name}.${subjectId}`, OlderBox);
+  const moves = (await kept.found()).flat();
+  for (const move of moves) {
+    const named = older.kind === undefined ? move : { kind: older.kind, ...move };
+    const { id } = named as { id?: unknown };
+    if (typeof id === 'string' && !(await keepMove(box, { ...named, id }))) return;
+  }
+  kept.forget();
 }

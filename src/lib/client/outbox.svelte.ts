@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { CLOCK_HEADER, CLOCK_RIGHT_HEADER } from '$lib/api/endpoint.ts';
 import type { Called } from './call';
 import { dropMoves, keepMove, keptMoves } from './store';
 
@@ -6,27 +7,38 @@ const RETRY_MS = 3000;
 /** Sent at once; the rest follows when these are acknowledged. */
 const MOST_AT_ONCE = 500;
 
+/** As much of an outbox as its notice needs. */
+export interface Clocked {
+  away: boolean;
+  refusal: string;
+  clock: { message: string; offMs: number } | null;
+  settleClock(by: 'device' | 'server'): void;
+}
+
 interface Ways<M, E> {
-  post: (moves: M[]) => Promise<Called<E[]>>;
+  post: (moves: M[], headers: Record<string, string>) => Promise<Called<E[]>>;
   /** the server has them */
   taken: (moves: M[], events: E[]) => void;
   /** the server will never take it: for whoever wants it back */
   refused?: (move: M, message: string) => void;
-  /** what an earlier version of the program left unsent */
-  older?: () => Promise<unknown[]>;
+  /** puts what an earlier version of the program left unsent where this one keeps it */
+  older?: () => Promise<void>;
 }
 
 /**
  * Moves on their way to the server, in order: kept in this browser until it has acknowledged them, sent again while it
  * is away. What it refuses for good is dropped, with its reason.
  */
-export class Outbox<M extends { id: string }, E> {
+export class Outbox<M extends { id: string; at: string }, E> implements Clocked {
   waiting = $state.raw<M[]>([]);
   /** what the server said to the last that it did not take */
   refusal = $state('');
   /** the server cannot be reached */
   away = $state(false);
   sending = $state(false);
+  /** this device's clock is far from the server's: a person says which is right */
+  clock = $state.raw<Clocked['clock']>(null);
+  #clockRight = false;
   /** after a refusal they go one by one, so that a bad one takes no good one with it */
   #singly = false;
   #timer: ReturnType<typeof setTimeout> | undefined;
@@ -44,12 +56,20 @@ export class Outbox<M extends { id: string }, E> {
   }
 
   async sendAll(): Promise<void> {
-    if (this.sending || this.waiting.length === 0) return;
+    if (this.sending || this.waiting.length === 0 || this.clock !== null) return;
     clearTimeout(this.#timer);
     this.sending = true;
     const sent = this.waiting.slice(0, this.#singly ? 1 : MOST_AT_ONCE);
-    const reply = await this.ways.post(sent);
+    const reply = await this.ways.post(sent, {
+      [CLOCK_HEADER]: new Date().toISOString(),
+      ...(this.#clockRight ? { [CLOCK_RIGHT_HEADER]: 'yes' } : {})
+    });
     this.sending = false;
+    if (reply.reached && !reply.ok && reply.clockOffMs !== undefined) {
+      this.away = false;
+      this.clock = { message: reply.message, offMs: reply.clockOffMs };
+      return;
+    }
     if (reply.reached && reply.ok) {
       this.away = false;
       this.refusal = this.#singly ? this.refusal : '';
@@ -79,14 +99,28 @@ export class Outbox<M extends { id: string }, E> {
   /** Picks up what this browser still holds from an earlier visit, or from another tab. */
   async restore(): Promise<void> {
     const known = new Set(this.waiting.map(({ id }) => id));
-    const older = (await this.ways.older?.()) ?? [];
-    const found = [...older, ...(await keptMoves(this.box))].flatMap((kept) => {
+    await this.ways.older?.();
+    const found = (await keptMoves(this.box)).flatMap((kept) => {
       const read = this.schema.safeParse(kept);
       return read.success && !known.has(read.data.id) ? [read.data] : [];
     });
-    // What an earlier version kept elsewhere is kept here from now on.
-    for (const move of found.slice(0, older.length)) void keepMove(this.box, move);
     this.waiting = [...found, ...this.waiting];
+    void this.sendAll();
+  }
+
+  /** Sends what waits: as it was stamped, or with the server's time in its place. */
+  settleClock(by: 'device' | 'server'): void {
+    const offMs = this.clock?.offMs ?? 0;
+    if (by === 'server') {
+      this.waiting = this.waiting.map((move) => ({
+        ...move,
+        at: new Date(Date.parse(move.at) - offMs).toISOString()
+      }));
+      for (const move of this.waiting) void keepMove(this.box, move);
+    }
+    // either way someone has said so: the clock itself is as it was
+    this.#clockRight = true;
+    this.clock = null;
     void this.sendAll();
   }
 

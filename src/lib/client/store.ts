@@ -17,19 +17,28 @@ interface Schema extends DBSchema {
 let opened: Promise<IDBPDatabase<Schema> | null> | null = null;
 
 /** This browser's own store; null where the browser has none to give: then everything still goes to the server. */
-const store = (): Promise<IDBPDatabase<Schema> | null> =>
-  (opened ??= openDB<Schema>('zanjador', 1, {
+const store = (): Promise<IDBPDatabase<Schema> | null> => (opened ??= open().catch(() => null));
+
+/** A browser without such a store says so at once, another only when asked: both by a refused promise. */
+const open = async (): Promise<IDBPDatabase<Schema>> =>
+  openDB<Schema>('zanjador', 1, {
     upgrade: (database) =>
       void database.createObjectStore('outbox', { keyPath: 'id' }).createIndex('box', 'box')
-  }).catch(() => null));
+  });
 
 let made = 0;
 
-/** Keeps a move until it is dropped; whatever tab made it. */
-export async function keepMove(box: string, move: { id: string }): Promise<void> {
+/**
+ * Keeps a move until it is dropped; whatever tab made it.
+ *
+ * @returns whether this browser could
+ */
+export async function keepMove(box: string, move: { id: string }): Promise<boolean> {
   made += 1;
   const n = Date.now() + made / 1000;
-  await (await store())?.put('outbox', { id: move.id, box, n, move });
+  const kept = await store();
+  await kept?.put('outbox', { id: move.id, box, n, move });
+  return kept !== null;
 }
 
 /** Drops moves that the server has, or will never take. */

@@ -108,7 +108,7 @@ export class Workspace {
       { title: joint.title, definition: joint.definition },
       { title: kept.title, definition: kept.definition }
     );
-    if (changes.length === 0) return;
+    if (changes.length === 0) return this.save.dropKept();
     this.title = this.#named = kept.title;
     this.entered = kept.definition;
     if (kept.baseRevision === joint.revision) {

@@ -20,6 +20,7 @@
   import { STATIONS, type StationKey } from '$lib/stations/stations.ts';
   import Choice from '../ui/kit/Choice.svelte';
   import KeysSheet from './KeysSheet.svelte';
+  import LeftBehind from './LeftBehind.svelte';
   import RulesSheet from './RulesSheet.svelte';
   import SavedState from './SavedState.svelte';
   import StaleSheet from './StaleSheet.svelte';
@@ -211,6 +212,7 @@
       aria-label="All keys">?</button
     >
   </header>
+  <LeftBehind texts={workspace.save.unreadable} title={workspace.title} />
   <StationLine jointId={joint.id} current={station} {status} />
   <div class="station">{@render children()}</div>
 </div>

@@ -1,6 +1,7 @@
 import { json } from '@sveltejs/kit';
 import type { z } from 'zod';
 import type { Answer } from '../../core/answer.ts';
+import { illFormed } from '../../core/schema/well-formed.ts';
 import { readInput } from '../../core/schema/read.ts';
 import { answerInWords } from '../words/arithmetic.ts';
 import { refusalInWords } from '../words/refusals.ts';
@@ -42,7 +43,10 @@ export async function readBody<S extends z.ZodType>(
   } catch {
     return { ok: false, response: json({ message: 'a JSON body is expected' }, { status: 400 }) };
   }
-  const read = readInput(schema, body);
+  const unread = illFormed(body);
+  const read = unread
+    ? { ok: false as const, error: { code: 'invalid-input' as const, ...unread } }
+    : readInput(schema, body);
   if (read.ok) return read;
   const { code, path, said } = read.error;
   const error = { code, path, message: refusalInWords(said, length) };

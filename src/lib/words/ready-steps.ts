@@ -85,6 +85,12 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
         `Through the old hole, or with a hole finder, onto the new part: ${said.holes.map(({ number, name }) => `hole ${number} (${name})`).join(', ')}. Nothing else is drilled before these fit.`,
         'hole finder, or drill through the old hole'
       );
+    case 'clamp':
+      return words(
+        'Clamp the parts together at the side',
+        'On their marks, before the first hole: holders fit holes only, and a part that slips once is drilled wrong for good.',
+        'side clamps, with something soft under the jaws'
+      );
     case 'punch':
       return words(
         'Centre punch',
@@ -101,8 +107,12 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
     case 'holder':
       return words(
         'Set the sheet holders',
-        `The ends of every line, then every ${said.every}th hole. Final-size holders take over beside them once those holes are drilled.`,
-        `${said.pilotHolders} holders for ${said.pilotDrill}, ${said.finalHolders} of the final size`
+        said.finalHolders === 0
+          ? `The ends of every line, then every ${said.every}th hole. The pilot is the final size: they stay.`
+          : `The ends of every line, then every ${said.every}th hole. Final-size holders take over beside them once those holes are drilled.`,
+        said.finalHolders === 0
+          ? `${said.pilotHolders} holders for ${said.pilotDrill}`
+          : `${said.pilotHolders} holders for ${said.pilotDrill}, ${said.finalHolders} of the final size`
       );
     case 'upDrill':
       return words(

@@ -1,5 +1,6 @@
 import { gaugeLinesAt } from '$lib/api/devices.ts';
 import { call } from '../call';
+import { whileInFront } from './while-in-front';
 
 /** Whatever carries the lines of an instrument, both ways. A real gauge brings its own; the rest stays as it is. */
 export interface LinePort {
@@ -12,16 +13,22 @@ export interface LinePort {
 
 /** The simulated instrument that the application serves: lines come as server-sent events, go as posts. */
 export class ServedPort implements LinePort {
-  #source: EventSource | null = null;
+  #leave: (() => void) | null = null;
 
   constructor(private readonly cage: string) {}
 
   open(online: (line: string) => void, onopen: (open: boolean) => void): void {
-    this.#source = new EventSource(gaugeLinesAt.path({ cage: this.cage }));
-    this.#source.onopen = () => onopen(true);
-    // The browser goes on trying by itself.
-    this.#source.onerror = () => onopen(false);
-    this.#source.onmessage = ({ data }) => online(String(data));
+    this.#leave = whileInFront(() => {
+      const source = new EventSource(gaugeLinesAt.path({ cage: this.cage }));
+      source.onopen = () => onopen(true);
+      // The browser goes on trying by itself.
+      source.onerror = () => onopen(false);
+      source.onmessage = ({ data }) => online(String(data));
+      return () => {
+        source.close();
+        onopen(false);
+      };
+    });
   }
 
   async write(lines: string[]): Promise<boolean> {
@@ -30,7 +37,7 @@ export class ServedPort implements LinePort {
   }
 
   close(): void {
-    this.#source?.close();
-    this.#source = null;
+    this.#leave?.();
+    this.#leave = null;
   }
 }

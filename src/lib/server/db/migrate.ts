@@ -7,6 +7,7 @@ import { makeReady } from './migrations/0004-make-ready.ts';
 import { cages } from './migrations/0005-cages.ts';
 import { oneEventStream } from './migrations/0006-one-event-stream.ts';
 import { whatASettingRestsOn } from './migrations/0007-what-a-setting-rests-on.ts';
+import { looksByInstant } from './migrations/0008-looks-by-instant.ts';
 
 /**
  * Brings the database to the newest shape; migrations only run forward.
@@ -22,7 +23,8 @@ export async function migrate({ sequelize }: Database): Promise<string[]> {
       makeReady,
       cages,
       oneEventStream,
-      whatASettingRestsOn
+      whatASettingRestsOn,
+      looksByInstant
     ],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),

@@ -15,15 +15,16 @@ interface EventRow {
   kind: string;
   payload: Record<string, unknown>;
   frozen: unknown;
+  person_id: string;
   at: Date;
   by: string;
 }
 
 const toEvent = <Move extends Stamped, Frozen>(
   { stream }: Readable<Move, Frozen>,
-  { id, kind, payload, at, frozen, by }: EventRow
+  { id, kind, payload, at, frozen, person_id, by }: EventRow
 ): Recorded<Move, Frozen> => ({
-  ...stream.Move.parse({ ...payload, id, kind, at: at.toISOString() }),
+  ...stream.Move.parse({ ...payload, id, kind, person: person_id, at: at.toISOString() }),
   frozen: stream.Frozen.parse(frozen),
   by
 });
@@ -38,7 +39,7 @@ export async function eventsOfMany<Move extends Stamped, Frozen>(
   if (subjectIds.length === 0) return events;
   const rows = await rowsOf<EventRow>(
     database,
-    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.at, p.name as by
+    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, e.at, p.name as by
      from ${kept.table.name} e join people p on p.id = e.person_id
      where e.subject_id = any($1::uuid[]) order by e.seq`,
     [[...subjectIds]]

@@ -47,13 +47,14 @@ async function put<Move extends Stamped, Frozen>(
   rows: readonly ToPut<Move, Frozen>[],
   personId: string
 ): Promise<Put[]> {
-  const sent = rows.map(({ move: { id, at, kind, ...payload }, subjectId, frozen }, n) => ({
+  const sent = rows.map(({ move: { id, at, kind, person, ...payload }, subjectId, frozen }, n) => ({
     n,
     id,
     subject_id: subjectId,
     kind,
     payload,
     frozen,
+    person: person ?? null,
     at
   }));
   return rowsOf<Put>(database, sql, [JSON.stringify(sent), personId]);
@@ -124,6 +125,7 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
   // Asked once everything is held: what another hand has just stored is seen.
   const before = kept.order === 'locked' ? await knownIds(database, table.name, sent) : NONE;
 
+  const names = await namesOf(database, sent, sender);
   const rows = sent.map((move, index): ToPut<Move, Frozen> => {
     const place = places?.[index] ?? null;
     const at = place === null ? null : opened.get(place);
@@ -134,7 +136,7 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
     if (kept.order === 'locked')
       at.state = stream.project(
         at.subject,
-        [{ ...move, by: sender.name, frozen: may.result }],
+        [{ ...move, by: names.get(move.person ?? sender.id) ?? '', frozen: may.result }],
         at.state
       );
     return { move, subjectId: place, frozen: may.result };
@@ -156,6 +158,25 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
       frozen: (result?.added ? frozen : result?.frozen) as Frozen
     };
   });
+}
+
+/** Who did what is sent, by their ids. */
+async function namesOf(
+  database: Database,
+  moves: readonly Stamped[],
+  sender: Sender
+): Promise<Map<string, string>> {
+  const names = new Map([[sender.id, sender.name]]);
+  const others = new Set(moves.flatMap(({ person }) => person ?? []));
+  others.delete(sender.id);
+  if (others.size === 0) return names;
+  const rows = await rowsOf<Sender>(
+    database,
+    'select id, name from people where id = any($1::uuid[])',
+    [[...others]]
+  );
+  for (const { id, name } of rows) names.set(id, name);
+  return names;
 }
 
 async function knownIds(

@@ -13,11 +13,12 @@ export const HOLE_EVENTS: EventTable = {
     }
   ],
   alongside: `looked as (
-  insert into hole_looks (issue_id, hole, seq, verdict)
-  select distinct on (hole) subject_id, (payload->>'hole')::integer as hole, seq, frozen->>'verdict'
-  from added order by hole, seq desc
-  on conflict (issue_id, hole) do update set seq = excluded.seq, verdict = excluded.verdict
-  where hole_looks.seq < excluded.seq
+  insert into hole_looks (issue_id, hole, seq, verdict, at)
+  select distinct on (hole) subject_id, (payload->>'hole')::integer as hole, seq, frozen->>'verdict', at
+  from added order by hole, at desc, seq desc
+  on conflict (issue_id, hole)
+    do update set seq = excluded.seq, verdict = excluded.verdict, at = excluded.at
+  where (hole_looks.at, hole_looks.seq) < (excluded.at, excluded.seq)
 )`
 };
 

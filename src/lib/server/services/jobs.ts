@@ -1,5 +1,6 @@
 import { UniqueConstraintError } from 'sequelize';
 import { z } from 'zod';
+import { ILL_FORMED, isWellFormed } from '../../../core/schema/well-formed.ts';
 import type { Database } from '../db/connect.ts';
 import type { Job } from '../db/models.ts';
 import { listJoints, type JointSummary } from './joint-summaries.ts';
@@ -7,7 +8,12 @@ import { inInches, type WriteLength } from '../../words/writing.ts';
 import { done, refused, type Outcome } from './outcome.ts';
 
 const line = (what: string, most: number) =>
-  z.string().trim().min(1, `${what} is missing`).max(most, `${what} is at most ${most} characters`);
+  z
+    .string()
+    .trim()
+    .min(1, `${what} is missing`)
+    .max(most, `${what} is at most ${most} characters`)
+    .refine(isWellFormed, { message: ILL_FORMED });
 
 export const NewJob = z.object({
   number: line('the job number', 20),

@@ -147,7 +147,7 @@
               : preferences.refusal(plan.requiredOnOther.error.said)}
           </p>
         {/if}
-        {#if strength?.at.ok}
+        {#if strength?.at.ok && plan.needs.length > 0}
           <Figure
             label="Efficiency"
             work={strength.at.work}

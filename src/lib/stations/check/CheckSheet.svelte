@@ -11,6 +11,7 @@
   import Length from '../../ui/kit/Length.svelte';
   import LengthField from '../../ui/kit/LengthField.svelte';
   import MetalBar from '../../ui/kit/MetalBar.svelte';
+  import OutboxNotice from '$lib/ui/OutboxNotice.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import VerdictCard from './VerdictCard.svelte';
   import type { RefusalSaid } from '$core/refusal-said.ts';
@@ -115,7 +116,9 @@
       >{/if}
   {/if}
 </form>
-{#if desk.state.kind === 'waiting'}
+{#if desk.outbox.clock !== null}
+  <OutboxNotice outbox={desk.outbox} what="the readings" />
+{:else if desk.state.kind === 'waiting'}
   <Notice
     level="attention"
     title="Not recorded yet: no server"

@@ -1,3 +1,4 @@
+import type { Clocked } from '$lib/client/outbox.svelte';
 import { z } from 'zod';
 import { headReport, HeadReading, type HeadReport } from '$core/check/head-report.ts';
 import { holeStream, lastVolumesIn3, type HoleEvent } from '$core/check/hole-events.ts';
@@ -70,6 +71,11 @@ export class CheckDesk {
     if (refused) return { kind: 'refused', ...refused };
     return sending ? { kind: 'sending' } : { kind: 'idle' };
   });
+
+  /** readings on their way, and what keeps them */
+  get outbox(): Clocked {
+    return this.desk.outbox;
+  }
 
   get waitingToSend(): number {
     return this.desk.outbox.waiting.length;

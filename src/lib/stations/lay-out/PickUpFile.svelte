@@ -4,6 +4,7 @@
   import { kindOf } from '$core/kinds/joint.ts';
   import type { JointLayout } from '$core/plan/plan-shape.ts';
   import { writeDecimal } from '$core/units/format-length.ts';
+  import { firstLetters } from '$core/schema/well-formed.ts';
   import { MM_PER_IN } from '$core/units/factors.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { readHolesFile } from '$lib/client/read-file';
@@ -149,7 +150,7 @@
         class="act main"
         type="button"
         disabled={placed.length === 0}
-        onclick={() => ontake(placed, read?.name.slice(0, 40) ?? '')}
+        onclick={() => ontake(placed, firstLetters(read?.name ?? '', 40))}
         >Take up {placed.length} as fixed holes</button
       >
       {#if fields.length > 0}

@@ -8,6 +8,7 @@
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import PlanView from '$lib/drawing/plan/PlanView.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
+  import OutboxNotice from '../../ui/OutboxNotice.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import FloorMode from './FloorMode.svelte';
   import ShopSheet from './ShopSheet.svelte';
@@ -95,19 +96,22 @@
       <div class="view">
         <div class="bar">
           {#if rounds.length > 0}
-            <Choice
-              label="Sheet holders"
-              quiet
-              value={round}
-              options={rounds.map((_, index) => ({
-                value: String(index),
-                text: index === 0 ? 'Holders first' : index === 1 ? 'Moved over' : 'Last ones'
-              }))}
-              onchoose={(value) => (round = value)}
-            />
+            {#if rounds.length > 1}<Choice
+                label="Sheet holders"
+                quiet
+                value={round}
+                options={rounds.map((_, index) => ({
+                  value: String(index),
+                  text: index === 0 ? 'Holders first' : index === 1 ? 'Moved over' : 'Last ones'
+                }))}
+                onchoose={(value) => (round = value)}
+              />{/if}
             <p class="hint">
-              □ {shownRound?.holders.length} holders at {round === '0' ? '#40' : 'final size'}:
-              drill {shownRound?.drill.length} holes meanwhile
+              □ {shownRound?.holders.length} holders at {round === '0'
+                ? '#40'
+                : 'final size'}{shownRound?.drill.length === 0
+                ? ': they stay until the parts come apart'
+                : `: drill ${shownRound?.drill.length} holes meanwhile`}
             </p>
           {/if}
           <button class="act main" type="button" onclick={() => (floor = true)}
@@ -167,15 +171,7 @@
         ></span>
       </div>
     </section>
-    {#if desk.outbox.away || desk.outbox.refusal !== ''}
-      <Notice
-        level="attention"
-        title="Not stored yet"
-        text={desk.outbox.away
-          ? 'The server cannot be reached: the ticks are kept here and sent again.'
-          : desk.outbox.refusal}
-      />
-    {/if}
+    <OutboxNotice outbox={desk.outbox} what="the ticks" />
     {#if ready?.holders && !ready.holders.ok}
       <Notice
         level="attention"

@@ -5,6 +5,7 @@
   import { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
   import TrialChart from '$lib/drawing/chart/TrialChart.svelte';
   import Length from '../kit/Length.svelte';
+  import OutboxNotice from '../OutboxNotice.svelte';
   import Notice from '../kit/Notice.svelte';
   import GuideCard from './GuideCard.svelte';
   import SetCard from './SetCard.svelte';
@@ -77,15 +78,7 @@
       {#if desk.refusal !== null}
         <Notice level="stop" title="Not taken" text={preferences.refusal(desk.refusal)} />
       {/if}
-      {#if desk.outbox.away || desk.outbox.refusal !== ''}
-        <Notice
-          level="attention"
-          title="Not stored"
-          text={desk.outbox.away
-            ? 'The server cannot be reached: the trials are kept here and sent again.'
-            : desk.outbox.refusal}
-        />
-      {/if}
+      <OutboxNotice outbox={desk.outbox} what="the trials" />
       {#if set}
         <SetCard {desk} />
       {:else}

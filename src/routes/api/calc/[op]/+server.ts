@@ -1,5 +1,6 @@
 import { invalidInput } from '$core/answer.ts';
 import { calc } from '$core/calc.ts';
+import { illFormed } from '$core/schema/well-formed.ts';
 import { told } from '$core/refusal-said.ts';
 import { respondCalc } from '$lib/server/answers';
 import type { RequestHandler } from './$types';
@@ -11,5 +12,7 @@ export const POST: RequestHandler = async ({ params, request }) => {
   } catch {
     return respondCalc(invalidInput('', told('the body is not JSON')));
   }
+  const unread = illFormed(input);
+  if (unread) return respondCalc(invalidInput(unread.path, unread.said));
   return respondCalc(calc(params.op, input));
 };

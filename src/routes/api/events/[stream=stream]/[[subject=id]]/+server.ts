@@ -1,3 +1,6 @@
+import { json } from '@sveltejs/kit';
+import { CLOCK_HEADER, CLOCK_RIGHT_HEADER } from '$lib/api/endpoint.ts';
+import { clockQuestion } from '$lib/server/clock';
 import { readEvents, sendMoves } from '$lib/api/events.ts';
 import { KEPT_STREAMS } from '$lib/server/events';
 import { eventsOf } from '$lib/server/events/read';
@@ -26,7 +29,14 @@ const GETS = new Map(
   ])
 );
 
-export const POST: RequestHandler = (event) =>
-  POSTS.get(event.params.stream)?.(event) ?? new Response(null, { status: 404 });
+export const POST: RequestHandler = (event) => {
+  const { headers } = event.request;
+  const question = clockQuestion(
+    { clock: headers.get(CLOCK_HEADER), right: headers.has(CLOCK_RIGHT_HEADER) },
+    Date.now()
+  );
+  if (question) return json(question, { status: 428 });
+  return POSTS.get(event.params.stream)?.(event) ?? new Response(null, { status: 404 });
+};
 export const GET: RequestHandler = (event) =>
   GETS.get(event.params.stream)?.(event) ?? new Response(null, { status: 404 });

@@ -1,0 +1,27 @@
+/** A bench's clock may be off by this; looks are put in the order of their instants. */
+const MOST_OFF_MS = 2 * 60 * 1000;
+
+const inWords = (offMs: number): string => {
+  const minutes = Math.round(Math.abs(offMs) / 60_000);
+  const hours = Math.floor(minutes / 60);
+  return hours === 0 ? `${minutes} min` : `${hours} h ${minutes % 60} min`;
+};
+
+/**
+ * What is asked of a sender whose clock is far from the server's: its events carry instants of that clock.
+ *
+ * @param said the sender's clock as it sends, and whether a person said that it is right; null where it says nothing
+ * @returns null where nothing need be asked
+ */
+export function clockQuestion(
+  said: { clock: string | null; right: boolean },
+  now: number
+): { message: string; clockOffMs: number } | null {
+  const theirs = Date.parse(said.clock ?? '');
+  if (said.right || Number.isNaN(theirs) || Math.abs(theirs - now) <= MOST_OFF_MS) return null;
+  const clockOffMs = theirs - now;
+  return {
+    clockOffMs,
+    message: `this device’s clock is ${inWords(clockOffMs)} ${clockOffMs > 0 ? 'ahead of' : 'behind'} the server’s, and what is sent was stamped with it`
+  };
+}

@@ -1,0 +1,44 @@
+<script lang="ts">
+  import type { Clocked } from '$lib/client/outbox.svelte';
+  import Notice from './kit/Notice.svelte';
+
+  /** What keeps moves from being stored, with what can be done about it. */
+  interface Props {
+    outbox: Clocked;
+    /** what waits, as one says it: the ticks, the trials, the readings */
+    what: string;
+  }
+  let { outbox, what }: Props = $props();
+</script>
+
+{#if outbox.clock !== null}
+  <Notice
+    level="attention"
+    title="Is this device’s clock right?"
+    text="{outbox.clock.message}. {what} wait here until you say which time is theirs."
+  />
+  <div class="acts">
+    <button class="act main" type="button" onclick={() => outbox.settleClock('server')}
+      >The server’s time</button
+    >
+    <button class="act" type="button" onclick={() => outbox.settleClock('device')}
+      >This device’s time is right</button
+    >
+  </div>
+{:else if outbox.away || outbox.refusal !== ''}
+  <Notice
+    level="attention"
+    title="Not stored yet"
+    text={outbox.away
+      ? `The server cannot be reached: ${what} are kept here and sent again.`
+      : outbox.refusal}
+  />
+{/if}
+
+<style>
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+  }
+</style>
