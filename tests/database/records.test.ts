@@ -8,6 +8,7 @@ import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts
 import { addJob, getJob, listJobs } from '../../src/lib/server/services/jobs.ts';
 import { holeStates } from '../../src/core/check/hole-events.ts';
 import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { listJoints } from '../../src/lib/server/services/joint-summaries.ts';
 import { addJoint, getJoint, saveJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
@@ -236,6 +237,22 @@ describe('issuing and checking', () => {
     expect(
       await recordHead(database(), issue, look('2026-03-04T10:20:00Z', 0.19, randomUUID()), other)
     ).toMatchObject({ ok: false, reason: 'not-found' });
+  });
+
+  it('a joint that was changed since it was issued is listed so, until it is issued anew', async () => {
+    const id = await newJoint();
+    await issueJoint(database(), id, 1, mechanic);
+    const listed = async () => (await listJoints(database())).find((joint) => joint.id === id);
+    expect((await listed())?.attention).toEqual([]);
+    const save = {
+      baseRevision: 1,
+      title: 'Float lap',
+      definition: { ...FILLED, widthIn: '4 5/8' }
+    };
+    valueOf(await saveJoint(database(), id, save, mechanic));
+    expect((await listed())?.attention).toContain('changed since it was issued');
+    await issueJoint(database(), id, 2, mechanic);
+    expect((await listed())?.attention).toEqual([]);
   });
 
   it('refuses a hole that is not there and a reading that cannot be', async () => {

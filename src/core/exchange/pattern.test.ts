@@ -86,9 +86,7 @@ describe('the full-size pattern', () => {
     const joint = definition('lap', ['0.040', '0.040'], {
       dash: 4,
       widthIn: '6',
-      fixed: [
-        { id: 'old', kind: 'existing', line: 'row-1', name: '', atIn: '2.9', offIn: '' }
-      ]
+      fixed: [{ id: 'old', kind: 'existing', line: 'row-1', name: '', atIn: '2.9', offIn: '' }]
     });
     const old = patternOf({ layout: layoutOf(joint), profile, fixed: joint.fixed, part: null });
     expect(circlesOn('EXISTING', old).map(({ xIn }) => xIn)).toEqual([2.9]);

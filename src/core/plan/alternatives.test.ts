@@ -85,4 +85,30 @@ describe('other ways to lay a joint out', () => {
     expect(others.map(({ name }) => name)).toContain('Two rows staggered');
     expect(others.find(({ name }) => name === 'Two rows staggered')?.rivets).toBe(51);
   });
+
+  it('counts only holes that could take a larger size', () => {
+    // 9/32 from the edge: not enough for dash 5, so no hole has room
+    const [now] = compare(
+      entered('lap', ['0.063', '0.063'], {
+        widthIn: '8',
+        dash: 4,
+        rows: 1,
+        perInch: '1',
+        perInchReason: 'own sheet'
+      })
+    );
+    expect(now).toMatchObject({ current: true, withRoom: 0 });
+    // 3/8 takes dash 6 at every hole
+    const [wide] = compare(
+      entered('lap', ['0.063', '0.063'], {
+        widthIn: '8',
+        dash: 4,
+        rows: 1,
+        perInch: '1',
+        perInchReason: 'own sheet',
+        edgeIn: '3/8'
+      })
+    );
+    expect(wide?.withRoom).toBe(wide?.rivets);
+  });
 });

@@ -97,4 +97,30 @@ describe('rework headroom', () => {
       expect(largestDash, `hole ${hole}`).toBe(sizes.at(-1) ?? 4);
     }
   });
+
+  it('of a hole by an insert’s rounded corner is held against the curve', () => {
+    const insertRoom = (cornerRadiusIn: string) => {
+      const plan = planned(
+        definition('patch', ['0.063', '0.071'], {
+          carries: 'attach',
+          dash: 3,
+          edgeIn: '5/16',
+          cornerRadiusIn,
+          cutoutWIn: '6',
+          cutoutHIn: '4',
+          scale: 'exact'
+        })
+      );
+      if (!plan.layout.ok) throw new Error(JSON.stringify(plan.layout.error));
+      const line = plan.layout.result.lines.find(({ key }) => key.startsWith('insert'));
+      const corner = line?.holes[0];
+      return plan.headroom.find(({ hole }) => hole === corner);
+    };
+    const sharp = insertRoom('0.25');
+    const round = insertRoom('0.75');
+    expect(sharp?.limitedBy).toBe('edge');
+    expect(round?.limitedBy).toBe('edge');
+    // 5/16 from both straight edges; the curve of 3/4 in leaves 3/4 − √2 × (3/4 − 5/16) = 0.13 in
+    expect(sharp?.largestDash).toBeGreaterThan(round?.largestDash ?? 9);
+  });
 });

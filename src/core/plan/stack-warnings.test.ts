@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { stops, written } from '../../../tests/support/words';
 import { definition, planned } from '../../../tests/support/joints';
 import { newSheet } from '../joint/sheets';
+import { stackWarnings } from './stack-warnings';
 import { DEFAULT_PROFILE, type RuleProfile } from '../rules/profile';
 
 const lap = (thick: [string, string], change = {}) =>
@@ -59,6 +60,27 @@ describe('what is said of a flush stack', () => {
 });
 
 describe('what is said of a length', () => {
+  it('looks at both ends of a taper: the thick one leaves too little, the thin one too much', () => {
+    const joint = lap(['0.040', '0.040'], { head: 'universal' });
+    const plan = planned(joint);
+    const [stack] = plan.stacks;
+    if (!stack?.length.ok) throw new Error('planned');
+    const D = 0.125;
+    const { lengthIn } = stack.length.result;
+    const at = (gripMinIn: number, gripMaxIn: number) =>
+      stackWarnings(
+        joint,
+        { ...plan, stacks: [{ ...stack, gripMinIn, gripMaxIn }] },
+        DEFAULT_PROFILE
+      ).filter(({ said }) => said.code === 'protrusion');
+    const { protrusionMinD, protrusionMaxD } = DEFAULT_PROFILE.multipliers;
+    const thick = lengthIn - (protrusionMinD - 0.02) * D;
+    const thin = lengthIn - (protrusionMaxD + 0.02) * D;
+    expect(at(0.08, 0.08)).toEqual([]);
+    expect(at(0.08, thick)).toHaveLength(1);
+    expect(at(thin, 0.08)).toHaveLength(1);
+  });
+
   const dimpled: RuleProfile = { ...DEFAULT_PROFILE, dimpled: 'at-dimple', lean: 'short' };
 
   it('reckons from the raised dimple where the shop does', () => {

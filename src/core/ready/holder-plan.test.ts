@@ -9,6 +9,13 @@ const row = (from: number, count: number) => ({
 const PLENTY = { pilot: 1000, final: 1000 };
 
 describe('sheet holders', () => {
+  it('stand wider apart where the final-size ones are too few', () => {
+    // every fourth: 1, 5, 9, 13, 17, 20 move over to 2, 6, 10, 14, 18; every fifth: 1, 6, 11, 16, 20 to 2, 7, 12, 17
+    const plan = resultOf(holderPlan([row(1, 20)], 4, { pilot: 99, final: 4 }));
+    expect([plan.every, plan.pilotHolders, plan.finalHolders]).toEqual([5, 5, 4]);
+    expect(plan.stretched).toBe(true);
+  });
+
   it('stay where they are where the pilot is the final size', () => {
     const { pilotHolders, finalHolders, rounds } = resultOf(
       holderPlan([row(1, 10)], 4, { pilot: 9, final: 0 }, true)
