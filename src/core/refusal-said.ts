@@ -61,6 +61,7 @@ type LayoutRefusal =
   | { code: 'insert-corner-near'; edgeIn: number; diameterIn: number }
   | { code: 'no-insert-line'; cutoutIn: number; leastIn: number }
   | { code: 'no-member-line' }
+  | { code: 'flush-in-plastic' }
   | { code: 'frame-covers-panel'; frameIn: number; panelIn: number }
   | { code: 'on-side'; side: string; of: RefusalSaid }
   | {

@@ -15,6 +15,7 @@ export const BLANK = {
   strengthSheet: 'family',
   edgeIn: '',
   nearPitchIn: '',
+  holdPitchIn: '',
   perInch: '',
   perInchReason: '',
   toolClearanceIn: '',

@@ -18,6 +18,7 @@ export type LayoutWarningSaid =
       /** as many new holes as come nearest to what was asked and hold the limits; null where none do */
       nearest: number | null;
     }
+  | { code: 'solid-in-plastic' }
   | { code: 'washer-needed'; coverIn: number; leastIn: number };
 
 /** A warning of a kind's layout. */

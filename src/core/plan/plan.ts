@@ -16,6 +16,7 @@ import { jointMass, type JointMass } from './mass.ts';
 import { edgeDistanceIn, withSquareInserts } from '../layout/shapes.ts';
 import type { JointLayout, Plan, PlannedStack } from './plan-shape.ts';
 import { planWarnings } from './plan-warnings.ts';
+import type { Multipliers } from '../rules/multipliers.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { bareStack, groupStacks } from './group-stacks.ts';
 import { layerEnds } from '../stack/layer-ends.ts';
@@ -58,13 +59,24 @@ function planCarry(joint: Joint, profile: RuleProfile) {
   };
 }
 
+/** A joint that only holds may go further apart than one that carries, or less far: its job says so. */
+const limitsOf = (
+  { holdPitchIn }: Joint,
+  { multipliers }: RuleProfile,
+  diameterIn: number,
+  carries: boolean
+): Multipliers =>
+  carries || holdPitchIn === null
+    ? multipliers
+    : { ...multipliers, pitchMaxD: holdPitchIn / diameterIn };
+
 function contextOf(
   joint: Joint,
   profile: RuleProfile,
   { dash, diameterIn, needs }: Pick<Plan, 'dash' | 'diameterIn' | 'needs'>
 ): LayContext {
   const { head } = joint;
-  const { multipliers: limits } = profile;
+  const limits = limitsOf(joint, profile, diameterIn, needs.length > 0);
   const leastIn = limits.edgeMinD[head] * diameterIn;
   const edgeIn = joint.edgeIn ?? next32ndAbove(leastIn);
   const prefer = joint.prefer === 'profile' ? profile.pitch : joint.prefer;

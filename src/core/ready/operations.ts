@@ -6,6 +6,7 @@ export const OPERATIONS = {
   cutOut: { words: 'cutting out', per: 'inch of cut', many: 'inches of cut', startS: 12 },
   stopDrill: { words: 'stop drilling', per: 'hole', many: 'holes', startS: 45 },
   match: { words: 'matching an existing hole', per: 'hole', many: 'holes', startS: 30 },
+  film: { words: 'peeling the film back', per: 'panel', many: 'panels', startS: 120 },
   clamp: { words: 'clamping at the side', per: 'sheet', many: 'sheets', startS: 30 },
   punch: { words: 'centre punching', per: 'hole', many: 'holes', startS: 5 },
   pilot: { words: 'pilot drilling', per: 'hole', many: 'holes', startS: 12 },

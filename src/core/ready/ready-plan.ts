@@ -37,7 +37,10 @@ export function readyPlan(
     ...line,
     holes: line.holes.filter((hole) => !open.has(hole))
   }));
-  const oneSize = plan.stacks.every(({ hole }) => hole.drill === PILOT_DRILL);
+  // a clear panel is taken out before anything is drilled to size: the pilots' holders stay until then
+  const oneSize =
+    plan.layout.result.growth !== null ||
+    plan.stacks.every(({ hole }) => hole.drill === PILOT_DRILL);
   const holders = holderPlan(lines, every, { pilot, final }, oneSize);
   return {
     holders,

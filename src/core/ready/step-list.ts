@@ -94,12 +94,8 @@ function beforeHoles(joint: Joint, layout: JointLayout): MadeStep[] {
   return made;
 }
 
-function holesSteps(
-  joint: Joint,
-  layout: JointLayout,
-  holders: HolderPlan | null,
-  school: RuleProfile['drill']
-): MadeStep[] {
+/** Through all parts, held together: pilots, and what holds meanwhile. */
+function pilotSteps(joint: Joint, layout: JointLayout, holders: HolderPlan | null): MadeStep[] {
   const fresh = layout.holes.filter(
     ({ fixed }) => fixed === null || byId(joint.fixed, fixed)?.kind !== 'existing'
   );
@@ -123,6 +119,12 @@ function holesSteps(
       holes: holders.rounds[0]?.holders ?? []
     });
   }
+  return made;
+}
+
+/** To their own sizes: rivets' holes, and those held open. */
+function sizeSteps(layout: JointLayout, school: RuleProfile['drill']): MadeStep[] {
+  const made: MadeStep[] = [];
   const riveted = layout.holes.filter(({ state }) => state === 'rivet');
   const sizes = [...new Set(riveted.map(({ dash }) => dash))].sort((a, b) => a - b);
   for (const dash of sizes) {
@@ -158,14 +160,6 @@ function holesSteps(
       hazard: 'drill'
     });
   }
-  if (layout.growth)
-    made.push({
-      said: { op: 'growth', ...layout.growth },
-      rests: layout.growth.diameterIn,
-      count: layout.holes.length,
-      holes: numbersOf(layout.holes),
-      hazard: 'drill'
-    });
   return made;
 }
 
@@ -173,12 +167,29 @@ function holesSteps(
 const layersHeld = ({ holes, stacks }: Pick<Plan, 'holes' | 'stacks'>): number =>
   holes.reduce((sum, hole) => sum + (stacks[hole.stack]?.sheets.length ?? 0), 0);
 
-function partSteps(joint: Joint, plan: Plan): MadeStep[] {
+const apartSteps = ({ sheets }: Joint): MadeStep[] => [
+  { said: { op: 'part' }, count: sheets.length },
+  { said: { op: 'chips' }, count: sheets.length, hazard: 'edges' }
+];
+
+/** The clear panel's holes, in the panel alone: opened while it lies between metal, its edges crack. */
+const growthSteps = ({ growth, holes }: JointLayout): MadeStep[] =>
+  growth === null
+    ? []
+    : [
+        {
+          said: { op: 'growth', ...growth },
+          rests: growth.diameterIn,
+          count: holes.length,
+          holes: numbersOf(holes),
+          hazard: 'drill'
+        }
+      ];
+
+function finishSteps(joint: Joint, plan: Plan): MadeStep[] {
   const sheets = joint.sheets.length;
   const sides = 2 * layersHeld(plan);
   return [
-    { said: { op: 'part' }, count: sheets },
-    { said: { op: 'chips' }, count: sheets, hazard: 'edges' },
     {
       said: { op: 'deburr' },
       count: sides,
@@ -188,11 +199,16 @@ function partSteps(joint: Joint, plan: Plan): MadeStep[] {
   ];
 }
 
-const lastSteps = (sheets: number): MadeStep[] => [
-  { said: { op: 'clean' }, count: sheets, hazard: 'primer' },
-  { said: { op: 'prime' }, count: sheets, hazard: 'primer' },
-  { said: { op: 'reassemble' }, count: sheets }
-];
+/** A clear panel gets neither primer nor solvent. */
+function lastSteps(sheets: number, { growth }: JointLayout): MadeStep[] {
+  const plastic = growth?.part ?? null;
+  const metal = plastic === null ? sheets : sheets - 1;
+  return [
+    { said: { op: 'clean', plastic }, count: sheets, hazard: 'primer' },
+    { said: { op: 'prime', plastic }, count: metal, hazard: 'primer' },
+    { said: { op: 'reassemble' }, count: sheets }
+  ];
+}
 
 const SECONDS_PER_MINUTE = 60;
 
@@ -215,10 +231,17 @@ export function stepList(
   const layout = plan.layout.result;
   const made = [
     ...beforeHoles(joint, layout),
-    ...holesSteps(joint, layout, holders, profile.drill),
-    ...partSteps(joint, plan),
+    ...(layout.growth
+      ? [{ said: { op: 'film' as const, plastic: layout.growth.part }, count: 1 }]
+      : []),
+    ...pilotSteps(joint, layout, holders),
+    // Metal is drilled to size together; a clear panel between it is taken out first.
+    ...(layout.growth
+      ? [...apartSteps(joint), ...growthSteps(layout), ...sizeSteps(layout, profile.drill)]
+      : [...sizeSteps(layout, profile.drill), ...apartSteps(joint)]),
+    ...finishSteps(joint, plan),
     ...flushSteps(joint, plan, profile),
-    ...lastSteps(joint.sheets.length)
+    ...lastSteps(joint.sheets.length, layout)
   ];
   const rests = restsOf(joint, layout);
   return made.map((step) => {

@@ -30,7 +30,10 @@ export type StepSaid =
       holes: { number: number; reason: string }[];
     }
   | { op: 'growth'; part: string; drill: string; diameterIn: number }
-  | { op: 'part' | 'chips' | 'deburr' | 'edges' | 'clean' | 'prime' | 'reassemble' }
+  | { op: 'part' | 'chips' | 'deburr' | 'edges' | 'reassemble' }
+  /** what is no metal among the parts: neither solvent nor primer comes on it */
+  | { op: 'clean' | 'prime'; plastic: string | null }
+  | { op: 'film'; plastic: string }
   | {
       op: 'dimple';
       sheet: string;

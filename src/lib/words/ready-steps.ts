@@ -108,7 +108,7 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
       return words(
         'Set the sheet holders',
         said.finalHolders === 0
-          ? `The ends of every line, then every ${said.every}th hole. The pilot is the final size: they stay.`
+          ? `The ends of every line, then every ${said.every}th hole. They stay until the parts come apart.`
           : `The ends of every line, then every ${said.every}th hole. Final-size holders take over beside them once those holes are drilled.`,
         said.finalHolders === 0
           ? `${said.pilotHolders} holders for ${said.pilotDrill}`
@@ -135,10 +135,15 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
             length(said.diameterIn)
           );
     }
+    case 'film':
+      return words(
+        'Peel the film back where the frame lies',
+        `Only as far as the joint needs it: the rest of ${said.plastic} stays covered until the work is done.`
+      );
     case 'growth':
       return words(
         'Open the clear panel’s holes',
-        `Larger than the rivet so that the panel can grow: in ${said.part} alone, with a drill ground for plastic, slowly.`,
+        `In ${said.part} alone, off the frame, on a flat backing: larger than the rivet so that it can grow. A drill ground for plastic, slowly, in steps; never through the stack, and never after it was opened together.`,
         said.drill,
         length(said.diameterIn)
       );
@@ -164,9 +169,17 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
         `${length(tenThousandths(said.depthIn), 'fine')} deep${said.byTrial ? ' to start with, finished with a dimpled scrap in the cut' : ''}${said.clicksPastFlush === null ? '' : `, ${said.clicksPastFlush} clicks past flush`}`
       );
     case 'clean':
-      return words('Clean', 'Until a white cloth stays white.');
+      return words(
+        'Clean',
+        said.plastic === null
+          ? 'Until a white cloth stays white.'
+          : `The metal until a white cloth stays white. ${said.plastic}: water, mild soap and a soft cloth only; solvent crazes it.`
+      );
     case 'prime':
-      return words('Prime', 'Faying faces and cut edges; let it dry as its data sheet says.');
+      return words(
+        'Prime',
+        `Faying faces and cut edges; let it dry as its data sheet says.${said.plastic === null ? '' : ` Metal only, never ${said.plastic}.`}`
+      );
     case 'reassemble':
       return words(
         'Put together the marked way round',

@@ -68,6 +68,8 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return `a cut-out of ${length(said.cutoutIn)} leaves no rivet line on its insert: it must be over ${length(said.leastIn)}, or go without an insert`;
     case 'no-member-line':
       return 'the member has no line';
+    case 'flush-in-plastic':
+      return 'a clear panel is never countersunk: the cut cracks it and leaves it no room to grow. Choose a protruding head';
     case 'frame-covers-panel':
       return `a frame strip of ${length(said.frameIn)} covers the whole ${length(said.panelIn)} panel`;
     case 'on-side':

@@ -193,6 +193,11 @@ export function warningInWords(
         'A flush insert needs the damage cut out',
         'A crack that stays is stop-drilled under a plate: choose a plate, or cut the damage out and clear the crack’s length.'
       );
+    case 'solid-in-plastic':
+      return written(
+        'A solid rivet swells in the plastic’s hole and cracks it',
+        'Through a clear panel people use a sleeve under the rivet, a screw, or a pulled rivet with its washer. Which of them is the approved data’s word, or its holder’s.'
+      );
     case 'washer-needed':
       return written(
         'The head hardly covers the panel’s hole',

@@ -5,7 +5,7 @@ import { readSheets } from '../../joint/sheets.ts';
 import { lengthIn } from '../../schema/fields.ts';
 import { schemasOf } from '../kind.ts';
 
-const sideCount = orNull(writtenCount('the rivets on a side', { least: 2, most: 2000 }));
+const sideCount = orNull(writtenCount('the rivets on a side', { least: 1, most: 2000 }));
 
 export const { read, entered } = schemasOf(
   'panel',

@@ -6,7 +6,7 @@ import { by, len } from '../../notation.ts';
 import { next32ndAbove } from '../../units/ruler.ts';
 import { atMost } from '../../units/tolerance.ts';
 import type { LayContext } from '../kind-layout.ts';
-import { alongSpan, type AlongSpan } from '../shared/along.ts';
+import { alongAsTyped, alongSpan, type AlongSpan } from '../shared/along.ts';
 import type { Panel } from './fields.ts';
 
 /** One side of the frame with its rivets. */
@@ -54,6 +54,7 @@ export function panelGeometry(joint: Panel, context: LayContext): Answer<PanelGe
   const spanIn = Math.max(widthIn, heightIn);
   const growth = clearPanelHole({ panel: material, spanIn, deltaTC, dash });
   if (!growth.ok) return growth;
+  if (context.head === 'countersunk') return notPossible('head', { code: 'flush-in-plastic' });
   const panelIn = Math.min(widthIn, heightIn);
   if (atMost(panelIn, 2 * frameIn))
     return notPossible('frameIn', { code: 'frame-covers-panel', frameIn, panelIn });
@@ -73,7 +74,9 @@ export function panelGeometry(joint: Panel, context: LayContext): Answer<PanelGe
   ];
   const sides: PanelSide[] = [];
   for (const { count, ...side } of wishes) {
-    const along = alongSpan(side.lengthIn - 2 * endIn, count ?? 2, dash, context);
+    const spanIn = side.lengthIn - 2 * endIn;
+    const along =
+      count === null ? alongSpan(spanIn, 2, dash, context) : alongAsTyped(spanIn, count);
     if (!along.ok)
       return notPossible(along.error.path, {
         code: 'on-side',

@@ -15,15 +15,17 @@ import { panelDims, panelFigures } from './figures.ts';
 import { panelGeometry, type PanelGeometry } from './geometry.ts';
 import { panelName, panelParts } from './parts.ts';
 
-const cautions = ({ growth: { needsWasher, coverIn } }: PanelGeometry): KindLayout['warnings'] =>
-  needsWasher
+const cautions = ({ growth: { needsWasher, coverIn } }: PanelGeometry): KindLayout['warnings'] => [
+  { level: 'attention', said: { code: 'solid-in-plastic' } },
+  ...(needsWasher
     ? [
         {
-          level: 'attention',
-          said: { code: 'washer-needed', coverIn, leastIn: LEAST_COVER_IN }
+          level: 'attention' as const,
+          said: { code: 'washer-needed' as const, coverIn, leastIn: LEAST_COVER_IN }
         }
       ]
-    : [];
+    : [])
+];
 
 /** A frame riveted round a clear plastic panel: each side spaced by itself, the panel's holes large enough to grow. */
 export function layPanel(joint: Panel, context: LayContext): LaidKind {
@@ -42,7 +44,7 @@ export function layPanel(joint: Panel, context: LayContext): LaidKind {
         key,
         name: `${key} side`,
         path,
-        alongIn: evenly(endIn, lengthIn - endIn, along.count),
+        alongIn: along.count === 1 ? [lengthIn / 2] : evenly(endIn, lengthIn - endIn, along.count),
         givenIn: [],
         dash,
         stack: 0,

@@ -13,6 +13,29 @@ export interface AlongSpan {
 }
 
 /**
+ * So many rivets as were asked for, evenly from one end hole to the other, or one in the middle: never another count. The
+ * limits are held against it afterwards.
+ */
+export function alongAsTyped(spanIn: number, count: number): Answer<AlongSpan> {
+  if (spanIn <= 0) return notPossible('lengthIn', { code: 'line-too-short', spanIn });
+  const pitchIn = count === 1 ? spanIn : spanIn / (count - 1);
+  return {
+    ok: true,
+    result: {
+      count,
+      pitchIn,
+      work: [
+        workLine('rivets in the row', 'as typed', count, 'rivets'),
+        count === 1
+          ? workLine('place', by`in the middle of ${len(spanIn)}`, spanIn / 2, 'in')
+          : workLine('pitch', by`span / spaces = ${len(spanIn)} / ${count - 1}`, pitchIn, 'in')
+      ]
+    },
+    work: []
+  };
+}
+
+/**
  * Spaces one row evenly over a span: the needed count, grown to the largest pitch, or on towards a wished one.
  *
  * @param least rivets over the span, both end holes counted

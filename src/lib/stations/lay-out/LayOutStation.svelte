@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { num } from '$core/answer.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { onMount } from 'svelte';
   import { tinykeys } from 'tinykeys';
@@ -44,6 +45,7 @@
     entered.prefer === 'near' || (entered.prefer === 'profile' && school === 'near')
   );
   const spaced = $derived(entered.kind !== 'patch');
+  const onlyHolds = $derived(workspace.shown?.plan.needs.length === 0);
   /** a long strip leaves room for its corner enlarged */
   const strip = $derived(layout !== null && layout.widthIn > 2.2 * layout.heightIn);
   const datums = $derived(datumOptions(entered, layout, line));
@@ -204,6 +206,16 @@
             oninput={(text) => workspace.edit({ nearPitchIn: text }, 'nearPitchIn')}
           />
         {/if}
+      {/if}
+      {#if onlyHolds}
+        <LengthField
+          label="Largest pitch, as the job asks"
+          value={entered.holdPitchIn}
+          whenEmpty="the shop’s {num(workspace.profile.multipliers.pitchMaxD)} D"
+          placeholder="shop’s"
+          problem={workspace.problemAt('holdPitchIn')}
+          oninput={(text) => workspace.edit({ holdPitchIn: text }, 'holdPitchIn')}
+        />
       {/if}
       <InTheWay onpickup={() => (pickingUp = true)} />
     </section>

@@ -5,6 +5,7 @@ const NAMES: Record<string, string> = {
   title: 'name of the joint',
   edgeIn: 'edge distance',
   nearPitchIn: 'wished pitch',
+  holdPitchIn: 'largest pitch',
   family: 'sheet family',
   reckonOn: 'sheet reckoned on',
   location: 'where it sits',

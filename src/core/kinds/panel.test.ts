@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest';
+import { definition, planned } from '../../../tests/support/joints.ts';
+import { refusal, written } from '../../../tests/support/words.ts';
+import { DEFAULT_PROFILE } from '../rules/profile.ts';
+import { readyPlan } from '../ready/ready-plan.ts';
+import { stepInWords } from '../../lib/words/ready-steps.ts';
+import { inInches } from '../../lib/words/writing.ts';
+
+const window = (change = {}) =>
+  definition('panel', ['0.040', '0.187', '0.050'], {
+    dash: 4,
+    widthIn: '17 1/2',
+    heightIn: '11 1/4',
+    frameIn: '1 1/4',
+    deltaTC: '55',
+    ...change
+  });
+const laid = (change = {}) => {
+  const plan = planned(window(change));
+  if (!plan.layout.ok) throw new Error(refusal(plan.layout.error));
+  return { plan, layout: plan.layout.result };
+};
+const SHOP = { holders: { every: 4, pilot: 99, final: 99 }, times: {} };
+
+describe('a frame round a clear panel', () => {
+  it('lays a side as it was typed, one in the middle too, and judges it', () => {
+    const { layout } = laid({ topCount: '1', bottomCount: '3' });
+    const on = (key: string) => layout.lines.find((line) => line.key === key)?.holes ?? [];
+    expect(on('top')).toHaveLength(1);
+    expect(layout.holes.find(({ number }) => number === on('top')[0])?.xIn).toBeCloseTo(8.75, 9);
+    // three over 17 1/2 stand over 12 × 1/8 apart: laid so, and said
+    expect(on('bottom')).toHaveLength(3);
+    const wide = layout.checks.find(({ rule }) => rule === 'pitch-max');
+    expect(wide).toMatchObject({ ok: false, limitIn: 1.5 });
+    expect(wide?.holes).toEqual(expect.arrayContaining(on('bottom').slice(1)));
+  });
+
+  it('goes as far apart as the job says, since it only holds', () => {
+    const { layout } = laid({ bottomCount: '3', holdPitchIn: '9' });
+    const wide = layout.checks.find(({ rule }) => rule === 'pitch-max');
+    expect(wide).toMatchObject({ ok: true, limitIn: 9 });
+    // and the fewest are fewer: 10 in of a side need two holes only where 9 in apart are enough
+    expect(laid({ holdPitchIn: '9' }).layout.rivets).toBeLessThan(laid().layout.rivets);
+  });
+
+  it('is never flush, and says what a solid rivet does to plastic', () => {
+    const plan = planned(window({ head: 'countersunk' }));
+    expect(plan.layout.ok ? '' : refusal(plan.layout.error)).toMatch(/never countersunk/);
+    expect(written(laid().plan).map(({ title }) => title)).toContain(
+      'A solid rivet swells in the plastic’s hole and cracks it'
+    );
+  });
+
+  it('is taken apart before its holes are opened, in the panel alone; no primer, no solvent on it', () => {
+    const { plan } = laid();
+    const { steps } = readyPlan(window(), plan, DEFAULT_PROFILE, SHOP as never, []);
+    const order = steps.map(({ said }) => said.op);
+    const at = (op: (typeof order)[number]) => order.indexOf(op);
+    expect(
+      order.filter((op) => ['film', 'pilot', 'part', 'growth', 'upDrill'].includes(op))
+    ).toEqual(['film', 'pilot', 'part', 'growth', 'upDrill']);
+    expect(at('prime')).toBeGreaterThan(at('growth'));
+    const prime = steps[at('prime')];
+    // frame and strip, not the plastic
+    expect(prime?.count).toBe(2);
+    expect(prime && stepInWords(prime, inInches).say).toMatch(/never clear panel/);
+    const clean = steps[at('clean')];
+    expect(clean && stepInWords(clean, inInches).say).toMatch(/solvent crazes it/);
+  });
+});

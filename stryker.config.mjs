@@ -1,0 +1,27 @@
+/** @type {import('@stryker-mutator/api/core').PartialStrykerOptions} */
+export default {
+  testRunner: 'vitest',
+  vitest: { configFile: 'vitest.mutate.config.ts' },
+  plugins: ['@stryker-mutator/vitest-runner'],
+  coverageAnalysis: 'perTest',
+  ignoreStatic: true,
+  // words for people are no arithmetic: a text that reads otherwise breaks no rule
+  mutator: { excludedMutations: ['StringLiteral'] },
+  reporters: ['clear-text', 'json'],
+  clearTextReporter: { allowColor: false, reportTests: false, allowEmojis: false },
+  jsonReporter: { fileName: '.data/mutation.json' },
+  // the application's own configuration stays out: the core needs none of it
+  ignorePatterns: [
+    '**',
+    '!src/**',
+    '!tests/**',
+    '!scripts/**',
+    '!docs/**',
+    '!package.json',
+    '!vitest.mutate.config.ts'
+  ],
+  tempDirName: '.data/mutate',
+  concurrency: 2,
+  timeoutMS: 20_000,
+  allowEmpty: false
+};
