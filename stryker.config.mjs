@@ -1,4 +1,4 @@
-/** @type {import('@stryker-mutator/api/core').PartialStrykerOptions} */
+/** The standard tool for changing single lines and seeing which tests notice. */
 export default {
   testRunner: 'vitest',
   vitest: { configFile: 'vitest.mutate.config.ts' },

@@ -219,19 +219,20 @@ const stockOf = (at: number): StockMove[] =>
   }));
 
 /** Heads measured so far on the bottom lap: hole, diameter and height in inches, what the eye saw. */
+/** Of the metal that stands past the sheets there, 0.0024 in³ a head: driven too far or not far enough, it is still there. */
 const MEASURED: [number, number, number, SeenFlag[]][] = [
-  [1, 0.187, 0.063, []],
-  [2, 0.189, 0.062, []],
-  [3, 0.185, 0.064, []],
-  [4, 0.191, 0.061, []],
-  [5, 0.186, 0.063, []],
-  [6, 0.183, 0.065, []],
-  [7, 0.222, 0.044, []],
-  [8, 0.181, 0.067, []],
-  [9, 0.178, 0.069, []],
-  [10, 0.176, 0.071, []],
-  [11, 0.171, 0.074, ['tilted']],
-  [12, 0.16, 0.09, []]
+  [1, 0.201, 0.077, []],
+  [2, 0.203, 0.076, []],
+  [3, 0.199, 0.078, []],
+  [4, 0.204, 0.075, []],
+  [5, 0.2, 0.077, []],
+  [6, 0.198, 0.079, []],
+  [7, 0.264, 0.044, []],
+  [8, 0.197, 0.08, []],
+  [9, 0.196, 0.081, []],
+  [10, 0.198, 0.078, []],
+  [11, 0.194, 0.081, ['tilted']],
+  [12, 0.161, 0.118, []]
 ];
 
 const MINUTES_BETWEEN_HEADS = 2;

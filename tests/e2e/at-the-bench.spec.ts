@@ -229,13 +229,13 @@ test('a recorded bad head still says why and what to do, with its arithmetic', a
   app
 }) => {
   await openDemoLap(page, app);
-  // demo data: hole 7 was measured 0.222 × 0.044, 1.78 D wide and 0.35 D high
+  // demo data: hole 7 was measured 0.264 × 0.044, 2.11 D wide and 0.35 D high
   await page.locator('[data-testid="hole-map"] [data-hole="7"]').click();
   await expect(page.getByTestId('last-reading')).toContainText('0.35 D high, 0.38 D is the least');
   await expect(page.getByRole('heading', { name: 'Do now' })).toBeVisible();
   await expect(page.getByText('Replace.', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Σ Arithmetic' }).last().click();
-  await expect(page.getByTestId('arithmetic')).toContainText('0.222 / 0.125');
+  await expect(page.getByTestId('arithmetic')).toContainText('0.264 / 0.125');
 });
 
 test('a mark opens to its arithmetic', async ({ page, app }) => {

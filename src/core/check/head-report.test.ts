@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { problemsOf } from '../schema/read';
 import { refusal, reportInWords } from '../../../tests/support/words';
-import { HeadReading, headReport, headVolumeIn3 } from './head-report';
+import { HeadReading, headReport, headVolumeIn3, rowMeaning } from './head-report';
 
 const reading = (diameterIn: unknown, heightIn: unknown) =>
   HeadReading.safeParse({ dash: 4, limits: 'standard', diameterIn, heightIn, flags: [] });
@@ -36,11 +36,26 @@ describe('the report on a head', () => {
 
   it('compares with the rest of the row', () => {
     const one = headVolumeIn3(0.1875, 0.0625);
-    expect(report(0.1875, 0.0625, one, [one * 0.5, one * 1.5]).metal?.shareOfRow).toBeCloseTo(
-      1,
-      12
-    );
-    expect(report(0.1875, 0.0625, one, [one * 2]).metal?.shareOfRow).toBeCloseTo(0.5, 12);
+    expect(report(0.1875, 0.0625, one, [0.5, 1.5]).metal?.shareOfRow).toBeCloseTo(1, 12);
+    expect(report(0.1875, 0.0625, one, [2]).metal?.shareOfRow).toBeCloseTo(0.5, 12);
+  });
+
+  it('is about the row first: a head is called out when it departs from its row', () => {
+    const one = headVolumeIn3(0.1875, 0.0625);
+    const at = (share: number, row: number[]) =>
+      report(0.1875, 0.0625, one / share, row).metal?.meaning;
+    const short = [0.62, 0.6, 0.64];
+    expect(at(0.61, short)).toBe('row-lost');
+    expect(at(0.44, short)).toBe('lost');
+    // all there, in a row where the others are short: this one had a longer rivet
+    expect(at(1, short)).toBe('longer');
+    expect(at(1.3, [1.28, 1.31, 1.3])).toBe('row-longer');
+    // two heads are no row yet
+    expect(at(0.61, [0.6, 0.6])).toBe('lost');
+    expect(at(0.6, [1, 0.98, 1.02])).toBe('lost');
+    expect(rowMeaning(short)).toMatchObject({ meaning: 'row-lost' });
+    expect(rowMeaning([1, 0.9, 1.1])).toMatchObject({ meaning: 'ordinary' });
+    expect(rowMeaning([0.6, 0.6])).toBeNull();
   });
 
   it.each([

@@ -51,13 +51,17 @@ export const HeadReading = z
 /** Two measurements of a driven head and what the eye saw, for one rivet size. */
 export type HeadReading = z.output<typeof HeadReading>;
 
+/** What the heads of a row have in common. */
+export type RowMeaning = 'ordinary' | 'row-lost' | 'row-longer';
+
 /** What the head's volume says that no gauge does. */
 export interface MetalAccount {
   measuredIn3: number;
   /** measured / predicted */
   share: number;
-  meaning: 'ordinary' | 'lost' | 'longer';
-  /** measured / average of the row's other heads; null until there are some */
+  /** `row-…`: as all of its row, so that it is the row's matter; else this head departs from what is expected, or from its row */
+  meaning: RowMeaning | 'lost' | 'longer';
+  /** its share / the average share of the row's other heads; null until there are some */
   shareOfRow: number | null;
   work: WorkLine[];
 }
@@ -85,28 +89,53 @@ export interface HeadReport {
 
 const LEAST_SHARE = 0.75;
 const MOST_SHARE = 1.2;
+/** Fewer heads than this do not tell a row's habit from one head's. */
+const ROW_HEADS = 3;
 
 /** Volume of a head as a cylinder, in³. */
 export const headVolumeIn3 = (diameterIn: number, heightIn: number): number =>
   (Math.PI / 4) * diameterIn ** 2 * heightIn;
 
+const mean = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;
+
+/**
+ * What a row's heads have in common: short or over all alike is the length used or the holes, not the driving.
+ *
+ * @param shares measured / predicted volume of each head
+ * @returns null until there are three
+ */
+export function rowMeaning(
+  shares: readonly number[]
+): { meaning: RowMeaning; share: number } | null {
+  if (shares.length < ROW_HEADS) return null;
+  const share = mean(shares);
+  return {
+    share,
+    meaning: share < LEAST_SHARE ? 'row-lost' : share > MOST_SHARE ? 'row-longer' : 'ordinary'
+  };
+}
+
+function meaningOf(share: number, rowShares: readonly number[]): MetalAccount['meaning'] {
+  const row = rowMeaning(rowShares);
+  const against = row === null || row.meaning === 'ordinary' ? share : share / row.share;
+  if (against < LEAST_SHARE) return 'lost';
+  if (against > MOST_SHARE) return 'longer';
+  return row?.meaning ?? 'ordinary';
+}
+
 function accountForMetal(
   reading: HeadReading,
   predictedIn3: number,
-  rowVolumesIn3: readonly number[]
+  rowShares: readonly number[]
 ): MetalAccount {
   const measuredIn3 = headVolumeIn3(reading.diameterIn, reading.heightIn);
   const share = measuredIn3 / predictedIn3;
-  const meaning = share < LEAST_SHARE ? 'lost' : share > MOST_SHARE ? 'longer' : 'ordinary';
-  const rowAverageIn3 =
-    rowVolumesIn3.length === 0
-      ? null
-      : rowVolumesIn3.reduce((sum, volume) => sum + volume, 0) / rowVolumesIn3.length;
   return {
     measuredIn3,
     share,
-    meaning,
-    shareOfRow: rowAverageIn3 === null ? null : measuredIn3 / rowAverageIn3,
+    meaning: meaningOf(share, rowShares),
+    shareOfRow: rowShares.length === 0 ? null : share / mean(rowShares),
     work: [
       workLine(
         'measured volume',
@@ -146,19 +175,19 @@ function reasonsFor(judged: DrivenHeadResult, limits: HeadLimitsKey): ReasonSaid
  *
  * @param reading parsed with HeadReading
  * @param predictedIn3 predicted head volume, in³; null when there is no prediction
- * @param rowVolumesIn3 measured volumes of the other heads in this row, in³
+ * @param rowShares measured / predicted volume of the other heads in this row
  * @source handbook 4.6
  */
 export function headReport(
   reading: HeadReading,
   predictedIn3: number | null,
-  rowVolumesIn3: readonly number[]
+  rowShares: readonly number[]
 ): HeadReport {
   const judged = drivenHead(reading);
   return {
     judged,
     reasons: judged.ok ? reasonsFor(judged.result, reading.limits) : [],
     findings: judged.ok ? judged.result.findings : [],
-    metal: predictedIn3 === null ? null : accountForMetal(reading, predictedIn3, rowVolumesIn3)
+    metal: predictedIn3 === null ? null : accountForMetal(reading, predictedIn3, rowShares)
   };
 }

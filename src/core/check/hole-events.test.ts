@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { holeStates, lastVolumesIn3, type HoleEvent } from './hole-events';
+import type { IssuedFacts, IssuedHole } from '../issue/issue';
+import { holeStates, lastShares, type HoleEvent } from './hole-events';
 
 const event = (hole: number, diameterIn: number, verdict: 'accept' | 'drive-more'): HoleEvent => ({
   id: `00000000-0000-4000-8000-0000000000${hole}${verdict === 'accept' ? 1 : 2}`,
@@ -24,9 +25,14 @@ describe('where the holes stand', () => {
     expect(states.get(3)).toEqual({ hole: 3, last: null, looks: 0 });
   });
 
-  it('gives volumes of the latest readings only', () => {
-    const volumes = lastVolumesIn3(states, [1, 3]);
-    expect(volumes).toHaveLength(1);
-    expect(volumes[0]).toBeCloseTo((Math.PI / 4) * 0.19 ** 2 * 0.06, 15);
+  it('holds the latest readings against what each hole predicts', () => {
+    const facts = {
+      predictedIn3: 0.002,
+      stacks: []
+    } as unknown as IssuedFacts;
+    const holes = [1, 3].map((number) => ({ number, stack: 0, gripIn: null }) as IssuedHole);
+    const shares = lastShares(states, holes, facts);
+    expect(shares).toHaveLength(1);
+    expect(shares[0]).toBeCloseTo(((Math.PI / 4) * 0.19 ** 2 * 0.06) / 0.002, 12);
   });
 });

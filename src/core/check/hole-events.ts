@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { notPossible } from '../answer.ts';
 import { defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
-import type { Issue } from '../issue/issue.ts';
+import { predictedHeadIn3, type Issue, type IssuedFacts, type IssuedHole } from '../issue/issue.ts';
 import { readInput } from '../schema/read.ts';
 import { drivenHead, DrivenHeadResult } from './driven-head.ts';
 import { HeadReading, headVolumeIn3 } from './head-report.ts';
@@ -56,14 +56,18 @@ export function holeStates(
   return states;
 }
 
-/** Measured volumes of the latest readings on some holes, in³. */
-export const lastVolumesIn3 = (
-  states: Map<number, HoleState>,
-  holes: readonly number[]
+/** Measured over predicted volume of the latest readings on some holes; those without a prediction are left out. */
+export const lastShares = (
+  states: ReadonlyMap<number, HoleState>,
+  holes: readonly IssuedHole[],
+  facts: IssuedFacts
 ): number[] =>
   holes.flatMap((hole) => {
-    const last = states.get(hole)?.last;
-    return last ? [headVolumeIn3(last.diameterIn, last.heightIn)] : [];
+    const last = states.get(hole.number)?.last;
+    const predictedIn3 = last ? predictedHeadIn3(facts, hole) : null;
+    return last && predictedIn3 !== null
+      ? [headVolumeIn3(last.diameterIn, last.heightIn) / predictedIn3]
+      : [];
   });
 
 /** The measured heads of an issue. A verdict rests on the issue's own frozen facts, never on heads before it. */

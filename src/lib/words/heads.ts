@@ -102,6 +102,21 @@ export function metalInWords({ share, meaning }: MetalAccount): string {
   return {
     ordinary: `${percent}: ordinary, the metal is there.`,
     lost: `${percent}: metal went elsewhere. Look for a gap, an oversize hole or a shorter rivet.`,
-    longer: `${percent}: a longer rivet than planned was used.`
+    longer: `${percent}: a longer rivet than planned was used.`,
+    'row-lost': `${percent}: as its whole row, so look at the row first.`,
+    'row-longer': `${percent}: as its whole row, so look at the row first.`
   }[meaning];
 }
+
+/** What a row's heads have in common, said once for the row. */
+export const rowInWords = (
+  row: number,
+  share: number,
+  meaning: 'row-lost' | 'row-longer'
+): { title: string; text: string } => ({
+  title: `Row ${row}: ${Math.round(share * 100)} % of the metal that was predicted, head for head`,
+  text:
+    meaning === 'row-lost'
+      ? 'All alike, so it is not the driving: look at the length used, at the size of the holes, and at gaps between the sheets.'
+      : 'All alike, so it is not the driving: look at the length used and at the thickness of the sheets.'
+});

@@ -8,6 +8,7 @@
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import HoleMap from '$lib/drawing/plan/HoleMap.svelte';
   import RunChart from '$lib/drawing/chart/RunChart.svelte';
+  import { rowInWords } from '$lib/words/heads';
   import CheckSheet from './CheckSheet.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
@@ -102,6 +103,9 @@
           <div class="again">{@render issueButton('Issue it again')}</div>
         </Notice>
       {/if}
+      {#each open.desk?.rowsApart ?? [] as { row, share, meaning } (row)}
+        <Notice level="attention" {...rowInWords(row, share, meaning)} />
+      {/each}
       {#if open.desk}
         <CheckSheet
           desk={open.desk}

@@ -1,7 +1,7 @@
 import type { Clocked } from '$lib/client/outbox.svelte';
 import { z } from 'zod';
-import { headReport, HeadReading, type HeadReport } from '$core/check/head-report.ts';
-import { holeStream, lastVolumesIn3, type HoleEvent } from '$core/check/hole-events.ts';
+import { headReport, HeadReading, rowMeaning, type HeadReport } from '$core/check/head-report.ts';
+import { holeStream, lastShares, type HoleEvent } from '$core/check/hole-events.ts';
 import { SeenFlag } from '$core/check/findings.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
 import { problemsOf } from '$core/schema/read.ts';
@@ -139,17 +139,27 @@ export class CheckDesk {
   #reportOf(hole: number, reading: HeadReading): { report: HeadReport; reading: HeadReading } {
     const own = this.issue.holes.find(({ number }) => number === hole);
     const row = own?.row;
-    const others = this.issue.holes
-      .filter((other) => other.row === row && other.number !== hole)
-      .map(({ number }) => number);
+    const others = this.issue.holes.filter((other) => other.row === row && other.number !== hole);
     return {
       reading,
       report: headReport(
         reading,
         own ? predictedHeadIn3(this.issue.facts, own) : null,
-        lastVolumesIn3(this.states, others)
+        lastShares(this.states, others, this.issue.facts)
       )
     };
+  }
+
+  /** Rows whose heads are all short or all over, each once. */
+  get rowsApart(): { row: number; share: number; meaning: 'row-lost' | 'row-longer' }[] {
+    const rows = [...new Set(this.issue.holes.map(({ row }) => row))];
+    return rows.flatMap((row) => {
+      const holes = this.issue.holes.filter((hole) => hole.row === row);
+      const found = rowMeaning(lastShares(this.states, holes, this.issue.facts));
+      return found === null || found.meaning === 'ordinary'
+        ? []
+        : [{ row, share: found.share, meaning: found.meaning }];
+    });
   }
 
   /** Hands a complete reading over for good; it counts as recorded once the server has acknowledged it. */

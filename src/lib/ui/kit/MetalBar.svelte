@@ -39,6 +39,8 @@
     background: var(--olive);
   }
   .fill.lost,
+  .fill.row-lost,
+  .fill.row-longer,
   .fill.longer {
     background: var(--amber-line);
   }

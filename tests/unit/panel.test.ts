@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { definition, planned } from '../../../tests/support/joints.ts';
-import { refusal, written } from '../../../tests/support/words.ts';
-import { DEFAULT_PROFILE } from '../rules/profile.ts';
-import { readyPlan } from '../ready/ready-plan.ts';
-import { stepInWords } from '../../lib/words/ready-steps.ts';
-import { inInches } from '../../lib/words/writing.ts';
+import { definition, planned } from '../support/joints.ts';
+import { refusal, written } from '../support/words.ts';
+import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
+import { readyPlan } from '../../src/core/ready/ready-plan.ts';
+import { stepInWords } from '../../src/lib/words/ready-steps.ts';
+import { inInches } from '../../src/lib/words/writing.ts';
 
 const window = (change = {}) =>
   definition('panel', ['0.040', '0.187', '0.050'], {
