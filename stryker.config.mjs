@@ -7,7 +7,7 @@ export default {
   ignoreStatic: true,
   // words for people are no arithmetic: a text that reads otherwise breaks no rule
   mutator: { excludedMutations: ['StringLiteral'] },
-  reporters: ['clear-text', 'json'],
+  reporters: ['clear-text', 'json', 'progress-append-only'],
   clearTextReporter: { allowColor: false, reportTests: false, allowEmojis: false },
   jsonReporter: { fileName: '.data/mutation.json' },
   // the application's own configuration stays out: the core needs none of it

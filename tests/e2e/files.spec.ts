@@ -165,7 +165,7 @@ test('existing holes come in from DXF and CSV', async ({ page, app }) => {
     'layers.dxf',
     `0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n${other}0\nENDSEC\n0\nEOF\n`
   );
-  await expect(page.getByTestId('left-out')).toContainText('1 circles without a radius');
+  await expect(page.getByTestId('left-out')).toContainText('1 without a radius');
   await expect(page.getByRole('radio', { name: 'millimetres' })).toBeChecked();
   await expect(page.getByRole('button', { name: 'Take up 2 as fixed holes' })).toBeVisible();
   await page.getByRole('checkbox', { name: /BOLTS/ }).uncheck();

@@ -63,7 +63,7 @@ describe('a frame round a clear panel', () => {
     const prime = steps[at('prime')];
     // frame and strip, not the plastic
     expect(prime?.count).toBe(2);
-    expect(prime && stepInWords(prime, inInches).say).toMatch(/never clear panel/);
+    expect(prime && stepInWords(prime, inInches).say).toMatch(/never the clear panel/);
     const clean = steps[at('clean')];
     expect(clean && stepInWords(clean, inInches).say).toMatch(/solvent crazes it/);
   });

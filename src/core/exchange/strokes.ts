@@ -185,7 +185,8 @@ export function pathData(
   if (!first) return '';
   const steps = corners.slice(0, closed ? undefined : -1).map((from, index) => {
     const to = corners[index + 1] ?? first;
-    if (from.turnRad === 0) return `L${at(to)}`;
+    // closing draws the last straight piece itself
+    if (from.turnRad === 0) return index === corners.length - 1 ? '' : `L${at(to)}`;
     const r = write(arcRadiusIn(from, to) * scale);
     return `A${r} ${r} 0 0 ${from.turnRad > 0 ? 1 : 0} ${at(to)}`;
   });

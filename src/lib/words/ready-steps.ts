@@ -138,12 +138,12 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
     case 'film':
       return words(
         'Peel the film back where the frame lies',
-        `Only as far as the joint needs it: the rest of ${said.plastic} stays covered until the work is done.`
+        `Only as far as the joint needs it: the rest of the ${said.plastic} stays covered until the work is done.`
       );
     case 'growth':
       return words(
         'Open the clear panel’s holes',
-        `In ${said.part} alone, off the frame, on a flat backing: larger than the rivet so that it can grow. A drill ground for plastic, slowly, in steps; never through the stack, and never after it was opened together.`,
+        `In the ${said.part} alone, off the frame, on a flat backing: larger than the rivet so that it can grow. A drill ground for plastic, slowly, in steps; never through the stack, and never after it was opened together.`,
         said.drill,
         length(said.diameterIn)
       );
@@ -173,12 +173,12 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
         'Clean',
         said.plastic === null
           ? 'Until a white cloth stays white.'
-          : `The metal until a white cloth stays white. ${said.plastic}: water, mild soap and a soft cloth only; solvent crazes it.`
+          : `The metal until a white cloth stays white. The ${said.plastic}: water, mild soap and a soft cloth only; solvent crazes it.`
       );
     case 'prime':
       return words(
         'Prime',
-        `Faying faces and cut edges; let it dry as its data sheet says.${said.plastic === null ? '' : ` Metal only, never ${said.plastic}.`}`
+        `Faying faces and cut edges; let it dry as its data sheet says.${said.plastic === null ? '' : ` Metal only, never the ${said.plastic}.`}`
       );
     case 'reassemble':
       return words(

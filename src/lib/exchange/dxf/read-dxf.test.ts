@@ -110,7 +110,7 @@ describe('holes from a DXF file', () => {
       [2.1, 0, 0.2],
       [3, 0, 0.2]
     ]);
-    expect(leftOut(text)).toEqual(['1 arcs that are no whole circle']);
+    expect(leftOut(text)).toEqual(['1 of arcs that are no whole circle']);
     const read = readDxf(text);
     expect(read.ok && read.found.outlines).toEqual([{ layer: 'E', x: 0, y: -4, w: 6, h: 4 }]);
   });
@@ -133,7 +133,7 @@ describe('holes from a DXF file', () => {
     );
     expect(holesOf(text)).toEqual([[1, -1, 0.2]]);
     expect(leftOut(text)).toEqual([
-      '2 circles without a radius',
+      '2 without a radius',
       '2 on layers that are frozen or off',
       '1 in paper space',
       '1 out of the drawing’s plane',

@@ -85,89 +85,97 @@
     inPerUnit === null ? writeDecimal(size, 0, 4) : preferences.inWords(size * inPerUnit, 'fine');
 </script>
 
-<p class="hint">
-  DXF with circles, round outlines and points, or CSV with columns x_in and y_in (or x_mm and y_mm).
-</p>
-<FileDrop
-  label="A drawing or table of holes"
-  endings={['.dxf', '.csv', '.txt']}
-  onfile={(file) => void take(file)}
-/>
-{#if read}
-  <p>
-    {read.name}: {read.found.holes.length} hole{read.found.holes.length === 1 ? '' : 's'}{read.found
-      .outlines.length > 0
-      ? ', an outline'
-      : ''}.
+<div class="file">
+  <p class="hint">
+    DXF with circles, round outlines and points, or CSV with columns x_in and y_in (or x_mm and
+    y_mm).
   </p>
-  {#if read.found.leftOut.length > 0}
-    <p class="hint" data-testid="left-out">
-      △ Left out: {read.found.leftOut.map(({ what, count }) => `${count} ${what}`).join('; ')}.
-    </p>
-  {/if}
-  <Choice
-    label={read.found.inPerUnit === null
-      ? 'The file does not say its unit. It is in'
-      : 'The file says its unit. It is in'}
-    value={unit}
-    options={units}
-    onchoose={(value) => (unit = value)}
+  <FileDrop
+    label="A drawing or table of holes"
+    endings={['.dxf', '.csv', '.txt']}
+    onfile={(file) => void take(file)}
   />
-  {#if groups.length > 1}
-    <fieldset class="groups">
-      <legend class="label">Which of them?</legend>
-      {#each groups as group (group.key)}
-        <label>
-          <input
-            type="checkbox"
-            checked={!left.has(group.key)}
-            onchange={(event) =>
-              event.currentTarget.checked ? left.delete(group.key) : left.add(group.key)}
-          />
-          {group.layer === '' ? 'no layer' : group.layer}:
-          {#if group.holes === 0}lines only{:else}{group.holes} × {group.diameter === null
-              ? 'points'
-              : `⌀ ${measured(group.diameter)}`}{/if}
-        </label>
-      {/each}
-    </fieldset>
-  {/if}
-  {#if chosen.outline}
+  {#if read}
+    <p>
+      {read.name}: {read.found.holes.length} hole{read.found.holes.length === 1 ? '' : 's'}{read
+        .found.outlines.length > 0
+        ? ', an outline'
+        : ''}.
+    </p>
+    {#if read.found.leftOut.length > 0}
+      <p class="hint" data-testid="left-out">
+        △ Left out: {read.found.leftOut.map(({ what, count }) => `${count} ${what}`).join('; ')}.
+      </p>
+    {/if}
     <Choice
-      label="The datum corner is the"
-      value={origin}
-      options={[
-        { value: 'drawing', text: 'drawing’s origin' },
-        { value: 'corner', text: 'outline’s upper left' }
-      ]}
-      onchoose={(value) => (origin = value)}
+      label={read.found.inPerUnit === null
+        ? 'The file does not say its unit. It is in'
+        : 'The file says its unit. It is in'}
+      value={unit}
+      options={units}
+      onchoose={(value) => (unit = value)}
     />
-  {/if}
-  {#if inPerUnit !== null}
-    {#if layout}<FoundPreview {layout} holes={placed} />{/if}
-    <div class="acts">
-      <button
-        class="act main"
-        type="button"
-        disabled={placed.length === 0}
-        onclick={() => ontake(placed, firstLetters(read?.name ?? '', 40))}
-        >Take up {placed.length} as fixed holes</button
-      >
-      {#if fields.length > 0}
-        <button class="act" type="button" onclick={takeSize}
-          >Use the outline as {fields
-            .map(
-              ({ path, sizeIn }) =>
-                `${fieldName(path, workspace.entered)} ${preferences.inWords(sizeIn)}`
-            )
-            .join(', ')}</button
+    {#if groups.length > 1}
+      <fieldset class="groups">
+        <legend class="label">Which of them?</legend>
+        {#each groups as group (group.key)}
+          <label>
+            <input
+              type="checkbox"
+              checked={!left.has(group.key)}
+              onchange={(event) =>
+                event.currentTarget.checked ? left.delete(group.key) : left.add(group.key)}
+            />
+            {group.layer === '' ? 'no layer' : group.layer}:
+            {#if group.holes === 0}lines only{:else}{group.holes} × {group.diameter === null
+                ? 'points'
+                : `⌀ ${measured(group.diameter)}`}{/if}
+          </label>
+        {/each}
+      </fieldset>
+    {/if}
+    {#if chosen.outline}
+      <Choice
+        label="The datum corner is the"
+        value={origin}
+        options={[
+          { value: 'drawing', text: 'drawing’s origin' },
+          { value: 'corner', text: 'outline’s upper left' }
+        ]}
+        onchoose={(value) => (origin = value)}
+      />
+    {/if}
+    {#if inPerUnit !== null}
+      {#if layout}<FoundPreview {layout} holes={placed} />{/if}
+      <div class="acts">
+        <button
+          class="act main"
+          type="button"
+          disabled={placed.length === 0}
+          onclick={() => ontake(placed, firstLetters(read?.name ?? '', 40))}
+          >Take up {placed.length} as fixed holes</button
         >
-      {/if}
-    </div>
+        {#if fields.length > 0}
+          <button class="act" type="button" onclick={takeSize}
+            >Use the outline as {fields
+              .map(
+                ({ path, sizeIn }) =>
+                  `${fieldName(path, workspace.entered)} ${preferences.inWords(sizeIn)}`
+              )
+              .join(', ')}</button
+          >
+        {/if}
+      </div>
+    {/if}
   {/if}
-{/if}
+</div>
 
 <style>
+  .file {
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+  }
   .groups {
     display: grid;
     gap: 2px;
