@@ -28,9 +28,15 @@ describe('a frame round a clear panel', () => {
     const on = (key: string) => layout.lines.find((line) => line.key === key)?.holes ?? [];
     expect(on('top')).toHaveLength(1);
     expect(layout.holes.find(({ number }) => number === on('top')[0])?.xIn).toBeCloseTo(8.75, 9);
+    // one by itself is 8.75 − edge from where the end rivets would be: far over 1.5
+    const alone = laid({ topCount: '1' }).layout.checks.filter(
+      ({ rule, ok }) => rule === 'pitch-max' && !ok
+    );
+    expect(alone).toHaveLength(1);
+    expect(alone[0]?.valueIn).toBeGreaterThan(8);
     // three over 17 1/2 stand over 12 × 1/8 apart: laid so, and said
     expect(on('bottom')).toHaveLength(3);
-    const wide = layout.checks.find(({ rule }) => rule === 'pitch-max');
+    const wide = layout.checks.find(({ rule, holes }) => rule === 'pitch-max' && holes.length > 0);
     expect(wide).toMatchObject({ ok: false, limitIn: 1.5 });
     expect(wide?.holes).toEqual(expect.arrayContaining(on('bottom').slice(1)));
   });

@@ -238,6 +238,7 @@ export function holeChecks(
     ...layerEndChecks(laid),
     ...(ends.length > 0 ? ends : wholeOf('edge-max')),
     ...pitchChecks(laid, numbered, exactGapIn, ['pitch-min', 'pitch-max']),
+    ...wholeOf('pitch-max'),
     ...edgeCheck(laid, (index) => marked[index]?.edgeIn, 'snapped-edge-min'),
     ...pitchChecks(laid, numbered, markedGapIn, ['snapped-pitch-min', 'snapped-pitch-max']),
     ...wholeOf('transverse-min'),

@@ -56,7 +56,15 @@ export function layPanel(joint: Panel, context: LayContext): LaidKind {
       addedIn3: addedVolumeIn3(parts),
       growth: { part: panelName(joint), drill: growth.drill, diameterIn: panelHoleIn },
       figures: panelFigures(joint, geometry, context),
-      checks: [wholeCheck('edge-max', 'most', limits.edgeMaxD * D, edgeIn)],
+      checks: [
+        wholeCheck('edge-max', 'most', limits.edgeMaxD * D, edgeIn),
+        // one rivet has no neighbour on its side to be held against
+        ...sides.flatMap(({ along }) =>
+          along.count === 1
+            ? [wholeCheck('pitch-max', 'most', limits.pitchMaxD * D, along.pitchIn)]
+            : []
+        )
+      ],
       dims: panelDims(joint),
       widthIn: joint.widthIn,
       heightIn: joint.heightIn,

@@ -18,7 +18,8 @@ export interface AlongSpan {
  */
 export function alongAsTyped(spanIn: number, count: number): Answer<AlongSpan> {
   if (spanIn <= 0) return notPossible('lengthIn', { code: 'line-too-short', spanIn });
-  const pitchIn = count === 1 ? spanIn : spanIn / (count - 1);
+  // one by itself: as far as it is to where the end holes would be
+  const pitchIn = count === 1 ? spanIn / 2 : spanIn / (count - 1);
   return {
     ok: true,
     result: {
