@@ -8,6 +8,7 @@
   import Choice from '../../ui/kit/Choice.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import Pick from '../../ui/kit/Pick.svelte';
+  import PaperChoice from '../../ui/kit/PaperChoice.svelte';
   import Sheet from '../../ui/kit/Sheet.svelte';
   import { fileRefusalInWords } from '$lib/words/refusals';
   import FileDrop from '../../ui/kit/FileDrop.svelte';
@@ -125,15 +126,7 @@
       ]}
       onchoose={(value) => (unit = value)}
     />
-    <Choice
-      label="Paper"
-      value={preferences.paper}
-      options={[
-        { value: 'a4', text: 'A4' },
-        { value: 'letter', text: 'Letter' }
-      ]}
-      onchoose={(value) => preferences.setPaper(value)}
-    />
+    <PaperChoice />
   </div>
   <ul>
     {#each files as { file, text, note } (text)}

@@ -8,6 +8,7 @@
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import PlanView from '$lib/drawing/plan/PlanView.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
+  import PaperChoice from '../../ui/kit/PaperChoice.svelte';
   import OutboxNotice from '../../ui/OutboxNotice.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import FloorMode from './FloorMode.svelte';
@@ -249,15 +250,7 @@
         href="/api/joints/{workspace.id}/files/labels.pdf?paper={preferences.paper}"
         download>Labels (PDF)</a
       >
-      <Choice
-        label="Paper"
-        value={preferences.paper}
-        options={[
-          { value: 'a4', text: 'A4' },
-          { value: 'letter', text: 'Letter' }
-        ]}
-        onchoose={(value) => preferences.setPaper(value)}
-      />
+      <PaperChoice />
       <a class="act" href="/gauge">Gauge plate</a>
       <button class="act" type="button" onclick={() => (shopOpen = true)}>Times and holders</button>
     </div>
