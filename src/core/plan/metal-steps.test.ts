@@ -13,6 +13,24 @@ const stepsOf = (joint: Parameters<typeof layoutOf>[0]) =>
     .map((step) => `${step.title}: ${stepText(step)}`);
 
 describe('what to do on the metal', () => {
+  it('measures an upright line between its own corners, which were laid on others', () => {
+    // doubler 2 1/8 + 4 × 5/16 = 3.375 high: corners at 5/16 and 3.0625 down
+    const steps = stepsOf(
+      definition('patch', ['0.032', '0.040'], {
+        carries: 'attach',
+        dash: 4,
+        edgeIn: '5/16',
+        cornerRadiusIn: '1/4',
+        cutoutWIn: '3 1/8',
+        cutoutHIn: '2 1/8',
+        scale: '1/64'
+      })
+    );
+    expect(steps.find((step) => /End holes of skin line, left/.test(step))).toMatch(
+      /at 0\.3125 in and hole \d+ at 3\.0625 in from the datum\. Measure between them: 2\.75 in/
+    );
+  });
+
   it('goes from edge lines over end holes to dividing', () => {
     const steps = stepsOf(
       definition('lap', ['0.040', '0.040'], {

@@ -1,6 +1,6 @@
 import type { DrilledOnly } from '../kinds/kind-layout.ts';
 import type { JointLayout } from './plan-shape.ts';
-import type { LaidLine, PlannedHole } from './holes.ts';
+import { runningMarkIn, type LaidLine, type PlannedHole } from './holes.ts';
 
 /** One thing to do on the metal, in order, as a code with its quantities; lengths in inches. */
 export type MetalStep =
@@ -77,8 +77,9 @@ function lineSteps(line: LaidLine, holes: Map<number, PlannedHole>): MetalStep[]
     {
       code: 'end-holes',
       line: name,
-      first: { number: first.number, atIn: first.markIn },
-      last: { number: last.number, atIn: last.markIn }
+      // along this line: a corner's own mark is that of the line it was laid on
+      first: { number: first.number, atIn: runningMarkIn(line, first) },
+      last: { number: last.number, atIn: runningMarkIn(line, last) }
     },
     line.pitchIn === null
       ? { code: 'mark-each', line: name, holes: own.length }

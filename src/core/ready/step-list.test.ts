@@ -139,7 +139,12 @@ describe('steps before the first rivet', () => {
       carries: 'attach'
     } as const;
     const [relief, cutOut] = stepsOf('patch', ['0.032', '0.040'], patch);
-    expect(relief).toMatchObject({ op: 'relief', count: 4, setting: '1 in' });
+    expect(relief).toMatchObject({
+      op: 'relief',
+      count: 4,
+      tool: '#40, then a step drill or a hole saw',
+      setting: '1 in; mark that step of the drill with tape'
+    });
     // 2 × 5.5 − (8 − 2π) × ½ = 10.14 in round
     expect(cutOut).toMatchObject({
       op: 'cutOut',
@@ -148,6 +153,14 @@ describe('steps before the first rivet', () => {
     });
     const thick = stepsOf('patch', ['0.063', '0.071'], { ...patch, dash: 5 });
     expect(thick.find(({ op }) => op === 'cutOut')?.tool).toBe('router along a guide');
+    // a round one needs somewhere to start, and a tool of its size
+    const round = (cutoutIn: string) =>
+      stepsOf('round', ['0.032', '0.040'], { cutoutIn, dash: 4, carries: 'attach' }).find(
+        ({ op }) => op === 'cutOut'
+      );
+    expect(round('2 3/8')?.say).toMatch(/starting hole inside the ring/);
+    expect(round('2 3/8')?.tool).toMatch(/^hole saw/);
+    expect(round('4 1/4')?.tool).toMatch(/^too large for a hole saw/);
   });
 
   it('dimple each sheet, or countersink with pilot and depth', () => {

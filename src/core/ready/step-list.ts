@@ -63,7 +63,11 @@ function beforeHoles(joint: Joint, layout: JointLayout): MadeStep[] {
     });
   if (cutOut)
     made.push({
-      said: { op: 'cutOut', method: cuttingMethod(skin?.thicknessIn ?? 0) },
+      said: {
+        op: 'cutOut',
+        method: cuttingMethod(skin?.thicknessIn ?? 0),
+        roundIn: cutOut.shape === 'circle' ? 2 * cutOut.radiusIn : null
+      },
       rests: cutOut,
       count: Math.ceil(roundIn(cutOut)),
       hazard: 'edges'

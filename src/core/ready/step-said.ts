@@ -9,7 +9,8 @@ export type StepSaid =
       pilotDrill: string;
       diameterIn: number;
     }
-  | { op: 'cutOut'; method: CuttingMethod }
+  /** `roundIn`: the diameter of a round one; null for one with corners */
+  | { op: 'cutOut'; method: CuttingMethod; roundIn: number | null }
   | { op: 'stopDrill'; drill: string }
   | { op: 'match'; holes: { number: number; name: string }[] }
   | { op: 'clamp' | 'punch' }

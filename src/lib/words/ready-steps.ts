@@ -58,25 +58,37 @@ function dimple(said: Extract<StepSaid, { op: 'dimple' }>): Words {
   );
 }
 
+/** No hand drill turns a larger saw safely. */
+const LARGEST_SAW_IN = 3;
+
 function wordsOf(said: StepSaid, length: WriteLength): Words {
   switch (said.op) {
     case 'relief':
       return words(
         'Drill the corner reliefs',
         `Drill each relief small and open it up before cutting: a cut then ends in a hole, not in a crack. Centres: ${said.centres.map(({ xIn, yIn }) => `${length(tenThousandths(xIn))} right, ${length(tenThousandths(yIn))} down`).join('; ')}.`,
-        `${said.pilotDrill}, then opened up`,
-        length(said.diameterIn)
+        `${said.pilotDrill}, then a step drill or a hole saw`,
+        `${length(said.diameterIn)}; mark that step of the drill with tape`
       );
     case 'cutOut':
-      return words(
-        'Cut the damage out',
-        `From relief to relief along the line. ${edgeCleanUp(length)}`,
-        CUTTING[said.method]
-      );
+      return said.roundIn === null
+        ? words(
+            'Cut the damage out',
+            `From relief to relief along the line. ${edgeCleanUp(length)}`,
+            CUTTING[said.method]
+          )
+        : words(
+            'Cut the damage out',
+            `Drill a starting hole inside the ring first, then cut along the line. ${edgeCleanUp(length)}`,
+            said.roundIn <= LARGEST_SAW_IN
+              ? 'hole saw or circle cutter, slowly, on a backing'
+              : `too large for a hole saw: ${CUTTING[said.method]}`,
+            `${length(said.roundIn)} across`
+          );
     case 'stopDrill':
       return words(
         'Stop-drill the ends of the crack',
-        'At the very end of the crack, found with a lens; never riveted.',
+        'Where the crack really ends, found with dye and a magnifier: a place on the drawing is only a guide. Never riveted.',
         said.drill
       );
     case 'match':
@@ -164,7 +176,7 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
     case 'countersink':
       return words(
         `Countersink ${said.sheet}${said.stack === null ? '' : `, ${said.stack}`}`,
-        'Set up on scrap of the same thickness first, from the shallow side; press until no more chips come.',
+        'Set up on scrap of the same thickness first, from the shallow side. Back the sheet, with the one it lies on or a block, so that the pilot stays guided; press until no more chips come.',
         `${said.cutDeg}° cutter, pilot ${said.pilotDrill}`,
         `${length(tenThousandths(said.depthIn), 'fine')} deep${said.byTrial ? ' to start with, finished with a dimpled scrap in the cut' : ''}${said.clicksPastFlush === null ? '' : `, ${said.clicksPastFlush} clicks past flush`}`
       );
