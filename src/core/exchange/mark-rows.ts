@@ -5,47 +5,36 @@ import type { RuleProfile } from '../rules/profile.ts';
 import { MM_PER_IN } from '../units/factors.ts';
 import type { DrawingUnit } from './dxf-r12.ts';
 
-/** Columns that are lengths: their names end in the unit. */
-const LENGTHS = [
-  'mark',
-  'cross_mark',
-  'exact_along',
-  'off_by',
-  'x',
-  'y',
-  'hole_diameter',
-  'larger_hole_diameter',
-  'grip'
-] as const;
-type LengthColumn = (typeof LENGTHS)[number];
+/** The table's columns; those that are lengths end in the unit. */
+const IS_LENGTH = {
+  hole: false,
+  line: false,
+  state: false,
+  reason: false,
+  mark: true,
+  cross_mark: true,
+  exact_along: true,
+  off_by: true,
+  x: true,
+  y: true,
+  rivet: false,
+  drill: false,
+  hole_diameter: true,
+  larger_part: false,
+  larger_drill: false,
+  larger_hole_diameter: true,
+  grip: true,
+  warning: false
+} as const;
+type Column = keyof typeof IS_LENGTH;
+const COLUMNS = Object.keys(IS_LENGTH) as Column[];
 
-const COLUMNS = [
-  'hole',
-  'line',
-  'state',
-  'reason',
-  'mark',
-  'cross_mark',
-  'exact_along',
-  'off_by',
-  'x',
-  'y',
-  'rivet',
-  'drill',
-  'hole_diameter',
-  'larger_part',
-  'larger_drill',
-  'larger_hole_diameter',
-  'grip',
-  'warning'
-] as const;
-
-const isLength = (column: string): column is LengthColumn =>
-  (LENGTHS as readonly string[]).includes(column);
+const named = (column: Column, unit: DrawingUnit): string =>
+  IS_LENGTH[column] ? `${column}_${unit}` : column;
 
 /** The table's columns in a unit. */
 export const markColumns = (unit: DrawingUnit): string[] =>
-  COLUMNS.map((column) => (isLength(column) ? `${column}_${unit}` : column));
+  COLUMNS.map((column) => named(column, unit));
 
 /** One line of the table of marks, as it goes into a file. */
 export type MarkRow = Record<string, string | number>;
@@ -70,7 +59,7 @@ export const markRows = ({ layout, stacks, profile, unit, warningOf }: MarksWish
       ? (hole.openDrill?.name ?? PILOT_DRILL)
       : rivetSize(hole.dash).drill[profile.drill];
     const larger = open ? null : layout.growth;
-    const row: Record<(typeof COLUMNS)[number], string | number | null> = {
+    const row: Record<Column, string | number | null> = {
       hole: hole.number,
       line: line?.name ?? '',
       state: open ? 'held open' : hole.fixed === null ? 'rivet' : 'fixed',
@@ -93,12 +82,11 @@ export const markRows = ({ layout, stacks, profile, unit, warningOf }: MarksWish
     return Object.fromEntries(
       COLUMNS.map((column) => {
         const value = row[column] ?? '';
-        if (!isLength(column) || typeof value !== 'number')
-          return [isLength(column) ? `${column}_${unit}` : column, value];
-        return [
-          `${column}_${unit}`,
-          Number((unit === 'mm' ? value * MM_PER_IN : value).toFixed(6))
-        ];
+        const inUnit =
+          IS_LENGTH[column] && typeof value === 'number'
+            ? Number((unit === 'mm' ? value * MM_PER_IN : value).toFixed(6))
+            : value;
+        return [named(column, unit), inUnit];
       })
     );
   });

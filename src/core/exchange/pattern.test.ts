@@ -211,6 +211,7 @@ describe('the pattern as SVG', () => {
   it('writes names so that they cannot become markup', () => {
     expect(svg).toContain('Hull side &lt;left&gt; &amp; &quot;aft&quot;');
     expect(svg).toContain('<desc>STOP: knife edge</desc>');
+    expect(svgPattern(pattern, 'bay\u0001 9')).toContain('<title>bay  9</title>');
   });
 
   it('draws its outlines as closed paths with arcs', () => {

@@ -23,7 +23,13 @@ const STYLE: Record<PatternLayer, string> = {
 const n = (value: number): string => String(Number(value.toFixed(3)));
 const u = (inches: number): string => n(inches * PER_IN);
 const escaped = (text: string): string =>
-  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+  text
+    // eslint-disable-next-line no-control-regex -- XML has no place for these, however they are written
+    .replace(/[\x00-\x08\x0b\x0c\x0e-\x1f\ufffe\uffff]/g, ' ')
+    .replace(/&/g, '&amp;')
+    .replace(/</g, '&lt;')
+    .replace(/>/g, '&gt;')
+    .replace(/"/g, '&quot;');
 
 function element(stroke: Stroke): string {
   switch (stroke.stroke) {

@@ -1,6 +1,6 @@
 import type { WorkLine } from '../answer.ts';
-import { readDrill } from '../catalog/drills.ts';
 import { rivetSize } from '../catalog/rivets.ts';
+import { adriftOf, type Adrift } from './adrift.ts';
 import { byNumber, type ByNumber } from './by-number.ts';
 import {
   fixedSpots,
@@ -10,6 +10,7 @@ import {
   type FixedSpot,
   type Place
 } from './fixed-places.ts';
+import { holeAt } from './hole-at.ts';
 import { KnownSpots } from './known-spots.ts';
 import type { RefusalSaid } from '../refusal-said.ts';
 import type { Joint } from '../kinds/joint.ts';
@@ -24,26 +25,6 @@ import type { KindLayout, LayContext } from '../kinds/kind-layout.ts';
 import { alongOf, type LineWish } from '../layout/lines.ts';
 import { inside } from '../layout/row-places.ts';
 import { boundsOf } from '../layout/shapes.ts';
-
-/** What is adrift, as a code with its quantities. */
-export type AdriftSaid =
-  | { what: 'fixed'; name: string }
-  | {
-      what: 'edit';
-      state: Joint['edits'][number]['state'];
-      reason: string;
-      /** which hole it was, where the line is still there with another count; else null */
-      place: { hole: number; of: number; line: string; holesNow: number } | null;
-    }
-  | { what: 'datum' };
-
-/** A change made by hand that no longer fits the joint: it is never moved to another hole by itself. */
-export interface Adrift {
-  what: 'edit' | 'fixed' | 'datum';
-  /** its id in the definition; the datum has none */
-  id: string | null;
-  said: AdriftSaid;
-}
 
 /** Holes and lines after fixed holes, keep-outs, the datum and changes by hand. */
 export interface LaidHoles {
@@ -133,58 +114,6 @@ function datumAlong(wish: LineWish, joint: Joint, kind: KindLayout): number | nu
   return alongOf(path, at.xIn, at.yIn);
 }
 
-/**
- * A hole at its place, with its mark. Written out field by field: thousands are made at every keystroke, and
- * spreading objects into one another costs twenty times as much.
- */
-function holeAt(
-  wish: LineWish,
-  joint: Joint,
-  datumIn: number,
-  place: Place,
-  spot: { xIn: number; yIn: number },
-  edit: Joint['edits'][number] | undefined,
-  count: { number: number; row: number; index: number; of: number }
-): PlannedHole {
-  const { path } = wish;
-  const nudgedIn = edit?.nudgeIn ?? 0;
-  const alongIn = place.alongIn + nudgedIn;
-  const { xIn, yIn } = nudgedIn === 0 ? spot : pointOff(path, alongIn, place.offIn);
-  const ring = path.path === 'circle';
-  const scale = place.fixed === null ? joint.scale : 'exact';
-  const markIn = snapToRuler(ring ? xIn - path.xIn : alongIn - datumIn, scale);
-  const crossMarkIn = ring ? snapToRuler(yIn - path.yIn, scale) : null;
-  const marked = ring
-    ? { xIn: path.xIn + markIn, yIn: path.yIn + (crossMarkIn ?? 0) }
-    : pointOff(path, datumIn + markIn, place.offIn);
-  const heldOpen = edit?.state === 'held-open';
-  return {
-    number: count.number,
-    row: count.row,
-    index: count.index,
-    of: count.of,
-    xIn,
-    yIn,
-    alongIn,
-    markIn,
-    crossMarkIn,
-    residualIn: ring
-      ? Math.hypot(marked.xIn - xIn, marked.yIn - yIn)
-      : markIn - (alongIn - datumIn),
-    markXIn: marked.xIn,
-    markYIn: marked.yIn,
-    dash: wish.dash,
-    stack: wish.stack,
-    gripIn: 0,
-    state: heldOpen ? 'held-open' : 'rivet',
-    reason: heldOpen ? edit.reason : '',
-    openDrill: heldOpen ? readDrill(edit.drill) : null,
-    flushed: !heldOpen || edit.asRivets,
-    fixed: place.fixed,
-    nudgedIn
-  };
-}
-
 /** The pitch of a line laid evenly, or null. */
 function evenPitch(wish: LineWish, relaid: boolean): number | null {
   const [first, second] = wish.alongIn;
@@ -205,7 +134,6 @@ export function layHoles(
 ): LaidHoles {
   const marginIn = obstacleMarginIn(joint, context);
   const clear = joint.keepOuts.map((keepOut) => widen(keepOut, marginIn));
-  const adrift: Adrift[] = [];
   const stuck: LaidHoles['stuck'] = [];
   const lines: LaidLine[] = [];
   const holes: PlannedHole[] = [];
@@ -283,51 +211,20 @@ export function layHoles(
       holes.push(hole);
       line.holes.push(number);
     }
-    for (const edit of edits)
-      if (edit.of !== places.length || edit.index >= places.length)
-        adrift.push({
-          what: 'edit',
-          id: edit.id,
-          said: {
-            what: 'edit',
-            state: edit.state,
-            reason: edit.reason,
-            place: {
-              hole: edit.index + 1,
-              of: edit.of,
-              line: wish.name,
-              holesNow: places.length
-            }
-          }
-        });
     lines.push(line);
   }
-  joint.fixed.forEach((hole, index) => {
-    if (!kind.lines.some((line) => line.key === hole.line))
-      adrift.push({
-        what: 'fixed',
-        id: hole.id,
-        said: { what: 'fixed', name: hole.name || String(index + 1) }
-      });
-  });
-  joint.edits.forEach((edit) => {
-    if (!kind.lines.some((line) => line.key === edit.line))
-      adrift.push({
-        what: 'edit',
-        id: edit.id,
-        said: { what: 'edit', state: edit.state, reason: edit.reason, place: null }
-      });
-  });
-  const [anyLine] = kind.lines;
-  if (anyLine && anyLine.path.path === 'straight' && datumAlong(anyLine, joint, kind) === null)
-    adrift.push({
-      what: 'datum',
-      id: null,
-      said: { what: 'datum' }
-    });
   const numbered = byNumber(holes);
   for (const line of lines) inOrder(line, numbered);
-  return { lines, holes: withGrips(holes, kind), removed, clear, adrift, stuck };
+  const [anyLine] = kind.lines;
+  const datumGone = anyLine?.path.path === 'straight' && datumAlong(anyLine, joint, kind) === null;
+  return {
+    lines,
+    holes: withGrips(holes, kind),
+    removed,
+    clear,
+    adrift: adriftOf(joint, lines, datumGone),
+    stuck
+  };
 }
 
 /** A hole moved past its neighbour takes its new place in the order along the line. */

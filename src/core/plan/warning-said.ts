@@ -5,7 +5,7 @@ import type { CauseSaid } from '../stack/measured-protrusion.ts';
 import type { LayoutWarningSaid } from '../kinds/layout-warning.ts';
 import type { Dash, Family } from '../schema/fields.ts';
 import type { Sheet } from '../joint/sheets.ts';
-import type { AdriftSaid } from './lay-out.ts';
+import type { AdriftSaid } from './adrift.ts';
 import type { HeadroomLimit } from './headroom.ts';
 
 /** What Carry warns of. */

@@ -15,7 +15,7 @@
   <Notice
     level="attention"
     title="Is this device’s clock right?"
-    text="{outbox.clock.message}. {what} wait here until you say which time is theirs."
+    text="{outbox.clock.message}. Until you say which time is theirs, {what} wait here."
   />
   <div class="acts">
     <button class="act main" type="button" onclick={() => outbox.settleClock('server')}

@@ -5,7 +5,7 @@ import type { HeadroomLimit } from '../../core/plan/headroom.ts';
 import type { PlanWarning } from '../../core/plan/plan-shape.ts';
 import type { PlanWarningSaid } from '../../core/plan/warning-said.ts';
 import { asRanges } from '../../core/units/ranges.ts';
-import type { AdriftSaid } from '../../core/plan/lay-out.ts';
+import type { AdriftSaid } from '../../core/plan/adrift.ts';
 import { placeInWords } from './places.ts';
 import { refusalInWords } from './refusals.ts';
 import { causeInWords } from './stacks.ts';

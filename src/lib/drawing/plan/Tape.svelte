@@ -4,9 +4,10 @@
   import type { LengthChange } from '$core/plan/length-runs.ts';
   import { formatLength, type LengthStyle } from '$core/units/format-length.ts';
   import { exactDecimal } from '$lib/words/writing';
-  import { RulerScale } from '$core/units/ruler.ts';
-  import { below, same, LOOKS_SAME_IN } from '$core/units/tolerance.ts';
+  import type { RulerScale } from '$core/units/ruler.ts';
+  import { below, LOOKS_SAME_IN } from '$core/units/tolerance.ts';
   import RingMarks from './RingMarks.svelte';
+  import TapeHead from './TapeHead.svelte';
   import TapeChanges from './TapeChanges.svelte';
   import { rulerTicks } from './tape';
   import { answersHints } from '$lib/ui/kit/hint.ts';
@@ -50,15 +51,6 @@
     '0.5mm': 'mm',
     exact: 'decimal'
   };
-  const RULERS = RulerScale.options.map((value) => ({
-    value,
-    text:
-      value === 'exact'
-        ? 'none: exact'
-        : value.endsWith('mm')
-          ? value.replace('mm', ' mm')
-          : `${value} in`
-  }));
   /** room that one mark's label needs with two levels, px */
   const LABEL_PX = 36;
   /** a drawing wider than this is more than a browser draws at once */
@@ -159,55 +151,20 @@
 </script>
 
 <section class="tape" aria-label="Running marks">
-  <header>
-    <h2 class="sr-only">Running marks</h2>
-    {#if lines.length > 1}
-      <select
-        class="field-box line"
-        aria-label="Rivet line"
-        value={line?.key}
-        onchange={(event) => chooseLine(event.currentTarget.value)}
-      >
-        {#each lines as other (other.key)}<option value={other.key}>{other.name}</option>{/each}
-      </select>
-    {/if}
-    <label class="ruler">
-      <span class="hint">from</span>
-      <select
-        class="field-box"
-        aria-label="Datum"
-        value={datum}
-        onchange={(event) => ondatum(event.currentTarget.value)}
-      >
-        {#each datums as option (option.value)}<option value={option.value}>{option.text}</option
-          >{/each}
-      </select>
-    </label>
-    <label class="ruler">
-      <span class="hint">ruler</span>
-      <select
-        class="field-box"
-        aria-label="Ruler"
-        value={scale}
-        onchange={(event) => onscale(RulerScale.parse(event.currentTarget.value))}
-      >
-        {#each RULERS as ruler (ruler.value)}<option value={ruler.value}>{ruler.text}</option
-          >{/each}
-      </select>
-    </label>
-    {#if stepped !== null}
-      <p class="stepped" class:off={!same(stepped, 0)} data-testid="stepped-off">
-        {#if same(stepped, 0)}
-          Stepping off would end exactly.
-        {:else}
-          Stepping off would end {figure(stepped)}
-          {STYLE[scale] === 'mm' ? 'mm' : 'in'}
-          {stepped > 0 ? 'long' : 'short'}.
-        {/if}
-      </p>
-    {/if}
-    <button class="act read" type="button" onclick={onread}>Read out <kbd>R</kbd></button>
-  </header>
+  <TapeHead
+    {lines}
+    {line}
+    {scale}
+    {datum}
+    {datums}
+    stepped={stepped === null
+      ? null
+      : { errorIn: stepped, figure: figure(stepped), unit: STYLE[scale] === 'mm' ? 'mm' : 'in' }}
+    online={chooseLine}
+    {onscale}
+    {ondatum}
+    {onread}
+  />
   {#if line?.path.path === 'circle'}
     <RingMarks {marks} {figure} {picked} {onpick} />
   {:else if line}
@@ -260,42 +217,6 @@
     background: var(--bench);
     border-top: 1.5px solid var(--line);
     min-width: 0;
-  }
-  header {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 4px 0.8rem;
-    min-height: 46px;
-  }
-  h2 {
-    white-space: nowrap;
-  }
-  .ruler {
-    display: flex;
-    align-items: center;
-    gap: 6px;
-    white-space: nowrap;
-  }
-  header select {
-    width: auto;
-    max-width: 13rem;
-    min-height: 44px;
-    font-size: 0.95rem;
-  }
-  .stepped {
-    margin-left: auto;
-    font-size: 0.9rem;
-    color: var(--ink-soft);
-  }
-  .stepped.off {
-    color: var(--amber);
-  }
-  .read {
-    margin-left: auto;
-  }
-  .stepped + .read {
-    margin-left: 0;
   }
   .strip {
     overflow-x: auto;

@@ -202,13 +202,20 @@ function drawCover(page: Page, pattern: Pattern, tiling: Tiling, words: PatternW
   page.y = pt(marginIn);
   say('bold', 15, words.title);
   const room = pt(pageHIn - marginIn - 2.6);
-  for (const stop of words.stops) if (page.y < room) say('bold', 11, stop, PENS.WARNINGS.colour);
+  /** as many as there is room for; how many more there are is said, never left out in silence */
+  const sayAll = (texts: readonly string[], what: string, write: (text: string) => void) => {
+    for (const [at, text] of texts.entries()) {
+      if (page.y < room) write(text);
+      else return write(`… and ${texts.length - at} more ${what}: see the program.`);
+    }
+  };
+  sayAll(words.stops, 'that stop it', (text) => say('bold', 11, text, PENS.WARNINGS.colour));
   say(
     'bold',
     10,
     'Print unscaled, at 100 %, and measure both check scales on every sheet before you trust it.'
   );
-  for (const line of words.lines) if (page.y < room) say('plain', 10, line);
+  sayAll(words.lines, 'lines', (text) => say('plain', 10, text));
   if (tiles.length > 1)
     say(
       'plain',

@@ -15,10 +15,11 @@
   import ShopSheet from './ShopSheet.svelte';
   import StepCage from './StepCage.svelte';
   import StepCard from './StepCard.svelte';
+  import StepTicks from './StepTicks.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
   import Unreadable from '../../ui/joint/Unreadable.svelte';
   import Warnings from '../../ui/joint/Warnings.svelte';
-  import { stepInWords } from '$lib/words/ready-steps';
+  import { minutes } from './minutes.ts';
   import { PLANNED_AT } from '$lib/words/warnings';
 
   const preferences = usePreferences();
@@ -67,7 +68,6 @@
     desk.tick(step, hole, !own.holes.has(hole));
   }
   const go = (by: number) => (chosen = steps[at + by]?.key ?? chosen);
-  const minutes = (value: number) => `${Math.round(value)} min`;
 </script>
 
 {#snippet card(big: boolean)}
@@ -187,45 +187,14 @@
           .holders.every}th."
       />
     {/if}
-    <ol class="steps" data-testid="steps">
-      {#each steps as one, index (one.key)}
-        {@const of = progress.steps[index]}
-        {@const words = stepInWords(one, preferences.inWords)}
-        <li class:current={one.key === key}>
-          <button
-            class="tick"
-            type="button"
-            aria-pressed={of?.done ?? false}
-            aria-label="{of?.done ? 'Take back' : 'Tick off'}: {words.title}"
-            onclick={() => tick(one, !(of?.done ?? false))}
-            >{of?.done ? '✓' : of && of.share > 0 ? `${Math.floor(100 * of.share)}%` : ''}</button
-          >
-          <button
-            class="name"
-            type="button"
-            data-step={one.key}
-            aria-current={one.key === key ? 'step' : undefined}
-            onclick={() => (chosen = one.key)}
-          >
-            <span
-              >{words.title}{#if of?.changed}<span class="changed"> △ look again</span>{/if}</span
-            >
-            <small
-              >{one.count}
-              {one.unit}{words.tool === '' ? '' : ` · ${words.tool}`} · {one.minutes < 1
-                ? 'under 1 min'
-                : minutes(one.minutes)}</small
-            >
-          </button>
-        </li>
-      {:else}
-        <li class="hint">
-          {stops.length > 0
-            ? 'The joint is stopped: there are no steps until that is mended. What was ticked off is kept.'
-            : 'The steps are listed once the joint can be laid out.'}
-        </li>
-      {/each}
-    </ol>
+    <StepTicks
+      {steps}
+      {progress}
+      current={key ?? null}
+      stopped={stops.length > 0}
+      ontick={tick}
+      onchoose={(one) => (chosen = one)}
+    />
     <section aria-labelledby="parts">
       <h3 id="parts" class="label">Mark the parts</h3>
       {#each marks as mark (mark.part)}
@@ -316,49 +285,9 @@
     height: 100%;
     background: var(--olive);
   }
-  .steps {
-    padding: 0;
-    list-style: none;
-  }
-  .steps li {
-    display: grid;
-    grid-template-columns: 52px minmax(0, 1fr);
-    align-items: stretch;
-    border-bottom: 1px solid var(--line);
-  }
-  .steps li.hint {
-    display: block;
-  }
-  .steps .current {
-    background: var(--olive-soft);
-  }
-  .tick {
-    margin: 4px;
-    border: 1.5px solid var(--line-strong);
-    border-radius: 8px;
-    min-height: 44px;
-    font-weight: 700;
-    font-variant-numeric: tabular-nums;
-    cursor: pointer;
-  }
-  .tick[aria-pressed='true'] {
-    background: var(--olive-deep);
-    border-color: var(--olive-deep);
-    color: var(--paper);
-  }
-  .name {
-    padding: 6px 4px;
-    text-align: left;
-    line-height: 1.25;
-    cursor: pointer;
-  }
-  .name small,
   .part-mark small {
     display: block;
     color: var(--ink-soft);
-  }
-  .changed {
-    color: var(--amber);
   }
   .part-mark {
     padding: 4px 0;
