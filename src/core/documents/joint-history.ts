@@ -38,5 +38,9 @@ const itemsByTheirIds: Upcast = (older) => {
   };
 };
 
+/** Version 3: a splice between two straps says which way its rivets run. */
+const strapsSayTheirRun: Upcast = (older) =>
+  older['kind'] === 'double-strap' ? { run: 'fits', ...older } : older;
+
 /** What a joint's fields were called and looked like, version by version; a step is never changed. */
-export const JOINT_HISTORY: readonly Upcast[] = [itemsByTheirIds];
+export const JOINT_HISTORY: readonly Upcast[] = [itemsByTheirIds, strapsSayTheirRun];

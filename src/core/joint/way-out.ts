@@ -8,7 +8,7 @@ export type WaySaid =
   | { code: 'read-for'; family: Family }
   | { code: 'size'; dash: number; diameterIn: number }
   | { code: 'widen'; widthIn: number }
-  | { code: 'rows-chosen' | 'rows-staggered' | 'rows-in-line' }
+  | { code: 'rows-chosen' | 'rows-staggered' | 'rows-in-line' | 'lines-along' }
   | { code: 'two-lines'; round: 'cut-out' | null }
   | { code: 'rings'; rings: number }
   | { code: 'no-insert' | 'plate-without-insert' };

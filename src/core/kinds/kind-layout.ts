@@ -117,6 +117,8 @@ export interface KindLayout {
   /** rows that share the load of one pitch, and that pitch: for the strength check */
   rowsSharing: number;
   pitchIn: number;
+  /** the strip of sheet that those rows hold, where it is not the pitch */
+  shareIn?: number;
   transverseIn: number | null;
   work: WorkLine[];
   warnings: LayoutWarning[];

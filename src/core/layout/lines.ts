@@ -29,7 +29,16 @@ export interface LineWish {
   endsMayMove: boolean;
   /** nothing but sheet lies beyond its end holes: they must not be too far from the edge */
   endsAtEdge: boolean;
+  /** where along the line its sheet lies, when that is not the whole of it */
+  metalIn?: readonly [fromIn: number, toIn: number];
 }
+
+/** Where along a straight line its sheet lies, in. */
+export const metalOf = ({
+  path,
+  metalIn
+}: Pick<LineWish, 'path' | 'metalIn'>): readonly [number, number] =>
+  metalIn ?? [0, path.path === 'straight' ? path.lengthIn : 0];
 
 export const straight = (
   xIn: number,

@@ -53,7 +53,8 @@ function sizeWays(joint: Joint, dash: Dash): OtherWay[] {
 
 function measure({ name, change }: OtherWay, planned: Plan): Alternative | null {
   if (!planned.layout.ok || planned.stacks.some(({ length }) => !length.ok)) return null;
-  const { rivets, lines, pitchIn, widthIn, heightIn, parts } = planned.layout.result;
+  const { rivets, lines, pitchIn, widthIn, heightIn, parts, figures } = planned.layout.result;
+  const strapIn = figures.find(({ key }) => key === 'strap')?.valueIn;
   const sizes = new Map(planned.holes.map((hole) => [hole.number, hole.dash]));
   return {
     name,
@@ -63,7 +64,8 @@ function measure({ name, change }: OtherWay, planned: Plan): Alternative | null 
     dash: planned.dash,
     pitchIn,
     pitchD: pitchIn / rivetSize(planned.dash).diameterIn,
-    acrossIn: parts.some(({ outline }) => outline.shape === 'circle') ? widthIn : heightIn,
+    acrossIn:
+      strapIn ?? (parts.some(({ outline }) => outline.shape === 'circle') ? widthIn : heightIn),
     massLb: (planned.mass?.rivetsLb ?? 0) + (planned.mass?.metalLb ?? 0),
     withRoom: planned.headroom.filter((hole) => hole.largestDash > (sizes.get(hole.hole) ?? 8))
       .length,

@@ -127,21 +127,21 @@ function openGapCheck({ holes, lines, limits }: Laid, numbered: ByNumber): HoleC
   return most.check.filter(({ ok }) => !ok);
 }
 
+/** Where the sheet begins and ends along a line, by its key; in. */
+export type AtEdge = ReadonlyMap<string, readonly [fromIn: number, toIn: number]>;
+
 /** How far the outermost rivet of a line is from the end of the metal. */
-function endCheck(
-  { lines, limits }: Laid,
-  numbered: ByNumber,
-  atEdge: ReadonlySet<string>
-): HoleCheck[] {
+function endCheck({ lines, limits }: Laid, numbered: ByNumber, atEdge: AtEdge): HoleCheck[] {
   const most = new Limit('edge-max', 'most');
   for (const { path, key, holes } of lines) {
-    if (path.path === 'circle' || !atEdge.has(key)) continue;
+    const metal = atEdge.get(key);
+    if (path.path === 'circle' || !metal) continue;
     const driven = (number: number) => numbered[number]?.state === 'rivet';
     const first = numbered[holes.find(driven) ?? -1];
     const last = numbered[holes.findLast(driven) ?? -1];
     if (!first || !last) continue;
-    most.hold(first.number, limits.edgeMaxD * D(first), first.alongIn, slackOf(first));
-    most.hold(last.number, limits.edgeMaxD * D(last), path.lengthIn - last.alongIn, slackOf(last));
+    most.hold(first.number, limits.edgeMaxD * D(first), first.alongIn - metal[0], slackOf(first));
+    most.hold(last.number, limits.edgeMaxD * D(last), metal[1] - last.alongIn, slackOf(last));
   }
   return most.check.filter(({ ok }) => !ok);
 }
@@ -221,14 +221,14 @@ function offMetal({ holes }: Laid, edgesIn: readonly number[]): HoleCheck[] {
  *
  * @param rooms edge distances as computed and rooms as marked, in the order of the holes; in
  * @param whole limits of the joint as a whole, from its kind
- * @param atEdge keys of the lines whose end rivets may not be far from the sheet's end
+ * @param atEdge the lines whose end rivets may not be far from the sheet's ends
  * @returns one entry a limit in the order of the work, each with the holes that break it
  */
 export function holeChecks(
   laid: Laid,
   { edgesIn, marked }: { edgesIn: readonly number[]; marked: readonly HoleRoom[] },
   whole: readonly HoleCheck[],
-  atEdge: ReadonlySet<string>
+  atEdge: AtEdge
 ): HoleCheck[] {
   const numbered = byNumber(laid.holes);
   const wholeOf = (rule: CheckRule) => whole.filter((check) => check.rule === rule);

@@ -22,7 +22,7 @@ import { fillAsAsked, fillLine, type OnProgress } from '../layout/fill-line.ts';
 import { pointOff, type LaidLine, type PlannedHole } from './holes.ts';
 import { closedStretch, widen, type ClearOf } from '../layout/keep-outs.ts';
 import type { KindLayout, LayContext } from '../kinds/kind-layout.ts';
-import { alongOf, type LineWish } from '../layout/lines.ts';
+import { alongOf, metalOf, type LineWish } from '../layout/lines.ts';
 import { inside } from '../layout/row-places.ts';
 import { boundsOf } from '../layout/shapes.ts';
 
@@ -81,7 +81,9 @@ function placesOn(
     closed,
     minPitchIn: limits.pitchMinD * D - slackIn,
     maxPitchIn: limits.pitchMaxD * D + slackIn,
-    endRoomIn: wish.endsMayMove ? Math.max(0, limits.edgeMaxD * D - (wish.alongIn[0] ?? 0)) : 0,
+    endRoomIn: wish.endsMayMove
+      ? Math.max(0, limits.edgeMaxD * D - ((wish.alongIn[0] ?? 0) - metalOf(wish)[0]))
+      : 0,
     scale: joint.scale
   };
   const filled = fillLine(line, onProgress);

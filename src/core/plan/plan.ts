@@ -9,6 +9,7 @@ import type { OnProgress } from '../layout/fill-line.ts';
 import { headroom, type HoleHeadroom } from './headroom.ts';
 import { holeChecks } from './hole-checks.ts';
 import { holeRooms, type HoleRoom } from '../layout/hole-room.ts';
+import { metalOf } from '../layout/lines.ts';
 import type { KindLayout, LayContext } from '../kinds/kind-layout.ts';
 import type { PlannedHole } from './holes.ts';
 import { layHoles, type LaidHoles } from './lay-out.ts';
@@ -158,7 +159,9 @@ function layOut(
   const rooms = roomsOf(kind, laid);
   const { head } = joint;
   const { limits } = context;
-  const atEdge = new Set(kind.lines.filter((line) => line.endsAtEdge).map((line) => line.key));
+  const atEdge = new Map(
+    kind.lines.filter((line) => line.endsAtEdge).map((line) => [line.key, metalOf(line)])
+  );
   const checks = holeChecks(
     {
       holes: laid.holes,

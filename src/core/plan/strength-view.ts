@@ -65,7 +65,8 @@ export function strengthView(
   profile: RuleProfile
 ): StrengthView | null {
   if (!planned.layout.ok) return null;
-  const { rowsSharing, pitchIn, figures } = planned.layout.result;
+  const { rowsSharing, figures, ...laid } = planned.layout.result;
+  const pitchIn = laid.shareIn ?? laid.pitchIn;
   const { sheet, sheetChosen, thicknessIn } = strengthBasis(joint);
   const edgeIn = figures.find(({ key }) => key === 'edge')?.valueIn ?? 2 * planned.diameterIn;
   const common = {
@@ -95,7 +96,7 @@ export function strengthView(
           .metal(joint)
           .loaded.map((sheet) => sheet.thicknessIn)
       ),
-      pitchIn,
+      pitchIn: laid.pitchIn,
       head: joint.head
     })
   };

@@ -24,6 +24,8 @@ export function wayInWords(said: WaySaid, length: WriteLength): string {
       return 'stagger the rows';
     case 'rows-in-line':
       return 'put the rows in line';
+    case 'lines-along':
+      return 'set the rivets in lines along the member';
     case 'two-lines':
       return said.round === null ? 'set two lines' : `set two lines round the ${said.round}`;
     case 'rings':

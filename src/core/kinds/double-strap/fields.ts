@@ -7,7 +7,12 @@ import { rowsPicked } from '../shared/rows-kind.ts';
 
 export const { read, entered } = schemasOf(
   'double-strap',
-  { ...rowsPicked, shear: z.enum(['single', 'double']) },
+  {
+    ...rowsPicked,
+    shear: z.enum(['single', 'double']),
+    /** which way the rivets run; `fits`: across while three rows hold them, else along */
+    run: z.enum(['fits', 'across', 'along'])
+  },
   {
     widthIn: sizeIn("the member's width"),
     gapIn: orUsual(lengthIn('the gap at the break', { least: 0, most: 12 }), 0)

@@ -2,9 +2,11 @@ import { choice, EDGE, length, ROWS } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind } from '../kind.ts';
 import { allMetal, thin } from '../shared/metal.ts';
-import { BLANK_ROWS, ROWS_OVER_WIDTH } from '../shared/rows-kind.ts';
+import { BLANK_ROWS, FEWEST, HOUSE, plainWay, rowWays, rowWaysOut } from '../shared/rows-kind.ts';
 import { entered, read } from './fields.ts';
 import { layDoubleStrap } from './lay.ts';
+
+const ALONG = { run: 'along', rows: 'auto', pattern: 'in-line' } as const;
 
 /** A double-strap butt joint: a strap on each side of a broken member. */
 export const doubleStrap = defineKind({
@@ -18,6 +20,7 @@ export const doubleStrap = defineKind({
     ...BLANK_ROWS,
     kind: 'double-strap',
     shear: 'single',
+    run: 'fits',
     gapIn: '',
     sheets: blankSheets('strap', 'broken member', 'strap')
   },
@@ -30,16 +33,25 @@ export const doubleStrap = defineKind({
         ['double', 'two places']
       ])
     ],
-    'lay-out': [...ROWS, EDGE]
+    'lay-out': [
+      choice('run', 'Rivets run', [
+        ['fits', 'As it fits'],
+        ['across', 'In rows across'],
+        ['along', 'In lines along']
+      ]),
+      ...ROWS,
+      EDGE
+    ]
   },
   names: {
     widthIn: 'joint width',
     rows: 'rows',
     pattern: 'pattern',
     gapIn: 'gap',
-    shear: 'shear counted'
+    shear: 'shear counted',
+    run: 'which way the rivets run'
   },
-  ...ROWS_OVER_WIDTH,
+  outline: { across: 'widthIn', down: null },
   roles: { first: 3, last: 0, vary: false, layered: true },
   // The broken member is itself what must be carried.
   metal: ({ sheets, shear }) => ({
@@ -52,7 +64,17 @@ export const doubleStrap = defineKind({
     { key: 'joint', where: { at: 'each-side', of: 'break' }, widthIn, dash }
   ],
   lay: layDoubleStrap,
-  linesIn: ({ widthIn }) => 6 * widthIn,
+  // a broken member is as wide as it is: its rivets run the other way instead
+  waysOut: () => [plainWay({ code: 'lines-along' }, { run: 'along' }), ...rowWaysOut()],
+  otherWays: () => [
+    ...rowWays().map(({ name, change }) => ({ name, change: { ...change, run: 'across' } })),
+    { name: 'In lines along', change: { ...FEWEST, ...ALONG } },
+    { name: 'In lines along, staggered', change: { ...FEWEST, ...ALONG, pattern: 'staggered' } },
+    { name: 'In lines along, house pitch', change: { ...HOUSE, ...ALONG } }
+  ],
+  // the guidance gives at most 14 rivets an inch, on both sides
+  linesIn: ({ widthIn, run }) => (run === 'across' ? 6 : 8) * widthIn,
+  given: () => 0,
   picture: {
     strokes: [
       { look: 'over', path: 'M2 14H33V32H2Z' },

@@ -1,34 +1,22 @@
 import { layersOf } from '../../stack/layers.ts';
-import { above } from '../../units/tolerance.ts';
-import type { KindLayout, LaidKind, LayContext } from '../kind-layout.ts';
+import type { LaidKind, LayContext } from '../kind-layout.ts';
 import { layTwoSided } from '../shared/two-sided.ts';
 import type { DoubleStrap } from './fields.ts';
+import { layAlong } from './lay-along.ts';
+import { strapsOf } from './straps.ts';
 
-/** Two thin straps, one on each side of a broken member: the rivets are cut in two places. */
+/**
+ * Two thin straps, one on each side of a broken member. Rivets run in rows across a wide member and in lines along a narrow
+ * one; where neither was chosen, along it as soon as three rows across do not hold them.
+ */
 export function layDoubleStrap(joint: DoubleStrap, context: LayContext): LaidKind {
-  const [first, member, ...rest] = joint.sheets;
-  const held = member ?? { name: 'member', thicknessIn: 0 };
-  const top = first ?? { name: 'strap', thicknessIn: 0 };
-  const strapsIn = top.thicknessIn + rest.reduce((sum, strap) => sum + strap.thicknessIn, 0);
-  const warnings: KindLayout['warnings'] = [];
-  if (rest.length === 0)
-    warnings.push({
-      level: 'stop',
-      said: { code: 'strap-missing' }
-    });
-  if (above(held.thicknessIn, strapsIn))
-    warnings.push({
-      level: 'attention',
-      said: { code: 'straps-thinner', strapsIn, memberIn: held.thicknessIn, of: 'member' }
-    });
-  return layTwoSided(joint, context, {
-    near: held.name,
-    far: `${held.name}, other part`,
-    straps: [
-      { name: top.name, thicknessIn: top.thicknessIn, layer: 'over' },
-      ...rest.map(({ name, thicknessIn }) => ({ name, thicknessIn, layer: 'under' as const }))
-    ],
-    stackings: [{ name: 'both sides', layers: layersOf(joint.sheets, joint.widthIn) }],
-    warnings
+  const held = strapsOf(joint);
+  if (joint.run === 'along') return layAlong(joint, context, held);
+  const across = layTwoSided(joint, context, {
+    ...held,
+    stackings: [{ name: 'both sides', layers: layersOf(joint.sheets, joint.widthIn) }]
   });
+  if (across.ok || joint.run === 'across') return across;
+  const along = layAlong(joint, context, held);
+  return along.ok ? along : across;
 }

@@ -15,7 +15,8 @@ export const BLANK_ROWS = { rows: 'auto', pattern: 'in-line', widthIn: '' } as c
 export const FEWEST = { prefer: 'fewest' } as const;
 export const HOUSE = { prefer: 'near', nearPitchIn: '' } as const;
 
-const rowWays = (): OtherWay[] => [
+/** The schools of pitch and rows, for straight rows. */
+export const rowWays = (): OtherWay[] => [
   { name: 'Fewest rivets', change: { ...FEWEST, rows: 'auto', pattern: 'in-line' } },
   { name: 'House pitch', change: { ...HOUSE, rows: 'auto', pattern: 'in-line' } },
   { name: 'Two rows in line', change: { ...FEWEST, rows: 2, pattern: 'in-line' } },
@@ -43,7 +44,7 @@ export const lengthWay = (
   read: { [key]: lengthIn }
 });
 
-const rowWaysOut = (): WayToTry[] => [
+export const rowWaysOut = (): WayToTry[] => [
   plainWay({ code: 'rows-chosen' }, { rows: 'auto' }),
   plainWay({ code: 'rows-staggered' }, { pattern: 'staggered' }),
   plainWay({ code: 'rows-in-line' }, { pattern: 'in-line' })

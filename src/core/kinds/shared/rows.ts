@@ -1,5 +1,6 @@
 import { BrokenPrecondition } from '../../units/broken-precondition.ts';
 import type { Answer } from '../../answer.ts';
+import type { Need } from '../../carry/need.ts';
 import { rowLayout, type RowLayoutInput, type RowLayoutResult } from '../../layout/row-layout.ts';
 import type { HoleCheck, LayContext, LayoutFigure } from '../kind-layout.ts';
 import { edgeFigure, pitchFigure, transverseFigure } from './common-figures.ts';
@@ -8,10 +9,16 @@ export type Rowed = Pick<RowLayoutInput, 'widthIn' | 'rows' | 'pattern' | 'scale
   edgeIn: number | null;
 };
 
+/** What the rows of a joint with one width must carry. */
+export function needOfRows({ needs }: LayContext): Need['required'] {
+  const required = needs[0]?.required;
+  if (!required) throw new BrokenPrecondition('needs.0', 'the need of a rowed joint', 'none');
+  return required;
+}
+
 /** Straight rows for the first need, as the `row-layout` calculation gives them. */
 export function layRows(joint: Rowed, context: LayContext): Answer<RowLayoutResult> {
-  const required = context.needs[0]?.required;
-  if (!required) throw new BrokenPrecondition('needs.0', 'the need of a rowed joint', 'none');
+  const required = needOfRows(context);
   if (!required.ok) return required;
   const { widthIn, rows, pattern, scale } = joint;
   return rowLayout(
