@@ -86,6 +86,26 @@ describe('a joint of an earlier version', () => {
     expect(readEntered(joint).ok).toBe(true);
   });
 
+  it('of a plate over the skin calls both what they are, unless someone named them', () => {
+    const [a, b] = FIRST_LAP.sheets;
+    const named = (names: string[], style: string) =>
+      raised({
+        ...RIVET,
+        kind: 'patch',
+        style,
+        carries: 'attach',
+        rows: 1,
+        crackDrill: '#40',
+        sheets: [
+          { ...a, name: names[0] },
+          { ...b, name: names[1] }
+        ]
+      }).sheets.map(({ name }) => name);
+    expect(named(['skin', 'doubler'], 'plate-over')).toEqual(['plate', 'skin']);
+    expect(named(['skin', 'doubler'], 'flush')).toEqual(['skin', 'doubler']);
+    expect(named(['skin', 'rib'], 'plate-over')).toEqual(['skin', 'rib']);
+  });
+
   it('of this version is read as it is', () => {
     const joint = raised(PLACED_LINE);
     expect(raised(joint, JOINT_DOCUMENT.version)).toEqual(joint);

@@ -42,5 +42,20 @@ const itemsByTheirIds: Upcast = (older) => {
 const strapsSayTheirRun: Upcast = (older) =>
   older['kind'] === 'double-strap' ? { run: 'fits', ...older } : older;
 
+/** Version 4: where a plate lies over the skin, the sheets that nobody renamed are called so. */
+const plateOverItsSkin: Upcast = (older) => {
+  const sheets = listAt(older, 'sheets');
+  const [first, second, ...more] = sheets;
+  return older['style'] === 'plate-over' &&
+    first?.['name'] === 'skin' &&
+    second?.['name'] === 'doubler'
+    ? { ...older, sheets: [{ ...first, name: 'plate' }, { ...second, name: 'skin' }, ...more] }
+    : older;
+};
+
 /** What a joint's fields were called and looked like, version by version; a step is never changed. */
-export const JOINT_HISTORY: readonly Upcast[] = [itemsByTheirIds, strapsSayTheirRun];
+export const JOINT_HISTORY: readonly Upcast[] = [
+  itemsByTheirIds,
+  strapsSayTheirRun,
+  plateOverItsSkin
+];

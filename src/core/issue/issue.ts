@@ -26,6 +26,8 @@ export const IssuedFacts = z.strictObject({
   widthIn: z.number(),
   overlapIn: z.number(),
   limits: HeadLimitsKey,
+  /** by whose word the parts stay together with what drilling left between them; null where they come apart */
+  keptClosed: z.string().nullable().default(null),
   /** null when the plan could not predict a head */
   predictedIn3: z.number().nullable(),
   /** empty in issues made when a joint had one stack: the figures above are then every hole's */

@@ -81,6 +81,8 @@ export const commonPicked = {
   /** the profile's pitch school, or this joint's own choice */
   prefer: z.enum(['profile', 'fewest', 'near']),
   scale: RulerScale,
+  /** closed structure: once drilled, the parts cannot be taken apart */
+  closed: z.boolean().default(false),
   /** where running marks are measured from: an end, the cut-out's edge, or one of the fixed holes */
   datum: z
     .string()
@@ -100,6 +102,8 @@ export const commonReading = {
   /** null: the guidance's own figure */
   perInch: orNull(written('the rivets an inch', { least: 0.1, most: 100 })),
   perInchReason: z.string().max(120, 'a reason is at most 120 characters'),
+  /** by whose word parts stay together with what drilling left between them */
+  closedReason: z.string().max(120, 'a reason is at most 120 characters'),
   /** kept free between an obstacle and the rivet's head */
   toolClearanceIn: orUsual(lengthIn('the tool clearance', { least: 0, most: 6 }), TOOL_CLEARANCE_IN)
 };

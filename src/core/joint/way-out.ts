@@ -3,7 +3,7 @@ import type { Family } from '../schema/fields.ts';
 /** What a change does, as a code with its quantities; lengths in inches. */
 export type WaySaid =
   | { code: 'round-corners'; radiusIn: number }
-  | { code: 'edge-distance'; edgeIn: number }
+  | { code: 'insert-edge'; edgeIn: number }
   | { code: 'usual-edge' }
   | { code: 'read-for'; family: Family }
   | { code: 'size'; dash: number; diameterIn: number }

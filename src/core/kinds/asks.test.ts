@@ -15,7 +15,14 @@ describe('the questions of each kind', () => {
     );
     for (const key of asked) expect(Object.keys(joint), key).toContain(key);
     // fields that other panels ask for
-    const elsewhere = ['nearPitchIn', 'holdPitchIn', 'perInch', 'perInchReason', 'toolClearanceIn'];
+    const elsewhere = [
+      'nearPitchIn',
+      'holdPitchIn',
+      'perInch',
+      'perInchReason',
+      'closedReason',
+      'toolClearanceIn'
+    ];
     const measured = Object.entries(joint).filter(
       ([key, value]) => value === '' && !elsewhere.includes(key)
     );

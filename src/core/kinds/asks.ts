@@ -19,6 +19,8 @@ export interface ChoiceAsk<Entered> {
   options: readonly { value: string; text: string }[];
   /** the document's value for an option's text, where it is no text */
   read?: (value: string) => string | number | boolean;
+  /** what else changes with it, as names that nobody has typed over */
+  also?: (entered: Entered, value: string) => Record<string, unknown>;
   when?: (entered: Entered) => boolean;
 }
 
@@ -44,7 +46,7 @@ export const choice = <E>(
   key: string,
   label: string,
   options: readonly [value: string, text: string][],
-  more: Pick<ChoiceAsk<E>, 'read' | 'when'> = {}
+  more: Pick<ChoiceAsk<E>, 'read' | 'when' | 'also'> = {}
 ): ChoiceAsk<E> => ({
   ask: 'choice',
   key,

@@ -18,6 +18,8 @@ export const BLANK = {
   holdPitchIn: '',
   perInch: '',
   perInchReason: '',
+  closed: false,
+  closedReason: '',
   toolClearanceIn: '',
   keepOuts: [] as never[],
   fixed: [] as never[],

@@ -9,6 +9,7 @@ import type { Stacking } from '../stack/layers.ts';
 import type { Closed } from '../layout/row-places.ts';
 import type { LineWish } from '../layout/lines.ts';
 import type { Part, Shape } from '../layout/shapes.ts';
+import type { Piece } from './pieces.ts';
 
 /** What a kind of joint is laid out with; lengths in inches. */
 export interface LayContext {
@@ -22,6 +23,8 @@ export interface LayContext {
   nearPitchIn: number | null;
   needs: readonly Need[];
   limits: Multipliers;
+  /** half the width of the widest set or die that goes beside a bend */
+  toolRadiusIn: number;
 }
 
 /** One answer of a layout, with its place between limits. */
@@ -94,9 +97,13 @@ export interface Relief {
 /** A joint as its kind lays it out, before fixed holes, keep-outs, the datum and what was changed by hand. */
 export interface KindLayout {
   parts: Part[];
+  /** everything that is taken in hand, layer by layer from the manufactured head */
+  pieces: Piece[];
   lines: (LineWish & { closedIn?: readonly Closed[] })[];
   drilledOnly: DrilledOnly[];
   cutOut: Shape | null;
+  /** the layer that the cut-out is in */
+  cutLayer: number;
   reliefs: Relief[];
   /** lines to draw that are no edge: a bend's tangent */
   marksOnly: { name: string; fromIn: [number, number]; toIn: [number, number] }[];
@@ -128,6 +135,7 @@ export interface KindLayout {
 export const PLAIN = {
   drilledOnly: [],
   cutOut: null,
+  cutLayer: 1,
   reliefs: [],
   marksOnly: [],
   growth: null,

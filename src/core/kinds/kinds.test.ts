@@ -4,6 +4,7 @@ import { definition, entered, layoutOf, planned } from '../../../tests/support/j
 import type { JointLayout } from '../plan/plan-shape';
 import { readEntered } from './read-entered';
 import { newSheet } from '../joint/sheets';
+import { DEFAULT_PROFILE } from '../rules/profile';
 
 const own = (perInch: string) => ({ perInch, perInchReason: 'made up for the test' });
 const keysOf = ({ lines }: JointLayout) => lines.map(({ key, holes }) => `${key}:${holes.length}`);
@@ -101,8 +102,14 @@ describe('a line on a flange', () => {
     // ¾ − ⅛ − 0.040 − 9/32 = 0.30375 to the bend; a head is 0.125 wide each way
     expect(figureOf(layoutOf(joint()), 'bend')?.valueIn).toBeCloseTo(0.30375, 12);
     expect(stops(planned(joint()))).toEqual([]);
+    // a set of ⅝ in across needs 0.3125; half an inch is 0.25
+    expect(stops(planned(joint(), { ...DEFAULT_PROFILE, setRadiusIn: 0.3125 }))).toEqual([
+      'The heads or the tools come into the bend'
+    ]);
     // ½ − ⅛ − 0.040 − 9/32 = 0.05375
-    expect(stops(planned(joint({ flangeIn: '1/2' })))).toContain('The heads come into the bend');
+    expect(stops(planned(joint({ flangeIn: '1/2' })))).toContain(
+      'The heads or the tools come into the bend'
+    );
   });
 
   it('goes round a drain and takes an existing hole in', () => {

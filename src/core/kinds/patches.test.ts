@@ -28,6 +28,30 @@ describe('a rectangular patch', () => {
     expect(layout.holes.at(-1)).toMatchObject({ xIn: 4.75, yIn: 0.25 + (2 * 3.5) / 3 });
   });
 
+  it('may set the insert’s line at an edge distance of its own', () => {
+    const flush = (insertEdgeIn: string) =>
+      layoutOf(plate({ style: 'flush', cornerRadiusIn: '1/4', insertEdgeIn }));
+    const firstOf = (layout: JointLayout) =>
+      layout.holes.find(
+        ({ number }) => number === layout.lines.find(({ key }) => key === 'insert-top')?.holes[0]
+      );
+    // cut-out from ½, the insert 1/32 further in, its rivets ¼ or 3/8 from its edge
+    expect(firstOf(flush(''))).toMatchObject({ xIn: 0.78125, yIn: 0.78125 });
+    const wider = flush('3/8');
+    expect(firstOf(wider)).toMatchObject({ xIn: 0.90625, yIn: 0.90625 });
+    // the skin's stay where they were
+    expect(wider.holes[0]).toMatchObject({ xIn: 0.25, yIn: 0.25 });
+    expect(wider.checks.every(({ ok }) => ok)).toBe(true);
+    // laid as asked and judged: 3/16 is 1.5 D
+    expect(flush('3/16').checks.find(({ rule }) => rule === 'edge-min')).toMatchObject({
+      ok: false,
+      valueIn: 0.1875
+    });
+    expect(flush('9/16').checks.find(({ rule }) => rule === 'edge-max')).toMatchObject({
+      ok: false
+    });
+  });
+
   it('relieves the corners of the cut-out', () => {
     // cut-out from ½; ½ in corners: holes of 1 in centred ½ in from both lines
     expect(layoutOf(plate()).reliefs[0]).toEqual({ xIn: 1, yIn: 1, diameterIn: 1 });

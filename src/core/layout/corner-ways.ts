@@ -6,7 +6,8 @@ import type { WayOut } from '../joint/way-out.ts';
 const LEAST_RADIUS_IN = 0.25;
 
 /**
- * How an insert's corner rivets get their edge distance to the rounded corner: a smaller radius, or a larger edge.
+ * How an insert's corner rivets get their edge distance to the rounded corner: a smaller radius, or a larger edge
+ * distance of their own line.
  *
  * `r − √2·(r − e) ≥ least` solved for the insert's radius r and for the edge distance e.
  */
@@ -28,8 +29,8 @@ export function cornerWays(
   const widerIn = upTo32nd((leastIn + (Math.SQRT2 - 1) * insertRadiusIn) / Math.SQRT2);
   if (atLeast(mostEdgeIn, widerIn) && widerIn > edgeIn)
     ways.push({
-      said: { code: 'edge-distance', edgeIn: widerIn },
-      change: { edgeIn: writeDecimal(widerIn, 0, 6) }
+      said: { code: 'insert-edge', edgeIn: widerIn },
+      change: { insertEdgeIn: writeDecimal(widerIn, 0, 6) }
     });
   return ways;
 }

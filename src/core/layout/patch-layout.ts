@@ -123,6 +123,7 @@ function layRing(
  *
  * @param input inches; least rivets along a side, corners counted
  * @param limits the rule profile's multiples of D
+ * @param insertEdgeIn of the insert's own line, in, where it is not the skin's
  * @returns sizes and lines in inches; `insertCornerEdgeIn` may be under the edge minimum, never under D
  * @throws never; `not-possible` names the limit that stops it
  * @source handbook 4.2; contract `patch-layout`
@@ -130,7 +131,8 @@ function layRing(
  */
 export function patchLayout(
   input: PatchLayoutInput,
-  limits: Multipliers = DEFAULT_MULTIPLIERS
+  limits: Multipliers = DEFAULT_MULTIPLIERS,
+  insertEdgeIn: number = input.edgeIn
 ): Answer<PatchLayoutResult> {
   const { cutoutIn, cornerRadiusIn, dash, edgeIn, clearanceIn } = input;
   const broken = limitsBroken(input, limits);
@@ -164,7 +166,7 @@ export function patchLayout(
   if (input.insert) {
     insertIn = grow(-2 * clearanceIn);
     const radiusIn = cornerRadiusIn - clearanceIn;
-    insertCornerEdgeIn = cornerEdgeIn(radiusIn, edgeIn);
+    insertCornerEdgeIn = cornerEdgeIn(radiusIn, insertEdgeIn);
     if (below(insertCornerEdgeIn, D))
       return notPossible('cornerRadiusIn', {
         code: 'insert-corner-near',
@@ -173,8 +175,8 @@ export function patchLayout(
       });
     const insertRing = layRing(
       'insert',
-      insertIn.w - 2 * edgeIn,
-      insertIn.h - 2 * edgeIn,
+      insertIn.w - 2 * insertEdgeIn,
+      insertIn.h - 2 * insertEdgeIn,
       input,
       limits
     );
@@ -190,7 +192,7 @@ export function patchLayout(
       ),
       workLine(
         'insert corner to its curve',
-        radiusIn > edgeIn
+        radiusIn > insertEdgeIn
           ? by`r − √2·(r − edge), r = ${len(radiusIn)}`
           : by`r = ${len(radiusIn)} ≤ edge: the edge distance itself`,
         insertCornerEdgeIn,

@@ -96,7 +96,8 @@ function contextOf(
     ),
     nearPitchIn: prefer === 'near' ? (joint.nearPitchIn ?? profile.housePitchIn) : null,
     needs,
-    limits
+    limits,
+    toolRadiusIn: profile.setRadiusIn
   };
 }
 

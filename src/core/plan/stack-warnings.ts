@@ -3,6 +3,7 @@ import { rivetSize } from '../catalog/rivets.ts';
 import type { Joint } from '../kinds/joint.ts';
 import type { Plan, PlannedStack, PlannedTry, PlanWarning } from './plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
+import type { FlushMethod } from '../stack/flush-method.ts';
 import { protrusionInWindow } from '../stack/rivet-length.ts';
 
 type Derived = Omit<Plan, 'warnings'>;
@@ -141,6 +142,33 @@ function layerWarnings(joint: Joint, { holes, layout, stacks }: Derived): Found[
   return found;
 }
 
+/** Flush methods whose sheets are dimpled one by one. */
+const CANNOT_STAY: readonly FlushMethod[] = ['dimple-each', 'dimple-top-countersink-under'];
+
+/** What must come apart to be made, or to be dimpled, cannot stay together. */
+function closedWarnings(joint: Joint, { layout, stacks }: Derived): Found[] {
+  if (!joint.closed) return [];
+  const reason = joint.closedReason.trim();
+  return [
+    reason === ''
+      ? { level: 'stop', said: { code: 'closed-unsaid' } }
+      : { level: 'attention', said: { code: 'closed', reason } },
+    ...(layout.ok && layout.result.growth !== null
+      ? [{ level: 'stop' as const, said: { code: 'closed-panel' as const } }]
+      : []),
+    ...stacks.flatMap((stack): Found[] =>
+      stack.flush?.ok && CANNOT_STAY.includes(stack.flush.result.method)
+        ? [
+            {
+              level: 'stop',
+              said: { code: 'closed-flush', stack: stacks.length > 1 ? stack.name : null }
+            }
+          ]
+        : []
+    )
+  ];
+}
+
 function filmWarnings({ sheets }: Joint): Found[] {
   const named = sheets.filter((sheet) => sheet.film).map(({ name }) => name);
   return named.length === 0
@@ -181,7 +209,8 @@ export function stackWarnings(joint: Joint, derived: Derived, profile: RuleProfi
       ];
     }),
     ...hotWarnings(joint, stacks),
-    ...filmWarnings(joint)
+    ...filmWarnings(joint),
+    ...closedWarnings(joint, derived)
   ];
   return said.map((warning) => ({ station: 'stack', ...warning }));
 }

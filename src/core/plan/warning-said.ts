@@ -69,6 +69,9 @@ type StackSaid =
       heightD: { low: number; high: number };
       nominalHeightD: number;
     }
+  | { code: 'closed'; reason: string }
+  | { code: 'closed-unsaid' | 'closed-panel' }
+  | { code: 'closed-flush'; stack: string | null }
   | { code: 'hold-nothing'; holes: number[] }
   | { code: 'under-no-hole'; name: string }
   | { code: 'film-on'; sheets: string[] }

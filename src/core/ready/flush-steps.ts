@@ -5,20 +5,23 @@ import { cageTask } from './cage/tasks.ts';
 import { flushWorks } from './flush-work.ts';
 import { numbersOf, type MadeStep } from './step-parts.ts';
 
+/** Whether the top sheet is countersunk before the parts come apart: as the shop works, or because they never do. */
+const cutClamped = ({ closed }: Joint, { countersinkWhen }: RuleProfile): boolean =>
+  closed || countersinkWhen === 'clamped';
+
 /** Dimpling and countersinking, stack by stack (handbook 4.3 and 4.4). */
 export const flushSteps = (joint: Joint, plan: Plan, profile: RuleProfile): MadeStep[] =>
   flushWorks(joint, plan, profile).map((work): MadeStep => {
-    const { key, stack, tool, holes, together, of } = work;
+    const { key, stack, tool, holes, of } = work;
     const common = { key, count: holes.length, holes: numbersOf(holes) };
     return tool.op === 'dimple'
       ? {
           ...common,
-          rests: [tool.punchDeg, tool.dieDeg, together],
+          rests: [tool.punchDeg, tool.dieDeg],
           said: {
             op: 'dimple',
             sheet: tool.name,
             stack: of,
-            together,
             punchDeg: tool.punchDeg,
             dieDeg: tool.dieDeg,
             hot: tool.hot
@@ -37,7 +40,8 @@ export const flushSteps = (joint: Joint, plan: Plan, profile: RuleProfile): Made
             pilotDrill: stack.hole.drill,
             depthIn: tool.depthIn,
             clicksPastFlush: tool.nest?.clicks ?? null,
-            byTrial: tool.byTrial
+            byTrial: tool.byTrial,
+            clamped: cutClamped(joint, profile) && tool.sheet === 0 && tool.nest === null
           },
           hazard: 'air'
         };

@@ -11,13 +11,14 @@ export interface FlushWork {
   stack: PlannedStack;
   tool: Exclude<FlushTool, { op: 'plain' }>;
   holes: PlannedHole[];
-  /** all sheets dimpled in one go, with the rivet's head as punch */
-  together: boolean;
   /** names the stack where there are several */
   of: string | null;
 }
 
-/** Everything that is dimpled or countersunk, stack by stack from the top. */
+/**
+ * Everything that is dimpled or countersunk before the first rivet, stack by stack from the top. Sheets that the rivet itself
+ * dimples are not: that is done rivet by rivet while driving.
+ */
 export function flushWorks(joint: Joint, plan: Plan, profile: RuleProfile): FlushWork[] {
   const works: FlushWork[] = [];
   for (const [index, stack] of plan.stacks.entries()) {
@@ -32,11 +33,17 @@ export function flushWorks(joint: Joint, plan: Plan, profile: RuleProfile): Flus
       profile.dimpleAngles,
       joint.family
     );
-    const together = tools.some((tool) => tool.op === 'dimple' && tool.together);
     for (const tool of tools) {
-      if (tool.op === 'plain' || (together && tool.sheet > 0)) continue;
-      works.push({ key: `${tool.op}-${index}-${tool.sheet}`, stack, tool, holes, together, of });
+      if (tool.op === 'plain' || (tool.op === 'dimple' && tool.together)) continue;
+      works.push({ key: `${tool.op}-${index}-${tool.sheet}`, stack, tool, holes, of });
     }
   }
   return works;
 }
+
+/** Holes whose sheets are dimpled together, with the rivet as punch, while driving. */
+export const dimpledDriving = ({ holes, stacks }: Pick<Plan, 'holes' | 'stacks'>): PlannedHole[] =>
+  holes.filter((hole) => {
+    const flush = stacks[hole.stack]?.flush;
+    return hole.flushed && flush?.ok && flush.result.method === 'dimple-together';
+  });

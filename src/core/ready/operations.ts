@@ -4,25 +4,32 @@ import { z } from 'zod';
 export const OPERATIONS = {
   relief: { words: 'corner relief', per: 'relief', many: 'reliefs', startS: 60 },
   cutOut: { words: 'cutting out', per: 'inch of cut', many: 'inches of cut', startS: 12 },
+  cutPart: {
+    words: 'cutting a part to its outline',
+    per: 'inch of cut',
+    many: 'inches of cut',
+    startS: 12
+  },
+  fit: { words: 'filing to fit', per: 'part', many: 'parts', startS: 900 },
   stopDrill: { words: 'stop drilling', per: 'hole', many: 'holes', startS: 45 },
   match: { words: 'matching an existing hole', per: 'hole', many: 'holes', startS: 30 },
   film: { words: 'peeling the film back', per: 'panel', many: 'panels', startS: 120 },
-  clamp: { words: 'clamping at the side', per: 'sheet', many: 'sheets', startS: 30 },
+  clamp: { words: 'clamping at the side', per: 'part', many: 'parts', startS: 30 },
   punch: { words: 'centre punching', per: 'hole', many: 'holes', startS: 5 },
   pilot: { words: 'pilot drilling', per: 'hole', many: 'holes', startS: 12 },
   holder: { words: 'setting a sheet holder', per: 'holder', many: 'holders', startS: 6 },
   upDrill: { words: 'up-drilling', per: 'hole', many: 'holes', startS: 10 },
   openDrill: { words: 'drilling held-open holes', per: 'hole', many: 'holes', startS: 12 },
   growth: { words: 'drilling the clear panel', per: 'hole', many: 'holes', startS: 20 },
-  part: { words: 'taking apart', per: 'sheet', many: 'sheets', startS: 60 },
-  chips: { words: 'clearing chips', per: 'sheet', many: 'sheets', startS: 45 },
+  part: { words: 'taking apart', per: 'part', many: 'parts', startS: 60 },
+  chips: { words: 'clearing chips', per: 'part', many: 'parts', startS: 45 },
   deburr: { words: 'deburring', per: 'hole side', many: 'hole sides', startS: 4 },
-  edges: { words: 'edges and corners', per: 'sheet', many: 'sheets', startS: 180 },
+  edges: { words: 'edges and corners', per: 'part', many: 'parts', startS: 180 },
   dimple: { words: 'dimpling', per: 'hole', many: 'holes', startS: 12 },
   countersink: { words: 'countersinking', per: 'hole', many: 'holes', startS: 15 },
-  clean: { words: 'cleaning', per: 'sheet', many: 'sheets', startS: 90 },
-  prime: { words: 'priming', per: 'sheet', many: 'sheets', startS: 150 },
-  reassemble: { words: 'reassembling', per: 'sheet', many: 'sheets', startS: 90 }
+  clean: { words: 'cleaning', per: 'part', many: 'parts', startS: 90 },
+  prime: { words: 'priming', per: 'part', many: 'parts', startS: 150 },
+  reassemble: { words: 'reassembling', per: 'part', many: 'parts', startS: 90 }
 } as const satisfies Record<string, { words: string; per: string; many: string; startS: number }>;
 
 export type Operation = keyof typeof OPERATIONS;

@@ -1,3 +1,5 @@
+import type { Piece } from '../kinds/pieces.ts';
+
 /** What is written on one part so that it goes back the same way round. */
 export interface OrientationMark {
   part: number;
@@ -15,20 +17,29 @@ export interface OrientationMark {
  * A match-mark scheme for the parts of a stack: each is numbered, says which face is out, which end is the datum, and
  * carries strokes that only fit its neighbours.
  *
- * @param joint its name; @param names parts from the one under the manufactured head downward
+ * @param joint its name; @param pieces from those under the manufactured head downward; those of one layer carry the same strokes
  * @source handbook 4.4: mark parts so they go back the same way round
  */
-export const orientationMarks = (joint: string, names: readonly string[]): OrientationMark[] =>
-  names.map((name, at) => {
+export function orientationMarks(
+  joint: string,
+  pieces: readonly Pick<Piece, 'name' | 'layer'>[]
+): OrientationMark[] {
+  const of = pieces.length;
+  const lowest = Math.max(...pieces.map(({ layer }) => layer));
+  return pieces.map(({ name, layer }, at) => {
     const part = at + 1;
-    const of = names.length;
+    const above = pieces.flatMap((other, index) => (other.layer === layer - 1 ? [index + 1] : []));
     return {
       part,
       of,
       name,
-      face: at === 0 ? 'outside, under the manufactured heads' : `inside, against part ${at}`,
-      strokesAbove: at,
-      strokesBelow: part === of ? 0 : part,
+      face:
+        above.length === 0
+          ? 'outside, under the manufactured heads'
+          : `inside, against part${above.length > 1 ? 's' : ''} ${above.join(' and ')}`,
+      strokesAbove: layer - 1,
+      strokesBelow: layer === lowest ? 0 : layer,
       text: `${joint} · part ${part} of ${of} · ${name} · ← datum end · ↑ up`
     };
   });
+}

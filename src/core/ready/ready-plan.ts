@@ -18,6 +18,9 @@ export interface ReadyPlan {
   holders: Answer<HolderPlan> | null;
 }
 
+/** A holder in every so many holes, where chips and burrs must not come between. */
+const CLOSED_EVERY = 2;
+
 /** Steps and holders of a planned joint, with the shop's own figures. */
 export function readyPlan(
   joint: Joint,
@@ -41,7 +44,9 @@ export function readyPlan(
   const oneSize =
     plan.layout.result.growth !== null ||
     plan.stacks.every(({ hole }) => hole.drill === PILOT_DRILL);
-  const holders = holderPlan(lines, every, { pilot, final }, oneSize);
+  // parts that stay together are drawn tight all along, so that nothing comes between them
+  const nearer = joint.closed ? Math.min(every, CLOSED_EVERY) : every;
+  const holders = holderPlan(lines, nearer, { pilot, final }, oneSize);
   return {
     holders,
     stops,

@@ -17,7 +17,13 @@ const PLACES = 4;
 const fingerprint = (of: unknown): string => hash(of).slice(0, FINGERPRINT_LENGTH);
 
 /** Steps before any rivet hole: a row that moves does not undo them. */
-const BEFORE_HOLES: readonly MadeStep['said']['op'][] = ['relief', 'cutOut', 'stopDrill'];
+const BEFORE_HOLES: readonly MadeStep['said']['op'][] = [
+  'relief',
+  'cutOut',
+  'cutPart',
+  'fit',
+  'stopDrill'
+];
 
 /**
  * Fingerprints of every step of a joint as it is now: its metal, the places and sizes of its holes, and what the step's

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../../../tests/support/joints';
-import { inInches, stepInWords } from '../../../tests/support/words';
+import { inInches, stepInWords, stops } from '../../../tests/support/words';
 import type { EnteredOf, JointKind } from '../kinds/joint';
 import { newSheet } from '../joint/sheets';
 import { DEFAULT_PROFILE } from '../rules/profile';
@@ -12,12 +12,13 @@ import { STARTING_FIGURES } from './shop-figures';
 function stepsOf<K extends JointKind>(
   kind: K,
   thick: string[],
-  change: Partial<EnteredOf<K>> = {}
+  change: Partial<EnteredOf<K>> = {},
+  profile = DEFAULT_PROFILE
 ) {
   const joint = definition(kind, thick, change);
-  const plan = planned(joint);
+  const plan = planned(joint, profile);
   // with their words as one reads them in inches
-  return readyPlan(joint, plan, DEFAULT_PROFILE, STARTING_FIGURES, []).steps.map((step) => ({
+  return readyPlan(joint, plan, profile, STARTING_FIGURES, []).steps.map((step) => ({
     ...step,
     op: step.said.op,
     ...stepInWords(step, inInches)
@@ -182,10 +183,121 @@ describe('steps before the first rivet', () => {
       setting: '0.042 in deep',
       caution: expect.stringContaining('air') as string
     });
-    const once = stepsOf('lap', ['0.020', '0.020'], { ...lap, dash: 3 }).filter(
-      ({ op }) => op === 'dimple'
+  });
+
+  it('leave sheets that the rivet itself dimples to the driving', () => {
+    const steps = stepsOf('lap', ['0.020', '0.020'], {
+      widthIn: '6',
+      head: 'countersunk',
+      perInch: '2',
+      perInchReason: 'own',
+      dash: 3
+    });
+    expect(steps.filter(({ op }) => op === 'dimple')).toEqual([]);
+    expect(steps.at(-1)?.say).toMatch(/^.*12 holes are not dimpled yet: the rivet itself/);
+  });
+
+  it('cut the doubler and the insert to their outlines and count them as parts', () => {
+    const patch = { cutoutWIn: '3', cutoutHIn: '2 1/2', dash: 4, carries: 'attach' } as const;
+    const steps = stepsOf('patch', ['0.032', '0.063'], patch);
+    // edge 9/32: doubler 3 + 4 × 9/32 by 2.5 + 4 × 9/32; insert 1/16 smaller than the hole, corners ½ − 1/32
+    const cuts = steps.filter(({ op }) => op === 'cutPart');
+    expect(cuts.map(({ key, title, setting, tool }) => [key, title, setting, tool])).toEqual([
+      [
+        'cutPart-2',
+        'Cut insert to its outline',
+        '2.9375 in × 2.4375 in, corners of 0.46875 in radius',
+        'hand nibbler, or snips for outside curves'
+      ],
+      ['cutPart-3', 'Cut doubler to its outline', '4.125 in × 3.625 in', 'router along a guide']
+    ]);
+    expect(steps.find(({ op }) => op === 'fit')).toMatchObject({
+      title: 'File insert to fit',
+      setting: '0.03125 in all round'
+    });
+    expect(steps.findIndex(({ op }) => op === 'fit')).toBeLessThan(
+      steps.findIndex(({ op }) => op === 'punch')
     );
-    expect(once.map(({ title }) => title)).toEqual(['Dimple the sheets together']);
+    for (const op of ['clamp', 'part', 'edges', 'clean', 'prime', 'reassemble'] as const)
+      expect(steps.find((step) => step.op === op)?.count, op).toBe(3);
+    // a plate has no insert, and lies over the skin: the cut is in the second sheet
+    const plate = stepsOf('patch', ['0.032', '0.063'], { ...patch, style: 'plate-over' });
+    expect(plate.filter(({ op }) => op === 'cutPart')).toHaveLength(1);
+    expect(plate.find(({ op }) => op === 'cutOut')?.tool).toBe('router along a guide');
+    expect(plate.find(({ op }) => op === 'edges')?.count).toBe(2);
+  });
+
+  it('count both ends of what is joined, and cut the straps', () => {
+    const splice = stepsOf('splice', ['0.040', '0.050'], {
+      widthIn: '6',
+      dash: 4,
+      perInch: '2',
+      perInchReason: 'own'
+    });
+    expect(splice.find(({ op }) => op === 'edges')?.count).toBe(3);
+    expect(splice.filter(({ op }) => op === 'cutPart')).toHaveLength(1);
+    const straps = stepsOf('double-strap', ['0.040', '0.050', '0.040'], { widthIn: '1', dash: 4 });
+    expect(straps.find(({ op }) => op === 'edges')?.count).toBe(4);
+    expect(straps.filter(({ op }) => op === 'cutPart')).toHaveLength(2);
+  });
+
+  it('countersink before the parts come apart where the shop does, but nothing beneath a dimple', () => {
+    const lap = { widthIn: '6', dash: 4, head: 'countersunk', perInch: '2', perInchReason: 'own' };
+    const order = (thick: string[]) =>
+      stepsOf('lap', thick, lap as never, { ...DEFAULT_PROFILE, countersinkWhen: 'clamped' }).map(
+        ({ op }) => op
+      );
+    const cut = order(['0.063', '0.040']);
+    expect(cut.indexOf('countersink')).toBe(cut.indexOf('upDrill') + 1);
+    expect(cut.indexOf('countersink')).toBeLessThan(cut.indexOf('part'));
+    const nested = order(['0.032', '0.090']);
+    expect(nested.indexOf('countersink')).toBeGreaterThan(nested.indexOf('deburr'));
+  });
+
+  it('never take apart what cannot be, and say what becomes of chips and burrs', () => {
+    const closed = { ...flange, closed: true, closedReason: 'repair sheet QR-7' };
+    const steps = stepsOf('line', ['0.032', '0.040'], closed);
+    expect(steps.map(({ op }) => op)).toEqual([
+      'clamp',
+      'punch',
+      'pilot',
+      'holder',
+      'upDrill',
+      'chips',
+      'deburr',
+      'edges',
+      'clean',
+      'prime'
+    ]);
+    // 8 holes, their two outer faces; a holder in every second hole
+    expect(steps.find(({ op }) => op === 'deburr')).toMatchObject({
+      count: 16,
+      say: expect.stringContaining('Between the sheets the burr stays') as string
+    });
+    expect(steps.find(({ op }) => op === 'holder')?.say).toContain('every second hole');
+    const stopsOfClosed = (change: object, thick = ['0.032', '0.040']) =>
+      stops(planned(definition('line', thick, { ...closed, ...change } as never)));
+    expect(stopsOfClosed({})).toEqual([]);
+    expect(stopsOfClosed({ closedReason: ' ' })).toEqual([
+      'Chips and burrs would stay between the parts'
+    ]);
+    expect(stopsOfClosed({ head: 'countersunk' }, ['0.032', '0.036'])).toEqual([
+      'Sheets that stay together cannot be dimpled one by one'
+    ]);
+    expect(
+      stops(
+        planned(
+          definition('panel', ['0.040', '0.125', '0.050'], {
+            widthIn: '20',
+            heightIn: '12',
+            frameIn: '1',
+            dash: 4,
+            closed: true,
+            closedReason: 'QR-7'
+          })
+        )
+      )
+    ).toEqual(['A clear panel must come apart']);
   });
 
   it('open the clear panel’s holes with their own drill', () => {
@@ -212,7 +324,10 @@ describe('advice', () => {
   });
 
   it('marks parts so that strokes meet strokes', () => {
-    const marks = orientationMarks('Lap', ['skin', 'doubler', 'strip']);
+    const marks = orientationMarks(
+      'Lap',
+      ['skin', 'doubler', 'strip'].map((name, at) => ({ name, layer: at + 1 }))
+    );
     expect(
       marks.map(({ part, of, strokesAbove, strokesBelow }) => [
         part,
@@ -227,5 +342,20 @@ describe('advice', () => {
     ]);
     for (const [at, mark] of marks.slice(1).entries())
       expect(mark.strokesAbove).toBe(marks[at]?.strokesBelow);
+  });
+
+  it('marks an insert like the skin that it lies in', () => {
+    const marks = orientationMarks('Patch', [
+      { name: 'skin', layer: 1 },
+      { name: 'insert', layer: 1 },
+      { name: 'doubler', layer: 2 }
+    ]);
+    expect(
+      marks.map(({ face, strokesAbove, strokesBelow }) => [face, strokesAbove, strokesBelow])
+    ).toEqual([
+      ['outside, under the manufactured heads', 0, 1],
+      ['outside, under the manufactured heads', 0, 1],
+      ['inside, against parts 1 and 2', 1, 0]
+    ]);
   });
 });

@@ -3,12 +3,14 @@ import { drillIn } from '../catalog/drills.ts';
 import { PILOT_DRILL, rivetSize } from '../catalog/rivets.ts';
 import type { Joint } from '../kinds/joint.ts';
 import { byId } from '../joint/item-id.ts';
-import type { Shape } from '../layout/shapes.ts';
+import type { Piece } from '../kinds/pieces.ts';
+import { boundsOf, type Shape } from '../layout/shapes.ts';
 import type { JointLayout, Plan } from '../plan/plan-shape.ts';
 import { stopsOf } from '../plan/stops.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { cuttingMethod } from './cutting-advice.ts';
 import { flushSteps } from './flush-steps.ts';
+import { dimpledDriving } from './flush-work.ts';
 import type { HolderPlan } from './holder-plan.ts';
 import { OPERATIONS, type Operation, type OperationTime } from './operations.ts';
 import { restsOf, type Rests } from './rests.ts';
@@ -44,11 +46,49 @@ function roundIn(shape: Shape): number {
   }, 0);
 }
 
-/** Before any rivet hole: reliefs, the cut-out, stop-drilled ends, holes that must match. */
+const sizeOf = (shape: Shape): Extract<MadeStep['said'], { op: 'cutPart' }>['sizeIn'] => {
+  const { wIn, hIn } = boundsOf(shape);
+  return shape.shape === 'circle' ? { across: 2 * shape.radiusIn } : { w: wIn, h: hIn };
+};
+
+/** Parts that the joint adds: cut to their outlines, an insert filed to fit. */
+const partSteps = (pieces: readonly Piece[]): MadeStep[] =>
+  pieces.flatMap(({ name, thicknessIn, cut, clearanceIn }, at): MadeStep[] =>
+    cut === undefined
+      ? []
+      : [
+          {
+            key: `cutPart-${at + 1}`,
+            said: {
+              op: 'cutPart',
+              part: name,
+              method: cuttingMethod(thicknessIn),
+              sizeIn: sizeOf(cut),
+              cornerIn: cut.shape === 'rect' ? cut.radiusIn : 0
+            },
+            rests: [cut, thicknessIn],
+            count: Math.ceil(roundIn(cut)),
+            hazard: 'edges'
+          },
+          ...(clearanceIn === undefined
+            ? []
+            : [
+                {
+                  key: `fit-${at + 1}`,
+                  said: { op: 'fit' as const, part: name, clearanceIn },
+                  rests: [cut, clearanceIn],
+                  count: 1,
+                  hazard: 'edges' as const
+                }
+              ])
+        ]
+  );
+
+/** Before any rivet hole: reliefs, the cut-out, the parts that are added, stop-drilled ends, holes that must match. */
 function beforeHoles(joint: Joint, layout: JointLayout): MadeStep[] {
   const made: MadeStep[] = [];
-  const [skin] = joint.sheets;
-  const { reliefs, cutOut, drilledOnly } = layout;
+  const { reliefs, cutOut, cutLayer, pieces, drilledOnly } = layout;
+  const skin = pieces.find(({ layer }) => layer === cutLayer);
   if (reliefs.length > 0)
     made.push({
       said: {
@@ -72,6 +112,7 @@ function beforeHoles(joint: Joint, layout: JointLayout): MadeStep[] {
       count: Math.ceil(roundIn(cutOut)),
       hazard: 'edges'
     });
+  made.push(...partSteps(pieces));
   if (drilledOnly.length > 0)
     made.push({
       said: { op: 'stopDrill', drill: drilledOnly[0]?.drill ?? PILOT_DRILL },
@@ -104,9 +145,7 @@ function pilotSteps(joint: Joint, layout: JointLayout, holders: HolderPlan | nul
     ({ fixed }) => fixed === null || byId(joint.fixed, fixed)?.kind !== 'existing'
   );
   const made: MadeStep[] = [
-    ...(joint.sheets.length > 1
-      ? [{ said: { op: 'clamp' as const }, count: joint.sheets.length, hazard: 'edges' as const }]
-      : []),
+    { said: { op: 'clamp', closed: joint.closed }, count: layout.pieces.length, hazard: 'edges' },
     { said: { op: 'punch' }, count: fresh.length, holes: numbersOf(fresh) },
     {
       said: { op: 'pilot', drill: PILOT_DRILL, diameterIn: drillIn(PILOT_DRILL) },
@@ -171,9 +210,9 @@ function sizeSteps(layout: JointLayout, school: RuleProfile['drill']): MadeStep[
 const layersHeld = ({ holes, stacks }: Pick<Plan, 'holes' | 'stacks'>): number =>
   holes.reduce((sum, hole) => sum + (stacks[hole.stack]?.sheets.length ?? 0), 0);
 
-const apartSteps = ({ sheets }: Joint): MadeStep[] => [
-  { said: { op: 'part' }, count: sheets.length },
-  { said: { op: 'chips' }, count: sheets.length, hazard: 'edges' }
+const apartSteps = ({ closed }: Joint, { pieces }: JointLayout): MadeStep[] => [
+  ...(closed ? [] : [{ said: { op: 'part' as const }, count: pieces.length }]),
+  { said: { op: 'chips', closed }, count: pieces.length, hazard: 'edges' }
 ];
 
 /** The clear panel's holes, in the panel alone: opened while it lies between metal, its edges crack. */
@@ -190,27 +229,34 @@ const growthSteps = ({ growth, holes }: JointLayout): MadeStep[] =>
         }
       ];
 
-function finishSteps(joint: Joint, plan: Plan): MadeStep[] {
-  const sheets = joint.sheets.length;
-  const sides = 2 * layersHeld(plan);
+/** Parts that never come apart are deburred on their two outer faces only. */
+function finishSteps({ closed }: Joint, plan: Plan, { pieces }: JointLayout): MadeStep[] {
+  const through = closed ? plan.holes.length : layersHeld(plan);
   return [
     {
-      said: { op: 'deburr' },
-      count: sides,
-      formula: `sheets at every hole, added up, × 2 sides = ${sides / 2} × 2`
+      said: { op: 'deburr', closed },
+      count: 2 * through,
+      formula: closed
+        ? `holes × 2 outer faces = ${through} × 2`
+        : `sheets at every hole, added up, × 2 sides = ${through} × 2`
     },
-    { said: { op: 'edges' }, count: sheets, hazard: 'edges' }
+    { said: { op: 'edges' }, count: pieces.length, hazard: 'edges' }
   ];
 }
 
 /** A clear panel gets neither primer nor solvent. */
-function lastSteps(sheets: number, { growth }: JointLayout): MadeStep[] {
+function lastSteps({ closed }: Joint, plan: Plan, { growth, pieces }: JointLayout): MadeStep[] {
   const plastic = growth?.part ?? null;
-  const metal = plastic === null ? sheets : sheets - 1;
+  const parts = pieces.length;
+  const metal = plastic === null ? parts : parts - 1;
+  const together: MadeStep = {
+    said: { op: 'reassemble', dimpledDriving: dimpledDriving(plan).length },
+    count: parts
+  };
   return [
-    { said: { op: 'clean', plastic }, count: sheets, hazard: 'primer' },
-    { said: { op: 'prime', plastic }, count: metal, hazard: 'primer' },
-    { said: { op: 'reassemble' }, count: sheets }
+    { said: { op: 'clean', plastic, closed }, count: parts, hazard: 'primer' },
+    { said: { op: 'prime', plastic, closed }, count: metal, hazard: 'primer' },
+    ...(closed ? [] : [together])
   ];
 }
 
@@ -233,6 +279,8 @@ export function stepList(
 ): ReadyStep[] {
   if (!plan.layout.ok || stopsOf(plan).length > 0) return [];
   const layout = plan.layout.result;
+  const flush = flushSteps(joint, plan, profile);
+  const clamped = flush.filter(({ said }) => said.op === 'countersink' && said.clamped);
   const made = [
     ...beforeHoles(joint, layout),
     ...(layout.growth
@@ -241,11 +289,11 @@ export function stepList(
     ...pilotSteps(joint, layout, holders),
     // Metal is drilled to size together; a clear panel between it is taken out first.
     ...(layout.growth
-      ? [...apartSteps(joint), ...growthSteps(layout), ...sizeSteps(layout, profile.drill)]
-      : [...sizeSteps(layout, profile.drill), ...apartSteps(joint)]),
-    ...finishSteps(joint, plan),
-    ...flushSteps(joint, plan, profile),
-    ...lastSteps(joint.sheets.length, layout)
+      ? [...apartSteps(joint, layout), ...growthSteps(layout), ...sizeSteps(layout, profile.drill)]
+      : [...sizeSteps(layout, profile.drill), ...clamped, ...apartSteps(joint, layout)]),
+    ...finishSteps(joint, plan, layout),
+    ...flush.filter((step) => !clamped.includes(step)),
+    ...lastSteps(joint, plan, layout)
   ];
   const rests = restsOf(joint, layout);
   return made.map((step) => {

@@ -11,9 +11,19 @@ export type StepSaid =
     }
   /** `roundIn`: the diameter of a round one; null for one with corners */
   | { op: 'cutOut'; method: CuttingMethod; roundIn: number | null }
+  /** a part that the joint adds, to its outline: width and height, or a diameter; its corners filed round to `cornerIn` */
+  | {
+      op: 'cutPart';
+      part: string;
+      method: CuttingMethod;
+      sizeIn: { w: number; h: number } | { across: number };
+      cornerIn: number;
+    }
+  | { op: 'fit'; part: string; clearanceIn: number }
   | { op: 'stopDrill'; drill: string }
   | { op: 'match'; holes: { number: number; name: string }[] }
-  | { op: 'clamp' | 'punch' }
+  | { op: 'clamp'; closed: boolean }
+  | { op: 'punch' }
   | { op: 'pilot'; drill: string; diameterIn: number }
   | {
       op: 'holder';
@@ -31,16 +41,19 @@ export type StepSaid =
       holes: { number: number; reason: string }[];
     }
   | { op: 'growth'; part: string; drill: string; diameterIn: number }
-  | { op: 'part' | 'chips' | 'deburr' | 'edges' | 'reassemble' }
+  | { op: 'part' | 'edges' }
+  /** `closed`: the parts stay together */
+  | { op: 'chips' | 'deburr'; closed: boolean }
+  /** `dimpledDriving`: holes whose sheets the rivet itself dimples while driving */
+  | { op: 'reassemble'; dimpledDriving: number }
   /** what is no metal among the parts: neither solvent nor primer comes on it */
-  | { op: 'clean' | 'prime'; plastic: string | null }
+  | { op: 'clean' | 'prime'; plastic: string | null; closed: boolean }
   | { op: 'film'; plastic: string }
   | {
       op: 'dimple';
       sheet: string;
       /** which stack, where there are several */
       stack: string | null;
-      together: boolean;
       punchDeg: number | null;
       dieDeg: number | null;
       hot: Hot;
@@ -56,6 +69,8 @@ export type StepSaid =
       clicksPastFlush: number | null;
       /** the depth is a start only: finished with a dimpled scrap in the cut */
       byTrial: boolean;
+      /** while the sheets are still together */
+      clamped: boolean;
     };
 
 /** What hurts at a step. */

@@ -10,6 +10,9 @@ import {
 import { FlushnessSchool } from './flushness.ts';
 import { DEFAULT_MULTIPLIERS, Multipliers } from './multipliers.ts';
 
+/** Half an ordinary set or die: where a shop has not measured its own. */
+export const SET_RADIUS_IN = 1 / 4;
+
 /** Fields that older stored profiles do not have carry a default: what the trade does most often. */
 export const RuleProfile = z.strictObject({
   name: z.string().min(1).max(60),
@@ -27,6 +30,12 @@ export const RuleProfile = z.strictObject({
   dimpled: z.enum(['flat-stack', 'at-dimple']).default('flat-stack'),
   /** dies and cutters: 100° then 110° beneath, or 100° throughout with a deeper cut */
   dimpleAngles: z.enum(['stepped', 'all-100']).default('stepped'),
+  /** countersunk once the sheets are apart and deburred, or while they are still clamped */
+  countersinkWhen: z.enum(['apart', 'clamped']).default('apart'),
+  /** half the width of the widest set or die: bends are kept clear of it */
+  setRadiusIn: lengthIn('half the width of the widest set', { least: 0, most: 3 }).default(
+    SET_RADIUS_IN
+  ),
   flushness: FlushnessSchool.default('two-proud'),
   removal: z.enum(['under-shank', 'hole-drill']).default('under-shank'),
   multipliers: Multipliers.default(DEFAULT_MULTIPLIERS)
@@ -47,6 +56,8 @@ export const DEFAULT_PROFILE: RuleProfile = {
   headLimits: 'standard',
   dimpled: 'flat-stack',
   dimpleAngles: 'stepped',
+  countersinkWhen: 'apart',
+  setRadiusIn: SET_RADIUS_IN,
   flushness: 'two-proud',
   removal: 'under-shank',
   multipliers: DEFAULT_MULTIPLIERS

@@ -12,7 +12,10 @@ export interface SchoolOption {
 
 /** A point on which the trade disagrees. */
 export interface School {
-  key: Exclude<keyof RuleProfile, 'name' | 'version' | 'multipliers' | 'housePitchIn'>;
+  key: Exclude<
+    keyof RuleProfile,
+    'name' | 'version' | 'multipliers' | 'housePitchIn' | 'setRadiusIn'
+  >;
   question: string;
   /** what of a joint it changes */
   changes: string;
@@ -147,6 +150,23 @@ export const SCHOOLS: School[] = [
         value: 'all-100',
         text: 'all 100°',
         who: 'Shops with one set of dies: the cut beneath is made deeper instead.'
+      }
+    ]
+  },
+  {
+    key: 'countersinkWhen',
+    question: 'When are holes countersunk?',
+    changes: 'the order of the steps at Make ready',
+    options: [
+      {
+        value: 'apart',
+        text: 'once apart',
+        who: 'Those who take apart and deburr first: nothing lies between the sheets when the cage is pressed on, and each sheet is backed by itself.'
+      },
+      {
+        value: 'clamped',
+        text: 'while clamped',
+        who: 'Those who cut the top sheet where it lies: the sheets beneath guide the pilot. What is cut beneath a dimple waits until they are apart.'
       }
     ]
   },

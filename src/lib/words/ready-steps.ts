@@ -45,18 +45,21 @@ const tenThousandths = (lengthIn: number): number => Math.round(lengthIn * 1e4) 
 const degrees = (angle: number | null): string => `${angle ?? '–'}°`;
 
 function dimple(said: Extract<StepSaid, { op: 'dimple' }>): Words {
-  const { together, sheet, stack, punchDeg, dieDeg, hot } = said;
+  const { sheet, stack, punchDeg, dieDeg, hot } = said;
   const heat = {
     hot: 'Hot: this temper cracks cold. ',
     ask: 'Hot if it is 7075-T6. ',
     cold: ''
   }[hot];
   return words(
-    `Dimple ${together ? 'the sheets together' : sheet}${stack === null ? '' : `, ${stack}`}`,
+    `Dimple ${sheet}${stack === null ? '' : `, ${stack}`}`,
     `${heat}Square on, once; look at the lip for cracks.`,
-    `${together ? 'the rivet’s head as punch' : `punch ${degrees(punchDeg)}`}, die ${degrees(dieDeg)}`
+    `punch ${degrees(punchDeg)}, die ${degrees(dieDeg)}`
   );
 }
+
+const nth = (every: number): string =>
+  every === 2 ? 'second' : every === 3 ? 'third' : `${every}th`;
 
 /** No hand drill turns a larger saw safely. */
 const LARGEST_SAW_IN = 3;
@@ -85,6 +88,26 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
               : `too large for a hole saw: ${CUTTING[said.method]}`,
             `${length(said.roundIn)} across`
           );
+    case 'cutPart': {
+      const { sizeIn, cornerIn, part, method } = said;
+      const size =
+        'across' in sizeIn
+          ? `${length(tenThousandths(sizeIn.across))} across`
+          : `${length(tenThousandths(sizeIn.w))} × ${length(tenThousandths(sizeIn.h))}`;
+      return words(
+        `Cut ${part} to its outline`,
+        `From its own pattern, a little outside the line, then filed to it. ${edgeCleanUp(length)}`,
+        CUTTING[method],
+        `${size}${cornerIn > 0 ? `, corners of ${length(cornerIn)} radius` : ''}`
+      );
+    }
+    case 'fit':
+      return words(
+        `File ${said.part} to fit`,
+        'Into its hole, a little at a time, trying it often: the same gap all round, touching nowhere. Then mark which way round it goes.',
+        'file, and a feeler as thick as the gap',
+        `${length(said.clearanceIn)} all round`
+      );
     case 'stopDrill':
       return words(
         'Stop-drill the ends of the crack',
@@ -100,7 +123,7 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
     case 'clamp':
       return words(
         'Clamp the parts together at the side',
-        'On their marks, before the first hole: holders fit holes only, and a part that slips once is drilled wrong for good.',
+        `On their marks, before the first hole: holders fit holes only, and a part that slips once is drilled wrong for good.${said.closed ? ' Drawn tight, with no gap that a chip could get into: these parts do not come apart again.' : ''}`,
         'side clamps, with something soft under the jaws'
       );
     case 'punch':
@@ -120,8 +143,8 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
       return words(
         'Set the sheet holders',
         said.finalHolders === 0
-          ? `The ends of every line, then every ${said.every}th hole. They stay until the parts come apart.`
-          : `The ends of every line, then every ${said.every}th hole. Final-size holders take over beside them once those holes are drilled.`,
+          ? `The ends of every line, then every ${nth(said.every)} hole. They stay until the parts come apart.`
+          : `The ends of every line, then every ${nth(said.every)} hole. Final-size holders take over beside them once those holes are drilled.`,
         said.finalHolders === 0
           ? `${said.pilotHolders} holders for ${said.pilotDrill}`
           : `${said.pilotHolders} holders for ${said.pilotDrill}, ${said.finalHolders} of the final size`
@@ -162,8 +185,19 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
     case 'part':
       return words('Take apart', 'Mark every part first: number, outer face, datum end.');
     case 'chips':
-      return words('Clear out the chips', 'From between the sheets too.');
+      return said.closed
+        ? words(
+            'Clear out the chips',
+            'From both faces and out of the structure, with a vacuum rather than air: what is blown goes in. Draw a thin feeler between the sheets beside each hole; where it catches, draw the parts tighter and ream the hole by hand.'
+          )
+        : words('Clear out the chips', 'From between the sheets too.');
     case 'deburr':
+      if (said.closed)
+        return words(
+          'Deburr every hole on the two outer faces',
+          'About two light turns: the burr only. Between the sheets the burr stays: sharp drill, light pressure as it breaks through, parts drawn tight. A gap that a feeler finds is refused, not riveted.',
+          'deburring tool, turned by hand'
+        );
       return words(
         'Deburr every hole, both sides, every sheet',
         'About two light turns: the burr only. It must not become a countersink.',
@@ -175,27 +209,29 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
       return dimple(said);
     case 'countersink':
       return words(
-        `Countersink ${said.sheet}${said.stack === null ? '' : `, ${said.stack}`}`,
-        'Set up on scrap of the same thickness first, from the shallow side. Back the sheet, with the one it lies on or a block, so that the pilot stays guided; press until no more chips come.',
+        `Countersink ${said.sheet}${said.stack === null ? '' : `, ${said.stack}`}${said.clamped ? ', while it is clamped' : ''}`,
+        `Set up on scrap of the same thickness first, from the shallow side. ${said.clamped ? 'The sheets beneath guide the pilot: a holder close by, no gap under the cut' : 'Back the sheet, with the one it lies on or a block, so that the pilot stays guided'}; press until no more chips come.`,
         `${said.cutDeg}° cutter, pilot ${said.pilotDrill}`,
         `${length(tenThousandths(said.depthIn), 'fine')} deep${said.byTrial ? ' to start with, finished with a dimpled scrap in the cut' : ''}${said.clicksPastFlush === null ? '' : `, ${said.clicksPastFlush} clicks past flush`}`
       );
     case 'clean':
       return words(
         'Clean',
-        said.plastic === null
-          ? 'Until a white cloth stays white.'
-          : `The metal until a white cloth stays white. The ${said.plastic}: water, mild soap and a soft cloth only; solvent crazes it.`
+        said.closed
+          ? 'The outer faces and the holes, until a white cloth stays white; no solvent that would run in between the sheets and stay there.'
+          : said.plastic === null
+            ? 'Until a white cloth stays white.'
+            : `The metal until a white cloth stays white. The ${said.plastic}: water, mild soap and a soft cloth only; solvent crazes it.`
       );
     case 'prime':
       return words(
         'Prime',
-        `Faying faces and cut edges; let it dry as its data sheet says.${said.plastic === null ? '' : ` Metal only, never the ${said.plastic}.`}`
+        `${said.closed ? 'Holes and cut edges: the faces that meet cannot be reached, so each rivet goes in wet with primer or sealant where the data ask it' : 'Faying faces and cut edges'}; let it dry as its data sheet says.${said.plastic === null ? '' : ` Metal only, never the ${said.plastic}.`}`
       );
     case 'reassemble':
       return words(
         'Put together the marked way round',
-        'Strokes meet strokes; a holder every few holes, the end ones first.',
+        `Strokes meet strokes; a holder every few holes, the end ones first.${said.dimpledDriving === 0 ? '' : ` ${said.dimpledDriving} holes are not dimpled yet: the rivet itself is the punch, hole by hole while driving, with the dimpling set first and then the bar.`}`,
         'sheet holders of the final size'
       );
   }

@@ -37,7 +37,7 @@ const CHECK_NAMES: Record<CheckRule, string> = {
   'centre-min': 'Rivets of neighbouring rows are too close',
   'open-gap': 'Over an open hole the rivets stand far apart',
   'keep-out': 'A hole lies in a keep-out',
-  'bend-clear': 'The heads come into the bend',
+  'bend-clear': 'The heads or the tools come into the bend',
   'no-metal': 'A hole lies where there is no metal'
 };
 
@@ -289,6 +289,26 @@ export function warningInWords(
       );
     case 'under-no-hole':
       return written(`${said.name} lies under no hole`, 'Look at where it begins and ends.');
+    case 'closed':
+      return written(
+        'The parts stay together: chips and burrs between them are accepted',
+        `${sentence(said.reason)}.`
+      );
+    case 'closed-unsaid':
+      return written(
+        'Chips and burrs would stay between the parts',
+        'A joint that cannot be taken apart is neither cleaned nor deburred inside: say by whose word that is accepted.'
+      );
+    case 'closed-panel':
+      return written(
+        'A clear panel must come apart',
+        'Its holes are opened in the panel alone; opened between metal its edges crack.'
+      );
+    case 'closed-flush':
+      return written(
+        `Sheets that stay together cannot be dimpled one by one${of(said.stack)}`,
+        'Use protruding heads, a top sheet thick enough to countersink, or refer to engineering.'
+      );
     case 'film-on':
       return written(
         `Film is still on ${said.sheets.join(' and ')}`,

@@ -8,8 +8,8 @@ export function wayInWords(said: WaySaid, length: WriteLength): string {
   switch (said.code) {
     case 'round-corners':
       return `round the corners to ${length(said.radiusIn)}`;
-    case 'edge-distance':
-      return `use an edge distance of ${length(said.edgeIn)}`;
+    case 'insert-edge':
+      return `set the insert’s rivets ${length(said.edgeIn)} from its edge`;
     case 'usual-edge':
       return 'use the usual edge distance';
     case 'read-for':

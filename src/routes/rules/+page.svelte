@@ -51,6 +51,7 @@
         ...changes,
         ...(renamed === '' ? {} : { name: renamed, version: 1 }),
         ...(typed.housePitchIn === undefined ? {} : { housePitchIn: typed.housePitchIn }),
+        ...(typed.setRadiusIn === undefined ? {} : { setRadiusIn: typed.setRadiusIn }),
         multipliers
       },
       { reportInput: true }
@@ -153,6 +154,15 @@
             <p class="hint">{limit.why}</p>
           </div>
         {/each}
+        <div class="limit">
+          <LengthField
+            label="Half the width of the widest set or die"
+            value={typed.setRadiusIn ?? String(profile.rules.setRadiusIn)}
+            problem={problemAt('setRadiusIn')}
+            oninput={(text) => (typed.setRadiusIn = text)}
+          />
+          <p class="hint">Beside a bend the line is kept as far from where the bend begins.</p>
+        </div>
       </div>
     </section>
 

@@ -119,6 +119,7 @@ export function layAlong(joint: DoubleStrap, context: LayContext, held: Straps):
         ...parts.members,
         ...parts.straps.filter((part) => part.layer === 'over')
       ],
+      pieces: held.pieces(rect(0, 0, strapIn, widthIn)),
       lines,
       stackings: [{ name: 'both sides', layers: layersOf(sheets, strapIn) }],
       carrying: (['near', 'far'] as const).map((side) => ({

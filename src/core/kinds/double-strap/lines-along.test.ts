@@ -43,9 +43,7 @@ describe('a broken stringer between two straps', () => {
     expect(strapIn(layout)).toBe(2 * (0.5625 + 3 * 0.59375) + 0.0625);
     // the far member begins a gap beyond the near one's end, its first rivet one edge distance on
     const far = layout.lines.find(({ key }) => key === 'far-line-1')?.holes[0];
-    expect(layout.holes.find(({ number }) => number === far)?.xIn).toBe(
-      2.34375 + 0.0625 + 0.28125
-    );
+    expect(layout.holes.find(({ number }) => number === far)?.xIn).toBe(2.34375 + 0.0625 + 0.28125);
     expect(broken(layout)).toEqual([]);
   });
 
@@ -77,9 +75,9 @@ describe('a broken stringer between two straps', () => {
     const across = stringer('1', '0.050', { run: 'across' });
     const plan = planned(across);
     expect(plan.layout.ok).toBe(false);
-    expect(waysOut(across, DEFAULT_PROFILE, plan).map(({ said }) => wayInWords(said, inInches))[0]).toBe(
-      'set the rivets in lines along the member'
-    );
+    expect(
+      waysOut(across, DEFAULT_PROFILE, plan).map(({ said }) => wayInWords(said, inInches))[0]
+    ).toBe('set the rivets in lines along the member');
   });
 
   it('lays a number of lines as asked and judges it', () => {
@@ -109,7 +107,15 @@ describe('a broken stringer between two straps', () => {
     const joint = stringer('3/4', '0.050', {
       run: 'along',
       edits: [
-        { id: 'far-line-1:4/5', line: 'far-line-1', index: 4, of: 5, state: 'removed', nudgeIn: '', reason: '' }
+        {
+          id: 'far-line-1:4/5',
+          line: 'far-line-1',
+          index: 4,
+          of: 5,
+          state: 'removed',
+          nudgeIn: '',
+          reason: ''
+        }
       ]
     });
     // without its last rivet the strap stands out 9/32 + 7/16 = 0.72 in, over 4 D

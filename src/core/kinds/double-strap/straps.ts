@@ -1,5 +1,7 @@
 import { above } from '../../units/tolerance.ts';
+import type { Shape } from '../../layout/shapes.ts';
 import type { KindLayout } from '../kind-layout.ts';
+import { beside, cutPieces, type Piece } from '../pieces.ts';
 import type { DoubleStrap } from './fields.ts';
 
 /** What is held: the two ends of the member and the straps on it, the one under the manufactured head first. */
@@ -7,8 +9,14 @@ export interface Straps {
   near: string;
   far: string;
   straps: { name: string; layer: 'over' | 'under'; thicknessIn: number }[];
+  /** everything that is taken in hand, its straps of this outline */
+  pieces(strap: Shape): Piece[];
   warnings: KindLayout['warnings'];
 }
+
+/** The layer of the broken member between its straps. */
+const MEMBER = 2;
+const otherPart = (name: string): string => `${name}, other part`;
 
 /** The member and its straps by their names, with what is missing or too thin. */
 export function strapsOf({ sheets }: DoubleStrap): Straps {
@@ -25,11 +33,16 @@ export function strapsOf({ sheets }: DoubleStrap): Straps {
     });
   return {
     near: held.name,
-    far: `${held.name}, other part`,
+    far: otherPart(held.name),
     straps: [
       { name: top.name, thicknessIn: top.thicknessIn, layer: 'over' },
       ...rest.map(({ name, thicknessIn }) => ({ name, thicknessIn, layer: 'under' as const }))
     ],
+    pieces: (strap) =>
+      beside(
+        cutPieces(sheets, (layer) => layer !== MEMBER, strap),
+        [{ name: otherPart(held.name), layer: MEMBER, thicknessIn: held.thicknessIn }]
+      ),
     warnings
   };
 }

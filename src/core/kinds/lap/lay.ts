@@ -4,6 +4,7 @@ import { layersOf } from '../../stack/layers.ts';
 import { straight, type LineWish } from '../../layout/lines.ts';
 import { rect, type Part } from '../../layout/shapes.ts';
 import { figure } from '../shared/common-figures.ts';
+import { sheetPieces } from '../pieces.ts';
 import { PLAIN, type LaidKind, type LayContext } from '../kind-layout.ts';
 import { layRows, rowFigures, wholeChecks } from '../shared/rows.ts';
 
@@ -54,6 +55,7 @@ export function layLap(joint: Lap, context: LayContext): LaidKind {
     {
       ...PLAIN,
       parts,
+      pieces: sheetPieces(sheets),
       lines,
       stackings: [{ name: 'the lap', layers: layersOf(sheets, widthIn) }],
       carrying: [

@@ -11,6 +11,7 @@ import type { LayoutWarning } from '../layout-warning.ts';
 import { rect } from '../../layout/shapes.ts';
 import { alongSpan } from '../shared/along.ts';
 import { edgeFigure, figure, pitchFigure } from '../shared/common-figures.ts';
+import { sheetPieces } from '../pieces.ts';
 import { PLAIN, wholeCheck, type LaidKind, type LayContext } from '../kind-layout.ts';
 
 /** Where holes divided as asked stand closer or further apart than the limits, with the nearest count that holds them. */
@@ -62,6 +63,7 @@ export function layLine(joint: Line, context: LayContext): LaidKind {
   const flangeSheet = sheets.at(-1);
   const bendIn = flangeIn - bendRadiusIn - (flangeSheet?.thicknessIn ?? 0);
   const headHalfIn = Math.max(rivetSize(dash).head[head].diameterIn, nominalHead(D).wideIn) / 2;
+  const clearIn = Math.max(headHalfIn, context.toolRadiusIn);
   const bendWork = workLine(
     'from the bend',
     by`flange − bend radius − its thickness − line = ${len(flangeIn)} − ${len(bendRadiusIn)} − ${len(flangeSheet?.thicknessIn ?? 0)} − ${len(offsetIn)}`,
@@ -92,6 +94,7 @@ export function layLine(joint: Line, context: LayContext): LaidKind {
           addedThicknessIn: null
         }
       ],
+      pieces: sheetPieces(sheets),
       lines: [
         {
           key: 'line-1',
@@ -129,12 +132,12 @@ export function layLine(joint: Line, context: LayContext): LaidKind {
           'Line from the bend',
           bendIn - offsetIn,
           [bendWork],
-          by`the head needs ${unitLen(headHalfIn)}`
+          by`half the head is ${unitLen(headHalfIn)}, half the widest set ${unitLen(context.toolRadiusIn)}`
         )
       ],
       checks: [
         wholeCheck('edge-max', 'most', limits.edgeMaxD * D, Math.max(offsetIn, edgeIn)),
-        wholeCheck('bend-clear', 'least', headHalfIn, bendIn - offsetIn)
+        wholeCheck('bend-clear', 'least', clearIn, bendIn - offsetIn)
       ],
       dims: [
         { axis: 'x', fromIn: 0, toIn: lengthIn, side: 'top', strong: true },

@@ -3,6 +3,7 @@ import { LEAST_COVER_IN } from '../../layout/clear-panel-hole.ts';
 import { evenly } from '../../layout/lines.ts';
 import { addedVolumeIn3 } from '../../layout/shapes.ts';
 import { layersOf } from '../../stack/layers.ts';
+import { sheetPieces } from '../pieces.ts';
 import {
   PLAIN,
   wholeCheck,
@@ -40,6 +41,7 @@ export function layPanel(joint: Panel, context: LayContext): LaidKind {
     {
       ...PLAIN,
       parts,
+      pieces: sheetPieces(joint.sheets),
       lines: sides.map(({ key, path, lengthIn, along }) => ({
         key,
         name: `${key} side`,

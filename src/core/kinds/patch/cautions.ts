@@ -6,11 +6,12 @@ import type { Patch } from './fields.ts';
 type Found = KindLayout['warnings'];
 
 function cornerCautions(
-  { cornerRadiusIn, insertClearanceIn }: Patch,
+  { cornerRadiusIn, insertClearanceIn, insertEdgeIn }: Patch,
   insertCornerEdgeIn: number | null,
-  { edgeIn, diameterIn: D, limits, head }: LayContext
+  { diameterIn: D, limits, head, ...context }: LayContext
 ): Found {
   const edgeMinIn = limits.edgeMinD[head] * D;
+  const edgeIn = insertEdgeIn ?? context.edgeIn;
   if (insertCornerEdgeIn === null || !below(insertCornerEdgeIn, edgeMinIn)) return [];
   return [
     {

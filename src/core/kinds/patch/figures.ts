@@ -4,6 +4,7 @@ import type { LayContext, LayoutDim, LayoutFigure } from '../kind-layout.ts';
 import {
   edgeFigure,
   figure,
+  insertEdgeFigure,
   pitchFigure,
   textFigure,
   transverseFigure,
@@ -62,6 +63,7 @@ export function patchFigures(
         keyed(geometry, 'insert', 'insert-corner')
       )
     );
+  if (insertIn) figures.push(...insertEdgeFigure(joint));
   if (insertCornerEdgeIn !== null)
     figures.push(
       figure(

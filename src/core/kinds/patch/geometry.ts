@@ -48,7 +48,8 @@ export function patchGeometry(joint: Patch, context: LayContext): Answer<PatchGe
       leastW: leastW.result,
       leastH: leastH.result
     },
-    limits
+    limits,
+    joint.insertEdgeIn ?? edgeIn
   );
   if (!laid.ok) return laid;
   const { insertIn, insertCornerEdgeIn, rings, doublerIn } = laid.result;

@@ -10,6 +10,17 @@ import { layPatch } from './lay.ts';
 
 const crackStays = ({ crackIn }: EnteredPatch) => crackIn.trim() !== '';
 const filled = ({ style }: EnteredPatch) => style === 'flush';
+/** What the sheets are called while nobody has called them otherwise, the one under the manufactured head first. */
+const USUAL_NAMES: Record<string, readonly [string, string]> = {
+  flush: ['skin', 'doubler'],
+  'plate-under': ['skin', 'plate'],
+  'plate-over': ['plate', 'skin']
+};
+const USUAL = Object.values(USUAL_NAMES);
+const namedFor = (style: string, sheets: EnteredPatch['sheets']): EnteredPatch['sheets'] =>
+  USUAL.some((names) => names.every((name, at) => sheets[at]?.name === name))
+    ? sheets.map((sheet, at) => ({ ...sheet, name: USUAL_NAMES[style]?.[at] ?? sheet.name }))
+    : sheets;
 const SMALLER_RADII_IN = [0.375, 0.25];
 /** Corners less rounded, as far as the cut-out's smaller side allows. */
 const cornerWays = ({ cornerRadiusIn, cutoutWIn, cutoutHIn }: Patch): WayToTry[] =>
@@ -37,6 +48,7 @@ export const patch = defineKind({
     cutoutHIn: '',
     cornerRadiusIn: '',
     insertClearanceIn: '',
+    insertEdgeIn: '',
     insertSheetIn: '',
     crackIn: '',
     crackTurnDeg: '',
@@ -46,11 +58,16 @@ export const patch = defineKind({
     carry: [
       length('cutoutWIn', 'How wide is the cut-out (or the damage)?', '3 1/2'),
       length('cutoutHIn', 'How high?', '2 1/4'),
-      choice('style', 'What covers it?', [
-        ['flush', 'Insert + doubler'],
-        ['plate-over', 'Plate over'],
-        ['plate-under', 'Plate under']
-      ]),
+      choice(
+        'style',
+        'What covers it?',
+        [
+          ['flush', 'Insert + doubler'],
+          ['plate-over', 'Plate over'],
+          ['plate-under', 'Plate under']
+        ],
+        { also: ({ sheets }: EnteredPatch, style) => ({ sheets: namedFor(style, sheets) }) }
+      ),
       length('crackIn', 'Does a crack stay? Its length', 'cut out', 'none: the damage is cut out'),
       {
         ...length('crackTurnDeg', 'Turned from level, degrees', '0', 'level', crackStays),
@@ -86,6 +103,13 @@ export const patch = defineKind({
         [unitLen(USUAL_CLEARANCE_IN)],
         filled
       ),
+      length(
+        'insertEdgeIn',
+        'Edge distance in the insert',
+        'as the skin',
+        'as in the skin',
+        filled
+      ),
       length('insertSheetIn', 'Insert thickness', 'as the skin', 'as thick as the skin', filled)
     ]
   },
@@ -95,6 +119,7 @@ export const patch = defineKind({
     cutoutHIn: 'cut-out height',
     cornerRadiusIn: 'corner radius',
     insertClearanceIn: 'clearance round the insert',
+    insertEdgeIn: 'edge distance in the insert',
     insertSheetIn: 'insert thickness',
     crackIn: 'length of the crack',
     crackTurnDeg: 'direction of the crack',
@@ -117,7 +142,7 @@ export const patch = defineKind({
     ...(joint.rows === 1 ? [plainWay({ code: 'two-lines', round: 'cut-out' }, { rows: 2 })] : []),
     ...cornerWays(joint),
     ...(joint.style === 'flush'
-      ? [plainWay({ code: 'plate-without-insert' }, { style: 'plate-over' }, 2)]
+      ? [plainWay({ code: 'plate-without-insert' }, { style: 'plate-under' }, 2)]
       : [])
   ],
   otherWays: () => [

@@ -7,7 +7,7 @@ import { doublerWork, patchDims, patchFigures } from './figures.ts';
 import { patchGeometry } from './geometry.ts';
 import { crackEnds, patchLines } from './lines.ts';
 import { stackingsOf } from '../shared/insert-stack.ts';
-import { cutOutOf, isCutOut, patchParts, reliefsOf } from './parts.ts';
+import { cutOutOf, isCutOut, layersOfPatch, patchParts, patchPieces, reliefsOf } from './parts.ts';
 
 const SIDES = { top: 'w', bottom: 'w', left: 'h', right: 'h' } as const;
 
@@ -28,9 +28,11 @@ export function layPatch(joint: Patch, context: LayContext): LaidKind {
     {
       ...PLAIN,
       parts,
+      pieces: patchPieces(joint, geometry),
       lines: patchLines(joint, geometry, context),
       drilledOnly: crackEnds(joint, doubler.w, doubler.h),
       cutOut: isCutOut(joint) ? cutOutOf(joint, geometry) : null,
+      cutLayer: layersOfPatch(joint).skin,
       reliefs: reliefsOf(joint, geometry),
       stackings: stackingsOf(joint, joint.style === 'flush', {
         skin: 'skin line',
@@ -45,7 +47,12 @@ export function layPatch(joint: Patch, context: LayContext): LaidKind {
       addedIn3: addedVolumeIn3(added),
       figures: patchFigures(joint, geometry, context),
       checks: [
-        wholeCheck('edge-max', 'most', limits.edgeMaxD * D, edgeIn),
+        wholeCheck(
+          'edge-max',
+          'most',
+          limits.edgeMaxD * D,
+          Math.max(edgeIn, joint.insertEdgeIn ?? 0)
+        ),
         ...(two
           ? [wholeCheck('transverse-min', 'least', limits.transverseMinD * D, transverseIn)]
           : [])

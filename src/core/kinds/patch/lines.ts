@@ -50,7 +50,7 @@ export function patchLines(
       ...rectRingLines('outer skin', { ...outer, xIn: edgeIn, yIn: edgeIn }, doubler, dash, 0)
     );
   if (insert) {
-    const atIn = borderIn + joint.insertClearanceIn + edgeIn;
+    const atIn = borderIn + joint.insertClearanceIn + (joint.insertEdgeIn ?? edgeIn);
     const stack = hasOwnStack(joint) ? 1 : 0;
     lines.push(
       ...rectRingLines('insert', { ...insert, xIn: atIn, yIn: atIn }, doubler, dash, stack)

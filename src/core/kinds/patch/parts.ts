@@ -1,4 +1,5 @@
 import { rect, type Part, type Shape } from '../../layout/shapes.ts';
+import { beside, cutPieces, type Piece } from '../pieces.ts';
 import type { Relief } from '../kind-layout.ts';
 import { insertThicknessIn } from '../shared/insert-stack.ts';
 import type { Patch } from './fields.ts';
@@ -43,6 +44,33 @@ function insertOf(joint: Patch, { insertIn, borderIn }: PatchGeometry): Part[] {
       addedThicknessIn: insertThicknessIn(joint)
     }
   ];
+}
+
+/** What lies where: under the manufactured head the plate, or the skin. */
+export const layersOfPatch = ({ style }: Pick<Patch, 'style'>): { skin: number; plate: number } =>
+  style === 'plate-over' ? { skin: 2, plate: 1 } : { skin: 1, plate: 2 };
+
+/** Everything that is taken in hand: a doubler may be of several sheets, all cut alike. */
+export function patchPieces(joint: Patch, geometry: PatchGeometry): Piece[] {
+  const { doubler } = geometry;
+  const { plate } = layersOfPatch(joint);
+  const sheets = cutPieces(
+    joint.sheets,
+    (layer) => (plate === 1 ? layer === 1 : layer > 1),
+    rect(0, 0, doubler.w, doubler.h)
+  );
+  const [insert] = insertOf(joint, geometry);
+  return insert
+    ? beside(sheets, [
+        {
+          name: insert.name,
+          layer: 1,
+          thicknessIn: insertThicknessIn(joint),
+          cut: insert.outline,
+          clearanceIn: joint.insertClearanceIn
+        }
+      ])
+    : sheets;
 }
 
 /** Skin, doubler or plate, and insert, from below; `added` are those that the joint adds. */

@@ -3,6 +3,7 @@ import { by, len, lens, unitLen, type Notation } from '../../notation.ts';
 import type { LayContext, LayoutDim, LayoutFigure } from '../kind-layout.ts';
 import {
   edgeFigure,
+  insertEdgeFigure,
   pitchFigure,
   textFigure,
   transverseFigure,
@@ -62,7 +63,7 @@ const circlesOf = (radiiIn: readonly number[]): Notation => {
 /** A round patch's answers with their arithmetic. */
 export function roundFigures(
   joint: Round,
-  { skin, cutRadiusIn, outerIn }: RoundGeometry,
+  { skin, insert, cutRadiusIn, outerIn }: RoundGeometry,
   context: LayContext,
   work: RoundWork
 ): LayoutFigure[] {
@@ -93,6 +94,7 @@ export function roundFigures(
     textFigure('doubler', 'Doubler', by`${unitLen(2 * outerIn)} round`, [work.size]),
     textFigure('rings', 'Bolt circles', circlesOf(radiiIn), [firstWork], 'diameters')
   );
+  if (insert) figures.push(...insertEdgeFigure(joint));
   return figures;
 }
 

@@ -20,7 +20,8 @@ export interface RoundGeometry {
 function insertRing(
   joint: Round,
   lineIn: number,
-  { diameterIn, edgeIn, limits }: LayContext
+  edgeIn: number,
+  { diameterIn, limits }: LayContext
 ): Answer<RoundRings> {
   if (atMost(lineIn, 0))
     return notPossible('cutoutIn', {
@@ -46,8 +47,11 @@ export function roundGeometry(joint: Round, context: LayContext): Answer<RoundGe
     limits
   );
   if (!skin.ok) return skin;
+  const ownEdgeIn = joint.insertEdgeIn ?? edgeIn;
   const insertRadiusIn = cutRadiusIn - joint.insertClearanceIn;
-  const insert = joint.insert ? insertRing(joint, insertRadiusIn - edgeIn, context) : null;
+  const insert = joint.insert
+    ? insertRing(joint, insertRadiusIn - ownEdgeIn, ownEdgeIn, context)
+    : null;
   if (insert && !insert.ok) return insert;
   return {
     ok: true,

@@ -26,6 +26,7 @@ export const round = defineKind({
     rings: 1,
     cutoutIn: '',
     insertClearanceIn: '',
+    insertEdgeIn: '',
     insertSheetIn: '',
     sheets: blankSheets('skin', 'doubler')
   },
@@ -62,6 +63,13 @@ export const round = defineKind({
         [unitLen(USUAL_CLEARANCE_IN)],
         filled
       ),
+      length(
+        'insertEdgeIn',
+        'Edge distance in the insert',
+        'as the skin',
+        'as in the skin',
+        filled
+      ),
       length('insertSheetIn', 'Insert thickness', 'as the skin', 'as thick as the skin', filled)
     ]
   },
@@ -70,6 +78,7 @@ export const round = defineKind({
     rings: 'rings',
     insert: 'insert',
     insertClearanceIn: 'clearance round the insert',
+    insertEdgeIn: 'edge distance in the insert',
     insertSheetIn: 'insert thickness',
     carries: 'whether it carries load'
   },

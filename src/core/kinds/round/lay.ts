@@ -7,7 +7,7 @@ import { hasOwnStack, stackingsOf } from '../shared/insert-stack.ts';
 import type { Round } from './fields.ts';
 import { roundDims, roundFigures, roundWork } from './figures.ts';
 import { roundGeometry } from './geometry.ts';
-import { cutOutOf, roundParts } from './parts.ts';
+import { cutOutOf, roundParts, roundPieces } from './parts.ts';
 
 function ringLines(
   name: string,
@@ -45,6 +45,7 @@ export function layRound(joint: Round, context: LayContext): LaidKind {
     {
       ...PLAIN,
       parts,
+      pieces: roundPieces(joint, geometry),
       lines: [
         ...ringLines('skin', skin, outerIn, dash, 0),
         ...(insert ? ringLines('insert', insert, outerIn, dash, insertStack) : [])
@@ -62,7 +63,12 @@ export function layRound(joint: Round, context: LayContext): LaidKind {
       addedIn3: addedVolumeIn3(parts),
       figures: roundFigures(joint, geometry, context, how),
       checks: [
-        wholeCheck('edge-max', 'most', limits.edgeMaxD * D, edgeIn),
+        wholeCheck(
+          'edge-max',
+          'most',
+          limits.edgeMaxD * D,
+          Math.max(edgeIn, joint.insertEdgeIn ?? 0)
+        ),
         ...(several
           ? [wholeCheck('transverse-min', 'least', limits.transverseMinD * D, skin.transverseIn)]
           : [])

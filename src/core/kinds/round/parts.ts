@@ -1,11 +1,29 @@
 import { circle, rect, type Part, type Shape } from '../../layout/shapes.ts';
 import { insertThicknessIn } from '../shared/insert-stack.ts';
+import { beside, cutPieces, type Piece } from '../pieces.ts';
 import type { Round } from './fields.ts';
 import type { RoundGeometry } from './geometry.ts';
 
 /** The hole in the skin. */
 export const cutOutOf = ({ outerIn, cutRadiusIn }: RoundGeometry): Shape =>
   circle(outerIn, outerIn, cutRadiusIn);
+
+/** Everything that is taken in hand. */
+export function roundPieces(joint: Round, geometry: RoundGeometry): Piece[] {
+  const { outerIn, insertRadiusIn, insert } = geometry;
+  const sheets = cutPieces(joint.sheets, (layer) => layer > 1, circle(outerIn, outerIn, outerIn));
+  return insert
+    ? beside(sheets, [
+        {
+          name: 'insert',
+          layer: 1,
+          thicknessIn: insertThicknessIn(joint),
+          cut: circle(outerIn, outerIn, insertRadiusIn),
+          clearanceIn: joint.insertClearanceIn
+        }
+      ])
+    : sheets;
+}
 
 /** Doubler, skin and insert, from below. */
 export function roundParts(joint: Round, geometry: RoundGeometry): Part[] {

@@ -85,6 +85,20 @@ export const transverseWork = (
     'in'
   );
 
+/** The insert's own edge distance, where it was given. */
+export const insertEdgeFigure = ({
+  insertEdgeIn
+}: {
+  insertEdgeIn: number | null;
+}): LayoutFigure[] =>
+  insertEdgeIn === null
+    ? []
+    : [
+        figure('insert-edge', 'Edge distance in the insert', insertEdgeIn, [
+          workLine('edge distance in the insert', 'as given', insertEdgeIn, 'in')
+        ])
+      ];
+
 export const figure = (
   key: string,
   label: string,

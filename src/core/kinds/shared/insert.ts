@@ -1,3 +1,4 @@
+import { sizeIn } from '../../joint/common.ts';
 import { orNull, orUsual } from '../../joint/as-typed.ts';
 import { lengthIn, thicknessIfMeantIn } from '../../schema/fields.ts';
 
@@ -10,6 +11,8 @@ export const insertReading = {
     lengthIn('the clearance round the insert', { least: 0, most: 6 }),
     USUAL_CLEARANCE_IN
   ),
+  /** of the insert's own line; null: as the skin's */
+  insertEdgeIn: orNull(sizeIn('the insert’s edge distance')),
   /** null: as thick as the skin */
   insertSheetIn: orNull(thicknessIfMeantIn)
 };

@@ -1,9 +1,10 @@
 import { answer, workLine } from '../../answer.ts';
 import { by, len, unitLen } from '../../notation.ts';
 import { straight, type LineWish } from '../../layout/lines.ts';
-import { addedVolumeIn3, rect, type Part } from '../../layout/shapes.ts';
+import { addedVolumeIn3, rect, type Part, type Shape } from '../../layout/shapes.ts';
 import type { Stacking } from '../../stack/layers.ts';
 import { figure } from './common-figures.ts';
+import type { Piece } from '../pieces.ts';
 import { PLAIN, type KindLayout, type LaidKind, type LayContext } from '../kind-layout.ts';
 import { layRows, rowFigures, wholeChecks, type Rowed } from './rows.ts';
 
@@ -14,6 +15,8 @@ export interface Sides {
   straps: { name: string; layer: 'over' | 'under'; thicknessIn: number }[];
   /** near and far */
   stackings: Stacking[];
+  /** everything that is taken in hand, its straps of this outline */
+  pieces(strap: Shape): Piece[];
   warnings: KindLayout['warnings'];
 }
 
@@ -21,7 +24,7 @@ export interface Sides {
 export function layTwoSided(
   joint: Rowed & { gapIn: number },
   context: LayContext,
-  { near, far, straps, stackings, warnings }: Sides
+  { near, far, straps, stackings, pieces, warnings }: Sides
 ): LaidKind {
   const laid = layRows(joint, context);
   if (!laid.ok) return laid;
@@ -79,6 +82,7 @@ export function layTwoSided(
         member('far', far, farEndIn, farEndIn + overlapIn + beyondIn),
         ...strapParts.filter((part) => part.layer === 'over')
       ],
+      pieces: pieces(rect(0, 0, widthIn, strapIn)),
       lines,
       stackings,
       carrying: (['near', 'far'] as const).map((side) => ({

@@ -1,6 +1,7 @@
 import { layersOf } from '../../stack/layers.ts';
 import { above } from '../../units/tolerance.ts';
 import type { LaidKind, LayContext } from '../kind-layout.ts';
+import { beside, cutPieces } from '../pieces.ts';
 import { layTwoSided } from '../shared/two-sided.ts';
 import type { Splice } from './fields.ts';
 
@@ -22,6 +23,11 @@ export function laySplice(joint: Splice, context: LayContext): LaidKind {
         ? []
         : [{ name: 'far side', layers: layersOf([farSkin, ...straps], joint.widthIn) }])
     ],
+    pieces: (strap) =>
+      beside(
+        cutPieces(joint.sheets, (layer) => layer > 1, strap),
+        [{ name: farSkin.name, layer: 1, thicknessIn: farIn }]
+      ),
     warnings: above(thickestIn, strapsIn)
       ? [
           {

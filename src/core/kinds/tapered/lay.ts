@@ -9,6 +9,7 @@ import { ceilTo } from '../../units/tolerance.ts';
 import { evenly, type LinePath, type LineWish } from '../../layout/lines.ts';
 import { alongSpan } from '../shared/along.ts';
 import { figure, pitchFigure } from '../shared/common-figures.ts';
+import { sheetPieces } from '../pieces.ts';
 import {
   PLAIN,
   wholeCheck,
@@ -151,6 +152,7 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
           addedThicknessIn: null
         }
       ],
+      pieces: sheetPieces(joint.sheets),
       lines: wishes,
       marksOnly: zones.slice(1).map((zone, index) => ({
         name: `dash ${zones[index]?.dash} | dash ${zone.dash}`,

@@ -71,6 +71,7 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
     widthIn: layout.result.widthIn,
     overlapIn: layout.result.heightIn,
     limits: rules.headLimits,
+    keptClosed: definition.closed ? definition.closedReason : null,
     predictedIn3: first.head.ok ? first.head.result.volumeIn3 : null,
     stacks: stacks.flatMap(({ name, dash, length, hole, dimpledThrough }) =>
       length.ok

@@ -102,10 +102,7 @@ export async function makeJointFile(
       )
     });
   if (file === 'checklist.pdf' || file === 'labels.pdf') {
-    const marks = orientationMarks(
-      title,
-      read.definition.sheets.map((sheet) => sheet.name)
-    );
+    const marks = orientationMarks(title, layout.pieces);
     const checklist = async () => {
       const { steps } = readyPlan(
         read.definition,

@@ -127,6 +127,9 @@
           )} D wide,
           {limits.heightD.low.toFixed(2)}–{limits.heightD.high.toFixed(2)} D high
         </span>
+        {#if facts.keptClosed !== null}<span data-testid="kept-closed"
+            >not taken apart; chips and burrs accepted: {facts.keptClosed}</span
+          >{/if}
       </footer>
     {/snippet}
   </StationFrame>

@@ -53,7 +53,7 @@
   const shownRound = $derived(rounds[Number(round)] ?? rounds[0]);
   const held = $derived(new Set(shownRound?.holders ?? []));
   const marks = $derived(
-    orientationMarks(workspace.title, shown?.definition.sheets.map(({ name }) => name) ?? [])
+    orientationMarks(workspace.title, shown?.plan.layout.ok ? shown.plan.layout.result.pieces : [])
   );
   let floor = $state(false);
   let shopOpen = $state(false);

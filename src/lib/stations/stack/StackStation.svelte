@@ -11,6 +11,7 @@
   import DrivingSlider from './DrivingSlider.svelte';
   import FlushRule from './FlushRule.svelte';
   import LengthTable from './LengthTable.svelte';
+  import Apart from './Apart.svelte';
   import MeasuredRivet from './MeasuredRivet.svelte';
   import StackFigures from './StackFigures.svelte';
   import Substitutes from './Substitutes.svelte';
@@ -131,6 +132,7 @@
     {/if}
     {#if stack}<MeasuredRivet {stack} />{/if}
     <SheetsEditor detail />
+    <Apart />
     <div class="more">
       <button class="act" type="button" onclick={() => (billOpen = true)}>Bill of rivets</button>
       <a class="act" href="/rivets">Read a rivet</a>

@@ -18,8 +18,8 @@
     kindOf(workspace.entered).asks[station].filter(({ when }) => when?.(workspace.entered) ?? true)
   );
   const valueOf = (key: string): unknown => (workspace.entered as Record<string, unknown>)[key];
-  const set = (key: string, value: string | number | boolean) =>
-    workspace.edit({ [key]: value } as Change, key);
+  const set = (key: string, value: string | number | boolean, also: Record<string, unknown> = {}) =>
+    workspace.edit({ [key]: value, ...also } as Change, key);
   const chosen = ({ key, options, read }: ChoiceAsk<EnteredJoint>): string =>
     options.find(({ value }) => (read ? read(value) : value) === valueOf(key))?.value ?? '';
 </script>
@@ -32,7 +32,8 @@
           label={ask.label}
           value={chosen(ask)}
           options={ask.options}
-          onchoose={(value) => set(ask.key, ask.read ? ask.read(value) : value)}
+          onchoose={(value) =>
+            set(ask.key, ask.read ? ask.read(value) : value, ask.also?.(workspace.entered, value))}
         />
       </div>
     {:else}

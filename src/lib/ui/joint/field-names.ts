@@ -20,6 +20,8 @@ const NAMES: Record<string, string> = {
   endThicknessIn: 'thickness at the far end',
   perInch: 'rivets an inch',
   perInchReason: 'whose rivets an inch',
+  closed: 'whether it can be taken apart',
+  closedReason: 'by whose word it stays together',
   toolClearanceIn: 'tool clearance',
   keepOuts: 'keep-outs',
   fixed: 'fixed holes',

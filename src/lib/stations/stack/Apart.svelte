@@ -1,0 +1,38 @@
+<script lang="ts">
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import Choice from '../../ui/kit/Choice.svelte';
+  import LengthField from '../../ui/kit/LengthField.svelte';
+
+  /** Whether the drilled parts come apart again, and by whose word they stay together where they do not. */
+  const workspace = useWorkspace();
+  const { closed, closedReason } = $derived(workspace.entered);
+</script>
+
+<section class="apart" aria-label="Taking apart">
+  <Choice
+    label="Once drilled, can the parts be taken apart?"
+    value={closed ? 'no' : 'yes'}
+    options={[
+      { value: 'yes', text: 'Yes' },
+      { value: 'no', text: 'No: closed structure' }
+    ]}
+    onchoose={(value) => workspace.edit({ closed: value === 'no' }, 'closed')}
+  />
+  {#if closed}
+    <LengthField
+      label="Chips and burrs between them: accepted by whose word?"
+      plain
+      placeholder="repair sheet, person"
+      value={closedReason}
+      problem={workspace.problemAt('closedReason')}
+      oninput={(text) => workspace.edit({ closedReason: text }, 'closedReason')}
+    />
+  {/if}
+</section>
+
+<style>
+  .apart {
+    display: grid;
+    gap: 8px;
+  }
+</style>
