@@ -46,6 +46,7 @@ export {
   recheckInWords,
   settingInWords
 } from '../../src/lib/words/cages.ts';
+export { settingChangesInWords, stepChangesInWords } from '../../src/lib/words/changes.ts';
 export { reportInWords } from '../../src/lib/words/heads.ts';
 export { metalStepInWords, type WrittenMetalStep } from '../../src/lib/words/metal-steps.ts';
 export { stepInWords } from '../../src/lib/words/ready-steps.ts';

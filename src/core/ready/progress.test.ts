@@ -62,7 +62,10 @@ describe('what is ticked off', () => {
 
   it('asks for another look where the joint has changed since', () => {
     const [pilot] = readyProgress(STEPS, [tick('pilot', null, true, 6)]).steps;
-    expect(pilot).toMatchObject({ done: false, changed: true });
+    expect(pilot).toMatchObject({
+      done: false,
+      changed: [{ what: 'count', was: 6, now: 4 }]
+    });
   });
 
   it('counts only what still rests on what it rested on', () => {
@@ -70,17 +73,21 @@ describe('what is ticked off', () => {
     expect(of(tick('pilot', null, true, 4, 'pilot as it is'))).toMatchObject({ done: true });
     expect(of(tick('pilot', null, true, 4, 'pilot as it was'))).toMatchObject({
       done: false,
-      changed: true
+      changed: [{ what: 'unknown' }]
     });
     const moved = [
       tick('pilot', 1, true, 4, 'place of 1'),
       tick('pilot', 2, true, 4, 'where 2 was')
     ];
-    expect(of(...moved)).toMatchObject({ share: 0.25, changed: true, holes: new Set([1]) });
+    expect(of(...moved)).toMatchObject({
+      share: 0.25,
+      changed: [{ what: 'unknown' }],
+      holes: new Set([1])
+    });
     // ticked again where it is now
     expect(of(...moved, tick('pilot', 2, true, 4, 'place of 2'))).toMatchObject({
       share: 0.5,
-      changed: false
+      changed: []
     });
   });
 });

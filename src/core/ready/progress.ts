@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
 import { OperationKey } from './operations.ts';
+import { changedBetween, type ChangedSaid } from './rests.ts';
 import type { ReadyStep } from './step-list.ts';
 
 /** Nobody works longer at one step without a break that the watch does not know of. */
@@ -17,7 +18,7 @@ export const ReadyMove = z.strictObject({
   of: z.int().min(0),
   done: z.boolean(),
   /** fingerprint of what it rested on when it was ticked; ticks from before there were any have none */
-  rests: z.string().max(60).optional(),
+  rests: z.string().max(100).optional(),
   /** how long the whole step took, where someone timed it */
   timed: z
     .strictObject({
@@ -39,8 +40,8 @@ export interface StepProgress {
   holes: ReadonlySet<number>;
   /** 0 to 1 */
   share: number;
-  /** something was ticked off that is no longer as it was: the joint has changed since */
-  changed: boolean;
+  /** something was ticked off that is no longer as it was: what has changed since; empty where nothing has */
+  changed: readonly ChangedSaid[];
   last: { by: string; at: string } | null;
 }
 
@@ -106,22 +107,42 @@ export function tickedHoles({ whole, holes }: Standing = NOTHING_TICKED): number
 const holdsStill = (ticked: string, now: string | undefined): boolean =>
   ticked === '' || ticked === now;
 
+/** What of a step has changed since it was ticked off as a whole. */
+function changesOf(
+  { of: was, rests = '' }: ReadyEvent,
+  { count: now, rests: { whole } }: ReadyStep
+) {
+  const count: ChangedSaid[] = was === now ? [] : [{ what: 'count', was, now }];
+  return holdsStill(rests, whole) ? count : [...count, ...changedBetween(rests, whole)];
+}
+
+const eachOnce = (all: readonly ChangedSaid[]): ChangedSaid[] =>
+  all.filter(({ what }, at) => all.findIndex((other) => other.what === what) === at);
+
 function progressOf(step: ReadyStep, stands: Standing = NOTHING_TICKED): StepProgress {
   const { whole, holes, last } = stands;
   const ticked = step.holes.filter((hole) => holes.has(hole));
   const own = new Set(
     ticked.filter((hole) => holdsStill(holes.get(hole) ?? '', step.rests.holes.get(hole)))
   );
-  const wholeChanged =
-    whole !== null && (whole.of !== step.count || !holdsStill(whole.rests ?? '', step.rests.whole));
+  const wholeChanged = whole === null ? [] : changesOf(whole, step);
   const allHoles = step.holes.length > 0 && own.size === step.holes.length;
-  const done = (whole !== null && !wholeChanged) || allHoles;
+  const done = (whole !== null && wholeChanged.length === 0) || allHoles;
   return {
     key: step.key,
     done,
     holes: own,
     share: done ? 1 : step.holes.length === 0 ? 0 : own.size / step.holes.length,
-    changed: !done && (wholeChanged || own.size < ticked.length),
+    changed: done
+      ? []
+      : eachOnce([
+          ...wholeChanged,
+          ...ticked
+            .filter((hole) => !own.has(hole))
+            .flatMap((hole) =>
+              changedBetween(holes.get(hole) ?? '', step.rests.holes.get(hole) ?? '')
+            )
+        ]),
     last: last ? { by: last.by, at: last.at } : null
   };
 }

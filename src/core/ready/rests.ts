@@ -3,7 +3,8 @@ import type { Joint } from '../kinds/joint.ts';
 import type { JointLayout } from '../plan/plan-shape.ts';
 import type { MadeStep } from './step-parts.ts';
 
-/** What a tick rests on, as short fingerprints: where one differs, what was ticked off is no longer there. */
+/** What a tick rests on, as short fingerprints of its metal, its places and its setting: where one differs, what was ticked off
+ * is no longer there. */
 export interface Rests {
   /** of the step as a whole */
   whole: string;
@@ -11,8 +12,9 @@ export interface Rests {
   holes: ReadonlyMap<number, string>;
 }
 
-const FINGERPRINT_LENGTH = 16;
+const FINGERPRINT_LENGTH = 12;
 const PLACES = 4;
+const PART = '|';
 
 const fingerprint = (of: unknown): string => hash(of).slice(0, FINGERPRINT_LENGTH);
 
@@ -31,9 +33,10 @@ const BEFORE_HOLES: readonly MadeStep['said']['op'][] = [
  */
 export function restsOf(joint: Joint, layout: JointLayout): (step: MadeStep) => Rests {
   const metal = fingerprint(
-    joint.sheets.map(({ id, material, thicknessIn, endThicknessIn, fromIn, toIn }) => [
+    joint.sheets.map(({ id, material, film, thicknessIn, endThicknessIn, fromIn, toIn }) => [
       id,
       material,
+      film,
       thicknessIn,
       endThicknessIn,
       fromIn,
@@ -47,11 +50,28 @@ export function restsOf(joint: Joint, layout: JointLayout): (step: MadeStep) => 
     ])
   );
   const everyPlace = fingerprint([...places]);
-  return ({ said: { op }, count, holes = [], rests = null }) => {
-    const own = fingerprint([metal, rests]);
+  return ({ said: { op }, holes = [], rests = null }) => {
+    const own = fingerprint([op, rests]);
     return {
-      whole: fingerprint([own, op, count, BEFORE_HOLES.includes(op) ? '' : everyPlace]),
-      holes: new Map(holes.map((number) => [number, `${places.get(number) ?? ''}:${own}`]))
+      whole: [metal, BEFORE_HOLES.includes(op) ? '-' : everyPlace, own].join(PART),
+      holes: new Map(
+        holes.map((number) => [number, [metal, places.get(number) ?? '', own].join(PART)])
+      )
     };
   };
+}
+
+/** What a step was ticked off on and is no longer; `unknown` where that was not kept. */
+export type ChangedSaid =
+  | { what: 'metal' | 'places' | 'setting' | 'unknown' }
+  | { what: 'count'; was: number; now: number };
+
+const PARTS = ['metal', 'places', 'setting'] as const;
+
+/** What differs between two fingerprints of one step, or of one hole of it. */
+export function changedBetween(was: string, now: string): ChangedSaid[] {
+  const [before, after] = [was.split(PART), now.split(PART)];
+  if (before.length !== PARTS.length || after.length !== PARTS.length)
+    return was === now ? [] : [{ what: 'unknown' }];
+  return PARTS.filter((_, at) => before[at] !== after[at]).map((what) => ({ what }));
 }

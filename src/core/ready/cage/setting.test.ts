@@ -227,7 +227,8 @@ describe('the cage of a step', () => {
     expect(cageOfStep([gone, practice, other], NOW, 0)).toEqual({
       set: null,
       begun: null,
-      outdated: null
+      outdated: null,
+      changes: []
     });
   });
 

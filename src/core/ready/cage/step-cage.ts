@@ -1,5 +1,6 @@
 import type { RememberedSetting } from './remembered.ts';
 import type { FoundSetting } from './setting.ts';
+import { settingChanges, type SettingChange } from './tasks.ts';
 import { recheckStatus, type RecheckStatus } from './rechecks.ts';
 
 /** A setting that was made for a step of a joint. */
@@ -16,8 +17,9 @@ export interface StepSetting extends RememberedSetting {
 export interface StepCage<S extends StepSetting> {
   set: { setting: S; found: FoundSetting; status: RecheckStatus } | null;
   begun: S | null;
-  /** it was set, and the joint has changed since: good for nothing now */
+  /** it was set, and the joint has changed since: good for nothing now; and what has changed */
   outdated: S | null;
+  changes: readonly SettingChange[];
 }
 
 /**
@@ -33,17 +35,21 @@ export function cageOfStep<S extends StepSetting>(
   holes: number
 ): StepCage<S> {
   const standing = settings.filter((one) => one.step === key && one.state.withdrawn === null);
-  const holds = ({ rests }: S) => rests === '' || cageRests === null || rests === cageRests;
+  const changesOf = ({ rests }: S) =>
+    rests === '' || cageRests === null ? [] : settingChanges(rests, cageRests);
+  const holds = (one: S) => changesOf(one)?.length === 0;
   const own = standing.filter(holds);
   const outdated =
     standing.find((one) => !holds(one) && one.state.found !== null && !one.state.practice) ?? null;
   const begun = own.find(({ state }) => state.found === null) ?? null;
   const setting = own.find(({ state }) => state.found !== null && !state.practice);
   const found = setting?.state.found;
-  if (!setting || !found) return { set: null, begun, outdated };
+  const changes = (outdated && changesOf(outdated)) ?? [];
+  if (!setting || !found) return { set: null, begun, outdated, changes };
   return {
     begun,
     outdated: null,
+    changes: [],
     set: {
       setting,
       found,

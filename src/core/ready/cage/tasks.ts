@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import type { Joint } from '../../kinds/joint.ts';
 import type { Plan } from '../../plan/plan-shape.ts';
 import { stopsOf } from '../../plan/stops.ts';
@@ -11,7 +12,7 @@ type TaskSetup = Pick<
 >;
 
 /** What a setting is good for, as one fingerprint: where a step's differs, the cage is to be set anew. */
-const settingRests = (of: TaskSetup, cutDeg: number): string =>
+const settingRests = (of: TaskSetup, cutDeg: number, film: boolean): string =>
   JSON.stringify([
     of.dash,
     of.seat,
@@ -20,8 +21,54 @@ const settingRests = (of: TaskSetup, cutDeg: number): string =>
     of.skinIn,
     of.holeIn,
     of.school,
-    cutDeg
+    cutDeg,
+    film
   ]);
+
+/** In the order of the fingerprint. */
+const RESTS_ON = [
+  'dash',
+  'seat',
+  'sheet',
+  'material',
+  'skin',
+  'hole',
+  'school',
+  'angle',
+  'film'
+] as const;
+
+/** One thing that a setting rested on and that is another now; lengths in inches. */
+export interface SettingChange {
+  what: (typeof RESTS_ON)[number];
+  was: unknown;
+  now: unknown;
+}
+
+const Kept = z.array(z.union([z.string(), z.number(), z.boolean(), z.null()]));
+
+const kept = (rests: string) => {
+  try {
+    return Kept.safeParse(JSON.parse(rests)).data;
+  } catch {
+    return undefined;
+  }
+};
+
+/**
+ * What differs between what a setting was made for and what its step is now.
+ *
+ * @returns null where one of them cannot be compared
+ */
+export function settingChanges(was: string, now: string): SettingChange[] | null {
+  const [before, after] = [kept(was), kept(now)];
+  if (!before || !after) return was === now ? [] : null;
+  return RESTS_ON.flatMap((what, at) =>
+    before[at] === after[at] || before[at] === undefined
+      ? []
+      : [{ what, was: before[at], now: after[at] }]
+  );
+}
 
 /** A countersinking step of a joint that a cage must be set for. */
 export interface CageTask {
@@ -65,7 +112,7 @@ export function cageTask(
     name: of === null ? tool.name : `${tool.name}, ${of}`,
     holes: holes.map(({ number }) => number),
     cutDeg: tool.cutDeg,
-    rests: settingRests(setup, tool.cutDeg),
+    rests: settingRests(setup, tool.cutDeg, sheet?.film ?? false),
     setup
   };
 }

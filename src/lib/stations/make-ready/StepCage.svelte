@@ -2,6 +2,8 @@
   import { cageOfStep } from '$core/ready/cage/step-cage.ts';
   import type { ReadyStep } from '$core/ready/step-list.ts';
   import type { JointCageSetting } from '$lib/cage-view';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { settingChangesInWords } from '$lib/words/changes';
   import { taskAsQuery } from '$lib/setups-address';
   import { recheckInWords, settingInWords } from '$lib/words/cages';
 
@@ -15,6 +17,7 @@
     holes: number;
   }
   let { jointId, step, settings, holes }: Props = $props();
+  const preferences = usePreferences();
   const cage = $derived(cageOfStep(settings, step, holes));
   const query = $derived(taskAsQuery({ jointId, key: step.key }));
 </script>
@@ -34,8 +37,11 @@
     <a class="act" href="/setups{query}">Set anew</a>
   {:else}
     <p>
-      {#if cage.outdated}△ The joint has changed since {cage.outdated.cage} was set for this step. Set
-        a cage for it as it is now.{:else}△ No cage is set for this step yet.{/if}
+      {#if cage.outdated}△ The joint has changed since {cage.outdated.cage} was set for this step{cage
+          .changes.length === 0
+          ? ''
+          : `: ${settingChangesInWords(cage.changes, preferences.inWords)}`}. Set a cage for it as
+        it is now.{:else}△ No cage is set for this step yet.{/if}
     </p>
     {#if cage.begun}<a class="act main" href="/setups/{cage.begun.cageId}/{cage.begun.id}"
         >Go on with {cage.begun.cage}</a

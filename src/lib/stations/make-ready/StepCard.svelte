@@ -6,6 +6,7 @@
   import { asRanges } from '$core/units/ranges.ts';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
   import { stepInWords } from '$lib/words/ready-steps';
+  import { stepChangesInWords } from '$lib/words/changes';
 
   /** One step in full: what, with what, how many, what hurts, and how far it is. */
   interface Props {
@@ -56,9 +57,10 @@
   <p>{words.say}</p>
   {@render children?.()}
   {#if words.caution !== ''}<p class="caution">△ {words.caution}</p>{/if}
-  {#if progress.changed}
+  {#if progress.changed.length > 0}
     <p class="caution">
-      △ Ticked off before the joint was changed: not done as it is now. Look again.
+      △ Ticked off before this was changed: {stepChangesInWords(progress.changed)}. Not done as it
+      is now; look again.
     </p>
   {/if}
   <div class="acts">
