@@ -13,7 +13,9 @@ const IssuedStack = z.strictObject({
   /** the far sheet is dimpled too; null in issues made while the shop's school decided it */
   dimpledThrough: z.boolean().nullable().default(null),
   /** in those, what the head was reckoned from beyond the grip */
-  raisedIn: z.number().default(0)
+  raisedIn: z.number().default(0),
+  /** metal that goes into sheets that are drilled larger than the rivet's hole, in³ */
+  wideIn3: z.number().default(0)
 });
 
 export const IssuedFacts = z.strictObject({
@@ -69,15 +71,18 @@ export interface Issue {
 export function predictedHeadIn3(facts: IssuedFacts, hole: IssuedHole): number | null {
   const stack = facts.stacks[hole.stack];
   if (!stack || hole.gripIn === null) return facts.predictedIn3;
-  const head = predictHead({
-    dash: stack.dash,
-    head: facts.head,
-    gripIn: hole.gripIn + (stack.dimpledThrough === null ? stack.raisedIn : 0),
-    lengthIn: stack.lengthIn,
-    holeIn: stack.holeIn,
-    limits: facts.limits,
-    dimpled: stack.dimpledThrough ?? false
-  });
+  const head = predictHead(
+    {
+      dash: stack.dash,
+      head: facts.head,
+      gripIn: hole.gripIn + (stack.dimpledThrough === null ? stack.raisedIn : 0),
+      lengthIn: stack.lengthIn,
+      holeIn: stack.holeIn,
+      limits: facts.limits,
+      dimpled: stack.dimpledThrough ?? false
+    },
+    { volumeIn3: stack.wideIn3, work: [] }
+  );
   return head.ok ? head.result.volumeIn3 : null;
 }
 

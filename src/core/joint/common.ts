@@ -119,8 +119,14 @@ const tryFields = {
 };
 const MOST_TRIES = 50;
 
+/** The distance between a line's end holes as measured on the metal, as typed: the plan says how far off it is. */
+const spanFields = { id: ItemId, line: LineKey, spanIn: AsTyped };
+const MOST_SPANS = 50;
+const spans = eachOnce(z.array(z.strictObject(spanFields)).max(MOST_SPANS)).default([]);
+
 export const readLists = {
   tries: eachOnce(z.array(z.strictObject(tryFields)).max(MOST_TRIES)),
+  spans,
   keepOuts: eachOnce(
     z.array(z.strictObject({ ...keepOutPicked, ...keepOutReading })).max(MOST_OBSTACLES)
   ),
@@ -141,6 +147,7 @@ export const readLists = {
 
 export const enteredLists = {
   tries: eachOnce(z.array(z.strictObject(tryFields)).max(MOST_TRIES)).default([]),
+  spans,
   keepOuts: eachOnce(
     z.array(z.strictObject({ ...keepOutPicked, ...typed(keepOutReading) })).max(MOST_OBSTACLES)
   ).default([]),

@@ -24,7 +24,8 @@ export const BLANK = {
   keepOuts: [] as never[],
   fixed: [] as never[],
   edits: [] as never[],
-  tries: [] as never[]
+  tries: [] as never[],
+  spans: [] as never[]
 } as const satisfies Record<string, unknown>;
 
 /** Sheets of a new joint by their names. */

@@ -18,6 +18,8 @@ export type MetalStep =
     }
   | {
       code: 'end-holes';
+      /** of the line */
+      key: string;
       line: string;
       first: { number: number; atIn: number };
       last: { number: number; atIn: number };
@@ -76,6 +78,7 @@ function lineSteps(line: LaidLine, holes: Map<number, PlannedHole>): MetalStep[]
   return [
     {
       code: 'end-holes',
+      key: line.key,
       line: name,
       // along this line: a corner's own mark is that of the line it was laid on
       first: { number: first.number, atIn: runningMarkIn(line, first) },

@@ -1,3 +1,4 @@
+import type { PlannedSpan } from './measured-span.ts';
 import type { PlanWarningSaid } from './warning-said.ts';
 import type { Answer, WorkLine } from '../answer.ts';
 import type { Need } from '../carry/need.ts';
@@ -11,6 +12,7 @@ import type { JointMass } from './mass.ts';
 import type { Dash } from '../schema/fields.ts';
 import type { FlushMethodResult } from '../stack/flush-method.ts';
 import type { HeldSheet } from '../stack/layers.ts';
+import type { WideHoles } from '../stack/wide-holes.ts';
 import type { LengthChange, LengthRun } from './length-runs.ts';
 import type { MeasuredProtrusion } from '../stack/measured-protrusion.ts';
 import type { PredictHeadResult } from '../stack/predict-head.ts';
@@ -66,6 +68,8 @@ export interface PlannedStack {
   dimpledThrough: boolean;
   /** from where the shop's school names the protrusion: this much beyond the flat stack */
   namedFromIn: number;
+  /** what the shank loses into sheets that are drilled larger */
+  wide: WideHoles;
 }
 
 /** A rivet put in a hole and measured; `found` is null where hole or rivet are no longer of this joint. */
@@ -102,5 +106,7 @@ export interface Plan {
   lengthChanges: LengthChange[];
   /** rivets put in and measured, in the order of the definition */
   tries: PlannedTry[];
+  /** spans between end holes as measured, in the order of the definition */
+  spans: PlannedSpan[];
   warnings: PlanWarning[];
 }

@@ -9,6 +9,7 @@ import { flushMethod } from '../stack/flush-method.ts';
 import { gripOf, type HeldSheet } from '../stack/layers.ts';
 import { predictHead } from '../stack/predict-head.ts';
 import { rivetLength } from '../stack/rivet-length.ts';
+import { wideHoles } from '../stack/wide-holes.ts';
 
 /** One stack of sheets and one rivet size. */
 export interface StackToPlan {
@@ -87,16 +88,20 @@ export function planStack(
       )
     ]
   };
+  const wide = wideHoles(sheets, diameterIn, rivetSize(dash).diameterIn);
   const predicted = length.ok
-    ? predictHead({
-        dash,
-        head,
-        gripIn: length.result.gripIn,
-        lengthIn: length.result.lengthIn,
-        holeIn: diameterIn,
-        limits: profile.headLimits,
-        dimpled: dimpledThrough
-      })
+    ? predictHead(
+        {
+          dash,
+          head,
+          gripIn: length.result.gripIn,
+          lengthIn: length.result.lengthIn,
+          holeIn: diameterIn,
+          limits: profile.headLimits,
+          dimpled: dimpledThrough
+        },
+        wide
+      )
     : length;
   const sumIn = gripOf(sheets);
   return {
@@ -111,6 +116,7 @@ export function planStack(
     hole,
     head: predicted,
     dimpledThrough,
-    namedFromIn
+    namedFromIn,
+    wide
   };
 }

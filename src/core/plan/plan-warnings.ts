@@ -116,6 +116,31 @@ function countWarnings(derived: Derived, layout: JointLayout): PlanWarning[] {
   return found;
 }
 
+/** Half a 64th: nobody reads a rule closer between two holes. */
+const SPAN_AGREES_IN = 1 / 128;
+
+/** End holes that stand otherwise on the metal than in the plan. */
+const spanWarnings = ({ spans }: Derived): PlanWarning[] =>
+  spans.flatMap(({ name, found }): PlanWarning[] => {
+    if (!found?.ok || Math.abs(found.result.differenceIn) < SPAN_AGREES_IN) return [];
+    const { differenceIn, spaces, pitchIn, breaks, first, last } = found.result;
+    return [
+      {
+        station: 'lay-out',
+        level: breaks ? 'stop' : 'attention',
+        said: {
+          code: 'span-off',
+          line: name,
+          differenceIn,
+          spaces,
+          pitchIn,
+          limitIn: breaks?.limitIn ?? null
+        },
+        holes: [first, last]
+      }
+    ];
+  });
+
 function layoutWarnings(derived: Derived): PlanWarning[] {
   if (!derived.layout.ok) return [];
   const layout = derived.layout.result;
@@ -160,6 +185,7 @@ function layoutWarnings(derived: Derived): PlanWarning[] {
     });
   return [
     ...found,
+    ...spanWarnings(derived),
     ...countWarnings(derived, layout),
     ...layout.warnings.map((warning) => ({ ...warning, station: 'lay-out' as const }))
   ];

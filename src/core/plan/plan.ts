@@ -24,6 +24,7 @@ import { layerEnds } from '../stack/layer-ends.ts';
 import { heldAt, varies } from '../stack/layers.ts';
 import { lengthRuns, type LengthChange, type LengthRun } from './length-runs.ts';
 import { planStack } from './plan-stack.ts';
+import { measuredSpans } from './measured-span.ts';
 import { plannedTries } from './planned-tries.ts';
 import { next32ndAbove } from '../units/ruler.ts';
 
@@ -233,7 +234,10 @@ export function plan(joint: Joint, profile: RuleProfile, onProgress?: OnProgress
     mass: laid?.mass ?? null,
     lengthRuns: laid?.runs ?? [],
     lengthChanges: laid?.changes ?? [],
-    tries: laid ? plannedTries(joint.tries, laid.layout.holes, laid.stacks, profile) : []
+    tries: laid ? plannedTries(joint.tries, laid.layout.holes, laid.stacks, profile) : [],
+    spans: laid
+      ? measuredSpans(joint.spans, laid.layout.lines, laid.layout.holes, context.limits)
+      : []
   };
   return { ...derived, warnings: planWarnings(joint, profile, derived) };
 }

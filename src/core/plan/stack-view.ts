@@ -121,6 +121,7 @@ export function stackView(stack: PlannedStack, joint: Joint, profile: RuleProfil
           dash,
           holeIn: hole.diameterIn,
           filledIn: stack.dimpledThrough ? gripIn : gripIn - headIn,
+          wideIn3: stack.wide.volumeIn3,
           protrusionIn: length.result.protrusionIn - (stack.dimpledThrough ? headIn : 0)
         }
       : null;
@@ -155,6 +156,7 @@ export function stackView(stack: PlannedStack, joint: Joint, profile: RuleProfil
         dimpledThrough: stack.dimpledThrough,
         namedFromIn: stack.namedFromIn,
         holeIn: hole.diameterIn,
+        wide: stack.wide,
         pickedIn: length.ok ? length.result.lengthIn : null
       },
       profile

@@ -35,6 +35,15 @@ type LayOutSaid =
   | { code: 'limit'; rule: CheckRule; valueIn: number; limitIn: number; layer?: string }
   | { code: 'stuck'; line: string; why: RefusalSaid }
   | { code: 'adrift'; what: AdriftSaid }
+  | {
+      code: 'span-off';
+      line: string;
+      differenceIn: number;
+      spaces: number;
+      pitchIn: number;
+      /** the largest or the least pitch that those spaces break; null while they hold */
+      limitIn: number | null;
+    }
   | { code: 'held-open'; holes: number[]; reasons: string[] }
   | { code: 'too-few' | 'more-than-needed'; lines: string; has: number; needs: number }
   | { code: 'no-headroom'; holes: number | 'all'; limitedBy: HeadroomLimit };

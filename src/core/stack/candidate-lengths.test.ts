@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_PROFILE } from '../rules/profile';
+import { NO_WIDE_HOLES } from './wide-holes';
 import { candidateLengths } from './candidate-lengths';
 import { lengthVerdictInWords } from '../../../tests/support/words';
 
@@ -11,6 +12,7 @@ const asked = {
   dimpledThrough: false,
   namedFromIn: 0,
   holeIn: 0.1285,
+  wide: NO_WIDE_HOLES,
   pickedIn: 0.28125
 } as const;
 

@@ -7,6 +7,7 @@ import type { Alloy, Dash, Head } from '../schema/fields.ts';
 import { floorTo, same } from '../units/tolerance.ts';
 import { writeLengthDash, writePartNumber } from './part-number.ts';
 import { predictHead, type PredictHeadResult } from './predict-head.ts';
+import type { WideHoles } from './wide-holes.ts';
 import { IDEAL_PROTRUSION_D, protrusionInWindow } from './rivet-length.ts';
 
 /** Why a length is not simply good; multiples of D. */
@@ -47,6 +48,8 @@ export interface LengthsToWeigh {
   /** from where the shop's school names the protrusion: this much beyond the flat stack */
   namedFromIn: number;
   holeIn: number;
+  /** what the shank loses into sheets that are drilled larger */
+  wide: WideHoles;
   pickedIn: number | null;
 }
 
@@ -64,7 +67,17 @@ const riskOf = (protrusionD: number): CandidateLength['risk'] =>
  * @source handbook 4.3
  */
 export function candidateLengths(
-  { dash, head, alloy, gripIn, dimpledThrough, namedFromIn, holeIn, pickedIn }: LengthsToWeigh,
+  {
+    dash,
+    head,
+    alloy,
+    gripIn,
+    dimpledThrough,
+    namedFromIn,
+    holeIn,
+    wide,
+    pickedIn
+  }: LengthsToWeigh,
   profile: RuleProfile
 ): CandidateLength[] {
   const D = rivetSize(dash).diameterIn;
@@ -80,15 +93,18 @@ export function candidateLengths(
     const protrusionIn = lengthIn - gripIn - namedFromIn;
     if (protrusionIn <= 0) return [];
     const protrusionD = protrusionIn / D;
-    const predicted = predictHead({
-      dash,
-      head,
-      gripIn,
-      lengthIn,
-      holeIn,
-      limits: profile.headLimits,
-      dimpled: dimpledThrough
-    });
+    const predicted = predictHead(
+      {
+        dash,
+        head,
+        gripIn,
+        lengthIn,
+        holeIn,
+        limits: profile.headLimits,
+        dimpled: dimpledThrough
+      },
+      wide
+    );
     const inWindow = protrusionInWindow(protrusionD, profile.multipliers);
     const band = predicted.ok && predicted.result.heightBandD !== null;
     const verdict = !inWindow ? 'stop' : band ? 'good' : 'attention';

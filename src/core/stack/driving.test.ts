@@ -4,7 +4,13 @@ import { revolvedIn3 } from '../../../tests/support/revolve';
 import { drivingMoment, fullHoleHeightIn, type DrivenRivet } from './driving';
 import { predictHead } from './predict-head';
 
-const rivet: DrivenRivet = { dash: 4, holeIn: 0.1285, filledIn: 0.08, protrusionIn: 0.20125 };
+const rivet: DrivenRivet = {
+  dash: 4,
+  holeIn: 0.1285,
+  filledIn: 0.08,
+  wideIn3: 0,
+  protrusionIn: 0.20125
+};
 const disc = (diameterIn: number) => (Math.PI / 4) * diameterIn ** 2;
 const metalIn3 = disc(0.125) * (0.08 + 0.20125);
 const headIn3 = (outline: readonly (readonly [number, number])[]) =>
@@ -57,5 +63,16 @@ describe('driving at constant volume', () => {
     expect(widest(0.19)).toBeCloseTo(1, 2);
     expect(widest(0.0625)).toBeGreaterThan(1.01);
     expect(widest(0.04)).toBeGreaterThan(widest(0.0625));
+  });
+
+  it('makes a smaller head where some metal goes into a larger hole', () => {
+    // 0.0004 in³ over a shank of 0.125: 0.0326 in of it
+    const less = { ...rivet, wideIn3: 0.0004 };
+    expect(fullHoleHeightIn(less)).toBeCloseTo(fullHoleHeightIn(rivet) - 0.0004 / disc(0.125), 12);
+    const { heightIn, diameterIn } = drivingMoment(less, 0.0625);
+    const full = drivingMoment(rivet, 0.0625);
+    expect(disc(diameterIn) * heightIn).toBeCloseTo(disc(full.diameterIn) * 0.0625 - 0.0004, 12);
+    // while it swells it never comes out wider than the rivet's own hole
+    expect(drivingMoment(less, 0.17).shankDiameterIn).toBeLessThanOrEqual(0.1285);
   });
 });

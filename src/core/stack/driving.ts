@@ -19,6 +19,8 @@ export interface DrivenRivet {
   holeIn: number;
   /** of the grip, how much the shank must fill: less by the head's height for a countersunk head */
   filledIn: number;
+  /** metal that goes into larger holes of some sheets, in³ */
+  wideIn3: number;
   /** shank past the sheets as inserted */
   protrusionIn: number;
 }
@@ -30,9 +32,15 @@ const BELLY = 0.08;
 const OUTLINE_STEPS = 12;
 
 /** Where the hole is full and the head begins to widen: the height past the sheets then, in. */
-export function fullHoleHeightIn({ dash, holeIn, filledIn, protrusionIn }: DrivenRivet): number {
+export function fullHoleHeightIn({
+  dash,
+  holeIn,
+  filledIn,
+  wideIn3,
+  protrusionIn
+}: DrivenRivet): number {
   const { diameterIn: D } = rivetSize(dash);
-  return protrusionIn - ((holeIn ** 2 - D ** 2) * filledIn) / D ** 2;
+  return protrusionIn - ((holeIn ** 2 - D ** 2) * filledIn + wideIn3 / quarterPi) / D ** 2;
 }
 
 /**
@@ -63,8 +71,11 @@ export function drivingMoment(rivet: DrivenRivet, heightIn: number): DrivingMome
   const fullIn = fullHoleHeightIn(rivet);
   if (heightIn >= fullIn) {
     const movedIn3 = quarterPi * D ** 2 * (rivet.protrusionIn - heightIn);
+    // where some sheet is drilled larger the rest of the metal goes in there
     const shankDiameterIn =
-      rivet.filledIn > 0 ? Math.sqrt(D ** 2 + movedIn3 / (quarterPi * rivet.filledIn)) : D;
+      rivet.filledIn > 0
+        ? Math.min(rivet.holeIn, Math.sqrt(D ** 2 + movedIn3 / (quarterPi * rivet.filledIn)))
+        : D;
     return { heightIn, diameterIn: D, shankDiameterIn, outlineIn: barrel(heightIn, D / 2, 0) };
   }
   const volumeIn3 = quarterPi * D ** 2 * fullIn;

@@ -14,10 +14,12 @@ export interface StackLayer {
   coatIn: number;
   material: Sheet['material'];
   film: boolean;
+  /** its own hole, where it is drilled larger than the rivet asks */
+  holeIn: number | null;
 }
 
 /** A sheet as thick as it is at one hole, in. */
-export type HeldSheet = Pick<StackLayer, 'name' | 'coatIn' | 'material' | 'film'> & {
+export type HeldSheet = Pick<StackLayer, 'name' | 'coatIn' | 'material' | 'film' | 'holeIn'> & {
   thicknessIn: number;
 };
 
@@ -57,7 +59,8 @@ export const layersOf = (
     thicknessAtToIn: given.endThicknessIn ?? thicknessIn,
     coatIn: given.coatIn ?? 0,
     material: given.material ?? '',
-    film: given.film ?? false
+    film: given.film ?? false,
+    holeIn: null
   }));
 
 /** @returns whether the stack differs from place to place along a joint of this length, in */
@@ -72,8 +75,8 @@ export function heldAt(layers: readonly StackLayer[], xIn: number): HeldSheet[] 
   return layers.flatMap((layer) => {
     const thicknessIn = thicknessAt(layer, xIn);
     if (thicknessIn === null) return [];
-    const { name, coatIn, material, film } = layer;
-    return [{ name, thicknessIn, coatIn, material, film }];
+    const { name, coatIn, material, film, holeIn } = layer;
+    return [{ name, thicknessIn, coatIn, material, film, holeIn }];
   });
 }
 

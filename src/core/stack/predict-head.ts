@@ -5,6 +5,7 @@ import { HEAD_LIMITS, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '../catalog/he
 import { rivetSize } from '../catalog/rivets.ts';
 import { Dash, Head, HeadLimitsKey, lengthIn } from '../schema/fields.ts';
 import { above, below } from '../units/tolerance.ts';
+import { FILLED_HOLE_D, NO_WIDE_HOLES, type WideHoles } from './wide-holes.ts';
 
 export const PredictHeadInput = z.strictObject({
   dash: Dash,
@@ -17,9 +18,6 @@ export const PredictHeadInput = z.strictObject({
   dimpled: z.boolean('dimpled is true or false').default(false)
 });
 export type PredictHeadInput = z.output<typeof PredictHeadInput>;
-
-/** A shank swells to fill its hole in the first blows, up to this many D; a wider one it does not fill. */
-const FILLED_HOLE_D = 1.15;
 
 export const PredictHeadResult = z.strictObject({
   volumeIn3: z.number(),
@@ -38,6 +36,7 @@ const cylinderHeightIn = (volumeIn3: number, diameterIn: number): number =>
  * shank, as an equivalent cylinder (volume is constant).
  *
  * @param input inches; `lengthIn` under the head for universal, overall for countersunk
+ * @param wide what the shank loses into larger holes of some sheets
  * @returns volume in³, cylinder diameter at ½ D high, height at 1.5 D wide, and the band of heights in
  * D at which both height and diameter are within the limits (null when there is none)
  * @throws never; `not-possible` when no metal is left for a head, the hole is too wide to be filled, or a countersunk head
@@ -45,7 +44,10 @@ const cylinderHeightIn = (volumeIn3: number, diameterIn: number): number =>
  * @source handbook 4.3; contract `predict-head`
  * @example predict-head {"dash":4,"head":"universal","gripIn":0.08,"lengthIn":0.25,"holeIn":0.1285} -> {"heightAt1p5DIn":0.073537}
  */
-export function predictHead(input: PredictHeadInput): Answer<PredictHeadResult> {
+export function predictHead(
+  input: PredictHeadInput,
+  wide: WideHoles = NO_WIDE_HOLES
+): Answer<PredictHeadResult> {
   const { dash, head, gripIn, lengthIn, holeIn, limits, dimpled } = input;
   const rivet = rivetSize(dash);
   const D = rivet.diameterIn;
@@ -66,7 +68,7 @@ export function predictHead(input: PredictHeadInput): Answer<PredictHeadResult> 
   const sunkIn = dimpled ? headHeightIn : 0;
   const outsideIn3 = (Math.PI / 4) * D ** 2 * (lengthIn - gripIn - sunkIn);
   const fillIn3 = (Math.PI / 4) * (holeIn ** 2 - D ** 2) * filledIn;
-  const volumeIn3 = outsideIn3 - fillIn3;
+  const volumeIn3 = outsideIn3 - fillIn3 - wide.volumeIn3;
   if (volumeIn3 <= 0)
     return notPossible('lengthIn', { code: 'no-metal-for-head', lengthIn, gripIn, holeIn });
 
@@ -92,7 +94,15 @@ export function predictHead(input: PredictHeadInput): Answer<PredictHeadResult> 
       fillIn3,
       'in³'
     ),
-    workLine('head volume', by`${cubic(outsideIn3)} − ${cubic(fillIn3)}`, volumeIn3, 'in³'),
+    ...wide.work,
+    workLine(
+      'head volume',
+      wide.volumeIn3 === 0
+        ? by`${cubic(outsideIn3)} − ${cubic(fillIn3)}`
+        : by`${cubic(outsideIn3)} − ${cubic(fillIn3)} − ${cubic(wide.volumeIn3)}`,
+      volumeIn3,
+      'in³'
+    ),
     workLine('diameter at ½ D high', '√(4·V / (π·½D))', diameterAtHalfDIn, 'in'),
     workLine('height at 1.5 D wide', '4·V / (π·(1.5D)²)', heightAt1p5DIn, 'in'),
     workLine(

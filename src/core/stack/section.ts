@@ -17,6 +17,8 @@ export interface SectionSheet {
   treated: FlushTool['op'];
   /** sealant and primer beneath it */
   coatIn: number;
+  /** of the hole in it, its own where that is larger */
+  holeRadiusIn: number;
 }
 
 /** A section through one rivet as inserted. Lengths in inches; outlines are the right half only. */
@@ -132,7 +134,8 @@ export function sectionOf(
   let lipIn = 0;
   let cone = headCone(headRadiusIn, holeRadiusIn);
   let dieDeg = 100;
-  const sheets = held.map(({ name, thicknessIn, coatIn }, at): SectionSheet => {
+  const sheets = held.map(({ name, thicknessIn, coatIn, holeIn: ownIn }, at): SectionSheet => {
+    const ownRadiusIn = Math.max(holeRadiusIn, (ownIn ?? 0) / 2);
     const tool = tools[at];
     const treated = tool?.op ?? 'plain';
     const bottomIn = topIn + thicknessIn;
@@ -143,7 +146,7 @@ export function sectionOf(
         ? dimpled([topIn, bottomIn], holeRadiusIn, besideIn, [cone, beneath])
         : treated === 'countersink'
           ? cut(topIn, bottomIn, holeRadiusIn, besideIn, cone)
-          : plain(topIn, bottomIn, holeRadiusIn, besideIn);
+          : plain(topIn, bottomIn, ownRadiusIn, besideIn);
     topIn = bottomIn + coatIn;
     if (treated === 'dimple') {
       cone = coatIn > 0 ? coneBeneath(beneath, coatIn, dieDeg) : beneath;
@@ -156,7 +159,8 @@ export function sectionOf(
       topIn: bottomIn - thicknessIn,
       bottomIn,
       treated,
-      coatIn
+      coatIn,
+      holeRadiusIn: ownRadiusIn
     };
   });
   const flush = head === 'countersunk';

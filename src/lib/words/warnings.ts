@@ -210,6 +210,11 @@ export function warningInWords(
         `${sentence(said.line)} cannot be filled`,
         `${refusalInWords(said.why, length)}.`
       );
+    case 'span-off':
+      return written(
+        `${sentence(said.line)}: its end holes are ${length(tenThousandths(Math.abs(said.differenceIn)))} ${said.differenceIn > 0 ? 'further apart' : 'nearer together'} than planned`,
+        `Divided by ${said.spaces} spaces that is a pitch of ${length(tenThousandths(said.pitchIn))}${said.limitIn === null ? '' : `, against a limit of ${length(said.limitIn)}`}. Take the end holes up as existing ones and the line is laid between them; look at their edge distance too.`
+      );
     case 'adrift':
       return written(
         'Something set by hand no longer fits',

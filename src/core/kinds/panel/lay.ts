@@ -14,7 +14,7 @@ import {
 import type { Panel } from './fields.ts';
 import { panelDims, panelFigures } from './figures.ts';
 import { panelGeometry, type PanelGeometry } from './geometry.ts';
-import { panelName, panelParts } from './parts.ts';
+import { CLEAR_PANEL, panelName, panelParts } from './parts.ts';
 
 const cautions = ({ growth: { needsWasher, coverIn } }: PanelGeometry): KindLayout['warnings'] => [
   { level: 'attention', said: { code: 'solid-in-plastic' } },
@@ -53,7 +53,14 @@ export function layPanel(joint: Panel, context: LayContext): LaidKind {
         endsMayMove: joint.bracketIn > 0,
         endsAtEdge: false
       })),
-      stackings: [{ name: 'the frame', layers: layersOf(joint.sheets, null) }],
+      stackings: [
+        {
+          name: 'the frame',
+          layers: layersOf(joint.sheets, null).map((layer, at) =>
+            at === CLEAR_PANEL ? { ...layer, holeIn: panelHoleIn } : layer
+          )
+        }
+      ],
       carrying: [],
       addedIn3: addedVolumeIn3(parts),
       growth: { part: panelName(joint), drill: growth.drill, diameterIn: panelHoleIn },

@@ -18,7 +18,7 @@
   <path class="hatched hatched-{index % 2}" d={path} />
   {#if sheet.coatIn > 0}
     {#each [-1, 1] as side (side)}
-      {@const inner = place.axis + side * section.holeRadiusIn * place.pxPerIn}
+      {@const inner = place.axis + side * sheet.holeRadiusIn * place.pxPerIn}
       <path
         class="coat"
         d="M{inner} {y(sheet.bottomIn)} H{place.axis + side * besidePx} V{y(

@@ -185,7 +185,10 @@
       <text class="draw-note" x={inserted} y={heightPx - 26} text-anchor="middle">
         hole {preferences.text(stack.hole.diameterIn)}, shank {preferences.text(D)}: {preferences.text(
           view.clearanceIn
-        )} free all round
+        )} free all round{section.sheets
+          .filter(({ holeRadiusIn }) => holeRadiusIn > section.holeRadiusIn)
+          .map(({ name, holeRadiusIn }) => `; ${name} ${preferences.text(2 * holeRadiusIn)}`)
+          .join('')}
       </text>
       {#if view.flush}
         <SectionCuts tools={view.flush.tools} {section} place={place(inserted)} besidePx={half} />

@@ -73,7 +73,7 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
     limits: rules.headLimits,
     keptClosed: definition.closed ? definition.closedReason : null,
     predictedIn3: first.head.ok ? first.head.result.volumeIn3 : null,
-    stacks: stacks.flatMap(({ name, dash, length, hole, dimpledThrough }) =>
+    stacks: stacks.flatMap(({ name, dash, length, hole, dimpledThrough, wide }) =>
       length.ok
         ? [
             {
@@ -83,7 +83,8 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
               lengthIn: length.result.lengthIn,
               holeIn: hole.diameterIn,
               dimpledThrough,
-              raisedIn: 0
+              raisedIn: 0,
+              wideIn3: wide.volumeIn3
             }
           ]
         : []

@@ -15,6 +15,7 @@
   import Notice from '../../ui/kit/Notice.svelte';
   import VerdictCard from './VerdictCard.svelte';
   import type { RefusalSaid } from '$core/refusal-said.ts';
+  import type { HeadReport } from '$core/check/head-report.ts';
   import { reportInWords } from '$lib/words/heads';
 
   /** One head: two figures and what the eye saw in, the verdict with its reasons out. */
@@ -60,6 +61,9 @@
     onpick(desk.nextToDo(hole));
     diameter?.focus();
   }
+  /** accepted, but something was found that has to be looked at */
+  const onCondition = ({ judged: head, findings }: HeadReport) =>
+    head.ok && head.result.verdict === 'accept' && findings.length > 0;
   const time = (at: string) =>
     new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
 </script>
@@ -107,6 +111,7 @@
     <VerdictCard
       verdict={live.report.judged.result.verdict}
       reasons={reportInWords(report).reasons}
+      conditional={onCondition(report)}
     />
     <button class="act main record" disabled={!person}>
       {person ? `Record head ${hole}` : 'Say who is at the bench first'}
@@ -142,6 +147,7 @@
     <VerdictCard
       verdict={last.frozen.verdict}
       reasons={recorded ? reportInWords(recorded.report).reasons : []}
+      conditional={recorded !== null && onCondition(recorded.report)}
     />
     <p>
       <Length lengthIn={last.diameterIn} decimal /> × <Length lengthIn={last.heightIn} decimal />

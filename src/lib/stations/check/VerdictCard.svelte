@@ -6,8 +6,10 @@
   interface Props {
     verdict: Verdict;
     reasons: string[];
+    /** good on a condition that someone still has to look at */
+    conditional?: boolean;
   }
-  let { verdict, reasons }: Props = $props();
+  let { verdict, reasons, conditional = false }: Props = $props();
   const WORDS: Record<Verdict, string> = {
     accept: 'Good',
     'drive-more': 'Drive more',
@@ -16,12 +18,18 @@
   };
 </script>
 
-<div class="card {verdict}" role="status" data-testid="verdict" data-verdict={verdict}>
+<div
+  class="card {verdict}"
+  class:conditional
+  role="status"
+  data-testid="verdict"
+  data-verdict={verdict}
+>
   <svg viewBox="-24 -24 48 48" width="52" height="52"
     ><VerdictMark kind={verdict} radius={17} /></svg
   >
   <div>
-    <strong>{WORDS[verdict]}</strong>
+    <strong>{conditional ? 'Good only if it passes a look' : WORDS[verdict]}</strong>
     {#each reasons as reason (reason)}<p>{reason}</p>{/each}
   </div>
 </div>
@@ -49,6 +57,7 @@
     border-color: var(--olive);
     background: var(--olive-soft);
   }
+  .conditional,
   .drive-more {
     border-color: var(--amber-line);
     background: var(--amber-soft);
@@ -64,6 +73,7 @@
   .accept strong {
     color: var(--olive-deep);
   }
+  .conditional strong,
   .drive-more strong {
     color: var(--amber);
   }

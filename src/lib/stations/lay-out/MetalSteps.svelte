@@ -1,6 +1,7 @@
 <script lang="ts">
   import { metalSteps } from '$core/plan/metal-steps.ts';
   import type { JointLayout } from '$core/plan/plan-shape.ts';
+  import MeasuredSpan from './MeasuredSpan.svelte';
   import Length from '../../ui/kit/Length.svelte';
   import { metalStepInWords } from '$lib/words/metal-steps';
 
@@ -9,7 +10,10 @@
     layout: JointLayout;
   }
   let { layout }: Props = $props();
-  const steps = $derived(metalSteps(layout).map(metalStepInWords));
+  const steps = $derived(metalSteps(layout).map((said) => ({ said, ...metalStepInWords(said) })));
+  const evenly = $derived(
+    new Set(layout.lines.filter(({ pitchIn }) => pitchIn !== null).map(({ key }) => key))
+  );
 </script>
 
 <ol data-testid="metal-steps">
@@ -23,6 +27,9 @@
                 ><Length lengthIn={part.lengthIn} /></strong
               >{/if}{/each}
         </p>
+        {#if step.said.code === 'end-holes' && evenly.has(step.said.key)}
+          <MeasuredSpan line={step.said.key} />
+        {/if}
       </div>
     </li>
   {/each}

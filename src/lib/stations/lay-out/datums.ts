@@ -8,10 +8,13 @@ const MOST_OFFERED = 100;
 
 /** Where the running marks of a line may be measured from, in words; what is not there is not offered. */
 export function datumOptions(
-  entered: Pick<EnteredJoint, 'fixed'>,
+  entered: Pick<EnteredJoint, 'fixed' | 'datum'>,
   layout: Pick<JointLayout, 'cutOut'> | null,
   line: Pick<LaidLine, 'path'> | undefined
 ): { value: string; text: string }[] {
+  // a ring's holes are marked by two distances, whatever the straight lines are measured from
+  if (line?.path.path === 'circle')
+    return [{ value: entered.datum, text: 'the left and the upper edge' }];
   const down =
     line?.path.path === 'straight' && Math.abs(line.path.dirY) > Math.abs(line.path.dirX);
   return [

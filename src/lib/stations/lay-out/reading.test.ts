@@ -30,13 +30,12 @@ describe('where marks may be measured from', () => {
     const down = {
       path: { path: 'straight', xIn: 0, yIn: 0, dirX: 0, dirY: 1, lengthIn: 3 }
     } as const;
-    expect(datumOptions({ fixed: [] }, { cutOut: null }, down).map(({ text }) => text)).toEqual([
-      'the upper edge',
-      'the lower edge'
-    ]);
+    expect(
+      datumOptions({ fixed: [], datum: 'start' }, { cutOut: null }, down).map(({ text }) => text)
+    ).toEqual(['the upper edge', 'the lower edge']);
     expect(
       datumOptions(
-        { fixed },
+        { fixed, datum: 'start' },
         { cutOut: { shape: 'circle', xIn: 0, yIn: 0, radiusIn: 1 } },
         undefined
       )
@@ -45,6 +44,11 @@ describe('where marks may be measured from', () => {
       { value: 'end', text: 'the right edge' },
       { value: 'cut-out', text: 'the cut-out’s edge' },
       { value: 'fixed:old', text: 'fixed hole old at 2.2' }
+    ]);
+    // a ring has no left end
+    const ring = { path: { path: 'circle', xIn: 2, yIn: 2, radiusIn: 1 } } as const;
+    expect(datumOptions({ fixed, datum: 'start' }, { cutOut: null }, ring)).toEqual([
+      { value: 'start', text: 'the left and the upper edge' }
     ]);
   });
 });

@@ -27,6 +27,7 @@ const NAMES: Record<string, string> = {
   fixed: 'fixed holes',
   edits: 'holes set by hand',
   tries: 'measured rivets',
+  spans: 'measured spans',
   thickMeant: 'thick parts that are meant',
   datum: 'datum',
   strengthSheet: 'sheet of the strength check',
