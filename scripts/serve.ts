@@ -7,6 +7,9 @@ import compression from 'compression';
 type Handler = (request: IncomingMessage, response: ServerResponse, next: () => void) => void;
 
 const SHUTDOWN_MS = 30_000;
+// Large plans are made in threads of their own, which plain node runs from what the tools were compiled to.
+process.env['ZANJADOR_TASKS'] ??= new URL('../src/lib/server/heavy/tasks.js', import.meta.url).href;
+
 // Made by the build, so it has no types and is not there when this is compiled.
 const built = pathToFileURL(resolve('build/handler.js')).href;
 const { handler } = (await import(built)) as { handler: Handler };

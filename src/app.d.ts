@@ -1,4 +1,5 @@
 import type { Database } from '$lib/server/db/connect';
+import type { LengthStyle } from '$core/units/format-length.ts';
 import type { WriteLength } from '$lib/words/writing';
 import type { PersonView } from '$lib/server/services/people';
 
@@ -11,6 +12,8 @@ declare global {
       person: PersonView | null;
       /** writes a length for whoever asks; in inches where they did not say */
       length: WriteLength;
+      /** the style it writes in; null: decimal inches */
+      style: LengthStyle | null;
     }
   }
 }

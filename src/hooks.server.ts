@@ -1,13 +1,14 @@
 import { json, redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
 import { closeDatabase, database } from '$lib/server/database';
 import { benches } from '$lib/server/devices/bench-hub';
+import { endThreads } from '$lib/server/heavy/threads';
 import { log } from '$lib/server/log';
 import { refuseForeignChange } from '$lib/server/own-origin';
 import { LengthStyle } from '$core/units/format-length.ts';
-import { inInches, inStyle } from '$lib/words/writing';
+import { writing } from '$lib/words/writing';
 import { personOf } from '$lib/server/services/people';
 
-process.on('sveltekit:shutdown', () => void closeDatabase());
+process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), endThreads()]));
 // The server ends once its last answer has; a stream of gauge lines would never end by itself.
 for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => benches.closeAll());
 
@@ -32,7 +33,8 @@ export const handle: Handle = async ({ event, resolve }) => {
   locals.person = personId ? await personOf(database(), personId) : null;
 
   const lengths = LengthStyle.safeParse(cookies.get('lengths'));
-  locals.length = lengths.success ? inStyle(lengths.data) : inInches;
+  locals.style = lengths.success ? lengths.data : null;
+  locals.length = writing(locals.style);
 
   const mode = cookies.get('mode') === 'dark' ? 'dark' : 'light';
   const response = await resolve(event, {

@@ -96,7 +96,7 @@ test('a line on a flange: divided between two holes, clear of the bend', async (
   await toStation(page, 1);
   await page.getByLabel('Width of the flange').fill('1/2');
   await toStation(page, 2);
-  await expect(page.getByText('The heads come into the bend')).toBeVisible();
+  await expect(page.getByText('The heads or the tools come into the bend')).toBeVisible();
 });
 
 test('a long tapered member: size zones and a rivet length for every grip', async ({

@@ -27,7 +27,7 @@ export interface PlanSummary {
 }
 
 /** Raised whenever a summary would come out differently: those kept are then made anew. */
-export const SUMMARY_VERSION = 4;
+export const SUMMARY_VERSION = 5;
 
 /** The first reason why a joint cannot be made, or null. */
 function refusalOf({ layout, stacks }: Plan): RefusalSaid | null {

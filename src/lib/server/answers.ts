@@ -13,7 +13,9 @@ const OUTCOME_STATUS = {
   stale: 409,
   'not-possible': 422,
   conflict: 409,
-  unreadable: 422
+  unreadable: 422,
+  busy: 503,
+  'too-long': 422
 } as const;
 
 /** 200 with the value, or the refusal's status with its message. */

@@ -327,6 +327,15 @@ export function warningInWords(
   }
 }
 
+/** A stop in one line of a file. */
+export function stopInWords(
+  stop: Pick<PlanWarning, 'said' | 'holes'>,
+  length: WriteLength
+): string {
+  const { title, text } = warningInWords(stop, length);
+  return `${title}: ${text}`;
+}
+
 /** What film left on a sheet raises a head by, in (handbook 4.4). */
 const FILM_RAISES_IN = { least: 0.001, most: 0.002 };
 

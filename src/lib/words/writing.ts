@@ -20,6 +20,10 @@ export const inStyle =
 /** In decimal inches to six places: what programs are answered, and what is stored. */
 export const inInches: WriteLength = (lengthIn) => `${num(lengthIn)} in`;
 
+/** In the style of whoever asks; null is nobody's: decimal inches. */
+export const writing = (style: LengthStyle | null): WriteLength =>
+  style === null ? inInches : inStyle(style);
+
 /** With the sign of what stands above (+) or below (−). */
 export const signed = (lengthIn: number, length: WriteLength): string =>
   `${lengthIn < 0 ? '−' : '+'}${length(Math.abs(lengthIn), 'fine')}`;

@@ -1,14 +1,13 @@
 import { cageTasks, type CageTask } from '../../../core/ready/cage/tasks.ts';
 import { cageOfStep, type StepCage } from '../../../core/ready/cage/step-cage.ts';
-import { readEntered } from '../../../core/kinds/read-entered.ts';
 import { stepStream, tickedHoles } from '../../../core/ready/progress.ts';
-import { plan } from '../../../core/plan/plan.ts';
 import type { JointCageSetting } from '../../cage-view.ts';
 import type { Database } from '../db/connect.ts';
 import { eventsOfMany } from '../events/read.ts';
 import { stepEvents } from '../events/step-events.ts';
+import { planOf } from '../heavy/kept-plans.ts';
 import { settingsWhere } from './cages.ts';
-import { readDefinition, readProfile } from './documents.ts';
+import { getJoint } from './joints.ts';
 import { shopFigures } from './ready.ts';
 
 /** A countersinking step of a stored joint, for which a cage is to be set. */
@@ -25,19 +24,15 @@ export async function cageTaskOf(
   jointId: string,
   key: string
 ): Promise<JointCageTask | null> {
-  const { models } = database;
-  const joint = await models.Joint.findByPk(jointId);
-  if (!joint) return null;
-  const profile = await models.Profile.findByPk(joint.profileId, { rejectOnEmpty: true });
-  const entered = readDefinition(joint.documentVersion, joint.definition);
-  const rules = readProfile(profile.documentVersion, profile.rules);
-  const read = entered.ok ? readEntered(entered.value) : null;
-  if (!read?.ok || !rules.ok) return null;
-  const task = cageTasks(read.definition, plan(read.definition, rules.value), rules.value).find(
-    (one) => one.key === key
-  );
+  const joint = await getJoint(database, jointId);
+  const planned = joint.ok ? await planOf(joint.value) : null;
+  if (!joint.ok || !planned?.ok) return null;
+  const { definition, plan } = planned.value;
+  const task = cageTasks(definition, plan, joint.value.profile).find((one) => one.key === key);
   const { recheckEvery } = await shopFigures(database);
-  return task ? { ...task, jointId, work: `${joint.title}: ${task.name}`, recheckEvery } : null;
+  return task
+    ? { ...task, jointId, work: `${joint.value.title}: ${task.name}`, recheckEvery }
+    : null;
 }
 
 /** Settings made for the steps of some joints, the latest first, by joint. */

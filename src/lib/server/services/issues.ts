@@ -1,16 +1,16 @@
 import { ISSUE_DOCUMENT } from '../../../core/documents/documents.ts';
 import type { Issue, IssuedFacts } from '../../../core/issue/issue.ts';
 import type { Joint } from '../../../core/kinds/joint.ts';
-import { readEntered } from '../../../core/kinds/read-entered.ts';
 import type { Plan } from '../../../core/plan/plan-shape.ts';
 import { stopsOf } from '../../../core/plan/stops.ts';
-import { plan } from '../../../core/plan/plan.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
-import { must, outcomeOf, readDefinition, readFacts, readProfile } from './documents.ts';
+import { must, outcomeOf, readFacts } from './documents.ts';
 import { toIssuedHoles, type HoleRow } from './issued-holes.ts';
-import { because, done, FIELD_MISSING, refused, type Outcome } from './outcome.ts';
+import { planOf, type PlannedJoint } from '../heavy/kept-plans.ts';
+import { getJoint, type JointView } from './joints.ts';
+import { because, done, refused, type Outcome } from './outcome.ts';
 import { warningInWords } from '../../words/warnings.ts';
 
 interface NewestRow {
@@ -102,30 +102,38 @@ export const issueJoint = (
   revision: number,
   issuedBy: string
 ): Promise<Outcome<{ number: number }>> =>
-  outcomeOf(() => inWork(database, () => issueWithin(database, jointId, revision, issuedBy)));
+  outcomeOf(async () => {
+    // Planned before anything is locked: what a revision comes to does not change meanwhile.
+    const joint = await getJoint(database, jointId);
+    if (!joint.ok) return joint;
+    if (joint.value.revision !== revision) return isStale(joint.value.revision, revision);
+    const planned = await planOf(joint.value);
+    if (!planned.ok) return planned;
+    const { profile } = joint.value;
+    const facts = factsOf(planned.value.definition, profile, planned.value.plan);
+    if (!facts.ok) return facts;
+    const frozen = { joint: joint.value, ...planned.value, facts: facts.value };
+    return inWork(database, () => freeze(database, frozen, issuedBy));
+  });
 
-async function issueWithin(
+const isStale = (now: number, seen: number): Outcome<never> =>
+  refused('stale', `the joint is at revision ${now}, not ${seen}: look at it again`);
+
+async function freeze(
   database: Database,
-  jointId: string,
-  revision: number,
+  {
+    joint: seen,
+    definition,
+    plan: planned,
+    facts
+  }: PlannedJoint & { joint: JointView; facts: IssuedFacts },
   issuedBy: string
 ): Promise<Outcome<{ number: number }>> {
   const { models } = database;
+  const { id: jointId, revision } = seen;
   const joint = await models.Joint.findByPk(jointId, { lock: true });
   if (!joint) return refused('not-found', 'there is no such joint');
-  if (joint.revision !== revision)
-    return refused(
-      'stale',
-      `the joint is at revision ${joint.revision}, not ${revision}: look at it again`
-    );
-  const entered = must('this joint', readDefinition(joint.documentVersion, joint.definition));
-  const read = readEntered(entered);
-  if (!read.ok) return refused('not-possible', because(read.problems[0] ?? FIELD_MISSING));
-  const profile = await models.Profile.findByPk(joint.profileId, { rejectOnEmpty: true });
-  const rules = must('its rule profile', readProfile(profile.documentVersion, profile.rules));
-  const planned = plan(read.definition, rules);
-  const facts = factsOf(read.definition, rules, planned);
-  if (!facts.ok) return facts;
+  if (joint.revision !== revision) return isStale(joint.revision, revision);
 
   const last = await models.JointIssue.findOne({ where: { jointId }, order: [['number', 'DESC']] });
   // Pressing twice, or asking again after a lost answer, must not make a second frozen copy.
@@ -135,9 +143,9 @@ async function issueWithin(
     jointId,
     number,
     revision,
-    definition: read.definition,
-    rules,
-    facts: facts.value,
+    definition,
+    rules: seen.profile,
+    facts,
     documentVersion: ISSUE_DOCUMENT.version,
     issuedBy
   });

@@ -9,7 +9,8 @@ import type { Database } from '../db/connect.ts';
 import type { Joint } from '../db/models.ts';
 import { inWork, rowsOf } from '../db/work.ts';
 import { must, outcomeOf, readDefinition, readProfile } from './documents.ts';
-import { keepSummary } from './kept-summaries.ts';
+import type { PlanSummary } from '../../../core/issue/summary.ts';
+import { keepSummary, makeSummary } from './kept-summaries.ts';
 import { currentProfile, rulesOf } from './profiles.ts';
 import { done, refused, type Outcome } from './outcome.ts';
 
@@ -69,24 +70,26 @@ export const getJoint = (database: Database, id: string): Promise<Outcome<JointV
 const documentVersion = JOINT_DOCUMENT.version;
 
 /** Makes a joint under the shop's current profile. @returns its id */
-export const addJoint = (
+export async function addJoint(
   database: Database,
   jobId: string,
   title: string,
   definition: EnteredJoint = newJoint('lap'),
   savedBy: string | null = null
-): Promise<Outcome<string>> =>
-  inWork(database, async () => {
+): Promise<Outcome<string>> {
+  const profile = await currentProfile(database);
+  if (profile === null) return refused('conflict', 'there is no rule profile yet');
+  const summary = await makeSummary(definition, profile.rules);
+  return inWork(database, async () => {
     const { models } = database;
     if (!(await models.Job.findByPk(jobId))) return refused('not-found', 'there is no such job');
-    const profile = await currentProfile(database);
-    if (profile === null) return refused('conflict', 'there is no rule profile yet');
     const document = { title, definition, documentVersion, profileId: profile.id, savedBy };
     const joint = await models.Joint.create({ jobId, ...document });
     await models.JointRevision.create({ jointId: joint.id, revision: 1, ...document });
-    await keepSummary(database, joint.id, definition, profile.rules);
+    await keepSummary(database, joint.id, summary);
     return done(joint.id);
   });
+}
 
 interface SavedDocument {
   title: string;
@@ -130,12 +133,37 @@ export const saveJoint = (
   save: JointSave,
   savedBy: string | null
 ): Promise<Outcome<SaveOutcome>> =>
-  outcomeOf(() => inWork(database, () => saveWithin(database, id, save, savedBy)));
+  outcomeOf(async () => {
+    const [row] = await rowsOf<{ profile_id: string }>(
+      database,
+      'select profile_id from joints where id = $1',
+      [id]
+    );
+    if (!row) return refused('not-found', 'there is no such joint');
+    const summed = await sumUp(database, save.definition, row.profile_id);
+    return inWork(database, () => saveWithin(database, id, save, summed, savedBy));
+  });
+
+/** What lists say of a joint under a profile: made before its row is locked, for planning it may take a while. */
+interface Summed {
+  profileId: string;
+  summary: PlanSummary;
+}
+
+const sumUp = async (
+  database: Database,
+  definition: EnteredJoint,
+  profileId: string
+): Promise<Summed> => ({
+  profileId,
+  summary: await makeSummary(definition, await rulesOf(database, profileId))
+});
 
 async function saveWithin(
   database: Database,
   id: string,
   save: JointSave,
+  summed: Summed,
   savedBy: string | null
 ): Promise<Outcome<SaveOutcome>> {
   const { models } = database;
@@ -158,7 +186,10 @@ async function saveWithin(
   const stored = { ...document, documentVersion, savedAt, savedBy, revision };
   await joint.update(stored);
   await models.JointRevision.create({ jointId: id, profileId, ...stored });
-  await keepSummary(database, id, document.definition, await rulesOf(database, profileId));
+  // moved under other rules meanwhile: summed up anew
+  const { summary } =
+    summed.profileId === profileId ? summed : await sumUp(database, document.definition, profileId);
+  await keepSummary(database, id, summary);
   return done<SaveOutcome>({ saved: true, revision, savedAt: savedAt.toISOString() });
 }
 
@@ -196,6 +227,7 @@ async function setProfileWithin(
   };
   await joint.update(stored);
   await models.JointRevision.create({ jointId: id, ...stored });
-  await keepSummary(database, id, document.definition, await rulesOf(database, profileId));
+  const { summary } = await sumUp(database, document.definition, profileId);
+  await keepSummary(database, id, summary);
   return done({ revision: stored.revision });
 }

@@ -1,18 +1,28 @@
-import { SUMMARY_VERSION, summaryOf, type PlanSummary } from '../../../core/issue/summary.ts';
+import { SUMMARY_VERSION, type PlanSummary } from '../../../core/issue/summary.ts';
 import type { EnteredJoint } from '../../../core/kinds/joint.ts';
+import { readEntered } from '../../../core/kinds/read-entered.ts';
+import { planCost } from '../../../core/plan/plan-cost.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import { told } from '../../../core/refusal-said.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
+import { inThread } from '../heavy/threads.ts';
 import { log } from '../log.ts';
 import { readDefinition, readProfile } from './documents.ts';
 
 /** A joint that cannot be planned says so in its own line: it must not take down the list, nor the save. */
-function safeSummary(jointId: string, definition: EnteredJoint, profile: RuleProfile): PlanSummary {
+export async function makeSummary(
+  definition: EnteredJoint,
+  profile: RuleProfile
+): Promise<PlanSummary> {
   try {
-    return summaryOf(definition, profile);
+    const read = readEntered(definition);
+    const cost = read.ok ? planCost(read.definition) : 0;
+    const made = await inThread('summarized', { definition, profile }, cost);
+    if (made.ok) return made.value;
+    return { kind: definition.kind, state: 'costly', holes: 0, parts: null, attention: [] };
   } catch (error) {
-    log.error({ err: error, jointId }, 'a joint could not be planned');
+    log.error({ err: error, kind: definition.kind }, 'a joint could not be planned');
     return {
       kind: definition.kind,
       state: 'impossible',
@@ -27,10 +37,8 @@ function safeSummary(jointId: string, definition: EnteredJoint, profile: RulePro
 export async function keepSummary(
   database: Database,
   jointId: string,
-  definition: EnteredJoint,
-  profile: RuleProfile
-): Promise<PlanSummary> {
-  const summary = safeSummary(jointId, definition, profile);
+  summary: PlanSummary
+): Promise<void> {
   await rowsOf(
     database,
     `insert into joint_summaries (joint_id, version, summary) values ($1, $2, $3::jsonb)
@@ -38,7 +46,6 @@ export async function keepSummary(
      returning joint_id`,
     [jointId, SUMMARY_VERSION, JSON.stringify(summary)]
   );
-  return summary;
 }
 
 interface Unkept {
@@ -74,8 +81,10 @@ async function makeWithin(
   for (const row of rows) {
     const definition = readDefinition(row.document_version, row.definition);
     const profile = readProfile(row.rules_version, row.rules);
-    if (definition.ok && profile.ok)
-      made.set(row.id, await keepSummary(database, row.id, definition.value, profile.value));
+    if (!definition.ok || !profile.ok) continue;
+    const summary = await makeSummary(definition.value, profile.value);
+    await keepSummary(database, row.id, summary);
+    made.set(row.id, summary);
   }
   return made;
 }

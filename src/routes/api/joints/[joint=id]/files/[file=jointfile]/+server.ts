@@ -12,7 +12,7 @@ export const GET: RequestHandler = async ({ params, url, locals }) => {
     params.joint,
     params.file as JointFileName,
     wish.data,
-    locals.length
+    locals.style
   );
   if (!made.ok) return respond(made, locals.length);
   const { type, body, name } = made.value;

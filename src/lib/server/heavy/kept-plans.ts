@@ -1,0 +1,52 @@
+import { LRUCache } from 'lru-cache';
+import type { Joint } from '../../../core/kinds/joint.ts';
+import { readEntered } from '../../../core/kinds/read-entered.ts';
+import type { Plan } from '../../../core/plan/plan-shape.ts';
+import { planCost } from '../../../core/plan/plan-cost.ts';
+import type { JointView } from '../services/joints.ts';
+import { because, done, FIELD_MISSING, refused, type Outcome } from '../services/outcome.ts';
+import { inThread } from './threads.ts';
+
+/** A stored joint with its plan. */
+export interface PlannedJoint {
+  definition: Joint;
+  plan: Plan;
+}
+
+/** Holes of all plans that are kept, about 2 kB each. */
+const MOST_HOLES = 60_000;
+
+const kept = new LRUCache<string, PlannedJoint>({
+  maxSize: MOST_HOLES,
+  sizeCalculation: ({ plan }) => plan.holes.length + 1
+});
+/** Plans that are being made: who asks meanwhile waits for the same one. */
+const making = new Map<string, Promise<Outcome<PlannedJoint>>>();
+
+async function make(
+  key: string,
+  { definition: entered, profile }: Pick<JointView, 'definition' | 'profile'>
+): Promise<Outcome<PlannedJoint>> {
+  const read = readEntered(entered);
+  if (!read.ok) return refused('not-possible', because(read.problems[0] ?? FIELD_MISSING));
+  const { definition } = read;
+  const plan = await inThread('planned', { definition, profile }, planCost(definition));
+  if (!plan.ok) return plan;
+  const planned = { definition, plan: plan.value };
+  kept.set(key, planned);
+  return done(planned);
+}
+
+/** The plan of a joint as it is stored: what a revision comes to under a profile never changes, so it is made once. */
+export function planOf(
+  joint: Pick<JointView, 'id' | 'revision' | 'profileId' | 'definition' | 'profile'>
+): Promise<Outcome<PlannedJoint>> {
+  const key = `${joint.id}:${joint.revision}:${joint.profileId}`;
+  const known = kept.get(key);
+  if (known) return Promise.resolve(done(known));
+  const begun = making.get(key);
+  if (begun) return begun;
+  const made = make(key, joint).finally(() => making.delete(key));
+  making.set(key, made);
+  return made;
+}
