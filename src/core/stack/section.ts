@@ -2,6 +2,7 @@ import { rivetSize } from '../catalog/rivets.ts';
 import type { Dash, Head } from '../schema/fields.ts';
 import type { FlushTool } from './flush-tools.ts';
 import type { HeldSheet } from './layers.ts';
+import { FILLED_HOLE_D } from './wide-holes.ts';
 
 /** A point of a section, in: x from the rivet's axis, y down from the outer face. */
 export type SectionPoint = [xIn: number, yIn: number];
@@ -19,6 +20,8 @@ export interface SectionSheet {
   coatIn: number;
   /** of the hole in it, its own where that is larger */
   holeRadiusIn: number;
+  /** as far as the driven shank swells there */
+  swelledRadiusIn: number;
 }
 
 /** A section through one rivet as inserted. Lengths in inches; outlines are the right half only. */
@@ -160,7 +163,8 @@ export function sectionOf(
       bottomIn,
       treated,
       coatIn,
-      holeRadiusIn: ownRadiusIn
+      holeRadiusIn: ownRadiusIn,
+      swelledRadiusIn: Math.min(ownRadiusIn, FILLED_HOLE_D * shankRadiusIn)
     };
   });
   const flush = head === 'countersunk';

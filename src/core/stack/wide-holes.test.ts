@@ -49,6 +49,8 @@ describe('a sheet that is drilled larger than the rivet', () => {
     expect(view.section.sheets.map(({ holeRadiusIn }) => 2 * holeRadiusIn)).toEqual([
       0.1285, 0.196, 0.1285
     ]);
+    // driven it swells to 1.15 × 0.125 there
+    expect(view.section.sheets[1]?.swelledRadiusIn).toBeCloseTo(0.071875, 12);
     expect(view.section.sheets[1]?.outlineIn.map(([xIn]) => xIn)).toContain(0.098);
     const picked = view.candidates.find((one) => one.picked);
     expect(picked?.head.ok && picked.head.result.volumeIn3).toBe(stack.head.result.volumeIn3);

@@ -57,6 +57,17 @@
   const nominal = $derived(nominalHead(D));
   const band = $derived(head?.heightBandD ?? null);
   const shankPx = $derived(px((moment?.shankDiameterIn ?? D) / 2));
+  /** sheets that are drilled larger than the rivet */
+  const wide = $derived(
+    section.sheets.filter(({ holeRadiusIn }) => holeRadiusIn > section.holeRadiusIn)
+  );
+  /** what the hole is, in lines short enough to stand beside the shank */
+  const notes = $derived([
+    `hole ${preferences.text(stack.hole.diameterIn)}`,
+    `shank ${preferences.text(D)}`,
+    `free ${preferences.text(view.clearanceIn)} round`,
+    ...wide.map(({ name, holeRadiusIn }) => `${name} ${preferences.text(2 * holeRadiusIn)}`)
+  ]);
 </script>
 
 <div class="section" class:stale bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
@@ -115,6 +126,18 @@
           class="rivet"
           d="M{driven - shankPx} {faceY} V{lipY} H{driven + shankPx} V{faceY} Z"
         />
+        {#if view.travel && moment.heightIn <= view.travel.fullHoleIn}
+          {#each wide as sheet (sheet.topIn)}
+            <rect
+              class="rivet"
+              x={driven - px(sheet.swelledRadiusIn)}
+              y={faceY + px(sheet.topIn)}
+              width={2 * px(sheet.swelledRadiusIn)}
+              height={px(sheet.thicknessIn)}
+              data-part="swelled"
+            />
+          {/each}
+        {/if}
         <path class="rivet" d={closedPath(section.headIn, place(driven))} />
         <path
           class="rivet shop"
@@ -182,14 +205,11 @@
           >{preferences.text(length.atDimpleIn)} = {(length.atDimpleIn / D).toFixed(2)} D at the dimple</text
         >
       {/if}
-      <text class="draw-note" x={inserted} y={heightPx - 26} text-anchor="middle">
-        hole {preferences.text(stack.hole.diameterIn)}, shank {preferences.text(D)}: {preferences.text(
-          view.clearanceIn
-        )} free all round{section.sheets
-          .filter(({ holeRadiusIn }) => holeRadiusIn > section.holeRadiusIn)
-          .map(({ name, holeRadiusIn }) => `; ${name} ${preferences.text(2 * holeRadiusIn)}`)
-          .join('')}
-      </text>
+      {#each notes as note, index (note)}
+        <text class="draw-note" x="6" y={heightPx - 26 - 18 * (notes.length - 1 - index)}
+          >{note}</text
+        >
+      {/each}
       {#if view.flush}
         <SectionCuts tools={view.flush.tools} {section} place={place(inserted)} besidePx={half} />
       {/if}
