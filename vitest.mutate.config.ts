@@ -4,7 +4,9 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     environment: 'node',
-    include: ['src/core/**/*.test.ts', 'src/lib/words/**/*.test.ts'],
+    include: (process.env['MUTATE_TESTS'] ?? 'src/core/**/*.test.ts').split(','),
+    // every changed line starts all of its tests anew: what they import is read once a start
+    isolate: false,
     // whole tables of random rows beside a solver take longer than all the rest: what they find, worked cases find too
     exclude: ['**/*.property.test.ts', '**/node_modules/**']
   }

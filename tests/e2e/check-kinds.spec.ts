@@ -42,6 +42,10 @@ test('every head of a member with two sizes is judged by its own', async ({ page
   await page.getByRole('textbox', { name: 'Diameter' }).fill('0.28');
   await page.getByRole('textbox', { name: 'Height' }).fill('0.095');
   await expect(page.getByTestId('verdict')).toContainText('1.79 D wide');
+  // 1.93 D wide and half a diameter high passes on a condition: that is no plain good
+  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.302');
+  await page.getByRole('textbox', { name: 'Height' }).fill('0.078');
+  await expect(page.getByTestId('verdict')).toContainText('Good only if it passes a look');
 });
 
 test('a round patch is checked where its rings lie', async ({ page, app }) => {

@@ -3,6 +3,7 @@ import {
   expect,
   figure,
   holes,
+  makeJoint,
   openDemo,
   saved,
   signIn,
@@ -168,4 +169,46 @@ test('strength over pitch says what governs and where the joint stands', async (
   await expect(chart).toContainText('most 12 D');
   await expect(chart).toContainText(/here: \d+ % at 4\.1 D/);
   await expect(chart).toContainText('rivets shear first');
+});
+
+test('a broken stringer: lines along it, rows across as the other way', async ({ page, app }) => {
+  await beginJoint(page, app, 'splice between two straps', 'Stringer splice', [
+    '0.040',
+    '0.050',
+    '0.040'
+  ]);
+  await page.getByLabel('Width of the broken member').fill('1');
+  await page.getByText('Stringer, upper').click();
+  await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
+  // 7.7 an inch × 1 × 0.8: 7 on each side, four in each of two lines
+  await expect(figure(page, 'Rivets needed')).toContainText('7');
+  await toStation(page, 2);
+  await expect(figure(page, 'Holes')).toContainText('16');
+  await expect(page.getByText('Straps', { exact: true })).toBeVisible();
+  await page.getByText('In rows across', { exact: true }).click();
+  await expect(page.getByRole('button', { name: /in lines along the member/ })).toBeVisible();
+  await page.getByRole('button', { name: /in lines along the member/ }).click();
+  await expect(figure(page, 'Holes')).toContainText('16');
+});
+
+test('the distance between end holes is measured, and named where it is not as planned', async ({
+  page,
+  app
+}) => {
+  await makeJoint(page, app, 'Measured lap', ['0.040', '0.040', '6']);
+  await page.getByLabel('Own figure').fill('2.1');
+  await page.getByLabel('Whose figure').fill('repair sheet QR-41');
+  await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
+  await toStation(page, 2);
+  await page.getByText('On the metal').click();
+  await page.getByLabel('Between them, as measured').fill('5 1/2');
+  // 6 − 2 × 9/32 = 5 7/16
+  await expect(page.getByTestId('span-said')).toContainText('more than planned: 12 spaces of');
+  await expect(page.getByText(/its end holes are .* further apart than planned/)).toBeVisible();
+  await page.getByLabel('Between them, as measured').fill('4.49');
+  await expect(page.getByTestId('span-said')).toContainText('under the least of');
+  await saved(page);
+  await page.reload();
+  await page.getByText('On the metal').click();
+  await expect(page.getByLabel('Between them, as measured')).toHaveValue('4.49');
 });

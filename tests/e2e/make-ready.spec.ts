@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { BOTTOM_LAP, HULL_PATCH } from '../../scripts/demo-data.ts';
-import { expect, openOwn, signIn, test } from './app.ts';
+import { expect, openOwn, saved, signIn, test, toStation } from './app.ts';
 
 test.beforeEach(({ page, app }) => signIn(page, app));
 
@@ -124,4 +124,37 @@ test('step by step, big, on a tablet: one step, its count, its caution', async (
   await expect(floor).toContainText('Set the sheet holders');
   await page.keyboard.press('Escape');
   await expect(floor).toHaveCount(0);
+});
+
+test('a joint that stays together: accepted by whose word, its own steps, on record', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, BOTTOM_LAP, 'stack');
+  await page.getByText('No: closed structure').click();
+  await expect(page.getByText('Chips and burrs would stay between the parts')).toBeVisible();
+  await page.getByLabel('accepted by whose word').fill('repair sheet QR-7');
+  await expect(
+    page.getByText('The parts stay together: chips and burrs between them are accepted')
+  ).toBeVisible();
+  await saved(page);
+  await toStation(page, 4);
+  await expect(page.getByTestId('steps')).not.toContainText('Take apart');
+  await expect(page.getByTestId('steps')).toContainText('on the two outer faces');
+  await toStation(page, 6);
+  await page.getByRole('button', { name: 'Issue it and start checking' }).click();
+  await expect(page.getByTestId('kept-closed')).toContainText('repair sheet QR-7');
+});
+
+test('what was ticked off says what has changed since', async ({ page, app }) => {
+  await openOwn(page, app, BOTTOM_LAP, 'make-ready');
+  await page.getByRole('button', { name: /^Tick off: Clamp the parts/ }).click();
+  await expect(page.getByTestId('left')).toContainText('1 of 12 steps');
+  await toStation(page, 1);
+  await page.getByLabel('Thickness of sheet 1').fill('0.050');
+  await toStation(page, 4);
+  await expect(page.getByTestId('left')).toContainText('0 of');
+  await expect(page.getByTestId('step-card')).toContainText(
+    'Ticked off before this was changed: the sheets'
+  );
 });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { holdsWorkedCases, resultOf } from '../../../tests/support/cases';
-import { gaugeVerdict } from './gauge-verdict';
+import { problemsOf } from '../schema/read';
+import { gaugeVerdict, GaugeVerdictInput } from './gauge-verdict';
 
 describe('what a gauge plate says', () => {
   holdsWorkedCases('gauge-verdict');
@@ -49,5 +50,30 @@ describe('what a gauge plate says', () => {
       heightLeastIn: 0.0475,
       heightMostIn: null
     });
+  });
+
+  it('is no gauge with a hole or a notch outside what it can tell, and says both ends', () => {
+    const problem = (plate: object) => {
+      const read = GaugeVerdictInput.safeParse({
+        dash: 4,
+        fitsOver: true,
+        touchesSheet: false,
+        plate
+      });
+      return read.success ? null : problemsOf(read.error)[0];
+    };
+    // 1.3 to 1.5 of 1/8 for the hole, 0.38 to 0.5 for the notch
+    expect(problem({ headHoleIn: 0.1624 })).toMatchObject({
+      path: 'plate.headHoleIn',
+      said: { code: 'no-gauge', what: 'hole', leastIn: 0.1625, mostIn: 0.1875 }
+    });
+    expect(problem({ headHoleIn: 0.1625, notchIn: 0.0625 })).toBeNull();
+    expect(problem({ headHoleIn: 0.1876 })).not.toBeNull();
+    expect(problem({ notchIn: 0.0474 })).toMatchObject({
+      path: 'plate.notchIn',
+      said: { what: 'notch', leastIn: 0.0475, mostIn: 0.0625 }
+    });
+    expect(problem({ notchIn: 0 })).not.toBeNull();
+    expect(problem({})).toBeNull();
   });
 });

@@ -70,3 +70,55 @@ describe('the report on a head', () => {
     expect(problems[0] && refusal(problems[0])).toMatch(message);
   });
 });
+
+describe('where a limit itself lies', () => {
+  const one = headVolumeIn3(0.1875, 0.0625);
+  const meaningAt = (predictedIn3: number, row: number[] = []) =>
+    report(0.1875, 0.0625, predictedIn3, row).metal?.meaning;
+
+  it('is ordinary at 75 % and at 120 %', () => {
+    // as near as a double comes from within
+    expect(meaningAt(one / 0.7500001)).toBe('ordinary');
+    expect(meaningAt(one / 0.7499999)).toBe('lost');
+    expect(meaningAt(one / 1.1999999)).toBe('ordinary');
+    expect(meaningAt(one / 1.2000001)).toBe('longer');
+    // three quarters to the last bit
+    expect(rowMeaning([0.75, 0.75, 0.75])?.meaning).toBe('ordinary');
+    expect(rowMeaning([1.2, 1.2, 1.2])?.share).toBeCloseTo(1.2, 12);
+  });
+
+  it('holds a head against an ordinary row by the prediction, not by the row', () => {
+    // the row is at 118 %, this one at 80 %: ordinary, though a third under its row
+    expect(meaningAt(one / 0.8, [1.18, 1.18, 1.18])).toBe('ordinary');
+  });
+
+  it('asks about a head under and over what can be believed, with both ends in inches', () => {
+    const problem = (diameterIn: number, heightIn: number) => {
+      const read = reading(diameterIn, heightIn);
+      return read.success ? null : problemsOf(read.error)[0];
+    };
+    // 0.9 to 3 diameters wide, a tenth to two and a half high, of 1/8 in
+    expect(problem(0.1124, 0.0625)).toMatchObject({
+      path: 'diameterIn',
+      said: { leastIn: 0.1125, mostIn: 0.375 }
+    });
+    expect(problem(0.1125, 0.0625)).toBeNull();
+    expect(problem(0.375, 0.0625)).toBeNull();
+    expect(problem(0.3751, 0.0625)).not.toBeNull();
+    expect(problem(0.19, 0.0124)).toMatchObject({
+      path: 'heightIn',
+      said: { code: 'slipped-head', leastIn: 0.0125, mostIn: 0.3125 }
+    });
+    expect(problem(0.19, 0.0125)).toBeNull();
+    expect(problem(0.19, 0.3125)).toBeNull();
+    expect(problem(0.19, 0.3126)).not.toBeNull();
+    expect(problem(0, 0.06)).not.toBeNull();
+    expect(problem(0.19, -0.06)).not.toBeNull();
+  });
+
+  it('gives no finding and no reason where a reading cannot be judged', () => {
+    const work = report(0.1875, 0.0625, one, []).metal?.work ?? [];
+    // 100 %
+    expect(work.map(({ value }) => value)).toEqual([one, one, 100]);
+  });
+});

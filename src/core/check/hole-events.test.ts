@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { IssuedFacts, IssuedHole } from '../issue/issue';
-import { holeStates, lastShares, type HoleEvent } from './hole-events';
+import { CheckedHead, holeStates, holeStream, lastShares, type HoleEvent } from './hole-events';
 
 const event = (hole: number, diameterIn: number, verdict: 'accept' | 'drive-more'): HoleEvent => ({
   id: `00000000-0000-4000-8000-0000000000${hole}${verdict === 'accept' ? 1 : 2}`,
@@ -34,5 +34,83 @@ describe('where the holes stand', () => {
     const shares = lastShares(states, holes, facts);
     expect(shares).toHaveLength(1);
     expect(shares[0]).toBeCloseTo(((Math.PI / 4) * 0.19 ** 2 * 0.06) / 0.002, 12);
+  });
+});
+
+describe('the order of looks', () => {
+  const at = (hours: string, diameterIn: number): HoleEvent => ({
+    ...event(1, diameterIn, 'accept'),
+    at: `2026-03-04T${hours}:00Z`
+  });
+  const lastOf = (...events: HoleEvent[]) => holeStates([1], events).get(1);
+
+  it('is that of measuring, whenever it was sent', () => {
+    expect(lastOf(at('10:00', 0.16), at('09:00', 0.2))).toMatchObject({
+      looks: 2,
+      last: { diameterIn: 0.16 }
+    });
+    expect(lastOf(at('09:00', 0.2), at('10:00', 0.16))?.last?.diameterIn).toBe(0.16);
+    // of one instant the one recorded later
+    expect(lastOf(at('09:00', 0.2), at('09:00', 0.16))?.last?.diameterIn).toBe(0.16);
+  });
+
+  it('goes on from where it stood, and leaves holes of others alone', () => {
+    const before = holeStates([1, 2], [at('10:00', 0.16)]);
+    const after = holeStates([1, 2], [at('09:00', 0.2), { ...at('11:00', 0.3), hole: 9 }], before);
+    expect(after.get(1)).toMatchObject({ hole: 1, looks: 2, last: { diameterIn: 0.16 } });
+    expect(after.get(2)).toEqual({ hole: 2, last: null, looks: 0 });
+    expect([...after.keys()]).toEqual([1, 2]);
+  });
+});
+
+describe('what may follow on an issue', () => {
+  const issued = {
+    facts: { limits: 'standard', predictedIn3: 0.002, stacks: [] } as unknown as IssuedFacts,
+    holes: [
+      { number: 1, dash: 4 },
+      { number: 2, dash: 5 }
+    ] as IssuedHole[],
+    heldOpen: [{ number: 3, dash: 4, reason: 'latch' }] as (IssuedHole & { reason: string })[]
+  };
+  const move = (hole: number, diameterIn: number, heightIn: number) =>
+    CheckedHead.parse({
+      id: '00000000-0000-4000-8000-000000000009',
+      at: '2026-03-04T10:00:00Z',
+      kind: 'checked',
+      hole,
+      diameterIn,
+      heightIn,
+      flags: []
+    });
+  const follow = (hole: number, diameterIn = 0.188, heightIn = 0.0625) =>
+    holeStream.follow(issued, holeStates([1, 2], []), move(hole, diameterIn, heightIn));
+
+  it('is a head of one of its riveted holes, judged by that hole’s own size', () => {
+    expect(follow(1)).toMatchObject({ ok: true, result: { verdict: 'accept' } });
+    // 0.188 over 5/32 is 1.2 D, 0.0625 is 0.4 D
+    expect(follow(2)).toMatchObject({
+      ok: true,
+      result: { verdict: 'replace', findings: ['short-of-metal'] }
+    });
+  });
+
+  it('is none of a hole held open, of no hole, or of a slipped figure', () => {
+    expect(follow(3)).toMatchObject({
+      ok: false,
+      error: { path: 'hole', said: { code: 'held-open', hole: 3, reason: 'latch' } }
+    });
+    expect(follow(7)).toMatchObject({
+      ok: false,
+      error: { said: { code: 'no-such-hole', hole: 7 } }
+    });
+    expect(follow(1, 1.88)).toMatchObject({ ok: false, error: { path: 'diameterIn' } });
+  });
+
+  it('comes to the state of its riveted holes', () => {
+    const states = holeStream.project(issued, [event(2, 0.2, 'accept')]);
+    expect([...states].map(([hole, { looks }]) => [hole, looks])).toEqual([
+      [1, 0],
+      [2, 1]
+    ]);
   });
 });

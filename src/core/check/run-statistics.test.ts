@@ -33,6 +33,20 @@ describe('a run of heads', () => {
     expect(runStatistics([1.5, 1.5], LIMITS)).toMatchObject({ spread: 0, capability: null });
   });
 
+  it('is held against the nearer limit, whichever that is', () => {
+    // 1.35, 1.40, 1.45: the low limit is 0.1 away, the high one 0.35
+    expect(runStatistics([1.35, 1.4, 1.45], LIMITS).capability).toBeCloseTo(0.1 / 0.15, 12);
+    // 1.60, 1.65, 1.70: the high one is 0.1 away
+    expect(runStatistics([1.6, 1.65, 1.7], LIMITS).capability).toBeCloseTo(0.1 / 0.15, 12);
+  });
+
+  it('is centred on its own mean where no other centre is given', () => {
+    // seven just over the mean and one far under it
+    const values = [1.5, 1.5, 1.5, 1.5, 1.5, 1.5, 1.5, 1.35];
+    expect(rules(values)).toEqual([['seven-one-side', 0, 6]]);
+    expect(rules(values, 1.6)).toEqual([['seven-one-side', 0, 7]]);
+  });
+
   it('calls out a point beyond the limits', () => {
     expect(rules([1.5, 1.8, 1.5])).toEqual([['beyond-limits', 1, 1]]);
     expect(rules([1.5, 1.2, 1.25, 1.5])).toEqual([['beyond-limits', 1, 2]]);

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { dimTextPx } from './dim-text';
+
   /** A dimension line between two points of one axis, in screen pixels, with its text. */
   interface Props {
     /** the fixed coordinate: y of a horizontal one, x of a vertical one */
@@ -24,7 +26,7 @@
     spill = 'before'
   }: Props = $props();
   const middle = $derived((from + to) / 2);
-  const textWidth = $derived(text.length * 7.6 + 10);
+  const textWidth = $derived(dimTextPx(text) + 10);
   const room = $derived(Math.abs(to - from) > textWidth + 16);
 </script>
 

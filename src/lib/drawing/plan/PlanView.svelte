@@ -7,7 +7,7 @@
   import Dim from '../Dim.svelte';
   import { holeMarks, numbered, type NumberPlace } from './hole-marks';
   import type { Place } from './part-path';
-  import { datumLine, placeDims } from './plan-dims';
+  import { besideDrawingPx, datumLine, placeDims } from './plan-dims';
   import PlanFixedGrips from './PlanFixedGrips.svelte';
   import PlanLayerEnds from './PlanLayerEnds.svelte';
   import PlanLengthChanges from './PlanLengthChanges.svelte';
@@ -53,6 +53,7 @@
   /** measured: so many elements still repaint in a frame while panning; more go on a canvas */
   const MOST_ELEMENTS = 400;
   const NUMBER_STEP = 1.3;
+  const LEAST_BESIDE_PX = 118;
   const zoomable = new Zoomable();
   let widthPx = $state(800);
   let heightPx = $state(320);
@@ -65,7 +66,10 @@
     fitPlan(extent, {
       widthPx,
       heightPx: heightPx - TOOLS_PX,
-      marginX: 118,
+      marginX: Math.max(
+        LEAST_BESIDE_PX,
+        besideDrawingPx(layout?.dims ?? [], (inches) => preferences.text(inches))
+      ),
       marginY: tall ? 44 : 56
     })
   );

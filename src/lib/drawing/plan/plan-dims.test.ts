@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { definition, layoutOf } from '../../../../tests/support/joints';
 import type { Place } from './part-path';
-import { datumLine, placeDims } from './plan-dims';
+import { dimTextPx } from '../dim-text';
+import { besideDrawingPx, datumLine, placeDims } from './plan-dims';
 import { extentOf } from './plan-scene';
 
 const place: Place = { x: (inches) => 100 * inches, y: (inches) => 100 * inches, pxPerIn: 100 };
@@ -35,6 +36,20 @@ describe('dimensions round a drawing', () => {
     expect(dims[0]?.at).toBeLessThan(100 * extent.yIn);
     expect(dims[1]?.at).toBeLessThan(0);
     expect(dims[2]?.at).toBeGreaterThan(100 * (extent.yIn + extent.hIn));
+  });
+
+  it('have room beside the drawing in every unit', () => {
+    const inMm = (inches: number) => `${(25.4 * inches).toFixed(2)} mm`;
+    const beside = dims.filter(({ axis }) => axis === 'y');
+    for (const written of [write, inMm]) {
+      const roomPx = besideDrawingPx(lap.dims, written);
+      for (const { at, text } of placeDims(lap, lap.holes, extent, place, written).filter(
+        ({ axis, side }) => axis === 'y' && side === 'left'
+      ))
+        // from the drawing's left edge: the line, a gap and the text
+        expect(roomPx).toBeGreaterThanOrEqual(-at + 10 + dimTextPx(text));
+    }
+    expect(beside.length).toBeGreaterThan(0);
   });
 
   it('show where marks are measured from', () => {

@@ -1,5 +1,6 @@
 import type { LaidLine, PlannedHole } from '../../../core/plan/holes.ts';
 import type { JointLayout } from '../../../core/plan/plan-shape.ts';
+import { dimTextPx } from '../dim-text';
 import type { Place } from './part-path';
 import type { Extent } from './plan-scene';
 
@@ -17,6 +18,36 @@ export interface PlacedDim {
 
 const FIRST_PX = { top: 26, bottom: 22, left: 16, right: 16 };
 const STEP_PX = { across: 24, down: 22 };
+
+/** Between a dimension line and its text, and beyond it. */
+const TEXT_GAP_PX = 10;
+
+/**
+ * What the dimensions at the left and the right of a drawing need beside it, px: nothing of them is cut off.
+ *
+ * @param write a length as the person reads it
+ */
+export function besideDrawingPx(
+  dims: JointLayout['dims'],
+  write: (inches: number) => string
+): number {
+  const levels = { left: 0, right: 0 };
+  let most = 0;
+  for (const { axis, side, fromIn, toIn, label } of dims) {
+    if (axis !== 'y' || (side !== 'left' && side !== 'right')) continue;
+    const textPx = dimTextPx(textOf({ fromIn, toIn, label }, write));
+    most = Math.max(
+      most,
+      FIRST_PX[side] + levels[side]++ * STEP_PX.down + textPx + 2 * TEXT_GAP_PX
+    );
+  }
+  return most;
+}
+
+const textOf = (
+  { fromIn, toIn, label }: { fromIn: number; toIn: number; label?: string | undefined },
+  write: (inches: number) => string
+): string => `${write(toIn - fromIn)}${label === undefined ? '' : ` ${label}`}`;
 
 /** Between the end rivets of the first line and how it divides, where nothing else stands at the foot. */
 function betweenEnds(
@@ -77,7 +108,7 @@ export function placeDims(
       at: first[side] + outward * level * step,
       from: of(fromIn),
       to: of(toIn),
-      text: `${write(toIn - fromIn)}${label === undefined ? '' : ` ${label}`}`,
+      text: textOf({ fromIn, toIn, label }, write),
       side: side === 'right' ? 'right' : 'left',
       strong: strong ?? false,
       spill: 'before'

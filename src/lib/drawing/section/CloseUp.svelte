@@ -5,6 +5,7 @@
   import type { ShownPlan } from '$lib/client/workspace.svelte';
   import { detailWindow } from '../plan/detail-window';
   import Dim from '../Dim.svelte';
+  import { dimTextPx } from '../dim-text';
   import PlanObstacles from '../plan/PlanObstacles.svelte';
 
   /** The joint's datum corner, or the picked hole, enlarged to its own scale with the short dimensions. */
@@ -18,7 +19,10 @@
 
   let widthPx = $state(700);
   let heightPx = $state(210);
-  const LEFT = 276;
+  /** the notes at the left, dimension lines and the gaps about their texts */
+  const NOTES_PX = 164;
+  const NEAR_PX = 22;
+  const GAP_PX = 10;
   const RIGHT = 24;
   const TOP = 26;
   const BOTTOM = 14;
@@ -32,6 +36,10 @@
     shown.plan.holes.find((hole) => hole.number === picked) ?? shown.plan.holes[0]
   );
   const heightIn = $derived(layout?.heightIn ?? 1);
+  const nearestIn = $derived(Math.max(layout?.transverseIn ?? 0, pickedHole?.yIn ?? 0));
+  /** the outer dimension stands clear of the inner ones' texts, however long a unit makes them */
+  const outerPx = $derived(NEAR_PX + 3 * GAP_PX + dimTextPx(preferences.text(nearestIn)));
+  const LEFT = $derived(NOTES_PX + outerPx + GAP_PX + dimTextPx(preferences.text(heightIn)));
   const pxPerIn = $derived(
     Math.min(
       (heightPx - TOP - BOTTOM) / heightIn,
@@ -150,18 +158,24 @@
             strong
           />
         {/if}
-        <Dim axis="y" at={startX - 22} from={y(0)} to={y(at.yIn)} text={preferences.text(at.yIn)} />
+        <Dim
+          axis="y"
+          at={startX - NEAR_PX}
+          from={y(0)}
+          to={y(at.yIn)}
+          text={preferences.text(at.yIn)}
+        />
         {#if nextRow}
           <Dim
             axis="y"
-            at={startX - 22}
+            at={startX - NEAR_PX}
             from={y(at.yIn)}
             to={y(nextRow.yIn)}
             text={preferences.text(nextRow.yIn - at.yIn)}
           />
         {/if}
       {/if}
-      <Dim axis="y" at={startX - 86} from={y(0)} to={foot} text={preferences.text(heightIn)} />
+      <Dim axis="y" at={startX - outerPx} from={y(0)} to={foot} text={preferences.text(heightIn)} />
     </svg>
   {/if}
 </div>
