@@ -4,6 +4,8 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     environment: 'node',
+    // code that counts what was tried is slower than the tests' own limits expect
+    testTimeout: 60_000,
     include: (process.env['MUTATE_TESTS'] ?? 'src/core/**/*.test.ts').split(','),
     // every changed line starts all of its tests anew: what they import is read once a start
     isolate: false,

@@ -18,7 +18,7 @@ function placeKey(
   return [
     length.ok ? length.result.lengthDash : 'none',
     flush?.ok ? flush.result.method : '',
-    ...held.map(({ name }) => name)
+    ...held.map(({ name, sheet }) => sheet ?? name)
   ].join(':');
 }
 

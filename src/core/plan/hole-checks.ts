@@ -162,15 +162,15 @@ function edgeCheck(
 
 /** Every layer's own ends, beside the metal's outer edges: one check a layer, where it is computed and where it is marked. */
 function layerEndChecks({ holes, head, limits, stackings, alongIn }: Laid): HoleCheck[] {
-  const byLayer = new Map<string, Limit>();
+  /** by its sheet, or its name where it is none: two sheets may have one name */
+  const byLayer = new Map<string, { name: string; limit: Limit }>();
   stackings.forEach(({ layers }, stack) => {
     const ends = layerEnds(layers, alongIn);
     if (ends.length === 0) return;
-    const layerOf = new Map(layers.map((layer) => [layer.name, layer]));
     for (const hole of holes) {
       if (hole.stack !== stack) continue;
       for (const end of ends) {
-        const layer = layerOf.get(end.layer);
+        const layer = layers[end.at];
         const radiusIn = D(hole) / 2;
         const fromEndIn = layer
           ? [hole.xIn, hole.markXIn].flatMap(
@@ -178,9 +178,11 @@ function layerEndChecks({ holes, head, limits, stackings, alongIn }: Laid): Hole
             )
           : [];
         if (fromEndIn.length === 0) continue;
-        let limit = byLayer.get(end.layer);
-        if (!limit) byLayer.set(end.layer, (limit = new Limit('layer-end-min', 'least')));
-        limit.hold(
+        const key = end.sheet ?? end.layer;
+        let own = byLayer.get(key);
+        if (!own)
+          byLayer.set(key, (own = { name: end.layer, limit: new Limit('layer-end-min', 'least') }));
+        own.limit.hold(
           hole.number,
           limits.edgeMinD[head] * D(hole),
           Math.min(...fromEndIn),
@@ -189,8 +191,8 @@ function layerEndChecks({ holes, head, limits, stackings, alongIn }: Laid): Hole
       }
     }
   });
-  return [...byLayer].flatMap(([layer, limit]) =>
-    limit.check.map((check) => ({ ...check, layer }))
+  return [...byLayer.values()].flatMap(({ name, limit }) =>
+    limit.check.map((check) => ({ ...check, layer: name }))
   );
 }
 

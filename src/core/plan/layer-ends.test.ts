@@ -54,6 +54,34 @@ describe('a layer’s own ends', () => {
     expect(check?.valueIn).toBeCloseTo(-0.05, 9);
   });
 
+  it('are each sheet’s own, though two have one name', () => {
+    const straps = (at: number, change: object) => {
+      const joint = definition('double-strap', ['0.040', '0.040', '0.040'], {
+        widthIn: '4',
+        dash: 4,
+        perInch: '2',
+        perInchReason: 'own'
+      });
+      return {
+        ...joint,
+        sheets: joint.sheets.map((sheet, index) => ({
+          ...sheet,
+          name: 'strap',
+          ...(index === at ? change : {})
+        }))
+      };
+    };
+    for (const at of [0, 1, 2]) {
+      const { layout } = planned(straps(at, { fromIn: 1.2 }));
+      const check = layout.ok && layout.result.checks.find(({ rule }) => rule === 'layer-end-min');
+      expect(check, `sheet ${at + 1}`).toMatchObject({ ok: false, layer: 'strap' });
+    }
+    // one of them lies under no hole at all
+    expect(
+      written(planned(straps(2, { fromIn: 3.9 }))).filter(({ title }) => /no hole/.test(title))
+    ).toHaveLength(1);
+  });
+
   it('leave room for no larger rivet in rework either', () => {
     const at = holeNear(lap({}), 3).xIn;
     const joint = lap({ fromIn: at - 0.26 });

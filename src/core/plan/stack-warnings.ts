@@ -132,9 +132,9 @@ function layerWarnings(joint: Joint, { holes, layout, stacks }: Derived): Found[
       said: { code: 'hold-nothing', holes: lonely },
       holes: lonely
     });
-  const used = new Set(stacks.flatMap(({ sheets }) => sheets.map(({ name }) => name)));
-  for (const { name } of joint.sheets)
-    if (!used.has(name))
+  const used = new Set(stacks.flatMap(({ sheets }) => sheets.map(({ sheet }) => sheet)));
+  for (const { id, name } of joint.sheets)
+    if (!used.has(id))
       found.push({
         level: 'attention',
         said: { code: 'under-no-hole', name }

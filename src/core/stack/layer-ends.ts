@@ -3,6 +3,8 @@ import { above, atLeast, atMost, below } from '../units/tolerance.ts';
 
 /** An end of a layer inside the joint, where its metal stops; x in inches. */
 export interface LayerEnd {
+  /** its place among the layers: two may have one name */
+  at: number;
   layer: string;
   /** of the sheet it is, where it is one */
   sheet: string | null;
@@ -16,12 +18,12 @@ export interface LayerEnd {
  * @param alongIn how far the joint runs, in
  */
 export const layerEnds = (layers: readonly StackLayer[], alongIn: number): LayerEnd[] =>
-  layers.flatMap(({ name, sheet, fromIn, toIn }): LayerEnd[] => [
+  layers.flatMap(({ name, sheet, fromIn, toIn }, at): LayerEnd[] => [
     ...(fromIn !== -Infinity && above(fromIn, 0)
-      ? [{ layer: name, sheet, end: 'begin' as const, xIn: fromIn }]
+      ? [{ at, layer: name, sheet, end: 'begin' as const, xIn: fromIn }]
       : []),
     ...(toIn !== Infinity && below(toIn, alongIn)
-      ? [{ layer: name, sheet, end: 'end' as const, xIn: toIn }]
+      ? [{ at, layer: name, sheet, end: 'end' as const, xIn: toIn }]
       : [])
   ]);
 

@@ -19,7 +19,10 @@ export interface StackLayer {
 }
 
 /** A sheet as thick as it is at one hole, in. */
-export type HeldSheet = Pick<StackLayer, 'name' | 'coatIn' | 'material' | 'film' | 'holeIn'> & {
+export type HeldSheet = Pick<
+  StackLayer,
+  'name' | 'sheet' | 'coatIn' | 'material' | 'film' | 'holeIn'
+> & {
   thicknessIn: number;
 };
 
@@ -75,8 +78,8 @@ export function heldAt(layers: readonly StackLayer[], xIn: number): HeldSheet[] 
   return layers.flatMap((layer) => {
     const thicknessIn = thicknessAt(layer, xIn);
     if (thicknessIn === null) return [];
-    const { name, coatIn, material, film, holeIn } = layer;
-    return [{ name, thicknessIn, coatIn, material, film, holeIn }];
+    const { name, sheet, coatIn, material, film, holeIn } = layer;
+    return [{ name, sheet, thicknessIn, coatIn, material, film, holeIn }];
   });
 }
 

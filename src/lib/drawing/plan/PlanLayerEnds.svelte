@@ -21,7 +21,7 @@
     ...new Map(
       stackings
         .flatMap(({ layers }) => layerEnds(layers, alongIn))
-        .map((end) => [`${end.layer} ${end.end}`, end])
+        .map((end) => [`${end.sheet ?? end.layer} ${end.end}`, end])
     )
   ]);
 </script>
@@ -35,7 +35,7 @@
       xIn
     )}: drag to move"
     data-drag="layer-end"
-    data-layer-end={key}
+    data-layer-end="{layer} {end}"
     {@attach dragged(
       () => (sheet === null ? null : { sheet, xIn }),
       (from, { dxPx }) => onmove(from.sheet, end, from.xIn + dxPx / place.pxPerIn)
