@@ -4,7 +4,8 @@ export default {
   vitest: { configFile: 'vitest.mutate.config.ts' },
   plugins: ['@stryker-mutator/vitest-runner'],
   coverageAnalysis: 'perTest',
-  ignoreStatic: true,
+  // what a test file makes ready before its tests is run anew with every changed line
+  ignoreStatic: false,
   // words for people are no arithmetic: a text that reads otherwise breaks no rule
   mutator: { excludedMutations: ['StringLiteral'] },
   reporters: ['clear-text', 'json', 'progress-append-only'],

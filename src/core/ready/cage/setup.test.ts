@@ -1,0 +1,125 @@
+import { describe, expect, it } from 'vitest';
+import { setupOf } from '../../../../tests/support/cages';
+import { problemsOf } from '../../schema/read';
+import { CageSetup, cutDepthIn, flushBand } from './setup';
+
+const bandOf = (change: Parameters<typeof setupOf>[0]) => flushBand(setupOf(change));
+
+describe('between which readings a cut is good', () => {
+  it('is the school’s limits in a sheet thick enough, and their middle is aimed at', () => {
+    expect(bandOf({})).toMatchObject({
+      ok: true,
+      result: { lowIn: 0, highIn: 0.002, targetIn: 0.001 }
+    });
+    expect(bandOf({ school: 'aerodynamic' })).toMatchObject({
+      result: { lowIn: -0.002, highIn: 0.002, targetIn: 0 }
+    });
+    expect(bandOf({ targetIn: 0.0015 })).toMatchObject({ result: { targetIn: 0.0015 } });
+    const { work } = bandOf({ school: 'three-proud' }) as { work: { value: unknown }[] };
+    expect(work.map(({ value }) => value)).toEqual([0, 0.003, 0.0015]);
+  });
+
+  it('never goes through the sheet', () => {
+    // the head of dash 4 is 0.042 high: in 0.041 it must stay 0.001 proud
+    expect(bandOf({ sheetIn: 0.041, school: 'three-proud' })).toMatchObject({
+      ok: true,
+      result: { lowIn: expect.closeTo(0.001, 12) as number, highIn: 0.003 }
+    });
+    // 0.0395 in: 0.0025 proud at least, over the 0.002 of the school
+    expect(bandOf({ sheetIn: 0.0395 })).toMatchObject({
+      ok: false,
+      error: {
+        path: 'sheetIn',
+        said: { code: 'cut-through', dash: 4, deepIn: 0.042, sheetIn: 0.0395, highIn: 0.002 }
+      }
+    });
+  });
+
+  it('is none where no click may fall into it, and says what would do', () => {
+    // from 0.0015 to 0.002 is half a click
+    expect(bandOf({ sheetIn: 0.0405 })).toMatchObject({
+      ok: false,
+      error: {
+        said: {
+          code: 'band-under-a-click',
+          lowIn: expect.closeTo(0.0015, 12) as number,
+          highIn: 0.002,
+          clickIn: 0.001,
+          // 0.042 − (0.002 − 0.001)
+          leastSheetIn: expect.closeTo(0.041, 12) as number,
+          // three-proud leaves 0.0015
+          otherHighIn: 0.003
+        }
+      }
+    });
+    // 0.0025 to 0.003: no school leaves a click
+    expect(bandOf({ sheetIn: 0.0395, school: 'three-proud' })).toMatchObject({
+      error: { said: { code: 'band-under-a-click', otherHighIn: null } }
+    });
+    // exactly one click is one
+    expect(bandOf({ sheetIn: 0.041 })).toMatchObject({ ok: true });
+  });
+
+  it('holds a target against it, and says the nearest that holds', () => {
+    expect(bandOf({ targetIn: 0.0025 })).toMatchObject({
+      error: { path: 'targetIn', said: { code: 'target-outside', nearestIn: 0.002, lowIn: 0 } }
+    });
+    expect(bandOf({ targetIn: -0.0005 })).toMatchObject({ error: { said: { nearestIn: 0 } } });
+    expect(bandOf({ targetIn: 0 })).toMatchObject({ ok: true });
+    expect(bandOf({ targetIn: 0.002 })).toMatchObject({ ok: true });
+  });
+
+  it('leaves a cut that gets its nest later to the nest', () => {
+    // a rivet in the cut, dimpled sheets above: thinner than the head is no matter here
+    expect(bandOf({ sheetIn: 0.03, skinIn: 0.02 })).toMatchObject({
+      ok: true,
+      result: { lowIn: 0 }
+    });
+    // a dimpled scrap in it: 0.042 + 0.3054 × 0.032 = 0.0518, over 0.050
+    expect(cutDepthIn(setupOf({ seat: 'dimpled-scrap', skinIn: 0.032 }))).toBeCloseTo(0.05177, 4);
+    expect(bandOf({ seat: 'dimpled-scrap', skinIn: 0.032, sheetIn: 0.0512 })).toMatchObject({
+      ok: true,
+      result: { lowIn: expect.closeTo(0.000573, 5) as number }
+    });
+    expect(bandOf({ seat: 'dimpled-scrap', skinIn: 0.032, sheetIn: 0.049 })).toMatchObject({
+      ok: false,
+      error: { said: { code: 'cut-through' } }
+    });
+  });
+});
+
+describe('a setup as typed', () => {
+  const problems = (change: object) => {
+    const read = CageSetup.safeParse({ ...setupOf(), ...change });
+    return read.success ? [] : problemsOf(read.error).map(({ path }) => path);
+  };
+
+  it('is read with its lengths in any unit', () => {
+    expect(CageSetup.parse({ ...setupOf(), sheetIn: '1.27 mm', material: ' clad ' })).toMatchObject(
+      { sheetIn: 0.05, material: 'clad', thickMeant: false }
+    );
+  });
+
+  it('asks about a thick sheet and a thick coupon until they are meant', () => {
+    expect(problems({ sheetIn: '0.5', couponIn: '1/2' })).toEqual(['sheetIn', 'couponIn']);
+    expect(problems({ sheetIn: '0.5', couponIn: '1/2', thickMeant: true })).toEqual([]);
+  });
+
+  it('needs the dimpled sheets above a dimpled scrap, and only there', () => {
+    expect(problems({ seat: 'dimpled-scrap' })).toEqual(['skinIn']);
+    expect(problems({ seat: 'dimpled-scrap', skinIn: '0.032' })).toEqual([]);
+    expect(problems({ skinIn: null })).toEqual([]);
+  });
+
+  it.each([
+    [{ holeIn: '0.07' }, 'holeIn'],
+    [{ holeIn: '0.6' }, 'holeIn'],
+    [{ backingIn: '13' }, 'backingIn'],
+    [{ filmIn: '0.2' }, 'filmIn'],
+    [{ targetIn: '1' }, 'targetIn'],
+    [{ targetIn: '-1' }, 'targetIn'],
+    [{ filmOn: { cut: true, read: true } }, 'filmOn.work']
+  ])('refuses %j', (change, path) => {
+    expect(problems(change)).toContain(path);
+  });
+});
