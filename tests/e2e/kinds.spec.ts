@@ -178,7 +178,7 @@ test('a broken stringer: lines along it, rows across as the other way', async ({
     '0.040'
   ]);
   await page.getByLabel('Width of the broken member').fill('1');
-  await page.getByText('Stringer, upper').click();
+  await page.getByLabel('Where it sits').selectOption('stringer');
   await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
   // 7.7 an inch × 1 × 0.8: 7 on each side, four in each of two lines
   await expect(figure(page, 'Rivets needed')).toContainText('7');
