@@ -98,7 +98,15 @@ export function layAlong(joint: DoubleStrap, context: LayContext, held: Straps):
     context
   );
   if (!laid.ok) return laid;
-  const { lines: count, perLine, pitchIn, overlapIn, sideEdgeIn, transverseIn } = laid.result;
+  const {
+    lines: count,
+    perLine,
+    pitchIn,
+    overlapIn,
+    sideEdgeIn,
+    farEdgeIn,
+    transverseIn
+  } = laid.result;
   const { diameterIn: D, edgeIn, edgeWork, limits } = context;
   const strapIn = 2 * overlapIn + gapIn;
   const parts = partsOf(joint, laid.result, held);
@@ -145,7 +153,12 @@ export function layAlong(joint: DoubleStrap, context: LayContext, held: Straps):
         )
       ],
       checks: [
-        wholeCheck('edge-max', 'most', limits.edgeMaxD * D, Math.max(edgeIn, sideEdgeIn)),
+        wholeCheck(
+          'edge-max',
+          'most',
+          limits.edgeMaxD * D,
+          Math.max(edgeIn, sideEdgeIn, farEdgeIn)
+        ),
         ...(transverseIn === null
           ? []
           : [wholeCheck('transverse-min', 'least', limits.transverseMinD * D, transverseIn)])

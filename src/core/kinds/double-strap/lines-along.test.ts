@@ -58,6 +58,16 @@ describe('a broken stringer between two straps', () => {
     ).toEqual(['far-line-1:4', 'far-line-2:3', 'far-line-3:4', 'far-line-4:3']);
   });
 
+  it('has its lines where a rule can draw them', () => {
+    // 1.1 in: 1.1 − 2 × 9/32 = 0.5375 is over 4 D; 1/2 apart, (1.1 − ½) / 2 = 0.3, down to 9/32
+    const layout = layoutOf(stringer('1.1', '0.050'));
+    expect([...new Set(layout.holes.map(({ yIn }) => yIn))]).toEqual([0.28125, 0.78125]);
+    // 0.95 in: 0.3875 between them, down to 3/8; (0.95 − 3/8) / 2 = 0.2875, down to 9/32
+    const narrow = layoutOf(stringer('0.95', '0.050', { run: 'along' }));
+    expect([...new Set(narrow.holes.map(({ yIn }) => yIn))]).toEqual([0.28125, 0.65625]);
+    expect(broken(narrow)).toEqual([]);
+  });
+
   it('is laid in rows across while those hold its rivets, and both are offered', () => {
     const wide = stringer('4', '0.040');
     expect(keysOf(layoutOf(wide))[0]).toMatch(/^near-\d:/);

@@ -23,8 +23,9 @@ export interface LinesAlong {
   perLine: number;
   /** rivets on one side of the break */
   total: number;
-  /** outermost line to the member's edge */
+  /** first line to the member's upper edge, and the last to its lower one */
   sideEdgeIn: number;
+  farEdgeIn: number;
   /** null where there is one line */
   transverseIn: number | null;
   pitchIn: number;
@@ -32,23 +33,40 @@ export interface LinesAlong {
   overlapIn: number;
 }
 
-type Across = Pick<LinesAlong, 'lines' | 'sideEdgeIn' | 'transverseIn'>;
+type Across = Pick<LinesAlong, 'lines' | 'sideEdgeIn' | 'farEdgeIn' | 'transverseIn'>;
+
+/** On a 1/32, so that it can be drawn, where that keeps the least. */
+const drawable = (lengthIn: number, leastIn: number): number => {
+  const downIn = downTo32nd(lengthIn);
+  return atLeast(downIn, leastIn) ? downIn : lengthIn;
+};
 
 /** Lines spread over the width inside the edge distance; further in where they would stand too far apart. */
-function spread(widthIn: number, edgeIn: number, lines: number, mostIn: number): Across {
-  if (lines === 1) return { lines, sideEdgeIn: widthIn / 2, transverseIn: null };
-  const transverseIn = Math.min((widthIn - 2 * edgeIn) / (lines - 1), mostIn);
-  return { lines, sideEdgeIn: (widthIn - (lines - 1) * transverseIn) / 2, transverseIn };
+function spread(
+  widthIn: number,
+  lines: number,
+  { edgeIn, diameterIn: D, limits, head }: LayContext
+): Across {
+  const spaces = lines - 1;
+  const evenIn = Math.min((widthIn - 2 * edgeIn) / spaces, limits.transverseMaxD * D);
+  const apartIn = spaces === 0 ? 0 : drawable(evenIn, limits.transverseMinD * D);
+  const sideEdgeIn = drawable((widthIn - spaces * apartIn) / 2, limits.edgeMinD[head] * D);
+  return {
+    lines,
+    sideEdgeIn,
+    farEdgeIn: widthIn - sideEdgeIn - spaces * apartIn,
+    transverseIn: spaces === 0 ? null : apartIn
+  };
 }
 
 /** Every number of lines that holds the limits across the member, from one up. */
-function spreads(widthIn: number, { edgeIn, diameterIn: D, limits, head }: LayContext): Across[] {
-  const mostIn = limits.transverseMaxD * D;
+function spreads(widthIn: number, context: LayContext): Across[] {
+  const { edgeIn, diameterIn: D, limits, head } = context;
   const roomIn = widthIn - 2 * edgeIn;
   const most = roomIn > 0 ? floorTo(roomIn / (limits.transverseMinD * D)) + 1 : 1;
-  return Array.from({ length: most }, (_, at) => spread(widthIn, edgeIn, at + 1, mostIn)).filter(
-    ({ sideEdgeIn }) =>
-      atLeast(sideEdgeIn, limits.edgeMinD[head] * D) && atMost(sideEdgeIn, limits.edgeMaxD * D)
+  return Array.from({ length: most }, (_, at) => spread(widthIn, at + 1, context)).filter(
+    ({ sideEdgeIn, farEdgeIn }) =>
+      atLeast(sideEdgeIn, limits.edgeMinD[head] * D) && atMost(farEdgeIn, limits.edgeMaxD * D)
   );
 }
 
@@ -93,16 +111,14 @@ export function linesAlong(wish: AlongWish, context: LayContext): Answer<LinesAl
     return { ...across, perLine, total: rivetsInRows(pattern, across.lines, perLine) };
   };
   const asked =
-    wish.lines === 'auto'
-      ? spreads(widthIn, context)
-      : [spread(widthIn, edgeIn, wish.lines, limits.transverseMaxD * D)];
+    wish.lines === 'auto' ? spreads(widthIn, context) : [spread(widthIn, wish.lines, context)];
   const [first, ...others] = asked.map(sized);
   const chosen = others.reduce(
     (best, one) =>
       one.perLine < best.perLine || (one.perLine === best.perLine && one.total < best.total)
         ? one
         : best,
-    first ?? sized(spread(widthIn, edgeIn, 1, 0))
+    first ?? sized(spread(widthIn, 1, context))
   );
   const pitchIn = nearPitchIn ?? usualPitch(context, chosen.transverseIn);
   const overlapIn = 2 * edgeIn + (chosen.perLine - 1) * pitchIn;
@@ -140,20 +156,28 @@ function explain(
     ),
     workLine('rivets on one side', `over ${lines} line${lines > 1 ? 's' : ''}`, total, 'rivets'),
     ...(transverseIn === null
-      ? [workLine('line to edge', by`width / 2 = ${len(widthIn)} / 2`, sideEdgeIn, 'in', 'lines')]
+      ? [
+          workLine(
+            'line to edge',
+            by`width / 2 = ${len(widthIn)} / 2, down to a 1/32 where that holds`,
+            sideEdgeIn,
+            'in',
+            'lines'
+          )
+        ]
       : [
           workLine(
             'between lines',
-            above(sideEdgeIn, edgeIn)
+            above((widthIn - 2 * edgeIn) / (lines - 1), limits.transverseMaxD * D)
               ? by`not over ${limits.transverseMaxD} D = ${limits.transverseMaxD} × ${len(D)}`
-              : by`(width − 2 × edge) / spaces = (${len(widthIn)} − 2 × ${len(edgeIn)}) / ${lines - 1}`,
+              : by`(width − 2 × edge) / spaces, down to a 1/32 where that holds = (${len(widthIn)} − 2 × ${len(edgeIn)}) / ${lines - 1}`,
             transverseIn,
             'in',
             'transverse'
           ),
           workLine(
             'line to edge',
-            by`(width − ${lines - 1} × between lines) / 2 = (${len(widthIn)} − ${lines - 1} × ${len(transverseIn)}) / 2`,
+            by`(width − ${lines - 1} × between lines) / 2, down to a 1/32 where that holds = (${len(widthIn)} − ${lines - 1} × ${len(transverseIn)}) / 2`,
             sideEdgeIn,
             'in',
             'lines'
