@@ -15,14 +15,15 @@ const event = (hole: number, diameterIn: number, verdict: 'accept' | 'drive-more
 });
 
 describe('where the holes stand', () => {
-  const states = holeStates(
-    [1, 2, 3],
-    [event(1, 0.16, 'drive-more'), event(2, 0.18, 'accept'), event(1, 0.19, 'accept')]
-  );
+  const states = () =>
+    holeStates(
+      [1, 2, 3],
+      [event(1, 0.16, 'drive-more'), event(2, 0.18, 'accept'), event(1, 0.19, 'accept')]
+    );
 
   it('lets the last reading of a hole count and remembers how often it was looked at', () => {
-    expect(states.get(1)).toMatchObject({ looks: 2, last: { diameterIn: 0.19 } });
-    expect(states.get(3)).toEqual({ hole: 3, last: null, looks: 0 });
+    expect(states().get(1)).toMatchObject({ looks: 2, last: { diameterIn: 0.19 } });
+    expect(states().get(3)).toEqual({ hole: 3, last: null, looks: 0 });
   });
 
   it('holds the latest readings against what each hole predicts', () => {
@@ -31,7 +32,7 @@ describe('where the holes stand', () => {
       stacks: []
     } as unknown as IssuedFacts;
     const holes = [1, 3].map((number) => ({ number, stack: 0, gripIn: null }) as IssuedHole);
-    const shares = lastShares(states, holes, facts);
+    const shares = lastShares(states(), holes, facts);
     expect(shares).toHaveLength(1);
     expect(shares[0]).toBeCloseTo(((Math.PI / 4) * 0.19 ** 2 * 0.06) / 0.002, 12);
   });
