@@ -186,6 +186,73 @@ describe('what to do next with a cage', () => {
   });
 });
 
+describe('what a guide rests on', () => {
+  const work = (guide: ReturnType<typeof told>) => guide.work.map(({ label }) => label);
+
+  it('says what it predicts, and shows it, only where it goes on', () => {
+    // half way from 0.008 to 0.001 while a click is assumed
+    const deeper = told([4, 0.008]);
+    expect(work(deeper)).toContain('predicted');
+    expect(deeper.predictedIn).toBeCloseTo(
+      0.008 - 0.001 * (deeper.nextClicks === null ? 0 : deeper.nextClicks - 4),
+      12
+    );
+    const deep = told([4, 0.008], [13, -0.0015]);
+    expect(deep.said.state).toBe('too-deep');
+    expect(work(deep)).not.toContain('predicted');
+    // back by whole clicks up to the middle of the band: 2.5 clicks are 3
+    expect(deep).toMatchObject({
+      changeClicks: -3,
+      nextClicks: 10,
+      predictedIn: expect.closeTo(0.0015, 12) as number
+    });
+    expect(work(told([9, 0.0015], [9, 0.0011], [9, 0.0013]))).not.toContain('predicted');
+  });
+
+  it('is refused where its setup has no band, and begins with nothing known', () => {
+    expect(cageGuide(setupOf({ sheetIn: 0.0395 }), trials([4, 0.008]))).toMatchObject({
+      ok: false,
+      error: { said: { code: 'cut-through' } }
+    });
+    expect(told()).toMatchObject({ line: null, doubts: [], doubted: false, nest: null });
+  });
+
+  it('is doubted while its readings contradict each other, and only then', () => {
+    expect(told([0, 0.012], [4, 0.008]).doubted).toBe(false);
+    const stuck = told([0, 0.012], [4, 0.0119], [8, 0.0118]);
+    expect(stuck.said.state).toBe('deeper');
+    expect(stuck.doubted).toBe(true);
+    // too deep is too deep, whatever was read before
+    const deep = told([0, 0.012], [4, 0.0119], [8, -0.003]);
+    expect(deep.said.state).toBe('too-deep');
+    expect(deep.doubted).toBe(false);
+  });
+
+  it('has a nest for a rivet under dimpled sheets once it is set, and at no other time', () => {
+    const thick = setupOf({ sheetIn: 0.063, couponIn: 0.063, skinIn: 0.032 });
+    const SET = [
+      [9, 0.0015],
+      [9, 0.0011],
+      [9, 0.0013]
+    ] as const;
+    expect(guideOf(thick, trials([4, 0.008])).nest).toBeNull();
+    // 0.3054 × 0.032 = 0.00977: nine whole clicks
+    expect(
+      guideOf(thick, trials(...SET.map(([a, b]) => [a, b] as [number, number]))).nest
+    ).toMatchObject({
+      ok: true,
+      result: {
+        clicks: 18,
+        extraClicks: 9,
+        // 0.042 − 0.0011 + 9 × 0.001
+        depthIn: expect.closeTo(0.0499, 12) as number,
+        wallIn: expect.closeTo(0.0131, 12) as number
+      }
+    });
+    expect(told(...SET.map(([a, b]) => [a, b] as [number, number])).nest).toBeNull();
+  });
+});
+
 describe('followed at a bench', () => {
   /** Does what the guide says until it says nothing more. */
   function follow(seed: number, setup = SETUP) {
