@@ -4,7 +4,7 @@ import { defineKind, type WayToTry } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
 import { lengthWay, plainWay } from '../shared/rows-kind.ts';
 import { unitLen } from '../../notation.ts';
-import { USUAL_CLEARANCE_IN } from '../shared/insert.ts';
+import { insertAsks } from '../shared/insert.ts';
 import { entered, read, USUAL_CORNER_IN, type Patch, type EnteredPatch } from './fields.ts';
 import { layPatch } from './lay.ts';
 
@@ -96,21 +96,7 @@ export const patch = defineKind({
       ),
       EDGE,
       length('cornerRadiusIn', 'Corner radius of the cut-out', '1/2', [unitLen(USUAL_CORNER_IN)]),
-      length(
-        'insertClearanceIn',
-        'Clearance round the insert',
-        '1/32',
-        [unitLen(USUAL_CLEARANCE_IN)],
-        filled
-      ),
-      length(
-        'insertEdgeIn',
-        'Edge distance in the insert',
-        'as the skin',
-        'as in the skin',
-        filled
-      ),
-      length('insertSheetIn', 'Insert thickness', 'as the skin', 'as thick as the skin', filled)
+      ...insertAsks(filled)
     ]
   },
   names: {

@@ -2,8 +2,7 @@ import { asNumber, CARRIES, choice, EDGE, length } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
-import { unitLen } from '../../notation.ts';
-import { USUAL_CLEARANCE_IN } from '../shared/insert.ts';
+import { insertAsks } from '../shared/insert.ts';
 import { FEWEST, plainWay } from '../shared/rows-kind.ts';
 import { entered, read, type EnteredRound } from './fields.ts';
 import { layRound } from './lay.ts';
@@ -56,21 +55,7 @@ export const round = defineKind({
         { read: asNumber }
       ),
       EDGE,
-      length(
-        'insertClearanceIn',
-        'Clearance round the insert',
-        '1/32',
-        [unitLen(USUAL_CLEARANCE_IN)],
-        filled
-      ),
-      length(
-        'insertEdgeIn',
-        'Edge distance in the insert',
-        'as the skin',
-        'as in the skin',
-        filled
-      ),
-      length('insertSheetIn', 'Insert thickness', 'as the skin', 'as thick as the skin', filled)
+      ...insertAsks(filled)
     ]
   },
   names: {

@@ -1,3 +1,5 @@
+import { unitLen } from '../../notation.ts';
+import { length, type LengthAsk } from '../asks.ts';
 import { sizeIn } from '../../joint/common.ts';
 import { orNull, orUsual } from '../../joint/as-typed.ts';
 import { lengthIn, thicknessIfMeantIn } from '../../schema/fields.ts';
@@ -16,3 +18,16 @@ export const insertReading = {
   /** null: as thick as the skin */
   insertSheetIn: orNull(thicknessIfMeantIn)
 };
+
+/** What is asked of it, while there is one. */
+export const insertAsks = <E>(filled: (entered: E) => boolean): LengthAsk<E>[] => [
+  length(
+    'insertClearanceIn',
+    'Clearance round the insert',
+    '1/32',
+    [unitLen(USUAL_CLEARANCE_IN)],
+    filled
+  ),
+  length('insertEdgeIn', 'Edge distance in the insert', 'as the skin', 'as in the skin', filled),
+  length('insertSheetIn', 'Insert thickness', 'as the skin', 'as thick as the skin', filled)
+];
