@@ -239,6 +239,25 @@ describe('steps before the first rivet', () => {
     const straps = stepsOf('double-strap', ['0.040', '0.050', '0.040'], { widthIn: '1', dash: 4 });
     expect(straps.find(({ op }) => op === 'edges')?.count).toBe(4);
     expect(straps.filter(({ op }) => op === 'cutPart')).toHaveLength(2);
+    // a doubler that begins further on is as much shorter: 6 − 2.99 long, 2 × (2 × 9/32) wide
+    const short = stepsOf('splice', ['', ''], {
+      widthIn: '6',
+      dash: 4,
+      perInch: '2',
+      perInchReason: 'own',
+      rows: 1,
+      sheets: [
+        newSheet('skin', '0.040'),
+        newSheet('strap', '0.050'),
+        { ...newSheet('doubler', '0.032'), fromIn: '2.99' }
+      ]
+    });
+    expect(
+      short.filter(({ op }) => op === 'cutPart').map(({ title, setting }) => [title, setting])
+    ).toEqual([
+      ['Cut strap to its outline', '6 in × 1.125 in'],
+      ['Cut doubler to its outline', '3.01 in × 1.125 in']
+    ]);
   });
 
   it('countersink before the parts come apart where the shop does, but nothing beneath a dimple', () => {
