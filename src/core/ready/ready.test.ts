@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { holdsWorkedCases, resultOf } from '../../../tests/support/cases';
 import { calc } from '../calc';
-import { clearPanelHole } from '../layout/clear-panel-hole';
 import { countersinkNext, type CountersinkNextInput } from './countersink-next';
 import { holePlan } from './hole-plan';
 import { refusal } from '../../../tests/support/words';
@@ -21,23 +20,6 @@ describe('hole plan', () => {
       final: '#10',
       drillings: 2
     });
-  });
-});
-
-describe('clear panel hole', () => {
-  holdsWorkedCases('clear-panel-hole');
-
-  it('grows the same hot and cold', () => {
-    const asked = { panel: 'acrylic', spanIn: 20, dash: 5 } as const;
-    const hot = resultOf(clearPanelHole({ ...asked, deltaTC: 50 }));
-    // 49e-6 × 50 × 20 / 2
-    expect(hot.growthIn).toBeCloseTo(0.0245, 12);
-    expect(resultOf(clearPanelHole({ ...asked, deltaTC: -50 }))).toEqual(hot);
-  });
-
-  it('says when no drill is large enough', () => {
-    const answer = clearPanelHole({ panel: 'acrylic', spanIn: 60, deltaTC: 60, dash: 8 });
-    expect(answer.ok ? '' : refusal(answer.error)).toMatch(/largest drill, H 0\.266 in/);
   });
 });
 
