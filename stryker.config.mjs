@@ -23,6 +23,7 @@ export default {
   ],
   tempDirName: '.data/mutate',
   concurrency: 2,
-  timeoutMS: 20_000,
+  // a change that never ends is noticed too; a slow machine is no such change
+  timeoutMS: 8_000,
   allowEmpty: false
 };

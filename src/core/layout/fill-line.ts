@@ -195,7 +195,8 @@ function fillWith(
   line: LineToFill,
   { firstIn, lastIn }: Ends,
   given: readonly number[],
-  onProgress: OnProgress
+  onProgress: OnProgress,
+  allUpTo: number
 ): number[] | null {
   const least = line.alongIn.length;
   const grid = { startIn: firstIn, gridIn: 1 / gridPerIn(line.scale) };
@@ -217,7 +218,7 @@ function fillWith(
   const mostOf = ({ fewest, most }: { fewest: number; most: number }) =>
     Math.max(fewest, Math.min(most, fewest + spare));
   const steps = stretches.reduce((sum, one) => sum + mostOf(one) * one.placesIn.length, 0);
-  const near = steps > STEPS_ALL_COUNTS ? fillNear(stretches, least - 1, wishIn, onProgress) : null;
+  const near = steps > allUpTo ? fillNear(stretches, least - 1, wishIn, onProgress) : null;
   if (near) return near;
   const levels = stretches.reduce((sum, stretch) => sum + mostOf(stretch), 0);
   let done = 0;
@@ -272,12 +273,14 @@ export function fillAsAsked(line: LineToFill): number[] {
  * holes within the largest pitch when those are enough, else exactly the needed count with the least sum of
  * squared gaps.
  *
+ * @param allUpTo beyond so many steps only counts that can be the best are tried; the answer is as even
  * @returns running distances, in; `not-possible` says which stretch cannot be filled. Where the obstacles
  * leave no room for the count the most that fit are given, and the plan's own check says so.
  */
 export function fillLine(
   line: LineToFill,
-  onProgress: OnProgress = () => undefined
+  onProgress: OnProgress = () => undefined,
+  allUpTo = STEPS_ALL_COUNTS
 ): Answer<ConstrainedRowResult> {
   const least = line.alongIn.length;
   const ends = [
@@ -304,7 +307,7 @@ export function fillLine(
   const marksIn =
     fewest.result.count >= least
       ? fewest.result.marksIn
-      : (fillWith(line, { firstIn, lastIn }, given, onProgress) ?? fewest.result.marksIn);
+      : (fillWith(line, { firstIn, lastIn }, given, onProgress, allUpTo) ?? fewest.result.marksIn);
   const gapsIn = marksIn.slice(1).map((mark, index) => mark - (marksIn[index] ?? 0));
   const minGapIn = gapsIn.reduce((a, b) => Math.min(a, b), Infinity);
   const maxGapIn = gapsIn.reduce((a, b) => Math.max(a, b), 0);

@@ -3,7 +3,6 @@ import { holdsWorkedCases, resultOf } from '../../../tests/support/cases';
 import { calc } from '../calc';
 import { countersinkNext, type CountersinkNextInput } from './countersink-next';
 import { holePlan } from './hole-plan';
-import { refusal } from '../../../tests/support/words';
 
 describe('hole plan', () => {
   holdsWorkedCases('hole-plan');
