@@ -28,7 +28,7 @@ describe('the room of every hole', () => {
     ],
     closed: line === 2
   }));
-  const rooms = holeRooms(spots, lines, [plate]);
+  const rooms = () => holeRooms(spots, lines, [plate]);
   const linesOf = (number: number) =>
     lines.flatMap(({ holes }, line) => (holes.includes(number) ? [line] : []));
   const apart = (a: number, b: number) =>
@@ -38,7 +38,7 @@ describe('the room of every hole', () => {
     );
 
   it('is what trying every pair gives, between lines', () => {
-    for (const { hole, betweenRowsIn } of rooms) {
+    for (const { hole, betweenRowsIn } of rooms()) {
       const others = spots
         .map(({ number }) => number)
         .filter((number) => number !== hole)
@@ -50,7 +50,7 @@ describe('the room of every hole', () => {
   });
 
   it('is the nearest neighbour along its lines, a ring’s last beside its first', () => {
-    for (const { hole, pitchIn } of rooms) {
+    for (const { hole, pitchIn } of rooms()) {
       const beside = lines.flatMap(({ holes, closed }) => {
         const at = holes.indexOf(hole);
         if (at === -1) return [];
@@ -64,9 +64,45 @@ describe('the room of every hole', () => {
   });
 
   it('is the distance to the plate’s nearest edge', () => {
-    rooms.forEach(({ edgeIn }, index) => {
+    rooms().forEach(({ edgeIn }, index) => {
       const { xIn, yIn } = spots[index] ?? { xIn: 0, yIn: 0 };
       expect(edgeIn).toBeCloseTo(Math.min(xIn, yIn, 6 - xIn, 6 - yIn), 12);
     });
+  });
+
+  it('has no neighbours between rows where there is one line, nor along one of a single hole', () => {
+    const one = [{ number: 7, xIn: 1, yIn: 1 }];
+    expect(holeRooms(one, [{ holes: [7], closed: true }], [plate])).toEqual([
+      { hole: 7, edgeIn: 1, pitchIn: Infinity, betweenRowsIn: Infinity }
+    ]);
+    // two on a ring stand apart once, not twice round
+    const two = [...one, { number: 9, xIn: 1.5, yIn: 1 }];
+    expect(
+      holeRooms(two, [{ holes: [7, 9], closed: true }], [plate]).map(({ pitchIn }) => pitchIn)
+    ).toEqual([0.5, 0.5]);
+    // what is in a line and not among the spots is passed over
+    expect(
+      holeRooms(two, [{ holes: [7, 8, 9], closed: false }], [plate]).map(({ pitchIn }) => pitchIn)
+    ).toEqual([0.5, 0.5]);
+  });
+
+  it('goes by the nearest of other lines on every side of zero, and by none beyond an inch', () => {
+    const grid = [-1, 0, 1].flatMap((x) => [-1, 0, 1].map((y) => [0.9 * x, 0.9 * y] as const));
+    const spread = grid.map(([xIn, yIn], at) => ({ number: at + 1, xIn, yIn }));
+    const each = spread.map(({ number }) => ({ holes: [number], closed: false }));
+    for (const { betweenRowsIn } of holeRooms(spread, each, [plate]))
+      expect(betweenRowsIn).toBeCloseTo(0.9, 12);
+    const far = [
+      { number: 1, xIn: 0, yIn: 0 },
+      { number: 2, xIn: 1, yIn: 0 }
+    ];
+    const apart = [
+      { holes: [1], closed: false },
+      { holes: [2], closed: false }
+    ];
+    expect(holeRooms(far, apart, [plate]).map(({ betweenRowsIn }) => betweenRowsIn)).toEqual([
+      Infinity,
+      Infinity
+    ]);
   });
 });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { closedStretch, depthInKeepOut, widen, type KeepOut } from './keep-outs';
-import { straight } from './lines';
+import { pointAt, straight } from './lines';
 
 const bracket: KeepOut = { name: 'bracket', shape: 'rect', xIn: 4, yIn: 1, wIn: 1, hIn: 0.5 };
 const drain: KeepOut = { name: 'drain', shape: 'round', xIn: 4, yIn: 1, wIn: 0.6, hIn: null };
@@ -42,8 +42,51 @@ describe('an obstacle widened by head and tools', () => {
     });
   });
 
+  it('closes what its depth says, whichever way the line runs', () => {
+    const directions = [
+      [1, 0],
+      [0, 1],
+      [0.6, 0.8],
+      [-0.6, 0.8],
+      [0.8, -0.6],
+      [-0.8, -0.6],
+      [-1, 0]
+    ] as const;
+    for (const obstacle of [bracket, drain, { ...bracket, hIn: 2 }])
+      for (const [dirX, dirY] of directions)
+        for (const offIn of [-0.41, 0, 0.1, 0.55]) {
+          const clear = widen(obstacle, 0.15);
+          // the line passes the middle of the obstacle at 3 in, so far off it
+          const path = straight(4 - 3 * dirX - offIn * dirY, 1 - 3 * dirY + offIn * dirX, 8, [
+            dirX,
+            dirY
+          ]);
+          if (path.path !== 'straight') throw new Error('a straight line');
+          const closed = closedStretch(path, clear);
+          const said = `${obstacle.shape} ${dirX} ${dirY} ${offIn}`;
+          for (let at = 0; at <= 8; at += 0.0371) {
+            const { xIn, yIn } = pointAt(path, at);
+            const inIt = depthInKeepOut(clear, xIn, yIn) > 0;
+            expect(closed !== null && at > closed.fromIn && at < closed.toIn, said).toBe(inIt);
+          }
+        }
+  });
+
+  it('leaves a line alone that only touches it', () => {
+    // the bracket's half height 0.25, the drain's radius 0.3
+    expect(closedStretch(straightAt(1.25), widen(bracket, 0))).toBeNull();
+    expect(closedStretch(straightAt(0.75), widen(bracket, 0))).toBeNull();
+    expect(closedStretch(straightAt(1.3), widen(drain, 0))).toBeNull();
+    expect(closedStretch(straightAt(1.24), widen(bracket, 0))).not.toBeNull();
+    // a round one is as high as it is wide, whatever height was typed
+    expect(closedStretch(straightAt(1.45), widen({ ...drain, hIn: 3 }, 0))).toBeNull();
+    expect(widen({ ...drain, hIn: 3 }, 0.1)).toMatchObject({ halfWIn: 0.4, halfHIn: 0.4 });
+  });
+
   it('says how deep a hole lies in it', () => {
     expect(depthInKeepOut(widen(bracket, 0.2), 4.6, 1)).toBeCloseTo(0.1, 12);
+    expect(depthInKeepOut(widen(bracket, 0.2), 4, 1.4)).toBeCloseTo(0.05, 12);
+    expect(depthInKeepOut(widen(bracket, 0.2), 4, 0.5)).toBeCloseTo(-0.05, 12);
     expect(depthInKeepOut(widen(drain, 0.2), 4.3, 1.4)).toBeCloseTo(0, 12);
     expect(depthInKeepOut(widen(drain, 0.2), 5, 1)).toBeCloseTo(-0.5, 12);
   });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { holdsWorkedCases, resultOf } from '../../../tests/support/cases';
-import { patchLayout, type PatchLayoutInput } from './patch-layout';
-import { refusal } from '../../../tests/support/words';
+import { patchLayout, PatchLayoutInput } from './patch-layout';
+import { notation, refusal } from '../../../tests/support/words';
 
 const ASKED: PatchLayoutInput = {
   cutoutIn: { w: 5, h: 3.5 },
@@ -30,6 +30,66 @@ describe('a rectangular patch', () => {
     ]);
     // r = 0.46875: 0.46875 − √2 × 0.1875
     expect(result.insertCornerEdgeIn).toBeCloseTo(0.203585, 6);
+  });
+
+  it('takes ½ in corners, 1/32 in clearance and an insert where nothing else is told', () => {
+    const told = { cutoutIn: { w: '5', h: '3.5' }, dash: 4, head: 'universal', edgeIn: '9/32' };
+    expect(PatchLayoutInput.parse(told)).toMatchObject({
+      cornerRadiusIn: 0.5,
+      clearanceIn: 0.03125,
+      insert: true,
+      prefer: 'fewest',
+      leastW: 2,
+      leastH: 2
+    });
+    for (const change of [
+      { edgeIn: '0' },
+      { edgeIn: '1201' },
+      { clearanceIn: '-0.1' },
+      { cornerRadiusIn: '0' },
+      { cutoutIn: { w: '0', h: '1' } },
+      { cutoutIn: { w: '1201', h: '1' } },
+      { leastW: 1 }
+    ])
+      expect(PatchLayoutInput.safeParse({ ...told, ...change }).success).toBe(false);
+  });
+
+  it('opens to its arithmetic', () => {
+    const answer = patchLayout(ASKED);
+    const work = answer.ok ? answer.work : [];
+    expect(work.map(({ label }) => label)).toEqual([
+      'doubler',
+      'skin rivet line',
+      'insert',
+      'insert corner to its curve',
+      'skin pitch',
+      'insert pitch',
+      'rivets'
+    ]);
+    const said = work.map(({ formula }) => notation(formula));
+    // 4 and 2 edge distances of 9/32, 2 clearances of 1/32
+    expect(said[0]).toContain('+ 1.125');
+    expect(said[1]).toContain('+ 0.5625');
+    expect(said[2]).toContain('− 0.0625');
+    expect(said[3]).toContain('r − √2·(r − edge), r = 0.46875');
+    expect(said[6]).toBe('2 × (4 + 3) + 2 × (3 + 2)');
+    // a corner no rounder than the edge distance has the edge distance itself
+    const sharp = patchLayout({ ...ASKED, cornerRadiusIn: 0.3125 });
+    expect(sharp.ok && notation(sharp.work[3]?.formula ?? '')).toContain('≤ edge');
+    expect(resultOf(sharp).insertCornerEdgeIn).toBe(0.28125);
+  });
+
+  it('says its limits in inches where it says no', () => {
+    expect(patchLayout({ ...ASKED, edgeIn: 0.24 })).toMatchObject({
+      error: { said: { edgeMinIn: 0.25, edgeMaxIn: 0.5 } }
+    });
+    expect(patchLayout({ ...ASKED, leastW: 40 })).toMatchObject({
+      error: { said: { code: 'pitch-under-least', line: 'skin', pitchMinIn: 0.375 } }
+    });
+    // the skin's line fits, the insert's has no room one way
+    expect(
+      patchLayout({ ...ASKED, cutoutIn: { w: 5, h: 0.6 }, cornerRadiusIn: 0.25 })
+    ).toMatchObject({ error: { said: { code: 'cutout-too-small', line: 'insert' } } });
   });
 
   it('measures a corner rivet’s distance to the rounded corner', () => {
