@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { resultOf } from '../../../tests/support/cases';
-import { pickUp, type PickUpInput } from './pick-up';
+import { readInput } from '../schema/read';
+import { pickUp, PickUpInput } from './pick-up';
 import { refusal } from '../../../tests/support/words';
 
 const ASKED: PickUpInput = {
@@ -30,13 +31,62 @@ describe('picking up a hole with two tapes', () => {
     });
   });
 
+  it('opens to its arithmetic, and to no figure where there is none', () => {
+    const shifted = {
+      ...ASKED,
+      datumA: { xIn: 1, yIn: 2 },
+      datumB: { xIn: 4, yIn: 6 }
+    };
+    const answer = pickUp(shifted);
+    // (3² − 4² + 5²) / 10
+    expect(answer.ok && answer.work.map(({ value, unit }) => [value, unit])).toEqual([
+      [5, 'in'],
+      [expect.closeTo(1.8, 12), 'in'],
+      [answer.ok ? answer.result.errorIn : null, 'in']
+    ]);
+    const flat = pickUp({ ...ASKED, fromAIn: 2.5, fromBIn: 2.5 });
+    expect(flat.ok && flat.work[2]).toMatchObject({
+      value: 'no bound: the tapes run along one line',
+      unit: ''
+    });
+  });
+
+  it('is as uncertain on one side as on the other', () => {
+    const left = resultOf(pickUp(ASKED)).errorIn ?? NaN;
+    expect(resultOf(pickUp({ ...ASKED, side: 'right' })).errorIn).toBeCloseTo(left, 12);
+    // a quarter of a degree: the worst of four corners, not of two
+    const worst = Math.max(
+      ...[-1, 1].flatMap((a) =>
+        [-1, 1].map((b) => {
+          const moved = resultOf(pickUp({ ...ASKED, fromAIn: 3 + a / 64, fromBIn: 4 + b / 64 })).at;
+          return Math.hypot(moved.xIn - 1.8, moved.yIn - 2.4);
+        })
+      )
+    );
+    expect(left).toBeCloseTo(worst, 12);
+  });
+
+  it.each([
+    [{ fromAIn: '0' }, 'fromAIn'],
+    [{ fromBIn: '0' }, 'fromBIn'],
+    [{ fromAIn: '100001' }, 'fromAIn'],
+    [{ datumA: { xIn: '-100001', yIn: '0' } }, 'datumA.xIn'],
+    [{ datumB: { xIn: '0' } }, 'datumB.yIn'],
+    [{ side: 'up' }, 'side']
+  ])('asks for better input than %j', (change, path) => {
+    expect(readInput(PickUpInput, { ...ASKED, ...change })).toMatchObject({
+      ok: false,
+      error: { path }
+    });
+  });
+
   it('says by how much the tapes miss', () => {
     const apart = pickUp({ ...ASKED, fromAIn: 1, fromBIn: 2 });
     expect(apart.ok ? '' : refusal(apart.error)).toMatch(/2 in short of the 5 in/);
     const inside = pickUp({ ...ASKED, fromAIn: 9, fromBIn: 2 });
     expect(inside.ok ? '' : refusal(inside.error)).toMatch(/differ by 7 in/);
     expect(pickUp({ ...ASKED, datumB: ASKED.datumA })).toMatchObject({
-      error: { code: 'invalid-input' }
+      error: { code: 'invalid-input', said: { code: 'one-datum-point' } }
     });
   });
 

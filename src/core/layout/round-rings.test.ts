@@ -34,6 +34,35 @@ describe('bolt circles', () => {
     );
   });
 
+  it('lie one transverse pitch apart, which follows the pitch of the inner one', () => {
+    // 20 over two rings of 1 in and more: 10 each, chord 2 sin 18° = 0.618; 0.75 of it is 0.4635, up to 15/32
+    const two = resultOf(rings(1, 2, 20));
+    expect(two).toMatchObject({ count: 10, transverseIn: 15 / 32 });
+    expect(two.radiiIn).toEqual([1, 1 + 15 / 32]);
+    expect(two.leastPitchIn).toBeCloseTo(2 * Math.sin(Math.PI / 10), 12);
+    // the outer one's pitch is its own: 2 × 1.46875 × sin 18°
+    expect(two.mostPitchIn).toBeCloseTo(2 * 1.46875 * Math.sin(Math.PI / 10), 12);
+    const three = resultOf(rings(1, 3, 30));
+    expect(three.radiiIn).toEqual([1, 1 + 15 / 32, 1 + 30 / 32]);
+    // one ring has its own pitch as the largest
+    const one = resultOf(rings(1, 1, 10));
+    expect(one.radiiIn).toEqual([1]);
+    expect(one.mostPitchIn).toBe(one.leastPitchIn);
+  });
+
+  it('come as near to a wished pitch as whole rivets do, never under the least', () => {
+    for (const nearPitchIn of [0.4, 0.55, 0.8, 1.2]) {
+      const { count } = resultOf(rings(2, 1, 0, nearPitchIn));
+      const off = (tried: number) => Math.abs(chordIn(2, tried) - nearPitchIn);
+      expect(off(count)).toBeLessThanOrEqual(off(count + 1));
+      expect(chordIn(2, count)).toBeGreaterThanOrEqual(0.375);
+    }
+    // 0.1 in is under 3 D: as many as 3 D lets stand
+    const full = resultOf(rings(2, 1, 0, 0.1)).count;
+    expect(chordIn(2, full)).toBeGreaterThanOrEqual(0.375);
+    expect(chordIn(2, full + 1)).toBeLessThan(0.375);
+  });
+
   it('keep every limit on every ring, whatever the radius', () => {
     fc.assert(
       fc.property(
