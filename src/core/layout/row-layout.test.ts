@@ -5,7 +5,8 @@ import { calc } from '../calc';
 import { Dash, Head } from '../schema/fields';
 import { RulerScale } from '../units/ruler';
 import { RowLayoutInput, rowLayout } from './row-layout';
-import { refusal } from '../../../tests/support/words';
+import { readInput } from '../schema/read';
+import { notation, refusal } from '../../../tests/support/words';
 
 const ASKED: RowLayoutInput = {
   widthIn: 10.75,
@@ -20,6 +21,94 @@ const ASKED: RowLayoutInput = {
 
 describe('row layout', () => {
   holdsWorkedCases('row-layout');
+
+  it('opens to its arithmetic, in one row and in staggered ones', () => {
+    const workOf = (change: object) => {
+      const read = RowLayoutInput.parse({
+        widthIn: 6,
+        dash: 4,
+        head: 'universal',
+        required: 9,
+        scale: '1/32',
+        ...change
+      });
+      const answer = rowLayout(read);
+      return answer.ok
+        ? answer.work.map(({ label, formula, value, unit }) => [
+            label,
+            notation(formula),
+            typeof value === 'number' ? Number(value.toFixed(6)) : value,
+            unit
+          ])
+        : [];
+    };
+    // 6 − 2 × 9/32 = 5.4375 in 8 spaces of 0.6797; on the ruler 11/16: 8 × 0.6875 is 1/16 more
+    expect(workOf({ rows: 1 })).toEqual([
+      ['edge distance', 'next whole 1/32 over 2 D = 0.25', 0.28125, 'in'],
+      ['between end rivets', 'width − 2 × edge = 6 − 2 × 0.28125', 5.4375, 'in'],
+      ['rivets in the first row', '9 over 1 row = 9', 9, 'rivets'],
+      ['pitch', 'span / spaces = 5.4375 / 8', 0.679688, 'in'],
+      ['pitch in D', '0.679688 / 0.125', 5.4375, 'D'],
+      [
+        'between rows',
+        'larger of 2.5 D and 0.75 × pitch, up to a 1/32, not over 4 D = larger of 0.3125 and 0.509766',
+        0.5,
+        'in'
+      ],
+      ['overlap', '2 × edge + (rows − 1) × between rows = 2 × 0.28125 + 0 × 0.5', 0.5625, 'in'],
+      ['rivets in all', 'over 1 row', 9, 'rivets'],
+      ['stepping off would end', '8 × 0.6875 (pitch on the 1/32 ruler) − 5.4375', 0.0625, 'in']
+    ]);
+    // (9 + 1) / 2 = 5, and 4 in the second; 5.45 in 4 spaces of 1.3625, edge as typed
+    const staggered = workOf({ rows: 2, pattern: 'staggered', edgeIn: 0.275 });
+    expect(staggered[0]?.[1]).toBe('as given; the least is 2 D = 0.25');
+    expect(staggered[2]?.slice(1, 3)).toEqual(['9 over 2 staggered rows = 5', 5]);
+    expect(staggered[6]?.slice(1, 3)).toEqual([
+      '2 × edge + (rows − 1) × between rows = 2 × 0.275 + 1 × 0.5',
+      1.05
+    ]);
+    expect(staggered[7]?.slice(1, 3)).toEqual(['over 2 rows', 9]);
+    // two rivets over 5.4375 in would stand further than 12 D: grown
+    expect(workOf({ rows: 1, required: 2 })[2]?.slice(1, 3)).toEqual([
+      '2 over 1 row = 2, grown to 5 for the pitch',
+      5
+    ]);
+  });
+
+  it.each([
+    [{ widthIn: '0' }, 'widthIn'],
+    [{ widthIn: '1201' }, 'widthIn'],
+    [{ edgeIn: '0' }, 'edgeIn'],
+    [{ nearPitchIn: '0' }, 'nearPitchIn'],
+    [{ prefer: 'near' }, 'nearPitchIn'],
+    [{ required: 0 }, 'required'],
+    [{ required: 100_001 }, 'required'],
+    [{ rows: 4 }, 'rows']
+  ])('asks for better input than %j', (change, path) => {
+    expect(
+      readInput(RowLayoutInput, {
+        widthIn: 6,
+        dash: 4,
+        head: 'universal',
+        required: 9,
+        ...change
+      })
+    ).toMatchObject({ ok: false, error: { path } });
+  });
+
+  it('keeps a wished pitch for those who prefer it, and for nobody else', () => {
+    const asked = RowLayoutInput.parse({
+      widthIn: 12,
+      dash: 4,
+      head: 'universal',
+      required: 9,
+      rows: 1,
+      nearPitchIn: 0.75
+    });
+    // 11.4375 in 8 spaces is 1.43; near ¾: 15 spaces of 0.7625
+    expect(resultOf(rowLayout(asked)).perRow).toBe(9);
+    expect(resultOf(rowLayout({ ...asked, prefer: 'near' })).perRow).toBe(16);
+  });
 
   it('works out like on paper', () => {
     // edge 9/32; span 10.75 − 2 × 9/32 = 10.1875; one row of 50: 10.1875/49 = 0.208 < 0.375;
