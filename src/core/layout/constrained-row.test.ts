@@ -110,6 +110,55 @@ describe('a row past fixed holes and keep-outs', () => {
     expect(answer.ok ? '' : refusal(answer.error)).toMatch(message);
   });
 
+  it('says what was wrong with its quantities', () => {
+    const said = (change: object) => {
+      const answer = calc('constrained-row', { ...ROW, ...change });
+      return answer.ok ? null : answer.error.said;
+    };
+    expect(said({ endIn: 0 })).toEqual({ code: 'end-before-start', endIn: 0, startIn: 0 });
+    expect(said({ startIn: 3, endIn: 1204 })).toEqual({
+      code: 'span-too-long',
+      spanIn: 1201,
+      mostIn: 1200
+    });
+    expect(said({ startIn: 3, endIn: 13, gridIn: 1e-5 })).toEqual({
+      code: 'grid-too-fine',
+      gridIn: 1e-5,
+      spanIn: 10,
+      most: 200_000
+    });
+    expect(said({ minPitchIn: 2 })).toEqual({ code: 'pitches-crossed', leastIn: 2, mostIn: 1.125 });
+    expect(said({ keepOut: [{ fromIn: 2, toIn: 1 }] })).toEqual({
+      code: 'keep-out-backwards',
+      fromIn: 2,
+      toIn: 1
+    });
+    for (const change of [{ startIn: -100_001 }, { endIn: 100_001 }, { minPitchIn: 0 }])
+      expect(said(change)).not.toBeNull();
+    // nothing fixed, nothing in the way where it is not told
+    const { startIn, endIn, minPitchIn, maxPitchIn, gridIn } = ROW;
+    const bare = { startIn, endIn, minPitchIn, maxPitchIn, gridIn };
+    expect(calc('constrained-row', bare)).toEqual(calc('constrained-row', { ...ROW }));
+  });
+
+  it('is the same row wherever it begins', () => {
+    const from = (startIn: number) =>
+      resultOf(
+        constrainedRow({
+          ...ROW,
+          startIn,
+          endIn: startIn + 12,
+          fixedIn: [startIn + 5],
+          keepOut: [{ fromIn: startIn + 7, toIn: startIn + 7.6 }]
+        })
+      );
+    const here = from(0);
+    const there = from(40);
+    expect(there.count).toBe(here.count);
+    there.marksIn.forEach((mark, at) => expect(mark - 40).toBeCloseTo(here.marksIn[at] ?? NaN, 9));
+    expect(there.sumSquaresIn2).toBeCloseTo(here.sumSquaresIn2, 9);
+  });
+
   it.each([
     [{ endIn: 0 }, 'endIn'],
     [{ minPitchIn: 2 }, 'minPitchIn'],
