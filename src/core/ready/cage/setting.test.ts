@@ -190,7 +190,8 @@ describe('a remembered setting', () => {
       expect(offerFor(other, [good])).toBeNull();
     // with a rivet in the cut the sheets above are no matter; with a dimpled scrap they are all that counts
     expect(offerFor(setupOf({ skinIn: 0.032 }), [good])?.id).toBe('good');
-    const scrap = (skinIn: number) => setupOf({ seat: 'dimpled-scrap', sheetIn: 0.063, skinIn });
+    const scrap = (skinIn: number) =>
+      setupOf({ seat: 'dimpled-scrap', sheetIn: 0.063, couponIn: 0.063, skinIn });
     const nested = { ...good, id: 'nested', setup: scrap(0.02) };
     expect(offerFor(scrap(0.02), [nested])?.id).toBe('nested');
     expect(offerFor(scrap(0.025), [nested])).toBeNull();
