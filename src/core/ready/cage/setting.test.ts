@@ -89,6 +89,68 @@ describe('the events of a setting', () => {
     expect(state.found).toMatchObject({ holes: 3, proudestIn: 0.0014 });
   });
 
+  it('go on from where the setting stood', () => {
+    const events = storing(
+      SETUP,
+      reading(9, 0.0041),
+      reading(9, 0.0011),
+      { kind: 'struck', reading: idOf(2), why: 'chips' },
+      reading(9, 0.0012)
+    );
+    // whole, or in two parts: the same
+    const whole = settingState(SETUP, events);
+    const parts = settingState(SETUP, events.slice(2), settingState(SETUP, events.slice(0, 2)));
+    expect(parts).toEqual(whole);
+    expect(whole.readings.map(({ struck }) => struck)).toEqual([null, 'chips', null]);
+    expect(whole.counted).toHaveLength(2);
+    expect(settingState(SETUP, [])).toEqual({
+      readings: [],
+      counted: [],
+      found: null,
+      rechecks: [],
+      withdrawn: null,
+      practice: false
+    });
+    const looked = storing(SETUP, ...SET, recheck(10, 0.001), recheck(20, 0.0015));
+    const upTo = settingState(SETUP, looked.slice(0, 5));
+    expect(settingState(SETUP, looked.slice(5), upTo).rechecks).toHaveLength(2);
+    // a second look after as many holes is one
+    expect(
+      storing(SETUP, ...SET, recheck(10, 0.001), recheck(10, 0.001), {
+        kind: 'withdrawn',
+        why: 'new cutter'
+      })
+    ).toHaveLength(7);
+    expect(
+      settingState(SETUP, storing(SETUP, ...SET, { kind: 'withdrawn', why: 'new cutter' }))
+        .withdrawn
+    ).toEqual({ why: 'new cutter', at: AT, by: 'Odile Marn' });
+  });
+
+  it.each([
+    { kind: 'struck', reading: idOf(1), why: '  ' },
+    { kind: 'struck', reading: 'one', why: 'x' },
+    { kind: 'withdrawn', why: 'x'.repeat(121) },
+    { kind: 'finished', afterHoles: -1 },
+    { kind: 'finished', afterHoles: 0.5 },
+    { kind: 'finished', afterHoles: 100_001 },
+    { ...reading(9, 0.001), from: 'guessed' },
+    { kind: 'melted' }
+  ])('are no %j', (move) => {
+    expect(CageMove.safeParse(moveOf(1, move as Loose)).success).toBe(false);
+  });
+
+  it('are read as they were sent', () => {
+    for (const move of [
+      reading(9, 0.001),
+      { kind: 'struck', reading: idOf(1), why: 'chips' },
+      { kind: 'finished', afterHoles: 3 },
+      recheck(10, 0.001),
+      { kind: 'withdrawn', why: 'new cutter' }
+    ] as Loose[])
+      expect(CageMove.parse(moveOf(1, move))).toMatchObject(move);
+  });
+
   it.each([
     [[reading(9, 0.0015)], { kind: 'finished', afterHoles: 0 }, /not set yet\. Leave it at 9/],
     [[], recheck(5, 0.001), /finish the trials first/],
