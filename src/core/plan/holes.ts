@@ -162,3 +162,11 @@ export const runningMarkIn = (
   hole: Pick<PlannedHole, 'markIn' | 'markXIn' | 'markYIn'>
 ): number =>
   line.path.path === 'circle' ? hole.markIn : fromDatumIn(line, hole.markXIn, hole.markYIn);
+
+/** How many of an even line's spaces lie between two of its holes: a hole that was taken out leaves its two spaces. */
+export const spacesBetween = (
+  line: Pick<LaidLine, 'path' | 'datumIn'> & { pitchIn: number },
+  first: PlannedHole,
+  last: PlannedHole
+): number =>
+  Math.round(Math.abs(runningMarkIn(line, last) - runningMarkIn(line, first)) / line.pitchIn);

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../../../tests/support/joints';
+import { metalSteps } from './metal-steps';
 import { stops, written } from '../../../tests/support/words';
 
 /** One row of 13 over 6 in: 12 spaces over 6 − 2 × 9/32 = 5.4375. */
@@ -58,6 +59,21 @@ describe('a span between end holes, as measured', () => {
     expect(stops(lap('4.5'))).toEqual([]);
     // 18.1 / 12 is over 12 D = 1.5
     expect(spanOf('18.1')).toMatchObject({ found: { result: { breaks: { rule: 'pitch-max' } } } });
+  });
+
+  it('counts the spaces of a hole that was taken out, in the steps on the metal too', () => {
+    const without = lap('5 15/32', 'row-1', {
+      edits: [
+        { id: 'edit-1', line: 'row-1', index: 4, of: 13, state: 'removed', nudgeIn: '', reason: '' }
+      ]
+    });
+    expect(without.holes).toHaveLength(12);
+    expect(without.spans[0]).toMatchObject({ found: { result: { spaces: 12 } } });
+    const steps = without.layout.ok ? metalSteps(without.layout.result) : [];
+    expect(steps.find(({ code }) => code === 'divide')).toMatchObject({
+      spaces: 12,
+      pitchIn: 0.453125
+    });
   });
 
   it('says what cannot be read, and is not held against a line that is gone or not even', () => {

@@ -6,7 +6,7 @@ import { told } from '../refusal-said.ts';
 import type { Multipliers } from '../rules/multipliers.ts';
 import { parseLength } from '../units/parse-length.ts';
 import { above, below } from '../units/tolerance.ts';
-import { runningMarkIn, type LaidLine, type PlannedHole } from './holes.ts';
+import { runningMarkIn, spacesBetween, type LaidLine, type PlannedHole } from './holes.ts';
 
 /** What a tape between two end holes says against the plan; inches. */
 export interface MeasuredSpan {
@@ -33,13 +33,13 @@ export interface PlannedSpan {
 
 function against(
   measuredIn: number,
-  line: LaidLine,
+  line: LaidLine & { pitchIn: number },
   first: PlannedHole,
   last: PlannedHole,
   limits: Multipliers
 ): Answer<MeasuredSpan> {
   const plannedIn = Math.abs(runningMarkIn(line, last) - runningMarkIn(line, first));
-  const spaces = line.holes.length - 1;
+  const spaces = spacesBetween(line, first, last);
   const pitchIn = measuredIn / spaces;
   const D = rivetSize(line.dash).diameterIn;
   const [leastIn, mostIn] = [limits.pitchMinD * D, limits.pitchMaxD * D];
@@ -90,14 +90,15 @@ export function measuredSpans(
     const end = (number: number | undefined) => holes.find((hole) => hole.number === number);
     const [first, last] = [end(line.holes[0]), end(line.holes.at(-1))];
     const measured = parseLength(typed);
+    const { pitchIn } = line;
     const found =
-      line.pitchIn === null || !first || !last || first === last
+      pitchIn === null || !first || !last || first === last
         ? null
         : !measured.ok
           ? invalidInput('spanIn', told(measured.message))
           : measured.valueIn <= 0
             ? invalidInput('spanIn', told('a measured span is more than nothing'))
-            : against(measured.valueIn, line, first, last, limits);
+            : against(measured.valueIn, { ...line, pitchIn }, first, last, limits);
     return [{ line: key, name: line.name, found }];
   });
 }

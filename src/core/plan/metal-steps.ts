@@ -1,6 +1,6 @@
 import type { DrilledOnly } from '../kinds/kind-layout.ts';
 import type { JointLayout } from './plan-shape.ts';
-import { runningMarkIn, type LaidLine, type PlannedHole } from './holes.ts';
+import { runningMarkIn, spacesBetween, type LaidLine, type PlannedHole } from './holes.ts';
 
 /** One thing to do on the metal, in order, as a code with its quantities; lengths in inches. */
 export type MetalStep =
@@ -89,7 +89,7 @@ function lineSteps(line: LaidLine, holes: Map<number, PlannedHole>): MetalStep[]
       : {
           code: 'divide',
           line: name,
-          spaces: own.length - 1,
+          spaces: spacesBetween({ ...line, pitchIn: line.pitchIn }, first, last),
           pitchIn: line.pitchIn,
           first: first.number,
           last: last.number

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../../../tests/support/joints';
 
 import { inInches, settingChangesInWords, stepChangesInWords } from '../../../tests/support/words';
+import { FLANGE } from '../../../tests/support/steps';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { settingChanges } from './cage/tasks';
 import { readyProgress, stepStream, type ReadyEvent } from './progress';
@@ -9,14 +10,7 @@ import { readyPlan } from './ready-plan';
 import { STARTING_FIGURES } from './shop-figures';
 import type { ReadyStep } from './step-list';
 
-const LINE = {
-  carries: 'attach',
-  dash: 4,
-  head: 'countersunk',
-  lengthIn: '10',
-  flangeIn: '1',
-  bendRadiusIn: '1/8'
-} as const;
+const LINE = { ...FLANGE, head: 'countersunk' } as const;
 function stepsOf(thick: string[], change: object = {}, film = false): ReadyStep[] {
   const joint = definition('line', thick, { ...LINE, ...change });
   const [skin, ...rest] = joint.sheets;

@@ -113,6 +113,16 @@ describe('a broken stringer between two straps', () => {
     });
   });
 
+  it('has no several lines where there is no width between their edges', () => {
+    // 9/16 is twice the usual 9/32: one line stands there, two would be one
+    expect(planned(stringer('9/16', '0.050', { run: 'along' })).layout.ok).toBe(true);
+    expect(planned(stringer('9/16', '0.050', { run: 'along', rows: 2 })).layout).toMatchObject({
+      ok: false,
+      error: { said: { code: 'no-room-between-edges', widthIn: 0.5625 } }
+    });
+    expect(planned(stringer('0.52', '0.050', { run: 'along', rows: 3 })).layout.ok).toBe(false);
+  });
+
   it('holds a hole near the far strap end against the far end of the metal', () => {
     const joint = stringer('3/4', '0.050', {
       run: 'along',

@@ -102,8 +102,10 @@ export function linesAlong(wish: AlongWish, context: LayContext): Answer<LinesAl
       head,
       dash
     });
-  const leastEdgeIn = wish.edgeIn ?? edgeMinIn;
-  if (below(widthIn, 2 * leastEdgeIn))
+  // one line may stand nearer than the usual edge distance, several need room between theirs
+  const several = wish.lines !== 'auto' && wish.lines > 1;
+  const leastEdgeIn = several ? edgeIn : (wish.edgeIn ?? edgeMinIn);
+  if (below(widthIn, 2 * leastEdgeIn) || (several && atMost(widthIn, 2 * leastEdgeIn)))
     return notPossible('widthIn', { code: 'no-room-between-edges', widthIn, edgeIn: leastEdgeIn });
 
   const sized = (across: Across) => {

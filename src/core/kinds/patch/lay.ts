@@ -51,7 +51,7 @@ export function layPatch(joint: Patch, context: LayContext): LaidKind {
           'edge-max',
           'most',
           limits.edgeMaxD * D,
-          Math.max(edgeIn, joint.insertEdgeIn ?? 0)
+          Math.max(edgeIn, geometry.insertIn ? (joint.insertEdgeIn ?? 0) : 0)
         ),
         ...(two
           ? [wholeCheck('transverse-min', 'least', limits.transverseMinD * D, transverseIn)]

@@ -67,7 +67,7 @@ export function layRound(joint: Round, context: LayContext): LaidKind {
           'edge-max',
           'most',
           limits.edgeMaxD * D,
-          Math.max(edgeIn, joint.insertEdgeIn ?? 0)
+          Math.max(edgeIn, insert ? (joint.insertEdgeIn ?? 0) : 0)
         ),
         ...(several
           ? [wholeCheck('transverse-min', 'least', limits.transverseMinD * D, skin.transverseIn)]

@@ -1,17 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../../../../tests/support/joints';
+import { FLANGE } from '../../../../tests/support/steps';
 import { DEFAULT_PROFILE } from '../../rules/profile';
 import { stepList } from '../step-list';
 import { cageTasks } from './tasks';
 
-const FLUSH = {
-  carries: 'attach',
-  dash: 4,
-  head: 'countersunk',
-  lengthIn: '10',
-  flangeIn: '1',
-  bendRadiusIn: '1/8'
-} as const;
+const FLUSH = { ...FLANGE, head: 'countersunk' } as const;
 const tasks = (thick: string[], school: 'stepped' | 'all-100' = 'stepped') => {
   const joint = definition('line', thick, FLUSH);
   const profile = { ...DEFAULT_PROFILE, dimpleAngles: school };

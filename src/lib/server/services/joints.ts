@@ -9,8 +9,7 @@ import type { Database } from '../db/connect.ts';
 import type { Joint } from '../db/models.ts';
 import { inWork, rowsOf } from '../db/work.ts';
 import { must, outcomeOf, readDefinition, readProfile } from './documents.ts';
-import type { PlanSummary } from '../../../core/issue/summary.ts';
-import { keepSummary, makeSummary } from './kept-summaries.ts';
+import { keepSummary, makeSummary, type MadeSummary } from './kept-summaries.ts';
 import { currentProfile, rulesOf } from './profiles.ts';
 import { done, refused, type Outcome } from './outcome.ts';
 
@@ -147,7 +146,7 @@ export const saveJoint = (
 /** What lists say of a joint under a profile: made before its row is locked, for planning it may take a while. */
 interface Summed {
   profileId: string;
-  summary: PlanSummary;
+  summary: MadeSummary;
 }
 
 const sumUp = async (

@@ -10,26 +10,34 @@ import { inThread } from '../heavy/threads.ts';
 import { log } from '../log.ts';
 import { readDefinition, readProfile } from './documents.ts';
 
+/** A summary and the version it is kept under. */
+export interface MadeSummary {
+  summary: PlanSummary;
+  version: number;
+}
+
+/** There was no thread for it: a list that meets it makes it anew. */
+const NOT_NOW = 0;
+const NOTHING = { holes: 0, parts: null, attention: [] };
+
 /** A joint that cannot be planned says so in its own line: it must not take down the list, nor the save. */
 export async function makeSummary(
   definition: EnteredJoint,
   profile: RuleProfile
-): Promise<PlanSummary> {
+): Promise<MadeSummary> {
   try {
     const read = readEntered(definition);
     const cost = read.ok ? planCost(read.definition) : 0;
     const made = await inThread('summarized', { definition, profile }, cost);
-    if (made.ok) return made.value;
-    return { kind: definition.kind, state: 'costly', holes: 0, parts: null, attention: [] };
+    if (made.ok) return { summary: made.value, version: SUMMARY_VERSION };
+    const { kind } = definition;
+    return { summary: { kind, state: 'costly', ...NOTHING }, version: NOT_NOW };
   } catch (error) {
     log.error({ err: error, kind: definition.kind }, 'a joint could not be planned');
-    return {
-      kind: definition.kind,
-      state: 'impossible',
-      holes: 0,
-      parts: null,
-      attention: [{ why: told('this joint cannot be planned as it stands: open it to see') }]
-    };
+    const why = told('this joint cannot be planned as it stands: open it to see');
+    const { kind } = definition;
+    const summary = { kind, state: 'impossible' as const, ...NOTHING, attention: [{ why }] };
+    return { summary, version: SUMMARY_VERSION };
   }
 }
 
@@ -37,14 +45,14 @@ export async function makeSummary(
 export async function keepSummary(
   database: Database,
   jointId: string,
-  summary: PlanSummary
+  { summary, version }: MadeSummary
 ): Promise<void> {
   await rowsOf(
     database,
     `insert into joint_summaries (joint_id, version, summary) values ($1, $2, $3::jsonb)
      on conflict (joint_id) do update set version = excluded.version, summary = excluded.summary
      returning joint_id`,
-    [jointId, SUMMARY_VERSION, JSON.stringify(summary)]
+    [jointId, version, JSON.stringify(summary)]
   );
 }
 
@@ -82,9 +90,9 @@ async function makeWithin(
     const definition = readDefinition(row.document_version, row.definition);
     const profile = readProfile(row.rules_version, row.rules);
     if (!definition.ok || !profile.ok) continue;
-    const summary = await makeSummary(definition.value, profile.value);
-    await keepSummary(database, row.id, summary);
-    made.set(row.id, summary);
+    const one = await makeSummary(definition.value, profile.value);
+    await keepSummary(database, row.id, one);
+    made.set(row.id, one.summary);
   }
   return made;
 }
