@@ -16,7 +16,8 @@ const CORE = [
   ['kinds'],
   ['plan'],
   ['edit', 'issue'],
-  ['check', 'ready', 'stock', 'documents'],
+  ['check', 'ready', 'stock', 'driving', 'documents'],
+  ['tool-setting'],
   ['events/streams\\.ts', 'exchange'],
   ['calc\\.ts']
 ];
@@ -29,7 +30,7 @@ const LIB = [
   ['ui/kit'],
   ['drawing'],
   ['ui/joint', 'ui/rules'],
-  ['ui/cages', 'ui/stock'],
+  ['ui/cages', 'ui/stock', 'ui/cold', 'ui/tools', 'ui/tool-setting'],
   ['stations'],
   ['joint-page']
 ];

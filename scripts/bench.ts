@@ -9,6 +9,7 @@ import { constrainedRow, type ConstrainedRowInput } from '../src/core/layout/con
 import { plan } from '../src/core/plan/plan.ts';
 import { DEFAULT_PROFILE, type RuleProfile } from '../src/core/rules/profile.ts';
 import { randomRow } from '../tests/support/random-rows.ts';
+import { driveRows } from './bench/driving.ts';
 import { eventRows, pageRows } from './bench/routes.ts';
 import { browserRows } from './bench/pages.ts';
 import { addLongLap, serveDemo } from './bench/server.ts';
@@ -132,6 +133,7 @@ async function servedRows(): Promise<string[]> {
       '| what | a second | ratio | slow fortieth |',
       '|---|---|---|---|',
       ...(await eventRows(served)),
+      ...(await driveRows(served)),
       ...(await pageRows(served)),
       '',
       ...browser

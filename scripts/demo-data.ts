@@ -5,9 +5,11 @@ import { newJoint } from '../src/core/kinds/new-joint.ts';
 import { newSheet } from '../src/core/joint/sheets.ts';
 import { DEFAULT_PROFILE } from '../src/core/rules/profile.ts';
 import type { StockMove } from '../src/core/stock/stock.ts';
+import type { DriveMove } from '../src/core/driving/drive-events.ts';
 import type { CheckedHead } from '../src/core/check/hole-events.ts';
 import type { SeenFlag } from '../src/core/check/findings.ts';
 import type { Database } from '../src/lib/server/db/connect.ts';
+import { driveEvents } from '../src/lib/server/events/drive-events.ts';
 import { holeEvents } from '../src/lib/server/events/hole-events.ts';
 import { recordMoves } from '../src/lib/server/events/record.ts';
 import { stockEvents } from '../src/lib/server/events/stock-events.ts';
@@ -17,6 +19,7 @@ import { addJoint } from '../src/lib/server/services/joints.ts';
 import { addPerson } from '../src/lib/server/services/people.ts';
 import { addProfile } from '../src/lib/server/services/profiles.ts';
 import { seedDemoCages } from './demo-cages.ts';
+import { seedDemoTools } from './demo-tools.ts';
 import { must } from './must.ts';
 
 const sheets = (...pairs: [string, string][]) =>
@@ -236,6 +239,9 @@ const MEASURED: [number, number, number, SeenFlag[]][] = [
 ];
 
 const MINUTES_BETWEEN_HEADS = 2;
+/** Driven so far: the first row, and at what pace. */
+const DRIVEN_ROW = 1;
+const SECONDS_BETWEEN_RIVETS = 26;
 
 /**
  * Fills an empty database.
@@ -292,8 +298,22 @@ export async function seedDemoData(database: Database): Promise<boolean> {
     heightIn,
     flags
   }));
+  const driven = issue.holes
+    .filter(({ row }) => row === DRIVEN_ROW)
+    .map(({ number }, at): DriveMove => ({
+      id: randomUUID(),
+      kind: 'driven',
+      hole: number,
+      at: new Date(started - 20 * 60_000 + at * SECONDS_BETWEEN_RIVETS * 1000).toISOString(),
+      quick: null,
+      batch: null,
+      hands: null,
+      late: ''
+    }));
+  must(await recordMoves(database, driveEvents, issue.id, driven, ilse));
   must(await recordMoves(database, holeEvents, issue.id, heads, ilse));
   must(await recordMoves(database, stockEvents, null, stockOf(started), ilse));
   await seedDemoCages(database, ilse, root);
+  await seedDemoTools(database, ilse, lap, issue.facts.partNumber);
   return true;
 }

@@ -1,16 +1,21 @@
 import { json, redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
 import { closeDatabase, database } from '$lib/server/database';
 import { benches } from '$lib/server/devices/bench-hub';
+import { live } from '$lib/server/live/live-hub';
 import { endThreads } from '$lib/server/heavy/threads';
 import { log } from '$lib/server/log';
 import { refuseForeignChange } from '$lib/server/own-origin';
-import { LengthStyle } from '$core/units/format-length.ts';
+import { FIRST_STYLE, LengthStyle } from '$core/units/format-length.ts';
 import { writing } from '$lib/words/writing';
 import { personOf } from '$lib/server/services/people';
 
 process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), endThreads()]));
-// The server ends once its last answer has; a stream of gauge lines would never end by itself.
-for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => benches.closeAll());
+// The server ends once its last answer has; a stream of lines would never end by itself.
+for (const signal of ['SIGTERM', 'SIGINT'] as const)
+  process.on(signal, () => {
+    benches.closeAll();
+    live.closeAll();
+  });
 
 /** `localhost` and `127.0.0.1` are two origins to a browser: send people to the one that saves. */
 function rightAddress(request: Request, url: URL): string | null {
@@ -34,7 +39,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 
   const lengths = LengthStyle.safeParse(cookies.get('lengths'));
   locals.style = lengths.success ? lengths.data : null;
-  locals.length = writing(locals.style);
+  // pages are written as they are read in the browser; programs that ask get decimal inches
+  locals.length = writing(locals.style ?? (url.pathname.startsWith('/api/') ? null : FIRST_STYLE));
 
   const mode = cookies.get('mode') === 'dark' ? 'dark' : 'light';
   const response = await resolve(event, {

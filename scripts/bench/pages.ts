@@ -121,6 +121,8 @@ export async function browserRows(served: Served, jointId: string): Promise<stri
     return [
       '## In the browser',
       '',
+      'What a first visit loads until the page answers to keys; the other stations and Carry’s charts come after.',
+      '',
       '| page | requests | script | style | page itself |',
       '|---|---|---|---|---|',
       ...lines,

@@ -4,12 +4,14 @@ import { addJoints, type Served } from './server.ts';
 
 const BATCH = 100;
 const MANY_JOINTS = 200;
-const AT = '2026-11-20T09:00:00.000Z';
+/** when everything happens */
+export const AT = '2026-11-20T09:00:00.000Z';
 
-const ratio = (value: number): string => value.toFixed(2);
-const whole = (value: number): string => Math.round(value).toLocaleString('en');
+export const ratio = (value: number): string => value.toFixed(2);
+export const whole = (value: number): string => Math.round(value).toLocaleString('en');
 
-async function someIssue({ database }: Served): Promise<{ id: string; hole: number }> {
+/** An issue of the demo data, with its first rivet. */
+export async function someIssue({ database }: Served): Promise<{ id: string; hole: number }> {
   const [issue] = await rowsOf<{ id: string; hole: number }>(
     database,
     `select issue_id as id, min(number) as hole from holes where state = 'rivet' group by issue_id limit 1`
@@ -17,6 +19,17 @@ async function someIssue({ database }: Served): Promise<{ id: string; hole: numb
   if (!issue) throw new Error('the demo data has no issue');
   return issue;
 }
+
+/** The same payload put into a table with nothing on it, by the same server. */
+export const bareInsert = ({ url, headers }: Served, payload: (id: string) => unknown): Ask => ({
+  url,
+  headers,
+  path: '/bare/insert',
+  body: (id) => {
+    const made = id();
+    return { id: made, payload: payload(made) };
+  }
+});
 
 /** Recording of heads against one bare insert on the same server, one by one and as an outbox sends them. */
 export async function eventRows(served: Served): Promise<string[]> {
@@ -37,15 +50,7 @@ export async function eventRows(served: Served): Promise<string[]> {
     path: `/api/events/hole/${issue}`,
     body: (id) => Array.from({ length: count }, () => head(id()))
   });
-  const bare: Ask = {
-    url,
-    headers,
-    path: '/bare/insert',
-    body: (id) => {
-      const made = id();
-      return { id: made, payload: head(made) };
-    }
-  };
+  const bare = bareInsert(served, head);
   const one = await sideBySide(event(1), bare);
   const batch = await underLoad(event(BATCH));
   return [

@@ -20,6 +20,8 @@ export interface Served {
   /** what a page of this application sends along */
   headers: Record<string, string>;
   person: { id: string; name: string };
+  /** a second process on the same database */
+  another: () => Promise<{ url: string; stop: () => Promise<void> }>;
   stop: () => Promise<void>;
 }
 
@@ -46,6 +48,35 @@ async function answers(url: string): Promise<void> {
   throw new Error('the application did not answer');
 }
 
+/** One process of the application on a port of its own. */
+async function started(
+  databaseUrl: string,
+  port: number
+): Promise<{ url: string; stop: () => Promise<void> }> {
+  const url = `http://127.0.0.1:${port}`;
+  const server = spawn('node', ['.build/scripts/serve.js'], {
+    env: {
+      ...process.env,
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      ORIGIN: url,
+      BODY_SIZE_LIMIT: '6M',
+      DATABASE_URL: databaseUrl,
+      ZANJADOR_BENCH: '1'
+    },
+    stdio: ['ignore', 'ignore', 'inherit']
+  });
+  await answers(url);
+  return {
+    url,
+    async stop() {
+      const ended = once(server, 'exit');
+      server.kill('SIGTERM');
+      await ended;
+    }
+  };
+}
+
 /** Serves it until stopped. */
 export async function serveDemo(cluster: string): Promise<Served> {
   const databaseUrl = await freshDatabase(cluster);
@@ -55,30 +86,16 @@ export async function serveDemo(cluster: string): Promise<Served> {
   await database.sequelize.query(
     'create table bare_rows (id uuid primary key, payload jsonb not null)'
   );
-  const url = `http://127.0.0.1:${PORT}`;
-  const server = spawn('node', ['.build/scripts/serve.js'], {
-    env: {
-      ...process.env,
-      HOST: '127.0.0.1',
-      PORT: String(PORT),
-      ORIGIN: url,
-      BODY_SIZE_LIMIT: '6M',
-      DATABASE_URL: databaseUrl,
-      ZANJADOR_BENCH: '1'
-    },
-    stdio: ['ignore', 'ignore', 'inherit']
-  });
-  await answers(url);
+  const { url, stop } = await started(databaseUrl, PORT);
   const person = await database.models.Person.findOne({ rejectOnEmpty: true });
   return {
     url,
     database,
     person: { id: person.id, name: person.name },
     headers: { origin: url, cookie: `person=${person.id}` },
+    another: () => started(databaseUrl, PORT + 1),
     async stop() {
-      const ended = once(server, 'exit');
-      server.kill('SIGTERM');
-      await ended;
+      await stop();
       await database.sequelize.close();
     }
   };

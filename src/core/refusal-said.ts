@@ -145,13 +145,39 @@ type ReadyRefusal =
 /** What driving refuses. */
 type DriveRefusal =
   | { code: 'protrusion-not-1-to-2-d'; protrusionIn: number; diameterIn: number }
+  | { code: 'lens-too-near'; standoffIn: number; highIn: number }
   | { code: 'bar-does-not-go-in'; insideIn: number; barIn: number; protrusionIn: number }
   | { code: 'no-gauge'; what: 'hole' | 'notch'; valueIn: number; leastIn: number; mostIn: number };
+
+/** What setting a tool refuses. */
+type ToolRefusal =
+  | {
+      code: 'no-good-head';
+      dash: number;
+      lengthIn: number;
+      gripIn: number;
+      limits: string;
+    }
+  | { code: 'head-over-free-end'; heightIn: number; freeIn: number }
+  | { code: 'tool-is-set' | 'tool-not-set' | 'not-this-tool' | 'fresh-rivet-first' | 'wood-first' };
+
+/** What the log of driving refuses. */
+type DrivenRefusal =
+  | { code: 'no-batch'; hole: number; part: string }
+  | { code: 'batch-of-another'; hole: number; part: string; batch: string }
+  | { code: 'batch-expired'; hole: number; lot: string; limitMin: number }
+  /** `strange`: a number that is no hole of the issue; null where holes are missing or come twice */
+  | { code: 'no-whole-order'; holes: number; strange: number | null }
+  /** inside a closed member the bar with the shop's shims does not serve this rivet */
+  | { code: 'no-shims-serve'; hole: number }
+  | { code: 'not-driven-cold'; alloy: string }
+  | { code: 'not-so-many-out'; count: number; left: number };
 
 /** What the record of heads and bins refuses. */
 type RecordRefusal =
   | { code: 'held-open'; hole: number; reason: string }
   | { code: 'no-such-hole'; hole: number }
+  | { code: 'look-first'; hole: number }
   | { code: 'bin-kept-otherwise'; lot: string; part: string; cold: boolean }
   | { code: 'not-so-many'; count: number; held: number; part: string; lot: string };
 
@@ -196,6 +222,8 @@ export type RefusalSaid =
   | StackRefusal
   | ReadyRefusal
   | DriveRefusal
+  | DrivenRefusal
+  | ToolRefusal
   | RecordRefusal
   | FieldRefusal;
 

@@ -8,7 +8,8 @@ export const JOINT_FILES = [
   'marks.csv',
   'joint.json',
   'checklist.pdf',
-  'labels.pdf'
+  'labels.pdf',
+  'driving.pdf'
 ] as const;
 export type JointFileName = (typeof JOINT_FILES)[number];
 

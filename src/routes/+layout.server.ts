@@ -1,14 +1,18 @@
-import { LengthStyle } from '$core/units/format-length.ts';
+import { FIRST_STYLE, LengthStyle } from '$core/units/format-length.ts';
 import { PaperName } from '$lib/joint-files.ts';
+import { coldView } from '$lib/server/services/cold-batches';
 import { listPeople } from '$lib/server/services/people';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ cookies, locals }) => {
   const lengths = LengthStyle.safeParse(cookies.get('lengths'));
+  const database = locals.database();
+  const [people, cold] = await Promise.all([listPeople(database), coldView(database)]);
   return {
-    people: await listPeople(locals.database()),
+    people,
+    cold,
     person: locals.person,
-    lengths: lengths.success ? lengths.data : LengthStyle.enum['1/64'],
+    lengths: lengths.success ? lengths.data : FIRST_STYLE,
     paper: PaperName.catch('a4').parse(cookies.get('paper')),
     mode: cookies.get('mode') === 'dark' ? ('dark' as const) : ('light' as const)
   };

@@ -3,17 +3,12 @@
   import type { Snippet } from 'svelte';
   import { onMount, untrack } from 'svelte';
   import { page } from '$app/state';
-  import CircleDot from '@lucide/svelte/icons/circle-dot';
-  import Moon from '@lucide/svelte/icons/moon';
-  import Package from '@lucide/svelte/icons/package';
-  import Scale from '@lucide/svelte/icons/scale';
-  import SlidersVertical from '@lucide/svelte/icons/sliders-vertical';
-  import Sun from '@lucide/svelte/icons/sun';
-  import UserRound from '@lucide/svelte/icons/user-round';
-  import LayoutDashboard from '@lucide/svelte/icons/layout-dashboard';
   import { Preferences, providePreferences } from '$lib/client/preferences.svelte';
+  import { cold } from '$lib/client/cold.svelte';
   import { setWhoIsHere } from '$lib/client/who';
   import HintLayer from '$lib/ui/kit/HintLayer.svelte';
+  import ColdClocks from '$lib/ui/cold/ColdClocks.svelte';
+  import Mark from '$lib/ui/marks/Mark.svelte';
   import SaidLayer from '$lib/ui/kit/SaidLayer.svelte';
   import type { LayoutData } from './$types';
 
@@ -26,11 +21,13 @@
     untrack(() => new Preferences(data.lengths, data.mode, data.paper))
   );
   $effect.pre(() => setWhoIsHere(data.person?.id ?? null));
+  $effect.pre(() => cold.set(data.cold));
   const here = $derived(page.url.pathname);
   // The page listens to clicks and keys from here on; tests wait for it.
   onMount(() => (document.documentElement.dataset['awake'] = ''));
 </script>
 
+<a class="skip" href="#content">Skip to the content</a>
 <div class="shop">
   <nav class="rail" aria-label="Main">
     <a class="sign" href="/" aria-label="Zanjador, to the bench">
@@ -39,24 +36,22 @@
         <circle cx="8" cy="9" r="3" fill="#f5f2e9" /><circle cx="24" cy="23" r="3" fill="#f5f2e9" />
       </svg>
     </a>
-    <a href="/" aria-current={here === '/' ? 'page' : undefined}
-      ><LayoutDashboard size={22} /> Bench</a
-    >
+    <a href="/" aria-current={here === '/' ? 'page' : undefined}><Mark name="bench" /> Bench</a>
     <a href="/setups" aria-current={here.startsWith('/setups') ? 'page' : undefined}
-      ><SlidersVertical size={22} /> Setups</a
+      ><Mark name="setups" /> Setups</a
     >
     <a href="/stock" aria-current={here === '/stock' ? 'page' : undefined}
-      ><Package size={22} /> Stock</a
+      ><Mark name="stock" /> Stock</a
     >
     <a href="/rivets" aria-current={here === '/rivets' ? 'page' : undefined}
-      ><CircleDot size={22} /> Rivets</a
+      ><Mark name="rivets" /> Rivets</a
     >
     <a href="/rules" aria-current={here === '/rules' ? 'page' : undefined}
-      ><Scale size={22} /> Rules</a
+      ><Mark name="rules" /> Rules</a
     >
     <span class="gap"></span>
     <button type="button" onclick={() => preferences.toggleMode()}>
-      {#if preferences.mode === 'light'}<Moon size={20} /> Night{:else}<Sun size={20} /> Day{/if}
+      {#if preferences.mode === 'light'}<Mark name="night" /> Night{:else}<Mark name="day" /> Day{/if}
     </button>
     <a
       href="/who?back={encodeURIComponent(here)}"
@@ -66,17 +61,35 @@
         ? `${data.person.name}, ${data.person.role}`
         : 'Nobody has said who is at the bench'}
     >
-      <UserRound size={22} />
+      <Mark name="who" />
       {data.person ? data.person.name.split(' ')[0] : 'Who?'}
     </a>
   </nav>
-  <main>{@render children()}</main>
+  <div class="stage">
+    <ColdClocks />
+    <main id="content" tabindex="-1">{@render children()}</main>
+  </div>
 </div>
 
 <HintLayer />
 <SaidLayer />
 
 <style>
+  .skip {
+    position: absolute;
+    inset: 0 auto auto 0;
+    z-index: 50;
+    padding: 12px 18px;
+    background: var(--ink);
+    color: var(--paper);
+    transform: translateY(-120%);
+  }
+  .skip:focus {
+    transform: none;
+  }
+  main:focus {
+    outline: none;
+  }
   .shop {
     display: grid;
     grid-template-columns: 72px minmax(0, 1fr);
@@ -121,7 +134,14 @@
   .gap {
     flex: 1;
   }
+  .stage {
+    display: flex;
+    flex-direction: column;
+    min-width: 0;
+    min-height: 0;
+  }
   main {
+    flex: 1;
     min-width: 0;
     min-height: 0;
     overflow: auto;

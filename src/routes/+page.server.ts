@@ -1,7 +1,10 @@
-import { fail, redirect } from '@sveltejs/kit';
+import { error, fail, redirect } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
 import { zod4 } from 'sveltekit-superforms/adapters';
+import { newJoint } from '$core/kinds/new-joint.ts';
 import { addJob, listJobs, NewJob } from '$lib/server/services/jobs';
+import { practiceJob } from '$lib/server/services/practice';
+import { addJoint } from '$lib/server/services/joints';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => ({
@@ -10,7 +13,19 @@ export const load: PageServerLoad = async ({ locals }) => ({
 });
 
 export const actions: Actions = {
-  default: async ({ request, locals }) => {
+  practice: async ({ locals }) => {
+    const job = await practiceJob(locals.database());
+    const added = await addJoint(
+      locals.database(),
+      job,
+      'Practice joint',
+      newJoint('lap'),
+      locals.person?.id ?? null
+    );
+    if (!added.ok) error(500, added.message);
+    redirect(303, `/joints/${added.value}/carry`);
+  },
+  open: async ({ request, locals }) => {
     const form = await superValidate(request, zod4(NewJob));
     if (!form.valid) return fail(400, { form });
     const added = await addJob(locals.database(), form.data);

@@ -1,6 +1,9 @@
 <script lang="ts">
   import { superForm } from 'sveltekit-superforms';
-  import { untrack } from 'svelte';
+  import { onMount, untrack } from 'svelte';
+  import { SvelteSet } from 'svelte/reactivity';
+  import { z } from 'zod';
+  import { recalled, remember } from '$lib/client/remembered';
   import Plus from '@lucide/svelte/icons/plus';
   import JointRow from '$lib/ui/joint/JointRow.svelte';
   import Sheet from '$lib/ui/kit/Sheet.svelte';
@@ -17,18 +20,31 @@
   );
   let adding = $state(false);
 
+  /** so many are in sight at once */
+  const FIRST = 3;
+  let allNeeds = $state(false);
   const waiting = $derived(
-    data.jobs.flatMap((job) =>
-      job.joints.filter((joint) => joint.attention.length > 0).map((joint) => ({ job, joint }))
-    )
+    data.jobs
+      .flatMap((job) =>
+        job.joints.filter((joint) => joint.attention.length > 0).map((joint) => ({ job, joint }))
+      )
+      .sort((a, b) => a.joint.urgency - b.joint.urgency)
   );
+  const inSight = $derived(allNeeds ? waiting : waiting.slice(0, FIRST));
+  const FOLDED = 'folded';
+  const folded = new SvelteSet<string>();
+  onMount(() => recalled(FOLDED, z.array(z.string()))?.forEach((id) => folded.add(id)));
+  function fold(id: string): void {
+    if (!folded.delete(id)) folded.add(id);
+    remember(FOLDED, [...folded]);
+  }
   const stationFor = (state: string) =>
     state === 'checking' || state === 'checked' ? 'check' : 'carry';
 </script>
 
 <svelte:head><title>Bench · Zanjador</title></svelte:head>
 
-<div class="bench">
+<div class="page bench">
   <header>
     <div>
       <h1>Bench</h1>
@@ -38,16 +54,23 @@
           : 'Nobody has said who is at the bench yet.'}
       </p>
     </div>
-    <button class="act main" type="button" onclick={() => (adding = true)}
-      ><Plus size={20} /> New job</button
-    >
+    <div class="begin">
+      <form method="POST" action="?/practice">
+        <button class="act" data-hint="a joint without job and data; it can move under a job later"
+          >Practice joint</button
+        >
+      </form>
+      <button class="act main" type="button" onclick={() => (adding = true)}
+        ><Plus size={20} /> New job</button
+      >
+    </div>
   </header>
 
   {#if waiting.length > 0}
     <section aria-labelledby="needs">
       <h2 id="needs" class="label">Needs someone now</h2>
       <ul class="waiting">
-        {#each waiting as { job, joint } (joint.id)}
+        {#each inSight as { job, joint } (joint.id)}
           <li>
             <a href="/joints/{joint.id}/{stationFor(joint.state)}">
               <strong>{joint.title}</strong>
@@ -57,6 +80,15 @@
           </li>
         {/each}
       </ul>
+      {#if waiting.length > FIRST}
+        <button
+          class="act all"
+          type="button"
+          aria-expanded={allNeeds}
+          onclick={() => (allNeeds = !allNeeds)}
+          >{allNeeds ? 'The first three' : `${waiting.length - FIRST} more`}</button
+        >
+      {/if}
     </section>
   {/if}
 
@@ -64,22 +96,39 @@
     <h2 id="jobs" class="label">Jobs</h2>
     {#each data.jobs as job (job.id)}
       <article>
-        <a class="job" href="/jobs/{job.id}">
-          <span class="number">{job.number}</span>
-          <span class="what">
-            <strong>{job.title}</strong>
-            <span class="hint">{job.place} · data: {job.data}</span>
-          </span>
-          <span class="hint"
-            >{job.joints.length} {job.joints.length === 1 ? 'joint' : 'joints'}</span
-          >
-        </a>
-        {#each job.joints as joint (joint.id)}
-          <JointRow {joint} brief />
-        {/each}
+        <div class="head">
+          <a class="job" href="/jobs/{job.id}">
+            <span class="number">{job.number}</span>
+            <span class="what">
+              <strong>{job.title}</strong>
+              <span class="hint">{job.place} · data: {job.data}</span>
+            </span>
+            <span class="hint"
+              >{job.joints.length} {job.joints.length === 1 ? 'joint' : 'joints'}</span
+            >
+          </a>
+          <a class="act" href="/jobs/{job.id}#new">New joint</a>
+          {#if job.joints.length > 0}
+            <button
+              class="act small"
+              type="button"
+              aria-expanded={!folded.has(job.id)}
+              aria-label="{folded.has(job.id) ? 'Unfold' : 'Fold'} job {job.number}"
+              onclick={() => fold(job.id)}>{folded.has(job.id) ? '▸' : '▾'}</button
+            >
+          {/if}
+        </div>
+        {#if !folded.has(job.id)}
+          {#each job.joints as joint (joint.id)}
+            <JointRow {joint} brief />
+          {/each}
+        {/if}
       </article>
     {:else}
-      <p>No jobs yet. Open one with “New job”, then lay out its first joint.</p>
+      <p>
+        No jobs yet. Open one with “New job”, then lay out its first joint; or begin at once with a
+        practice joint.
+      </p>
     {/each}
   </section>
 
@@ -90,7 +139,7 @@
 </div>
 
 <Sheet title="New job" open={adding || $message !== undefined} onclose={() => (adding = false)}>
-  <form method="POST" use:enhance class="new">
+  <form method="POST" action="?/open" use:enhance class="new">
     {#if $message}<p class="wrong" role="alert">{$message}</p>{/if}
     <TextField name="number" label="Job number" bind:value={$form.number} errors={$errors.number} />
     <TextField
@@ -118,12 +167,7 @@
 
 <style>
   .bench {
-    display: flex;
-    flex-direction: column;
-    gap: 1.2rem;
     max-width: 1120px;
-    margin: 0 auto;
-    padding: 1.4rem 2rem 2rem;
   }
   header {
     display: flex;
@@ -166,7 +210,22 @@
     background: var(--panel);
     overflow: hidden;
   }
+  .begin,
+  .head {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+  }
+  .head {
+    padding-right: 8px;
+    background: linear-gradient(var(--metal-light), var(--metal));
+  }
+  .all {
+    align-self: start;
+  }
   .job {
+    flex: 1;
+    min-width: 0;
     display: flex;
     align-items: center;
     gap: 1rem;
@@ -174,7 +233,6 @@
     padding: 8px 14px;
     color: inherit;
     text-decoration: none;
-    background: linear-gradient(var(--metal-light), var(--metal));
   }
   .number {
     font-family: var(--head-font);
@@ -199,8 +257,13 @@
     color: var(--amber);
   }
   @media (max-width: 700px) {
-    .bench {
-      padding: 1rem;
+    .head {
+      flex-wrap: wrap;
+      justify-content: flex-end;
+      padding-bottom: 8px;
+    }
+    .job {
+      flex-basis: 100%;
     }
   }
 </style>

@@ -46,10 +46,13 @@ const LONG = [
     ]
   }
 ] as const;
-const layout: JointLayout = layoutOf(
-  definition('line', [...LONG[1]], structuredClone(LONG[2]) as never)
-);
+/** the same with a flange so deep that a sheet of paper holds one length only */
+const DEEP = { ...LONG[2], flangeIn: '4 1/2' };
+const laidWith = (fields: object): JointLayout =>
+  layoutOf(definition('line', [...LONG[1]], structuredClone(fields) as never));
+const layout = laidWith(LONG[2]);
 let joint = '';
+let deep = '';
 
 beforeAll(async () => {
   await addProfile(database(), DEFAULT_PROFILE);
@@ -63,10 +66,18 @@ beforeAll(async () => {
   );
   if (!made.ok) throw new Error(made.message);
   joint = made.value;
+  const deeper = await addJoint(
+    database(),
+    job.value,
+    'Rib 4 – flange (left)',
+    entered('line', [...LONG[1]], structuredClone(DEEP) as never)
+  );
+  if (!deeper.ok) throw new Error(deeper.message);
+  deep = deeper.value;
 });
 
-async function file(name: JointFileName, wish: Partial<FileWish> = {}) {
-  const made = await makeJointFile(database(), joint, name, { ...PLAIN_FILE, ...wish });
+async function file(name: JointFileName, wish: Partial<FileWish> = {}, of = joint) {
+  const made = await makeJointFile(database(), of, name, { ...PLAIN_FILE, ...wish });
   if (!made.ok) throw new Error(made.message);
   return made.value;
 }
@@ -95,20 +106,30 @@ function circlesOf(svg: string): { x: number; y: number; size: number }[] {
   });
 }
 
-describe.each(['a4', 'letter'] as const)('the full-size pattern on %s', (paper) => {
-  const path = join(folder, `${paper}.pdf`);
+describe.each([
+  ['a4', 'a sheet a piece', DEEP],
+  ['letter', 'a sheet a piece', DEEP],
+  ['a4', 'lengths to cut and tape', LONG[2]],
+  ['letter', 'lengths to cut and tape', LONG[2]]
+] as const)('the full-size pattern on %s, %s', (paper, how, fields) => {
+  const lengths = how !== 'a sheet a piece';
+  const path = join(folder, `${paper}-${fields.flangeIn.length}.pdf`);
+  const layout = laidWith(fields);
   const tiling = resultOf(
     tile(patternOf({ layout, profile: DEFAULT_PROFILE, fixed: [], part: null }), paper)
   );
-  beforeAll(async () => writeFileSync(path, (await file('pattern.pdf', { paper })).body));
+  beforeAll(async () =>
+    writeFileSync(path, (await file('pattern.pdf', { paper }, lengths ? joint : deep)).body)
+  );
 
   it('names its sheets and carries the check scale on each', () => {
     const pages = execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' })
       .split('\f')
       .filter((page) => page.trim() !== '');
     const [cover, ...sheets] = pages;
-    expect(sheets).toHaveLength(tiling.tiles.length);
-    expect(sheets.length).toBeGreaterThan(1);
+    expect(sheets).toHaveLength(tiling.pages);
+    expect(tiling.tiles.length).toBeGreaterThan(2);
+    expect(sheets).toHaveLength(lengths ? 1 : tiling.tiles.length);
     // what it is, which drill goes where, from where it is seen
     expect(cover).toMatch(/Rib 4 – flange \(left\), job 7, revision 1, all parts/);
     expect(cover).toMatch(/18 rivet holes \(1–2, 4–19\): drill #30, 0\.1285 in/);
@@ -119,29 +140,34 @@ describe.each(['a4', 'letter'] as const)('the full-size pattern on %s', (paper) 
       expect(page).toContain('100 mm: measure both');
       expect(page).toMatch(/4 in/);
     }
-    expect(sheets[1]).toMatch(/sheet B1 of/);
-    expect(sheets[1]).toMatch(/A1\|B1/);
+    if (lengths) {
+      expect(sheets[0]).toMatch(/sheet 1 of 1: lengths A1, B1, C1/);
+      expect(sheets[0]).toMatch(/length B of [CD]/);
+      expect(cover).toMatch(/Cut the lengths out along the dashed lines/);
+    } else expect(sheets[1]).toMatch(/sheet B1 of/);
+    // each neighbor shows both match marks
+    expect(sheets.join('').match(/A1\|B1/g)).toHaveLength(4);
     expect(pages.join('\n')).toContain('3 OPEN');
   });
 
   it('has every hole within 0.0005 in', () => {
-    const found = tiling.tiles.flatMap(({ xIn, yIn }, index) => {
-      const svg = join(folder, `${paper}-${index}.svg`);
+    const found = tiling.tiles.flatMap(({ xIn, yIn, page, downIn }, index) => {
+      const svg = join(folder, `${paper}-${how.length}-${index}.svg`);
       execFileSync('pdftocairo', [
         '-svg',
         // as a printer should: at 100 %
         '-noshrink',
         '-nocenter',
         '-f',
-        String(index + 2),
+        String(page + 2),
         '-l',
-        String(index + 2),
+        String(page + 2),
         path,
         svg
       ]);
       return circlesOf(readFileSync(svg, 'utf8')).map((circle) => ({
         xIn: circle.x / 72 - tiling.marginIn + xIn,
-        yIn: circle.y / 72 - tiling.marginIn + yIn,
+        yIn: circle.y / 72 - tiling.marginIn - downIn + yIn,
         diameterIn: circle.size / 72
       }));
     });
@@ -166,9 +192,10 @@ describe.each(['a4', 'letter'] as const)('the full-size pattern on %s', (paper) 
       '-l',
       '2',
       path,
-      join(folder, `${paper}-page`)
+      join(folder, `${paper}-${how.length}-page`)
     ]);
-    const raster = readdirSync(folder).find((name) => name.startsWith(`${paper}-page`)) ?? '';
+    const raster =
+      readdirSync(folder).find((name) => name.startsWith(`${paper}-${how.length}-page`)) ?? '';
     const bytes = readFileSync(join(folder, raster));
     const [, width = 0, height = 0] = (
       /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(bytes.subarray(0, 40).toString('latin1')) ?? []

@@ -110,7 +110,7 @@ describe('reads that do not grow', () => {
       await recordMoves(database(), holeEvents, issue, [head(1), head(900), head(2)], person)
     ).toMatchObject({
       ok: false,
-      message: 'entry 2: there is no hole 900 in this issue; none was stored'
+      message: 'entry 2: there is no hole 900 in this release; none was stored'
     });
     expect(await eventsOfIssue(database(), issue)).toEqual([]);
   });

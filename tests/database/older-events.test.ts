@@ -142,7 +142,9 @@ beforeAll(async () => {
   expect(await migrate(database)).toEqual([
     '0006-one-event-stream',
     '0007-what-a-setting-rests-on',
-    '0008-looks-by-instant'
+    '0008-looks-by-instant',
+    '0009-driving',
+    '0010-settings-of-tools'
   ]);
 });
 afterAll(async () => {

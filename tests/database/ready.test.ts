@@ -10,6 +10,7 @@ import { addPerson } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import {
   readyEvents,
+  setDrivingTools,
   setShopFigures,
   shopFigures,
   timedWorks
@@ -95,9 +96,18 @@ describe('the shop’s figures', () => {
       holders: { every: 5, pilot: 20, final: 12 },
       recheckEvery: 8
     };
-    valueOf(await setShopFigures(database(), STARTING_FIGURES, person));
+    valueOf(await setShopFigures(database(), { ...figures, recheckEvery: 9 }, person));
     valueOf(await setShopFigures(database(), figures, person));
-    expect(await shopFigures(database())).toEqual(figures);
+    expect(await shopFigures(database())).toEqual({ ...figures, tools: STARTING_FIGURES.tools });
+  });
+
+  it('keep the tools when times are set, and the times when tools are', async () => {
+    const tools = { ...STARTING_FIGURES.tools, bars: [], plate: false };
+    valueOf(await setDrivingTools(database(), tools, person));
+    const { times: each, holders, recheckEvery } = STARTING_FIGURES;
+    const times = { times: each, holders, recheckEvery };
+    valueOf(await setShopFigures(database(), times, person));
+    expect(await shopFigures(database())).toEqual({ ...times, tools });
   });
 });
 

@@ -239,7 +239,7 @@ describe('issuing and checking', () => {
     ).toMatchObject({ ok: false, reason: 'not-found' });
   });
 
-  it('a joint that was changed since it was issued is listed so, until it is issued anew', async () => {
+  it('a joint that was changed since it was released is listed so, until it is issued anew', async () => {
     const id = await newJoint();
     await issueJoint(database(), id, 1, mechanic);
     const listed = async () => (await listJoints(database())).find((joint) => joint.id === id);
@@ -250,7 +250,7 @@ describe('issuing and checking', () => {
       definition: { ...FILLED, widthIn: '4 5/8' }
     };
     valueOf(await saveJoint(database(), id, save, mechanic));
-    expect((await listed())?.attention).toContain('changed since it was issued');
+    expect((await listed())?.attention).toContain('changed since it was released');
     await issueJoint(database(), id, 2, mechanic);
     expect((await listed())?.attention).toEqual([]);
   });
@@ -271,7 +271,7 @@ describe('issuing and checking', () => {
     expect(slipped.ok ? '' : slipped.message).toMatch(/decimal point slip/);
     expect(await recordHead(database(), issue, { ...checked, hole: 999 }, mechanic)).toMatchObject({
       reason: 'not-possible',
-      message: 'there is no hole 999 in this issue'
+      message: 'there is no hole 999 in this release'
     });
     const good = { ...checked, diameterIn: 0.14 };
     expect(await recordHead(database(), issue, good, randomUUID())).toMatchObject({

@@ -16,6 +16,8 @@ export interface App {
   url: string;
   stop: () => Promise<void>;
   start: () => Promise<void>;
+  /** another process of the application on the same database; ends with the tests */
+  another: () => Promise<string>;
 }
 
 async function freePort(): Promise<number> {
@@ -73,32 +75,46 @@ export const test = base.extend<object, { app: App }>({
       const port = await freePort();
       const url = `http://127.0.0.1:${port}`;
       let running: ChildProcess | null = null;
+      const serveOn = async (own: number): Promise<ChildProcess> => {
+        const at = `http://127.0.0.1:${own}`;
+        const server = spawn('node', ['.build/scripts/serve.js'], {
+          env: {
+            ...process.env,
+            HOST: '127.0.0.1',
+            PORT: String(own),
+            ORIGIN: at,
+            BODY_SIZE_LIMIT: '6M',
+            DATABASE_URL: databaseUrl
+          },
+          stdio: ['ignore', 'ignore', 'inherit']
+        });
+        await answers(at, server);
+        return server;
+      };
+      const end = async (server: ChildProcess): Promise<void> => {
+        const ended = once(server, 'exit');
+        server.kill('SIGTERM');
+        await ended;
+      };
+      const others: ChildProcess[] = [];
       const app: App = {
         url,
         async start() {
-          running = spawn('node', ['.build/scripts/serve.js'], {
-            env: {
-              ...process.env,
-              HOST: '127.0.0.1',
-              PORT: String(port),
-              ORIGIN: url,
-              BODY_SIZE_LIMIT: '6M',
-              DATABASE_URL: databaseUrl
-            },
-            stdio: ['ignore', 'ignore', 'inherit']
-          });
-          await answers(url, running);
+          running = await serveOn(port);
         },
         async stop() {
-          if (!running) return;
-          const ended = once(running, 'exit');
-          running.kill('SIGTERM');
-          await ended;
+          if (running) await end(running);
           running = null;
+        },
+        async another() {
+          const own = await freePort();
+          others.push(await serveOn(own));
+          return `http://127.0.0.1:${own}`;
         }
       };
       await app.start();
       await use(app);
+      for (const other of others) await end(other);
       await app.stop();
       await drop();
     },
@@ -125,7 +141,7 @@ export async function makeJoint(
   await page.goto(app.url);
   await page.getByRole('link', { name: /^0318/ }).click();
   await page.getByLabel('New lap joint').fill(title);
-  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.getByRole('button', { name: 'Start joint' }).click();
   await page.waitForURL(/\/carry$/);
   await page.getByLabel('Thickness of sheet 1').fill(upper);
   await page.getByLabel('Thickness of sheet 2').fill(lower);
@@ -144,7 +160,7 @@ export async function beginJoint(
   await page.getByRole('link', { name: /^0318/ }).click();
   await page.locator('.kinds').getByText(kind, { exact: true }).click();
   await page.getByLabel(`New ${kind}`).fill(title);
-  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.getByRole('button', { name: 'Start joint' }).click();
   await page.waitForURL(/\/carry$/);
   for (const [index, thickness] of thick.entries())
     await page.getByLabel(`Thickness of sheet ${index + 1}`).fill(thickness);

@@ -69,9 +69,9 @@ test('of two tabs the second is refused, told what changed, and loses nothing', 
   // what is not saved is not issued either
   await dialog.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('link', { name: /6 Check/ }).click();
-  await page.getByRole('button', { name: 'Issue it and start checking' }).click();
-  await expect(page.getByRole('alert')).toContainText('not saved yet, so it was not issued');
-  await page.getByRole('link', { name: /1 Carry/ }).click();
+  await page.getByRole('button', { name: 'Release it and start checking' }).click();
+  await expect(page.getByRole('alert')).toContainText('not saved yet, so it was not released');
+  await page.getByRole('link', { name: /1 Size/ }).click();
   await page.getByRole('button', { name: 'Changed elsewhere: decide' }).click();
 
   await dialog.getByRole('button', { name: 'Save mine on top of it' }).click();
@@ -85,7 +85,7 @@ test('typing and readings outlive a dead server', async ({ page, app }) => {
   await makeJoint(page, app, 'Dead server', ['0.040', '0.040', '5']);
   await saved(page);
   await toStation(page, 6);
-  await page.getByRole('button', { name: 'Issue it and start checking' }).click();
+  await page.getByRole('button', { name: 'Release it and start checking' }).click();
   await expect(page.getByTestId('hole-map')).toBeVisible();
   await app.stop();
 

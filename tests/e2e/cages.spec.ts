@@ -9,10 +9,10 @@ async function ownCage(page: Page, app: App, name: string, query = ''): Promise<
   await page.goto(`${app.url}/setups${query}`);
   await page.getByLabel('Cage', { exact: true }).fill(name);
   await page.getByLabel('Cutter', { exact: true }).fill('cutter 3');
-  await page.getByLabel('Cutter, how wide').fill('1/2');
-  await page.getByLabel('Pilot, how thick').fill('5/32');
-  await page.getByLabel('Pilot, how far it stands out').fill('.30');
-  await page.getByRole('button', { name: 'Keep this cage' }).click();
+  await page.getByLabel('Cutter diameter').fill('1/2');
+  await page.getByLabel('Pilot diameter').fill('5/32');
+  await page.getByLabel('Pilot length').fill('.30');
+  await page.getByRole('button', { name: 'Save cage' }).click();
   const card = page.getByRole('region', { name });
   await card.getByRole('link', { name: /Set it|Take this one/ }).click();
   await expect(page.getByRole('heading', { name: new RegExp(name) })).toBeVisible();

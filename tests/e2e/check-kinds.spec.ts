@@ -7,13 +7,13 @@ test('a held-open hole is never asked for at Check', async ({ page, app }) => {
   await page.getByLabel('Length of the flange').fill('10');
   await page.getByLabel('Width of the flange').fill('1');
   await page.getByLabel('Bend radius').fill('1/8');
-  await page.getByText('No: it only holds').click();
+  await page.getByText('No: attachment only').click();
   await toStation(page, 2);
   await page.locator('[data-testid="plan-view"] [data-hole="3"]').click();
   await page.getByRole('button', { name: 'Hold open' }).click();
   await page.getByRole('button', { name: 'latch', exact: true }).click();
   await toStation(page, 6);
-  await page.getByRole('button', { name: 'Issue it and start checking' }).click();
+  await page.getByRole('button', { name: 'Release it and start checking' }).click();
   const map = page.getByTestId('hole-map');
   await expect(map.locator('[data-hole]')).toHaveCount(7);
   await expect(map.locator('[data-held-open="3"]')).toContainText('open');
@@ -30,7 +30,7 @@ test('a held-open hole is never asked for at Check', async ({ page, app }) => {
 
 test('every head of a member with two sizes is judged by its own', async ({ page, app }) => {
   await openDemo(page, app, /Front spar cap/, 'check');
-  await page.getByRole('button', { name: 'Issue it and start checking' }).click();
+  await page.getByRole('button', { name: 'Release it and start checking' }).click();
   await expect(page.getByText(/MS20470AD6-7/).first()).toBeVisible();
   await page.locator('[data-testid="hole-map"] [data-hole="2"]').click();
   // 0.28 over 6/32 is 1.49 D, 0.095 is 0.51 D: good for dash 6
@@ -41,17 +41,32 @@ test('every head of a member with two sizes is judged by its own', async ({ page
   // over 5/32 it is 1.79 D: too long a rivet
   await page.getByRole('textbox', { name: 'Diameter' }).fill('0.28');
   await page.getByRole('textbox', { name: 'Height' }).fill('0.095');
-  await expect(page.getByTestId('verdict')).toContainText('1.79 D wide');
+  await expect(page.getByTestId('verdict')).toContainText('wide (1.79 D)');
   // 1.93 D wide and half a diameter high passes on a condition: that is no plain good
   await page.getByRole('textbox', { name: 'Diameter' }).fill('0.302');
   await page.getByRole('textbox', { name: 'Height' }).fill('0.078');
-  await expect(page.getByTestId('verdict')).toContainText('Good only if it passes a look');
+  const verdict = page.getByTestId('verdict');
+  await expect(verdict).toContainText('Good if straight and the sheets are flat');
+  const record = page.getByRole('button', { name: /record/i });
+  await expect(record).toBeDisabled();
+  await page.getByLabel('It sits straight').check();
+  await expect(record).toBeDisabled();
+  await page.getByLabel('The sheets are flat').check();
+  await expect(record).toBeEnabled();
+  // another figure asks for another look
+  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.301');
+  await expect(record).toBeDisabled();
+  await page.getByLabel('It sits straight').check();
+  await page.getByLabel('The sheets are flat').check();
+  await page.getByRole('button', { name: 'Record head 376' }).click();
+  await page.locator('[data-testid="hole-map"] [data-hole="376"]').click();
+  await expect(page.getByTestId('last-reading')).toContainText('the sheets are flat');
 });
 
 test('a round patch is checked where its rings lie', async ({ page, app }) => {
   await openDemo(page, app, /Bilge hole/, 'lay-out');
   await toStation(page, 6);
-  await page.getByRole('button', { name: 'Issue it and start checking' }).click();
+  await page.getByRole('button', { name: 'Release it and start checking' }).click();
   const at = async (hole: number) => {
     const box = await page
       .locator(`[data-testid="hole-map"] [data-hole="${hole}"] .target`)

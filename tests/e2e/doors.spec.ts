@@ -161,7 +161,7 @@ test('dialogs, the reader and the other views of Lay out are readable and operab
   await signIn(page, app);
   await openDemo(page, app, /Frame 11 flange/, 'lay-out');
   const clean = async (what: string) => expect(await violationsOn(page, what)).toEqual([]);
-  for (const view of ['Headroom', 'Alternatives', 'On the metal']) {
+  for (const view of ['Rework margin', 'Alternatives', 'Layout steps']) {
     await page.getByText(view, { exact: true }).click();
     await clean(view);
   }

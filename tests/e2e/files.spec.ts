@@ -43,7 +43,7 @@ test('every file goes out, and the joint file comes back in', async ({ page, app
   expect(circles).toHaveLength(16);
 
   // in millimetres
-  await page.getByText('millimetres', { exact: true }).click();
+  await page.getByText('millimeters', { exact: true }).click();
   const mm = await download(page, 'Pattern, DXF');
   const inMm = new DxfParser().parseSync(readFileSync(mm.path, 'utf8'));
   expect(inMm?.header.$INSUNITS).toBe(4);
@@ -145,7 +145,7 @@ test('existing holes come in from DXF and CSV', async ({ page, app }) => {
   await page.getByLabel('Length of the flange').fill('10');
   await page.getByLabel('Width of the flange').fill('1');
   await page.getByLabel('Bend radius').fill('1/8');
-  await page.getByText('No: it only holds').click();
+  await page.getByText('No: attachment only').click();
   await toStation(page, 2);
   await page.getByRole('button', { name: 'Pick up existing holes' }).click();
   await page.getByText('A drawing or table').click();
@@ -153,7 +153,7 @@ test('existing holes come in from DXF and CSV', async ({ page, app }) => {
   const circle = (x: number, y: number) => `0\nCIRCLE\n8\n0\n10\n${x}\n20\n${y}\n40\n1.6\n`;
   const body = circle(50.8, -7.14375) + circle(127, -7.14375) + circle(50.8, 60);
   await give(page, 'old.dxf', `0\nSECTION\n2\nENTITIES\n${body}0\nENDSEC\n0\nEOF\n`);
-  await page.getByText('millimetres', { exact: true }).click();
+  await page.getByText('millimeters', { exact: true }).click();
   await expect(page.getByTestId('found-preview')).toBeVisible();
   // another file: what is left out is said, the unit it names is shown and can be changed, layers are chosen
   const other =
@@ -166,12 +166,12 @@ test('existing holes come in from DXF and CSV', async ({ page, app }) => {
     `0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n${other}0\nENDSEC\n0\nEOF\n`
   );
   await expect(page.getByTestId('left-out')).toContainText('1 without a radius');
-  await expect(page.getByRole('radio', { name: 'millimetres' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'millimeters' })).toBeChecked();
   await expect(page.getByRole('button', { name: 'Take up 2 as fixed holes' })).toBeVisible();
   await page.getByRole('checkbox', { name: /BOLTS/ }).uncheck();
   await expect(page.getByRole('button', { name: 'Take up 1 as fixed holes' })).toBeVisible();
   await give(page, 'old.dxf', `0\nSECTION\n2\nENTITIES\n${body}0\nENDSEC\n0\nEOF\n`);
-  await page.getByText('millimetres', { exact: true }).click();
+  await page.getByText('millimeters', { exact: true }).click();
   await page.getByRole('button', { name: 'Take up 3 as fixed holes' }).click();
   await expect(page.getByText('2 holes taken up as fixed')).toBeVisible();
   await expect(page.getByText('1 hole lies on no rivet line')).toBeVisible();

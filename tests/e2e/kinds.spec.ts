@@ -18,7 +18,7 @@ test('a butt splice: rows on both sides, a strap, two grips', async ({ page, app
   await page.getByLabel('Joint width').fill('6');
   await page.getByLabel('Gap between').fill('1/8');
   await page.getByLabel('Far skin').fill('0.032');
-  await page.getByLabel('Own figure').fill('2');
+  await page.getByLabel('Rivets per inch').fill('2');
   await expect(page.getByText('whose rivets an inch').first()).toBeVisible();
   await page.getByLabel('Whose figure').fill('repair sheet QR-40');
   // 2 an inch × 6
@@ -42,7 +42,7 @@ test('a flush rectangular patch: insert, doubler, reliefs, and a stop-drilled cr
   await beginJoint(page, app, 'rectangular patch', 'Side patch', ['0.032', '0.040']);
   await page.getByLabel('How wide').fill('4');
   await page.getByLabel('How high').fill('3');
-  await page.getByText('No: it only holds').click();
+  await page.getByText('No: attachment only').click();
   await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
   await toStation(page, 2);
   // skin line 4 9/16 × 3 9/16 (4 and 3 spaces), insert 3 3/8 × 2 3/8 (3 and 2): 14 + 10
@@ -51,7 +51,7 @@ test('a flush rectangular patch: insert, doubler, reliefs, and a stop-drilled cr
   await expect(page.getByText('The insert’s corner rivets are near').first()).toBeVisible();
   await page.getByRole('button', { name: /round the corners to/ }).click();
   await expect(page.getByText('The insert’s corner rivets are near')).toHaveCount(0);
-  await page.getByText('On the metal').click();
+  await page.getByText('Layout steps').click();
   await expect(page.getByTestId('metal-steps')).toContainText('Relieve the corners first');
   await toStation(page, 1);
   await page.getByText('Plate over').click();
@@ -67,7 +67,7 @@ test('a round patch: rings on bolt circles, marked from their centre lines', asy
   await beginJoint(page, app, 'round patch', 'Bilge patch', ['0.032', '0.040']);
   await page.getByLabel('Diameter of the cut-out').fill('3');
   await page.getByText('Left open').click();
-  await page.getByText('No: it only holds').click();
+  await page.getByText('No: attachment only').click();
   await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
   await toStation(page, 2);
   await expect(figure(page, 'Holes')).toContainText('8');
@@ -84,7 +84,7 @@ test('a line on a flange: divided between two holes, clear of the bend', async (
   await page.getByLabel('Length of the flange').fill('10');
   await page.getByLabel('Width of the flange').fill('3/4');
   await page.getByLabel('Bend radius').fill('1/8');
-  await page.getByText('No: it only holds').click();
+  await page.getByText('No: attachment only').click();
   await toStation(page, 2);
   await page.getByRole('button', { name: 'Divided span' }).click();
   await page.getByLabel('From the hole at').fill('2');
@@ -97,7 +97,11 @@ test('a line on a flange: divided between two holes, clear of the bend', async (
   await toStation(page, 1);
   await page.getByLabel('Width of the flange').fill('1/2');
   await toStation(page, 2);
-  await expect(page.getByText('The heads or the tools come into the bend')).toBeVisible();
+  await expect(
+    page
+      .getByRole('complementary', { name: 'Worksheet' })
+      .getByText('The heads or the tools come into the bend')
+  ).toBeVisible();
 });
 
 test('a long tapered member: size zones and a rivet length for every grip', async ({
@@ -133,7 +137,7 @@ test('a frame round a clear panel: each side by itself, holes that let it grow',
   await expect(figure(page, 'Holes')).toContainText('42');
   await page.getByLabel('Rivets, top').fill('16');
   await expect(figure(page, 'Holes')).toContainText('44');
-  await page.getByText('On the metal').click();
+  await page.getByText('Layout steps').click();
   await expect(page.getByTestId('metal-steps')).toContainText('so that the panel can grow');
 });
 
@@ -155,7 +159,7 @@ test('alternatives stand side by side, and choosing one fills the joint', async 
   await expect(others.locator('article').nth(2)).toBeVisible();
   const card = others.locator('article', { hasText: 'Three rows staggered' });
   const rivets = /(\d+)/.exec((await card.locator('.count').textContent()) ?? '')?.[1] ?? '';
-  await card.getByRole('button', { name: 'Lay it out so' }).click();
+  await card.getByRole('button', { name: 'Use this layout' }).click();
   await expect(figure(page, 'Holes')).toContainText(rivets);
   await page.keyboard.press('Control+z');
   await expect(figure(page, 'Holes')).toContainText('54');
@@ -178,7 +182,7 @@ test('a broken stringer: lines along it, rows across as the other way', async ({
     '0.040'
   ]);
   await page.getByLabel('Width of the broken member').fill('1');
-  await page.getByLabel('Where it sits').selectOption('stringer');
+  await page.getByLabel('Joint location').selectOption('stringer');
   await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
   // 7.7 an inch × 1 × 0.8: 7 on each side, four in each of two lines
   await expect(figure(page, 'Rivets needed')).toContainText('7');
@@ -196,11 +200,11 @@ test('the distance between end holes is measured, and named where it is not as p
   app
 }) => {
   await makeJoint(page, app, 'Measured lap', ['0.040', '0.040', '6']);
-  await page.getByLabel('Own figure').fill('2.1');
+  await page.getByLabel('Rivets per inch').fill('2.1');
   await page.getByLabel('Whose figure').fill('repair sheet QR-41');
   await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
   await toStation(page, 2);
-  await page.getByText('On the metal').click();
+  await page.getByText('Layout steps').click();
   await page.getByLabel('Between them, as measured').fill('5 1/2');
   // 6 − 2 × 9/32 = 5 7/16
   await expect(page.getByTestId('span-said')).toContainText('more than planned: 12 spaces of');
@@ -209,6 +213,6 @@ test('the distance between end holes is measured, and named where it is not as p
   await expect(page.getByTestId('span-said')).toContainText('under the least of');
   await saved(page);
   await page.reload();
-  await page.getByText('On the metal').click();
+  await page.getByText('Layout steps').click();
   await expect(page.getByLabel('Between them, as measured')).toHaveValue('4.49');
 });

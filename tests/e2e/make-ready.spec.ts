@@ -9,7 +9,7 @@ test('steps are ticked off, whole or hole by hole, and that survives', async ({ 
   await expect(page.getByTestId('steps').getByRole('listitem')).toHaveCount(12);
   await expect(page.getByTestId('left')).toContainText('0 of 12 steps');
   await page.getByRole('button', { name: /^Tick off: Clamp the parts/ }).click();
-  await page.getByRole('button', { name: 'Tick off: Centre punch' }).click();
+  await page.getByRole('button', { name: 'Tick off: Center punch' }).click();
   await expect(page.getByTestId('left')).toContainText('2 of 12 steps');
   // the next step comes up by itself; two of its holes are drilled
   await expect(page.getByTestId('step-card')).toContainText('Drill the pilots');
@@ -23,15 +23,41 @@ test('steps are ticked off, whole or hole by hole, and that survives', async ({ 
   await page.reload();
   await expect(page.getByTestId('left')).toContainText('2 of 12 steps');
   await expect(page.getByTestId('step-card')).toContainText('1 of 50 holes');
-  await page.getByRole('button', { name: 'Take back: Centre punch' }).click();
+  await page.getByRole('button', { name: 'Take back: Center punch' }).click();
   await expect(page.getByTestId('left')).toContainText('1 of 12 steps');
+});
+
+test('a finger that trembles ticks a hole once, one that goes along a row ticks each', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, BOTTOM_LAP, 'make-ready');
+  await page.locator('[data-step]').filter({ hasText: 'Center punch' }).click();
+  const middle = async (hole: number) => {
+    const box = await page.locator(`[data-testid="plan-view"] [data-hole="${hole}"]`).boundingBox();
+    return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 };
+  };
+  const card = page.getByTestId('step-card');
+  const [first, third] = [await middle(3), await middle(6)];
+  await page.mouse.move(first.x, first.y);
+  await page.mouse.down();
+  await page.mouse.move(first.x + 2, first.y + 1, { steps: 3 });
+  await page.mouse.up();
+  await expect(card).toContainText('1 of 50 holes');
+  await page.mouse.move(third.x, third.y);
+  await page.mouse.down();
+  const last = await middle(9);
+  await page.mouse.move(last.x, last.y, { steps: 12 });
+  await page.mouse.up();
+  // 3, and 6 to 9 in one stroke
+  await expect(card).toContainText('5 of 50 holes; left: 1–2, 4–5, 10–50');
 });
 
 test('a tick made without the server is sent once it is back', async ({ page, app }) => {
   await openOwn(page, app, BOTTOM_LAP, 'make-ready');
   await expect(page.getByTestId('steps').getByRole('listitem')).toHaveCount(12);
   await app.stop();
-  await page.getByRole('button', { name: 'Tick off: Centre punch' }).click();
+  await page.getByRole('button', { name: 'Tick off: Center punch' }).click();
   await expect(page.getByText('the ticks are kept here and sent again')).toBeVisible();
   await app.start();
   await expect(page.getByText('the ticks are kept here and sent again')).toHaveCount(0, {
@@ -49,14 +75,14 @@ test('holders stand at the ends and move over; too few stand wider apart', async
   // two rows of 25: the ends and every fourth hole
   await expect(page.locator('[data-holder]')).toHaveCount(14);
   await expect(page.locator('[data-holder="1"]')).toBeVisible();
-  await page.getByText('Moved over', { exact: true }).click();
+  await page.getByText('After up-sizing', { exact: true }).click();
   await expect(page.locator('[data-holder="2"]')).toBeVisible();
   await expect(page.locator('[data-holder="1"]')).toHaveCount(0);
 
   await page.getByRole('button', { name: 'Times and holders' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Holders for #40').fill('8');
-  await dialog.getByLabel('Seconds for centre punching').fill('30');
+  await dialog.getByLabel('Seconds for center punching').fill('30');
   await dialog.getByRole('button', { name: 'Keep for the shop' }).click();
   await expect(page.getByText('Holders stand wider apart')).toBeVisible();
   // 50 × 30 s
@@ -64,7 +90,7 @@ test('holders stand at the ends and move over; too few stand wider apart', async
   await expect(page.getByTestId('step-card')).toContainText('about 25 min');
   await page.getByRole('button', { name: 'Times and holders' }).click();
   await dialog.getByLabel('Holders for #40').fill('60');
-  await dialog.getByLabel('Seconds for centre punching').fill('');
+  await dialog.getByLabel('Seconds for center punching').fill('');
   await dialog.getByRole('button', { name: 'Keep for the shop' }).click();
   await expect(page.getByText('Holders stand wider apart')).toHaveCount(0);
 });
@@ -72,7 +98,7 @@ test('holders stand at the ends and move over; too few stand wider apart', async
 test('a changed joint asks for another look at what was ticked off', async ({ page, app }) => {
   await openOwn(page, app, HULL_PATCH, 'make-ready');
   await expect(page.getByTestId('steps')).toContainText('Drill the corner reliefs');
-  await page.getByRole('button', { name: 'Tick off: Centre punch' }).click();
+  await page.getByRole('button', { name: 'Tick off: Center punch' }).click();
   await page.waitForLoadState('networkidle');
   await page.goto(page.url().replace(/make-ready$/, 'carry'));
   await page.getByLabel('How wide is the cut-out (or the damage)?').fill('5');
@@ -111,21 +137,39 @@ test('a tick that an earlier version kept in this browser is sent', async ({ pag
 test('step by step, big, on a tablet: one step, its count, its caution', async ({ page, app }) => {
   await page.setViewportSize({ width: 768, height: 1024 });
   await openOwn(page, app, BOTTOM_LAP, 'make-ready');
-  await page.getByRole('button', { name: 'Step by step, big' }).click();
+  await page.getByRole('button', { name: 'Bench view' }).click();
   const floor = page.getByTestId('floor');
   await expect(floor).toContainText('step 1 of 12');
   await expect(floor).toContainText('Clamp the parts together');
-  await floor.getByRole('button', { name: 'Done' }).click();
-  await expect(floor).toContainText('Centre punch');
-  await floor.getByRole('button', { name: 'Done' }).click();
+  await floor.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(floor).toContainText('Center punch');
+  // a row at a time, and a hole on the plan beside it
+  await floor.getByRole('button', { name: /^row 1 done/ }).click();
+  await expect(floor).toContainText('25 of 50 holes');
+  await expect(floor.getByRole('button', { name: /^row 1 done/ })).toHaveCount(0);
+  await floor.locator('[data-hole="26"]').click();
+  await expect(floor).toContainText('26 of 50 holes; left: 27–50');
+  await floor.getByRole('button', { name: /^row 2 done/ }).click();
   await expect(floor).toContainText('Drill the pilots');
   await expect(floor).toContainText('Eye protection');
-  const button = await floor.getByRole('button', { name: 'Done' }).boundingBox();
+  const button = await floor.getByRole('button', { name: 'Done', exact: true }).boundingBox();
   expect(button?.height ?? 0).toBeGreaterThanOrEqual(64);
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
   await floor.getByRole('button', { name: 'Next' }).click();
   await expect(floor).toContainText('Set the sheet holders');
+  // at 200 % nothing of the step lies below the fold, and its caution and Done are in sight
+  await page.setViewportSize({ width: 640, height: 400 });
+  await floor.getByRole('button', { name: 'Back' }).click();
+  await expect(floor.getByText('Eye protection')).toBeInViewport({ ratio: 1 });
+  await expect(floor.getByRole('button', { name: 'Done', exact: true })).toBeInViewport({
+    ratio: 1
+  });
+  const hidden = await floor
+    .locator('.step')
+    .first()
+    .evaluate((step) => step.scrollHeight - step.clientHeight);
+  expect(hidden).toBeLessThanOrEqual(1);
   await page.keyboard.press('Escape');
   await expect(floor).toHaveCount(0);
 });
@@ -136,7 +180,11 @@ test('a joint that stays together: accepted by whose word, its own steps, on rec
 }) => {
   await openOwn(page, app, BOTTOM_LAP, 'stack');
   await page.getByText('No: closed structure').click();
-  await expect(page.getByText('Chips and burrs would stay between the parts')).toBeVisible();
+  await expect(
+    page
+      .getByRole('complementary', { name: 'Worksheet' })
+      .getByText('Chips and burrs would stay between the parts')
+  ).toBeVisible();
   await page.getByLabel('accepted by whose word').fill('repair sheet QR-7');
   await expect(
     page.getByText('The parts stay together: chips and burrs between them are accepted')
@@ -146,6 +194,6 @@ test('a joint that stays together: accepted by whose word, its own steps, on rec
   await expect(page.getByTestId('steps')).not.toContainText('Take apart');
   await expect(page.getByTestId('steps')).toContainText('on the two outer faces');
   await toStation(page, 6);
-  await page.getByRole('button', { name: 'Issue it and start checking' }).click();
+  await page.getByRole('button', { name: 'Release it and start checking' }).click();
   await expect(page.getByTestId('kept-closed')).toContainText('repair sheet QR-7');
 });

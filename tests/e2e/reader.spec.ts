@@ -35,6 +35,35 @@ for (const [width, height] of [
     await expect(page.getByTestId('picked-hole')).toContainText('Hole 3');
   });
 
+test('in the reader Space and Enter press the button that has the focus', async ({ page, app }) => {
+  await signIn(page, app);
+  await openDemo(page, app, /Bottom skin lap/, 'lay-out');
+  await page.getByRole('button', { name: /Read out/ }).click();
+  await expect(page.getByRole('button', { name: 'Next mark' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('mark 2 of 50')).toBeVisible();
+  const back = page.getByRole('button', { name: '‹ Back' });
+  await back.focus();
+  await page.keyboard.press(' ');
+  await expect(page.getByText('mark 1 of 50')).toBeVisible();
+  await page.getByRole('button', { name: 'Close the reader' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('reader')).toHaveCount(0);
+});
+
+test('the content is one key away, and every joint page has its heading', async ({ page, app }) => {
+  await signIn(page, app);
+  await openDemo(page, app, /Bottom skin lap/, 'stack');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Bottom skin lap, bay 9: Stack');
+  // the first thing that takes the focus, and it shows once it has it
+  const skip = page.locator('a, button, input, select').first();
+  await expect(skip).toHaveText('Skip to the content');
+  await skip.focus();
+  await expect(skip).toBeInViewport();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('main')).toBeFocused();
+});
+
 test('a whole row fits the reader, whatever its longest mark', async ({ page, app }) => {
   await signIn(page, app);
   await openDemo(page, app, /Front spar cap/, 'lay-out');

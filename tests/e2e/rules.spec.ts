@@ -6,7 +6,7 @@ test('a changed school becomes a version; a joint says what would differ and mov
 }) => {
   await signIn(page, app);
   await makeJoint(page, app, 'Two thicknesses', ['0.063', '0.040', '10 3/4']);
-  await page.getByLabel('Where it sits').selectOption('intermediate-frame');
+  await page.getByLabel('Joint location').selectOption('intermediate-frame');
   await expect(figure(page, 'Rivet')).toContainText('dash 6');
 
   await page.getByRole('link', { name: 'Rules' }).click();
@@ -16,7 +16,10 @@ test('a changed school becomes a version; a joint says what would differ and mov
   await expect(page.getByText('the least pitch, 3 D, is above the largest').first()).toBeVisible();
   await expect(page.getByRole('button', { name: 'Save as version 2' })).toBeDisabled();
   await page.getByLabel('Largest pitch, D').fill('12');
-  await expect(page.getByText('diameter: thickest → thinnest')).toBeVisible();
+  await expect(
+    page.getByText('Rivet diameter = 3 × which sheet? the thickest → the thinnest')
+  ).toBeVisible();
+  await expect(page.getByText('Say what changed and why, and it can be saved.')).toBeVisible();
   await page.getByLabel('What changed and why').fill('light repairs on the floats');
   await page.getByRole('button', { name: 'Save as version 2' }).click();
   await expect(page.getByText('version 2 is what new joints begin under')).toBeVisible();
@@ -32,6 +35,6 @@ test('a changed school becomes a version; a joint says what would differ and mov
   await expect(other.getByRole('row', { name: /rivet size/ })).toContainText('dash 4');
   await other.getByRole('button', { name: 'Plan it under these rules' }).click();
   await expect(page.getByRole('button', { name: /Rules .* 2$/ })).toBeVisible();
-  await page.getByRole('link', { name: /1 Carry/ }).click();
+  await page.getByRole('link', { name: /1 Size/ }).click();
   await expect(figure(page, 'Rivet')).toContainText('dash 4');
 });

@@ -8,12 +8,12 @@ test('rivets come in, go out to a job and are counted again', async ({ page, app
   await page.goto(`${app.url}/stock`);
   await page.getByLabel('Part number', { exact: true }).fill('ms20470 ad8-99');
   await expect(page.getByText(/99/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Into the bin' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Receive into stock' })).toBeDisabled();
   await page.getByLabel('Part number', { exact: true }).fill('ms20470 dd5-8');
   await expect(page.getByLabel('kept cold')).toBeChecked();
   await page.getByLabel('Lot', { exact: true }).fill('T-1');
   await page.getByLabel('How many', { exact: true }).fill('60');
-  await page.getByRole('button', { name: 'Into the bin' }).click();
+  await page.getByRole('button', { name: 'Receive into stock' }).click();
   await expect(page.getByText('60 × MS20470DD5-8 received')).toBeVisible();
 
   const bin = page.locator('[data-row^="MS20470DD5-8 T-1"]');

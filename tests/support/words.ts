@@ -40,6 +40,14 @@ export const formula = (line: WorkLine | undefined): string =>
 export const notation = (of: Notation | string | undefined): string =>
   of === undefined ? '' : notationInWords(of, 'decimal');
 
+/** Lines of arithmetic as one would write them on paper, in inches, numbers to six places. */
+export const arithmetic = (work: readonly WorkLine[]): string[] =>
+  work.map((line) => {
+    const { label, formula: of, value, unit } = workInWords(line, 'decimal');
+    const number = typeof value === 'number' ? String(Number(value.toFixed(6))) : value;
+    return `${label}: ${of} = ${number} ${unit}`.trimEnd();
+  });
+
 export {
   guideInWords,
   checkInWords,

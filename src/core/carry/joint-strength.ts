@@ -51,7 +51,7 @@ function bearingKsi(sheet: SheetKey, edgeD: number): number {
 }
 
 /**
- * The direct check of a joint, for judgement and never an approval: what one rivet carries in shear
+ * The direct check of a joint, for judgment and never an approval: what one rivet carries in shear
  * and in bearing, what the sheet carries between holes, and the weakest against the whole sheet.
  *
  * @param input inches; `rows` share the load of one pitch

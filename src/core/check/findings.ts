@@ -50,3 +50,16 @@ export const graver = (a: Verdict, b: Verdict): Verdict =>
   Verdict.options.indexOf(a) >= Verdict.options.indexOf(b) ? a : b;
 
 export type Finding = MeasuredFinding | SeenFlag;
+
+export const Look = z.enum(['straight', 'flat']);
+/** What must be looked at before a head that is a little long counts as good: it sits straight, the sheets are flat. */
+export type Look = z.infer<typeof Look>;
+
+/** What a head that passes on a condition asks to be looked at; empty for every other. */
+export const looksAsked = ({
+  verdict,
+  findings
+}: {
+  verdict: Verdict;
+  findings: readonly Finding[];
+}): readonly Look[] => (verdict === 'accept' && findings.includes('too-long') ? Look.options : []);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { problemsOf } from '../schema/read';
-import { refusal, reportInWords } from '../../../tests/support/words';
-import { HeadReading, headReport, headVolumeIn3, rowMeaning } from './head-report';
+import { inInches, refusal, reportInWords } from '../../../tests/support/words';
+import { HeadReading, headReport, headVolumeIn3, readingRefused, rowMeaning } from './head-report';
 
 const reading = (diameterIn: unknown, heightIn: unknown) =>
   HeadReading.safeParse({ dash: 4, limits: 'standard', diameterIn, heightIn, flags: [] });
@@ -14,10 +14,10 @@ function report(diameterIn: number, heightIn: number, predictedIn3: number | nul
 
 describe('the report on a head', () => {
   it('gives the reasons in the limits’ own words', () => {
-    const { reasons, doNow } = reportInWords(report(0.161, 0.092, null, []));
+    const { reasons, doNow } = reportInWords(report(0.161, 0.092, null, []), inInches);
     expect(reasons).toEqual([
-      '1.29 D wide, 1.30 D is the least',
-      '0.74 D high, 0.65 D is the most',
+      '0.161 in wide (1.29 D), 0.1625 in (1.30 D) is the least',
+      '0.092 in high (0.74 D), 0.08125 in (0.65 D) is the most',
       'under-driven: stopped early, or low air'
     ]);
     expect(doNow).toEqual(['Drive more: one short burst, then measure again.']);
@@ -120,5 +120,25 @@ describe('where a limit itself lies', () => {
     const work = report(0.1875, 0.0625, one, []).metal?.work ?? [];
     // 100 %
     expect(work.map(({ value }) => value)).toEqual([one, one, 100]);
+  });
+});
+
+describe('one reading by itself', () => {
+  const said = (key: 'diameterIn' | 'heightIn', typed: string) => {
+    const refused = readingRefused(key, typed, 4);
+    return refused === null ? null : refusal({ said: refused });
+  };
+  it.each([
+    ['diameterIn', '0.190', null],
+    ['diameterIn', '4.8 mm', null],
+    ['heightIn', '.062', null],
+    // digits of two readings in one field
+    ['diameterIn', '0.190.062', /0\.190\.062/],
+    // 0.062 is a height: half a diameter wide is no head
+    ['diameterIn', '0.062', /wide/],
+    ['heightIn', '0.5', /high/]
+  ] as const)('%s %s', (key, typed, message) => {
+    if (message === null) expect(said(key, typed)).toBeNull();
+    else expect(said(key, typed)).toMatch(message);
   });
 });

@@ -3,8 +3,9 @@ import { workLine, type Answer, type WorkLine } from '../answer.ts';
 import { by, len } from '../notation.ts';
 import { HEAD_LIMITS } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
-import { saying } from '../refusal-said.ts';
+import { saying, type RefusalSaid } from '../refusal-said.ts';
 import { Dash, HeadLimitsKey, lengthIn } from '../schema/fields.ts';
+import { problemsOf } from '../schema/read.ts';
 import { above, below } from '../units/tolerance.ts';
 import { drivenHead, type DrivenHeadResult } from './driven-head.ts';
 import { SeenFlag, type Finding } from './findings.ts';
@@ -15,6 +16,21 @@ const BELIEVABLE = {
   heightD: { least: 0.1, most: 2.5 }
 };
 
+type Reading = 'diameterIn' | 'heightIn';
+const WAYS = {
+  diameterIn: { way: 'wide', ...BELIEVABLE.diameterD },
+  heightIn: { way: 'high', ...BELIEVABLE.heightD }
+} as const;
+
+/** A reading that no head of this size has; null where it may be. */
+function slipped(key: Reading, valueIn: number, dash: Dash): RefusalSaid | null {
+  const D = rivetSize(dash).diameterIn;
+  const { way, least, most } = WAYS[key];
+  const valueD = valueIn / D;
+  if (valueD >= least && valueD <= most) return null;
+  return { code: 'slipped-head', valueIn, valueD, way, leastIn: least * D, mostIn: most * D };
+}
+
 export const HeadReading = z
   .strictObject({
     dash: Dash,
@@ -24,32 +40,24 @@ export const HeadReading = z
     flags: z.array(SeenFlag).max(20)
   })
   .superRefine((reading, context) => {
-    const D = rivetSize(reading.dash).diameterIn;
-    const ask = (
-      key: 'diameterIn' | 'heightIn',
-      way: 'wide' | 'high',
-      band: { least: number; most: number }
-    ) => {
-      const inD = reading[key] / D;
-      if (inD >= band.least && inD <= band.most) return;
-      context.addIssue({
-        code: 'custom',
-        path: [key],
-        params: saying({
-          code: 'slipped-head',
-          valueIn: reading[key],
-          valueD: inD,
-          way,
-          leastIn: band.least * D,
-          mostIn: band.most * D
-        })
-      });
-    };
-    ask('diameterIn', 'wide', BELIEVABLE.diameterD);
-    ask('heightIn', 'high', BELIEVABLE.heightD);
+    for (const key of ['diameterIn', 'heightIn'] as const) {
+      const said = slipped(key, reading[key], reading.dash);
+      if (said) context.addIssue({ code: 'custom', path: [key], params: saying(said) });
+    }
   });
 /** Two measurements of a driven head and what the eye saw, for one rivet size. */
 export type HeadReading = z.output<typeof HeadReading>;
+
+/**
+ * What is wrong with one of the two readings, judged by itself as it is typed.
+ *
+ * @returns null where it may be a head of this size
+ */
+export function readingRefused(key: Reading, typed: string, dash: Dash): RefusalSaid | null {
+  const read = HeadReading.shape[key].safeParse(typed, { reportInput: true });
+  if (!read.success) return problemsOf(read.error)[0]?.said ?? null;
+  return slipped(key, read.data, dash);
+}
 
 /** What the heads of a row have in common. */
 export type RowMeaning = 'ordinary' | 'row-lost' | 'row-longer';
@@ -66,7 +74,7 @@ export interface MetalAccount {
   work: WorkLine[];
 }
 
-/** One reason of a verdict; multiples of D. */
+/** One reason of a verdict; multiples of D, and the D that they are of. */
 export type ReasonSaid =
   | {
       code: 'placed';
@@ -74,6 +82,8 @@ export type ReasonSaid =
       valueD: number;
       lowD: number;
       highD: number;
+      /** the rivet's, in */
+      diameterIn: number;
       place: 'under' | 'inside' | 'over';
     }
   | { code: 'found'; finding: Finding };
@@ -149,7 +159,10 @@ function accountForMetal(
   };
 }
 
-function reasonsFor(judged: DrivenHeadResult, limits: HeadLimitsKey): ReasonSaid[] {
+function reasonsFor(
+  judged: DrivenHeadResult,
+  { limits, dash }: Pick<HeadReading, 'limits' | 'dash'>
+): ReasonSaid[] {
   const { diameterD, heightD } = HEAD_LIMITS[limits];
   const placed = (way: 'wide' | 'high', valueD: number, window: { low: number; high: number }) => ({
     code: 'placed' as const,
@@ -157,6 +170,7 @@ function reasonsFor(judged: DrivenHeadResult, limits: HeadLimitsKey): ReasonSaid
     valueD,
     lowD: window.low,
     highD: window.high,
+    diameterIn: rivetSize(dash).diameterIn,
     place: below(valueD, window.low)
       ? ('under' as const)
       : above(valueD, window.high)
@@ -186,7 +200,7 @@ export function headReport(
   const judged = drivenHead(reading);
   return {
     judged,
-    reasons: judged.ok ? reasonsFor(judged.result, reading.limits) : [],
+    reasons: judged.ok ? reasonsFor(judged.result, reading) : [],
     findings: judged.ok ? judged.result.findings : [],
     metal: predictedIn3 === null ? null : accountForMetal(reading, predictedIn3, rowShares)
   };

@@ -115,3 +115,40 @@ describe('what may follow on an issue', () => {
     ]);
   });
 });
+
+describe('a head that passes on a condition', () => {
+  const issue = {
+    facts: { limits: 'standard' },
+    holes: [{ number: 4, dash: 5 }],
+    heldOpen: []
+  } as unknown as Parameters<typeof holeStream.follow>[0];
+  // over 5/32 it is 1.93 D wide and 0.50 D high: a little long
+  const long = {
+    id: '00000000-0000-4000-8000-000000000009',
+    at: '2026-03-04T10:00:00Z',
+    kind: 'checked',
+    hole: 4,
+    diameterIn: 0.302,
+    heightIn: 0.078,
+    flags: []
+  } as const;
+  const follow = (change: object) =>
+    holeStream.follow(issue, new Map(), CheckedHead.parse({ ...long, ...change }));
+
+  it.each([
+    [{}, false],
+    [{ looked: [] }, false],
+    [{ looked: ['straight'] }, false],
+    [{ looked: ['flat'] }, false],
+    [{ looked: ['straight', 'straight'] }, false],
+    [{ looked: ['flat', 'straight'] }, true],
+    // a plain good one asks nothing, one that must come out neither
+    [{ diameterIn: 0.234 }, true],
+    [{ diameterIn: 0.33 }, true]
+  ])('is recorded once it was looked at: %j', (change, expected) => {
+    const answer = follow(change);
+    expect(answer.ok).toBe(expected);
+    if (!answer.ok)
+      expect(answer.error).toMatchObject({ path: 'looked', said: { code: 'look-first', hole: 4 } });
+  });
+});

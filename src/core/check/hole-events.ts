@@ -4,6 +4,7 @@ import { defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
 import { predictedHeadIn3, type Issue, type IssuedFacts, type IssuedHole } from '../issue/issue.ts';
 import { readInput } from '../schema/read.ts';
 import { drivenHead, DrivenHeadResult } from './driven-head.ts';
+import { Look, looksAsked } from './findings.ts';
 import { HeadReading, headVolumeIn3 } from './head-report.ts';
 
 /** What a client sends when a head was measured. The id is made by the client, so a repeat is stored once. */
@@ -13,7 +14,9 @@ export const CheckedHead = z.strictObject({
   hole: z.int().min(1),
   diameterIn: HeadReading.shape.diameterIn,
   heightIn: HeadReading.shape.heightIn,
-  flags: HeadReading.shape.flags
+  flags: HeadReading.shape.flags,
+  /** what was looked at where the head passes on a condition */
+  looked: z.array(Look).max(2).optional()
 });
 export type CheckedHead = z.output<typeof CheckedHead>;
 
@@ -80,7 +83,11 @@ export const holeStream = defineStream<
   name: 'hole',
   Move: CheckedHead,
   Frozen: DrivenHeadResult,
-  follow({ facts, holes, heldOpen }, _, { hole: number, diameterIn, heightIn, flags }) {
+  follow(
+    { facts, holes, heldOpen },
+    _,
+    { hole: number, diameterIn, heightIn, flags, looked = [] }
+  ) {
     const open = heldOpen.find((hole) => hole.number === number);
     if (open) return notPossible('hole', { code: 'held-open', hole: number, reason: open.reason });
     const hole = holes.find((one) => one.number === number);
@@ -93,7 +100,12 @@ export const holeStream = defineStream<
       heightIn,
       flags
     });
-    return reading.ok ? drivenHead(reading.value) : reading;
+    if (!reading.ok) return reading;
+    const judged = drivenHead(reading.value);
+    const asked = judged.ok ? looksAsked(judged.result) : [];
+    return asked.every((look) => looked.includes(look))
+      ? judged
+      : notPossible('looked', { code: 'look-first', hole: number });
   },
   project: ({ holes }, events, from) =>
     holeStates(

@@ -33,9 +33,9 @@ describe('a pattern over sheets of paper', () => {
     expect(overlapIn).toBeGreaterThanOrEqual(0.5);
     // two a seam between neighbours; each in both margins, in the middle of what both sheets show
     expect(joins).toHaveLength(2 * ((columns - 1) * rows + columns * (rows - 1)));
-    for (const { xIn, yIn, pages } of joins) {
-      const on = pages.map((page) => {
-        const one = tiles[page] ?? { xIn: NaN, yIn: NaN };
+    for (const { xIn, yIn, tiles: pair } of joins) {
+      const on = pair.map((piece) => {
+        const one = tiles[piece] ?? { xIn: NaN, yIn: NaN };
         return { x: xIn - one.xIn, y: yIn - one.yIn };
       });
       for (const { x, y } of on) {
@@ -50,6 +50,23 @@ describe('a pattern over sheets of paper', () => {
       expect(across).toBeCloseTo(overlapIn / 2, 9);
       expect(a.x - b.x > 1 ? b.x : b.y).toBeCloseTo(overlapIn / 2, 9);
     }
+  });
+
+  it('stands several lengths of a long strip on a sheet, clear of each other and of the foot', () => {
+    const strip = resultOf(tile({ xIn: 0, yIn: 0, wIn: 160, hIn: 2.4 }, 'a4'));
+    // upright: 7.27 wide, 9.69 high: (9.69 + 0.8) / 3.2 = 3 lengths of 24 a sheet, 8 sheets; turned: 2 of 16, 8 sheets, fewer seams
+    expect(strip).toMatchObject({ perPage: 2, columns: 16, rows: 1, pages: 8, areaHIn: 2.4 });
+    expect(strip.tiles).toHaveLength(16);
+    for (const [at, { page, downIn }] of strip.tiles.entries()) {
+      expect(page).toBe(Math.floor(at / 2));
+      expect(downIn).toBeCloseTo(at % 2 === 0 ? 0 : 3.2, 9);
+      expect(strip.marginIn + downIn + strip.areaHIn).toBeLessThanOrEqual(
+        strip.pageHIn - strip.marginIn - strip.footIn
+      );
+    }
+    // a narrow one: upright 7.5 × 9, (9 + 0.8) / 1.9 = 5 lengths of 13 a sheet; turned 3 of 10 would take four sheets
+    const narrow = resultOf(tile({ xIn: 0, yIn: 0, wIn: 90, hIn: 1.1 }, 'letter'));
+    expect([narrow.perPage, narrow.pages]).toEqual([5, 3]);
   });
 
   it('refuses what would paper the hangar', () => {

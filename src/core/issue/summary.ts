@@ -5,7 +5,8 @@ import type { PlanWarningSaid } from '../plan/warning-said.ts';
 import { told, type RefusalSaid } from '../refusal-said.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import type { EnteredJoint, JointKind } from '../kinds/joint.ts';
-import { readEntered } from '../kinds/read-entered.ts';
+import { placedPath, valueAt } from '../joint/paths.ts';
+import { readEntered, type EntryProblem } from '../kinds/read-entered.ts';
 import { stopsOf } from '../plan/stops.ts';
 
 /** What a joint takes of one rivet. */
@@ -22,12 +23,12 @@ export interface PlanSummary {
   holes: number;
   /** by part number; null while that is not known */
   parts: PartCount[] | null;
-  /** what stops it */
-  attention: ({ why: RefusalSaid } | { stop: PlanWarningSaid })[];
+  /** what stops it; a field that is still empty by its path, items by their place */
+  attention: ({ missing: string } | { why: RefusalSaid } | { stop: PlanWarningSaid })[];
 }
 
 /** Raised whenever a summary would come out differently: those kept are then made anew. */
-export const SUMMARY_VERSION = 5;
+export const SUMMARY_VERSION = 6;
 
 /** The first reason why a joint cannot be made, or null. */
 function refusalOf({ layout, stacks }: Plan): RefusalSaid | null {
@@ -44,6 +45,17 @@ function partsOf({ stacks }: Plan): PartCount[] {
   return [...counts].map(([partNumber, count]) => ({ partNumber, count }));
 }
 
+/** The first field that cannot be read: empty, or why. */
+function whatIsWrong(
+  entered: EnteredJoint,
+  problem: EntryProblem | undefined
+): PlanSummary['attention'][number] {
+  if (!problem) return { why: told('a field cannot be read') };
+  return String(valueAt(entered, problem.path) ?? '').trim() === ''
+    ? { missing: placedPath(entered, problem.path) }
+    : { why: problem.said };
+}
+
 /** Plans a joint and says in short what came of it. */
 export function summaryOf(entered: EnteredJoint, profile: RuleProfile): PlanSummary {
   const { kind } = entered;
@@ -53,7 +65,7 @@ export function summaryOf(entered: EnteredJoint, profile: RuleProfile): PlanSumm
     return {
       ...nothing,
       state: 'unreadable',
-      attention: [{ why: read.problems[0]?.said ?? told('a field cannot be read') }]
+      attention: [whatIsWrong(entered, read.problems[0])]
     };
   if (planCost(read.definition) > STEPS_FOR_A_LIST) return { ...nothing, state: 'costly' };
   const planned = plan(read.definition, profile);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { pathById, valueAt, withValueAt } from './paths';
+import { pathById, placedPath, valueAt, withValueAt } from './paths';
 
 const DOCUMENT = {
   title: 'a',
@@ -36,5 +36,11 @@ describe('paths by id', () => {
     ]);
     expect(written.sheets[0]).toBe(DOCUMENT.sheets[0]);
     expect(withValueAt(DOCUMENT, 'title', 'b').title).toBe('b');
+  });
+
+  it('can be read without the document, items by their place', () => {
+    expect(placedPath(DOCUMENT, 'sheets.strap.thicknessIn')).toBe('sheets.2.thicknessIn');
+    expect(placedPath(DOCUMENT, 'sheets.gone.thicknessIn')).toBe('sheets.gone.thicknessIn');
+    expect(placedPath(DOCUMENT, 'title')).toBe('title');
   });
 });

@@ -42,3 +42,16 @@ export function withValueAt<T>(document: T, path: string, value: unknown): T {
   }
   return isNode(document) ? ({ ...document, [key]: changed(document[key]) } as T) : document;
 }
+
+/** A path with items by their place, counted from 1, where it has their ids: it can be read without the document. */
+export function placedPath(document: unknown, path: string): string {
+  let node = document;
+  return path
+    .split('.')
+    .map((key) => {
+      const at = Array.isArray(node) ? node.findIndex((item) => idOf(item) === key) : -1;
+      node = step(node, key);
+      return at === -1 ? key : String(at + 1);
+    })
+    .join('.');
+}

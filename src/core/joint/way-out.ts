@@ -11,7 +11,8 @@ export type WaySaid =
   | { code: 'rows-chosen' | 'rows-staggered' | 'rows-in-line' | 'lines-along' }
   | { code: 'two-lines'; round: 'cut-out' | null }
   | { code: 'rings'; rings: number }
-  | { code: 'no-insert' | 'plate-without-insert' };
+  | { code: 'no-insert' | 'plate-without-insert' | 'attachment-only' }
+  | { code: 'universal-heads'; dash: number | null };
 
 /** One change to the fields of a joint that settles something, lengths written as one types them. */
 export interface WayOut {

@@ -61,12 +61,12 @@ export const EDGE: LengthAsk<unknown> = length(
   'edgeIn',
   'Edge distance',
   'usual',
-  'next 1/32 over the least'
+  'minimum, rounded up to 1/32'
 );
 
 export const CARRIES: ChoiceAsk<unknown> = choice('carries', 'Does it carry load?', [
   ['guidance', 'Yes: size it'],
-  ['attach', 'No: it only holds']
+  ['attach', 'No: attachment only']
 ]);
 
 /** Straight rows across the joint: how many, and how they stand to each other. */

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { downTo32nd } from '../units/ruler';
 import { cornerWays } from './corner-ways';
 
 /** Of a rivet one edge distance from both sides, to the rounded corner of radius r. */
@@ -8,9 +9,10 @@ const CLEARANCE_IN = 1 / 32;
 
 describe('how an insert’s corner rivets come away from its curve', () => {
   // corners of ½ in, dash 4 at 9/32: 0.46875 − √2 × 0.1875 = 0.2036, under 2 D = 0.25
-  const ways = cornerWays(0.5, CLEARANCE_IN, 9 / 32, 0.25, 0.5);
+  const waysNow = () => cornerWays(0.5, CLEARANCE_IN, 9 / 32, 0.25, 0.5);
 
   it('offers a smaller corner and a larger edge distance of the insert, each on a 1/32', () => {
+    const ways = waysNow();
     expect(ways.map(({ change }) => Object.keys(change)[0])).toEqual([
       'cornerRadiusIn',
       'insertEdgeIn'
@@ -22,6 +24,7 @@ describe('how an insert’s corner rivets come away from its curve', () => {
   });
 
   it('offers what holds, and nothing a 1/32 nearer would', () => {
+    const ways = waysNow();
     const radiusIn = Number(ways[0]?.change['cornerRadiusIn']);
     expect(toCurveIn(radiusIn - CLEARANCE_IN, 9 / 32)).toBeGreaterThanOrEqual(0.25);
     expect(toCurveIn(radiusIn + 1 / 32 - CLEARANCE_IN, 9 / 32)).toBeLessThan(0.25);
@@ -32,6 +35,14 @@ describe('how an insert’s corner rivets come away from its curve', () => {
       { code: 'round-corners', radiusIn },
       { code: 'insert-edge', edgeIn }
     ]);
+  });
+
+  it('offers nothing that is so already', () => {
+    // a rivet 0.5 in from both sides of a corner of 0.5: the curve is as near as the sides
+    expect(cornerWays(0.5, 0, 0.5, 0.25, 1)).toEqual([]);
+    // nor where the corner is the largest that does
+    const just = downTo32nd((Math.SQRT2 * 0.28125 - 0.25) / (Math.SQRT2 - 1));
+    expect(cornerWays(just, 0, 0.28125, 0.25, 1)).toEqual([]);
   });
 
   it('offers no corner under ¼ in, and no edge distance over the largest', () => {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { resultOf } from '../../../tests/support/cases';
 import { fillExactly } from './fill-exactly';
-import { fillLine, type LineToFill } from './fill-line';
+import { fillAsAsked, fillLine, gridPerIn, type LineToFill } from './fill-line';
 import { evenly } from './lines';
-import { refusal } from '../../../tests/support/words';
+import { arithmetic, refusal } from '../../../tests/support/words';
 
 const LINE: LineToFill = {
   alongIn: evenly(0.25, 5.25, 6),
@@ -107,6 +107,78 @@ describe('a line past what is in its way', () => {
     );
     const stuck = fillLine({ ...LINE, closed: [{ fromIn: 0.1, toIn: 0.9 }] });
     expect(stuck.ok ? '' : refusal(stuck.error)).toMatch(/hole at 0.25 in lies in the keep-out/);
+  });
+
+  it('moves either end inward, past one closed stretch after the other', () => {
+    const marks = (closed: LineToFill['closed'], endRoomIn = 0.5) => {
+      const answer = fillLine({ ...LINE, closed, endRoomIn });
+      return answer.ok ? answer.result.marksIn : null;
+    };
+    // the last hole, at 5.25: closed from 5.1 on; from 5.05 on, and again from 4.9 to 5.08
+    expect(marks([{ fromIn: 5.1, toIn: 6 }])?.at(-1)).toBe(5.09375);
+    expect(
+      marks([
+        { fromIn: 4.9, toIn: 5.06 },
+        { fromIn: 5.05, toIn: 6 }
+      ])?.at(-1)
+    ).toBe(4.875);
+    expect(
+      marks([
+        { fromIn: 5.05, toIn: 6 },
+        { fromIn: 4.9, toIn: 5.04 }
+      ])?.at(-1)
+    ).toBe(4.875);
+    // the first, at 0.25: where the division beyond one is in the next
+    expect(
+      marks([
+        { fromIn: 0.311, toIn: 0.5 },
+        { fromIn: 0, toIn: 0.31 }
+      ])?.[0]
+    ).toBe(0.5);
+    // a stretch that ends where the hole is does not close it; one further along is none of its business
+    expect(marks([{ fromIn: 0.1, toIn: 0.25 }])?.[0]).toBe(0.25);
+    expect(marks([{ fromIn: 2, toIn: 2.5 }])?.[0]).toBe(0.25);
+    // exactly as far as it may be moved is not too far
+    expect(marks([{ fromIn: 0, toIn: 0.5 }], 0.25)?.[0]).toBe(0.5);
+    expect(marks([{ fromIn: 0, toIn: 0.5 }], 0.249)).toBeNull();
+  });
+
+  it('minds a hole given twice, in any order, and none beyond its ends', () => {
+    const { marksIn, count } = resultOf(
+      fillLine({ ...LINE, fixedIn: [3.3, 1.7], givenIn: [1.7, 0.25, 5.25] })
+    );
+    expect(count).toBe(6);
+    expect(marksIn.filter((at) => Math.abs(at - 1.7) < 1e-9)).toHaveLength(1);
+    expect(marksIn).toContain(3.3);
+    // one more than the largest pitch alone asks for: the holes between the given ones are shared anew
+    const more = resultOf(
+      fillLine({
+        ...LINE,
+        alongIn: evenly(0.25, 5.25, 9),
+        fixedIn: [3.25, 1.75],
+        givenIn: [1.75, 0.1, 5.4]
+      })
+    ).marksIn;
+    expect(more).toHaveLength(9);
+    expect(more.filter((at) => at === 1.75 || at === 3.25)).toEqual([1.75, 3.25]);
+    expect([more[0], more.at(-1)]).toEqual([0.25, 5.25]);
+    expect(Math.min(...more.slice(1).map((at, index) => at - (more[index] ?? 0)))).toBeGreaterThan(
+      0.37
+    );
+    const wide = fillLine({ ...LINE, fixedIn: [0.2, 5.4] });
+    expect(wide.ok && [wide.result.marksIn[0], wide.result.marksIn.at(-1)]).toEqual([0.2, 5.4]);
+    const answer = fillLine({ ...LINE, fixedIn: [3.3, 1.7], closed: [{ fromIn: 2, toIn: 2.5 }] });
+    expect(answer.ok && arithmetic(answer.work)[0]).toMatch(
+      /^past fixed holes and keep-outs: 6 holes wanted on 1\/32; 2 given between the ends, 1 stretches closed; gaps [0-9.]+ to [0-9.]+ in = 6 holes$/
+    );
+  });
+
+  it('takes the fewest where that is the count that is wanted', () => {
+    // 5 in at most 1.5 in apart: four spaces
+    const { marksIn } = resultOf(
+      fillLine({ ...LINE, alongIn: evenly(0.25, 5.25, 5), closed: [{ fromIn: 1, toIn: 1.1 }] })
+    );
+    expect(marksIn).toEqual([0.25, 1.5, 2.75, 4, 5.25]);
   });
 
   it('sets the most that fit when there is no room for all', () => {
@@ -227,5 +299,43 @@ describe('a line with a count to reach', () => {
       expect(told.at(-1)).toBeCloseTo(1, 12);
       expect(told.every((done, at) => done > 0 && done >= (told[at - 1] ?? 0))).toBe(true);
     }
+  });
+});
+
+describe('a line laid as asked though its limits cannot all be held', () => {
+  it.each([
+    // 1.5 in at most: 5 in are filled in four, the least even first
+    ['free', {}, [0.25, 1.5, 2.75, 4, 5.25]],
+    // 0.2 in from the next: it stands, and so does all else
+    [
+      'with a hole too near another',
+      { fixedIn: [2.9, 2.7], givenIn: [2.9] },
+      [0.25, 1.46875, 2.7, 2.9, 4.0625, 5.25]
+    ],
+    // nothing fits into 2 in that are closed: the stretch is left as it is
+    [
+      'with a stretch that cannot be filled',
+      { closed: [{ fromIn: 1, toIn: 3 }], givenIn: [4] },
+      [0.25, 4, 5.25]
+    ],
+    ['with a hole beyond its end', { fixedIn: [5.5], alongIn: [0.25, 4.75] }, null]
+  ])('%s', (_, change, marksIn) => {
+    const marks = fillAsAsked({ ...LINE, ...change });
+    if (marksIn) expect(marks).toEqual(marksIn);
+    else {
+      expect(marks.at(-1)).toBe(5.5);
+      expect(marks).toContain(4.75);
+    }
+    expect([...marks].sort((a, b) => a - b)).toEqual(marks);
+  });
+
+  it('lays on the ruler, or on hundredths without one', () => {
+    expect([gridPerIn('1/32'), gridPerIn('1/64'), gridPerIn('exact')]).toEqual([32, 64, 100]);
+    const marks = fillAsAsked({ ...LINE, alongIn: [0.25, 4.5], scale: 'exact', fixedIn: [0.333] });
+    for (const at of marks.slice(2, -1)) {
+      const hundredths = (at - 0.25) * 100;
+      expect(Math.abs(hundredths - Math.round(hundredths))).toBeLessThan(1e-9);
+    }
+    expect(marks.length).toBeGreaterThan(4);
   });
 });

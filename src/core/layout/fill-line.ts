@@ -1,13 +1,14 @@
 import { workLine, type Answer } from '../answer.ts';
 import { by, len, unitLen } from '../notation.ts';
 import { divisionsPerIn, type RulerScale } from '../units/ruler.ts';
-import { above, atMost, below, floorTo, LEAST_ROUNDING, same, ceilTo } from '../units/tolerance.ts';
+import { above, atMost, below, floorTo, same, ceilTo } from '../units/tolerance.ts';
 import { constrainedRow, type ConstrainedRowResult } from './constrained-row.ts';
 import { fillExactly } from './fill-exactly.ts';
-import { fillBand, leastCost, type Filled } from './fill-band.ts';
-import { fillStretch, type Stretch } from './fill-stretch.ts';
+import { fillNear, type CountedStretch, type OnProgress } from './fill-near.ts';
+import { fillStretch } from './fill-stretch.ts';
 import { fewestSpaces } from './spaces.ts';
 import { mergeClosed, placesBetween, type Closed } from './row-places.ts';
+import { shareSpaces } from './share-spaces.ts';
 
 /** A straight rivet line with something in its way. */
 export interface LineToFill {
@@ -25,9 +26,6 @@ export interface LineToFill {
   endRoomIn: number;
   scale: RulerScale;
 }
-
-/** Told how much of the search is done, 0 to 1. */
-export type OnProgress = (done: number) => void;
 
 /** Without a ruler, holes past obstacles lie on hundredths of an inch. */
 const GRID_WITHOUT_RULER_PER_IN = 100;
@@ -50,140 +48,8 @@ function movedEnd(endIn: number, inward: 1 | -1, line: LineToFill): number {
   return atMost(Math.abs(atIn - endIn), line.endRoomIn) ? atIn : endIn;
 }
 
-/**
- * How many spaces each stretch gets so that all together make `total`, at the least cost; null when there is no way. A
- * stretch between two given holes that takes one space only needs no search.
- */
-function share(costs: readonly Float64Array[], total: number): number[] | null {
-  const open = costs.flatMap((cost, at) => (cost.length > 2 ? [at] : []));
-  const single = costs.length - open.length;
-  if (costs.some((cost) => cost.length <= 2 && cost[1] === Infinity)) return null;
-  const shared = shareOpen(
-    open.map((at) => costs[at] as Float64Array),
-    total - single
-  );
-  if (!shared) return null;
-  const spaces = costs.map(() => 1);
-  open.forEach((at, index) => {
-    spaces[at] = shared[index] ?? 0;
-  });
-  return spaces;
-}
-
-function shareOpen(costs: readonly Float64Array[], total: number): number[] | null {
-  if (total < 0) return null;
-  let best = new Float64Array(total + 1).fill(Infinity);
-  best[0] = 0;
-  const taken: Int32Array[] = [];
-  for (const cost of costs) {
-    const next = new Float64Array(total + 1).fill(Infinity);
-    const took = new Int32Array(total + 1);
-    for (let sum = 0; sum <= total; sum++)
-      for (let spaces = 1; spaces < cost.length && spaces <= sum; spaces++) {
-        const all = (cost[spaces] as number) + (best[sum - spaces] as number);
-        if (all < (next[sum] as number)) {
-          next[sum] = all;
-          took[sum] = spaces;
-        }
-      }
-    taken.push(took);
-    best = next;
-  }
-  if (best[total] === Infinity) return null;
-  let left = total;
-  return taken
-    .reverse()
-    .map((took) => {
-      const spaces = took[left] ?? 0;
-      left -= spaces;
-      return spaces;
-    })
-    .reverse();
-}
-
 /** Beyond so many steps only counts that can be the best are tried, each by itself. */
 const STEPS_ALL_COUNTS = 2_000_000;
-
-type CountedStretch = Stretch & { fewest: number; most: number };
-
-const spanOf = ({ placesIn }: Stretch): number => (placesIn.at(-1) ?? 0) - (placesIn[0] ?? 0);
-
-/** Spaces by the stretches' lengths, adding up to the total; null where their bounds do not allow it. */
-function byLength(stretches: readonly CountedStretch[], total: number, wishIn: number) {
-  const counts = stretches.map(({ fewest, most, ...one }) =>
-    Math.max(fewest, Math.min(most, Math.round(spanOf(one) / wishIn)))
-  );
-  let off = total - counts.reduce((sum, count) => sum + count, 0);
-  while (off !== 0) {
-    const step = Math.sign(off);
-    let best = -1;
-    let bestCost = Infinity;
-    stretches.forEach((one, at) => {
-      const count = (counts[at] ?? 0) + step;
-      if (count < one.fewest || count > one.most) return;
-      const spanIn = spanOf(one);
-      const cost = leastCost(spanIn, count, wishIn) - leastCost(spanIn, counts[at] ?? 1, wishIn);
-      if (cost < bestCost) [best, bestCost] = [at, cost];
-    });
-    if (best === -1) return null;
-    counts[best] = (counts[best] ?? 0) + step;
-    off -= step;
-  }
-  return counts;
-}
-
-/**
- * The best way to exactly so many spaces in all, where each stretch is tried only with counts that can still be part of it:
- * one way found bounds what any part of a better one may cost.
- *
- * @returns null where the stretches' lengths give no way; then all counts must be tried
- */
-function fillNear(
-  stretches: readonly CountedStretch[],
-  total: number,
-  wishIn: number,
-  onProgress: OnProgress
-): number[] | null {
-  const counts = byLength(stretches, total, wishIn);
-  if (!counts) return null;
-  const first = stretches.map((one, at) => fillBand(one, counts[at] ?? 1, wishIn));
-  if (first.includes(null)) return null;
-  const bound = first.reduce((sum, filled) => sum + (filled?.cost ?? 0), 0) + LEAST_ROUNDING;
-  const lows = stretches.map((one) =>
-    leastCost(spanOf(one), Math.max(1, spanOf(one) / wishIn), wishIn)
-  );
-  const lowest = lows.reduce((sum, low) => sum + low, 0);
-  const tried = stretches.map((one, at) => {
-    const ways = new Map<number, Filled>();
-    const add = (count: number): boolean => {
-      if (count < one.fewest || count > one.most) return false;
-      if (leastCost(spanOf(one), count, wishIn) + lowest - (lows[at] ?? 0) > bound) return false;
-      const filled = count === counts[at] ? first[at] : fillBand(one, count, wishIn);
-      if (filled) ways.set(count, filled);
-      return true;
-    };
-    const middle = counts[at] ?? 1;
-    if (stretches.length === 1) add(middle);
-    else {
-      for (let count = middle; add(count); count++);
-      for (let count = middle - 1; add(count); count--);
-    }
-    onProgress((at + 1) / stretches.length);
-    return ways;
-  });
-  const costs = tried.map((ways, at) => {
-    const cost = new Float64Array(Math.max(...ways.keys(), counts[at] ?? 1) + 1).fill(Infinity);
-    for (const [count, filled] of ways) cost[count] = filled.cost;
-    return cost;
-  });
-  const spaces = share(costs, total);
-  if (!spaces) return null;
-  return tried.flatMap((ways, at) =>
-    (ways.get(spaces[at] ?? 0)?.taken ?? [])
-      .slice(at === 0 ? 0 : 1)
-      .map((place) => stretches[at]?.placesIn[place] ?? 0)
-  );
-}
 
 interface Ends {
   firstIn: number;
@@ -203,7 +69,7 @@ function fillWith(
   const closed = mergeClosed(line.closed);
   const holes = [firstIn, ...given, lastIn];
   const wishIn = (lastIn - firstIn) / (least - 1);
-  const stretches = holes.slice(1).map((toIn, index) => {
+  const stretches = holes.slice(1).map((toIn, index): CountedStretch => {
     const fromIn = holes[index] ?? 0;
     const { minPitchIn, maxPitchIn } = line;
     return {
@@ -231,7 +97,7 @@ function fillWith(
     ...Array.from({ length: least - 1 }, (_, less) => least - 2 - less)
   ];
   for (const total of totals) {
-    const spaces = share(costs, total);
+    const spaces = shareSpaces(costs, total);
     if (!spaces) continue;
     return routes.flatMap(({ route }, index) =>
       route(spaces[index] ?? 0)

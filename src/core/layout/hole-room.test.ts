@@ -86,6 +86,32 @@ describe('the room of every hole', () => {
     ).toEqual([0.5, 0.5]);
   });
 
+  it('leaves out what shares either of a corner’s two lines', () => {
+    const corner = [
+      { number: 1, xIn: 1, yIn: 1 },
+      { number: 2, xIn: 1.5, yIn: 1 },
+      { number: 3, xIn: 1.5, yIn: 1.3 },
+      { number: 4, xIn: 2, yIn: 1 }
+    ];
+    const of = (...lines: number[][]) =>
+      holeRooms(
+        corner,
+        lines.map((holes) => ({ holes, closed: false })),
+        [plate]
+      ).map(({ betweenRowsIn }) => Number(betweenRowsIn.toFixed(6)));
+    // hole 2 is on both: its own are 1 and 3, the nearest other is 4
+    expect(of([1, 2], [2, 3], [4])).toEqual([
+      Number(Math.hypot(0.5, 0.3).toFixed(6)),
+      0.5,
+      Number(Math.hypot(0.5, 0.3).toFixed(6)),
+      0.5
+    ]);
+    expect(of([2, 3], [1, 2], [4])).toEqual(of([1, 2], [2, 3], [4]));
+    // round a triangle each shares a line with each
+    corner.pop();
+    expect(of([1, 2], [2, 3], [3, 1])).toEqual([Infinity, Infinity, Infinity]);
+  });
+
   it('goes by the nearest of other lines on every side of zero, and by none beyond an inch', () => {
     const grid = [-1, 0, 1].flatMap((x) => [-1, 0, 1].map((y) => [0.9 * x, 0.9 * y] as const));
     const spread = grid.map(([xIn, yIn], at) => ({ number: at + 1, xIn, yIn }));

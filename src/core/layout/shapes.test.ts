@@ -52,8 +52,66 @@ describe('how deep a point lies in a shape', () => {
     expect(boundsOf(triangle)).toEqual({ xIn: 0, yIn: 0, wIn: 4, hIn: 3 });
   });
 
-  it('has no edge where a sheet goes on', () => {
-    expect(depthIn(rect(0, 0, 4, 2), 1, 0.1, ['top'])).toBe(1);
+  // a sheet of 8 × 5 in whose corner lies at (1, 2); the point is 0.3 from one side and far from the rest
+  const sheet = rect(1, 2, 8, 5);
+  it.each([
+    ['left', 1.3, 4.4, 2.4],
+    ['right', 8.7, 4.4, 2.4],
+    ['top', 4.6, 2.3, 3.6],
+    ['bottom', 4.6, 6.7, 3.6]
+  ] as const)('has no edge at its %s where it goes on there', (side, x, y, otherIn) => {
+    const others = (['left', 'right', 'top', 'bottom'] as const).filter((one) => one !== side);
+    expect(depthIn(sheet, x, y)).toBeCloseTo(0.3, 12);
+    expect(depthIn(sheet, x, y, others)).toBeCloseTo(0.3, 12);
+    expect(depthIn(sheet, x, y, [side])).toBeCloseTo(otherIn, 12);
+  });
+
+  describe('that leans', () => {
+    // 5 in square from (1, 1), u along (4, 3)/5 and v along (−3, 4)/5
+    const leaning = {
+      shape: 'polygon',
+      pointsIn: [
+        [1, 1],
+        [5, 4],
+        [2, 8],
+        [-2, 5]
+      ]
+    } as const;
+    const point = (u: number, v: number): [number, number] => [
+      1 + 0.8 * u - 0.6 * v,
+      1 + 0.6 * u + 0.8 * v
+    ];
+    it.each([
+      ['inside, near the first side', 2, 0.7, 0.7],
+      ['inside, near the second', 4.6, 2, 0.4],
+      ['inside, near the third', 2, 4.2, 0.8],
+      ['inside, near the fourth', 0.9, 2, 0.9],
+      ['level with a corner, inside', 1.96, 2.28, 1.96],
+      ['level with a corner, outside to the left', -0.2, 3.9, -0.2],
+      ['level with a corner, outside to the right', 5.8, 0.6, -0.8],
+      ['outside the first side', 2, -1, -1],
+      ['outside the second', 6, 2, -1],
+      ['outside the third', 2, 6.5, -1.5],
+      ['outside the fourth', -1.2, 2.5, -1.2],
+      // 3-4-5 from the corner
+      ['outside a corner', -3, -4, -5]
+    ] as const)('%s', (_, u, v, expected) => {
+      expect(depthIn(leaning, ...point(u, v))).toBeCloseTo(expected, 12);
+    });
+
+    it('has its area, its bounds, and minds no corner given twice', () => {
+      expect(areaIn2(leaning)).toBeCloseTo(25, 12);
+      expect(boundsOf(leaning)).toEqual({ xIn: -2, yIn: 1, wIn: 7, hIn: 7 });
+      const [first, ...rest] = leaning.pointsIn;
+      const doubled = { shape: 'polygon', pointsIn: [first, first, ...rest] } as const;
+      expect(depthIn(doubled, ...point(0.9, 2))).toBeCloseTo(0.9, 12);
+      expect(areaIn2(doubled)).toBeCloseTo(25, 12);
+    });
+  });
+
+  it('is bounded by the rectangle round it', () => {
+    expect(boundsOf(circle(3, 5, 2))).toEqual({ xIn: 1, yIn: 3, wIn: 4, hIn: 4 });
+    expect(boundsOf(rect(1, 2, 8, 5, 0.5))).toMatchObject({ xIn: 1, yIn: 2, wIn: 8, hIn: 5 });
   });
 });
 
@@ -85,6 +143,10 @@ describe('edge distance through several parts', () => {
     const insert = part({ layer: 'filler', outline: rect(0, 0, 4, 2, 1) });
     expect(edgeDistanceIn([insert], 0.4, 0.4)).toBeCloseTo(1 - 0.6 * Math.SQRT2, 12);
     expect(edgeDistanceIn(withSquareInserts([insert]), 0.4, 0.4)).toBeCloseTo(0.4, 12);
+    // a skin keeps its corners, a round insert its curve
+    const skin = part({ outline: rect(0, 0, 4, 2, 1) });
+    const round = part({ layer: 'filler', outline: circle(1, 1, 1) });
+    expect(withSquareInserts([skin, round])).toEqual([skin, round]);
   });
 });
 

@@ -46,11 +46,10 @@ function insideRect(
   y: number,
   goesOn: readonly Side[]
 ): number {
-  const on = goesOn.length > 0;
-  const left = on && goesOn.includes('left') ? Infinity : x - xIn;
-  const right = on && goesOn.includes('right') ? Infinity : xIn + wIn - x;
-  const top = on && goesOn.includes('top') ? Infinity : y - yIn;
-  const bottom = on && goesOn.includes('bottom') ? Infinity : yIn + hIn - y;
+  const left = goesOn.includes('left') ? Infinity : x - xIn;
+  const right = goesOn.includes('right') ? Infinity : xIn + wIn - x;
+  const top = goesOn.includes('top') ? Infinity : y - yIn;
+  const bottom = goesOn.includes('bottom') ? Infinity : yIn + hIn - y;
   const across = Math.min(left, right);
   const down = Math.min(top, bottom);
   // Inside the square of a rounded corner the curve is nearer than either side.

@@ -8,18 +8,14 @@ const joint = definition('lap', ['0.040', '0.063'], { widthIn: '10 3/4', locatio
 
 describe('what would differ under other rules', () => {
   it('is nothing under the same rules of another version', () => {
-    expect(compareRules(joint, DEFAULT_PROFILE, { ...DEFAULT_PROFILE, version: 2 })).toEqual({
-      settings: [],
-      effects: []
-    });
+    expect(compareRules(joint, DEFAULT_PROFILE, { ...DEFAULT_PROFILE, version: 2 })).toEqual([]);
   });
 
   it('names the answers that follow from the thinnest sheet', () => {
-    const { settings, effects } = compareRules(joint, DEFAULT_PROFILE, {
+    const effects = compareRules(joint, DEFAULT_PROFILE, {
       ...DEFAULT_PROFILE,
       diameter: 'thinnest'
     });
-    expect(settings).toEqual([{ path: 'diameter', was: 'thickest', now: 'thinnest' }]);
     // 3 × 0.063 = 0.189 → dash 6; 3 × 0.040 = 0.120 → dash 4
     expect(effects).toContainEqual({
       name: { what: 'size' },
@@ -34,7 +30,7 @@ describe('what would differ under other rules', () => {
       ...DEFAULT_PROFILE,
       multipliers: { ...DEFAULT_PROFILE.multipliers, edgeMaxD: 2.05 }
     };
-    const { effects } = compareRules(joint, DEFAULT_PROFILE, strict);
+    const effects = compareRules(joint, DEFAULT_PROFILE, strict);
     expect(effects.find(({ name }) => name.what === 'limits')).toMatchObject({
       here: { is: 'stops', said: [] },
       there: { is: 'stops', said: [{ code: 'limit', rule: 'edge-max' }] }

@@ -2,7 +2,6 @@ import type { Answer } from '../answer.ts';
 import type { Notation } from '../notation.ts';
 import type { RefusalSaid } from '../refusal-said.ts';
 import type { Joint } from '../kinds/joint.ts';
-import { differences, type Difference } from '../joint/differences.ts';
 import { plan } from './plan.ts';
 import type { Plan } from './plan-shape.ts';
 import type { WidthPlace } from '../carry/need.ts';
@@ -35,13 +34,6 @@ export interface RuleEffect {
   name: AnswerName;
   here: AnswerSaid;
   there: AnswerSaid;
-}
-
-export interface RuleComparison {
-  /** settings that differ, by dotted path */
-  settings: Difference[];
-  /** answers that differ */
-  effects: RuleEffect[];
 }
 
 const NOTHING: AnswerSaid = { is: 'nothing' };
@@ -89,11 +81,11 @@ function answersOf({ dash, needs, layout, stacks, warnings }: Plan) {
 }
 
 /**
- * What would differ about a joint under another profile: settings, and the answers that follow.
+ * The answers of a joint that would differ under another profile.
  *
- * @returns both lists empty where nothing differs
+ * @returns empty where nothing that is reckoned differs: the order of the steps is not looked at
  */
-export function compareRules(joint: Joint, here: RuleProfile, there: RuleProfile): RuleComparison {
+export function compareRules(joint: Joint, here: RuleProfile, there: RuleProfile): RuleEffect[] {
   const [mine, theirs] = [answersOf(plan(joint, here)), answersOf(plan(joint, there))];
   const effects: RuleEffect[] = [];
   for (const key of new Set([...mine.keys(), ...theirs.keys()])) {
@@ -103,8 +95,5 @@ export function compareRules(joint: Joint, here: RuleProfile, there: RuleProfile
     if (told && JSON.stringify(here) !== JSON.stringify(there))
       effects.push({ name: told.name, here, there });
   }
-  const settings = differences(here, there).filter(
-    ({ path }) => path !== 'name' && path !== 'version'
-  );
-  return { settings, effects };
+  return effects;
 }

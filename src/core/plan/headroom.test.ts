@@ -44,8 +44,25 @@ describe('rework headroom', () => {
     expect(roomOf(17, { edgeIn: '0.375' })[5]).toEqual({
       hole: 6,
       largestDash: 4,
-      limitedBy: 'pitch'
+      limitedBy: 'pitch',
+      edgeShortIn: null
     });
+  });
+
+  it('says how much edge distance the next size would ask for', () => {
+    // 2 × 5/32 is 0.3125; the row lies 9/32 from its edge
+    const [first] = roomOf(8, { edgeIn: '9/32' });
+    expect(first).toMatchObject({ largestDash: 4, limitedBy: 'edge' });
+    expect(first?.edgeShortIn).toBeCloseTo(0.03125, 12);
+    // with 17 in the row the pitch stops it too: more edge distance alone would not do
+    expect(roomOf(17, { edgeIn: '9/32' })[5]).toMatchObject({
+      limitedBy: 'edge',
+      edgeShortIn: null
+    });
+    // nor under a flush head that would go through
+    expect(
+      roomOf(8, { head: 'countersunk', edgeIn: '11/32' }, ['0.05', '0.05'])[0]?.edgeShortIn
+    ).toBeNull();
   });
 
   it('is stopped by the next row', () => {

@@ -16,6 +16,8 @@ export interface HoleHeadroom {
   largestDash: Dash;
   /** what stops the size above that */
   limitedBy: HeadroomLimit;
+  /** how much more edge distance that size asks for, in; null where something else stops it too */
+  edgeShortIn: number | null;
 }
 
 /** One hole as headroom needs it: its room, its present size and the sheets it goes through, in. */
@@ -84,9 +86,22 @@ export function headroom(
     for (const larger of DASHES) {
       if (larger <= dash) continue;
       const limitedBy = stoppedByRoom(larger, room, head, limits) ?? sheetsStop(larger, sheetsIn);
-      if (limitedBy) return { hole: room.hole, largestDash, limitedBy };
+      if (limitedBy) {
+        const roomy = { ...room, edgeIn: Infinity };
+        const edgeAlone =
+          stoppedByRoom(larger, roomy, head, limits) === null &&
+          sheetsStop(larger, sheetsIn) === null;
+        const asksIn = limits.edgeMinD[head] * rivetSize(larger).diameterIn;
+        const edgeShortIn = edgeAlone ? asksIn - room.edgeIn : null;
+        return { hole: room.hole, largestDash, limitedBy, edgeShortIn };
+      }
       largestDash = larger;
     }
-    return { hole: room.hole, largestDash, limitedBy: 'no-larger-size' as const };
+    return {
+      hole: room.hole,
+      largestDash,
+      limitedBy: 'no-larger-size' as const,
+      edgeShortIn: null
+    };
   });
 }

@@ -94,13 +94,13 @@ export function markWork(hole: PlannedHole, line: LaidLine, scale: RulerScale): 
         '°'
       ),
       workLine(
-        'right of the centre',
+        'right of the center',
         by`R·sin = ${len(radiusIn)} × sin ${num(degrees)}°`,
         hole.xIn - xIn,
         'in'
       ),
       workLine(
-        'below the centre',
+        'below the center',
         by`−R·cos = −${len(radiusIn)} × cos ${num(degrees)}°`,
         hole.yIn - yIn,
         'in'

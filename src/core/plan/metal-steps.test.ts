@@ -63,7 +63,7 @@ describe('what to do on the metal', () => {
       })
     );
     expect(steps.join('\n')).toContain(
-      '4 holes of 0.5 in diameter, each centred 0.25 in in from both lines'
+      '4 holes of 0.5 in diameter, each centered 0.25 in in from both lines'
     );
     expect(steps.join('\n')).toContain('Its corner is 0.625 in from the left');
   });
@@ -77,8 +77,8 @@ describe('what to do on the metal', () => {
         carries: 'attach'
       })
     );
-    expect(steps.join('\n')).toContain('a circle of 1.78125 in radius about the centre');
-    expect(steps.join('\n')).toContain('8 holes, each by two distances from the centre lines');
+    expect(steps.join('\n')).toContain('a circle of 1.78125 in radius about the center');
+    expect(steps.join('\n')).toContain('8 holes, each by two distances from the center lines');
   });
 
   it('rings what stays open and opens the panel’s holes', () => {

@@ -21,10 +21,13 @@ import type { WayOut } from '../joint/way-out.ts';
 
 export type Station = 'carry' | 'lay-out' | 'stack';
 
-/** Something the person must know before relying on the plan. `stop`: it cannot be built as it stands. */
+/**
+ * Something the person must know before relying on the plan. `stop`: it cannot be built as it stands; `note`: it is so by its
+ * nature, and nothing is wrong.
+ */
 export interface PlanWarning {
   station: Station;
-  level: 'attention' | 'stop';
+  level: 'note' | 'attention' | 'stop';
   said: PlanWarningSaid;
   /** holes it points at */
   holes?: number[];

@@ -15,10 +15,14 @@ type Derived = Omit<Plan, 'warnings'>;
 
 function carryWarnings(definition: Joint, derived: Derived): PlanWarning[] {
   const found: PlanWarning[] = [];
-  const say = (said: PlanWarningSaid, ways: WayOut[] = []) =>
+  const say = (
+    said: PlanWarningSaid,
+    ways: WayOut[] = [],
+    level: PlanWarning['level'] = 'attention'
+  ) =>
     found.push({
       station: 'carry',
-      level: 'attention',
+      level,
       said,
       ...(ways.length > 0 ? { ways } : {})
     });
@@ -65,7 +69,7 @@ function carryWarnings(definition: Joint, derived: Derived): PlanWarning[] {
     });
   if (derived.required?.ok && derived.required.result.basis === 'double-shear')
     say({ code: 'double-shear' });
-  if (derived.needs.length === 0) say({ code: 'holds-only' });
+  if (derived.needs.length === 0) say({ code: 'holds-only' }, [], 'note');
   return found;
 }
 
@@ -191,23 +195,6 @@ function layoutWarnings(derived: Derived): PlanWarning[] {
   ];
 }
 
-/** Said once: where a hole that grows could not be saved by the next size. */
-function headroomWarnings(derived: Derived): PlanWarning[] {
-  const { holes: laid } = derived;
-  // one entry a hole, in the order of the holes
-  const none = derived.headroom.filter((room, at) => room.largestDash === laid[at]?.dash);
-  const [first] = none;
-  if (!first) return [];
-  const holes = none.length === derived.headroom.length ? 'all' : none.length;
-  return [
-    {
-      station: 'lay-out',
-      level: 'attention',
-      said: { code: 'no-headroom', holes, limitedBy: first.limitedBy }
-    }
-  ];
-}
-
 /** Every warning of a plan, in the order of the work. */
 export const planWarnings = (
   definition: Joint,
@@ -216,6 +203,5 @@ export const planWarnings = (
 ): PlanWarning[] => [
   ...carryWarnings(definition, derived),
   ...layoutWarnings(derived),
-  ...headroomWarnings(derived),
   ...stackWarnings(definition, derived, profile)
 ];

@@ -5,7 +5,7 @@ import { rivetDiameter } from '../carry/rivet-diameter.ts';
 import { neededFor, needsOf, reckonedSheets } from './needs.ts';
 import { DASHES, rivetSize } from '../catalog/rivets.ts';
 import { kindOf, type Joint } from '../kinds/joint.ts';
-import type { OnProgress } from '../layout/fill-line.ts';
+import type { OnProgress } from '../layout/fill-near.ts';
 import { headroom, type HoleHeadroom } from './headroom.ts';
 import { holeChecks } from './hole-checks.ts';
 import { holeRooms, type HoleRoom } from '../layout/hole-room.ts';
@@ -207,21 +207,15 @@ function layOut(
   };
 }
 
-/**
- * The whole plan of one joint: the rivet, how many, where each hole goes, grip, length and the head to
- * expect. Pages show it; they never compute.
- *
- * @param joint a read joint definition, inches
- * @param profile the shop's schools
- * @param onProgress told how much of solving rows past obstacles is done, 0 to 1
- * @returns every part as an answer with its arithmetic; a part that depends on a refused one carries the refusal
- * @throws never
- * @source handbook 4.1 to 4.3
- */
-export function plan(joint: Joint, profile: RuleProfile, onProgress?: OnProgress): Plan {
+function derive(
+  joint: Joint,
+  profile: RuleProfile,
+  limitsToLayBy: (limits: Multipliers) => Multipliers,
+  onProgress?: OnProgress
+): Plan {
   const carry = planCarry(joint, profile);
   const context = contextOf(joint, profile, carry);
-  const kind = kindOf(joint).lay(joint, context);
+  const kind = kindOf(joint).lay(joint, { ...context, limits: limitsToLayBy(context.limits) });
   const laid = kind.ok ? layOut(joint, kind.result, context, profile, onProgress) : null;
   const layout: Answer<JointLayout> =
     kind.ok && laid ? answer(laid.layout, kind.work) : (kind as Exclude<typeof kind, { ok: true }>);
@@ -241,3 +235,34 @@ export function plan(joint: Joint, profile: RuleProfile, onProgress?: OnProgress
   };
   return { ...derived, warnings: planWarnings(joint, profile, derived) };
 }
+
+/**
+ * The whole plan of one joint: the rivet, how many, where each hole goes, grip, length and the head to
+ * expect. Pages show it; they never compute.
+ *
+ * @param joint a read joint definition, inches
+ * @param profile the shop's schools
+ * @param onProgress told how much of solving rows past obstacles is done, 0 to 1
+ * @returns every part as an answer with its arithmetic; a part that depends on a refused one carries the refusal
+ * @throws never
+ * @source handbook 4.1 to 4.3
+ */
+export const plan = (joint: Joint, profile: RuleProfile, onProgress?: OnProgress): Plan =>
+  derive(joint, profile, (limits) => limits, onProgress);
+
+/** As if there were none: what is wished for is laid, and then held against the real ones. */
+const unlimited = (limits: Multipliers, edgeAsTyped: boolean): Multipliers => ({
+  ...limits,
+  // where none was typed the least is what is wished for
+  edgeMinD: edgeAsTyped ? { universal: 0, countersunk: 0 } : limits.edgeMinD,
+  edgeMaxD: Infinity,
+  pitchMinD: 0,
+  transverseMinD: 0
+});
+
+/**
+ * A joint that a limit refuses, laid out all the same with the holes that break limits among its checks: to be drawn, never
+ * to be built.
+ */
+export const planAsWished = (joint: Joint, profile: RuleProfile): Plan =>
+  derive(joint, profile, (limits) => unlimited(limits, joint.edgeIn !== null));

@@ -6,7 +6,6 @@ import type { LayoutWarningSaid } from '../kinds/layout-warning.ts';
 import type { Dash, Family } from '../schema/fields.ts';
 import type { Sheet } from '../joint/sheets.ts';
 import type { AdriftSaid } from './adrift.ts';
-import type { HeadroomLimit } from './headroom.ts';
 
 /** What Carry warns of. */
 type CarrySaid =
@@ -45,8 +44,7 @@ type LayOutSaid =
       limitIn: number | null;
     }
   | { code: 'held-open'; holes: number[]; reasons: string[] }
-  | { code: 'too-few' | 'more-than-needed'; lines: string; has: number; needs: number }
-  | { code: 'no-headroom'; holes: number | 'all'; limitedBy: HeadroomLimit };
+  | { code: 'too-few' | 'more-than-needed'; lines: string; has: number; needs: number };
 
 /** What Stack warns of; `stack` names the one where there are several. */
 type StackSaid =

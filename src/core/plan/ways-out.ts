@@ -33,7 +33,11 @@ function commonWays(joint: Joint, failed: Plan): WayToTry[] {
         ]),
     ...bySize.map((dash) =>
       plainWay({ code: 'size', dash, diameterIn: rivetSize(dash).diameterIn }, { dash }, 2)
-    )
+    ),
+    // the last to be offered: only data may say that a joint carries nothing
+    ...('carries' in joint && joint.carries === 'guidance'
+      ? [plainWay({ code: 'attachment-only' }, { carries: 'attach' }, 3)]
+      : [])
   ];
 }
 
@@ -43,17 +47,27 @@ function waysToTry(joint: Joint, { multipliers }: RuleProfile, failed: Plan): Wa
   return [...own, ...commonWays(joint, failed)].sort((a, b) => a.rank - b.rank);
 }
 
+/** Every way to try that works, nearest first, found one by one as they are asked for. */
+export function* workingWays(
+  joint: Joint,
+  profile: RuleProfile,
+  failed: Plan
+): Generator<WayToTry> {
+  if (possible(failed)) return;
+  for (const way of waysToTry(joint, profile, failed))
+    if (possible(plan({ ...joint, ...way.read } as Joint, profile))) yield way;
+}
+
 /**
  * The nearest changes that make an impossible joint possible, each tried through the plan itself.
  *
  * @returns up to three, nearest first; empty when the joint is possible or no single change helps
  */
 export function waysOut(joint: Joint, profile: RuleProfile, failed: Plan): WayOut[] {
-  if (possible(failed)) return [];
-  const working: WayOut[] = [];
-  for (const { said, change, read } of waysToTry(joint, profile, failed)) {
-    if (working.length === MOST_WAYS) break;
-    if (possible(plan({ ...joint, ...read } as Joint, profile))) working.push({ said, change });
+  const found: WayOut[] = [];
+  for (const { said, change } of workingWays(joint, profile, failed)) {
+    found.push({ said, change });
+    if (found.length === MOST_WAYS) break;
   }
-  return working;
+  return found;
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { median } from '../units/median.ts';
 
 /** Everything that is done between marks on metal and the first rivet, and what one of it is counted by. */
 export const OPERATIONS = {
@@ -15,7 +16,7 @@ export const OPERATIONS = {
   match: { words: 'matching an existing hole', per: 'hole', many: 'holes', startS: 30 },
   film: { words: 'peeling the film back', per: 'panel', many: 'panels', startS: 120 },
   clamp: { words: 'clamping at the side', per: 'part', many: 'parts', startS: 30 },
-  punch: { words: 'centre punching', per: 'hole', many: 'holes', startS: 5 },
+  punch: { words: 'center punching', per: 'hole', many: 'holes', startS: 5 },
   pilot: { words: 'pilot drilling', per: 'hole', many: 'holes', startS: 12 },
   holder: { words: 'setting a sheet holder', per: 'holder', many: 'holders', startS: 6 },
   upDrill: { words: 'up-drilling', per: 'hole', many: 'holes', startS: 10 },
@@ -53,14 +54,6 @@ export interface OperationTime {
 
 /** Fewer recorded works than this say too little. */
 const ENOUGH_RECORDS = 3;
-
-const median = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  const half = sorted.length >> 1;
-  return sorted.length % 2 === 1
-    ? (sorted[half] ?? 0)
-    : ((sorted[half - 1] ?? 0) + (sorted[half] ?? 0)) / 2;
-};
 
 /**
  * Seconds for one of an operation: the median of what the shop has recorded once there are three, else the shop's own

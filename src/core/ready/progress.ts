@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
 import { OperationKey } from './operations.ts';
-import { changedBetween, type ChangedSaid } from './rests.ts';
+import { changedBetween, type ChangedSaid } from './rests-changed.ts';
 import type { ReadyStep } from './step-list.ts';
 
 /** Nobody works longer at one step without a break that the watch does not know of. */

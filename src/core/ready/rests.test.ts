@@ -68,7 +68,8 @@ describe('what was ticked off rests on', () => {
   it('its own setting', () => {
     const lapped = { closed: true, closedReason: 'QR-7' };
     expect(changesOf(before, stepsOf(['0.063', '0.040'], lapped))['deburr']).toBe(
-      'the count, 32 to 16'
+      // two outer faces of 8 holes, one of them countersunk
+      'the count, 32 to 8'
     );
     expect(changesOf(before, stepsOf(['0.063', '0.040'], { dash: 3 }))['countersink-0-0']).toMatch(
       /its tool or its setting$/

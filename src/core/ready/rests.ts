@@ -1,6 +1,7 @@
 import { hash } from 'ohash';
 import type { Joint } from '../kinds/joint.ts';
 import type { JointLayout } from '../plan/plan-shape.ts';
+import { PART } from './rests-changed.ts';
 import type { MadeStep } from './step-parts.ts';
 
 /** What a tick rests on, as short fingerprints of its metal, its places and its setting: where one differs, what was ticked off
@@ -14,7 +15,6 @@ export interface Rests {
 
 const FINGERPRINT_LENGTH = 12;
 const PLACES = 4;
-const PART = '|';
 
 const fingerprint = (of: unknown): string => hash(of).slice(0, FINGERPRINT_LENGTH);
 
@@ -59,19 +59,4 @@ export function restsOf(joint: Joint, layout: JointLayout): (step: MadeStep) => 
       )
     };
   };
-}
-
-/** What a step was ticked off on and is no longer; `unknown` where that was not kept. */
-export type ChangedSaid =
-  | { what: 'metal' | 'places' | 'setting' | 'unknown' }
-  | { what: 'count'; was: number; now: number };
-
-const PARTS = ['metal', 'places', 'setting'] as const;
-
-/** What differs between two fingerprints of one step, or of one hole of it. */
-export function changedBetween(was: string, now: string): ChangedSaid[] {
-  const [before, after] = [was.split(PART), now.split(PART)];
-  if (before.length !== PARTS.length || after.length !== PARTS.length)
-    return was === now ? [] : [{ what: 'unknown' }];
-  return PARTS.filter((_, at) => before[at] !== after[at]).map((what) => ({ what }));
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { DrivingTools, STARTING_TOOLS } from '../drive/driving-tools.ts';
 import { RecheckEvery } from './cage/setup.ts';
 import { OperationKey } from './operations.ts';
 
@@ -18,7 +19,9 @@ export const ShopFigures = z.strictObject({
     final: holders
   }),
   /** a set cage is looked at again after so many holes */
-  recheckEvery: RecheckEvery.default(10)
+  recheckEvery: RecheckEvery.default(10),
+  /** what it drives rivets with */
+  tools: DrivingTools.default(STARTING_TOOLS)
 });
 /** What the shop has and how long it takes. */
 export type ShopFigures = z.output<typeof ShopFigures>;
@@ -26,5 +29,6 @@ export type ShopFigures = z.output<typeof ShopFigures>;
 export const STARTING_FIGURES: ShopFigures = {
   times: {},
   holders: { every: 4, pilot: 60, final: 60 },
-  recheckEvery: 10
+  recheckEvery: 10,
+  tools: STARTING_TOOLS
 };

@@ -174,6 +174,21 @@ describe('steps before the first rivet', () => {
     const cut = order(['0.063', '0.040']);
     expect(cut.indexOf('countersink')).toBe(cut.indexOf('upDrill') + 1);
     expect(cut.indexOf('countersink')).toBeLessThan(cut.indexOf('part'));
+    // 12 holes through two sheets have 48 sides, 12 of them cut already: deburring would make those deeper
+    const [clamped, apart] = (['clamped', 'apart'] as const).map((countersinkWhen) =>
+      stepsOf('lap', ['0.063', '0.040'], lap as never, {
+        ...DEFAULT_PROFILE,
+        countersinkWhen
+      }).find(({ op }) => op === 'deburr')
+    );
+    expect(clamped).toMatchObject({
+      count: 36,
+      title: 'Deburr every hole, both sides, every sheet, but not in the countersinks'
+    });
+    expect(apart).toMatchObject({
+      count: 48,
+      title: 'Deburr every hole, both sides, every sheet'
+    });
     const nested = order(['0.032', '0.090']);
     expect(nested.indexOf('countersink')).toBeGreaterThan(nested.indexOf('deburr'));
   });

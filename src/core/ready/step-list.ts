@@ -8,9 +8,9 @@ import { boundsOf, type Shape } from '../layout/shapes.ts';
 import type { JointLayout, Plan } from '../plan/plan-shape.ts';
 import { stopsOf } from '../plan/stops.ts';
 import type { RuleProfile } from '../rules/profile.ts';
+import { apartSteps, finishSteps, growthSteps, lastSteps } from './apart-steps.ts';
 import { cuttingMethod } from './cutting-advice.ts';
 import { flushSteps } from './flush-steps.ts';
-import { dimpledDriving } from './flush-work.ts';
 import type { HolderPlan } from './holder-plan.ts';
 import { OPERATIONS, type Operation, type OperationTime } from './operations.ts';
 import { restsOf, type Rests } from './rests.ts';
@@ -206,60 +206,6 @@ function sizeSteps(layout: JointLayout, school: RuleProfile['drill']): MadeStep[
   return made;
 }
 
-/** Sheets through which each hole goes, in all. */
-const layersHeld = ({ holes, stacks }: Pick<Plan, 'holes' | 'stacks'>): number =>
-  holes.reduce((sum, hole) => sum + (stacks[hole.stack]?.sheets.length ?? 0), 0);
-
-const apartSteps = ({ closed }: Joint, { pieces }: JointLayout): MadeStep[] => [
-  ...(closed ? [] : [{ said: { op: 'part' as const }, count: pieces.length }]),
-  { said: { op: 'chips', closed }, count: pieces.length, hazard: 'edges' }
-];
-
-/** The clear panel's holes, in the panel alone: opened while it lies between metal, its edges crack. */
-const growthSteps = ({ growth, holes }: JointLayout): MadeStep[] =>
-  growth === null
-    ? []
-    : [
-        {
-          said: { op: 'growth', ...growth },
-          rests: growth.diameterIn,
-          count: holes.length,
-          holes: numbersOf(holes),
-          hazard: 'drill'
-        }
-      ];
-
-/** Parts that never come apart are deburred on their two outer faces only. */
-function finishSteps({ closed }: Joint, plan: Plan, { pieces }: JointLayout): MadeStep[] {
-  const through = closed ? plan.holes.length : layersHeld(plan);
-  return [
-    {
-      said: { op: 'deburr', closed },
-      count: 2 * through,
-      formula: closed
-        ? `holes × 2 outer faces = ${through} × 2`
-        : `sheets at every hole, added up, × 2 sides = ${through} × 2`
-    },
-    { said: { op: 'edges' }, count: pieces.length, hazard: 'edges' }
-  ];
-}
-
-/** A clear panel gets neither primer nor solvent. */
-function lastSteps({ closed }: Joint, plan: Plan, { growth, pieces }: JointLayout): MadeStep[] {
-  const plastic = growth?.part ?? null;
-  const parts = pieces.length;
-  const metal = plastic === null ? parts : parts - 1;
-  const together: MadeStep = {
-    said: { op: 'reassemble', dimpledDriving: dimpledDriving(plan).length },
-    count: parts
-  };
-  return [
-    { said: { op: 'clean', plastic, closed }, count: parts, hazard: 'primer' },
-    { said: { op: 'prime', plastic, closed }, count: metal, hazard: 'primer' },
-    ...(closed ? [] : [together])
-  ];
-}
-
 const SECONDS_PER_MINUTE = 60;
 
 /**
@@ -281,6 +227,7 @@ export function stepList(
   const layout = plan.layout.result;
   const flush = flushSteps(joint, plan, profile);
   const clamped = flush.filter(({ said }) => said.op === 'countersink' && said.clamped);
+  const cutClamped = clamped.reduce((sum, { count }) => sum + count, 0);
   const made = [
     ...beforeHoles(joint, layout),
     ...(layout.growth
@@ -291,7 +238,7 @@ export function stepList(
     ...(layout.growth
       ? [...apartSteps(joint, layout), ...growthSteps(layout), ...sizeSteps(layout, profile.drill)]
       : [...sizeSteps(layout, profile.drill), ...clamped, ...apartSteps(joint, layout)]),
-    ...finishSteps(joint, plan, layout),
+    ...finishSteps(joint, plan, layout, cutClamped),
     ...flush.filter((step) => !clamped.includes(step)),
     ...lastSteps(joint, plan, layout)
   ];

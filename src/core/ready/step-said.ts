@@ -43,7 +43,9 @@ export type StepSaid =
   | { op: 'growth'; part: string; drill: string; diameterIn: number }
   | { op: 'part' | 'edges' }
   /** `closed`: the parts stay together */
-  | { op: 'chips' | 'deburr'; closed: boolean }
+  | { op: 'chips'; closed: boolean }
+  /** `countersunk`: mouths that are cut already, where a deburring tool would make the cut deeper */
+  | { op: 'deburr'; closed: boolean; countersunk: number }
   /** `dimpledDriving`: holes whose sheets the rivet itself dimples while driving */
   | { op: 'reassemble'; dimpledDriving: number }
   /** what is no metal among the parts: neither solvent nor primer comes on it */

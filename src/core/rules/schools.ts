@@ -10,12 +10,15 @@ export interface SchoolOption {
   who: string;
 }
 
+/** Lengths that a shop sets for itself, in. */
+export const SHOP_LENGTHS = {
+  housePitchIn: 'House pitch',
+  setRadiusIn: 'Half the width of the widest set or die'
+} as const satisfies Partial<Record<keyof RuleProfile, string>>;
+
 /** A point on which the trade disagrees. */
 export interface School {
-  key: Exclude<
-    keyof RuleProfile,
-    'name' | 'version' | 'multipliers' | 'housePitchIn' | 'setRadiusIn'
-  >;
+  key: Exclude<keyof RuleProfile, 'name' | 'version' | 'multipliers' | keyof typeof SHOP_LENGTHS>;
   question: string;
   /** what of a joint it changes */
   changes: string;
@@ -31,8 +34,8 @@ const bandOf = (school: FlushnessSchool): Notation => {
 export const SCHOOLS: School[] = [
   {
     key: 'diameter',
-    question: 'Three times which sheet is the rivet?',
-    changes: 'the rivet size at Carry, and with it everything else',
+    question: 'Rivet diameter = 3 × which sheet?',
+    changes: 'the rivet diameter at Size, and with it everything else',
     options: [
       {
         value: 'thickest',

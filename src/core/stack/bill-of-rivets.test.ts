@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { resultOf } from '../../../tests/support/cases';
+import { arithmetic } from '../../../tests/support/words';
 import { billOfRivets, BillOfRivetsInput, rivetVolumeIn3 } from './bill-of-rivets';
 
 const bill = (input: object) => resultOf(billOfRivets(BillOfRivetsInput.parse(input)));
@@ -41,6 +42,33 @@ describe('the bill of rivets', () => {
     expect(bill({ needs: [{ partNumber: 'MS20470AD4-4', count: 1000 }] }).massLb).toBeCloseTo(
       100 * (shank + cap),
       6
+    );
+  });
+
+  it('shows its arithmetic line by line, in the order of the numbers', () => {
+    const answer = billOfRivets(
+      BillOfRivetsInput.parse({
+        needs: [
+          { partNumber: 'MS20470AD4-10', count: 8 },
+          { partNumber: 'MS20470AD4-4', count: 150 }
+        ],
+        spares: { percent: 0, atLeast: 2 }
+      })
+    );
+    // shank 0.0030679616 and cap 0.001407810: 0.004475772 in³ each
+    expect(answer.ok && arithmetic(answer.work)).toEqual([
+      'MS20470AD4-4: 150 + the larger of 2 and 0 % = 152 rivets',
+      'mass of MS20470AD4-4: 150 × volume × density = 150 × 0.004476 × 0.100 lb/in³ = 0.067137 lb',
+      'MS20470AD4-10: 8 + the larger of 2 and 0 % = 10 rivets',
+      'mass of MS20470AD4-10: 8 × volume × density = 8 × 0.009078 × 0.100 lb/in³ = 0.007262 lb'
+    ]);
+  });
+
+  it('weighs a flush head as a cone down to the shank', () => {
+    // π/4 · 0.125² · (0.25 − 0.042) and π·0.042/3 · (0.1125² + 0.1125·0.0625 + 0.0625²)
+    expect(rivetVolumeIn3(4, 'countersunk', 0.25)).toBeCloseTo(
+      0.002552544 + (Math.PI * 0.042 * (0.01265625 + 0.00703125 + 0.00390625)) / 3,
+      9
     );
   });
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { NO_WIDE_HOLES } from './wide-holes';
 import { candidateLengths } from './candidate-lengths';
-import { lengthVerdictInWords } from '../../../tests/support/words';
+import { arithmetic, lengthVerdictInWords } from '../../../tests/support/words';
 
 const asked = {
   dash: 4,
@@ -64,6 +64,67 @@ describe('lengths round the ideal', () => {
     );
     expect(thin[0]?.lengthDash).toBe('2');
     expect(thin.some(({ picked }) => picked)).toBe(false);
+  });
+
+  it('risk being short or long against the ideal, and nothing at it', () => {
+    // 0.0625 + 0.1875 is a quarter of an inch
+    const lengths = candidateLengths({ ...asked, gripIn: 0.0625, pickedIn: 0.25 }, DEFAULT_PROFILE);
+    expect(lengths.map(({ lengthDash, risk, picked }) => [lengthDash, risk, picked])).toEqual([
+      ['3', 'short', false],
+      ['3.5', 'short', false],
+      ['4', 'none', true],
+      ['4.5', 'long', false],
+      ['5', 'long', false],
+      ['5.5', 'long', false]
+    ]);
+    expect(
+      candidateLengths({ ...asked, pickedIn: null }, DEFAULT_PROFILE).some((one) => one.picked)
+    ).toBe(false);
+  });
+
+  it('stand past the sheets, and end at -32', () => {
+    // 0.2 + 0.140625 = 5.45/16: -3 is 0.1875, inside the metal
+    const sixteenths = { ...DEFAULT_PROFILE, increments: 'sixteenth' } as const;
+    const short = candidateLengths({ ...asked, dash: 3, gripIn: 0.2, holeIn: 0.098 }, sixteenths);
+    expect(short.map(({ lengthDash }) => lengthDash)).toEqual(['4', '5', '6', '7', '8']);
+    const even = candidateLengths({ ...asked, dash: 3, gripIn: 0.1875, holeIn: 0.098 }, sixteenths);
+    expect(even[0]?.lengthDash).toBe('4');
+    // 1.7 + 0.1875 = 30.2/16
+    const long = candidateLengths({ ...asked, gripIn: 1.7 }, sixteenths);
+    expect(long.map(({ lengthDash }) => lengthDash)).toEqual(['28', '29', '30', '31', '32']);
+  });
+
+  it('show their arithmetic, from the sheet or from the dimple', () => {
+    const at = (change: object) =>
+      arithmetic(
+        candidateLengths({ ...asked, ...change }, DEFAULT_PROFILE).find(
+          ({ lengthDash }) => lengthDash === '4'
+        )?.work ?? []
+      );
+    const flat = at({});
+    expect(flat.slice(0, 3)).toEqual([
+      'protrusion: L − G = 0.25 − 0.08 = 0.17 in',
+      'protrusion in D: 0.17 / 0.125 = 1.36 D',
+      'metal past the sheets: π/4·D²·(L−G) = π/4 × 0.125² × (0.25 − 0.08) = 0.002086 in³'
+    ]);
+    const dimple = {
+      head: 'countersunk',
+      gripIn: 0.057,
+      dimpledThrough: true,
+      namedFromIn: 0.042,
+      pickedIn: null
+    };
+    // 0.057 + 0.042 + 0.1875 = 9.2/32, so lengths from 7/32 to 12/32
+    expect(
+      candidateLengths({ ...asked, ...dimple } as never, DEFAULT_PROFILE).map(
+        ({ lengthDash }) => lengthDash
+      )
+    ).toEqual(['3.5', '4', '4.5', '5', '5.5', '6']);
+    expect(at(dimple)[0]).toBe(
+      'protrusion: L − G − head, from the dimple = 0.25 − 0.057 − 0.042 = 0.151 in'
+    );
+    // a head that cannot be made has no arithmetic of its own
+    expect(at({ holeIn: 0.2 })).toHaveLength(2);
   });
 
   it('make a head of the metal beyond the dimple, whichever school names the protrusion', () => {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { holdsWorkedCases, resultOf } from '../../../tests/support/cases';
+import { arithmetic, refusal } from '../../../tests/support/words';
 import { dimpleNest } from './dimple-nest';
 
 describe('dimple nest', () => {
@@ -13,6 +14,20 @@ describe('dimple nest', () => {
     const betweenCones = (extraDepthIn + 0.032) * Math.sin((50 * Math.PI) / 180);
     expect(betweenCones).toBeCloseTo(0.032, 12);
     expect((nestDiameterIn - flushDiameterIn) / 2 / extraDepthIn).toBeCloseTo(1.19175, 5);
+  });
+
+  it('is refused for a skin that is not dimpled, and shows its arithmetic', () => {
+    const thick = dimpleNest({ skinIn: 0.09, dash: 4, clickIn: 0.001 });
+    expect(thick).toMatchObject({ ok: false, error: { code: 'not-possible', path: 'skinIn' } });
+    expect(thick.ok ? '' : refusal(thick.error)).toMatch(/0\.09 in/);
+    const nest = dimpleNest({ skinIn: 0.04, dash: 5, clickIn: 0.0008 });
+    // 1/sin 50° − 1 = 0.305407; 2·tan 50° = 2.383507; dash 5: head 0.286 wide, #21 is 0.159; 2·tan 55° = 2.856296
+    expect(nest.ok && arithmetic(nest.work)).toEqual([
+      'extra depth: t × (1/sin 50° − 1) = 0.04 × 0.305407 = 0.012216 in',
+      'extra clicks: ⌊0.012216 / 0.0008⌋: whole clicks that do not pass it = 15 clicks',
+      'nest diameter: flush + 2·tan 50° × extra = 0.286 + 2.383507 × 0.012216 = 0.315118 in',
+      'depth of a 110° cut with that mouth: (nest − hole) / (2·tan 55°) = (0.315118 − 0.159) / 2.856296 = 0.054657 in'
+    ]);
   });
 
   it('never clicks past the extra depth, at the cage’s own step', () => {

@@ -92,9 +92,8 @@ export function flushMethod({ sheetsIn, dash }: FlushMethodInput): Answer<FlushM
       by`total ${len(totalIn)} ≤ ${len(COUNTERSINK_SHEET_IN)}`
     );
 
-  const thickIndex = sheetsIn.findIndex(
-    (sheet, index) => index > 0 && above(sheet, COUNTERSINK_SHEET_IN)
-  );
+  // The top sheet, thinner than that, is never the one.
+  const thickIndex = sheetsIn.findIndex((sheet) => above(sheet, COUNTERSINK_SHEET_IN));
   const thickIn = sheetsIn[thickIndex];
   if (thickIn !== undefined) {
     const dimpledIn = sheetsIn.slice(0, thickIndex).reduce((sum, sheet) => sum + sheet, 0);

@@ -23,6 +23,50 @@ describe('the flush rule as it is walked', () => {
     expect(walked).toBe(1500);
   });
 
+  it.each([
+    [
+      [0.063, 0.04],
+      [
+        { ask: 'top-thick', limitIn: 0.04 },
+        { ask: 'head-within', proudIn: 0.002 }
+      ]
+    ],
+    [
+      [0.02, 0.02],
+      [
+        { ask: 'top-thick', limitIn: 0.04 },
+        { ask: 'stack-thin', limitIn: 0.04 }
+      ]
+    ],
+    [
+      [0.025, 0.032],
+      [
+        { ask: 'top-thick', limitIn: 0.04 },
+        { ask: 'stack-thin', limitIn: 0.04 },
+        { ask: 'thick-beneath', limitIn: 0.04 },
+        { ask: 'stack-under', limitIn: 0.09 }
+      ]
+    ],
+    [
+      [0.025, 0.032, 0.071],
+      [
+        { ask: 'top-thick', limitIn: 0.04 },
+        { ask: 'stack-thin', limitIn: 0.04 },
+        { ask: 'thick-beneath', limitIn: 0.04 },
+        { ask: 'dimpled-under', limitIn: 0.09 },
+        { ask: 'cut-within', sheet: 3 }
+      ]
+    ]
+  ])('asks of %j in its order', (sheetsIn, questions) => {
+    expect(flushPath(sheetsIn, 4).map(({ question }) => question)).toEqual(questions);
+  });
+
+  it('names the thickest beneath where none is thick', () => {
+    expect(flushPath([0.036, 0.02, 0.025], 4).map(({ numbers }) => notation(numbers))[2]).toBe(
+      'thickest beneath 0.025 ≤ 0.04'
+    );
+  });
+
   it('shows each question with its numbers', () => {
     expect(
       flushPath([0.025, 0.071], 4).map(({ numbers, yes }) => [notation(numbers), yes])

@@ -90,9 +90,10 @@ export function flushPath(sheetsIn: readonly number[], dash: Dash): FlushStep[] 
   )
     return steps;
 
-  const thick = sheetsIn.findIndex((sheet, at) => at > 0 && above(sheet, COUNTERSINK_SHEET_IN));
+  // The top sheet, thinner than that, is never the one.
+  const thick = sheetsIn.findIndex((sheet) => above(sheet, COUNTERSINK_SHEET_IN));
   const thickIn = sheetsIn[thick];
-  const hasThick = ask(
+  ask(
     { ask: 'thick-beneath', limitIn: COUNTERSINK_SHEET_IN },
     thickIn === undefined
       ? by`thickest beneath ${len(Math.max(0, ...sheetsIn.slice(1)))} ≤ ${len(COUNTERSINK_SHEET_IN)}`
@@ -101,7 +102,7 @@ export function flushPath(sheetsIn: readonly number[], dash: Dash): FlushStep[] 
     'may-receive',
     'all-dimpled'
   );
-  if (!hasThick || thickIn === undefined) {
+  if (thickIn === undefined) {
     const thin = below(totalIn, DIMPLED_LIMIT_IN);
     ask(
       { ask: 'stack-under', limitIn: DIMPLED_LIMIT_IN },

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { FlushMethod } from './flush-method';
-import { flushTools } from './flush-tools';
+import { arithmetic } from '../../../tests/support/words';
+import { flushTools, type FlushTool } from './flush-tools';
 import { heldAt, layersOf } from './layers';
 
 const held = (...thick: number[]) =>
@@ -79,6 +80,57 @@ describe('tools for a flush head', () => {
       depthIn: expect.closeTo((0.2431984 - 0.1285) / (2 * 1.428148), 6) as number,
       diameterIn: expect.closeTo(0.2431984, 6) as number
     });
+  });
+
+  it('shows how deep it cuts and what is left', () => {
+    const workOf = (tool: FlushTool | undefined) =>
+      tool?.op === 'countersink' ? arithmetic(tool.work) : [];
+    const [top] = flushTools(held(0.063, 0.04), 4, 'countersink', 'stepped', 'clad-2024');
+    expect(top).toMatchObject({ byTrial: false, nest: null, depthIn: 0.042, diameterIn: 0.225 });
+    expect(workOf(top)).toEqual([
+      'depth of the cut: 100° head of dash 4 = 0.042 in',
+      'left under it: 0.063 − 0.042 = 0.021 in'
+    ]);
+    const under = (school: 'all-100' | 'stepped') =>
+      workOf(
+        flushTools(held(0.025, 0.071), 4, 'dimple-top-countersink-under', school, 'clad-2024')[1]
+      );
+    expect(under('all-100').slice(-2)).toEqual([
+      'depth of the cut: 0.042 + 0.007635 = 0.049635 in',
+      'left under it: 0.071 − 0.049635 = 0.021365 in'
+    ]);
+    // the nest's own four lines come first; by the stepped school the last of them is the depth
+    expect([under('all-100').length, under('stepped').length]).toEqual([6, 5]);
+    expect(under('stepped').at(-1)).toBe('left under it: 0.071 − 0.040156 = 0.030844 in');
+  });
+
+  it('names the sheets in their order, the plain ones too', () => {
+    expect(
+      flushTools(
+        held(0.025, 0.071, 0.04),
+        4,
+        'dimple-top-countersink-under',
+        'stepped',
+        'clad-2024'
+      ).map(({ op, sheet, name }) => [op, sheet, name])
+    ).toEqual([
+      ['dimple', 0, 'sheet 1'],
+      ['countersink', 1, 'sheet 2'],
+      ['plain', 2, 'sheet 3']
+    ]);
+  });
+
+  it.each([
+    // a top sheet thick enough to be cut is not
+    [[0.025, 0.025, 0.03], 'dimple-each', ['dimple', 'dimple', 'dimple']],
+    [[0.025, 0.025, 0.05], 'dimple-each', ['dimple', 'dimple', 'dimple']],
+    [[0.03, 0.032, 0.036], 'none', ['dimple', 'dimple', 'dimple']],
+    [[0.025, 0.045], 'none', ['dimple', 'countersink']],
+    [[0.04, 0.063], 'none', ['countersink', 'plain']]
+  ] as const)('%j by %s', (thick, method, expected) => {
+    expect(
+      flushTools(held(...thick), 4, method, 'all-100', 'clad-2024').map(({ op }) => op)
+    ).toEqual(expected);
   });
 
   it('leaves less than nothing where the cut goes through', () => {

@@ -130,9 +130,7 @@ function countersink(
 function cutSheet(held: readonly HeldSheet[], method: FlushMethod): number {
   if (method.startsWith('dimple-') && method !== 'dimple-top-countersink-under') return held.length;
   if (atLeast(held[0]?.thicknessIn ?? 0, COUNTERSINK_SHEET_IN)) return 0;
-  const thick = held.findIndex(
-    ({ thicknessIn }, at) => at > 0 && above(thicknessIn, COUNTERSINK_SHEET_IN)
-  );
+  const thick = held.findIndex(({ thicknessIn }) => above(thicknessIn, COUNTERSINK_SHEET_IN));
   return thick === -1 ? held.length : thick;
 }
 
@@ -151,9 +149,7 @@ export function flushTools(
   family: Family
 ): FlushTool[] {
   const cutAt = cutSheet(held, method);
-  const dimpledIn = held
-    .slice(0, Math.max(0, cutAt))
-    .reduce((sum, sheet) => sum + sheet.thicknessIn, 0);
+  const dimpledIn = held.slice(0, cutAt).reduce((sum, sheet) => sum + sheet.thicknessIn, 0);
   return held.map((sheet, at): FlushTool => {
     if (at === cutAt) return countersink(sheet, at, dash, dimpledIn, school);
     if (at > cutAt) return { op: 'plain', sheet: at, name: sheet.name };

@@ -32,6 +32,31 @@ describe('layers along a joint', () => {
     expect(tallestIn).toBeCloseTo(0.122, 12);
   });
 
+  it('change where one begins or ends inside the joint, and nowhere else', () => {
+    const { placesIn, pieces, tallestIn, middlesIn } = layerProfile(
+      layersOf(
+        [
+          sheet('skin', 0.04, { fromIn: 0, toIn: 10, coatIn: 0.003 }),
+          sheet('early', 0.02, { fromIn: -2, toIn: 3 }),
+          sheet('late', 0.06, { fromIn: 7, toIn: 12 })
+        ],
+        10
+      ),
+      10
+    );
+    expect(placesIn).toEqual([0, 3, 7, 10]);
+    expect(pieces.map(({ layer, fromIn, toIn }) => [layer, fromIn, toIn])).toEqual([
+      [0, 0, 3],
+      [1, 0, 3],
+      [0, 3, 7],
+      [0, 7, 10],
+      [2, 7, 10]
+    ]);
+    // 0.040 + 0.003 + 0.060; the late one's middle lies under skin and sealant, where the early one is gone
+    expect(tallestIn).toBeCloseTo(0.103, 12);
+    expect(middlesIn).toEqual([0.02, 0.053, 0.073].map((at): unknown => expect.closeTo(at, 12)));
+  });
+
   it('thin out along a taper, sealant counted between', () => {
     const { pieces } = layerProfile(
       layersOf(

@@ -3,6 +3,7 @@ import { stops, written } from '../../../tests/support/words';
 import { definition, entered, planned } from '../../../tests/support/joints';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { newSheet } from '../joint/sheets';
+import { layersOf, thicknessAt, varies } from './layers';
 import { readEntered } from '../kinds/read-entered';
 
 const skin = newSheet('skin', '0.032');
@@ -18,6 +19,78 @@ const lap = (sheets: (typeof skin)[], change = {}) =>
   });
 const parts = (plan: ReturnType<typeof planned>) =>
   plan.stacks.map(({ length }) => length.ok && length.result.lengthDash);
+
+describe('a layer at a place', () => {
+  const tapered = { fromIn: 2, toIn: 6, thicknessAtFromIn: 0.08, thicknessAtToIn: 0.04 };
+  it.each([
+    [1.9, null],
+    [2, 0.08],
+    [3, 0.07],
+    [6, 0.04],
+    [6.1, null]
+  ])('at %s in is %s in thick', (atIn, thickIn) => {
+    const found = thicknessAt(tapered, atIn);
+    expect(found === null ? null : Number(found.toFixed(9))).toBe(thickIn);
+  });
+
+  const [bare] = layersOf([{ name: 'skin', thicknessIn: 0.05 }], null);
+  it('lies everywhere in a joint whose layers cannot end', () => {
+    expect(bare).toEqual({
+      name: 'skin',
+      sheet: null,
+      fromIn: -Infinity,
+      toIn: Infinity,
+      thicknessAtFromIn: 0.05,
+      thicknessAtToIn: 0.05,
+      coatIn: 0,
+      material: '',
+      film: false,
+      holeIn: null
+    });
+    expect(bare && thicknessAt(bare, -4)).toBe(0.05);
+  });
+
+  it('is as its sheet was typed', () => {
+    const given = {
+      name: 'strip',
+      thicknessIn: 0.05,
+      id: 'sheet-3',
+      fromIn: 1,
+      toIn: 7,
+      endThicknessIn: 0.04,
+      coatIn: 0.003,
+      material: '2024-T3 clad',
+      film: true
+    } as const;
+    expect(layersOf([given], 10)[0]).toEqual({
+      name: 'strip',
+      sheet: 'sheet-3',
+      fromIn: 1,
+      toIn: 7,
+      thicknessAtFromIn: 0.05,
+      thicknessAtToIn: 0.04,
+      coatIn: 0.003,
+      material: '2024-T3 clad',
+      film: true,
+      holeIn: null
+    });
+    expect(layersOf([{ name: 'skin', thicknessIn: 0.05 }], 10)[0]).toMatchObject({
+      fromIn: 0,
+      toIn: 10
+    });
+  });
+
+  it.each([
+    ['full length and even', {}, false],
+    ['begins later', { fromIn: 0.5 }, true],
+    ['ends sooner', { toIn: 9.5 }, true],
+    ['thins out', { endThicknessIn: 0.032 }, true],
+    ['goes on past both ends', { fromIn: -1, toIn: 11 }, false]
+  ])('%s: whether the stack varies is %s', (_, change, expected) => {
+    const whole = { name: 'skin', thicknessIn: 0.05 };
+    expect(varies(layersOf([whole, { ...whole, ...change }], 10), 10)).toBe(expected);
+  });
+});
 
 describe('layers of any straight joint', () => {
   it('change the rivet where they begin, on every line, half way between two holes', () => {

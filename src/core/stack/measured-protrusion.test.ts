@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { written } from '../../../tests/support/words';
+import { arithmetic, refusal, written } from '../../../tests/support/words';
 import { resultOf } from '../../../tests/support/cases';
 import { definition, planned } from '../../../tests/support/joints';
 import { DEFAULT_MULTIPLIERS } from '../rules/multipliers';
 import { heldAt, layersOf } from './layers';
-import { measuredProtrusion } from './measured-protrusion';
+import { measuredProtrusion, type CauseSaid } from './measured-protrusion';
 
 const sheets = heldAt(
   layersOf(
@@ -45,6 +45,60 @@ describe('a rivet put in and measured', () => {
     expect(found.causes[0]).toMatchObject(cause);
   });
 
+  it.each<[number, CauseSaid[]]>([
+    // 0.031 over: half a step of length, one more skin like the 0.032 one, film under one of two
+    [
+      0.17825,
+      [
+        { code: 'other-length', byIn: 1 / 32, shorter: true },
+        { code: 'film', sheets: 1, upToIn: 0.002 },
+        { code: 'between' },
+        { code: 'one-more', like: 'lower skin' },
+        { code: 'sealant' }
+      ]
+    ],
+    // 0.062 under: a whole sixteenth longer; no sheet is like it
+    [
+      0.27125,
+      [
+        { code: 'other-length', byIn: 1 / 16, shorter: false },
+        { code: 'thinner' },
+        { code: 'head-off' }
+      ]
+    ],
+    // 0.012 over: none of the lengths, none of the sheets
+    [
+      0.19725,
+      [{ code: 'film', sheets: 1, upToIn: 0.002 }, { code: 'between' }, { code: 'sealant' }]
+    ]
+  ])('that stands out %s in is explained, the likeliest first', (protrusionIn, causes) => {
+    expect(resultOf(measure(protrusionIn)).causes).toEqual(
+      causes.map((cause) =>
+        'byIn' in cause ? { ...cause, byIn: expect.closeTo(cause.byIn, 12) as number } : cause
+      )
+    );
+  });
+
+  it('takes a reading at the gauge’s own repeat as agreeing, and not one past it', () => {
+    const whole = { gripIn: 0.0625, sheets };
+    // 0.28125 − 0.0625 = 0.21875
+    expect(resultOf(measure(0.21475, whole)).agrees).toBe(true);
+    expect(resultOf(measure(0.21425, whole)).agrees).toBe(false);
+  });
+
+  it('shows its arithmetic from the sheet and from the dimple', () => {
+    const flat = measure(0.206);
+    expect(flat.ok && arithmetic(flat.work)).toEqual([
+      'grip present: L − measured = 0.28125 − 0.206 = 0.07525 in',
+      'more than the stack: 0.07525 − 0.072 = 0.00325 in'
+    ]);
+    const raised = measure(0.17, stack, true);
+    expect(raised.ok && arithmetic(raised.work)).toEqual([
+      'grip present: L − head − measured at the dimple = 0.28125 − 0.042 − 0.17 = 0.06925 in',
+      'less than the stack: 0.06925 − 0.072 = -0.00275 in'
+    ]);
+  });
+
   it('names chips and gaps first where no film is on', () => {
     const bare = { gripIn: 0.072, sheets: sheets.map((sheet) => ({ ...sheet, film: false })) };
     expect(resultOf(measure(0.19825, bare)).causes[0]).toEqual({ code: 'between' });
@@ -60,8 +114,13 @@ describe('a rivet put in and measured', () => {
   });
 
   it('is refused where no such rivet can stand out so far', () => {
-    expect(measure(0.3)).toMatchObject({ ok: false, error: { code: 'not-possible' } });
+    const over = measure(0.3);
+    expect(over).toMatchObject({ ok: false, error: { code: 'not-possible' } });
+    expect(over.ok ? '' : refusal(over.error)).toMatch(/0\.3 in/);
     expect(measure(0).ok).toBe(false);
+    // the whole shank: nothing would be held
+    expect(measure(0.28125).ok).toBe(false);
+    expect(measure(0.28).ok).toBe(true);
   });
 });
 

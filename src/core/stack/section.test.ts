@@ -5,7 +5,7 @@ import { dimpleNest } from './dimple-nest';
 import { flushTools } from './flush-tools';
 import { heldAt, layersOf } from './layers';
 import { rivetVolumeIn3 } from './bill-of-rivets';
-import { sectionOf, type SectionPoint } from './section';
+import { cutsReachIn, sectionOf, type SectionPoint } from './section';
 
 const held = (...thick: number[]) =>
   heldAt(
@@ -28,9 +28,10 @@ const at = (points: readonly SectionPoint[], index: number): SectionPoint => {
 };
 
 describe('a section with protruding heads', () => {
-  const section = sectionOf(held(0.04, 0.063), [], { dash: 4, head: 'universal' }, HOLE);
+  const sectionNow = () => sectionOf(held(0.04, 0.063), [], { dash: 4, head: 'universal' }, HOLE);
 
   it('holds each sheet as a ring round its hole', () => {
+    const section = sectionNow();
     expect(section.gripIn).toBeCloseTo(0.103, 12);
     expect(section.lipIn).toBeCloseTo(0.103, 12);
     expect(section.sheets.map(({ outlineIn }) => revolvedIn3(outlineIn))).toEqual([
@@ -40,7 +41,15 @@ describe('a section with protruding heads', () => {
   });
 
   it('draws the catalogue head over the face and the shank to its length', () => {
+    const section = sectionNow();
     expect(section.headProudIn).toBe(0.054);
+    // over the outer face: from its top on the axis down to the face at its rim
+    expect(section.headIn[0]).toEqual([0, -0.054]);
+    expect(at(section.headIn, 14)).toEqual([0.125, expect.closeTo(0, 12)]);
+    expect(section.headIn.every(([x, y]) => x >= 0 && y < 1e-12)).toBe(true);
+    // an ellipse of the head's own radius and height
+    for (const [x, y] of section.headIn)
+      expect((x / 0.125) ** 2 + (y / 0.054) ** 2).toBeCloseTo(1, 9);
     expect(Math.max(...section.headIn.map(([x]) => x))).toBeCloseTo(0.125, 12);
     expect(section.shankEndIn).toBe(0.28125);
     expect(section.shankRadiusIn).toBe(0.0625);
@@ -62,14 +71,16 @@ describe('a section with protruding heads', () => {
 
 describe('a section with a countersunk head', () => {
   const sheets = held(0.063, 0.05);
-  const section = sectionOf(
-    sheets,
-    flushTools(sheets, 4, 'countersink', 'stepped', 'clad-2024'),
-    { dash: 4, head: 'countersunk' },
-    HOLE
-  );
+  const sectionNow = () =>
+    sectionOf(
+      sheets,
+      flushTools(sheets, 4, 'countersink', 'stepped', 'clad-2024'),
+      { dash: 4, head: 'countersunk' },
+      HOLE
+    );
 
   it('cuts a cone of 100° out of the top sheet and nothing out of the other', () => {
+    const section = sectionNow();
     const depthIn = (R - r) / TAN50;
     const cone = (Math.PI / 3) * depthIn * (R * R + R * r + r * r);
     const [top, low] = section.sheets.map(({ outlineIn }) => revolvedIn3(outlineIn));
@@ -85,7 +96,7 @@ describe('a section with a countersunk head', () => {
   });
 
   it('makes head and shank as much metal as the bill of rivets weighs', () => {
-    const { headIn, shankRadiusIn, shankEndIn } = section;
+    const { headIn, shankRadiusIn, shankEndIn } = sectionNow();
     const [, , [, underHead]] = [at(headIn, 0), at(headIn, 1), at(headIn, 2)];
     const rivet = shape(
       ...headIn,
@@ -106,6 +117,8 @@ describe('a section with a countersunk head', () => {
         HOLE
       ).sheets[0] ?? {};
     // no straight wall is left: the sheet ends in an edge wider than the hole
+    expect(outlineIn).toHaveLength(4);
+    expect(outlineIn?.[3]).toEqual([0.18, 0.025]);
     const [footX, footY] = at(outlineIn ?? [], 2);
     expect(footY).toBe(0.025);
     expect(footX).toBeCloseTo(R - 0.025 * TAN50, 12);
@@ -113,16 +126,54 @@ describe('a section with a countersunk head', () => {
   });
 });
 
+describe('a hole larger than the rivet asks', () => {
+  const own = (holeIn: number | null) =>
+    sectionOf(
+      held(0.04, 0.125).map((sheet, index) => (index === 1 ? { ...sheet, holeIn } : sheet)),
+      [],
+      { dash: 4, head: 'universal' },
+      HOLE
+    ).sheets.map((sheet) => [sheet.holeRadiusIn, sheet.swelledRadiusIn, sheet.outlineIn[1]?.[0]]);
+
+  it('is drawn as wide as it is, with the shank swelled as far as a shank swells', () => {
+    expect(own(null)).toEqual([
+      [r, r, r],
+      [r, r, r]
+    ]);
+    expect(own(0.136)[1]).toEqual([0.068, 0.068, 0.068]);
+    // 1.15 × 0.0625
+    expect(own(0.196)[1]).toEqual([0.098, expect.closeTo(0.071875, 12), 0.098]);
+    expect(own(0.12)[1]).toEqual([r, r, r]);
+  });
+});
+
+describe('how far cuts reach from the axis', () => {
+  it('is the widest mouth of any sheet, or the hole', () => {
+    const bare = held(0.04, 0.063);
+    expect(cutsReachIn(sectionOf(bare, [], { dash: 4, head: 'universal' }, HOLE))).toBe(r);
+    const top = held(0.063, 0.05);
+    const cutTop = sectionOf(
+      top,
+      flushTools(top, 4, 'countersink', 'stepped', 'clad-2024'),
+      { dash: 4, head: 'countersunk' },
+      HOLE
+    );
+    expect(cutsReachIn(cutTop)).toBeCloseTo(R, 12);
+  });
+});
+
 describe('a dimpled section', () => {
   const sheets = held(0.025, 0.032);
-  const section = sectionOf(
-    sheets,
-    flushTools(sheets, 4, 'dimple-each', 'all-100', 'clad-2024'),
-    { dash: 4, head: 'countersunk' },
-    HOLE
-  );
+  const sectionNow = () =>
+    sectionOf(
+      sheets,
+      flushTools(sheets, 4, 'dimple-each', 'all-100', 'clad-2024'),
+      { dash: 4, head: 'countersunk' },
+      HOLE
+    );
 
   it('keeps every sheet its own thickness, square to the cone, and nests one in the other', () => {
+    const section = sectionNow();
     for (const [index, thickIn] of [0.025, 0.032].entries()) {
       const outline = section.sheets[index]?.outlineIn ?? [];
       // from mouth to lip above, and from lip to mouth below: two parallel lines
@@ -138,11 +189,13 @@ describe('a dimpled section', () => {
   });
 
   it('raises the far face at the hole by cone and slant', () => {
+    const section = sectionNow();
     expect(section.lipIn).toBeCloseTo((R - r) / TAN50 + 0.057 / SIN50, 12);
     expect(section.gripIn).toBeCloseTo(0.057, 12);
   });
 
   it('comes out of the skin as wide as the nest beneath is cut', () => {
+    const section = sectionNow();
     const nest = resultOf(dimpleNest({ skinIn: 0.025, dash: 4, clickIn: 0.001 }));
     const [mouthX] = at(section.sheets[1]?.outlineIn ?? [], 1);
     expect(2 * mouthX).toBeCloseTo(nest.nestDiameterIn, 12);
@@ -155,6 +208,20 @@ describe('a dimpled section', () => {
     );
     expect(at(nested.sheets[1]?.outlineIn ?? [], 1)[0] * 2).toBeCloseTo(nest.nestDiameterIn, 12);
     expect(nested.lipIn).toBeCloseTo(0.096, 12);
+  });
+
+  it('lies deeper by the slant of what stays between', () => {
+    const [top, low] = sheets;
+    if (!top || !low) throw new Error('two sheets');
+    const coated = [{ ...top, coatIn: 0.004 }, low];
+    const section = sectionOf(
+      coated,
+      flushTools(coated, 4, 'dimple-each', 'all-100', 'clad-2024'),
+      { dash: 4, head: 'countersunk' },
+      HOLE
+    );
+    expect(section.lipIn).toBeCloseTo((R - r) / TAN50 + 0.061 / SIN50, 12);
+    expect(section.gripIn).toBeCloseTo(0.061, 12);
   });
 
   it('opens by ten degrees a sheet where dies are stepped, every face on the one above', () => {

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../../../tests/support/joints';
+import { arithmetic } from '../../../tests/support/words';
 import { stackView } from '../plan/stack-view';
 import { DEFAULT_PROFILE } from '../rules/profile';
-import { wideHoles } from './wide-holes';
+import { NO_WIDE_HOLES, wideHoles } from './wide-holes';
 
 const sheet = (name: string, thicknessIn: number, holeIn: number | null = null) => ({
   name,
@@ -19,14 +20,15 @@ describe('a sheet that is drilled larger than the rivet', () => {
     // 0.196 is over 1.15 D = 0.14375: π/4 × (0.14375² − 0.1285²) × 0.125 = 0.000407603
     const wide = wideHoles([sheet('panel', 0.125, 0.196)], 0.1285, 0.125);
     expect(wide.volumeIn3).toBeCloseTo(0.000407603, 9);
-    expect(wide.work).toHaveLength(1);
+    expect(arithmetic(wide.work)).toEqual([
+      'metal into panel’s hole: π/4·(d²−hole²)·t, d = smaller of 0.196 and 1.15 D: π/4 × (0.14375² − 0.1285²) × 0.125 = 0.000408 in³'
+    ]);
   });
 
   it('is none that is drilled with the rest', () => {
-    expect(wideHoles([sheet('a', 0.04), sheet('b', 0.1, 0.1285)], 0.1285, 0.125)).toEqual({
-      volumeIn3: 0,
-      work: []
-    });
+    const none = { volumeIn3: 0, work: [] };
+    expect(wideHoles([sheet('a', 0.04), sheet('b', 0.1, 0.1285)], 0.1285, 0.125)).toEqual(none);
+    expect(NO_WIDE_HOLES).toEqual(none);
   });
 
   it('is the clear panel: drawn with its own hole, and its void is missing from the head', () => {

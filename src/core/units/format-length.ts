@@ -5,6 +5,8 @@ import { TOLERANCE } from './tolerance.ts';
 export const LengthStyle = z.enum(['1/32', '1/64', 'decimal', 'thou', 'mm']);
 /** How lengths are written on screen. */
 export type LengthStyle = z.infer<typeof LengthStyle>;
+/** As a page writes them until a person chooses otherwise. */
+export const FIRST_STYLE = '1/64' satisfies LengthStyle;
 
 /** A figure and its unit, apart, so that the page can set them in different sizes. */
 export interface WrittenLength {

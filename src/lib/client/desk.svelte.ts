@@ -1,6 +1,6 @@
 import type { RefusalSaid } from '$core/refusal-said.ts';
 import type { Recorded, Stamped, Stream, Unstamped } from '$core/events/stream.ts';
-import { sendMoves, type SentBack } from '$lib/api/events.ts';
+import { readEvents, sendMoves, type SentBack } from '$lib/api/events.ts';
 import { call, type Called } from './call';
 import { whoIsHere } from './who';
 import { takeOlderMoves } from './older-outbox';
@@ -71,6 +71,19 @@ export class Desk<Subject, Move extends Stamped, Frozen, State> {
 
   restore(): Promise<void> {
     return this.outbox.restore();
+  }
+
+  /** Reads what others have stored meanwhile. Events only grow: what is here already stays. */
+  async read(): Promise<void> {
+    const reply = await call(
+      readEvents(this.stream),
+      { subject: this.opened.subjectId },
+      undefined
+    );
+    if (!reply.reached || !reply.ok) return;
+    const found = reply.value as unknown as Recorded<Move, Frozen>[];
+    const ids = new Set(found.map(({ id }) => id));
+    this.stored = [...found, ...this.stored.filter(({ id }) => !ids.has(id))];
   }
 
   stop(): void {

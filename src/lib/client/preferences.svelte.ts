@@ -1,9 +1,14 @@
 import { getContext, setContext } from 'svelte';
-import { formatLength, type LengthStyle, type WrittenLength } from '$core/units/format-length.ts';
+import {
+  FIRST_STYLE,
+  formatLength,
+  type LengthStyle,
+  type WrittenLength
+} from '$core/units/format-length.ts';
 import type { Paper } from '$core/exchange/tiles.ts';
 import type { RefusalSaid } from '$core/refusal-said.ts';
 import { refusalInWords } from '$lib/words/refusals';
-import { inStyle, type WriteLength } from '$lib/words/writing';
+import { exactDecimal, inStyle, type WriteLength } from '$lib/words/writing';
 
 export type Mode = 'light' | 'dark';
 
@@ -15,7 +20,7 @@ const remember = (name: string, value: string): void => {
 
 /** How this person wants lengths written and the screen lit; kept in cookies so that the server renders the same. */
 export class Preferences {
-  lengths = $state<LengthStyle>('1/64');
+  lengths = $state<LengthStyle>(FIRST_STYLE);
   mode = $state<Mode>('light');
 
   /** what the shop's printer holds */
@@ -50,6 +55,11 @@ export class Preferences {
   /** Writes a length as it stands in a sentence. */
   get inWords(): WriteLength {
     return inStyle(this.lengths);
+  }
+
+  /** To the last place that says something, in this person's unit. */
+  exact(lengthIn: number): string {
+    return exactDecimal(lengthIn, this.lengths);
   }
 
   /** Why something cannot be, in this person's unit. */

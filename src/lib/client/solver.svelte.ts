@@ -1,4 +1,4 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 import type { Joint } from '$core/kinds/joint.ts';
 import type { Plan } from '$core/plan/plan-shape.ts';
 import type { RuleProfile } from '$core/rules/profile.ts';
@@ -21,15 +21,22 @@ export class Solver {
     this.#end();
     this.#wanted = joint;
     this.state = { kind: 'solving', done: 0 };
+    // most joints are planned at once and never ask for it
+    const comlink = await import('comlink').catch(() => null);
+    if (this.#wanted !== joint) return;
+    if (!comlink) {
+      this.state = { kind: 'failed' };
+      return;
+    }
     this.#worker = new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
-    const planner: Remote<Planner> = wrap<Planner>(this.#worker);
+    const planner: Remote<Planner> = comlink.wrap<Planner>(this.#worker);
     this.#worker.onerror = () => {
       if (this.#wanted === joint) this.state = { kind: 'failed' };
     };
     const plan = await planner.plan(
       joint,
       profile,
-      proxy((done: number) => {
+      comlink.proxy((done: number) => {
         if (this.#wanted === joint && this.state.kind === 'solving')
           this.state = { kind: 'solving', done };
       })

@@ -7,6 +7,7 @@ export class Undo<T> {
   #future = $state.raw<T[]>([]);
   #lastField = '';
   #lastAtMs = -Infinity;
+  #lastHold: number | undefined;
 
   get canUndo(): boolean {
     return this.#past.length > 0;
@@ -21,9 +22,13 @@ export class Undo<T> {
    * @param before the version left behind
    * @param field what is being changed; quick changes of one field make one step
    * @param nowMs a clock that only goes forward
+   * @param hold numbers the hold of a drag, all of which makes one step
    */
-  remember(before: T, field: string, nowMs: number): void {
-    const goesOn = field === this.#lastField && nowMs - this.#lastAtMs < SAME_FIELD_MS;
+  remember(before: T, field: string, nowMs: number, hold?: number): void {
+    const inTime = hold === undefined && nowMs - this.#lastAtMs < SAME_FIELD_MS;
+    const held = hold !== undefined && hold === this.#lastHold;
+    const goesOn = field === this.#lastField && (inTime || held);
+    this.#lastHold = hold;
     this.#lastField = field;
     this.#lastAtMs = nowMs;
     this.#future = [];

@@ -22,6 +22,16 @@ describe('undo', () => {
     expect(line.undo('a')).toBeNull();
   });
 
+  it('takes one drag back in one step, however slow, and two drags in two', () => {
+    const line = new Undo<string>();
+    line.remember('a', 'end', 0, 1);
+    line.remember('b', 'end', 5000, 1);
+    line.remember('c', 'end', 5100, 2);
+    expect(line.undo('d')).toBe('c');
+    expect(line.undo('c')).toBe('a');
+    expect(line.canUndo).toBe(false);
+  });
+
   it('redoes until something new is typed', () => {
     const line = new Undo<string>();
     line.remember('a', 'x', 0);

@@ -6,9 +6,12 @@ import { valueAt, withValueAt } from '$core/joint/paths.ts';
 import { readEntered, type EntryProblem } from '$core/kinds/read-entered.ts';
 import type { Plan, Station } from '$core/plan/plan-shape.ts';
 import { planCost, STEPS_AT_ONCE } from '$core/plan/plan-cost.ts';
+import { blocksOf, type Block } from '$core/plan/blocks.ts';
 import { plan } from '$core/plan/plan.ts';
 import type { RuleProfile } from '$core/rules/profile.ts';
 import type { WayOut } from '$core/joint/way-out.ts';
+import { attempt, type Attempt } from '$core/plan/attempt.ts';
+import { reworkMargin, type ReworkMargin } from '$core/plan/rework-margin.ts';
 import { waysOut } from '$core/plan/ways-out.ts';
 import { Autosave, type Stale } from './autosave.svelte';
 import { Solver } from './solver.svelte';
@@ -68,10 +71,19 @@ export class Workspace {
     if (this.now) this.#lastGood = this.now;
     return this.#lastGood;
   });
+  /** what keeps the joint from going on, in the order of the work */
+  readonly blocks: Block[] = $derived(this.now ? blocksOf(this.now.plan) : []);
   readonly problems: EntryProblem[] = $derived(this.read.ok ? [] : this.read.problems);
   readonly ways: WayOut[] = $derived.by(() =>
     this.now && !this.slow ? waysOut(this.now.definition, this.profile, this.now.plan) : []
   );
+  /** a joint that cannot be laid out, for the eye */
+  readonly attempt: Attempt | null = $derived.by(() =>
+    this.now && !this.slow ? attempt(this.now.definition, this.profile, this.now.plan) : null
+  );
+
+  /** the rework margin before anything was changed here */
+  readonly marginAtOpening: ReworkMargin | null;
 
   constructor(joint: OpenedJoint) {
     this.id = joint.id;
@@ -83,6 +95,7 @@ export class Workspace {
       title: this.#named,
       definition: this.entered
     }));
+    this.marginAtOpening = this.now ? reworkMargin(this.now.plan) : null;
     $effect(() => {
       const joint = this.slow;
       untrack(() => (joint ? void this.solver.solve(joint, this.profile) : this.solver.rest()));
@@ -120,9 +133,13 @@ export class Workspace {
     this.save.markStale({ saved: false, revision, title, definition, savedBy, changes: theirs });
   }
 
-  /** Changes some fields. `field` names what is typed in, so that typing on is one undo step. */
-  edit(change: Change, field: string): void {
-    this.#history.remember(this.entered, field, performance.now());
+  /**
+   * Changes some fields. `field` names what is typed in, so that typing on is one undo step.
+   *
+   * @param hold which time it was taken hold of, when it is dragged: however slow, one hold is one step
+   */
+  edit(change: Change, field: string, hold?: number): void {
+    this.#history.remember(this.entered, field, performance.now(), hold);
     this.entered = { ...this.entered, ...change } as EnteredJoint;
     this.save.touch();
   }

@@ -2,6 +2,7 @@ import { select, zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } fro
 import type { Attachment } from 'svelte/attachments';
 
 const MOST_ZOOM = 60;
+const OWN_DRAG = '[data-drag], [data-hole]';
 
 /** Pan and zoom of a drawing by wheel, fingers, keys and buttons. */
 export class Zoomable {
@@ -13,11 +14,13 @@ export class Zoomable {
     this.#element = element;
     this.#behaviour = zoom<SVGSVGElement, unknown>()
       .scaleExtent([1, MOST_ZOOM])
-      // what can be dragged by itself does not drag the drawing
+      // what can be dragged or brushed along by itself does not drag the drawing
       .filter(
         (event: Event) =>
-          !(event.target instanceof Element && event.target.closest('[data-drag]')) &&
-          !(event instanceof MouseEvent && event.type === 'mousedown' && event.button !== 0)
+          event.type === 'wheel' ||
+          ('touches' in event && (event as TouchEvent).touches.length > 1) ||
+          (!(event.target instanceof Element && event.target.closest(OWN_DRAG)) &&
+            !(event instanceof MouseEvent && event.type === 'mousedown' && event.button !== 0))
       )
       .on('zoom', (event: { transform: ZoomTransform }) => (this.view = event.transform));
     const selection = select(element).call(this.#behaviour).on('dblclick.zoom', null);

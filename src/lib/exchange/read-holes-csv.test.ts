@@ -34,9 +34,9 @@ describe('holes from a CSV file', () => {
     [
       'one axis in inches, the other in millimetres',
       'x_in,y_mm\n1,2\n',
-      /x_in is in inches, y_mm is in millimetres/
+      /x_in is in inches, y_mm is in millimeters/
     ],
-    ['one axis without a unit', 'x_mm,y\n1,2\n', /x_mm is in millimetres, y names no unit/],
+    ['one axis without a unit', 'x_mm,y\n1,2\n', /x_mm is in millimeters, y names no unit/],
     ['a column named twice', 'x_in,y_in,x_in\n1,2,3\n', /two columns are named "x_in"/],
     // the file's own lines: a quoted note over two of them, and an empty one
     ['a wrong line after others', 'note,x_in,y_in\n"a\nb",1,2\n\nc,no,2\n', /line 5 has no place/],

@@ -27,7 +27,7 @@ function axesOf(columns: readonly string[]) {
 }
 
 const unitWords = (inPerUnit: number | null): string =>
-  inPerUnit === null ? 'names no unit' : inPerUnit === 1 ? 'is in inches' : 'is in millimetres';
+  inPerUnit === null ? 'names no unit' : inPerUnit === 1 ? 'is in inches' : 'is in millimeters';
 
 /**
  * Reads a table of holes: columns `x_in`, `y_in` or `x_mm`, `y_mm`, one hole a line.

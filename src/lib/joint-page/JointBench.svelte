@@ -1,30 +1,38 @@
 <script lang="ts">
   import { onMount, untrack, type Snippet } from 'svelte';
   import { goto } from '$app/navigation';
-  import Redo2 from '@lucide/svelte/icons/redo-2';
-  import Undo2 from '@lucide/svelte/icons/undo-2';
   import { tinykeys } from 'tinykeys';
   import type { HoleEvent } from '$core/check/hole-events.ts';
+  import type { DriveEvent } from '$core/driving/drive-events.ts';
   import type { Issue } from '$core/issue/issue.ts';
   import type { EnteredJoint } from '$core/kinds/joint.ts';
   import type { RuleProfile } from '$core/rules/profile.ts';
   import { LengthStyle } from '$core/units/format-length.ts';
   import { CheckDesk } from '$lib/stations/check/check-desk.svelte';
   import { provideIssueDesk } from '$lib/stations/check/issue-desk';
+  import { DriveDesk, provideDriveDesk } from '$lib/stations/drive/drive-desk.svelte';
   import { provideReadyDesk, ReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
-  import { provideStock } from '$lib/client/stock';
+  import { countsOf, provideStock } from '$lib/client/stock';
+  import { cold } from '$lib/client/cold.svelte';
+  import type { ToolSettingLine } from '$lib/tool-setting-view';
+  import type { BinView } from '$lib/stock-view.ts';
   import { whenIdle } from '$lib/client/when-idle';
   import { outsideFields } from '$lib/client/keys';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { provideWorkspace, Workspace } from '$lib/client/workspace.svelte';
-  import { STATIONS, type StationKey } from '$lib/stations/stations.ts';
-  import Choice from '../ui/kit/Choice.svelte';
+  import { printOf } from '$core/plan/blocks.ts';
+  import { Seen } from '$lib/client/seen.svelte';
+  import { isPlanStation, standings } from '$lib/stations/standings';
+  import { stationOf, STATIONS, type StationKey } from '$lib/stations/stations.ts';
   import KeysSheet from './KeysSheet.svelte';
+  import JointTools from './JointTools.svelte';
   import LeftBehind from './LeftBehind.svelte';
+  import PickedSaid from './PickedSaid.svelte';
   import RulesSheet from './RulesSheet.svelte';
   import SavedState from './SavedState.svelte';
   import StaleSheet from './StaleSheet.svelte';
   import StationLine from './StationLine.svelte';
+  import StopBar from './StopBar.svelte';
 
   /** One joint: its name, whether it is saved, the seven stations, and the one being worked at. */
   interface Props {
@@ -41,15 +49,29 @@
     };
     issue: Issue | null;
     events: HoleEvent[];
+    driving: DriveEvent[];
+    /** settings of tools made for its runs, the latest first */
+    toolsSet: readonly ToolSettingLine[];
     ready: ConstructorParameters<typeof ReadyDesk>[1];
     /** who is at the bench; empty when nobody said */
     person: string;
-    /** rivets in the bins, by part number */
-    onHand: Readonly<Record<string, number>>;
+    /** bins with rivets in them */
+    drawers: readonly BinView[];
     station: StationKey;
     children: Snippet;
   }
-  let { joint, issue, events, ready, person, onHand, station, children }: Props = $props();
+  let {
+    joint,
+    issue,
+    events,
+    driving,
+    toolsSet,
+    ready,
+    person,
+    drawers,
+    station,
+    children
+  }: Props = $props();
   const preferences = usePreferences();
   const workspace = provideWorkspace(untrack(() => new Workspace(joint)));
   // A new issue gets a new desk; the readings of one issue stay with it.
@@ -69,16 +91,49 @@
     }
   });
   const readyDesk = provideReadyDesk(untrack(() => new ReadyDesk(joint.id, ready, person)));
+  const onHand = $derived(countsOf(drawers));
   provideStock({
+    get drawers() {
+      return drawers;
+    },
     get onHand() {
       return onHand;
     }
   });
-  const status = $derived(
-    Object.fromEntries(
-      STATIONS.map((one) => [one.key, one.status({ workspace, issue, desk, ready: readyDesk })])
-    )
-  );
+  const seen = untrack(() => new Seen(joint.id, person));
+  const drive = $derived.by(() => {
+    const current = issue;
+    return current === null
+      ? null
+      : untrack(() => new DriveDesk(current, driving, person, () => readyDesk.figures));
+  });
+  provideDriveDesk({
+    get desk() {
+      return drive;
+    },
+    get jobId() {
+      return joint.job.id;
+    },
+    get toolsSet() {
+      return toolsSet;
+    }
+  });
+  // Wherever one is in the joint; once it is left, only what the server has counted is known to be gone.
+  $effect(() => {
+    cold.setOnTheirWay(drive?.onTheirWay ?? new Map());
+    return () => cold.setOnTheirWay(new Map());
+  });
+  const openJoint = $derived({ workspace, issue, desk, drive, ready: readyDesk });
+  const status = $derived(standings(openJoint, seen, preferences.inWords));
+  /** what this station waits for */
+  const waits = $derived(status[station].mark === 'waits');
+  // What stands here for a moment was looked at.
+  $effect(() => {
+    if (workspace.now && isPlanStation(station))
+      seen.look(station, printOf(workspace.now.plan, station));
+    // left, or changed, before that moment was over
+    return () => seen.stop();
+  });
   // Steps are no part of typing: they are counted once the plan stands still.
   $effect(() => {
     const { now } = workspace;
@@ -87,16 +142,15 @@
   let keysOpen = $state(false);
   let rulesOpen = $state(false);
 
-  const LENGTHS: { value: LengthStyle; text: string; title: string }[] = [
-    { value: '1/32', text: '1/32', title: 'fractions to 1/32 in' },
-    { value: '1/64', text: '1/64', title: 'fractions to 1/64 in' },
-    { value: 'decimal', text: '.001', title: 'decimal inches' },
-    { value: 'thou', text: 'thou', title: 'thousandths of an inch' },
-    { value: 'mm', text: 'mm', title: 'millimetres' }
-  ];
-
   $effect(() => {
     const open = desk;
+    if (!open) return;
+    void untrack(() => open.restore());
+    return () => open.stop();
+  });
+
+  $effect(() => {
+    const open = drive;
     if (!open) return;
     void untrack(() => open.restore());
     return () => open.stop();
@@ -105,6 +159,7 @@
   onMount(() => {
     void workspace.restoreKept(joint);
     void readyDesk.restore();
+    seen.restore();
     // Stations are gone through without a server too.
     const forget = whenIdle(() =>
       Promise.all(STATIONS.map(({ page }) => (typeof page === 'function' ? page() : null)))
@@ -146,13 +201,16 @@
       forget();
       unbind();
       readyDesk.stop();
+      seen.stop();
       document.removeEventListener('visibilitychange', onhide);
       void workspace.save.flush();
     };
   });
 </script>
 
+<PickedSaid {station} {desk} />
 <div class="joint">
+  <h1 class="sr-only">{workspace.title}: {stationOf(station)?.name}</h1>
   <header>
     <div class="name">
       <input
@@ -164,57 +222,27 @@
         placeholder="needs a name; the last one is kept until then"
         oninput={(event) => workspace.rename(event.currentTarget.value)}
       />
-      <p class="hint">
-        <a href="/jobs/{joint.job.id}">Job {joint.job.number}</a> ·
-        <button class="rules" type="button" onclick={() => (rulesOpen = true)}
-          >Rules {joint.profile.name} {joint.profile.version}</button
-        >
-        · {joint.job.place} · data: {joint.job.data}
-      </p>
+      <p class="hint place">{joint.job.place} · data: {joint.job.data}</p>
     </div>
     <SavedState state={workspace.save.state} />
-    <div class="history">
-      <button
-        class="act small"
-        type="button"
-        disabled={!workspace.canUndo}
-        onclick={() => workspace.undo()}
-        aria-label="Undo"
-        data-hint="Undo (Ctrl Z)"><Undo2 size={18} /></button
+    <JointTools onkeys={() => (keysOpen = true)}>
+      <a class="to" href="/jobs/{joint.job.id}">Job {joint.job.number}</a>
+      <button class="to rules" type="button" onclick={() => (rulesOpen = true)}
+        >Rules {joint.profile.name} {joint.profile.version}</button
       >
-      <button
-        class="act small"
-        type="button"
-        disabled={!workspace.canRedo}
-        onclick={() => workspace.redo()}
-        aria-label="Redo"
-        data-hint="Redo (Ctrl Shift Z)"><Redo2 size={18} /></button
-      >
-    </div>
-    <Choice
-      label="Lengths in"
-      quiet
-      value={preferences.lengths}
-      options={LENGTHS}
-      onchoose={(style) => preferences.setLengths(style)}
-    />
-    <button
-      class="act"
-      type="button"
-      aria-pressed={workspace.arithmetic}
-      onclick={() => (workspace.arithmetic = !workspace.arithmetic)}
-      data-hint="Open every number to its arithmetic (A)">Σ Arithmetic</button
-    >
-    <button
-      class="act small keys"
-      type="button"
-      onclick={() => (keysOpen = true)}
-      aria-label="All keys">?</button
-    >
+    </JointTools>
   </header>
   <LeftBehind texts={workspace.save.unreadable} title={workspace.title} />
-  <StationLine jointId={joint.id} current={station} {status} />
-  <div class="station">{@render children()}</div>
+  <StationLine
+    jointId={joint.id}
+    current={station}
+    {status}
+    alone={stationOf(station)?.standsAlone(openJoint) ?? false}
+  />
+  {#if waits}<StopBar jointId={joint.id} blocks={workspace.blocks} />{/if}
+  <div class="station" class:stopped={waits || status[station].mark === 'stop'}>
+    {@render children()}
+  </div>
 </div>
 
 {#if workspace.save.state.kind === 'stale'}
@@ -225,9 +253,8 @@
 
 <style>
   .joint {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: auto auto minmax(0, 1fr);
+    display: flex;
+    flex-direction: column;
     height: 100%;
     min-width: 0;
   }
@@ -240,10 +267,12 @@
   }
   .name {
     flex: 1;
-    min-width: 0;
+    min-width: 9rem;
   }
   .title {
     width: 100%;
+    min-height: 44px;
+    margin-block: -5px -7px;
     padding: 2px 4px;
     margin-left: -4px;
     background: transparent;
@@ -257,41 +286,52 @@
   .title:hover {
     border-color: var(--line-strong);
   }
-  .name .hint {
+  .place {
     white-space: nowrap;
     overflow: hidden;
     text-overflow: ellipsis;
   }
-  .rules {
+  .to {
+    display: inline-flex;
+    align-items: center;
+    min-width: 44px;
+    min-height: 44px;
+    font-size: 0.9rem;
+    text-decoration: underline;
+    white-space: nowrap;
     cursor: pointer;
   }
-  .rules,
-  .name a {
-    text-decoration: underline;
-  }
-  .history {
-    display: flex;
-    gap: 4px;
-  }
-  [aria-pressed='true'] {
-    background: var(--ink);
-    color: var(--paper);
+  .rules {
+    display: block;
+    max-width: 11rem;
+    overflow: hidden;
+    text-overflow: ellipsis;
   }
   .station {
+    flex: 1 1 0;
     min-height: 0;
     min-width: 0;
+  }
+  /* Nothing is green while something stops the joint. */
+  .stopped {
+    --olive: var(--metal-dark);
+    --olive-deep: var(--ink-soft);
+    --olive-soft: var(--bench);
+    --olive-fill: var(--metal-dark);
+  }
+  @media (max-width: 1150px) {
+    .rules {
+      max-width: 6rem;
+    }
   }
   @media (max-width: 900px) {
     header {
       flex-wrap: wrap;
     }
-    .name {
-      flex-basis: 100%;
+    .rules {
+      max-width: none;
     }
-  }
-  @media (max-width: 600px) {
-    .history,
-    .keys {
+    .place {
       display: none;
     }
   }

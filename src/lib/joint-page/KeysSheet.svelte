@@ -16,7 +16,7 @@
     ['+  −  0', 'zoom and fit, on a drawing'],
     ['← ↑ → ↓', 'move, on a drawing'],
     ['Shift ← →', 'Lay out: move the picked hole along its line'],
-    ['H  P  Del', 'Lay out: hold it open, pin it, take it out'],
+    ['H  P  Del', 'Lay out: hold it open, pin it, delete it'],
     ['R', 'Lay out: read the marks out, one at a time'],
     ['Space', 'reader: next mark'],
     ['Enter', 'Check: on to height, then record and next head'],

@@ -10,7 +10,7 @@
 
 <div class="later">
   <p class="label">Comes next</p>
-  <h1>{station.name}</h1>
+  <h2>{station.name}</h2>
   <p class="asks">{station.asks}</p>
   {#if typeof station.page !== 'function'}
     <p>This station is not built yet. It will:</p>
@@ -29,7 +29,7 @@
     max-width: 640px;
     padding: 3rem;
   }
-  h1 {
+  h2 {
     font-size: 2rem;
   }
   .asks {

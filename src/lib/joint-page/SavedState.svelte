@@ -31,7 +31,7 @@
   data-save={state.kind}
 >
   <span aria-hidden="true">{said.mark}</span>
-  {said.text}
+  <span class="text">{said.text}</span>
 </span>
 
 <style>
@@ -42,6 +42,16 @@
     border-radius: 999px;
     white-space: nowrap;
     font-size: 0.9rem;
+  }
+  @media (max-width: 600px) {
+    .good .text,
+    .busy .text {
+      position: absolute;
+      width: 1px;
+      height: 1px;
+      overflow: hidden;
+      clip-path: inset(50%);
+    }
   }
   .good {
     background: var(--olive-soft);

@@ -2,7 +2,7 @@
   import type { Stale } from '$lib/client/autosave.svelte';
   import type { Workspace } from '$lib/client/workspace.svelte';
   import Sheet from '../ui/kit/Sheet.svelte';
-  import { fieldName } from '../ui/joint/field-names';
+  import { fieldName } from '$lib/words/field-names';
 
   /** Someone else saved meanwhile: what they changed, and what to do about it. Nothing is overwritten unasked. */
   interface Props {

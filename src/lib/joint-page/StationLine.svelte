@@ -1,43 +1,79 @@
 <script lang="ts">
-  import type { StationStatus } from '$lib/stations/station.ts';
+  import { nextOf, type Standing } from '$lib/stations/standings';
   import { STATIONS, type StationKey } from '$lib/stations/stations.ts';
 
   /** The seven stations as a steel rule, each with where it stands. */
   interface Props {
     jointId: string;
     current: StationKey;
-    status: Record<string, StationStatus>;
+    status: Record<StationKey, Standing>;
+    /** the current one rests on nothing of the joint as it is now */
+    alone: boolean;
   }
-  let { jointId, current, status }: Props = $props();
+  let { jointId, current, status, alone }: Props = $props();
+  let line = $state<HTMLElement>();
+  // on a phone the line is wider than the screen
+  $effect(() => {
+    line
+      ?.querySelector(`[href$="/${current}"]`)
+      ?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  });
+  const next = $derived(nextOf(status, current, alone));
+  const MARKS = {
+    done: { sign: '✓', says: 'looked at, nothing stops it:' },
+    unseen: { sign: '○', says: 'not looked at as it is now:' },
+    stop: { sign: '✕', says: 'stopped here:' },
+    waits: { sign: '△', says: '' }
+  };
 </script>
 
-<nav class="stations" aria-label="Stations">
-  {#each STATIONS as station, index (station.key)}
-    {@const own = status[station.key]}
-    <a
-      href="/joints/{jointId}/{station.key}"
-      aria-current={station.key === current ? 'step' : undefined}
-      class:later={typeof station.page !== 'function'}
-      data-hint={station.asks}
+<div class="line">
+  <nav class="stations" bind:this={line} aria-label="Stations">
+    {#each STATIONS as station, index (station.key)}
+      {@const own = status[station.key]}
+      <a
+        href="/joints/{jointId}/{station.key}"
+        aria-current={station.key === current ? 'step' : undefined}
+        class:later={typeof station.page !== 'function'}
+        data-hint="{station.asks} {own.mark ? `${MARKS[own.mark].says} ` : ''}{own.text}"
+      >
+        <span class="name">
+          {#if own.mark}<span class="mark {own.mark}" aria-hidden="true"
+              >{MARKS[own.mark].sign}</span
+            ><span class="sr-only">{MARKS[own.mark].says}</span>{/if}
+          {index + 1}
+          {station.name}
+        </span>
+        <span class="status" class:stop={own.mark === 'stop'}>{own.text}</span>
+      </a>
+    {/each}
+  </nav>
+  {#if next}
+    <a class="act main next" href="/joints/{jointId}/{next.key}" data-testid="next"
+      >{next.text} <span aria-hidden="true">▸</span></a
     >
-      <span class="name">
-        {#if own?.done}<span aria-hidden="true">✓</span><span class="sr-only">done:</span>{/if}
-        {index + 1}
-        {station.name}
-      </span>
-      <span class="status">{own?.text}</span>
-    </a>
-  {/each}
-</nav>
+  {/if}
+</div>
 
 <style>
-  .stations {
-    display: grid;
-    grid-template-columns: repeat(7, minmax(0, 1fr));
+  .line {
+    display: flex;
+    align-items: center;
     border-bottom: 1.5px solid var(--metal-edge);
     background: linear-gradient(var(--metal-light), var(--metal));
   }
-  a {
+  .next {
+    flex: none;
+    margin: 0 10px;
+    white-space: nowrap;
+  }
+  .stations {
+    display: grid;
+    flex: 1;
+    min-width: 0;
+    grid-template-columns: repeat(7, minmax(0, 1fr));
+  }
+  .stations a {
     position: relative;
     display: flex;
     flex-direction: column;
@@ -49,11 +85,11 @@
     text-decoration: none;
     overflow: hidden;
   }
-  a:first-child {
+  .stations a:first-child {
     border-left: 0;
   }
   /* the fine divisions of the rule */
-  a::after {
+  .stations a::after {
     content: '';
     position: absolute;
     inset: auto 0 0 0;
@@ -66,10 +102,10 @@
       0 0 / 100% 100%;
     opacity: 0.55;
   }
-  a[aria-current] {
+  .stations a[aria-current] {
     background: var(--paper);
   }
-  a[aria-current] .name {
+  .stations a[aria-current] .name {
     text-decoration: underline 3px var(--olive);
     text-underline-offset: 4px;
   }
@@ -82,6 +118,14 @@
     font-size: 1.08rem;
     white-space: nowrap;
   }
+  .mark.stop,
+  .status.stop {
+    color: var(--brick);
+    font-weight: 600;
+  }
+  .mark.waits {
+    color: var(--amber);
+  }
   .status {
     font-size: 0.8rem;
     color: var(--ink-soft);
@@ -90,6 +134,9 @@
     text-overflow: ellipsis;
   }
   @media (max-width: 700px) {
+    .next {
+      margin: 0 6px;
+    }
     .stations {
       grid-template-columns: repeat(7, minmax(92px, 1fr));
       overflow-x: auto;

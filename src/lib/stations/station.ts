@@ -1,7 +1,7 @@
 import type { Component } from 'svelte';
 import type { Issue } from '$core/issue/issue.ts';
-import { stopsOf } from '$core/plan/stops.ts';
 import type { Workspace } from '$lib/client/workspace.svelte';
+import type { DriveDesk } from './drive/drive-desk.svelte';
 import type { CheckDesk } from './check/check-desk.svelte';
 import type { ReadyDesk } from './make-ready/ready-desk.svelte';
 
@@ -10,6 +10,7 @@ export interface OpenJoint {
   workspace: Workspace;
   issue: Issue | null;
   desk: CheckDesk | null;
+  drive: DriveDesk | null;
   ready: ReadyDesk;
 }
 
@@ -35,11 +36,11 @@ export interface Station<K extends string = string> {
   /** its page, whose code comes with it and not before; or what it will be */
   page: (() => Promise<{ default: Component }>) | Promised;
   status: (joint: OpenJoint) => StationStatus;
+  /** whether it rests on nothing of the joint as it is now, so that no stop reaches it */
+  standsAlone: (joint: OpenJoint) => boolean;
 }
 
 /** Keeps the key's own type. */
-export const defineStation = <const K extends string>(station: Station<K>): Station<K> => station;
-
-/** Whether a plan's warnings stop the joint at a station. */
-export const stoppedAt = ({ now }: Workspace, at: 'carry' | 'lay-out' | 'stack'): boolean =>
-  now !== null && stopsOf(now.plan).some(({ station }) => station === at);
+export const defineStation = <const K extends string>(
+  station: Omit<Station<K>, 'standsAlone'> & Partial<Station<K>>
+): Station<K> => ({ standsAlone: () => false, ...station });

@@ -1,7 +1,29 @@
-import type { Finding } from '../../core/check/findings.ts';
+import type { Finding, Look } from '../../core/check/findings.ts';
 import type { HeadReport, MetalAccount, ReasonSaid } from '../../core/check/head-report.ts';
 import { NOMINAL_HEIGHT_D } from '../../core/catalog/head-limits.ts';
-import { sentence } from './writing.ts';
+import { sentence, type WriteLength } from './writing.ts';
+
+/** What each finding is called at the bench. */
+export const FINDING_NAMES: Record<Finding, string> = {
+  'under-driven': 'under-driven',
+  'over-driven': 'over-driven',
+  'short-of-metal': 'short of metal',
+  'too-long': 'too long',
+  cracked: 'cracked',
+  clinched: 'clinched',
+  tilted: 'tilted',
+  'off-centre': 'off center',
+  'bar-mark': 'bar cut',
+  'open-head': 'open head',
+  smile: 'smile',
+  'swelled-between': 'swelled between sheets',
+  'not-flush-high': 'head high',
+  'ring-mark': 'ring mark',
+  'bar-dent': 'bar dent',
+  distorted: 'distorted sheet',
+  'dimple-crack': 'cracked dimple',
+  'not-flush-low': 'head low'
+};
 
 /** Where to look, the usual cause and what is done about each finding (handbook 4.6). */
 export const FINDING_NOTES: Record<Finding, { where: string; cause: string; remedy: string }> = {
@@ -73,21 +95,23 @@ export const FINDING_NOTES: Record<Finding, { where: string; cause: string; reme
   }
 };
 
-function reasonInWords(said: ReasonSaid): string {
-  if (said.code === 'found') return `${said.finding}: ${FINDING_NOTES[said.finding].cause}`;
-  const { valueD, lowD, highD, way, place } = said;
-  const measured = `${valueD.toFixed(2)} D ${way}`;
-  if (place === 'under') return `${measured}, ${lowD.toFixed(2)} D is the least`;
-  if (place === 'over') return `${measured}, ${highD.toFixed(2)} D is the most`;
-  return `${measured}, inside ${lowD.toFixed(2)} to ${highD.toFixed(2)} D`;
+function reasonInWords(said: ReasonSaid, length: WriteLength): string {
+  if (said.code === 'found')
+    return `${FINDING_NAMES[said.finding]}: ${FINDING_NOTES[said.finding].cause}`;
+  const { valueD, lowD, highD, way, place, diameterIn } = said;
+  const both = (multiple: number) => `${length(multiple * diameterIn)} (${multiple.toFixed(2)} D)`;
+  const measured = `${length(valueD * diameterIn)} ${way} (${valueD.toFixed(2)} D)`;
+  if (place === 'under') return `${measured}, ${both(lowD)} is the least`;
+  if (place === 'over') return `${measured}, ${both(highD)} is the most`;
+  return `${measured}, inside ${both(lowD)} to ${both(highD)}`;
 }
 
 /** Why a head is judged as it is, and what now: nothing for a good one, except where a wide one passes on a condition. */
-export const reportInWords = ({
-  reasons,
-  findings
-}: Pick<HeadReport, 'reasons' | 'findings'>): { reasons: string[]; doNow: string[] } => ({
-  reasons: reasons.map(reasonInWords),
+export const reportInWords = (
+  { reasons, findings }: Pick<HeadReport, 'reasons' | 'findings'>,
+  length: WriteLength
+): { reasons: string[]; doNow: string[] } => ({
+  reasons: reasons.map((said) => reasonInWords(said, length)),
   doNow:
     findings.length === 0
       ? [`Good head: nominal is 1.5 D wide, ${NOMINAL_HEIGHT_D} D high.`]
@@ -107,6 +131,12 @@ export function metalInWords({ share, meaning }: MetalAccount): string {
     'row-longer': `${percent}: as its whole row, so look at the row first.`
   }[meaning];
 }
+
+/** What is looked at where a head passes on a condition. */
+export const LOOKS: Record<Look, string> = {
+  straight: 'it sits straight',
+  flat: 'the sheets are flat'
+};
 
 /** What a row's heads have in common, said once for the row. */
 export const rowInWords = (

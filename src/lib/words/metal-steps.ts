@@ -20,9 +20,9 @@ export function metalStepInWords(said: MetalStep): WrittenMetalStep {
     case 'scribe-circle':
       return step(
         `Scribe ${said.line}`,
-        'Centre lines first, both ways; then a circle of ',
+        'Center lines first, both ways; then a circle of ',
         at(said.radiusIn),
-        ' radius about the centre. Dye, not a scriber, on metal that stays.'
+        ' radius about the center. Dye, not a scriber, on metal that stays.'
       );
     case 'draw':
       return step(
@@ -43,7 +43,7 @@ export function metalStepInWords(said: MetalStep): WrittenMetalStep {
     case 'mark-ring':
       return step(
         `Mark ${said.line}`,
-        `${said.holes} holes, each by two distances from the centre lines, never one from the last. Hole ${said.first}: `,
+        `${said.holes} holes, each by two distances from the center lines, never one from the last. Hole ${said.first}: `,
         at(said.rightIn),
         ' right, ',
         at(said.downIn),
@@ -90,14 +90,14 @@ export function metalStepInWords(said: MetalStep): WrittenMetalStep {
         'Outline the cut-out',
         'A circle of ',
         at(said.radiusIn),
-        ' radius about the centre.'
+        ' radius about the center.'
       );
     case 'reliefs':
       return step(
         'Relieve the corners first',
         `${said.holes} holes of `,
         at(said.diameterIn),
-        ' diameter, each centred ',
+        ' diameter, each centered ',
         at(said.diameterIn / 2),
         ' in from both lines. Drill small, then open up; saw or nibble from hole to hole.'
       );

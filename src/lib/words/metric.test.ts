@@ -10,6 +10,7 @@ import { STARTING_FIGURES } from '../../core/ready/shop-figures';
 import { DEFAULT_PROFILE } from '../../core/rules/profile';
 import { calc } from '../../core/calc';
 import { answerInWords, notationInWords, workInWords } from './arithmetic';
+import { exactDecimal } from './writing';
 import { refusalInWords } from './refusals';
 import { stepInWords } from './ready-steps';
 import { substitutionInWords } from './substitutions';
@@ -160,5 +161,17 @@ describe('someone who works in millimetres', () => {
     ]
   ])('reads millimetres where something cannot be: %j', (said, text) => {
     expect(refusalInWords(said, mm)).toMatch(text);
+  });
+});
+
+describe('the exact decimal', () => {
+  it.each([
+    ['1/64', '0.40625 in'],
+    ['decimal', '0.40625 in'],
+    ['thou', '406.25 thou'],
+    // 13/32 × 25.4
+    ['mm', '10.31875 mm']
+  ] as const)('in %s is %s', (style, text) => {
+    expect(exactDecimal(13 / 32, style)).toBe(text);
   });
 });

@@ -69,7 +69,7 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
     case 'relief':
       return words(
         'Drill the corner reliefs',
-        `Drill each relief small and open it up before cutting: a cut then ends in a hole, not in a crack. Centres: ${said.centres.map(({ xIn, yIn }) => `${length(tenThousandths(xIn))} right, ${length(tenThousandths(yIn))} down`).join('; ')}.`,
+        `Drill each relief small and open it up before cutting: a cut then ends in a hole, not in a crack. Centers: ${said.centres.map(({ xIn, yIn }) => `${length(tenThousandths(xIn))} right, ${length(tenThousandths(yIn))} down`).join('; ')}.`,
         `${said.pilotDrill}, then a step drill or a hole saw`,
         `${length(said.diameterIn)}; mark that step of the drill with tape`
       );
@@ -128,9 +128,9 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
       );
     case 'punch':
       return words(
-        'Centre punch',
+        'Center punch',
         'Lightly on each mark: enough to hold the drill, not to dent the sheet.',
-        'centre punch'
+        'center punch'
       );
     case 'pilot':
       return words(
@@ -191,18 +191,20 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
             'From both faces and out of the structure, with a vacuum rather than air: what is blown goes in. Draw a thin feeler between the sheets beside each hole; where it catches, draw the parts tighter and ream the hole by hand.'
           )
         : words('Clear out the chips', 'From between the sheets too.');
-    case 'deburr':
+    case 'deburr': {
+      const notCut = said.countersunk === 0 ? '' : ', but not in the countersinks';
       if (said.closed)
         return words(
-          'Deburr every hole on the two outer faces',
+          `Deburr every hole on the two outer faces${notCut}`,
           'About two light turns: the burr only. Between the sheets the burr stays: sharp drill, light pressure as it breaks through, parts drawn tight. A gap that a feeler finds is refused, not riveted.',
           'deburring tool, turned by hand'
         );
       return words(
-        'Deburr every hole, both sides, every sheet',
-        'About two light turns: the burr only. It must not become a countersink.',
+        `Deburr every hole, both sides, every sheet${notCut}`,
+        `About two light turns: the burr only. It must not become a countersink${said.countersunk === 0 ? '.' : ', and one that is cut must not become deeper.'}`,
         'deburring tool, turned by hand'
       );
+    }
     case 'edges':
       return words('Edges and corners', edgeCleanUp(length), 'file');
     case 'dimple':

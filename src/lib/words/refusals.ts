@@ -1,10 +1,8 @@
 import { num } from '../../core/answer.ts';
 import type { RefusalSaid } from '../../core/refusal-said.ts';
-import type { WriteLength } from './writing.ts';
+import { plural, type WriteLength } from './writing.ts';
 
 const MUST = { over: 'over', 'at-least': 'at least', 'at-most': 'at most' } as const;
-
-const plural = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
 
 type PartNumberWrong = Extract<RefusalSaid, { code: 'no-part-number' }>;
 
@@ -112,6 +110,8 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return `${length(said.thickIn)} is not dimpled: that ends under ${length(said.limitIn)}`;
     case 'protrusion-not-1-to-2-d':
       return `a protrusion of ${length(said.protrusionIn)} is outside 1 D to 2 D, ${length(said.diameterIn)} to ${length(2 * said.diameterIn)}`;
+    case 'lens-too-near':
+      return `a lens ${length(said.standoffIn)} off the sheet is nearer than a head of ${length(said.highIn)} is high: is the distance right?`;
     case 'bar-does-not-go-in':
       return `the bar, ${length(said.barIn)} at rest, does not go in under a rivet that stands ${length(said.protrusionIn)} into ${length(said.insideIn)}, even without a shim`;
     case 'no-gauge':
@@ -153,12 +153,44 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return said.here === null
         ? 'not set yet: first do what the guide says'
         : `not set yet. Leave it at ${said.here.clicks}: ${plural(said.here.holesToGo, 'more hole')} must agree`;
+    case 'no-good-head':
+      return `a dash ${said.dash} rivet ${length(said.lengthIn)} long makes no head within the ${said.limits} limits in a grip of ${length(said.gripIn)}: at every height it is too narrow or too wide; take another length`;
+    case 'head-over-free-end':
+      return `a head of ${length(said.heightIn)} is higher than the rivet stood out before it was driven, ${length(said.freeIn)}: is the figure right, or the grip?`;
+    case 'tool-is-set':
+      return 'the trials of this setting are done: begin another setting to go on trying';
+    case 'tool-not-set':
+      return 'it is not set yet: finish the trials first';
+    case 'not-this-tool':
+      return 'that is a trial of another tool';
+    case 'fresh-rivet-first':
+      return 'a head that was driven does not rise again: take a fresh rivet, and say that it is one';
+    case 'wood-first':
+      return 'the air first: on scrap wood, until it dents without splitting';
     case 'too-few-holders':
       return `the shop has ${said.pilot} pilot-size and ${said.final} final-size holders; even the ends of the ${plural(said.lines, 'line')} take more`;
     case 'held-open':
       return `hole ${said.hole} is held open (${said.reason}): it gets no rivet`;
+    case 'no-batch':
+      return `hole ${said.hole} takes ${said.part}, which is driven cold: take a batch out first, so that its clock runs`;
+    case 'batch-of-another':
+      return `hole ${said.hole} takes ${said.part}; the batch is ${said.batch}`;
+    case 'batch-expired':
+      return `the batch of lot ${said.lot} is out longer than ${said.limitMin} min: its rivets are hard by now. Take out a new one, or say in writing why this one is driven; it is then looked at`;
+    case 'no-whole-order':
+      return said.strange === null
+        ? `an order names each of the ${plural(said.holes, 'rivet')} once`
+        : `there is no rivet ${said.strange} in this release`;
+    case 'no-shims-serve':
+      return `no shims of the shop bring the wedge bar to rivet ${said.hole}: look at the member’s heights, the bar’s height and travel, and the shims`;
+    case 'not-driven-cold':
+      return `${said.alloy} is driven as received: it needs no clock`;
+    case 'not-so-many-out':
+      return `${said.count} cannot go back: ${said.left} of this batch are left`;
+    case 'look-first':
+      return `head ${said.hole} is a little long: it is good only if it sits straight and the sheets are flat, and nobody has said so`;
     case 'no-such-hole':
-      return `there is no hole ${said.hole} in this issue`;
+      return `there is no hole ${said.hole} in this release`;
     case 'bin-kept-otherwise':
       return `lot ${said.lot} of ${said.part} is kept ${said.cold ? 'cold' : 'as received'}: a bin is one or the other`;
     case 'not-so-many':

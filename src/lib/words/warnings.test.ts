@@ -60,7 +60,7 @@ it('names the place of a width in the person’s unit, wherever it is told', () 
     diameter: DEFAULT_PROFILE.diameter === 'thickest' ? 'thinnest' : 'thickest'
   } as const;
   const unequal = definition('splice', ['0.040', '0.071', '0.040'], { widthIn: '9', gapIn: '0' });
-  const told = compareRules(unequal, DEFAULT_PROFILE, own).effects.find(
+  const told = compareRules(unequal, DEFAULT_PROFILE, own).find(
     ({ name }) => name.what === 'needed'
   );
   expect(told?.name).toEqual({ what: 'needed', where: { at: 'each-side', of: 'joint' } });

@@ -1,7 +1,7 @@
 import { num } from '../../core/answer.ts';
 import { FAMILY_CONSTANTS } from '../../core/catalog/families.ts';
 import type { CheckRule } from '../../core/kinds/kind-layout.ts';
-import type { HeadroomLimit } from '../../core/plan/headroom.ts';
+import type { Block } from '../../core/plan/blocks.ts';
 import type { PlanWarning } from '../../core/plan/plan-shape.ts';
 import type { PlanWarningSaid } from '../../core/plan/warning-said.ts';
 import { asRanges } from '../../core/units/ranges.ts';
@@ -19,7 +19,7 @@ export interface WrittenWarning {
 
 /** The stations that a plan is made at, by name. */
 export const PLANNED_AT: Record<PlanWarning['station'], string> = {
-  carry: 'Carry',
+  carry: 'Size',
   'lay-out': 'Lay out',
   stack: 'Stack'
 };
@@ -34,21 +34,11 @@ const CHECK_NAMES: Record<CheckRule, string> = {
   'snapped-pitch-min': 'On this ruler two marks come closer than the least pitch',
   'snapped-pitch-max': 'On this ruler two marks are further apart than the largest pitch',
   'transverse-min': 'Rows are too close',
-  'centre-min': 'Rivets of neighbouring rows are too close',
+  'centre-min': 'Rivets of neighboring rows are too close',
   'open-gap': 'Over an open hole the rivets stand far apart',
   'keep-out': 'A hole lies in a keep-out',
   'bend-clear': 'The heads or the tools come into the bend',
   'no-metal': 'A hole lies where there is no metal'
-};
-
-/** What stops the next size, as a sentence goes on. */
-const HEADROOM_WORDS: Record<HeadroomLimit, string> = {
-  edge: 'the edge distance is too short for it',
-  pitch: 'the pitch is too short for it',
-  'between-rows': 'the rows are too close for it',
-  flush: 'its flush head would go through the sheet',
-  length: 'no such rivet is long enough',
-  'no-larger-size': 'there is no larger size'
 };
 
 const MOST_NAMED = 6;
@@ -70,11 +60,11 @@ function limitText(
     return `${length(valueIn)} inside, head and tool clearance counted.${where}`;
   if (rule === 'layer-end-min')
     return `${valueIn < 0 ? `The hole cuts into an end of ${layer ?? 'a layer'}, ${length(-valueIn)} beside its middle` : `An end of ${layer ?? 'a layer'} is ${length(valueIn)} from the hole’s middle`}; the least edge distance is ${length(limitIn)}.${where}`;
-  if (rule === 'no-metal') return `Move it, or take it out.${where}`;
+  if (rule === 'no-metal') return `Move it, or delete it.${where}`;
   return `${length(valueIn)} against a limit of ${length(limitIn)}.${where}`;
 }
 
-const EDITS = { 'held-open': 'held open', removed: 'taken out', 'as-laid': 'moved' };
+const EDITS = { 'held-open': 'held open', removed: 'deleted', 'as-laid': 'moved' };
 
 function adriftInWords(said: AdriftSaid): string {
   switch (said.what) {
@@ -155,7 +145,7 @@ export function warningInWords(
       );
     case 'holds-only':
       return written(
-        'This joint only holds parts together',
+        'Attachment only',
         'No load is counted: the fewest rivets within the largest pitch are laid out.'
       );
     case 'strap-missing':
@@ -236,11 +226,6 @@ export function warningInWords(
       return written(
         'You have more than needed',
         `${said.has} rivets on ${said.lines} where ${said.needs} carry the load: each extra hole weakens the sheet.`
-      );
-    case 'no-headroom':
-      return written(
-        `${said.holes === 'all' ? 'No hole has' : `${said.holes} holes have no`} room for a larger rivet`,
-        `If a hole grows in rework it cannot go up a size: ${HEADROOM_WORDS[said.limitedBy]}.`
       );
     case 'knife-edge':
     case 'no-flush-method':
@@ -340,3 +325,9 @@ export function stopInWords(
 const FILM_RAISES_IN = { least: 0.001, most: 0.002 };
 
 const tenThousandths = (inches: number): number => Math.round(inches * 10_000) / 10_000;
+
+/** What keeps a joint from going on. */
+export const blockInWords = (block: Block, length: WriteLength): WrittenWarning =>
+  block.by === 'stop'
+    ? warningInWords(block.warning, length)
+    : { title: 'Not possible', text: `${sentence(refusalInWords(block.refusal.said, length))}.` };

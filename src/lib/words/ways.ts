@@ -32,6 +32,12 @@ export function wayInWords(said: WaySaid, length: WriteLength): string {
       return `set ${said.rings} rings`;
     case 'no-insert':
       return 'go without an insert';
+    case 'universal-heads':
+      return said.dash === null
+        ? 'use universal heads'
+        : `use universal heads of dash ${num(said.dash)}`;
+    case 'attachment-only':
+      return 'make it attachment only, if approved data say that it carries no load';
     case 'plate-without-insert':
       return 'use a plate without an insert';
   }

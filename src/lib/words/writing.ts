@@ -38,5 +38,13 @@ export const hundredths = (value: number): string => num(Math.round(value * 100)
 export const counted = (count: number, one: string, many = `${one}s`): string =>
   `${count} ${count === 1 ? one : many}`;
 
-/** The exact decimal for hovering and for arithmetic: six places, no trailing zeros beyond three. */
-export const exactDecimal = (lengthIn: number): string => `${writeDecimal(lengthIn, 3, 6)} in`;
+/** The exact decimal for hovering, in the reader's unit: to a millionth of an inch, no trailing zeros beyond what is usual. */
+export function exactDecimal(lengthIn: number, style: LengthStyle = 'decimal'): string {
+  if (style === 'mm') return `${writeDecimal(lengthIn * MM_PER_IN, 2, 5)} mm`;
+  if (style === 'thou') return `${writeDecimal(lengthIn * THOU_PER_IN, 0, 3)} thou`;
+  return `${writeDecimal(lengthIn, 3, 6)} in`;
+}
+
+/** `1 hole`, `3 holes`. */
+export const plural = (count: number, one: string): string =>
+  `${count} ${one}${count === 1 ? '' : 's'}`;

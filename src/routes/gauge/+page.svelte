@@ -68,7 +68,7 @@
 
 <svelte:head><title>Gauge plate · Zanjador</title></svelte:head>
 
-<div class="gauge">
+<div class="page gauge">
   <h1>Gauge plate</h1>
   <p>
     A pocket gauge for driven heads: print it full size, glue it to a plate, cut to the lines,
@@ -151,12 +151,7 @@
 
 <style>
   .gauge {
-    display: flex;
-    flex-direction: column;
-    gap: 1rem;
     max-width: 980px;
-    margin: 0 auto;
-    padding: 1.4rem 2rem;
   }
   h1 {
     font-size: 1.7rem;
@@ -185,5 +180,28 @@
   }
   .typed {
     min-width: 9rem;
+  }
+  /* each feature a card of its own, so that nothing lies beyond the screen */
+  @media (max-width: 600px) {
+    section {
+      padding: 12px 10px;
+    }
+    thead {
+      display: none;
+    }
+    tr {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+      padding-block: 6px;
+      border-bottom: 1px solid var(--line);
+    }
+    .figures :is(th, td) {
+      border: 0;
+      padding: 2px 4px;
+      white-space: normal;
+    }
+    .typed {
+      min-width: 0;
+    }
   }
 </style>

@@ -23,7 +23,7 @@
 
 <svelte:head><title>Rivets · Zanjador</title></svelte:head>
 
-<div class="rivets">
+<div class="page rivets">
   <h1>Rivets</h1>
   <section aria-labelledby="read">
     <h2 id="read" class="label">What is this rivet?</h2>
@@ -113,12 +113,7 @@
 
 <style>
   .rivets {
-    display: flex;
-    flex-direction: column;
-    gap: 1.2rem;
     max-width: 980px;
-    margin: 0 auto;
-    padding: 1.4rem 2rem;
   }
   h1 {
     font-size: 1.7rem;
@@ -202,9 +197,6 @@
     gap: 8px;
   }
   @media (max-width: 700px) {
-    .rivets {
-      padding: 1rem;
-    }
     .decoded {
       grid-template-columns: minmax(0, 1fr);
     }

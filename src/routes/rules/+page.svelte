@@ -2,8 +2,7 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { untrack } from 'svelte';
   import { invalidateAll } from '$app/navigation';
-  import { differences } from '$core/joint/differences.ts';
-  import { LIMITS, SCHOOLS } from '$core/rules/schools.ts';
+  import { LIMITS, SCHOOLS, SHOP_LENGTHS } from '$core/rules/schools.ts';
   import { RuleProfile } from '$core/rules/profile.ts';
   import { problemsOf } from '$core/schema/read.ts';
   import { saveProfileAt } from '$lib/api/profiles.ts';
@@ -13,6 +12,7 @@
   import ProfileVersions from '$lib/ui/rules/ProfileVersions.svelte';
   import type { PageData } from './$types';
   import { notationInWords } from '$lib/words/arithmetic';
+  import { ruleChangesInWords } from '$lib/words/rule-changes';
 
   interface Props {
     data: PageData;
@@ -64,7 +64,7 @@
   };
   const differ = $derived(
     draft?.success && profile
-      ? differences(profile.rules, draft.data).filter(({ path }) => path !== 'version')
+      ? ruleChangesInWords(profile.rules, draft.data, preferences.lengths)
       : []
   );
   const latest = $derived(
@@ -130,7 +130,7 @@
           {#if school.key === 'pitch'}
             <div class="house">
               <LengthField
-                label="House pitch"
+                label={SHOP_LENGTHS.housePitchIn}
                 value={typed.housePitchIn ?? String(profile.rules.housePitchIn)}
                 problem={problemAt('housePitchIn')}
                 oninput={(text) => (typed.housePitchIn = text)}
@@ -156,7 +156,7 @@
         {/each}
         <div class="limit">
           <LengthField
-            label="Half the width of the widest set or die"
+            label={SHOP_LENGTHS.setRadiusIn}
             value={typed.setRadiusIn ?? String(profile.rules.setRadiusIn)}
             problem={problemAt('setRadiusIn')}
             oninput={(text) => (typed.setRadiusIn = text)}
@@ -185,9 +185,10 @@
           {#each problems as problem (problem)}<span class="wrong"
               >△ {preferences.refusal(problem.said)}.
             </span>{/each}
-          {differ
-            .map(({ path, was, now }) => `${path.replace('multipliers.', '')}: ${was} → ${now}`)
-            .join(' · ')}
+          {differ.join(' · ')}
+          {#if draft?.success && note.trim() === ''}<span class="hint"
+              >Say what changed and why, and it can be saved.</span
+            >{/if}
         </p>
         <form
           onsubmit={(event) => {
@@ -233,7 +234,7 @@
   }
   header {
     grid-column: 1 / -1;
-    padding: 14px 24px 10px;
+    padding: 1.4rem var(--page-edge) 10px;
     background: var(--panel);
     border-bottom: 1.5px solid var(--line);
   }
@@ -247,7 +248,7 @@
     display: flex;
     flex-direction: column;
     gap: 14px;
-    padding: 14px 24px;
+    padding: 14px var(--page-edge);
     overflow-y: auto;
   }
   fieldset {
@@ -297,7 +298,7 @@
     grid-column: 1 / -1;
     display: grid;
     gap: 6px;
-    padding: 10px 24px;
+    padding: 10px var(--page-edge);
     background: var(--panel);
     border-top: 1.5px solid var(--line);
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Mark from '$lib/ui/marks/Mark.svelte';
   import { invalidateAll } from '$app/navigation';
   import { StockDesk } from '$lib/ui/stock/stock-desk.svelte';
   import Arithmetic from '$lib/ui/kit/Arithmetic.svelte';
@@ -51,7 +52,7 @@
 
 <svelte:head><title>Stock · Zanjador</title></svelte:head>
 
-<div class="stock">
+<div class="page">
   <header>
     <h1>Stock</h1>
     <a class="act" href="/api/stock/bins.csv" download>All bins as a table (CSV)</a>
@@ -81,7 +82,8 @@
             class="act"
             type="button"
             aria-expanded={arithmetic}
-            onclick={() => (arithmetic = !arithmetic)}>Σ Arithmetic</button
+            onclick={() => (arithmetic = !arithmetic)}
+            ><Mark name="arithmetic" size={20} /> Arithmetic</button
           >
           {#if arithmetic && data.shortages.ok}<Arithmetic
               work={data.shortages.work}
@@ -125,9 +127,6 @@
 {/key}
 
 <style>
-  .stock {
-    padding: 1.2rem 1.6rem;
-  }
   header {
     display: flex;
     align-items: center;

@@ -10,7 +10,7 @@
 
 <svelte:head><title>Who is at the bench? · Zanjador</title></svelte:head>
 
-<div class="who">
+<div class="page who">
   <h1>Who is at the bench?</h1>
   <p>Every save and every checked head is kept under a name.</p>
   {#if form?.message}<p role="alert">{form.message}</p>{/if}
@@ -30,11 +30,7 @@
 
 <style>
   .who {
-    display: flex;
-    flex-direction: column;
-    gap: 1rem;
     max-width: 620px;
-    padding: 2.5rem;
   }
   h1 {
     font-size: 1.9rem;

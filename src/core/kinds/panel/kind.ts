@@ -2,7 +2,7 @@ import { choice, EDGE, length, type LengthAsk } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
-import { FEWEST, HOUSE } from '../shared/rows-kind.ts';
+import { FEWEST, HOUSE, plainWay } from '../shared/rows-kind.ts';
 import { entered, read } from './fields.ts';
 import { layPanel } from './lay.ts';
 import { CLEAR_PANEL } from './parts.ts';
@@ -72,7 +72,14 @@ export const panel = defineKind({
   metal: ({ sheets }) => allMetal(sheets.filter((_, at) => at !== CLEAR_PANEL)),
   widths: () => [],
   lay: layPanel,
-  waysOut: () => [],
+  waysOut: ({ head }) =>
+    head === 'countersunk'
+      ? [
+          plainWay({ code: 'universal-heads', dash: null }, { head: 'universal' }),
+          // thick sheets would size a rivet whose hole in the panel no drill makes
+          plainWay({ code: 'universal-heads', dash: 4 }, { head: 'universal', dash: 4 })
+        ]
+      : [],
   otherWays: () => [
     { name: 'Fewest rivets', change: { ...FEWEST } },
     { name: 'House pitch', change: { ...HOUSE } }

@@ -31,12 +31,12 @@ export function roundWork(
       'rivets on a skin ring',
       least > 0
         ? `2 × ${least / 2} needed (each half of the rings works on one side of the cut) over ${rings} ring${rings > 1 ? 's' : ''}, grown until the outer pitch is within ${limits.pitchMaxD} D`
-        : `the fewest within ${limits.pitchMaxD} D: it only holds`,
+        : `the fewest within ${limits.pitchMaxD} D: attachment only`,
       count,
       'rivets'
     ),
     pitch: workLine(
-      'pitch, centre to centre',
+      'pitch, center to center',
       by`2·R·sin(π/n) = 2 × ${len(radiiIn[0] ?? 0)} × sin(π/${count})`,
       leastPitchIn,
       'in'

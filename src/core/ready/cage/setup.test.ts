@@ -1,9 +1,42 @@
 import { describe, expect, it } from 'vitest';
 import { setupOf } from '../../../../tests/support/cages';
 import { problemsOf } from '../../schema/read';
-import { CageSetup, cutDepthIn, flushBand } from './setup';
+import { arithmetic } from '../../../../tests/support/words';
+import { CageSetup, cutDepthIn, filmOf, filmUnsaid, flushBand } from './setup';
 
 const bandOf = (change: Parameters<typeof setupOf>[0]) => flushBand(setupOf(change));
+
+describe('film on a setting', () => {
+  const filmOn = { cut: true, read: false, work: true };
+  it('is unsaid only where there was film and nobody told when', () => {
+    expect(filmUnsaid({ filmIn: 0, filmOn: null })).toBe(false);
+    expect(filmUnsaid({ filmIn: 0.002, filmOn: null })).toBe(true);
+    expect(filmUnsaid({ filmIn: 0.002, filmOn })).toBe(false);
+  });
+
+  it('is handed to the calculation as it was told', () => {
+    expect(filmOf({ filmIn: 0.002, filmOn })).toEqual({
+      filmIn: 0.002,
+      filmCut: true,
+      filmRead: false,
+      filmWork: true
+    });
+    expect(filmOf({ filmIn: 0.002, filmOn: null })).toEqual({
+      filmIn: 0.002,
+      filmCut: undefined,
+      filmRead: undefined,
+      filmWork: undefined
+    });
+  });
+});
+
+describe('how deep a cut goes', () => {
+  it('is the head, and the nest only where a dimple lies in it', () => {
+    // 0.042, and 0.305407 × 0.032 more
+    expect(cutDepthIn({ dash: 4, seat: 'rivet', skinIn: 0.032 })).toBe(0.042);
+    expect(cutDepthIn({ dash: 4, seat: 'dimpled-scrap', skinIn: 0.032 })).toBeCloseTo(0.051773, 6);
+  });
+});
 
 describe('between which readings a cut is good', () => {
   it('is the school’s limits in a sheet thick enough, and their middle is aimed at', () => {
@@ -17,6 +50,18 @@ describe('between which readings a cut is good', () => {
     expect(bandOf({ targetIn: 0.0015 })).toMatchObject({ result: { targetIn: 0.0015 } });
     const { work } = bandOf({ school: 'three-proud' }) as { work: { value: unknown }[] };
     expect(work.map(({ value }) => value)).toEqual([0, 0.003, 0.0015]);
+    const middle = bandOf({ sheetIn: 0.041 });
+    expect(middle.ok && arithmetic(middle.work)).toEqual([
+      'low limit: knife edge: depth when flush − sheet = 0.042 − 0.041 = 0.001 in',
+      'high limit: of the school = 0.002 in',
+      'target: (0.001 + 0.002) / 2 = 0.0015 in'
+    ]);
+    const typed = bandOf({ targetIn: -0.001, school: 'aerodynamic' });
+    expect(typed.ok && arithmetic(typed.work)).toEqual([
+      'low limit: of the school = -0.002 in',
+      'high limit: of the school = 0.002 in',
+      'target: as typed = -0.001 in'
+    ]);
   });
 
   it('never goes through the sheet', () => {

@@ -22,7 +22,7 @@
   let heightPx = $state(260);
   const LEFT = 58;
   const RIGHT = 36;
-  const TOP = 34;
+  const TOP = 46;
   const BOTTOM = 40;
   const MOST_SHOWN = 60;
   const shown = $derived(events.slice(-MOST_SHOWN));
@@ -66,7 +66,7 @@
   >
     <text class="draw-title" x={LEFT - 44} y="18">Head diameter in D, in the order measured</text>
     {#if statistics.count > 1}
-      <text class="foot" x={widthPx - 10} y="18" text-anchor="end" data-testid="run-statistics"
+      <text class="foot" x={LEFT - 44} y="35" data-testid="run-statistics"
         >mean {statistics.mean.toFixed(2)} D, spread {(statistics.spread ?? 0).toFixed(3)} D, diameter
         inside its limits in {inside} of {statistics.count}</text
       >
@@ -145,7 +145,7 @@
   }
   .sum {
     position: absolute;
-    top: 26px;
+    top: 40px;
     right: 10px;
     max-width: 26rem;
   }

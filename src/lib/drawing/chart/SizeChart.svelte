@@ -28,6 +28,10 @@
   const WIDEST_HEAD_IN = Math.max(...HEADS.map(({ diameterIn }) => diameterIn));
   /** of the shank, past the sheets */
   const BELOW_IN = 0.05;
+  /** columns too narrow for words: the count alone, and beneath it the bar that governs */
+  const NARROW_COLUMN_PX = 96;
+  const narrow = $derived((widthPx - LEFT - RIGHT) / shown.plan.sizes.length < NARROW_COLUMN_PX);
+  const GOVERNS = { bearing: 'bear.', shear: 'shear' } as const;
   const column = $derived((widthPx - LEFT - RIGHT) / shown.plan.sizes.length);
   const stackIn = $derived(
     shown.definition.sheets.reduce((sum, sheet) => sum + sheet.thicknessIn, 0)
@@ -68,7 +72,9 @@
   >
     <text class="draw-title" x="14" y="24">In these sheets</text>
     <text class="draw-note" x="14" y="42">one scale,</text>
-    <text class="draw-note" x="14" y="58">{(pxPerIn / 96).toFixed(1)} × full size</text>
+    {#if !narrow}
+      <text class="draw-note" x="14" y="58">{(pxPerIn / 96).toFixed(1)} × full size</text>
+    {/if}
     {#each layers as layer, index (index)}
       <rect
         class="layer layer-{index % 2}"
@@ -161,16 +167,22 @@
           {size.required === null
             ? ''
             : size.required.ok
-              ? `${size.required.result.required} rivets`
-              : 'not given'}
+              ? `${size.required.result.required}${narrow ? '' : ' rivets'}`
+              : narrow
+                ? '—'
+                : 'not given'}
         </text>
         <text class="draw-note" {x} y={chartFoot + 43} text-anchor="middle">
           {size.required === null
             ? ''
             : size.required.ok
               ? size.required.result.critical === null
-                ? 'by own data'
-                : `${size.required.result.critical} governs`
+                ? narrow
+                  ? 'own'
+                  : 'by own data'
+                : narrow
+                  ? GOVERNS[size.required.result.critical]
+                  : `${size.required.result.critical} governs`
               : size.shearPerInch > MOST_PER_INCH
                 ? 'too small'
                 : 'too large'}

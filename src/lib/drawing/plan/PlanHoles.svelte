@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { HoleMark, NumberPlace } from './hole-marks';
+  import { numberAt, type HoleMark, type NumberPlace } from './hole-marks';
   import type { Place } from './part-path';
 
   /** Holes as elements of their own: for as many as a page draws without effort. */
@@ -9,15 +9,13 @@
     place: Place;
     radiusPx: number;
     picked: number;
-    onpick: (hole: number) => void;
   }
-  let { marks, numbers, place, radiusPx, picked, onpick }: Props = $props();
+  let { marks, numbers, place, radiusPx, picked }: Props = $props();
   const r = $derived(Math.max(2, radiusPx));
 </script>
 
 {#each marks as mark (mark.number)}
   {@const chosen = mark.number === picked}
-  <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
   <g
     class="hole {mark.kind}"
     class:picked={chosen}
@@ -25,7 +23,6 @@
     class:room={mark.letter !== null}
     data-room={mark.room}
     transform="translate({place.x(mark.xIn)} {place.y(mark.yIn)})"
-    onclick={() => onpick(mark.number)}
     data-hole={mark.number}
     data-kind={mark.kind}
     data-hint=""
@@ -47,12 +44,8 @@
     {#if mark.letter !== null}<text class="letter" y="4.5" text-anchor="middle">{mark.letter}</text
       >{/if}
     {#if chosen || numbers.has(mark.number)}
-      <text
-        class="number"
-        class:chosen
-        y={numbers.get(mark.number) === 'below' ? r + 17 : -r - 8}
-        text-anchor="middle">{mark.number}</text
-      >
+      {@const { dx, dy, anchor } = numberAt(numbers.get(mark.number) ?? 'above', r)}
+      <text class="number" class:chosen x={dx} y={dy} text-anchor={anchor}>{mark.number}</text>
     {/if}
   </g>
 {/each}

@@ -1,26 +1,10 @@
 <script lang="ts">
-  import { quadtree, type Quadtree } from 'd3';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { drawHoles, type HolePicture, type Ink } from './hole-canvas';
-  import type { HoleMark } from './hole-marks';
 
   /** Thousands of holes on one canvas: what is in sight, at the detail the scale allows. */
   let { marks, numbers, place, radiusPx, widthPx, heightPx, picked }: HolePicture = $props();
   let canvas = $state<HTMLCanvasElement>();
-
-  const tree = $derived<Quadtree<HoleMark>>(
-    quadtree<HoleMark>()
-      .x((mark) => mark.xIn)
-      .y((mark) => mark.yIn)
-      .addAll([...marks])
-  );
-  const REACH_PX = 14;
-  /** The hole nearest to a place on the screen, within a finger's reach. */
-  export function holeAt(xPx: number, yPx: number): number | null {
-    const xIn = (xPx - place.x(0)) / place.pxPerIn;
-    const yIn = (yPx - place.y(0)) / place.pxPerIn;
-    return tree.find(xIn, yIn, REACH_PX / place.pxPerIn)?.number ?? null;
-  }
 
   function inks(element: HTMLElement): Ink {
     const style = getComputedStyle(element);

@@ -13,14 +13,19 @@
     extent: Extent;
     place: Place;
     onmove: (sheet: string, end: LayerEnd['end'], xIn: number) => void;
+    /** what of the joint is in sight, in */
+    seen?: { fromIn: number; toIn: number };
+    /** other names stand at the metal's edge: this one keeps above them */
+    higher?: boolean;
   }
-  let { stackings, alongIn, extent, place, onmove }: Props = $props();
+  let { stackings, alongIn, extent, place, onmove, seen, higher = false }: Props = $props();
   const preferences = usePreferences();
   /** a layer of several stacks ends once */
   const ends = $derived([
     ...new Map(
       stackings
         .flatMap(({ layers }) => layerEnds(layers, alongIn))
+        .filter(({ xIn }) => !seen || (xIn >= seen.fromIn && xIn <= seen.toIn))
         .map((end) => [`${end.sheet ?? end.layer} ${end.end}`, end])
     )
   ]);
@@ -53,7 +58,7 @@
     />
     <text
       x={place.x(xIn) + (end === 'begin' ? 4 : -4)}
-      y={place.y(extent.yIn) + 18}
+      y={place.y(extent.yIn) - (higher ? 19 : 5)}
       text-anchor={end === 'begin' ? 'start' : 'end'}
       >{layer} {end === 'begin' ? 'from' : 'to'} {preferences.text(xIn)}</text
     >

@@ -29,6 +29,8 @@
   /** beyond the dimensions, in sight even when that edge is not */
   const labelY = $derived(Math.max(16, place.y(topIn) - 46));
   const LABEL_PX = 86;
+  /** a change at the very beginning is named a little further on, not cut off */
+  const LEAST_X = 64;
   /** rows change at the same place: said once */
   const labels = $derived(
     drawn.reduce<typeof drawn>(
@@ -42,7 +44,7 @@
   <path class="change" d={change.d} data-change={change.text} />
 {/each}
 {#each labels as label (label.key)}
-  <text x={label.x} y={labelY} text-anchor="middle">{label.text}</text>
+  <text x={Math.max(LEAST_X, label.x)} y={labelY} text-anchor="middle">{label.text}</text>
 {/each}
 
 <style>

@@ -1,13 +1,17 @@
 <script lang="ts">
   import type { JointLayout } from '$core/plan/plan-shape.ts';
+  import type { Spot } from './hole-marks';
+  import { markNameAt } from './names';
   import { partPath, shapePath, type Place } from './part-path';
 
   /** Sheets, cut-out with its corner reliefs, stop-drilled holes and scribed lines of a plan view. */
   interface Props {
     layout: JointLayout;
     place: Place;
+    /** what is written besides, for names to keep clear of */
+    written?: readonly Spot[];
   }
-  let { layout, place }: Props = $props();
+  let { layout, place, written = [] }: Props = $props();
 </script>
 
 <defs>
@@ -44,13 +48,8 @@
       mark.toIn[1]
     )}"
   />
-  {@const level = mark.fromIn[1] === mark.toIn[1]}
-  <text
-    class="mark-name"
-    x={level ? place.x(mark.toIn[0]) - 8 : place.x(mark.fromIn[0]) + 6}
-    y={level ? place.y(mark.toIn[1]) - 5 : place.y(mark.fromIn[1]) - 4}
-    text-anchor={level ? 'end' : 'start'}>{mark.name}</text
-  >
+  {@const at = markNameAt(mark, place, written)}
+  <text class="mark-name" x={at.x} y={at.y} text-anchor={at.anchor}>{mark.name}</text>
 {/each}
 {#each layout.lines as line (line.key)}
   {#if line.path.path === 'straight'}

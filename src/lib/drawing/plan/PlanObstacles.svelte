@@ -1,9 +1,11 @@
 <script lang="ts">
   import type { Joint } from '$core/kinds/joint.ts';
   import type { ClearOf } from '$core/layout/keep-outs.ts';
+  import type { Spot } from './hole-marks';
   import type { Extent } from './plan-scene';
   import type { Place } from './part-path';
   import { dragged } from './dragged.ts';
+  import { obstacleName } from './names.ts';
 
   /** Obstacles as they stand, each with the zone round it that stays free of holes; dragged by the middle. */
   interface Props {
@@ -13,8 +15,10 @@
     place: Place;
     onmove: (id: string, xIn: number, yIn: number) => void;
     named?: boolean;
+    /** what else is written, for names to keep clear of */
+    written?: readonly Spot[];
   }
-  let { keepOuts, clear, extent, place, onmove, named = true }: Props = $props();
+  let { keepOuts, clear, extent, place, onmove, named = true, written = [] }: Props = $props();
   const boxOf = (zone: { xIn: number; yIn: number; halfWIn: number; halfHIn: number }) => {
     const top = zone.halfHIn === Infinity ? extent.yIn : zone.yIn - zone.halfHIn;
     const high = zone.halfHIn === Infinity ? extent.hIn : 2 * zone.halfHIn;
@@ -22,9 +26,11 @@
       x: place.x(zone.xIn - zone.halfWIn),
       y: place.y(top),
       width: 2 * zone.halfWIn * place.pxPerIn,
-      height: high * place.pxPerIn
+      height: high * downPx
     };
   };
+  /** a long joint's depth may be drawn larger than its length */
+  const downPx = $derived(place.y(1) - place.y(0));
 </script>
 
 {#each keepOuts as keepOut, index (keepOut.id)}
@@ -52,30 +58,32 @@
     {@attach dragged(
       () => keepOut,
       ({ id, xIn, yIn }, { dxPx, dyPx }) =>
-        onmove(id, xIn + dxPx / place.pxPerIn, yIn + dyPx / place.pxPerIn)
+        onmove(id, xIn + dxPx / place.pxPerIn, yIn + dyPx / downPx)
     )}
   >
     {#if keepOut.shape === 'round'}
-      {#if zone}<circle
+      {#if zone}<ellipse
           class="zone"
           cx={place.x(zone.xIn)}
           cy={place.y(zone.yIn)}
-          r={zone.halfWIn * place.pxPerIn}
+          rx={zone.halfWIn * place.pxPerIn}
+          ry={zone.halfWIn * downPx}
         />{/if}
-      <circle
+      <ellipse
         class="body"
         cx={place.x(keepOut.xIn)}
         cy={place.y(keepOut.yIn)}
-        r={(keepOut.wIn / 2) * place.pxPerIn}
+        rx={(keepOut.wIn / 2) * place.pxPerIn}
+        ry={(keepOut.wIn / 2) * downPx}
       />
     {:else}
       {#if zone}<rect class="zone" {...boxOf(zone)} />{/if}
       <rect class="body" {...box} />
     {/if}
     {#if named}
-      <text x={box.x + box.width / 2} y={box.y + box.height + 16} text-anchor="middle"
-        >{keepOut.name || `keep-out ${index + 1}`}</text
-      >{/if}
+      {@const name = obstacleName(keepOut, index, extent, place, written)}
+      <text x={name.x} y={name.y} text-anchor="middle">{name.text}</text>
+    {/if}
   </g>
 {/each}
 

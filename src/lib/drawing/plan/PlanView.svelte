@@ -1,21 +1,33 @@
 <script lang="ts">
   import type { LayerEnd } from '$core/stack/layer-ends.ts';
+  import type { ComponentProps } from 'svelte';
   import { rivetSize } from '$core/catalog/rivets.ts';
-  import { exactDecimal } from '$lib/words/writing';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ShownPlan } from '$lib/client/workspace.svelte';
   import Dim from '../Dim.svelte';
-  import { holeMarks, numbered, type NumberPlace } from './hole-marks';
+  import {
+    failingHoles,
+    holeMarks,
+    MOST_ELEMENTS,
+    nameSpots,
+    numbered,
+    sayHole,
+    type NumberPlace,
+    type Spot
+  } from './hole-marks';
   import type { Place } from './part-path';
   import { besideDrawingPx, datumLine, placeDims } from './plan-dims';
+  import { markNameSpots, obstacleSpots, openSpots, openWords } from './names';
   import PlanFixedGrips from './PlanFixedGrips.svelte';
   import PlanLayerEnds from './PlanLayerEnds.svelte';
   import PlanLengthChanges from './PlanLengthChanges.svelte';
   import PlanHoles from './PlanHoles.svelte';
   import PlanHolesCanvas from './PlanHolesCanvas.svelte';
+  import PlanImpossible from './PlanImpossible.svelte';
   import PlanMetal from './PlanMetal.svelte';
   import PlanReady from './PlanReady.svelte';
   import PlanObstacles from './PlanObstacles.svelte';
+  import { nearestHole, picksHoles } from './picked-hole';
   import { extentOf, fitPlan } from './plan-scene';
   import { Zoomable } from '../zoomable.svelte';
   import { answersHints } from '$lib/ui/kit/hint.ts';
@@ -30,6 +42,8 @@
     headroom?: boolean;
     /** sheet holders and holes that are done, at Make ready */
     ready?: { holders: ReadonlySet<number>; ticked: ReadonlySet<number> } | null;
+    /** it cannot be as it stands: the holes to blame, and those of a way out */
+    impossible?: ComponentProps<typeof PlanImpossible>['over'] | null;
     onkeepout?: (id: string, xIn: number, yIn: number) => void;
     onfixed?: (id: string, alongIn: number) => void;
     /** a sheet's end inside the joint was dragged */
@@ -42,6 +56,7 @@
     stale = false,
     headroom = false,
     ready = null,
+    impossible = null,
     onkeepout = () => undefined,
     onfixed = () => undefined,
     onlayerend = () => undefined
@@ -50,17 +65,18 @@
 
   /** kept free along the foot for the buttons */
   const TOOLS_PX = 40;
-  /** measured: so many elements still repaint in a frame while panning; more go on a canvas */
-  const MOST_ELEMENTS = 400;
   const NUMBER_STEP = 1.3;
   const LEAST_BESIDE_PX = 118;
   const zoomable = new Zoomable();
   let widthPx = $state(800);
   let heightPx = $state(320);
-  let canvas = $state<PlanHolesCanvas>();
 
   const layout = $derived(shown.plan.layout.ok ? shown.plan.layout.result : null);
-  const extent = $derived(layout ? extentOf(layout.parts) : { xIn: 0, yIn: 0, wIn: 1, hIn: 1 });
+  const extent = $derived(
+    layout
+      ? extentOf([...layout.parts, ...(impossible?.ghost?.parts ?? [])])
+      : { xIn: 0, yIn: 0, wIn: 1, hIn: 1 }
+  );
   const tall = $derived(extent.hIn > 0.45 * extent.wIn);
   const scene = $derived(
     fitPlan(extent, {
@@ -90,20 +106,13 @@
     NUMBER_STEP ** Math.floor(Math.log(pxPerIn) / Math.log(NUMBER_STEP))
   );
   const pickedHole = $derived(shown.plan.holes.find((hole) => hole.number === picked));
-  const failing = $derived(
-    new Set(
-      layout?.checks
-        .filter((check) => !check.ok && check.rule !== 'open-gap')
-        .flatMap((check) => check.holes) ?? []
-    )
-  );
+  const failing = $derived(failingHoles(impossible ? [] : (layout?.checks ?? [])));
   /** asked for when somebody points at a hole: hundreds are drawn at every keystroke */
-  function sayOf({ dataset }: HTMLElement | SVGElement): string {
-    const hole = shown.plan.holes.find(({ number }) => String(number) === dataset['hole']);
-    return hole
-      ? `hole ${hole.number}${hole.state === 'held-open' ? `, held open: ${hole.reason}` : ''}: ${exactDecimal(hole.xIn)} right, ${exactDecimal(hole.yIn)} down`
-      : '';
-  }
+  const sayOf = ({ dataset }: HTMLElement | SVGElement): string =>
+    sayHole(
+      shown.plan.holes.find(({ number }) => String(number) === dataset['hole']),
+      (inches) => preferences.exact(inches)
+    );
   const marks = $derived(
     holeMarks(
       shown.plan.holes,
@@ -132,19 +141,44 @@
     layout
       ? numbered(
           layout.lines,
-          nearView,
-          numberScale,
-          Math.max(2, (rivetSize(shown.plan.dash).nominalHoleIn / 2) * numberScale)
+          new Map(
+            nearView.map(({ number, xIn, yIn }) => [
+              number,
+              { x: xIn * numberScale, y: yIn * numberScale }
+            ])
+          ),
+          Math.max(2, (rivetSize(shown.plan.dash).nominalHoleIn / 2) * numberScale),
+          picked,
+          taken(layout)
         )
       : new Map<number, NumberPlace>()
   );
+  /** what is written about the drawing besides numbers and the names of obstacles */
+  function writtenAt(of: NonNullable<typeof layout>, at: Place): Spot[] {
+    const radius = (rivetSize(shown.plan.dash).nominalHoleIn / 2) * at.pxPerIn;
+    const words = openWords(marks, at, radius);
+    return [
+      ...openSpots(words),
+      ...markNameSpots(of.marksOnly, at, words),
+      ...placeDims(of, shown.plan.holes, extent, at, (inches) => preferences.text(inches))
+        .filter(({ axis }) => axis === 'x')
+        .flatMap(({ from, to, at: y, text }) => nameSpots(text, { x: (from + to) / 2, y }))
+    ];
+  }
+  /** names and dimensions that numbers keep clear of, at the numbers' own scale */
+  function taken(of: NonNullable<typeof layout>): Spot[] {
+    const at = (inches: number) => inches * numberScale;
+    const own = { x: at, y: at, pxPerIn: numberScale };
+    const written = writtenAt(of, own);
+    return [...written, ...obstacleSpots(shown.definition.keepOuts, extent, own, written)];
+  }
   const onCanvas = $derived(marks.length > MOST_ELEMENTS);
   const middle = $derived<[number, number]>(
     pickedHole ? [place.x(pickedHole.xIn), place.y(pickedHole.yIn)] : [widthPx / 2, heightPx / 2]
   );
 
   const dims = $derived(
-    layout
+    layout && !impossible
       ? placeDims(layout, shown.plan.holes, extent, place, (inches) => preferences.text(inches))
       : []
   );
@@ -152,12 +186,6 @@
     layout ? datumLine(layout.lines[(pickedHole?.row ?? 1) - 1], extent, place) : null
   );
 
-  function onclick(event: MouseEvent): void {
-    if (!onCanvas || !canvas || !(event.currentTarget instanceof Element)) return;
-    const box = event.currentTarget.getBoundingClientRect();
-    const hole = canvas.holeAt(event.clientX - box.left, event.clientY - box.top);
-    if (hole !== null) onpick(hole);
-  }
   function onkeydown(event: KeyboardEvent): void {
     if (zoomable.key(event, middle)) event.preventDefault();
   }
@@ -167,6 +195,7 @@
   <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
   <svg
     {@attach zoomable.attach}
+    {@attach picksHoles((x, y) => nearestHole(marks, place, x, y), onpick)}
     {@attach answersHints(sayOf)}
     width={widthPx}
     height={heightPx}
@@ -174,18 +203,18 @@
     aria-label="Plan view to scale. Plus and minus zoom, arrows move, 0 fits. Square brackets step through the holes."
     tabindex="0"
     {onkeydown}
-    {onclick}
     data-testid="plan-view"
     data-px-per-in={place.pxPerIn}
   >
     {#if layout}
-      <PlanMetal {layout} {place} />
+      <PlanMetal {layout} {place} written={openWords(marks, place, holeRadius)} />
       <PlanLayerEnds
         stackings={layout.stackings}
         alongIn={layout.widthIn}
         {extent}
         {place}
         onmove={onlayerend}
+        higher={layout.marksOnly.length > 0}
       />
       <PlanObstacles
         keepOuts={shown.definition.keepOuts}
@@ -193,9 +222,10 @@
         {extent}
         {place}
         onmove={onkeepout}
+        written={shown.definition.keepOuts.length > 0 ? writtenAt(layout, place) : []}
       />
       {#if !onCanvas}
-        <PlanHoles {marks} {numbers} {place} radiusPx={holeRadius} {picked} {onpick} />
+        <PlanHoles {marks} {numbers} {place} radiusPx={holeRadius} {picked} />
       {/if}
       <PlanLengthChanges
         changes={shown.plan.lengthChanges}
@@ -206,11 +236,12 @@
       {#if ready}
         <PlanReady holes={shown.plan.holes} {...ready} {place} radiusPx={holeRadius} />
       {/if}
+      {#if impossible}<PlanImpossible over={impossible} {place} />{/if}
       {#each layout.removed as gone (gone.number)}
         <path
           class="gone"
           d="M{place.x(gone.xIn) - 6} {place.y(gone.yIn) - 6}l12 12m0 -12l-12 12"
-          data-hint="hole {gone.number} was taken out"
+          data-hint="hole {gone.number} was deleted"
         />
       {/each}
       <PlanFixedGrips
@@ -223,7 +254,7 @@
       />
       {#if datum}
         <path class="datum" d="M{datum.x1} {datum.y1}L{datum.x2} {datum.y2}" />
-        <text class="datum-name" x={datum.x1 - 5} y={datum.y2} text-anchor="end">datum</text>
+        <text class="datum-name" x={datum.x1 - 5} y={datum.y1 - 2} text-anchor="end">datum</text>
       {/if}
       {#each dims as dim, index (index)}<Dim {...dim} />{/each}
       <text class="note" x="4" y={heightPx - 8}>{preferences.drawingNote}</text>
@@ -231,7 +262,6 @@
   </svg>
   {#if onCanvas}
     <PlanHolesCanvas
-      bind:this={canvas}
       {marks}
       {numbers}
       {place}

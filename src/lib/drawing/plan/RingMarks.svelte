@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { PlannedHole } from '$core/plan/holes.ts';
 
-  /** A ring's marks: each hole by its distances from the centre lines. */
+  /** A ring's marks: each hole by its distances from the center lines. */
   interface Props {
     marks: readonly PlannedHole[];
     figure: (inches: number) => string;

@@ -1,14 +1,15 @@
 <script lang="ts">
   import { untrack } from 'svelte';
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { fromDatumIn, type LaidLine, type PlannedHole } from '$core/plan/holes.ts';
   import type { LengthChange } from '$core/plan/length-runs.ts';
   import { formatLength, type LengthStyle } from '$core/units/format-length.ts';
-  import { exactDecimal } from '$lib/words/writing';
   import type { RulerScale } from '$core/units/ruler.ts';
   import { below, LOOKS_SAME_IN } from '$core/units/tolerance.ts';
   import RingMarks from './RingMarks.svelte';
   import TapeHead from './TapeHead.svelte';
   import TapeChanges from './TapeChanges.svelte';
+  import { labelled } from '../label-levels';
   import { rulerTicks } from './tape';
   import { answersHints } from '$lib/ui/kit/hint.ts';
 
@@ -41,6 +42,7 @@
     ondatum,
     onread
   }: Props = $props();
+  const preferences = usePreferences();
 
   const STYLE: Record<RulerScale, LengthStyle> = {
     '1/32': '1/32',
@@ -53,6 +55,8 @@
   };
   /** room that one mark's label needs with two levels, px */
   const LABEL_PX = 36;
+  /** of a figure at the labels' size */
+  const CHARACTER_PX = 7.8;
   /** a drawing wider than this is more than a browser draws at once */
   const WIDEST_PX = 30_000;
   const SIDE = 26;
@@ -105,11 +109,6 @@
           .map((tick) => ({ ...tick, atIn: -tick.atIn }))
       : [])
   ]);
-  const inSight = $derived(
-    marks
-      .map((mark, index) => ({ mark, level: index % 2, atIn: markOf(mark) }))
-      .filter(({ atIn }) => atIn >= seen.fromIn && atIn <= seen.toIn)
-  );
   const lineChanges = $derived(
     changes
       .filter((change) => change.line === line?.name)
@@ -121,6 +120,23 @@
   const label = $derived((inches: number) =>
     bothWays && inches < 0 ? `‹${figure(inches)}` : figure(inches)
   );
+  /** which marks carry their figure, each with its height: where not all have room, the ends and every fifth or tenth */
+  const levels = $derived(
+    new Map(
+      labelled(
+        marks.map((mark) => markOf(mark) * pxPerIn),
+        (index) => labelPx(marks[index]) / 2,
+        2
+      ).map((index, nth) => [marks[index]?.number, nth % 2])
+    )
+  );
+  const labelPx = (mark: PlannedHole | undefined) =>
+    mark ? CHARACTER_PX * label(markOf(mark)).length : 0;
+  const inSight = $derived(
+    marks
+      .map((mark) => ({ mark, level: levels.get(mark.number), atIn: markOf(mark) }))
+      .filter(({ atIn }) => atIn >= seen.fromIn && atIn <= seen.toIn)
+  );
   /** Goes to the first hole that is this line's own: a corner belongs to the line before. */
   function chooseLine(key: string): void {
     const row = lines.findIndex((other) => other.key === key);
@@ -131,7 +147,7 @@
   function sayOf({ dataset }: HTMLElement | SVGElement): string {
     const mark = marks.find(({ number }) => String(number) === dataset['mark']);
     return mark
-      ? `hole ${mark.number}${mark.state === 'held-open' ? `, held open: ${mark.reason}` : ''}: exact ${exactDecimal(fromDatum(mark.xIn, mark.yIn))}, mark ${exactDecimal(markOf(mark))}, off by ${exactDecimal(mark.residualIn)}`
+      ? `hole ${mark.number}${mark.state === 'held-open' ? `, held open: ${mark.reason}` : ''}: exact ${preferences.exact(fromDatum(mark.xIn, mark.yIn))}, mark ${preferences.exact(markOf(mark))}, off by ${preferences.exact(mark.residualIn)}`
       : '';
   }
   const TICK_PX = [26, 18, 12, 7] as const;
@@ -168,8 +184,12 @@
   {#if line?.path.path === 'circle'}
     <RingMarks {marks} {figure} {picked} {onpick} />
   {:else if line}
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <div
       class="strip"
+      role="region"
+      aria-label="Running marks of {line.name}: arrow keys scroll"
+      tabindex="0"
       {@attach answersHints(sayOf)}
       bind:this={strip}
       bind:clientWidth={roomPx}
@@ -200,7 +220,9 @@
             <rect class="target" x={at - LABEL_PX / 2} y="0" width={LABEL_PX} height="60" />
             {#if level === 0}<path class="leader" d="M{at} 17 V38" />{/if}
             <path class="arrow" d="M{at - 5} 35 h10 L{at} 44 Z" />
-            <text x={at} y={level === 0 ? 13 : 31} text-anchor="middle">{label(atIn)}</text>
+            {#if level !== undefined}
+              <text x={at} y={level === 0 ? 13 : 31} text-anchor="middle">{label(atIn)}</text>
+            {/if}
           </g>
         {/each}
       </svg>
@@ -221,6 +243,9 @@
   .strip {
     overflow-x: auto;
     overflow-y: hidden;
+  }
+  .strip:focus-visible {
+    outline-offset: -3px;
   }
   svg {
     display: block;

@@ -69,9 +69,9 @@
   {#if stepped !== null}
     <p class="stepped" class:off={!exact} data-testid="stepped-off">
       {#if exact}
-        Stepping off would end exactly.
+        Stepped with dividers, the last hole lands where it should.
       {:else}
-        Stepping off would end {stepped.figure}
+        Stepped with dividers, the last hole lands {stepped.figure}
         {stepped.unit}
         {stepped.errorIn > 0 ? 'long' : 'short'}.
       {/if}

@@ -1,4 +1,4 @@
-import type { HoleMark, NumberPlace } from './hole-marks';
+import { numberAt, type HoleMark, type NumberPlace } from './hole-marks';
 import type { Place } from './part-path';
 
 /** The page's colours, as a canvas takes them. */
@@ -27,6 +27,7 @@ const LEAST_CIRCLE_PX = 1.5;
 const LEAST_LETTER_PX = 5;
 const PICKED_LEAST_PX = 5;
 const MOST_IN_A_PATH = 120;
+const ALIGN = { start: 'left', middle: 'center', end: 'right' } as const;
 
 function colourOf(mark: HoleMark, ink: Ink): string {
   if (mark.failing) return ink.brick;
@@ -76,7 +77,7 @@ export function drawHoles(pen: CanvasRenderingContext2D, picture: HolePicture, i
   };
   let dotColour = '';
   pen.lineWidth = 1.2;
-  const written: { text: string; x: number; y: number }[] = [];
+  const written: { text: string; x: number; y: number; align: CanvasTextAlign }[] = [];
   let chosen: { mark: HoleMark; x: number; y: number } | null = null;
   for (const mark of marks) {
     const x = place.x(mark.xIn);
@@ -94,16 +95,21 @@ export function drawHoles(pen: CanvasRenderingContext2D, picture: HolePicture, i
     }
     outline(pathOf(colour), mark, x, y, r);
     const side = numbers.get(mark.number);
-    if (side)
-      written.push({ text: String(mark.number), x, y: side === 'below' ? y + r + 16 : y - r - 7 });
+    if (side) {
+      const { dx, dy, anchor } = numberAt(side, r);
+      written.push({ text: String(mark.number), x: x + dx, y: y + dy, align: ALIGN[anchor] });
+    }
     if (mark.letter !== null && r > LEAST_LETTER_PX)
-      written.push({ text: mark.letter, x, y: y + 4.5 });
+      written.push({ text: mark.letter, x, y: y + 4.5, align: 'center' });
   }
   for (const [colour, { path }] of paths) flush(colour, path);
-  pen.textAlign = 'center';
   pen.font = '13px B612, sans-serif';
   pen.fillStyle = ink.ink;
-  for (const { text, x, y } of written) pen.fillText(text, x, y);
+  for (const { text, x, y, align } of written) {
+    pen.textAlign = align;
+    pen.fillText(text, x, y);
+  }
+  pen.textAlign = 'center';
   if (!chosen) return;
   const path = new Path2D();
   outline(path, chosen.mark, chosen.x, chosen.y, Math.max(r, PICKED_LEAST_PX));

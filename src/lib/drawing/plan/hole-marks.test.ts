@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../../../../tests/support/joints';
-import { holeMarks, numbered } from './hole-marks';
+import { straight } from '../../../core/layout/lines.ts';
+import { holeMarks, numberAt, numbered } from './hole-marks';
 
 const plan = planned(
   definition('lap', ['0.040', '0.040'], {
@@ -42,41 +43,56 @@ describe('how holes are drawn', () => {
 });
 
 describe('which holes carry their number', () => {
-  const row = (count: number, yIn = 0, from = 1) => ({
-    line: { holes: Array.from({ length: count }, (_, index) => from + index) },
-    marks: Array.from({ length: count }, (_, index) => ({
-      ...(marks[0] as (typeof marks)[number]),
-      number: from + index,
-      xIn: index,
-      yIn
-    }))
+  const row = (count: number, y = 0, from = 1) => ({
+    line: {
+      holes: Array.from({ length: count }, (_, index) => from + index),
+      path: straight(0, y, count)
+    },
+    at: (apartPx: number, yPx = 0) =>
+      Array.from(
+        { length: count },
+        (_, index) => [from + index, { x: index * apartPx, y: yPx }] as const
+      )
   });
 
   it('is all of them where there is room', () => {
-    const { line, marks: own } = row(10);
-    expect(numbered([line], own, 40, 4).size).toBe(10);
+    const { line, at } = row(10);
+    expect(numbered([line], new Map(at(40)), 4).size).toBe(10);
   });
 
-  it('is the ends and as many between as can be read', () => {
-    const { line, marks: own } = row(100);
-    const shown = numbered([line], own, 8, 2);
-    expect(shown.has(1) && shown.has(100)).toBe(true);
-    expect(shown.size).toBeLessThan(100);
-    // no two on one side nearer than a number is wide
-    for (const side of ['above', 'below'])
-      [...shown]
-        .filter(([, place]) => place === side)
-        .map(([number]) => number)
-        .sort((a, b) => a - b)
-        .forEach((number, index, all) => {
-          if (index > 0) expect((number - (all[index - 1] ?? 0)) * 8).toBeGreaterThanOrEqual(12);
-        });
+  it('is the ends and every tenth where they lie closer', () => {
+    const { line, at } = row(100);
+    expect([...numbered([line], new Map(at(4)), 2).keys()].sort((a, b) => a - b)).toEqual([
+      1, 10, 20, 30, 40, 50, 60, 70, 80, 90, 100
+    ]);
   });
 
   it('goes below where a row stands above', () => {
     const [upper, lower] = [row(3), row(3, 0.4, 4)];
-    const shown = numbered([upper.line, lower.line], [...upper.marks, ...lower.marks], 40, 4);
+    const shown = numbered(
+      [upper.line, lower.line],
+      new Map([...upper.at(40), ...lower.at(40, 16)]),
+      4
+    );
     expect(shown.get(1)).toBe('above');
     expect(shown.get(4)).toBe('below');
+  });
+
+  it('goes beside where the line runs down the page', () => {
+    const line = { holes: [1, 2, 3, 4], path: straight(0, 0, 4, [0, 1]) };
+    const shown = numbered(
+      [line],
+      new Map(line.holes.map((number) => [number, { x: 0, y: 18 * number }])),
+      4
+    );
+    expect(shown).toEqual(
+      new Map([
+        [1, 'above'],
+        [4, 'below'],
+        [2, 'right'],
+        [3, 'right']
+      ])
+    );
+    expect(numberAt('right', 4)).toEqual({ dx: 10, dy: 4.5, anchor: 'start' });
   });
 });

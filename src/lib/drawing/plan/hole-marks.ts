@@ -1,8 +1,13 @@
 import type { HoleHeadroom } from '../../../core/plan/headroom.ts';
+import type { HoleCheck } from '../../../core/kinds/kind-layout.ts';
 import type { LaidLine, PlannedHole } from '../../../core/plan/holes.ts';
+import { labelled } from '../label-levels.ts';
 
 /** How a hole is drawn: what it is, told by shape and word as well as colour. */
 export type HoleKind = 'rivet' | 'existing' | 'pinned' | 'held-open';
+
+/** Measured: so many elements still repaint in a frame while panning; more go on a canvas. */
+export const MOST_ELEMENTS = 400;
 
 export interface HoleMark {
   number: number;
@@ -44,15 +49,51 @@ export function holeMarks(
   });
 }
 
+/** The holes that break a limit. */
+export const failingHoles = (checks: readonly HoleCheck[]): ReadonlySet<number> =>
+  new Set(
+    checks.filter((check) => !check.ok && check.rule !== 'open-gap').flatMap((check) => check.holes)
+  );
+
+/** A hole as it is told when somebody points at it. */
+export const sayHole = (
+  hole: PlannedHole | undefined,
+  exact: (inches: number) => string
+): string =>
+  hole
+    ? `hole ${hole.number}${hole.state === 'held-open' ? `, held open: ${hole.reason}` : ''}: ${exact(hole.xIn)} right, ${exact(hole.yIn)} down`
+    : '';
+
 /** Where a hole's number is written. */
-export type NumberPlace = 'above' | 'below';
+export type NumberPlace = 'above' | 'below' | 'right' | 'left';
+
+/** Beside a hole of a radius, where its number stands, px. */
+export function numberAt(
+  place: NumberPlace,
+  radiusPx: number
+): { dx: number; dy: number; anchor: 'start' | 'middle' | 'end' } {
+  switch (place) {
+    case 'above':
+      return { dx: 0, dy: -radiusPx - 8, anchor: 'middle' };
+    case 'below':
+      return { dx: 0, dy: radiusPx + 17, anchor: 'middle' };
+    case 'right':
+      return { dx: radiusPx + 6, dy: 4.5, anchor: 'start' };
+    case 'left':
+      return { dx: -radiusPx - 6, dy: 4.5, anchor: 'end' };
+  }
+}
 
 const CELL_PX = 22;
 /** half the width of a written number */
 const halfWidePx = (number: number): number => 4.3 * String(number).length + 2;
+/** Of a name on a drawing. */
+export const NAME_CHARACTER_PX = 7.4;
 const NUMBER_HIGH_PX = 14;
+const PICKED_LARGER = 1.3;
 
-interface Spot {
+/** Where something lies on the screen, px. */
+export interface Spot {
   x: number;
   y: number;
 }
@@ -79,50 +120,86 @@ class Spots {
   }
 }
 
+/** What a number takes along its line, halved, px: across the page its width, down the page its height. */
+const halfAlongPx = ({ path }: Pick<LaidLine, 'path'>, number: number): number =>
+  path.path === 'straight'
+    ? Math.abs(path.dirX) * halfWidePx(number) + (Math.abs(path.dirY) * NUMBER_HIGH_PX) / 2
+    : halfWidePx(number);
+
+/** Which of a line's holes are to carry their number, ends first, by the room along the line. */
+function wished(line: Pick<LaidLine, 'holes' | 'path'>, at: ReadonlyMap<number, Spot>): number[] {
+  const own = line.holes.flatMap((number) => {
+    const spot = at.get(number);
+    return spot ? [{ number, spot }] : [];
+  });
+  let runPx = 0;
+  const alongPx = own.map(({ spot }, index) => {
+    const before = own[index - 1]?.spot ?? spot;
+    return (runPx += Math.hypot(spot.x - before.x, spot.y - before.y));
+  });
+  const shown = labelled(alongPx, (index) => halfAlongPx(line, own[index]?.number ?? 0));
+  const [first, ...between] = shown.map((index) => own[index]?.number ?? 0);
+  const last = between.pop();
+  return [first, last, ...between].filter((number) => number !== undefined);
+}
+
 /**
- * Which holes carry their number at this scale, and on which side: each line's ends first, then every hole whose
- * number hides no other hole and no other number.
+ * Which holes carry their number at this scale, and on which side: all of a line where there is room, else its ends and
+ * every fifth, tenth …; none that would hide another hole or another number.
  *
+ * @param at where holes lie, px
  * @param radiusPx of a hole
+ * @param picked carries its number in any case, larger, and the others keep clear of it
+ * @param taken where other names stand
+ * @param withinPx from where to where across the page there is a page
  */
 export function numbered(
-  lines: readonly Pick<LaidLine, 'holes'>[],
-  marks: readonly HoleMark[],
-  pxPerIn: number,
-  radiusPx: number
+  lines: readonly Pick<LaidLine, 'holes' | 'path'>[],
+  at: ReadonlyMap<number, Spot>,
+  radiusPx: number,
+  picked = 0,
+  taken: readonly Spot[] = [],
+  withinPx: readonly [number, number] = [-Infinity, Infinity]
 ): Map<number, NumberPlace> {
-  const at = new Map(
-    marks.map((mark) => [mark.number, { x: mark.xIn * pxPerIn, y: mark.yIn * pxPerIn }])
-  );
   const holes = new Spots();
   for (const spot of at.values()) holes.add(spot);
+  const written = new Spots();
+  for (const spot of taken) written.add(spot);
   const numbers = new Spots();
   const shown = new Map<number, NumberPlace>();
   const place = (number: number): void => {
     const hole = at.get(number);
     if (!hole || shown.has(number)) return;
-    for (const [side, dy] of [
-      ['above', -radiusPx - 12],
-      ['below', radiusPx + 12]
+    const wide = halfWidePx(number) * (number === picked ? PICKED_LARGER : 1);
+    for (const [side, dx, dy] of [
+      ['above', 0, -radiusPx - 12],
+      ['below', 0, radiusPx + 12],
+      ['right', radiusPx + 6 + wide, 0],
+      ['left', -radiusPx - 6 - wide, 0]
     ] as const) {
-      const spot = { x: hole.x, y: hole.y + dy };
-      if (holes.anyWithin(spot, halfWidePx(number) + radiusPx, NUMBER_HIGH_PX / 2 + radiusPx))
-        continue;
-      if (numbers.anyWithin(spot, 2 * halfWidePx(number) + 2, NUMBER_HIGH_PX)) continue;
+      const spot = { x: hole.x + dx, y: hole.y + dy };
+      if (spot.x - wide < withinPx[0] || spot.x + wide > withinPx[1]) continue;
+      if (holes.anyWithin(spot, wide + radiusPx, NUMBER_HIGH_PX / 2 + radiusPx)) continue;
+      if (written.anyWithin(spot, wide + NAME_CHARACTER_PX / 2, NUMBER_HIGH_PX)) continue;
+      if (numbers.anyWithin(spot, 2 * wide + 2, NUMBER_HIGH_PX)) continue;
       numbers.add(spot);
       shown.set(number, side);
       return;
     }
+    if (number !== picked) return;
+    numbers.add({ x: hole.x, y: hole.y - radiusPx - 12 });
+    shown.set(number, 'above');
   };
-  for (const line of lines)
-    for (const end of [line.holes[0], line.holes.at(-1)]) if (end !== undefined) place(end);
-  // Thousands on a short line would all be tried in vain: so many steps as could be written at all.
-  for (const { holes: own } of lines) {
-    const first = at.get(own[0] ?? -1);
-    const last = at.get(own.at(-1) ?? -1);
-    const longPx = first && last ? Math.hypot(last.x - first.x, last.y - first.y) : Infinity;
-    const step = Math.max(1, Math.floor(own.length / Math.max(1, longPx / NUMBER_HIGH_PX)));
-    for (let index = 0; index < own.length; index += step) place(own[index] ?? -1);
-  }
+  place(picked);
+  const wishes = lines.map((line) => wished(line, at));
+  for (const own of wishes) own.slice(0, 2).forEach(place);
+  for (const own of wishes) own.slice(2).forEach(place);
   return shown;
 }
+
+/** Where a name about a middle lies, as spots for numbers to keep clear of. */
+export const nameSpots = (text: string, middle: Spot): Spot[] =>
+  Array.from({ length: text.length + 1 }, (_, index) => ({
+    x: middle.x + (index - text.length / 2) * NAME_CHARACTER_PX,
+    y: middle.y
+  }));

@@ -26,4 +26,11 @@ describe('a drawn ruler', () => {
     expect(numbered(ticks).map(([, text]) => text)).toEqual(['0 cm', '1', '2', '3']);
     expect(ticks).toHaveLength(31);
   });
+
+  it('numbers every second, fifth or tenth where numbers would stand over each other', () => {
+    const texts = (pxPerIn: number) => numbered(rulerTicks(25, '1/32', pxPerIn)).map(([, t]) => t);
+    expect(texts(30).slice(0, 4)).toEqual(['0 in', '2', '4', '6']);
+    expect(texts(9).slice(0, 4)).toEqual(['0 in', '5', '10', '15']);
+    expect(texts(4).slice(0, 3)).toEqual(['0 in', '10', '20']);
+  });
 });

@@ -27,10 +27,13 @@ const ladderOf = (scale: RulerScale): Ladder =>
   scale.endsWith('mm') ? LADDERS.metric : scale.startsWith('0.') ? LADDERS.tenth : LADDERS.fraction;
 
 const CLOSEST_TICKS_PX = 2.6;
+/** a number and its unit need so much */
+const CLOSEST_NUMBERS_PX = 40;
+const COUNTED_BY = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000];
 
 /**
  * The divisions of a ruler along a width, no finer than the chosen scale and no closer than can be
- * told apart.
+ * told apart; numbered as often as numbers have room.
  *
  * @param widthIn length of the ruler
  * @param scale whose divisions
@@ -46,6 +49,9 @@ export function rulerTicks(
   const lastIn = Math.min(widthIn, seen.toIn);
   const { perIn, unit } = ladderOf(scale);
   const finest = divisionsPerIn(scale) ?? 64;
+  const numberPx = pxPerIn / perIn[0];
+  const by =
+    COUNTED_BY.find((each) => each * numberPx >= CLOSEST_NUMBERS_PX) ?? COUNTED_BY.at(-1) ?? 1;
   const ticks = new Map<string, Tick>();
   ([0, 1, 2, 3] as const).forEach((rank) => {
     const divisions = perIn[rank] === 64 && finest === 32 ? 32 : perIn[rank];
@@ -54,7 +60,12 @@ export function rulerTicks(
     for (let division = firstDivision; atMost(division / divisions, lastIn); division++) {
       const atIn = division / divisions;
       const key = atIn.toFixed(6);
-      if (!ticks.has(key)) ticks.set(key, { atIn, rank, text: rank === 0 ? `${division}` : null });
+      if (!ticks.has(key))
+        ticks.set(key, {
+          atIn,
+          rank,
+          text: rank === 0 && division % by === 0 ? `${division}` : null
+        });
     }
   });
   const sorted = [...ticks.values()].sort((a, b) => a.atIn - b.atIn);

@@ -4,6 +4,7 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ShownPlan } from '$lib/client/workspace.svelte';
   import { detailWindow } from '../plan/detail-window';
+  import { nameSpots, numberAt, numbered } from '../plan/hole-marks';
   import Dim from '../Dim.svelte';
   import { dimTextPx } from '../dim-text';
   import PlanObstacles from '../plan/PlanObstacles.svelte';
@@ -19,13 +20,19 @@
 
   let widthPx = $state(700);
   let heightPx = $state(210);
+  /** what it is stands beneath on a narrow screen, else at the left */
+  const NARROW_PX = 560;
+  const narrow = $derived(widthPx < NARROW_PX);
+  const LINE_PX = 18;
   /** the notes at the left, dimension lines and the gaps about their texts */
-  const NOTES_PX = 164;
+  const NOTES_PX = $derived(narrow ? 8 : 164);
   const NEAR_PX = 22;
   const GAP_PX = 10;
   const RIGHT = 24;
   const TOP = 26;
-  const BOTTOM = 14;
+  const BOTTOM = $derived(narrow ? 34 : 14);
+  const IN_HOLE_PX = 8;
+  const OF_A_DIM = '88 88/88';
   /** the least of the row worth showing, in pitches */
   const SPACES_SHOWN = 3.4;
 
@@ -55,6 +62,8 @@
     )
   );
   const atDatum = $derived(seen.fromIn === 0);
+  const title = $derived(atDatum ? 'Datum corner' : `About hole ${picked}`);
+  const scale = $derived(`${(pxPerIn / 96).toFixed(1)} × full size`);
   const x = $derived((inches: number) => LEFT + (inches - seen.fromIn) * pxPerIn);
   const y = $derived((inches: number) => TOP + inches * pxPerIn);
   const inSight = $derived((inches: number) => inches >= seen.fromIn && inches <= seen.toIn);
@@ -76,9 +85,36 @@
       ? undefined
       : holes.find((hole) => hole.row === (at?.row ?? 1) + 1)
   );
-  const rows = $derived([...new Set(holes.map((hole) => hole.yIn))]);
+  /** where the texts of the dimensions at the left stand: numbers keep clear of them */
+  const dimSpots = $derived([
+    ...[
+      [0, at?.yIn ?? 0],
+      [at?.yIn ?? 0, nextRow?.yIn ?? at?.yIn ?? 0]
+    ].flatMap(([from = 0, to = 0]) =>
+      nameSpots(OF_A_DIM, { x: x(seen.fromIn) - 2 * NEAR_PX, y: y((from + to) / 2) })
+    ),
+    ...(next ? nameSpots(OF_A_DIM, { x: x(next.xIn) + 2 * NEAR_PX, y: y(0) - 12 }) : [])
+  ]);
   const holeRadius = (hole: PlannedHole) =>
     ((shown.plan.stacks[hole.stack]?.hole.diameterIn ?? rivet.nominalHoleIn) / 2) * pxPerIn;
+  /** a number stands in its hole where it has room, else beside it */
+  const inside = (hole: PlannedHole) =>
+    holeRadius(hole) > IN_HOLE_PX && holeRadius(hole) > 4.2 * String(hole.number).length;
+  const numbers = $derived(
+    numbered(
+      layout?.lines ?? [],
+      new Map(
+        holes
+          .filter((hole) => !inside(hole))
+          .map((hole) => [hole.number, { x: x(hole.xIn), y: y(hole.yIn) }])
+      ),
+      holes[0] ? Math.max(holeRadius(holes[0]), (headDiameterIn / 2) * pxPerIn) : 0,
+      0,
+      dimSpots,
+      [0, widthPx]
+    )
+  );
+  const rows = $derived([...new Set(holes.map((hole) => hole.yIn))]);
 </script>
 
 <div class="detail" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
@@ -97,12 +133,14 @@
           ><rect x={startX} y="0" width={endX - startX} height={heightPx} /></clipPath
         ></defs
       >
-      <text class="draw-title" x="14" y="24"
-        >{atDatum ? 'Datum corner' : `About hole ${picked}`}</text
-      >
-      <text class="draw-note" x="14" y="44">{(pxPerIn / 96).toFixed(1)} × full size</text>
-      <text class="draw-note" x="14" y="62">dashed: {shown.definition.head} head</text>
-      <text class="draw-note" x="14" y="80">{preferences.drawingNote}</text>
+      {#if narrow}
+        <text class="draw-note" x="8" y={heightPx - 9}>{title} · {scale} · dashed: head</text>
+      {:else}
+        <text class="draw-title" x="14" y="24">{title}</text>
+        <text class="draw-note" x="14" y="44">{scale}</text>
+        <text class="draw-note" x="14" y="62">dashed: {shown.definition.head} head</text>
+        <text class="draw-note" x="14" y="80">{preferences.drawingNote}</text>
+      {/if}
       <rect class="metal" x={startX} y={y(0)} width={endX - startX} height={foot - y(0)} />
       {#if atDatum}
         <path class="end" d="M{startX} {foot} V{y(0)} H{endX}" />
@@ -141,14 +179,24 @@
               r={(rivetSize(hole.dash).head[shown.definition.head].diameterIn / 2) * pxPerIn}
             />{/if}
           <circle class="edge" r={holeRadius(hole)} />
-          <text y="5" text-anchor="middle">{hole.number}</text>
+          {#if inside(hole)}
+            <text y="5" text-anchor="middle">{hole.number}</text>
+          {:else if numbers.has(hole.number)}
+            {@const beside = numberAt(
+              numbers.get(hole.number) ?? 'above',
+              Math.max(holeRadius(hole), (headDiameterIn / 2) * pxPerIn)
+            )}
+            <text class="beside" x={beside.dx} y={beside.dy} text-anchor={beside.anchor}
+              >{hole.number}</text
+            >
+          {/if}
         </g>
       {/each}
       {#if at}
         {#if atDatum}
           <Dim at={y(0) - 12} from={x(0)} to={x(at.xIn)} text={preferences.text(at.xIn)} />
         {/if}
-        {#if next && inSight(next.xIn)}
+        {#if next && inSight(next.xIn) && x(next.xIn) + 2 * GAP_PX + dimTextPx(preferences.text(next.xIn - at.xIn)) < widthPx}
           <Dim
             at={y(0) - 12}
             from={x(at.xIn)}
@@ -165,7 +213,7 @@
           to={y(at.yIn)}
           text={preferences.text(at.yIn)}
         />
-        {#if nextRow}
+        {#if nextRow && (y(nextRow.yIn) - y(0)) / 2 > LINE_PX}
           <Dim
             axis="y"
             at={startX - NEAR_PX}
@@ -236,7 +284,7 @@
     fill: var(--dye);
     stroke: var(--dye);
   }
-  .picked text {
+  .picked text:not(.beside) {
     fill: var(--paper);
     font-weight: 700;
   }

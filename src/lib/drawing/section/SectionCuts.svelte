@@ -29,7 +29,7 @@
       if (tool.op !== 'countersink') return lines;
       const through = tool.wallIn <= 0;
       const wall = preferences.text(Math.abs(tool.wallIn));
-      const text = through ? `knife edge: ${wall} too deep` : `${wall} left under it`;
+      const text = through ? `✕ ${wall} too deep` : `${wall} left under it`;
       const footIn = Math.min(sheet.bottomIn, sheet.topIn + tool.depthIn);
       return [...lines, { text, at: y((footIn + sheet.bottomIn) / 2), bad: through }];
     })

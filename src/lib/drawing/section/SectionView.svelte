@@ -1,13 +1,15 @@
 <script lang="ts">
   import type { PlannedStack } from '$core/plan/plan-shape.ts';
-  import { nominalHead } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { drivingMoment } from '$core/stack/driving.ts';
   import type { StackView } from '$core/plan/stack-view.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
+  import Choice from '$lib/ui/kit/Choice.svelte';
   import Dim from '../Dim.svelte';
   import { closedPath } from './section-paths';
   import SectionCuts from './SectionCuts.svelte';
+  import SectionDriven from './SectionDriven.svelte';
+  import SectionList from './SectionList.svelte';
   import SectionSheets from './SectionSheets.svelte';
 
   /** The section through one rivet, to one scale: as inserted, and as it is driven. */
@@ -23,11 +25,18 @@
 
   let widthPx = $state(800);
   let heightPx = $state(420);
-  const TOP = 36;
-  const BOTTOM = 54;
+  /** narrower than this there is room for one of the two at a time, and its figures stand in a list beneath */
+  const NARROW_PX = 640;
+  const narrow = $derived(widthPx < NARROW_PX);
+  let side = $state<'inserted' | 'driven'>('driven');
+  const shows = $derived((one: 'inserted' | 'driven') => !narrow || side === one);
+  const TOP = $derived(narrow ? 12 : 36);
+  const BOTTOM = $derived(narrow ? 16 : 54);
   const LEFT = 92;
   const BETWEEN = 150;
   const RIGHT = 88;
+  /** beside the only section: a dimension line and a short word */
+  const BESIDE_PX = 64;
 
   const D = $derived(rivetSize(stack.dash).diameterIn);
   const section = $derived(view.section);
@@ -37,7 +46,9 @@
     Math.min(
       (heightPx - TOP - BOTTOM) /
         (section.headProudIn + Math.max(section.shankEndIn, section.lipIn)),
-      (widthPx - LEFT - BETWEEN - RIGHT) / (4 * view.besideIn)
+      narrow
+        ? (widthPx - 2 * BESIDE_PX) / (2 * view.besideIn)
+        : (widthPx - LEFT - BETWEEN - RIGHT) / (4 * view.besideIn)
     )
   );
   const px = $derived((inches: number) => inches * pxPerIn);
@@ -46,20 +57,30 @@
     Math.max(0, heightPx - TOP - BOTTOM - px(section.headProudIn + section.shankEndIn))
   );
   const faceY = $derived(TOP + slackPx / 3 + px(section.headProudIn));
-  const inserted = $derived(LEFT + half);
+  const inserted = $derived(narrow ? widthPx / 2 : LEFT + half);
   const driven = $derived(
-    Math.min(widthPx - RIGHT - half, inserted + 2 * half + BETWEEN + slackPx / 4)
+    narrow
+      ? widthPx / 2
+      : Math.min(widthPx - RIGHT - half, inserted + 2 * half + BETWEEN + slackPx / 4)
   );
   const place = $derived((axis: number) => ({ axis, faceY, pxPerIn }));
   const farY = $derived(faceY + px(section.gripIn));
   const lipY = $derived(faceY + px(section.lipIn));
   const moment = $derived(view.rivet ? drivingMoment(view.rivet, heightIn) : null);
-  const nominal = $derived(nominalHead(D));
   const band = $derived(head?.heightBandD ?? null);
-  const shankPx = $derived(px((moment?.shankDiameterIn ?? D) / 2));
   /** sheets that are drilled larger than the rivet */
   const wide = $derived(
     section.sheets.filter(({ holeRadiusIn }) => holeRadiusIn > section.holeRadiusIn)
+  );
+  const axes = $derived(narrow ? [side === 'inserted' ? inserted : driven] : [inserted, driven]);
+  const scale = $derived(`${(pxPerIn / 96).toFixed(1)} × full size`);
+  const standsOut = $derived(
+    length ? `${preferences.text(length.protrusionIn)} = ${length.protrusionD.toFixed(2)} D` : ''
+  );
+  const atDimple = $derived(
+    length && length.atDimpleIn !== null
+      ? `${preferences.text(length.atDimpleIn)} = ${(length.atDimpleIn / D).toFixed(2)} D at the dimple`
+      : ''
   );
   /** what the hole is, in lines short enough to stand beside the shank */
   const notes = $derived([
@@ -70,173 +91,199 @@
   ]);
 </script>
 
-<div class="section" class:stale bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
-  {#if length}
-    <svg
-      width={widthPx}
-      height={heightPx}
-      role="img"
-      aria-label="Section through one rivet, as inserted and as it is driven, to scale"
-      data-testid="section"
-      data-px-per-in={pxPerIn}
-    >
-      <defs>
-        {#each [['a', 45], ['b', -45]] as [name, turn] (name)}
-          <pattern
-            id="hatch-{name}"
-            width="9"
-            height="9"
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate({turn})"
-          >
-            <path d="M0 0 V9" />
-          </pattern>
-        {/each}
-      </defs>
-      <text class="draw-title" x={inserted} y="20" text-anchor="middle">As inserted</text>
-      <text class="draw-title" x={driven} y="20" text-anchor="middle">As it is driven</text>
-      <text class="draw-note" x={(inserted + driven) / 2} y="20" text-anchor="middle"
-        >{(pxPerIn / 96).toFixed(1)} × full size</text
+<div class="frame" class:narrow>
+  {#if narrow}
+    <Choice
+      label="Section"
+      quiet
+      value={side}
+      options={[
+        { value: 'inserted', text: 'As inserted' },
+        { value: 'driven', text: 'As it is driven' }
+      ]}
+      onchoose={(value) => (side = value)}
+    />
+  {/if}
+  <div class="section" class:stale bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
+    {#if length}
+      <svg
+        width={widthPx}
+        height={heightPx}
+        role="img"
+        aria-label="Section through one rivet, {narrow
+          ? side === 'inserted'
+            ? 'as inserted'
+            : 'as it is driven'
+          : 'as inserted and as it is driven'}, to scale"
+        data-testid="section"
+        data-px-per-in={pxPerIn}
       >
-      <text class="draw-note" x="6" y={heightPx - 6}>{preferences.drawingNote}</text>
-
-      {#each [inserted, driven] as axis, index (index)}
-        <SectionSheets {section} place={place(axis)} besidePx={half} />
-      {/each}
-
-      <path
-        class="rivet"
-        d="M{inserted - px(section.shankRadiusIn)} {faceY} V{faceY +
-          px(section.shankEndIn)} H{inserted + px(section.shankRadiusIn)} V{faceY} Z"
-        data-part="shank"
-      />
-      <path class="rivet" d={closedPath(section.headIn, place(inserted))} />
-      {#if moment}
-        {#if band}
-          <rect
-            class="band"
-            x={driven - half}
-            y={lipY + px(band.low * D)}
-            width={2 * half}
-            height={Math.max(2, px((band.high - band.low) * D))}
-            data-part="band"
-          />
-        {/if}
-        <path
-          class="rivet"
-          d="M{driven - shankPx} {faceY} V{lipY} H{driven + shankPx} V{faceY} Z"
-        />
-        {#if view.travel && moment.heightIn <= view.travel.fullHoleIn}
-          {#each wide as sheet (sheet.topIn)}
-            <rect
-              class="rivet"
-              x={driven - px(sheet.swelledRadiusIn)}
-              y={faceY + px(sheet.topIn)}
-              width={2 * px(sheet.swelledRadiusIn)}
-              height={px(sheet.thicknessIn)}
-              data-part="swelled"
-            />
+        <defs>
+          {#each [['a', 45], ['b', -45]] as [name, turn] (name)}
+            <pattern
+              id="hatch-{name}"
+              width="9"
+              height="9"
+              patternUnits="userSpaceOnUse"
+              patternTransform="rotate({turn})"
+            >
+              <path d="M0 0 V9" />
+            </pattern>
           {/each}
-        {/if}
-        <path class="rivet" d={closedPath(section.headIn, place(driven))} />
-        <path
-          class="rivet shop"
-          d={closedPath(moment.outlineIn, { ...place(driven), faceY: lipY })}
-          data-part="shop-head"
-        />
-      {/if}
-      <rect
-        class="nominal"
-        x={driven - px(nominal.wideIn / 2)}
-        y={lipY}
-        width={px(nominal.wideIn)}
-        height={px(nominal.highIn)}
-      />
-      {#each [inserted, driven] as axis, index (index)}
-        <path
-          class="axis"
-          d="M{axis} {faceY - px(section.headProudIn) - 12} V{faceY + px(section.shankEndIn) + 10}"
-        />
-      {/each}
-
-      {#each section.sheets as sheet, index (index)}
-        {@const roomPx = px(sheet.thicknessIn)}
-        {#if roomPx >= 14}
-          <text
-            class="thickness"
-            x={inserted - half + 6}
-            y={faceY + px((sheet.topIn + sheet.bottomIn) / 2) + 5}
-            >{preferences.text(sheet.thicknessIn)}</text
+        </defs>
+        {#if !narrow}
+          <text class="draw-title" x={inserted} y="20" text-anchor="middle">As inserted</text>
+          <text class="draw-title" x={driven} y="20" text-anchor="middle">As it is driven</text>
+          <text class="draw-note" x={(inserted + driven) / 2} y="20" text-anchor="middle"
+            >{scale}</text
           >
+          <text class="draw-note" x="6" y={heightPx - 6}>{preferences.drawingNote}</text>
         {/if}
-      {/each}
-      <Dim
-        axis="y"
-        at={inserted - half - 14}
-        from={faceY}
-        to={farY}
-        text={preferences.text(section.gripIn)}
-        strong
-      />
-      <text class="draw-note" x={inserted - half - 24} y={(faceY + farY) / 2 + 20} text-anchor="end"
-        >grip</text
-      >
-      <Dim
-        axis="y"
-        side="right"
-        at={inserted + half + 14}
-        from={farY}
-        to={faceY + px(section.shankEndIn)}
-        text="{preferences.text(length.protrusionIn)} = {length.protrusionD.toFixed(2)} D"
-      />
-      {#if length.atDimpleIn !== null}
+
+        {#each axes as axis, index (index)}
+          <SectionSheets {section} place={place(axis)} besidePx={half} />
+        {/each}
+
+        {#if shows('inserted')}
+          <path
+            class="rivet"
+            d="M{inserted - px(section.shankRadiusIn)} {faceY} V{faceY +
+              px(section.shankEndIn)} H{inserted + px(section.shankRadiusIn)} V{faceY} Z"
+            data-part="shank"
+          />
+          <path class="rivet" d={closedPath(section.headIn, place(inserted))} />
+        {/if}
+        {#if shows('driven')}
+          <SectionDriven {stack} {view} {moment} axis={driven} {faceY} {pxPerIn} besidePx={half} />
+        {/if}
+        {#each axes as axis, index (index)}
+          <path
+            class="axis"
+            d="M{axis} {faceY - px(section.headProudIn) - 12} V{faceY +
+              px(section.shankEndIn) +
+              10}"
+          />
+        {/each}
+
+        {#each section.sheets as sheet, index (index)}
+          {@const roomPx = px(sheet.thicknessIn)}
+          {#if roomPx >= 14}
+            <text
+              class="thickness"
+              x={(axes[0] ?? 0) - half + 6}
+              y={faceY + px((sheet.topIn + sheet.bottomIn) / 2) + 5}
+              >{preferences.text(sheet.thicknessIn)}</text
+            >
+          {/if}
+        {/each}
         <Dim
           axis="y"
-          side="right"
-          at={inserted + px(section.shankRadiusIn) + 12}
-          from={faceY + px(section.shankEndIn - length.atDimpleIn)}
-          to={faceY + px(section.shankEndIn)}
-          text=""
+          at={(axes[0] ?? 0) - half - 14}
+          from={faceY}
+          to={farY}
+          text={narrow ? 'grip' : preferences.text(section.gripIn)}
+          strong
         />
-        <text
-          class="draw-note"
-          x={inserted + px(section.shankRadiusIn) + 18}
-          y={faceY + px(section.shankEndIn) - 6}
-          >{preferences.text(length.atDimpleIn)} = {(length.atDimpleIn / D).toFixed(2)} D at the dimple</text
-        >
-      {/if}
-      {#each notes as note, index (note)}
-        <text class="draw-note" x="6" y={heightPx - 26 - 18 * (notes.length - 1 - index)}
-          >{note}</text
-        >
-      {/each}
-      {#if view.flush}
-        <SectionCuts tools={view.flush.tools} {section} place={place(inserted)} besidePx={half} />
-      {/if}
-      {#if moment}
-        {#if band}
-          {@const right = driven + half + 6}
-          <text class="stop" x={right} y={lipY + px(band.low * D) - 2}
-            >stop {preferences.text(band.low * D)}</text
-          >
-          <text class="stop" x={right} y={lipY + px(band.high * D) + 12}
-            >to {preferences.text(band.high * D)}</text
+        {#if !narrow}
+          <text
+            class="draw-note"
+            x={inserted - half - 24}
+            y={(faceY + farY) / 2 + 20}
+            text-anchor="end">grip</text
           >
         {/if}
-        <text class="result" x={driven} y={heightPx - 30} text-anchor="middle">
-          {preferences.text(moment.diameterIn)} wide × {preferences.text(moment.heightIn)} high
-        </text>
-        <text class="draw-note" x={driven} y={heightPx - 10} text-anchor="middle">
-          {(moment.diameterIn / D).toFixed(2)} D × {(moment.heightIn / D).toFixed(2)} D · dashed: nominal
-          1.5 D × ½ D
-        </text>
-      {/if}
-    </svg>
+        {#if shows('inserted')}
+          <Dim
+            axis="y"
+            side="right"
+            at={inserted + half + 14}
+            from={farY}
+            to={faceY + px(section.shankEndIn)}
+            text={narrow ? 'out' : standsOut}
+          />
+          {#if length.atDimpleIn !== null}
+            <Dim
+              axis="y"
+              side="right"
+              at={inserted + px(section.shankRadiusIn) + 12}
+              from={faceY + px(section.shankEndIn - length.atDimpleIn)}
+              to={faceY + px(section.shankEndIn)}
+              text=""
+            />
+            {#if !narrow}
+              <text
+                class="draw-note"
+                x={inserted + px(section.shankRadiusIn) + 18}
+                y={faceY + px(section.shankEndIn) - 6}>{atDimple}</text
+              >
+            {/if}
+          {/if}
+          {#if view.flush}
+            <SectionCuts
+              tools={view.flush.tools}
+              {section}
+              place={place(inserted)}
+              besidePx={half}
+            />
+          {/if}
+        {/if}
+        {#if !narrow}
+          {#each notes as note, index (note)}
+            <text class="draw-note" x="6" y={heightPx - 26 - 18 * (notes.length - 1 - index)}
+              >{note}</text
+            >
+          {/each}
+          {#if moment}
+            {#if band}
+              {@const right = driven + half + 6}
+              <text class="stop" x={right} y={lipY + px(band.low * D) - 2}
+                >stop {preferences.text(band.low * D)}</text
+              >
+              <text class="stop" x={right} y={lipY + px(band.high * D) + 12}
+                >to {preferences.text(band.high * D)}</text
+              >
+            {/if}
+            <text class="result" x={driven} y={heightPx - 30} text-anchor="middle">
+              {preferences.text(moment.diameterIn)} wide × {preferences.text(moment.heightIn)} high
+            </text>
+            <text class="draw-note" x={driven} y={heightPx - 10} text-anchor="middle">
+              {(moment.diameterIn / D).toFixed(2)} D × {(moment.heightIn / D).toFixed(2)} D · dashed:
+              nominal 1.5 D × ½ D
+            </text>
+          {/if}
+        {/if}
+      </svg>
+    {/if}
+  </div>
+  {#if narrow && length}
+    <SectionList {stack} {view} {side} {notes} {scale} {moment} {standsOut} {atDimple} />
   {/if}
 </div>
 
 <style>
+  .frame {
+    display: grid;
+    grid-template-rows: minmax(0, 1fr);
+    grid-template-columns: minmax(0, 1fr);
+    height: 100%;
+    min-height: 0;
+  }
+  .frame.narrow {
+    grid-template-rows: auto minmax(0, 1fr) auto;
+    justify-items: start;
+  }
+  /* where there is room the list stands beside it */
+  @container (min-width: 480px) {
+    .frame.narrow {
+      grid-template-rows: auto minmax(0, 1fr);
+      grid-template-columns: minmax(0, 1fr) 13rem;
+    }
+    .frame.narrow > :global(:first-child) {
+      grid-column: 1 / -1;
+    }
+  }
   .section {
+    width: 100%;
     height: 100%;
     min-height: 0;
     overflow: hidden;
@@ -254,20 +301,6 @@
     stroke: var(--ink);
     stroke-width: 1.8;
     stroke-linejoin: round;
-  }
-  .shop {
-    fill: var(--metal-light);
-  }
-  .nominal {
-    fill: none;
-    stroke: var(--olive-deep);
-    stroke-width: 2;
-    stroke-dasharray: 7 5;
-  }
-  .band {
-    fill: color-mix(in srgb, var(--olive) 34%, transparent);
-    stroke: var(--olive-deep);
-    stroke-width: 1;
   }
   .stop {
     font-size: 13px;

@@ -8,6 +8,8 @@ import { cages } from './migrations/0005-cages.ts';
 import { oneEventStream } from './migrations/0006-one-event-stream.ts';
 import { whatASettingRestsOn } from './migrations/0007-what-a-setting-rests-on.ts';
 import { looksByInstant } from './migrations/0008-looks-by-instant.ts';
+import { driving } from './migrations/0009-driving.ts';
+import { settingsOfTools } from './migrations/0010-settings-of-tools.ts';
 
 /**
  * Brings the database to the newest shape; migrations only run forward.
@@ -24,7 +26,9 @@ export async function migrate({ sequelize }: Database): Promise<string[]> {
       cages,
       oneEventStream,
       whatASettingRestsOn,
-      looksByInstant
+      looksByInstant,
+      driving,
+      settingsOfTools
     ],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),

@@ -1,34 +1,7 @@
 import { holeStates, holeStream } from '../../../core/check/hole-events.ts';
-import { IssuedFacts, type Issue } from '../../../core/issue/issue.ts';
-import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
-import { toIssuedHoles, type HoleRow } from '../services/issued-holes.ts';
+import { frozenIssue } from './frozen-issue.ts';
 import { keptStream } from './kept-stream.ts';
 import { HOLE_EVENTS } from './tables.ts';
-
-type Frozen = Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
-
-/** Issues never change, so those that heads are being recorded on are kept at hand. */
-const MOST_AT_HAND = 100;
-const atHand = new Map<string, Frozen>();
-
-async function frozenOf(database: Database, issueId: string): Promise<Frozen | null> {
-  const known = atHand.get(issueId);
-  if (known) return known;
-  const [row] = await rowsOf<{ facts: unknown; holes: HoleRow[] }>(
-    database,
-    `select i.facts, (select json_agg(h order by h.number) from holes h where h.issue_id = i.id) as holes
-     from joint_issues i where i.id = $1`,
-    [issueId]
-  );
-  if (!row) return null;
-  const facts = IssuedFacts.parse(row.facts);
-  const frozen = { facts, ...toIssuedHoles(row.holes, facts) };
-  const [oldest] = atHand.keys();
-  if (atHand.size >= MOST_AT_HAND && oldest !== undefined) atHand.delete(oldest);
-  atHand.set(issueId, frozen);
-  return frozen;
-}
 
 /** Measured heads, held against the issue's frozen facts. */
 export const holeEvents = keptStream({
@@ -37,7 +10,7 @@ export const holeEvents = keptStream({
   missing: 'there is no such issue',
   order: 'free',
   async open(database, issueId) {
-    const subject = await frozenOf(database, issueId);
+    const subject = await frozenIssue(database, issueId);
     return subject && { subject, state: holeStates([], []) };
   }
 });

@@ -35,3 +35,28 @@ export const CAGE_EVENTS: EventTable = {
   subject: 'cage_settings (id)',
   links: []
 };
+
+/** The log of driving an issue. */
+export const DRIVE_EVENTS: EventTable = {
+  name: 'drive_events',
+  subject: 'joint_issues',
+  links: [
+    {
+      column: 'hole',
+      type: 'integer',
+      field: 'hole',
+      references: 'foreign key (subject_id, hole) references holes (issue_id, number)'
+    },
+    { column: 'batch', type: 'uuid', field: 'batch', references: 'cold_batches' }
+  ]
+};
+
+/** Trials of a tool’s setting, and what was made with it. */
+export const TOOL_EVENTS: EventTable = {
+  name: 'tool_setting_events',
+  subject: 'tool_settings (id)',
+  links: []
+};
+
+/** What became of the rest of a batch out of the cold. */
+export const COLD_EVENTS: EventTable = { name: 'cold_events', subject: 'cold_batches', links: [] };

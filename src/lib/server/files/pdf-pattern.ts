@@ -82,9 +82,13 @@ function drawCheckScale(page: Page, xIn: number, yIn: number): void {
   bar(100 / MM_PER_IN, yIn + 0.24, 20, '100 mm: measure both; printers shrink');
 }
 
-/** Pages are named as on a map: column letter, row number. */
-const nameOf = ({ column, row }: Tile): string =>
-  `${column < 26 ? String.fromCharCode(65 + column) : `A${String.fromCharCode(65 + column - 26)}`}${row + 1}`;
+/** A, B … Z, AA, AB … */
+const letters = (column: number): string =>
+  (column < 26 ? '' : letters(Math.floor(column / 26) - 1)) +
+  String.fromCharCode(65 + (column % 26));
+
+/** Pieces are named as on a map: column letter, row number. */
+const nameOf = ({ column, row }: Tile): string => `${letters(column)}${row + 1}`;
 
 /** The strokes that each tile shows: a long joint drawn whole on every sheet would take minutes. */
 function strokesOfTiles({ strokes }: Pattern, { tiles, areaWIn, areaHIn }: Tiling): Stroke[][] {
@@ -107,8 +111,8 @@ const JOIN_ARM_IN = 0.09;
 /** Upright crosses in the margin: never where metal is drawn, and not round, so that none is punched. */
 function drawJoins(page: Page, { tiles, joins }: Tiling, at: number): void {
   page.undash().lineWidth(0.5).strokeColor('#000000').fillColor('#000000').fontSize(6);
-  for (const { xIn, yIn, pages } of joins) {
-    if (!pages.includes(at)) continue;
+  for (const { xIn, yIn, tiles: pair } of joins) {
+    if (!pair.includes(at)) continue;
     page
       .moveTo(pt(xIn - JOIN_ARM_IN), pt(yIn))
       .lineTo(pt(xIn + JOIN_ARM_IN), pt(yIn))
@@ -117,42 +121,85 @@ function drawJoins(page: Page, { tiles, joins }: Tiling, at: number): void {
       .moveTo(pt(xIn), pt(yIn - JOIN_ARM_IN))
       .lineTo(pt(xIn), pt(yIn + JOIN_ARM_IN))
       .stroke();
-    const [a, b] = pages.map((index) => (tiles[index] ? nameOf(tiles[index]) : ''));
+    const [a, b] = pair.map((index) => (tiles[index] ? nameOf(tiles[index]) : ''));
     page.font('Helvetica').text(`${a}|${b}`, pt(xIn + 0.03), pt(yIn + 0.02), { lineBreak: false });
   }
 }
 
-function drawTile(
+/** Beyond the crosses of a length, where it is cut out; and where its name stands. */
+const CUT_OFF_IN = 0.3;
+
+/** Round a length that shares its sheet with others, and its name. */
+function drawCutLine(
   page: Page,
-  { stops, title }: PatternWords,
-  strokes: readonly Stroke[],
-  tiling: Tiling,
-  at: number
+  { areaWIn, areaHIn, marginIn, columns }: Tiling,
+  tile: Tile
 ): void {
-  const { marginIn, areaWIn, areaHIn, pageHIn, columns, rows, footIn } = tiling;
+  const top = marginIn + tile.downIn - CUT_OFF_IN;
+  page
+    .lineWidth(0.4)
+    .dash(6, { space: 4 })
+    .strokeColor('#5c6670')
+    .rect(
+      pt(marginIn - CUT_OFF_IN),
+      pt(top),
+      pt(areaWIn + 2 * CUT_OFF_IN),
+      pt(areaHIn + 2 * CUT_OFF_IN)
+    )
+    .stroke()
+    .undash();
+  page
+    .fillColor('#000000')
+    .fontSize(7)
+    .text(
+      `length ${letters(tile.column)} of ${letters(columns - 1)}`,
+      pt(marginIn + 1.2),
+      pt(top) + 2,
+      {
+        lineBreak: false
+      }
+    );
+}
+
+function drawPiece(page: Page, strokes: readonly Stroke[], tiling: Tiling, at: number): void {
+  const { marginIn, areaWIn, areaHIn, perPage } = tiling;
   const tile = tiling.tiles[at];
   if (!tile) return;
+  const top = marginIn + tile.downIn;
   page.save();
-  page.rect(pt(marginIn), pt(marginIn), pt(areaWIn), pt(areaHIn)).clip();
-  page.translate(pt(marginIn - tile.xIn), pt(marginIn - tile.yIn));
+  page.rect(pt(marginIn), pt(top), pt(areaWIn), pt(areaHIn)).clip();
+  page.translate(pt(marginIn - tile.xIn), pt(top - tile.yIn));
   for (const stroke of strokes) draw(page, stroke);
   page.restore();
   page.save();
-  page.translate(pt(marginIn - tile.xIn), pt(marginIn - tile.yIn));
+  page.translate(pt(marginIn - tile.xIn), pt(top - tile.yIn));
   drawJoins(page, tiling, at);
   page.restore();
-  const scaleIn = pageHIn - marginIn - 0.3;
-  drawCheckScale(page, marginIn, scaleIn);
-  const wide = { lineBreak: false, width: pt(areaWIn), height: 10, ellipsis: true };
-  const sheet = `sheet ${nameOf(tile)} of ${columns} x ${rows}   full size: print unscaled, at 100 %   `;
-  const top = pageHIn - marginIn - footIn + 0.3;
+  if (perPage > 1) drawCutLine(page, tiling, tile);
+}
+
+/** What stands at the foot of every sheet: the check scale, which sheet it is, what stops the joint. */
+function drawFoot(page: Page, { stops, title }: PatternWords, tiling: Tiling, which: string): void {
+  const { marginIn, pageWIn, pageHIn, footIn } = tiling;
+  drawCheckScale(page, marginIn, pageHIn - marginIn - 0.3);
+  const wide = { lineBreak: false, width: pt(pageWIn - 2 * marginIn), height: 10, ellipsis: true };
+  const top = pageHIn - marginIn - footIn + 0.38;
   page.fillColor('#000000').fontSize(8);
-  page.text(inFont(page, 'plain', `${sheet}${title}`), pt(marginIn), pt(top), wide);
+  const sheet = `${which}   full size: print unscaled, at 100 %   ${title}`;
+  page.text(inFont(page, 'plain', sheet), pt(marginIn), pt(top), wide);
   const [stop] = stops;
   if (stop !== undefined) {
     page.fillColor(PENS.WARNINGS.colour).fontSize(8);
     page.text(inFont(page, 'bold', stop), pt(marginIn), pt(top + 0.14), wide);
   }
+}
+
+/** Which sheet this is, by the pieces on it. */
+function sheetName({ tiles, perPage, columns, rows, pages }: Tiling, sheet: number): string {
+  const own = tiles.filter(({ page }) => page === sheet).map(nameOf);
+  return perPage > 1
+    ? `sheet ${sheet + 1} of ${pages}: lengths ${own.join(', ')}`
+    : `sheet ${own.join()} of ${columns} x ${rows}`;
 }
 
 /** The whole joint small, with the sheets over it by name. */
@@ -191,7 +238,7 @@ function drawMap(
 
 /** The first page: what this is, what stops it, which drill goes where, how the sheets lie. */
 function drawCover(page: Page, pattern: Pattern, tiling: Tiling, words: PatternWords): void {
-  const { marginIn, pageWIn, pageHIn, tiles } = tiling;
+  const { marginIn, pageWIn, pageHIn, tiles, perPage } = tiling;
   const width = pt(pageWIn - 2 * marginIn);
   const say = (face: 'plain' | 'bold', size: number, text: string, colour = '#000000') => {
     page.fillColor(colour).fontSize(size);
@@ -220,7 +267,9 @@ function drawCover(page: Page, pattern: Pattern, tiling: Tiling, words: PatternW
     say(
       'plain',
       10,
-      'Lay neighbouring sheets so that the crosses in their margins, which name both, lie on each other.'
+      perPage > 1
+        ? 'Cut the lengths out along the dashed lines, lay neighboring ones so that the match marks, crosses that name both, lie on each other, and tape them.'
+        : 'Lay neighboring sheets so that the match marks, crosses in their margins that name both, lie on each other.'
     );
   const yIn = page.y / pt(1) + 0.2;
   drawMap(page, pattern, tiling, {
@@ -248,11 +297,14 @@ export function pdfPattern(pattern: Pattern, tiling: Tiling, words: PatternWords
     page.addPage();
     drawCover(page, pattern, tiling, words);
     const strokes = strokesOfTiles(pattern, tiling);
-    tiling.tiles.forEach((_, at) => {
+    for (let sheet = 0; sheet < tiling.pages; sheet++) {
       page.addPage();
       page.font('Helvetica');
-      drawTile(page, words, strokes[at] ?? [], tiling, at);
-    });
+      tiling.tiles.forEach((tile, at) => {
+        if (tile.page === sheet) drawPiece(page, strokes[at] ?? [], tiling, at);
+      });
+      drawFoot(page, words, tiling, sheetName(tiling, sheet));
+    }
   });
 }
 

@@ -4,6 +4,7 @@ import type { Joint } from '../../../core/kinds/joint.ts';
 import type { Plan } from '../../../core/plan/plan-shape.ts';
 import { stopsOf } from '../../../core/plan/stops.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
+import { isPractice } from './practice.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
 import { must, outcomeOf, readFacts } from './documents.ts';
@@ -107,6 +108,11 @@ export const issueJoint = (
     const joint = await getJoint(database, jointId);
     if (!joint.ok) return joint;
     if (joint.value.revision !== revision) return isStale(joint.value.revision, revision);
+    if (isPractice(joint.value.job))
+      return refused(
+        'not-possible',
+        'it is for practice and rests on no data: move it under a job first, on that page'
+      );
     const planned = await planOf(joint.value);
     if (!planned.ok) return planned;
     const { profile } = joint.value;

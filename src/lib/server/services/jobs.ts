@@ -5,6 +5,7 @@ import type { Database } from '../db/connect.ts';
 import type { Job } from '../db/models.ts';
 import { listJoints, type JointSummary } from './joint-summaries.ts';
 import { inInches, type WriteLength } from '../../words/writing.ts';
+import { isPractice } from './practice.ts';
 import { done, refused, type Outcome } from './outcome.ts';
 
 const line = (what: string, most: number) =>
@@ -16,7 +17,9 @@ const line = (what: string, most: number) =>
     .refine(isWellFormed, { message: ILL_FORMED });
 
 export const NewJob = z.object({
-  number: line('the job number', 20),
+  number: line('the job number', 20).refine((number) => !isPractice({ number }), {
+    message: 'this number is kept for practice: take another'
+  }),
   title: line('what is repaired', 80),
   place: line('the aircraft and place', 80),
   data: line('the approved data it rests on', 120)
@@ -55,6 +58,16 @@ export async function listJobs(
     )
   );
 }
+
+/** Jobs by number and title alone. */
+export const jobNames = async ({
+  models
+}: Database): Promise<{ id: string; number: string; title: string }[]> =>
+  (await models.Job.findAll({ order: [['number', 'DESC']] })).map(({ id, number, title }) => ({
+    id,
+    number,
+    title
+  }));
 
 /** One job with its joints. */
 export async function getJob(

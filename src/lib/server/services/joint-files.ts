@@ -12,19 +12,14 @@ import { planOf, type PlannedJoint } from '../heavy/kept-plans.ts';
 import { inThread } from '../heavy/threads.ts';
 import type { LengthStyle } from '../../../core/units/format-length.ts';
 import { cagesOfSteps } from './cage-tasks.ts';
+import { drivingCard } from './driving-card.ts';
 import { getJoint } from './joints.ts';
 import { shopFigures, timedWorks } from './ready.ts';
 import { settingInWords } from '../../words/cages.ts';
 import { stopInWords } from '../../words/warnings.ts';
 import { writing, type WriteLength } from '../../words/writing.ts';
+import type { MadeFile } from './made-file.ts';
 import { because, done, refused, type Outcome } from './outcome.ts';
-
-export interface MadeFile {
-  type: string;
-  body: string | Buffer;
-  /** as it is saved: the joint's name, plain letters only */
-  name: string;
-}
 
 const plainName = (title: string): string =>
   title
@@ -54,6 +49,8 @@ export async function makeJointFile(
   if (!joint.ok) return joint;
   const { title, definition, profile, job, revision } = joint.value;
   const name = `${plainName(title)}-${file}`;
+  // what is driven is what was released, whatever the joint has become since
+  if (file === 'driving.pdf') return drivingCard(database, joint.value, name, wish.paper, length);
   const made = await planOf(joint.value);
   if (file === 'joint.json') {
     const warnings = made.ok ? stopsInWords(made.value.plan, length) : [];

@@ -9,6 +9,7 @@ import { cagesOfSteps } from './cage-tasks.ts';
 import { readFacts } from './documents.ts';
 import { makeSummaries } from './kept-summaries.ts';
 import { warningInWords } from '../../words/warnings.ts';
+import { fieldName } from '../../words/field-names.ts';
 import { refusalInWords } from '../../words/refusals.ts';
 import { inInches, type WriteLength } from '../../words/writing.ts';
 
@@ -25,8 +26,12 @@ export interface JointSummary {
   state: 'unreadable' | 'impossible' | 'planned' | 'checking' | 'checked';
   holes: number;
   looked: number;
+  /** rivets logged as driven */
+  driven: number;
   verdicts: Record<Verdict, number>;
   attention: string[];
+  /** what needs someone first: 0 metal that is wrong, 1 what stops it, 2 what is missing, 3 a setting to look at again */
+  urgency: 0 | 1 | 2 | 3;
   /** rivets it takes, by part number; null while that is not known */
   parts: PartCount[] | null;
 }
@@ -49,6 +54,7 @@ interface IssueRow {
   document_version: number;
   stacks: { stack: number; count: number }[] | null;
   verdicts: Partial<Record<Verdict, number>> | null;
+  driven: number;
 }
 
 const NO_VERDICTS: Record<Verdict, number> = {
@@ -79,14 +85,21 @@ const HEADLINES: Record<Exclude<PlanSummary['state'], 'planned'>, string> = {
 };
 
 type Told = Omit<JointSummary, 'id' | 'jobId' | 'kind' | 'title' | 'savedAt'>;
-const NOTHING = { holes: 0, looked: 0, verdicts: NO_VERDICTS, parts: null };
+const NOTHING = {
+  holes: 0,
+  looked: 0,
+  driven: 0,
+  verdicts: NO_VERDICTS,
+  parts: null,
+  urgency: 2 as const
+};
 
 function asIssued(issue: IssueRow, length: WriteLength): Told {
   const facts = readFacts(issue.document_version, issue.facts);
   if (!facts.ok)
     return {
       ...NOTHING,
-      headline: 'its issue cannot be read',
+      headline: 'its release cannot be read',
       state: 'unreadable',
       attention: [refusalInWords(facts.problem, length)]
     };
@@ -96,7 +109,7 @@ function asIssued(issue: IssueRow, length: WriteLength): Told {
   const looked = Object.values(verdicts).reduce((sum, count) => sum + count, 0);
   const attention: string[] = [];
   if (verdicts['drive-more'] > 0) attention.push(`${verdicts['drive-more']} to drive more`);
-  if (verdicts.replace > 0) attention.push(`${verdicts.replace} to take out`);
+  if (verdicts.replace > 0) attention.push(`${verdicts.replace} to drill out`);
   if (verdicts.refer > 0) attention.push(`${verdicts.refer} to refer`);
   const counts = new Map<string, number>();
   for (const { stack, count } of stacks) {
@@ -108,8 +121,10 @@ function asIssued(issue: IssueRow, length: WriteLength): Told {
     state: looked === holes ? 'checked' : 'checking',
     holes,
     looked,
+    driven: issue.driven,
     verdicts,
     attention,
+    urgency: attention.length > 0 ? 0 : 3,
     parts: [...counts].map(([partNumber, count]) => ({ partNumber, count }))
   };
 }
@@ -127,23 +142,29 @@ function asPlanned(
       attention: ['It is stored in a form that this version does not know.']
     };
   const { state, holes, parts, attention } = summary;
-  const changed = issued && state !== 'unreadable' ? ['changed since it was issued'] : [];
+  const changed = issued && state !== 'unreadable' ? ['changed since it was released'] : [];
   return {
     ...NOTHING,
     holes,
     parts,
     headline: state === 'planned' ? rivetsInWords(parts ?? []) : HEADLINES[state],
     state: state === 'costly' ? 'planned' : state,
+    urgency: changed.length > 0 ? 0 : URGENCY[attention.length > 0 ? state : 'costly'],
     attention: [
       ...changed,
       ...attention.map((one) =>
         'stop' in one
           ? warningInWords({ said: one.stop }, length).title
-          : refusalInWords(one.why, length)
+          : 'missing' in one
+            ? `${fieldName(one.missing, null).replace(', ', ' ')} missing`
+            : refusalInWords(one.why, length)
       )
     ]
   };
 }
+
+/** A planned joint that needs someone is stopped by a limit. */
+const URGENCY = { impossible: 1, planned: 1, unreadable: 2, costly: 3 } as const;
 
 const CAGE_WORDS: Record<RecheckStatus['state'], string> = {
   good: 'good',
@@ -166,11 +187,17 @@ const issuesOf = (database: Database, jointIds: readonly string[]): Promise<Issu
      ), by_verdict as (
        select issue_id, verdict, count(*)::integer as count from hole_looks
        where issue_id in (select id from newest) group by issue_id, verdict
+     ), in_place as (
+       select subject_id, hole from drive_events
+       where subject_id in (select id from newest) and kind in ('driven', 'undriven')
+       group by subject_id, hole
+       having count(*) filter (where kind = 'driven') > count(*) filter (where kind = 'undriven')
      )
      select n.*,
        (select json_agg(json_build_object('stack', stack, 'count', count) order by stack)
         from by_stack where issue_id = n.id) as stacks,
-       (select json_object_agg(verdict, count) from by_verdict where issue_id = n.id) as verdicts
+       (select json_object_agg(verdict, count) from by_verdict where issue_id = n.id) as verdicts,
+       (select count(*)::integer from in_place where subject_id = n.id) as driven
      from newest n`,
     [[...jointIds]]
   );

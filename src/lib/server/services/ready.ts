@@ -1,8 +1,9 @@
+import type { DrivingTools } from '../../../core/drive/driving-tools.ts';
 import type { TimedWork } from '../../../core/ready/operations.ts';
 import { ReadyMove, type ReadyEvent } from '../../../core/ready/progress.ts';
 import { ShopFigures, STARTING_FIGURES } from '../../../core/ready/shop-figures.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { inWork, rowsOf } from '../db/work.ts';
 import { eventsOf } from '../events/read.ts';
 import { stepEvents } from '../events/step-events.ts';
 import { done, type Outcome } from './outcome.ts';
@@ -32,12 +33,29 @@ export async function shopFigures({ models }: Database): Promise<ShopFigures> {
   return last ? ShopFigures.parse(last.figures) : STARTING_FIGURES;
 }
 
-/** Sets them; what was set before stays in the table. */
-export async function setShopFigures(
-  { models }: Database,
-  figures: ShopFigures,
+/** Sets some of them on those that stand now; what was set before stays in the table. */
+async function setSome(
+  database: Database,
+  some: Partial<ShopFigures>,
   personId: string
 ): Promise<Outcome<ShopFigures>> {
-  await models.ShopFiguresRow.create({ figures, personId });
-  return done(figures);
+  return inWork(database, async () => {
+    const figures = { ...(await shopFigures(database)), ...some };
+    await database.models.ShopFiguresRow.create({ figures, personId });
+    return done(figures);
+  });
 }
+
+/** Sets times and holders; the tools stay. */
+export const setShopFigures = (
+  database: Database,
+  figures: Omit<ShopFigures, 'tools'>,
+  personId: string
+): Promise<Outcome<ShopFigures>> => setSome(database, figures, personId);
+
+/** Sets the tools; times and holders stay. */
+export const setDrivingTools = (
+  database: Database,
+  tools: DrivingTools,
+  personId: string
+): Promise<Outcome<ShopFigures>> => setSome(database, { tools }, personId);

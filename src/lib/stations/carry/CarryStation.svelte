@@ -1,11 +1,12 @@
 <script lang="ts">
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { nameOfPlace, placeInWords } from '$lib/words/places';
+  import { onMount } from 'svelte';
+  import type Drawn from './CarryCharts.svelte';
   import { num } from '$core/answer.ts';
   import { Alloy, Dash } from '$core/schema/fields.ts';
   import { strengthView } from '$core/plan/strength-view.ts';
-  import EfficiencyChart from '$lib/drawing/chart/EfficiencyChart.svelte';
-  import SizeChart from '$lib/drawing/chart/SizeChart.svelte';
+  import { whenIdle } from '$lib/client/when-idle';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
   import Figure from '../../ui/joint/Figure.svelte';
@@ -38,6 +39,22 @@
   const otherRule = $derived(plan?.diameter.byOtherSchool);
   const school = $derived(workspace.profile.diameter);
   let view = $state<'sizes' | 'strength'>('sizes');
+  /** what draws comes after the fields: the first visit answers to keys without it */
+  let charts = $state.raw<typeof Drawn | null>(null);
+  let missing = $state(false);
+  // a joint that was just begun waits for its first figure
+  onMount(() => {
+    if (entered.sheets.every(({ thicknessIn }) => thicknessIn === ''))
+      document.querySelector<HTMLElement>('input[list=gauges]')?.focus();
+  });
+  onMount(() =>
+    whenIdle(() =>
+      import('./CarryCharts.svelte').then(
+        (drawn) => (charts = drawn.default),
+        () => (missing = true)
+      )
+    )
+  );
   const strength = $derived(
     workspace.shown
       ? strengthView(workspace.shown.definition, workspace.shown.plan, workspace.profile)
@@ -67,20 +84,14 @@
           />
         </div>
         <div class="picture">
-          {#if view === 'sizes'}
-            <SizeChart
-              shown={workspace.shown}
-              stale={!workspace.now}
-              onpick={(dash) => workspace.edit({ dash }, 'dash')}
-            />
-          {:else if strength}
-            <EfficiencyChart
-              view={strength}
-              limits={workspace.profile.multipliers}
-              stale={!workspace.now}
-            />
-          {:else}
-            <p class="hint">There is no layout yet whose strength could be drawn.</p>
+          {#if charts}
+            {@const Charts = charts}
+            <Charts {view} {strength} shown={workspace.shown} />
+          {:else if missing}
+            <p class="hint">
+              The chart could not be fetched: the server cannot be reached. The figures beside it
+              stand.
+            </p>
           {/if}
         </div>
         {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
@@ -105,7 +116,7 @@
               note={result.critical === null ? 'own data' : `${result.critical} governs`}
               source={result.basis === 'own-data'
                 ? entered.perInchReason
-                : `public rivets-per-inch guidance, protruding AD rivets; sheet reckoned on ${num(
+                : `public rivets-per-inch guidance, protruding AD rivets; based on a sheet of ${num(
                     plan.reckonedSheetIn
                   )} in`}
             >
@@ -141,7 +152,7 @@
         {/if}
         {#if plan.requiredOnOther}
           <p class="hint">
-            Reckoned on the {entered.reckonOn === 'thickest' ? 'thinnest' : 'thickest'} sheet instead:
+            Based on the {entered.reckonOn === 'thickest' ? 'thinnest' : 'thickest'} sheet instead:
             {plan.requiredOnOther.ok
               ? `${plan.requiredOnOther.result.required} rivets${plan.requiredOnOther.result.critical === null ? '' : `, ${plan.requiredOnOther.result.critical} governs`}.`
               : preferences.refusal(plan.requiredOnOther.error.said)}
@@ -152,7 +163,7 @@
             label="Efficiency"
             work={strength.at.work}
             note="{strength.at.result.governs.replace('-', ' ')} governs"
-            source="direct check for judgement, never an approval; {strength.sheet}, {num(
+            source="direct check for judgment, never an approval; {strength.sheet}, {num(
               strength.thicknessIn
             )} in"
           >
@@ -178,14 +189,14 @@
         onchoose={(family) => workspace.edit({ family }, 'family')}
       />
       <Pick
-        label="Where it sits: share of the full count"
+        label="Joint location (count factor)"
         value={entered.location}
         options={LOCATION_OPTIONS}
         onchoose={(location) => workspace.edit({ location }, 'location')}
       />
       {#if unequal && entered.kind !== 'double-strap'}
         <Choice
-          label="Sheets differ: reckon the count on the"
+          label="Sheets differ: base the count on the"
           value={entered.reckonOn}
           options={[
             { value: 'thickest', text: 'thickest (never fewer)' },
@@ -214,7 +225,7 @@
       />
       <div class="own">
         <LengthField
-          label="Own figure, rivets an inch"
+          label="Rivets per inch from approved data"
           plain
           placeholder="guidance"
           whenEmpty="as the guidance gives"

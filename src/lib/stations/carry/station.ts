@@ -12,13 +12,13 @@ function neededIn({ needs }: Plan): string {
 
 export const carry = defineStation({
   key: 'carry',
-  name: 'Carry',
+  name: 'Size',
   asks: 'Which rivet, and how many?',
   page: () => import('./CarryStation.svelte'),
   status: ({ workspace: { now } }) => {
     if (!now) return open('needs a figure');
     const { plan } = now;
-    if (plan.required === null) return done('it only holds');
+    if (plan.required === null) return done('attachment only');
     return plan.required.ok ? done(neededIn(plan)) : open('not possible');
   }
 });

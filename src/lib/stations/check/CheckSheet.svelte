@@ -1,10 +1,12 @@
 <script lang="ts">
+  import Mark from '../../ui/marks/Mark.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
-  import { nominalHead } from '$core/catalog/head-limits.ts';
+  import { HEAD_LIMITS, nominalHead } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
-  import type { SeenFlag } from '$core/check/findings.ts';
+  import { looksAsked, type SeenFlag } from '$core/check/findings.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import type { CheckDesk } from '$lib/stations/check/check-desk.svelte';
+  import CaliperView from '$lib/drawing/head/CaliperView.svelte';
   import HeadSketch from '$lib/drawing/head/HeadSketch.svelte';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
   import FlagPicker from '../../ui/kit/FlagPicker.svelte';
@@ -14,9 +16,10 @@
   import OutboxNotice from '$lib/ui/OutboxNotice.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import VerdictCard from './VerdictCard.svelte';
-  import type { RefusalSaid } from '$core/refusal-said.ts';
+  import { told } from '$core/refusal-said.ts';
   import type { HeadReport } from '$core/check/head-report.ts';
-  import { reportInWords } from '$lib/words/heads';
+  import { LOOKS, reportInWords } from '$lib/words/heads';
+  import { sentence } from '$lib/words/writing';
 
   /** One head: two figures and what the eye saw in, the verdict with its reasons out. */
   interface Props {
@@ -31,35 +34,100 @@
   const workspace = useWorkspace();
 
   const typed = $derived(desk.typedFor(hole));
-  const judged = $derived(desk.reportFor(hole));
-  const problems = $derived(judged && 'problems' in judged ? judged.problems : {});
-  const live = $derived(judged && 'report' in judged ? judged : null);
+  const live = $derived(desk.reportFor(hole));
+  const problems = $derived(desk.problemsFor(hole));
+  const looksLeft = $derived(desk.looksLeft(hole));
+  const looks = $derived(
+    live?.report.judged.ok ? looksAsked(live.report.judged.result) : ([] as const)
+  );
+  /** fields that were left or entered: a figure half typed is not called wrong */
+  let settled = $state({ diameter: false, height: false });
+  /** a field that was entered empty */
+  let needed = $state<'diameter' | 'height' | null>(null);
+  const MISSING = told('a figure is needed');
+  // another head begins with nothing said of its fields
+  $effect(() => {
+    if (!hole) return;
+    settled = { diameter: false, height: false };
+    needed = null;
+  });
   const row = $derived(desk.issue.holes.find(({ number }) => number === hole)?.row ?? 1);
   const last = $derived(desk.states.get(hole)?.last ?? null);
   const recorded = $derived(desk.recordedFor(hole));
   /** a reading being typed comes before the recorded one */
-  const shown = $derived(live ?? (judged === null ? recorded : null));
+  const shown = $derived(live ?? (typed.diameter + typed.height === '' ? recorded : null));
   const rivetIn = $derived(rivetSize(desk.dashOf(hole)).diameterIn);
   const nominal = $derived(nominalHead(rivetIn));
+  const limits = $derived(HEAD_LIMITS[desk.issue.facts.limits]);
+  const timesD = ({ low, high }: { low: number; high: number }) => ({
+    low: low * rivetIn,
+    high: high * rivetIn
+  });
   let workOpen = $state(false);
   let form = $state<HTMLFormElement>();
 
-  const asProblem = (said: RefusalSaid | undefined) =>
-    said === undefined ? undefined : { said, instead: null };
+  function problemOf(field: 'diameter' | 'height') {
+    const said = needed === field ? MISSING : settled[field] ? problems[field] : null;
+    return said ? { said, instead: null } : undefined;
+  }
   const inputs = () => [...(form?.querySelectorAll<HTMLInputElement>('.readings input') ?? [])];
 
-  /** Enter goes on to the height, then records and moves to the next head. */
-  function onsubmit(event: SubmitEvent): void {
-    event.preventDefault();
-    const [diameter, height] = inputs();
-    if (document.activeElement === diameter && typed.height.trim() === '') {
-      height?.focus();
+  function type(field: 'diameter' | 'height', text: string): void {
+    settled = { ...settled, [field]: false };
+    if (needed === field) needed = null;
+    desk.type(hole, { [field]: text });
+  }
+  function goTo(field: 'diameter' | 'height'): void {
+    const input = inputs()[field === 'diameter' ? 0 : 1];
+    input?.focus();
+    input?.select();
+  }
+  /** What keeps the head from being recorded, the first field first; null where nothing does. */
+  function wrongField(): 'diameter' | 'height' | null {
+    for (const field of ['diameter', 'height'] as const)
+      if (typed[field].trim() === '' || problems[field]) return field;
+    return null;
+  }
+
+  /** Enter judges the field it is pressed in, goes on to the other, then records and moves to the next head. */
+  function enter(field: 'diameter' | 'height'): void {
+    settled = { ...settled, [field]: true };
+    if (typed[field].trim() === '') needed = field;
+    else if (!problems[field]) {
+      const wrong = wrongField();
+      if (wrong === null) record();
+      else goTo(wrong);
+    }
+  }
+  function record(): void {
+    if (!live || !person) return;
+    if (looksLeft.length > 0) {
+      form?.querySelector<HTMLInputElement>('.looks input:not(:checked)')?.focus();
       return;
     }
-    if (!live || !person) return;
     desk.record(hole);
+    settled = { diameter: false, height: false };
     onpick(desk.nextToDo(hole));
-    diameter?.focus();
+    goTo('diameter');
+  }
+  function keys(of: HTMLElement): () => void {
+    of.addEventListener('keydown', onkeydown);
+    of.addEventListener('focusout', onfocusout);
+    return () => {
+      of.removeEventListener('keydown', onkeydown);
+      of.removeEventListener('focusout', onfocusout);
+    };
+  }
+  function onkeydown(event: KeyboardEvent): void {
+    if (event.key !== 'Enter' || event.isComposing) return;
+    const at = inputs().findIndex((input) => input === event.target);
+    if (at === -1) return;
+    event.preventDefault();
+    enter(at === 0 ? 'diameter' : 'height');
+  }
+  function onfocusout(event: FocusEvent): void {
+    const at = inputs().findIndex((input) => input === event.target);
+    if (at !== -1) settled = { ...settled, [at === 0 ? 'diameter' : 'height']: true };
   }
   /** accepted, but something was found that has to be looked at */
   const onCondition = ({ judged: head, findings }: HeadReport) =>
@@ -67,6 +135,13 @@
   const time = (at: string) =>
     new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
 </script>
+
+{#snippet doNow(report: HeadReport)}
+  <div class="now">
+    <h3 class="label">Do now</h3>
+    {#each reportInWords(report, preferences.inWords).doNow as step (step)}<p>{step}</p>{/each}
+  </div>
+{/snippet}
 
 <header>
   <h2>Head {hole} of {desk.issue.holes.length}</h2>
@@ -89,32 +164,59 @@
   </span>
 </header>
 
-<form bind:this={form} {onsubmit}>
+<form
+  bind:this={form}
+  onsubmit={(event) => {
+    event.preventDefault();
+    record();
+  }}
+  {@attach keys}
+>
   <div class="readings">
     <LengthField
       label="Diameter"
       placeholder={nominal.wideIn.toFixed(3)}
       value={typed.diameter}
-      problem={asProblem(problems['diameterIn'])}
-      oninput={(diameter) => desk.type(hole, { diameter })}
+      problem={problemOf('diameter')}
+      oninput={(text) => type('diameter', text)}
     />
     <LengthField
       label="Height"
       placeholder={nominal.highIn.toFixed(3)}
       value={typed.height}
-      problem={asProblem(problems['heightIn'])}
-      oninput={(height) => desk.type(hole, { height })}
+      problem={problemOf('height')}
+      oninput={(text) => type('height', text)}
     />
   </div>
   {#if live?.report.judged.ok}
     {@const report = live.report}
     <VerdictCard
       verdict={live.report.judged.result.verdict}
-      reasons={reportInWords(report).reasons}
+      reasons={reportInWords(report, preferences.inWords).reasons}
       conditional={onCondition(report)}
     />
-    <button class="act main record" disabled={!person}>
-      {person ? `Record head ${hole}` : 'Say who is at the bench first'}
+    {@render doNow(report)}
+    {#if looks.length > 0}
+      <fieldset class="looks">
+        <legend class="label">Looked at, before it is recorded</legend>
+        {#each looks as look (look)}
+          <label>
+            <input
+              type="checkbox"
+              checked={typed.looked.includes(look)}
+              onchange={(event) => desk.look(hole, look, event.currentTarget.checked)}
+            />
+            {sentence(LOOKS[look])}
+          </label>
+        {/each}
+      </fieldset>
+    {/if}
+    <button class="act main record" disabled={!person || looksLeft.length > 0}>
+      {!person
+        ? 'Say who is at the bench first'
+        : looksLeft.length > 0
+          ? 'Look first, then record'
+          : `Record head ${hole}`}
     </button>
     {#if !person}<a class="act" href="/who?back=/joints/{workspace.id}/check"
         >Who is at the bench?</a
@@ -146,12 +248,17 @@
     <h3 class="label">Recorded</h3>
     <VerdictCard
       verdict={last.frozen.verdict}
-      reasons={recorded ? reportInWords(recorded.report).reasons : []}
+      reasons={recorded ? reportInWords(recorded.report, preferences.inWords).reasons : []}
       conditional={recorded !== null && onCondition(recorded.report)}
     />
+    {#if recorded?.report.judged.ok}{@render doNow(recorded.report)}{/if}
     <p>
       <Length lengthIn={last.diameterIn} decimal /> × <Length lengthIn={last.heightIn} decimal />
-      <span class="hint">by {last.by}, {time(last.at)}</span>
+      <span class="hint"
+        >by {last.by}, {time(last.at)}{(last.looked ?? [])
+          .map((look) => `; ${LOOKS[look]}`)
+          .join('')}</span
+      >
     </p>
   </section>
 {/if}
@@ -159,12 +266,8 @@
   {@const { report, reading } = shown}
   <HeadSketch diameterIn={reading.diameterIn} heightIn={reading.heightIn} {rivetIn} />
   {#if report.metal}<MetalBar metal={report.metal} />{/if}
-  <section>
-    <h3 class="label">Do now</h3>
-    {#each reportInWords(report).doNow as step (step)}<p>{step}</p>{/each}
-  </section>
   <button class="act" type="button" aria-expanded={workOpen} onclick={() => (workOpen = !workOpen)}
-    >Σ Arithmetic</button
+    ><Mark name="arithmetic" size={20} /> Arithmetic</button
   >
   {#if (workOpen || workspace.arithmetic) && shown.report.judged.ok}
     <Arithmetic work={[...shown.report.judged.work, ...(report.metal?.work ?? [])]} />
@@ -175,6 +278,13 @@
     verdict appears as you type.
   </p>
 {/if}
+<CaliperView
+  diameterIn={shown?.reading.diameterIn ?? nominal.wideIn}
+  heightIn={shown?.reading.heightIn ?? nominal.highIn}
+  wideIn={timesD(limits.diameterD)}
+  highIn={timesD(limits.heightD)}
+  typed={shown !== null}
+/>
 
 <style>
   header {
@@ -210,6 +320,24 @@
     color: var(--ink-soft);
     opacity: 0.6;
     font-weight: 400;
+  }
+  .now {
+    font-weight: 700;
+  }
+  .looks {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 16px;
+  }
+  .looks label {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-height: 44px;
+  }
+  .looks input {
+    width: 24px;
+    height: 24px;
   }
   .record {
     font-size: 1.1rem;

@@ -1,64 +1,55 @@
 <script lang="ts">
-  import { invalidateAll } from '$app/navigation';
   import { HEAD_LIMITS } from '$core/catalog/head-limits.ts';
+  import { rivetSize } from '$core/catalog/rivets.ts';
   import { issuedParts } from '$core/issue/issue.ts';
   import { useIssueDesk } from '$lib/stations/check/issue-desk';
-  import { issueJointAt } from '$lib/api/joints.ts';
-  import { call } from '$lib/client/call';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import HoleMap from '$lib/drawing/plan/HoleMap.svelte';
+  import GateChart from '$lib/drawing/chart/GateChart.svelte';
   import RunChart from '$lib/drawing/chart/RunChart.svelte';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { seenVerdict } from '$core/driving/head-by-camera.ts';
+  import { useDriveDesk } from '$lib/stations/drive/drive-desk.svelte';
+  import { seenInWords } from '$lib/words/driving';
   import { rowInWords } from '$lib/words/heads';
+  import ReleaseButton from './ReleaseButton.svelte';
+  import ReleaseFirst from './ReleaseFirst.svelte';
   import CheckSheet from './CheckSheet.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
+  import { MARK_WORDS } from '../../ui/kit/VerdictMark.svelte';
   import VerdictLegend from '../../ui/kit/VerdictLegend.svelte';
 
   const workspace = useWorkspace();
   const open = useIssueDesk();
   const person = $derived(open.person);
-  let refusal = $state('');
-  let issuing = $state(false);
 
   const changed = $derived(open.issue !== null && open.issue.revision !== workspace.save.revision);
-  const planned = $derived(workspace.now?.plan);
+  const preferences = usePreferences();
+  const holeHere = $derived(
+    open.issue?.holes.find(({ number }) => number === workspace.picked)?.number ??
+      open.issue?.holes[0]?.number ??
+      1
+  );
+  const D = $derived(rivetSize(open.desk?.dashOf(holeHere) ?? 4).diameterIn);
+  /** the head as it is typed, in D */
+  const typed = $derived.by(() => {
+    const judged = open.desk?.reportFor(holeHere)?.report.judged;
+    return judged?.ok ? judged.result : null;
+  });
+  const drive = useDriveDesk();
+  const seen = $derived(drive.desk?.state.seen.get(holeHere));
+  const seenSaid = $derived(
+    seen && open.issue && open.desk
+      ? seenInWords(
+          seen,
+          seenVerdict(open.desk.dashOf(holeHere), open.issue.facts.limits, seen),
+          preferences.inWords
+        )
+      : null
+  );
   const pick = (hole: number) => (workspace.picked = hole);
-
-  async function issue(): Promise<void> {
-    issuing = true;
-    refusal = '';
-    await workspace.save.flush();
-    if (workspace.save.state.kind !== 'saved') {
-      // The server would freeze what it has, which is not what this page shows.
-      refusal =
-        'What is typed here is not saved yet, so it was not issued. See the mark at the top.';
-      issuing = false;
-      return;
-    }
-    const reply = await call(
-      issueJointAt,
-      { joint: workspace.id },
-      { revision: workspace.save.revision }
-    );
-    if (!reply.reached) refusal = 'The server could not be reached. Nothing was issued; try again.';
-    else if (!reply.ok) refusal = reply.message;
-    else await invalidateAll();
-    issuing = false;
-  }
 </script>
-
-{#snippet issueButton(text: string)}
-  {#if person !== ''}
-    <button class="act main" type="button" disabled={issuing} onclick={() => void issue()}
-      >{text}</button
-    >
-  {:else}
-    <a class="act main" href="/who?back=/joints/{workspace.id}/check"
-      >Say who is at the bench first</a
-    >
-  {/if}
-  {#if refusal}<Notice level="stop" title="Not issued" text={refusal} />{/if}
-{/snippet}
 
 {#if open.issue && open.desk}
   {@const { facts, holes } = open.issue}
@@ -68,7 +59,7 @@
       {#if open.issue && open.desk}
         <div class="drawing">
           <p class="label">
-            Issue {open.issue.number}, seen from the driven side · {issuedParts(facts).join(', ')}
+            Release {open.issue.number}, seen from the driven side · {issuedParts(facts).join(', ')}
           </p>
           <HoleMap
             {holes}
@@ -81,14 +72,37 @@
             onpick={pick}
           />
           <VerdictLegend states={open.desk.states} />
-          <div class="run">
-            <RunChart
-              events={open.desk.events}
-              limits={facts.limits}
-              picked={workspace.picked}
-              onpick={pick}
-              arithmetic={workspace.arithmetic}
-            />
+          <table class="sr-only">
+            <caption>Heads measured</caption>
+            <thead
+              ><tr
+                ><th scope="col">Hole</th><th scope="col">Diameter</th><th scope="col">Height</th
+                ><th scope="col">Verdict</th></tr
+              ></thead
+            >
+            <tbody>
+              {#each open.desk.events as { id, hole, diameterIn, heightIn, frozen } (id)}
+                <tr
+                  ><th scope="row">{hole}</th><td>{preferences.inWords(diameterIn)}</td><td
+                    >{preferences.inWords(heightIn)}</td
+                  ><td>{MARK_WORDS[frozen.verdict]}</td></tr
+                >
+              {/each}
+            </tbody>
+          </table>
+          <div class="charts">
+            <div class="run">
+              <RunChart
+                events={open.desk.events}
+                limits={facts.limits}
+                picked={workspace.picked}
+                onpick={pick}
+                arithmetic={workspace.arithmetic}
+              />
+            </div>
+            <div class="run">
+              <GateChart events={open.desk.events} limits={facts.limits} now={typed} />
+            </div>
           </div>
         </div>
       {/if}
@@ -97,24 +111,24 @@
       {#if changed}
         <Notice
           level="attention"
-          title="The joint has changed since issue {open.issue?.number}"
-          text="Heads checked here belong to the holes as issued. Issue it again to check the new layout."
+          title="The joint has changed since release {open.issue?.number}"
+          text="Heads checked here belong to the holes as released. Release it again to check the new layout."
         >
-          <div class="again">{@render issueButton('Issue it again')}</div>
+          <div class="again"><ReleaseButton text="Release it again" station="check" /></div>
         </Notice>
       {/if}
       {#each open.desk?.rowsApart ?? [] as { row, share, meaning } (row)}
         <Notice level="attention" {...rowInWords(row, share, meaning)} />
       {/each}
       {#if open.desk}
-        <CheckSheet
-          desk={open.desk}
-          {person}
-          hole={holes.find(({ number }) => number === workspace.picked)?.number ??
-            holes[0]?.number ??
-            1}
-          onpick={pick}
-        />
+        {#if seen && seenSaid}
+          <p class="seen" data-testid="seen-by-camera">
+            Camera on head {holeHere}: <strong>{seenSaid.figure}</strong>, {seenSaid.verdict}. {seen.by}{seen.simulated
+              ? ', simulated camera: practice, not for the record'
+              : ''}
+          </p>
+        {/if}
+        <CheckSheet desk={open.desk} {person} hole={holeHere} onpick={pick} />
       {/if}
     {/snippet}
     {#snippet foot()}
@@ -122,10 +136,12 @@
         <span><kbd>Enter</kbd> to height, then record and next</span>
         <span><kbd>[</kbd> <kbd>]</kbd> hole back, on</span>
         <span class="limits">
-          limits: {facts.limits}, {limits.diameterD.low.toFixed(2)}–{limits.diameterD.high.toFixed(
-            2
-          )} D wide,
-          {limits.heightD.low.toFixed(2)}–{limits.heightD.high.toFixed(2)} D high
+          limits: {facts.limits}, {preferences.text(limits.diameterD.low * D)} to {preferences.inWords(
+            limits.diameterD.high * D
+          )} wide ({limits.diameterD.low.toFixed(2)} to {limits.diameterD.high.toFixed(2)} D), {preferences.text(
+            limits.heightD.low * D
+          )} to {preferences.inWords(limits.heightD.high * D)} high ({limits.heightD.low.toFixed(2)} to
+          {limits.heightD.high.toFixed(2)} D)
         </span>
         {#if facts.keptClosed !== null}<span data-testid="kept-closed"
             >not taken apart; chips and burrs accepted: {facts.keptClosed}</span
@@ -134,20 +150,13 @@
     {/snippet}
   </StationFrame>
 {:else}
-  <div class="begin">
-    <h1>Issue the layout before heads are checked</h1>
-    <p>
-      Issuing freezes the holes, the rivet and the rules as issue 1, so that every measured head
-      belongs to the joint as it was laid out.
-    </p>
-    {#if planned?.layout.ok}
-      <p class="what">{planned.layout.result.rivets} rivets to check</p>
-      {@render issueButton('Issue it and start checking')}
-    {:else}
-      <p>There is no layout to issue yet: Carry and Lay out say what is missing.</p>
-      <a class="act" href="/joints/{workspace.id}/carry">To Carry</a>
-    {/if}
-  </div>
+  <ReleaseFirst
+    title="Release the layout before heads are checked"
+    text="Releasing freezes the holes, the rivet and the rules as release 1, so that every measured head belongs to the joint as it was laid out."
+    what="to check"
+    act="Release it and start checking"
+    station="check"
+  />
 {/if}
 
 <style>
@@ -158,8 +167,22 @@
     gap: 6px;
     height: 100%;
   }
+  .charts {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 300px);
+    gap: 10px;
+    min-height: 0;
+  }
   .run {
     min-height: 0;
+  }
+  @container (max-width: 620px) {
+    .charts {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .run {
+      height: 240px;
+    }
   }
   .again {
     padding-top: 8px;
@@ -177,21 +200,6 @@
     margin-left: auto;
     color: var(--ink-soft);
     font-variant-numeric: tabular-nums;
-  }
-  .begin {
-    display: flex;
-    flex-direction: column;
-    align-items: flex-start;
-    gap: 1rem;
-    max-width: 620px;
-    padding: 3rem;
-  }
-  h1 {
-    font-size: 1.7rem;
-  }
-  .what {
-    font-size: 1.3rem;
-    font-weight: 700;
   }
   @media (max-width: 900px) {
     .run {

@@ -13,7 +13,7 @@
   const WORDS: Record<Verdict, string> = {
     accept: 'Good',
     'drive-more': 'Drive more',
-    replace: 'Take out',
+    replace: 'Drill out and replace',
     refer: 'Refer'
   };
 </script>
@@ -26,10 +26,10 @@
   data-verdict={verdict}
 >
   <svg viewBox="-24 -24 48 48" width="52" height="52"
-    ><VerdictMark kind={verdict} radius={17} /></svg
+    ><VerdictMark kind={conditional ? 'on-condition' : verdict} radius={17} /></svg
   >
   <div>
-    <strong>{conditional ? 'Good only if it passes a look' : WORDS[verdict]}</strong>
+    <strong>{conditional ? 'Good if straight and the sheets are flat' : WORDS[verdict]}</strong>
     {#each reasons as reason (reason)}<p>{reason}</p>{/each}
   </div>
 </div>

@@ -1,10 +1,15 @@
 import type { Clocked } from '$lib/client/outbox.svelte';
 import { z } from 'zod';
-import { headReport, HeadReading, rowMeaning, type HeadReport } from '$core/check/head-report.ts';
+import {
+  headReport,
+  HeadReading,
+  readingRefused,
+  rowMeaning,
+  type HeadReport
+} from '$core/check/head-report.ts';
 import { holeStream, lastShares, type HoleEvent } from '$core/check/hole-events.ts';
-import { SeenFlag } from '$core/check/findings.ts';
+import { Look, looksAsked, SeenFlag } from '$core/check/findings.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
-import { problemsOf } from '$core/schema/read.ts';
 import { predictedHeadIn3, type Issue } from '$core/issue/issue.ts';
 import type { Dash } from '$core/schema/fields.ts';
 import { Desk } from '../../client/desk.svelte';
@@ -13,14 +18,15 @@ import { Kept } from '../../client/kept';
 const Typed = z.object({
   diameter: z.string(),
   height: z.string(),
-  flags: z.array(SeenFlag)
+  flags: z.array(SeenFlag),
+  looked: z.array(Look).default([])
 });
 /** A reading as typed; nothing is lost by looking at another hole meanwhile. */
 type Typed = z.infer<typeof Typed>;
 
 const KeptTyping = z.record(z.string(), Typed);
 
-const NOTHING: Typed = { diameter: '', height: '', flags: [] };
+const NOTHING: Typed = { diameter: '', height: '', flags: [], looked: [] };
 
 export type DeskState =
   { kind: 'idle' } | { kind: 'sending' } | { kind: 'waiting' } | ({ kind: 'refused' } & Refused);
@@ -53,7 +59,12 @@ export class CheckDesk {
         const { hole, diameterIn, heightIn, flags } = checked;
         // what was typed there since is newer
         if (!this.#typed[hole])
-          this.type(hole, { diameter: String(diameterIn), height: String(heightIn), flags });
+          this.type(hole, {
+            diameter: String(diameterIn),
+            height: String(heightIn),
+            flags,
+            looked: []
+          });
       }
     });
   }
@@ -86,7 +97,9 @@ export class CheckDesk {
   }
 
   type(hole: number, change: Partial<Typed>): void {
-    this.#typed = { ...this.#typed, [hole]: { ...this.typedFor(hole), ...change } };
+    // what was looked at belongs to the figures it was asked for
+    const looked = change.looked ?? [];
+    this.#typed = { ...this.#typed, [hole]: { ...this.typedFor(hole), ...change, looked } };
     this.#store();
   }
 
@@ -97,18 +110,36 @@ export class CheckDesk {
     });
   }
 
+  /** Ticks that it was looked at, or takes that back. */
+  look(hole: number, look: Look, seen: boolean): void {
+    const { looked } = this.typedFor(hole);
+    const others = looked.filter((one) => one !== look);
+    this.type(hole, { looked: seen ? [...others, look] : others });
+  }
+
+  /** What is wrong with each reading by itself; a field that is still empty has nothing wrong. */
+  problemsFor(hole: number): { diameter: RefusalSaid | null; height: RefusalSaid | null } {
+    const { diameter, height } = this.typedFor(hole);
+    const dash = this.dashOf(hole);
+    const refused = (key: 'diameterIn' | 'heightIn', typed: string) =>
+      typed.trim() === '' ? null : readingRefused(key, typed, dash);
+    return { diameter: refused('diameterIn', diameter), height: refused('heightIn', height) };
+  }
+
+  /** What must still be looked at before the typed head is recorded. */
+  looksLeft(hole: number): readonly Look[] {
+    const judged = this.reportFor(hole)?.report.judged;
+    const { looked } = this.typedFor(hole);
+    return judged?.ok ? looksAsked(judged.result).filter((look) => !looked.includes(look)) : [];
+  }
+
   /** The rivet size of one hole. */
   dashOf(hole: number): Dash {
     return this.issue.holes.find(({ number }) => number === hole)?.dash ?? this.issue.facts.dash;
   }
 
-  /** The typed reading judged, or what is wrong with it; null while it is not complete. */
-  reportFor(
-    hole: number
-  ):
-    | { report: HeadReport; reading: HeadReading }
-    | { problems: Record<string, RefusalSaid> }
-    | null {
+  /** The typed reading judged; null while it is not complete, or one of its figures cannot be. */
+  reportFor(hole: number): { report: HeadReport; reading: HeadReading } | null {
     const { diameter, height, flags } = this.typedFor(hole);
     if (diameter.trim() === '' || height.trim() === '') return null;
     const { limits } = this.issue.facts;
@@ -120,11 +151,7 @@ export class CheckDesk {
       heightIn: height,
       flags
     });
-    if (!read.success)
-      return {
-        problems: Object.fromEntries(problemsOf(read.error).map(({ path, said }) => [path, said]))
-      };
-    return this.#reportOf(hole, read.data);
+    return read.success ? this.#reportOf(hole, read.data) : null;
   }
 
   /** What the latest recorded reading of a hole means; null before there is one. */
@@ -165,10 +192,12 @@ export class CheckDesk {
   /** Hands a complete reading over for good; it counts as recorded once the server has acknowledged it. */
   record(hole: number): void {
     const judged = this.reportFor(hole);
-    if (!judged || !('reading' in judged)) return;
+    if (!judged || this.looksLeft(hole).length > 0) return;
     const { diameterIn, heightIn, flags } = judged.reading;
+    const asked = judged.report.judged.ok ? looksAsked(judged.report.judged.result) : [];
+    const looked = asked.length > 0 ? { looked: [...asked] } : {};
     this.#refused = null;
-    if (this.desk.add({ kind: 'checked', hole, diameterIn, heightIn, flags }))
+    if (this.desk.add({ kind: 'checked', hole, diameterIn, heightIn, flags, ...looked }))
       this.#forgetTyped(hole);
     else if (this.desk.refusal) this.#refused = { hole, said: this.desk.refusal };
   }

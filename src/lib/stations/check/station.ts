@@ -5,8 +5,10 @@ export const check = defineStation({
   name: 'Check',
   asks: 'Is this head good, and if not, why?',
   page: () => import('./CheckStation.svelte'),
+  // heads belong to the holes as issued
+  standsAlone: ({ issue }) => issue !== null,
   status: ({ issue, desk }) => {
-    if (!issue || !desk) return open('not issued yet');
+    if (!issue || !desk) return open('not released yet');
     const looks = [...desk.states.values()].flatMap(({ last }) => last ?? []);
     const text = `${looks.length} of ${issue.holes.length} looked at`;
     const allGood = looks.every(({ frozen }) => frozen.verdict === 'accept');

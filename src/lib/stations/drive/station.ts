@@ -1,16 +1,15 @@
-import { defineStation, open } from '../station';
+import { defineStation, done, open } from '../station';
 
 export const drive = defineStation({
   key: 'drive',
   name: 'Drive',
   asks: 'With what, in what order, before when?',
-  page: {
-    will: [
-      'name the gun, the bar and the squeezer gap for this rivet',
-      'show the driving order, with every hole that must stay open',
-      'run the clock of refrigerated rivets'
-    ],
-    meanwhile: 'drive as usual, then measure the heads under Check'
-  },
-  status: () => open('comes next')
+  page: () => import('./DriveStation.svelte'),
+  // rivets belong to the holes as released
+  standsAlone: ({ issue }) => issue !== null,
+  status: ({ issue, drive: desk }) => {
+    if (!issue || !desk) return open('not released yet');
+    const text = `driven ${desk.driven} of ${issue.holes.length}`;
+    return desk.driven === issue.holes.length ? done(text) : open(text);
+  }
 });

@@ -41,9 +41,9 @@
         <dd>dash {other.dash} <small>{other.lines} line{other.lines > 1 ? 's' : ''}</small></dd>
         <dt>Across</dt>
         <dd><Length lengthIn={other.acrossIn} /></dd>
-        <dt>Mass added</dt>
+        <dt>Added weight</dt>
         <dd>{other.massLb.toFixed(3)} lb{other.massLb === lightest ? ' ✓' : ''}</dd>
-        <dt>Headroom</dt>
+        <dt>Rework margin</dt>
         <dd>{other.withRoom === 0 ? 'none' : `${other.withRoom} of ${other.rivets}`}</dd>
       </dl>
       {#if other.stops > 0}<p class="stop">
@@ -52,7 +52,7 @@
       {#if other.current}
         <p class="now">✓ as it stands</p>
       {:else}
-        <button class="act" type="button" onclick={() => choose(other)}>Lay it out so</button>
+        <button class="act" type="button" onclick={() => choose(other)}>Use this layout</button>
       {/if}
     </article>
   {:else}

@@ -122,7 +122,7 @@
       value={unit}
       options={[
         { value: 'in', text: 'inches' },
-        { value: 'mm', text: 'millimetres' }
+        { value: 'mm', text: 'millimeters' }
       ]}
       onchoose={(value) => (unit = value)}
     />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Mark from '../../ui/marks/Mark.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { readDrill } from '$core/catalog/drills.ts';
   import { byId } from '$core/joint/item-id.ts';
@@ -133,17 +134,19 @@
       onclick={pin}
       title="P"
     >
-      {hole.fixed === null ? 'Pin' : 'Let go'}
+      {hole.fixed === null ? 'Pin' : 'Unpin'}
     </button>
     {#if hole.fixed === null}
-      <button class="act small" type="button" onclick={takeOut} data-hint="Delete">Take out</button>
+      <button class="act small" type="button" onclick={takeOut} data-hint="Delete"
+        >Delete hole</button
+      >
     {/if}
     <button
       class="act small sum"
       type="button"
       aria-expanded={markOpen}
       aria-label="Arithmetic of the mark"
-      onclick={() => (markOpen = !markOpen)}>Σ</button
+      onclick={() => (markOpen = !markOpen)}><Mark name="arithmetic" size={20} /></button
     >
   </div>
   {#if asking && hole.state !== 'held-open'}

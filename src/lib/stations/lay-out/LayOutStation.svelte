@@ -3,32 +3,34 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { onMount } from 'svelte';
   import { tinykeys } from 'tinykeys';
-  import { fixedMoved } from '$core/edit/hole-edits.ts';
   import type { LaidLine } from '$core/plan/holes.ts';
-  import { gridPerIn } from '$core/layout/fill-line.ts';
-  import { snapToRuler } from '$core/units/ruler.ts';
   import { outsideFields } from '$lib/client/keys';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import CloseUp from '$lib/drawing/section/CloseUp.svelte';
-  import type { LayerEnd } from '$core/stack/layer-ends.ts';
+  import { MOST_ELEMENTS } from '$lib/drawing/plan/hole-marks';
   import PlanView from '$lib/drawing/plan/PlanView.svelte';
+  import { LINE_IN, STORY_FROM } from '$lib/drawing/plan/story-strip';
+  import StoryStrip from '$lib/drawing/plan/StoryStrip.svelte';
   import Tape from '$lib/drawing/plan/Tape.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
   import KindFields from '../../ui/joint/KindFields.svelte';
   import LengthField from '../../ui/kit/LengthField.svelte';
   import Alternatives from './Alternatives.svelte';
   import { datumOptions } from './datums';
+  import { Drags } from './drags';
   import FilesSheet from './FilesSheet.svelte';
+  import HoleTable from './HoleTable.svelte';
   import HolePanel from './HolePanel.svelte';
   import InTheWay from './InTheWay.svelte';
   import LayoutFigures from './LayoutFigures.svelte';
+  import LayoutViews, { type LayoutView, type LineLength } from './LayoutViews.svelte';
   import LayoutWarnings from './LayoutWarnings.svelte';
   import MetalSteps from './MetalSteps.svelte';
+  import NotPossible from './NotPossible.svelte';
   import PickUpSheet from './PickUpSheet.svelte';
   import Reader from './Reader.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
   import Unreadable from '../../ui/joint/Unreadable.svelte';
-  import WaysOut from '../../ui/joint/WaysOut.svelte';
 
   const preferences = usePreferences();
 
@@ -46,43 +48,40 @@
   );
   const spaced = $derived(entered.kind !== 'patch');
   const onlyHolds = $derived(workspace.shown?.plan.needs.length === 0);
+  /** over so many times as long as deep it is told in lines, unless the whole is asked for */
+  const long = $derived(
+    layout !== null &&
+      layout.widthIn > STORY_FROM * layout.heightIn &&
+      layout.widthIn > LINE_IN.inch.short
+  );
+  /** null: in lines once it is longer than one, and has no more holes than are drawn at once */
+  let asked = $state<LineLength | null>(null);
+  const metric = $derived(preferences.lengths === 'mm');
+  const inLines = $derived(
+    asked ??
+      // so many holes in lines cost a keystroke more than a frame: they are asked for
+      (holes.length <= MOST_ELEMENTS &&
+      (layout?.widthIn ?? 0) > LINE_IN[metric ? 'metric' : 'inch'].long
+        ? 'long'
+        : 'whole')
+  );
+  const lineIn = $derived(
+    LINE_IN[metric ? 'metric' : 'inch'][inLines === 'short' ? 'short' : 'long']
+  );
   /** a long strip leaves room for its corner enlarged */
   const strip = $derived(layout !== null && layout.widthIn > 2.2 * layout.heightIn);
   const datums = $derived(datumOptions(entered, layout, line));
   const datumWords = (of: LaidLine | undefined): string =>
     datumOptions(entered, layout, of).find(({ value }) => value === entered.datum)?.text ??
     'the datum edge';
-  let view = $state<'plan' | 'headroom' | 'others' | 'steps'>('plan');
+  let view = $state<LayoutView>('plan');
   let reading = $state(false);
   let pickingUp = $state(false);
   let files = $state(false);
   let panel = $state<HolePanel>();
   const pick = (hole: number) => (workspace.picked = hole);
 
-  const write = (inches: number) => String(Number(inches.toFixed(6)));
-  /** What is dragged falls on the ruler's divisions. */
-  const onRuler = (inches: number) =>
-    entered.scale === 'exact'
-      ? Math.round(inches * gridPerIn('exact')) / gridPerIn('exact')
-      : snapToRuler(inches, entered.scale);
-  function moveKeepOut(id: string, xIn: number, yIn: number): void {
-    const keepOuts = entered.keepOuts.map((keepOut) =>
-      keepOut.id === id
-        ? { ...keepOut, xIn: write(onRuler(xIn)), yIn: write(onRuler(yIn)) }
-        : keepOut
-    );
-    workspace.edit({ keepOuts }, `keepOuts ${id} drag`);
-  }
-  function moveLayerEnd(id: string, end: LayerEnd['end'], xIn: number): void {
-    const field = end === 'begin' ? 'fromIn' : 'toIn';
-    const sheets = entered.sheets.map((sheet) =>
-      sheet.id === id ? { ...sheet, [field]: write(Math.max(0, onRuler(xIn))) } : sheet
-    );
-    workspace.edit({ sheets }, `sheets ${id} ${field} drag`);
-  }
-  function moveFixed(id: string, alongIn: number): void {
-    workspace.edit(fixedMoved(entered, id, onRuler(alongIn)), `fixed ${id} drag`);
-  }
+  const drags = new Drags(workspace);
 
   onMount(() =>
     tinykeys(window, {
@@ -96,43 +95,52 @@
   );
 </script>
 
+<svelte:window onpointerdowncapture={drags.take} />
 <StationFrame>
   {#snippet drawing()}
     {#if shown && layout}
       <div class="board">
-        <div class="views">
-          <Choice
-            label="Drawing"
-            quiet
-            value={view}
-            options={[
-              { value: 'plan', text: 'Plan' },
-              { value: 'headroom', text: 'Headroom' },
-              { value: 'others', text: 'Alternatives' },
-              { value: 'steps', text: 'On the metal' }
-            ]}
-            onchoose={(value) => (view = value)}
-          />
-          <button class="act" type="button" onclick={() => (files = true)}>Files</button>
-        </div>
+        <LayoutViews
+          {view}
+          onview={(value) => (view = value)}
+          line={long && (view === 'plan' || view === 'headroom') ? inLines : null}
+          online={(value) => (asked = value)}
+          onfiles={() => (files = true)}
+        />
         {#if view === 'others'}
           <Alternatives onchosen={() => (view = 'plan')} />
+        {:else if view === 'table'}
+          <HoleTable {line} {holes} picked={picked?.number ?? 1} onpick={pick} />
         {:else if view === 'steps'}
           <div class="steps"><MetalSteps {layout} /></div>
         {:else}
-          <div class="sheets" class:strip>
-            <PlanView
+          {#if long && inLines !== 'whole'}
+            <StoryStrip
               {shown}
               picked={picked?.number ?? 1}
               onpick={pick}
               stale={!workspace.now}
               headroom={view === 'headroom'}
-              onkeepout={moveKeepOut}
-              onfixed={moveFixed}
-              onlayerend={moveLayerEnd}
+              {lineIn}
+              onkeepout={drags.keepOut}
+              onfixed={drags.fixed}
+              onlayerend={drags.layerEnd}
             />
-            {#if strip}<CloseUp {shown} picked={workspace.picked} onpick={pick} />{/if}
-          </div>
+          {:else}
+            <div class="sheets" class:strip>
+              <PlanView
+                {shown}
+                picked={picked?.number ?? 1}
+                onpick={pick}
+                stale={!workspace.now}
+                headroom={view === 'headroom'}
+                onkeepout={drags.keepOut}
+                onfixed={drags.fixed}
+                onlayerend={drags.layerEnd}
+              />
+              {#if strip}<CloseUp {shown} picked={workspace.picked} onpick={pick} />{/if}
+            </div>
+          {/if}
           {#if view === 'headroom'}
             <p class="legend hint">
               Each hole carries the largest size that could still go there in rework: olive has
@@ -145,7 +153,7 @@
     {:else}
       <div class="first">
         {#if plan && !plan.layout.ok}
-          <div class="refused"><WaysOut refused={plan.layout} /></div>
+          <NotPossible refused={plan.layout} />
         {:else}
           <Unreadable />
         {/if}
@@ -187,7 +195,7 @@
       <KindFields station="lay-out" />
       {#if spaced}
         <Choice
-          label="Pitch school"
+          label="Spacing practice"
           value={entered.prefer}
           options={[
             { value: 'profile', text: `Shop’s: ${school}` },
@@ -263,12 +271,6 @@
     gap: 6px;
     height: 100%;
   }
-  .views {
-    display: flex;
-    justify-content: space-between;
-    align-items: end;
-    gap: 10px;
-  }
   .sheets {
     display: grid;
     grid-template-columns: minmax(0, 1fr);
@@ -297,9 +299,6 @@
     align-items: center;
     justify-content: center;
     height: 100%;
-  }
-  .refused {
-    width: min(560px, 100%);
   }
   .gone {
     display: flex;

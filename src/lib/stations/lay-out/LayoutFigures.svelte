@@ -2,9 +2,13 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { placeInWords } from '$lib/words/places';
   import { num } from '$core/answer.ts';
+  import { reworkMargin } from '$core/plan/rework-margin.ts';
+  import { stoppedUpTo } from '$core/plan/blocks.ts';
   import type { Plan } from '$core/plan/plan-shape.ts';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
   import Figure from '../../ui/joint/Figure.svelte';
   import Length from '../../ui/kit/Length.svelte';
+  import { marginInWords } from '$lib/words/margins';
   import { notationInWords } from '$lib/words/arithmetic';
 
   /** The answers of a layout: how many, and every distance with its place between the limits. */
@@ -13,10 +17,18 @@
     plan: Plan;
   }
   let { plan }: Props = $props();
+  const workspace = useWorkspace();
+  const stopped = $derived(stoppedUpTo(workspace.blocks, 'lay-out'));
   const layout = $derived(plan.layout.ok ? plan.layout.result : null);
   /** a gap over an open hole is told, and is no broken limit */
   const limits = $derived(layout?.checks.filter((check) => check.rule !== 'open-gap') ?? []);
   const broken = $derived(limits.filter((check) => !check.ok).length);
+  const margin = $derived(reworkMargin(plan));
+  /** as it was when the joint was opened: only one's own change makes it worth a color */
+  const before = $derived(workspace.marginAtOpening);
+  const worse = $derived(
+    margin !== null && before !== null && margin.take * before.of < before.take * margin.of
+  );
   const open = $derived(layout ? layout.drilled - layout.rivets : 0);
   const needed = $derived.by(() => {
     const [need] = plan.needs;
@@ -47,9 +59,25 @@
           >{:else}<Length lengthIn={figure.valueIn} />{/if}
       </Figure>
     {/each}
+    {#if margin}
+      <Figure
+        label="Rework margin"
+        work={margin.work}
+        source="the largest rivet each hole could still take, its neighbors as they are"
+        note={marginInWords(margin, preferences.inWords)}
+      >
+        <span class:worse data-testid="rework-margin"
+          >{margin.take}<small class="of"
+            >&nbsp;of {margin.of}{worse && before
+              ? `, △ was ${before.take} of ${before.of}`
+              : ''}</small
+          ></span
+        >
+      </Figure>
+    {/if}
     {#if plan.mass}
       <Figure
-        label="Mass added"
+        label="Added weight"
         work={plan.mass.work}
         source="undriven rivets and added metal, 0.100 lb/in³"
       >
@@ -61,9 +89,9 @@
   </section>
   <p class="checks" class:bad={broken > 0} data-testid="checks">
     {#if broken === 0}
-      ✓ {limits.length} limits hold, exact and on the ruler
+      {stopped ? '○' : '✓'} {limits.length} limits hold, exact and on the ruler
     {:else}
-      ✕ {broken} of {limits.length} limits are broken
+      ✕ {broken} of {limits.length} limits {broken === 1 ? 'is' : 'are'} broken
     {/if}
   </p>
 {/if}
@@ -73,6 +101,10 @@
     font-size: 0.85rem;
     font-weight: 400;
     color: var(--ink-soft);
+  }
+  .worse,
+  .worse .of {
+    color: var(--amber);
   }
   .text {
     font-size: 1.05rem;

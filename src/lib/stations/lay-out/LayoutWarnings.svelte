@@ -33,5 +33,5 @@
 
 <Warnings {warnings} />
 {#if adrift.length > 0}
-  <button class="act" type="button" onclick={letGo}>Let go of what no longer fits</button>
+  <button class="act" type="button" onclick={letGo}>Remove what no longer fits</button>
 {/if}

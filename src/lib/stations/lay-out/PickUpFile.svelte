@@ -10,7 +10,7 @@
   import { readHolesFile } from '$lib/client/read-file';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import type { Found } from '$lib/exchange/found.ts';
-  import { fieldName } from '$lib/ui/joint/field-names.ts';
+  import { fieldName } from '$lib/words/field-names.ts';
   import Choice from '../../ui/kit/Choice.svelte';
   import FileDrop from '../../ui/kit/FileDrop.svelte';
   import { chosenOf, groupsOf, outlineFields } from './found-groups.ts';
@@ -46,7 +46,7 @@
   );
   const units = $derived([
     { value: 'in' as const, text: 'inches' },
-    { value: 'mm' as const, text: 'millimetres' },
+    { value: 'mm' as const, text: 'millimeters' },
     ...(read && unitOf(read.found) === 'other'
       ? [
           {

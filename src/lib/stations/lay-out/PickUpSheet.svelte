@@ -104,7 +104,7 @@
     value={way}
     options={[
       { value: 'running', text: 'Running distances' },
-      { value: 'tapes', text: 'Two tapes' },
+      { value: 'tapes', text: 'From two points' },
       { value: 'file', text: 'A drawing or table' }
     ]}
     onchoose={(value) => (way = value)}
@@ -173,7 +173,7 @@
           onclick={() =>
             add(
               [{ xIn: met.result.at.xIn, yIn: -met.result.at.yIn, diameterIn: null }],
-              'two tapes'
+              'from two points'
             )}>Take it up</button
         >
       {:else if met}

@@ -1,13 +1,17 @@
 <script lang="ts">
+  import ColdLines from '../../ui/cold/ColdLines.svelte';
   import Progress from '../../ui/kit/Progress.svelte';
   import WholeScreen from '../../ui/kit/WholeScreen.svelte';
+  import Music from '@lucide/svelte/icons/music';
   import Volume2 from '@lucide/svelte/icons/volume-2';
   import VolumeX from '@lucide/svelte/icons/volume-x';
   import X from '@lucide/svelte/icons/x';
   import { runningMarkIn, type LaidLine, type PlannedHole } from '$core/plan/holes.ts';
   import { formatLength, type LengthStyle } from '$core/units/format-length.ts';
   import type { RulerScale } from '$core/units/ruler.ts';
-  import { readingOrder, spoken } from './reading';
+  import MiniPlan from './MiniPlan.svelte';
+  import { fromFarEdge, readingOrder, spoken } from './reading';
+  import { rowTone } from './row-tone';
 
   /** One mark at a time in digits readable from across the bench; on by space, a tap, an arrow or a foot switch. */
   interface Props {
@@ -40,6 +44,13 @@
       ? null
       : formatLength(Math.abs(hole.crossMarkIn), style)
   );
+  /** from the other end of the line: a second way to measure the same mark */
+  const back = $derived.by(() => {
+    if (!line || !hole || line.path.path !== 'straight') return null;
+    const { edge, awayIn } = fromFarEdge({ path: line.path, datumIn: line.datumIn }, markIn);
+    return { edge, ...formatLength(awayIn, style === 'mm' ? 'mm' : 'decimal') };
+  });
+  let toned = $state(false);
   const canSpeak = typeof window !== 'undefined' && 'speechSynthesis' in window;
   let speaks = $state(false);
   let finished = $state(false);
@@ -53,14 +64,22 @@
     window.speechSynthesis.speak(new SpeechSynthesisUtterance(text));
   }
   $effect(() => {
-    if (current) say();
+    if (!current) return;
+    if (toned) rowTone(lines.findIndex(({ key }) => key === current.line));
+    say();
   });
   function go(by: 1 | -1): void {
     const next = order[at + by];
     finished = next === undefined && by === 1;
     if (next) onpick(next.hole);
   }
+  /** Space and Enter press the button that has the focus; anywhere else they go on. */
+  const pressesButton = ({ key, target }: KeyboardEvent): boolean =>
+    (key === ' ' || key === 'Enter') &&
+    target instanceof HTMLButtonElement &&
+    !target.classList.contains('big');
   function onkeydown(event: KeyboardEvent): void {
+    if (pressesButton(event)) return;
     const on = [' ', 'ArrowRight', 'ArrowDown', 'Enter', 'PageDown'];
     const back = ['ArrowLeft', 'ArrowUp', 'Backspace', 'PageUp'];
     if (event.key === 'Escape') onclose();
@@ -73,12 +92,20 @@
 </script>
 
 <WholeScreen label="Marks, one at a time" testid="reader" {onclose} {onkeydown}>
+  <ColdLines />
   <div class="reader">
     <header>
       <p class="which">{line?.name ?? ''}</p>
       <p class="from">
-        from {line?.path.path === 'circle' ? 'the centre lines' : datumWords(line)}
+        from {line?.path.path === 'circle' ? 'the center lines' : datumWords(line)}
       </p>
+      <button
+        class="act small"
+        type="button"
+        aria-pressed={toned}
+        aria-label="A tone for each row"
+        onclick={() => (toned = !toned)}><Music size={22} /></button
+      >
       {#if canSpeak}
         <button
           class="act small"
@@ -94,7 +121,7 @@
         ><X size={22} /></button
       >
     </header>
-    <button class="big" type="button" onclick={() => go(1)} aria-label="Next mark">
+    <button class="big" type="button" data-autofocus onclick={() => go(1)} aria-label="Next mark">
       {#if hole}
         <span class="number" class:open={hole.state === 'held-open'}>
           hole {hole.number}{hole.state === 'held-open' ? `, ◇ held open: ${hole.reason}` : ''}
@@ -118,10 +145,16 @@
           >
         {/if}
       {/if}
+      {#if back}
+        <span class="far" data-testid="reader-back"
+          >from the {back.edge} edge {back.figure} {back.unit}</span
+        >
+      {/if}
       {#if finished}<span class="number"
           >That was the last mark. Count {holes.length} before drilling.</span
         >{/if}
     </button>
+    <MiniPlan {lines} {holes} at={hole?.number ?? 0} line={current?.line ?? ''} />
     <footer>
       <button class="act" type="button" onclick={() => go(-1)} disabled={at === 0}>‹ Back</button>
       <div class="how-far">
@@ -136,7 +169,8 @@
 <style>
   .reader {
     display: grid;
-    grid-template-rows: auto minmax(0, 1fr) auto;
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto minmax(0, 1fr) auto auto;
     min-height: 0;
     height: 100%;
   }
@@ -169,6 +203,11 @@
   .number {
     font-size: clamp(1.4rem, 4vw, 2.6rem);
     padding: 0 12px;
+  }
+  .far {
+    font-size: clamp(1rem, 2.6vw, 1.6rem);
+    color: var(--ink-soft);
+    font-variant-numeric: tabular-nums;
   }
   .open {
     color: var(--amber);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { datumOptions } from './datums';
-import { readingOrder, spoken } from './reading';
+import { fromFarEdge, readingOrder, spoken } from './reading';
 
 describe('reading marks out', () => {
   it('goes line by line and says a shared corner once', () => {
@@ -15,7 +15,7 @@ describe('reading marks out', () => {
   it.each([
     ['1 3/32', 'in', '1 and 3 over 32 inches'],
     ['3/64', 'in', '3 over 64 inches'],
-    ['12.5', 'mm', '12 point 5 millimetres'],
+    ['12.5', 'mm', '12 point 5 millimeters'],
     ['7', 'in', '7 inches']
   ])('says %s %s', (figure, unit, said) => {
     expect(spoken(figure, unit)).toBe(said);
@@ -50,5 +50,32 @@ describe('where marks may be measured from', () => {
     expect(datumOptions({ fixed, datum: 'start' }, { cutOut: null }, ring)).toEqual([
       { value: 'start', text: 'the left and the upper edge' }
     ]);
+  });
+});
+
+describe('a mark from the other edge', () => {
+  const line = (datumIn: number, dir: [number, number] = [1, 0]) => ({
+    datumIn,
+    path: {
+      path: 'straight' as const,
+      xIn: 0,
+      yIn: 0,
+      dirX: dir[0],
+      dirY: dir[1],
+      lengthIn: 10.75
+    }
+  });
+
+  it('is what is left of the line', () => {
+    expect(fromFarEdge(line(0), 1.125)).toEqual({ edge: 'right', awayIn: 9.625 });
+    expect(fromFarEdge(line(0, [0, 1]), 1.125)).toEqual({ edge: 'lower', awayIn: 9.625 });
+  });
+
+  it('is from the left where marks run from the right', () => {
+    expect(fromFarEdge(line(10.75), -1.125)).toEqual({ edge: 'left', awayIn: 9.625 });
+  });
+
+  it('is from the right where marks run both ways', () => {
+    expect(fromFarEdge(line(4), -1)).toEqual({ edge: 'right', awayIn: 7.75 });
   });
 });

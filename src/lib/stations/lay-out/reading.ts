@@ -1,4 +1,5 @@
 import type { LaidLine } from '$core/plan/holes.ts';
+import { atLeast } from '$core/units/tolerance.ts';
 
 /** Marks in the order they are read out: line by line, every hole once. */
 export function readingOrder(
@@ -14,7 +15,7 @@ export function readingOrder(
   );
 }
 
-const UNIT_WORDS: Record<string, string> = { in: 'inches', mm: 'millimetres', thou: 'thousandths' };
+const UNIT_WORDS: Record<string, string> = { in: 'inches', mm: 'millimeters', thou: 'thousandths' };
 
 /** A written figure as a voice should say it: `1 3/32` → one and 3 over 32 inches. */
 export const spoken = (figure: string, unit: string): string => {
@@ -24,3 +25,22 @@ export const spoken = (figure: string, unit: string): string => {
     : figure.replace('.', ' point ');
   return `${said} ${UNIT_WORDS[unit] ?? unit}`;
 };
+
+/**
+ * A mark as it is measured from the edge that is not its datum: the left or upper one where marks run from the right or
+ * lower, else the right or lower one.
+ *
+ * @param markIn from the line's datum, in
+ */
+export function fromFarEdge(
+  {
+    path,
+    datumIn
+  }: Pick<LaidLine, 'datumIn'> & { path: Extract<LaidLine['path'], { path: 'straight' }> },
+  markIn: number
+): { edge: 'left' | 'right' | 'upper' | 'lower'; awayIn: number } {
+  const down = Math.abs(path.dirY) > Math.abs(path.dirX);
+  return atLeast(datumIn, path.lengthIn)
+    ? { edge: down ? 'upper' : 'left', awayIn: datumIn + markIn }
+    : { edge: down ? 'lower' : 'right', awayIn: path.lengthIn - datumIn - markIn };
+}

@@ -1,4 +1,4 @@
-import { defineStation, done, open, stoppedAt } from '../station';
+import { defineStation, done, open } from '../station';
 
 export const layOut = defineStation({
   key: 'lay-out',
@@ -9,7 +9,6 @@ export const layOut = defineStation({
     if (!workspace.now) return open('—');
     const { layout } = workspace.now.plan;
     if (!layout.ok) return open('not possible');
-    if (stoppedAt(workspace, 'lay-out')) return open('a limit is broken');
     const { drilled, lines } = layout.result;
     return done(`${drilled} holes, ${lines.length} ${lines.length === 1 ? 'line' : 'lines'}`);
   }

@@ -1,10 +1,11 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import ColdLines from '../../ui/cold/ColdLines.svelte';
   import Progress from '../../ui/kit/Progress.svelte';
   import WholeScreen from '../../ui/kit/WholeScreen.svelte';
   import X from '@lucide/svelte/icons/x';
 
-  /** The current step alone, as large as the tablet on the bench allows. */
+  /** The current step alone, as large as the tablet on the bench allows: the plan beside it, its caution and ticks pinned. */
   interface Props {
     title: string;
     at: number;
@@ -12,47 +13,78 @@
     onback: () => void;
     onnext: () => void;
     onclose: () => void;
+    plan: Snippet;
+    acts: Snippet;
     children: Snippet;
   }
-  let { title, at, of, onback, onnext, onclose, children }: Props = $props();
+  let { title, at, of, onback, onnext, onclose, plan, acts, children }: Props = $props();
 </script>
 
 <WholeScreen label="Step by step: {title}" testid="floor" {onclose}>
+  <ColdLines />
   <div class="floor">
     <header>
-      <p class="label">{title} · step {at} of {of}</p>
+      <button class="act" type="button" disabled={at <= 1} onclick={onback}>‹ Back</button>
+      <div class="where">
+        <p class="label">{title} · step {at} of {of}</p>
+        <Progress label="Steps done" value={at - 1} max={of} />
+      </div>
+      <button class="act" type="button" disabled={at >= of} onclick={onnext}>Next ›</button>
       <button class="act" type="button" onclick={onclose} aria-label="Close"><X size={28} /></button
       >
     </header>
-    <Progress label="Steps done" value={at - 1} max={of} />
+    <div class="plan">{@render plan()}</div>
     <div class="step">{@render children()}</div>
-    <footer>
-      <button class="act" type="button" disabled={at <= 1} onclick={onback}>‹ Back</button>
-      <button class="act" type="button" disabled={at >= of} onclick={onnext}>Next ›</button>
-    </footer>
+    <footer>{@render acts()}</footer>
   </div>
 </WholeScreen>
 
 <style>
   .floor {
     display: grid;
-    grid-template-rows: auto auto minmax(0, 1fr) auto;
-    gap: 12px;
+    grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+    grid-template-rows: auto minmax(0, 1fr) auto;
+    gap: min(12px, 1.5vh) 16px;
+    height: 100%;
     min-height: 0;
-    padding: 16px 24px;
+    padding: min(14px, 1.6vh) 18px;
   }
   header,
   footer {
+    grid-column: 1 / -1;
+  }
+  header {
     display: flex;
-    justify-content: space-between;
+    align-items: center;
     gap: 12px;
   }
-  footer .act {
-    min-height: 72px;
+  .where {
     flex: 1;
-    font-size: 1.4rem;
+    min-width: 0;
+  }
+  .where p {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .plan {
+    min-height: 0;
   }
   .step {
+    container-type: size;
+    min-height: 0;
     overflow-y: auto;
+  }
+  footer {
+    padding-top: 6px;
+    border-top: 1.5px solid var(--line);
+    max-height: 45vh;
+    overflow-y: auto;
+  }
+  @media (orientation: portrait) {
+    .floor {
+      grid-template-columns: minmax(0, 1fr);
+      grid-template-rows: auto minmax(0, 0.8fr) minmax(0, 1fr) auto;
+    }
   }
 </style>

@@ -12,7 +12,9 @@
   import OutboxNotice from '../../ui/OutboxNotice.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import FloorMode from './FloorMode.svelte';
+  import ShadowBoard from './ShadowBoard.svelte';
   import ShopSheet from './ShopSheet.svelte';
+  import StepActs from './StepActs.svelte';
   import StepCage from './StepCage.svelte';
   import StepCard from './StepCard.svelte';
   import StepTicks from './StepTicks.svelte';
@@ -20,7 +22,6 @@
   import Unreadable from '../../ui/joint/Unreadable.svelte';
   import Warnings from '../../ui/joint/Warnings.svelte';
   import { minutes } from './minutes.ts';
-  import { PLANNED_AT } from '$lib/words/warnings';
 
   const preferences = usePreferences();
 
@@ -34,6 +35,11 @@
   );
   const steps = $derived(ready?.steps ?? []);
   const stops = $derived(ready?.stops ?? []);
+  /** what the bar above the station says already */
+  const above = $derived.by(() => {
+    const [first] = workspace.blocks;
+    return first?.by === 'stop' ? first.warning : null;
+  });
   const progress = $derived(readyProgress(steps, desk.state));
   let chosen = $state<string | null>(null);
   const key = $derived(
@@ -55,8 +61,23 @@
   const marks = $derived(
     orientationMarks(workspace.title, shown?.plan.layout.ok ? shown.plan.layout.result.pieces : [])
   );
+  /** the step's holes line by line; a corner hole is ticked with the line it is numbered on */
+  const rowsOfStep = $derived.by(() => {
+    const plan = shown?.plan;
+    if (!step || !plan?.layout.ok) return [];
+    const own = new Set(step.holes);
+    return plan.layout.result.lines
+      .map(({ name }, index) => ({
+        name,
+        holes: plan.holes
+          .filter(({ number, row }) => row === index + 1 && own.has(number))
+          .map(({ number }) => number)
+      }))
+      .filter(({ holes }) => holes.length > 0);
+  });
   let floor = $state(false);
   let shopOpen = $state(false);
+  let boardOpen = $state(false);
 
   function tick(of: ReadyStep, done: boolean): void {
     desk.tick(of, null, done);
@@ -69,6 +90,18 @@
   }
   const go = (by: number) => (chosen = steps[at + by]?.key ?? chosen);
 </script>
+
+{#snippet holePlan()}
+  {#if shown && step && own}
+    <PlanView
+      {shown}
+      picked={workspace.picked}
+      onpick={pick}
+      stale={!workspace.now}
+      ready={{ holders: held, ticked: own.done ? new Set(step.holes) : own.holes }}
+    />
+  {/if}
+{/snippet}
 
 {#snippet card(big: boolean)}
   {#if step && own}
@@ -103,7 +136,8 @@
                 value={round}
                 options={rounds.map((_, index) => ({
                   value: String(index),
-                  text: index === 0 ? 'Holders first' : index === 1 ? 'Moved over' : 'Last ones'
+                  text:
+                    index === 0 ? 'Before up-sizing' : index === 1 ? 'After up-sizing' : 'Last ones'
                 }))}
                 onchoose={(value) => (round = value)}
               />{/if}
@@ -115,17 +149,9 @@
                 : `: drill ${shownRound?.drill.length} holes meanwhile`}
             </p>
           {/if}
-          <button class="act main" type="button" onclick={() => (floor = true)}
-            >Step by step, big</button
-          >
+          <button class="act main" type="button" onclick={() => (floor = true)}>Bench view</button>
         </div>
-        <PlanView
-          {shown}
-          picked={workspace.picked}
-          onpick={pick}
-          stale={!workspace.now}
-          ready={{ holders: held, ticked: own.done ? new Set(step.holes) : own.holes }}
-        />
+        {@render holePlan()}
         <div class="card">{@render card(false)}</div>
         {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
       </div>
@@ -144,10 +170,8 @@
   {#snippet worksheet()}
     {#if stops.length > 0}
       <section aria-label="What stops the joint" data-testid="stops">
-        <Warnings warnings={stops} />
-        {#each new Set(stops.map(({ station }) => station)) as at (at)}
-          <a class="act main" href="/joints/{workspace.id}/{at}">Mend it in {PLANNED_AT[at]}</a>
-        {/each}
+        <!-- the first stands above the station -->
+        <Warnings warnings={stops.filter((warning) => warning !== above)} />
       </section>
     {/if}
     <section aria-label="What is left" hidden={stops.length > 0}>
@@ -221,6 +245,7 @@
       >
       <PaperChoice />
       <a class="act" href="/gauge">Gauge plate</a>
+      <button class="act" type="button" onclick={() => (boardOpen = true)}>Shadow board</button>
       <button class="act" type="button" onclick={() => (shopOpen = true)}>Times and holders</button>
     </div>
   {/snippet}
@@ -232,9 +257,27 @@
     of={steps.length}
     onback={() => go(-1)}
     onnext={() => go(1)}
-    onclose={() => (floor = false)}>{@render card(true)}</FloorMode
+    onclose={() => (floor = false)}
   >
+    {#snippet plan()}{@render holePlan()}{/snippet}
+    {#snippet acts()}
+      {#if step && own}
+        <StepActs
+          {step}
+          progress={own}
+          begunAt={desk.begun.get(step.key) ?? null}
+          onbegin={() => desk.begin(step)}
+          ontick={(done) => tick(step, done)}
+          rows={rowsOfStep}
+          onrow={(holes) => holes.forEach((hole) => desk.tick(step, hole, true))}
+          big
+        />
+      {/if}
+    {/snippet}
+    {@render card(true)}
+  </FloorMode>
 {/if}
+<ShadowBoard jointId={workspace.id} {steps} open={boardOpen} onclose={() => (boardOpen = false)} />
 <ShopSheet open={shopOpen} onclose={() => (shopOpen = false)} />
 
 <style>

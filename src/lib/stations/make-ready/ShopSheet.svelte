@@ -2,7 +2,7 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { untrack } from 'svelte';
   import { OPERATION_KEYS, operationTime, OPERATIONS } from '$core/ready/operations.ts';
-  import { ShopFigures } from '$core/ready/shop-figures.ts';
+  import { OwnFigures } from '$lib/api/shop.ts';
   import { problemsOf } from '$core/schema/read.ts';
   import { useReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
   import Sheet from '../../ui/kit/Sheet.svelte';
@@ -31,7 +31,7 @@
   );
   const number = (typed: string | undefined) => Number((typed ?? '').trim().replace(',', '.'));
   const draft = $derived(
-    ShopFigures.safeParse({
+    OwnFigures.safeParse({
       times: Object.fromEntries(
         OPERATION_KEYS.filter((op) => (times[op] ?? '').trim() !== '').map((op) => [
           op,

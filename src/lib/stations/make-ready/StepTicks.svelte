@@ -41,9 +41,8 @@
         onclick={() => onchoose(one.key)}
       >
         <span
-          >{words.title}{#if of && of.changed.length > 0}<span class="changed">
-              △ look again</span
-            >{/if}</span
+          >{words.title}
+          {#if of && of.changed.length > 0}<span class="changed">△ look again</span>{/if}</span
         >
         <small
           >{one.count}

@@ -1,4 +1,3 @@
-import { stopsOf } from '$core/plan/stops.ts';
 import { defineStation, done, open } from '../station';
 
 export const makeReady = defineStation({
@@ -6,8 +5,7 @@ export const makeReady = defineStation({
   name: 'Make ready',
   asks: 'What must be done before the first rivet?',
   page: () => import('./MakeReadyStation.svelte'),
-  status: ({ ready: { told }, workspace: { now } }) => {
-    if (now && stopsOf(now.plan).length > 0) return open('△ stopped');
+  status: ({ ready: { told } }) => {
     if (!told || told.steps === 0) return open('—');
     return told.done === told.steps
       ? done('all steps done')

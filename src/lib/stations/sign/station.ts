@@ -12,5 +12,6 @@ export const sign = defineStation({
     ],
     meanwhile: 'sign the paper record; nothing here replaces it'
   },
-  status: () => open('comes next')
+  standsAlone: () => true,
+  status: () => open('not built yet')
 });

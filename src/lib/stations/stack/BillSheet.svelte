@@ -3,6 +3,7 @@
   import { billOfRivets, USUAL_SPARES } from '$core/stack/bill-of-rivets.ts';
   import { useStock } from '$lib/client/stock';
   import BillTable from '../../ui/joint/BillTable.svelte';
+  import RivetTray from './RivetTray.svelte';
   import Sheet from '../../ui/kit/Sheet.svelte';
 
   /** What this joint takes from stock. */
@@ -25,6 +26,7 @@
 </script>
 
 <Sheet title="Bill of rivets, this joint" {open} {onclose}>
+  {#if bill.ok && bill.result.lines.length > 0}<RivetTray lines={bill.result.lines} />{/if}
   <BillTable {bill} />
   <p class="hint">Held-open holes take none. The whole job’s bill stands on the job’s page.</p>
 </Sheet>

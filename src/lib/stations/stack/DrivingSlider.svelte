@@ -44,7 +44,9 @@
 </script>
 
 <div class="driving">
-  <button class="act" type="button" onclick={() => onheight(travel.fromIn)}>Inserted</button>
+  <button class="act inserted" type="button" onclick={() => onheight(travel.fromIn)}
+    >Inserted</button
+  >
   <div class="slide">
     {#if band}
       <span
@@ -61,8 +63,11 @@
       onchange={(step) => onheight(at(step / STEPS))}
     />
   </div>
-  <button class="act" type="button" disabled={band === null} onclick={() => onheight(travel.restIn)}
-    >Good head</button
+  <button
+    class="act good-head"
+    type="button"
+    disabled={band === null}
+    onclick={() => onheight(travel.restIn)}>Good head</button
   >
   <output class="said" class:good={driven === 'good'}>{said}</output>
 </div>
@@ -73,6 +78,17 @@
     grid-template-columns: auto minmax(0, 1fr) auto minmax(0, 15rem);
     align-items: center;
     gap: 10px;
+  }
+  /* the slider has a row of its own where there is no room beside it */
+  @container (max-width: 700px) {
+    .driving {
+      grid-template-columns: auto auto minmax(0, 1fr);
+    }
+    .slide {
+      grid-column: 1 / -1;
+      order: -1;
+      margin-inline: 8px;
+    }
   }
   .slide {
     position: relative;

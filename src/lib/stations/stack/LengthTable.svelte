@@ -14,8 +14,10 @@
     /** counts by part number; null while the stock is not known */
     onHand: Readonly<Record<string, number>> | null;
     arithmetic: boolean;
+    /** something stops the joint: no length is good then */
+    stopped: boolean;
   }
-  let { view, dash, school, onHand, arithmetic }: Props = $props();
+  let { view, dash, school, onHand, arithmetic, stopped }: Props = $props();
   const preferences = usePreferences();
   const D = $derived(rivetSize(dash).diameterIn);
   /** the school's own length, should the table be taller than its room */
@@ -23,7 +25,11 @@
     const box = row.closest('[role=region]');
     if (box) box.scrollTop = row.offsetTop - (box.clientHeight - row.offsetHeight) / 2;
   };
-  const WORDS = { good: '✓ good', attention: '△ look', stop: '✕ no' };
+  const WORDS = $derived({
+    good: stopped ? '○ would fit' : '✓ good',
+    attention: '△ look',
+    stop: '✕ no'
+  });
 </script>
 
 <div class="lengths" data-testid="lengths">
@@ -48,18 +54,18 @@
           <th scope="row"
             >{length.partNumber}{#if length.picked}<small>school: {school}</small>{/if}</th
           >
-          <td
+          <td data-name="stands out"
             >{preferences.text(length.protrusionIn)}<small>{length.protrusionD.toFixed(2)} D</small
             ></td
           >
           {#if length.head.ok}
             {@const { diameterAtHalfDIn, heightBandD } = length.head.result}
-            <td
+            <td data-name="head at ½ D"
               >{preferences.text(diameterAtHalfDIn)}<small
                 >{(diameterAtHalfDIn / D).toFixed(2)} D wide</small
               ></td
             >
-            <td
+            <td data-name="stop at"
               >{#if heightBandD}{preferences.text(heightBandD.low * D)} to {preferences.text(
                   heightBandD.high * D
                 )}<small>{heightBandD.low.toFixed(2)}–{heightBandD.high.toFixed(2)} D</small
@@ -68,10 +74,12 @@
           {:else}
             <td colspan="2">no metal left for a head</td>
           {/if}
-          <td class={length.verdict}
+          <td class="verdict {length.verdict}"
             >{WORDS[length.verdict]}<small>{lengthVerdictInWords(length)}</small></td
           >
-          <td>{onHand === null ? '—' : (onHand[length.partNumber] ?? 0)}</td>
+          <td class="stock" data-name="in stock"
+            >{onHand === null ? '—' : (onHand[length.partNumber] ?? 0)}</td
+          >
         </tr>
         {#if arithmetic}
           <tr><td colspan="6"><Arithmetic work={length.work} source="volume is constant" /></td></tr
@@ -113,6 +121,49 @@
     font-weight: 400;
     color: var(--ink-soft);
     font-size: 0.8rem;
+  }
+  /* each length a card, led by its verdict and what is in stock */
+  @container (max-width: 640px) {
+    thead {
+      display: none;
+    }
+    tbody {
+      display: flex;
+      flex-direction: column;
+    }
+    .picked {
+      order: -1;
+    }
+    tr[data-length] {
+      display: grid;
+      grid-template-columns: repeat(3, minmax(0, 1fr));
+      gap: 0 8px;
+      padding: 8px;
+      border-bottom: 1.5px solid var(--line);
+    }
+    tr[data-length] :is(th, td) {
+      padding: 2px 4px;
+      border: 0;
+      white-space: normal;
+    }
+    tr[data-length] th {
+      grid-column: 1 / 3;
+      order: -3;
+    }
+    .stock {
+      order: -2;
+    }
+    .verdict {
+      grid-column: 1 / -1;
+      order: -1;
+      font-weight: 700;
+    }
+    td[data-name]::before {
+      content: attr(data-name) ' ';
+      display: block;
+      color: var(--ink-soft);
+      font-size: 0.8rem;
+    }
   }
   .picked {
     background: var(--olive-soft);

@@ -46,7 +46,7 @@
 
 <section class="measured" aria-label="A rivet put in and measured">
   <LengthField
-    label="A {entry?.partNumber ?? planned} put in hole {hole} stands out"
+    label="Measured protrusion, hole {hole}: {entry?.partNumber ?? planned}"
     value={entry?.protrusionIn ?? ''}
     placeholder={stack.length.ok ? stack.length.result.protrusionIn.toFixed(3) : ''}
     whenEmpty={stack.dimpledThrough && from === 'dimple'

@@ -112,7 +112,7 @@
     >
       <Length lengthIn={result.diameterAtHalfDIn} decimal />
     </Figure>
-    <Figure label="Stop at a height of" work={work.slice(-1)}>
+    <Figure label="Head height, min to max" work={work.slice(-1)}>
       {#if result.heightBandD}
         {result.heightBandD.low.toFixed(2)} to {result.heightBandD.high.toFixed(2)}<small class="of"
           >&nbsp;D</small

@@ -1,5 +1,7 @@
 <script lang="ts">
+  import { HEAD_LIMITS } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
+  import { stoppedUpTo } from '$core/plan/blocks.ts';
   import { drivingMoment } from '$core/stack/driving.ts';
   import { stackView } from '$core/plan/stack-view.ts';
   import { useStock } from '$lib/client/stock';
@@ -14,6 +16,7 @@
   import Apart from './Apart.svelte';
   import MeasuredRivet from './MeasuredRivet.svelte';
   import StackFigures from './StackFigures.svelte';
+  import TrueSize from './TrueSize.svelte';
   import Substitutes from './Substitutes.svelte';
   import Tabs from '../../ui/kit/Tabs.svelte';
   import Toggles from '../../ui/kit/Toggles.svelte';
@@ -53,6 +56,7 @@
   ]);
   const open = $derived(PANELS.some(({ value }) => value === panel) ? panel : 'lengths');
   let billOpen = $state(false);
+  let glassOpen = $state(false);
 </script>
 
 <StationFrame>
@@ -100,6 +104,7 @@
               school="{rules.lean}, {rules.increments === 'half' ? 'halves' : 'sixteenths'}"
               onHand={stock.onHand}
               arithmetic={workspace.arithmetic}
+              stopped={stoppedUpTo(workspace.blocks, 'stack')}
             />
           {/if}
         </Tabs>
@@ -135,6 +140,7 @@
     <Apart />
     <div class="more">
       <button class="act" type="button" onclick={() => (billOpen = true)}>Bill of rivets</button>
+      <button class="act" type="button" onclick={() => (glassOpen = true)}>True size</button>
       <a class="act" href="/rivets">Read a rivet</a>
     </div>
     <p class="hint">
@@ -143,6 +149,16 @@
     </p>
   {/snippet}
 </StationFrame>
+{#if shown && stack?.length.ok && view}
+  <TrueSize
+    {shown}
+    {stack}
+    {view}
+    limits={HEAD_LIMITS[rules.headLimits]}
+    open={glassOpen}
+    onclose={() => (glassOpen = false)}
+  />
+{/if}
 {#if plan}<BillSheet open={billOpen} {plan} onclose={() => (billOpen = false)} />{/if}
 
 <style>
@@ -153,6 +169,15 @@
     grid-template-rows: minmax(0, 1.3fr) auto auto minmax(0, 1fr);
     gap: 6px;
     height: 100%;
+  }
+  @media (max-width: 900px) {
+    .view {
+      height: auto;
+      grid-template-rows: 480px auto auto auto;
+    }
+    .view :global(.tab-view) {
+      min-height: 260px;
+    }
   }
   .view :global(.tab-view) {
     position: relative;

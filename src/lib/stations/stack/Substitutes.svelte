@@ -67,10 +67,7 @@
       </tbody>
     </table>
     {#if workspace.arithmetic && other.work.length > 0}
-      <Arithmetic
-        work={other.work}
-        source="reference strengths, for judgement: never an approval"
-      />
+      <Arithmetic work={other.work} source="reference strengths, for judgment: never an approval" />
     {/if}
   {/if}
 </div>

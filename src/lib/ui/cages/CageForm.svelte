@@ -22,9 +22,9 @@
   /** the same while it is sent again: a repeat is stored once */
   let id = crypto.randomUUID();
   const FIELDS = [
-    { key: 'cutterIn', label: 'Cutter, how wide' },
-    { key: 'pilotIn', label: 'Pilot, how thick' },
-    { key: 'pilotLengthIn', label: 'Pilot, how far it stands out' }
+    { key: 'cutterIn', label: 'Cutter diameter' },
+    { key: 'pilotIn', label: 'Pilot diameter' },
+    { key: 'pilotLengthIn', label: 'Pilot length' }
   ] as const;
   const entered = $derived<EnteredCage>({ name, cutter, cutterDeg: deg, ...lengths });
   const read = $derived(Cage.safeParse(entered, { reportInput: true }));
@@ -78,7 +78,7 @@
   {/each}
   <p class="hint">△ Disconnect the air before touching the cutter.</p>
   {#if refusal !== ''}<p class="wrong" role="alert">{refusal}</p>{/if}
-  <button class="act main" disabled={!read.success}>Keep this cage</button>
+  <button class="act main" disabled={!read.success}>Save cage</button>
 </form>
 
 <style>

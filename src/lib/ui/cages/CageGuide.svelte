@@ -4,6 +4,7 @@
   import type { SettingView } from '$lib/cage-view';
   import { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
   import TrialChart from '$lib/drawing/chart/TrialChart.svelte';
+  import GuideFrame from '../kit/GuideFrame.svelte';
   import Length from '../kit/Length.svelte';
   import OutboxNotice from '../OutboxNotice.svelte';
   import Notice from '../kit/Notice.svelte';
@@ -28,30 +29,31 @@
   const set = $derived(desk.state.found !== null);
 </script>
 
-<div class="guide">
-  <header>
-    <p class="label">
-      <a href="/setups">Countersink cages</a> ›
-      <a href="/setups/{setting.cageId}">{setting.cage.name}, {setting.cage.cutter}</a>
-      {#if setting.jointId}› <a href="/joints/{setting.jointId}/make-ready">{setting.work}</a>{/if}
-    </p>
-    <p>
-      dash {setting.setup.dash}
-      {setting.setup.seat === 'rivet' ? '' : 'with a dimpled scrap in the cut,'} in <Length
-        lengthIn={setting.setup.sheetIn}
-        decimal
-      />{#if setting.setup.skinIn !== null}&nbsp;beneath a dimple of <Length
-          lengthIn={setting.setup.skinIn}
+{#if guide}
+  <GuideFrame label="Trials">
+    {#snippet header()}
+      <p class="label">
+        <a class="back" href="/setups">Countersink cages</a> ›
+        <a href="/setups/{setting.cageId}">{setting.cage.name}, {setting.cage.cutter}</a>
+        {#if setting.jointId}› <a href="/joints/{setting.jointId}/make-ready">{setting.work}</a
+          >{/if}
+      </p>
+      <p>
+        dash {setting.setup.dash}
+        {setting.setup.seat === 'rivet' ? '' : 'with a dimpled scrap in the cut,'} in <Length
+          lengthIn={setting.setup.sheetIn}
           decimal
-        />{/if}, tried on <Length lengthIn={setting.setup.couponIn} decimal />
-      {setting.setup.couponMaterial}{#if setting.setup.filmIn > 0}&nbsp;· film of <Length
-          lengthIn={setting.setup.filmIn}
-          decimal
-        /> taken off every reading{/if}
-    </p>
-  </header>
-  {#if guide}
-    <div class="left">
+        />{#if setting.setup.skinIn !== null}&nbsp;beneath a dimple of <Length
+            lengthIn={setting.setup.skinIn}
+            decimal
+          />{/if}, tried on <Length lengthIn={setting.setup.couponIn} decimal />
+        {setting.setup.couponMaterial}{#if setting.setup.filmIn > 0}&nbsp;· film of <Length
+            lengthIn={setting.setup.filmIn}
+            decimal
+          /> reckoned with{/if}
+      </p>
+    {/snippet}
+    {#snippet left()}
       {#if desk.state.withdrawn}
         <Notice level="stop" title="This setting was withdrawn" text={desk.state.withdrawn.why} />
       {:else if set && (desk.rechecks.state === 'too-deep' || desk.rechecks.state === 'proud')}
@@ -72,9 +74,8 @@
         ● typed · ◆ from a gauge · ✕ struck · ○ next · solid line as measured, dashed while a click
         is taken as 0.001 in
       </p>
-    </div>
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="side" role="region" aria-label="Trials" tabindex="0">
+    {/snippet}
+    {#snippet side()}
       {#if desk.refusal !== null}
         <Notice level="stop" title="Not taken" text={preferences.refusal(desk.refusal)} />
       {/if}
@@ -103,70 +104,19 @@
         <TrialEntry {desk} {guide} />
       {/if}
       <TrialTable {desk} {guide} />
-    </div>
-  {:else if !desk.guide.ok}
-    <Notice
-      level="stop"
-      title="These limits cannot be kept"
-      text={preferences.refusal(desk.guide.error.said)}
-    />
-  {/if}
-</div>
+    {/snippet}
+  </GuideFrame>
+{:else if !desk.guide.ok}
+  <Notice
+    level="stop"
+    title="These limits cannot be kept"
+    text={preferences.refusal(desk.guide.error.said)}
+  />
+{/if}
 
 <style>
-  .guide {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) 400px;
-    grid-template-rows: auto minmax(0, 1fr);
-    gap: 10px 18px;
-    height: 100%;
-    padding: 0.9rem 1.2rem;
-  }
-  header {
-    grid-column: 1 / -1;
-    display: flex;
-    flex-wrap: wrap;
-    align-items: baseline;
-    justify-content: space-between;
-    gap: 2px 18px;
-  }
-  header a {
-    display: inline-flex;
-    align-items: center;
-    min-height: 32px;
-  }
-  .left {
-    display: flex;
-    flex-direction: column;
-    gap: 8px;
-    min-height: 0;
-  }
-  .left > :global(.trials) {
-    flex: 1;
-  }
-  .side {
-    display: flex;
-    flex-direction: column;
-    gap: 12px;
-    min-height: 0;
-    overflow-y: auto;
-    padding: 10px 14px;
-    border: 1.5px solid var(--line);
-    border-radius: 10px;
-    background: var(--panel);
-  }
   .finish {
     min-height: 60px;
     font-size: 1.1rem;
-  }
-  @media (max-width: 900px) {
-    .guide {
-      grid-template-columns: minmax(0, 1fr);
-      grid-template-rows: none;
-      height: auto;
-    }
-    .side {
-      overflow: visible;
-    }
   }
 </style>

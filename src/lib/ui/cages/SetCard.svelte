@@ -1,12 +1,15 @@
 <script lang="ts">
+  import Mark from '../marks/Mark.svelte';
   import { Flushness } from '$core/ready/cage/trials.ts';
   import type { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
   import Arithmetic from '../kit/Arithmetic.svelte';
   import Length from '../kit/Length.svelte';
   import LengthField from '../kit/LengthField.svelte';
   import Notice from '../kit/Notice.svelte';
+  import ReasonForm from '../kit/ReasonForm.svelte';
   import TextField from '../kit/TextField.svelte';
   import { MEASURED, recheckInWords } from '$lib/words/cages';
+  import { TAPE_WIDTHS } from '$lib/tape-label';
   import { firstProblem } from '$lib/ui/kit/field-problem';
 
   /** A set cage: what to write on its tape, its re-checks, and how to give it up. */
@@ -41,11 +44,6 @@
     if (desk.add({ kind: 'recheck', afterHoles: holes, flushnessIn: flush.data, from: 'typed' }))
       desk.clear('recheck', 'holes');
   }
-  let why = $state('');
-  function withdraw(event: SubmitEvent): void {
-    event.preventDefault();
-    if (why.trim() !== '' && desk.add({ kind: 'withdrawn', why: why.trim() })) why = '';
-  }
 </script>
 
 {#if found}
@@ -59,7 +57,7 @@
         type="button"
         aria-expanded={arithmetic}
         aria-label="Arithmetic of the setting"
-        onclick={() => (arithmetic = !arithmetic)}>Σ</button
+        onclick={() => (arithmetic = !arithmetic)}><Mark name="arithmetic" size={20} /></button
       >
     </p>
     <p class="hint">
@@ -81,7 +79,18 @@
         level="attention"
         title="Practice"
         text="Cut at the simulated bench: it says nothing about the real cage."
-      />{/if}
+      />{:else if !withdrawn && status.state !== 'too-deep' && status.state !== 'proud'}
+      <p class="labels">
+        <span class="label">Tape label</span>
+        {#each TAPE_WIDTHS as width (width)}
+          <a
+            class="act small"
+            href="/api/cages/{desk.view.cageId}/settings/{desk.view.id}/label.pdf?tape={width}"
+            download>{width} mm</a
+          >
+        {/each}
+      </p>
+    {/if}
   </section>
   {#if withdrawn}
     <Notice
@@ -139,20 +148,23 @@
         </table>
       {/if}
     </section>
-    <form class="withdraw" onsubmit={withdraw}>
-      <TextField
-        name="withdraw"
-        label="No longer good because …"
-        maxlength={120}
-        bind:value={why}
-        hint="another cutter, the ring moved: it is not offered again"
-      />
-      <button class="act" disabled={why.trim() === ''}>Withdraw it</button>
-    </form>
+    <ReasonForm
+      name="withdraw"
+      label="No longer good because …"
+      act="Withdraw it"
+      hint="another cutter, the ring moved: it is not offered again"
+      onreason={(why) => desk.add({ kind: 'withdrawn', why })}
+    />
   {/if}
 {/if}
 
 <style>
+  .labels {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px;
+  }
   .tape {
     padding: 8px 14px;
     border: 2px dashed var(--line-strong);
@@ -176,12 +188,6 @@
   .pair {
     display: grid;
     grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 10px;
-  }
-  .withdraw {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) auto;
-    align-items: center;
     gap: 10px;
   }
 </style>

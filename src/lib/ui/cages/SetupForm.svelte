@@ -1,7 +1,6 @@
 <script lang="ts">
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { onMount, untrack } from 'svelte';
-  import { z } from 'zod';
   import { goto } from '$app/navigation';
   import { DRILLS } from '$core/catalog/drills.ts';
   import { DASHES, rivetSize } from '$core/catalog/rivets.ts';
@@ -15,7 +14,7 @@
   import { THICKEST_SHEET_IN } from '$core/schema/fields.ts';
   import { problemsOf } from '$core/schema/read.ts';
   import { writeDecimal } from '$core/units/format-length.ts';
-  import { Kept } from '$lib/client/kept';
+  import { KeptFields } from '$lib/client/kept-fields.svelte';
   import { beginSettingAt } from '$lib/api/cages.ts';
   import { call } from '$lib/client/call';
   import Choice from '../kit/Choice.svelte';
@@ -57,20 +56,12 @@
     recheckEvery: String(recheckEvery)
   });
   /** what was typed here, over it */
-  let edits = $state<Record<string, string>>({});
-  const typed = $derived({ ...told, ...edits });
-  const kept = new Kept(
-    untrack(() => `setup.${cageId}.${task ? `${task.jointId}.${task.key}` : ''}`),
-    z.record(z.string(), z.string())
+  const kept = new KeptFields(
+    untrack(() => `setup.${cageId}.${task ? `${task.jointId}.${task.key}` : ''}`)
   );
-  onMount(async () => {
-    for (const found of await kept.found(1)) edits = { ...found, ...edits };
-    if (Object.keys(edits).length > 0) kept.write(edits);
-  });
-  function type(field: string, value: string): void {
-    edits = { ...edits, [field]: value };
-    kept.write(edits);
-  }
+  onMount(() => void kept.restore(1));
+  const typed = $derived<Record<string, string>>({ ...told, ...kept.all });
+  const type = (field: string, value: string) => kept.type(field, value);
   const of = (field: string): string => typed[field] ?? '';
   const orNull = (field: string) => (of(field).trim() === '' ? null : of(field));
   const FILM_ASKED = [
@@ -144,7 +135,7 @@
   const COUPON_FIELDS: Field[] = [
     { key: 'couponIn', label: 'The coupon, as measured', list: 'gauges' },
     { key: 'backingIn', label: 'Backing under it' },
-    { key: 'filmIn', label: 'Film, how thick', whenEmpty: '0 where none is on' }
+    { key: 'filmIn', label: 'Film thickness', whenEmpty: '0 where none is on' }
   ];
   let refusal = $state('');
   const id = crypto.randomUUID();
@@ -314,11 +305,11 @@
   .pair,
   .three {
     display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 250px), 1fr));
     gap: 10px;
   }
   .three {
-    grid-template-columns: repeat(3, minmax(0, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(140px, 1fr));
   }
   .offer {
     display: grid;

@@ -6,6 +6,8 @@
   import type { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
   import Length from '../kit/Length.svelte';
   import LengthField from '../kit/LengthField.svelte';
+  import StepField from '../kit/StepField.svelte';
+  import Tick from '../kit/Tick.svelte';
   import GaugePanel from './GaugePanel.svelte';
   import { notationInWords } from '$lib/words/arithmetic';
   import { howToMeasure, MEASURED } from '$lib/words/cages';
@@ -39,9 +41,6 @@
   const problem = $derived(
     flush.success || flushText.trim() === '' ? undefined : firstProblem(flush.error)
   );
-  function turn(by: number): void {
-    if (clicks.success) desk.type('clicks', String(clicks.data + by));
-  }
   function record(event: SubmitEvent): void {
     event.preventDefault();
     if (!clicks.success || !flush.success) return;
@@ -63,28 +62,14 @@
 <form onsubmit={record} aria-labelledby="{id}-head">
   <h2 id="{id}-head" class="label">The trial hole</h2>
   <div class="entry">
-    <div>
-      <label class="label" for="{id}-clicks">Clicks on the cage</label>
-      <div class="clicks">
-        <button class="act small" type="button" aria-label="One click less" onclick={() => turn(-1)}
-          >−</button
-        >
-        <input
-          id="{id}-clicks"
-          class="field-box"
-          inputmode="numeric"
-          autocomplete="off"
-          maxlength="6"
-          value={clicksText}
-          aria-invalid={!clicks.success}
-          aria-describedby="{id}-said"
-          oninput={(event) => desk.type('clicks', event.currentTarget.value)}
-        />
-        <button class="act small" type="button" aria-label="One click more" onclick={() => turn(1)}
-          >+</button
-        >
-      </div>
-    </div>
+    <StepField
+      label="Clicks on the cage"
+      value={clicksText}
+      one="click"
+      problem={clicks.success ? '' : (clicks.error.issues[0]?.message ?? '')}
+      described="{id}-said"
+      oninput={(text) => desk.type('clicks', text)}
+    />
     <LengthField
       label={MEASURED[seat]}
       value={flushText}
@@ -95,9 +80,7 @@
     />
   </div>
   <p id="{id}-said" class="hint" class:wrong={tooFar || !clicks.success} aria-live="polite">
-    {#if !clicks.success}
-      {clicks.error.issues[0]?.message}
-    {:else if predicted === null}
+    {#if !clicks.success}{:else if predicted === null}
       Count from a mark on the cage that you find again; more clicks are deeper.
     {:else if tooFar}
       ✕ predicted <Length lengthIn={predicted?.flushIn ?? 0} decimal signed />: below the low limit.{#if guide.nextClicks !== null && guide.nextClicks < clicks.data}&nbsp;Go
@@ -110,15 +93,14 @@
     {/if}
   </p>
   {#if turnedBack}
-    <label class="tick"
-      ><input type="checkbox" bind:checked={cameUp} /> I backed off to {clicks.success
+    <Tick
+      text="I backed off to {clicks.success
         ? backOffFor(clicks.data)
-        : ''} or further first, then came up</label
-    >
+        : ''} or further first, then came up"
+      bind:checked={cameUp}
+    />
   {/if}
-  <label class="tick"
-    ><input type="checkbox" bind:checked={ring} /> a shiny ring round the rivet’s rim</label
-  >
+  <Tick text="a shiny ring round the rivet’s rim" bind:checked={ring} />
   <button class="act main" disabled={!clicks.success || !flush.success}>Keep this hole</button>
   <p class="hint">{howToMeasure(seat, preferences.inWords)}</p>
 </form>
@@ -144,31 +126,7 @@
     grid-template-columns: repeat(2, minmax(0, 1fr));
     gap: 10px;
   }
-  .clicks {
-    display: grid;
-    grid-template-columns: 44px minmax(0, 1fr) 44px;
-    gap: 4px;
-  }
-  .clicks input {
-    text-align: center;
-    font-weight: 700;
-    font-size: 1.25rem;
-  }
-  .clicks .act {
-    font-size: 1.3rem;
-  }
   .wrong {
     color: var(--brick);
-  }
-  .tick {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-    min-height: 40px;
-  }
-  .tick input {
-    width: 24px;
-    height: 24px;
-    flex: none;
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Mark from '../marks/Mark.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { Answer } from '$core/answer.ts';
   import type { BillOfRivets } from '$core/stack/bill-of-rivets.ts';
@@ -38,29 +39,29 @@
         {#each bill.result.lines as line (line.partNumber)}
           <tr data-part={line.partNumber}>
             <th scope="row">{line.partNumber}</th>
-            <td>{line.needed}</td>
-            <td>{line.spares}</td>
-            <td><strong>{line.toDraw}</strong></td>
-            <td>{line.onHand ?? '—'}</td>
-            <td class:short={(line.short ?? 0) > 0}
+            <td data-head="Needed">{line.needed}</td>
+            <td data-head="Spares">{line.spares}</td>
+            <td data-head="To draw"><strong>{line.toDraw}</strong></td>
+            <td data-head="In the bins">{line.onHand ?? '—'}</td>
+            <td data-head="Short" class:short={(line.short ?? 0) > 0}
               >{line.short === null ? '—' : line.short > 0 ? `✕ ${line.short}` : '✓ none'}</td
             >
-            <td>{line.massLb.toFixed(4)}</td>
+            <td data-head="Mass, lb">{line.massLb.toFixed(4)}</td>
           </tr>
         {/each}
       </tbody>
       <tfoot>
         <tr>
           <th scope="row">All</th>
-          <td>{total}</td>
-          <td colspan="4"></td>
-          <td>{bill.result.massLb.toFixed(4)}</td>
+          <td data-head="Needed">{total}</td>
+          <td class="none" colspan="4"></td>
+          <td data-head="Mass, lb">{bill.result.massLb.toFixed(4)}</td>
         </tr>
       </tfoot>
     </table>
   </div>
   <button class="act" type="button" aria-expanded={open} onclick={() => (open = !open)}
-    >Σ Arithmetic</button
+    ><Mark name="arithmetic" size={20} /> Arithmetic</button
   >
   {#if open}<Arithmetic
       work={bill.work}
@@ -71,5 +72,35 @@
 <style>
   .wide {
     overflow-x: auto;
+  }
+  @media (max-width: 600px) {
+    table,
+    tbody,
+    tfoot {
+      display: block;
+    }
+    thead,
+    .none {
+      display: none;
+    }
+    tr {
+      display: grid;
+      grid-template-columns: repeat(3, minmax(0, 1fr));
+      padding-block: 6px;
+      border-bottom: 1px solid var(--line);
+    }
+    th {
+      grid-column: 1 / -1;
+    }
+    td {
+      display: grid;
+      justify-items: start;
+    }
+    td::before {
+      content: attr(data-head);
+      color: var(--ink-soft);
+      font-size: 0.8rem;
+      font-weight: normal;
+    }
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Mark from '../marks/Mark.svelte';
   import type { Snippet } from 'svelte';
   import type { WorkLine } from '$core/answer.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
@@ -36,7 +37,7 @@
     aria-expanded={open}
     aria-label="Arithmetic of {label}"
     data-hint="Arithmetic"
-    onclick={() => (opened = !opened)}>Σ</button
+    onclick={() => (opened = !opened)}><Mark name="arithmetic" size={20} /></button
   >
 </div>
 {#if open}<Arithmetic {work} {source} />{/if}
@@ -56,7 +57,7 @@
   .name small {
     display: block;
     color: var(--ink-soft);
-    font-size: 0.78em;
+    font-size: max(12px, 0.78em);
   }
   .value {
     font-size: 1.3rem;

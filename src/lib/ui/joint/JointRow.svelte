@@ -13,6 +13,7 @@
       state: 'unreadable' | 'impossible' | 'planned' | 'checking' | 'checked';
       holes: number;
       looked: number;
+      driven: number;
       verdicts: Record<Verdict, number>;
       attention: string[];
     };
@@ -49,7 +50,11 @@
   >
   <span class="headline">{joint.headline}</span>
   <span class="state">
-    {WORDS[joint.state]}{joint.state === 'checking' ? ` ${joint.looked} of ${joint.holes}` : ''}
+    {joint.driven > 0 && joint.state === 'checking'
+      ? `driven ${joint.driven} of ${joint.holes}, `
+      : ''}{WORDS[joint.state]}{joint.state === 'checking'
+      ? ` ${joint.looked} of ${joint.holes}`
+      : ''}
     {#each seen as verdict (verdict)}
       <span class="count">
         <svg viewBox="-12 -12 24 24" width="20" height="20"

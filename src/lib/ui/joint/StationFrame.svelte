@@ -28,6 +28,7 @@
   .drawing {
     /* what changes inside never moves what is outside: typing lays out one panel, not the page */
     contain: layout paint;
+    container-type: inline-size;
     min-width: 0;
     min-height: 0;
     padding: 10px 14px;

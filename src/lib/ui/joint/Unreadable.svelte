@@ -2,7 +2,7 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import { valueAt } from '$core/joint/paths.ts';
-  import { fieldName } from './field-names';
+  import { fieldName } from '$lib/words/field-names';
   import { maybeMeant } from '../kit/field-problem.ts';
   import Progress from '../kit/Progress.svelte';
 
@@ -26,7 +26,7 @@
         <p>{Math.round(solver.state.done * 100)} % of the longest part. You can go on typing.</p>
         <button class="act" type="button" onclick={() => solver.cancel()}>Cancel</button>
       {:else if solver.state.kind === 'cancelled'}
-        <h2>Cancelled</h2>
+        <h2>Canceled</h2>
         <p>The drawing behind is the one before. Any change starts it anew.</p>
         <button class="act" type="button" onclick={() => workspace.solveAgain()}>Solve it</button>
       {:else}

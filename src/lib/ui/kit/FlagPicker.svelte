@@ -2,7 +2,7 @@
   import { SeenFlag } from '$core/check/findings.ts';
   import More from './More.svelte';
   import Toggles from './Toggles.svelte';
-  import { FINDING_NOTES } from '$lib/words/heads';
+  import { FINDING_NAMES, FINDING_NOTES } from '$lib/words/heads';
 
   /** What the eye saw that no caliper measures; each opens to where to look and what it means. */
   interface Props {
@@ -20,7 +20,7 @@
 
 <More
   title="What the eye sees{flags.length > 0
-    ? `: ${flags.join(', ')}`
+    ? `: ${flags.map((flag) => FINDING_NAMES[flag]).join(', ')}`
     : ' (cracked, tilted, smile …)'}"
   open={flags.length > 0}
 >
@@ -31,7 +31,7 @@
       value={flags.filter((flag) => at(place).includes(flag))}
       options={at(place).map((flag) => ({
         value: flag,
-        text: flag,
+        text: FINDING_NAMES[flag],
         hint: `${FINDING_NOTES[flag].cause}: ${FINDING_NOTES[flag].remedy}`
       }))}
       onchange={(chosen) => changed(at(place), chosen)}

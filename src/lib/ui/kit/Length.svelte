@@ -1,7 +1,6 @@
 <script lang="ts">
   import { MM_PER_IN } from '$core/units/factors.ts';
   import { writeDecimal } from '$core/units/format-length.ts';
-  import { exactDecimal } from '$lib/words/writing';
   import { usePreferences } from '$lib/client/preferences.svelte';
 
   /** One length in the user's style; the exact decimal on hover. */
@@ -23,7 +22,7 @@
   );
 </script>
 
-<span class="length" data-hint={exactDecimal(lengthIn)}
+<span class="length" data-hint={preferences.exact(lengthIn)}
   >{signed && lengthIn > 0 ? '+' : ''}{signed
     ? written.figure.replace('-', '−')
     : written.figure}<small>&nbsp;{written.unit}</small></span
@@ -35,7 +34,7 @@
     font-variant-numeric: tabular-nums;
   }
   small {
-    font-size: 0.68em;
+    font-size: max(12px, 0.68em);
     font-weight: 400;
     color: var(--ink-soft);
   }

@@ -59,7 +59,7 @@
     display: flex;
     justify-content: space-between;
     margin-top: 3px;
-    font-size: 0.72rem;
+    font-size: 0.75rem;
     color: var(--ink-soft);
     white-space: nowrap;
   }

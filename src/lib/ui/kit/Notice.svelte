@@ -1,10 +1,12 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
+  import Info from '@lucide/svelte/icons/info';
   import OctagonX from '@lucide/svelte/icons/octagon-x';
 
   interface Props {
-    level: 'attention' | 'stop';
+    /** `note`: nothing is wrong */
+    level: 'note' | 'attention' | 'stop';
     title: string;
     text?: string;
     children?: Snippet;
@@ -14,10 +16,10 @@
 
 <div class="notice {level}" role={level === 'stop' ? 'alert' : 'note'}>
   <span class="sign">
-    {#if level === 'stop'}<OctagonX size={20} aria-label="stop" />{:else}<TriangleAlert
+    {#if level === 'stop'}<OctagonX size={20} aria-label="stop" />{:else if level === 'note'}<Info
         size={20}
-        aria-label="attention"
-      />{/if}
+        aria-hidden="true"
+      />{:else}<TriangleAlert size={20} aria-label="attention" />{/if}
   </span>
   <div>
     <strong>{title}</strong>
@@ -34,6 +36,11 @@
     border-radius: 8px;
     border-left: 5px solid;
     font-size: 0.92rem;
+  }
+  .note {
+    background: var(--bench);
+    border-color: var(--line-strong);
+    color: var(--ink-soft);
   }
   .attention {
     background: var(--amber-soft);

@@ -11,9 +11,16 @@
     children: Snippet;
   }
   let { title, open, onclose, children }: Props = $props();
+  /** whoever opens it goes on in its content, not at its Close */
+  const FIRST = 'input:not([type=hidden]), select, textarea, button, a[href], [tabindex="0"]';
+  let content = $state<HTMLElement>();
 </script>
 
-<Dialog {open} onOpenChange={(details) => !details.open && onclose()}>
+<Dialog
+  {open}
+  onOpenChange={(details) => !details.open && onclose()}
+  initialFocusEl={() => content?.querySelector<HTMLElement>(FIRST) ?? content ?? null}
+>
   <Portal>
     <Dialog.Backdrop />
     <Dialog.Positioner>
@@ -25,7 +32,7 @@
           >
         </header>
         <!-- a closed one costs no keystroke -->
-        {#if open}{@render children()}{/if}
+        {#if open}<div bind:this={content} tabindex="-1">{@render children()}</div>{/if}
       </Dialog.Content>
     </Dialog.Positioner>
   </Portal>

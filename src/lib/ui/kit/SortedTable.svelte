@@ -96,7 +96,11 @@
       {#each table.getRowModel().rows as row (keyOf(row.original))}
         <tr class:picks={onpick} data-row={keyOf(row.original)}>
           {#each columns as column, index (column.key)}
-            <td class:words={column.words} class:short={column.bad?.(row.original)}>
+            <td
+              data-name={column.title}
+              class:words={column.words}
+              class:short={column.bad?.(row.original)}
+            >
               {#if index === 0 && onpick}
                 <button class="pick" type="button" onclick={() => onpick(row.original)}
                   >{column.of(row.original)}</button
@@ -137,6 +141,35 @@
     font-weight: 700;
     text-align: left;
     cursor: pointer;
+  }
+  /* on a phone a row is a card: nothing of it lies beyond the screen */
+  @media (max-width: 600px) {
+    thead {
+      display: none;
+    }
+    tr {
+      display: grid;
+      grid-template-columns: repeat(3, minmax(0, 1fr));
+      padding-block: 6px;
+      border-bottom: 1px solid var(--line);
+    }
+    tr td {
+      height: auto;
+      padding: 2px 6px;
+      border: 0;
+      text-align: left;
+      white-space: normal;
+    }
+    td:first-child {
+      grid-column: 1 / -1;
+      font-weight: 700;
+    }
+    td:not(:first-child)::before {
+      content: attr(data-name);
+      display: block;
+      color: var(--ink-soft);
+      font-size: 0.75rem;
+    }
   }
   /* the whole row is the target */
   .pick::after {

@@ -6,7 +6,7 @@
     value: string;
     errors?: string[] | undefined;
     hint?: string;
-    inputmode?: 'text' | 'numeric';
+    inputmode?: 'text' | 'numeric' | 'decimal';
     maxlength?: number;
   }
   let {

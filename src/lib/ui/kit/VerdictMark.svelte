@@ -1,12 +1,13 @@
 <script lang="ts" module>
   import type { Verdict } from '$core/check/findings.ts';
 
-  export type MarkKind = Verdict | 'to-do' | 'sending';
+  export type MarkKind = Verdict | 'on-condition' | 'to-do' | 'sending';
   /** The word that goes with each shape. */
   export const MARK_WORDS: Record<MarkKind, string> = {
     accept: 'good',
+    'on-condition': 'good if straight and the sheets are flat',
     'drive-more': 'drive more',
-    replace: 'take out',
+    replace: 'drill out',
     refer: 'refer',
     'to-do': 'to do',
     sending: 'on its way'
@@ -27,6 +28,9 @@
   {#if kind === 'accept'}
     <circle {r} />
     <path d="M{-r * 0.45} {r * 0.05} L{-r * 0.1} {r * 0.4} L{r * 0.5} {-r * 0.4}" />
+  {:else if kind === 'on-condition'}
+    <circle {r} />
+    <path class="half" d="M0 {-r} A{r} {r} 0 0 1 0 {r} Z" />
   {:else if kind === 'drive-more'}
     <path class="body" d="M0 {-r * 1.15} L{r * 1.15} {r * 0.85} H{-r * 1.15} Z" />
     <path d="M0 {-r * 0.3} V{r * 0.6} M{-r * 0.45} {r * 0.15} H{r * 0.45}" />
@@ -55,6 +59,15 @@
   }
   .accept circle {
     fill: var(--olive-soft);
+  }
+  .on-condition {
+    stroke: var(--amber-line);
+  }
+  .on-condition circle {
+    fill: var(--panel);
+  }
+  .on-condition .half {
+    fill: var(--amber-line);
   }
   .drive-more {
     stroke: var(--amber-line);

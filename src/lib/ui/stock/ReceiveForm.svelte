@@ -72,7 +72,7 @@
       /> kept cold</label
     >
   </div>
-  <button class="act main" disabled={!ready || desk.sending}>Into the bin</button>
+  <button class="act main" disabled={!ready || desk.sending}>Receive into stock</button>
 </form>
 
 <style>

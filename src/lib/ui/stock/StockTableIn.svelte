@@ -39,11 +39,11 @@
 <section aria-labelledby="table-in">
   <h2 id="table-in" class="label">A table in (CSV)</h2>
   <Choice
-    label="Its counts"
+    label="This file is"
     value={mode}
     options={[
-      { value: 'counted', text: 'are what is there' },
-      { value: 'received', text: 'came in' }
+      { value: 'counted', text: 'a count' },
+      { value: 'received', text: 'a delivery' }
     ]}
     onchoose={(value) => (mode = value)}
   />

@@ -6,10 +6,11 @@ import { LARGEST_FILE_BYTES, readJointFile } from '$core/exchange/joint-file.ts'
 import { fileRefusalInWords } from '$lib/words/refusals';
 import type { EnteredJoint, JointKind } from '$core/kinds/joint.ts';
 import { JOINT_KINDS, newJoint } from '$core/kinds/new-joint.ts';
-import { getJob } from '$lib/server/services/jobs';
+import { getJob, jobNames } from '$lib/server/services/jobs';
 import { jobBill } from '$lib/server/services/rivet-bills';
 import { onHand } from '$lib/server/services/stock';
 import { JointTitle } from '$lib/api/joints.ts';
+import { isPractice, moveFromPractice } from '$lib/server/services/practice';
 import { addJoint } from '$lib/server/services/joints';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -21,8 +22,11 @@ const NewJoint = z.object({
 export const load: PageServerLoad = async ({ params, locals }) => {
   const job = await getJob(locals.database(), params.job, locals.length);
   if (!job.ok) error(404, 'There is no such job.');
+  const others = isPractice(job.value) ? await jobNames(locals.database()) : null;
   return {
     job: job.value,
+    /** for practice: the jobs that a joint may move under; null where it is a real one */
+    practice: others?.filter((other) => !isPractice(other)) ?? null,
     rivets: jobBill(job.value, await onHand(locals.database())),
     form: await superValidate(zod4(NewJoint))
   };
@@ -45,7 +49,17 @@ async function make(
   redirect(303, `/joints/${added.value}/carry`);
 }
 
+const Move = z.object({ joint: z.uuid(), job: z.uuid() });
+
 export const actions: Actions = {
+  move: async ({ request, locals }) => {
+    const wish = Move.safeParse(Object.fromEntries(await request.formData()));
+    if (!wish.success) return fail(400, { refused: 'Choose a joint and a job.' });
+    const { joint, job } = wish.data;
+    const moved = await moveFromPractice(locals.database(), joint, job);
+    if (!moved.ok) return fail(409, { refused: moved.message });
+    redirect(303, `/jobs/${job}`);
+  },
   make: async ({ params, request, locals }) => {
     const form = await superValidate(request, zod4(NewJoint));
     if (!form.valid) return fail(400, { form });

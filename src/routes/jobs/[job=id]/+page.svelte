@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { superForm } from 'sveltekit-superforms';
   import { kindOf } from '$core/kinds/joint.ts';
   import { JOINT_KINDS } from '$core/kinds/new-joint.ts';
@@ -16,15 +16,56 @@
   }
   let { data, form: answer }: Props = $props();
   const refused = $derived(answer && 'refused' in answer ? answer.refused : undefined);
+  let making = $state<HTMLFormElement>();
+  /** to the name of the new joint; the kinds stand above it */
+  function beginNew(event?: MouseEvent): void {
+    event?.preventDefault();
+    making?.scrollIntoView({ block: 'start' });
+    making?.querySelector<HTMLInputElement>('input[name=title]')?.focus({ preventScroll: true });
+  }
+  onMount(() => {
+    if (location.hash === '#new') beginNew();
+  });
   const { form, errors, enhance } = superForm(untrack(() => data.form));
 </script>
 
 <svelte:head><title>Job {data.job.number} · Zanjador</title></svelte:head>
 
-<div class="job">
-  <p class="hint"><a href="/">Bench</a> / job {data.job.number}</p>
-  <h1><span class="number">{data.job.number}</span> {data.job.title}</h1>
+<div class="page job">
+  <p class="hint"><a class="back" href="/">Bench</a> / job {data.job.number}</p>
+  <div class="head">
+    <h1><span class="number">{data.job.number}</span> {data.job.title}</h1>
+    <a class="act main" href="#new" onclick={beginNew}>New joint</a>
+  </div>
   <p>{data.job.place} · data: {data.job.data}</p>
+  {#if data.practice}
+    <Notice
+      level="note"
+      title="For practice: nothing here can be released"
+      text="A joint that is to be built moves under its job, with everything in it."
+    />
+    {#if data.job.joints.length > 0}
+      <form method="POST" action="?/move" class="move">
+        <label
+          ><span class="label">Joint</span>
+          <select class="field-box" name="joint">
+            {#each data.job.joints as joint (joint.id)}<option value={joint.id}
+                >{joint.title}</option
+              >{/each}
+          </select></label
+        >
+        <label
+          ><span class="label">under job</span>
+          <select class="field-box" name="job">
+            {#each data.practice as job (job.id)}<option value={job.id}
+                >{job.number} {job.title}</option
+              >{/each}
+          </select></label
+        >
+        <button class="act" disabled={data.practice.length === 0}>Move it</button>
+      </form>
+    {/if}
+  {/if}
 
   <section class="joints" aria-label="Joints">
     {#each data.job.joints as joint (joint.id)}
@@ -50,7 +91,7 @@
     </section>
   {/if}
 
-  <form method="POST" action="?/make" use:enhance class="make">
+  <form method="POST" action="?/make" use:enhance class="make" id="new" bind:this={making}>
     <fieldset>
       <legend class="label">What kind of joint is it?</legend>
       <div class="kinds">
@@ -71,7 +112,7 @@
         bind:value={$form.title}
         errors={$errors.title}
       />
-      <button class="act main">Lay it out</button>
+      <button class="act main">Start joint</button>
     </div>
   </form>
   <form method="POST" action="?/fromFile" enctype="multipart/form-data" class="file">
@@ -86,17 +127,19 @@
 
 <style>
   .job {
-    display: flex;
-    flex-direction: column;
-    gap: 0.8rem;
     max-width: 980px;
-    margin: 0 auto;
-    padding: 1.4rem 2rem;
   }
-  .hint a {
-    display: inline-block;
-    padding: 10px 4px;
-    text-decoration: underline;
+  .head {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: 10px;
+  }
+  .move {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: end;
+    gap: 10px;
   }
   h1 {
     font-size: 1.7rem;

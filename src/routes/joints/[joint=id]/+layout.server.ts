@@ -1,4 +1,5 @@
 import { error } from '@sveltejs/kit';
+import { driveEvents } from '$lib/server/events/drive-events';
 import { holeEvents } from '$lib/server/events/hole-events';
 import { eventsOf } from '$lib/server/events/read';
 import { latestIssue } from '$lib/server/services/issues';
@@ -6,7 +7,8 @@ import { outcomeOf } from '$lib/server/services/documents';
 import { done } from '$lib/server/services/outcome';
 import { settingsOfJoint } from '$lib/server/services/cage-tasks';
 import { readyEvents, shopFigures, timedWorks } from '$lib/server/services/ready';
-import { onHand } from '$lib/server/services/stock';
+import { listBins } from '$lib/server/services/stock';
+import { toolSettings } from '$lib/server/services/tool-settings';
 import { getJoint } from '$lib/server/services/joints';
 import type { LayoutServerLoad } from './$types';
 
@@ -22,19 +24,23 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
       joint.reason === 'unreadable' ? joint.message : 'There is no such joint.'
     );
   if (!issue.ok) error(422, issue.message);
-  const [events, held, ticks, figures, recorded, cages] = await Promise.all([
+  const [events, driving, held, ticks, figures, recorded, cages, toolsSet] = await Promise.all([
     issue.value ? eventsOf(database, holeEvents, issue.value.id) : [],
-    onHand(database),
+    issue.value ? eventsOf(database, driveEvents, issue.value.id) : [],
+    listBins(database),
     readyEvents(database, params.joint),
     shopFigures(database),
     timedWorks(database),
-    settingsOfJoint(database, params.joint)
+    settingsOfJoint(database, params.joint),
+    toolSettings(database, params.joint)
   ]);
   return {
     joint: joint.value,
     issue: issue.value,
     events,
-    onHand: held,
+    driving,
+    toolsSet,
+    drawers: held.filter(({ count }) => count > 0),
     ready: { events: ticks, figures, recorded, cages }
   };
 };

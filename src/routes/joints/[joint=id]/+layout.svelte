@@ -20,7 +20,9 @@
     joint={data.joint}
     issue={data.issue}
     events={data.events}
-    onHand={data.onHand}
+    driving={data.driving}
+    toolsSet={data.toolsSet}
+    drawers={data.drawers}
     ready={data.ready}
     person={data.person?.name ?? ''}
     {station}

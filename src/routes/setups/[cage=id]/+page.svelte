@@ -15,8 +15,8 @@
 
 <svelte:head><title>{cage.name} · Zanjador</title></svelte:head>
 
-<div class="cage">
-  <p class="label"><a href="/setups">Countersink cages</a></p>
+<div class="page">
+  <p class="label"><a class="back" href="/setups">Countersink cages</a></p>
   <h1>{cage.name}, {cage.cutter}</h1>
   <p>
     {cage.cutterDeg}° cutter, <Length lengthIn={cage.cutterIn} decimal /> wide · pilot <Length
@@ -49,12 +49,6 @@
 </datalist>
 
 <style>
-  .cage {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: 10px;
-    padding: 1.2rem 1.6rem;
-  }
   .label a {
     display: inline-flex;
     align-items: center;

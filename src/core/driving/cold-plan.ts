@@ -1,0 +1,50 @@
+import { answer, num, notPossible, workLine, type Answer } from '../answer.ts';
+import { alloyFacts } from '../catalog/alloys.ts';
+import type { Alloy } from '../schema/fields.ts';
+import { floorTo } from '../units/tolerance.ts';
+import type { DriveMove } from './drive-events.ts';
+
+/**
+ * How many rivets to take out of the cold at once: as many as are driven at one's own pace until they are due, and no more
+ * than are still open.
+ *
+ * @param perRivetS seconds from one rivet to the next
+ * @param open holes of that rivet that are not driven yet
+ * @returns `not-possible` where the alloy is driven as received
+ * @throws never
+ * @source handbook 3.1 and 4.5: take out only what can be driven in the window
+ */
+export function takeOutAdvice(
+  alloy: Alloy,
+  perRivetS: number,
+  open: number
+): Answer<{ count: number; dueMinutes: number }> {
+  const { cold } = alloyFacts(alloy);
+  if (!cold) return notPossible('alloy', { code: 'not-driven-cold', alloy });
+  const inTime = floorTo((cold.dueMinutes * 60) / perRivetS);
+  const count = Math.min(open, inTime);
+  return answer({ count, dueMinutes: cold.dueMinutes }, [
+    workLine('in time', `⌊${cold.dueMinutes} min × 60 / ${num(perRivetS)} s⌋`, inTime, 'rivets'),
+    workLine('take out', `least of ${inTime} and ${open} still open`, count, 'rivets')
+  ]);
+}
+
+/**
+ * Rivets of each batch that were driven here and that the server has not counted yet: gone from it already.
+ *
+ * @param waiting moves on their way, in order
+ * @param isIn whether a hole's rivet was in before them: more blows take no other rivet
+ */
+export function onTheirWay(
+  waiting: readonly DriveMove[],
+  isIn: (hole: number) => boolean
+): Map<string, number> {
+  const batchOf = new Map<number, string | null>();
+  for (const move of waiting)
+    if (move.kind === 'driven' && !isIn(move.hole)) batchOf.set(move.hole, move.batch);
+    else if (move.kind === 'undriven') batchOf.delete(move.hole);
+  const counts = new Map<string, number>();
+  for (const batch of batchOf.values())
+    if (batch !== null) counts.set(batch, (counts.get(batch) ?? 0) + 1);
+  return counts;
+}

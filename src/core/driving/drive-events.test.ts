@@ -1,0 +1,249 @@
+import { describe, expect, it } from 'vitest';
+import type { Unstamped } from '../events/stream.ts';
+import { IssuedFacts, type IssuedHole } from '../issue/issue.ts';
+import {
+  driveStream,
+  NOT_DRIVEN,
+  type DriveEvent,
+  type DriveMove,
+  type DriveState,
+  type DriveSubject
+} from './drive-events.ts';
+import { paceOf, steadyPaceS } from './pace.ts';
+
+const BATCH = '6b1f6e0e-93ad-4d5a-9c3c-0a54c1f2a001';
+const facts = (partNumber: string) =>
+  IssuedFacts.parse({
+    dash: 5,
+    head: 'universal',
+    partNumber,
+    gripIn: 0.113,
+    lengthIn: 0.375,
+    holeIn: 0.159,
+    widthIn: 7,
+    overlapIn: 1,
+    limits: 'standard',
+    predictedIn3: null
+  });
+const hole = (number: number): IssuedHole => ({
+  number,
+  row: 1,
+  xIn: number,
+  yIn: 0.5,
+  markIn: number,
+  stack: 0,
+  dash: 5,
+  gripIn: 0.113
+});
+const subject = (part = 'MS20470AD5-6'): DriveSubject => ({
+  facts: facts(part),
+  holes: [1, 2, 3].map(hole),
+  heldOpen: [{ ...hole(4), reason: 'latch pin' }],
+  batches: [
+    {
+      id: BATCH,
+      partNumber: 'MS20470DD5-6',
+      lot: 'Q7',
+      count: 20,
+      removedAt: '2026-11-28T08:00:00Z'
+    }
+  ]
+});
+let made = 0;
+const id = () => `6b1f6e0e-93ad-4d5a-9c3c-${String((made += 1)).padStart(12, '0')}`;
+const tap = (number: number, at: string, more: object = {}): DriveMove =>
+  driveStream.Move.parse({
+    id: id(),
+    at: `2026-11-28T${at}Z`,
+    kind: 'driven',
+    hole: number,
+    ...more
+  });
+const follow = (move: DriveMove, on = subject()) => driveStream.follow(on, NOT_DRIVEN, move);
+const refusedFor = (move: DriveMove, on = subject()) => {
+  const may = follow(move, on);
+  return may.ok ? null : may.error.said;
+};
+const event = (move: DriveMove, on = subject()): DriveEvent => {
+  const may = follow(move, on);
+  if (!may.ok) throw new Error(may.error.said.code);
+  return { ...move, by: 'Ada', frozen: may.result } as DriveEvent;
+};
+const after = (events: DriveEvent[]): DriveState => driveStream.project(subject(), events);
+
+describe('the log of driving', () => {
+  it('freezes what was put in, and never takes a hole that is held open', () => {
+    expect(event(tap(2, '08:00:00')).frozen).toEqual({ partNumber: 'MS20470AD5-6', cold: null });
+    expect(refusedFor(tap(4, '08:00:00'))).toEqual({
+      code: 'held-open',
+      hole: 4,
+      reason: 'latch pin'
+    });
+    expect(refusedFor(tap(9, '08:00:00'))?.code).toBe('no-such-hole');
+  });
+
+  it('counts the tap that was made last, whenever it came in', () => {
+    const late = event(tap(1, '08:05:00', { quick: 'good' }));
+    const early = event(tap(1, '08:01:00', { quick: 'more' }));
+    expect(after([late, early]).holes.get(1)).toMatchObject({
+      quick: 'good',
+      times: 2,
+      driven: true
+    });
+    const back = event(
+      driveStream.Move.parse({ id: id(), at: '2026-11-28T08:06:00Z', kind: 'undriven', hole: 1 })
+    );
+    expect(after([early, back, late]).holes.get(1)?.driven).toBe(false);
+  });
+
+  it('takes back the last tap, not the rivet that was in before it', () => {
+    const back = (at: string) =>
+      event(
+        driveStream.Move.parse({ id: id(), at: `2026-11-28T${at}Z`, kind: 'undriven', hole: 2 })
+      );
+    const more = event(tap(2, '08:00:00', { quick: 'more' }));
+    const again = event(tap(2, '08:00:30', { quick: 'good' }));
+    const once = after([more, again, back('08:00:40')]).holes.get(2);
+    expect(once).toMatchObject({ driven: true, quick: 'more' });
+    expect(after([more, again, back('08:00:40'), back('08:00:50')]).holes.get(2)).toMatchObject({
+      driven: false,
+      quick: null
+    });
+  });
+
+  it('is the same projected at once or piece by piece', () => {
+    const events = [
+      tap(1, '08:00:00'),
+      tap(2, '08:00:20', { quick: 'more' }),
+      tap(2, '08:00:40')
+    ].map((move) => event(move));
+    const [first, ...rest] = events;
+    const step = driveStream.project(subject(), first ? [first] : []);
+    expect(driveStream.project(subject(), rest, step)).toEqual(after(events));
+  });
+
+  it('takes an order only whole', () => {
+    const order = (numbers: number[]) =>
+      driveStream.Move.parse({
+        id: id(),
+        at: '2026-11-28T08:00:00Z',
+        kind: 'ordered',
+        school: 'flat',
+        order: numbers
+      });
+    expect(follow(order([3, 1, 2])).ok).toBe(true);
+    expect(refusedFor(order([3, 1]))).toEqual({ code: 'no-whole-order', holes: 3, strange: null });
+    expect(refusedFor(order([3, 1, 1]))?.code).toBe('no-whole-order');
+    // the hole that is held open is no rivet
+    expect(refusedFor(order([3, 1, 4]))).toEqual({ code: 'no-whole-order', holes: 3, strange: 4 });
+  });
+});
+
+describe('cold rivets in the log', () => {
+  const cold = subject('MS20470DD5-6');
+  it('need a batch of their own part number', () => {
+    expect(refusedFor(tap(1, '08:05:00'), cold)?.code).toBe('no-batch');
+    const other = subject('MS20470DD5-7');
+    expect(refusedFor(tap(1, '08:05:00', { batch: BATCH }), other)).toEqual({
+      code: 'batch-of-another',
+      hole: 1,
+      part: 'MS20470DD5-7',
+      batch: 'MS20470DD5-6'
+    });
+  });
+
+  it('are due at 10 min and refused from 20 min, unless a reason is written', () => {
+    const at = (time: string, more: object = {}) =>
+      follow(tap(1, time, { batch: BATCH, ...more }), cold);
+    expect(at('08:09:59')).toMatchObject({ result: { cold: 'ok' } });
+    expect(at('08:10:00')).toMatchObject({ result: { cold: 'due' } });
+    expect(refusedFor(tap(1, '08:20:00', { batch: BATCH }), cold)).toEqual({
+      code: 'batch-expired',
+      hole: 1,
+      lot: 'Q7',
+      limitMin: 20
+    });
+    expect(at('08:20:00', { late: 'lead agreed, to be looked at' })).toMatchObject({
+      result: { cold: 'expired' }
+    });
+  });
+
+  it('mark a hole for inspection where the batch had expired', () => {
+    const driven = event(tap(1, '08:25:00', { batch: BATCH, late: 'lead agreed' }), cold);
+    expect(after([driven]).holes.get(1)).toMatchObject({ expired: true, late: 'lead agreed' });
+  });
+});
+
+describe('the pace', () => {
+  it('is the middle gap, pauses and whole rows left out', () => {
+    const taps = [
+      tap(1, '08:00:00'),
+      tap(2, '08:00:20'),
+      tap(3, '08:00:50'),
+      tap(1, '08:30:00'),
+      tap(2, '08:30:24'),
+      // a row logged at once
+      tap(3, '08:40:00'),
+      tap(1, '08:40:00')
+    ].map((move) => event(move));
+    // 20, 30 and 24 s
+    expect(paceOf(taps)).toEqual({ perRivetS: 24, gaps: 3 });
+    expect(paceOf(taps.slice(0, 1))).toBeNull();
+    // what is reckoned with rests on three gaps
+    expect(steadyPaceS({ perRivetS: 24, gaps: 3 })).toBe(24);
+    expect(steadyPaceS({ perRivetS: 3, gaps: 2 })).toBeNull();
+    expect(steadyPaceS(null)).toBeNull();
+  });
+});
+
+describe('what the camera saw', () => {
+  const events = (...moves: Unstamped<DriveMove>[]): DriveEvent[] =>
+    moves.map(
+      (move, at) =>
+        ({
+          ...move,
+          id: `seen ${at}`,
+          at: `2031-02-03T10:${String(10 + at)}:00Z`,
+          by: 'Odile',
+          frozen: { partNumber: null, cold: null }
+        }) as DriveEvent
+    );
+  const driven: Unstamped<DriveMove> = {
+    kind: 'driven',
+    hole: 2,
+    quick: null,
+    batch: null,
+    hands: null,
+    late: ''
+  };
+  const seen = (diameterIn: number): Unstamped<DriveMove> => ({
+    kind: 'seen',
+    hole: 2,
+    diameterIn,
+    plusMinusIn: 0.006,
+    camera: 'rod',
+    simulated: true
+  });
+  const of = (...moves: Unstamped<DriveMove>[]) =>
+    driveStream.project(subject(), events(...moves)).seen.get(2)?.diameterIn;
+
+  it('is the last look, and of no head that was hit or taken back since', () => {
+    expect(of(driven, seen(0.2), seen(0.21))).toBe(0.21);
+    expect(of(driven, seen(0.2), { kind: 'looked', hole: 2, quick: 'good' })).toBe(0.2);
+    expect(of(driven, seen(0.2), driven)).toBeUndefined();
+    expect(of(driven, seen(0.2), driven, seen(0.22))).toBe(0.22);
+    expect(of(driven, seen(0.2), { kind: 'undriven', hole: 2 })).toBeUndefined();
+  });
+
+  it('is of a hole that gets a rivet', () => {
+    const may = (hole: number) =>
+      driveStream.follow(subject(), driveStream.project(subject(), []), {
+        ...seen(0.2),
+        hole,
+        id: '11111111-1111-4111-8111-111111111111',
+        at: '2031-02-03T10:00:00Z'
+      } as DriveMove);
+    expect(may(2).ok).toBe(true);
+    expect(may(999)).toMatchObject({ error: { said: { code: 'no-such-hole' } } });
+  });
+});

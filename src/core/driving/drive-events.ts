@@ -1,0 +1,263 @@
+import { z } from 'zod';
+import { answer, notPossible, type Answer } from '../answer.ts';
+import { alloyFacts } from '../catalog/alloys.ts';
+import { defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
+import type { Issue } from '../issue/issue.ts';
+import { DrivingAccess } from './access.ts';
+import { coldBatch } from '../drive/cold-batch.ts';
+import { rivetOfHole } from './rivet-of-hole.ts';
+
+/** A quick look at a head just driven: good, more of it, or somebody looks again. */
+export const QuickLook = z.enum(['good', 'more', 'again']);
+export type QuickLook = z.output<typeof QuickLook>;
+
+const MOST_HOLES = 100_000;
+const hole = z.int().min(1);
+
+export const DriveMove = z.discriminatedUnion('kind', [
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('driven'),
+    hole,
+    quick: QuickLook.nullable().default(null),
+    /** the cold batch that it came from */
+    batch: z.uuid().nullable().default(null),
+    /** who held the gun and who the bar, where two drove it */
+    hands: z.strictObject({ gun: z.uuid(), bar: z.uuid() }).nullable().default(null),
+    /** why it was driven although its batch had expired */
+    late: z.string().trim().max(160).default('')
+  }),
+  z.strictObject({ ...MOVE_STAMP, kind: z.literal('looked'), hole, quick: QuickLook }),
+  /** a tap taken back: it was not driven */
+  z.strictObject({ ...MOVE_STAMP, kind: z.literal('undriven'), hole }),
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('ordered'),
+    school: z.enum(['flat', 'sequence']),
+    /** an order of one's own; null: the school's */
+    order: z.array(hole).max(MOST_HOLES).nullable()
+  }),
+  /** its diameter by a circle laid round it in a camera’s picture */
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('seen'),
+    hole,
+    diameterIn: z.number().positive().max(10),
+    plusMinusIn: z.number().positive().max(10),
+    camera: z.string().trim().max(60),
+    /** of a camera that does not exist: practice */
+    simulated: z.boolean()
+  }),
+  z.strictObject({ ...MOVE_STAMP, kind: z.literal('placed'), access: DrivingAccess })
+]);
+/** What a page sends while an issue is driven. */
+export type DriveMove = z.output<typeof DriveMove>;
+
+export const DriveFrozen = z.strictObject({
+  /** what was put into the hole; null where the move is none of a rivet's */
+  partNumber: z.string().nullable(),
+  /** how its batch stood then */
+  cold: z.enum(['ok', 'due', 'expired']).nullable()
+});
+export type DriveFrozen = z.output<typeof DriveFrozen>;
+export type DriveEvent = Recorded<DriveMove, DriveFrozen>;
+
+/** Rivets taken out of the cold together. */
+export interface ColdBatchFacts {
+  id: string;
+  partNumber: string;
+  lot: string;
+  count: number;
+  removedAt: string;
+}
+
+/** What driving is held against: an issue, and the batches out of the cold. */
+export interface DriveSubject extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'> {
+  batches: readonly ColdBatchFacts[];
+}
+
+export interface HoleDriven {
+  driven: boolean;
+  /** of the tap that counts */
+  at: string;
+  /** of the last blow */
+  hitAt: string;
+  by: string;
+  quick: QuickLook | null;
+  batch: string | null;
+  /** its batch had expired: somebody looks at it */
+  expired: boolean;
+  late: string;
+  /** how often it was hit, first time and again */
+  times: number;
+  /** how it stood before the last hit: what a tap taken back goes back to */
+  before: HoleDriven | null;
+}
+
+/** A diameter by camera. */
+export interface HeadSeen {
+  diameterIn: number;
+  plusMinusIn: number;
+  camera: string;
+  simulated: boolean;
+  at: string;
+  by: string;
+}
+
+export interface DriveState {
+  holes: ReadonlyMap<number, HoleDriven>;
+  /** as seen since the last blow */
+  seen: ReadonlyMap<number, HeadSeen>;
+  order: { school: 'flat' | 'sequence'; order: number[] | null; at: string } | null;
+  access: { access: DrivingAccess; at: string; by: string } | null;
+}
+
+export const NOT_DRIVEN: DriveState = {
+  holes: new Map(),
+  seen: new Map(),
+  order: null,
+  access: null
+};
+
+const NOTHING: DriveFrozen = { partNumber: null, cold: null };
+const later = (at: string, than: string | undefined): boolean =>
+  than === undefined || Date.parse(at) >= Date.parse(than);
+
+/** How a batch stood when a rivet of it was driven; null where the alloy is driven as received. */
+function coldOf(
+  { facts, batches }: DriveSubject,
+  issued: Issue['holes'][number],
+  move: Extract<DriveMove, { kind: 'driven' }>
+): Answer<DriveFrozen['cold']> {
+  const { alloy, partNumber } = rivetOfHole(facts, issued);
+  if (!alloyFacts(alloy).cold) return answer(null, []);
+  const batch = batches.find(({ id }) => id === move.batch);
+  if (!batch) return notPossible('batch', { code: 'no-batch', hole: move.hole, part: partNumber });
+  if (batch.partNumber !== partNumber)
+    return notPossible('batch', {
+      code: 'batch-of-another',
+      hole: move.hole,
+      part: partNumber,
+      batch: batch.partNumber
+    });
+  const { removedAt, lot } = batch;
+  // a tap of a slow clock, before the batch was out, is as at its removal
+  const now = later(move.at, removedAt) ? move.at : removedAt;
+  const stood = coldBatch({ alloy, removedAt, now, perRivetS: 1 });
+  if (!stood.ok) return stood;
+  const { state } = stood.result;
+  if (state === 'expired' && move.late === '')
+    return notPossible('late', {
+      code: 'batch-expired',
+      hole: move.hole,
+      lot,
+      limitMin: alloyFacts(alloy).cold?.limitMinutes ?? 0
+    });
+  return answer(state === 'no-limit' ? null : state, []);
+}
+
+type HoleMove = Exclude<DriveEvent, { kind: 'ordered' | 'placed' | 'seen' }>;
+
+/** The tap that was made last counts, whenever it came in. */
+function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
+  const { at, by } = event;
+  const was: HoleDriven = last ?? {
+    driven: false,
+    at,
+    hitAt: at,
+    by,
+    quick: null,
+    batch: null,
+    expired: false,
+    late: '',
+    times: 0,
+    before: null
+  };
+  const times = was.times + (event.kind === 'driven' ? 1 : 0);
+  if (!later(at, last?.at)) return { ...was, times };
+  if (event.kind === 'undriven') {
+    // one that was hit before is still in
+    if (was.before?.driven) return { ...was.before, at, by };
+    return {
+      ...was,
+      driven: false,
+      quick: null,
+      batch: null,
+      expired: false,
+      late: '',
+      at,
+      hitAt: at,
+      by,
+      before: null
+    };
+  }
+  if (event.kind === 'looked') return { ...was, quick: event.quick, at, by };
+  return {
+    driven: true,
+    at,
+    hitAt: at,
+    by,
+    quick: event.quick,
+    // more blows on one that is in are from no other batch
+    batch: was.driven ? was.batch : event.batch,
+    expired: was.expired || event.frozen.cold === 'expired',
+    late: event.late === '' ? was.late : event.late,
+    times,
+    before: was.driven ? was : null
+  };
+}
+
+/** What happens while an issue is driven. What may follow rests on the issue and its batches alone, never on earlier taps. */
+export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, DriveState>({
+  name: 'drive',
+  Move: DriveMove,
+  Frozen: DriveFrozen,
+  follow(subject, _, move) {
+    if (move.kind === 'placed') return answer(NOTHING, []);
+    const { facts, holes, heldOpen } = subject;
+    if (move.kind === 'ordered') {
+      if (move.order === null) return answer(NOTHING, []);
+      const wanted = new Set(holes.map(({ number }) => number));
+      const once = new Set(move.order);
+      const whole = once.size === move.order.length && once.size === wanted.size;
+      const strange = move.order.find((number) => !wanted.has(number)) ?? null;
+      return whole && strange === null
+        ? answer(NOTHING, [])
+        : notPossible('order', { code: 'no-whole-order', holes: wanted.size, strange });
+    }
+    const open = heldOpen.find(({ number }) => number === move.hole);
+    if (open)
+      return notPossible('hole', { code: 'held-open', hole: move.hole, reason: open.reason });
+    const issued = holes.find(({ number }) => number === move.hole);
+    if (!issued) return notPossible('hole', { code: 'no-such-hole', hole: move.hole });
+    if (move.kind !== 'driven') return answer(NOTHING, []);
+    const cold = coldOf(subject, issued, move);
+    return cold.ok
+      ? answer({ partNumber: rivetOfHole(facts, issued).partNumber, cold: cold.result }, [])
+      : cold;
+  },
+  project: (_, events, from = NOT_DRIVEN) => {
+    const holes = new Map(from.holes);
+    const seen = new Map(from.seen);
+    let { order, access } = from;
+    for (const event of events) {
+      if (event.kind === 'ordered') {
+        const { school, order: own, at } = event;
+        if (later(at, order?.at)) order = { school, order: own, at };
+      } else if (event.kind === 'placed') {
+        const { access: told, at, by } = event;
+        if (later(at, access?.at)) access = { access: told, at, by };
+      } else if (event.kind === 'seen') {
+        const { hole: number, diameterIn, plusMinusIn, camera, simulated, at, by } = event;
+        if (later(at, seen.get(number)?.at))
+          seen.set(number, { diameterIn, plusMinusIn, camera, simulated, at, by });
+      } else holes.set(event.hole, holeAfter(holes.get(event.hole), event));
+    }
+    // what was seen before the last blow is of another head
+    for (const [number, { at }] of seen) {
+      const hole = holes.get(number);
+      if (!hole?.driven || Date.parse(hole.hitAt) > Date.parse(at)) seen.delete(number);
+    }
+    return { holes, seen, order, access };
+  }
+});

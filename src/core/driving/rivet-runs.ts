@@ -1,0 +1,57 @@
+import type { Issue, IssuedHole } from '../issue/issue.ts';
+import type { Alloy, Dash, Head } from '../schema/fields.ts';
+import { atMost } from '../units/tolerance.ts';
+import { rivetOfHole } from './rivet-of-hole.ts';
+
+/** Equal rivets of an issue, driven one like the other; lengths in inches. */
+export interface RivetRun {
+  /** its part number */
+  key: string;
+  partNumber: string;
+  alloy: Alloy;
+  dash: Dash;
+  head: Head;
+  lengthIn: number;
+  gripLeastIn: number;
+  gripMostIn: number;
+  /** the far sheet is dimpled too */
+  dimpledThrough: boolean;
+  /** the sheets are thin enough to be dimpled together, by the rivet itself */
+  punches: boolean;
+  holes: IssuedHole[];
+}
+
+/** So thin in all, sheets are dimpled together with the rivet as punch (handbook 4.3, second rule). */
+const DIMPLED_TOGETHER_TO_IN = 0.04;
+
+/** The runs of an issue, in the order of their first holes. */
+export function rivetRuns({ facts, holes }: Pick<Issue, 'facts' | 'holes'>): RivetRun[] {
+  const runs = new Map<string, RivetRun>();
+  for (const hole of holes) {
+    const rivet = rivetOfHole(facts, hole);
+    const key = `${rivet.partNumber}${rivet.dimpledThrough ? ' dimpled' : ''}`;
+    const run = runs.get(key);
+    if (run) {
+      run.holes.push(hole);
+      run.gripLeastIn = Math.min(run.gripLeastIn, rivet.gripIn);
+      run.gripMostIn = Math.max(run.gripMostIn, rivet.gripIn);
+    } else
+      runs.set(key, {
+        key,
+        partNumber: rivet.partNumber,
+        alloy: rivet.alloy,
+        dash: hole.dash,
+        head: facts.head,
+        lengthIn: rivet.lengthIn,
+        gripLeastIn: rivet.gripIn,
+        gripMostIn: rivet.gripIn,
+        dimpledThrough: rivet.dimpledThrough,
+        punches: false,
+        holes: [hole]
+      });
+  }
+  return [...runs.values()].map((run) => ({
+    ...run,
+    punches: run.dimpledThrough && atMost(run.gripMostIn, DIMPLED_TOGETHER_TO_IN)
+  }));
+}

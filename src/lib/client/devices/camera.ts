@@ -1,0 +1,24 @@
+import { cameraLookAt } from '$lib/api/devices.ts';
+import type { CameraShot } from '$lib/camera-view';
+import { call } from '../call';
+
+/** A camera on a rod. A real one brings its own; the rest stays as it is. */
+export interface Camera {
+  /**
+   * @param indexIn where the rod stands, in
+   * @param row that it looks at
+   * @returns a picture; or in words why there is none
+   */
+  look(indexIn: number, row: number): Promise<CameraShot | { failed: string }>;
+}
+
+/** The simulated camera that the application serves. */
+export class ServedCamera implements Camera {
+  constructor(private readonly issue: string) {}
+
+  async look(indexIn: number, row: number): Promise<CameraShot | { failed: string }> {
+    const reply = await call(cameraLookAt, { issue: this.issue }, { indexIn, row });
+    if (!reply.reached) return { failed: 'The camera cannot be reached: the server is away.' };
+    return reply.ok ? reply.value : { failed: reply.message };
+  }
+}

@@ -1,0 +1,57 @@
+<script lang="ts">
+  import type { Block } from '$core/plan/blocks.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { blockInWords, PLANNED_AT } from '$lib/words/warnings';
+
+  /** Above every station after the one that stops the joint: what stops it, and the way there. */
+  interface Props {
+    jointId: string;
+    /** at least one, in the order of the work */
+    blocks: readonly Block[];
+  }
+  let { jointId, blocks }: Props = $props();
+  const preferences = usePreferences();
+  const first = $derived(blocks[0]);
+</script>
+
+{#if first}
+  {@const { title, text } = blockInWords(first, preferences.inWords)}
+  <aside class="stop" aria-label="What stops the joint" data-testid="stop-bar">
+    <span class="sign" aria-hidden="true">✕</span>
+    <p>
+      <strong>{title}.</strong>
+      {text}{#if blocks.length > 1}
+        <span class="more">And {blocks.length - 1} more.</span>{/if}
+    </p>
+    <a class="act main" href="/joints/{jointId}/{first.station}"
+      >Fix in {PLANNED_AT[first.station]}</a
+    >
+  </aside>
+{/if}
+
+<style>
+  .stop {
+    display: flex;
+    align-items: center;
+    gap: 12px;
+    padding: 6px 16px;
+    background: var(--brick-soft);
+    border-bottom: 2px solid var(--brick-line);
+  }
+  .sign {
+    font-size: 1.4rem;
+    font-weight: 700;
+    color: var(--brick);
+  }
+  p {
+    flex: 1;
+    min-width: 0;
+    line-height: 1.25;
+  }
+  .more {
+    color: var(--ink-soft);
+  }
+  a {
+    flex: none;
+  }
+</style>

@@ -1,0 +1,25 @@
+import { ToolSetup } from '../../../core/tool-setting/tool-setup.ts';
+import { toolState, toolStream } from '../../../core/tool-setting/tool-stream.ts';
+import { rowsOf } from '../db/work.ts';
+import { keptStream } from './kept-stream.ts';
+import { eventsOf } from './read.ts';
+import { TOOL_EVENTS } from './tables.ts';
+
+const stream = { stream: toolStream, table: TOOL_EVENTS };
+
+/** What happens to one setting of a tool; held until the end: two hands must not both keep one. */
+export const toolEvents = keptStream({
+  ...stream,
+  missing: 'there is no such setting',
+  order: 'locked',
+  async open(database, settingId) {
+    const [row] = await rowsOf<{ setup: unknown }>(
+      database,
+      'select setup from tool_settings where id = $1 for update',
+      [settingId]
+    );
+    if (!row) return null;
+    const subject = ToolSetup.parse(row.setup);
+    return { subject, state: toolState(subject, await eventsOf(database, stream, settingId)) };
+  }
+});

@@ -1,0 +1,85 @@
+import { drivingHolders } from '../../../core/driving/driving-holders.ts';
+import { driveStream } from '../../../core/driving/drive-events.ts';
+import { drivingWays } from '../../../core/driving/driving-ways.ts';
+import { issueOrder } from '../../../core/driving/issue-order.ts';
+import { pathOf } from '../../../core/driving/driving-order.ts';
+import { rivetRuns } from '../../../core/driving/rivet-runs.ts';
+import { runTools } from '../../../core/driving/run-tools.ts';
+import type { Paper } from '../../../core/exchange/tiles.ts';
+import { settingOfRun } from '../../../core/tool-setting/run-setting.ts';
+import { settingInUseInWords } from '../../words/tool-settings.ts';
+import { toolInWords, WAY_STEPS, WAY_WORDS, wayReasonInWords } from '../../words/driving.ts';
+import type { WriteLength } from '../../words/writing.ts';
+import type { Database } from '../db/connect.ts';
+import { driveEvents } from '../events/drive-events.ts';
+import { eventsOf } from '../events/read.ts';
+import { pdfDrivingCard, type CardRun } from '../files/pdf-driving-card.ts';
+import { latestIssue } from './issues.ts';
+import type { MadeFile } from './made-file.ts';
+import type { JointView } from './joints.ts';
+import { done, refused, type Outcome } from './outcome.ts';
+import { shopFigures } from './ready.ts';
+import { toolSettings } from './tool-settings.ts';
+
+/** The newest release on paper, as it is driven: order, holders, tools, cautions. */
+export async function drivingCard(
+  database: Database,
+  joint: JointView,
+  name: string,
+  paper: Paper,
+  length: WriteLength
+): Promise<Outcome<MadeFile>> {
+  const issue = await latestIssue(database, joint.id);
+  if (!issue)
+    return refused('not-possible', 'it is not released yet: release it under Drive first');
+  const [events, { holders, tools }, set] = await Promise.all([
+    eventsOf(database, driveEvents, issue.id),
+    shopFigures(database),
+    toolSettings(database, joint.id)
+  ]);
+  const state = driveStream.project({ ...issue, batches: [] }, events);
+  const found = issueOrder(issue, state.order);
+  const outline = { widthIn: issue.facts.widthIn, heightIn: issue.facts.overlapIn };
+  const access = state.access?.access ?? null;
+  const runs = rivetRuns(issue).map((run): CardRun => {
+    const head = `${run.holes.length} × ${run.partNumber}`;
+    const used = settingOfRun(issue, run, set, {
+      at: new Date().toISOString(),
+      gripIn: null,
+      lot: null
+    });
+    const setting = settingInUseInWords(used, length).text;
+    if (!access)
+      return { head, way: 'not told yet how one gets at them', steps: [], tools: [], setting };
+    const { chosen, ways, reach } = drivingWays(run, outline, access, tools);
+    const why = ways.find(({ way }) => way === chosen)?.why ?? [];
+    return chosen === null
+      ? { head, way: 'no way to drive these as told', steps: [], tools: [], setting }
+      : {
+          head,
+          way: `${WAY_WORDS[chosen]}: ${why.map((one) => wayReasonInWords(one, length)).join('; ')}`,
+          setting,
+          steps: WAY_STEPS[chosen],
+          tools: runTools(run, chosen, reach, outline, access, tools).map((need) => {
+            const said = toolInWords(need, length);
+            return `${said.name}: ${said.text}`;
+          })
+        };
+  });
+  const body = await pdfDrivingCard(
+    {
+      title: `${joint.title}, job ${joint.job.number}, release ${issue.number}`,
+      changed: issue.revision !== joint.revision,
+      school: found.school,
+      byHand: found.byHand,
+      order: found.order,
+      path: pathOf(issue.holes, found.order),
+      holders: drivingHolders(issue.holes, found.order, holders.every, holders.final),
+      heldOpen: issue.heldOpen,
+      runs
+    },
+    paper,
+    length
+  );
+  return done({ type: 'application/pdf', name, body });
+}

@@ -1,0 +1,72 @@
+<script lang="ts">
+  import { invalidateAll } from '$app/navigation';
+  import { issueJointAt } from '$lib/api/joints.ts';
+  import { call } from '$lib/client/call';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import { blockInWords, PLANNED_AT } from '$lib/words/warnings';
+  import Notice from '../../ui/kit/Notice.svelte';
+  import { useIssueDesk } from './issue-desk';
+
+  /** Releases the joint as it is saved; where something stops it, says what and where it is mended. */
+  interface Props {
+    text: string;
+    /** the station that one comes back to after saying who is at the bench */
+    station: 'drive' | 'check';
+  }
+  let { text, station }: Props = $props();
+  const workspace = useWorkspace();
+  const open = useIssueDesk();
+  const preferences = usePreferences();
+  let refusal = $state('');
+  let issuing = $state(false);
+  /** what stops the joint as it is now: it cannot be released */
+  const block = $derived(workspace.blocks[0]);
+
+  async function issue(): Promise<void> {
+    issuing = true;
+    refusal = '';
+    await workspace.save.flush();
+    if (workspace.save.state.kind !== 'saved') {
+      // The server would freeze what it has, which is not what this page shows.
+      refusal =
+        'What is typed here is not saved yet, so it was not released. See the mark at the top.';
+      issuing = false;
+      return;
+    }
+    const reply = await call(
+      issueJointAt,
+      { joint: workspace.id },
+      { revision: workspace.save.revision }
+    );
+    if (!reply.reached)
+      refusal = 'The server could not be reached. Nothing was released; try again.';
+    else if (!reply.ok) refusal = reply.message;
+    else await invalidateAll();
+    issuing = false;
+  }
+</script>
+
+{#if open.person !== ''}
+  <button
+    class="act main"
+    type="button"
+    disabled={issuing || block !== undefined}
+    aria-describedby={block ? 'no-release' : undefined}
+    onclick={() => void issue()}>{text}</button
+  >
+  {#if block}
+    <p id="no-release" class="hint">
+      ✕ Not while the joint is stopped at {PLANNED_AT[block.station]}: {blockInWords(
+        block,
+        preferences.inWords
+      ).title}.
+      <a href="/joints/{workspace.id}/{block.station}">Fix in {PLANNED_AT[block.station]}</a>
+    </p>
+  {/if}
+{:else}
+  <a class="act main" href="/who?back=/joints/{workspace.id}/{station}"
+    >Say who is at the bench first</a
+  >
+{/if}
+{#if refusal}<Notice level="stop" title="Not released" text={refusal} />{/if}

@@ -1,0 +1,309 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { tinykeys } from 'tinykeys';
+  import { bestYoke, headsTouched, touchedOfRuns } from '$core/driving/driving-ways.ts';
+  import type { RivetRun } from '$core/driving/rivet-runs.ts';
+  import { standingHolders } from '$core/driving/driving-holders.ts';
+  import { cold } from '$lib/client/cold.svelte';
+  import { outsideFields } from '$lib/client/keys';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import DriveMap from '$lib/drawing/plan/DriveMap.svelte';
+  import { useReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
+  import OutboxNotice from '../../ui/OutboxNotice.svelte';
+  import StationFrame from '../../ui/joint/StationFrame.svelte';
+  import DriveCautions from '../../ui/kit/DriveCautions.svelte';
+  import Notice from '../../ui/kit/Notice.svelte';
+  import { useIssueDesk } from '../check/issue-desk';
+  import ReleaseFirst from '../check/ReleaseFirst.svelte';
+  import AccessSheet from './AccessSheet.svelte';
+  import ColdPanel from './ColdPanel.svelte';
+  import { useDriveDesk } from './drive-desk.svelte';
+  import { LiveTeam } from './live-team.svelte';
+  import MemberPanel from './MemberPanel.svelte';
+  import OrderPanel from './OrderPanel.svelte';
+  import RunCard from './RunCard.svelte';
+  import RunSetting from './RunSetting.svelte';
+  import TeamCard from './TeamCard.svelte';
+  import SafetyOnce from './SafetyOnce.svelte';
+  import TapCard from './TapCard.svelte';
+
+  const workspace = useWorkspace();
+  const preferences = usePreferences();
+  const open = useDriveDesk();
+  const issued = useIssueDesk();
+  const ready = useReadyDesk();
+  const desk = $derived(open.desk);
+  const person = $derived(issued.person);
+  const changed = $derived(desk !== null && desk.issue.revision !== workspace.save.revision);
+  const access = $derived(desk?.state.access?.access ?? null);
+  const outline = $derived({
+    widthIn: desk?.issue.facts.widthIn ?? 0,
+    heightIn: desk?.issue.facts.overlapIn ?? 0
+  });
+  const tools = $derived(ready.figures.tools);
+  const team = $derived(desk === null ? null : new LiveTeam(desk));
+  $effect(() => team?.run());
+  let placing = $state(false);
+  /** whose yoke is shown on the map */
+  let mapped = $state<string | null>(null);
+  const reached = $derived.by(() => {
+    const run = desk?.runs.find(({ key }) => key === mapped);
+    if (!run || !access) return null;
+    return new Set(bestYoke(run, outline, access, tools.yokes)?.from.keys());
+  });
+  /** where neither set nor bar of the shop stands clear, of runs that are not driven without them */
+  const touched = $derived.by(() => {
+    if (!desk || !access || access.upstands.length === 0) return new Set<number>();
+    return touchedOfRuns(desk.runs, outline, access, tools);
+  });
+  const standing = $derived.by(() => {
+    if (!desk) return new Set<number>();
+    return standingHolders(
+      desk.holders,
+      desk.order,
+      (number) => desk.stateOf(number)?.driven ?? false
+    );
+  });
+  /** where the rim of the set would lie on the next manufactured head */
+  const crowded = $derived(
+    new Set(desk?.runs.flatMap((run) => headsTouched(run, desk.issue.holes, tools)) ?? [])
+  );
+  const AHEAD = 12;
+  const coldRuns = $derived(desk?.order.some((number) => desk.isCold(number)) ?? false);
+  // what the server has counted changes what is left of a batch
+  $effect(() => {
+    if (coldRuns && desk && desk.desk.stored.length > 0) void cold.refresh();
+  });
+
+  onMount(() =>
+    tinykeys(window, {
+      Space: tap(() => desk?.tap(null)),
+      Enter: tap(() => desk?.tap(null)),
+      g: outsideFields(() => person !== '' && desk?.tap('good')),
+      m: outsideFields(() => person !== '' && desk?.tap('more')),
+      l: outsideFields(() => person !== '' && desk?.tap('again')),
+      Backspace: outsideFields(() => person !== '' && desk?.undo())
+    })
+  );
+  /** What was pressed with a finger keeps no focus: the foot switch’s next Space would press it again. */
+  function letGo(event: MouseEvent): void {
+    const { target, detail } = event;
+    if (detail > 0 && target instanceof Element)
+      target.closest<HTMLElement>('button, a, [role=button]')?.blur();
+  }
+  /** a foot switch types Space or Enter; on a button that keys went to they press it */
+  function tap(action: () => void) {
+    const outside = outsideFields(() => person !== '' && action());
+    return (event: KeyboardEvent) => {
+      const on = event.target instanceof HTMLElement ? event.target : null;
+      if (event.repeat || on?.closest('button, a, [role=button], [role=radio], summary')) return;
+      outside(event);
+    };
+  }
+</script>
+
+{#snippet setting(run: RivetRun)}
+  {#if desk}
+    <RunSetting {desk} {run} settings={open.toolsSet} jointId={workspace.id} />
+  {/if}
+{/snippet}
+<svelte:window onclick={letGo} />
+{#if desk}
+  {@const { facts, holes, heldOpen, number } = desk.issue}
+  <StationFrame worksheetFirst>
+    {#snippet drawing()}
+      <div class="drawing">
+        <p class="label">
+          Release {number}, seen from the manufactured heads · numbers as laid out · □ sheet holder
+        </p>
+        <DriveMap
+          {holes}
+          {heldOpen}
+          widthIn={facts.widthIn}
+          overlapIn={facts.overlapIn}
+          states={desk.state.holes}
+          order={desk.order}
+          here={desk.here}
+          holders={standing}
+          upstands={access?.upstands ?? []}
+          {reached}
+          {touched}
+          {crowded}
+          ahead={AHEAD}
+          onpick={(hole) => desk.point(hole)}
+        />
+        <p class="hint legend" aria-hidden="true">
+          ● next · ✓ driven · + more · ! look again · ◇ held open{#if reached !== null}&nbsp;· ring:
+            reached by the yoke, dotted: not{/if}{#if touched.size > 0}&nbsp;· ╲ a tool touches what
+            stands up{/if}{#if crowded.size > 0}&nbsp;· ╱ the set’s rim lies on the next head{/if}
+        </p>
+        <div class="under">
+          <div>
+            <p class="label">How, and with what</p>
+            {#if access === null}
+              <Notice
+                level="attention"
+                title="Say how one gets at the rivets"
+                text="Free edges, what stands up beside them, whether one person reaches both sides: how each run is driven follows from that. Nothing is assumed."
+              />
+              <button
+                class="act main"
+                type="button"
+                disabled={person === ''}
+                onclick={() => (placing = true)}>How does one get at them?</button
+              >
+            {:else}
+              {#each desk.runs as run (run.key)}
+                <RunCard
+                  {run}
+                  {outline}
+                  {access}
+                  {tools}
+                  mapped={mapped === run.key}
+                  onmap={() => (mapped = mapped === run.key ? null : run.key)}
+                  arithmetic={workspace.arithmetic}
+                  {setting}
+                />
+              {/each}
+              <button
+                class="act"
+                type="button"
+                disabled={person === ''}
+                onclick={() => (placing = true)}>Change how one gets at them</button
+              >
+              <p class="hint">told by {desk.state.access?.by}</p>
+            {/if}
+          </div>
+          <div>
+            <OrderPanel {desk} arithmetic={workspace.arithmetic} />
+          </div>
+        </div>
+      </div>
+    {/snippet}
+    {#snippet worksheet()}
+      {#if desk}
+        {#if changed}
+          <Notice
+            level="attention"
+            title="The joint has changed since release {number}"
+            text="Rivets logged here belong to the holes as released. Release it again at Check before you drive the new layout."
+          />
+        {/if}
+        <SafetyOnce {person} />
+        <OutboxNotice outbox={desk.outbox} what="the rivets logged" />
+        {#if desk.refused}
+          <Notice level="stop" title="Not logged" text={preferences.refusal(desk.refused)} />
+        {/if}
+        {#if team}<TeamCard {team} {desk} {person} />{/if}
+        <TapCard
+          {desk}
+          {person}
+          whoHref="/who?back=/joints/{workspace.id}/drive"
+          checkHref="/joints/{workspace.id}/check"
+          {setting}
+        />
+        {#if access?.closedMember}<MemberPanel
+            {desk}
+            {access}
+            {tools}
+            {person}
+            arithmetic={workspace.arithmetic}
+          />{/if}
+        <ColdPanel {desk} jobId={open.jobId} {person} arithmetic={workspace.arithmetic} />
+        {#if desk.holders.tooFew}
+          <Notice
+            level="attention"
+            title="Too few holders for the ends of every row"
+            text="{desk.holders.start
+              .length} of the final size are in the shop: clamp the other ends."
+          />
+        {/if}
+        {#if desk.toLook.length > 0}
+          <Notice
+            level="attention"
+            title="To be looked at"
+            text="Rivet {desk.toLook.map(([hole]) => hole).join(', ')}"
+          />
+        {/if}
+        <p class="files">
+          {#if desk.driven > 0 && desk.here !== null}
+            <a class="act" href="/joints/{workspace.id}/check">Check the first heads ▸</a>
+          {/if}
+          <a
+            class="act"
+            href="/api/joints/{workspace.id}/files/driving.pdf?paper={preferences.paper}"
+            download>Driving card (PDF)</a
+          >
+          <a class="act" href="/setups/tools">The shop’s tools</a>
+        </p>
+        <DriveCautions />
+      {/if}
+    {/snippet}
+    {#snippet foot()}
+      <footer class="keys">
+        <span><kbd>Space</kbd> or foot switch: driven</span>
+        <span><kbd>G</kbd> good, <kbd>M</kbd> more, <kbd>L</kbd> look again</span>
+        <span><kbd>Backspace</kbd> undo</span>
+      </footer>
+    {/snippet}
+  </StationFrame>
+  {#if placing}
+    <AccessSheet
+      open={placing}
+      {access}
+      onsave={(told) => desk.place(told)}
+      onclose={() => (placing = false)}
+    />
+  {/if}
+{:else}
+  <ReleaseFirst
+    title="Release the layout before it is driven"
+    text="Rivets are logged on the holes of a release, so that nothing that changes later moves them."
+    what="to drive"
+    act="Release it and start driving"
+    station="drive"
+  />
+{/if}
+
+<style>
+  .drawing {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+    height: 100%;
+    overflow-y: auto;
+  }
+  /* what does not fit scrolls; nothing is squeezed */
+  .drawing > :global(*) {
+    flex-shrink: 0;
+  }
+  .under {
+    display: grid;
+    grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
+    gap: 14px;
+  }
+  .under > div {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+  }
+  @container (max-width: 620px) {
+    .under {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+  .keys {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 24px;
+    padding: 10px 16px;
+    background: var(--bench);
+    border-top: 1.5px solid var(--line);
+  }
+  .files {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+  }
+</style>

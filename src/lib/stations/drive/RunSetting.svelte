@@ -1,0 +1,48 @@
+<script lang="ts">
+  import type { RivetRun } from '$core/driving/rivet-runs.ts';
+  import { settingOfRun } from '$core/tool-setting/run-setting.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { runSettingAddress, toolSettingAddress } from '$lib/setups-address';
+  import type { ToolSettingLine } from '$lib/tool-setting-view';
+  import { settingInUseInWords } from '$lib/words/tool-settings';
+  import type { DriveDesk } from './drive-desk.svelte';
+
+  /** How the tool of a run is set, and whether it may go on. */
+  interface Props {
+    desk: DriveDesk;
+    run: RivetRun;
+    settings: readonly ToolSettingLine[];
+    jointId: string;
+  }
+  let { desk, run, settings, jointId }: Props = $props();
+  const preferences = usePreferences();
+  const used = $derived(settingOfRun(desk.issue, run, settings, desk.useNow(run)));
+  const said = $derived(settingInUseInWords(used, preferences.inWords));
+  const anew = $derived(used === null || used.changes.length > 0 || used.status.state === 'bad');
+</script>
+
+<p class="setting" class:good={said.good} data-testid="run-setting">
+  <span>{said.good ? '✓' : '△'} Setting: {said.text}</span>
+  <a
+    class="act small"
+    href={anew || !used ? runSettingAddress(jointId, run.key) : toolSettingAddress(used.setting.id)}
+    >{anew ? 'Set it' : said.good ? 'Its heads' : 'Go on'}</a
+  >
+</p>
+
+<style>
+  .setting {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: 8px;
+    color: var(--amber);
+    font-weight: 600;
+  }
+  .good {
+    color: var(--olive-deep);
+  }
+  a {
+    flex: none;
+  }
+</style>

@@ -1,0 +1,181 @@
+<script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import type { Snippet } from 'svelte';
+  import type { RivetRun } from '$core/driving/rivet-runs.ts';
+  import type { DriveDesk } from './drive-desk.svelte';
+
+  /** The rivet that comes next and the taps that log it: as large as a gloved hand wants. */
+  interface Props {
+    desk: DriveDesk;
+    person: string;
+    /** where one says who is at the bench */
+    whoHref: string;
+    checkHref: string;
+    /** how the tool of a rivet’s run is set */
+    setting: Snippet<[RivetRun]>;
+  }
+  let { desk, person, whoHref, checkHref, setting }: Props = $props();
+  const preferences = usePreferences();
+  const here = $derived(desk.here);
+  const rivet = $derived(here === null ? null : desk.rivetOf(here));
+  const state = $derived(here === null ? undefined : desk.stateOf(here));
+  const after = $derived.by(() => {
+    if (here === null) return null;
+    const at = desk.order.indexOf(here);
+    const number = desk.order.slice(at + 1).find((one) => !desk.stateOf(one)?.driven);
+    if (number === undefined) return null;
+    const next = desk.rivetOf(number);
+    return { number, changes: next?.partNumber !== rivet?.partNumber ? next?.partNumber : null };
+  });
+  const holder = $derived(here === null ? undefined : desk.holders.moves.get(here));
+  const row = $derived(here === null ? undefined : desk.holeOf(here)?.row);
+  const rowLeft = $derived(
+    desk.issue.holes.filter((hole) => hole.row === row && !desk.stateOf(hole.number)?.driven).length
+  );
+  const run = $derived(desk.runs.find(({ holes }) => holes.some(({ number }) => number === here)));
+  const done = $derived(here === null);
+</script>
+
+<section class="tap" aria-label="The rivet that comes next" data-testid="tap-card">
+  <p class="count">
+    driven <strong>{desk.driven} of {desk.issue.holes.length}</strong>
+    {#if desk.pace}<span data-testid="pace"
+        >{Math.round(desk.pace.perRivetS)} s a rivet (middle of {desk.pace.gaps})</span
+      >{/if}
+    {#if desk.outbox.waiting.length > 0}<span class="waits" data-testid="waits"
+        >{desk.outbox.waiting.length} to send</span
+      >{/if}
+  </p>
+  {#if done}
+    <p class="all">✓ All {desk.issue.holes.length} are logged.</p>
+    <a class="act main" href={checkHref}>Next: Check ▸</a>
+  {:else if here !== null && rivet}
+    <p class="which">
+      <strong class="number" data-testid="next-rivet">{here}</strong>
+      <span>
+        <strong class="part">{rivet.partNumber}</strong><br />
+        {preferences.inWords(rivet.lengthIn)} long in {preferences.inWords(rivet.gripIn)} grip<br
+        />row {row}
+      </span>
+    </p>
+    {#if run}{@render setting(run)}{/if}
+    {#if holder}<p class="holder">
+        ▢ Take the holder out of {here} first; {holder.to === null
+          ? 'put it away'
+          : `put it in ${holder.to}`}.
+      </p>{/if}
+    {#if state?.driven}<p class="holder">
+        {state.quick === 'more' ? '+ It is in and wants more.' : 'It is in already.'}
+      </p>{/if}
+    {#if person === ''}
+      <a class="act main" href={whoHref}>Say who is at the bench first</a>
+    {:else}
+      <button class="act main driven" type="button" onclick={() => desk.tap(null)}
+        >Driven <kbd>Space</kbd></button
+      >
+      <div class="looks">
+        <button class="act" type="button" onclick={() => desk.tap('good')}
+          >✓ Good <kbd>G</kbd></button
+        >
+        <button class="act" type="button" onclick={() => desk.tap('more')}
+          >+ More <kbd>M</kbd></button
+        >
+        <button class="act" type="button" onclick={() => desk.tap('again')}
+          >! Look again <kbd>L</kbd></button
+        >
+      </div>
+    {/if}
+    <p class="hint">
+      {#if after}then {after.number}{#if after.changes}<strong class="changes">
+            · other rivet: {after.changes}</strong
+          >{/if}{:else}the last one{/if}
+    </p>
+  {/if}
+  {#if person !== ''}
+    <div class="row">
+      <button class="act" type="button" disabled={desk.last === null} onclick={() => desk.undo()}
+        >Undo {desk.last === null ? '' : desk.last} <kbd aria-label="Backspace">⌫</kbd></button
+      >
+      {#if row !== undefined && rowLeft > 0}
+        <button class="act" type="button" onclick={() => row !== undefined && desk.rowDone(row)}
+          >Row {row} is driven ({rowLeft})</button
+        >
+      {/if}
+    </div>
+  {/if}
+</section>
+
+<style>
+  .tap {
+    display: grid;
+    gap: 8px;
+    padding: 12px 14px;
+    border: 2px solid var(--dye);
+    border-radius: 10px;
+  }
+  .count,
+  .row,
+  .looks {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 6px 14px;
+    font-variant-numeric: tabular-nums;
+  }
+  .waits {
+    padding: 0 8px;
+    border-radius: 999px;
+    background: var(--amber-soft);
+    color: var(--amber);
+  }
+  .all {
+    font-size: 1.3rem;
+    font-weight: 700;
+  }
+  .which {
+    display: flex;
+    align-items: center;
+    gap: 14px;
+    font-variant-numeric: tabular-nums;
+  }
+  .number {
+    min-width: 4.2rem;
+    font-size: 3.4rem;
+    line-height: 1;
+    text-align: center;
+    color: var(--dye);
+  }
+  .part {
+    font-size: 1.2rem;
+  }
+  .holder {
+    padding: 6px 10px;
+    border-radius: 8px;
+    background: var(--bench);
+    font-weight: 600;
+  }
+  .driven {
+    min-height: 84px;
+    font-size: 1.6rem;
+  }
+  .row kbd {
+    min-width: 1.6em;
+  }
+  .driven kbd {
+    background: transparent;
+    border-color: currentColor;
+    color: inherit;
+  }
+  .looks > button {
+    flex: 1;
+    min-height: 60px;
+    white-space: nowrap;
+    padding: 0 8px;
+  }
+  .changes {
+    color: var(--amber);
+  }
+  .row > button {
+    flex: 1;
+  }
+</style>

@@ -1,0 +1,121 @@
+import { DrivingAccess, SIDES, type Side } from '$core/driving/access.ts';
+import { parseLength } from '$core/units/parse-length.ts';
+
+/** What one is asked about the place, as typed; lengths as one writes them. */
+export interface TypedAccess {
+  edges: Record<Side, string>;
+  upstands: {
+    id: string;
+    side: Side;
+    inset: string;
+    height: string;
+    on: 'head' | 'shop';
+  }[];
+  headRoom: string;
+  shopRoom: string;
+  faceDown: boolean;
+  armsReach: boolean;
+  closedMember: boolean;
+  member: { near: string; far: string; walls: string; from: 'left' | 'right'; offset: string };
+}
+
+const text = (inches: number | null) => (inches === null ? '' : String(Number(inches.toFixed(6))));
+
+/** What was told last, as it would be typed; before that everything open. */
+export const typedOf = (access: DrivingAccess | null): TypedAccess => ({
+  edges: Object.fromEntries(
+    SIDES.map((side) => [side, text(access?.edges[side] ?? null)])
+  ) as Record<Side, string>,
+  upstands: (access?.upstands ?? []).map(({ id, side, insetIn, heightIn, on }) => ({
+    id,
+    side,
+    inset: text(insetIn),
+    height: text(heightIn),
+    on
+  })),
+  headRoom: text(access?.headRoomIn ?? null),
+  shopRoom: text(access?.shopRoomIn ?? null),
+  faceDown: access?.faceDown ?? false,
+  armsReach: access?.armsReach ?? true,
+  closedMember: access?.closedMember ?? false,
+  member: {
+    near: text(access?.member?.nearIn ?? null),
+    far: text(access?.member?.farIn ?? null),
+    walls: text(access?.member?.wallsIn ?? null),
+    from: access?.member?.from ?? 'left',
+    offset: text(access?.member?.offsetIn ?? null)
+  }
+});
+
+export const newUpstand = (): TypedAccess['upstands'][number] => ({
+  id: crypto.randomUUID(),
+  side: 'top',
+  inset: '',
+  height: '',
+  on: 'shop'
+});
+
+/** A length, or what is wrong with it. */
+type Read = { inches: number | null; wrong: string };
+function read(typed: string, empty: number | null, needed: boolean): Read {
+  if (typed.trim() === '') return { inches: empty, wrong: needed ? 'needed' : '' };
+  const found = parseLength(typed);
+  return found.ok ? { inches: found.valueIn, wrong: '' } : { inches: null, wrong: found.message };
+}
+
+/**
+ * What was typed, read.
+ *
+ * @returns the access, or null with what is wrong field by field (`edges.left`, `headRoom`, `<id>.height`)
+ */
+export function accessOf(typed: TypedAccess): {
+  access: DrivingAccess | null;
+  wrong: ReadonlyMap<string, string>;
+} {
+  const wrong = new Map<string, string>();
+  const field = (key: string, value: string, needed = false): number | null => {
+    const { inches, wrong: why } = read(value, null, needed);
+    if (why !== '') wrong.set(key, why);
+    return inches;
+  };
+  const draft = {
+    edges: Object.fromEntries(
+      SIDES.map((side) => [side, field(`edges.${side}`, typed.edges[side])])
+    ),
+    upstands: typed.upstands.map(({ id, side, inset, height, on }) => ({
+      id,
+      side,
+      insetIn: field(`${id}.inset`, inset, true) ?? 0,
+      heightIn: field(`${id}.height`, height, true) ?? 0,
+      on
+    })),
+    headRoomIn: field('headRoom', typed.headRoom),
+    shopRoomIn: field('shopRoom', typed.shopRoom),
+    faceDown: typed.faceDown,
+    armsReach: typed.armsReach,
+    closedMember: typed.closedMember,
+    member: typed.closedMember
+      ? {
+          nearIn: field('member.near', typed.member.near, true) ?? 0,
+          farIn: field('member.far', typed.member.far, true) ?? 0,
+          wallsIn: field('member.walls', typed.member.walls, true) ?? 0,
+          from: typed.member.from,
+          offsetIn: field('member.offset', typed.member.offset) ?? 0
+        }
+      : null
+  };
+  if (wrong.size > 0) return { access: null, wrong };
+  const parsed = DrivingAccess.safeParse(draft);
+  if (parsed.success) return { access: parsed.data, wrong };
+  for (const { path, message } of parsed.error.issues) {
+    const [group, at, what] = path.map(String);
+    const own = group === 'upstands' ? typed.upstands[Number(at)] : undefined;
+    const key = own
+      ? `${own.id}.${what === 'insetIn' ? 'inset' : 'height'}`
+      : group === 'edges' || group === 'member'
+        ? `${group}.${String(at).replace(/In$/, '')}`
+        : String(group).replace(/In$/, '');
+    wrong.set(key, message);
+  }
+  return { access: null, wrong };
+}

@@ -1,0 +1,267 @@
+import { getContext, setContext } from 'svelte';
+import { alloyFacts } from '$core/catalog/alloys.ts';
+import {
+  driveStream,
+  type DriveEvent,
+  type DriveMove,
+  type DriveFrozen,
+  type DriveState,
+  type DriveSubject,
+  type HeadSeen,
+  type HoleDriven,
+  type QuickLook
+} from '$core/driving/drive-events.ts';
+import type { DrivingAccess } from '$core/driving/access.ts';
+import { drivingHolders } from '$core/driving/driving-holders.ts';
+import { onTheirWay } from '$core/driving/cold-plan.ts';
+import { neighborsTooSoon, pathOf, type OrderSchool } from '$core/driving/driving-order.ts';
+import { issueOrder } from '$core/driving/issue-order.ts';
+import { paceOf, steadyPaceS } from '$core/driving/pace.ts';
+import { rivetOfHole, type HoleRivet } from '$core/driving/rivet-of-hole.ts';
+import { rivetRuns, type RivetRun } from '$core/driving/rivet-runs.ts';
+import type { Issue, IssuedHole } from '$core/issue/issue.ts';
+import { headGripIn } from '$core/tool-setting/run-setting.ts';
+import type { UseNow } from '$core/tool-setting/tool-status.ts';
+import type { ShopFigures } from '$core/ready/shop-figures.ts';
+import { told, type RefusalSaid } from '$core/refusal-said.ts';
+import type { ToolSettingLine } from '$lib/tool-setting-view';
+import { cold } from '../../client/cold.svelte';
+import { Desk } from '../../client/desk.svelte';
+
+const NONE: ReadonlyMap<string, number> = new Map();
+const NOT_COUNTED: DriveFrozen = { partNumber: null, cold: null };
+/** The log of driving one issue: what is driven, what comes next, what is still on its way. */
+export class DriveDesk {
+  readonly issue: Issue;
+  readonly desk: Desk<DriveSubject, DriveMove, DriveFrozen, DriveState>;
+  readonly figures: () => ShopFigures;
+  readonly #subject: DriveSubject;
+  /** why the last tap was not taken */
+  refused = $state.raw<RefusalSaid | null>(null);
+  /** a hole that was pointed at instead of the next one */
+  pointed = $state<number | null>(null);
+  /** the batch that is driven from, where several are out */
+  batch = $state<string | null>(null);
+  /** who holds the gun and who the bar, while two drive */
+  hands = $state.raw<{ gun: string; bar: string } | null>(null);
+  /** why rivets of an expired batch are driven; forgotten with the next batch */
+  late = $state('');
+
+  constructor(issue: Issue, events: DriveEvent[], by: string, figures: () => ShopFigures) {
+    this.issue = issue;
+    this.figures = figures;
+    const { facts, holes, heldOpen } = issue;
+    const subject: DriveSubject = {
+      facts,
+      holes,
+      heldOpen,
+      get batches() {
+        return cold.batches;
+      }
+    };
+    this.#subject = subject;
+    this.desk = new Desk(driveStream, subject, {
+      subjectId: issue.id,
+      stored: events,
+      by,
+      unsent: NOT_COUNTED,
+      refused: (_, message) => (this.refused = told(message))
+    });
+  }
+
+  get state(): DriveState {
+    return this.desk.state;
+  }
+  get outbox() {
+    return this.desk.outbox;
+  }
+  readonly runs = $derived.by(() => rivetRuns(this.issue));
+
+  /** what was told last of the order: taps leave it as it is */
+  readonly #told = $derived.by(() => this.state.order);
+  readonly #order = $derived.by(() => issueOrder(this.issue, this.#told));
+  get school(): OrderSchool {
+    return this.#order.school;
+  }
+  get order(): readonly number[] {
+    return this.#order.order;
+  }
+  get byHand(): boolean {
+    return this.#order.byHand;
+  }
+  readonly path = $derived.by(() => pathOf(this.issue.holes, this.order));
+  /** arithmetic of the order */
+  get orderWork() {
+    return this.#order.work;
+  }
+  readonly tooSoon = $derived.by(() =>
+    this.school === 'flat' && this.byHand ? neighborsTooSoon(this.issue.holes, this.order) : []
+  );
+  readonly holders = $derived.by(() => {
+    const { every, final } = this.figures().holders;
+    return drivingHolders(this.issue.holes, this.order, every, final);
+  });
+
+  readonly driven = $derived.by(
+    () => [...this.state.holes.values()].filter(({ driven }) => driven).length
+  );
+  /** rivets of cold batches that were logged here and that the server has not counted */
+  readonly onTheirWay = $derived.by((): ReadonlyMap<string, number> => {
+    const { waiting } = this.desk.outbox;
+    if (!waiting.some((move) => move.kind === 'driven' && move.batch !== null)) return NONE;
+    const stored = driveStream.project(this.#subject, this.desk.stored);
+    return onTheirWay(waiting, (hole) => stored.holes.get(hole)?.driven ?? false);
+  });
+  readonly toLook = $derived.by(() =>
+    [...this.state.holes].filter(
+      ([, hole]) => hole.driven && (hole.quick === 'again' || hole.expired)
+    )
+  );
+  readonly pace = $derived.by(() => paceOf(this.desk.events));
+  /** more blows first, then the first that is open */
+  readonly next = $derived.by((): number | null => {
+    const of = (number: number) => this.state.holes.get(number);
+    return (
+      this.order.find((number) => of(number)?.driven && of(number)?.quick === 'more') ??
+      this.order.find((number) => !of(number)?.driven) ??
+      null
+    );
+  });
+  /** what a tap logs */
+  readonly here = $derived.by((): number | null => this.pointed ?? this.next);
+
+  holeOf(number: number): IssuedHole | undefined {
+    return this.issue.holes.find((hole) => hole.number === number);
+  }
+  rivetOf(number: number): HoleRivet | null {
+    const hole = this.holeOf(number);
+    return hole ? rivetOfHole(this.issue.facts, hole) : null;
+  }
+  stateOf(number: number): HoleDriven | undefined {
+    return this.state.holes.get(number);
+  }
+  /** what the tool of a run is about to be used for: the next rivet, where it is of that run */
+  useNow(run: RivetRun): Omit<UseNow, 'turnedAt'> {
+    const { here } = this;
+    const hole = run.holes.find(({ number }) => number === here);
+    const batch = hole
+      ? cold.batches.find(({ id }) => id === this.batchFor(hole.number))
+      : undefined;
+    return {
+      at: cold.serverNow,
+      gripIn: hole ? headGripIn(this.issue, hole) : null,
+      lot: batch?.lot ?? null
+    };
+  }
+  /** whether a hole's rivet is driven cold */
+  isCold(number: number): boolean {
+    const rivet = this.rivetOf(number);
+    return rivet !== null && alloyFacts(rivet.alloy).cold !== null;
+  }
+  /** the batch that a hole's rivet comes from: the one chosen, else the oldest with rivets left */
+  batchFor(number: number): string | null {
+    if (!this.isCold(number)) return null;
+    const before = this.stateOf(number);
+    if (before?.driven) return before.batch;
+    const part = this.rivetOf(number)?.partNumber;
+    const fitting = cold.running.filter(({ partNumber }) => partNumber === part);
+    return (
+      fitting.find(({ id }) => id === this.batch)?.id ??
+      fitting.find(({ now }) => now.state !== 'expired')?.id ??
+      fitting[0]?.id ??
+      null
+    );
+  }
+
+  /** Points at a hole; one that is held open says why it gets no rivet. */
+  point(number: number): void {
+    const open = this.issue.heldOpen.find((hole) => hole.number === number);
+    this.refused = open ? { code: 'held-open', hole: number, reason: open.reason } : null;
+    this.pointed = open ? null : number;
+  }
+
+  /** Logs the rivet that comes next, or the one pointed at. @returns whether it was taken */
+  tap(quick: QuickLook | null): boolean {
+    const number = this.here;
+    return number !== null && this.#drive(number, quick);
+  }
+
+  #drive(number: number, quick: QuickLook | null): boolean {
+    const batch = this.batchFor(number);
+    const taken = this.desk.add({
+      kind: 'driven',
+      hole: number,
+      quick,
+      batch,
+      hands: this.hands,
+      late: this.late.trim()
+    });
+    this.refused = taken ? null : this.desk.refusal;
+    if (taken) {
+      this.pointed = null;
+      const steadyS = steadyPaceS(this.pace);
+      if (steadyS !== null) cold.setPace(steadyS);
+    }
+    return taken;
+  }
+
+  /** What the quick look found at one that is in already. */
+  look(number: number, quick: QuickLook): void {
+    if (this.desk.add({ kind: 'looked', hole: number, quick })) this.pointed = null;
+  }
+
+  /** Logs a whole row that was driven already, in its order. */
+  rowDone(row: number): void {
+    for (const number of this.order)
+      if (this.holeOf(number)?.row === row && !this.stateOf(number)?.driven)
+        if (!this.#drive(number, null)) return;
+  }
+
+  /** The last rivet that was logged, from wherever. */
+  readonly last = $derived.by((): number | null => {
+    let last: { at: string; hole: number } | null = null;
+    for (const [hole, { driven, at }] of this.state.holes)
+      if (driven && (last === null || at >= last.at)) last = { at, hole };
+    return last?.hole ?? null;
+  });
+
+  /** Takes the last tap back. */
+  undo(): void {
+    if (this.last !== null) this.desk.add({ kind: 'undriven', hole: this.last });
+    this.refused = null;
+  }
+
+  /** A head’s diameter as the camera sees it. */
+  see(number: number, seen: Omit<HeadSeen, 'at' | 'by'>): void {
+    this.desk.add({ kind: 'seen', hole: number, ...seen });
+    this.refused = this.desk.refusal;
+  }
+
+  setOrder(school: OrderSchool, order: number[] | null): void {
+    this.desk.add({ kind: 'ordered', school, order });
+    this.refused = this.desk.refusal;
+  }
+
+  place(access: DrivingAccess): void {
+    this.desk.add({ kind: 'placed', access });
+    this.refused = this.desk.refusal;
+  }
+
+  restore(): Promise<void> {
+    return this.desk.restore();
+  }
+  stop(): void {
+    this.desk.stop();
+  }
+}
+
+const KEY = Symbol('drive desk');
+export interface OpenDrive {
+  readonly desk: DriveDesk | null;
+  /** what rivets are taken out for */
+  readonly jobId: string;
+  /** settings of tools made for this joint’s runs, the latest first */
+  readonly toolsSet: readonly ToolSettingLine[];
+}
+export const provideDriveDesk = (open: OpenDrive): OpenDrive => setContext(KEY, open);
+export const useDriveDesk = (): OpenDrive => getContext<OpenDrive>(KEY);

@@ -1,0 +1,71 @@
+import { printOf } from '$core/plan/blocks.ts';
+import type { Station } from '$core/plan/plan-shape.ts';
+import type { Seen } from '$lib/client/seen.svelte';
+import { blockInWords, PLANNED_AT } from '$lib/words/warnings';
+import type { WriteLength } from '$lib/words/writing';
+import type { OpenJoint } from './station';
+import { STATIONS, type StationKey } from './stations';
+
+/**
+ * How a station stands: `stop` is mended there, `waits` for an earlier one; `done` means that nothing stops it and that it
+ * was looked at as it is, `unseen` that it was not.
+ */
+export interface Standing {
+  mark: 'done' | 'unseen' | 'stop' | 'waits' | null;
+  text: string;
+}
+
+export const isPlanStation = (key: string): key is Station => key in PLANNED_AT;
+
+/** Where every station of a joint stands. A stop travels: whatever comes after it waits. */
+export function standings(
+  joint: OpenJoint,
+  seen: Seen,
+  length: WriteLength
+): Record<StationKey, Standing> {
+  const { blocks, now } = joint.workspace;
+  const [first] = blocks;
+  const stoppedAt = first ? STATIONS.findIndex(({ key }) => key === first.station) : Infinity;
+  const entries = STATIONS.map((station, index): [StationKey, Standing] => {
+    const { key } = station;
+    const own = blocks.find((block) => block.station === key);
+    if (own) return [key, { mark: 'stop', text: blockInWords(own, length).title }];
+    const { text, done } = station.status(joint);
+    if (first && index > stoppedAt && !station.standsAlone(joint))
+      return [key, { mark: 'waits', text: `waits for ${PLANNED_AT[first.station]}` }];
+    if (!done) return [key, { mark: null, text }];
+    const looked = !isPlanStation(key) || (now !== null && seen.has(key, printOf(now.plan, key)));
+    return [key, { mark: looked ? 'done' : 'unseen', text }];
+  });
+  return Object.fromEntries(entries) as Record<StationKey, Standing>;
+}
+
+/**
+ * Where to go on from a station: to what stops the joint, else to what was not looked at, else to the next work.
+ *
+ * @param alone it rests on nothing of the joint as it is now: its own work is what comes next
+ * @returns null where that is here, or nothing is left that is built
+ */
+export function nextOf(
+  standing: Record<StationKey, Standing>,
+  current: StationKey,
+  alone: boolean
+): { key: StationKey; text: string } | null {
+  const built = STATIONS.filter(({ page }) => typeof page === 'function');
+  const at = built.findIndex(({ key }) => key === current);
+  const isOpen = ({ key }: (typeof built)[number]) => standing[key].mark !== 'done';
+  // what it waits for stands above it, with the way there
+  if (alone || standing[current].mark === 'waits') return null;
+  // figures are missing, and the station says which
+  if (isPlanStation(current) && standing[current].mark === null) return null;
+  const stopped = built.find(({ key }) => standing[key].mark === 'stop');
+  if (stopped)
+    return stopped.key === current ? null : { key: stopped.key, text: `Fix in ${stopped.name}` };
+  const next =
+    built.find((one) => one.key !== current && standing[one.key].mark === 'unseen') ??
+    built.slice(at + 1).find(isOpen) ??
+    built.find((one) => one.key !== current && isOpen(one));
+  if (!next) return null;
+  const back = built.indexOf(next) < at;
+  return { key: next.key, text: `${back ? 'Look at' : 'Next:'} ${next.name}` };
+}

@@ -1,0 +1,60 @@
+<script lang="ts">
+  import { cold, ASSUMED_PER_RIVET_S, type RunningBatch } from '$lib/client/cold.svelte';
+  import { clockText } from './clock-text';
+
+  /** Batches out of the cold, each with its clock. */
+  const SIGN = { ok: '◔', due: '△', expired: '✕', 'no-limit': '' } as const;
+  const WORD = { ok: 'drive', due: 'due: drive now', expired: 'expired', 'no-limit': '' } as const;
+  const toDo = ({ now, canDrive, left }: RunningBatch) =>
+    now.state === 'expired'
+      ? 'do not drive them; put them away'
+      : `${canDrive === left ? 'time for all' : `time for ${canDrive}`} at ${Math.round(cold.perRivetS ?? ASSUMED_PER_RIVET_S)} s a rivet${cold.perRivetS === null ? ' (assumed)' : ''}`;
+  /** not all of them can be driven in time */
+  const short = ({ now, canDrive, left }: RunningBatch) =>
+    now.state !== 'expired' && canDrive < left;
+</script>
+
+{#if cold.running.length > 0}
+  <section class="cold" aria-label="Rivets out of the cold" data-testid="cold-clocks">
+    {#each cold.running as batch (batch.id)}
+      <p class={batch.now.state} class:short={short(batch)} data-batch={batch.id}>
+        <strong>{SIGN[batch.now.state]} {WORD[batch.now.state]}</strong>
+        <span class="clock">{clockText(batch.now.remainingS ?? 0)}</span>
+        <span>{batch.left} of {batch.count} {batch.partNumber}, lot {batch.lot}: {toDo(batch)}</span
+        >
+      </p>
+    {/each}
+  </section>
+{/if}
+
+<style>
+  .cold {
+    display: grid;
+    gap: 2px;
+    padding: 2px 6px;
+    background: var(--rail);
+  }
+  p {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 2px 12px;
+    padding: 4px 12px;
+    border-radius: 8px;
+    background: var(--panel);
+    font-variant-numeric: tabular-nums;
+  }
+  .clock {
+    font-size: 1.25rem;
+    font-weight: 700;
+  }
+  .due,
+  .short {
+    background: var(--amber-soft);
+    color: var(--amber);
+  }
+  .expired {
+    background: var(--brick-soft);
+    color: var(--brick);
+  }
+</style>

@@ -1,0 +1,25 @@
+<script lang="ts">
+  import { DRIVE_SAFETY, TOOL_CHECKS } from '$lib/words/driving';
+  import More from './More.svelte';
+
+  /** What is looked at before a tool is used, and what can hurt: one tap away. */
+  const LISTS = [
+    { title: 'Before use, daily', lines: TOOL_CHECKS },
+    { title: '△ What can hurt', lines: DRIVE_SAFETY }
+  ];
+</script>
+
+{#each LISTS as { title, lines } (title)}
+  <More {title}>
+    <ul>
+      {#each lines as line (line)}<li>{line}</li>{/each}
+    </ul>
+  </More>
+{/each}
+
+<style>
+  ul {
+    padding-left: 1.1rem;
+    list-style: disc;
+  }
+</style>

@@ -1,0 +1,29 @@
+<script lang="ts">
+  /** The three pages of Setups. */
+  interface Props {
+    here: 'cages' | 'driving' | 'tools';
+  }
+  let { here }: Props = $props();
+  const PAGES = [
+    { key: 'cages', href: '/setups', text: 'Countersink cages' },
+    { key: 'driving', href: '/setups/driving', text: 'Squeezers, guns and dies' },
+    { key: 'tools', href: '/setups/tools', text: 'The shop’s tools' }
+  ] as const;
+</script>
+
+<nav aria-label="Setups">
+  {#each PAGES as { key, href, text } (key)}
+    <a class="act" class:main={key === here} aria-current={key === here ? 'page' : undefined} {href}
+      >{text}</a
+    >
+  {/each}
+</nav>
+
+<style>
+  nav {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    margin-bottom: 8px;
+  }
+</style>

@@ -1,0 +1,80 @@
+<script lang="ts" generics="T extends { id: string; struck: string | null }">
+  import type { Snippet } from 'svelte';
+  import ReasonForm from './ReasonForm.svelte';
+
+  /** Trials of a setting one after another, with a way to strike a false one. */
+  interface Props {
+    title: string;
+    /** what one of them is called */
+    one: string;
+    trials: readonly T[];
+    /** heads of the columns between number and strike */
+    heads: readonly { text: string; words?: boolean }[];
+    cells: Snippet<[T]>;
+    /** those that are pointed at, by their ids */
+    doubted?: ReadonlySet<string>;
+    /** they may still be struck */
+    open: boolean;
+    /** @returns whether it was taken */
+    onstrike: (id: string, why: string) => boolean;
+  }
+  let { title, one, trials, heads, cells, doubted, open, onstrike }: Props = $props();
+  const id = $props.id();
+  let striking = $state<string | null>(null);
+  function strike(why: string): boolean {
+    const struck = striking !== null && onstrike(striking, why);
+    if (struck) striking = null;
+    return struck;
+  }
+</script>
+
+<section aria-labelledby={id}>
+  <h2 {id} class="label">{title}</h2>
+  {#if trials.length === 0}
+    <p class="hint">None yet.</p>
+  {:else}
+    <table class="figures" data-testid="trials">
+      <thead
+        ><tr
+          ><th>{one}</th>{#each heads as { text, words } (text)}<th class:words>{text}</th
+            >{/each}<th></th></tr
+        ></thead
+      >
+      <tbody>
+        {#each trials as trial, index (trial.id)}
+          <tr class:struck={trial.struck !== null}>
+            <th scope="row">{index + 1}{doubted?.has(trial.id) ? ' △' : ''}</th>
+            {@render cells(trial)}
+            <td class="strike"
+              >{#if trial.struck === null && open}<button
+                  class="act small"
+                  type="button"
+                  aria-label="Strike {one.toLowerCase()} {index + 1}"
+                  onclick={() => (striking = trial.id)}>Strike</button
+                >{/if}</td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    {#if striking !== null}
+      <ReasonForm
+        name="why"
+        label="Why is it false?"
+        act="Strike it"
+        onreason={strike}
+        onleave={() => (striking = null)}
+      />
+    {/if}
+  {/if}
+</section>
+
+<style>
+  .struck {
+    color: var(--ink-soft);
+    text-decoration: line-through;
+  }
+  .strike {
+    padding: 2px 0;
+  }
+</style>

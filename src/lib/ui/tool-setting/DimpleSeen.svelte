@@ -1,0 +1,26 @@
+<script lang="ts" module>
+  /** What was seen of a dimple; null while nobody said. */
+  export interface DimpleSeen {
+    cracks: boolean | null;
+    ring: boolean | null;
+    nests: boolean | null;
+  }
+  export const NOT_SEEN: DimpleSeen = { cracks: null, ring: null, nests: null };
+  /** @returns null while one is not answered */
+  export const asSeen = ({ cracks, ring, nests }: DimpleSeen) =>
+    cracks === null || ring === null || nests === null ? null : { cracks, ring, nests };
+</script>
+
+<script lang="ts">
+  import YesNo from '../kit/YesNo.svelte';
+
+  /** The three looks at a dimple, each answered. */
+  interface Props {
+    seen: DimpleSeen;
+  }
+  let { seen = $bindable() }: Props = $props();
+</script>
+
+<YesNo label="Cracks, with a glass" yes="cracks" no="none" bind:value={seen.cracks} />
+<YesNo label="A ring pressed round it" yes="a ring" no="none" bind:value={seen.ring} />
+<YesNo label="Head or next dimple in it" yes="lies flush" no="does not" bind:value={seen.nests} />

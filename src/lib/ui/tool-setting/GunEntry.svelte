@@ -1,0 +1,120 @@
+<script lang="ts">
+  import type { GunGuide, Wood } from '$core/tool-setting/gun-guide.ts';
+  import { WOOD } from '$core/tool-setting/gun-guide.ts';
+  import { AirPsi, HeadHeight, Seconds } from '$core/tool-setting/tool-stream.ts';
+  import { WOOD_WORDS } from '$lib/words/tool-settings';
+  import { firstProblem } from '$lib/ui/kit/field-problem';
+  import Choice from '../kit/Choice.svelte';
+  import LengthField from '../kit/LengthField.svelte';
+  import TextField from '../kit/TextField.svelte';
+  import Tick from '../kit/Tick.svelte';
+  import type { ToolDesk } from './tool-desk.svelte';
+
+  /** A try on wood, or a burst on a rivet, whichever comes next; the air may always be tried again. */
+  interface Props {
+    desk: ToolDesk;
+    guide: GunGuide;
+  }
+  let { desk, guide }: Props = $props();
+  const id = $props.id();
+  const { said } = $derived(guide);
+  let again = $state(false);
+  const onWood = $derived(guide.airPsi === null || said.state === 'stuck' || again);
+  const airText = $derived(
+    desk.typed('air') ??
+      String(said.state === 'wood' || said.state === 'stuck' ? said.airPsi : (guide.airPsi ?? ''))
+  );
+  const air = $derived(AirPsi.safeParse(Number(airText.trim() || NaN)));
+  let wood = $state<'' | Wood>('');
+  const secondsText = $derived(
+    desk.typed('seconds') ?? (guide.nextS === null ? '' : String(guide.nextS))
+  );
+  const seconds = $derived(Seconds.safeParse(Number(secondsText.trim() || NaN)));
+  const heightText = $derived(desk.typed('height') ?? '');
+  const height = $derived(HeadHeight.safeParse(heightText, { reportInput: true }));
+  let fresh = $state(false);
+  /** the first, or after one that is too low or good, is a fresh rivet anyway */
+  const isFirst = $derived(guide.bursts.length === 0);
+  const mustBeFresh = $derived(said.state === 'over-driven');
+  const worded = (read: { success: boolean; error?: { issues: { message: string }[] } }) =>
+    read.success ? undefined : [read.error?.issues[0]?.message ?? ''];
+  function keepWood(event: SubmitEvent): void {
+    event.preventDefault();
+    if (!air.success || wood === '') return;
+    if (!desk.add({ kind: 'trial', trial: { what: 'wood', airPsi: air.data, wood } })) return;
+    desk.clear('air');
+    wood = '';
+    again = false;
+  }
+  function keepBurst(event: SubmitEvent): void {
+    event.preventDefault();
+    if (!seconds.success || !height.success) return;
+    const kept = desk.add({
+      kind: 'trial',
+      trial: {
+        what: 'burst',
+        seconds: seconds.data,
+        heightIn: height.data,
+        fresh: isFirst || fresh
+      }
+    });
+    if (!kept) return;
+    desk.clear('seconds', 'height');
+    fresh = false;
+  }
+</script>
+
+{#if onWood}
+  <form onsubmit={keepWood} aria-labelledby="{id}-wood">
+    <h2 id="{id}-wood" class="label">On scrap wood</h2>
+    <TextField
+      name="air"
+      label="Air at the gun, psi"
+      inputmode="decimal"
+      maxlength={5}
+      errors={airText.trim() === '' ? undefined : worded(air)}
+      bind:value={() => airText, (text) => desk.type('air', text)}
+    />
+    <Choice
+      label="It"
+      value={wood}
+      options={WOOD.map((value) => ({ value, text: WOOD_WORDS[value] }))}
+      onchoose={(value) => (wood = value as Wood)}
+    />
+    <button class="act main" disabled={!air.success || wood === ''}>Keep this try</button>
+  </form>
+{:else}
+  <form onsubmit={keepBurst} aria-labelledby="{id}-burst">
+    <h2 id="{id}-burst" class="label">One burst, then the head</h2>
+    {#if !isFirst}
+      <Tick text="on a fresh rivet" bind:checked={fresh} />
+    {/if}
+    <TextField
+      name="seconds"
+      label="Burst, seconds"
+      inputmode="decimal"
+      maxlength={5}
+      errors={secondsText.trim() === '' ? undefined : worded(seconds)}
+      bind:value={() => secondsText, (text) => desk.type('seconds', text)}
+    />
+    <LengthField
+      label="Head height now"
+      value={heightText}
+      problem={height.success || heightText.trim() === '' ? undefined : firstProblem(height.error)}
+      oninput={(text) => desk.type('height', text)}
+    />
+    <button
+      class="act main"
+      disabled={!seconds.success || !height.success || (mustBeFresh && !fresh)}
+      >Keep this burst</button
+    >
+    <button class="act" type="button" onclick={() => (again = true)}>Another air, on wood</button>
+  </form>
+{/if}
+
+<style>
+  form {
+    display: grid;
+    gap: 8px;
+  }
+</style>

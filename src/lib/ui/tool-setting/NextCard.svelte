@@ -1,0 +1,60 @@
+<script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { diesInWords, gunInWords, squeezerInWords } from '$lib/words/tool-settings';
+  import NextStep, { type StepLevel } from '../kit/NextStep.svelte';
+  import Notice from '../kit/Notice.svelte';
+  import type { ToolDesk } from './tool-desk.svelte';
+
+  /** The next step of setting a tool; or why no setting of it makes a good head. */
+  interface Props {
+    desk: ToolDesk;
+  }
+  let { desk }: Props = $props();
+  const preferences = usePreferences();
+  const LEVELS: Record<string, StepLevel> = {
+    done: 'good',
+    measure: 'attention',
+    stuck: 'attention',
+    opener: 'attention',
+    'over-driven': 'stop',
+    'short-of-metal': 'stop',
+    cracked: 'stop',
+    contradiction: 'stop'
+  };
+  const { guide } = $derived(desk);
+  const told = $derived.by(() => {
+    const length = preferences.inWords;
+    if (guide.tool === 'dies') {
+      const { said } = guide.guide;
+      return { state: said.state, ...diesInWords(said), work: [] };
+    }
+    if (!guide.answer.ok) return null;
+    const { work } = guide.answer.result;
+    if (guide.tool === 'gun') {
+      const { said } = guide.answer.result;
+      return { state: said.state, ...gunInWords(said, length), work };
+    }
+    const { said } = guide.answer.result;
+    return {
+      state: said.state,
+      ...squeezerInWords(said, guide.setup.divisionsPerTurn, length),
+      work
+    };
+  });
+</script>
+
+{#if told}
+  <NextStep
+    level={LEVELS[told.state] ?? 'go'}
+    say={told.say}
+    why={told.why}
+    work={told.work}
+    source="always from the open side: a head driven too low cannot be undone"
+  />
+{:else if guide.tool !== 'dies' && !guide.answer.ok}
+  <Notice
+    level="stop"
+    title="No good head is made of this"
+    text={preferences.refusal(guide.answer.error.said)}
+  />
+{/if}

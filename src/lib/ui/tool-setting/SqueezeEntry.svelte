@@ -1,0 +1,111 @@
+<script lang="ts">
+  import type { SqueezerGuide } from '$core/tool-setting/squeezer-guide.ts';
+  import type { SqueezerSetup } from '$core/tool-setting/tool-setup.ts';
+  import { HeadHeight, squeezes } from '$core/tool-setting/tool-stream.ts';
+  import { firstProblem } from '$lib/ui/kit/field-problem';
+  import Choice from '../kit/Choice.svelte';
+  import LengthField from '../kit/LengthField.svelte';
+  import StepField from '../kit/StepField.svelte';
+  import Tick from '../kit/Tick.svelte';
+  import YesNo from '../kit/YesNo.svelte';
+  import type { ToolDesk } from './tool-desk.svelte';
+
+  /** One squeeze: where the adjuster stood, and the head by caliper or by plate. */
+  interface Props {
+    desk: ToolDesk;
+    guide: SqueezerGuide;
+    setup: SqueezerSetup;
+  }
+  let { desk, guide, setup }: Props = $props();
+  const id = $props.id();
+  const BEGIN = '0';
+  const before = $derived(squeezes(desk.state).at(-1) ?? null);
+  const divisionsText = $derived(
+    desk.typed('divisions') ?? String(guide.nextDivisions ?? before?.divisions ?? BEGIN)
+  );
+  const divisions = $derived(Number(divisionsText.trim() || NaN));
+  const heightText = $derived(desk.typed('height') ?? '');
+  const height = $derived(HeadHeight.safeParse(heightText, { reportInput: true }));
+  const by = $derived((desk.typed('by') ?? 'caliper') as 'caliper' | 'plate');
+  let fits = $state<boolean | null>(null);
+  let touches = $state<boolean | null>(null);
+  let fresh = $state(false);
+  const opened = $derived(before !== null && divisions < before.divisions);
+  const whole = $derived(Number.isInteger(divisions));
+  const read = $derived(by === 'caliper' ? height.success : fits !== null && touches !== null);
+  function record(event: SubmitEvent): void {
+    event.preventDefault();
+    if (!whole || !read) return;
+    const kept = desk.add({
+      kind: 'trial',
+      trial: {
+        what: 'squeeze',
+        divisions,
+        read:
+          by === 'plate'
+            ? { by, fitsOver: fits === true, touchesSheet: touches === true }
+            : { by, heightIn: height.success ? height.data : 0 },
+        fresh: before === null || fresh
+      }
+    });
+    if (!kept) return;
+    desk.clear('divisions', 'height');
+    fits = touches = null;
+    fresh = false;
+  }
+</script>
+
+<form onsubmit={record} aria-labelledby="{id}-head">
+  <h2 id="{id}-head" class="label">The squeeze</h2>
+  <StepField
+    label="Divisions closed"
+    value={divisionsText}
+    oninput={(text) => desk.type('divisions', text)}
+    problem={whole ? '' : 'a whole number of divisions'}
+    hint="{setup.divisionsPerTurn} to a turn, counted from your mark; more is closer"
+    one="division"
+  />
+  {#if opened}
+    <Tick text="a fresh rivet, not squeezed before" bind:checked={fresh} />
+  {/if}
+  <Choice
+    label="Measured with"
+    value={by}
+    options={[
+      { value: 'caliper', text: 'caliper' },
+      { value: 'plate', text: 'gauge plate' }
+    ]}
+    onchoose={(value) => desk.type('by', value)}
+  />
+  {#if by === 'caliper'}
+    <LengthField
+      label={setup.dimpled ? 'Head height, from its dimple' : 'Head height'}
+      value={heightText}
+      problem={height.success || heightText.trim() === '' ? undefined : firstProblem(height.error)}
+      oninput={(text) => desk.type('height', text)}
+    />
+  {:else}
+    <YesNo
+      label="The plate’s hole goes over the head"
+      yes="fits over"
+      no="does not"
+      bind:value={fits}
+    />
+    <YesNo
+      label="The notch’s feet rest on the sheet"
+      yes="touches"
+      no="does not"
+      bind:value={touches}
+    />
+  {/if}
+  <button class="act main" disabled={!whole || !read || (opened && !fresh)}
+    >Keep this squeeze</button
+  >
+</form>
+
+<style>
+  form {
+    display: grid;
+    gap: 8px;
+  }
+</style>

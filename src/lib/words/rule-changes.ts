@@ -1,0 +1,36 @@
+import type { RuleProfile } from '../../core/rules/profile.ts';
+import { LIMITS, SCHOOLS, SHOP_LENGTHS } from '../../core/rules/schools.ts';
+import type { LengthStyle } from '../../core/units/format-length.ts';
+import { num } from '../../core/answer.ts';
+import { notationInWords } from './arithmetic.ts';
+import { inStyle } from './writing.ts';
+
+const LENGTHS = ['housePitchIn', 'setRadiusIn'] as const satisfies (keyof typeof SHOP_LENGTHS)[];
+
+/** What a shop's rules say otherwise than before, each point by its question, its label and its unit. */
+export function ruleChangesInWords(
+  was: RuleProfile,
+  now: RuleProfile,
+  style: LengthStyle
+): string[] {
+  const length = inStyle(style);
+  const changed = (label: string, before: string, after: string) =>
+    before === after ? [] : [`${label}: ${before} → ${after}`];
+  return [
+    ...changed('Name', was.name, now.name),
+    ...SCHOOLS.flatMap(({ key, question, options }) => {
+      const text = (value: string) =>
+        notationInWords(options.find((option) => option.value === value)?.text ?? value, style);
+      return was[key] === now[key] ? [] : [`${question} ${text(was[key])} → ${text(now[key])}`];
+    }),
+    ...LENGTHS.flatMap((key) =>
+      was[key] === now[key]
+        ? []
+        : [`${SHOP_LENGTHS[key]}: ${length(was[key], 'fine')} → ${length(now[key], 'fine')}`]
+    ),
+    ...LIMITS.flatMap(({ label, unit, of }) => {
+      const limit = (rules: RuleProfile) => `${num(of(rules.multipliers))} ${unit}`;
+      return changed(label, limit(was), limit(now));
+    })
+  ];
+}

@@ -1,0 +1,48 @@
+import { error } from '@sveltejs/kit';
+import { recheckStatus } from '$core/ready/cage/rechecks.ts';
+import { settingState } from '$core/ready/cage/setting.ts';
+import { getSetting } from '$lib/server/services/cages';
+import { pdfTapeLabel } from '$lib/server/files/pdf-tape-label';
+import { settingAddress } from '$lib/setups-address';
+import { recheckInWords } from '$lib/words/cages';
+import { TapeWish } from '$lib/tape-label.ts';
+import type { RequestHandler } from './$types';
+
+const day = new Intl.DateTimeFormat('en', { year: 'numeric', month: 'short', day: 'numeric' });
+
+/** A cage's setting for its tape; none for one that is not set, withdrawn, or cut at the simulated bench. */
+export const GET: RequestHandler = async ({ params, url, locals }) => {
+  const tape = TapeWish.safeParse(url.searchParams.get('tape') ?? undefined);
+  if (!tape.success) error(400, tape.error.issues[0]?.message ?? 'no such tape');
+  const setting = await getSetting(locals.database(), params.setting);
+  if (!setting.ok || setting.value.cageId !== params.cage) error(404, 'There is no such setting.');
+  const { setup, events, cage, holesCut } = setting.value;
+  const state = settingState(setup, events);
+  const { found, withdrawn, practice } = state;
+  if (!found) error(422, 'This cage is not set yet: there is nothing to write on its tape.');
+  if (withdrawn) error(422, 'This setting is withdrawn: its tape comes off the cage.');
+  if (practice)
+    error(422, 'This setting was cut at the simulated bench: it is no setting of the real cage.');
+  const status = recheckStatus(setup, state, holesCut ?? 0);
+  if (status.state === 'too-deep' || status.state === 'proud')
+    error(422, `${recheckInWords(status)} It is set anew before it gets a label.`);
+  const file = await pdfTapeLabel(
+    {
+      name: cage.name,
+      settings: [`flush ${found.clicks}`, ...(found.nest ? [`nested ${found.nest.clicks}`] : [])],
+      lines: [
+        `dash ${setup.dash}, ${day.format(new Date(found.at))}`,
+        `${found.by}; scan to re-check`
+      ],
+      address: new URL(settingAddress(params.cage, params.setting), url.origin).href
+    },
+    tape.data
+  );
+  return new Response(new Uint8Array(file), {
+    headers: {
+      'content-type': 'application/pdf',
+      'content-disposition': 'attachment; filename="tape-label.pdf"',
+      'cache-control': 'no-store'
+    }
+  });
+};

@@ -1,0 +1,21 @@
+import { sayAt } from '$lib/api/live.ts';
+import { lineStream } from '$lib/server/devices/line-stream';
+import { live, sayLive } from '$lib/server/live/live-hub';
+import { serve } from '$lib/server/serve';
+import { done } from '$lib/server/services/outcome';
+import type { RequestHandler } from './$types';
+
+/** What is said and logged about a release, from whatever process. */
+export const GET: RequestHandler = ({ params }) =>
+  lineStream((send, close) => live.listen(params.issue, send, close));
+
+/** One device's word to the other. */
+export const POST = serve(sayAt, async ({ database, params, body, person }) => {
+  await sayLive(database, params['issue'] ?? '', {
+    kind: 'word',
+    word: body,
+    by: person.name,
+    person: person.id
+  });
+  return done({ said: true as const });
+});

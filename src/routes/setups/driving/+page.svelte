@@ -1,0 +1,39 @@
+<script lang="ts">
+  import SetupsPage from '$lib/ui/kit/SetupsPage.svelte';
+  import ToolLine from '$lib/ui/tool-setting/ToolLine.svelte';
+  import ToolSetupForm from '$lib/ui/tool-setting/ToolSetupForm.svelte';
+  import type { PageData } from './$types';
+
+  interface Props {
+    data: PageData;
+  }
+  let { data }: Props = $props();
+</script>
+
+<svelte:head><title>Squeezers, guns and dies · Zanjador</title></svelte:head>
+
+{#snippet forRun()}
+  {#if data.task}
+    For <strong>{data.task.work}</strong>: {data.task.run.rivets} rivets. Length, grip and hole are the
+    release’s, at its largest grip.
+  {/if}
+{/snippet}
+<SetupsPage here="driving" title="Squeezers, guns and dies" work={data.task ? forRun : undefined}>
+  {#snippet list()}
+    <section aria-label="Settings, the latest first">
+      {#each data.settings as setting (setting.id)}
+        <ToolLine {setting} />
+      {:else}
+        <p class="hint">
+          None was set yet. A setting is found on scrap, released by its first three good heads, and
+          remembered.
+        </p>
+      {/each}
+    </section>
+  {/snippet}
+  {#snippet aside()}
+    {#key data.task?.run.key}
+      <ToolSetupForm tools={data.tools} remembered={data.settings} task={data.task} />
+    {/key}
+  {/snippet}
+</SetupsPage>

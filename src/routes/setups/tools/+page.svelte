@@ -1,0 +1,141 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { told } from '$core/refusal-said.ts';
+  import { setToolsAt } from '$lib/api/shop.ts';
+  import { call } from '$lib/client/call';
+  import { TOOL_CHECKS } from '$lib/words/driving';
+  import Choice from '$lib/ui/kit/Choice.svelte';
+  import SetupsNav from '$lib/ui/kit/SetupsNav.svelte';
+  import LengthField from '$lib/ui/kit/LengthField.svelte';
+  import { said } from '$lib/ui/kit/said.svelte';
+  import { blankTool, TOOL_GROUPS, toolsOf, typedTools } from '$lib/ui/tools/tool-fields';
+  import type { PageData } from './$types';
+
+  interface Props {
+    data: PageData;
+  }
+  let { data }: Props = $props();
+  let typed = $state(untrack(() => typedTools(data.tools)));
+  const read = $derived(toolsOf(typed));
+  let asked = $state(false);
+  let refusal = $state('');
+  const problem = (id: string, key: string) => {
+    const why = read.wrong.get(`${id}.${key}`);
+    return why === undefined || !asked ? undefined : { said: told(why), instead: null };
+  };
+
+  async function save(event: SubmitEvent): Promise<void> {
+    event.preventDefault();
+    asked = true;
+    if (!read.tools) return;
+    const reply = await call(setToolsAt, undefined, read.tools);
+    refusal = !reply.reached
+      ? 'The server cannot be reached: what is typed stays here; try again.'
+      : reply.ok
+        ? ''
+        : reply.message;
+    if (refusal === '') void said.say('The tools are kept');
+  }
+</script>
+
+<svelte:head><title>Driving tools · Zanjador</title></svelte:head>
+
+<div class="page">
+  <SetupsNav here="tools" />
+  <h1>Driving tools</h1>
+  <p>
+    What the shop drives rivets with. Drive chooses from these: measure one’s own, a tool in the
+    list that is not on the board is worse than none.
+  </p>
+  <p class="hint">Before use, once a day: {TOOL_CHECKS.join(' · ')}</p>
+  <form onsubmit={save} novalidate>
+    {#each TOOL_GROUPS as { key, title, one, fields } (key)}
+      <section aria-label={title}>
+        <h2>{title}</h2>
+        {#each typed[key] as tool, at (tool.id)}
+          <div class="tool" data-tool={tool.id}>
+            {#each fields as field (field.key)}
+              {#if typeof field.kind === 'object'}
+                <Choice
+                  label={field.label}
+                  value={tool[field.key] ?? ''}
+                  options={field.kind.options}
+                  onchoose={(value) => (tool[field.key] = value)}
+                />
+              {:else}
+                <LengthField
+                  label={field.label}
+                  value={tool[field.key] ?? ''}
+                  plain={field.kind !== 'length'}
+                  oninput={(value) => (tool[field.key] = value)}
+                  problem={problem(tool.id, field.key)}
+                />
+              {/if}
+            {/each}
+            <button class="act" type="button" onclick={() => typed[key].splice(at, 1)}
+              >Remove</button
+            >
+          </div>
+        {/each}
+        <button class="act" type="button" onclick={() => typed[key].push(blankTool(fields))}
+          >Add {one}</button
+        >
+      </section>
+    {/each}
+    <label class="plate"
+      ><input type="checkbox" bind:checked={typed.plate} /> a flat steel plate to back-rivet on</label
+    >
+    {#if asked && !read.tools}<p class="wrong" role="alert">
+        Not kept yet: see the fields above.
+      </p>{/if}
+    {#if refusal !== ''}<p class="wrong" role="alert">{refusal}</p>{/if}
+    <button class="act main" type="submit" disabled={!data.person}
+      >{data.person ? 'Keep the tools' : 'Say who is at the bench first'}</button
+    >
+  </form>
+</div>
+
+<style>
+  h1 {
+    font-size: 1.7rem;
+  }
+  h2 {
+    font-size: 1.2rem;
+  }
+  form,
+  section {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 10px;
+  }
+  section {
+    padding: 12px 16px;
+    border: 1.5px solid var(--line);
+    border-radius: 10px;
+    background: var(--panel);
+  }
+  .tool {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 280px), 1fr));
+    align-items: start;
+    gap: 10px;
+    padding-bottom: 10px;
+    border-bottom: 1px solid var(--line);
+  }
+  .tool > .act {
+    margin-top: 1.4rem;
+  }
+  .plate {
+    display: flex;
+    align-items: center;
+    gap: 10px;
+    min-height: 44px;
+  }
+  .plate input {
+    width: 24px;
+    height: 24px;
+  }
+  .wrong {
+    color: var(--brick);
+  }
+</style>

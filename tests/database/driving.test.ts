@@ -1,0 +1,234 @@
+import { randomUUID } from 'node:crypto';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { ColdMove } from '../../src/core/driving/cold-events.ts';
+import { driveStream, DriveMove, NOT_DRIVEN } from '../../src/core/driving/drive-events.ts';
+import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
+import { StockMove } from '../../src/core/stock/stock.ts';
+import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { coldEvents } from '../../src/lib/server/events/cold-events.ts';
+import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
+import { eventsOf } from '../../src/lib/server/events/read.ts';
+import { recordMoves } from '../../src/lib/server/events/record.ts';
+import { coldView, takeOut } from '../../src/lib/server/services/cold-batches.ts';
+import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
+import { addJob } from '../../src/lib/server/services/jobs.ts';
+import { addJoint } from '../../src/lib/server/services/joints.ts';
+import { addPerson, type PersonView } from '../../src/lib/server/services/people.ts';
+import { addProfile } from '../../src/lib/server/services/profiles.ts';
+import { listBins } from '../../src/lib/server/services/stock.ts';
+import { entered } from '../support/joints.ts';
+import { makeJointFile } from '../../src/lib/server/services/joint-files.ts';
+import { pdfText } from './pdf-text.ts';
+import { useDatabase } from './database.ts';
+import { moveStock } from './record.ts';
+import { valueOf } from './value-of.ts';
+
+const database = useDatabase();
+let person: PersonView;
+let job = '';
+
+beforeAll(async () => {
+  person = await addPerson(database(), { name: 'Odile Marn', role: 'mechanic' });
+  await addProfile(database(), DEFAULT_PROFILE);
+  job = valueOf(await addJob(database(), { number: '9', title: 't', place: 'p', data: 'd' }));
+});
+
+async function issued(alloy: 'AD' | 'DD') {
+  const lap = entered('lap', ['0.050', '0.063'], { widthIn: '7 3/8', alloy });
+  const joint = valueOf(await addJoint(database(), job, `Lap ${alloy}`, lap, person.id));
+  valueOf(await issueJoint(database(), joint, 1, person.id));
+  const issue = await latestIssue(database(), joint);
+  if (!issue) throw new Error('not issued');
+  return issue;
+}
+type Driven = Extract<DriveMove, { kind: 'driven' }>;
+const tap = (hole: number, more: object = {}) =>
+  DriveMove.parse({
+    id: randomUUID(),
+    at: new Date().toISOString(),
+    kind: 'driven',
+    hole,
+    ...more
+  }) as Driven;
+const undo = (hole: number) =>
+  DriveMove.parse({ id: randomUUID(), at: new Date().toISOString(), kind: 'undriven', hole });
+const drive = (issue: string, ...moves: DriveMove[]) =>
+  recordMoves(database(), driveEvents, issue, moves, person);
+
+describe('the log of driving', () => {
+  it('stores each tap once, in order, with what was put in', async () => {
+    const issue = await issued('AD');
+    const [first, second] = [tap(1), tap(2, { quick: 'more' })];
+    valueOf(await drive(issue.id, first, second));
+    // sent again after a lost answer
+    valueOf(await drive(issue.id, first));
+    const events = await eventsOf(database(), driveEvents, issue.id);
+    expect(events.map(({ id }) => id)).toEqual([first.id, second.id]);
+    expect(events[0]?.frozen.partNumber).toBe(issue.facts.partNumber);
+    const state = driveStream.project({ ...issue, batches: [] }, events, NOT_DRIVEN);
+    expect(state.holes.get(2)).toMatchObject({ driven: true, quick: 'more', by: 'Odile Marn' });
+    await expect(database().sequelize.query('delete from drive_events')).rejects.toThrow(
+      /never changed or removed/
+    );
+  });
+
+  it('takes no hole that the issue has not', async () => {
+    const issue = await issued('AD');
+    expect(await drive(issue.id, tap(500))).toMatchObject({
+      ok: false,
+      message: 'there is no hole 500 in this release'
+    });
+  });
+});
+
+describe('a batch out of the cold', () => {
+  it('leaves its bin, runs by the server’s clock, and is counted by what is driven', async () => {
+    const issue = await issued('DD');
+    const part = issue.facts.partNumber;
+    valueOf(
+      await moveStock(
+        database(),
+        [
+          StockMove.parse({
+            kind: 'received',
+            id: randomUUID(),
+            at: '2026-11-28T07:00:00Z',
+            partNumber: part,
+            lot: 'CC-4',
+            cold: true,
+            count: 30
+          })
+        ],
+        person.id
+      )
+    );
+    const [bin] = (await listBins(database())).filter(({ lot }) => lot === 'CC-4');
+    const batch = { id: randomUUID(), binId: bin?.id ?? '', count: 9, jobId: job };
+    const before = Date.now();
+    valueOf(await takeOut(database(), batch, person));
+    // asked again after a lost answer: once
+    valueOf(await takeOut(database(), batch, person));
+    const [open] = (await coldView(database())).batches;
+    expect(open).toMatchObject({ partNumber: part, lot: 'CC-4', count: 9, left: 9 });
+    expect(Date.parse(open?.removedAt ?? '')).toBeGreaterThanOrEqual(before - 1000);
+    expect((await listBins(database())).find(({ lot }) => lot === 'CC-4')?.count).toBe(21);
+    expect(
+      await takeOut(database(), { ...batch, id: randomUUID(), count: 22 }, person)
+    ).toMatchObject({ ok: false, reason: 'not-possible' });
+
+    // no batch named, nothing logged
+    expect(await drive(issue.id, tap(1))).toMatchObject({ ok: false, reason: 'not-possible' });
+    const inTime = (hole: number) => tap(hole, { batch: batch.id });
+    valueOf(await drive(issue.id, inTime(1), inTime(2), inTime(3)));
+    // hit again it is the same rivet, also with that tap taken back; one taken back whole is none
+    valueOf(await drive(issue.id, inTime(2), undo(2)));
+    valueOf(await drive(issue.id, undo(3)));
+    expect((await coldView(database())).batches[0]?.left).toBe(7);
+
+    const late = new Date(Date.parse(open?.removedAt ?? '') + 20 * 60_000).toISOString();
+    const tooLate = { ...inTime(4), at: late };
+    expect(await drive(issue.id, tooLate)).toMatchObject({ ok: false, reason: 'not-possible' });
+    const [told] = valueOf(
+      await drive(issue.id, { ...tooLate, id: randomUUID(), late: 'the lead agreed' })
+    );
+    expect(told?.frozen.cold).toBe('expired');
+
+    const away = (count: number) =>
+      recordMoves(
+        database(),
+        coldEvents,
+        batch.id,
+        [
+          ColdMove.parse({
+            id: randomUUID(),
+            at: new Date().toISOString(),
+            kind: 'left-over',
+            count,
+            how: 'scrapped',
+            note: ''
+          })
+        ],
+        person
+      );
+    expect(await away(7)).toMatchObject({ ok: false, reason: 'not-possible' });
+    valueOf(await away(6));
+    expect((await coldView(database())).batches[0]?.left).toBe(0);
+    // nothing goes back into the bin by itself
+    expect((await listBins(database())).find(({ lot }) => lot === 'CC-4')?.count).toBe(21);
+  });
+
+  it('is none of rivets driven as received', async () => {
+    const [bin] = await rowsOf<{ id: string }>(
+      database(),
+      `insert into stock_bins (id, part_number, lot, place, cold, count)
+       values ($1, 'MS20470AD4-5', 'plain', '', false, 50) returning id`,
+      [randomUUID()]
+    );
+    expect(
+      await takeOut(
+        database(),
+        { id: randomUUID(), binId: bin?.id ?? '', count: 5, jobId: null },
+        person
+      )
+    ).toMatchObject({ ok: false, reason: 'not-possible' });
+  });
+});
+
+describe('the driving card', () => {
+  it('has the order, the holders, what stays open, and says what was not told', async () => {
+    const held = entered('lap', ['0.040', '0.040'], { widthIn: '7 3/8' });
+    const joint = valueOf(await addJoint(database(), job, 'Card lap', held, person.id));
+    expect(await makeJointFile(database(), joint, 'driving.pdf')).toMatchObject({
+      ok: false,
+      reason: 'not-possible'
+    });
+    valueOf(await issueJoint(database(), joint, 1, person.id));
+    const issue = await latestIssue(database(), joint);
+    if (!issue) throw new Error('not issued');
+    const text = async () =>
+      pdfText(valueOf(await makeJointFile(database(), joint, 'driving.pdf')).body);
+    const before = await text();
+    expect(before).toContain('release 1');
+    expect(before).toContain('not told yet how one gets at them');
+    expect(before).toContain('Never fire into the air');
+    for (const { number } of issue.holes) expect(before).toMatch(new RegExp(`\\b${number}\\b`));
+    const order = issue.holes.map(({ number }) => number).reverse();
+    valueOf(
+      await drive(
+        issue.id,
+        DriveMove.parse({
+          id: randomUUID(),
+          at: new Date().toISOString(),
+          kind: 'ordered',
+          school: 'sequence',
+          order
+        }),
+        DriveMove.parse({
+          id: randomUUID(),
+          at: new Date().toISOString(),
+          kind: 'placed',
+          access: {
+            edges: { left: null, right: null, top: null, bottom: null },
+            upstands: [],
+            headRoomIn: null,
+            shopRoomIn: null,
+            faceDown: false,
+            armsReach: false,
+            closedMember: false
+          }
+        })
+      )
+    );
+    const after = await text();
+    expect(after).toContain('put by hand');
+    expect(after).toContain('two people: one person’s arms do not reach both sides');
+    expect(after).toContain('Bucking bar');
+    // as it is printed: the last hole first
+    const printed =
+      after
+        .slice(after.indexOf('A thick box'))
+        .match(/\b\d+\b/g)
+        ?.map(Number) ?? [];
+    expect(printed.slice(0, 3)).toEqual(order.slice(0, 3));
+  });
+});

@@ -1,0 +1,109 @@
+import type { Page } from '@playwright/test';
+import { SPAR_CAP } from '../../scripts/demo-data.ts';
+import { expect, openOwn, signIn, test } from './app.ts';
+
+test.beforeEach(({ page, app }) => signIn(page, app));
+
+/** What the picture really shows of a head and of the scale, in its own pixels. */
+async function truth(page: Page, number: number) {
+  const href = (await page.getByTestId('camera').locator('image').getAttribute('href')) ?? '';
+  const svg = Buffer.from(href.split(',')[1] ?? '', 'base64').toString('utf8');
+  const heads = svg.matchAll(
+    /<ellipse cx="([\d.]+)" cy="([\d.]+)" rx="([\d.]+)" ry="([\d.]+)" fill="url\(#head\)".*?>(\d+)<\/text>/g
+  );
+  const head = [...heads].find(([, , , , , of]) => Number(of) === number);
+  const scale = /<rect x="([\d.]+)" y="([\d.]+)" width="([\d.]+)" height="44"/.exec(svg);
+  const [x, y, rx, ry] = (head ?? []).slice(1, 5).map(Number);
+  const [left, top, width] = (scale ?? []).slice(1, 4).map(Number);
+  if (!x || !y || !rx || !ry || !left || !top || !width) throw new Error('no head in the picture');
+  return { x, y, radius: (rx + ry) / 2, left, top, width };
+}
+
+/** Drags something of the picture to a place in it. */
+async function dragTo(page: Page, handle: string, from: [number, number], to: [number, number]) {
+  const box = await page.getByTestId('camera').boundingBox();
+  if (!box) throw new Error(`nothing to drag: ${handle}`);
+  const at = ([x, y]: [number, number]): [number, number] => [
+    box.x + (x * box.width) / 960,
+    box.y + (y * box.width) / 960
+  ];
+  await page.mouse.move(...at(from));
+  await page.mouse.down();
+  await page.mouse.move(...at(to), { steps: 6 });
+  await page.mouse.up();
+}
+
+test('a head inside a closed member is measured in the camera’s picture, and Check knows how closely', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, SPAR_CAP, 'drive');
+  await page.getByRole('button', { name: 'Release it and start driving' }).click();
+  await page.getByRole('button', { name: 'How does one get at them?' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('radiogroup', { name: 'Inside a closed member' }).getByText('yes').click();
+  await page.getByLabel('Outside height, datum end').fill('2.3');
+  await page.getByLabel('Outside height, far end').fill('1.8');
+  await page.getByLabel('Both walls together').fill('0.2');
+  await page.getByLabel('Rod and bar offset').fill('3 1/2');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  const member = page.getByTestId('member');
+  await expect(member).toContainText('for rivet 1');
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('member-looks')).toContainText('2 driven, 0 seen by camera');
+
+  await member.getByRole('button', { name: 'Camera on rivet 1' }).click();
+  await expect(page.getByTestId('camera')).toBeVisible();
+  const reading = page.getByTestId('camera-reading');
+  const send = page.getByRole('button', { name: 'Send it to Check' });
+  await expect(reading).toContainText('Lay on the circle and both marks');
+  await expect(send).toBeDisabled();
+
+  const real = await truth(page, 1);
+  const circle = page.getByRole('slider', { name: /^Circle on the head/ });
+  const radius = async () => Number(await circle.getAttribute('data-radius'));
+  await dragTo(page, 'circle', [480, 288], [real.x, real.y]);
+  const before = await radius();
+  await dragTo(page, 'size', [real.x + before, real.y], [real.x + real.radius, real.y]);
+  // the rest by keys
+  await circle.focus();
+  for (let presses = 0; presses < 60; presses++) {
+    const now = await radius();
+    if (Math.abs(now - real.radius) <= 0.3) break;
+    await page.keyboard.press(now < real.radius ? '+' : '-');
+  }
+  await expect(reading).toContainText('Now the marks');
+  for (const [end, target] of [
+    ['right', real.left + real.width],
+    ['left', real.left]
+  ] as const) {
+    const mark = page.getByRole('slider', { name: new RegExp(`^${end} end`) });
+    await mark.focus();
+    for (let presses = 0; presses < 200; presses++) {
+      const off = target - Number(await mark.getAttribute('data-at'));
+      if (Math.abs(off) <= 0.3) break;
+      const key = off > 0 ? 'ArrowRight' : 'ArrowLeft';
+      await page.keyboard.press(Math.abs(off) > 8 ? `Shift+${key}` : key);
+    }
+  }
+  await expect(reading).toContainText('±');
+  const [, wide, off] =
+    /([\d.]+) in ± ([\d.]+) in wide/.exec((await reading.textContent()) ?? '') ?? [];
+  // dash 6 is 0.09375 high, the lens 2.5 off: 0.01875 less than it looks
+  const looks = ((2 * real.radius) / real.width) * 0.5;
+  expect(Number(wide)).toBeCloseTo(looks * (1 - 0.01875), 2);
+  expect(Number(off)).toBeLessThan(0.015);
+  await send.click();
+  await expect(page.getByTestId('camera-sent')).toContainText('practice');
+  await page.getByRole('button', { name: 'rivet 2 ›' }).click();
+  // another picture: laid on anew
+  await expect(reading).toContainText('Lay on the circle');
+  await page.keyboard.press('Escape');
+  // nothing was logged by keys pressed in the dialog
+  await expect(page.getByTestId('member-looks')).toContainText('2 driven, 1 seen by camera');
+
+  await page.goto(page.url().replace('/drive', '/check'));
+  await expect(page.getByTestId('seen-by-camera')).toContainText(`${wide} in ± ${off} in wide`);
+  await expect(page.getByTestId('seen-by-camera')).toContainText('practice, not for the record');
+});

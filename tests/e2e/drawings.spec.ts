@@ -1,0 +1,169 @@
+import type { Page } from '@playwright/test';
+import { entered } from '../support/joints.ts';
+import { expect, openDemo, openOwn, signIn, test } from './app.ts';
+
+test.beforeEach(({ page, app }) => signIn(page, app));
+
+/** Labels of the drawings that stand over each other, or are cut off where their drawing ends. */
+const crowded = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const found: string[] = [];
+    for (const drawing of document.querySelectorAll('svg')) {
+      const frame = drawing.getBoundingClientRect();
+      if (frame.width < 120 || frame.height < 40) continue;
+      const labels = [...drawing.querySelectorAll('text')]
+        .map((text) => ({ text: text.textContent.trim(), box: text.getBoundingClientRect() }))
+        .filter(({ text, box }) => text !== '' && box.width > 0);
+      labels.forEach(({ text, box }, index) => {
+        for (const other of labels.slice(index + 1)) {
+          const wide = Math.min(box.right, other.box.right) - Math.max(box.left, other.box.left);
+          const high = Math.min(box.bottom, other.box.bottom) - Math.max(box.top, other.box.top);
+          // a line of writing is higher than its letters
+          if (wide > 2 && high > 4) found.push(`${text} over ${other.text}`);
+        }
+        if (
+          box.left < frame.left - 2 ||
+          box.right > frame.right + 2 ||
+          box.top < frame.top - 2 ||
+          box.bottom > frame.bottom + 2
+        )
+          found.push(`${text} cut off`);
+      });
+    }
+    return found;
+  });
+
+const EVERY_KIND = [
+  /Bottom skin lap/,
+  /Wing root, flush/,
+  /Keelson web, splice/,
+  /Hull side, flush/,
+  /Bilge hole, round/,
+  /Frame 11 flange/,
+  /Front spar cap/,
+  /Nose window frame/,
+  /Float stringer 6/
+];
+
+for (const [width, height] of [
+  [1280, 800],
+  [1024, 768],
+  [390, 844]
+] as const)
+  test(`no label stands over another in any kind of joint at ${width} px`, async ({
+    page,
+    app
+  }) => {
+    await page.setViewportSize({ width, height });
+    for (const name of EVERY_KIND) {
+      await openDemo(page, app, name, 'lay-out');
+      await expect(page.getByTestId('plan-view').or(page.getByTestId('story'))).toBeVisible();
+      await expect.poll(() => crowded(page), { message: String(name) }).toEqual([]);
+    }
+  });
+
+test('a long member is told in lines under a picture of the whole', async ({ page, app }) => {
+  await openDemo(page, app, /Front spar cap/, 'lay-out');
+  const lines = page.getByTestId('story-line');
+  // 160 in: six lines of 24 and a rest of 16
+  await expect(lines).toHaveCount(7);
+  await expect(page.getByTestId('story')).toContainText(/depth drawn [\d.]+ times larger/);
+  await expect(lines.locator('[data-hole]')).not.toHaveCount(0);
+  await page.getByRole('radio', { name: '12 in' }).check({ force: true });
+  await expect(lines).toHaveCount(14);
+  // a hole of the fourth line, picked in the tape's row, comes into sight
+  await page.getByRole('button', { name: 'go to line 9', exact: true }).click();
+  await expect(lines.nth(8)).toBeInViewport();
+  const hole = lines.nth(8).locator('[data-hole]').first();
+  const number = (await hole.getAttribute('data-hole')) ?? '';
+  await hole.click();
+  await expect(page.getByTestId('picked-hole')).toContainText(`Hole ${number}`);
+  await page.getByRole('radio', { name: 'Whole' }).check({ force: true });
+  await expect(page.getByTestId('plan-view')).toBeVisible();
+});
+
+test('the lines follow the reader’s unit, and the marks scroll by keys', async ({ page, app }) => {
+  await openDemo(page, app, /Front spar cap/, 'lay-out');
+  await page.keyboard.press('Escape');
+  await page.getByRole('radio', { name: 'mm', exact: true }).check({ force: true });
+  await expect(page.getByText('600 mm', { exact: true })).toBeVisible();
+  // 160 in are 4064 mm: six lines of 600 and a rest of 464
+  await expect(page.getByTestId('story-line')).toHaveCount(7);
+  const marks = page.getByRole('region', { name: /arrow keys scroll/ }).last();
+  await marks.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(() => marks.evaluate((strip) => strip.scrollLeft)).toBeGreaterThan(0);
+});
+
+test('eighty-four holes and twelve thousand keep their numbers apart', async ({ page, app }) => {
+  const many = entered('line', ['0.040', '0.040'], {
+    carries: 'attach',
+    lengthIn: '124 7/8',
+    flangeIn: '1 1/4',
+    bendRadiusIn: '1/8',
+    dash: 4,
+    prefer: 'near',
+    nearPitchIn: '1.5'
+  });
+  await openOwn(page, app, many, 'lay-out');
+  await expect(page.locator('[data-figure="Holes"]')).toContainText('84');
+  await expect(page.getByTestId('story-line').locator('[data-hole]')).not.toHaveCount(0);
+  await expect.poll(() => crowded(page)).toEqual([]);
+  await page.getByRole('radio', { name: 'Whole' }).check({ force: true });
+  await expect.poll(() => crowded(page)).toEqual([]);
+  // 10.5 an inch over 1200 in
+  const thousands = entered('lap', ['0.032', '0.032'], {
+    widthIn: '1200',
+    rows: 3,
+    dash: 3,
+    perInch: '10.5',
+    perInchReason: 'test'
+  });
+  await openOwn(page, app, thousands, 'lay-out');
+  await expect(page.locator('[data-figure="Holes"]')).toContainText('12600');
+  // so many are shown whole first
+  await expect(page.getByTestId('plan-canvas')).toBeVisible();
+  await expect.poll(() => crowded(page)).toEqual([]);
+  await page.getByRole('radio', { name: '24 in' }).check({ force: true });
+  await expect(page.getByTestId('story-line')).toHaveCount(50);
+  // thousands go on canvases, and only where one looks
+  const drawn = page.getByTestId('story-line').getByTestId('plan-canvas');
+  await expect(drawn).not.toHaveCount(0);
+  expect(await drawn.count()).toBeLessThan(12);
+  await expect.poll(() => crowded(page)).toEqual([]);
+});
+
+test('what is not possible is drawn, with a way out as a ghost', async ({ page, app }) => {
+  const tight = entered('lap', ['0.040', '0.040'], {
+    widthIn: '8',
+    rows: 1,
+    dash: 4,
+    perInch: '3.75',
+    perInchReason: 'test'
+  });
+  await openOwn(page, app, tight, 'lay-out');
+  const picture = page.getByTestId('not-possible');
+  await expect(picture.locator('[data-cannot]')).toHaveAttribute('data-cannot', /^(2[1-9]|30)$/);
+  await expect(picture.locator('[data-ghost]')).toHaveAttribute('data-ghost', /^3\d$/);
+  await expect(page.getByText(/dashed: let the rows be chosen, 3\d holes/)).toBeVisible();
+  await page.getByRole('button', { name: 'let the rows be chosen' }).click();
+  await expect(picture).toHaveCount(0);
+  await expect(page.getByTestId('plan-view')).toBeVisible();
+});
+
+test('a finger along a row picks its holes', async ({ page, app }) => {
+  await openDemo(page, app, /Bottom skin lap/, 'lay-out');
+  const at = async (hole: number) => {
+    const box = await page.locator(`[data-testid="plan-view"] [data-hole="${hole}"]`).boundingBox();
+    return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 };
+  };
+  const [first, fourth] = [await at(2), await at(4)];
+  await page.mouse.move(first.x, first.y);
+  await page.mouse.down();
+  await page.mouse.move(fourth.x, fourth.y, { steps: 8 });
+  await page.mouse.up();
+  await expect(page.getByTestId('picked-hole')).toContainText('Hole 4');
+  // beside a hole, within a finger’s reach
+  await page.mouse.click(first.x, first.y - 15);
+  await expect(page.getByTestId('picked-hole')).toContainText('Hole 2');
+});

@@ -1,0 +1,348 @@
+import type { Page } from '@playwright/test';
+import { BOTTOM_LAP, SPAR_CAP } from '../../scripts/demo-data.ts';
+import { beginJoint, expect, openOwn, saved, signIn, test, toStation, type App } from './app.ts';
+
+test.beforeEach(({ page, app }) => signIn(page, app));
+
+/** A lap of one's own, released for driving. */
+async function released(page: Page, app: App): Promise<void> {
+  await openOwn(page, app, BOTTOM_LAP, 'drive');
+  await page.getByRole('button', { name: 'Release it and start driving' }).click();
+  await expect(page.getByTestId('next-rivet')).toBeVisible();
+}
+/** Opens a page of a second browser, once it listens. */
+const awake = async (page: Page, url: string): Promise<void> => {
+  await page.goto(url);
+  await page.locator('html[data-awake]').waitFor({ state: 'attached' });
+};
+const next = (page: Page) => page.getByTestId('next-rivet');
+const station = (page: Page) => page.getByRole('navigation', { name: /stations/i });
+
+test('a row is driven by keys, the server gone in the middle and the page reloaded', async ({
+  page,
+  app
+}) => {
+  await released(page, app);
+  // 25 a row, the middle is 13; both rows from there outwards, every fourth first
+  await expect(next(page)).toHaveText('13');
+  const card = page.getByTestId('tap-card');
+  await page.keyboard.press('Space');
+  await expect(next(page)).toHaveText('38');
+  await expect(card).toContainText('driven 1 of 50');
+  await page.keyboard.press('m');
+  // more: it stays next
+  await expect(next(page)).toHaveText('38');
+  await expect(card).toContainText('wants more');
+  await page.keyboard.press('g');
+  await expect(card).toContainText('driven 2 of 50');
+  await expect(page.getByTestId('waits')).toHaveCount(0);
+
+  await app.stop();
+  const order: string[] = [];
+  for (let tap = 0; tap < 6; tap++) {
+    order.push((await next(page).textContent()) ?? '');
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByTestId('waits')).toHaveText('6 to send');
+  await expect(page.getByText('the rivets logged are kept here and sent again')).toBeVisible();
+  await app.start();
+  await page.reload();
+  await expect(card).toContainText('driven 8 of 50', { timeout: 15_000 });
+  await expect(page.getByTestId('waits')).toHaveCount(0, { timeout: 15_000 });
+  await page.reload();
+  await expect(card).toContainText('driven 8 of 50');
+  for (const number of order)
+    await expect(page.locator(`[data-testid="drive-map"] [data-hole="${number}"]`)).toHaveAttribute(
+      'data-state',
+      'in'
+    );
+  // the last one taken back comes next again
+  await page.keyboard.press('Backspace');
+  await expect(next(page)).toHaveText(order.at(-1) ?? '');
+  await expect(station(page)).toContainText('driven 7 of 50');
+});
+
+test('what can hurt is in sight once a shift, and one tap away after', async ({ page, app }) => {
+  await released(page, app);
+  const once = page.getByTestId('safety-once');
+  await expect(once).toContainText('Fingers out of yokes');
+  await once.getByRole('button', { name: 'Read, and looked at' }).click();
+  await expect(once).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByTestId('tap-card')).toBeVisible();
+  await expect(once).toHaveCount(0);
+  await page.getByText('△ What can hurt').click();
+  await expect(page.getByText('Fingers out of yokes')).toBeVisible();
+});
+
+test('how one gets at the rivets decides how they are driven; a yoke’s reach is on the plan', async ({
+  page,
+  app
+}) => {
+  await released(page, app);
+  await expect(page.getByText('Nothing is assumed')).toBeVisible();
+  await page.getByRole('button', { name: 'How does one get at them?' }).click();
+  await page.getByLabel('upper edge').fill('1 x');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Not kept yet')).toBeVisible();
+  await page.getByLabel('upper edge').fill('1');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  // rows 9/32 and 5/8 down, and 1 in beyond: the 1 5/8 yoke reaches the second row at 1.625
+  await expect(page.getByTestId('way-chosen')).toContainText('squeeze');
+  await page.getByRole('button', { name: /^Reach of/ }).click();
+  await expect(page.locator('.legend')).toContainText('reached by the yoke');
+  await page.getByText('The other ways, and why not').click();
+  await expect(page.getByText('for flush heads only')).toBeVisible();
+  // kept, with who said it
+  await page.reload();
+  await expect(page.getByTestId('way-chosen')).toContainText('squeeze');
+  await expect(page.getByText('told by Ilse Varnholt')).toBeVisible();
+});
+
+test('an order of one’s own is kept; neighbors too soon are said', async ({ page, app }) => {
+  await released(page, app);
+  const order = page.getByTestId('order');
+  await expect(order.locator('li').first()).toHaveAttribute('data-order', '13');
+  const grip = order.locator('[data-order="14"] .grip');
+  const places = await order
+    .locator('li')
+    .evaluateAll((items) => items.map((item) => item.getAttribute('data-order')));
+  await grip.focus();
+  for (let up = places.indexOf('14'); up > 1; up--) {
+    await page.keyboard.press('ArrowUp');
+    await expect(order.locator('li').nth(up - 1)).toHaveAttribute('data-order', '14');
+    await grip.focus();
+  }
+  await expect(page.getByText('13 then 14')).toBeVisible();
+  await page.reload();
+  await expect(order.locator('li').nth(1)).toHaveAttribute('data-order', '14');
+  await page.getByRole('button', { name: 'Back to the order of the school' }).click();
+  await expect(order.locator('li').nth(1)).toHaveAttribute('data-order', '38');
+});
+
+test('a cold batch runs out: due, expired, and refused without a written reason', async ({
+  page,
+  app
+}) => {
+  await page.clock.install();
+  // the server's clock goes on with the page's
+  let onMs = 0;
+  await page.route('**/api/cold', async (route) => {
+    if (route.request().method() !== 'GET') return route.continue();
+    const response = await route.fetch();
+    const view = (await response.json()) as { serverAt: string };
+    const serverAt = new Date(Date.parse(view.serverAt) + onMs).toISOString();
+    return route.fulfill({ response, json: { ...view, serverAt } });
+  });
+  const pass = async (minutes: number) => {
+    onMs += minutes * 60_000;
+    await page.clock.fastForward(minutes * 60_000);
+  };
+  await openOwn(page, app, { ...BOTTOM_LAP, alloy: 'DD' }, 'drive');
+  await page.getByRole('button', { name: 'Release it and start driving' }).click();
+  const part = (await page.getByTestId('tap-card').locator('.part').textContent()) ?? '';
+  // no batch, no clock, no rivet
+  await page.keyboard.press('Space');
+  await expect(page.getByText('take a batch out first')).toBeVisible();
+  const back = page.url();
+  await page.goto(`${app.url}/stock`);
+  await page.getByRole('textbox', { name: 'Part number' }).fill(part);
+  await page.getByRole('textbox', { name: 'Lot' }).fill('CB-7');
+  await page.getByRole('textbox', { name: 'How many' }).fill('40');
+  await expect(page.getByLabel('kept cold')).toBeChecked();
+  await page.getByRole('button', { name: 'Receive into stock' }).click();
+  await expect(page.getByText('CB-7').first()).toBeVisible();
+  await page.goto(back);
+  // 10 min at 45 s a rivet, before a pace is known
+  await expect(page.getByTestId('advised')).toContainText('Take out at most 13');
+  await page.getByLabel('Out of the cold, lot CB-7').fill('13');
+  await page.getByRole('button', { name: 'Take out, clock runs' }).click();
+  const clocks = page.getByTestId('cold-clocks');
+  await expect(clocks).toContainText('13 of 13');
+  await page.keyboard.press('Space');
+  await expect(clocks).toContainText('12 of 13');
+
+  await pass(9);
+  // eleven minutes left to the limit at 45 s each: time for all of twelve
+  await expect(clocks).toContainText('drive');
+  await pass(2);
+  await expect(clocks).toContainText('due: drive now');
+  await expect(clocks).toContainText(/time for \d+ at 45 s a rivet/);
+  // on every page
+  await page.getByRole('link', { name: 'Rivets', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Rivets', exact: true })).toBeVisible();
+  await expect(clocks).toContainText('lot CB-7');
+  await page.goBack();
+  await pass(20);
+  await expect(clocks).toContainText('expired');
+  await expect(next(page)).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('its rivets are hard by now')).toBeVisible();
+  await page.getByLabel('Why one of these is driven all the same').fill('trial for the lead');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Space');
+  // the page’s clock was put on: which is right is asked before anything is stored
+  await page.getByRole('button', { name: 'This device’s time is right' }).click();
+  await expect(page.getByText('To be looked at', { exact: true })).toBeVisible();
+  // an answer that is still on its way would come to a page that is gone
+  await page.unrouteAll({ behavior: 'wait' });
+});
+
+test('two people, two devices, two processes: ready, go, stop, good; nobody fires into silence', async ({
+  page,
+  app,
+  browser
+}) => {
+  await released(page, app);
+  // the far side is served by another process: the database carries the word
+  const other = await app.another();
+  const at = page.url().replace(app.url, other);
+  const far = await browser.newContext();
+  const bar = await far.newPage();
+  await awake(bar, `${other}/who`);
+  await bar.getByRole('button', { name: 'Benn Achterby' }).click();
+  await bar.waitForURL(`${other}/`);
+  await awake(bar, at);
+  await page.getByText('with the gun').click();
+  await expect(page.getByTestId('team-word')).toContainText('Nobody with the bar is heard yet');
+  await bar.getByText('with the bar').click();
+  const gunWord = page.getByTestId('team-word');
+  await expect(gunWord).toContainText('Benn Achterby (bar): not ready yet');
+  const go = page.getByRole('button', { name: 'Go', exact: true });
+  await expect(go).toBeDisabled();
+  await bar.getByRole('button', { name: 'Ready' }).click();
+  await expect(gunWord).toContainText('READY');
+  await go.click();
+  await expect(bar.getByTestId('team-word')).toContainText('GO on 13: hold the bar');
+  await expect(gunWord).toContainText('GO on 13: fire');
+  await bar.getByRole('button', { name: 'Stop' }).click();
+  await expect(gunWord).toContainText('STOP');
+  await expect(gunWord).not.toContainText('fire');
+  await bar.getByRole('button', { name: 'On again' }).click();
+  await bar.getByRole('button', { name: 'Ready' }).click();
+  // a go of before the stop counts no more
+  await expect(gunWord).toContainText('READY · you: not ready yet');
+  await go.click();
+  await expect(gunWord).toContainText('GO on 13');
+  // more: the same rivet, and every call anew
+  await bar.getByRole('button', { name: '+ More' }).click();
+  await expect(gunWord).toContainText('not ready yet · you: not ready yet');
+  await bar.getByRole('button', { name: 'Ready' }).click();
+  await go.click();
+  await expect(gunWord).toContainText('GO on 13');
+  await bar.getByRole('button', { name: '✓ Good' }).click();
+  // both go on to the same rivet within a second
+  await expect(next(bar)).toHaveText('38', { timeout: 1000 });
+  await expect(next(page)).toHaveText('38', { timeout: 1000 });
+  await expect(gunWord).not.toContainText('GO on');
+  // the other goes silent: said within three seconds and a beat
+  await far.close();
+  await expect(gunWord).toContainText('is silent', { timeout: 6000 });
+  await expect(go).toBeDisabled();
+  await page.reload();
+  await expect(page.getByTestId('tap-card')).toContainText('driven 1 of 50');
+});
+
+test('376 rivets inside a member that tapers: where the rod stands, how far to pull, two shim changes', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, SPAR_CAP, 'drive');
+  await page.getByRole('button', { name: 'Release it and start driving' }).click();
+  // along the rows: a member of 13 ft
+  await expect(next(page)).toHaveText('1');
+  await page.getByRole('button', { name: 'How does one get at them?' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('radiogroup', { name: 'Inside a closed member' }).getByText('yes').click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Not kept yet')).toBeVisible();
+  await page.getByLabel('Outside height, datum end').fill('2.3');
+  await page.getByLabel('Outside height, far end').fill('1.8');
+  await page.getByLabel('Both walls together').fill('0.2');
+  await page.getByLabel('Rod and bar offset').fill('3 1/2');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByTestId('way-chosen').first()).toContainText('remote bar, inside');
+  const member = page.getByTestId('member');
+  await expect(member.getByTestId('shim-runs').locator('li')).toHaveCount(3);
+  await expect(member).toContainText('2 changes of shims');
+  await expect(member.locator('.now')).toContainText('shims');
+  // the first rivet: its own place on the rod, 3.5 in behind it
+  const first = page.locator('[data-testid="drive-map"] [data-hole="1"]');
+  await expect(first).toHaveAttribute('data-state', 'next');
+  await expect(member).toContainText('Rod at 3 29/32 in for rivet 1');
+  const touches = await member.locator('dd').nth(2).textContent();
+  await page.keyboard.press('Space');
+  await expect(member).toContainText('for rivet 2');
+  expect(await member.locator('dd').nth(2).textContent()).not.toBe(touches);
+  await page.getByRole('button', { name: /Row 1 is driven/ }).click();
+  // back along the second row, from the far end
+  await expect(next(page)).toHaveText('134');
+  await expect(member).toContainText('for rivet 134');
+  await expect(page.getByTestId('waits')).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByTestId('tap-card')).toContainText('driven 67 of 376');
+});
+
+test('the shop’s tools are its own, and Drive chooses from them', async ({ page, app }) => {
+  await released(page, app);
+  await page.getByRole('button', { name: 'How does one get at them?' }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByTestId('way-chosen')).toContainText('gun and bar');
+  await expect(page.locator('[data-run]')).toContainText('bar, block');
+  const drive = page.url();
+  await page.getByRole('link', { name: 'The shop’s tools' }).click();
+  const bar = page.locator('[data-tool="bar-middle"]');
+  await bar.getByLabel('Weight, lb').fill('x');
+  await page.getByRole('button', { name: 'Keep the tools' }).click();
+  await expect(page.getByText('Not kept yet')).toBeVisible();
+  await bar.getByLabel('Weight, lb').fill('2.2');
+  await page.getByRole('button', { name: 'Keep the tools' }).click();
+  await expect(page.getByText('The tools are kept')).toBeVisible();
+  await page.goto(drive);
+  // none of 3 to 4 lb is left
+  await expect(page.getByText('the shop has no bar of its weight').first()).toBeVisible();
+  await page.getByRole('link', { name: 'The shop’s tools' }).click();
+  await bar.getByLabel('Weight, lb').fill('3.3');
+  await page.getByRole('button', { name: 'Keep the tools' }).click();
+  await expect(page.getByText('The tools are kept')).toBeVisible();
+});
+
+test.describe('by touch on a tablet', () => {
+  test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true });
+
+  test('rivets are logged by taps; a hole held open says why it gets none', async ({
+    page,
+    app
+  }) => {
+    await beginJoint(page, app, 'line on a flange', 'Flange to drive', ['0.032', '0.040']);
+    await page.getByLabel('Length of the flange').fill('10');
+    await page.getByLabel('Width of the flange').fill('1');
+    await page.getByLabel('Bend radius').fill('1/8');
+    await page.getByText('No: attachment only').click();
+    await toStation(page, 2);
+    await page.locator('[data-testid="plan-view"] [data-hole="3"]').tap();
+    await page.getByRole('button', { name: 'Hold open' }).tap();
+    await page.getByRole('button', { name: 'latch', exact: true }).tap();
+    await saved(page);
+    await toStation(page, 5);
+    await page.getByRole('button', { name: 'Release it and start driving' }).tap();
+    const card = page.getByTestId('tap-card');
+    await expect(card).toContainText('driven 0 of 7');
+    const map = page.getByTestId('drive-map');
+    await map.locator('[data-held-open="3"]').tap();
+    await expect(page.getByText('hole 3 is held open (latch): it gets no rivet')).toBeVisible();
+    await expect(page.getByTestId('order').locator('[data-order="3"]')).toHaveCount(0);
+    await page.getByRole('button', { name: /^Driven/ }).tap();
+    await expect(card).toContainText('driven 1 of 7');
+    // one that is pointed at instead of the next
+    await map.locator('[data-hole="8"]').tap();
+    await expect(next(page)).toHaveText('8');
+    await page.getByRole('button', { name: /Look again/ }).tap();
+    await expect(map.locator('[data-hole="8"]')).toHaveAttribute('data-state', 'look');
+    await expect(page.getByText('To be looked at', { exact: true })).toBeVisible();
+    await page.getByRole('button', { name: /^Undo 8/ }).tap();
+    await expect(card).toContainText('driven 1 of 7');
+    const box = await page.getByRole('button', { name: /^Driven/ }).boundingBox();
+    expect(box?.height).toBeGreaterThanOrEqual(80);
+  });
+});

@@ -1,0 +1,69 @@
+import { expect, openDemo, signIn, test } from './app.ts';
+
+/** What somebody who hears the page meets at each station, in its order. */
+const STATIONS: [string, RegExp[]][] = [
+  [
+    'carry',
+    [
+      /heading "Bottom skin lap, bay 9: Size"/,
+      /region "Answers"/,
+      /combobox "Thickness of sheet 1"/
+    ]
+  ],
+  [
+    'lay-out',
+    [
+      /heading "Bottom skin lap, bay 9: Lay out"/,
+      /application "Plan view to scale/,
+      /complementary "Worksheet"/,
+      /region "Running marks"/
+    ]
+  ],
+  [
+    'stack',
+    [
+      /heading "Bottom skin lap, bay 9: Stack"/,
+      /img "Section through one rivet/,
+      /slider "How far it is driven"/,
+      /tab "Lengths"/
+    ]
+  ],
+  [
+    'make-ready',
+    [
+      /heading "Bottom skin lap, bay 9: Make ready"/,
+      /progressbar "Made ready"/,
+      /button "Bench view"/
+    ]
+  ],
+  [
+    'check',
+    [
+      /heading "Bottom skin lap, bay 9: Check"/,
+      /group "Hole map by verdict"/,
+      /button "hole 1, good"/,
+      /table "Heads measured"/,
+      /textbox "Diameter"/
+    ]
+  ],
+  ['drive', [/heading .*Drive/]],
+  ['sign', [/heading .*Sign/]]
+];
+
+for (const [station, meets] of STATIONS)
+  test(`the tree of ${station} names what it holds`, async ({ page, app }) => {
+    await signIn(page, app);
+    await openDemo(page, app, /Bottom skin lap/, station);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
+    const main = page.locator('main');
+    await expect(main.getByRole('navigation', { name: 'Stations' })).toBeVisible();
+    for (const what of meets)
+      await expect.poll(() => main.ariaSnapshot(), { message: String(what) }).toMatch(what);
+    // nothing that can be pressed is without a name
+    const tree = await main.ariaSnapshot();
+    expect(
+      tree
+        .split('\n')
+        .filter((line) => /- (button|link|textbox|slider|combobox)( \[|$|:)/.test(line))
+    ).toEqual([]);
+  });
