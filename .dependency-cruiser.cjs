@@ -16,8 +16,10 @@ const CORE = [
   ['kinds'],
   ['plan'],
   ['edit', 'issue'],
+  ['reworking'],
   ['check', 'ready', 'stock', 'driving', 'documents'],
   ['tool-setting'],
+  ['signing'],
   ['events/streams\\.ts', 'exchange'],
   ['calc\\.ts']
 ];
@@ -30,7 +32,7 @@ const LIB = [
   ['ui/kit'],
   ['drawing'],
   ['ui/joint', 'ui/rules'],
-  ['ui/cages', 'ui/stock', 'ui/cold', 'ui/tools', 'ui/tool-setting'],
+  ['ui/cages', 'ui/stock', 'ui/cold', 'ui/tools', 'ui/tool-setting', 'ui/check'],
   ['stations'],
   ['joint-page']
 ];

@@ -5,6 +5,7 @@ import { z } from 'zod';
 import { calc, OPERATIONS } from '../src/core/calc.ts';
 import { JointFile } from '../src/core/exchange/joint-file.ts';
 import { Joint } from '../src/core/kinds/joint.ts';
+import { SealedRecord } from '../src/core/signing/record.ts';
 import { RuleProfile } from '../src/core/rules/profile.ts';
 import { answerInWords } from '../src/lib/words/arithmetic.ts';
 
@@ -148,6 +149,10 @@ export function calcDocs(coreFolder: string): Map<string, string> {
   files.set(
     'schemas/rule-profile.json',
     json({ title: 'rule profile', ...schemaOf(RuleProfile, 'input') })
+  );
+  files.set(
+    'schemas/record.json',
+    json({ title: 'signed record', ...schemaOf(SealedRecord, 'input') })
   );
   files.set('calc.md', lines.join('\n'));
   return files;

@@ -6,7 +6,7 @@ import { newSheet } from '../src/core/joint/sheets.ts';
 import { DEFAULT_PROFILE } from '../src/core/rules/profile.ts';
 import type { StockMove } from '../src/core/stock/stock.ts';
 import type { DriveMove } from '../src/core/driving/drive-events.ts';
-import type { CheckedHead } from '../src/core/check/hole-events.ts';
+import type { CheckedHead } from '../src/core/check/hole-look.ts';
 import type { SeenFlag } from '../src/core/check/findings.ts';
 import type { Database } from '../src/lib/server/db/connect.ts';
 import { driveEvents } from '../src/lib/server/events/drive-events.ts';
@@ -19,6 +19,7 @@ import { addJoint } from '../src/lib/server/services/joints.ts';
 import { addPerson } from '../src/lib/server/services/people.ts';
 import { addProfile } from '../src/lib/server/services/profiles.ts';
 import { seedDemoCages } from './demo-cages.ts';
+import { seedDemoChecks, seedDemoSigned } from './demo-checks.ts';
 import { seedDemoTools } from './demo-tools.ts';
 import { must } from './must.ts';
 
@@ -253,8 +254,8 @@ export async function seedDemoData(database: Database): Promise<boolean> {
     return false;
   await addProfile(database, { ...DEFAULT_PROFILE, name: 'Pikemere shop profile' });
   const ilse = await addPerson(database, { name: 'Ilse Varnholt', role: 'mechanic' });
-  await addPerson(database, { name: 'Tomas Ekbrand', role: 'inspector' });
-  await addPerson(database, { name: 'Benn Achterby', role: 'apprentice' });
+  const tomas = await addPerson(database, { name: 'Tomas Ekbrand', role: 'inspector' });
+  const benn = await addPerson(database, { name: 'Benn Achterby', role: 'apprentice' });
 
   const hull = must(
     await addJob(database, {
@@ -272,7 +273,9 @@ export async function seedDemoData(database: Database): Promise<boolean> {
       data: 'shop repair sheet QR-33, sheets 1 to 4'
     })
   );
-  must(await addJoint(database, wing, 'Tip float, closing strip', FLOAT_LAP, ilse.id));
+  const float = must(
+    await addJoint(database, wing, 'Tip float, closing strip', FLOAT_LAP, ilse.id)
+  );
   const root = must(await addJoint(database, wing, 'Wing root, flush lap', FLUSH_LAP, ilse.id));
   must(await addJoint(database, wing, 'Cowl panel, lower lap', SLIPPED_LAP, ilse.id));
   must(await addJoint(database, hull, 'Keelson web, splice at frame 14', KEELSON_SPLICE, ilse.id));
@@ -281,14 +284,16 @@ export async function seedDemoData(database: Database): Promise<boolean> {
   must(await addJoint(database, hull, 'Frame 11 flange to skin', FRAME_FLANGE, ilse.id));
   must(await addJoint(database, wing, 'Front spar cap, upper', SPAR_CAP, ilse.id));
   must(await addJoint(database, wing, 'Nose window frame', NOSE_WINDOW, ilse.id));
-  must(await addJoint(database, wing, 'Float stringer 6, broken', FLOAT_STRINGER, ilse.id));
+  const stringer = must(
+    await addJoint(database, wing, 'Float stringer 6, broken', FLOAT_STRINGER, ilse.id)
+  );
   must(await addJoint(database, wing, 'Fin, leading strip', FIN_STRIP, ilse.id));
   const lap = must(await addJoint(database, hull, 'Bottom skin lap, bay 9', BOTTOM_LAP, ilse.id));
 
-  must(await issueJoint(database, lap, 1, ilse.id));
+  const started = Date.now() - MEASURED.length * MINUTES_BETWEEN_HEADS * 60_000;
+  must(await issueJoint(database, lap, 1, ilse.id, new Date(started - 60 * 60_000)));
   const issue = await latestIssue(database, lap);
   if (!issue) throw new Error('demo data: the issue just made is not there');
-  const started = Date.now() - MEASURED.length * MINUTES_BETWEEN_HEADS * 60_000;
   const heads = MEASURED.map(([hole, diameterIn, heightIn, flags], index): CheckedHead => ({
     id: randomUUID(),
     kind: 'checked',
@@ -315,5 +320,8 @@ export async function seedDemoData(database: Database): Promise<boolean> {
   must(await recordMoves(database, stockEvents, null, stockOf(started), ilse));
   await seedDemoCages(database, ilse, root);
   await seedDemoTools(database, ilse, lap, issue.facts.partNumber);
+  const crew = { mechanic: ilse, apprentice: benn, inspector: tomas };
+  await seedDemoChecks(database, crew, float);
+  await seedDemoSigned(database, crew, stringer);
   return true;
 }

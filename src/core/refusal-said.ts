@@ -178,6 +178,18 @@ type RecordRefusal =
   | { code: 'held-open'; hole: number; reason: string }
   | { code: 'no-such-hole'; hole: number }
   | { code: 'look-first'; hole: number }
+  | { code: 'nothing-seen'; hole: number }
+  | { code: 'no-flush-limits'; hole: number }
+  | { code: 'plate-contradicts'; what: 'hole' | 'notch' }
+  | { code: 'signed'; by: string }
+  | { code: 'not-ready-to-sign' | 'told-not-accepted'; open: number }
+  | { code: 'signs-own-work' | 'signed-before-last' }
+  | { code: 'rivet-mismatch'; part: string }
+  | { code: 'hole-not-ready'; hole: number }
+  | { code: 'rework-order'; hole: number }
+  | { code: 'no-room-frozen'; hole: number }
+  | { code: 'no-such-referral' }
+  | { code: 'answered-already'; by: string }
   | { code: 'bin-kept-otherwise'; lot: string; part: string; cold: boolean }
   | { code: 'not-so-many'; count: number; held: number; part: string; lot: string };
 

@@ -9,7 +9,10 @@ export const JOINT_FILES = [
   'joint.json',
   'checklist.pdf',
   'labels.pdf',
-  'driving.pdf'
+  'driving.pdf',
+  'record.pdf',
+  'record.json',
+  'heads.csv'
 ] as const;
 export type JointFileName = (typeof JOINT_FILES)[number];
 

@@ -39,7 +39,7 @@
     remember(FOLDED, [...folded]);
   }
   const stationFor = (state: string) =>
-    state === 'checking' || state === 'checked' ? 'check' : 'carry';
+    state === 'signed' ? 'sign' : state === 'checking' || state === 'checked' ? 'check' : 'carry';
 </script>
 
 <svelte:head><title>Bench · Zanjador</title></svelte:head>

@@ -22,14 +22,23 @@ describe('the demo data', () => {
   it('shows a joint in every state a bench can have', async () => {
     const joints = (await listJobs(database())).flatMap((job) => job.joints);
     const states = joints.map((joint) => joint.state);
-    expect(states.filter((state) => state === 'checking')).toHaveLength(1);
-    expect(states.filter((state) => state === 'unreadable')).toHaveLength(1);
-    expect(states.filter((state) => state === 'planned')).toHaveLength(10);
-    expect(joints.find((joint) => joint.state === 'checking')?.verdicts).toEqual({
+    const count = (wanted: string) => states.filter((state) => state === wanted).length;
+    expect(['checking', 'unreadable', 'planned', 'signed'].map(count)).toEqual([2, 1, 8, 1]);
+    const at = (title: string) => joints.find((joint) => joint.title === title);
+    expect(at('Bottom skin lap, bay 9')?.verdicts).toEqual({
       accept: 9,
+      measure: 0,
       'drive-more': 1,
       replace: 2,
       refer: 0
     });
+    // one replaced and good by now, one hole empty, one left on the data holder's word, one question open
+    expect(at('Tip float, closing strip')).toMatchObject({
+      looked: 9,
+      driven: 36,
+      verdicts: { accept: 6, 'drive-more': 1, replace: 1, refer: 1 },
+      attention: expect.arrayContaining(['1 empty', '1 question open']) as string[]
+    });
+    expect(at('Float stringer 6, broken')).toMatchObject({ signedBy: 'Tomas Ekbrand' });
   });
 });

@@ -114,7 +114,8 @@ beforeAll(async () => {
     '0007-what-a-setting-rests-on',
     '0008-looks-by-instant',
     '0009-driving',
-    '0010-settings-of-tools'
+    '0010-settings-of-tools',
+    '0011-rework-and-signing'
   ]);
 });
 afterAll(async () => {

@@ -11,6 +11,7 @@ import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import {
   readyEvents,
   setDrivingTools,
+  setShopPlates,
   setShopFigures,
   shopFigures,
   timedWorks
@@ -98,16 +99,38 @@ describe('the shop’s figures', () => {
     };
     valueOf(await setShopFigures(database(), { ...figures, recheckEvery: 9 }, person));
     valueOf(await setShopFigures(database(), figures, person));
-    expect(await shopFigures(database())).toEqual({ ...figures, tools: STARTING_FIGURES.tools });
+    expect(await shopFigures(database())).toEqual({
+      ...figures,
+      tools: STARTING_FIGURES.tools,
+      plates: []
+    });
   });
 
-  it('keep the tools when times are set, and the times when tools are', async () => {
+  it('keep tools and plates when times are set, and the times when tools are', async () => {
     const tools = { ...STARTING_FIGURES.tools, bars: [], plate: false };
+    const plates = [
+      {
+        id: 'p',
+        name: 'plate 2',
+        measuredAt: '2031-03-01T08:00:00Z',
+        dueAfterDays: 180,
+        sizes: [
+          {
+            dash: 4 as const,
+            headHoleIn: 0.163,
+            notchIn: 0.048,
+            upperHoleIn: null,
+            upperNotchIn: null
+          }
+        ]
+      }
+    ];
     valueOf(await setDrivingTools(database(), tools, person));
+    valueOf(await setShopPlates(database(), plates, person));
     const { times: each, holders, recheckEvery } = STARTING_FIGURES;
     const times = { times: each, holders, recheckEvery };
     valueOf(await setShopFigures(database(), times, person));
-    expect(await shopFigures(database())).toEqual({ ...times, tools });
+    expect(await shopFigures(database())).toEqual({ ...times, tools, plates });
   });
 });
 

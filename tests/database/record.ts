@@ -1,4 +1,5 @@
-import type { CheckedHead, HoleEvent } from '../../src/core/check/hole-events.ts';
+import type { HoleEvent } from '../../src/core/check/hole-events.ts';
+import type { CheckedHead } from '../../src/core/check/hole-look.ts';
 import type { Recorded, Stamped } from '../../src/core/events/stream.ts';
 import type { CageEvent, CageMove } from '../../src/core/ready/cage/setting.ts';
 import type { ReadyEvent, ReadyMove } from '../../src/core/ready/progress.ts';

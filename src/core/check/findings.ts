@@ -4,6 +4,10 @@ export const Verdict = z.enum(['accept', 'drive-more', 'replace', 'refer']);
 /** What to do with a driven rivet, mildest first. */
 export type Verdict = z.infer<typeof Verdict>;
 
+export const LookVerdict = z.enum(['accept', 'measure', 'drive-more', 'replace', 'refer']);
+/** What a look comes to: a verdict, or that it does not tell and the head is measured. */
+export type LookVerdict = z.infer<typeof LookVerdict>;
+
 export const MeasuredFinding = z.enum([
   'under-driven',
   'over-driven',
@@ -45,11 +49,16 @@ const REFERRED: ReadonlySet<SeenFlag> = new Set<SeenFlag>([
 /** The disposition of a flag by itself (handbook 4.6). */
 export const flagVerdict = (flag: SeenFlag): Verdict => (REFERRED.has(flag) ? 'refer' : 'replace');
 
-/** @returns the graver of two verdicts: refer > replace > drive-more > accept */
-export const graver = (a: Verdict, b: Verdict): Verdict =>
-  Verdict.options.indexOf(a) >= Verdict.options.indexOf(b) ? a : b;
+/** @returns the graver of two verdicts: refer > replace > drive-more > accept; not knowing comes before good only */
+export const graver = <V extends LookVerdict>(a: V, b: V): V =>
+  LookVerdict.options.indexOf(a) >= LookVerdict.options.indexOf(b) ? a : b;
 
+export const Finding = z.union([MeasuredFinding, SeenFlag]);
 export type Finding = MeasuredFinding | SeenFlag;
+
+export const Place = z.enum(['manufactured', 'shop', 'sheet']);
+/** Where a driven rivet is looked at, in turn (handbook 4.6). */
+export type Place = z.infer<typeof Place>;
 
 export const Look = z.enum(['straight', 'flat']);
 /** What must be looked at before a head that is a little long counts as good: it sits straight, the sheets are flat. */
@@ -60,6 +69,6 @@ export const looksAsked = ({
   verdict,
   findings
 }: {
-  verdict: Verdict;
+  verdict: LookVerdict;
   findings: readonly Finding[];
 }): readonly Look[] => (verdict === 'accept' && findings.includes('too-long') ? Look.options : []);

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { IssuedFacts, IssuedHole } from '../issue/issue';
-import { CheckedHead, holeStates, holeStream, lastShares, type HoleEvent } from './hole-events';
+import { holeStates, holeStream, lastShares, type HoleEvent } from './hole-events';
+import { CheckedHead } from './hole-look';
 
 const event = (hole: number, diameterIn: number, verdict: 'accept' | 'drive-more'): HoleEvent => ({
   id: `00000000-0000-4000-8000-0000000000${hole}${verdict === 'accept' ? 1 : 2}`,
@@ -11,7 +12,7 @@ const event = (hole: number, diameterIn: number, verdict: 'accept' | 'drive-more
   heightIn: 0.06,
   flags: [],
   by: 'Ilse',
-  frozen: { verdict, findings: [], diameterD: diameterIn / 0.125, heightD: 0.48 }
+  frozen: { verdict, findings: [], diameterD: diameterIn / 0.125, heightD: 0.48, cannotTell: [] }
 });
 
 describe('where the holes stand', () => {
@@ -50,9 +51,9 @@ describe('the order of looks', () => {
       looks: 2,
       last: { diameterIn: 0.16 }
     });
-    expect(lastOf(at('09:00', 0.2), at('10:00', 0.16))?.last?.diameterIn).toBe(0.16);
+    expect(lastOf(at('09:00', 0.2), at('10:00', 0.16))?.last).toMatchObject({ diameterIn: 0.16 });
     // of one instant the one recorded later
-    expect(lastOf(at('09:00', 0.2), at('09:00', 0.16))?.last?.diameterIn).toBe(0.16);
+    expect(lastOf(at('09:00', 0.2), at('09:00', 0.16))?.last).toMatchObject({ diameterIn: 0.16 });
   });
 
   it('goes on from where it stood, and leaves holes of others alone', () => {

@@ -1,44 +1,64 @@
-import { z } from 'zod';
 import { notPossible } from '../answer.ts';
-import { defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
+import { defineStream, type Recorded } from '../events/stream.ts';
 import { predictedHeadIn3, type Issue, type IssuedFacts, type IssuedHole } from '../issue/issue.ts';
-import { readInput } from '../schema/read.ts';
-import { drivenHead, DrivenHeadResult } from './driven-head.ts';
-import { Look, looksAsked } from './findings.ts';
-import { HeadReading, headVolumeIn3 } from './head-report.ts';
+import {
+  asReworked,
+  emptyAt,
+  NO_REWORK,
+  sinceOf,
+  type ReworkState
+} from '../reworking/rework-events.ts';
+import { HeadJudged } from './head-judged.ts';
+import { headVolumeIn3 } from './head-report.ts';
+import { HoleLook, judgeLook } from './hole-look.ts';
 
-/** What a client sends when a head was measured. The id is made by the client, so a repeat is stored once. */
-export const CheckedHead = z.strictObject({
-  ...MOVE_STAMP,
-  kind: z.literal('checked'),
-  hole: z.int().min(1),
-  diameterIn: HeadReading.shape.diameterIn,
-  heightIn: HeadReading.shape.heightIn,
-  flags: HeadReading.shape.flags,
-  /** what was looked at where the head passes on a condition */
-  looked: z.array(Look).max(2).optional()
-});
-export type CheckedHead = z.output<typeof CheckedHead>;
+/** A stored look: as sent and, frozen with it, the verdict that the server gave. */
+export type HoleEvent = Recorded<HoleLook, HeadJudged>;
+/** A look that measured the head. */
+export type MeasuredHead = Extract<HoleEvent, { kind: 'checked' }>;
+export const isMeasured = (event: HoleEvent): event is MeasuredHead => event.kind === 'checked';
 
-/** A stored event of one hole: the reading as sent and, frozen with it, the verdict that the server gave. */
-export type HoleEvent = Recorded<CheckedHead, DrivenHeadResult>;
+/** Measured heads with both figures in D, as charts show them. */
+export interface HeadInD {
+  id: string;
+  hole: number;
+  by: string;
+  person: string | undefined;
+  at: string;
+  verdict: HoleEvent['frozen']['verdict'];
+  diameterD: number;
+  heightD: number;
+}
+export const headsInD = (events: readonly HoleEvent[]): HeadInD[] =>
+  events.flatMap(({ id, hole, by, person, at, frozen: { verdict, diameterD, heightD } }) =>
+    diameterD === null || heightD === null
+      ? []
+      : [{ id, hole, by, person, at, verdict, diameterD, heightD }]
+  );
 
 /** Where one hole stands now. */
 export interface HoleState {
   hole: number;
+  /** the last look at the rivet that is in it now */
   last: HoleEvent | null;
-  /** how often it has been looked at */
+  /** how often it has been looked at, rivets taken out counted */
   looks: number;
 }
 
+const AS_ISSUED = new Map<number, number>();
+
 /**
  * Projects the events of an issue onto its holes. The look that was taken last counts: a reading may be sent hours after
- * it was taken, when another hand has looked since; of one instant the one recorded later.
+ * it was taken, when another hand has looked since; of one instant the one recorded later. A look at a rivet that has been
+ * taken out since says nothing of the one that is in now.
+ *
+ * @param since from when on looks are of the rivet that is in now, for holes that one was taken out of; ms since 1970
  */
 export function holeStates(
   holes: readonly number[],
   events: readonly HoleEvent[],
-  from: ReadonlyMap<number, HoleState> = new Map()
+  from: ReadonlyMap<number, HoleState> = new Map(),
+  since: ReadonlyMap<number, number> = AS_ISSUED
 ): Map<number, HoleState> {
   const states = new Map(
     holes.map((hole): [number, HoleState] => [
@@ -49,10 +69,12 @@ export function holeStates(
   for (const event of events) {
     const state = states.get(event.hole);
     if (!state) continue;
-    const later = state.last === null || Date.parse(event.at) >= Date.parse(state.last.at);
+    const at = Date.parse(event.at);
+    const ofThisRivet = at >= (since.get(event.hole) ?? -Infinity);
+    const later = state.last === null || at >= Date.parse(state.last.at);
     states.set(event.hole, {
       ...state,
-      last: later ? event : state.last,
+      last: ofThisRivet && later ? event : state.last,
       looks: state.looks + 1
     });
   }
@@ -67,50 +89,45 @@ export const lastShares = (
 ): number[] =>
   holes.flatMap((hole) => {
     const last = states.get(hole.number)?.last;
-    const predictedIn3 = last ? predictedHeadIn3(facts, hole) : null;
-    return last && predictedIn3 !== null
-      ? [headVolumeIn3(last.diameterIn, last.heightIn) / predictedIn3]
-      : [];
+    if (!last || !isMeasured(last)) return [];
+    const predictedIn3 = predictedHeadIn3(facts, hole);
+    return predictedIn3 === null
+      ? []
+      : [headVolumeIn3(last.diameterIn, last.heightIn) / predictedIn3];
   });
 
-/** The measured heads of an issue. A verdict rests on the issue's own frozen facts, never on heads before it. */
-export const holeStream = defineStream<
-  Pick<Issue, 'facts' | 'holes' | 'heldOpen'>,
-  CheckedHead,
-  DrivenHeadResult,
-  Map<number, HoleState>
->({
+/** What looks are held against: an issue, what was taken out of it, and whether it is signed. */
+export interface HoleSubject extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'> {
+  rework?: ReworkState;
+  /** who signed it; null while nobody has */
+  signed?: { by: string } | null;
+}
+
+/** The looks at the heads of an issue. A verdict rests on the issue's own frozen facts, never on heads before it. */
+export const holeStream = defineStream<HoleSubject, HoleLook, HeadJudged, Map<number, HoleState>>({
   name: 'hole',
-  Move: CheckedHead,
-  Frozen: DrivenHeadResult,
-  follow(
-    { facts, holes, heldOpen },
-    _,
-    { hole: number, diameterIn, heightIn, flags, looked = [] }
-  ) {
-    const open = heldOpen.find((hole) => hole.number === number);
-    if (open) return notPossible('hole', { code: 'held-open', hole: number, reason: open.reason });
-    const hole = holes.find((one) => one.number === number);
-    if (!hole) return notPossible('hole', { code: 'no-such-hole', hole: number });
-    const { limits } = facts;
-    const reading = readInput(HeadReading, {
-      dash: hole.dash,
-      limits,
-      diameterIn,
-      heightIn,
-      flags
-    });
-    if (!reading.ok) return reading;
-    const judged = drivenHead(reading.value);
-    const asked = judged.ok ? looksAsked(judged.result) : [];
-    return asked.every((look) => looked.includes(look))
-      ? judged
-      : notPossible('looked', { code: 'look-first', hole: number });
+  Move: HoleLook,
+  Frozen: HeadJudged,
+  follow({ rework = NO_REWORK, signed = null, ...issue }, _, move) {
+    if (signed) return notPossible('hole', { code: 'signed', by: signed.by });
+    // the rivet that was in it when it was looked at
+    const atMs = Date.parse(move.at);
+    const { facts, holes, heldOpen } = asReworked(issue, rework, atMs);
+    const open = heldOpen.find(({ number }) => number === move.hole);
+    if (open)
+      return notPossible('hole', { code: 'held-open', hole: move.hole, reason: open.reason });
+    const hole = holes.find(({ number }) => number === move.hole);
+    if (emptyAt(rework, move.hole, atMs))
+      return notPossible('hole', { code: 'hole-not-ready', hole: move.hole });
+    return hole
+      ? judgeLook(move, facts, hole)
+      : notPossible('hole', { code: 'no-such-hole', hole: move.hole });
   },
-  project: ({ holes }, events, from) =>
+  project: ({ holes, rework = NO_REWORK }, events, from) =>
     holeStates(
       holes.map(({ number }) => number),
       events,
-      from
+      from,
+      sinceOf(rework)
     )
 });

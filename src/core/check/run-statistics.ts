@@ -106,10 +106,10 @@ export function runWork(valuesD: readonly number[], { mean, spread }: RunStatist
   const sum = valuesD.reduce((all, value) => all + value, 0);
   const squares = valuesD.reduce((all, value) => all + (value - mean) ** 2, 0);
   return [
-    workLine('mean', `sum of the diameters / readings = ${num(sum)} / ${count}`, mean, 'D'),
+    workLine('mean', `sum of the readings / how many = ${num(sum)} / ${count}`, mean, 'D'),
     workLine(
       'spread',
-      `√(sum of (diameter − mean)² / (readings − 1)) = √(${num(squares)} / ${count - 1})`,
+      `√(sum of (reading − mean)² / (how many − 1)) = √(${num(squares)} / ${count - 1})`,
       spread,
       'D'
     )

@@ -23,7 +23,8 @@ const hole = (number: number, row: number, xIn: number): IssuedHole => ({
   markIn: xIn,
   stack: 0,
   dash: 5,
-  gripIn: 0.1715
+  gripIn: 0.1715,
+  room: null
 });
 const issue = {
   id: 'one',

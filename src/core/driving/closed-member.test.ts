@@ -23,7 +23,8 @@ const holes: IssuedHole[] = Array.from({ length: COUNT }, (_, at) => ({
   markIn: 0,
   stack: 0,
   dash: 5,
-  gripIn: 0.14
+  gripIn: 0.14,
+  room: null
 }));
 const order = holes.map(({ number }) => number);
 const member = { nearIn: 1.95, farIn: 1.3, wallsIn: 0.19, from: 'left' as const, offsetIn: 3 };

@@ -33,7 +33,8 @@ const hole = (number: number): IssuedHole => ({
   markIn: number,
   stack: 0,
   dash: 5,
-  gripIn: 0.113
+  gripIn: 0.113,
+  room: null
 });
 const subject = (part = 'MS20470AD5-6'): DriveSubject => ({
   facts: facts(part),

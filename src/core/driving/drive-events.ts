@@ -3,6 +3,13 @@ import { answer, notPossible, type Answer } from '../answer.ts';
 import { alloyFacts } from '../catalog/alloys.ts';
 import { defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
 import type { Issue } from '../issue/issue.ts';
+import {
+  asReworked,
+  emptyAt,
+  NO_REWORK,
+  sinceOf,
+  type ReworkState
+} from '../reworking/rework-events.ts';
 import { DrivingAccess } from './access.ts';
 import { coldBatch } from '../drive/cold-batch.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';
@@ -74,6 +81,9 @@ export interface ColdBatchFacts {
 /** What driving is held against: an issue, and the batches out of the cold. */
 export interface DriveSubject extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'> {
   batches: readonly ColdBatchFacts[];
+  rework?: ReworkState;
+  /** who signed it; null while nobody has */
+  signed?: { by: string } | null;
 }
 
 export interface HoleDriven {
@@ -212,8 +222,11 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
   name: 'drive',
   Move: DriveMove,
   Frozen: DriveFrozen,
-  follow(subject, _, move) {
+  follow({ rework = NO_REWORK, signed = null, ...issue }, _, move) {
+    if (signed) return notPossible('hole', { code: 'signed', by: signed.by });
     if (move.kind === 'placed') return answer(NOTHING, []);
+    const atMs = Date.parse(move.at);
+    const subject = asReworked(issue, rework, atMs);
     const { facts, holes, heldOpen } = subject;
     if (move.kind === 'ordered') {
       if (move.order === null) return answer(NOTHING, []);
@@ -231,12 +244,14 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
     const issued = holes.find(({ number }) => number === move.hole);
     if (!issued) return notPossible('hole', { code: 'no-such-hole', hole: move.hole });
     if (move.kind !== 'driven') return answer(NOTHING, []);
+    if (emptyAt(rework, move.hole, atMs))
+      return notPossible('hole', { code: 'hole-not-ready', hole: move.hole });
     const cold = coldOf(subject, issued, move);
     return cold.ok
       ? answer({ partNumber: rivetOfHole(facts, issued).partNumber, cold: cold.result }, [])
       : cold;
   },
-  project: (_, events, from = NOT_DRIVEN) => {
+  project: ({ rework = NO_REWORK }, events, from = NOT_DRIVEN) => {
     const holes = new Map(from.holes);
     const seen = new Map(from.seen);
     let { order, access } = from;
@@ -252,6 +267,11 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
         if (later(at, seen.get(number)?.at))
           seen.set(number, { diameterIn, plusMinusIn, camera, simulated, at, by });
       } else holes.set(event.hole, holeAfter(holes.get(event.hole), event));
+    }
+    // a rivet that was taken out since is not the one that is to be in now
+    for (const [number, since] of sinceOf(rework)) {
+      const hole = holes.get(number);
+      if (hole && Date.parse(hole.hitAt) < since) holes.delete(number);
     }
     // what was seen before the last blow is of another head
     for (const [number, { at }] of seen) {

@@ -27,7 +27,8 @@ const hole = (number: number, xIn: number, yIn: number, dash: Dash = 4): IssuedH
   markIn: xIn,
   stack: 0,
   dash,
-  gripIn: 0.1
+  gripIn: 0.1,
+  room: null
 });
 const run = (
   holes: IssuedHole[],

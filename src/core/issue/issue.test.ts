@@ -9,7 +9,8 @@ const hole: IssuedHole = {
   markIn: 0,
   stack: 0,
   dash: 4,
-  gripIn: 0.061
+  gripIn: 0.061,
+  room: null
 };
 const facts = (stack: Record<string, unknown>) =>
   IssuedFacts.parse({

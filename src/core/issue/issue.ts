@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { PlannedHole } from '../plan/holes.ts';
+import { RuleProfile } from '../rules/profile.ts';
 import { Dash, Head, HeadLimitsKey } from '../schema/fields.ts';
 import { predictHead } from '../stack/predict-head.ts';
 
@@ -32,11 +33,23 @@ export const IssuedFacts = z.strictObject({
   keptClosed: z.string().nullable().default(null),
   /** null when the plan could not predict a head */
   predictedIn3: z.number().nullable(),
+  /** the rules it was planned under; null in issues made before they were frozen here too */
+  rules: RuleProfile.nullable().default(null),
   /** empty in issues made when a joint had one stack: the figures above are then every hole's */
   stacks: z.array(IssuedStack).default([])
 });
 /** What driving and checking need of an issue, frozen with it; lengths in inches. */
 export type IssuedFacts = z.infer<typeof IssuedFacts>;
+
+export const IssuedRoom = z.strictObject({
+  edgeIn: z.number(),
+  /** null where there is no neighbor */
+  pitchIn: z.number().nullable(),
+  betweenRowsIn: z.number().nullable(),
+  sheetsIn: z.array(z.number())
+});
+/** What a larger rivet in a hole is held against: edges of every layer, neighbors, and the sheets there; inches. */
+export type IssuedRoom = z.output<typeof IssuedRoom>;
 
 /** One hole of an issue. */
 export interface IssuedHole extends Pick<
@@ -46,6 +59,8 @@ export interface IssuedHole extends Pick<
   dash: Dash;
   /** null in issues made when a joint had one grip */
   gripIn: number | null;
+  /** null in issues made before it was frozen */
+  room: IssuedRoom | null;
 }
 
 /** A frozen layout that driving and checking refer to. */

@@ -51,7 +51,17 @@ describe('the list of schools', () => {
     }
     const told = new Set(SCHOOLS.map(({ key }) => key as string));
     const left = Object.keys(RuleProfile.shape).filter((key) => !told.has(key));
-    expect(left.sort()).toEqual(['housePitchIn', 'multipliers', 'name', 'setRadiusIn', 'version']);
+    // lengths, counts and limits are set beside the schools
+    expect(left.sort()).toEqual([
+      'housePitchIn',
+      'multipliers',
+      'name',
+      'sampleEvery',
+      'sampleFirst',
+      'setRadiusIn',
+      'tighten',
+      'version'
+    ]);
   });
 
   it('covers every limit, and sets what it reads', () => {

@@ -41,7 +41,7 @@ describe('rework headroom', () => {
 
   it('is stopped by the pitch when the rivets stand close', () => {
     // span 7.25 over 16 spaces: 0.453 holds 3 × 4/32 but not 3 × 5/32 = 0.469
-    expect(roomOf(17, { edgeIn: '0.375' })[5]).toEqual({
+    expect(roomOf(17, { edgeIn: '0.375' })[5]).toMatchObject({
       hole: 6,
       largestDash: 4,
       limitedBy: 'pitch',

@@ -12,6 +12,9 @@ export type HeadroomLimit =
 
 export interface HoleHeadroom {
   hole: number;
+  /** what it was held against: the room where it is marked, and the sheets there */
+  room: HoleRoom;
+  sheetsIn: readonly number[];
   /** the largest rivet that could legally go there: the present one when nothing larger fits */
   largestDash: Dash;
   /** what stops the size above that */
@@ -93,12 +96,14 @@ export function headroom(
           sheetsStop(larger, sheetsIn) === null;
         const asksIn = limits.edgeMinD[head] * rivetSize(larger).diameterIn;
         const edgeShortIn = edgeAlone ? asksIn - room.edgeIn : null;
-        return { hole: room.hole, largestDash, limitedBy, edgeShortIn };
+        return { hole: room.hole, room, sheetsIn, largestDash, limitedBy, edgeShortIn };
       }
       largestDash = larger;
     }
     return {
       hole: room.hole,
+      room,
+      sheetsIn,
       largestDash,
       limitedBy: 'no-larger-size' as const,
       edgeShortIn: null

@@ -124,7 +124,7 @@ describe('the plan of a lap joint', () => {
   });
 
   it('knows each hole’s headroom as it will be marked', () => {
-    expect(planned({}, '0.040', '0.040').headroom[7]).toEqual({
+    expect(planned({}, '0.040', '0.040').headroom[7]).toMatchObject({
       hole: 8,
       largestDash: 4,
       limitedBy: 'edge',

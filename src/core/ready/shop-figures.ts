@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ShopPlates } from '../devices/shop-plate.ts';
 import { DrivingTools, STARTING_TOOLS } from '../drive/driving-tools.ts';
 import { RecheckEvery } from './cage/setup.ts';
 import { OperationKey } from './operations.ts';
@@ -21,7 +22,9 @@ export const ShopFigures = z.strictObject({
   /** a set cage is looked at again after so many holes */
   recheckEvery: RecheckEvery.default(10),
   /** what it drives rivets with */
-  tools: DrivingTools.default(STARTING_TOOLS)
+  tools: DrivingTools.default(STARTING_TOOLS),
+  /** what it holds driven heads against */
+  plates: ShopPlates.default([])
 });
 /** What the shop has and how long it takes. */
 export type ShopFigures = z.output<typeof ShopFigures>;
@@ -30,5 +33,6 @@ export const STARTING_FIGURES: ShopFigures = {
   times: {},
   holders: { every: 4, pilot: 60, final: 60 },
   recheckEvery: 10,
-  tools: STARTING_TOOLS
+  tools: STARTING_TOOLS,
+  plates: []
 };

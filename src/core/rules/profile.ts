@@ -9,6 +9,7 @@ import {
 } from '../schema/fields.ts';
 import { FlushnessSchool } from './flushness.ts';
 import { DEFAULT_MULTIPLIERS, Multipliers } from './multipliers.ts';
+import { SAMPLING } from './sampling.ts';
 
 /** Half an ordinary set or die: where a shop has not measured its own. */
 export const SET_RADIUS_IN = 1 / 4;
@@ -38,6 +39,9 @@ export const RuleProfile = z.strictObject({
   ),
   flushness: FlushnessSchool.default('two-proud'),
   removal: z.enum(['under-shank', 'hole-drill']).default('under-shank'),
+  /** who may sign a joint: somebody who drove none of its rivets, or anyone */
+  signing: z.enum(['another', 'anyone']).default('another'),
+  ...SAMPLING,
   multipliers: Multipliers.default(DEFAULT_MULTIPLIERS)
 });
 /** The schools of practice and the limits a shop has chosen. A joint is planned under one profile. */
@@ -60,5 +64,10 @@ export const DEFAULT_PROFILE: RuleProfile = {
   setRadiusIn: SET_RADIUS_IN,
   flushness: 'two-proud',
   removal: 'under-shank',
+  signing: 'another',
+  sampling: 'all',
+  sampleFirst: 3,
+  sampleEvery: 5,
+  tighten: 5,
   multipliers: DEFAULT_MULTIPLIERS
 };

@@ -2,6 +2,7 @@ import { by, len, unitLen, type Notation } from '../notation.ts';
 import { FLUSHNESS_LIMITS, type FlushnessSchool } from './flushness.ts';
 import type { Multipliers } from './multipliers.ts';
 import type { RuleProfile } from './profile.ts';
+import type { SHOP_COUNTS } from './sampling.ts';
 
 /** One way of working: what it is called and who works that way. */
 export interface SchoolOption {
@@ -18,7 +19,14 @@ export const SHOP_LENGTHS = {
 
 /** A point on which the trade disagrees. */
 export interface School {
-  key: Exclude<keyof RuleProfile, 'name' | 'version' | 'multipliers' | keyof typeof SHOP_LENGTHS>;
+  key: Exclude<
+    keyof RuleProfile,
+    | 'name'
+    | 'version'
+    | 'multipliers'
+    | keyof typeof SHOP_LENGTHS
+    | (typeof SHOP_COUNTS)[number]['key']
+  >;
   question: string;
   /** what of a joint it changes */
   changes: string;
@@ -223,6 +231,36 @@ export const SCHOOLS: School[] = [
         value: 'hole-drill',
         text: 'the hole’s own drill',
         who: 'Those in a hurry: fast, and the hole is at risk.'
+      }
+    ]
+  },
+  {
+    key: 'sampling',
+    question: 'Which heads are looked at?',
+    changes: 'which head comes next at Check, and when all are seen',
+    options: [
+      { value: 'all', text: 'every one', who: 'Repairs, and whoever signs for each rivet.' },
+      {
+        value: 'first-then-every',
+        text: 'the first ones, then every so many',
+        who: 'Long rows of one setting: as many as the data allow. A bad one tightens it again.'
+      }
+    ]
+  },
+  {
+    key: 'signing',
+    question: 'Who signs a joint?',
+    changes: 'who may sign at Sign',
+    options: [
+      {
+        value: 'another',
+        text: 'somebody who drove none of it',
+        who: 'Most: a second pair of eyes. Local rules say who is entitled.'
+      },
+      {
+        value: 'anyone',
+        text: 'its driver too',
+        who: 'One-person shops and schools whose local rules allow it.'
       }
     ]
   }

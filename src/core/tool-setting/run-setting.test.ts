@@ -44,7 +44,8 @@ const hole = (number: number, gripIn: number): IssuedHole => ({
   markIn: number,
   stack: 0,
   dash: 5,
-  gripIn
+  gripIn,
+  room: null
 });
 const holes = [hole(1, 0.16), hole(2, 0.1715), hole(3, 0.165)];
 const issue = { facts: facts(), holes };

@@ -1,9 +1,10 @@
+import { ShopPlates } from '../../core/devices/shop-plate.ts';
 import { DrivingTools } from '../../core/drive/driving-tools.ts';
 import { ShopFigures } from '../../core/ready/shop-figures.ts';
 import { endpoint } from './endpoint.ts';
 
-/** The shop's times and holders; what tools it has is set by itself, and stays. */
-export const OwnFigures = ShopFigures.omit({ tools: true });
+/** The shop's times and holders; what tools and plates it has is set by itself, and stays. */
+export const OwnFigures = ShopFigures.omit({ tools: true, plates: true });
 
 export const setShopFiguresAt = endpoint({
   method: 'PUT',
@@ -16,5 +17,12 @@ export const setToolsAt = endpoint({
   method: 'PUT',
   path: () => '/api/shop/tools',
   request: DrivingTools,
+  response: ShopFigures
+});
+
+export const setPlatesAt = endpoint({
+  method: 'PUT',
+  path: () => '/api/shop/plates',
+  request: ShopPlates,
   response: ShopFigures
 });

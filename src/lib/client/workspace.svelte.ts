@@ -44,7 +44,20 @@ export class Workspace {
   readonly save: Autosave;
   title = $state('');
   entered = $state.raw<EnteredJoint>() as EnteredJoint;
-  picked = $state(1);
+  #picked = $state(1);
+  /** somebody picked it: what is proposed after does not take it away */
+  #chosen = false;
+  get picked(): number {
+    return this.#picked;
+  }
+  set picked(hole: number) {
+    this.#picked = hole;
+    this.#chosen = true;
+  }
+  /** Picks a hole where nobody has picked one yet. */
+  propose(hole: number): void {
+    if (!this.#chosen) this.#picked = hole;
+  }
   arithmetic = $state(false);
 
   /** the last name that was one: an emptied field must not hold up every other save */

@@ -8,6 +8,8 @@
   import type { EnteredJoint } from '$core/kinds/joint.ts';
   import type { RuleProfile } from '$core/rules/profile.ts';
   import { LengthStyle } from '$core/units/format-length.ts';
+  import { asReworked, NO_REWORK, type ReworkEvent } from '$core/reworking/rework-events.ts';
+  import { provideReworkDesk, ReworkDesk } from '$lib/stations/check/rework-desk.svelte';
   import { CheckDesk } from '$lib/stations/check/check-desk.svelte';
   import { provideIssueDesk } from '$lib/stations/check/issue-desk';
   import { DriveDesk, provideDriveDesk } from '$lib/stations/drive/drive-desk.svelte';
@@ -50,6 +52,9 @@
     issue: Issue | null;
     events: HoleEvent[];
     driving: DriveEvent[];
+    rework: ReworkEvent[];
+    /** who signed the newest release; null while nobody has */
+    signedBy: string | null;
     /** settings of tools made for its runs, the latest first */
     toolsSet: readonly ToolSettingLine[];
     ready: ConstructorParameters<typeof ReadyDesk>[1];
@@ -65,6 +70,8 @@
     issue,
     events,
     driving,
+    rework,
+    signedBy,
     toolsSet,
     ready,
     person,
@@ -74,14 +81,34 @@
   }: Props = $props();
   const preferences = usePreferences();
   const workspace = provideWorkspace(untrack(() => new Workspace(joint)));
-  // A new issue gets a new desk; the readings of one issue stay with it.
+  // A new issue gets new desks; what was recorded of one issue stays with it.
+  const reworking = $derived.by(() => {
+    const current = issue;
+    return current === null ? null : untrack(() => new ReworkDesk(current, rework, person));
+  });
+  provideReworkDesk({
+    get desk() {
+      return reworking;
+    }
+  });
+  const reworkOf = (desk: ReworkDesk | null) => () => desk?.state ?? NO_REWORK;
   const desk = $derived.by(() => {
     const current = issue;
-    return current === null ? null : untrack(() => new CheckDesk(current, events));
+    const around = reworkOf(reworking);
+    if (current === null) return null;
+    const made = untrack(() => new CheckDesk(current, events, around));
+    made.plates = () => readyDesk.figures.plates;
+    made.driving = () => ({
+      order: drive?.order ?? current.holes.map(({ number }) => number),
+      hitAt: drive?.hitAt ?? new Map()
+    });
+    return made;
   });
+  /** as released, with what was replaced since */
+  const issueNow = $derived(issue && asReworked(issue, reworking?.state ?? NO_REWORK));
   provideIssueDesk({
     get issue() {
-      return issue;
+      return issueNow;
     },
     get desk() {
       return desk;
@@ -103,9 +130,10 @@
   const seen = untrack(() => new Seen(joint.id, person));
   const drive = $derived.by(() => {
     const current = issue;
+    const around = reworkOf(reworking);
     return current === null
       ? null
-      : untrack(() => new DriveDesk(current, driving, person, () => readyDesk.figures));
+      : untrack(() => new DriveDesk(current, driving, person, () => readyDesk.figures, around));
   });
   provideDriveDesk({
     get desk() {
@@ -123,7 +151,15 @@
     cold.setOnTheirWay(drive?.onTheirWay ?? new Map());
     return () => cold.setOnTheirWay(new Map());
   });
-  const openJoint = $derived({ workspace, issue, desk, drive, ready: readyDesk });
+  const openJoint = $derived({
+    workspace,
+    issue: issueNow,
+    desk,
+    drive,
+    rework: reworking,
+    signedBy,
+    ready: readyDesk
+  });
   const status = $derived(standings(openJoint, seen, preferences.inWords));
   /** what this station waits for */
   const waits = $derived(status[station].mark === 'waits');
@@ -150,6 +186,13 @@
   });
 
   $effect(() => {
+    const open = reworking;
+    if (!open) return;
+    void untrack(() => open.restore());
+    return () => open.stop();
+  });
+
+  $effect(() => {
     const open = drive;
     if (!open) return;
     void untrack(() => open.restore());
@@ -161,9 +204,7 @@
     void readyDesk.restore();
     seen.restore();
     // Stations are gone through without a server too.
-    const forget = whenIdle(() =>
-      Promise.all(STATIONS.map(({ page }) => (typeof page === 'function' ? page() : null)))
-    );
+    const forget = whenIdle(() => Promise.all(STATIONS.map(({ page }) => page())));
     const go = (key: StationKey) => void goto(`/joints/${joint.id}/${key}`);
     const nextLengths = () => {
       const at = LengthStyle.options.indexOf(preferences.lengths);

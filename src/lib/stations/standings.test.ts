@@ -15,7 +15,8 @@ describe('where to go on', () => {
     ['back to what has changed', { ...SEEN, 'lay-out': 'unseen' }, 'stack', 'Look at Lay out'],
     ['to the next work', SEEN, 'stack', 'Next: Make ready'],
     ['to driving', { ...SEEN, 'make-ready': 'done' }, 'make-ready', 'Next: Drive'],
-    ['back to what is left', SEEN, 'check', 'Look at Make ready'],
+    ['to signing after looking', SEEN, 'check', 'Next: Sign'],
+    ['back to what is left', { ...SEEN, sign: 'done' }, 'sign', 'Look at Make ready'],
     ['to what stops it', { carry: 'done', stack: 'stop', check: 'waits' }, 'carry', 'Fix in Stack'],
     ['nowhere, where it is mended here', { stack: 'stop' }, 'stack', null],
     [
@@ -25,8 +26,8 @@ describe('where to go on', () => {
       null
     ],
     [
-      'nowhere, all being done that is built',
-      { ...SEEN, 'make-ready': 'done', drive: 'done', check: 'done' },
+      'nowhere, all being done',
+      { ...SEEN, 'make-ready': 'done', drive: 'done', check: 'done', sign: 'done' },
       'check',
       null
     ]

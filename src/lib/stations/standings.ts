@@ -44,28 +44,27 @@ export function standings(
  * Where to go on from a station: to what stops the joint, else to what was not looked at, else to the next work.
  *
  * @param alone it rests on nothing of the joint as it is now: its own work is what comes next
- * @returns null where that is here, or nothing is left that is built
+ * @returns null where that is here, or nothing is left
  */
 export function nextOf(
   standing: Record<StationKey, Standing>,
   current: StationKey,
   alone: boolean
 ): { key: StationKey; text: string } | null {
-  const built = STATIONS.filter(({ page }) => typeof page === 'function');
-  const at = built.findIndex(({ key }) => key === current);
-  const isOpen = ({ key }: (typeof built)[number]) => standing[key].mark !== 'done';
+  const at = STATIONS.findIndex(({ key }) => key === current);
+  const isOpen = ({ key }: (typeof STATIONS)[number]) => standing[key].mark !== 'done';
   // what it waits for stands above it, with the way there
   if (alone || standing[current].mark === 'waits') return null;
   // figures are missing, and the station says which
   if (isPlanStation(current) && standing[current].mark === null) return null;
-  const stopped = built.find(({ key }) => standing[key].mark === 'stop');
+  const stopped = STATIONS.find(({ key }) => standing[key].mark === 'stop');
   if (stopped)
     return stopped.key === current ? null : { key: stopped.key, text: `Fix in ${stopped.name}` };
   const next =
-    built.find((one) => one.key !== current && standing[one.key].mark === 'unseen') ??
-    built.slice(at + 1).find(isOpen) ??
-    built.find((one) => one.key !== current && isOpen(one));
+    STATIONS.find((one) => one.key !== current && standing[one.key].mark === 'unseen') ??
+    STATIONS.slice(at + 1).find(isOpen) ??
+    STATIONS.find((one) => one.key !== current && isOpen(one));
   if (!next) return null;
-  const back = built.indexOf(next) < at;
+  const back = STATIONS.indexOf(next) < at;
   return { key: next.key, text: `${back ? 'Look at' : 'Next:'} ${next.name}` };
 }

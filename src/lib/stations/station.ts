@@ -3,6 +3,7 @@ import type { Issue } from '$core/issue/issue.ts';
 import type { Workspace } from '$lib/client/workspace.svelte';
 import type { DriveDesk } from './drive/drive-desk.svelte';
 import type { CheckDesk } from './check/check-desk.svelte';
+import type { ReworkDesk } from './check/rework-desk.svelte';
 import type { ReadyDesk } from './make-ready/ready-desk.svelte';
 
 /** One joint as its stations look at it. */
@@ -11,6 +12,9 @@ export interface OpenJoint {
   issue: Issue | null;
   desk: CheckDesk | null;
   drive: DriveDesk | null;
+  rework: ReworkDesk | null;
+  /** who signed the newest release; null while nobody has */
+  signedBy: string | null;
   ready: ReadyDesk;
 }
 
@@ -22,19 +26,13 @@ export interface StationStatus {
 export const open = (text: string): StationStatus => ({ text, done: false });
 export const done = (text: string): StationStatus => ({ text, done: true });
 
-/** A station that is not built yet: what it will do, and what to do meanwhile. */
-export interface Promised {
-  will: readonly string[];
-  meanwhile: string;
-}
-
 /** One station: its room holds everything of it, and the registry one line. */
 export interface Station<K extends string = string> {
   key: K;
   name: string;
   asks: string;
-  /** its page, whose code comes with it and not before; or what it will be */
-  page: (() => Promise<{ default: Component }>) | Promised;
+  /** its page, whose code comes with it and not before */
+  page: () => Promise<{ default: Component }>;
   status: (joint: OpenJoint) => StationStatus;
   /** whether it rests on nothing of the joint as it is now, so that no stop reaches it */
   standsAlone: (joint: OpenJoint) => boolean;

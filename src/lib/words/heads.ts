@@ -1,4 +1,9 @@
-import type { Finding, Look } from '../../core/check/findings.ts';
+import type { FindingLimits } from '../../core/check/finding-limits.ts';
+import type { FlushLimits } from '../../core/check/flush-look.ts';
+import type { CannotTell } from '../../core/check/head-judged.ts';
+import type { Cause } from '../../core/check/head-causes.ts';
+import type { NextHead } from '../../core/check/next-head.ts';
+import type { Finding, Look, LookVerdict, Place, SeenFlag } from '../../core/check/findings.ts';
 import type { HeadReport, MetalAccount, ReasonSaid } from '../../core/check/head-report.ts';
 import { NOMINAL_HEIGHT_D } from '../../core/catalog/head-limits.ts';
 import { sentence, type WriteLength } from './writing.ts';
@@ -109,15 +114,18 @@ function reasonInWords(said: ReasonSaid, length: WriteLength): string {
 /** Why a head is judged as it is, and what now: nothing for a good one, except where a wide one passes on a condition. */
 export const reportInWords = (
   { reasons, findings }: Pick<HeadReport, 'reasons' | 'findings'>,
-  length: WriteLength
+  length: WriteLength,
+  verdict: LookVerdict = 'accept'
 ): { reasons: string[]; doNow: string[] } => ({
   reasons: reasons.map((said) => reasonInWords(said, length)),
   doNow:
-    findings.length === 0
-      ? [`Good head: nominal is 1.5 D wide, ${NOMINAL_HEIGHT_D} D high.`]
-      : [...new Set(findings.map((finding) => FINDING_NOTES[finding].remedy))].map(
-          (remedy) => `${sentence(remedy)}.`
-        )
+    verdict === 'measure'
+      ? ['Measure it again, with calipers where one gets at it. Never drill it out on this word.']
+      : findings.length === 0
+        ? [`Good head: nominal is 1.5 D wide, ${NOMINAL_HEIGHT_D} D high.`]
+        : [...new Set(findings.map((finding) => FINDING_NOTES[finding].remedy))].map(
+            (remedy) => `${sentence(remedy)}.`
+          )
 });
 
 /** Where a head's metal is. */
@@ -150,3 +158,100 @@ export const rowInWords = (
       ? 'All alike, so it is not the driving: look at the length used, at the size of the holes, and at gaps between the sheets.'
       : 'All alike, so it is not the driving: look at the length used and at the thickness of the sheets.'
 });
+
+export const PLACE_WORDS: Record<Place, string> = {
+  manufactured: 'manufactured head',
+  shop: 'shop head',
+  sheet: 'sheet'
+};
+
+/** What divides what may stay from what may not, before one says that it was found. */
+export function thresholdInWords(
+  flag: SeenFlag,
+  { tiltIn, coverIn, smileIn, feelerIn }: FindingLimits,
+  flush: FlushLimits | null,
+  length: WriteLength
+): string {
+  switch (flag) {
+    case 'cracked':
+      return 'any crack: replace';
+    case 'clinched':
+      return 'folded over: replace';
+    case 'tilted':
+      return `up to ${length(tiltIn)} higher on one side: leave it. More: replace`;
+    case 'off-centre':
+      return `the head covers the hole by ${length(coverIn)} all round: leave it. Less: replace`;
+    case 'bar-mark':
+      return 'a mark that does not cut: dress it. A cut: replace';
+    case 'open-head':
+      return `a ${length(feelerIn)} feeler does not reach the shank: leave it. It does: replace`;
+    case 'smile':
+      return `up to ${length(smileIn)} deep: dress it. Deeper: replace`;
+    case 'swelled-between':
+      return 'sheets held apart by the shank: replace';
+    case 'not-flush-high':
+      return flush ? `over ${length(flush.highIn)} proud: replace` : 'over its limit: replace';
+    case 'ring-mark':
+      return 'shallow: dress it. Else refer';
+    case 'bar-dent':
+      return 'any dent in the sheet: refer';
+    case 'distorted':
+      return 'sheet bulged or drawn in: refer';
+    case 'dimple-crack':
+      return 'any crack at the dimple: refer';
+    case 'not-flush-low':
+      return flush ? `under ${length(flush.lowIn)}: refer` : 'under its limit: refer';
+  }
+}
+
+export const CANNOT_TELL: Record<CannotTell, string> = {
+  'short-of-metal': 'whether metal is missing',
+  'over-driven': 'whether it was driven too far',
+  'too-wide': 'whether it is too wide',
+  'too-high': 'whether it is too high',
+  'too-narrow': 'whether it is too narrow under these limits',
+  'too-low': 'whether it is too low under these limits',
+  'too-long': 'whether it is under 2 D wide',
+  'not-flush-high': 'whether it stands too proud',
+  'not-flush-low': 'whether it lies too deep',
+  'within-uncertainty': 'on which side of a limit it is'
+};
+
+export const CAUSE_WORDS: Record<Cause, string> = {
+  'stopped-early': 'stopped early',
+  'low-air': 'low air',
+  'too-long-a-burst': 'too long a burst',
+  'squeezer-closed-too-far': 'squeezer closed too far',
+  'rivet-short': 'rivet too short',
+  'hole-large': 'hole too large',
+  gap: 'metal in a gap between the sheets',
+  'rivet-long': 'rivet too long',
+  'bar-not-square': 'bar not square',
+  'setting-moved': 'the setting has moved: its heads went this way one after another',
+  'row-alike': 'its whole row is alike: the length used, or the holes',
+  'cold-time-passed': 'driven after its cold time had passed',
+  barrel: 'a barrel shape overstates its metal'
+};
+
+/** Why a head comes next. */
+export function nextInWords({
+  next,
+  reason,
+  near
+}: Pick<NextHead, 'next' | 'reason' | 'near'>): string {
+  if (next === null || reason === null) return 'Nothing is due.';
+  switch (reason) {
+    case 'again-replaced':
+      return `Head ${next}: its rivet is new`;
+    case 'again-driven':
+      return `Head ${next}: driven more since it was looked at`;
+    case 'again-measure':
+      return `Head ${next}: the last look did not tell; measure it`;
+    case 'near-a-bad-one':
+      return near === null
+        ? `Head ${next}: beside a bad one`
+        : `Head ${next}: near ${near} in the order, and ${near} was bad`;
+    case 'plan':
+      return `Head ${next}: by the shop’s plan`;
+  }
+}

@@ -189,6 +189,36 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return `${said.count} cannot go back: ${said.left} of this batch are left`;
     case 'look-first':
       return `head ${said.hole} is a little long: it is good only if it sits straight and the sheets are flat, and nobody has said so`;
+    case 'nothing-seen':
+      return `head ${said.hole}: nothing was found by eye; measure it, or hold it against the gauge plate`;
+    case 'no-flush-limits':
+      return `head ${said.hole}: this release has no limits for flushness; only countersunk heads of a release made under the present rules have them`;
+    case 'plate-contradicts':
+      return said.what === 'hole'
+        ? 'a head that enters the lower hole enters the upper one too: look again, or the plate is wrong'
+        : 'a head lower than the lower notch stands under the upper one too: look again, or the plate is wrong';
+    case 'signed':
+      return `this release was signed by ${said.by}: nothing is added to it. Release the joint again for what comes after`;
+    case 'not-ready-to-sign':
+      return `${plural(said.open, 'thing')} ${said.open === 1 ? 'keeps' : 'keep'} this release from being signed`;
+    case 'told-not-accepted':
+      return `${plural(said.open, 'thing')} to know ${said.open === 1 ? 'is' : 'are'} not ticked off`;
+    case 'signs-own-work':
+      return 'whoever drove a rivet of it does not sign it, by this shop’s rule: somebody else signs';
+    case 'signed-before-last':
+      return 'this signature is dated before the last thing that was logged: look at the clock of this device';
+    case 'rivet-mismatch':
+      return `${said.part} is not of that size, head and length`;
+    case 'hole-not-ready':
+      return `hole ${said.hole}: its rivet was taken out; measure the hole at Check first, so that the right rivet goes in`;
+    case 'rework-order':
+      return `hole ${said.hole}: that does not follow on what was done there, or is dated before it; read what was logged meanwhile, and look at the clock`;
+    case 'no-room-frozen':
+      return `hole ${said.hole}: this release does not hold what stands around the hole; release the joint again to judge it, or refer it`;
+    case 'no-such-referral':
+      return 'there is no such question in this release';
+    case 'answered-already':
+      return `it was answered already, by ${said.by}`;
     case 'no-such-hole':
       return `there is no hole ${said.hole} in this release`;
     case 'bin-kept-otherwise':

@@ -1,4 +1,5 @@
 import type { RuleProfile } from '../../core/rules/profile.ts';
+import { SHOP_COUNTS } from '../../core/rules/sampling.ts';
 import { LIMITS, SCHOOLS, SHOP_LENGTHS } from '../../core/rules/schools.ts';
 import type { LengthStyle } from '../../core/units/format-length.ts';
 import { num } from '../../core/answer.ts';
@@ -28,6 +29,7 @@ export function ruleChangesInWords(
         ? []
         : [`${SHOP_LENGTHS[key]}: ${length(was[key], 'fine')} → ${length(now[key], 'fine')}`]
     ),
+    ...SHOP_COUNTS.flatMap(({ key, label }) => changed(label, num(was[key]), num(now[key]))),
     ...LIMITS.flatMap(({ label, unit, of }) => {
       const limit = (rules: RuleProfile) => `${num(of(rules.multipliers))} ${unit}`;
       return changed(label, limit(was), limit(now));

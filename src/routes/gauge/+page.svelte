@@ -15,7 +15,14 @@
   import { notationInWords } from '$lib/words/arithmetic';
   import { featureInWords, FEATURE_VERDICTS } from '$lib/words/gauge';
   import { told } from '$core/refusal-said.ts';
+  import { measuredSizes } from '$core/exchange/measured-plate.ts';
+  import ShopPlates from '$lib/ui/check/ShopPlates.svelte';
+  import type { PageData } from './$types';
 
+  interface Props {
+    data: PageData;
+  }
+  let { data }: Props = $props();
   const preferences = usePreferences();
 
   const LIMITS = [
@@ -63,6 +70,15 @@
   const measured = $derived(judged.filter(({ verdict }) => verdict !== null).length);
   const off = $derived(
     judged.filter(({ verdict }) => verdict && verdict.verdict !== 'good').length
+  );
+  const asKept = $derived(
+    measuredSizes(
+      judged.flatMap(({ feature, text, verdict }) => {
+        const read = parseLength(text);
+        return verdict?.verdict === 'good' && read.ok ? [{ feature, valueIn: read.valueIn }] : [];
+      }),
+      plate.features
+    )
   );
 </script>
 
@@ -147,6 +163,12 @@
       </tbody>
     </table>
   </section>
+  <ShopPlates
+    plates={data.plates}
+    sizes={asKept.sizes}
+    short={asKept.short}
+    nobody={!data.person}
+  />
 </div>
 
 <style>

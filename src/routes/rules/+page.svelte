@@ -2,6 +2,7 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { untrack } from 'svelte';
   import { invalidateAll } from '$app/navigation';
+  import { SHOP_COUNTS } from '$core/rules/sampling.ts';
   import { LIMITS, SCHOOLS, SHOP_LENGTHS } from '$core/rules/schools.ts';
   import { RuleProfile } from '$core/rules/profile.ts';
   import { problemsOf } from '$core/schema/read.ts';
@@ -52,6 +53,12 @@
         ...(renamed === '' ? {} : { name: renamed, version: 1 }),
         ...(typed.housePitchIn === undefined ? {} : { housePitchIn: typed.housePitchIn }),
         ...(typed.setRadiusIn === undefined ? {} : { setRadiusIn: typed.setRadiusIn }),
+        ...Object.fromEntries(
+          SHOP_COUNTS.flatMap(({ key }) => {
+            const text = typed[key];
+            return text === undefined ? [] : [[key, text.trim() === '' ? NaN : number(text)]];
+          })
+        ),
         multipliers
       },
       { reportInput: true }
@@ -152,6 +159,18 @@
               oninput={(text) => (typed[limit.key] = text)}
             />
             <p class="hint">{limit.why}</p>
+          </div>
+        {/each}
+        {#each SHOP_COUNTS as { key, label, why } (key)}
+          <div class="limit">
+            <LengthField
+              plain
+              label="{label}, heads"
+              value={typed[key] ?? String(profile.rules[key])}
+              problem={problemAt(key)}
+              oninput={(text) => (typed[key] = text)}
+            />
+            <p class="hint">{why}</p>
           </div>
         {/each}
         <div class="limit">

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { scaleLinear } from 'd3';
   import { HEAD_LIMITS, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '$core/catalog/head-limits.ts';
-  import type { HoleEvent } from '$core/check/hole-events.ts';
+  import { headsInD, type HoleEvent } from '$core/check/hole-events.ts';
   import { atLeast, atMost } from '$core/units/tolerance.ts';
   import type { HeadLimitsKey } from '$core/schema/fields.ts';
   import VerdictMark from '$lib/ui/kit/VerdictMark.svelte';
@@ -26,8 +26,8 @@
   const AROUND_D = { wide: 0.16, high: 0.09 };
 
   const gate = $derived(HEAD_LIMITS[limits]);
-  const trail = $derived(events.slice(-TRAIL));
-  const heads = $derived([...trail.map(({ frozen }) => frozen), ...(now ? [now] : [])]);
+  const trail = $derived(headsInD(events).slice(-TRAIL));
+  const heads = $derived([...trail, ...(now ? [now] : [])]);
   const domain = (low: number, high: number, around: number, of: readonly number[]) => [
     Math.min(low - around, ...of),
     Math.max(high + around, ...of)
@@ -57,8 +57,7 @@
   const path = $derived(
     trail
       .map(
-        ({ frozen }, index) =>
-          `${index === 0 ? 'M' : 'L'}${x(frozen.diameterD)} ${y(frozen.heightD)}`
+        ({ diameterD, heightD }, index) => `${index === 0 ? 'M' : 'L'}${x(diameterD)} ${y(heightD)}`
       )
       .join('')
   );
@@ -102,13 +101,13 @@
     <path class="trail" d={path} />
     {#each trail as event, index (event.id)}
       <g
-        transform="translate({x(event.frozen.diameterD)} {y(event.frozen.heightD)})"
+        transform="translate({x(event.diameterD)} {y(event.heightD)})"
         opacity={0.35 + (0.65 * (index + 1)) / trail.length}
-        data-hint="hole {event.hole}: {event.frozen.diameterD.toFixed(
+        data-hint="hole {event.hole}: {event.diameterD.toFixed(2)} D wide, {event.heightD.toFixed(
           2
-        )} D wide, {event.frozen.heightD.toFixed(2)} D high"
+        )} D high"
       >
-        <VerdictMark kind={event.frozen.verdict} radius={5} />
+        <VerdictMark kind={event.verdict} radius={5} />
       </g>
     {/each}
     {#if now}

@@ -1,23 +1,27 @@
 <script lang="ts">
   import { line, scaleLinear } from 'd3';
-  import { HEAD_LIMITS, NOMINAL_DIAMETER_D } from '$core/catalog/head-limits.ts';
+  import { HEAD_LIMITS, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '$core/catalog/head-limits.ts';
   import { runStatistics, runWork, type RunWarning } from '$core/check/run-statistics.ts';
-  import type { HoleEvent } from '$core/check/hole-events.ts';
+  import { type HeadInD } from '$core/check/hole-events.ts';
   import type { HeadLimitsKey } from '$core/schema/fields.ts';
   import Arithmetic from '$lib/ui/kit/Arithmetic.svelte';
   import VerdictMark from '$lib/ui/kit/VerdictMark.svelte';
   import Axis from './Axis.svelte';
 
-  /** Head diameters in D in the order they were measured, against the limits. */
+  /** Head diameters or heights in D in the order they were measured, against the limits. */
   interface Props {
-    events: HoleEvent[];
+    /** in the order measured */
+    heads: readonly HeadInD[];
+    measure: 'wide' | 'high';
+    /** the head that comes next; null where none does */
+    next: number | null;
     limits: HeadLimitsKey;
     picked: number;
     onpick: (hole: number) => void;
     /** its figures are opened to their arithmetic */
     arithmetic: boolean;
   }
-  let { events, limits, picked, onpick, arithmetic }: Props = $props();
+  let { heads, measure, next, limits, picked, onpick, arithmetic }: Props = $props();
   let widthPx = $state(800);
   let heightPx = $state(260);
   const LEFT = 58;
@@ -25,9 +29,12 @@
   const TOP = 46;
   const BOTTOM = 40;
   const MOST_SHOWN = 60;
-  const shown = $derived(events.slice(-MOST_SHOWN));
-  const { low, high } = $derived(HEAD_LIMITS[limits].diameterD);
-  const values = $derived(shown.map((event) => event.frozen.diameterD));
+  const shown = $derived(heads.slice(-MOST_SHOWN));
+  const { low, high } = $derived(HEAD_LIMITS[limits][measure === 'wide' ? 'diameterD' : 'heightD']);
+  const nominal = $derived(measure === 'wide' ? NOMINAL_DIAMETER_D : NOMINAL_HEIGHT_D);
+  const word = $derived(measure === 'wide' ? 'diameter' : 'height');
+  const valueOf = (head: HeadInD) => (measure === 'wide' ? head.diameterD : head.heightD);
+  const values = $derived(shown.map(valueOf));
   const x = $derived(
     scaleLinear([0, Math.max(11, shown.length - 1)], [LEFT + 14, widthPx - RIGHT])
   );
@@ -41,18 +48,23 @@
   const SAYS: Record<RunWarning['rule'], string> = {
     'beyond-limits': 'outside the limits',
     'seven-one-side': 'in a row on one side of the mean',
-    'six-rising': 'in a row, each wider than the one before',
-    'six-falling': 'in a row, each narrower than the one before'
+    'six-rising': 'in a row, each more than the one before',
+    'six-falling': 'in a row, each less than the one before'
   };
+  /** rising diameters and falling heights: it closes further each time */
+  const DRIFTS = {
+    'six-rising': 'rising: the setting drifts',
+    'six-falling': 'falling: the setting drifts'
+  } as const;
   /** the latest pattern that single heads do not show */
   const pattern = $derived(
     statistics.warnings.filter(({ rule }) => rule !== 'beyond-limits').at(-1) ?? null
   );
   const inside = $derived(Math.round(statistics.withinShare * statistics.count));
   const path = $derived(
-    line<HoleEvent>(
+    line<HeadInD>(
       (_, index) => x(index),
-      (event) => y(event.frozen.diameterD)
+      (head) => y(valueOf(head))
     )(shown) ?? ''
   );
 </script>
@@ -62,12 +74,12 @@
     width={widthPx}
     height={heightPx}
     role="group"
-    aria-label="Head diameter in D in the order measured"
+    aria-label="Head {word} in D in the order measured"
   >
-    <text class="draw-title" x={LEFT - 44} y="18">Head diameter in D, in the order measured</text>
+    <text class="draw-title" x={LEFT - 44} y="18">Head {word} in D, in the order measured</text>
     {#if statistics.count > 1}
       <text class="foot" x={LEFT - 44} y="35" data-testid="run-statistics"
-        >mean {statistics.mean.toFixed(2)} D, spread {(statistics.spread ?? 0).toFixed(3)} D, diameter
+        >mean {statistics.mean.toFixed(2)} D, spread {(statistics.spread ?? 0).toFixed(3)} D, {word}
         inside its limits in {inside} of {statistics.count}</text
       >
     {/if}
@@ -78,10 +90,10 @@
       width={widthPx - LEFT - RIGHT + 14}
       height={y(low) - y(high)}
     />
-    {#each [low, NOMINAL_DIAMETER_D, high] as limit (limit)}
+    {#each [low, nominal, high] as limit (limit)}
       <path
         class="limit"
-        class:nominal={limit === NOMINAL_DIAMETER_D}
+        class:nominal={limit === nominal}
         d="M{LEFT} {y(limit)} H{widthPx - RIGHT + 14}"
       />
     {/each}
@@ -89,7 +101,7 @@
       side="left"
       scale={y}
       at={LEFT}
-      ticks={[low, NOMINAL_DIAMETER_D, high]}
+      ticks={[low, nominal, high]}
       say={(limit) => limit.toFixed(2)}
     />
     <Axis
@@ -104,21 +116,25 @@
       <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
       <g
         class="point"
-        data-hint="hole {event.hole}: {event.frozen.diameterD.toFixed(
+        data-hint="hole {event.hole}: {event.diameterD.toFixed(2)} D wide, {event.heightD.toFixed(
           2
-        )} D wide, {event.frozen.heightD.toFixed(2)} D high, {event.by}"
-        transform="translate({x(index)} {y(event.frozen.diameterD)})"
+        )} D high, {event.by}"
+        transform="translate({x(index)} {y(valueOf(event))})"
         onclick={() => onpick(event.hole)}
       >
         <circle class="target" r="16" />
-        <VerdictMark kind={event.frozen.verdict} radius={6} />
+        <VerdictMark kind={event.verdict} radius={6} />
         {#if event.hole === picked}<circle class="ring" r="11" />{/if}
       </g>
     {/each}
     <text class="foot" x={LEFT} y={heightPx - 4}
       >hole number{#if pattern}, △ holes {shown[pattern.first]?.hole} to {shown[pattern.last]
           ?.hole}: {pattern.last - pattern.first + 1}
-        {SAYS[pattern.rule]}. Look at the setting{/if}</text
+        {pattern.rule === 'six-rising' || pattern.rule === 'six-falling'
+          ? DRIFTS[pattern.rule]
+          : SAYS[pattern.rule]}. Look at the setting{next === null
+          ? ''
+          : ` before hole ${next}`}{/if}</text
     >
     {#if shown.length === 0}
       <text class="foot" x={LEFT + 20} y={(y(low) + y(high)) / 2}

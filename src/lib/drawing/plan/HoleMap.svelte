@@ -13,10 +13,22 @@
     overlapIn: number;
     states: Map<number, HoleState>;
     onItsWay: (hole: number) => boolean;
+    /** what rework makes of it; null where nothing */
+    reworked?: (hole: number) => 'out' | 'left' | null;
     picked: number;
     onpick: (hole: number) => void;
   }
-  let { holes, heldOpen, widthIn, overlapIn, states, onItsWay, picked, onpick }: Props = $props();
+  let {
+    holes,
+    heldOpen,
+    widthIn,
+    overlapIn,
+    states,
+    onItsWay,
+    reworked = () => null,
+    picked,
+    onpick
+  }: Props = $props();
 
   let roomPx = $state(800);
   const scene = $derived(
@@ -24,7 +36,9 @@
   );
   const { x, y, radius, pitchPx } = $derived(scene);
   const kindOf = (hole: number): MarkKind =>
-    onItsWay(hole) ? 'sending' : (states.get(hole)?.last?.frozen.verdict ?? 'to-do');
+    onItsWay(hole)
+      ? 'sending'
+      : (reworked(hole) ?? states.get(hole)?.last?.frozen.verdict ?? 'to-do');
   const labelled = $derived((number: number) => {
     const hole = holes.find((candidate) => candidate.number === number);
     const rowHoles = holes.filter((candidate) => candidate.row === hole?.row);

@@ -10,6 +10,7 @@ import { whatASettingRestsOn } from './migrations/0007-what-a-setting-rests-on.t
 import { looksByInstant } from './migrations/0008-looks-by-instant.ts';
 import { driving } from './migrations/0009-driving.ts';
 import { settingsOfTools } from './migrations/0010-settings-of-tools.ts';
+import { reworkAndSigning } from './migrations/0011-rework-and-signing.ts';
 
 /**
  * Brings the database to the newest shape; migrations only run forward.
@@ -28,7 +29,8 @@ export async function migrate({ sequelize }: Database): Promise<string[]> {
       whatASettingRestsOn,
       looksByInstant,
       driving,
-      settingsOfTools
+      settingsOfTools,
+      reworkAndSigning
     ],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),

@@ -1,3 +1,4 @@
+import type { IssuedRoom } from '../../../core/issue/issue.ts';
 import {
   DataTypes,
   Model,
@@ -101,6 +102,7 @@ export class Hole extends Model<InferAttributes<Hole>, InferCreationAttributes<H
   declare dash: CreationOptional<Dash | null>;
   declare stack: CreationOptional<number>;
   declare gripIn: CreationOptional<number | null>;
+  declare room: CreationOptional<IssuedRoom | null>;
 }
 
 export class StockBin extends Model<InferAttributes<StockBin>, InferCreationAttributes<StockBin>> {
@@ -204,7 +206,8 @@ export function defineModels(sequelize: Sequelize) {
       reason: { ...text(), defaultValue: '' },
       dash: maybeWhole(),
       stack: { ...whole(), defaultValue: 0 },
-      gripIn: { type: DataTypes.DOUBLE, allowNull: true }
+      gripIn: { type: DataTypes.DOUBLE, allowNull: true },
+      room: { type: DataTypes.JSONB, allowNull: true }
     },
     at('holes')
   );

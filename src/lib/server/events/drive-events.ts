@@ -4,6 +4,7 @@ import { rivetOfHole } from '../../../core/driving/rivet-of-hole.ts';
 import { batchesOut } from '../services/cold-batches.ts';
 import { frozenIssue } from './frozen-issue.ts';
 import { keptStream } from './kept-stream.ts';
+import { sinceIssued } from './since-issued.ts';
 import { DRIVE_EVENTS } from './tables.ts';
 
 /** Taps while driving, held against the issue and, where its rivets are driven cold, against the batches. */
@@ -18,7 +19,10 @@ export const driveEvents = keptStream({
     const isCold = frozen.holes.some(
       (hole) => alloyFacts(rivetOfHole(frozen.facts, hole).alloy).cold !== null
     );
-    const batches = isCold ? await batchesOut(database) : [];
-    return { subject: { ...frozen, batches }, state: NOT_DRIVEN };
+    const [batches, since] = await Promise.all([
+      isCold ? batchesOut(database) : [],
+      sinceIssued(database, issueId, frozen)
+    ]);
+    return { subject: { ...frozen, ...since, batches }, state: NOT_DRIVEN };
   }
 });

@@ -3,6 +3,8 @@ import { coldEvents } from './cold-events.ts';
 import { driveEvents } from './drive-events.ts';
 import { holeEvents } from './hole-events.ts';
 import type { AnyKeptStream } from './kept-stream.ts';
+import { reworkEvents } from './rework-events.ts';
+import { signEvents } from './sign-events.ts';
 import { stepEvents } from './step-events.ts';
 import { stockEvents } from './stock-events.ts';
 import { toolEvents } from './tool-events.ts';
@@ -14,7 +16,9 @@ const KEPT: readonly AnyKeptStream[] = [
   cageEvents,
   driveEvents,
   coldEvents,
-  toolEvents
+  toolEvents,
+  reworkEvents,
+  signEvents
 ];
 
 /** Every stream by its name: one line a stream. */

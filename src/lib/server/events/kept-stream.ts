@@ -19,6 +19,8 @@ export interface KeptStream<Subject, Move extends Stamped, Frozen, State> {
    * `free`: it depends on the subject alone, which never changes.
    */
   order: 'locked' | 'free';
+  /** a move is its sender's own: none is sent for another */
+  ownHand?: boolean;
   /** null where there is no such subject */
   open(database: Database, subjectId: string): Promise<Opened<Subject, State> | null>;
   /** Which subject each move goes to, where its sender need not know that; null where there is none. */

@@ -90,6 +90,8 @@ export async function recordMoves<Subject, Move extends Stamped, Frozen, State>(
     return done(await (kept.order === 'locked' ? inWork(database, act) : act()));
   } catch (error) {
     if (error instanceof Refused) return error.outcome;
+    if (isSigned(error))
+      return refused('not-possible', 'this release was signed meanwhile: nothing is added to it');
     const missing = missingReference(error);
     if (missing !== null)
       return missing.includes('person')
@@ -130,6 +132,12 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
     const place = places?.[index] ?? null;
     const at = place === null ? null : opened.get(place);
     if (place === null || !at) throw refuse(index, 'not-found', kept.missing);
+    if (kept.ownHand && move.person !== sender.id)
+      throw refuse(
+        index,
+        'not-possible',
+        'a signature is nobody else’s: say that you are here first'
+      );
     if (before.has(move.id)) return { move, subjectId: place, frozen: null };
     const may = stream.follow(at.subject, at.state, move);
     if (!may.ok) throw refuse(index, 'not-possible', because(may.error));
@@ -159,6 +167,10 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
     };
   });
 }
+
+/** The database's own word that an issue is signed (migration 0011). */
+const isSigned = (error: unknown): boolean =>
+  error instanceof Error && 'code' in error && error.code === 'ZS001';
 
 /** Who did what is sent, by their ids. */
 async function namesOf(

@@ -15,7 +15,11 @@ export const HOLE_EVENTS: EventTable = {
   alongside: `looked as (
   insert into hole_looks (issue_id, hole, seq, verdict, at)
   select distinct on (hole) subject_id, (payload->>'hole')::integer as hole, seq, frozen->>'verdict', at
-  from added order by hole, at desc, seq desc
+  from added
+  -- a look at a rivet that is out by now says nothing of the one that is in
+  where not exists (select from hole_rework r where r.issue_id = added.subject_id
+    and r.hole = (added.payload->>'hole')::integer and r.since_at > added.at)
+  order by hole, at desc, seq desc
   on conflict (issue_id, hole)
     do update set seq = excluded.seq, verdict = excluded.verdict, at = excluded.at
   where (hole_looks.at, hole_looks.seq) < (excluded.at, excluded.seq)
@@ -35,6 +39,22 @@ export const CAGE_EVENTS: EventTable = {
   subject: 'cage_settings (id)',
   links: []
 };
+
+/** Rivets taken out, their holes, and questions to the data holder. */
+export const REWORK_EVENTS: EventTable = {
+  name: 'rework_events',
+  subject: 'joint_issues',
+  links: [
+    {
+      column: 'hole',
+      type: 'integer',
+      field: 'hole',
+      references: 'foreign key (subject_id, hole) references holes (issue_id, number)'
+    }
+  ]
+};
+
+export const SIGN_EVENTS: EventTable = { name: 'sign_events', subject: 'joint_issues', links: [] };
 
 /** The log of driving an issue. */
 export const DRIVE_EVENTS: EventTable = {

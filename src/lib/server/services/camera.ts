@@ -1,4 +1,4 @@
-import { holeStream } from '../../../core/check/hole-events.ts';
+import { holeStream, isMeasured } from '../../../core/check/hole-events.ts';
 import { seedOf } from '../../../core/devices/random.ts';
 import { simulatedPicture } from '../../../core/devices/simulated-camera.ts';
 import { beforeCamera } from '../../../core/driving/before-camera.ts';
@@ -26,7 +26,7 @@ export async function simulatedShot(
   const state = driveStream.project({ ...frozen, batches: [] }, driving);
   const measured = new Map(
     [...holeStream.project(frozen, checked)].flatMap(([hole, { last }]) =>
-      last ? [[hole, last.diameterIn] as const] : []
+      last && isMeasured(last) ? [[hole, last.diameterIn] as const] : []
     )
   );
   const before = beforeCamera(

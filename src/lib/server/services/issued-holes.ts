@@ -1,4 +1,4 @@
-import type { Issue, IssuedFacts, IssuedHole } from '../../../core/issue/issue.ts';
+import type { Issue, IssuedFacts, IssuedHole, IssuedRoom } from '../../../core/issue/issue.ts';
 import type { Dash } from '../../../core/schema/fields.ts';
 
 /** A row of `holes`, as the database writes it. */
@@ -13,6 +13,7 @@ export interface HoleRow {
   dash: Dash | null;
   stack: number;
   grip_in: number | null;
+  room: IssuedRoom | null;
 }
 
 const toHole = (hole: HoleRow, facts: IssuedFacts): IssuedHole => ({
@@ -23,7 +24,8 @@ const toHole = (hole: HoleRow, facts: IssuedFacts): IssuedHole => ({
   markIn: hole.mark_in,
   stack: hole.stack,
   dash: hole.dash ?? facts.dash,
-  gripIn: hole.grip_in
+  gripIn: hole.grip_in,
+  room: hole.room
 });
 
 /** The holes of an issue: those that get a rivet, and those that stay open with their reason. */

@@ -1,6 +1,7 @@
 import { ISSUE_DOCUMENT } from '../../../core/documents/documents.ts';
-import type { Issue, IssuedFacts } from '../../../core/issue/issue.ts';
+import type { Issue, IssuedFacts, IssuedRoom } from '../../../core/issue/issue.ts';
 import type { Joint } from '../../../core/kinds/joint.ts';
+import type { HoleHeadroom } from '../../../core/plan/headroom.ts';
 import type { Plan } from '../../../core/plan/plan-shape.ts';
 import { stopsOf } from '../../../core/plan/stops.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
@@ -14,7 +15,7 @@ import { getJoint, type JointView } from './joints.ts';
 import { because, done, refused, type Outcome } from './outcome.ts';
 import { warningInWords } from '../../words/warnings.ts';
 
-interface NewestRow {
+interface IssueRow {
   id: string;
   number: number;
   revision: number;
@@ -25,18 +26,12 @@ interface NewestRow {
   holes: HoleRow[] | null;
 }
 
-/** The newest issue of a joint with its holes, or null; one query. */
-export async function latestIssue(database: Database, jointId: string): Promise<Issue | null> {
-  const [row] = await rowsOf<NewestRow>(
-    database,
-    `select i.id, i.number, i.revision, i.issued_at, p.name as issued_by, i.facts, i.document_version,
+const ISSUE = `select i.id, i.number, i.revision, i.issued_at, p.name as issued_by, i.facts, i.document_version,
        (select json_agg(h order by h.number) from holes h where h.issue_id = i.id) as holes
-     from joint_issues i join people p on p.id = i.issued_by
-     where i.joint_id = $1 order by i.number desc limit 1`,
-    [jointId]
-  );
-  if (!row) return null;
-  const facts = must('the newest issue of this joint', readFacts(row.document_version, row.facts));
+     from joint_issues i join people p on p.id = i.issued_by`;
+
+const toIssue = (row: IssueRow): Issue => {
+  const facts = must('this issue', readFacts(row.document_version, row.facts));
   return {
     id: row.id,
     number: row.number,
@@ -46,6 +41,31 @@ export async function latestIssue(database: Database, jointId: string): Promise<
     facts,
     ...toIssuedHoles(row.holes, facts)
   };
+};
+
+/** The newest issue of a joint with its holes, or null; one query. */
+export async function latestIssue(database: Database, jointId: string): Promise<Issue | null> {
+  const [row] = await rowsOf<IssueRow>(
+    database,
+    `${ISSUE} where i.joint_id = $1 order by i.number desc limit 1`,
+    [jointId]
+  );
+  return row ? toIssue(row) : null;
+}
+
+/** An issue with its joint and what was frozen of it, or null. */
+export async function issueWithSource(
+  database: Database,
+  issueId: string
+): Promise<{ issue: Issue; jointId: string; definition: unknown; rules: unknown } | null> {
+  const [row] = await rowsOf<IssueRow & { joint_id: string; definition: unknown; rules: unknown }>(
+    database,
+    `${ISSUE.replace('select ', 'select i.joint_id, i.definition, i.rules, ')} where i.id = $1`,
+    [issueId]
+  );
+  return row
+    ? { issue: toIssue(row), jointId: row.joint_id, definition: row.definition, rules: row.rules }
+    : null;
 }
 
 /** What stands in the way of issuing, or the facts to freeze. */
@@ -72,6 +92,7 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
     widthIn: layout.result.widthIn,
     overlapIn: layout.result.heightIn,
     limits: rules.headLimits,
+    rules,
     keptClosed: definition.closed ? definition.closedReason : null,
     predictedIn3: first.head.ok ? first.head.result.volumeIn3 : null,
     stacks: stacks.flatMap(({ name, dash, length, hole, dimpledThrough, wide }) =>
@@ -101,7 +122,9 @@ export const issueJoint = (
   database: Database,
   jointId: string,
   revision: number,
-  issuedBy: string
+  issuedBy: string,
+  /** now, except for data that is brought in */
+  issuedAt?: Date
 ): Promise<Outcome<{ number: number }>> =>
   outcomeOf(async () => {
     // Planned before anything is locked: what a revision comes to does not change meanwhile.
@@ -119,8 +142,21 @@ export const issueJoint = (
     const facts = factsOf(planned.value.definition, profile, planned.value.plan);
     if (!facts.ok) return facts;
     const frozen = { joint: joint.value, ...planned.value, facts: facts.value };
-    return inWork(database, () => freeze(database, frozen, issuedBy));
+    return inWork(database, () => freeze(database, frozen, issuedBy, issuedAt));
   });
+
+/** What a larger rivet there is held against; a distance to nothing is null. */
+function roomOf(growth: HoleHeadroom | undefined): IssuedRoom | null {
+  if (!growth) return null;
+  const { edgeIn, pitchIn, betweenRowsIn } = growth.room;
+  const known = (distanceIn: number) => (Number.isFinite(distanceIn) ? distanceIn : null);
+  return {
+    edgeIn,
+    pitchIn: known(pitchIn),
+    betweenRowsIn: known(betweenRowsIn),
+    sheetsIn: [...growth.sheetsIn]
+  };
+}
 
 const isStale = (now: number, seen: number): Outcome<never> =>
   refused('stale', `the joint is at revision ${now}, not ${seen}: look at it again`);
@@ -133,7 +169,8 @@ async function freeze(
     plan: planned,
     facts
   }: PlannedJoint & { joint: JointView; facts: IssuedFacts },
-  issuedBy: string
+  issuedBy: string,
+  issuedAt?: Date
 ): Promise<Outcome<{ number: number }>> {
   const { models } = database;
   const { id: jointId, revision } = seen;
@@ -153,11 +190,12 @@ async function freeze(
     rules: seen.profile,
     facts,
     documentVersion: ISSUE_DOCUMENT.version,
-    issuedBy
+    issuedBy,
+    ...(issuedAt ? { issuedAt } : {})
   });
   await models.Hole.bulkCreate(
     planned.holes.map(
-      ({ number: hole, row, xIn, yIn, markIn, state, reason, dash, stack, gripIn }) => ({
+      ({ number: hole, row, xIn, yIn, markIn, state, reason, dash, stack, gripIn }, at) => ({
         issueId: issue.id,
         number: hole,
         row,
@@ -168,7 +206,8 @@ async function freeze(
         reason,
         dash,
         stack,
-        gripIn
+        gripIn,
+        room: roomOf(planned.headroom[at])
       })
     )
   );

@@ -19,6 +19,7 @@ import { settingInWords } from '../../words/cages.ts';
 import { stopInWords } from '../../words/warnings.ts';
 import { writing, type WriteLength } from '../../words/writing.ts';
 import type { MadeFile } from './made-file.ts';
+import { recordFileOf } from './record-files.ts';
 import { because, done, refused, type Outcome } from './outcome.ts';
 
 const plainName = (title: string): string =>
@@ -51,6 +52,8 @@ export async function makeJointFile(
   const name = `${plainName(title)}-${file}`;
   // what is driven is what was released, whatever the joint has become since
   if (file === 'driving.pdf') return drivingCard(database, joint.value, name, wish.paper, length);
+  if (file === 'record.pdf' || file === 'record.json' || file === 'heads.csv')
+    return recordFileOf(database, jointId, file, name, wish, length);
   const made = await planOf(joint.value);
   if (file === 'joint.json') {
     const warnings = made.ok ? stopsInWords(made.value.plan, length) : [];

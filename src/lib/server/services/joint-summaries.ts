@@ -1,4 +1,4 @@
-import type { Verdict } from '../../../core/check/findings.ts';
+import type { LookVerdict } from '../../../core/check/findings.ts';
 import { issuedParts } from '../../../core/issue/issue.ts';
 import type { JointKind } from '../../../core/kinds/joint.ts';
 import { SUMMARY_VERSION, type PartCount, type PlanSummary } from '../../../core/issue/summary.ts';
@@ -23,12 +23,14 @@ export interface JointSummary {
   savedAt: string;
   /** in the trade's words: `22 × MS20470AD4-5` */
   headline: string;
-  state: 'unreadable' | 'impossible' | 'planned' | 'checking' | 'checked';
+  state: 'unreadable' | 'impossible' | 'planned' | 'checking' | 'checked' | 'signed';
+  /** who signed its newest release */
+  signedBy: string | null;
   holes: number;
   looked: number;
   /** rivets logged as driven */
   driven: number;
-  verdicts: Record<Verdict, number>;
+  verdicts: Record<LookVerdict, number>;
   attention: string[];
   /** what needs someone first: 0 metal that is wrong, 1 what stops it, 2 what is missing, 3 a setting to look at again */
   urgency: 0 | 1 | 2 | 3;
@@ -53,12 +55,17 @@ interface IssueRow {
   facts: unknown;
   document_version: number;
   stacks: { stack: number; count: number }[] | null;
-  verdicts: Partial<Record<Verdict, number>> | null;
+  verdicts: Partial<Record<LookVerdict, number>> | null;
   driven: number;
+  /** holes whose rivet was replaced, or is out */
+  reworked: { stage: string; stack: number; part: string | null }[] | null;
+  questions: number;
+  signed_by: string | null;
 }
 
-const NO_VERDICTS: Record<Verdict, number> = {
+const NO_VERDICTS: Record<LookVerdict, number> = {
   accept: 0,
+  measure: 0,
   'drive-more': 0,
   replace: 0,
   refer: 0
@@ -91,6 +98,7 @@ const NOTHING = {
   driven: 0,
   verdicts: NO_VERDICTS,
   parts: null,
+  signedBy: null,
   urgency: 2 as const
 };
 
@@ -111,21 +119,38 @@ function asIssued(issue: IssueRow, length: WriteLength): Told {
   if (verdicts['drive-more'] > 0) attention.push(`${verdicts['drive-more']} to drive more`);
   if (verdicts.replace > 0) attention.push(`${verdicts.replace} to drill out`);
   if (verdicts.refer > 0) attention.push(`${verdicts.refer} to refer`);
+  if (verdicts.measure > 0) attention.push(`${verdicts.measure} to measure again`);
+  const reworked = issue.reworked ?? [];
+  const empty = reworked.filter(({ stage }) => stage === 'out' || stage === 'ask').length;
+  if (empty > 0) attention.push(`${empty} empty`);
+  if (issue.questions > 0)
+    attention.push(`${issue.questions} question${issue.questions === 1 ? '' : 's'} open`);
   const counts = new Map<string, number>();
   for (const { stack, count } of stacks) {
     const part = facts.value.stacks[stack]?.partNumber ?? facts.value.partNumber;
     counts.set(part, (counts.get(part) ?? 0) + count);
   }
+  // another rivet goes in than was issued, or none: a blind fastener is no rivet of a bin
+  const blind = reworked.filter(({ stage }) => stage === 'blind').length;
+  for (const { stage, stack, part } of reworked) {
+    const was = facts.value.stacks[stack]?.partNumber ?? facts.value.partNumber;
+    if (part === null && stage !== 'blind') continue;
+    counts.set(was, (counts.get(was) ?? 0) - 1);
+    if (part !== null) counts.set(part, (counts.get(part) ?? 0) + 1);
+  }
   return {
+    signedBy: issue.signed_by,
     headline: issuedInWords(holes, issuedParts(facts.value)),
-    state: looked === holes ? 'checked' : 'checking',
-    holes,
+    state: issue.signed_by !== null ? 'signed' : looked === holes - blind ? 'checked' : 'checking',
+    holes: holes - blind,
     looked,
     driven: issue.driven,
     verdicts,
     attention,
     urgency: attention.length > 0 ? 0 : 3,
-    parts: [...counts].map(([partNumber, count]) => ({ partNumber, count }))
+    parts: [...counts]
+      .filter(([, count]) => count > 0)
+      .map(([partNumber, count]) => ({ partNumber, count }))
   };
 }
 
@@ -185,11 +210,17 @@ const issuesOf = (database: Database, jointIds: readonly string[]): Promise<Issu
        select issue_id, stack, count(*)::integer as count from holes
        where state = 'rivet' and issue_id in (select id from newest) group by issue_id, stack
      ), by_verdict as (
-       select issue_id, verdict, count(*)::integer as count from hole_looks
-       where issue_id in (select id from newest) group by issue_id, verdict
+       -- a head that stays on the data holder’s word is settled
+       select l.issue_id, case when r.stage = 'left' then 'accept' else l.verdict end as verdict,
+         count(*)::integer as count
+       from hole_looks l left join hole_rework r on r.issue_id = l.issue_id and r.hole = l.hole
+       where l.issue_id in (select id from newest) and r.stage is distinct from 'blind'
+       group by 1, 2
      ), in_place as (
        select subject_id, hole from drive_events
        where subject_id in (select id from newest) and kind in ('driven', 'undriven')
+         and not exists (select from hole_rework r where r.issue_id = subject_id
+           and r.hole = drive_events.hole and r.since_at > at)
        group by subject_id, hole
        having count(*) filter (where kind = 'driven') > count(*) filter (where kind = 'undriven')
      )
@@ -197,7 +228,14 @@ const issuesOf = (database: Database, jointIds: readonly string[]): Promise<Issu
        (select json_agg(json_build_object('stack', stack, 'count', count) order by stack)
         from by_stack where issue_id = n.id) as stacks,
        (select json_object_agg(verdict, count) from by_verdict where issue_id = n.id) as verdicts,
-       (select count(*)::integer from in_place where subject_id = n.id) as driven
+       (select count(*)::integer from in_place where subject_id = n.id) as driven,
+       (select json_agg(json_build_object('stage', r.stage, 'stack', h.stack, 'part', r.part_number))
+        from hole_rework r join holes h on h.issue_id = r.issue_id and h.number = r.hole
+        where r.issue_id = n.id) as reworked,
+       (select count(*) filter (where kind = 'referred') - count(*) filter (where kind = 'answered')
+        from rework_events where subject_id = n.id)::integer as questions,
+       (select p.name from sign_events s join people p on p.id = s.person_id
+        where s.subject_id = n.id limit 1) as signed_by
      from newest n`,
     [[...jointIds]]
   );

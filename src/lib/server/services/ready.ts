@@ -1,3 +1,4 @@
+import type { ShopPlate } from '../../../core/devices/shop-plate.ts';
 import type { DrivingTools } from '../../../core/drive/driving-tools.ts';
 import type { TimedWork } from '../../../core/ready/operations.ts';
 import { ReadyMove, type ReadyEvent } from '../../../core/ready/progress.ts';
@@ -46,16 +47,23 @@ async function setSome(
   });
 }
 
-/** Sets times and holders; the tools stay. */
+/** Sets times and holders; tools and plates stay. */
 export const setShopFigures = (
   database: Database,
-  figures: Omit<ShopFigures, 'tools'>,
+  figures: Omit<ShopFigures, 'tools' | 'plates'>,
   personId: string
 ): Promise<Outcome<ShopFigures>> => setSome(database, figures, personId);
 
-/** Sets the tools; times and holders stay. */
+/** Sets the tools; all else stays. */
 export const setDrivingTools = (
   database: Database,
   tools: DrivingTools,
   personId: string
 ): Promise<Outcome<ShopFigures>> => setSome(database, { tools }, personId);
+
+/** Sets the gauge plates; all else stays. */
+export const setShopPlates = (
+  database: Database,
+  plates: ShopPlate[],
+  personId: string
+): Promise<Outcome<ShopFigures>> => setSome(database, { plates }, personId);

@@ -58,17 +58,16 @@ export async function toolSettings(
     [jointId]
   );
   const read = rows.map((row) => ({ row, setup: ToolSetup.parse(row.setup) }));
-  const [events, turned] = await Promise.all([
-    eventsOfMany(
-      database,
-      toolEvents,
-      rows.map(({ id }) => id)
-    ),
-    turnedSince(
-      database,
-      read.map(({ row, setup }) => ({ id: row.id, name: setup.name }))
-    )
-  ]);
+  // one after the other: a signature asks within its act
+  const events = await eventsOfMany(
+    database,
+    toolEvents,
+    rows.map(({ id }) => id)
+  );
+  const turned = await turnedSince(
+    database,
+    read.map(({ row, setup }) => ({ id: row.id, name: setup.name }))
+  );
   return read.map(({ row, setup }) => {
     return {
       id: row.id,

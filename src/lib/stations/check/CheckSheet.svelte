@@ -1,45 +1,68 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import Mark from '../../ui/marks/Mark.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { HEAD_LIMITS, nominalHead } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
-  import { looksAsked, type SeenFlag } from '$core/check/findings.ts';
+  import type { ShopPlate } from '$core/devices/shop-plate.ts';
+  import { looksAsked, Place, type SeenFlag } from '$core/check/findings.ts';
+  import { flushLimitsOf } from '$core/check/hole-look.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import type { CheckDesk } from '$lib/stations/check/check-desk.svelte';
   import CaliperView from '$lib/drawing/head/CaliperView.svelte';
   import HeadSketch from '$lib/drawing/head/HeadSketch.svelte';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
-  import FlagPicker from '../../ui/kit/FlagPicker.svelte';
-  import Length from '../../ui/kit/Length.svelte';
+  import FlagPicker from '../../ui/check/FlagPicker.svelte';
+  import Choice from '../../ui/kit/Choice.svelte';
   import LengthField from '../../ui/kit/LengthField.svelte';
   import MetalBar from '../../ui/kit/MetalBar.svelte';
   import OutboxNotice from '$lib/ui/OutboxNotice.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
+  import DueBar from './DueBar.svelte';
+  import FlushEntry from './FlushEntry.svelte';
+  import HeadTaught from './HeadTaught.svelte';
+  import HowRead from './HowRead.svelte';
+  import LastLook from './LastLook.svelte';
+  import PlacesRow from './PlacesRow.svelte';
+  import PlateEntry from './PlateEntry.svelte';
   import VerdictCard from './VerdictCard.svelte';
   import { told } from '$core/refusal-said.ts';
-  import type { HeadReport } from '$core/check/head-report.ts';
   import { LOOKS, reportInWords } from '$lib/words/heads';
   import { sentence } from '$lib/words/writing';
+  import type { LookWay } from './typed-look.ts';
+  import { lookInWords } from '$lib/words/looks';
 
-  /** One head: two figures and what the eye saw in, the verdict with its reasons out. */
+  /** One head: what was measured, felt or seen in, the verdict with its reasons out. */
   interface Props {
     desk: CheckDesk;
     /** who is at the bench; empty when nobody said */
     person: string;
     hole: number;
+    /** the shop's gauge plates */
+    plates: readonly ShopPlate[];
     onpick: (hole: number) => void;
+    /** what is done about the head, below what was found of it */
+    children: Snippet;
   }
-  let { desk, person, hole, onpick }: Props = $props();
+  let { desk, person, hole, plates, onpick, children }: Props = $props();
   const preferences = usePreferences();
   const workspace = useWorkspace();
 
+  const WAYS: readonly { value: LookWay; text: string }[] = [
+    { value: 'calipers', text: 'Figures' },
+    { value: 'plate', text: 'Gauge plate' },
+    { value: 'eye', text: 'By eye' }
+  ];
+  const dash = $derived(desk.dashOf(hole));
   const typed = $derived(desk.typedFor(hole));
-  const live = $derived(desk.reportFor(hole));
+  const live = $derived(desk.way === 'calipers' ? desk.reportFor(hole) : null);
+  const judged = $derived(desk.judgedFor(hole));
   const problems = $derived(desk.problemsFor(hole));
   const looksLeft = $derived(desk.looksLeft(hole));
-  const looks = $derived(
-    live?.report.judged.ok ? looksAsked(live.report.judged.result) : ([] as const)
-  );
+  const looks = $derived(judged?.ok ? looksAsked(judged.result) : ([] as const));
+  const flush = $derived(flushLimitsOf(desk.issue.facts));
+  const plate = $derived(desk.plateFor(dash));
+  const fitting = $derived(plates.filter(({ sizes }) => sizes.some((size) => size.dash === dash)));
   /** fields that were left or entered: a figure half typed is not called wrong */
   let settled = $state({ diameter: false, height: false });
   /** a field that was entered empty */
@@ -55,8 +78,10 @@
   const last = $derived(desk.states.get(hole)?.last ?? null);
   const recorded = $derived(desk.recordedFor(hole));
   /** a reading being typed comes before the recorded one */
-  const shown = $derived(live ?? (typed.diameter + typed.height === '' ? recorded : null));
-  const rivetIn = $derived(rivetSize(desk.dashOf(hole)).diameterIn);
+  const shown = $derived(
+    live ?? (typed.diameter + typed.height === '' && desk.way === 'calipers' ? recorded : null)
+  );
+  const rivetIn = $derived(rivetSize(dash).diameterIn);
   const nominal = $derived(nominalHead(rivetIn));
   const limits = $derived(HEAD_LIMITS[desk.issue.facts.limits]);
   const timesD = ({ low, high }: { low: number; high: number }) => ({
@@ -100,7 +125,7 @@
     }
   }
   function record(): void {
-    if (!live || !person) return;
+    if (!judged?.ok || !person) return;
     if (looksLeft.length > 0) {
       form?.querySelector<HTMLInputElement>('.looks input:not(:checked)')?.focus();
       return;
@@ -108,8 +133,20 @@
     desk.record(hole);
     settled = { diameter: false, height: false };
     onpick(desk.nextToDo(hole));
-    goTo('diameter');
+    if (desk.way === 'calipers') goTo('diameter');
   }
+  const allClean = () => desk.type(hole, { clean: [...Place.options] });
+  /** the question of the plate that a key answers: the first that is open */
+  function answerPlate(yes: boolean): void {
+    const inside = typed.fitsOver === false && typed.touchesSheet === false;
+    if (typed.fitsOver === null) desk.type(hole, { fitsOver: yes });
+    else if (typed.touchesSheet === null) desk.type(hole, { touchesSheet: yes });
+    else if (inside && typed.upperFits === null && (plate?.upperHoleIn ?? null) !== null)
+      desk.type(hole, { upperFits: yes });
+    else if (inside && typed.upperTouches === null && (plate?.upperNotchIn ?? null) !== null)
+      desk.type(hole, { upperTouches: yes });
+  }
+  /** Keys of the sheet: in a field Enter goes on; beside the fields Y and N answer the plate, C says all clean. */
   function keys(of: HTMLElement): () => void {
     of.addEventListener('keydown', onkeydown);
     of.addEventListener('focusout', onfocusout);
@@ -119,9 +156,13 @@
     };
   }
   function onkeydown(event: KeyboardEvent): void {
-    if (event.key !== 'Enter' || event.isComposing) return;
+    if (event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return;
     const at = inputs().findIndex((input) => input === event.target);
-    if (at === -1) return;
+    if (at !== -1 && event.key.toLowerCase() === 'c') {
+      event.preventDefault();
+      allClean();
+    }
+    if (event.key !== 'Enter' || at === -1) return;
     event.preventDefault();
     enter(at === 0 ? 'diameter' : 'height');
   }
@@ -129,19 +170,26 @@
     const at = inputs().findIndex((input) => input === event.target);
     if (at !== -1) settled = { ...settled, [at === 0 ? 'diameter' : 'height']: true };
   }
-  /** accepted, but something was found that has to be looked at */
-  const onCondition = ({ judged: head, findings }: HeadReport) =>
-    head.ok && head.result.verdict === 'accept' && findings.length > 0;
-  const time = (at: string) =>
-    new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
+  function onwindowkey(event: KeyboardEvent): void {
+    const { target, key } = event;
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    if (target instanceof Element && target.closest('input, textarea, select, [role=dialog]'))
+      return;
+    const pressed = key.toLowerCase();
+    if (pressed === 'c') allClean();
+    else if (desk.way === 'plate' && (pressed === 'y' || pressed === 'n'))
+      answerPlate(pressed === 'y');
+    else if (
+      desk.way === 'plate' &&
+      key === 'Enter' &&
+      !(target instanceof Element && target.closest('button, a, summary'))
+    )
+      record();
+  }
+  const onCondition = $derived(looks.length > 0);
 </script>
 
-{#snippet doNow(report: HeadReport)}
-  <div class="now">
-    <h3 class="label">Do now</h3>
-    {#each reportInWords(report, preferences.inWords).doNow as step (step)}<p>{step}</p>{/each}
-  </div>
-{/snippet}
+<svelte:window onkeydown={onwindowkey} />
 
 <header>
   <h2>Head {hole} of {desk.issue.holes.length}</h2>
@@ -163,6 +211,13 @@
     >
   </span>
 </header>
+<DueBar due={desk.due} here={hole} logged={desk.driving().hitAt.size > 0} {onpick} />
+<Choice
+  label="How it is looked at"
+  value={desk.way}
+  options={WAYS}
+  onchoose={(way) => (desk.way = way)}
+/>
 
 <form
   bind:this={form}
@@ -172,30 +227,53 @@
   }}
   {@attach keys}
 >
-  <div class="readings">
-    <LengthField
-      label="Diameter"
-      placeholder={nominal.wideIn.toFixed(3)}
-      value={typed.diameter}
-      problem={problemOf('diameter')}
-      oninput={(text) => type('diameter', text)}
+  {#if desk.way === 'calipers'}
+    <div class="readings">
+      <LengthField
+        label="Diameter"
+        placeholder={nominal.wideIn.toFixed(3)}
+        value={typed.diameter}
+        problem={problemOf('diameter')}
+        oninput={(text) => type('diameter', text)}
+      />
+      <LengthField
+        label="Height"
+        placeholder={nominal.highIn.toFixed(3)}
+        value={typed.height}
+        problem={problemOf('height')}
+        oninput={(text) => type('height', text)}
+      />
+    </div>
+  {:else if desk.way === 'plate'}
+    <PlateEntry
+      {typed}
+      {plate}
+      {dash}
+      plates={fitting}
+      chosen={desk.plateChosen}
+      onchoose={(id) => (desk.plateChosen = id)}
+      onanswer={(change) => desk.type(hole, change)}
     />
-    <LengthField
-      label="Height"
-      placeholder={nominal.highIn.toFixed(3)}
-      value={typed.height}
-      problem={problemOf('height')}
-      oninput={(text) => type('height', text)}
-    />
-  </div>
-  {#if live?.report.judged.ok}
-    {@const report = live.report}
+  {:else}
+    <p class="hint">
+      The eye finds what is wrong; that a head is good it never says. Tap what you see: beside each
+      stands what divides leaving it from taking it out.
+    </p>
+  {/if}
+  {#if judged?.ok}
     <VerdictCard
-      verdict={live.report.judged.result.verdict}
-      reasons={reportInWords(report, preferences.inWords).reasons}
-      conditional={onCondition(report)}
+      verdict={judged.result.verdict}
+      reasons={lookInWords(judged.result, live?.report ?? null, preferences.inWords)}
+      conditional={onCondition}
     />
-    {@render doNow(report)}
+    <div class="now">
+      <h3 class="label">Do now</h3>
+      {#each reportInWords({ reasons: [], findings: judged.result.findings }, preferences.inWords, judged.result.verdict).doNow as step (step)}<p
+        >
+          {step}
+        </p>{/each}
+    </div>
+    {#if live}<HeadTaught {desk} {hole} report={live.report} reading={live.reading} />{/if}
     {#if looks.length > 0}
       <fieldset class="looks">
         <legend class="label">Looked at, before it is recorded</legend>
@@ -211,6 +289,11 @@
         {/each}
       </fieldset>
     {/if}
+  {:else if judged && !problems.diameter && !problems.height}
+    <Notice level="attention" title="Look again" text={preferences.refusal(judged.error.said)} />
+  {/if}
+  <PlacesRow clean={typed.clean} onchange={(clean) => desk.type(hole, { clean })} />
+  {#if judged?.ok}
     <button class="act main record" disabled={!person || looksLeft.length > 0}>
       {!person
         ? 'Say who is at the bench first'
@@ -241,27 +324,21 @@
   />
 {/if}
 
-<FlagPicker flags={typed.flags} ontoggle={(flag: SeenFlag) => desk.toggle(hole, flag)} />
-
-{#if last && !live}
-  <section class="last" data-testid="last-reading">
-    <h3 class="label">Recorded</h3>
-    <VerdictCard
-      verdict={last.frozen.verdict}
-      reasons={recorded ? reportInWords(recorded.report, preferences.inWords).reasons : []}
-      conditional={recorded !== null && onCondition(recorded.report)}
-    />
-    {#if recorded?.report.judged.ok}{@render doNow(recorded.report)}{/if}
-    <p>
-      <Length lengthIn={last.diameterIn} decimal /> × <Length lengthIn={last.heightIn} decimal />
-      <span class="hint"
-        >by {last.by}, {time(last.at)}{(last.looked ?? [])
-          .map((look) => `; ${LOOKS[look]}`)
-          .join('')}</span
-      >
-    </p>
-  </section>
+{#if last && !live && !judged}
+  <LastLook {last} {recorded} />
 {/if}
+{@render children()}
+
+{#if desk.way === 'calipers'}<HowRead {typed} ontype={(change) => desk.type(hole, change)} />{/if}
+{#if flush}<FlushEntry {typed} limits={flush} ontype={(change) => desk.type(hole, change)} />{/if}
+<FlagPicker
+  flags={typed.flags}
+  {dash}
+  {flush}
+  open={desk.way === 'eye'}
+  ontoggle={(flag: SeenFlag) => desk.toggle(hole, flag)}
+/>
+
 {#if shown?.report.judged.ok}
   {@const { report, reading } = shown}
   <HeadSketch diameterIn={reading.diameterIn} heightIn={reading.heightIn} {rivetIn} />
@@ -272,19 +349,23 @@
   {#if (workOpen || workspace.arithmetic) && shown.report.judged.ok}
     <Arithmetic work={[...shown.report.judged.work, ...(report.metal?.work ?? [])]} />
   {/if}
-{:else if !last}
+{:else if !last && desk.way === 'calipers'}
   <p class="hint">
     Measure the driven head with calipers: its diameter, then its height above the sheet. The
     verdict appears as you type.
   </p>
+{:else if judged?.ok && desk.way !== 'calipers'}
+  <Arithmetic work={judged.work} />
 {/if}
-<CaliperView
-  diameterIn={shown?.reading.diameterIn ?? nominal.wideIn}
-  heightIn={shown?.reading.heightIn ?? nominal.highIn}
-  wideIn={timesD(limits.diameterD)}
-  highIn={timesD(limits.heightD)}
-  typed={shown !== null}
-/>
+{#if desk.way === 'calipers'}
+  <CaliperView
+    diameterIn={shown?.reading.diameterIn ?? nominal.wideIn}
+    heightIn={shown?.reading.heightIn ?? nominal.highIn}
+    wideIn={timesD(limits.diameterD)}
+    highIn={timesD(limits.heightD)}
+    typed={shown !== null}
+  />
+{/if}
 
 <style>
   header {
@@ -300,8 +381,7 @@
     gap: 6px;
     margin-left: auto;
   }
-  form,
-  .last {
+  form {
     display: flex;
     flex-direction: column;
     gap: 8px;

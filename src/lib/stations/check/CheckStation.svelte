@@ -1,5 +1,8 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { HEAD_LIMITS } from '$core/catalog/head-limits.ts';
+  import { headsInD } from '$core/check/hole-events.ts';
+  import { useReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { issuedParts } from '$core/issue/issue.ts';
   import { useIssueDesk } from '$lib/stations/check/issue-desk';
@@ -17,7 +20,11 @@
   import CheckSheet from './CheckSheet.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
-  import { MARK_WORDS } from '../../ui/kit/VerdictMark.svelte';
+  import Choice from '../../ui/kit/Choice.svelte';
+  import Pick from '../../ui/kit/Pick.svelte';
+  import DueBar from './DueBar.svelte';
+  import HeadTable from './HeadTable.svelte';
+  import ReworkPanel from './rework/ReworkPanel.svelte';
   import VerdictLegend from '../../ui/kit/VerdictLegend.svelte';
 
   const workspace = useWorkspace();
@@ -37,6 +44,7 @@
     const judged = open.desk?.reportFor(holeHere)?.report.judged;
     return judged?.ok ? judged.result : null;
   });
+  const ready = useReadyDesk();
   const drive = useDriveDesk();
   const seen = $derived(drive.desk?.state.seen.get(holeHere));
   const seenSaid = $derived(
@@ -49,6 +57,20 @@
       : null
   );
   const pick = (hole: number) => (workspace.picked = hole);
+  // What is due comes up by itself, until somebody picks another.
+  onMount(() => {
+    const next = open.desk?.due.next ?? null;
+    if (next !== null) workspace.propose(next);
+  });
+  let view = $state<'wide' | 'high' | 'table'>('wide');
+  let of = $state('');
+  const heads = $derived(headsInD(open.desk?.events ?? []));
+  const people = $derived([...new Set(heads.map(({ by }) => by))]);
+  const shownHeads = $derived(of === '' ? heads : heads.filter(({ by }) => by === of));
+  const reworked = (hole: number): 'out' | 'left' | null => {
+    const stage = open.desk?.rework.holes.get(hole)?.stage;
+    return stage === 'out' || stage === 'ask' ? 'out' : stage === 'left' ? 'left' : null;
+  };
 </script>
 
 {#if open.issue && open.desk}
@@ -68,42 +90,55 @@
             overlapIn={facts.overlapIn}
             states={open.desk.states}
             onItsWay={(hole) => open.desk?.isOnItsWay(hole) ?? false}
+            {reworked}
             picked={workspace.picked}
             onpick={pick}
           />
-          <VerdictLegend states={open.desk.states} />
-          <table class="sr-only">
-            <caption>Heads measured</caption>
-            <thead
-              ><tr
-                ><th scope="col">Hole</th><th scope="col">Diameter</th><th scope="col">Height</th
-                ><th scope="col">Verdict</th></tr
-              ></thead
-            >
-            <tbody>
-              {#each open.desk.events as { id, hole, diameterIn, heightIn, frozen } (id)}
-                <tr
-                  ><th scope="row">{hole}</th><td>{preferences.inWords(diameterIn)}</td><td
-                    >{preferences.inWords(heightIn)}</td
-                  ><td>{MARK_WORDS[frozen.verdict]}</td></tr
-                >
-              {/each}
-            </tbody>
-          </table>
-          <div class="charts">
-            <div class="run">
-              <RunChart
-                events={open.desk.events}
-                limits={facts.limits}
-                picked={workspace.picked}
-                onpick={pick}
-                arithmetic={workspace.arithmetic}
+          <VerdictLegend states={open.desk.states} {reworked} />
+          <div class="views">
+            <Choice
+              quiet
+              label="What the heads show"
+              value={view}
+              options={[
+                { value: 'wide', text: 'Diameters' },
+                { value: 'high', text: 'Heights' },
+                { value: 'table', text: 'Table' }
+              ]}
+              onchoose={(value) => (view = value)}
+            />
+            {#if people.length > 1}
+              <Pick
+                label="Measured by"
+                value={of}
+                options={[
+                  { value: '', text: 'everyone' },
+                  ...people.map((name) => ({ value: name, text: name }))
+                ]}
+                onchoose={(name) => (of = name)}
               />
-            </div>
-            <div class="run">
-              <GateChart events={open.desk.events} limits={facts.limits} now={typed} />
-            </div>
+            {/if}
           </div>
+          {#if view === 'table'}
+            <HeadTable desk={open.desk} drive={drive.desk} onpick={pick} />
+          {:else}
+            <div class="charts">
+              <div class="run">
+                <RunChart
+                  heads={shownHeads}
+                  measure={view}
+                  next={open.desk.due.next}
+                  limits={facts.limits}
+                  picked={workspace.picked}
+                  onpick={pick}
+                  arithmetic={workspace.arithmetic}
+                />
+              </div>
+              <div class="run">
+                <GateChart events={open.desk.events} limits={facts.limits} now={typed} />
+              </div>
+            </div>
+          {/if}
         </div>
       {/if}
     {/snippet}
@@ -128,12 +163,38 @@
               : ''}
           </p>
         {/if}
-        <CheckSheet desk={open.desk} {person} hole={holeHere} onpick={pick} />
+        {#snippet mend()}
+          {#if open.desk}<ReworkPanel desk={open.desk} hole={holeHere} {person} />{/if}
+        {/snippet}
+        {#if reworked(holeHere) === 'out'}
+          <DueBar
+            due={open.desk.due}
+            here={holeHere}
+            logged={open.desk.driving().hitAt.size > 0}
+            onpick={pick}
+          />
+          {@render mend()}
+          {#if !person}<a class="act" href="/who?back=/joints/{workspace.id}/check"
+              >Say who is at the bench first</a
+            >{/if}
+        {:else}
+          <CheckSheet
+            desk={open.desk}
+            {person}
+            hole={holeHere}
+            plates={ready.figures.plates}
+            onpick={pick}
+          >
+            {@render mend()}
+          </CheckSheet>
+        {/if}
       {/if}
     {/snippet}
     {#snippet foot()}
       <footer class="keys">
         <span><kbd>Enter</kbd> to height, then record and next</span>
+        <span><kbd>C</kbd> all three clean</span>
+        {#if open.desk?.way === 'plate'}<span><kbd>Y</kbd> <kbd>N</kbd> answer the plate</span>{/if}
         <span><kbd>[</kbd> <kbd>]</kbd> hole back, on</span>
         <span class="limits">
           limits: {facts.limits}, {preferences.text(limits.diameterD.low * D)} to {preferences.inWords(
@@ -163,9 +224,15 @@
   .drawing {
     display: grid;
     grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: auto auto auto minmax(0, 1fr);
+    grid-template-rows: auto auto auto auto minmax(0, 1fr);
     gap: 6px;
     height: 100%;
+  }
+  .views {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 14px;
+    align-items: end;
   }
   .charts {
     display: grid;

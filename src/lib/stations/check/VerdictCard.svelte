@@ -1,16 +1,17 @@
 <script lang="ts">
-  import type { Verdict } from '$core/check/findings.ts';
+  import type { LookVerdict } from '$core/check/findings.ts';
   import VerdictMark from '../../ui/kit/VerdictMark.svelte';
 
   /** The verdict: a shape, a word, and why. */
   interface Props {
-    verdict: Verdict;
+    verdict: LookVerdict;
     reasons: string[];
     /** good on a condition that someone still has to look at */
     conditional?: boolean;
   }
   let { verdict, reasons, conditional = false }: Props = $props();
-  const WORDS: Record<Verdict, string> = {
+  const WORDS: Record<LookVerdict, string> = {
+    measure: 'Measure again',
     accept: 'Good',
     'drive-more': 'Drive more',
     replace: 'Drill out and replace',
@@ -58,6 +59,7 @@
     background: var(--olive-soft);
   }
   .conditional,
+  .measure,
   .drive-more {
     border-color: var(--amber-line);
     background: var(--amber-soft);
@@ -74,6 +76,7 @@
     color: var(--olive-deep);
   }
   .conditional strong,
+  .measure strong,
   .drive-more strong {
     color: var(--amber);
   }

@@ -1,5 +1,6 @@
 import type { Clocked } from '$lib/client/outbox.svelte';
 import { z } from 'zod';
+import type { Answer } from '$core/answer.ts';
 import {
   headReport,
   HeadReading,
@@ -7,26 +8,31 @@ import {
   rowMeaning,
   type HeadReport
 } from '$core/check/head-report.ts';
-import { holeStream, lastShares, type HoleEvent } from '$core/check/hole-events.ts';
-import { Look, looksAsked, SeenFlag } from '$core/check/findings.ts';
+import {
+  holeStream,
+  isMeasured,
+  lastShares,
+  type HoleEvent,
+  type HoleState,
+  type HoleSubject
+} from '$core/check/hole-events.ts';
+import { looksAsked, type Look, type SeenFlag } from '$core/check/findings.ts';
+import type { HeadJudged } from '$core/check/head-judged.ts';
+import { judgeLook, type HoleLook } from '$core/check/hole-look.ts';
+import { headAfter, nextHead, type NextHead } from '$core/check/next-head.ts';
+import type { ShopPlate } from '$core/devices/shop-plate.ts';
+import type { PlateUsed } from '$core/check/plate-look.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
 import { predictedHeadIn3, type Issue } from '$core/issue/issue.ts';
+import { asReworked, type ReworkState } from '$core/reworking/rework-events.ts';
 import type { Dash } from '$core/schema/fields.ts';
 import { Desk } from '../../client/desk.svelte';
 import { Kept } from '../../client/kept';
+import { lookTyped, isTyped, NOTHING_TYPED, TypedLook, type LookWay } from './typed-look.ts';
 
-const Typed = z.object({
-  diameter: z.string(),
-  height: z.string(),
-  flags: z.array(SeenFlag),
-  looked: z.array(Look).default([])
-});
-/** A reading as typed; nothing is lost by looking at another hole meanwhile. */
-type Typed = z.infer<typeof Typed>;
-
-const KeptTyping = z.record(z.string(), Typed);
-
-const NOTHING: Typed = { diameter: '', height: '', flags: [], looked: [] };
+const KeptTyping = z.record(z.string(), TypedLook);
+/** A look before it is stamped is judged as it would be now. */
+const UNSTAMPED = { id: '00000000-0000-4000-8000-000000000000', at: '2000-01-01T00:00:00Z' };
 
 export type DeskState =
   { kind: 'idle' } | { kind: 'sending' } | { kind: 'waiting' } | ({ kind: 'refused' } & Refused);
@@ -39,36 +45,62 @@ interface Refused {
 
 /** The readings of one issue: what is typed, what it means, what is recorded, what is still on its way. */
 export class CheckDesk {
-  readonly issue: Issue;
-  readonly desk;
-  #typed = $state.raw<Record<string, Typed>>({});
+  readonly #issued: Issue;
+  readonly #rework: () => ReworkState;
+  readonly desk: Desk<HoleSubject, HoleLook, HeadJudged, Map<number, HoleState>>;
+  #typed = $state.raw<Record<string, TypedLook>>({});
+  /** how heads are looked at just now */
+  way = $state<LookWay>('calipers');
+  /** the plate chosen, by its id; empty: the first that has the size */
+  plateChosen = $state('');
+  /** the shop's plates; told by whoever knows */
+  plates: () => readonly ShopPlate[] = () => [];
   #kept: Kept<typeof KeptTyping>;
   /** the head that was not taken */
   #refused = $state.raw<Refused | null>(null);
 
-  constructor(issue: Issue, events: HoleEvent[]) {
-    this.issue = issue;
+  constructor(issue: Issue, events: HoleEvent[], rework: () => ReworkState) {
+    this.#issued = issue;
+    this.#rework = rework;
     this.#kept = new Kept(`typed-heads.${issue.id}`, KeptTyping);
+    const { facts, holes, heldOpen } = issue;
+    const subject: HoleSubject = {
+      facts,
+      holes,
+      heldOpen,
+      get rework() {
+        return rework();
+      }
+    };
     // A head counts once the server has judged it.
-    this.desk = new Desk(holeStream, issue, {
+    this.desk = new Desk(holeStream, subject, {
       subjectId: issue.id,
       stored: events,
       by: '',
-      refused: (checked, message) => {
-        this.#refused = { hole: checked.hole, said: told(message) };
-        const { hole, diameterIn, heightIn, flags } = checked;
+      refused: (look, message) => {
+        const { hole, flags } = look;
+        this.#refused = { hole, said: told(message) };
         // what was typed there since is newer
-        if (!this.#typed[hole])
+        if (this.#typed[hole]) return;
+        if (look.kind === 'checked')
           this.type(hole, {
-            diameter: String(diameterIn),
-            height: String(heightIn),
-            flags,
-            looked: []
+            diameter: String(look.diameterIn),
+            height: String(look.heightIn),
+            flags
           });
+        else if (look.kind === 'gauged') {
+          const { fitsOver, touchesSheet, upperFits, upperTouches } = look;
+          this.type(hole, { fitsOver, touchesSheet, upperFits, upperTouches, flags });
+        } else this.type(hole, { flags });
       }
     });
   }
 
+  /** as released, with what was replaced since */
+  readonly issue = $derived.by((): Issue => asReworked(this.#issued, this.#rework()));
+  get rework(): ReworkState {
+    return this.#rework();
+  }
   get events(): HoleEvent[] {
     return this.desk.events;
   }
@@ -92,11 +124,11 @@ export class CheckDesk {
     return this.desk.outbox.waiting.length;
   }
 
-  typedFor(hole: number): Typed {
-    return this.#typed[hole] ?? NOTHING;
+  typedFor(hole: number): TypedLook {
+    return this.#typed[hole] ?? NOTHING_TYPED;
   }
 
-  type(hole: number, change: Partial<Typed>): void {
+  type(hole: number, change: Partial<TypedLook>): void {
     // what was looked at belongs to the figures it was asked for
     const looked = change.looked ?? [];
     this.#typed = { ...this.#typed, [hole]: { ...this.typedFor(hole), ...change, looked } };
@@ -126,11 +158,36 @@ export class CheckDesk {
     return { diameter: refused('diameterIn', diameter), height: refused('heightIn', height) };
   }
 
+  /** The look that is typed, as it would be sent; null while something is missing. */
+  lookFor(hole: number) {
+    return lookTyped(hole, this.way, this.typedFor(hole), this.plateFor(this.dashOf(hole)));
+  }
+
+  /** What the typed look comes to; null while something is missing. */
+  judgedFor(hole: number): Answer<HeadJudged> | null {
+    const look = this.lookFor(hole);
+    const issued = this.issue.holes.find(({ number }) => number === hole);
+    if (!look || !issued) return null;
+    // judged as if it had been looked at on its condition: what is left of that is asked for apart
+    const asked = look.kind === 'checked' ? { looked: ['straight', 'flat'] as Look[] } : {};
+    return judgeLook({ ...look, ...asked, ...UNSTAMPED } as HoleLook, this.issue.facts, issued);
+  }
+
   /** What must still be looked at before the typed head is recorded. */
   looksLeft(hole: number): readonly Look[] {
-    const judged = this.reportFor(hole)?.report.judged;
+    const judged = this.judgedFor(hole);
     const { looked } = this.typedFor(hole);
     return judged?.ok ? looksAsked(judged.result).filter((look) => !looked.includes(look)) : [];
+  }
+
+  /** The plate that a size is held against; null where the shop has none. */
+  plateFor(dash: Dash): PlateUsed | null {
+    const having = this.plates().filter(({ sizes }) => sizes.some((size) => size.dash === dash));
+    const plate = having.find(({ id }) => id === this.plateChosen) ?? having[0];
+    const size = plate?.sizes.find((one) => one.dash === dash);
+    if (!plate || !size) return null;
+    const { headHoleIn, notchIn, upperHoleIn, upperNotchIn } = size;
+    return { name: plate.name, headHoleIn, notchIn, upperHoleIn, upperNotchIn };
   }
 
   /** The rivet size of one hole. */
@@ -157,7 +214,7 @@ export class CheckDesk {
   /** What the latest recorded reading of a hole means; null before there is one. */
   recordedFor(hole: number): { report: HeadReport; reading: HeadReading } | null {
     const last = this.states.get(hole)?.last;
-    if (!last) return null;
+    if (!last || !isMeasured(last)) return null;
     const { limits } = this.issue.facts;
     const { diameterIn, heightIn, flags } = last;
     return this.#reportOf(hole, { dash: this.dashOf(hole), limits, diameterIn, heightIn, flags });
@@ -189,16 +246,16 @@ export class CheckDesk {
     });
   }
 
-  /** Hands a complete reading over for good; it counts as recorded once the server has acknowledged it. */
+  /** Hands a complete look over for good; it counts as recorded once the server has acknowledged it. */
   record(hole: number): void {
-    const judged = this.reportFor(hole);
-    if (!judged || this.looksLeft(hole).length > 0) return;
-    const { diameterIn, heightIn, flags } = judged.reading;
-    const asked = judged.report.judged.ok ? looksAsked(judged.report.judged.result) : [];
-    const looked = asked.length > 0 ? { looked: [...asked] } : {};
+    const look = this.lookFor(hole);
+    const judged = this.judgedFor(hole);
+    if (!look || !judged?.ok || this.looksLeft(hole).length > 0) return;
+    const asked = looksAsked(judged.result);
+    const sent =
+      look.kind === 'checked' && asked.length > 0 ? { ...look, looked: [...asked] } : look;
     this.#refused = null;
-    if (this.desk.add({ kind: 'checked', hole, diameterIn, heightIn, flags, ...looked }))
-      this.#forgetTyped(hole);
+    if (this.desk.add(sent)) this.#forgetTyped(hole);
     else if (this.desk.refusal) this.#refused = { hole, said: this.desk.refusal };
   }
 
@@ -206,14 +263,36 @@ export class CheckDesk {
     return this.desk.outbox.waiting.some((checked) => checked.hole === hole);
   }
 
-  /** The first hole after this one that nobody has looked at, or the next one. */
+  /** when each rivet was hit last, and in what order they are driven; told by whoever knows */
+  driving: () => { order: readonly number[]; hitAt: ReadonlyMap<number, number> } = () => ({
+    order: this.issue.holes.map(({ number }) => number),
+    hitAt: new Map()
+  });
+
+  /** What is due, and what comes next. */
+  readonly due = $derived.by((): NextHead => {
+    const { order, hitAt } = this.driving();
+    const present = new Set(this.issue.holes.map(({ number }) => number));
+    return nextHead({
+      order: order.filter((hole) => present.has(hole)),
+      hitAt,
+      events: this.events,
+      states: this.states,
+      left: new Set(
+        [...this.rework.holes.values()]
+          .filter(({ stage }) => stage === 'left')
+          .map(({ hole }) => hole)
+      ),
+      rules: this.issue.facts.rules
+    });
+  });
+
+  /** The next head that is due and not on its way, or the next one along. */
   nextToDo(after: number): number {
-    const numbers = this.issue.holes.map((hole) => hole.number);
-    const open = (number: number) => !this.states.get(number)?.last && !this.isOnItsWay(number);
+    const last = this.issue.holes.at(-1)?.number ?? after;
     return (
-      numbers.find((number) => number > after && open(number)) ??
-      numbers.find((number) => number !== after && open(number)) ??
-      Math.min(after + 1, numbers.at(-1) ?? after)
+      headAfter(this.due, this.due.order, after, (hole) => !this.isOnItsWay(hole)) ??
+      Math.min(after + 1, last)
     );
   }
 
@@ -236,7 +315,10 @@ export class CheckDesk {
   }
 
   #store(): void {
-    if (Object.keys(this.#typed).length === 0) this.#kept.forget();
-    else this.#kept.write(this.#typed);
+    const kept = Object.fromEntries(
+      Object.entries(this.#typed).filter(([, typed]) => isTyped(typed))
+    );
+    if (Object.keys(kept).length === 0) this.#kept.forget();
+    else this.#kept.write(kept);
   }
 }

@@ -20,6 +20,7 @@ import { paceOf, steadyPaceS } from '$core/driving/pace.ts';
 import { rivetOfHole, type HoleRivet } from '$core/driving/rivet-of-hole.ts';
 import { rivetRuns, type RivetRun } from '$core/driving/rivet-runs.ts';
 import type { Issue, IssuedHole } from '$core/issue/issue.ts';
+import { asReworked, emptyAt, type ReworkState } from '$core/reworking/rework-events.ts';
 import { headGripIn } from '$core/tool-setting/run-setting.ts';
 import type { UseNow } from '$core/tool-setting/tool-status.ts';
 import type { ShopFigures } from '$core/ready/shop-figures.ts';
@@ -32,7 +33,8 @@ const NONE: ReadonlyMap<string, number> = new Map();
 const NOT_COUNTED: DriveFrozen = { partNumber: null, cold: null };
 /** The log of driving one issue: what is driven, what comes next, what is still on its way. */
 export class DriveDesk {
-  readonly issue: Issue;
+  readonly #issued: Issue;
+  readonly #rework: () => ReworkState;
   readonly desk: Desk<DriveSubject, DriveMove, DriveFrozen, DriveState>;
   readonly figures: () => ShopFigures;
   readonly #subject: DriveSubject;
@@ -47,8 +49,15 @@ export class DriveDesk {
   /** why rivets of an expired batch are driven; forgotten with the next batch */
   late = $state('');
 
-  constructor(issue: Issue, events: DriveEvent[], by: string, figures: () => ShopFigures) {
-    this.issue = issue;
+  constructor(
+    issue: Issue,
+    events: DriveEvent[],
+    by: string,
+    figures: () => ShopFigures,
+    rework: () => ReworkState
+  ) {
+    this.#issued = issue;
+    this.#rework = rework;
     this.figures = figures;
     const { facts, holes, heldOpen } = issue;
     const subject: DriveSubject = {
@@ -57,6 +66,9 @@ export class DriveDesk {
       heldOpen,
       get batches() {
         return cold.batches;
+      },
+      get rework() {
+        return rework();
       }
     };
     this.#subject = subject;
@@ -68,6 +80,9 @@ export class DriveDesk {
       refused: (_, message) => (this.refused = told(message))
     });
   }
+
+  /** as released, with what was replaced since */
+  readonly issue = $derived.by((): Issue => asReworked(this.#issued, this.#rework()));
 
   get state(): DriveState {
     return this.desk.state;
@@ -105,6 +120,15 @@ export class DriveDesk {
   readonly driven = $derived.by(
     () => [...this.state.holes.values()].filter(({ driven }) => driven).length
   );
+  /** when each rivet that is in was hit last, ms since 1970 */
+  readonly hitAt = $derived.by(
+    (): ReadonlyMap<number, number> =>
+      new Map(
+        [...this.state.holes].flatMap(([hole, { driven, hitAt }]) =>
+          driven ? [[hole, Date.parse(hitAt)] as const] : []
+        )
+      )
+  );
   /** rivets of cold batches that were logged here and that the server has not counted */
   readonly onTheirWay = $derived.by((): ReadonlyMap<string, number> => {
     const { waiting } = this.desk.outbox;
@@ -123,13 +147,17 @@ export class DriveDesk {
     const of = (number: number) => this.state.holes.get(number);
     return (
       this.order.find((number) => of(number)?.driven && of(number)?.quick === 'more') ??
-      this.order.find((number) => !of(number)?.driven) ??
+      this.order.find((number) => !of(number)?.driven && !this.isEmpty(number)) ??
       null
     );
   });
   /** what a tap logs */
   readonly here = $derived.by((): number | null => this.pointed ?? this.next);
 
+  /** its rivet was taken out, and the hole is not measured yet */
+  isEmpty(number: number): boolean {
+    return emptyAt(this.#rework(), number, Infinity);
+  }
   holeOf(number: number): IssuedHole | undefined {
     return this.issue.holes.find((hole) => hole.number === number);
   }

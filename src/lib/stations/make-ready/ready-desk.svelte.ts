@@ -146,7 +146,7 @@ export class ReadyDesk {
     });
   }
 
-  async setFigures(figures: Omit<ShopFigures, 'tools'>): Promise<boolean> {
+  async setFigures(figures: Omit<ShopFigures, 'tools' | 'plates'>): Promise<boolean> {
     const reply = await call(setShopFiguresAt, undefined, figures);
     if (reply.reached && reply.ok) {
       this.figures = reply.value;

@@ -1,17 +1,15 @@
-import { defineStation, open } from '../station';
+import { defineStation, done, open } from '../station';
 
 export const sign = defineStation({
   key: 'sign',
   name: 'Sign',
   asks: 'What was done, by whom, to which data?',
-  page: {
-    will: [
-      'lay out the record: who did what, with which rivet and lot, to which data',
-      'take the signature of a person entitled to sign',
-      'print it'
-    ],
-    meanwhile: 'sign the paper record; nothing here replaces it'
-  },
+  page: () => import('./SignStation.svelte'),
   standsAlone: () => true,
-  status: () => open('not built yet')
+  status: ({ issue, signedBy }) =>
+    issue === null
+      ? open('not released yet')
+      : signedBy === null
+        ? open(`release ${issue.number} not signed`)
+        : done(`signed by ${signedBy}`)
 });

@@ -10,7 +10,8 @@
       kind: JointKind | null;
       title: string;
       headline: string;
-      state: 'unreadable' | 'impossible' | 'planned' | 'checking' | 'checked';
+      state: 'unreadable' | 'impossible' | 'planned' | 'checking' | 'checked' | 'signed';
+      signedBy: string | null;
       holes: number;
       looked: number;
       driven: number;
@@ -22,7 +23,7 @@
   }
   let { joint, brief = false }: Props = $props();
   const station = $derived(
-    joint.state === 'checking' || joint.state === 'checked'
+    joint.state === 'checking' || joint.state === 'checked' || joint.state === 'signed'
       ? 'check'
       : joint.state === 'unreadable'
         ? 'carry'
@@ -33,7 +34,8 @@
     impossible: 'not possible yet',
     planned: 'planned',
     checking: 'being checked',
-    checked: 'all heads checked'
+    checked: 'all heads checked',
+    signed: 'signed'
   };
   const seen = $derived(
     (['accept', 'drive-more', 'replace', 'refer'] as const).filter(

@@ -5,14 +5,21 @@
   /** What each mark on the hole map means, with how many there are. */
   interface Props {
     states: Map<number, HoleState>;
+    /** what rework makes of a hole; null where nothing */
+    reworked: (hole: number) => 'out' | 'left' | null;
   }
-  let { states }: Props = $props();
-  const KINDS = ['accept', 'drive-more', 'replace', 'refer', 'to-do'] as const;
+  let { states, reworked }: Props = $props();
+  const ALWAYS = ['accept', 'drive-more', 'replace', 'refer', 'to-do'] as const;
+  const SOMETIMES = ['measure', 'out', 'left'] as const;
   const counts = $derived.by(() => {
     const kinds = [...states.values()].map(
-      (state): MarkKind => state.last?.frozen.verdict ?? 'to-do'
+      (state): MarkKind => reworked(state.hole) ?? state.last?.frozen.verdict ?? 'to-do'
     );
-    return KINDS.map((kind) => ({ kind, count: kinds.filter((other) => other === kind).length }));
+    const count = (kind: MarkKind) => kinds.filter((other) => other === kind).length;
+    return [
+      ...ALWAYS.map((kind) => ({ kind, count: count(kind) })),
+      ...SOMETIMES.map((kind) => ({ kind, count: count(kind) })).filter(({ count }) => count > 0)
+    ];
   });
 </script>
 

@@ -1,7 +1,7 @@
 <script lang="ts" module>
-  import type { Verdict } from '$core/check/findings.ts';
+  import type { LookVerdict } from '$core/check/findings.ts';
 
-  export type MarkKind = Verdict | 'on-condition' | 'to-do' | 'sending';
+  export type MarkKind = LookVerdict | 'out' | 'left' | 'on-condition' | 'to-do' | 'sending';
   /** The word that goes with each shape. */
   export const MARK_WORDS: Record<MarkKind, string> = {
     accept: 'good',
@@ -9,6 +9,9 @@
     'drive-more': 'drive more',
     replace: 'drill out',
     refer: 'refer',
+    measure: 'measure again',
+    out: 'empty hole',
+    left: 'left on the data holder’s word',
     'to-do': 'to do',
     sending: 'on its way'
   };
@@ -43,6 +46,18 @@
   {:else if kind === 'refer'}
     <path class="body" d="M0 {-r * 1.25} L{r * 1.25} 0 L0 {r * 1.25} L{-r * 1.25} 0 Z" />
     <path d="M0 {-r * 0.55} V{r * 0.15} M0 {r * 0.5} V{r * 0.56}" />
+  {:else if kind === 'measure'}
+    <circle {r} />
+    <path
+      d="M{-r * 0.55} 0 H{r * 0.55} M{-r * 0.55} {-r * 0.3} V{r * 0.3} M{r * 0.55} {-r * 0.3} V{r *
+        0.3}"
+    />
+  {:else if kind === 'left'}
+    <path class="body" d="M0 {-r * 1.25} L{r * 1.25} 0 L0 {r * 1.25} L{-r * 1.25} 0 Z" />
+    <path d="M{-r * 0.45} {r * 0.05} L{-r * 0.1} {r * 0.4} L{r * 0.5} {-r * 0.4}" />
+  {:else if kind === 'out'}
+    <circle r={r * 0.7} />
+    <path d="M0 {-r * 1.2} V{r * 1.2} M{-r * 1.2} 0 H{r * 1.2}" />
   {:else}
     <circle {r} />
   {/if}
@@ -86,6 +101,21 @@
   }
   .refer .body {
     fill: var(--dye-soft);
+  }
+  .measure {
+    stroke: var(--amber-line);
+  }
+  .measure circle {
+    fill: var(--panel);
+  }
+  .out {
+    stroke: var(--ink);
+  }
+  .left {
+    stroke: var(--olive-deep);
+  }
+  .left .body {
+    fill: var(--olive-soft);
   }
   .to-do {
     stroke: var(--line-strong);

@@ -1,5 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { driveEvents } from '$lib/server/events/drive-events';
+import { signEvents } from '$lib/server/events/sign-events';
+import { reworkEvents } from '$lib/server/events/rework-events';
 import { holeEvents } from '$lib/server/events/hole-events';
 import { eventsOf } from '$lib/server/events/read';
 import { latestIssue } from '$lib/server/services/issues';
@@ -24,21 +26,26 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
       joint.reason === 'unreadable' ? joint.message : 'There is no such joint.'
     );
   if (!issue.ok) error(422, issue.message);
-  const [events, driving, held, ticks, figures, recorded, cages, toolsSet] = await Promise.all([
-    issue.value ? eventsOf(database, holeEvents, issue.value.id) : [],
-    issue.value ? eventsOf(database, driveEvents, issue.value.id) : [],
-    listBins(database),
-    readyEvents(database, params.joint),
-    shopFigures(database),
-    timedWorks(database),
-    settingsOfJoint(database, params.joint),
-    toolSettings(database, params.joint)
-  ]);
+  const [events, driving, rework, signed, held, ticks, figures, recorded, cages, toolsSet] =
+    await Promise.all([
+      issue.value ? eventsOf(database, holeEvents, issue.value.id) : [],
+      issue.value ? eventsOf(database, driveEvents, issue.value.id) : [],
+      issue.value ? eventsOf(database, reworkEvents, issue.value.id) : [],
+      issue.value ? eventsOf(database, signEvents, issue.value.id) : [],
+      listBins(database),
+      readyEvents(database, params.joint),
+      shopFigures(database),
+      timedWorks(database),
+      settingsOfJoint(database, params.joint),
+      toolSettings(database, params.joint)
+    ]);
   return {
     joint: joint.value,
     issue: issue.value,
     events,
     driving,
+    rework,
+    signedBy: signed.at(-1)?.by ?? null,
     toolsSet,
     drawers: held.filter(({ count }) => count > 0),
     ready: { events: ticks, figures, recorded, cages }

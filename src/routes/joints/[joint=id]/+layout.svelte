@@ -21,6 +21,8 @@
     issue={data.issue}
     events={data.events}
     driving={data.driving}
+    rework={data.rework}
+    signedBy={data.signedBy}
     toolsSet={data.toolsSet}
     drawers={data.drawers}
     ready={data.ready}

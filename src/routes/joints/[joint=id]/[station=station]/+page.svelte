@@ -1,5 +1,4 @@
 <script lang="ts">
-  import LaterStation from '$lib/joint-page/LaterStation.svelte';
   import type { PageData } from './$types';
 
   interface Props {
@@ -8,8 +7,4 @@
   let { data }: Props = $props();
 </script>
 
-{#if data.Page}
-  <data.Page />
-{:else}
-  <LaterStation station={data.station} />
-{/if}
+<data.Page />

@@ -6,8 +6,5 @@ import type { PageLoad } from './$types';
 export const load: PageLoad = async ({ params }) => {
   const station = stationOf(params.station);
   if (!station) error(404, 'There is no such station.');
-  return {
-    station,
-    Page: typeof station.page === 'function' ? (await station.page()).default : null
-  };
+  return { Page: (await station.page()).default };
 };

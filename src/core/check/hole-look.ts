@@ -1,0 +1,173 @@
+import { z } from 'zod';
+import { notPossible, type Answer, type WorkLine } from '../answer.ts';
+import { MOVE_STAMP } from '../events/stream.ts';
+import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
+import { FLUSHNESS_LIMITS } from '../rules/flushness.ts';
+import { readInput } from '../schema/read.ts';
+import { drivenHead } from './driven-head.ts';
+import {
+  flagVerdict,
+  graver,
+  Look,
+  looksAsked,
+  Place,
+  SeenFlag,
+  type LookVerdict
+} from './findings.ts';
+import { FlushLook, flushFound, type FlushLimits } from './flush-look.ts';
+import type { CannotTell, HeadJudged } from './head-judged.ts';
+import { HeadReading } from './head-report.ts';
+import { PlateLook, plateSays } from './plate-look.ts';
+import { possibleVerdicts } from './uncertain-head.ts';
+
+/** Further off than this a reading tells nothing. */
+const MOST_UNCERTAIN_IN = 0.1;
+const uncertain = z.number().min(0).max(MOST_UNCERTAIN_IN);
+
+/** What any look at a head may bring beside its way of measuring. */
+const SEEN = {
+  ...MOVE_STAMP,
+  hole: z.int().min(1),
+  flags: HeadReading.shape.flags,
+  /** places that were looked at and are clean */
+  clean: z.array(Place).max(3).optional(),
+  flush: FlushLook.optional()
+};
+
+/** What a client sends when a head was measured. The id is made by the client, so a repeat is stored once. */
+export const CheckedHead = z.strictObject({
+  ...SEEN,
+  kind: z.literal('checked'),
+  diameterIn: HeadReading.shape.diameterIn,
+  heightIn: HeadReading.shape.heightIn,
+  /** what was looked at where the head passes on a condition */
+  looked: z.array(Look).max(2).optional(),
+  /** how it was read, where not by calipers, and how far off either may be */
+  how: z.enum(['print', 'mirror', 'camera']).optional(),
+  plusMinus: z.strictObject({ diameterIn: uncertain, heightIn: uncertain }).optional(),
+  /** by a device that does not exist: practice */
+  simulated: z.boolean().optional()
+});
+export type CheckedHead = z.output<typeof CheckedHead>;
+
+/** A head held against a gauge plate. */
+export const GaugedHead = z.strictObject({
+  ...SEEN,
+  kind: z.literal('gauged'),
+  ...PlateLook.shape
+});
+/** A head that needs no measuring: what the eye saw condemns it. */
+export const EyedHead = z.strictObject({ ...SEEN, kind: z.literal('eyed') });
+
+export const HoleLook = z.discriminatedUnion('kind', [CheckedHead, GaugedHead, EyedHead]);
+/** One look at a driven head, by whichever way. */
+export type HoleLook = z.output<typeof HoleLook>;
+
+interface Measured {
+  verdict: LookVerdict;
+  findings: HeadJudged['findings'];
+  diameterD: number | null;
+  heightD: number | null;
+  cannotTell: CannotTell[];
+}
+
+/** What an issue says of flushness; null for heads that have none, and where its rules were not frozen. */
+export const flushLimitsOf = ({
+  head,
+  rules
+}: Pick<IssuedFacts, 'head' | 'rules'>): FlushLimits | null =>
+  head === 'countersunk' && rules !== null ? FLUSHNESS_LIMITS[rules.flushness] : null;
+
+function measuredBy(
+  move: HoleLook,
+  { limits }: Pick<IssuedFacts, 'limits'>,
+  { dash, number }: Pick<IssuedHole, 'dash' | 'number'>
+): Answer<Measured> {
+  if (move.kind === 'eyed')
+    return move.flags.length === 0 && move.flush === undefined
+      ? notPossible('flags', { code: 'nothing-seen', hole: number })
+      : {
+          ok: true,
+          result: {
+            verdict: 'accept',
+            findings: [],
+            diameterD: null,
+            heightD: null,
+            cannotTell: []
+          },
+          work: []
+        };
+  if (move.kind === 'gauged') {
+    const { plate, fitsOver, touchesSheet, upperFits, upperTouches } = move;
+    const said = plateSays(dash, limits, {
+      plate,
+      fitsOver,
+      touchesSheet,
+      upperFits,
+      upperTouches
+    });
+    return said.ok
+      ? { ok: true, result: { ...said.result, diameterD: null, heightD: null }, work: said.work }
+      : said;
+  }
+  const { diameterIn, heightIn, plusMinus } = move;
+  const reading = readInput(HeadReading, { dash, limits, diameterIn, heightIn, flags: [] });
+  if (!reading.ok) return reading;
+  const judged = drivenHead(reading.value);
+  if (!judged.ok) return judged;
+  const straddles =
+    plusMinus !== undefined &&
+    possibleVerdicts({ dash, limits, diameterIn, heightIn, plusMinus }).size > 1;
+  return {
+    ok: true,
+    result: straddles
+      ? { ...judged.result, verdict: 'measure', cannotTell: ['within-uncertainty'] }
+      : { ...judged.result, cannotTell: [] },
+    work: judged.work
+  };
+}
+
+/**
+ * Judges a look by whichever way it was taken: what was measured, what the eye saw, and how flush it stands; the gravest counts.
+ *
+ * @param facts the issue's own limits
+ * @returns `not-possible` for a head that passes on a condition nobody has looked at yet, for a plate that contradicts
+ * itself, for flushness where the issue has no limits for it, and where only the eye looked and saw nothing
+ * @source handbook 4.6; contract `driven-head`, `gauge-verdict`
+ */
+export function judgeLook(
+  move: HoleLook,
+  facts: Pick<IssuedFacts, 'limits' | 'head' | 'rules'>,
+  hole: Pick<IssuedHole, 'dash' | 'number'>
+): Answer<HeadJudged> {
+  const measured = measuredBy(move, facts, hole);
+  if (!measured.ok) return measured;
+  const work: WorkLine[] = [...measured.work];
+  const flags: SeenFlag[] = [...new Set(move.flags)];
+  const cannotTell = [...measured.result.cannotTell];
+  if (move.flush !== undefined) {
+    const limits = flushLimitsOf(facts);
+    if (!limits) return notPossible('flush', { code: 'no-flush-limits', hole: hole.number });
+    const found = flushFound(move.flush, limits);
+    if (found.flag && !flags.includes(found.flag)) flags.push(found.flag);
+    cannotTell.push(...found.cannotTell);
+  }
+  let verdict: LookVerdict = flags
+    .map((flag): LookVerdict => flagVerdict(flag))
+    .reduce(graver, measured.result.verdict);
+  // too high is touched up or comes out: a slip that cannot tell it leaves the head to be measured
+  if (cannotTell.includes('not-flush-high')) verdict = graver(verdict, 'measure');
+  // the eye alone finds what is wrong; it never says that a head is good
+  if (move.kind === 'eyed') verdict = graver(verdict, 'measure');
+  const result: HeadJudged = {
+    ...measured.result,
+    verdict,
+    findings: [...measured.result.findings, ...flags],
+    cannotTell
+  };
+  const asked = looksAsked(result);
+  const looked = move.kind === 'checked' ? (move.looked ?? []) : [];
+  return asked.every((look) => looked.includes(look))
+    ? { ok: true, result, work }
+    : notPossible('looked', { code: 'look-first', hole: hole.number });
+}

@@ -1,0 +1,145 @@
+import type { WorkLine } from '../answer.ts';
+import { samplingPlan } from '../rules/sampling.ts';
+import { DEFAULT_PROFILE, type RuleProfile } from '../rules/profile.ts';
+import type { HoleEvent, HoleState } from './hole-events.ts';
+import { samplingDue } from './sampling-due.ts';
+
+/** What an issue is looked at by: its holes in the order driven, what was logged, what was seen. */
+export interface HeadsToLookAt {
+  /** as planned to be driven */
+  order: readonly number[];
+  /**
+   * When each rivet was last hit, ms since 1970. Empty where nobody logs driving: then every rivet counts as driven, and one
+   * goes along the rows, since nobody knows in which order they were.
+   */
+  hitAt: ReadonlyMap<number, number>;
+  events: readonly HoleEvent[];
+  states: ReadonlyMap<number, HoleState>;
+  /** heads that stay as they are on the data holder’s word */
+  left: ReadonlySet<number>;
+  /** null in issues that do not hold their rules: every head */
+  rules: RuleProfile | null;
+}
+
+/** Why a head comes next. */
+export type NextReason =
+  'again-replaced' | 'again-driven' | 'again-measure' | 'near-a-bad-one' | 'plan';
+
+export interface NextHead {
+  /** null where nothing is due */
+  next: number | null;
+  reason: NextReason | null;
+  /** the bad head that a neighbor is looked at for */
+  near: number | null;
+  /** every head that is due, what must be looked at again first */
+  due: number[];
+  required: number;
+  looked: number;
+  /** heads that are bad as they stand */
+  open: number[];
+  /** in which they are gone through */
+  order: readonly number[];
+  work: readonly WorkLine[];
+}
+
+/**
+ * Which head is looked at next: what was replaced, driven more or could not be told first, then what the shop's sampling asks
+ * for.
+ *
+ * @source handbook 4.6; contract `sampling-due`
+ */
+export function nextHead(of: HeadsToLookAt): NextHead {
+  const { hitAt, events, states, left, rules } = of;
+  const logged = hitAt.size > 0;
+  const order = logged ? of.order : [...of.order].sort((a, b) => a - b);
+  const seen = new Set(events.map(({ hole }) => hole));
+  const isDriven = (hole: number) => !logged || hitAt.has(hole) || seen.has(hole);
+  const profile = rules ?? DEFAULT_PROFILE;
+  const known = new Set(order);
+  const told = [...events]
+    .filter(({ hole, frozen }) => known.has(hole) && frozen.verdict !== 'measure')
+    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at))
+    .map(({ hole, frozen }) => ({ hole, good: frozen.verdict === 'accept' }));
+  const due =
+    order.length === 0
+      ? null
+      : samplingDue({
+          order: [...order],
+          plan: samplingPlan(profile),
+          tighten: profile.tighten,
+          checked: told,
+          driven: order.filter(isDriven)
+        });
+  const asked = due?.ok ? due.result : null;
+  const again: { hole: number; reason: NextReason }[] = [];
+  for (const hole of order) {
+    const state = states.get(hole);
+    if (!state || state.looks === 0 || left.has(hole)) continue;
+    const { last } = state;
+    const hit = hitAt.get(hole);
+    if (last === null) {
+      if (!logged || hit !== undefined) again.push({ hole, reason: 'again-replaced' });
+    } else if (last.frozen.verdict === 'measure') again.push({ hole, reason: 'again-measure' });
+    else if (hit !== undefined && hit > Date.parse(last.at))
+      again.push({ hole, reason: 'again-driven' });
+  }
+  const first = again[0];
+  const againHoles = new Set(again.map(({ hole }) => hole));
+  const open = order.filter((hole) => {
+    const verdict = states.get(hole)?.last?.frozen.verdict;
+    return (
+      verdict !== undefined &&
+      verdict !== 'accept' &&
+      verdict !== 'measure' &&
+      !left.has(hole) &&
+      !againHoles.has(hole)
+    );
+  });
+  const next = first?.hole ?? asked?.next ?? null;
+  const reason = first?.reason ?? asked?.reason ?? null;
+  return {
+    next,
+    reason,
+    near: reason === 'near-a-bad-one' && next !== null ? nearestBad(order, next, told) : null,
+    due: [...againHoles, ...(asked?.due ?? []).filter((hole) => !againHoles.has(hole))],
+    required: asked?.required ?? 0,
+    looked:
+      (asked?.looked ?? 0) - again.filter(({ reason: why }) => why !== 'again-measure').length,
+    open,
+    order,
+    work: due?.ok ? due.work : []
+  };
+}
+
+/**
+ * The head to go on to from one just looked at: what is urgent first, else the next that is due further along, and round.
+ *
+ * @returns null where nothing else is due
+ */
+export function headAfter(
+  { next, reason, due }: Pick<NextHead, 'next' | 'reason' | 'due'>,
+  order: readonly number[],
+  here: number,
+  free: (hole: number) => boolean
+): number | null {
+  if (next !== null && reason !== 'plan' && next !== here && free(next)) return next;
+  const placeOf = new Map(order.map((hole, place) => [hole, place]));
+  const at = placeOf.get(here) ?? -1;
+  const open = due.filter((hole) => hole !== here && free(hole));
+  return open.find((hole) => (placeOf.get(hole) ?? -1) > at) ?? open[0] ?? null;
+}
+
+function nearestBad(
+  order: readonly number[],
+  hole: number,
+  told: readonly { hole: number; good: boolean }[]
+): number | null {
+  const at = order.indexOf(hole);
+  let nearest: { hole: number; away: number } | null = null;
+  for (const { hole: bad, good } of told) {
+    if (good) continue;
+    const away = Math.abs(order.indexOf(bad) - at);
+    if (nearest === null || away < nearest.away) nearest = { hole: bad, away };
+  }
+  return nearest?.hole ?? null;
+}

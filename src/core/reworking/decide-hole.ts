@@ -1,0 +1,185 @@
+import { notPossible, workLine, type Answer } from '../answer.ts';
+import { drillIn } from '../catalog/drills.ts';
+import { rivetSize } from '../catalog/rivets.ts';
+import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
+import { by, len } from '../notation.ts';
+import { oversize } from '../rework/oversize.ts';
+import type { Dash } from '../schema/fields.ts';
+import { partNumber as readPartNumber, writePartNumber } from '../stack/part-number.ts';
+import { stockedLength } from '../stack/rivet-length.ts';
+import { above, below } from '../units/tolerance.ts';
+import { issuedRivet, type ReplacedRivet } from './replaced-rivet.ts';
+import type { SeenInHole } from './rework-moves.ts';
+
+/** A hole whose rivet came out so often is for the people who own the data (handbook 4.7). */
+export const OUTS_BEFORE_REFERRAL = 3;
+
+/** A hole that measures more, in D, is a slipped decimal. */
+const MOST_BELIEVABLE_D = 2;
+
+/** What stands against the same or the next size in a hole. */
+export type AgainstSize =
+  | 'hole'
+  | 'edge'
+  | 'pitch'
+  | 'between-rows'
+  | 'flush'
+  | 'cut-too-deep'
+  | 'length'
+  | 'no-larger-size';
+
+export interface HoleDecision {
+  decision: 'keep' | 'next-size' | 'refer';
+  /** why it is referred whatever its size; null where the size decides */
+  because: 'third-time' | SeenInHole | null;
+  against: AgainstSize[];
+  /** what goes in; null where it is referred */
+  rivet: ReplacedRivet | null;
+}
+
+/** An empty hole as found. */
+export interface FoundHole {
+  /** at its widest: an oval hole is as wide as that */
+  widestIn: number;
+  /** how far under the skin its countersink would leave the head; null where it is none, or cut right */
+  tooDeepIn: number | null;
+  seen: readonly SeenInHole[];
+  /** how often a rivet was taken out of it, this time counted */
+  outs: number;
+}
+
+/**
+ * What becomes of a hole that a rivet was taken out of: the same size, the next one, or a question to those who own the data.
+ *
+ * @param hole as it is now, a size it was given by an earlier rework counted
+ * @returns `not-possible` where the issue does not say what the hole stands among
+ * @source handbook 4.7; contract `oversize`, with rows, alloy and the cut held too
+ */
+export function decideHole(
+  facts: IssuedFacts,
+  hole: IssuedHole,
+  found: FoundHole
+): Answer<HoleDecision> {
+  const { rules, head } = facts;
+  const { room, dash } = hole;
+  if (rules === null || room === null)
+    return notPossible('hole', { code: 'no-room-frozen', hole: hole.number });
+  const { widestIn, tooDeepIn, seen, outs } = found;
+  const mostIn = MOST_BELIEVABLE_D * rivetSize(dash).diameterIn;
+  if (above(widestIn, mostIn))
+    return notPossible('widestIn', { code: 'hole-too-large', holeIn: widestIn, dash, mostIn });
+  const decided = oversize(
+    {
+      dash,
+      head,
+      holeIn: widestIn,
+      edgeIn: room.edgeIn,
+      pitchesIn: room.pitchIn === null ? [] : [room.pitchIn],
+      sheetsIn: room.sheetsIn,
+      increments: rules.increments,
+      school: rules.drill
+    },
+    rules.multipliers
+  );
+  if (!decided.ok) return decided;
+  const work = [...decided.work];
+  const say = (
+    decision: HoleDecision['decision'],
+    rest: Partial<HoleDecision> = {}
+  ): Answer<HoleDecision> => ({
+    ok: true,
+    result: { decision, because: null, against: [], rivet: null, ...rest },
+    work
+  });
+  work.push(
+    workLine('rivets taken out of it', `at ${OUTS_BEFORE_REFERRAL} it is referred`, outs, 'times')
+  );
+  if (outs >= OUTS_BEFORE_REFERRAL) return say('refer', { because: 'third-time' });
+  const grave = seen[0];
+  if (grave !== undefined) return say('refer', { because: grave });
+
+  const own = issuedRivet(facts, hole);
+  const cutDeep = head === 'countersunk' && tooDeepIn !== null && above(tooDeepIn, 0);
+  if (decided.result.decision === 'keep' && !cutDeep)
+    return say('keep', { rivet: { ...own, dash, holeIn: Math.max(own.holeIn, widestIn) } });
+
+  // a cut that is too deep asks for the next size even where the hole itself would do
+  const grown =
+    cutDeep && decided.result.decision === 'keep' ? nextOnly(facts, hole, widestIn) : decided;
+  if (!grown.ok) return grown;
+  const against: AgainstSize[] = [...grown.result.fails];
+  const next = nextDash(dash);
+  if (next === null)
+    return say('refer', { against: against.length > 0 ? against : ['no-larger-size'] });
+  const bigger = rivetSize(next);
+  const leastIn = rules.multipliers.transverseMinD * bigger.diameterIn;
+  if (room.betweenRowsIn !== null) {
+    work.push(
+      workLine(
+        'its least between rows',
+        by`${rules.multipliers.transverseMinD} D; there is ${len(room.betweenRowsIn)}`,
+        leastIn,
+        'in'
+      )
+    );
+    if (below(room.betweenRowsIn, leastIn)) against.push('between-rows');
+  }
+  if (cutDeep) {
+    const deeperIn = bigger.head.countersunk.heightIn - rivetSize(dash).head.countersunk.heightIn;
+    work.push(
+      workLine('its head is deeper by', by`the cut lies ${len(tooDeepIn)} too deep`, deeperIn, 'in')
+    );
+    if (above(tooDeepIn, deeperIn)) against.push('cut-too-deep');
+  }
+  const gripIn = hole.gripIn ?? facts.gripIn;
+  const stocked = stockedLength(gripIn, {
+    dash: next,
+    increments: rules.increments,
+    lean: rules.lean
+  });
+  const part = readPartNumber({ text: own.partNumber });
+  if (against.length > 0 || !stocked.ok || !part.ok) return say('refer', { against });
+  const { standard, alloy } = part.result;
+  const drill = bigger.drill[rules.drill];
+  work.push(
+    workLine(
+      'its length',
+      by`for a grip of ${len(gripIn)}, near ${len(stocked.idealIn)}`,
+      stocked.lengthIn,
+      'in'
+    )
+  );
+  return say('next-size', {
+    rivet: {
+      dash: next,
+      partNumber: writePartNumber(standard, head, alloy, next, stocked.sixteenths),
+      lengthIn: stocked.lengthIn,
+      holeIn: drillIn(drill)
+    }
+  });
+}
+
+const nextDash = (dash: Dash): Dash | null =>
+  dash === 3 ? 4 : dash === 4 ? 5 : dash === 5 ? 6 : dash === 6 ? 8 : null;
+
+/** The next size asked for by the cut: held against everything but a hole that would still keep its size. */
+function nextOnly({ rules, head }: IssuedFacts, { room, dash }: IssuedHole, widestIn: number) {
+  if (rules === null || room === null) throw new Error('asked only where both are frozen');
+  const keepsIn = drillIn(rivetSize(dash).drill[rules.drill]);
+  return oversize(
+    {
+      dash,
+      head,
+      // the least hole that is over its own size
+      holeIn: Math.max(widestIn, keepsIn + JUST_OVER_IN),
+      edgeIn: room.edgeIn,
+      pitchesIn: room.pitchIn === null ? [] : [room.pitchIn],
+      sheetsIn: room.sheetsIn,
+      increments: rules.increments,
+      school: rules.drill
+    },
+    rules.multipliers
+  );
+}
+/** A hole this much over its drill no longer keeps its size (handbook 4.7). */
+const JUST_OVER_IN = 0.0031;

@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
+import { Dash } from '../schema/fields.ts';
+
+export const ReplacedRivet = z.strictObject({
+  dash: Dash,
+  partNumber: z.string().min(1).max(40),
+  lengthIn: z.number().positive(),
+  /** as measured, or as the next size is drilled */
+  holeIn: z.number().positive()
+});
+/** The rivet that goes into a hole another was taken out of; inches. */
+export type ReplacedRivet = z.output<typeof ReplacedRivet>;
+
+/** The rivet that an issue has for a hole. */
+export const issuedRivet = (facts: IssuedFacts, hole: IssuedHole): Omit<ReplacedRivet, 'dash'> => {
+  const { partNumber, lengthIn, holeIn } = facts.stacks[hole.stack] ?? facts;
+  return { partNumber, lengthIn, holeIn };
+};

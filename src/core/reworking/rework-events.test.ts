@@ -1,0 +1,239 @@
+import { describe, expect, it } from 'vitest';
+import type { Issue } from '../issue/issue';
+import { DEFAULT_PROFILE } from '../rules/profile';
+import {
+  asReworked,
+  emptyAt,
+  NO_REWORK,
+  reworkStream,
+  sinceOf,
+  type ReworkEvent,
+  type ReworkState,
+  type ReworkSubject
+} from './rework-events';
+import { ReworkMove } from './rework-moves';
+
+const MINUTE = 60_000;
+const BEGAN = Date.parse('2031-05-02T08:00:00Z');
+const room = { edgeIn: 0.4, pitchIn: 0.9, betweenRowsIn: null, sheetsIn: [0.05, 0.06] };
+const hole = (number: number) => ({
+  number,
+  row: 1,
+  xIn: number,
+  yIn: 0.4,
+  markIn: number,
+  stack: 0,
+  dash: 4 as const,
+  gripIn: 0.11,
+  room
+});
+const ISSUE = {
+  facts: {
+    dash: 4,
+    head: 'universal',
+    partNumber: 'MS20470AD4-5',
+    gripIn: 0.11,
+    lengthIn: 0.3125,
+    holeIn: 0.1285,
+    widthIn: 9,
+    overlapIn: 1,
+    limits: 'standard',
+    keptClosed: null,
+    predictedIn3: 0.0022,
+    rules: DEFAULT_PROFILE,
+    stacks: []
+  },
+  holes: [hole(1), hole(2), hole(3)],
+  heldOpen: [{ ...hole(4), reason: 'latch' }]
+} satisfies Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
+
+let made = 0;
+const stamped = (minutes: number, move: object) =>
+  ReworkMove.parse({
+    id: `00000000-0000-4000-8000-${String((made += 1)).padStart(12, '0')}`,
+    at: new Date(BEGAN + minutes * MINUTE).toISOString(),
+    ...move
+  });
+const OUT = { kind: 'out', school: 'under-shank', how: 'plain' };
+
+/** Follows moves to their end; a move that may not follow is an error. */
+class Bench {
+  state: ReworkState = NO_REWORK;
+  constructor(readonly subject: ReworkSubject = ISSUE) {}
+  try(minutes: number, move: object) {
+    const made = stamped(minutes, move);
+    const may = reworkStream.follow(this.subject, this.state, made);
+    if (may.ok) {
+      const event = { ...made, by: 'Ilse', frozen: may.result } as ReworkEvent;
+      this.state = reworkStream.project(this.subject, [event], this.state);
+    }
+    return { ...may, id: made.id };
+  }
+  do(minutes: number, move: object): string {
+    const { ok, id } = this.try(minutes, move);
+    expect(ok).toBe(true);
+    return id;
+  }
+  stage(number: number) {
+    return this.state.holes.get(number)?.stage ?? null;
+  }
+}
+
+describe('a rivet that is taken out', () => {
+  it('leaves an empty hole until it is measured, and then another rivet goes in', () => {
+    const bench = new Bench();
+    bench.do(10, { ...OUT, hole: 2 });
+    expect(bench.stage(2)).toBe('out');
+    expect(emptyAt(bench.state, 2, BEGAN + 11 * MINUTE)).toBe(true);
+    expect(emptyAt(bench.state, 2, BEGAN + 9 * MINUTE)).toBe(false);
+    bench.do(12, { kind: 'measured', hole: 2, widestIn: 0.136, seen: [] });
+    expect(bench.stage(2)).toBe('ready');
+    expect(emptyAt(bench.state, 2, BEGAN + 13 * MINUTE)).toBe(false);
+    const now = asReworked(ISSUE, bench.state);
+    expect(now.holes.map(({ dash }) => dash)).toEqual([4, 5, 4]);
+    expect(now.facts.stacks[now.holes[1]?.stack ?? 0]).toMatchObject({
+      partNumber: 'MS20470AD5-5.5',
+      holeIn: 0.159
+    });
+    // what was looked at before belongs to the rivet that was in then
+    expect(asReworked(ISSUE, bench.state, BEGAN + 9 * MINUTE).holes[1]?.dash).toBe(4);
+    expect(sinceOf(bench.state).get(2)).toBe(BEGAN + 12 * MINUTE);
+  });
+
+  it('keeps the order of the work', () => {
+    const bench = new Bench();
+    expect(bench.try(1, { kind: 'measured', hole: 1, widestIn: 0.13, seen: [] }).ok).toBe(false);
+    expect(bench.try(1, { kind: 'still-in', hole: 1 }).ok).toBe(false);
+    bench.do(2, { ...OUT, hole: 1 });
+    expect(bench.try(3, { ...OUT, hole: 1 }).ok).toBe(false);
+    for (const number of [4, 9]) expect(bench.try(3, { ...OUT, hole: number }).ok).toBe(false);
+  });
+
+  it('takes nothing that is dated before what it follows on', () => {
+    const bench = new Bench();
+    bench.do(10, { ...OUT, hole: 1 });
+    // else a look at the rivet that came out would count as one at the next
+    expect(bench.try(5, { kind: 'measured', hole: 1, widestIn: 0.13, seen: [] }).ok).toBe(false);
+    bench.do(12, { kind: 'measured', hole: 1, widestIn: 0.13, seen: [] });
+    expect(bench.try(11, { ...OUT, hole: 1 }).ok).toBe(false);
+  });
+
+  it('goes back to what was there when it was logged by mistake', () => {
+    const bench = new Bench();
+    bench.do(1, { ...OUT, hole: 1 });
+    bench.do(2, { kind: 'still-in', hole: 1 });
+    expect(bench.state.holes.has(1)).toBe(false);
+    bench.do(3, { ...OUT, hole: 1 });
+    bench.do(4, { kind: 'measured', hole: 1, widestIn: 0.136, seen: [] });
+    bench.do(5, { ...OUT, hole: 1 });
+    bench.do(6, { kind: 'still-in', hole: 1 });
+    expect(bench.state.holes.get(1)).toMatchObject({ outs: 1, stage: 'ready', rivet: { dash: 5 } });
+    expect(sinceOf(bench.state).get(1)).toBe(BEGAN + 4 * MINUTE);
+  });
+
+  it('the second time is measured as the size that is in it by then; the third time it is referred', () => {
+    const bench = new Bench();
+    for (const [at, widestIn] of [
+      [1, 0.136],
+      [5, 0.1605]
+    ] as const) {
+      bench.do(at, { ...OUT, hole: 3 });
+      bench.do(at + 1, { kind: 'measured', hole: 3, widestIn, seen: [] });
+    }
+    // 0.1605 keeps dash 5: its drill is 0.159
+    expect(bench.state.holes.get(3)).toMatchObject({
+      outs: 2,
+      stage: 'ready',
+      rivet: { dash: 5, holeIn: 0.1605 }
+    });
+    bench.do(9, { ...OUT, hole: 3 });
+    // a late look at the rivet that was in between
+    expect(asReworked(ISSUE, bench.state, BEGAN + 8 * MINUTE).holes[2]?.dash).toBe(5);
+    bench.do(10, { kind: 'measured', hole: 3, widestIn: 0.1605, seen: [] });
+    expect(bench.state.holes.get(3)).toMatchObject({
+      stage: 'ask',
+      decision: { because: 'third-time' }
+    });
+  });
+});
+
+describe('a question to the data holder', () => {
+  const answer = (referral: string, then: object) => ({
+    kind: 'answered',
+    referral,
+    answer: 'as drawn',
+    answeredBy: 'engineer',
+    authority: 'sheet QR-3',
+    then
+  });
+
+  it('is answered once, and an empty hole takes what the answer says', () => {
+    const bench = new Bench();
+    bench.do(1, { ...OUT, hole: 1 });
+    bench.do(2, { kind: 'measured', hole: 1, widestIn: 0.13, seen: ['cracked'] });
+    const asked = bench.do(3, {
+      kind: 'referred',
+      hole: 1,
+      question: 'A crack 0.02 long. Stop drill?'
+    });
+    expect(bench.try(4, answer(asked, { what: 'leave' })).ok).toBe(false);
+    const blind = {
+      fastener: 'blind rivet of the data holder’s list',
+      drillIn: 0.164,
+      gripIn: 0.125
+    };
+    bench.do(5, answer(asked, { what: 'blind', blind }));
+    expect(bench.stage(1)).toBe('blind');
+    const now = asReworked(ISSUE, bench.state);
+    expect(now.holes.map(({ number }) => number)).toEqual([2, 3]);
+    expect(now.heldOpen.at(-1)).toMatchObject({ number: 1, reason: blind.fastener });
+    expect(bench.try(6, answer(asked, { what: 'nothing' }))).toMatchObject({
+      ok: false,
+      error: { said: { code: 'answered-already' } }
+    });
+  });
+
+  it('may let a head stay that is in; it puts no rivet where one is', () => {
+    const bench = new Bench();
+    const asked = bench.do(1, { kind: 'referred', hole: 2, question: 'Bar dent beside it?' });
+    const rivet = { dash: 5, partNumber: 'MS20470AD5-6', lengthIn: 0.375, holeIn: 0.159 };
+    expect(bench.try(2, answer(asked, { what: 'rivet', dash: 5, rivet })).ok).toBe(false);
+    bench.do(3, answer(asked, { what: 'leave' }));
+    expect(bench.stage(2)).toBe('left');
+    expect(asReworked(ISSUE, bench.state)).toBe(ISSUE);
+    // taken out after all, it is as any other
+    bench.do(4, { ...OUT, hole: 2 });
+    expect(bench.stage(2)).toBe('out');
+  });
+
+  it('puts in only a rivet that is what its number says, and makes a head', () => {
+    const bench = new Bench();
+    bench.do(1, { ...OUT, hole: 1 });
+    const asked = bench.do(2, { kind: 'referred', hole: 1, question: 'Two sizes up?' });
+    const rivet = { dash: 6, partNumber: 'MS20470AD6-6', lengthIn: 0.375, holeIn: 0.191 };
+    const put = (changes: object, dash = 6) =>
+      bench.try(3, answer(asked, { what: 'rivet', dash, rivet: { ...rivet, ...changes } })).ok;
+    for (const wrong of [
+      { partNumber: 'MS20426AD6-6' },
+      { partNumber: 'MS20470AD5-6' },
+      { lengthIn: 0.4375 },
+      { holeIn: 0.18 },
+      // a sixteenth: shorter than the sheets are thick
+      { partNumber: 'MS20470AD6-2', lengthIn: 0.125, holeIn: 0.18 }
+    ])
+      expect(put(wrong), JSON.stringify(wrong)).toBe(false);
+    expect(put({})).toBe(true);
+    expect(asReworked(ISSUE, bench.state).holes[0]?.dash).toBe(6);
+  });
+
+  it('is none that nobody put, and none of a signed release', () => {
+    expect(
+      new Bench().try(1, answer('00000000-0000-4000-8000-00000000ffff', { what: 'nothing' })).ok
+    ).toBe(false);
+    const signed = new Bench({ ...ISSUE, signed: { by: 'Tomas' } });
+    expect(signed.try(1, { ...OUT, hole: 1 })).toMatchObject({
+      ok: false,
+      error: { said: { code: 'signed', by: 'Tomas' } }
+    });
+  });
+});

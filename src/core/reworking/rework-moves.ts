@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { MOVE_STAMP } from '../events/stream.ts';
+import { Dash } from '../schema/fields.ts';
+import { ReplacedRivet } from './replaced-rivet.ts';
+
+const hole = z.int().min(1);
+const said = (most: number) => z.string().trim().max(most);
+
+export const SeenInHole = z.enum(['cracked', 'dented', 'elongated']);
+/** What a look into an empty hole may find that no size of rivet settles. */
+export type SeenInHole = z.output<typeof SeenInHole>;
+
+export const Blind = z.strictObject({
+  fastener: said(80).min(1, 'which fastener it is'),
+  drillIn: z.number().positive().max(2),
+  gripIn: z.number().positive().max(4)
+});
+/** A blind fastener in a hole, on the word of the data holder alone; inches. */
+export type Blind = z.output<typeof Blind>;
+
+export const ReworkMove = z.discriminatedUnion('kind', [
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('out'),
+    hole,
+    school: z.enum(['under-shank', 'hole-drill']),
+    /** how it came out */
+    how: z.enum(['plain', 'swelled', 'spinning']),
+    note: said(200).default('')
+  }),
+  /** it was logged by mistake: the rivet is still in */
+  z.strictObject({ ...MOVE_STAMP, kind: z.literal('still-in'), hole }),
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('measured'),
+    hole,
+    widestIn: z.number().positive().max(2),
+    tooDeepIn: z.number().positive().max(0.1).nullable().default(null),
+    seen: z.array(SeenInHole).max(3)
+  }),
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('referred'),
+    /** null: it is about the joint */
+    hole: hole.nullable(),
+    question: said(600).min(1, 'what is asked')
+  }),
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('answered'),
+    /** the id of what was referred */
+    referral: z.uuid(),
+    answer: said(600).min(1, 'what was answered'),
+    answeredBy: said(80).min(1, 'who answered'),
+    /** the data, letter or drawing it rests on */
+    authority: said(120).min(1, 'on what authority'),
+    /** what becomes of the hole */
+    then: z.discriminatedUnion('what', [
+      z.strictObject({ what: z.literal('nothing') }),
+      /** the head stays as it is */
+      z.strictObject({ what: z.literal('leave') }),
+      z.strictObject({ what: z.literal('rivet'), dash: Dash, rivet: ReplacedRivet }),
+      z.strictObject({ what: z.literal('blind'), blind: Blind })
+    ])
+  })
+]);
+/** What a page sends while a rivet is replaced, or a question is put. */
+export type ReworkMove = z.output<typeof ReworkMove>;

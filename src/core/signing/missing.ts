@@ -1,0 +1,153 @@
+import { z } from 'zod';
+import { isMeasured, type HoleState } from '../check/hole-events.ts';
+import type { NextHead } from '../check/next-head.ts';
+import type { DriveState } from '../driving/drive-events.ts';
+import type { Issue } from '../issue/issue.ts';
+import type { ReworkState } from '../reworking/rework-events.ts';
+
+const holes = z.array(z.number().int());
+
+export const Must = z.discriminatedUnion('code', [
+  z.strictObject({ code: z.literal('not-driven'), holes }),
+  z.strictObject({ code: z.literal('holes-empty'), holes }),
+  z.strictObject({ code: z.literal('heads-due'), holes }),
+  z.strictObject({ code: z.literal('heads-bad'), holes }),
+  z.strictObject({ code: z.literal('heads-simulated'), holes }),
+  z.strictObject({ code: z.literal('referrals-open'), holes, count: z.number().int() })
+]);
+/** What keeps an issue from being signed. */
+export type Must = z.output<typeof Must>;
+
+export const Told = z.discriminatedUnion('code', [
+  z.strictObject({ code: z.literal('held-open'), hole: z.number().int(), reason: z.string() }),
+  z.strictObject({ code: z.literal('left-as-is'), holes }),
+  z.strictObject({ code: z.literal('driving-not-logged') }),
+  z.strictObject({ code: z.literal('expired'), holes, reasons: z.array(z.string()) }),
+  z.strictObject({
+    code: z.literal('setting-open'),
+    part: z.string(),
+    tool: z.string().nullable()
+  }),
+  z.strictObject({ code: z.literal('kept-closed'), by: z.string() }),
+  z.strictObject({ code: z.literal('steps-open'), done: z.number().int(), of: z.number().int() }),
+  z.strictObject({ code: z.literal('steps-unknown') }),
+  z.strictObject({ code: z.literal('changed-since'), revision: z.number().int() }),
+  z.strictObject({ code: z.literal('not-measured'), holes }),
+  z.strictObject({ code: z.literal('not-looked-at'), holes })
+]);
+/** What whoever signs has to know, and says so: it keeps nothing from being signed. */
+export type Told = z.output<typeof Told>;
+
+/** By which a signature names what was told. */
+export const toldKey = (told: Told): string =>
+  told.code === 'held-open'
+    ? `held-open ${told.hole}`
+    : told.code === 'setting-open'
+      ? `setting-open ${told.part}`
+      : told.code;
+
+export interface Missing {
+  must: Must[];
+  told: Told[];
+}
+
+/** Everything that an issue came to, as signing weighs it. */
+export interface SignedMatter {
+  /** as reworked */
+  issue: Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
+  drive: DriveState;
+  states: ReadonlyMap<number, HoleState>;
+  rework: ReworkState;
+  due: NextHead;
+  /** runs whose tool has no setting that its first heads released; `tool` null where none was begun */
+  settings: readonly { part: string; tool: string | null }[];
+  /** steps before driving; null where the joint has changed since */
+  steps: { done: number; of: number } | null;
+  /** the joint's present revision, where it is another than the issue's */
+  changedTo: number | null;
+}
+
+/**
+ * What is missing before an issue can be signed, and what whoever signs it has to know.
+ *
+ * @source handbook 4.8; design: nothing is signed while a question is open
+ */
+export function missingToSign(matter: SignedMatter): Missing {
+  const { issue, drive, states, rework, due, settings, steps, changedTo } = matter;
+  const numbers = issue.holes.map(({ number }) => number);
+  const stageOf = (hole: number) => rework.holes.get(hole)?.stage;
+  const empty = numbers.filter((hole) => stageOf(hole) === 'out' || stageOf(hole) === 'ask');
+  const logged = drive.holes.size > 0;
+  const isIn = (hole: number) => drive.holes.get(hole)?.driven ?? false;
+  const seen = (hole: number) => states.get(hole)?.last ?? null;
+  const notDriven = logged
+    ? numbers.filter((hole) => !isIn(hole) && !empty.includes(hole) && seen(hole) === null)
+    : [];
+  const openQuestions = [...rework.referrals.values()].filter(({ answered }) => answered === null);
+  const simulated = numbers.filter((hole) => {
+    const last = seen(hole);
+    return last !== null && isMeasured(last) && last.simulated === true;
+  });
+  const must: Must[] = [
+    { code: 'not-driven', holes: notDriven },
+    { code: 'holes-empty', holes: empty },
+    { code: 'heads-due', holes: due.due.filter((hole) => !empty.includes(hole)) },
+    { code: 'heads-bad', holes: due.open.filter((hole) => !empty.includes(hole)) },
+    { code: 'heads-simulated', holes: simulated }
+  ];
+  const expired = numbers.filter((hole) => drive.holes.get(hole)?.expired);
+  const unseen = numbers.filter(
+    (hole) =>
+      seen(hole) === null &&
+      !due.due.includes(hole) &&
+      !notDriven.includes(hole) &&
+      !empty.includes(hole)
+  );
+  const byPlate = numbers.filter((hole) => {
+    const last = seen(hole);
+    return last?.frozen.verdict === 'accept' && last.frozen.cannotTell.length > 0;
+  });
+  const left = numbers.filter((hole) => stageOf(hole) === 'left');
+  const whenAny = <T extends Told & { holes: number[] }>(told: T): Told[] =>
+    told.holes.length > 0 ? [told] : [];
+  return {
+    must: [
+      ...must.filter((one) => one.holes.length > 0),
+      ...(openQuestions.length > 0
+        ? [
+            {
+              code: 'referrals-open' as const,
+              count: openQuestions.length,
+              holes: openQuestions.flatMap(({ hole }) => hole ?? [])
+            }
+          ]
+        : [])
+    ],
+    told: [
+      ...issue.heldOpen.map(({ number: hole, reason }): Told => ({
+        code: 'held-open',
+        hole,
+        reason
+      })),
+      ...whenAny({ code: 'left-as-is', holes: left }),
+      ...(logged ? [] : [{ code: 'driving-not-logged' as const }]),
+      ...whenAny({
+        code: 'expired',
+        holes: expired,
+        reasons: [...new Set(expired.flatMap((hole) => drive.holes.get(hole)?.late || []))]
+      }),
+      ...settings.map((setting): Told => ({ code: 'setting-open', ...setting })),
+      ...(issue.facts.keptClosed === null
+        ? []
+        : [{ code: 'kept-closed' as const, by: issue.facts.keptClosed }]),
+      ...(steps === null
+        ? [{ code: 'steps-unknown' as const }]
+        : steps.done < steps.of
+          ? [{ code: 'steps-open' as const, ...steps }]
+          : []),
+      ...(changedTo === null ? [] : [{ code: 'changed-since' as const, revision: changedTo }]),
+      ...whenAny({ code: 'not-measured', holes: byPlate }),
+      ...whenAny({ code: 'not-looked-at', holes: unseen })
+    ]
+  };
+}

@@ -1,0 +1,112 @@
+import { z } from 'zod';
+import { HeadJudged } from '../check/head-judged.ts';
+import { HoleLook } from '../check/hole-look.ts';
+import { DriveFrozen, DriveMove } from '../driving/drive-events.ts';
+import { IssuedFacts, IssuedRoom } from '../issue/issue.ts';
+import { ReworkFrozen } from '../reworking/rework-events.ts';
+import { ReworkMove } from '../reworking/rework-moves.ts';
+import { Dash } from '../schema/fields.ts';
+import { FoundTool } from '../tool-setting/tool-stream.ts';
+import { Told } from './missing.ts';
+
+/** An event with who did it and what was frozen with it. */
+const event = <M extends z.ZodType, F extends z.ZodType>(move: M, frozen: F) =>
+  z.strictObject({ by: z.string(), move, frozen });
+
+const RecordedHole = z.strictObject({
+  number: z.number().int(),
+  row: z.number().int(),
+  xIn: z.number(),
+  yIn: z.number(),
+  markIn: z.number(),
+  dash: Dash,
+  /** what is in it now, rework counted; null where it gets no rivet */
+  partNumber: z.string().nullable(),
+  gripIn: z.number().nullable(),
+  lengthIn: z.number().nullable(),
+  holeIn: z.number().nullable(),
+  room: IssuedRoom.nullable(),
+  /** why it gets no rivet; empty where it does */
+  heldOpen: z.string()
+});
+
+export const JointRecord = z.strictObject({
+  format: z.literal('zanjador-record'),
+  version: z.literal(1),
+  joint: z.strictObject({
+    id: z.string(),
+    title: z.string(),
+    job: z.strictObject({
+      number: z.string(),
+      title: z.string(),
+      place: z.string(),
+      data: z.string()
+    })
+  }),
+  release: z.strictObject({
+    id: z.string(),
+    number: z.number().int(),
+    revision: z.number().int(),
+    issuedAt: z.string(),
+    issuedBy: z.string(),
+    /** the joint as its fields stood, and the rules it was planned under */
+    definition: z.unknown(),
+    rules: z.unknown(),
+    facts: IssuedFacts
+  }),
+  holes: z.array(RecordedHole),
+  order: z.array(z.number().int()),
+  driving: z.array(event(DriveMove, DriveFrozen)),
+  batches: z.array(
+    z.strictObject({
+      id: z.string(),
+      partNumber: z.string(),
+      lot: z.string(),
+      count: z.number(),
+      removedAt: z.string()
+    })
+  ),
+  settings: z.array(
+    z.strictObject({
+      id: z.string(),
+      tool: z.string(),
+      part: z.string().nullable(),
+      begunAt: z.string(),
+      by: z.string(),
+      found: FoundTool.nullable(),
+      firstHeads: z.array(z.looseObject({ at: z.string(), by: z.string(), verdict: z.string() })),
+      released: z.boolean()
+    })
+  ),
+  heads: z.array(event(HoleLook, HeadJudged)),
+  rework: z.array(event(ReworkMove, ReworkFrozen)),
+  steps: z.strictObject({ done: z.number().int(), of: z.number().int() }).nullable(),
+  /** what whoever signs was told */
+  told: z.array(Told),
+  /** null while nobody has signed */
+  signature: z
+    .strictObject({
+      by: z.string(),
+      person: z.string(),
+      at: z.string(),
+      entitled: z.string(),
+      accepted: z.array(z.string())
+    })
+    .nullable()
+});
+/** Everything that is known of one release, as it is signed; lengths in inches. */
+export type JointRecord = z.output<typeof JointRecord>;
+
+export const Seal = z.strictObject({
+  /** how the digests are made */
+  method: z.literal('SHA-256 of RFC 8785 canonical JSON'),
+  /** of the whole record */
+  digest: z.string().regex(/^[0-9a-f]{64}$/),
+  /** of each part of it, so that a change is found where it is: `heads.3` is the fourth entry of `heads` */
+  parts: z.record(z.string(), z.string().regex(/^[0-9a-f]{64}$/))
+});
+export type Seal = z.output<typeof Seal>;
+
+/** A record as a file: the record, and the seal that it is held against. */
+export const SealedRecord = z.strictObject({ record: JointRecord, seal: Seal });
+export type SealedRecord = z.output<typeof SealedRecord>;

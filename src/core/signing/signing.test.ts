@@ -1,0 +1,215 @@
+import { describe, expect, it } from 'vitest';
+import { holeStates, type HoleEvent } from '../check/hole-events';
+import type { NextHead } from '../check/next-head';
+import { NOT_DRIVEN, type HoleDriven } from '../driving/drive-events';
+import type { IssuedFacts, IssuedHole } from '../issue/issue';
+import { NO_REWORK, type HoleRework } from '../reworking/rework-events';
+import { missingToSign, toldKey, type SignedMatter } from './missing';
+import { SignMove, signStream, type SignSubject } from './sign-events';
+
+const NOTHING_DUE: NextHead = {
+  next: null,
+  reason: null,
+  near: null,
+  due: [],
+  required: 3,
+  looked: 3,
+  open: [],
+  order: [1, 2, 3],
+  work: []
+};
+const driven = (changes: Partial<HoleDriven> = {}): HoleDriven => ({
+  driven: true,
+  at: '2031-05-02T08:00:00Z',
+  hitAt: '2031-05-02T08:00:00Z',
+  by: 'Benn',
+  quick: null,
+  batch: null,
+  expired: false,
+  late: '',
+  times: 1,
+  before: null,
+  ...changes
+});
+const look = (hole: number, changes: Partial<HoleEvent> = {}): HoleEvent =>
+  ({
+    id: `00000000-0000-4000-8000-00000000000${hole}`,
+    kind: 'checked',
+    hole,
+    at: '2031-05-02T09:00:00Z',
+    diameterIn: 0.19,
+    heightIn: 0.062,
+    flags: [],
+    by: 'Ilse',
+    frozen: { verdict: 'accept', findings: [], diameterD: 1.52, heightD: 0.5, cannotTell: [] },
+    ...changes
+  }) as HoleEvent;
+const rework = (hole: number, stage: HoleRework['stage']): HoleRework => ({
+  hole,
+  outs: 1,
+  stage,
+  outAt: 1,
+  readyAt: null,
+  decision: null,
+  rivet: null,
+  blind: null,
+  before: null
+});
+const HOLES = [1, 2, 3].map((number) => ({ number }) as IssuedHole);
+const seen = (...events: HoleEvent[]) => holeStates([1, 2, 3], events);
+const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
+  issue: { facts: { keptClosed: null } as IssuedFacts, holes: HOLES, heldOpen: [] },
+  drive: { ...NOT_DRIVEN, holes: new Map([1, 2, 3].map((hole) => [hole, driven()])) },
+  states: seen(look(1), look(2), look(3)),
+  rework: NO_REWORK,
+  due: NOTHING_DUE,
+  settings: [],
+  steps: { done: 9, of: 9 },
+  changedTo: null,
+  ...changes
+});
+
+describe('what is missing before a signature', () => {
+  it('is nothing where all is driven, looked at and good', () => {
+    expect(missingToSign(matter())).toEqual({ must: [], told: [] });
+  });
+
+  it('is every rivet, head, hole and question that is open', () => {
+    const { must } = missingToSign(
+      matter({
+        drive: { ...NOT_DRIVEN, holes: new Map([[1, driven()]]) },
+        states: seen(look(1)),
+        due: { ...NOTHING_DUE, due: [1], open: [1] },
+        rework: {
+          holes: new Map([[3, rework(3, 'out')]]),
+          referrals: new Map([
+            ['a', { id: 'a', hole: 3, question: '?', by: 'Ilse', at: '', answered: null }]
+          ])
+        }
+      })
+    );
+    expect(must).toEqual([
+      { code: 'not-driven', holes: [2] },
+      { code: 'holes-empty', holes: [3] },
+      { code: 'heads-due', holes: [1] },
+      { code: 'heads-bad', holes: [1] },
+      { code: 'referrals-open', count: 1, holes: [3] }
+    ]);
+  });
+
+  it('never takes practice for a record', () => {
+    const states = seen(look(1), look(2, { simulated: true } as Partial<HoleEvent>), look(3));
+    expect(missingToSign(matter({ states })).must).toEqual([
+      { code: 'heads-simulated', holes: [2] }
+    ]);
+  });
+
+  it('tells what whoever signs has to know', () => {
+    const plate = look(2, {
+      frozen: {
+        verdict: 'accept',
+        findings: [],
+        diameterD: null,
+        heightD: null,
+        cannotTell: ['too-wide']
+      }
+    });
+    const { must, told } = missingToSign(
+      matter({
+        issue: {
+          facts: { keptClosed: 'Ilse, sheet 2' } as IssuedFacts,
+          holes: HOLES,
+          heldOpen: [{ number: 9, reason: 'latch' } as IssuedHole & { reason: string }]
+        },
+        drive: {
+          ...NOT_DRIVEN,
+          holes: new Map([
+            [1, driven({ expired: true, late: 'no other lot' })],
+            [2, driven()],
+            [3, driven()]
+          ])
+        },
+        states: seen(look(1), plate),
+        rework: { holes: new Map([[1, rework(1, 'left')]]), referrals: new Map() },
+        settings: [{ part: 'MS20470AD4-5', tool: null }],
+        steps: { done: 3, of: 9 },
+        changedTo: 4
+      })
+    );
+    expect(must).toEqual([]);
+    expect(told.map(toldKey)).toEqual([
+      'held-open 9',
+      'left-as-is',
+      'expired',
+      'setting-open MS20470AD4-5',
+      'kept-closed',
+      'steps-open',
+      'changed-since',
+      'not-measured',
+      'not-looked-at'
+    ]);
+    expect(told.find(({ code }) => code === 'expired')).toMatchObject({
+      holes: [1],
+      reasons: ['no other lot']
+    });
+  });
+
+  it('says where driving was never logged, instead of calling every rivet missing', () => {
+    const { must, told } = missingToSign(matter({ drive: NOT_DRIVEN }));
+    expect([must, told]).toEqual([[], [{ code: 'driving-not-logged' }]]);
+  });
+});
+
+describe('a signature', () => {
+  const TOMAS = '00000000-0000-4000-8000-0000000000aa';
+  const signing = (changes: object = {}) =>
+    SignMove.parse({
+      id: '00000000-0000-4000-8000-000000000099',
+      at: '2031-05-02T10:00:00Z',
+      kind: 'signed',
+      person: TOMAS,
+      entitled: 'stamp 7',
+      accepted: [],
+      ...changes
+    });
+  const subject: SignSubject = {
+    missing: { must: [], told: [] },
+    drivers: new Set<string>(),
+    signing: 'another',
+    lastAt: Date.parse('2031-05-02T09:59:00Z')
+  };
+  const may = (of: Partial<SignSubject>, move = signing(), state = null) =>
+    signStream.follow({ ...subject, ...of }, state, move);
+
+  it('needs nothing missing, everything read, and another hand', () => {
+    expect(may({}).ok).toBe(true);
+    const code = (answer: ReturnType<typeof may>) => (answer.ok ? null : answer.error.said.code);
+    expect(code(may({ missing: { must: [{ code: 'heads-due', holes: [1] }], told: [] } }))).toBe(
+      'not-ready-to-sign'
+    );
+    const told = { missing: { must: [], told: [{ code: 'steps-unknown' as const }] } };
+    expect(code(may(told))).toBe('told-not-accepted');
+    expect(may(told, signing({ accepted: ['steps-unknown'] })).ok).toBe(true);
+    const own = { drivers: new Set([TOMAS]) };
+    expect(code(may(own))).toBe('signs-own-work');
+    expect(may({ ...own, signing: 'anyone' }).ok).toBe(true);
+  });
+
+  it('comes after what it rests on', () => {
+    expect(may({}, signing({ at: '2031-05-02T09:50:00Z' }))).toMatchObject({
+      ok: false,
+      error: { said: { code: 'signed-before-last' } }
+    });
+    // two clocks may be so far apart
+    expect(may({}, signing({ at: '2031-05-02T09:57:30Z' })).ok).toBe(true);
+  });
+
+  it('is one, and stays', () => {
+    const signed = { ...signing(), by: 'Tomas', frozen: null };
+    expect(signStream.project(subject, [signed])).toBe(signed);
+    expect(signStream.follow(subject, signed, signing())).toMatchObject({
+      ok: false,
+      error: { said: { code: 'signed', by: 'Tomas' } }
+    });
+  });
+});

@@ -1,0 +1,37 @@
+import { signStream } from '../../../core/signing/sign-events.ts';
+import { rowsOf } from '../db/work.ts';
+import { sealOf } from '../record/seal.ts';
+import { matterOf } from '../services/records.ts';
+import { Refused } from '../services/outcome.ts';
+import { keptStream } from './kept-stream.ts';
+import { SIGN_EVENTS } from './tables.ts';
+
+/** The signature of an issue: everything about it is weighed under its lock, and what was signed is kept word for word. */
+export const signEvents = keptStream({
+  stream: signStream,
+  table: SIGN_EVENTS,
+  missing: 'there is no such issue',
+  order: 'locked',
+  ownHand: true,
+  async open(database, issueId) {
+    // held against every move that refers to the issue: what is weighed here stays as it is
+    const [held] = await rowsOf(database, 'select id from joint_issues where id = $1 for update', [
+      issueId
+    ]);
+    if (!held) return null;
+    const matter = await matterOf(database, issueId);
+    if (!matter.ok) throw new Refused(matter.reason, matter.inWords);
+    const { missing, drivers, signing, signed, lastAt } = matter.value;
+    return { subject: { missing, drivers, signing, lastAt }, state: signed };
+  },
+  async keep(database, issueId) {
+    const matter = await matterOf(database, issueId);
+    if (!matter.ok) throw new Refused(matter.reason, matter.inWords);
+    const { record } = matter.value;
+    await rowsOf(
+      database,
+      'insert into signed_records (issue_id, record, seal) values ($1, $2::jsonb, $3::jsonb)',
+      [issueId, JSON.stringify(record), JSON.stringify(sealOf(record))]
+    );
+  }
+});

@@ -1,0 +1,311 @@
+import { z } from 'zod';
+import type { JointRecord, Seal } from '../../../core/signing/record.ts';
+import { HEAD_LIMITS } from '../../../core/catalog/head-limits.ts';
+import { rivetSize } from '../../../core/catalog/rivets.ts';
+import { PAPERS, type Paper } from '../../../core/exchange/tiles.ts';
+import { FINDING_NAMES } from '../../words/heads.ts';
+import { decisionInWords } from '../../words/rework.ts';
+import { ASSUMED, toldInWords } from '../../words/signing.ts';
+import type { WriteLength } from '../../words/writing.ts';
+import { inFont, pdfPages, pt, type Face, type Page } from './pdf-pages.ts';
+
+const LEFT = pt(0.6);
+const VERDICTS = {
+  accept: 'good',
+  measure: 'measure again',
+  'drive-more': 'drive more',
+  replace: 'drill out',
+  refer: 'refer'
+} as const;
+
+interface Sheet {
+  page: Page;
+  widthPt: number;
+  footPt: number;
+}
+
+/** Writes a line, on a new page where this one is full. */
+function line(
+  { page, widthPt, footPt }: Sheet,
+  face: Face,
+  size: number,
+  words: string,
+  indentPt = 0
+): void {
+  const text = inFont(page, face, words);
+  page.fontSize(size);
+  if (page.y + page.heightOfString(text, { width: widthPt - indentPt }) > footPt) {
+    page.addPage();
+    page.y = pt(0.6);
+  }
+  page.text(text, LEFT + indentPt, page.y, { width: widthPt - indentPt });
+}
+
+function heading(sheet: Sheet, words: string): void {
+  sheet.page.moveDown(0.6);
+  line(sheet, 'bold', 12, words);
+}
+
+/** A table whose head stands again on every page. */
+function table(
+  sheet: Sheet,
+  heads: readonly string[],
+  shares: readonly number[],
+  rows: readonly (readonly string[])[]
+): void {
+  const { page, widthPt, footPt } = sheet;
+  const row = (cells: readonly string[], face: Face): void => {
+    page.fontSize(8);
+    const texts = cells.map((cell) => inFont(page, face, cell));
+    const high = Math.max(
+      ...texts.map((text, at) =>
+        page.heightOfString(text, { width: widthPt * (shares[at] ?? 0) - 4 })
+      )
+    );
+    if (page.y + high > footPt) {
+      page.addPage();
+      page.y = pt(0.6);
+      if (face === 'plain') row(heads, 'bold');
+    }
+    const top = page.y;
+    let x = LEFT;
+    texts.forEach((text, at) => {
+      const wide = widthPt * (shares[at] ?? 0);
+      inFont(page, face, text);
+      page.fontSize(8).text(text, x, top, { width: wide - 4 });
+      x += wide;
+    });
+    page.y = top + high + 2;
+  };
+  row(heads, 'bold');
+  for (const cells of rows) row(cells, 'plain');
+}
+
+/** The holes where they lie, numbered as far as numbers have room. */
+function plan({ page, widthPt, footPt }: Sheet, { release, holes }: JointRecord): void {
+  const { widthIn, overlapIn } = release.facts;
+  const scale = Math.min(widthPt / widthIn, pt(3.2) / Math.max(overlapIn, 0.5));
+  const high = overlapIn * scale;
+  if (page.y + high + pt(0.4) > footPt) {
+    page.addPage();
+    page.y = pt(0.6);
+  }
+  const top = page.y + pt(0.1);
+  page
+    .lineWidth(0.8)
+    .rect(LEFT, top, widthIn * scale, high)
+    .stroke();
+  const every = holes.length * pt(0.14) > widthPt * 4 ? 5 : 1;
+  for (const { number, xIn, yIn, heldOpen } of holes) {
+    const [x, y] = [LEFT + xIn * scale, top + yIn * scale];
+    const r = Math.max(1.2, Math.min(4, 0.06 * scale));
+    page.lineWidth(0.6).circle(x, y, r);
+    if (heldOpen === '') page.stroke();
+    else page.dash(1.5, { space: 1 }).stroke().undash();
+    if (number === 1 || number === holes.length || number % every === 0)
+      page
+        .font('Helvetica')
+        .fontSize(5)
+        .text(String(number), x - 8, y - r - 6, { width: 16, align: 'center', lineBreak: false });
+  }
+  page.x = LEFT;
+  page.y = top + high + pt(0.08);
+}
+
+const Typed = z.looseObject({
+  sheets: z.array(
+    z.looseObject({ name: z.string(), thicknessIn: z.string(), material: z.string() })
+  )
+});
+/** The sheets of a joint as its fields stood, in the order from the manufactured heads. */
+function sheetsTyped(definition: unknown): string[] {
+  const read = Typed.safeParse(definition);
+  return read.success
+    ? read.data.sheets.map(
+        ({ name, thicknessIn, material }, at) =>
+          `${at + 1}. ${name}: "${thicknessIn}"${material === '' ? '' : `, ${material}`}`
+      )
+    : ['They stand in the record as JSON.'];
+}
+
+const when = (at: string): string => `${at.slice(0, 16).replace('T', ' ')} UTC`;
+
+/**
+ * The record of one release on paper, for an inspector who has never seen the program.
+ *
+ * @param seal printed on it: the JSON of the record reproduces its digest
+ */
+export const pdfRecord = (
+  record: JointRecord,
+  seal: Seal,
+  paper: Paper,
+  length: WriteLength
+): Promise<Buffer> => {
+  const { joint, release, holes, heads, rework, driving, batches, settings, signature } = record;
+  const { facts } = release;
+  const title = `Record: ${joint.title}, job ${joint.job.number}, release ${release.number}`;
+  return pdfPages(title, paper, (page) => {
+    const sheet: Sheet = {
+      page,
+      widthPt: pt(PAPERS[paper].wIn - 1.2),
+      footPt: pt(PAPERS[paper].hIn - 0.75)
+    };
+    const say = (words: string, face: Face = 'plain', size = 9) => line(sheet, face, size, words);
+    page.y = pt(0.6);
+    say(title, 'bold', 15);
+    say(
+      signature
+        ? `SIGNED by ${signature.by} (${signature.entitled}), ${when(signature.at)}`
+        : 'NOT SIGNED: as it stands, for reading only',
+      'bold',
+      12
+    );
+    say(`Digest: ${seal.digest}`, 'plain', 8);
+    say(
+      `${seal.method}. The record as JSON reproduces it: ./zanjador verify FILE DIGEST`,
+      'plain',
+      8
+    );
+    say(`${joint.job.title}; ${joint.job.place}. Data: ${joint.job.data}`);
+    say(
+      `Released ${when(release.issuedAt)} by ${release.issuedBy}, revision ${release.revision} of the joint.`
+    );
+    say(
+      `${holes.filter(({ partNumber }) => partNumber !== null).length} rivets, ${heads.length} looks at heads, ${rework.filter(({ move }) => move.kind === 'out').length} rivets taken out, ${rework.filter(({ move }) => move.kind === 'referred').length} questions referred.`
+    );
+    say(
+      'Approved data, local rules and licensed people decide; this record says what was logged.',
+      'slanted'
+    );
+
+    heading(sheet, 'Plan, seen from the side of the manufactured heads; to scale, not full size');
+    plan(sheet, record);
+
+    heading(sheet, 'Sheets, as typed');
+    for (const words of sheetsTyped(release.definition)) say(words);
+
+    heading(sheet, 'Rivets and limits');
+    const { diameterD, heightD } = HEAD_LIMITS[facts.limits];
+    for (const part of new Set(holes.flatMap(({ partNumber }) => partNumber ?? []))) {
+      const own = holes.filter(({ partNumber }) => partNumber === part);
+      const [first] = own;
+      if (!first) continue;
+      const D = rivetSize(first.dash).diameterIn;
+      say(
+        `${own.length} × ${part}: hole ${length(first.holeIn ?? 0)}, grip ${length(first.gripIn ?? 0)}, length ${length(first.lengthIn ?? 0)}. Heads by ${facts.limits} limits: ${length(diameterD.low * D)} to ${length(diameterD.high * D)} wide (${diameterD.low} to ${diameterD.high} D), ${length(heightD.low * D)} to ${length(heightD.high * D)} high (${heightD.low} to ${heightD.high} D).`
+      );
+    }
+    for (const { lot, partNumber, count, removedAt } of batches)
+      say(`Out of the cold: ${count} × ${partNumber}, lot ${lot}, ${when(removedAt)}`);
+
+    heading(sheet, 'Holes without a rivet');
+    const open = holes.filter(({ heldOpen }) => heldOpen !== '');
+    if (open.length === 0) say('None.');
+    for (const { number, heldOpen } of open) say(`Hole ${number}: ${heldOpen}`);
+
+    heading(sheet, 'Settings of tools and their first heads');
+    if (settings.length === 0) say('None on record.');
+    for (const { tool, part, begunAt, by, released, firstHeads } of settings)
+      say(
+        `${tool} for ${part ?? 'no run'}, ${when(begunAt)}, ${by}: ${released ? 'released' : 'NOT released'}; heads ${firstHeads.map(({ verdict }) => verdict).join(', ') || 'none'}`
+      );
+
+    heading(sheet, 'Driving, in the order logged');
+    const driven = driving.filter(({ move }) => move.kind === 'driven' || move.kind === 'undriven');
+    if (driven.length === 0) say('Not logged.');
+    else
+      table(
+        sheet,
+        ['Hole', 'What', 'Part', 'By', 'When'],
+        [0.08, 0.24, 0.24, 0.22, 0.22],
+        driven.map(({ move, by, frozen }) => [
+          'hole' in move ? String(move.hole) : '',
+          move.kind === 'driven'
+            ? `driven${move.late === '' ? '' : `; late: ${move.late}`}`
+            : 'taken back',
+          frozen.partNumber ?? '',
+          by,
+          when(move.at)
+        ])
+      );
+
+    heading(sheet, 'Every look at every head');
+    if (heads.length === 0) say('None.');
+    else
+      table(
+        sheet,
+        ['Hole', 'Diameter', 'Height', 'in D', 'Verdict', 'Found, and not told', 'By', 'When'],
+        [0.06, 0.11, 0.11, 0.11, 0.11, 0.22, 0.13, 0.15],
+        heads.map(({ move, by, frozen }) => [
+          String(move.hole),
+          move.kind === 'checked'
+            ? length(move.diameterIn)
+            : move.kind === 'gauged'
+              ? move.plate.name
+              : 'by eye',
+          move.kind === 'checked' ? length(move.heightIn) : '',
+          frozen.diameterD === null || frozen.heightD === null
+            ? ''
+            : `${frozen.diameterD.toFixed(2)} × ${frozen.heightD.toFixed(2)}`,
+          VERDICTS[frozen.verdict],
+          [
+            ...frozen.findings.map((finding) => FINDING_NAMES[finding]),
+            ...frozen.cannotTell.map((one) => `not told: ${one}`)
+          ].join('; '),
+          by,
+          when(move.at)
+        ])
+      );
+
+    heading(sheet, 'Rework and questions');
+    if (rework.length === 0) say('None.');
+    for (const { move, by, frozen } of rework) {
+      const at = `${when(move.at)}, ${by}: `;
+      if (move.kind === 'out')
+        say(
+          `${at}rivet ${move.hole} taken out (${move.school}, ${move.how})${move.note === '' ? '' : `: ${move.note}`}`
+        );
+      else if (move.kind === 'still-in')
+        say(`${at}rivet ${move.hole} is still in; its removal was logged by mistake`);
+      else if (move.kind === 'measured') {
+        const said = frozen ? decisionInWords(frozen, length) : null;
+        say(
+          `${at}hole ${move.hole} is ${length(move.widestIn)} at its widest: ${said ? `${said.title}; ${said.why}` : ''}`
+        );
+      } else if (move.kind === 'referred')
+        say(
+          `${at}referred${move.hole === null ? '' : `, hole ${move.hole}`}: ${move.question}`,
+          'bold'
+        );
+      else
+        say(
+          `${at}answered by ${move.answeredBy} on ${move.authority}: ${move.answer}${move.then.what === 'blind' ? `; ${move.then.blind.fastener}, drill ${length(move.then.blind.drillIn)}, grip ${length(move.then.blind.gripIn)}` : ''}`
+        );
+    }
+
+    heading(sheet, 'What whoever signs was told');
+    if (record.told.length === 0) say('Nothing.');
+    for (const told of record.told) say(`· ${toldInWords(told)}`);
+
+    heading(sheet, 'What was assumed');
+    for (const words of ASSUMED) say(`· ${words}`);
+
+    heading(sheet, 'Arithmetic');
+    say(
+      'in D = measured / D; D = dash / 32 in. A head is good where both lie within the limits above, ends included (handbook of the trade).'
+    );
+    for (const { number, dash, gripIn, lengthIn } of holes
+      .filter(({ partNumber }) => partNumber !== null)
+      .slice(0, 1))
+      say(
+        `Hole ${number}: D = ${dash} / 32 in = ${length(dash / 32)}; protrusion = ${length(lengthIn ?? 0)} - ${length(gripIn ?? 0)} = ${length((lengthIn ?? 0) - (gripIn ?? 0))}.`
+      );
+    for (const { move, frozen } of heads)
+      if (move.kind === 'checked' && frozen.diameterD !== null && frozen.heightD !== null)
+        say(
+          `Head ${move.hole}: ${length(move.diameterIn)} / D = ${frozen.diameterD.toFixed(3)} D wide; ${length(move.heightIn)} / D = ${frozen.heightD.toFixed(3)} D high: ${VERDICTS[frozen.verdict]}`,
+          'plain',
+          8
+        );
+  });
+};

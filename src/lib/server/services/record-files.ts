@@ -1,0 +1,84 @@
+import type { JointRecord } from '../../../core/signing/record.ts';
+import type { FileWish } from '../../joint-files.ts';
+import { writeCsv } from '../../exchange/csv.ts';
+import { MM_PER_IN } from '../../../core/units/factors.ts';
+import { FINDING_NAMES } from '../../words/heads.ts';
+import type { WriteLength } from '../../words/writing.ts';
+import type { Database } from '../db/connect.ts';
+import { pdfRecord } from '../files/pdf-record.ts';
+import type { MadeFile } from './made-file.ts';
+import { done, type Outcome } from './outcome.ts';
+import { recordFile } from './signing.ts';
+
+/** The record of the newest release: to be read, to be held against its seal, or its heads as a table. */
+export async function recordFileOf(
+  database: Database,
+  jointId: string,
+  file: 'record.pdf' | 'record.json' | 'heads.csv',
+  name: string,
+  wish: FileWish,
+  length: WriteLength
+): Promise<Outcome<MadeFile>> {
+  const found = await recordFile(database, jointId);
+  if (!found.ok) return found;
+  const { record, seal, asSigned } = found.value;
+  if (file === 'record.json')
+    return done({
+      type: 'application/json',
+      name,
+      body: `${JSON.stringify({ record: asSigned, seal }, null, 2)}\n`
+    });
+  if (file === 'heads.csv')
+    return done({ type: 'text/csv; charset=utf-8', name, body: headsTable(record, wish.unit) });
+  const body = await pdfRecord(record, seal, wish.paper, length);
+  return done({ type: 'application/pdf', name, body });
+}
+
+/** Every look at every head, one a line, in the order recorded. */
+function headsTable({ joint, release, heads, holes }: JointRecord, unit: 'in' | 'mm'): string {
+  const by = new Map(holes.map((hole) => [hole.number, hole]));
+  const sized = (valueIn: number) =>
+    (unit === 'mm' ? valueIn * MM_PER_IN : valueIn).toFixed(unit === 'mm' ? 3 : 4);
+  const wide = `diameter_${unit}`;
+  const high = `height_${unit}`;
+  const data = heads.map(({ by: who, move, frozen }): Record<string, string | number> => ({
+    joint: joint.title,
+    release: release.number,
+    hole: move.hole,
+    row: by.get(move.hole)?.row ?? '',
+    part_in_it_now: by.get(move.hole)?.partNumber ?? '',
+    way:
+      move.kind === 'checked'
+        ? (move.how ?? 'calipers')
+        : move.kind === 'gauged'
+          ? `plate ${move.plate.name}`
+          : 'eye',
+    [wide]: move.kind === 'checked' ? sized(move.diameterIn) : '',
+    [high]: move.kind === 'checked' ? sized(move.heightIn) : '',
+    diameter_D: frozen.diameterD?.toFixed(3) ?? '',
+    height_D: frozen.heightD?.toFixed(3) ?? '',
+    verdict: frozen.verdict,
+    findings: frozen.findings.map((finding) => FINDING_NAMES[finding]).join('; '),
+    not_told: frozen.cannotTell.join('; '),
+    looked_at_by: who,
+    at: move.at
+  }));
+  const fields = [
+    'joint',
+    'release',
+    'hole',
+    'row',
+    'part_in_it_now',
+    'way',
+    wide,
+    high,
+    'diameter_D',
+    'height_D',
+    'verdict',
+    'findings',
+    'not_told',
+    'looked_at_by',
+    'at'
+  ];
+  return writeCsv(fields, data);
+}

@@ -1,0 +1,75 @@
+import { JointRecord, Seal } from '../../../core/signing/record.ts';
+import type { SigningView } from '../../api/signing.ts';
+import type { Database } from '../db/connect.ts';
+import { rowsOf } from '../db/work.ts';
+import { sealOf } from '../record/seal.ts';
+import { matterOf } from './records.ts';
+import { done, refused, type Outcome } from './outcome.ts';
+
+async function newestIssue(database: Database, jointId: string): Promise<string | null> {
+  const [row] = await rowsOf<{ id: string }>(
+    database,
+    'select id from joint_issues where joint_id = $1 order by number desc limit 1',
+    [jointId]
+  );
+  return row?.id ?? null;
+}
+
+/** What was signed of an issue, word for word; null while nobody has. */
+async function signedRecord(
+  database: Database,
+  issueId: string
+): Promise<{ record: unknown; seal: Seal } | null> {
+  const [row] = await rowsOf<{ record: unknown; seal: unknown }>(
+    database,
+    'select record, seal from signed_records where issue_id = $1',
+    [issueId]
+  );
+  return row ? { record: row.record, seal: Seal.parse(row.seal) } : null;
+}
+
+/** Where the newest release of a joint stands before its signature; null before there is one. */
+export async function signingView(
+  database: Database,
+  jointId: string,
+  personId: string | null
+): Promise<Outcome<SigningView | null>> {
+  const issueId = await newestIssue(database, jointId);
+  if (issueId === null) return done(null);
+  const matter = await matterOf(database, issueId);
+  if (!matter.ok) return matter;
+  const { record, missing, drivers, driverNames, signing, signed } = matter.value;
+  const kept = signed ? await signedRecord(database, issueId) : null;
+  return done({
+    issueId,
+    number: record.release.number,
+    must: signed ? [] : missing.must,
+    told: missing.told,
+    signing,
+    drivers: driverNames,
+    droveOneself: personId !== null && drivers.has(personId),
+    looks: record.heads.length,
+    holes: record.holes.filter(({ partNumber }) => partNumber !== null).length,
+    signature:
+      signed && kept
+        ? { by: signed.by, at: signed.at, entitled: signed.entitled, digest: kept.seal.digest }
+        : null
+  });
+}
+
+/** The record of the newest release with its seal: as it was signed, or as it stands and nobody has signed. */
+export async function recordFile(
+  database: Database,
+  jointId: string
+): Promise<Outcome<{ record: JointRecord; seal: Seal; asSigned: unknown }>> {
+  const issueId = await newestIssue(database, jointId);
+  if (issueId === null)
+    return refused('not-possible', 'it is not released yet: there is nothing to record');
+  const kept = await signedRecord(database, issueId);
+  if (kept)
+    return done({ record: JointRecord.parse(kept.record), seal: kept.seal, asSigned: kept.record });
+  const matter = await matterOf(database, issueId);
+  if (!matter.ok) return matter;
+  const { record } = matter.value;
+  return done({ record, seal: sealOf(record), asSigned: record });
+}

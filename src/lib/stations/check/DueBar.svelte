@@ -1,0 +1,61 @@
+<script lang="ts">
+  import type { NextHead } from '$core/check/next-head.ts';
+  import Arithmetic from '../../ui/kit/Arithmetic.svelte';
+  import { nextInWords } from '$lib/words/heads';
+
+  /** Which head is due next and why, and how many are left. */
+  interface Props {
+    due: NextHead;
+    /** the head that is looked at */
+    here: number;
+    /** whether somebody logs what is driven: else every rivet counts as driven */
+    logged: boolean;
+    onpick: (hole: number) => void;
+  }
+  let { due, here, logged, onpick }: Props = $props();
+  let opened = $state(false);
+</script>
+
+<section class="due" data-testid="due">
+  <p>
+    <strong>{nextInWords(due)}</strong>
+    <span class="hint"
+      >{due.due.length} due of {due.required} wanted{due.open.length > 0
+        ? `; ✕ ${due.open.length} bad as ${due.open.length === 1 ? 'it stands' : 'they stand'}`
+        : ''}{logged ? '' : '; driving is not logged, so every rivet counts as driven'}</span
+    >
+  </p>
+  {#if due.next !== null && due.next !== here}
+    <button class="act small" type="button" onclick={() => onpick(due.next ?? here)}
+      >To {due.next}</button
+    >
+  {/if}
+  <button
+    class="act small"
+    type="button"
+    aria-expanded={opened}
+    aria-label="How many are wanted, and why"
+    onclick={() => (opened = !opened)}>?</button
+  >
+</section>
+{#if opened}<Arithmetic work={[...due.work]} source="the shop’s rules when it was released" />{/if}
+
+<style>
+  .due {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    padding: 6px 10px;
+    border: 1.5px solid var(--line);
+    border-radius: 8px;
+    background: var(--bench);
+  }
+  p {
+    flex: 1;
+    line-height: 1.3;
+  }
+  strong,
+  .hint {
+    display: block;
+  }
+</style>

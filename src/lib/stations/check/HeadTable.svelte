@@ -1,0 +1,89 @@
+<script lang="ts">
+  import { isMeasured } from '$core/check/hole-events.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import type { DriveDesk } from '../drive/drive-desk.svelte';
+  import type { CheckDesk } from './check-desk.svelte';
+  import SortedTable from '../../ui/kit/SortedTable.svelte';
+  import { MARK_WORDS } from '../../ui/kit/VerdictMark.svelte';
+  import { FINDING_NAMES } from '$lib/words/heads';
+
+  /** Every look at every head, to be sorted and searched. */
+  interface Props {
+    desk: CheckDesk;
+    drive: DriveDesk | null;
+    onpick: (hole: number) => void;
+  }
+  let { desk, drive, onpick }: Props = $props();
+  const preferences = usePreferences();
+  const rows = $derived(
+    desk.events.map((event) => {
+      const { id, hole, frozen, by, at } = event;
+      return {
+        id,
+        hole,
+        wideIn: isMeasured(event) ? event.diameterIn : null,
+        highIn: isMeasured(event) ? event.heightIn : null,
+        verdict: frozen.verdict,
+        findings: frozen.findings.map((finding) => FINDING_NAMES[finding]).join(', '),
+        by,
+        drivenBy: drive?.stateOf(hole)?.by ?? '',
+        at,
+        row: desk.issue.holes.find(({ number }) => number === hole)?.row ?? 0
+      };
+    })
+  );
+  type Row = (typeof rows)[number];
+  const length = (valueIn: number | null) =>
+    valueIn === null ? '–' : preferences.inWords(valueIn);
+</script>
+
+<div class="table" data-testid="head-table">
+  <SortedTable
+    label="Heads looked at"
+    {rows}
+    keyOf={(row: Row) => row.id}
+    onpick={(row: Row) => onpick(row.hole)}
+    empty="No head looked at yet."
+    columns={[
+      { key: 'hole', title: 'Hole', of: (row: Row) => row.hole },
+      { key: 'row', title: 'Row', of: (row: Row) => row.row },
+      {
+        key: 'wide',
+        title: 'Diameter',
+        of: (row: Row) => row.wideIn ?? -1,
+        text: (row: Row) => length(row.wideIn)
+      },
+      {
+        key: 'high',
+        title: 'Height',
+        of: (row: Row) => row.highIn ?? -1,
+        text: (row: Row) => length(row.highIn)
+      },
+      {
+        key: 'verdict',
+        title: 'Verdict',
+        of: (row: Row) => MARK_WORDS[row.verdict],
+        bad: (row: Row) => row.verdict !== 'accept',
+        words: true
+      },
+      { key: 'findings', title: 'Found', of: (row: Row) => row.findings, words: true },
+      { key: 'by', title: 'Looked at by', of: (row: Row) => row.by, words: true },
+      { key: 'driven', title: 'Driven by', of: (row: Row) => row.drivenBy, words: true },
+      {
+        key: 'at',
+        title: 'When',
+        of: (row: Row) => row.at,
+        text: (row: Row) =>
+          new Date(row.at).toLocaleString([], { dateStyle: 'short', timeStyle: 'short' }),
+        words: true
+      }
+    ]}
+  />
+</div>
+
+<style>
+  .table {
+    min-height: 0;
+    overflow: auto;
+  }
+</style>

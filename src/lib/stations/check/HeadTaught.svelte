@@ -1,0 +1,62 @@
+<script lang="ts">
+  import { headsInD } from '$core/check/hole-events.ts';
+  import { driveTo, likelyCauses, otherSchools, trendOf } from '$core/check/head-causes.ts';
+  import type { HeadReading, HeadReport } from '$core/check/head-report.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { useDriveDesk } from '../drive/drive-desk.svelte';
+  import type { CheckDesk } from './check-desk.svelte';
+  import Arithmetic from '../../ui/kit/Arithmetic.svelte';
+  import { MARK_WORDS } from '../../ui/kit/VerdictMark.svelte';
+  import { CAUSE_WORDS } from '$lib/words/heads';
+
+  /** What a measured head teaches: the likeliest causes, to which height it is driven on, and what other schools would say. */
+  interface Props {
+    desk: CheckDesk;
+    hole: number;
+    report: HeadReport;
+    reading: HeadReading;
+  }
+  let { desk, hole, report, reading }: Props = $props();
+  const preferences = usePreferences();
+  const drive = useDriveDesk();
+  const toHeight = $derived(
+    report.judged.ok && report.judged.result.verdict === 'drive-more' ? driveTo(reading) : null
+  );
+  const causes = $derived(
+    likelyCauses({
+      findings: report.findings,
+      metal: report.metal,
+      trend: trendOf([
+        ...headsInD(desk.events).map(({ diameterD }) => diameterD),
+        report.judged.ok ? report.judged.result.diameterD : 0
+      ]),
+      expired: drive.desk?.stateOf(hole)?.expired ?? false,
+      settingOpen: false
+    })
+  );
+  const others = $derived(otherSchools(reading));
+</script>
+
+{#if toHeight}
+  <p class="to" data-testid="drive-to">
+    Drive on to <strong>{preferences.inWords(toHeight.heightIn)}</strong> high; one short burst, then
+    measure.
+  </p>
+  <Arithmetic work={toHeight.work} />
+{/if}
+{#if causes.length > 0}
+  <p class="hint" data-testid="causes">
+    Likeliest first: {causes.map((cause) => CAUSE_WORDS[cause]).join('; ')}.
+  </p>
+{/if}
+<p class="hint" data-testid="other-schools">
+  Judged by {reading.limits} limits; {others
+    .map(({ limits, verdict }) => `${limits}: ${MARK_WORDS[verdict]}`)
+    .join(', ')}.
+</p>
+
+<style>
+  .to {
+    font-size: 1.05rem;
+  }
+</style>

@@ -1,0 +1,49 @@
+<script lang="ts">
+  import { parseLength } from '$core/units/parse-length.ts';
+  import { told } from '$core/refusal-said.ts';
+  import { HOWS, type TypedLook } from './typed-look.ts';
+  import LengthField from '../../ui/kit/LengthField.svelte';
+  import More from '../../ui/kit/More.svelte';
+  import Pick from '../../ui/kit/Pick.svelte';
+
+  /** How the figures were read, where the eye cannot go: with how far off they may be. */
+  interface Props {
+    typed: TypedLook;
+    ontype: (change: Partial<TypedLook>) => void;
+  }
+  let { typed, ontype }: Props = $props();
+  const WORDS: Record<TypedLook['how'], string> = {
+    caliper: 'by calipers on the head',
+    print: 'from its print in soft tape',
+    mirror: 'in a mirror',
+    camera: 'by a camera'
+  };
+  const bad = $derived(typed.plusMinus.trim() === '' || !parseLength(typed.plusMinus).ok);
+</script>
+
+<More
+  title="Read {WORDS[typed.how]}{typed.how === 'caliper' ? '' : ` ± ${typed.plusMinus || '?'}`}"
+  open={typed.how !== 'caliper'}
+>
+  <Pick
+    label="The figures were read"
+    value={typed.how}
+    options={HOWS.map((value) => ({ value, text: WORDS[value] }))}
+    onchoose={(how) => ontype({ how })}
+  />
+  {#if typed.how !== 'caliper'}
+    <LengthField
+      label="Either may be off by"
+      value={typed.plusMinus}
+      placeholder="0.010"
+      problem={bad
+        ? {
+            said: typed.plusMinus.trim() === '' ? told('a figure is needed') : told('no length'),
+            instead: null
+          }
+        : undefined}
+      oninput={(plusMinus) => ontype({ plusMinus })}
+    />
+    <p class="hint">A reading that may lie on either side of a limit is taken again.</p>
+  {/if}
+</More>

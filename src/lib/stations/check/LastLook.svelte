@@ -1,0 +1,63 @@
+<script lang="ts">
+  import { isMeasured, type HoleEvent } from '$core/check/hole-events.ts';
+  import type { HeadReport } from '$core/check/head-report.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import Length from '../../ui/kit/Length.svelte';
+  import VerdictCard from './VerdictCard.svelte';
+  import { LOOKS, PLACE_WORDS, reportInWords } from '$lib/words/heads';
+  import { lookInWords } from '$lib/words/looks';
+
+  /** The last look at the rivet that is in a hole: its verdict, what now, by whom and how. */
+  interface Props {
+    last: HoleEvent;
+    recorded: { report: HeadReport } | null;
+  }
+  let { last, recorded }: Props = $props();
+  const preferences = usePreferences();
+  const { frozen } = $derived(last);
+  const conditional = $derived(frozen.verdict === 'accept' && frozen.findings.includes('too-long'));
+  const time = (at: string) =>
+    new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
+  const extras = $derived([
+    ...(isMeasured(last) && last.how ? [`read by ${last.how}`] : []),
+    ...(isMeasured(last) ? (last.looked ?? []).map((look) => LOOKS[look]) : []),
+    ...((last.clean ?? []).length > 0
+      ? [`clean: ${(last.clean ?? []).map((place) => PLACE_WORDS[place]).join(', ')}`]
+      : []),
+    ...(isMeasured(last) && last.simulated ? ['simulated: practice, not for the record'] : [])
+  ]);
+</script>
+
+<section class="last" data-testid="last-reading">
+  <h3 class="label">Recorded</h3>
+  <VerdictCard
+    verdict={frozen.verdict}
+    reasons={lookInWords(frozen, recorded?.report ?? null, preferences.inWords)}
+    {conditional}
+  />
+  <div class="now">
+    <h3 class="label">Do now</h3>
+    {#each reportInWords({ reasons: [], findings: frozen.findings }, preferences.inWords, frozen.verdict).doNow as step (step)}<p
+      >
+        {step}
+      </p>{/each}
+  </div>
+  <p>
+    {#if isMeasured(last)}
+      <Length lengthIn={last.diameterIn} decimal /> × <Length lengthIn={last.heightIn} decimal />
+    {:else}{last.kind === 'gauged' ? `held against ${last.plate.name}` : 'by eye'}{/if}
+    <span class="hint">by {last.by}, {time(last.at)}{extras.map((one) => `; ${one}`).join('')}</span
+    >
+  </p>
+</section>
+
+<style>
+  .last {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+  }
+  .now {
+    font-weight: 700;
+  }
+</style>

@@ -1,0 +1,76 @@
+import { getContext, setContext } from 'svelte';
+import type { Issue } from '$core/issue/issue.ts';
+import {
+  reworkStream,
+  type ReworkEvent,
+  type ReworkFrozen,
+  type ReworkState,
+  type ReworkSubject
+} from '$core/reworking/rework-events.ts';
+import { decideHole, type HoleDecision } from '$core/reworking/decide-hole.ts';
+import { asReworked } from '$core/reworking/rework-events.ts';
+import type { ReworkMove } from '$core/reworking/rework-moves.ts';
+import type { Answer } from '$core/answer.ts';
+import { told, type RefusalSaid } from '$core/refusal-said.ts';
+import { Desk } from '../../client/desk.svelte';
+import type { Unstamped } from '$core/events/stream.ts';
+
+/** Rivets taken out of one issue, their holes, and questions put. */
+export class ReworkDesk {
+  readonly issued: Issue;
+  readonly desk: Desk<ReworkSubject, ReworkMove, ReworkFrozen, ReworkState>;
+  /** why the last thing done was not taken */
+  refused = $state.raw<RefusalSaid | null>(null);
+
+  constructor(issue: Issue, events: ReworkEvent[], by: string) {
+    this.issued = issue;
+    // A decision counts once the server has made it.
+    this.desk = new Desk(reworkStream, issue, {
+      subjectId: issue.id,
+      stored: events,
+      by,
+      refused: (_, message) => (this.refused = told(message))
+    });
+  }
+  get state(): ReworkState {
+    return this.desk.state;
+  }
+  get outbox() {
+    return this.desk.outbox;
+  }
+  readonly openQuestions = $derived.by(() =>
+    [...this.state.referrals.values()].filter(({ answered }) => answered === null)
+  );
+
+  /** @returns whether it was taken */
+  add(move: Unstamped<ReworkMove>): boolean {
+    const taken = this.desk.add(move);
+    this.refused = taken ? null : this.desk.refusal;
+    return taken;
+  }
+
+  /** What a hole as found comes to, before it is logged. */
+  decided(
+    number: number,
+    found: Pick<Extract<ReworkMove, { kind: 'measured' }>, 'widestIn' | 'tooDeepIn' | 'seen'>
+  ): Answer<HoleDecision> | null {
+    const { facts, holes } = asReworked(this.issued, this.state);
+    const hole = holes.find((one) => one.number === number);
+    const outs = this.state.holes.get(number)?.outs ?? 0;
+    return hole ? decideHole(facts, hole, { ...found, outs }) : null;
+  }
+
+  restore(): Promise<void> {
+    return this.desk.restore();
+  }
+  stop(): void {
+    this.desk.stop();
+  }
+}
+
+const KEY = Symbol('rework desk');
+export interface OpenRework {
+  readonly desk: ReworkDesk | null;
+}
+export const provideReworkDesk = (open: OpenRework): OpenRework => setContext(KEY, open);
+export const useReworkDesk = (): OpenRework => getContext<OpenRework>(KEY);

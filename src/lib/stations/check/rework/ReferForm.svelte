@@ -1,0 +1,54 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import type { ReworkDesk } from '../rework-desk.svelte';
+  import More from '../../../ui/kit/More.svelte';
+  import TextField from '../../../ui/kit/TextField.svelte';
+
+  /** A question to those who own the data; nothing can be signed while one is open. */
+  interface Props {
+    rework: ReworkDesk;
+    hole: number;
+    /** there is another way: it is not opened by itself */
+    optional?: boolean;
+  }
+  let { rework, hole, optional = false }: Props = $props();
+  let question = $state('');
+  $effect(() => {
+    if (hole) untrack(() => (question = ''));
+  });
+</script>
+
+<More title="Refer hole {hole}" open={!optional}>
+  <form
+    data-testid="refer"
+    onsubmit={(event) => {
+      event.preventDefault();
+      if (
+        question.trim() !== '' &&
+        rework.add({ kind: 'referred', hole, question: question.trim() })
+      )
+        question = '';
+    }}
+  >
+    <TextField
+      name="question"
+      label="The question, with what was found"
+      bind:value={question}
+      maxlength={600}
+      hint="its figures and the picture of the hole go with the record"
+    />
+    <button class="act main" disabled={question.trim() === ''}>Put the question</button>
+  </form>
+</More>
+
+<style>
+  form {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+    align-items: flex-start;
+  }
+  form :global(label) {
+    width: 100%;
+  }
+</style>

@@ -1,0 +1,85 @@
+<script lang="ts">
+  import { useDriveDesk } from '../../drive/drive-desk.svelte';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import type { CheckDesk } from '../check-desk.svelte';
+  import { useReworkDesk } from '../rework-desk.svelte';
+  import Notice from '../../../ui/kit/Notice.svelte';
+  import OutboxNotice from '$lib/ui/OutboxNotice.svelte';
+  import EmptyHole from './EmptyHole.svelte';
+  import ReferralCard from './ReferralCard.svelte';
+  import ReferForm from './ReferForm.svelte';
+  import TakeOut from './TakeOut.svelte';
+
+  /** What is done about a head that cannot stay: it is taken out, its hole measured, a size chosen, or the question put. */
+  interface Props {
+    desk: CheckDesk;
+    hole: number;
+    person: string;
+  }
+  let { desk, hole, person }: Props = $props();
+  const open = useReworkDesk();
+  const drive = useDriveDesk();
+  const workspace = useWorkspace();
+  const preferences = usePreferences();
+  const rework = $derived(open.desk);
+  const now = $derived(rework?.state.holes.get(hole));
+  const verdict = $derived(desk.states.get(hole)?.last?.frozen.verdict ?? null);
+  const questions = $derived(
+    [...(rework?.state.referrals.values() ?? [])].filter((referral) => referral.hole === hole)
+  );
+  const asked = $derived(questions.some(({ answered }) => answered === null));
+  const driven = $derived(drive.desk?.stateOf(hole)?.driven ?? false);
+</script>
+
+{#if rework && person}
+  {#each questions as referral (referral.id)}
+    <ReferralCard {rework} {referral} {hole} dash={desk.dashOf(hole)} />
+  {/each}
+  {#if now?.stage === 'out' || now?.stage === 'ask'}
+    <EmptyHole {rework} {hole} dash={desk.dashOf(hole)} head={desk.issue.facts.head} />
+    {#if now.stage === 'ask' && !asked}<ReferForm {rework} {hole} />{/if}
+  {:else if now?.stage === 'ready' && now.rivet && !driven && verdict === null}
+    <Notice level="note" title="Ready for {now.rivet.partNumber}">
+      <p>
+        Hole {preferences.inWords(now.rivet.holeIn)}, deburred again{desk.issue.facts.head ===
+        'countersunk'
+          ? ', its countersink cut for this head'
+          : ''}. Clamp beside it, then <a href="/joints/{workspace.id}/drive">drive it</a> and look at
+        it here.
+      </p>
+    </Notice>
+  {:else if now?.stage === 'left'}
+    <Notice
+      level="note"
+      title="Stays as it is, on the data holder’s word"
+      text="The answer stands above; the record carries it."
+    />
+  {:else if verdict === 'replace' || verdict === 'refer'}
+    {#if verdict === 'replace'}<TakeOut
+        {rework}
+        {hole}
+        dash={desk.dashOf(hole)}
+        facts={desk.issue.facts}
+      />{/if}
+    {#if !asked}<ReferForm {rework} {hole} optional={verdict === 'replace'} />{/if}
+    {#if verdict === 'refer'}<TakeOut
+        {rework}
+        {hole}
+        dash={desk.dashOf(hole)}
+        facts={desk.issue.facts}
+      />{/if}
+  {/if}
+  {#if rework.refused}<Notice
+      level="stop"
+      title="Not logged"
+      text={preferences.refusal(rework.refused)}
+    />{/if}
+  {#if rework.outbox.clock !== null}<OutboxNotice outbox={rework.outbox} what="the rework" />
+  {:else if rework.outbox.away}<Notice
+      level="attention"
+      title="Not logged yet: no server"
+      text="{rework.outbox.waiting
+        .length} kept on this device and sent as soon as it answers. The next step waits for it."
+    />{/if}
+{/if}

@@ -1,0 +1,102 @@
+<script lang="ts">
+  import { rivetSize } from '$core/catalog/rivets.ts';
+  import type { IssuedFacts } from '$core/issue/issue.ts';
+  import { removalWalk, type HowOut, type RemovalSchool } from '$core/reworking/removal-walk.ts';
+  import type { Dash } from '$core/schema/fields.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import type { ReworkDesk } from '../rework-desk.svelte';
+  import Arithmetic from '../../../ui/kit/Arithmetic.svelte';
+  import Choice from '../../../ui/kit/Choice.svelte';
+  import More from '../../../ui/kit/More.svelte';
+  import Pick from '../../../ui/kit/Pick.svelte';
+  import TextField from '../../../ui/kit/TextField.svelte';
+  import { HOW_OUT, REMOVAL_SCHOOLS, removalStepInWords } from '$lib/words/rework';
+
+  /** Taking a rivet out, step by step, with the drills of both schools. */
+  interface Props {
+    rework: ReworkDesk;
+    hole: number;
+    dash: Dash;
+    facts: IssuedFacts;
+  }
+  let { rework, hole, dash, facts }: Props = $props();
+  const preferences = usePreferences();
+  let chosen = $state<RemovalSchool | null>(null);
+  let how = $state<HowOut>('plain');
+  let note = $state('');
+  const school = $derived(chosen ?? facts.rules?.removal ?? 'under-shank');
+  const walk = $derived(
+    removalWalk(dash, facts.head, school, how, rivetSize(dash).drill[facts.rules?.drill ?? 'close'])
+  );
+</script>
+
+<More title="Take rivet {hole} out" open>
+  <div class="take" data-testid="take-out">
+    <Choice
+      label="Drill"
+      value={school}
+      options={[
+        { value: 'under-shank', text: REMOVAL_SCHOOLS['under-shank'].name },
+        { value: 'hole-drill', text: REMOVAL_SCHOOLS['hole-drill'].name }
+      ]}
+      onchoose={(value) => (chosen = value)}
+    />
+    <p class="hint">
+      {REMOVAL_SCHOOLS[school].risk}. The other school, {REMOVAL_SCHOOLS[walk.other.school].name}:
+      {walk.other.drill} ({preferences.inWords(walk.other.drillIn)}).
+    </p>
+    <Pick
+      label="How it comes out"
+      value={how}
+      options={(['plain', 'swelled', 'spinning'] as const).map((value) => ({
+        value,
+        text: HOW_OUT[value]
+      }))}
+      onchoose={(value) => (how = value)}
+    />
+    <ol>
+      {#each walk.steps as step (step.code)}<li>
+          {removalStepInWords(step, preferences.inWords)}
+        </li>{/each}
+    </ol>
+    <p class="never">
+      ✕ Never a drill over {walk.neverOver.drill} ({preferences.inWords(walk.neverOver.drillIn)}):
+      it cuts the hole itself. Never chisel a head off sideways. Eyes covered; chips cut.
+    </p>
+    <Arithmetic work={[...walk.work]} />
+    <form
+      onsubmit={(event) => {
+        event.preventDefault();
+        if (rework.add({ kind: 'out', hole, school, how, note: note.trim() })) note = '';
+      }}
+    >
+      <TextField name="note" label="What was seen, if anything" bind:value={note} maxlength={200} />
+      <button class="act main">Rivet {hole} is out</button>
+    </form>
+  </div>
+</More>
+
+<style>
+  .take {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+  }
+  ol {
+    padding-left: 1.4rem;
+    list-style: decimal;
+  }
+  li {
+    padding-block: 3px;
+  }
+  .never {
+    color: var(--brick);
+    font-weight: 700;
+  }
+  form {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: end;
+    gap: 8px;
+  }
+</style>

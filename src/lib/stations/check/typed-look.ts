@@ -1,0 +1,113 @@
+import { z } from 'zod';
+import { Look, Place, SeenFlag } from '$core/check/findings.ts';
+import type { FlushLook } from '$core/check/flush-look.ts';
+import { CheckedHead, type EyedHead, type GaugedHead } from '$core/check/hole-look.ts';
+import type { PlateUsed } from '$core/check/plate-look.ts';
+import type { Unstamped } from '$core/events/stream.ts';
+import { parseLength } from '$core/units/parse-length.ts';
+
+export const WAYS = ['calipers', 'plate', 'eye'] as const;
+/** How heads are looked at. */
+export type LookWay = (typeof WAYS)[number];
+export const HOWS = ['caliper', 'print', 'mirror', 'camera'] as const;
+
+export const TypedLook = z.object({
+  diameter: z.string(),
+  height: z.string(),
+  flags: z.array(SeenFlag),
+  looked: z.array(Look).default([]),
+  how: z.enum(HOWS).default('caliper'),
+  /** how far off either reading may be */
+  plusMinus: z.string().default(''),
+  /** from a device that does not exist */
+  simulated: z.boolean().default(false),
+  fitsOver: z.boolean().nullable().default(null),
+  touchesSheet: z.boolean().nullable().default(null),
+  upperFits: z.boolean().nullable().default(null),
+  upperTouches: z.boolean().nullable().default(null),
+  /** over (+) or under (−) the skin, as typed */
+  flush: z.string().default(''),
+  slip: z.enum(['catches', 'clears']).nullable().default(null),
+  slipThick: z.string().default('0.003'),
+  clean: z.array(Place).default([])
+});
+/** A look as typed; nothing is lost by looking at another hole meanwhile. */
+export type TypedLook = z.output<typeof TypedLook>;
+
+export const NOTHING_TYPED: TypedLook = TypedLook.parse({ diameter: '', height: '', flags: [] });
+
+/** Whether anything stands in it. */
+export const isTyped = (typed: TypedLook): boolean =>
+  JSON.stringify(typed) !== JSON.stringify(NOTHING_TYPED);
+
+const lengthOf = (text: string): number | null => {
+  const read = parseLength(text);
+  return read.ok ? read.valueIn : null;
+};
+
+/** How flush as typed: a number before a slip; null where neither says something. */
+export function flushTyped({ flush, slip, slipThick }: TypedLook): FlushLook | null {
+  if (flush.trim() !== '') {
+    const offIn = lengthOf(flush.replace('−', '-'));
+    return offIn === null ? null : { by: 'number', offIn };
+  }
+  if (slip === null) return null;
+  const slipIn = lengthOf(slipThick);
+  return slipIn === null ? null : { by: 'slip', slipIn, catches: slip === 'catches' };
+}
+
+/**
+ * The look that is typed, as it would be sent.
+ *
+ * @param plate the plate that is used; null where there is none for the size
+ * @returns null while something is missing or cannot be read
+ */
+export function lookTyped(
+  hole: number,
+  way: LookWay,
+  typed: TypedLook,
+  plate: PlateUsed | null
+):
+  | Unstamped<CheckedHead>
+  | Unstamped<z.output<typeof GaugedHead>>
+  | Unstamped<z.output<typeof EyedHead>>
+  | null {
+  const flush = flushTyped(typed);
+  // what was typed of its flushness and cannot be read is not left out in silence
+  if (flush === null && typed.flush.trim() !== '') return null;
+  const seen = {
+    hole,
+    flags: typed.flags,
+    ...(typed.clean.length > 0 ? { clean: typed.clean } : {}),
+    ...(flush ? { flush } : {})
+  };
+  if (way === 'eye') return typed.flags.length === 0 && !flush ? null : { ...seen, kind: 'eyed' };
+  if (way === 'plate') {
+    const { fitsOver, touchesSheet, upperFits, upperTouches } = typed;
+    if (plate === null || fitsOver === null || touchesSheet === null) return null;
+    return { ...seen, kind: 'gauged', plate, fitsOver, touchesSheet, upperFits, upperTouches };
+  }
+  const [diameterIn, heightIn] = [lengthOf(typed.diameter), lengthOf(typed.height)];
+  if (diameterIn === null || heightIn === null || diameterIn <= 0 || heightIn <= 0) return null;
+  const { how, simulated, looked } = typed;
+  if (how === 'caliper')
+    return {
+      ...seen,
+      kind: 'checked',
+      diameterIn,
+      heightIn,
+      ...(looked.length > 0 ? { looked } : {}),
+      ...(simulated ? { simulated } : {})
+    };
+  const offIn = lengthOf(typed.plusMinus);
+  if (offIn === null || offIn < 0) return null;
+  return {
+    ...seen,
+    kind: 'checked',
+    diameterIn,
+    heightIn,
+    how,
+    plusMinus: { diameterIn: offIn, heightIn: offIn },
+    ...(looked.length > 0 ? { looked } : {})
+  };
+}

@@ -1,0 +1,89 @@
+import type { AgainstSize, HoleDecision } from '../../core/reworking/decide-hole.ts';
+import type { RemovalSchool, RemovalStep, HowOut } from '../../core/reworking/removal-walk.ts';
+import type { SeenInHole } from '../../core/reworking/rework-moves.ts';
+import type { WriteLength } from './writing.ts';
+
+export const REMOVAL_SCHOOLS: Record<RemovalSchool, { name: string; risk: string }> = {
+  'under-shank': {
+    name: 'a size under the shank',
+    risk: 'slower: a ring of shank is left for the punch, and the hole cannot grow'
+  },
+  'hole-drill': {
+    name: 'the hole’s own drill',
+    risk: 'fast: a drill that wanders cuts the hole, and the next size may not fit'
+  }
+};
+
+export const HOW_OUT: Record<HowOut, string> = {
+  plain: 'as usual',
+  swelled: 'its shank is swelled between the sheets',
+  spinning: 'it spins under the drill'
+};
+
+/** One step of taking a rivet out. */
+export function removalStepInWords(step: RemovalStep, length: WriteLength): string {
+  switch (step.code) {
+    case 'center':
+      return step.head === 'universal'
+        ? 'File the manufactured head flat, or punch in its own dimple, so that the drill stays central.'
+        : 'Punch the middle of the head, so that the drill stays central.';
+    case 'drill-head':
+      return `Drill ${step.drill} (${length(step.drillIn)}), square, through the head only: ${length(step.headIn)} deep. A width stop, or tape on the drill at that height.`;
+    case 'lever':
+      return 'Lift the head off, with a pin in the hole as a lever, if it has not spun off.';
+    case 'support':
+      return 'Support the sheet from behind, beside the shop head: a bar with a hole, or a wood block.';
+    case 'punch':
+      return `Drive the shank out with a punch of ${length(step.mostIn)} at the most.`;
+    case 'collapse':
+      return `Drill ${step.drill} straight down the middle of the shank, so that it collapses and comes away between the sheets.`;
+    case 'hold-shop-head':
+      return 'Hold the shop head, so that the rivet does not turn with the drill.';
+    case 'look':
+      return 'Look with a glass: cracks, dents, an oval hole, chips between the sheets. Deburr again, both sides.';
+  }
+}
+
+export const SEEN_IN_HOLE: Record<SeenInHole, string> = {
+  cracked: 'a crack at the hole',
+  dented: 'a dent beside it',
+  elongated: 'torn long'
+};
+
+const AGAINST: Record<AgainstSize, string> = {
+  hole: 'the hole is wider than the next size’s drill',
+  edge: 'an edge is too near',
+  pitch: 'a neighbor is too near',
+  'between-rows': 'the next row is too near',
+  flush: 'its countersink would go through',
+  'cut-too-deep': 'even its deeper head would lie under the skin',
+  length: 'there is no such length',
+  'no-larger-size': 'there is no larger size'
+};
+
+/** What is to be done with an empty hole, and why. */
+export function decisionInWords(
+  { decision, because, against, rivet }: HoleDecision,
+  length: WriteLength
+): { title: string; why: string } {
+  if (decision === 'keep')
+    return {
+      title: `Same size: ${rivet?.partNumber ?? ''}`,
+      why: 'the hole is within 0.003 in of its drill, as measured at its widest'.replace(
+        '0.003 in',
+        length(0.003)
+      )
+    };
+  if (decision === 'next-size')
+    return {
+      title: `Next size: ${rivet?.partNumber ?? ''}, hole ${length(rivet?.holeIn ?? 0)}`,
+      why: 'edges, neighbors, the cut and the length all hold for it'
+    };
+  const why =
+    because === 'third-time'
+      ? 'this rivet came out for the third time'
+      : because !== null
+        ? SEEN_IN_HOLE[because]
+        : against.map((one) => AGAINST[one]).join('; ');
+  return { title: 'Refer to the data holder', why };
+}

@@ -1,0 +1,97 @@
+import type { Must, Told } from '../../core/signing/missing.ts';
+import { plural } from './writing.ts';
+
+const MOST_NAMED = 12;
+const named = (holes: readonly number[]): string => {
+  const sorted = [...holes].sort((a, b) => a - b);
+  return sorted.length > MOST_NAMED
+    ? `${sorted.slice(0, MOST_NAMED).join(', ')} and ${sorted.length - MOST_NAMED} more`
+    : sorted.join(', ');
+};
+
+/** What keeps a release from being signed, and at which station it is mended. */
+export function mustInWords(must: Must): {
+  text: string;
+  station: 'drive' | 'check';
+  hole: number | null;
+} {
+  const hole = must.holes[0] ?? null;
+  switch (must.code) {
+    case 'not-driven':
+      return {
+        text: `${plural(must.holes.length, 'rivet')} not driven: ${named(must.holes)}`,
+        station: 'drive',
+        hole
+      };
+    case 'holes-empty':
+      return {
+        text: `${plural(must.holes.length, 'hole')} empty: ${named(must.holes)}`,
+        station: 'check',
+        hole
+      };
+    case 'heads-due':
+      return {
+        text: `${plural(must.holes.length, 'head')} to look at: ${named(must.holes)}`,
+        station: 'check',
+        hole
+      };
+    case 'heads-bad':
+      return {
+        text: `${plural(must.holes.length, 'bad head')}: ${named(must.holes)}`,
+        station: 'check',
+        hole
+      };
+    case 'heads-simulated':
+      return {
+        text: `${plural(must.holes.length, 'head')} measured by a simulated device, which is practice: ${named(must.holes)}`,
+        station: 'check',
+        hole
+      };
+    case 'referrals-open':
+      return {
+        text: `${plural(must.count, 'question')} not answered${must.holes.length > 0 ? `, of hole ${named(must.holes)}` : ''}`,
+        station: 'check',
+        hole
+      };
+  }
+}
+
+/** What whoever signs has to know. */
+export function toldInWords(told: Told): string {
+  switch (told.code) {
+    case 'held-open':
+      return `Hole ${told.hole} has no rivet: ${told.reason}`;
+    case 'left-as-is':
+      return `Left as it is on the data holder’s word: head ${named(told.holes)}`;
+    case 'driving-not-logged':
+      return 'Driving was not logged: who drove, in which order and when is not known';
+    case 'expired':
+      return `Driven after its batch had expired: ${named(told.holes)}${told.reasons.length > 0 ? ` (${told.reasons.join('; ')})` : ''}`;
+    case 'setting-open':
+      return told.tool === null
+        ? `No tool’s setting is on record for ${told.part}`
+        : `The setting of ${told.tool} for ${told.part} was never released by its first heads`;
+    case 'kept-closed':
+      return `Not taken apart after drilling; chips and burrs accepted by: ${told.by}`;
+    case 'steps-open':
+      return `${told.of - told.done} of ${told.of} steps before driving are not ticked off`;
+    case 'steps-unknown':
+      return 'The joint has changed since this release, so its steps before driving are not counted';
+    case 'changed-since':
+      return `The joint is at revision ${told.revision} by now; this release stays as it was made`;
+    case 'not-measured':
+      return `Good by gauge plate or slip only, which does not tell everything: head ${named(told.holes)}`;
+    case 'not-looked-at':
+      return `Not looked at, by the shop’s sampling: head ${named(told.holes)}`;
+  }
+}
+
+/** On what the record rests that nobody measured. */
+export const ASSUMED: readonly string[] = [
+  'Sheets are as thick, and of the alloy, as was typed: the program measures nothing.',
+  'Heads are cylinders: a barrel measured at its widest overstates its metal.',
+  'Rivets are of the part number that was planned, unless somebody logged another.',
+  'Clocks of the devices are right to two minutes.',
+  'Who logged something is who was at the bench by that device.',
+  'Limits are those of the shop’s rules, unless the joint’s own data say others: approved data come first.'
+];

@@ -1,0 +1,306 @@
+import { createHash, randomUUID } from 'node:crypto';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { HoleLook } from '../../src/core/check/hole-look.ts';
+import { DriveMove } from '../../src/core/driving/drive-events.ts';
+import type { Issue } from '../../src/core/issue/issue.ts';
+import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
+import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
+import { toldKey } from '../../src/core/signing/missing.ts';
+import { SealedRecord } from '../../src/core/signing/record.ts';
+import { SignMove } from '../../src/core/signing/sign-events.ts';
+import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
+import { holeEvents } from '../../src/lib/server/events/hole-events.ts';
+import { recordMoves } from '../../src/lib/server/events/record.ts';
+import { reworkEvents } from '../../src/lib/server/events/rework-events.ts';
+import { signEvents } from '../../src/lib/server/events/sign-events.ts';
+import { brokenParts } from '../../src/lib/server/record/seal.ts';
+import { listJoints } from '../../src/lib/server/services/joint-summaries.ts';
+import { makeJointFile } from '../../src/lib/server/services/joint-files.ts';
+import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
+import { addJob } from '../../src/lib/server/services/jobs.ts';
+import { addJoint } from '../../src/lib/server/services/joints.ts';
+import { addPerson, type PersonView } from '../../src/lib/server/services/people.ts';
+import { addProfile } from '../../src/lib/server/services/profiles.ts';
+import { signingView } from '../../src/lib/server/services/signing.ts';
+import { inInches } from '../../src/lib/words/writing.ts';
+import { entered } from '../support/joints.ts';
+import { useDatabase } from './database.ts';
+import { pdfText } from './pdf-text.ts';
+import { valueOf } from './value-of.ts';
+
+const database = useDatabase();
+let mechanic: PersonView;
+let inspector: PersonView;
+let job = '';
+const BEGAN = Date.now() - 3 * 3_600_000;
+const MINUTE = 60_000;
+const stamp = (minutes: number) => ({
+  id: randomUUID(),
+  at: new Date(BEGAN + minutes * MINUTE).toISOString()
+});
+
+beforeAll(async () => {
+  mechanic = await addPerson(database(), { name: 'Odile Marn', role: 'mechanic' });
+  inspector = await addPerson(database(), { name: 'Berit Solvang', role: 'inspector' });
+  await addProfile(database(), DEFAULT_PROFILE);
+  job = valueOf(await addJob(database(), { number: '9', title: 't', place: 'p', data: 'sheet 4' }));
+});
+
+/** A released lap of dash 4 in 0.050 and 0.063, every rivet driven by the mechanic. */
+async function driven(): Promise<{ joint: string; issue: Issue }> {
+  const lap = entered('lap', ['0.050', '0.063'], {
+    widthIn: '6',
+    dash: 4,
+    edgeIn: '0.4',
+    perInch: '2',
+    perInchReason: 'own data'
+  });
+  const joint = valueOf(await addJoint(database(), job, 'Lap to sign', lap, mechanic.id));
+  valueOf(await issueJoint(database(), joint, 1, mechanic.id, new Date(BEGAN - MINUTE)));
+  const issue = await latestIssue(database(), joint);
+  if (!issue) throw new Error('not issued');
+  const taps = issue.holes.map(({ number: hole }, at) =>
+    DriveMove.parse({ ...stamp(at / 10), kind: 'driven', hole, person: mechanic.id })
+  );
+  valueOf(await recordMoves(database(), driveEvents, issue.id, taps, mechanic));
+  return { joint, issue };
+}
+const head = (hole: number, minutes: number, more: object = {}) =>
+  HoleLook.parse({
+    ...stamp(minutes),
+    kind: 'checked',
+    hole,
+    diameterIn: 0.19,
+    heightIn: 0.062,
+    flags: [],
+    ...more
+  });
+const look = (issue: Issue, ...looks: HoleLook[]) =>
+  recordMoves(database(), holeEvents, issue.id, looks, mechanic);
+const rework = async (issue: Issue, minutes: number, move: object) => {
+  const made = ReworkMove.parse({ ...stamp(minutes), ...move });
+  const outcome = await recordMoves(database(), reworkEvents, issue.id, [made], mechanic);
+  return { outcome, id: made.id };
+};
+const sign = async (issue: Issue, by: PersonView, more: object = {}) => {
+  const made = SignMove.parse({
+    ...stamp(170),
+    kind: 'signed',
+    person: by.id,
+    entitled: 'stamp 3',
+    accepted: [],
+    ...more
+  });
+  return recordMoves(database(), signEvents, issue.id, [made], by);
+};
+/** What the signer was told, ticked off. */
+async function toldOf(joint: string): Promise<string[]> {
+  const view = valueOf(await signingView(database(), joint, null));
+  return (view?.told ?? []).map(toldKey);
+}
+const listed = async (joint: string) =>
+  (await listJoints(database(), inInches, job)).find(({ id }) => id === joint);
+
+describe('a rivet that is taken out', () => {
+  it('is driven and looked at again, as the lists say', async () => {
+    const { joint, issue } = await driven();
+    const [first, second] = issue.holes;
+    const hole = second?.number ?? 0;
+    valueOf(await look(issue, head(first?.number ?? 0, 20), head(hole, 21, { heightIn: 0.04 })));
+    expect(await listed(joint)).toMatchObject({ looked: 2, driven: issue.holes.length });
+    valueOf(
+      (await rework(issue, 30, { kind: 'out', hole, school: 'under-shank', how: 'plain' })).outcome
+    );
+    // an empty hole is neither driven nor looked at
+    expect(await listed(joint)).toMatchObject({ looked: 1, driven: issue.holes.length - 1 });
+    const tap = DriveMove.parse({ ...stamp(31), kind: 'driven', hole });
+    expect(await recordMoves(database(), driveEvents, issue.id, [tap], mechanic)).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('measure the hole at Check first') as string
+    });
+    // a look from before, sent late, is of the rivet that is out
+    valueOf(await look(issue, head(hole, 22)));
+    expect((await listed(joint))?.looked).toBe(1);
+    const measured = await rework(issue, 35, { kind: 'measured', hole, widestIn: 0.137, seen: [] });
+    expect(valueOf(measured.outcome)[0]?.frozen).toMatchObject({
+      decision: 'next-size',
+      rivet: { dash: 5 }
+    });
+    const again = DriveMove.parse({ ...stamp(40), kind: 'driven', hole });
+    const [event] = valueOf(
+      await recordMoves(database(), driveEvents, issue.id, [again], mechanic)
+    );
+    // what was put in is the new size
+    expect(event?.frozen.partNumber).toMatch(/^MS20470AD5-/);
+    // 0.19 × 0.062 is a good dash 4 head; of dash 5 it is short of metal
+    const [judged] = valueOf(await look(issue, head(hole, 45)));
+    expect(judged?.frozen).toMatchObject({ verdict: 'replace', findings: ['short-of-metal'] });
+    const summary = await listed(joint);
+    expect(summary).toMatchObject({ looked: 2, driven: issue.holes.length });
+    expect(summary?.parts?.map(({ count }) => count).sort()).toEqual(
+      [1, issue.holes.length - 1].sort()
+    );
+  });
+
+  it('counts again what was seen when its removal was a mistake', async () => {
+    const { joint, issue } = await driven();
+    const hole = issue.holes[0]?.number ?? 0;
+    valueOf(await look(issue, head(hole, 20)));
+    valueOf(
+      (await rework(issue, 30, { kind: 'out', hole, school: 'under-shank', how: 'plain' })).outcome
+    );
+    expect((await listed(joint))?.looked).toBe(0);
+    valueOf((await rework(issue, 31, { kind: 'still-in', hole })).outcome);
+    expect(await listed(joint)).toMatchObject({ looked: 1, driven: issue.holes.length });
+  });
+
+  it('is taken out once, however many say so at one moment', async () => {
+    const { issue } = await driven();
+    const hole = issue.holes[0]?.number ?? 0;
+    const outcomes = await Promise.all(
+      Array.from({ length: 6 }, (_, at) =>
+        rework(issue, 30 + at, { kind: 'out', hole, school: 'under-shank', how: 'plain' })
+      )
+    );
+    expect(outcomes.filter(({ outcome }) => outcome.ok)).toHaveLength(1);
+  });
+});
+
+describe('a signature', () => {
+  const everyHead = (issue: Issue) =>
+    issue.holes.map(({ number }, at) => head(number, 60 + at / 10));
+
+  it('waits for every head, answer and reading, and for another hand', async () => {
+    const { joint, issue } = await driven();
+    expect(await sign(issue, inspector)).toMatchObject({ ok: false, reason: 'not-possible' });
+    valueOf(await look(issue, ...everyHead(issue)));
+    const asked = await rework(issue, 80, {
+      kind: 'referred',
+      hole: 1,
+      question: 'Scratch beside it?'
+    });
+    const told = await toldOf(joint);
+    expect(await sign(issue, inspector, { accepted: told })).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('1 thing keeps this release from being signed') as string
+    });
+    valueOf(
+      (
+        await rework(issue, 85, {
+          kind: 'answered',
+          referral: asked.id,
+          answer: 'polish it out',
+          answeredBy: 'engineer',
+          authority: 'sheet 4, note 2',
+          then: { what: 'nothing' }
+        })
+      ).outcome
+    );
+    expect(await sign(issue, inspector)).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('not ticked off') as string
+    });
+    expect(await sign(issue, mechanic, { accepted: told })).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('somebody else signs') as string
+    });
+    // in another's name
+    expect(await sign(issue, mechanic, { accepted: told, person: inspector.id })).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('nobody else’s') as string
+    });
+    valueOf(await sign(issue, inspector, { accepted: told }));
+    expect(valueOf(await signingView(database(), joint, null))).toMatchObject({
+      must: [],
+      signature: { by: 'Berit Solvang', entitled: 'stamp 3' }
+    });
+    expect(await listed(joint)).toMatchObject({ state: 'signed', signedBy: 'Berit Solvang' });
+  });
+
+  it('closes the release: nothing is added after it, by whatever door', async () => {
+    const { joint, issue } = await driven();
+    valueOf(await look(issue, ...everyHead(issue)));
+    valueOf(await sign(issue, inspector, { accepted: await toldOf(joint) }));
+    const refusedBy = expect.stringContaining('signed') as string;
+    expect(await look(issue, head(1, 171))).toMatchObject({ ok: false, message: refusedBy });
+    const tap = DriveMove.parse({ ...stamp(172), kind: 'undriven', hole: 1 });
+    expect(await recordMoves(database(), driveEvents, issue.id, [tap], mechanic)).toMatchObject({
+      ok: false
+    });
+    const out = { kind: 'out', hole: 1, school: 'under-shank', how: 'plain' };
+    expect((await rework(issue, 173, out)).outcome).toMatchObject({
+      ok: false,
+      message: refusedBy
+    });
+    expect(await sign(issue, inspector)).toMatchObject({ ok: false });
+    // behind the program's back
+    await expect(
+      rowsOf(
+        database(),
+        `insert into hole_events (id, subject_id, kind, payload, person_id, at)
+         values ($1, $2, 'checked', '{"hole": 1}', $3, now())`,
+        [randomUUID(), issue.id, mechanic.id]
+      )
+    ).rejects.toThrow('this release is signed');
+    await expect(rowsOf(database(), 'delete from signed_records', [])).rejects.toThrow();
+  });
+
+  it('and a look at one moment: the look is in what was signed, or refused', async () => {
+    const { joint, issue } = await driven();
+    valueOf(await look(issue, ...everyHead(issue)));
+    const told = await toldOf(joint);
+    const [signed, ...looks] = await Promise.all([
+      sign(issue, inspector, { accepted: told }),
+      ...Array.from({ length: 12 }, (_, at) => look(issue, head(1, 100 + at)))
+    ]);
+    expect(signed?.ok).toBe(true);
+    const taken = looks.filter(({ ok }) => ok).length;
+    const file = valueOf(await makeJointFile(database(), joint, 'record.json'));
+    const { record } = SealedRecord.parse(JSON.parse(String(file.body)));
+    expect(record.heads).toHaveLength(issue.holes.length + taken);
+  });
+
+  it('leaves a record that another reads, and that is held against its seal', async () => {
+    const { joint, issue } = await driven();
+    valueOf(await look(issue, ...everyHead(issue)));
+    valueOf(await sign(issue, inspector, { accepted: await toldOf(joint) }));
+    const json = String(valueOf(await makeJointFile(database(), joint, 'record.json')).body);
+    const { record, seal } = JSON.parse(json) as {
+      record: Record<string, unknown>;
+      seal: SealedRecord['seal'];
+    };
+    expect(brokenParts(record, seal)).toEqual([]);
+    expect(record['signature']).toMatchObject({ by: 'Berit Solvang', entitled: 'stamp 3' });
+    // the canonical form by hand: members sorted, no spaces
+    const canonical = (value: unknown): string =>
+      Array.isArray(value)
+        ? `[${value.map(canonical).join(',')}]`
+        : value !== null && typeof value === 'object'
+          ? `{${Object.entries(value)
+              .sort(([a], [b]) => (a < b ? -1 : 1))
+              .map(([key, one]) => `${JSON.stringify(key)}:${canonical(one)}`)
+              .join(',')}}`
+          : JSON.stringify(value);
+    expect(createHash('sha256').update(canonical(record)).digest('hex')).toBe(seal.digest);
+    const changed = json.replace(/"diameterIn": 0\.19(?=\s)/, '"diameterIn": 0.18');
+    expect(changed).not.toBe(json);
+    const other = JSON.parse(changed) as typeof record & { record: Record<string, unknown> };
+    expect(brokenParts(other.record, seal)).toEqual(['heads.0']);
+
+    const pdf = valueOf(await makeJointFile(database(), joint, 'record.pdf'));
+    const text = await pdfText(Buffer.from(pdf.body));
+    expect(text).toContain('SIGNED by Berit Solvang (stamp 3)');
+    expect(text).toContain(seal.digest);
+    expect(text).toContain('Data: sheet 4');
+    expect(text).toContain('What was assumed');
+    const csv = String(valueOf(await makeJointFile(database(), joint, 'heads.csv')).body);
+    expect(csv.trim().split('\r\n')).toHaveLength(issue.holes.length + 1);
+  });
+
+  it('is said to be missing on a record that nobody has signed', async () => {
+    const { joint } = await driven();
+    const pdf = valueOf(await makeJointFile(database(), joint, 'record.pdf'));
+    expect(await pdfText(Buffer.from(pdf.body))).toContain('NOT SIGNED');
+  });
+});

@@ -1,0 +1,102 @@
+import { expect, openOwn, signIn, test } from './app.ts';
+import { BOTTOM_LAP, FLUSH_LAP } from '../../scripts/demo-data.ts';
+
+test.beforeEach(({ page, app }) => signIn(page, app));
+
+test('a plate is made, kept as the shop’s, and heads are held against it by keys', async ({
+  page,
+  app
+}) => {
+  await page.goto(`${app.url}/gauge`);
+  for (const size of ['3', '5', '6'])
+    await page.getByRole('button', { name: size, exact: true }).click();
+  const measured = async (low: string) => {
+    await page.getByLabel('Measured: no-go-4').fill(low);
+    // 1.75 D, 0.65 D, 0.38 D and 1.5 D of 1/8
+    await page.getByLabel('Measured: go-4', { exact: true }).fill('0.2185');
+    await page.getByLabel('Measured: high-4').fill('0.081');
+    await page.getByLabel('Measured: low-4').fill('0.0485');
+    await page.getByLabel('Measured: shank-4').fill('0.1875');
+  };
+  // 1.3 D is 0.1625: within what a plate must hold, and yet a head that is too narrow would pass
+  await measured('0.1615');
+  const plates = page.getByTestId('shop-plates');
+  await expect(plates).toContainText('Open it up to at least 0.1625');
+  await page.getByLabel('Measured: no-go-4').fill('0.1635');
+  await plates.getByLabel('Name written on it').fill('plate 7');
+  await plates.getByRole('button', { name: 'Keep it as the shop’s' }).click();
+  await expect(plates.locator('[data-plate="plate 7"]')).toContainText('again in 180 days');
+
+  await openOwn(page, app, BOTTOM_LAP, 'check');
+  await page.getByRole('button', { name: 'Release it and start checking' }).click();
+  await expect(page.getByRole('heading', { name: 'Head 1 of 50' })).toBeVisible();
+  await page.getByText('Gauge plate', { exact: true }).click();
+  await expect(page.getByTestId('plate-asks')).toContainText('0.1635');
+  await page.getByRole('heading', { name: 'Head 1 of 50' }).click();
+  // not over it, not on the sheet; the upper hole goes over, the upper notch touches
+  for (const key of ['n', 'n', 'y', 'y']) await page.keyboard.press(key);
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'accept');
+  await page.keyboard.press('c');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-testid="hole-map"] [data-hole="1"]')).toHaveAttribute(
+    'data-verdict',
+    'accept'
+  );
+  // the next one enters the lower hole and touches: lower than the notch, but the plate does not tell everything
+  await expect(page.getByRole('heading', { name: 'Head 2 of 50' })).toBeVisible();
+  for (const key of ['y', 'y']) await page.keyboard.press(key);
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'measure');
+  await expect(page.getByText('Never drill it out on this word.')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-testid="hole-map"] [data-hole="2"]')).toHaveAttribute(
+    'data-verdict',
+    'measure'
+  );
+  // it is what comes next, since nobody knows
+  await expect(page.getByTestId('due')).toContainText('Head 2: the last look did not tell');
+});
+
+test('by eye one condemns, flushness is felt with a slip, a mirror’s reading may have to be taken again', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, FLUSH_LAP, 'check');
+  await page.getByRole('button', { name: 'Release it and start checking' }).click();
+  await page.getByText('By eye', { exact: true }).click();
+  const smile = page.getByRole('button', { name: 'smile', exact: true });
+  // 0.002 in for each 1/8 in of D: dash 5, 0.0025; told before one presses
+  await expect(smile).toContainText(/up to .*0\.0025.* dress it\. Deeper: replace|up to 0\.0025/);
+  await expect(page.getByTestId('verdict')).toHaveCount(0);
+  await smile.click();
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'replace');
+  await page.getByRole('button', { name: 'Record head 1' }).click();
+  await expect(page.locator('[data-testid="hole-map"] [data-hole="1"]')).toHaveAttribute(
+    'data-verdict',
+    'replace'
+  );
+  // the head beside it is looked at now
+  await expect(page.getByRole('heading', { name: /Head 2 of/ })).toBeVisible();
+  await expect(page.getByTestId('due')).toContainText('near 1 in the order, and 1 was bad');
+
+  await page.getByText('Figures', { exact: true }).click();
+  const typed = async (diameter: string, height: string) => {
+    await page.getByRole('textbox', { name: 'Diameter' }).fill(diameter);
+    await page.getByRole('textbox', { name: 'Height' }).fill(height);
+  };
+  // dash 5: 1.3 D is 0.2031
+  await typed('0.208', '0.078');
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'accept');
+  await page.getByText('Read by calipers on the head').click();
+  await page.getByLabel('The figures were read').selectOption('mirror');
+  await page.getByLabel('Either may be off by').fill('0.010');
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'measure');
+  await expect(page.getByTestId('verdict')).toContainText('on which side of a limit it is');
+  await page.getByLabel('Either may be off by').fill('0.002');
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'accept');
+
+  await page.getByText(/^How flush/).click();
+  await page.getByText('catches', { exact: true }).click();
+  // a head that catches a slip of 0.003 stands prouder than the 0.002 that is allowed
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'replace');
+  await expect(page.getByTestId('verdict')).toContainText('head high');
+});

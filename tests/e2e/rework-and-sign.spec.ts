@@ -1,0 +1,199 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { expect, makeJoint, saved, signIn, test, toStation } from './app.ts';
+import type { Page } from '@playwright/test';
+
+const hole = (page: Page, number: number) =>
+  page.locator(`[data-testid="hole-map"] [data-hole="${number}"]`);
+
+async function measure(page: Page, diameter: string, height: string): Promise<void> {
+  await page.getByRole('textbox', { name: 'Diameter' }).fill(diameter);
+  await page.getByRole('textbox', { name: 'Diameter' }).press('Enter');
+  await page.getByRole('textbox', { name: 'Height' }).fill(height);
+  await page.getByRole('textbox', { name: 'Height' }).press('Enter');
+}
+
+test('from bare sheets to a signed record, with one rivet replaced and one question answered', async ({
+  page,
+  app
+}) => {
+  test.setTimeout(180_000);
+  await signIn(page, app, 'Benn Achterby');
+
+  await test.step('Benn lays out a lap of 0.045 and 0.040, 6 in wide, at 2 an inch by its own data', async () => {
+    await makeJoint(page, app, 'Bilge strake lap', ['0.045', '0.040', '6']);
+    await page.getByLabel('Rivets per inch from approved data').fill('2');
+    await page.getByLabel('Whose figure, and where it stands').fill('sheet QR-31, note 2');
+    await toStation(page, 2);
+    await page.getByRole('textbox', { name: 'Edge distance' }).fill('0.4');
+    await saved(page);
+  });
+
+  const rivets = 12;
+  await test.step('releases it and drives it', async () => {
+    await toStation(page, 5);
+    await page.getByRole('button', { name: 'Release it and start driving' }).click();
+    await expect(page.getByTestId('next-rivet')).toBeVisible();
+    for (let at = 1; at <= rivets; at++) {
+      await page.keyboard.press('Space');
+      await expect(page.getByTestId('tap-card')).toContainText(`driven ${at} of ${rivets}`);
+    }
+  });
+
+  await test.step('Ilse looks at the heads: one is driven too far', async () => {
+    await signIn(page, app);
+    await page
+      .getByRole('link', { name: /Bilge strake lap/ })
+      .first()
+      .click();
+    await toStation(page, 6);
+    await expect(page.getByTestId('due')).toContainText(`${rivets} due of ${rivets} wanted`);
+  });
+
+  const bad = Number(/Head (\d+)/.exec((await page.getByTestId('due').textContent()) ?? '')?.[1]);
+  await measure(page, '0.25', '0.041');
+  await expect(hole(page, bad)).toHaveAttribute('data-verdict', 'replace');
+
+  await test.step('it is taken out; its hole has grown a little, and keeps its size', async () => {
+    await hole(page, bad).click();
+    // dash 4 in its own hole: #31 under the shank; never over #30
+    await expect(page.getByTestId('take-out')).toContainText('Drill #31 (0.12');
+    await expect(page.getByTestId('take-out')).toContainText('Never a drill over #30');
+    await page.getByRole('button', { name: `Rivet ${bad} is out` }).click();
+    await expect(hole(page, bad)).toHaveAttribute('data-verdict', 'out');
+    await page.getByLabel('Widest').fill('0.137');
+    await expect(page.getByTestId('decision')).toHaveAttribute('data-decision', 'next-size');
+    await expect(page.getByTestId('decision')).toContainText('MS20470AD5-5,');
+    await page.getByLabel('Widest').fill('0.131');
+    await expect(page.getByTestId('decision')).toHaveAttribute('data-decision', 'keep');
+    await page.getByRole('button', { name: 'Log it, and use this rivet' }).click();
+    await expect(page.getByText(/^Ready for MS20470AD4/)).toBeVisible();
+  });
+
+  await test.step('nothing can be signed meanwhile, and each line leads to its place', async () => {
+    await toStation(page, 7);
+    await expect(page.locator('[data-testid="must"][data-code="not-driven"]')).toContainText(
+      String(bad)
+    );
+    await page.locator('[data-testid="must"][data-code="not-driven"]').getByRole('link').click();
+    await expect(page).toHaveURL(/drive$/);
+  });
+
+  await test.step('Benn drives it again', async () => {
+    await signIn(page, app, 'Benn Achterby');
+    await page
+      .getByRole('link', { name: /Bilge strake lap/ })
+      .first()
+      .click();
+    await toStation(page, 5);
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(
+      `driven ${rivets} of ${rivets}`
+    );
+  });
+
+  await test.step('Ilse looks at every head, the new one first', async () => {
+    await signIn(page, app);
+    await page
+      .getByRole('link', { name: /Bilge strake lap/ })
+      .first()
+      .click();
+    await toStation(page, 6);
+    await expect(page.getByTestId('due')).toContainText(`Head ${bad}: its rivet is new`);
+    for (let at = 0; at < rivets; at++) {
+      await measure(page, `0.19${at % 5}`, '0.062');
+      await expect(page.locator('[data-testid="hole-map"] [data-verdict="accept"]')).toHaveCount(
+        at + 1
+      );
+    }
+    await expect(page.getByTestId('due')).toContainText('Nothing is due.');
+  });
+
+  await test.step('she sees a ring mark after all, and puts the question', async () => {
+    await hole(page, 1).click();
+    await page.getByText('By eye', { exact: true }).click();
+    await page.getByRole('button', { name: 'ring mark', exact: true }).click();
+    await page.getByRole('button', { name: 'Record head 1' }).click();
+    await expect(hole(page, 1)).toHaveAttribute('data-verdict', 'refer');
+    await hole(page, 1).click();
+    await page
+      .getByLabel('The question, with what was found')
+      .fill('Ring mark, not felt with a nail. Dress?');
+    await page.getByRole('button', { name: 'Put the question' }).click();
+    await expect(page.getByTestId('referral')).toContainText(
+      'nothing is signed before it is answered'
+    );
+    await page.getByLabel('What was answered').fill('Polish along the grain; it stays.');
+    await page.getByLabel('By whom').fill('engineer on call');
+    await page.getByLabel('On what authority').fill('shop repair sheet QR-31, note 3');
+    await page.getByLabel('What becomes of it').selectOption('leave');
+    await page.getByRole('button', { name: 'Log the answer' }).click();
+    await expect(hole(page, 1)).toHaveAttribute('data-verdict', 'left');
+  });
+
+  await test.step('Benn, who drove it, may not sign', async () => {
+    await signIn(page, app, 'Benn Achterby');
+    await page
+      .getByRole('link', { name: /Bilge strake lap/ })
+      .first()
+      .click();
+    await toStation(page, 7);
+    await expect(
+      page.getByText('Benn Achterby drove rivets of it: somebody else signs.')
+    ).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Sign as Benn Achterby' })).toBeDisabled();
+  });
+
+  await test.step('Tomas reads what he has to know, ticks it, and signs', async () => {
+    await signIn(page, app, 'Tomas Ekbrand');
+    await page
+      .getByRole('link', { name: /Bilge strake lap/ })
+      .first()
+      .click();
+    await toStation(page, 7);
+    await expect(page.getByTestId('must')).toHaveCount(0);
+    await page.getByLabel('What entitles you').fill('inspector, stamp 7');
+    await expect(page.getByRole('button', { name: 'Sign as Tomas Ekbrand' })).toBeDisabled();
+    for (const told of await page.getByTestId('told').all()) await told.click();
+    await page.getByRole('button', { name: 'Sign as Tomas Ekbrand' }).click();
+    await expect(page.getByTestId('signed')).toContainText('Signed by Tomas Ekbrand');
+    await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(
+      'signed by Tomas Ekbrand'
+    );
+  });
+
+  const get = async (name: string) => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name, exact: true }).click()
+    ]);
+    return download.path();
+  };
+  await test.step('the record is read by others, and held against its seal', async () => {
+    const json = await get('Record as JSON, sealed');
+    const digest =
+      /[0-9a-f]{64}/.exec((await page.getByTestId('signed').textContent()) ?? '')?.[0] ?? '';
+    const text = execFileSync('pdftotext', ['-layout', await get('Record as PDF'), '-'], {
+      encoding: 'utf8'
+    });
+    expect(text).toContain(digest);
+    expect(text).toContain('SIGNED by Tomas Ekbrand (inspector, stamp 7)');
+    expect(text).toMatch(/rivet \d+ taken out \(under-shank, plain\)/);
+    expect(text).toContain('answered by engineer on call on shop repair sheet QR-31, note 3');
+    const said = execFileSync('node', ['.build/scripts/verify.js', json, digest], {
+      encoding: 'utf8'
+    });
+    expect(said).toContain('is as it was sealed');
+    const csv = readFileSync(await get('Heads as CSV'), 'utf8');
+    // every head once, the bad one and the ring mark beside them
+    expect(csv.trim().split('\r\n')).toHaveLength(rivets + 3);
+  });
+
+  await test.step('and nothing is added to it', async () => {
+    await toStation(page, 6);
+    await hole(page, 2).click();
+    await page.getByText('Figures', { exact: true }).click();
+    await measure(page, '0.188', '0.062');
+    await expect(page.getByText(/was signed/).first()).toBeVisible();
+  });
+});
