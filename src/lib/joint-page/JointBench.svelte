@@ -1,13 +1,11 @@
 <script lang="ts">
   import { onMount, untrack, type Snippet } from 'svelte';
   import { goto } from '$app/navigation';
-  import { tinykeys } from 'tinykeys';
   import type { HoleEvent } from '$core/check/hole-events.ts';
   import type { DriveEvent } from '$core/driving/drive-events.ts';
   import type { Issue } from '$core/issue/issue.ts';
   import type { EnteredJoint } from '$core/kinds/joint.ts';
   import type { RuleProfile } from '$core/rules/profile.ts';
-  import { LengthStyle } from '$core/units/format-length.ts';
   import { asReworked, NO_REWORK, type ReworkEvent } from '$core/reworking/rework-events.ts';
   import { provideReworkDesk, ReworkDesk } from '$lib/stations/check/rework-desk.svelte';
   import { CheckDesk } from '$lib/stations/check/check-desk.svelte';
@@ -19,13 +17,13 @@
   import type { ToolSettingLine } from '$lib/tool-setting-view';
   import type { BinView } from '$lib/stock-view.ts';
   import { whenIdle } from '$lib/client/when-idle';
-  import { outsideFields } from '$lib/client/keys';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { provideWorkspace, Workspace } from '$lib/client/workspace.svelte';
   import { printOf } from '$core/plan/blocks.ts';
   import { Seen } from '$lib/client/seen.svelte';
   import { isPlanStation, standings } from '$lib/stations/standings';
   import { stationOf, STATIONS, type StationKey } from '$lib/stations/stations.ts';
+  import { jointKeys } from './joint-keys';
   import KeysSheet from './KeysSheet.svelte';
   import JointTools from './JointTools.svelte';
   import LeftBehind from './LeftBehind.svelte';
@@ -178,26 +176,15 @@
   let keysOpen = $state(false);
   let rulesOpen = $state(false);
 
-  $effect(() => {
-    const open = desk;
+  /** Picks up what an earlier visit left of a desk, until another takes its place. */
+  function hold(open: { restore: () => Promise<void>; stop: () => void } | null) {
     if (!open) return;
     void untrack(() => open.restore());
     return () => open.stop();
-  });
-
-  $effect(() => {
-    const open = reworking;
-    if (!open) return;
-    void untrack(() => open.restore());
-    return () => open.stop();
-  });
-
-  $effect(() => {
-    const open = drive;
-    if (!open) return;
-    void untrack(() => open.restore());
-    return () => open.stop();
-  });
+  }
+  $effect(() => hold(desk));
+  $effect(() => hold(reworking));
+  $effect(() => hold(drive));
 
   onMount(() => {
     void workspace.restoreKept(joint);
@@ -205,34 +192,13 @@
     seen.restore();
     // Stations are gone through without a server too.
     const forget = whenIdle(() => Promise.all(STATIONS.map(({ page }) => page())));
-    const go = (key: StationKey) => void goto(`/joints/${joint.id}/${key}`);
-    const nextLengths = () => {
-      const at = LengthStyle.options.indexOf(preferences.lengths);
-      preferences.setLengths(LengthStyle.options[(at + 1) % LengthStyle.options.length] ?? '1/64');
-    };
-    const holes = () =>
-      (station === 'check' ? issue?.holes : workspace.shown?.plan.holes)?.map(
-        ({ number }) => number
-      ) ?? [];
-    const always = (action: () => void) => (event: KeyboardEvent) => {
-      event.preventDefault();
-      action();
-    };
-    const unbind = tinykeys(window, {
-      ...Object.fromEntries(
-        STATIONS.map(({ key }, index) => [String(index + 1), outsideFields(() => go(key))])
-      ),
-      '[': outsideFields(() => workspace.step(-1, holes())),
-      ']': outsideFields(() => workspace.step(1, holes())),
-      Escape: () => document.activeElement instanceof HTMLElement && document.activeElement.blur(),
-      u: outsideFields(nextLengths),
-      a: outsideFields(() => (workspace.arithmetic = !workspace.arithmetic)),
-      // some layouts reach it without Shift
-      '?': outsideFields(() => (keysOpen = true)),
-      'Shift+?': outsideFields(() => (keysOpen = true)),
-      '$mod+z': always(() => workspace.undo()),
-      '$mod+Shift+z': always(() => workspace.redo()),
-      '$mod+y': always(() => workspace.redo())
+    const unbind = jointKeys(workspace, preferences, {
+      go: (key) => void goto(`/joints/${joint.id}/${key}`),
+      holes: () =>
+        (station === 'check' ? issueNow?.holes : workspace.shown?.plan.holes)?.map(
+          ({ number }) => number
+        ) ?? [],
+      help: () => (keysOpen = true)
     });
     const onhide = () => {
       if (document.visibilityState === 'hidden') void workspace.save.flush(true);

@@ -74,9 +74,7 @@
       ? ruleChangesInWords(profile.rules, draft.data, preferences.lengths)
       : []
   );
-  const latest = $derived(
-    data.profiles.filter(({ rules }) => rules.name === profile?.rules.name)[0]
-  );
+  const latest = $derived(data.profiles.find(({ rules }) => rules.name === profile?.rules.name));
   const valueOf = (key: (typeof SCHOOLS)[number]['key']) =>
     String((changes[key] as string | undefined) ?? profile?.rules[key]);
 
@@ -97,6 +95,19 @@
 </script>
 
 <svelte:head><title>Rules · Zanjador</title></svelte:head>
+
+{#snippet plainLimit(key: string, label: string, why: string, stands: string, path: string)}
+  <div class="limit">
+    <LengthField
+      plain
+      {label}
+      value={typed[key] ?? stands}
+      problem={problemAt(path)}
+      oninput={(text) => (typed[key] = text)}
+    />
+    <p class="hint">{why}</p>
+  </div>
+{/snippet}
 
 <div class="rules">
   <header>
@@ -150,28 +161,16 @@
       <h2>Limits</h2>
       <div class="limits">
         {#each LIMITS as limit (limit.key)}
-          <div class="limit">
-            <LengthField
-              plain
-              label="{limit.label}, {limit.unit}"
-              value={typed[limit.key] ?? String(limit.of(profile.rules.multipliers))}
-              problem={problemAt(`multipliers.${limit.key}`)}
-              oninput={(text) => (typed[limit.key] = text)}
-            />
-            <p class="hint">{limit.why}</p>
-          </div>
+          {@render plainLimit(
+            limit.key,
+            `${limit.label}, ${limit.unit}`,
+            limit.why,
+            String(limit.of(profile.rules.multipliers)),
+            `multipliers.${limit.key}`
+          )}
         {/each}
         {#each SHOP_COUNTS as { key, label, why } (key)}
-          <div class="limit">
-            <LengthField
-              plain
-              label="{label}, heads"
-              value={typed[key] ?? String(profile.rules[key])}
-              problem={problemAt(key)}
-              oninput={(text) => (typed[key] = text)}
-            />
-            <p class="hint">{why}</p>
-          </div>
+          {@render plainLimit(key, `${label}, heads`, why, String(profile.rules[key]), key)}
         {/each}
         <div class="limit">
           <LengthField

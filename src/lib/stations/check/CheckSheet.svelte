@@ -14,7 +14,6 @@
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
   import FlagPicker from '../../ui/check/FlagPicker.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
-  import LengthField from '../../ui/kit/LengthField.svelte';
   import MetalBar from '../../ui/kit/MetalBar.svelte';
   import OutboxNotice from '$lib/ui/OutboxNotice.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
@@ -25,8 +24,8 @@
   import LastLook from './LastLook.svelte';
   import PlacesRow from './PlacesRow.svelte';
   import PlateEntry from './PlateEntry.svelte';
+  import Readings from './Readings.svelte';
   import VerdictCard from './VerdictCard.svelte';
-  import { told } from '$core/refusal-said.ts';
   import { LOOKS, reportInWords } from '$lib/words/heads';
   import { sentence } from '$lib/words/writing';
   import type { LookWay } from './typed-look.ts';
@@ -63,17 +62,6 @@
   const flush = $derived(flushLimitsOf(desk.issue.facts));
   const plate = $derived(desk.plateFor(dash));
   const fitting = $derived(plates.filter(({ sizes }) => sizes.some((size) => size.dash === dash)));
-  /** fields that were left or entered: a figure half typed is not called wrong */
-  let settled = $state({ diameter: false, height: false });
-  /** a field that was entered empty */
-  let needed = $state<'diameter' | 'height' | null>(null);
-  const MISSING = told('a figure is needed');
-  // another head begins with nothing said of its fields
-  $effect(() => {
-    if (!hole) return;
-    settled = { diameter: false, height: false };
-    needed = null;
-  });
   const row = $derived(desk.issue.holes.find(({ number }) => number === hole)?.row ?? 1);
   const last = $derived(desk.states.get(hole)?.last ?? null);
   const recorded = $derived(desk.recordedFor(hole));
@@ -90,40 +78,8 @@
   });
   let workOpen = $state(false);
   let form = $state<HTMLFormElement>();
+  let readings = $state<ReturnType<typeof Readings>>();
 
-  function problemOf(field: 'diameter' | 'height') {
-    const said = needed === field ? MISSING : settled[field] ? problems[field] : null;
-    return said ? { said, instead: null } : undefined;
-  }
-  const inputs = () => [...(form?.querySelectorAll<HTMLInputElement>('.readings input') ?? [])];
-
-  function type(field: 'diameter' | 'height', text: string): void {
-    settled = { ...settled, [field]: false };
-    if (needed === field) needed = null;
-    desk.type(hole, { [field]: text });
-  }
-  function goTo(field: 'diameter' | 'height'): void {
-    const input = inputs()[field === 'diameter' ? 0 : 1];
-    input?.focus();
-    input?.select();
-  }
-  /** What keeps the head from being recorded, the first field first; null where nothing does. */
-  function wrongField(): 'diameter' | 'height' | null {
-    for (const field of ['diameter', 'height'] as const)
-      if (typed[field].trim() === '' || problems[field]) return field;
-    return null;
-  }
-
-  /** Enter judges the field it is pressed in, goes on to the other, then records and moves to the next head. */
-  function enter(field: 'diameter' | 'height'): void {
-    settled = { ...settled, [field]: true };
-    if (typed[field].trim() === '') needed = field;
-    else if (!problems[field]) {
-      const wrong = wrongField();
-      if (wrong === null) record();
-      else goTo(wrong);
-    }
-  }
   function record(): void {
     if (!judged?.ok || !person) return;
     if (looksLeft.length > 0) {
@@ -131,9 +87,8 @@
       return;
     }
     desk.record(hole);
-    settled = { diameter: false, height: false };
     onpick(desk.nextToDo(hole));
-    if (desk.way === 'calipers') goTo('diameter');
+    readings?.begin();
   }
   const allClean = () => desk.type(hole, { clean: [...Place.options] });
   /** the question of the plate that a key answers: the first that is open */
@@ -146,30 +101,7 @@
     else if (inside && typed.upperTouches === null && (plate?.upperNotchIn ?? null) !== null)
       desk.type(hole, { upperTouches: yes });
   }
-  /** Keys of the sheet: in a field Enter goes on; beside the fields Y and N answer the plate, C says all clean. */
-  function keys(of: HTMLElement): () => void {
-    of.addEventListener('keydown', onkeydown);
-    of.addEventListener('focusout', onfocusout);
-    return () => {
-      of.removeEventListener('keydown', onkeydown);
-      of.removeEventListener('focusout', onfocusout);
-    };
-  }
-  function onkeydown(event: KeyboardEvent): void {
-    if (event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return;
-    const at = inputs().findIndex((input) => input === event.target);
-    if (at !== -1 && event.key.toLowerCase() === 'c') {
-      event.preventDefault();
-      allClean();
-    }
-    if (event.key !== 'Enter' || at === -1) return;
-    event.preventDefault();
-    enter(at === 0 ? 'diameter' : 'height');
-  }
-  function onfocusout(event: FocusEvent): void {
-    const at = inputs().findIndex((input) => input === event.target);
-    if (at !== -1) settled = { ...settled, [at === 0 ? 'diameter' : 'height']: true };
-  }
+  /** Beside the fields Y and N answer the plate, C says all clean. */
   function onwindowkey(event: KeyboardEvent): void {
     const { target, key } = event;
     if (event.ctrlKey || event.metaKey || event.altKey) return;
@@ -225,25 +157,19 @@
     event.preventDefault();
     record();
   }}
-  {@attach keys}
 >
   {#if desk.way === 'calipers'}
-    <div class="readings">
-      <LengthField
-        label="Diameter"
-        placeholder={nominal.wideIn.toFixed(3)}
-        value={typed.diameter}
-        problem={problemOf('diameter')}
-        oninput={(text) => type('diameter', text)}
-      />
-      <LengthField
-        label="Height"
-        placeholder={nominal.highIn.toFixed(3)}
-        value={typed.height}
-        problem={problemOf('height')}
-        oninput={(text) => type('height', text)}
-      />
-    </div>
+    <Readings
+      bind:this={readings}
+      {desk}
+      {hole}
+      placeholders={{
+        diameter: nominal.wideIn.toFixed(3),
+        height: nominal.highIn.toFixed(3)
+      }}
+      ondone={record}
+      onclean={allClean}
+    />
   {:else if desk.way === 'plate'}
     <PlateEntry
       {typed}
@@ -385,21 +311,6 @@
     display: flex;
     flex-direction: column;
     gap: 8px;
-  }
-  .readings {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 10px;
-  }
-  .readings :global(input) {
-    font-size: 1.6rem;
-    font-weight: 700;
-    min-height: 56px;
-  }
-  .readings :global(input::placeholder) {
-    color: var(--ink-soft);
-    opacity: 0.6;
-    font-weight: 400;
   }
   .now {
     font-weight: 700;

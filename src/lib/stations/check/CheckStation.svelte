@@ -24,6 +24,7 @@
   import Pick from '../../ui/kit/Pick.svelte';
   import DueBar from './DueBar.svelte';
   import HeadTable from './HeadTable.svelte';
+  import HeardHeads from './HeardHeads.svelte';
   import ReworkPanel from './rework/ReworkPanel.svelte';
   import VerdictLegend from '../../ui/kit/VerdictLegend.svelte';
 
@@ -119,6 +120,7 @@
               />
             {/if}
           </div>
+          {#if view !== 'table'}<HeardHeads events={open.desk.events} />{/if}
           {#if view === 'table'}
             <HeadTable desk={open.desk} drive={drive.desk} onpick={pick} />
           {:else}

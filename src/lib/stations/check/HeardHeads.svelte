@@ -1,0 +1,32 @@
+<script lang="ts">
+  import { isMeasured, type HoleEvent } from '$core/check/hole-events.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { MARK_WORDS } from '../../ui/kit/VerdictMark.svelte';
+
+  /** What the charts show, for whoever does not see them. */
+  interface Props {
+    events: readonly HoleEvent[];
+  }
+  let { events }: Props = $props();
+  const preferences = usePreferences();
+</script>
+
+<table class="sr-only">
+  <caption>Heads measured</caption>
+  <thead
+    ><tr
+      ><th scope="col">Hole</th><th scope="col">Diameter</th><th scope="col">Height</th><th
+        scope="col">Verdict</th
+      ></tr
+    ></thead
+  >
+  <tbody>
+    {#each events.filter(isMeasured) as { id, hole, diameterIn, heightIn, frozen } (id)}
+      <tr
+        ><th scope="row">{hole}</th><td>{preferences.inWords(diameterIn)}</td><td
+          >{preferences.inWords(heightIn)}</td
+        ><td>{MARK_WORDS[frozen.verdict]}</td></tr
+      >
+    {/each}
+  </tbody>
+</table>
