@@ -100,6 +100,45 @@ describe('what becomes of an empty hole', () => {
     });
   });
 
+  it('never puts in a rivet whose metal makes no head: the next longer one, or none', () => {
+    // 0.02 + 0.02 dimpled through, dash 3, -3.5: 0.21875 − 0.04 − 0.036 leaves 1.52 D beyond the dimple
+    const dimpled = (lengthIn: number, dash: number) =>
+      facts({
+        head: 'countersunk',
+        dash: 3,
+        limits: 'standard',
+        partNumber: `MS20426AD3-${dash}`,
+        stacks: [
+          {
+            name: '',
+            dash: 3,
+            partNumber: `MS20426AD3-${dash}`,
+            lengthIn,
+            holeIn: 0.098,
+            dimpledThrough: true,
+            raisedIn: 0,
+            wideIn3: 0
+          }
+        ]
+      });
+    const thin = {
+      ...hole({ sheetsIn: [0.02, 0.02], edgeIn: 0.35 }),
+      dash: 3 as const,
+      gripIn: 0.04
+    };
+    expect(decide({ widestIn: 0.1 }, thin, dimpled(0.21875, 3.5)).rivet?.partNumber).toBe(
+      'MS20426AD3-3.5'
+    );
+    // 0.125 − 0.04 − 0.036 leaves 0.049 in of shank, half a D: no head; a longer one is looked for
+    const short = decide({ widestIn: 0.1 }, thin, dimpled(0.125, 2)).rivet;
+    expect(short?.lengthIn).toBeGreaterThan(0.125);
+    // the flat stack's nearest length for dash 4, 0.21875, leaves 0.137 in beyond the dimple: 1.09 D, enough
+    expect(decide({ widestIn: 0.102 }, thin, dimpled(0.21875, 3.5))).toMatchObject({
+      decision: 'next-size',
+      rivet: { dash: 4 }
+    });
+  });
+
   it('says nothing of a hole that the release knows nothing about', () => {
     expect(decideHole(facts({ rules: null }), hole(), found())).toMatchObject({
       ok: false,

@@ -6,6 +6,7 @@ import { by, len } from '../notation.ts';
 import { oversize } from '../rework/oversize.ts';
 import type { Dash } from '../schema/fields.ts';
 import { partNumber as readPartNumber, writePartNumber } from '../stack/part-number.ts';
+import { predictHead } from '../stack/predict-head.ts';
 import { stockedLength } from '../stack/rivet-length.ts';
 import { above, below } from '../units/tolerance.ts';
 import { issuedRivet, type ReplacedRivet } from './replaced-rivet.ts';
@@ -100,8 +101,11 @@ export function decideHole(
 
   const own = issuedRivet(facts, hole);
   const cutDeep = head === 'countersunk' && tooDeepIn !== null && above(tooDeepIn, 0);
-  if (decided.result.decision === 'keep' && !cutDeep)
-    return say('keep', { rivet: { ...own, dash, holeIn: Math.max(own.holeIn, widestIn) } });
+  if (decided.result.decision === 'keep' && !cutDeep) {
+    const holeIn = Math.max(own.holeIn, widestIn);
+    const same = headedRivet(facts, hole, { ...own, dash, holeIn });
+    return same ? say('keep', { rivet: same }) : say('refer', { against: ['length'] });
+  }
 
   // a cut that is too deep asks for the next size even where the hole itself would do
   const grown =
@@ -137,26 +141,64 @@ export function decideHole(
     increments: rules.increments,
     lean: rules.lean
   });
-  const part = readPartNumber({ text: own.partNumber });
-  if (against.length > 0 || !stocked.ok || !part.ok) return say('refer', { against });
-  const { standard, alloy } = part.result;
-  const drill = bigger.drill[rules.drill];
+  if (against.length > 0 || !stocked.ok) return say('refer', { against });
+  const rivet = headedRivet(facts, hole, {
+    dash: next,
+    partNumber: own.partNumber,
+    lengthIn: stocked.lengthIn,
+    holeIn: drillIn(bigger.drill[rules.drill])
+  });
+  if (!rivet) return say('refer', { against: ['length'] });
   work.push(
     workLine(
       'its length',
       by`for a grip of ${len(gripIn)}, near ${len(stocked.idealIn)}`,
-      stocked.lengthIn,
+      rivet.lengthIn,
       'in'
     )
   );
-  return say('next-size', {
-    rivet: {
-      dash: next,
-      partNumber: writePartNumber(standard, head, alloy, next, stocked.sixteenths),
-      lengthIn: stocked.lengthIn,
-      holeIn: drillIn(drill)
-    }
-  });
+  return say('next-size', { rivet });
+}
+
+const STEPS_PER_IN = { half: 32, sixteenth: 16 } as const;
+
+/**
+ * The rivet, or the next longer one, whose metal makes a good head in that hole: what a wider hole and a dimple take is
+ * missing from the head, whatever its length is called.
+ *
+ * @param rivet its part number tells standard and alloy; size and length are its own
+ * @returns null where no length within the protrusion allowed does
+ */
+function headedRivet(
+  { head, limits, rules, stacks, gripIn: grip }: IssuedFacts,
+  hole: IssuedHole,
+  rivet: ReplacedRivet
+): ReplacedRivet | null {
+  const stack = stacks[hole.stack];
+  const part = readPartNumber({ text: rivet.partNumber });
+  if (!part.ok || rules === null) return null;
+  const { standard, alloy } = part.result;
+  const gripIn = hole.gripIn ?? grip;
+  const { dash, holeIn } = rivet;
+  const longestIn = gripIn + rules.multipliers.protrusionMaxD * rivetSize(dash).diameterIn;
+  for (
+    let lengthIn = rivet.lengthIn;
+    below(lengthIn, longestIn);
+    lengthIn += 1 / STEPS_PER_IN[rules.increments]
+  ) {
+    const predicted = predictHead(
+      { dash, head, gripIn, lengthIn, holeIn, limits, dimpled: stack?.dimpledThrough ?? false },
+      { volumeIn3: stack?.wideIn3 ?? 0, work: [] }
+    );
+    if (predicted.ok && predicted.result.heightBandD !== null)
+      return {
+        dash,
+        lengthIn,
+        holeIn,
+        partNumber: writePartNumber(standard, head, alloy, dash, lengthIn * 16)
+      };
+  }
+  return null;
 }
 
 const nextDash = (dash: Dash): Dash | null =>

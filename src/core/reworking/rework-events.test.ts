@@ -4,6 +4,7 @@ import { DEFAULT_PROFILE } from '../rules/profile';
 import {
   asReworked,
   emptyAt,
+  leftAsIs,
   NO_REWORK,
   reworkStream,
   sinceOf,
@@ -201,6 +202,10 @@ describe('a question to the data holder', () => {
     bench.do(3, answer(asked, { what: 'leave' }));
     expect(bench.stage(2)).toBe('left');
     expect(asReworked(ISSUE, bench.state)).toBe(ISSUE);
+    // the answer was to what had been seen by then, not to what is found after
+    const left = (lastAt: number) =>
+      leftAsIs(bench.state, () => new Date(BEGAN + lastAt * MINUTE).toISOString()).has(2);
+    expect([left(2), left(4)]).toEqual([true, false]);
     // taken out after all, it is as any other
     bench.do(4, { ...OUT, hole: 2 });
     expect(bench.stage(2)).toBe('out');

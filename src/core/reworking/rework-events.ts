@@ -46,6 +46,8 @@ export interface HoleRework {
   decision: HoleDecision | null;
   rivet: ReplacedRivet | null;
   blind: Blind | null;
+  /** when it was answered that its head stays, ms since 1970: what is found later is another matter */
+  leftAt: number | null;
   /** how it stood before the last removal */
   before: HoleRework | null;
 }
@@ -126,6 +128,19 @@ function stacksOf({ facts }: Layout): Issue['facts']['stacks'] {
     { name: '', dash, partNumber, lengthIn, holeIn, dimpledThrough: null, raisedIn: 0, wideIn3: 0 }
   ];
 }
+
+/** Heads that stay as they are on the data holder’s word, as far as the last look at them is what was answered. */
+export const leftAsIs = (
+  { holes }: ReworkState,
+  lastLookAt: (hole: number) => string | null
+): Set<number> =>
+  new Set(
+    [...holes.values()].flatMap(({ hole, stage, leftAt }) => {
+      const at = lastLookAt(hole);
+      const answered = at === null || Date.parse(at) <= (leftAt ?? -Infinity);
+      return stage === 'left' && answered ? [hole] : [];
+    })
+  );
 
 /** Whether a hole stood empty, and not yet ready for a rivet, at an instant. */
 export function emptyAt({ holes }: ReworkState, hole: number, atMs: number): boolean {
@@ -227,6 +242,7 @@ const FRESH: Omit<HoleRework, 'hole'> = {
   decision: null,
   rivet: null,
   blind: null,
+  leftAt: null,
   before: null
 };
 
@@ -275,7 +291,7 @@ function after(state: ReworkState, event: ReworkEvent): ReworkState {
       referrals.set(asked.id, { ...asked, answered: event });
       if (asked.hole === null) break;
       const { then } = event;
-      if (then.what === 'leave') change(asked.hole, { stage: 'left' });
+      if (then.what === 'leave') change(asked.hole, { stage: 'left', leftAt: at });
       if (then.what === 'rivet')
         change(asked.hole, { stage: 'ready', rivet: then.rivet, readyAt: at });
       if (then.what === 'blind')

@@ -21,6 +21,7 @@ export type Must = z.output<typeof Must>;
 export const Told = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('held-open'), hole: z.number().int(), reason: z.string() }),
   z.strictObject({ code: z.literal('left-as-is'), holes }),
+  z.strictObject({ code: z.literal('earlier-rework'), release: z.number().int(), holes }),
   z.strictObject({ code: z.literal('driving-not-logged') }),
   z.strictObject({ code: z.literal('expired'), holes, reasons: z.array(z.string()) }),
   z.strictObject({
@@ -42,9 +43,11 @@ export type Told = z.output<typeof Told>;
 export const toldKey = (told: Told): string =>
   told.code === 'held-open'
     ? `held-open ${told.hole}`
-    : told.code === 'setting-open'
-      ? `setting-open ${told.part}`
-      : told.code;
+    : told.code === 'earlier-rework'
+      ? `earlier-rework ${told.release}`
+      : told.code === 'setting-open'
+        ? `setting-open ${told.part}`
+        : told.code;
 
 export interface Missing {
   must: Must[];
@@ -59,6 +62,10 @@ export interface SignedMatter {
   states: ReadonlyMap<number, HoleState>;
   rework: ReworkState;
   due: NextHead;
+  /** heads that stay on the data holder’s word */
+  left: ReadonlySet<number>;
+  /** rivets replaced in earlier releases, of which this one knows nothing */
+  earlier: readonly { release: number; holes: number[] }[];
   /** runs whose tool has no setting that its first heads released; `tool` null where none was begun */
   settings: readonly { part: string; tool: string | null }[];
   /** steps before driving; null where the joint has changed since */
@@ -73,7 +80,7 @@ export interface SignedMatter {
  * @source handbook 4.8; design: nothing is signed while a question is open
  */
 export function missingToSign(matter: SignedMatter): Missing {
-  const { issue, drive, states, rework, due, settings, steps, changedTo } = matter;
+  const { issue, drive, states, rework, due, left, earlier, settings, steps, changedTo } = matter;
   const numbers = issue.holes.map(({ number }) => number);
   const stageOf = (hole: number) => rework.holes.get(hole)?.stage;
   const empty = numbers.filter((hole) => stageOf(hole) === 'out' || stageOf(hole) === 'ask');
@@ -107,7 +114,6 @@ export function missingToSign(matter: SignedMatter): Missing {
     const last = seen(hole);
     return last?.frozen.verdict === 'accept' && last.frozen.cannotTell.length > 0;
   });
-  const left = numbers.filter((hole) => stageOf(hole) === 'left');
   const whenAny = <T extends Told & { holes: number[] }>(told: T): Told[] =>
     told.holes.length > 0 ? [told] : [];
   return {
@@ -129,7 +135,8 @@ export function missingToSign(matter: SignedMatter): Missing {
         hole,
         reason
       })),
-      ...whenAny({ code: 'left-as-is', holes: left }),
+      ...whenAny({ code: 'left-as-is', holes: numbers.filter((hole) => left.has(hole)) }),
+      ...earlier.map((one): Told => ({ code: 'earlier-rework', ...one })),
       ...(logged ? [] : [{ code: 'driving-not-logged' as const }]),
       ...whenAny({
         code: 'expired',

@@ -53,6 +53,7 @@ const rework = (hole: number, stage: HoleRework['stage']): HoleRework => ({
   decision: null,
   rivet: null,
   blind: null,
+  leftAt: null,
   before: null
 });
 const HOLES = [1, 2, 3].map((number) => ({ number }) as IssuedHole);
@@ -63,6 +64,8 @@ const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
   states: seen(look(1), look(2), look(3)),
   rework: NO_REWORK,
   due: NOTHING_DUE,
+  left: new Set(),
+  earlier: [],
   settings: [],
   steps: { done: 9, of: 9 },
   changedTo: null,
@@ -130,7 +133,8 @@ describe('what is missing before a signature', () => {
           ])
         },
         states: seen(look(1), plate),
-        rework: { holes: new Map([[1, rework(1, 'left')]]), referrals: new Map() },
+        left: new Set([1]),
+        earlier: [{ release: 1, holes: [4] }],
         settings: [{ part: 'MS20470AD4-5', tool: null }],
         steps: { done: 3, of: 9 },
         changedTo: 4
@@ -140,6 +144,7 @@ describe('what is missing before a signature', () => {
     expect(told.map(toldKey)).toEqual([
       'held-open 9',
       'left-as-is',
+      'earlier-rework 1',
       'expired',
       'setting-open MS20470AD4-5',
       'kept-closed',

@@ -113,6 +113,9 @@
     },
     get person() {
       return person;
+    },
+    get signedBy() {
+      return signedBy;
     }
   });
   const readyDesk = provideReadyDesk(untrack(() => new ReadyDesk(joint.id, ready, person)));

@@ -63,6 +63,8 @@ export function toldInWords(told: Told): string {
       return `Hole ${told.hole} has no rivet: ${told.reason}`;
     case 'left-as-is':
       return `Left as it is on the data holder’s word: head ${named(told.holes)}`;
+    case 'earlier-rework':
+      return `In release ${told.release} rivets were taken out or referred, and this release was planned without it: hole ${named(told.holes)}. Hold their sizes against this one`;
     case 'driving-not-logged':
       return 'Driving was not logged: who drove, in which order and when is not known';
     case 'expired':

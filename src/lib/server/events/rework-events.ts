@@ -43,18 +43,19 @@ async function keepForLists(
   if (!frozen) return;
   const now = asReworked(frozen, state);
   const since = sinceOf(state);
-  const rows = [...state.holes.values()].map(({ hole, stage, rivet }) => ({
+  const rows = [...state.holes.values()].map(({ hole, stage, rivet, leftAt }) => ({
     hole,
     stage,
     since_at: sinceInWords(since.get(hole)),
+    left_at: sinceInWords(leftAt ?? undefined),
     part_number: rivet && now.holes.some(({ number }) => number === hole) ? rivet.partNumber : null
   }));
   await rowsOf(database, 'delete from hole_rework where issue_id = $1', [issueId]);
   await rowsOf(
     database,
-    `insert into hole_rework (issue_id, hole, stage, since_at, part_number)
-     select $1, hole, stage, since_at, part_number from jsonb_to_recordset($2::jsonb)
-       as r (hole integer, stage text, since_at timestamptz, part_number text)`,
+    `insert into hole_rework (issue_id, hole, stage, since_at, left_at, part_number)
+     select $1, hole, stage, since_at, left_at, part_number from jsonb_to_recordset($2::jsonb)
+       as r (hole integer, stage text, since_at timestamptz, left_at timestamptz, part_number text)`,
     [issueId, JSON.stringify(rows)]
   );
   await rowsOf(

@@ -211,7 +211,7 @@ const issuesOf = (database: Database, jointIds: readonly string[]): Promise<Issu
        where state = 'rivet' and issue_id in (select id from newest) group by issue_id, stack
      ), by_verdict as (
        -- a head that stays on the data holder’s word is settled
-       select l.issue_id, case when r.stage = 'left' then 'accept' else l.verdict end as verdict,
+       select l.issue_id, case when r.stage = 'left' and l.at <= r.left_at then 'accept' else l.verdict end as verdict,
          count(*)::integer as count
        from hole_looks l left join hole_rework r on r.issue_id = l.issue_id and r.hole = l.hole
        where l.issue_id in (select id from newest) and r.stage is distinct from 'blind'

@@ -7,7 +7,7 @@ import { rivetRuns } from '../../../core/driving/rivet-runs.ts';
 import type { Recorded, Stamped } from '../../../core/events/stream.ts';
 import { readyPlan } from '../../../core/ready/ready-plan.ts';
 import { readyProgress, stepStream } from '../../../core/ready/progress.ts';
-import { asReworked, reworkStream } from '../../../core/reworking/rework-events.ts';
+import { asReworked, leftAsIs, reworkStream } from '../../../core/reworking/rework-events.ts';
 import { missingToSign, type Missing } from '../../../core/signing/missing.ts';
 import type { JointRecord } from '../../../core/signing/record.ts';
 import { signStream, type SignEvent } from '../../../core/signing/sign-events.ts';
@@ -62,6 +62,21 @@ const batchesOf = async (database: Database, issueId: string) =>
     removedAt: at.toISOString()
   }));
 
+/** Rivets that were replaced in earlier releases of a joint: this one was planned without knowing of them. */
+async function earlierRework(
+  database: Database,
+  jointId: string,
+  number: number
+): Promise<{ release: number; holes: number[] }[]> {
+  return rowsOf<{ release: number; holes: number[] }>(
+    database,
+    `select i.number as release, array_agg(r.hole order by r.hole) as holes
+     from hole_rework r join joint_issues i on i.id = r.issue_id
+     where i.joint_id = $1 and i.number < $2 group by i.number order by i.number`,
+    [jointId, number]
+  );
+}
+
 /** Steps before driving, of the joint as it was released; null where it has changed since. */
 async function stepsOf(
   database: Database,
@@ -107,6 +122,7 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
   const states = holeStream.project({ ...issued, rework }, heads);
   const { order } = issueOrder(issue, drive.order);
   const present = new Set(issue.holes.map(({ number }) => number));
+  const left = leftAsIs(rework, (hole) => states.get(hole)?.last?.at ?? null);
   const due = nextHead({
     order: order.filter((hole) => present.has(hole)),
     hitAt: new Map(
@@ -116,9 +132,7 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
     ),
     events: heads,
     states,
-    left: new Set(
-      [...rework.holes.values()].filter(({ stage }) => stage === 'left').map(({ hole }) => hole)
-    ),
+    left,
     rules: issued.facts.rules
   });
   const runs = rivetRuns(issue);
@@ -135,6 +149,8 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
     drive,
     states,
     rework,
+    left,
+    earlier: await earlierRework(database, jointId, issued.number),
     due,
     settings: open,
     steps,

@@ -70,7 +70,7 @@
   const shownHeads = $derived(of === '' ? heads : heads.filter(({ by }) => by === of));
   const reworked = (hole: number): 'out' | 'left' | null => {
     const stage = open.desk?.rework.holes.get(hole)?.stage;
-    return stage === 'out' || stage === 'ask' ? 'out' : stage === 'left' ? 'left' : null;
+    return stage === 'out' || stage === 'ask' ? 'out' : open.desk?.left.has(hole) ? 'left' : null;
   };
 </script>
 
@@ -145,6 +145,13 @@
       {/if}
     {/snippet}
     {#snippet worksheet()}
+      {#if open.signedBy !== null}
+        <Notice
+          level="note"
+          title="Release {open.issue?.number} is signed by {open.signedBy}"
+          text="Nothing is added to it. What comes after belongs to a release of its own."
+        />
+      {/if}
       {#if changed}
         <Notice
           level="attention"

@@ -24,7 +24,7 @@ import type { ShopPlate } from '$core/devices/shop-plate.ts';
 import type { PlateUsed } from '$core/check/plate-look.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
 import { predictedHeadIn3, type Issue } from '$core/issue/issue.ts';
-import { asReworked, type ReworkState } from '$core/reworking/rework-events.ts';
+import { asReworked, leftAsIs, type ReworkState } from '$core/reworking/rework-events.ts';
 import type { Dash } from '$core/schema/fields.ts';
 import { Desk } from '../../client/desk.svelte';
 import { Kept } from '../../client/kept';
@@ -269,6 +269,11 @@ export class CheckDesk {
     hitAt: new Map()
   });
 
+  /** heads that stay on the data holder’s word, as they were last seen */
+  readonly left = $derived.by(() =>
+    leftAsIs(this.rework, (hole) => this.states.get(hole)?.last?.at ?? null)
+  );
+
   /** What is due, and what comes next. */
   readonly due = $derived.by((): NextHead => {
     const { order, hitAt } = this.driving();
@@ -278,11 +283,7 @@ export class CheckDesk {
       hitAt,
       events: this.events,
       states: this.states,
-      left: new Set(
-        [...this.rework.holes.values()]
-          .filter(({ stage }) => stage === 'left')
-          .map(({ hole }) => hole)
-      ),
+      left: this.left,
       rules: this.issue.facts.rules
     });
   });

@@ -8,6 +8,8 @@ export interface IssueDesk {
   readonly desk: CheckDesk | null;
   /** who is at the bench; empty when nobody said */
   readonly person: string;
+  /** who signed it; null while nobody has */
+  readonly signedBy: string | null;
 }
 
 const KEY = Symbol('issue desk');

@@ -21,6 +21,7 @@ create table hole_rework (
   hole integer not null,
   stage text not null,
   since_at timestamptz,
+  left_at timestamptz,
   part_number text,
   primary key (issue_id, hole),
   foreign key (issue_id, hole) references holes (issue_id, number)

@@ -49,7 +49,7 @@
         it here.
       </p>
     </Notice>
-  {:else if now?.stage === 'left'}
+  {:else if desk.left.has(hole)}
     <Notice
       level="note"
       title="Stays as it is, on the data holder’s word"
