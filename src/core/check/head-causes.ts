@@ -20,8 +20,7 @@ export type Cause =
   | 'bar-not-square'
   | 'setting-moved'
   | 'row-alike'
-  | 'cold-time-passed'
-  | 'barrel';
+  | 'cold-time-passed';
 
 /** What is known around a head. */
 export interface AroundHead {

@@ -227,10 +227,9 @@ export const CAUSE_WORDS: Record<Cause, string> = {
   gap: 'metal in a gap between the sheets',
   'rivet-long': 'rivet too long',
   'bar-not-square': 'bar not square',
-  'setting-moved': 'the setting has moved: its heads went this way one after another',
+  'setting-moved': 'the setting: it has moved, or was never released by its first heads',
   'row-alike': 'its whole row is alike: the length used, or the holes',
-  'cold-time-passed': 'driven after its cold time had passed',
-  barrel: 'a barrel shape overstates its metal'
+  'cold-time-passed': 'driven after its cold time had passed'
 };
 
 /** Why a head comes next. */

@@ -2,6 +2,7 @@
   import { headsInD } from '$core/check/hole-events.ts';
   import { driveTo, likelyCauses, otherSchools, trendOf } from '$core/check/head-causes.ts';
   import type { HeadReading, HeadReport } from '$core/check/head-report.ts';
+  import { settingOfRun } from '$core/tool-setting/run-setting.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { useDriveDesk } from '../drive/drive-desk.svelte';
   import type { CheckDesk } from './check-desk.svelte';
@@ -22,6 +23,13 @@
   const toHeight = $derived(
     report.judged.ok && report.judged.result.verdict === 'drive-more' ? driveTo(reading) : null
   );
+  /** its run's tool has a setting that its first heads never released, or that asks for a look */
+  const settingOpen = $derived.by(() => {
+    const run = drive.desk?.runs.find(({ holes }) => holes.some(({ number }) => number === hole));
+    if (!drive.desk || !run) return false;
+    const used = settingOfRun(drive.desk.issue, run, drive.toolsSet, drive.desk.useNow(run));
+    return used !== null && used.status.state !== 'released';
+  });
   const causes = $derived(
     likelyCauses({
       findings: report.findings,
@@ -31,7 +39,7 @@
         report.judged.ok ? report.judged.result.diameterD : 0
       ]),
       expired: drive.desk?.stateOf(hole)?.expired ?? false,
-      settingOpen: false
+      settingOpen
     })
   );
   const others = $derived(otherSchools(reading));
