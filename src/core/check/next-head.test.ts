@@ -33,6 +33,7 @@ const next = (
     events,
     states: holeStates(ORDER, events, new Map(), since),
     left: new Set(),
+    empty: new Set(),
     rules: DEFAULT_PROFILE,
     ...changes
   });
@@ -71,6 +72,14 @@ describe('the head that comes next', () => {
     expect(next([], { hitAt: first }).due).toEqual([5]);
     // in which order they were driven nobody knows: along the row
     expect(next([], { hitAt: new Map() }).due).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
+  });
+
+  it('is no empty hole, also where nobody logs driving', () => {
+    const since = new Map([[6, Infinity]]);
+    const events = [look(6, 20, 'replace')];
+    const nobody = { hitAt: new Map<number, number>() };
+    expect(next(events, { ...nobody, empty: new Set([6]) }, since).due).not.toContain(6);
+    expect(next(events, nobody, new Map([[6, BEGAN + 25 * MINUTE]])).next).toBe(6);
   });
 
   it('leaves out what stays on the data holder’s word', () => {

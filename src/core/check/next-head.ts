@@ -17,6 +17,8 @@ export interface HeadsToLookAt {
   states: ReadonlyMap<number, HoleState>;
   /** heads that stay as they are on the data holder’s word */
   left: ReadonlySet<number>;
+  /** holes whose rivet is out: there is no head to look at */
+  empty: ReadonlySet<number>;
   /** null in issues that do not hold their rules: every head */
   rules: RuleProfile | null;
 }
@@ -49,7 +51,7 @@ export interface NextHead {
  * @source handbook 4.6; contract `sampling-due`
  */
 export function nextHead(of: HeadsToLookAt): NextHead {
-  const { hitAt, events, states, left, rules } = of;
+  const { hitAt, events, states, left, empty, rules } = of;
   const logged = hitAt.size > 0;
   const order = logged ? of.order : [...of.order].sort((a, b) => a - b);
   const seen = new Set(events.map(({ hole }) => hole));
@@ -74,7 +76,7 @@ export function nextHead(of: HeadsToLookAt): NextHead {
   const again: { hole: number; reason: NextReason }[] = [];
   for (const hole of order) {
     const state = states.get(hole);
-    if (!state || state.looks === 0 || left.has(hole)) continue;
+    if (!state || state.looks === 0 || left.has(hole) || empty.has(hole)) continue;
     const { last } = state;
     const hit = hitAt.get(hole);
     if (last === null) {

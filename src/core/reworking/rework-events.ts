@@ -142,6 +142,14 @@ export const leftAsIs = (
     })
   );
 
+/** Holes whose rivet is out, measured or not, with none decided yet. */
+export const emptyHoles = ({ holes }: ReworkState): Set<number> =>
+  new Set(
+    [...holes.values()].flatMap(({ hole, stage }) =>
+      stage === 'out' || stage === 'ask' ? [hole] : []
+    )
+  );
+
 /** Whether a hole stood empty, and not yet ready for a rivet, at an instant. */
 export function emptyAt({ holes }: ReworkState, hole: number, atMs: number): boolean {
   const now = holes.get(hole);

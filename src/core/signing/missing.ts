@@ -3,7 +3,7 @@ import { isMeasured, type HoleState } from '../check/hole-events.ts';
 import type { NextHead } from '../check/next-head.ts';
 import type { DriveState } from '../driving/drive-events.ts';
 import type { Issue } from '../issue/issue.ts';
-import type { ReworkState } from '../reworking/rework-events.ts';
+import { emptyHoles, type ReworkState } from '../reworking/rework-events.ts';
 
 const holes = z.array(z.number().int());
 
@@ -82,8 +82,8 @@ export interface SignedMatter {
 export function missingToSign(matter: SignedMatter): Missing {
   const { issue, drive, states, rework, due, left, earlier, settings, steps, changedTo } = matter;
   const numbers = issue.holes.map(({ number }) => number);
-  const stageOf = (hole: number) => rework.holes.get(hole)?.stage;
-  const empty = numbers.filter((hole) => stageOf(hole) === 'out' || stageOf(hole) === 'ask');
+  const out = emptyHoles(rework);
+  const empty = numbers.filter((hole) => out.has(hole));
   const logged = drive.holes.size > 0;
   const isIn = (hole: number) => drive.holes.get(hole)?.driven ?? false;
   const seen = (hole: number) => states.get(hole)?.last ?? null;

@@ -292,7 +292,7 @@ export const pdfRecord = (
 
     heading(sheet, 'Arithmetic');
     say(
-      'in D = measured / D; D = dash / 32 in. A head is good where both lie within the limits above, ends included (handbook of the trade).'
+      'in D = measured / D; D = dash / 32 in. A head is good where both lie within the limits above, ends included.'
     );
     for (const { number, dash, gripIn, lengthIn } of holes
       .filter(({ partNumber }) => partNumber !== null)

@@ -7,7 +7,12 @@ import { rivetRuns } from '../../../core/driving/rivet-runs.ts';
 import type { Recorded, Stamped } from '../../../core/events/stream.ts';
 import { readyPlan } from '../../../core/ready/ready-plan.ts';
 import { readyProgress, stepStream } from '../../../core/ready/progress.ts';
-import { asReworked, leftAsIs, reworkStream } from '../../../core/reworking/rework-events.ts';
+import {
+  asReworked,
+  emptyHoles,
+  leftAsIs,
+  reworkStream
+} from '../../../core/reworking/rework-events.ts';
 import { missingToSign, type Missing } from '../../../core/signing/missing.ts';
 import type { JointRecord } from '../../../core/signing/record.ts';
 import { signStream, type SignEvent } from '../../../core/signing/sign-events.ts';
@@ -133,6 +138,7 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
     events: heads,
     states,
     left,
+    empty: emptyHoles(rework),
     rules: issued.facts.rules
   });
   const runs = rivetRuns(issue);

@@ -2,6 +2,7 @@
   import { onMount } from 'svelte';
   import { HEAD_LIMITS } from '$core/catalog/head-limits.ts';
   import { headsInD } from '$core/check/hole-events.ts';
+  import { emptyHoles, NO_REWORK } from '$core/reworking/rework-events.ts';
   import { useReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { issuedParts } from '$core/issue/issue.ts';
@@ -68,10 +69,9 @@
   const heads = $derived(headsInD(open.desk?.events ?? []));
   const people = $derived([...new Set(heads.map(({ by }) => by))]);
   const shownHeads = $derived(of === '' ? heads : heads.filter(({ by }) => by === of));
-  const reworked = (hole: number): 'out' | 'left' | null => {
-    const stage = open.desk?.rework.holes.get(hole)?.stage;
-    return stage === 'out' || stage === 'ask' ? 'out' : open.desk?.left.has(hole) ? 'left' : null;
-  };
+  const empty = $derived(emptyHoles(open.desk?.rework ?? NO_REWORK));
+  const reworked = (hole: number): 'out' | 'left' | null =>
+    empty.has(hole) ? 'out' : open.desk?.left.has(hole) ? 'left' : null;
 </script>
 
 {#if open.issue && open.desk}

@@ -24,7 +24,12 @@ import type { ShopPlate } from '$core/devices/shop-plate.ts';
 import type { PlateUsed } from '$core/check/plate-look.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
 import { predictedHeadIn3, type Issue } from '$core/issue/issue.ts';
-import { asReworked, leftAsIs, type ReworkState } from '$core/reworking/rework-events.ts';
+import {
+  asReworked,
+  emptyHoles,
+  leftAsIs,
+  type ReworkState
+} from '$core/reworking/rework-events.ts';
 import type { Dash } from '$core/schema/fields.ts';
 import { Desk } from '../../client/desk.svelte';
 import { Kept } from '../../client/kept';
@@ -284,6 +289,7 @@ export class CheckDesk {
       events: this.events,
       states: this.states,
       left: this.left,
+      empty: emptyHoles(this.rework),
       rules: this.issue.facts.rules
     });
   });

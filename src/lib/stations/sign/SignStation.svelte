@@ -13,12 +13,16 @@
   import PaperChoice from '../../ui/kit/PaperChoice.svelte';
   import TextField from '../../ui/kit/TextField.svelte';
   import { useIssueDesk } from '../check/issue-desk';
+  import { useReworkDesk } from '../check/rework-desk.svelte';
+  import { useDriveDesk } from '../drive/drive-desk.svelte';
   import ReleaseFirst from '../check/ReleaseFirst.svelte';
   import { mustInWords, toldInWords } from '$lib/words/signing';
 
   const workspace = useWorkspace();
   const preferences = usePreferences();
   const open = useIssueDesk();
+  const drive = useDriveDesk();
+  const rework = useReworkDesk();
   let view = $state.raw<SigningView | null>(null);
   let away = $state('');
   let accepted = $state<string[]>([]);
@@ -38,12 +42,19 @@
   }
   onMount(() => void look());
 
+  /** what was logged on this device and the server has not: signed first, it would be refused after */
+  const unsent = $derived(
+    (open.desk?.waitingToSend ?? 0) +
+      (drive.desk?.outbox.waiting.length ?? 0) +
+      (rework.desk?.outbox.waiting.length ?? 0)
+  );
   const unread = $derived((view?.told ?? []).filter((told) => !accepted.includes(toldKey(told))));
   const ownWork = $derived(view?.signing === 'another' && view.droveOneself);
   const ready = $derived(
     view !== null &&
       view.signature === null &&
       view.must.length === 0 &&
+      unsent === 0 &&
       unread.length === 0 &&
       !ownWork &&
       entitled.trim() !== '' &&
@@ -89,6 +100,11 @@
       <h2>Release {open.issue.number}</h2>
       <button class="act small" type="button" onclick={() => void look()}>Look again</button>
     </header>
+    {#if unsent > 0}<Notice
+        level="attention"
+        title="{unsent} not sent yet"
+        text="What was logged on this device has to reach the server before anybody signs."
+      />{/if}
     {#if away}<Notice level="attention" title="Not weighed" text={away} />{/if}
     {#if view?.signature}
       <section class="seal" data-testid="signed">

@@ -98,10 +98,7 @@
       <p>{said.why}.</p>
     </div>
     {#if room}<RoomSketch {room} {dash} rivet={decided.result.rivet} holeIn={found.widestIn} />{/if}
-    <Arithmetic
-      work={[...decided.work]}
-      source="handbook of the trade; the rules of this release"
-    />
+    <Arithmetic work={[...decided.work]} source="the rules of this release" />
     <button
       class="act main"
       type="button"
