@@ -7,7 +7,7 @@ test.beforeEach(({ page, app }) => signIn(page, app));
 test('rivets come in, go out to a job and are counted again', async ({ page, app }) => {
   await page.goto(`${app.url}/stock`);
   await page.getByLabel('Part number', { exact: true }).fill('ms20470 ad8-99');
-  await expect(page.getByText(/99/)).toBeVisible();
+  await expect(page.getByText('length "-99" is outside -2 to -32')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Receive into stock' })).toBeDisabled();
   await page.getByLabel('Part number', { exact: true }).fill('ms20470 dd5-8');
   await expect(page.getByLabel('kept cold')).toBeChecked();
