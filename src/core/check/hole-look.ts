@@ -22,7 +22,8 @@ import { possibleVerdicts } from './uncertain-head.ts';
 
 /** Further off than this a reading tells nothing. */
 const MOST_UNCERTAIN_IN = 0.1;
-const uncertain = z.number().min(0).max(MOST_UNCERTAIN_IN);
+/** How far off a reading may be either way, in. */
+export const MayBeOff = z.number().min(0).max(MOST_UNCERTAIN_IN);
 
 /** What any look at a head may bring beside its way of measuring. */
 const SEEN = {
@@ -44,7 +45,7 @@ export const CheckedHead = z.strictObject({
   looked: z.array(Look).max(2).optional(),
   /** how it was read, where not by calipers, and how far off either may be */
   how: z.enum(['print', 'mirror', 'camera']).optional(),
-  plusMinus: z.strictObject({ diameterIn: uncertain, heightIn: uncertain }).optional(),
+  plusMinus: z.strictObject({ diameterIn: MayBeOff, heightIn: MayBeOff }).optional(),
   /** by a device that does not exist: practice */
   simulated: z.boolean().optional()
 });

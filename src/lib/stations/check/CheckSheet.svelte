@@ -215,6 +215,12 @@
         {/each}
       </fieldset>
     {/if}
+  {:else if live && !judged}
+    <Notice
+      level="attention"
+      title="Not to be recorded yet"
+      text="How far off the figures may be, or how flush the head stands, is missing or cannot be read."
+    />
   {:else if judged && !problems.diameter && !problems.height}
     <Notice level="attention" title="Look again" text={preferences.refusal(judged.error.said)} />
   {/if}

@@ -54,6 +54,8 @@ export class CheckDesk {
   readonly #rework: () => ReworkState;
   readonly desk: Desk<HoleSubject, HoleLook, HeadJudged, Map<number, HoleState>>;
   #typed = $state.raw<Record<string, TypedLook>>({});
+  /** what was typed of looks handed over: refused, it stands there again as it was */
+  readonly #sent = new Map<number, TypedLook>();
   /** how heads are looked at just now */
   way = $state<LookWay>('calipers');
   /** the plate chosen, by its id; empty: the first that has the size */
@@ -87,7 +89,9 @@ export class CheckDesk {
         this.#refused = { hole, said: told(message) };
         // what was typed there since is newer
         if (this.#typed[hole]) return;
-        if (look.kind === 'checked')
+        const sent = this.#sent.get(hole);
+        if (sent) this.type(hole, sent);
+        else if (look.kind === 'checked')
           this.type(hole, {
             diameter: String(look.diameterIn),
             height: String(look.heightIn),
@@ -260,8 +264,10 @@ export class CheckDesk {
     const sent =
       look.kind === 'checked' && asked.length > 0 ? { ...look, looked: [...asked] } : look;
     this.#refused = null;
-    if (this.desk.add(sent)) this.#forgetTyped(hole);
-    else if (this.desk.refusal) this.#refused = { hole, said: this.desk.refusal };
+    if (this.desk.add(sent)) {
+      this.#sent.set(hole, this.typedFor(hole));
+      this.#forgetTyped(hole);
+    } else if (this.desk.refusal) this.#refused = { hole, said: this.desk.refusal };
   }
 
   isOnItsWay(hole: number): boolean {

@@ -1,7 +1,12 @@
 import { z } from 'zod';
 import { Look, Place, SeenFlag } from '$core/check/findings.ts';
-import type { FlushLook } from '$core/check/flush-look.ts';
-import { CheckedHead, type EyedHead, type GaugedHead } from '$core/check/hole-look.ts';
+import { FlushLook } from '$core/check/flush-look.ts';
+import {
+  MayBeOff,
+  type CheckedHead,
+  type EyedHead,
+  type GaugedHead
+} from '$core/check/hole-look.ts';
 import type { PlateUsed } from '$core/check/plate-look.ts';
 import type { Unstamped } from '$core/events/stream.ts';
 import { parseLength } from '$core/units/parse-length.ts';
@@ -45,15 +50,14 @@ const lengthOf = (text: string): number | null => {
   return read.ok ? read.valueIn : null;
 };
 
-/** How flush as typed: a number before a slip; null where neither says something. */
+/** How flush as typed: a number before a slip; null where neither says something that can be. */
 export function flushTyped({ flush, slip, slipThick }: TypedLook): FlushLook | null {
-  if (flush.trim() !== '') {
-    const offIn = lengthOf(flush.replace('−', '-'));
-    return offIn === null ? null : { by: 'number', offIn };
-  }
-  if (slip === null) return null;
-  const slipIn = lengthOf(slipThick);
-  return slipIn === null ? null : { by: 'slip', slipIn, catches: slip === 'catches' };
+  const typed =
+    flush.trim() !== ''
+      ? { by: 'number', offIn: lengthOf(flush.replace('−', '-')) }
+      : { by: 'slip', slipIn: lengthOf(slipThick), catches: slip === 'catches' };
+  const read = FlushLook.safeParse(typed);
+  return read.success && (flush.trim() !== '' || slip !== null) ? read.data : null;
 }
 
 /**
@@ -74,7 +78,7 @@ export function lookTyped(
   | null {
   const flush = flushTyped(typed);
   // what was typed of its flushness and cannot be read is not left out in silence
-  if (flush === null && typed.flush.trim() !== '') return null;
+  if (flush === null && (typed.flush.trim() !== '' || typed.slip !== null)) return null;
   const seen = {
     hole,
     flags: typed.flags,
@@ -100,7 +104,7 @@ export function lookTyped(
       ...(simulated ? { simulated } : {})
     };
   const offIn = lengthOf(typed.plusMinus);
-  if (offIn === null || offIn < 0) return null;
+  if (!MayBeOff.safeParse(offIn).success || offIn === null) return null;
   return {
     ...seen,
     kind: 'checked',
