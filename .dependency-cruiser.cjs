@@ -19,7 +19,7 @@ const CORE = [
   ['reworking'],
   ['check', 'ready', 'stock', 'driving', 'documents'],
   ['tool-setting'],
-  ['signing'],
+  ['signing', 'records', 'grading'],
   ['events/streams\\.ts', 'exchange'],
   ['calc\\.ts']
 ];
@@ -32,7 +32,7 @@ const LIB = [
   ['ui/kit'],
   ['drawing'],
   ['ui/joint', 'ui/rules'],
-  ['ui/cages', 'ui/stock', 'ui/cold', 'ui/tools', 'ui/tool-setting', 'ui/check'],
+  ['ui/cages', 'ui/stock', 'ui/cold', 'ui/tools', 'ui/tool-setting', 'ui/check', 'ui/records', 'ui/grading'],
   ['stations'],
   ['joint-page']
 ];

@@ -11,6 +11,7 @@ import { DEFAULT_PROFILE, type RuleProfile } from '../src/core/rules/profile.ts'
 import { randomRow } from '../tests/support/random-rows.ts';
 import { driveRows } from './bench/driving.ts';
 import { eventRows, pageRows } from './bench/routes.ts';
+import { recordRows } from './bench/records.ts';
 import { browserRows } from './bench/pages.ts';
 import { addLongLap, serveDemo } from './bench/server.ts';
 import { loadSolver, solveRow } from '../tests/support/row-by-solver.ts';
@@ -136,7 +137,11 @@ async function servedRows(): Promise<string[]> {
       ...(await driveRows(served)),
       ...(await pageRows(served)),
       '',
-      ...browser
+      ...browser,
+      '',
+      '## Searching the records',
+      '',
+      ...(await recordRows(served))
     ];
   } finally {
     await served.stop();

@@ -66,6 +66,14 @@ function headOf(
   };
 }
 
+/** A bag of rivets opened. */
+const bag = (part: string, lot: string, atMs: number): DriveMove => ({
+  ...stamp(atMs),
+  kind: 'loaded',
+  part,
+  lot
+});
+
 const tap = (hole: number, atMs: number): DriveMove => ({
   ...stamp(atMs),
   kind: 'driven',
@@ -88,7 +96,10 @@ export async function seedDemoChecks(
     database,
     driveEvents,
     issue.id,
-    issue.holes.map(({ number }, at) => tap(number, began + at * 30_000)),
+    [
+      bag(issue.facts.partNumber, 'K-2207', began - 60_000),
+      ...issue.holes.map(({ number }, at) => tap(number, began + at * 30_000))
+    ],
     apprentice
   ).then(must);
   const LOOKS: [number, number, SeenFlag[]][] = [

@@ -255,6 +255,7 @@ export async function seedDemoData(database: Database): Promise<boolean> {
   await addProfile(database, { ...DEFAULT_PROFILE, name: 'Pikemere shop profile' });
   const ilse = await addPerson(database, { name: 'Ilse Varnholt', role: 'mechanic' });
   const tomas = await addPerson(database, { name: 'Tomas Ekbrand', role: 'inspector' });
+  await addPerson(database, { name: 'Runa Halvik', role: 'lead' });
   const benn = await addPerson(database, { name: 'Benn Achterby', role: 'apprentice' });
 
   const hull = must(

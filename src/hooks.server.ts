@@ -1,4 +1,10 @@
-import { json, redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
+import {
+  json,
+  redirect,
+  type Handle,
+  type HandleServerError,
+  type ServerInit
+} from '@sveltejs/kit';
 import { closeDatabase, database } from '$lib/server/database';
 import { benches } from '$lib/server/devices/bench-hub';
 import { live } from '$lib/server/live/live-hub';
@@ -8,6 +14,7 @@ import { refuseForeignChange } from '$lib/server/own-origin';
 import { FIRST_STYLE, LengthStyle } from '$core/units/format-length.ts';
 import { writing } from '$lib/words/writing';
 import { personOf } from '$lib/server/services/people';
+import { settleSoon } from '$lib/server/services/settle-rivets';
 
 process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), endThreads()]));
 // The server ends once its last answer has; a stream of lines would never end by itself.
@@ -22,6 +29,9 @@ function rightAddress(request: Request, url: URL): string | null {
   const host = request.headers.get('host');
   return host === null || host === url.host ? null : `${url.origin}${url.pathname}${url.search}`;
 }
+
+/** What another run of the server noted and did not settle. */
+export const init: ServerInit = () => settleSoon(database());
 
 export const handle: Handle = async ({ event, resolve }) => {
   const { request, url, cookies, locals } = event;

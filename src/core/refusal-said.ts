@@ -168,6 +168,8 @@ type DrivenRefusal =
   | { code: 'batch-expired'; hole: number; lot: string; limitMin: number }
   /** `strange`: a number that is no hole of the issue; null where holes are missing or come twice */
   | { code: 'no-whole-order'; holes: number; strange: number | null }
+  | { code: 'part-not-driven'; part: string }
+  | { code: 'lot-of-its-batch'; part: string }
   /** inside a closed member the bar with the shop's shims does not serve this rivet */
   | { code: 'no-shims-serve'; hole: number }
   | { code: 'not-driven-cold'; alloy: string }

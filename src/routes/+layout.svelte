@@ -46,6 +46,9 @@
     <a href="/rivets" aria-current={here === '/rivets' ? 'page' : undefined}
       ><Mark name="rivets" /> Rivets</a
     >
+    <a href="/records" aria-current={here.startsWith('/records') ? 'page' : undefined}
+      ><Mark name="records" /> Records</a
+    >
     <a href="/rules" aria-current={here === '/rules' ? 'page' : undefined}
       ><Mark name="rules" /> Rules</a
     >

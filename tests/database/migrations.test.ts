@@ -115,7 +115,8 @@ beforeAll(async () => {
     '0008-looks-by-instant',
     '0009-driving',
     '0010-settings-of-tools',
-    '0011-rework-and-signing'
+    '0011-rework-and-signing',
+    '0012-rivets-on-record'
   ]);
 });
 afterAll(async () => {

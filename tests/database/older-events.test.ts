@@ -11,6 +11,7 @@ import { stock } from '../../src/lib/server/db/migrations/0003-stock.ts';
 import { makeReady } from '../../src/lib/server/db/migrations/0004-make-ready.ts';
 import { cages } from '../../src/lib/server/db/migrations/0005-cages.ts';
 import { settingEvents } from '../../src/lib/server/events/cage-events.ts';
+import { findRivets } from '../../src/lib/server/services/find-rivets.ts';
 import { listJoints } from '../../src/lib/server/services/joint-summaries.ts';
 import { readyEvents, timedWorks } from '../../src/lib/server/services/ready.ts';
 import { listBins } from '../../src/lib/server/services/stock.ts';
@@ -145,7 +146,8 @@ beforeAll(async () => {
     '0008-looks-by-instant',
     '0009-driving',
     '0010-settings-of-tools',
-    '0011-rework-and-signing'
+    '0011-rework-and-signing',
+    '0012-rivets-on-record'
   ]);
 });
 afterAll(async () => {
@@ -184,6 +186,13 @@ describe('events of an earlier version', () => {
     expect(
       await recordHead(database, ids.issue, head(ids.second, LATER, 0.18) as never, ids.person)
     ).toMatchObject({ ok: false, reason: 'conflict' });
+  });
+
+  it('heads are found in the records, though nothing noted them when they were recorded', async () => {
+    const { rivets } = await findRivets(database, {});
+    expect(rivets).toMatchObject([
+      { hole: 2, partNumber: FACTS.partNumber, verdict: 'accept', drivenAt: null, lookedAt: LATER }
+    ]);
   });
 
   it('ticks and the times with them', async () => {

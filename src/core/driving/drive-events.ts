@@ -13,6 +13,7 @@ import {
 import { DrivingAccess } from './access.ts';
 import { coldBatch } from '../drive/cold-batch.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';
+import { latestLots, type RivetLot } from './rivet-lots.ts';
 
 /** A quick look at a head just driven: good, more of it, or somebody looks again. */
 export const QuickLook = z.enum(['good', 'more', 'again']);
@@ -55,7 +56,14 @@ export const DriveMove = z.discriminatedUnion('kind', [
     /** of a camera that does not exist: practice */
     simulated: z.boolean()
   }),
-  z.strictObject({ ...MOVE_STAMP, kind: z.literal('placed'), access: DrivingAccess })
+  z.strictObject({ ...MOVE_STAMP, kind: z.literal('placed'), access: DrivingAccess }),
+  /** rivets driven as received come from this lot from now on */
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('loaded'),
+    part: z.string().min(1).max(60),
+    lot: z.string().trim().min(1).max(60)
+  })
 ]);
 /** What a page sends while an issue is driven. */
 export type DriveMove = z.output<typeof DriveMove>;
@@ -120,13 +128,16 @@ export interface DriveState {
   seen: ReadonlyMap<number, HeadSeen>;
   order: { school: 'flat' | 'sequence'; order: number[] | null; at: string } | null;
   access: { access: DrivingAccess; at: string; by: string } | null;
+  /** by part number: the lot that rivets driven as received come from now */
+  lots: ReadonlyMap<string, RivetLot>;
 }
 
 export const NOT_DRIVEN: DriveState = {
   holes: new Map(),
   seen: new Map(),
   order: null,
-  access: null
+  access: null,
+  lots: new Map()
 };
 
 const NOTHING: DriveFrozen = { partNumber: null, cold: null };
@@ -166,7 +177,7 @@ function coldOf(
   return answer(state === 'no-limit' ? null : state, []);
 }
 
-type HoleMove = Exclude<DriveEvent, { kind: 'ordered' | 'placed' | 'seen' }>;
+type HoleMove = Exclude<DriveEvent, { kind: 'ordered' | 'placed' | 'seen' | 'loaded' }>;
 
 /** The tap that was made last counts, whenever it came in. */
 function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
@@ -228,6 +239,15 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
     const atMs = Date.parse(move.at);
     const subject = asReworked(issue, rework, atMs);
     const { facts, holes, heldOpen } = subject;
+    if (move.kind === 'loaded') {
+      const rivet = holes
+        .map((hole) => rivetOfHole(facts, hole))
+        .find(({ partNumber }) => partNumber === move.part);
+      if (!rivet) return notPossible('part', { code: 'part-not-driven', part: move.part });
+      return alloyFacts(rivet.alloy).cold
+        ? notPossible('lot', { code: 'lot-of-its-batch', part: move.part })
+        : answer(NOTHING, []);
+    }
     if (move.kind === 'ordered') {
       if (move.order === null) return answer(NOTHING, []);
       const wanted = new Set(holes.map(({ number }) => number));
@@ -262,6 +282,8 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
       } else if (event.kind === 'placed') {
         const { access: told, at, by } = event;
         if (later(at, access?.at)) access = { access: told, at, by };
+      } else if (event.kind === 'loaded') {
+        continue;
       } else if (event.kind === 'seen') {
         const { hole: number, diameterIn, plusMinusIn, camera, simulated, at, by } = event;
         if (later(at, seen.get(number)?.at))
@@ -278,6 +300,7 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
       const hole = holes.get(number);
       if (!hole?.driven || Date.parse(hole.hitAt) > Date.parse(at)) seen.delete(number);
     }
-    return { holes, seen, order, access };
+    const loaded = events.flatMap((event) => (event.kind === 'loaded' ? [event] : []));
+    return { holes, seen, order, access, lots: latestLots(loaded, from.lots) };
   }
 });

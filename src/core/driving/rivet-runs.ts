@@ -1,7 +1,7 @@
 import type { Issue, IssuedHole } from '../issue/issue.ts';
 import type { Alloy, Dash, Head } from '../schema/fields.ts';
 import { atMost } from '../units/tolerance.ts';
-import { rivetOfHole } from './rivet-of-hole.ts';
+import { rivetOfHole, type HoleRivet } from './rivet-of-hole.ts';
 
 /** Equal rivets of an issue, driven one like the other; lengths in inches. */
 export interface RivetRun {
@@ -24,12 +24,19 @@ export interface RivetRun {
 /** So thin in all, sheets are dimpled together with the rivet as punch (handbook 4.3, second rule). */
 const DIMPLED_TOGETHER_TO_IN = 0.04;
 
+/** The run that a rivet belongs to. */
+export const runKey = ({
+  partNumber,
+  dimpledThrough
+}: Pick<HoleRivet, 'partNumber' | 'dimpledThrough'>): string =>
+  `${partNumber}${dimpledThrough ? ' dimpled' : ''}`;
+
 /** The runs of an issue, in the order of their first holes. */
 export function rivetRuns({ facts, holes }: Pick<Issue, 'facts' | 'holes'>): RivetRun[] {
   const runs = new Map<string, RivetRun>();
   for (const hole of holes) {
     const rivet = rivetOfHole(facts, hole);
-    const key = `${rivet.partNumber}${rivet.dimpledThrough ? ' dimpled' : ''}`;
+    const key = runKey(rivet);
     const run = runs.get(key);
     if (run) {
       run.holes.push(hole);

@@ -23,6 +23,7 @@ export const Told = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('left-as-is'), holes }),
   z.strictObject({ code: z.literal('earlier-rework'), release: z.number().int(), holes }),
   z.strictObject({ code: z.literal('driving-not-logged') }),
+  z.strictObject({ code: z.literal('lots-not-told'), parts: z.array(z.string()) }),
   z.strictObject({ code: z.literal('expired'), holes, reasons: z.array(z.string()) }),
   z.strictObject({
     code: z.literal('setting-open'),
@@ -66,6 +67,8 @@ export interface SignedMatter {
   left: ReadonlySet<number>;
   /** rivets replaced in earlier releases, of which this one knows nothing */
   earlier: readonly { release: number; holes: number[] }[];
+  /** part numbers driven as received before anybody told their lot */
+  withoutLot: readonly string[];
   /** runs whose tool has no setting that its first heads released; `tool` null where none was begun */
   settings: readonly { part: string; tool: string | null }[];
   /** steps before driving; null where the joint has changed since */
@@ -80,7 +83,19 @@ export interface SignedMatter {
  * @source handbook 4.8; design: nothing is signed while a question is open
  */
 export function missingToSign(matter: SignedMatter): Missing {
-  const { issue, drive, states, rework, due, left, earlier, settings, steps, changedTo } = matter;
+  const {
+    issue,
+    drive,
+    states,
+    rework,
+    due,
+    left,
+    earlier,
+    withoutLot,
+    settings,
+    steps,
+    changedTo
+  } = matter;
   const numbers = issue.holes.map(({ number }) => number);
   const out = emptyHoles(rework);
   const empty = numbers.filter((hole) => out.has(hole));
@@ -138,6 +153,9 @@ export function missingToSign(matter: SignedMatter): Missing {
       ...whenAny({ code: 'left-as-is', holes: numbers.filter((hole) => left.has(hole)) }),
       ...earlier.map((one): Told => ({ code: 'earlier-rework', ...one })),
       ...(logged ? [] : [{ code: 'driving-not-logged' as const }]),
+      ...(withoutLot.length > 0
+        ? [{ code: 'lots-not-told' as const, parts: [...withoutLot] }]
+        : []),
       ...whenAny({
         code: 'expired',
         holes: expired,

@@ -67,6 +67,8 @@ export function toldInWords(told: Told): string {
       return `In release ${told.release} rivets were taken out or referred, and this release was planned without it: hole ${named(told.holes)}. Hold their sizes against this one`;
     case 'driving-not-logged':
       return 'Driving was not logged: who drove, in which order and when is not known';
+    case 'lots-not-told':
+      return `Of which lot they are was not told for rivets ${told.parts.join(', ')}`;
     case 'expired':
       return `Driven after its batch had expired: ${named(told.holes)}${told.reasons.length > 0 ? ` (${told.reasons.join('; ')})` : ''}`;
     case 'setting-open':

@@ -11,6 +11,7 @@ import { looksByInstant } from './migrations/0008-looks-by-instant.ts';
 import { driving } from './migrations/0009-driving.ts';
 import { settingsOfTools } from './migrations/0010-settings-of-tools.ts';
 import { reworkAndSigning } from './migrations/0011-rework-and-signing.ts';
+import { rivetsOnRecord } from './migrations/0012-rivets-on-record.ts';
 
 /**
  * Brings the database to the newest shape; migrations only run forward.
@@ -30,7 +31,8 @@ export async function migrate({ sequelize }: Database): Promise<string[]> {
       looksByInstant,
       driving,
       settingsOfTools,
-      reworkAndSigning
+      reworkAndSigning,
+      rivetsOnRecord
     ],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),

@@ -59,19 +59,34 @@ function nameOf(sql: string): string {
 }
 
 /**
+ * Rows of a statement that is put together for its parameters, as a search is: planned for them each time.
+ *
+ * @throws the driver's error, with PostgreSQL's `code` and `constraint`
+ */
+export const rowsSought = <R extends object>(
+  database: Database,
+  sql: string,
+  values: unknown[]
+): Promise<R[]> => ask(database, { text: sql, values });
+
+/**
  * Rows of a statement of our own, parameters bound as `$1`, `$2`, …; inside an act it belongs to the act. The statement's
  * text is the same each time it is asked: the database plans it once a connection, which is most of its cost.
  *
  * @throws the driver's error, with PostgreSQL's `code` and `constraint`
  */
-export async function rowsOf<R extends object>(
-  { sequelize }: Database,
+export const rowsOf = <R extends object>(
+  database: Database,
   sql: string,
   values: unknown[] = []
+): Promise<R[]> => ask(database, { name: nameOf(sql), text: sql, values });
+
+async function ask<R extends object>(
+  { sequelize }: Database,
+  statement: { name?: string; text: string; values: unknown[] }
 ): Promise<R[]> {
-  const statement = { name: nameOf(sql), text: sql, values };
   const veiled = sequelize as unknown as Veiled;
-  veiled.log(sql);
+  veiled.log(statement.text);
   const act = contexts.getStore()?.get(TRANSACTION) as { connection: DriverConnection } | undefined;
   if (act) return (await act.connection.query(statement)).rows as R[];
   const { connectionManager } = veiled;

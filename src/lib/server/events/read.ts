@@ -48,6 +48,23 @@ export async function eventsOfMany<Move extends Stamped, Frozen>(
   return events;
 }
 
+/** Events of one subject at some of its holes, and those that name no hole; in the order recorded. */
+export async function eventsAtHoles<Move extends Stamped, Frozen>(
+  database: Database,
+  kept: Readable<Move, Frozen>,
+  subjectId: string,
+  holes: readonly number[]
+): Promise<Recorded<Move, Frozen>[]> {
+  const rows = await rowsOf<EventRow>(
+    database,
+    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, e.at, p.name as by
+     from ${kept.table.name} e join people p on p.id = e.person_id
+     where e.subject_id = $1 and (e.hole = any($2::integer[]) or e.hole is null) order by e.seq`,
+    [subjectId, [...holes]]
+  );
+  return rows.map((row) => toEvent(kept, row));
+}
+
 /** Every event of one subject, in the order recorded. */
 export const eventsOf = async <Move extends Stamped, Frozen>(
   database: Database,

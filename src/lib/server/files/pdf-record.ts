@@ -3,21 +3,14 @@ import type { JointRecord, Seal } from '../../../core/signing/record.ts';
 import { HEAD_LIMITS } from '../../../core/catalog/head-limits.ts';
 import { rivetSize } from '../../../core/catalog/rivets.ts';
 import { PAPERS, type Paper } from '../../../core/exchange/tiles.ts';
-import { FINDING_NAMES } from '../../words/heads.ts';
-import { decisionInWords } from '../../words/rework.ts';
+import { CANNOT_TELL, FINDING_NAMES } from '../../words/heads.ts';
+import { reworkEventInWords } from '../../words/history.ts';
+import { VERDICT_NAMES } from '../../words/records.ts';
 import { ASSUMED, toldInWords } from '../../words/signing.ts';
 import type { WriteLength } from '../../words/writing.ts';
 import { inFont, pdfPages, pt, type Face, type Page } from './pdf-pages.ts';
 
 const LEFT = pt(0.6);
-const VERDICTS = {
-  accept: 'good',
-  measure: 'measure again',
-  'drive-more': 'drive more',
-  replace: 'drill out',
-  refer: 'refer'
-} as const;
-
 interface Sheet {
   page: Page;
   widthPt: number;
@@ -195,6 +188,9 @@ export const pdfRecord = (
         `${own.length} × ${part}: hole ${length(first.holeIn ?? 0)}, grip ${length(first.gripIn ?? 0)}, length ${length(first.lengthIn ?? 0)}. Heads by ${facts.limits} limits: ${length(diameterD.low * D)} to ${length(diameterD.high * D)} wide (${diameterD.low} to ${diameterD.high} D), ${length(heightD.low * D)} to ${length(heightD.high * D)} high (${heightD.low} to ${heightD.high} D).`
       );
     }
+    for (const { move, by } of driving)
+      if (move.kind === 'loaded')
+        say(`Lot ${move.lot} of ${move.part} from ${when(move.at)} on, ${by}`);
     for (const { lot, partNumber, count, removedAt } of batches)
       say(`Out of the cold: ${count} × ${partNumber}, lot ${lot}, ${when(removedAt)}`);
 
@@ -247,10 +243,10 @@ export const pdfRecord = (
           frozen.diameterD === null || frozen.heightD === null
             ? ''
             : `${frozen.diameterD.toFixed(2)} × ${frozen.heightD.toFixed(2)}`,
-          VERDICTS[frozen.verdict],
+          VERDICT_NAMES[frozen.verdict],
           [
             ...frozen.findings.map((finding) => FINDING_NAMES[finding]),
-            ...frozen.cannotTell.map((one) => `not told: ${one}`)
+            ...frozen.cannotTell.map((one) => `not told: ${CANNOT_TELL[one]}`)
           ].join('; '),
           by,
           when(move.at)
@@ -261,26 +257,10 @@ export const pdfRecord = (
     if (rework.length === 0) say('None.');
     for (const { move, by, frozen } of rework) {
       const at = `${when(move.at)}, ${by}: `;
-      if (move.kind === 'out')
-        say(
-          `${at}rivet ${move.hole} taken out (${move.school}, ${move.how})${move.note === '' ? '' : `: ${move.note}`}`
-        );
-      else if (move.kind === 'still-in')
-        say(`${at}rivet ${move.hole} is still in; its removal was logged by mistake`);
-      else if (move.kind === 'measured') {
-        const said = frozen ? decisionInWords(frozen, length) : null;
-        say(
-          `${at}hole ${move.hole} is ${length(move.widestIn)} at its widest: ${said ? `${said.title}; ${said.why}` : ''}`
-        );
-      } else if (move.kind === 'referred')
-        say(
-          `${at}referred${move.hole === null ? '' : `, hole ${move.hole}`}: ${move.question}`,
-          'bold'
-        );
-      else
-        say(
-          `${at}answered by ${move.answeredBy} on ${move.authority}: ${move.answer}${move.then.what === 'blind' ? `; ${move.then.blind.fastener}, drill ${length(move.then.blind.drillIn)}, grip ${length(move.then.blind.gripIn)}` : ''}`
-        );
+      say(
+        `${at}${reworkEventInWords(move, frozen, length)}`,
+        move.kind === 'referred' ? 'bold' : 'plain'
+      );
     }
 
     heading(sheet, 'What whoever signs was told');
@@ -303,7 +283,7 @@ export const pdfRecord = (
     for (const { move, frozen } of heads)
       if (move.kind === 'checked' && frozen.diameterD !== null && frozen.heightD !== null)
         say(
-          `Head ${move.hole}: ${length(move.diameterIn)} / D = ${frozen.diameterD.toFixed(3)} D wide; ${length(move.heightIn)} / D = ${frozen.heightD.toFixed(3)} D high: ${VERDICTS[frozen.verdict]}`,
+          `Head ${move.hole}: ${length(move.diameterIn)} / D = ${frozen.diameterD.toFixed(3)} D wide; ${length(move.heightIn)} / D = ${frozen.heightD.toFixed(3)} D high: ${VERDICT_NAMES[frozen.verdict]}`,
           'plain',
           8
         );

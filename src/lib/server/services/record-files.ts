@@ -2,7 +2,7 @@ import type { JointRecord } from '../../../core/signing/record.ts';
 import type { FileWish } from '../../joint-files.ts';
 import { writeCsv } from '../../exchange/csv.ts';
 import { MM_PER_IN } from '../../../core/units/factors.ts';
-import { FINDING_NAMES } from '../../words/heads.ts';
+import { CANNOT_TELL, FINDING_NAMES } from '../../words/heads.ts';
 import type { WriteLength } from '../../words/writing.ts';
 import type { Database } from '../db/connect.ts';
 import { pdfRecord } from '../files/pdf-record.ts';
@@ -59,7 +59,7 @@ function headsTable({ joint, release, heads, holes }: JointRecord, unit: 'in' | 
     height_D: frozen.heightD?.toFixed(3) ?? '',
     verdict: frozen.verdict,
     findings: frozen.findings.map((finding) => FINDING_NAMES[finding]).join('; '),
-    not_told: frozen.cannotTell.join('; '),
+    not_told: frozen.cannotTell.map((one) => CANNOT_TELL[one]).join('; '),
     looked_at_by: who,
     at: move.at
   }));

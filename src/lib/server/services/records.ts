@@ -2,6 +2,7 @@ import { holeStream } from '../../../core/check/hole-events.ts';
 import { nextHead } from '../../../core/check/next-head.ts';
 import { driveStream } from '../../../core/driving/drive-events.ts';
 import { issueOrder } from '../../../core/driving/issue-order.ts';
+import { partsWithoutLot } from '../../../core/driving/lots-told.ts';
 import { rivetOfHole } from '../../../core/driving/rivet-of-hole.ts';
 import { rivetRuns } from '../../../core/driving/rivet-runs.ts';
 import type { Recorded, Stamped } from '../../../core/events/stream.ts';
@@ -158,6 +159,7 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
     left,
     earlier: await earlierRework(database, jointId, issued.number),
     due,
+    withoutLot: partsWithoutLot(driving),
     settings: open,
     steps,
     changedTo: joint.value.revision === issued.revision ? null : joint.value.revision

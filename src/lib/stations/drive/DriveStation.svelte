@@ -23,6 +23,7 @@
   import MemberPanel from './MemberPanel.svelte';
   import OrderPanel from './OrderPanel.svelte';
   import RunCard from './RunCard.svelte';
+  import RunLot from './RunLot.svelte';
   import RunSetting from './RunSetting.svelte';
   import TeamCard from './TeamCard.svelte';
   import SafetyOnce from './SafetyOnce.svelte';
@@ -106,6 +107,7 @@
 {#snippet setting(run: RivetRun)}
   {#if desk}
     <RunSetting {desk} {run} settings={open.toolsSet} jointId={workspace.id} />
+    <RunLot {desk} {run} />
   {/if}
 {/snippet}
 <svelte:window onclick={letGo} />

@@ -178,7 +178,7 @@ export class DriveDesk {
     return {
       at: cold.serverNow,
       gripIn: hole ? headGripIn(this.issue, hole) : null,
-      lot: batch?.lot ?? null
+      lot: batch?.lot ?? this.state.lots.get(run.partNumber)?.lot ?? null
     };
   }
   /** whether a hole's rivet is driven cold */
@@ -267,6 +267,12 @@ export class DriveDesk {
 
   setOrder(school: OrderSchool, order: number[] | null): void {
     this.desk.add({ kind: 'ordered', school, order });
+    this.refused = this.desk.refusal;
+  }
+
+  /** Tells of which lot the rivets of a part number are from now on. */
+  load(part: string, lot: string): void {
+    this.desk.add({ kind: 'loaded', part, lot });
     this.refused = this.desk.refusal;
   }
 

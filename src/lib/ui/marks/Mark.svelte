@@ -14,6 +14,8 @@
     rivets: 'M4 10C4 3 20 3 20 10ZM9 10V20H15V10',
     /** a steel rule, its divisions */
     rules: 'M2 7H22V17H2ZM6 7V11M10 7V13M14 7V11M18 7V13',
+    /** a card box, one card drawn */
+    records: 'M3 10H21V21H3ZM3 14H9C9 17 15 17 15 14H21M6 10V3H18V10M9 6.5H15',
     /** the lamp over the bench, lit and unlit */
     day: 'M12 2V6M5 14C5 9 8 6 12 6C16 6 19 9 19 14ZM8 18L6.5 21M12 18V22M16 18L17.5 21',
     night: 'M12 2V6M5 14C5 9 8 6 12 6C16 6 19 9 19 14ZM10 14C10 17 14 17 14 14',

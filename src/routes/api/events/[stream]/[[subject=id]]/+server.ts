@@ -6,6 +6,7 @@ import { KEPT_STREAMS } from '$lib/server/events';
 import { eventsOf } from '$lib/server/events/read';
 import { recordMoves } from '$lib/server/events/record';
 import { serve, serveAnyone } from '$lib/server/serve';
+import { settleSoon } from '$lib/server/services/settle-rivets';
 import { done } from '$lib/server/services/outcome';
 import type { RequestHandler } from './$types';
 
@@ -13,9 +14,11 @@ import type { RequestHandler } from './$types';
 const POSTS = new Map(
   [...KEPT_STREAMS].map(([name, kept]) => [
     name,
-    serve(sendMoves(kept.stream), ({ database, params, body, person }) =>
-      recordMoves(database, kept, params['subject'] ?? null, body, person)
-    )
+    serve(sendMoves(kept.stream), async ({ database, params, body, person }) => {
+      const recorded = await recordMoves(database, kept, params['subject'] ?? null, body, person);
+      settleSoon(database);
+      return recorded;
+    })
   ])
 );
 const GETS = new Map(

@@ -1,0 +1,212 @@
+import { describe, expect, it } from 'vitest';
+import { HoleLook } from '../check/hole-look';
+import type { HoleEvent } from '../check/hole-events';
+import { DriveMove, type DriveEvent } from '../driving/drive-events';
+import type { Issue } from '../issue/issue';
+import { NO_REWORK, reworkStream, type ReworkEvent } from '../reworking/rework-events';
+import { ReworkMove } from '../reworking/rework-moves';
+import { DEFAULT_PROFILE } from '../rules/profile';
+import { rivetRecords, type RivetSources } from './rivet-record';
+
+const BEGAN = Date.parse('2031-06-03T07:00:00Z');
+const at = (minutes: number) => new Date(BEGAN + minutes * 60_000).toISOString();
+const ILSE = '0d5bb3a2-3a4e-4c36-9f0e-0a5a3a3b1c01';
+const BENN = '0d5bb3a2-3a4e-4c36-9f0e-0a5a3a3b1c02';
+const TOMAS = '0d5bb3a2-3a4e-4c36-9f0e-0a5a3a3b1c03';
+const BATCH = '0d5bb3a2-3a4e-4c36-9f0e-0a5a3a3b1c0b';
+const PART = 'MS20470AD5-6';
+const room = { edgeIn: 0.42, pitchIn: 0.8, betweenRowsIn: null, sheetsIn: [0.06, 0.07] };
+const hole = (number: number) => ({
+  number,
+  row: 1,
+  xIn: number * 0.8,
+  yIn: 0.42,
+  markIn: number * 0.8,
+  stack: 0,
+  dash: 5 as const,
+  gripIn: 0.13,
+  room
+});
+const ISSUE = {
+  facts: {
+    dash: 5,
+    head: 'universal',
+    partNumber: PART,
+    gripIn: 0.13,
+    lengthIn: 0.375,
+    holeIn: 0.159,
+    widthIn: 4,
+    overlapIn: 0.84,
+    limits: 'standard',
+    keptClosed: null,
+    predictedIn3: 0.0046,
+    rules: DEFAULT_PROFILE,
+    stacks: []
+  },
+  holes: [hole(1), hole(2)],
+  heldOpen: []
+} satisfies Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
+
+let made = 0;
+const stamp = (minutes: number, person: string) => ({
+  id: `00000000-0000-4000-8000-${String((made += 1)).padStart(12, '0')}`,
+  at: at(minutes),
+  person
+});
+const drive = (minutes: number, move: object, person = BENN): DriveEvent => ({
+  ...DriveMove.parse({ ...stamp(minutes, person), ...move }),
+  by: 'somebody',
+  frozen: { partNumber: PART, cold: null }
+});
+const look = (
+  minutes: number,
+  verdict: HoleEvent['frozen']['verdict'],
+  more: object = {}
+): HoleEvent => ({
+  ...HoleLook.parse({
+    ...stamp(minutes, TOMAS),
+    kind: 'checked',
+    hole: 1,
+    diameterIn: 0.234,
+    heightIn: 0.078,
+    flags: [],
+    ...more
+  }),
+  by: 'Tomas',
+  frozen: { verdict, findings: [], diameterD: 1.5, heightD: 0.5, cannotTell: [] }
+});
+const reworked = (...moves: [number, object][]) => {
+  let state = NO_REWORK;
+  for (const [minutes, move] of moves) {
+    const parsed = ReworkMove.parse({ ...stamp(minutes, ILSE), ...move });
+    const may = reworkStream.follow(ISSUE, state, parsed);
+    if (!may.ok) throw new Error(may.error.said.code);
+    const event = { ...parsed, by: 'Ilse', frozen: may.result } as ReworkEvent;
+    state = reworkStream.project(ISSUE, [event], state);
+  }
+  return state;
+};
+const records = (sources: Partial<RivetSources>, holes = [1, 2]) =>
+  rivetRecords(
+    {
+      issue: ISSUE,
+      rework: NO_REWORK,
+      driving: [],
+      heads: [],
+      batchLots: new Map(),
+      settings: [],
+      ...sources
+    },
+    holes
+  );
+
+describe('what is known of each rivet', () => {
+  it('is nothing of one that nobody drove or looked at', () => {
+    expect(records({})).toEqual([]);
+  });
+
+  it('is who drove it, from which lot, and who looked at it', () => {
+    const [one, ...rest] = records({
+      driving: [
+        drive(0, { kind: 'loaded', part: PART, lot: 'R-118' }),
+        drive(3, { kind: 'driven', hole: 1 }),
+        drive(9, { kind: 'loaded', part: PART, lot: 'R-119' })
+      ],
+      heads: [look(5, 'drive-more'), look(8, 'accept')]
+    });
+    expect(rest).toEqual([]);
+    expect(one).toMatchObject({
+      hole: 1,
+      life: 0,
+      partNumber: PART,
+      lot: 'R-118',
+      drove: [BENN],
+      looked: [TOMAS],
+      drivenAt: at(3),
+      lookedAt: at(8),
+      verdict: 'accept',
+      outAt: null
+    });
+  });
+
+  it('counts no tap that was taken back, and every hand of one that two drove', () => {
+    const hands = { gun: ILSE, bar: BENN };
+    const taken = [
+      drive(1, { kind: 'driven', hole: 1 }, TOMAS),
+      drive(2, { kind: 'undriven', hole: 1 }, TOMAS)
+    ];
+    expect(records({ driving: taken })).toEqual([]);
+    const [one] = records({
+      driving: [...taken, drive(4, { kind: 'driven', hole: 1, hands, batch: BATCH })],
+      batchLots: new Map([[BATCH, 'C-7']])
+    });
+    expect(one).toMatchObject({ drove: [ILSE, BENN], batch: BATCH, lot: 'C-7', drivenAt: at(4) });
+  });
+
+  it('keeps apart the rivets that were in a hole one after the other', () => {
+    const sources: Partial<RivetSources> = {
+      rework: reworked(
+        [10, { kind: 'out', hole: 1, school: 'under-shank', how: 'plain' }],
+        [12, { kind: 'measured', hole: 1, widestIn: 0.17, seen: [] }]
+      ),
+      driving: [
+        drive(1, { kind: 'driven', hole: 1 }),
+        {
+          ...drive(15, { kind: 'driven', hole: 1 }, ILSE),
+          frozen: { partNumber: 'MS20470AD6-7', cold: null }
+        }
+      ],
+      heads: [look(20, 'accept'), look(4, 'replace', { flags: ['tilted'] })]
+    };
+    const bad = sources.heads?.[1];
+    if (bad) bad.frozen.findings = ['tilted'];
+    expect(
+      records(sources).map(({ life, partNumber, verdict, findings, outAt, drove }) => ({
+        life,
+        partNumber,
+        verdict,
+        findings,
+        outAt,
+        drove
+      }))
+    ).toEqual([
+      {
+        life: 0,
+        partNumber: PART,
+        verdict: 'replace',
+        findings: ['tilted'],
+        outAt: at(10),
+        drove: [BENN]
+      },
+      {
+        life: 1,
+        partNumber: 'MS20470AD6-7',
+        verdict: 'accept',
+        findings: [],
+        outAt: null,
+        drove: [ILSE]
+      }
+    ]);
+  });
+
+  it('takes no reading of a device that does not exist', () => {
+    expect(records({ heads: [look(3, 'accept', { simulated: true })] })).toEqual([]);
+  });
+
+  it('names the setting that its run stood under when it was driven', () => {
+    const setting = (id: string, begun: number, withdrawn: number | null, run = PART) => ({
+      id,
+      run,
+      begunAt: at(begun),
+      withdrawnAt: withdrawn === null ? null : at(withdrawn)
+    });
+    const settings = [
+      setting('first', -60, 5),
+      setting('second', 6, null),
+      setting('of another', 6, null, 'MS20470AD4-4')
+    ];
+    const under = (minutes: number) =>
+      records({ settings, driving: [drive(minutes, { kind: 'driven', hole: 2 })] })[0]?.setting;
+    expect([under(-70), under(2), under(5.5), under(9)]).toEqual([null, 'first', null, 'second']);
+  });
+});

@@ -1,0 +1,204 @@
+import type { Finding, LookVerdict } from '../check/findings.ts';
+import { isMeasured, type HoleEvent } from '../check/hole-events.ts';
+import type { DriveEvent } from '../driving/drive-events.ts';
+import { lotsTold } from '../driving/lots-told.ts';
+import { lotAt } from '../driving/rivet-lots.ts';
+import { rivetOfHole, type HoleRivet } from '../driving/rivet-of-hole.ts';
+import { runKey } from '../driving/rivet-runs.ts';
+import type { Issue } from '../issue/issue.ts';
+import { asReworked, type HoleRework, type ReworkState } from '../reworking/rework-events.ts';
+
+/** What is known of one rivet: which, by whom, with what, and what was found of its head. */
+export interface RivetRecord {
+  hole: number;
+  /** 0: the first rivet of the hole, 1: the one after it was taken out, … */
+  life: number;
+  partNumber: string;
+  /** when it was first hit; null where driving was not logged */
+  drivenAt: string | null;
+  /** when its head was looked at last; null where nobody has */
+  lookedAt: string | null;
+  /** when it was taken out; null while it is in */
+  outAt: string | null;
+  /** people by their ids: who drove it, who looked at it */
+  drove: string[];
+  looked: string[];
+  /** the cold batch that it came from, by its id */
+  batch: string | null;
+  /** the batch’s lot, or the one told for rivets driven as received; null where nobody told */
+  lot: string | null;
+  /** the setting of a tool that its run stood under when it was driven, by its id */
+  setting: string | null;
+  /** of the last look */
+  verdict: LookVerdict | null;
+  /** everything that any look found */
+  findings: Finding[];
+  /** of the last look that measured, D */
+  diameterD: number | null;
+  heightD: number | null;
+}
+
+/** A setting of a tool as far as it matters which rivets it made. */
+export interface SettingSpan {
+  id: string;
+  /** the run that it was made for */
+  run: string | null;
+  begunAt: string;
+  /** null while it stands */
+  withdrawnAt: string | null;
+}
+
+/** Everything that was logged of some holes of an issue. */
+export interface RivetSources {
+  issue: Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
+  rework: ReworkState;
+  driving: readonly DriveEvent[];
+  heads: readonly HoleEvent[];
+  /** lots of cold batches, by the batch’s id */
+  batchLots: ReadonlyMap<string, string>;
+  /** of the joint */
+  settings: readonly SettingSpan[];
+}
+
+/** From when to when one rivet was in a hole, ms since 1970. */
+interface Life {
+  fromMs: number;
+  outAt: number | null;
+}
+
+/** The rivets that were in a hole one after the other; the hole of a blind fastener has none since. */
+function livesOf(rework: HoleRework | undefined): Life[] {
+  const chain: HoleRework[] = [];
+  for (let one = rework ?? null; one !== null; one = one.before)
+    if (one.outAt !== null) chain.unshift(one);
+  const lives: Life[] = [{ fromMs: -Infinity, outAt: chain[0]?.outAt ?? null }];
+  chain.forEach(({ readyAt, blind }, at) => {
+    if (readyAt !== null && blind === null)
+      lives.push({ fromMs: readyAt, outAt: chain[at + 1]?.outAt ?? null });
+  });
+  return lives;
+}
+
+/** Events of each of the lives of a hole, in the order they happened. */
+function byLife<E extends { at: string }>(lives: readonly Life[], events: readonly E[]): E[][] {
+  const of = lives.map((): E[] => []);
+  for (const event of [...events].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)))
+    of[lives.findLastIndex(({ fromMs }) => fromMs <= Date.parse(event.at))]?.push(event);
+  return of;
+}
+
+type Hit = Extract<DriveEvent, { kind: 'driven' }>;
+
+/** The hits that count: one that was taken back does not. */
+function hitsOf(events: readonly DriveEvent[]): Hit[] {
+  const hits: Hit[] = [];
+  for (const event of events)
+    if (event.kind === 'driven') hits.push(event);
+    else if (event.kind === 'undriven') hits.pop();
+  return hits;
+}
+
+/** Each once, in the order they came. */
+const once = <T>(all: readonly (T | undefined)[]): T[] => [
+  ...new Set(all.filter((one) => one !== undefined))
+];
+
+/** A reading by a device that does not exist is practice. */
+const counts = (event: HoleEvent): boolean => !(isMeasured(event) && event.simulated === true);
+
+function settingOf(rivet: HoleRivet, settings: readonly SettingSpan[], at: string): string | null {
+  const atMs = Date.parse(at);
+  const stood = settings.filter(
+    ({ run, begunAt, withdrawnAt }) =>
+      run === runKey(rivet) &&
+      Date.parse(begunAt) <= atMs &&
+      (withdrawnAt === null || Date.parse(withdrawnAt) > atMs)
+  );
+  return stood.sort((a, b) => Date.parse(b.begunAt) - Date.parse(a.begunAt))[0]?.id ?? null;
+}
+
+/**
+ * What is known of each rivet that was driven or looked at in some holes of an issue, rivets taken out since among them.
+ *
+ * @param holes by their numbers
+ * @returns by hole, then in the order they were in
+ * @throws never
+ * @source handbook 4.8: what a record holds
+ */
+export function rivetRecords(sources: RivetSources, holes: Iterable<number>): RivetRecord[] {
+  const wanted = new Set(holes);
+  const taps = grouped(
+    sources.driving.flatMap((event) => ('hole' in event ? [event] : [])),
+    wanted
+  );
+  const looks = grouped(sources.heads.filter(counts), wanted);
+  return [...wanted]
+    .sort((a, b) => a - b)
+    .flatMap((hole) => ofHole(sources, hole, taps.get(hole) ?? [], looks.get(hole) ?? []));
+}
+
+function grouped<E extends { hole: number }>(
+  events: readonly E[],
+  wanted: ReadonlySet<number>
+): Map<number, E[]> {
+  const groups = new Map<number, E[]>();
+  for (const event of events) {
+    if (!wanted.has(event.hole)) continue;
+    const group = groups.get(event.hole);
+    if (group) group.push(event);
+    else groups.set(event.hole, [event]);
+  }
+  return groups;
+}
+
+function ofHole(
+  { issue, rework, driving, batchLots, settings }: RivetSources,
+  hole: number,
+  taps: readonly DriveEvent[],
+  heads: readonly HoleEvent[]
+): RivetRecord[] {
+  const lives = livesOf(rework.holes.get(hole));
+  const tapsOf = byLife(lives, taps);
+  const looksOf = byLife(lives, heads);
+  return lives.flatMap(({ outAt }, life): RivetRecord[] => {
+    const hits = hitsOf(tapsOf[life] ?? []);
+    const looks = looksOf[life] ?? [];
+    const [first] = hits;
+    const last = looks.at(-1);
+    const at = first?.at ?? looks[0]?.at;
+    if (at === undefined) return [];
+    const then = asReworked(issue, rework, Date.parse(at));
+    const issued = then.holes.find(({ number }) => number === hole);
+    if (!issued) return [];
+    const rivet = rivetOfHole(then.facts, issued);
+    const partNumber = first?.frozen.partNumber ?? rivet.partNumber;
+    const batch = first?.batch ?? null;
+    const measured = looks.findLast(({ frozen }) => frozen.diameterD !== null);
+    return [
+      {
+        hole,
+        life,
+        partNumber,
+        drivenAt: first?.at ?? null,
+        lookedAt: last?.at ?? null,
+        outAt: outAt === null ? null : new Date(outAt).toISOString(),
+        drove: once(
+          hits.flatMap(({ hands, person }) => (hands ? [hands.gun, hands.bar] : [person]))
+        ),
+        looked: once(looks.map(({ person }) => person)),
+        batch,
+        lot:
+          batch === null
+            ? first === undefined
+              ? null
+              : lotAt(lotsTold(driving), partNumber, Date.parse(first.at))
+            : (batchLots.get(batch) ?? null),
+        setting: first === undefined ? null : settingOf(rivet, settings, first.at),
+        verdict: last?.frozen.verdict ?? null,
+        findings: once(looks.flatMap(({ frozen }) => frozen.findings)),
+        diameterD: measured?.frozen.diameterD ?? null,
+        heightD: measured?.frozen.heightD ?? null
+      }
+    ];
+  });
+}

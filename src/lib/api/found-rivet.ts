@@ -1,0 +1,79 @@
+import type { Finding, LookVerdict } from '../../core/check/findings.ts';
+
+/** One rivet as a search finds it. */
+export interface FoundRivet {
+  issueId: string;
+  jointId: string;
+  joint: string;
+  job: string;
+  release: number;
+  hole: number;
+  life: number;
+  partNumber: string;
+  lot: string | null;
+  batch: string | null;
+  setting: string | null;
+  /** the tool of that setting */
+  tool: string | null;
+  /** when driven, or where that was not logged first looked at */
+  at: string;
+  drivenAt: string | null;
+  lookedAt: string | null;
+  outAt: string | null;
+  drove: string[];
+  looked: string[];
+  verdict: LookVerdict | null;
+  findings: Finding[];
+  diameterD: number | null;
+  heightD: number | null;
+}
+
+/** One page of what was found. */
+export interface FoundPage {
+  rivets: FoundRivet[];
+  /** how many there are; null: more than are counted */
+  count: number | null;
+  /** where the next page and the one before begin; null where there is none */
+  after: string | null;
+  before: string | null;
+}
+
+/** One release as a search finds it. */
+export interface FoundRelease {
+  issueId: string;
+  jointId: string;
+  joint: string;
+  job: string;
+  release: number;
+  /** a newer one has taken its place */
+  superseded: boolean;
+  issuedAt: string;
+  issuedBy: string;
+  signedBy: string | null;
+  signedAt: string | null;
+  /** rivets on record that the search asks for, or all of them */
+  rivets: number;
+}
+export interface FoundReleases {
+  releases: FoundRelease[];
+  /** the page after this one; null where there is none */
+  next: number | null;
+}
+
+/** By what a trend is told apart. */
+export type TrendBy = 'all' | 'tool' | 'person';
+
+/** Heads of one week of one group: how many were looked at, and at how many the finding was made. */
+export interface TrendWeek {
+  /** its Monday, as 2031-05-05 */
+  week: string;
+  looked: number;
+  found: number;
+}
+/** A tool, a person, or everything; null: nobody told. */
+export interface TrendGroup {
+  name: string | null;
+  weeks: TrendWeek[];
+}
+
+export const TREND_WEEKS = 26;

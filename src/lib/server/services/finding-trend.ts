@@ -1,0 +1,81 @@
+import type { Finding } from '../../../core/check/findings.ts';
+import {
+  TREND_WEEKS,
+  type TrendBy,
+  type TrendGroup,
+  type TrendWeek
+} from '../../api/found-rivet.ts';
+import type { RivetWish } from '../../api/records-wish.ts';
+import type { Database } from '../db/connect.ts';
+import { inWork, rowsSought } from '../db/work.ts';
+import { rivetsAsked } from './rivet-search.ts';
+import { settleRivets } from './settle-rivets.ts';
+
+/** What heads are counted apart by, as rows have it, and whose name that is. */
+const GROUPS: Record<TrendBy, { key: string; name: string; join: string }> = {
+  all: { key: `''`, name: `''`, join: '' },
+  tool: {
+    key: 'r.setting',
+    name: `s.setup->>'name'`,
+    join: 'left join tool_settings s on s.id = counted.key'
+  },
+  person: {
+    key: 'r.drove',
+    name: 'p.name',
+    join: 'left join lateral unnest(counted.key) d (id) on true left join people p on p.id = d.id'
+  }
+};
+
+/**
+ * The statement of a trend: heads that were looked at, by the week they were driven in. Counted by what stands in the rows
+ * first: what is left to be named is a few hundred lines, not every head.
+ */
+export function trendStatement(
+  wish: RivetWish,
+  finding: Finding | null,
+  by: TrendBy
+): { text: string; values: unknown[] } {
+  const { where, values } = rivetsAsked({ ...wish, finding: undefined });
+  const found =
+    finding === null
+      ? `r.verdict <> 'accept' or r.findings <> '{}'`
+      : `r.findings @> $${values.push([finding])}::text[]`;
+  const { key, name, join } = GROUPS[by];
+  const text = `with counted as (
+      select ${key} as key, date_trunc('week', r.at at time zone 'utc') as week,
+        count(*) as looked, count(*) filter (where ${found}) as found
+      from rivet_records r
+      where r.verdict is not null and ${where} and r.at >= now() - make_interval(weeks => ${TREND_WEEKS})
+      group by 1, 2)
+    select ${name} as name, to_char(week, 'YYYY-MM-DD') as week, sum(looked)::integer as looked, sum(found)::integer as found
+    from counted ${join} group by 1, 2 order by 1 nulls last, 2`;
+  return { text, values };
+}
+
+/**
+ * How often a finding was made over the last weeks, by tool or by who drove: groups stand by their names, never by how
+ * they come out.
+ *
+ * @param finding null: anything that was not simply good
+ */
+export async function findingTrend(
+  database: Database,
+  wish: RivetWish,
+  finding: Finding | null,
+  by: TrendBy
+): Promise<TrendGroup[]> {
+  await settleRivets(database);
+  const { text, values } = trendStatement(wish, finding, by);
+  const rows = await inWork(database, async () => {
+    // enough for the groups to be counted as they come instead of sorting half a year of heads on disk
+    await rowsSought(database, `set local work_mem = '64MB'`, []);
+    return rowsSought<TrendWeek & { name: string | null }>(database, text, values);
+  });
+  const groups = new Map<string | null, TrendGroup>();
+  for (const { name, ...week } of rows) {
+    const group = groups.get(name) ?? { name, weeks: [] };
+    group.weeks.push(week);
+    groups.set(name, group);
+  }
+  return [...groups.values()];
+}

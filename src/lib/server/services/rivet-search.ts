@@ -1,0 +1,67 @@
+import type { RivetWish } from '../../api/records-wish.ts';
+
+/** A condition with the values that stand in it. */
+export interface Sought {
+  where: string;
+  values: unknown[];
+}
+
+/** The first instant of a day on the server's own clock, and of the day after. */
+const dayStart = (day: string, daysOn = 0): string => {
+  const [year = 0, month = 1, date = 1] = day.split('-').map(Number);
+  return new Date(year, month - 1, date + daysOn).toISOString();
+};
+/** Text as it stands, where `like` has signs of its own. */
+const literally = (text: string): string => text.replace(/[\\%_]/g, '\\$&');
+
+/** Joints by job or by a part of their names; null where neither is asked. */
+function jointsAsked({ job, joint }: RivetWish, bind: (value: unknown) => string): string | null {
+  const asked = [
+    ...(job === undefined ? [] : [`job_id = ${bind(job)}`]),
+    ...(joint === undefined ? [] : [`title ilike ${bind(`%${literally(joint)}%`)}`])
+  ];
+  return asked.length === 0 ? null : `select id from joints where ${asked.join(' and ')}`;
+}
+
+/**
+ * What a search asks of `rivet_records r`, each part of it answered by an index of its own.
+ *
+ * @param first the number of the first value, as `$1` counts
+ */
+export function rivetsAsked(wish: RivetWish, first = 1): Sought {
+  const values: unknown[] = [];
+  const bind = (value: unknown): string => `$${values.push(value) + first - 1}`;
+  const { part, lot, batch, setting, person, did, finding, verdict, from, to } = wish;
+  const conditions: string[] = [];
+  const joints = jointsAsked(wish, bind);
+  if (joints !== null) conditions.push(`r.joint_id in (${joints})`);
+  if (part !== undefined) {
+    // from its beginning to whatever comes after every text that begins so: the index is walked between them
+    const begins = part.toUpperCase();
+    conditions.push(
+      `r.part_number >= ${bind(begins)} and r.part_number < ${bind(`${begins}\uffff`)}`
+    );
+  }
+  if (lot !== undefined) conditions.push(`r.lot = ${bind(lot)}`);
+  if (batch !== undefined) conditions.push(`r.batch = ${bind(batch)}`);
+  if (setting !== undefined) conditions.push(`r.setting = ${bind(setting)}`);
+  if (person !== undefined) {
+    const who = bind([person]);
+    const drove = `r.drove @> ${who}::uuid[]`;
+    const looked = `r.looked @> ${who}::uuid[]`;
+    conditions.push(
+      did === 'drove' ? drove : did === 'looked' ? looked : `(${drove} or ${looked})`
+    );
+  }
+  if (finding !== undefined) conditions.push(`r.findings @> ${bind([finding])}::text[]`);
+  if (verdict !== undefined)
+    conditions.push(verdict === 'none' ? 'r.verdict is null' : `r.verdict = ${bind(verdict)}`);
+  if (from !== undefined) conditions.push(`r.at >= ${bind(dayStart(from))}`);
+  if (to !== undefined) conditions.push(`r.at < ${bind(dayStart(to, 1))}`);
+  return { where: conditions.length === 0 ? 'true' : conditions.join(' and '), values };
+}
+
+/** Whether anything is asked that only rivets can answer. */
+export const asksOfRivets = (wish: RivetWish): boolean =>
+  rivetsAsked({ ...wish, job: undefined, joint: undefined, from: undefined, to: undefined })
+    .where !== 'true';

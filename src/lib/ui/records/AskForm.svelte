@@ -1,0 +1,137 @@
+<script lang="ts">
+  import type { RivetWish } from '$lib/api/records-wish.ts';
+  import { FINDING_OPTIONS, VERDICT_OPTIONS } from '$lib/words/records';
+
+  /** What one asks of the records; the address carries it, so that a search can be kept and sent. */
+  interface Props {
+    wish: RivetWish;
+    people: readonly { id: string; name: string }[];
+    jobs: readonly { id: string; number: string; title: string }[];
+    /** the page that answers */
+    action: string;
+  }
+  let { wish, people, jobs, action }: Props = $props();
+  const DID = [
+    { value: '', text: 'either' },
+    { value: 'drove', text: 'drove it' },
+    { value: 'looked', text: 'looked at it' }
+  ];
+</script>
+
+{#snippet line(name: 'joint' | 'part' | 'lot', label: string, hint: string)}
+  <label class:broad={name === 'joint'}>
+    <span class="label">{label}</span>
+    <input class="field-box" {name} value={wish[name] ?? ''} maxlength="80" placeholder={hint} />
+  </label>
+{/snippet}
+{#snippet pick(
+  name: 'job' | 'person' | 'did' | 'finding' | 'verdict',
+  label: string,
+  options: readonly { value: string; text: string }[],
+  any: string
+)}
+  <label class:broad={name === 'job'}>
+    <span class="label">{label}</span>
+    <select class="field-box" {name} value={wish[name] ?? ''}>
+      {#if any !== ''}<option value="">{any}</option>{/if}
+      {#each options as { value, text } (value)}<option {value}>{text}</option>{/each}
+    </select>
+  </label>
+{/snippet}
+
+<form method="GET" {action} data-sveltekit-keepfocus aria-label="Search the records">
+  {@render line('joint', 'Joint', 'part of its name')}
+  {@render pick(
+    'job',
+    'Job',
+    jobs.map(({ id, number, title }) => ({ value: id, text: `${number} ${title}` })),
+    'any'
+  )}
+  {@render line('part', 'Part number', 'how it begins')}
+  {@render line('lot', 'Lot', 'as on the bag')}
+  {@render pick(
+    'person',
+    'Person',
+    people.map(({ id, name }) => ({ value: id, text: name })),
+    'anybody'
+  )}
+  {@render pick('did', 'who did what', DID, '')}
+  {@render pick('finding', 'Found', FINDING_OPTIONS, 'anything')}
+  {@render pick('verdict', 'Verdict', VERDICT_OPTIONS, 'any')}
+  <label
+    ><span class="label">From</span><input
+      class="field-box"
+      type="date"
+      name="from"
+      value={wish.from ?? ''}
+    /></label
+  >
+  <label
+    ><span class="label">to</span><input
+      class="field-box"
+      type="date"
+      name="to"
+      value={wish.to ?? ''}
+    /></label
+  >
+  {#if wish.batch !== undefined}<label class="one"
+      ><input type="checkbox" name="batch" value={wish.batch} checked /> of one cold batch</label
+    >{/if}
+  {#if wish.setting !== undefined}<label class="one"
+      ><input type="checkbox" name="setting" value={wish.setting} checked /> under one setting of a tool</label
+    >{/if}
+  <div class="buttons">
+    <button class="act main">Find</button>
+    <a class="act" href={action}>Everything</a>
+  </div>
+</form>
+
+<style>
+  form {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 8px;
+    align-content: start;
+    padding: 12px 14px;
+    border: 1.5px solid var(--line);
+    border-radius: 10px;
+    background: var(--panel);
+  }
+  label {
+    display: grid;
+    gap: 2px;
+    min-width: 0;
+  }
+  .broad,
+  .one,
+  .buttons {
+    grid-column: 1 / -1;
+  }
+  input,
+  select {
+    width: 100%;
+    min-width: 0;
+    text-overflow: ellipsis;
+  }
+  [type='date'] {
+    padding-inline: 6px;
+    font-size: 0.85rem;
+  }
+  .one {
+    display: flex;
+    gap: 10px;
+    align-items: center;
+    min-height: 44px;
+  }
+  .one input {
+    width: 24px;
+    height: 24px;
+  }
+  .buttons {
+    display: flex;
+    gap: 8px;
+  }
+  .buttons .main {
+    flex: 1;
+  }
+</style>

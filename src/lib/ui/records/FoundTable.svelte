@@ -1,0 +1,131 @@
+<script lang="ts">
+  import type { FoundRivet } from '$lib/api/found-rivet.ts';
+  import type { RivetSort } from '$lib/api/records-wish.ts';
+  import { FINDING_NAMES } from '$lib/words/heads';
+  import VerdictMark, { MARK_WORDS } from '../kit/VerdictMark.svelte';
+
+  /** Rivets that were found, one a line; sorted where they are kept. */
+  interface Props {
+    rivets: readonly FoundRivet[];
+    sort: RivetSort;
+    way: 'up' | 'down';
+    /** the same search, sorted so */
+    sorted: (sort: RivetSort, way: 'up' | 'down') => string;
+  }
+  let { rivets, sort, way, sorted }: Props = $props();
+  const when = (at: string | null) =>
+    at === null ? '–' : new Date(at).toLocaleString([], { dateStyle: 'short', timeStyle: 'short' });
+  const names = (all: readonly string[]) => all.join(', ');
+  const inD = (value: number | null) => (value === null ? '–' : `${value.toFixed(2)} D`);
+</script>
+
+{#snippet head(key: RivetSort, title: string)}
+  <th
+    class:words={key === 'at' || key === 'part'}
+    aria-sort={sort === key ? (way === 'up' ? 'ascending' : 'descending') : 'none'}
+  >
+    <a href={sorted(key, sort === key && way === 'down' ? 'up' : 'down')}
+      >{title}{sort === key ? (way === 'up' ? ' ▴' : ' ▾') : ''}</a
+    >
+  </th>
+{/snippet}
+
+<div class="wide">
+  <table class="figures" aria-label="Rivets on record">
+    <thead>
+      <tr>
+        <th class="words">Hole</th>
+        {@render head('part', 'Rivet')}
+        <th class="words">Lot</th>
+        {@render head('at', 'Driven')}
+        <th class="words">Looked at</th>
+        {@render head('diameter', 'Diameter')}
+        {@render head('height', 'Height')}
+        <th class="words">Verdict</th>
+      </tr>
+    </thead>
+    <tbody>
+      {#each rivets as rivet (`${rivet.issueId} ${rivet.hole} ${rivet.life}`)}
+        <tr>
+          <td class="words">
+            <a class="hole" href="/records/{rivet.issueId}/{rivet.hole}"
+              ><strong>{rivet.joint}</strong>, hole {rivet.hole}</a
+            >
+            <span class="hint"
+              >job {rivet.job}, release {rivet.release}{rivet.life > 0
+                ? `, rivet ${rivet.life + 1} of this hole`
+                : ''}{rivet.outAt === null ? '' : ', taken out since'}</span
+            >
+          </td>
+          <td class="words part">{rivet.partNumber}</td>
+          <td class="words part"
+            >{#if rivet.batch !== null}<a href="/records?batch={rivet.batch}"
+                >{rivet.lot ?? 'batch'}</a
+              >{:else}{rivet.lot ?? '–'}{/if}</td
+          >
+          <td class="words"
+            >{rivet.drivenAt === null ? 'not logged' : when(rivet.drivenAt)}
+            <span class="hint">{names(rivet.drove)}</span>
+            {#if rivet.setting !== null}<a class="tool" href="/records?setting={rivet.setting}"
+                >{rivet.tool}</a
+              >{/if}</td
+          >
+          <td class="words"
+            >{rivet.lookedAt === null ? 'not looked at' : when(rivet.lookedAt)}
+            <span class="hint">{names(rivet.looked)}</span></td
+          >
+          <td>{inD(rivet.diameterD)}</td>
+          <td>{inD(rivet.heightD)}</td>
+          <td class="words">
+            {#if rivet.verdict !== null}
+              <svg width="20" height="20" viewBox="-10 -10 20 20" aria-hidden="true"
+                ><VerdictMark kind={rivet.verdict} radius={7} /></svg
+              >
+              {MARK_WORDS[rivet.verdict]}
+            {/if}
+            <span class="hint">{rivet.findings.map((one) => FINDING_NAMES[one]).join(', ')}</span>
+          </td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+</div>
+
+<style>
+  .wide {
+    overflow-x: auto;
+  }
+  td {
+    height: 52px;
+  }
+  td .hint {
+    display: block;
+  }
+  td:last-child {
+    min-width: 118px;
+  }
+  .hole {
+    display: inline-block;
+    min-height: 24px;
+    text-decoration: underline;
+  }
+  .part,
+  .tool {
+    white-space: nowrap;
+  }
+  .tool {
+    display: block;
+    font-size: 0.8rem;
+    text-decoration: underline;
+  }
+  th a {
+    display: inline-flex;
+    align-items: center;
+    min-height: 44px;
+    font-weight: 600;
+  }
+  svg {
+    display: inline;
+    vertical-align: -5px;
+  }
+</style>

@@ -1,0 +1,90 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import { page } from '$app/state';
+  import type { RivetWish } from '$lib/api/records-wish.ts';
+  import Notice from '../kit/Notice.svelte';
+  import AskForm from './AskForm.svelte';
+
+  /** A page of the records: what is asked at the left, what was found beside it. */
+  interface Props {
+    wish: RivetWish;
+    problems: readonly string[];
+    people: readonly { id: string; name: string }[];
+    jobs: readonly { id: string; number: string; title: string }[];
+    children: Snippet;
+  }
+  let { wish, problems, people, jobs, children }: Props = $props();
+  const VIEWS = [
+    { path: '/records', text: 'Rivets' },
+    { path: '/records/releases', text: 'Releases' },
+    { path: '/records/trend', text: 'Findings by week' }
+  ];
+  const here = $derived(page.url.pathname);
+  /** what is asked goes along from view to view, a place in a list does not */
+  const asked = $derived.by(() => {
+    const params = [...page.url.searchParams].filter(
+      ([key, value]) => !['after', 'before', 'page'].includes(key) && value !== ''
+    );
+    return params.length === 0 ? '' : `?${new URLSearchParams(params).toString()}`;
+  });
+</script>
+
+<div class="page">
+  <header>
+    <h1>Records</h1>
+    <nav aria-label="Views of the records">
+      {#each VIEWS as { path, text } (path)}
+        <a class="act" href={path + asked} aria-current={here === path ? 'page' : undefined}
+          >{text}</a
+        >
+      {/each}
+    </nav>
+  </header>
+  <div class="halves">
+    {#key page.url.search}<AskForm {wish} {people} {jobs} action={here} />{/key}
+    <section aria-label="What was found" aria-live="polite">
+      {#each problems as problem (problem)}
+        <Notice level="attention" title="Not asked" text={problem} />
+      {/each}
+      {@render children()}
+    </section>
+  </div>
+</div>
+
+<style>
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    gap: 8px 12px;
+  }
+  h1 {
+    font-size: 1.7rem;
+  }
+  nav {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+  }
+  nav [aria-current='page'] {
+    background: var(--olive-soft);
+    border-color: var(--olive);
+  }
+  .halves {
+    display: grid;
+    grid-template-columns: 290px minmax(0, 1fr);
+    gap: 18px;
+    align-items: start;
+  }
+  section {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 10px;
+  }
+  @media (max-width: 900px) {
+    .halves {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

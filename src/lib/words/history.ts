@@ -1,0 +1,88 @@
+import type { HoleEvent } from '../../core/check/hole-events.ts';
+import type { DriveEvent } from '../../core/driving/drive-events.ts';
+import type { ReworkFrozen } from '../../core/reworking/rework-events.ts';
+import type { ReworkMove } from '../../core/reworking/rework-moves.ts';
+import { lookInWords } from './looks.ts';
+import { decisionInWords, HOW_OUT, REMOVAL_SCHOOLS } from './rework.ts';
+import type { WriteLength } from './writing.ts';
+
+/** What one entry of the rework log says, without who and when. */
+export function reworkEventInWords(
+  move: ReworkMove,
+  frozen: ReworkFrozen,
+  length: WriteLength
+): string {
+  switch (move.kind) {
+    case 'out':
+      return `rivet ${move.hole} taken out (${REMOVAL_SCHOOLS[move.school].name}; ${HOW_OUT[move.how]})${move.note === '' ? '' : `: ${move.note}`}`;
+    case 'still-in':
+      return `rivet ${move.hole} is still in; its removal was logged by mistake`;
+    case 'measured': {
+      const said = frozen ? decisionInWords(frozen, length) : null;
+      return `hole ${move.hole} is ${length(move.widestIn)} at its widest: ${said ? `${said.title}; ${said.why}` : ''}`;
+    }
+    case 'referred':
+      return `referred${move.hole === null ? '' : `, hole ${move.hole}`}: ${move.question}`;
+    case 'answered':
+      return `answered by ${move.answeredBy} on ${move.authority}: ${move.answer}${
+        move.then.what === 'blind'
+          ? `; ${move.then.blind.fastener}, drill ${length(move.then.blind.drillIn)}, grip ${length(move.then.blind.gripIn)}`
+          : ''
+      }`;
+  }
+}
+
+/** What one entry of the driving log says of its hole. */
+export function driveEventInWords(
+  event: Extract<DriveEvent, { hole: number }>,
+  lotOf: (batch: string) => string | null,
+  length: WriteLength
+): string {
+  switch (event.kind) {
+    case 'driven': {
+      const lot = event.batch === null ? null : lotOf(event.batch);
+      return [
+        `driven: ${event.frozen.partNumber ?? 'a rivet'}`,
+        ...(lot === null ? [] : [`out of the cold, lot ${lot}`]),
+        ...(event.frozen.cold === 'expired' ? [`its batch had expired: ${event.late}`] : []),
+        ...(event.quick === null ? [] : [QUICK[event.quick]])
+      ].join('; ');
+    }
+    case 'undriven':
+      return 'taken back: it was not driven';
+    case 'looked':
+      return `a quick look: ${QUICK[event.quick]}`;
+    case 'seen':
+      return `by camera: ${length(event.diameterIn)} ± ${length(event.plusMinusIn)} wide${event.simulated ? '; by a simulated camera, which is practice' : ''}`;
+  }
+}
+const QUICK = {
+  good: 'good at a quick look',
+  more: 'wants more',
+  again: 'to be looked at again'
+} as const;
+
+/** How a head was looked at, and what it measured. */
+export function readingInWords(look: HoleEvent, length: WriteLength): string {
+  switch (look.kind) {
+    case 'checked': {
+      const { diameterD, heightD } = look.frozen;
+      const inD =
+        diameterD === null || heightD === null
+          ? ''
+          : ` (${diameterD.toFixed(2)} D × ${heightD.toFixed(2)} D)`;
+      const how = look.how === undefined ? 'measured' : `measured by ${look.how}`;
+      return `${how}: ${length(look.diameterIn)} wide, ${length(look.heightIn)} high${inD}${
+        look.simulated ? '; by a simulated device, which is practice' : ''
+      }`;
+    }
+    case 'gauged':
+      return `held against plate ${look.plate.name}`;
+    case 'eyed':
+      return 'looked at by eye';
+  }
+}
+
+/** Why a look came to its verdict, where its own findings say so. */
+export const lookReasons = (look: HoleEvent, length: WriteLength): string =>
+  lookInWords(look.frozen, null, length).join('; ');

@@ -1,0 +1,25 @@
+import { Finding, MeasuredFinding, SeenFlag, type LookVerdict } from '../../core/check/findings.ts';
+import { FINDING_NAMES } from './heads.ts';
+
+/** Every finding by its name, for a list to choose from. */
+export const FINDING_OPTIONS: readonly { value: Finding; text: string }[] = [
+  ...MeasuredFinding.options,
+  ...SeenFlag.options
+].map((value) => ({ value, text: FINDING_NAMES[value] }));
+
+/** What a verdict is called in tables and files. */
+export const VERDICT_NAMES: Record<LookVerdict, string> = {
+  accept: 'good',
+  measure: 'measure again',
+  'drive-more': 'drive more',
+  replace: 'drill out',
+  refer: 'refer'
+};
+
+export const VERDICT_OPTIONS: readonly { value: LookVerdict | 'none'; text: string }[] = [
+  ...(Object.entries(VERDICT_NAMES) as [LookVerdict, string][]).map(([value, text]) => ({
+    value,
+    text
+  })),
+  { value: 'none', text: 'not looked at' }
+];

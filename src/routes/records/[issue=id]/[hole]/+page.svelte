@@ -1,0 +1,252 @@
+<script lang="ts">
+  import { rivetSize } from '$core/catalog/rivets.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import Length from '$lib/ui/kit/Length.svelte';
+  import VerdictMark, { MARK_WORDS, type MarkKind } from '$lib/ui/kit/VerdictMark.svelte';
+  import { FINDING_NAMES } from '$lib/words/heads';
+  import {
+    driveEventInWords,
+    lookReasons,
+    readingInWords,
+    reworkEventInWords
+  } from '$lib/words/history';
+  import type { PageData } from './$types';
+
+  interface Props {
+    data: PageData;
+  }
+  let { data }: Props = $props();
+  const preferences = usePreferences();
+  const length = (valueIn: number) => preferences.inWords(valueIn);
+  const history = $derived(data.history);
+  const when = (at: string) =>
+    new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
+
+  interface Entry {
+    id: string;
+    at: string;
+    by: string;
+    text: string;
+    more: string;
+    mark: MarkKind | null;
+  }
+  /** everything that any log says of the hole, as it happened */
+  const entries = $derived<Entry[]>(
+    [
+      ...history.driving.map((event): Entry => ({
+        id: event.id,
+        at: event.at,
+        by: event.by,
+        text: driveEventInWords(event, (batch) => history.lots[batch] ?? null, length),
+        more: '',
+        mark: null
+      })),
+      ...history.heads.map((look): Entry => ({
+        id: look.id,
+        at: look.at,
+        by: look.by,
+        text: readingInWords(look, length),
+        more: [MARK_WORDS[look.frozen.verdict], lookReasons(look, length)]
+          .filter((words) => words !== '')
+          .join(': '),
+        mark: look.frozen.verdict
+      })),
+      ...history.rework.map((event): Entry => ({
+        id: event.id,
+        at: event.at,
+        by: event.by,
+        text: reworkEventInWords(event, event.frozen, length),
+        more: '',
+        mark: event.kind === 'out' ? 'out' : null
+      }))
+    ].sort((a, b) => Date.parse(a.at) - Date.parse(b.at))
+  );
+  const inD = (value: number | null) => (value === null ? '–' : `${value.toFixed(2)} D`);
+</script>
+
+<svelte:head
+  ><title>Hole {history.hole.number} of {history.joint.title} · Zanjador</title></svelte:head
+>
+
+<div class="page">
+  <p class="hint"><a class="back" href="/records">Records</a> / job {history.joint.job}</p>
+  <h1>Hole {history.hole.number} of {history.joint.title}, release {history.release.number}</h1>
+  <dl>
+    <div>
+      <dt>Row</dt>
+      <dd>{history.hole.row}</dd>
+    </div>
+    <div>
+      <dt>Mark along the row</dt>
+      <dd><Length lengthIn={history.hole.markIn} /></dd>
+    </div>
+    <div>
+      <dt>Rivet size</dt>
+      <dd>
+        dash {history.hole.dash}, <Length lengthIn={rivetSize(history.hole.dash).diameterIn} />
+      </dd>
+    </div>
+    {#if history.hole.gripIn !== null}
+      <div>
+        <dt>Grip</dt>
+        <dd><Length lengthIn={history.hole.gripIn} /></dd>
+      </div>
+    {/if}
+    <div>
+      <dt>Released</dt>
+      <dd>{when(history.release.issuedAt)}, {history.release.issuedBy}</dd>
+    </div>
+    <div>
+      <dt>Signed</dt>
+      <dd>
+        {history.signature
+          ? `✓ ${when(history.signature.at)}, ${history.signature.by}`
+          : 'not signed'}
+      </dd>
+    </div>
+  </dl>
+  {#if history.heldOpen !== ''}
+    <p class="held">Held open: it gets no rivet. {history.heldOpen}</p>
+  {/if}
+
+  <section aria-labelledby="rivets">
+    <h2 id="rivets">Rivets in it, one after the other</h2>
+    {#if history.rivets.length === 0}
+      <p class="hint">None was driven or looked at yet.</p>
+    {:else}
+      <table class="figures" aria-label="Rivets of this hole">
+        <thead>
+          <tr>
+            <th class="words">Rivet</th><th class="words">Lot</th><th class="words">Driven</th>
+            <th class="words">Tool’s setting</th><th>Diameter</th><th>Height</th>
+            <th class="words">Last verdict</th><th class="words">Found</th>
+            <th class="words">Taken out</th>
+          </tr>
+        </thead>
+        <tbody>
+          {#each history.rivets as rivet (rivet.life)}
+            <tr>
+              <td class="words"><strong>{rivet.partNumber}</strong></td>
+              <td class="words">{rivet.lot ?? 'not told'}</td>
+              <td class="words">{rivet.drivenAt === null ? 'not logged' : when(rivet.drivenAt)}</td>
+              <td class="words"
+                >{#if rivet.setting !== null}<a class="back" href="/setups/driving/{rivet.setting}"
+                    >{rivet.tool}</a
+                  >{:else}none on record{/if}</td
+              >
+              <td>{inD(rivet.diameterD)}</td>
+              <td>{inD(rivet.heightD)}</td>
+              <td class="words"
+                >{rivet.verdict === null ? 'not looked at' : MARK_WORDS[rivet.verdict]}</td
+              >
+              <td class="words">{rivet.findings.map((one) => FINDING_NAMES[one]).join(', ')}</td>
+              <td class="words">{rivet.outAt === null ? 'it is in' : when(rivet.outAt)}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    {/if}
+  </section>
+
+  <section aria-labelledby="log">
+    <h2 id="log">Everything that happened at it</h2>
+    <ol data-testid="history">
+      {#each entries as entry (entry.id)}
+        <li>
+          <span class="when">{when(entry.at)}</span>
+          <span class="sign" aria-hidden="true"
+            >{#if entry.mark}<svg width="22" height="22" viewBox="-11 -11 22 22"
+                ><VerdictMark kind={entry.mark} radius={8} /></svg
+              >{/if}</span
+          >
+          <span class="what"
+            >{entry.text}{#if entry.more !== ''}<span class="more">{entry.more}</span>{/if}
+            <span class="hint">{entry.by}</span></span
+          >
+        </li>
+      {:else}
+        <li class="hint">Nothing was logged of it yet.</li>
+      {/each}
+    </ol>
+  </section>
+
+  {#if history.elsewhere.length > 0}
+    <section aria-labelledby="elsewhere">
+      <h2 id="elsewhere">The same place in other releases</h2>
+      {#each history.elsewhere as one (one.issueId)}
+        <a class="act" href="/records/{one.issueId}/{one.hole}"
+          >Release {one.release}, hole {one.hole}</a
+        >
+      {/each}
+    </section>
+  {/if}
+  <p>
+    <a class="act" href="/joints/{history.joint.id}/check">The joint at Check</a>
+    <a class="act" href="/records?joint={encodeURIComponent(history.joint.title)}">All its rivets</a
+    >
+  </p>
+</div>
+
+<style>
+  h1 {
+    font-size: 1.6rem;
+  }
+  h2 {
+    margin-bottom: 6px;
+    font-size: 1.15rem;
+  }
+  dl {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 26px;
+  }
+  dt {
+    font-size: 0.8rem;
+    color: var(--ink-soft);
+  }
+  dd {
+    margin: 0;
+    font-weight: 700;
+  }
+  .held {
+    padding: 10px 14px;
+    border: 1.5px solid var(--amber-line);
+    border-radius: 10px;
+    background: var(--amber-soft);
+  }
+  section {
+    overflow-x: auto;
+  }
+  ol {
+    display: grid;
+    gap: 2px;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 170px 26px minmax(0, 1fr);
+    gap: 10px;
+    align-items: start;
+    padding: 8px 10px;
+    border-bottom: 1px solid var(--line);
+  }
+  .when {
+    font-variant-numeric: tabular-nums;
+  }
+  .more,
+  .what .hint {
+    display: block;
+  }
+  @media (max-width: 600px) {
+    li {
+      grid-template-columns: 26px minmax(0, 1fr);
+    }
+    .when {
+      grid-column: 1 / -1;
+      color: var(--ink-soft);
+      font-size: 0.85rem;
+    }
+  }
+</style>

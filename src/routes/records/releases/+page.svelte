@@ -1,0 +1,81 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import RecordsPage from '$lib/ui/records/RecordsPage.svelte';
+  import type { PageData } from './$types';
+
+  interface Props {
+    data: PageData;
+  }
+  let { data }: Props = $props();
+  const day = (at: string) => new Date(at).toLocaleDateString([], { dateStyle: 'medium' });
+  function onPage(number: number): string {
+    const kept = [...page.url.searchParams].filter(
+      ([key, value]) => value !== '' && key !== 'page'
+    );
+    return `?${new URLSearchParams([...kept, ['page', String(number)]]).toString()}`;
+  }
+</script>
+
+<svelte:head><title>Releases on record · Zanjador</title></svelte:head>
+
+<RecordsPage {...data}>
+  <div class="wide">
+    <table class="figures" aria-label="Releases">
+      <thead>
+        <tr>
+          <th class="words">Release</th>
+          <th class="words">Released</th>
+          <th class="words">Signed</th>
+          <th>Rivets asked for</th>
+          <th class="words">Record</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each data.found.releases as one (one.issueId)}
+          <tr>
+            <td class="words">
+              <a class="back" href="/joints/{one.jointId}/sign"
+                ><strong>{one.joint}</strong>, release {one.release}</a
+              >
+              <span class="hint"
+                >job {one.job}{one.superseded ? '; a newer release has taken its place' : ''}</span
+              >
+            </td>
+            <td class="words">{day(one.issuedAt)} <span class="hint">{one.issuedBy}</span></td>
+            <td class="words"
+              >{#if one.signedAt !== null}✓ {day(one.signedAt)}
+                <span class="hint">{one.signedBy}</span>{:else}not signed{/if}</td
+            >
+            <td>{one.rivets}</td>
+            <td class="words"
+              >{#if one.superseded}–{:else}<a
+                  class="act small"
+                  href="/api/joints/{one.jointId}/files/record.pdf">PDF</a
+                >{/if}</td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+  {#if data.found.releases.length === 0}
+    <p>No release is like that.</p>
+  {/if}
+  <nav class="pages" aria-label="Pages">
+    {#if data.page > 0}<a class="act" href={onPage(data.page - 1)}>Back</a>{/if}
+    {#if data.found.next !== null}<a class="act" href={onPage(data.found.next)}>Next</a>{/if}
+  </nav>
+</RecordsPage>
+
+<style>
+  .wide {
+    overflow-x: auto;
+  }
+  td .hint {
+    display: block;
+  }
+  .pages {
+    display: flex;
+    gap: 10px;
+  }
+</style>

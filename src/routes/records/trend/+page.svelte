@@ -1,0 +1,99 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import TrendChart from '$lib/drawing/chart/TrendChart.svelte';
+  import { TREND_WEEKS, type TrendBy } from '$lib/api/found-rivet.ts';
+  import RecordsPage from '$lib/ui/records/RecordsPage.svelte';
+  import { FINDING_NAMES } from '$lib/words/heads';
+  import type { PageData } from './$types';
+
+  interface Props {
+    data: PageData;
+  }
+  let { data }: Props = $props();
+  const DAY_MS = 86_400_000;
+  /** the Mondays of the chart, the latest last; weeks as the database counts them */
+  const mondays = $derived.by(() => {
+    const now = new Date();
+    const monday = Date.UTC(
+      now.getUTCFullYear(),
+      now.getUTCMonth(),
+      now.getUTCDate() - ((now.getUTCDay() + 6) % 7)
+    );
+    return Array.from({ length: TREND_WEEKS + 1 }, (_, back) =>
+      new Date(monday - (TREND_WEEKS - back) * 7 * DAY_MS).toISOString().slice(0, 10)
+    );
+  });
+  const what = $derived(
+    data.wish.finding === undefined ? 'Anything but good' : FINDING_NAMES[data.wish.finding]
+  );
+  const WAYS = $derived<{ by: TrendBy; text: string }[]>([
+    { by: 'all', text: 'Together' },
+    { by: 'tool', text: 'By tool' },
+    ...(data.mayAskByPerson ? [{ by: 'person' as const, text: 'By who drove' }] : [])
+  ]);
+  const nameOf = (name: string | null) =>
+    data.by === 'all'
+      ? 'All heads'
+      : (name ?? (data.by === 'tool' ? 'No setting on record' : 'Driving not logged'));
+  const mostShare = $derived(
+    Math.max(
+      0,
+      ...data.groups.flatMap(({ weeks }) => weeks.map(({ looked, found }) => found / looked))
+    )
+  );
+  function ask(by: TrendBy): string {
+    const kept = [...page.url.searchParams].filter(([key, value]) => value !== '' && key !== 'by');
+    return `?${new URLSearchParams([...kept, ['by', by]]).toString()}`;
+  }
+</script>
+
+<svelte:head><title>Findings by week · Zanjador</title></svelte:head>
+
+<RecordsPage {...data}>
+  <div class="over">
+    <h2>{what[0]?.toUpperCase()}{what.slice(1)}, share of the heads looked at</h2>
+    <nav aria-label="Told apart">
+      {#each WAYS as { by, text } (by)}
+        <a class="act small" href={ask(by)} aria-current={data.by === by ? 'true' : undefined}
+          >{text}</a
+        >
+      {/each}
+    </nav>
+  </div>
+  <p class="hint">
+    The last {TREND_WEEKS} weeks, by the week a head was driven in. Groups stand by their names.{data.by ===
+    'person'
+      ? ' Jobs, alloys and tools differ from person to person: a share says where to look together, not who is better.'
+      : ''}
+  </p>
+  <div class="charts">
+    {#each data.groups as { name, weeks } (name)}
+      <TrendChart title={nameOf(name)} {weeks} all={mondays} {mostShare} />
+    {:else}
+      <p>No head was looked at in these weeks that is like what is asked.</p>
+    {/each}
+  </div>
+</RecordsPage>
+
+<style>
+  .over {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+    justify-content: space-between;
+  }
+  nav {
+    display: flex;
+    gap: 8px;
+  }
+  nav [aria-current] {
+    background: var(--olive-soft);
+    border-color: var(--olive);
+  }
+  .charts {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 430px), 1fr));
+    gap: 14px;
+  }
+</style>
