@@ -19,6 +19,7 @@ const CORE = [
   ['reworking'],
   ['check', 'ready', 'stock', 'driving', 'documents'],
   ['tool-setting'],
+  ['releases'],
   ['signing', 'records', 'grading'],
   ['events/streams\\.ts', 'exchange'],
   ['calc\\.ts']

@@ -15,7 +15,8 @@ import { holeEvents } from '../src/lib/server/events/hole-events.ts';
 import { recordMoves, type Sender } from '../src/lib/server/events/record.ts';
 import { reworkEvents } from '../src/lib/server/events/rework-events.ts';
 import { signEvents } from '../src/lib/server/events/sign-events.ts';
-import { issueJoint, latestIssue } from '../src/lib/server/services/issues.ts';
+import { issueJoint } from '../src/lib/server/services/issue-joint.ts';
+import { latestIssue } from '../src/lib/server/services/issues.ts';
 import { matterOf } from '../src/lib/server/services/records.ts';
 import { must } from './must.ts';
 

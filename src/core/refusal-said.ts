@@ -169,6 +169,7 @@ type DrivenRefusal =
   /** `strange`: a number that is no hole of the issue; null where holes are missing or come twice */
   | { code: 'no-whole-order'; holes: number; strange: number | null }
   | { code: 'part-not-driven'; part: string }
+  | { code: 'carried-by-release' }
   | { code: 'lot-of-its-batch'; part: string }
   /** inside a closed member the bar with the shop's shims does not serve this rivet */
   | { code: 'no-shims-serve'; hole: number }

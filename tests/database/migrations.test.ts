@@ -3,7 +3,8 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
 import { firstTables } from '../../src/lib/server/db/migrations/0001-first-tables.ts';
-import { issueJoint, latestIssue } from '../../src/lib/server/services/issues.ts';
+import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
+import { latestIssue } from '../../src/lib/server/services/issues.ts';
 import { listJobs } from '../../src/lib/server/services/jobs.ts';
 import { getJoint, saveJoint } from '../../src/lib/server/services/joints.ts';
 import { makeDatabase } from './database.ts';
@@ -116,7 +117,8 @@ beforeAll(async () => {
     '0009-driving',
     '0010-settings-of-tools',
     '0011-rework-and-signing',
-    '0012-rivets-on-record'
+    '0012-rivets-on-record',
+    '0013-what-a-release-took-over'
   ]);
 });
 afterAll(async () => {

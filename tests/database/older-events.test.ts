@@ -147,7 +147,8 @@ beforeAll(async () => {
     '0009-driving',
     '0010-settings-of-tools',
     '0011-rework-and-signing',
-    '0012-rivets-on-record'
+    '0012-rivets-on-record',
+    '0013-what-a-release-took-over'
   ]);
 });
 afterAll(async () => {

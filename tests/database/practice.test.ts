@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
-import { issueJoint } from '../../src/lib/server/services/issues.ts';
+import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
 import { addJob, getJob, jobNames, NewJob } from '../../src/lib/server/services/jobs.ts';
 import { moveFromPractice, practiceJob } from '../../src/lib/server/services/practice.ts';
 import { addJoint, getJoint } from '../../src/lib/server/services/joints.ts';

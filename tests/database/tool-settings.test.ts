@@ -6,7 +6,7 @@ import type { ToolSetup } from '../../src/core/tool-setting/tool-setup.ts';
 import type { ToolMove } from '../../src/core/tool-setting/tool-stream.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { toolEvents } from '../../src/lib/server/events/tool-events.ts';
-import { issueJoint } from '../../src/lib/server/services/issues.ts';
+import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';

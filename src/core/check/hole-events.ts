@@ -110,6 +110,7 @@ export const holeStream = defineStream<HoleSubject, HoleLook, HeadJudged, Map<nu
   Frozen: HeadJudged,
   follow({ rework = NO_REWORK, signed = null, ...issue }, _, move) {
     if (signed) return notPossible('hole', { code: 'signed', by: signed.by });
+    if (move.carried) return notPossible('carried', { code: 'carried-by-release' });
     // the rivet that was in it when it was looked at
     const atMs = Date.parse(move.at);
     const { facts, holes, heldOpen } = asReworked(issue, rework, atMs);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { notPossible, type Answer, type WorkLine } from '../answer.ts';
-import { MOVE_STAMP } from '../events/stream.ts';
+import { CarriedFrom, MOVE_STAMP } from '../events/stream.ts';
 import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
 import { FLUSHNESS_LIMITS } from '../rules/flushness.ts';
 import { readInput } from '../schema/read.ts';
@@ -32,7 +32,9 @@ const SEEN = {
   flags: HeadReading.shape.flags,
   /** places that were looked at and are clean */
   clean: z.array(Place).max(3).optional(),
-  flush: FlushLook.optional()
+  flush: FlushLook.optional(),
+  /** taken over from an earlier release */
+  carried: CarriedFrom.optional()
 };
 
 /** What a client sends when a head was measured. The id is made by the client, so a repeat is stored once. */

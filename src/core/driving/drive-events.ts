@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { answer, notPossible, type Answer } from '../answer.ts';
 import { alloyFacts } from '../catalog/alloys.ts';
-import { defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
+import { CarriedFrom, defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
 import type { Issue } from '../issue/issue.ts';
 import {
   asReworked,
@@ -33,7 +33,9 @@ export const DriveMove = z.discriminatedUnion('kind', [
     /** who held the gun and who the bar, where two drove it */
     hands: z.strictObject({ gun: z.uuid(), bar: z.uuid() }).nullable().default(null),
     /** why it was driven although its batch had expired */
-    late: z.string().trim().max(160).default('')
+    late: z.string().trim().max(160).default(''),
+    /** taken over from an earlier release */
+    carried: CarriedFrom.optional()
   }),
   z.strictObject({ ...MOVE_STAMP, kind: z.literal('looked'), hole, quick: QuickLook }),
   /** a tap taken back: it was not driven */
@@ -264,6 +266,7 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
     const issued = holes.find(({ number }) => number === move.hole);
     if (!issued) return notPossible('hole', { code: 'no-such-hole', hole: move.hole });
     if (move.kind !== 'driven') return answer(NOTHING, []);
+    if (move.carried) return notPossible('carried', { code: 'carried-by-release' });
     if (emptyAt(rework, move.hole, atMs))
       return notPossible('hole', { code: 'hole-not-ready', hole: move.hole });
     const cold = coldOf(subject, issued, move);

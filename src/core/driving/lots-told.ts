@@ -12,7 +12,8 @@ export function partsWithoutLot(events: readonly DriveEvent[]): string[] {
     firstTold.set(part, Math.min(firstTold.get(part) ?? Infinity, Date.parse(at)));
   const parts = new Set<string>();
   for (const event of events) {
-    if (event.kind !== 'driven' || event.batch !== null) continue;
+    // what an earlier release tells of its lot stands there
+    if (event.kind !== 'driven' || event.batch !== null || event.carried) continue;
     const { partNumber } = event.frozen;
     if (partNumber !== null && Date.parse(event.at) < (firstTold.get(partNumber) ?? Infinity))
       parts.add(partNumber);

@@ -9,6 +9,16 @@ export const MOVE_STAMP = {
   person: z.uuid().optional()
 };
 
+/**
+ * Where an event was logged that a new release took over: the head is the same, in the same metal, by the same rivet. Only a
+ * release takes over; a move that says so of itself is refused.
+ */
+export const CarriedFrom = z.strictObject({
+  issue: z.uuid(),
+  release: z.int().min(1),
+  hole: z.int().min(1)
+});
+
 /** The least that a move of any stream is. */
 export interface Stamped {
   id: string;

@@ -103,8 +103,11 @@ const once = <T>(all: readonly (T | undefined)[]): T[] => [
   ...new Set(all.filter((one) => one !== undefined))
 ];
 
-/** A reading by a device that does not exist is practice. */
-const counts = (event: HoleEvent): boolean => !(isMeasured(event) && event.simulated === true);
+/** A reading by a device that does not exist is practice; one taken over is on record where it was taken. */
+const counts = (event: HoleEvent): boolean =>
+  !(isMeasured(event) && event.simulated === true) && event.carried === undefined;
+const tapCounts = (event: DriveEvent): event is Extract<DriveEvent, { hole: number }> =>
+  'hole' in event && !(event.kind === 'driven' && event.carried !== undefined);
 
 function settingOf(rivet: HoleRivet, settings: readonly SettingSpan[], at: string): string | null {
   const atMs = Date.parse(at);
@@ -127,10 +130,7 @@ function settingOf(rivet: HoleRivet, settings: readonly SettingSpan[], at: strin
  */
 export function rivetRecords(sources: RivetSources, holes: Iterable<number>): RivetRecord[] {
   const wanted = new Set(holes);
-  const taps = grouped(
-    sources.driving.flatMap((event) => ('hole' in event ? [event] : [])),
-    wanted
-  );
+  const taps = grouped(sources.driving.filter(tapCounts), wanted);
   const looks = grouped(sources.heads.filter(counts), wanted);
   return [...wanted]
     .sort((a, b) => a - b)

@@ -3,6 +3,7 @@ import { isMeasured, type HoleState } from '../check/hole-events.ts';
 import type { NextHead } from '../check/next-head.ts';
 import type { DriveState } from '../driving/drive-events.ts';
 import type { Issue } from '../issue/issue.ts';
+import { isAnotherRivet, type SinceRelease } from '../releases/since-release.ts';
 import { emptyHoles, type ReworkState } from '../reworking/rework-events.ts';
 
 const holes = z.array(z.number().int());
@@ -22,6 +23,9 @@ export const Told = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('held-open'), hole: z.number().int(), reason: z.string() }),
   z.strictObject({ code: z.literal('left-as-is'), holes }),
   z.strictObject({ code: z.literal('earlier-rework'), release: z.number().int(), holes }),
+  z.strictObject({ code: z.literal('taken-over'), release: z.number().int(), holes }),
+  z.strictObject({ code: z.literal('old-rivets'), release: z.number().int(), holes }),
+  z.strictObject({ code: z.literal('gone-since'), release: z.number().int(), holes }),
   z.strictObject({ code: z.literal('driving-not-logged') }),
   z.strictObject({ code: z.literal('lots-not-told'), parts: z.array(z.string()) }),
   z.strictObject({ code: z.literal('expired'), holes, reasons: z.array(z.string()) }),
@@ -65,8 +69,10 @@ export interface SignedMatter {
   due: NextHead;
   /** heads that stay on the data holder’s word */
   left: ReadonlySet<number>;
-  /** rivets replaced in earlier releases, of which this one knows nothing */
+  /** rivets replaced in earlier releases, of which this one knows nothing: it was made when releases took nothing over */
   earlier: readonly { release: number; holes: number[] }[];
+  /** what it took over from the release before; null for a first one */
+  since: SinceRelease | null;
   /** part numbers driven as received before anybody told their lot */
   withoutLot: readonly string[];
   /** runs whose tool has no setting that its first heads released; `tool` null where none was begun */
@@ -91,6 +97,7 @@ export function missingToSign(matter: SignedMatter): Missing {
     due,
     left,
     earlier,
+    since,
     withoutLot,
     settings,
     steps,
@@ -152,6 +159,23 @@ export function missingToSign(matter: SignedMatter): Missing {
       })),
       ...whenAny({ code: 'left-as-is', holes: numbers.filter((hole) => left.has(hole)) }),
       ...earlier.map((one): Told => ({ code: 'earlier-rework', ...one })),
+      ...(since === null
+        ? []
+        : [
+            ...whenAny({
+              code: 'taken-over',
+              release: since.release,
+              holes: since.carried.map(({ hole }) => hole)
+            }),
+            ...whenAny({
+              code: 'old-rivets',
+              release: since.release,
+              holes: since.again.flatMap(({ hole, why, inIt }) =>
+                inIt && isAnotherRivet(why) ? [hole] : []
+              )
+            }),
+            ...whenAny({ code: 'gone-since', release: since.release, holes: since.gone })
+          ]),
       ...(logged ? [] : [{ code: 'driving-not-logged' as const }]),
       ...(withoutLot.length > 0
         ? [{ code: 'lots-not-told' as const, parts: [...withoutLot] }]

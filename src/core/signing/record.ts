@@ -5,6 +5,7 @@ import { DriveFrozen, DriveMove } from '../driving/drive-events.ts';
 import { IssuedFacts, IssuedRoom } from '../issue/issue.ts';
 import { ReworkFrozen } from '../reworking/rework-events.ts';
 import { ReworkMove } from '../reworking/rework-moves.ts';
+import { SinceRelease } from '../releases/since-release.ts';
 import { Dash } from '../schema/fields.ts';
 import { FoundTool } from '../tool-setting/tool-stream.ts';
 import { Told } from './missing.ts';
@@ -52,7 +53,9 @@ export const JointRecord = z.strictObject({
     /** the joint as its fields stood, and the rules it was planned under */
     definition: z.unknown(),
     rules: z.unknown(),
-    facts: IssuedFacts
+    facts: IssuedFacts,
+    /** what it took over from the release before it, and what changed; null for a first one */
+    since: SinceRelease.nullable().default(null)
   }),
   holes: z.array(RecordedHole),
   order: z.array(z.number().int()),

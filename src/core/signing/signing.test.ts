@@ -66,6 +66,7 @@ const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
   due: NOTHING_DUE,
   left: new Set(),
   earlier: [],
+  since: null,
   withoutLot: [],
   settings: [],
   steps: { done: 9, of: 9 },

@@ -5,6 +5,7 @@
   import type { DriveEvent } from '$core/driving/drive-events.ts';
   import type { Issue } from '$core/issue/issue.ts';
   import type { EnteredJoint } from '$core/kinds/joint.ts';
+  import type { SinceRelease } from '$core/releases/since-release.ts';
   import type { RuleProfile } from '$core/rules/profile.ts';
   import { asReworked, NO_REWORK, type ReworkEvent } from '$core/reworking/rework-events.ts';
   import { provideReworkDesk, ReworkDesk } from '$lib/stations/check/rework-desk.svelte';
@@ -53,6 +54,8 @@
     rework: ReworkEvent[];
     /** who signed the newest release; null while nobody has */
     signedBy: string | null;
+    /** what that release took over; null for a first one */
+    since: SinceRelease | null;
     /** settings of tools made for its runs, the latest first */
     toolsSet: readonly ToolSettingLine[];
     ready: ConstructorParameters<typeof ReadyDesk>[1];
@@ -70,6 +73,7 @@
     driving,
     rework,
     signedBy,
+    since,
     toolsSet,
     ready,
     person,
@@ -116,6 +120,9 @@
     },
     get signedBy() {
       return signedBy;
+    },
+    get since() {
+      return since;
     }
   });
   const readyDesk = provideReadyDesk(untrack(() => new ReadyDesk(joint.id, ready, person)));

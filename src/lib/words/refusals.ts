@@ -179,6 +179,8 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return `the batch of lot ${said.lot} is out longer than ${said.limitMin} min: its rivets are hard by now. Take out a new one, or say in writing why this one is driven; it is then looked at`;
     case 'part-not-driven':
       return `no hole of this release takes ${said.part}`;
+    case 'carried-by-release':
+      return 'only a new release takes over what was logged of an earlier one';
     case 'lot-of-its-batch':
       return `${said.part} is kept cold: its lot is told when a batch is taken out`;
     case 'no-whole-order':

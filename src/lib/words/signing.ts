@@ -65,6 +65,12 @@ export function toldInWords(told: Told): string {
       return `Left as it is on the data holder’s word: head ${named(told.holes)}`;
     case 'earlier-rework':
       return `In release ${told.release} rivets were taken out or referred, and this release was planned without it: hole ${named(told.holes)}. Hold their sizes against this one`;
+    case 'taken-over':
+      return `Taken over from release ${told.release}, as it was logged there: head ${named(told.holes)}`;
+    case 'old-rivets':
+      return `Planned otherwise than in release ${told.release}, whose rivet was in it: hole ${named(told.holes)}. That rivet had to come out first`;
+    case 'gone-since':
+      return `Rivets of release ${told.release} that this one does not have, by their numbers there: hole ${named(told.holes)}. The metal has these holes`;
     case 'driving-not-logged':
       return 'Driving was not logged: who drove, in which order and when is not known';
     case 'lots-not-told':

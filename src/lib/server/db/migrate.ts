@@ -12,6 +12,7 @@ import { driving } from './migrations/0009-driving.ts';
 import { settingsOfTools } from './migrations/0010-settings-of-tools.ts';
 import { reworkAndSigning } from './migrations/0011-rework-and-signing.ts';
 import { rivetsOnRecord } from './migrations/0012-rivets-on-record.ts';
+import { whatAReleaseTookOver } from './migrations/0013-what-a-release-took-over.ts';
 
 /**
  * Brings the database to the newest shape; migrations only run forward.
@@ -32,7 +33,8 @@ export async function migrate({ sequelize }: Database): Promise<string[]> {
       driving,
       settingsOfTools,
       reworkAndSigning,
-      rivetsOnRecord
+      rivetsOnRecord,
+      whatAReleaseTookOver
     ],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),

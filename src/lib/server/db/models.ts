@@ -1,4 +1,5 @@
 import type { IssuedRoom } from '../../../core/issue/issue.ts';
+import type { SinceRelease } from '../../../core/releases/since-release.ts';
 import {
   DataTypes,
   Model,
@@ -86,6 +87,7 @@ export class JointIssue extends Model<
   declare rules: unknown;
   declare facts: unknown;
   declare documentVersion: number;
+  declare since: CreationOptional<SinceRelease | null>;
   declare issuedAt: CreationOptional<Date>;
   declare issuedBy: string;
 }
@@ -189,6 +191,7 @@ export function defineModels(sequelize: Sequelize) {
       rules: json(),
       facts: json(),
       documentVersion: whole(),
+      since: { type: DataTypes.JSONB, allowNull: true },
       issuedAt: stamped(),
       issuedBy: owner()
     },

@@ -12,7 +12,7 @@ import {
   type Why
 } from '../services/outcome.ts';
 import type { KeptStream, Opened } from './kept-stream.ts';
-import { putSql } from './table.ts';
+import { putSql, type EventTable } from './table.ts';
 
 /** Who sends. */
 export interface Sender {
@@ -40,6 +40,15 @@ interface ToPut<Move, Frozen> {
 
 const NONE: ReadonlySet<string> = new Set();
 const ANOTHER = 'another event was stored under this id';
+
+/** Puts events as they are, whatever their stream would say of them: those that a release takes over. */
+export const putTaken = <Move extends Stamped, Frozen>(
+  database: Database,
+  table: EventTable,
+  rows: readonly ToPut<Move, Frozen>[],
+  personId: string
+): Promise<unknown> =>
+  rows.length === 0 ? Promise.resolve() : put(database, putSql(table), rows, personId);
 
 async function put<Move extends Stamped, Frozen>(
   database: Database,

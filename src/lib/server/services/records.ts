@@ -28,6 +28,7 @@ import { issueWithSource } from './issues.ts';
 import { getJoint, type JointView } from './joints.ts';
 import { done, refused, type Outcome } from './outcome.ts';
 import { readyEvents, shopFigures, timedWorks } from './ready.ts';
+import { sinceOfIssue } from './take-over.ts';
 import { toolSettings } from './tool-settings.ts';
 
 /** An issue with everything that happened to it: the record, what is missing, and who drove. */
@@ -142,6 +143,7 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
     empty: emptyHoles(rework),
     rules: issued.facts.rules
   });
+  const since = await sinceOfIssue(database, issueId);
   const runs = rivetRuns(issue);
   const ofRun = (key: string) =>
     set.filter(({ run, state }) => run === key && state.withdrawn === null);
@@ -157,7 +159,8 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
     states,
     rework,
     left,
-    earlier: await earlierRework(database, jointId, issued.number),
+    earlier: since === null ? await earlierRework(database, jointId, issued.number) : [],
+    since,
     due,
     withoutLot: partsWithoutLot(driving),
     settings: open,
@@ -183,7 +186,8 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
       issuedBy: issued.issuedBy,
       definition,
       rules,
-      facts: issued.facts
+      facts: issued.facts,
+      since
     },
     holes: [
       ...issue.holes.map((hole) => {

@@ -24,6 +24,7 @@
   import Choice from '../../ui/kit/Choice.svelte';
   import Pick from '../../ui/kit/Pick.svelte';
   import DueBar from './DueBar.svelte';
+  import SinceCard from './SinceCard.svelte';
   import HeadTable from './HeadTable.svelte';
   import HeardHeads from './HeardHeads.svelte';
   import ReworkPanel from './rework/ReworkPanel.svelte';
@@ -161,6 +162,11 @@
           <div class="again"><ReleaseButton text="Release it again" station="check" /></div>
         </Notice>
       {/if}
+      {#if open.since}<SinceCard
+          since={open.since}
+          document={workspace.entered}
+          onpick={pick}
+        />{/if}
       {#each open.desk?.rowsApart ?? [] as { row, share, meaning } (row)}
         <Notice level="attention" {...rowInWords(row, share, meaning)} />
       {/each}

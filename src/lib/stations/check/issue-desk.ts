@@ -1,5 +1,6 @@
 import { getContext, setContext } from 'svelte';
 import type { Issue } from '$core/issue/issue.ts';
+import type { SinceRelease } from '$core/releases/since-release.ts';
 import type { CheckDesk } from './check-desk.svelte';
 
 /** The newest issue of the open joint and its readings; null before the first is made. */
@@ -10,6 +11,8 @@ export interface IssueDesk {
   readonly person: string;
   /** who signed it; null while nobody has */
   readonly signedBy: string | null;
+  /** what it took over from the release before it; null for a first one */
+  readonly since: SinceRelease | null;
 }
 
 const KEY = Symbol('issue desk');

@@ -13,7 +13,15 @@ import type { ReworkMove } from '$core/reworking/rework-moves.ts';
 import type { Answer } from '$core/answer.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
 import { Desk } from '../../client/desk.svelte';
+import { KeptFields } from '../../client/kept-fields.svelte';
 import type { Unstamped } from '$core/events/stream.ts';
+
+/** What is typed in the fields of one form. */
+export interface TypedFields {
+  of(field: string): string;
+  type(field: string, text: string): void;
+  clear(...fields: string[]): void;
+}
 
 /** Rivets taken out of one issue, their holes, and questions put. */
 export class ReworkDesk {
@@ -22,8 +30,12 @@ export class ReworkDesk {
   /** why the last thing done was not taken */
   refused = $state.raw<RefusalSaid | null>(null);
 
+  /** what is typed at each hole and of each question, kept in this browser until it is logged */
+  readonly #typed: KeptFields;
+
   constructor(issue: Issue, events: ReworkEvent[], by: string) {
     this.issued = issue;
+    this.#typed = new KeptFields(`rework-typed.${issue.id}`);
     // A decision counts once the server has made it.
     this.desk = new Desk(reworkStream, issue, {
       subjectId: issue.id,
@@ -60,8 +72,18 @@ export class ReworkDesk {
     return hole ? decideHole(facts, hole, { ...found, outs }) : null;
   }
 
-  restore(): Promise<void> {
-    return this.desk.restore();
+  /** The fields of one hole or one question, by its number or id. */
+  fieldsOf(owner: number | string): TypedFields {
+    const name = (field: string) => `${owner} ${field}`;
+    return {
+      of: (field) => this.#typed.of(name(field)) ?? '',
+      type: (field, text) => this.#typed.type(name(field), text),
+      clear: (...fields) => this.#typed.clear(...fields.map(name))
+    };
+  }
+
+  async restore(): Promise<void> {
+    await Promise.all([this.desk.restore(), this.#typed.restore()]);
   }
   stop(): void {
     this.desk.stop();

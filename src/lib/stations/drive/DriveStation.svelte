@@ -22,6 +22,7 @@
   import { LiveTeam } from './live-team.svelte';
   import MemberPanel from './MemberPanel.svelte';
   import OrderPanel from './OrderPanel.svelte';
+  import SinceCard from '../check/SinceCard.svelte';
   import RunCard from './RunCard.svelte';
   import RunLot from './RunLot.svelte';
   import RunSetting from './RunSetting.svelte';
@@ -184,6 +185,7 @@
       </div>
     {/snippet}
     {#snippet worksheet()}
+      {#if issued.since}<SinceCard since={issued.since} document={workspace.entered} />{/if}
       {#if desk}
         {#if changed}
           <Notice

@@ -10,6 +10,7 @@ import { done } from '$lib/server/services/outcome';
 import { settingsOfJoint } from '$lib/server/services/cage-tasks';
 import { readyEvents, shopFigures, timedWorks } from '$lib/server/services/ready';
 import { listBins } from '$lib/server/services/stock';
+import { sinceOfIssue } from '$lib/server/services/take-over';
 import { toolSettings } from '$lib/server/services/tool-settings';
 import { getJoint } from '$lib/server/services/joints';
 import type { LayoutServerLoad } from './$types';
@@ -26,12 +27,13 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
       joint.reason === 'unreadable' ? joint.message : 'There is no such joint.'
     );
   if (!issue.ok) error(422, issue.message);
-  const [events, driving, rework, signed, held, ticks, figures, recorded, cages, toolsSet] =
+  const [events, driving, rework, signed, since, held, ticks, figures, recorded, cages, toolsSet] =
     await Promise.all([
       issue.value ? eventsOf(database, holeEvents, issue.value.id) : [],
       issue.value ? eventsOf(database, driveEvents, issue.value.id) : [],
       issue.value ? eventsOf(database, reworkEvents, issue.value.id) : [],
       issue.value ? eventsOf(database, signEvents, issue.value.id) : [],
+      issue.value ? sinceOfIssue(database, issue.value.id) : null,
       listBins(database),
       readyEvents(database, params.joint),
       shopFigures(database),
@@ -46,6 +48,7 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
     driving,
     rework,
     signedBy: signed.at(-1)?.by ?? null,
+    since,
     toolsSet,
     drawers: held.filter(({ count }) => count > 0),
     ready: { events: ticks, figures, recorded, cages }

@@ -23,6 +23,7 @@
     driving={data.driving}
     rework={data.rework}
     signedBy={data.signedBy}
+    since={data.since}
     toolsSet={data.toolsSet}
     drawers={data.drawers}
     ready={data.ready}

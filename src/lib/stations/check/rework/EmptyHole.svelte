@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
   import { SeenInHole } from '$core/reworking/rework-moves.ts';
   import { parseLength } from '$core/units/parse-length.ts';
   import { told } from '$core/refusal-said.ts';
@@ -24,13 +23,12 @@
   }
   let { rework, hole, dash, head }: Props = $props();
   const preferences = usePreferences();
-  let widest = $state('');
-  let tooDeep = $state('');
-  let seen = $state<SeenInHole[]>([]);
-  // another hole begins empty
-  $effect(() => {
-    if (hole) untrack(() => ((widest = ''), (tooDeep = ''), (seen = [])));
-  });
+  const typed = $derived(rework.fieldsOf(hole));
+  const widest = $derived(typed.of('widest'));
+  const tooDeep = $derived(typed.of('too-deep'));
+  const seen = $derived(
+    SeenInHole.options.filter((one) => typed.of('seen').split(' ').includes(one))
+  );
   const valueOf = (text: string) => {
     const read = parseLength(text);
     return read.ok && read.valueIn > 0 ? read.valueIn : null;
@@ -63,7 +61,7 @@
       label="Widest"
       value={widest}
       problem={wrong(widest)}
-      oninput={(text) => (widest = text)}
+      oninput={(text) => typed.type('widest', text)}
     />
     {#if head === 'countersunk'}
       <LengthField
@@ -71,7 +69,7 @@
         value={tooDeep}
         whenEmpty="cut right"
         problem={wrong(tooDeep)}
-        oninput={(text) => (tooDeep = text)}
+        oninput={(text) => typed.type('too-deep', text)}
       />
     {/if}
   </div>
@@ -79,7 +77,7 @@
     label="Seen in the hole"
     value={seen}
     options={SeenInHole.options.map((value) => ({ value, text: SEEN_IN_HOLE[value] }))}
-    onchange={(chosen) => (seen = chosen)}
+    onchange={(chosen) => typed.type('seen', chosen.join(' '))}
   />
   {#if decided && !decided.ok}
     <Notice
@@ -102,7 +100,10 @@
     <button
       class="act main"
       type="button"
-      onclick={() => rework.add({ kind: 'measured', hole, ...found })}
+      onclick={() => {
+        if (rework.add({ kind: 'measured', hole, ...found }))
+          typed.clear('widest', 'too-deep', 'seen');
+      }}
       >{decided.result.decision === 'refer'
         ? 'Log it, and refer'
         : 'Log it, and use this rivet'}</button

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
   import type { ReworkDesk } from '../rework-desk.svelte';
   import More from '../../../ui/kit/More.svelte';
   import TextField from '../../../ui/kit/TextField.svelte';
@@ -12,10 +11,8 @@
     optional?: boolean;
   }
   let { rework, hole, optional = false }: Props = $props();
-  let question = $state('');
-  $effect(() => {
-    if (hole) untrack(() => (question = ''));
-  });
+  const typed = $derived(rework.fieldsOf(hole));
+  const question = $derived(typed.of('question'));
 </script>
 
 <More title="Refer hole {hole}" open={!optional}>
@@ -27,13 +24,13 @@
         question.trim() !== '' &&
         rework.add({ kind: 'referred', hole, question: question.trim() })
       )
-        question = '';
+        typed.clear('question');
     }}
   >
     <TextField
       name="question"
       label="The question, with what was found"
-      bind:value={question}
+      bind:value={() => question, (text) => typed.type('question', text)}
       maxlength={600}
       hint="its figures and the picture of the hole go with the record"
     />

@@ -20,14 +20,18 @@
   let { rework, referral, hole, dash }: Props = $props();
   type Then = Extract<ReworkMove, { kind: 'answered' }>['then'];
   const empty = $derived(['out', 'ask'].includes(rework.state.holes.get(hole)?.stage ?? ''));
-  let answer = $state('');
-  let answeredBy = $state('');
-  let authority = $state('');
-  let what = $state<Then['what']>('nothing');
-  let part = $state('');
-  let fastener = $state('');
-  let drill = $state('');
-  let grip = $state('');
+  const FIELDS = [
+    'answer',
+    'by',
+    'authority',
+    'what',
+    'part',
+    'fastener',
+    'drill',
+    'grip'
+  ] as const;
+  const typed = $derived(rework.fieldsOf(referral.id));
+  const text = (field: (typeof FIELDS)[number]) => typed.of(field);
   const WHAT: Record<Then['what'], string> = {
     nothing: 'nothing by itself: it is looked at or taken out',
     leave: 'the head stays as it is',
@@ -37,19 +41,22 @@
   const choices = $derived<Then['what'][]>(
     empty ? ['nothing', 'rivet', 'blind'] : ['nothing', 'leave']
   );
-  const lengthOf = (text: string) => {
-    const read = parseLength(text);
+  /** what an answer may come to changes with the hole: a choice that is gone is none */
+  const what = $derived(choices.find((one) => one === text('what')) ?? 'nothing');
+  const lengthOf = (typedLength: string) => {
+    const read = parseLength(typedLength);
     return read.ok && read.valueIn > 0 ? read.valueIn : null;
   };
   const then = $derived.by((): Then | null => {
     if (what === 'nothing' || what === 'leave') return { what };
     if (what === 'blind') {
-      const [drillSize, gripIn] = [lengthOf(drill), lengthOf(grip)];
-      return fastener.trim() === '' || drillSize === null || gripIn === null
+      const [drillSize, gripIn] = [lengthOf(text('drill')), lengthOf(text('grip'))];
+      const fastener = text('fastener').trim();
+      return fastener === '' || drillSize === null || gripIn === null
         ? null
-        : { what, blind: { fastener: fastener.trim(), drillIn: drillSize, gripIn } };
+        : { what, blind: { fastener, drillIn: drillSize, gripIn } };
     }
-    const read = partNumber({ text: part });
+    const read = partNumber({ text: text('part') });
     if (!read.ok) return null;
     const { dash: size, canonical, lengthIn } = read.result;
     const school = rework.issued.facts.rules?.drill ?? 'close';
@@ -65,7 +72,8 @@
     };
   });
   const ready = $derived(
-    then !== null && answer.trim() !== '' && answeredBy.trim() !== '' && authority.trim() !== ''
+    then !== null &&
+      (['answer', 'by', 'authority'] as const).every((field) => text(field).trim() !== '')
   );
   const when = (at: string) =>
     new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
@@ -91,23 +99,34 @@
     <form
       onsubmit={(event) => {
         event.preventDefault();
-        if (ready && then)
-          rework.add({
-            kind: 'answered',
-            referral: referral.id,
-            answer: answer.trim(),
-            answeredBy: answeredBy.trim(),
-            authority: authority.trim(),
-            then
-          });
+        if (!ready || !then) return;
+        const answered = {
+          kind: 'answered' as const,
+          referral: referral.id,
+          answer: text('answer').trim(),
+          answeredBy: text('by').trim(),
+          authority: text('authority').trim(),
+          then
+        };
+        if (rework.add(answered)) typed.clear(...FIELDS);
       }}
     >
-      <TextField name="answer" label="What was answered" bind:value={answer} maxlength={600} />
-      <TextField name="by" label="By whom" bind:value={answeredBy} maxlength={80} />
+      <TextField
+        name="answer"
+        label="What was answered"
+        bind:value={() => text('answer'), (now) => typed.type('answer', now)}
+        maxlength={600}
+      />
+      <TextField
+        name="by"
+        label="By whom"
+        bind:value={() => text('by'), (now) => typed.type('by', now)}
+        maxlength={80}
+      />
       <TextField
         name="authority"
         label="On what authority"
-        bind:value={authority}
+        bind:value={() => text('authority'), (now) => typed.type('authority', now)}
         maxlength={120}
         hint="the drawing, letter or data it rests on"
       />
@@ -115,22 +134,35 @@
         label="What becomes of it"
         value={what}
         options={choices.map((value) => ({ value, text: WHAT[value] }))}
-        onchoose={(value) => (what = value)}
+        onchoose={(value) => typed.type('what', value)}
       />
       {#if what === 'rivet'}
         <TextField
           name="part"
           label="Part number"
-          bind:value={part}
-          errors={part.trim() !== '' && then === null
+          bind:value={() => text('part'), (now) => typed.type('part', now)}
+          errors={text('part').trim() !== '' && then === null
             ? ['no part number of a solid rivet']
             : undefined}
           hint="dash {DASHES[smallest]} was there; its hole is drilled to this size’s own drill"
         />
       {:else if what === 'blind'}
-        <TextField name="fastener" label="Which fastener" bind:value={fastener} maxlength={80} />
-        <TextField name="drill" label="Its drill, in or mm" bind:value={drill} />
-        <TextField name="grip" label="Its grip, in or mm" bind:value={grip} />
+        <TextField
+          name="fastener"
+          label="Which fastener"
+          bind:value={() => text('fastener'), (now) => typed.type('fastener', now)}
+          maxlength={80}
+        />
+        <TextField
+          name="drill"
+          label="Its drill, in or mm"
+          bind:value={() => text('drill'), (now) => typed.type('drill', now)}
+        />
+        <TextField
+          name="grip"
+          label="Its grip, in or mm"
+          bind:value={() => text('grip'), (now) => typed.type('grip', now)}
+        />
       {/if}
       <button class="act main" disabled={!ready}>Log the answer</button>
     </form>

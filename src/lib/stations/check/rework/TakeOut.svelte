@@ -23,7 +23,8 @@
   const preferences = usePreferences();
   let chosen = $state<RemovalSchool | null>(null);
   let how = $state<HowOut>('plain');
-  let note = $state('');
+  const typed = $derived(rework.fieldsOf(hole));
+  const note = $derived(typed.of('note'));
   const school = $derived(chosen ?? facts.rules?.removal ?? 'under-shank');
   const walk = $derived(
     removalWalk(dash, facts.head, school, how, rivetSize(dash).drill[facts.rules?.drill ?? 'close'])
@@ -67,10 +68,15 @@
     <form
       onsubmit={(event) => {
         event.preventDefault();
-        if (rework.add({ kind: 'out', hole, school, how, note: note.trim() })) note = '';
+        if (rework.add({ kind: 'out', hole, school, how, note: note.trim() })) typed.clear('note');
       }}
     >
-      <TextField name="note" label="What was seen, if anything" bind:value={note} maxlength={200} />
+      <TextField
+        name="note"
+        label="What was seen, if anything"
+        bind:value={() => note, (text) => typed.type('note', text)}
+        maxlength={200}
+      />
       <button class="act main">Rivet {hole} is out</button>
     </form>
   </div>

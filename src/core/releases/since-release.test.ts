@@ -1,0 +1,232 @@
+import { describe, expect, it } from 'vitest';
+import { HoleLook } from '../check/hole-look';
+import { holeStream, type HoleEvent } from '../check/hole-events';
+import { DriveMove, driveStream, type DriveEvent } from '../driving/drive-events';
+import type { Issue, IssuedHole } from '../issue/issue';
+import { NO_REWORK, reworkStream, type ReworkEvent } from '../reworking/rework-events';
+import { ReworkMove } from '../reworking/rework-moves';
+import { DEFAULT_PROFILE } from '../rules/profile';
+import { takeOver, type EarlierRelease, type SinceRelease } from './since-release';
+
+const PERSON = '0d5bb3a2-3a4e-4c36-9f0e-0a5a3a3b1c01';
+const BEGAN = Date.parse('2031-08-12T07:00:00Z');
+const room = { edgeIn: 0.45, pitchIn: 0.9, betweenRowsIn: null, sheetsIn: [0.051, 0.064] };
+const stackOf = (partNumber: string, holeIn = 0.1285) => ({
+  name: '',
+  dash: 4 as const,
+  partNumber,
+  lengthIn: 0.3125,
+  holeIn,
+  dimpledThrough: false,
+  raisedIn: 0,
+  wideIn3: 0
+});
+const PART = 'MS20470AD4-5';
+const hole = (number: number, changes: Partial<IssuedHole> = {}): IssuedHole => ({
+  number,
+  row: 1,
+  xIn: number * 0.9,
+  yIn: 0.45,
+  markIn: number * 0.9,
+  stack: 0,
+  dash: 4,
+  gripIn: 0.115,
+  room,
+  ...changes
+});
+const FACTS: Issue['facts'] = {
+  dash: 4,
+  head: 'universal',
+  partNumber: PART,
+  gripIn: 0.115,
+  lengthIn: 0.3125,
+  holeIn: 0.1285,
+  widthIn: 6,
+  overlapIn: 0.9,
+  limits: 'standard',
+  keptClosed: null,
+  predictedIn3: 0.0022,
+  rules: DEFAULT_PROFILE,
+  stacks: [stackOf(PART)]
+};
+const ISSUE = {
+  id: '0d5bb3a2-3a4e-4c36-9f0e-0a5a3a3b1c11',
+  number: 1,
+  facts: FACTS,
+  holes: [1, 2, 3, 4].map((number) => hole(number)),
+  heldOpen: []
+};
+
+let made = 0;
+const stamp = (minutes: number) => ({
+  id: `00000000-0000-4000-8000-${String((made += 1)).padStart(12, '0')}`,
+  at: new Date(BEGAN + minutes * 60_000).toISOString(),
+  person: PERSON
+});
+
+/** A release as it was driven, looked at and reworked; moves by their minute. */
+function earlier(
+  moves: { taps?: [number, number][]; looks?: [number, number][]; rework?: [number, object][] },
+  issue: EarlierRelease['issue'] = ISSUE,
+  since: SinceRelease | null = null
+): EarlierRelease {
+  let rework = NO_REWORK;
+  for (const [minutes, move] of moves.rework ?? []) {
+    const parsed = ReworkMove.parse({ ...stamp(minutes), ...move });
+    const may = reworkStream.follow(issue, rework, parsed);
+    if (!may.ok) throw new Error(may.error.said.code);
+    const event = { ...parsed, by: 'Ilse', frozen: may.result } as ReworkEvent;
+    rework = reworkStream.project(issue, [event], rework);
+  }
+  const driving = (moves.taps ?? []).map(([minutes, at]): DriveEvent => ({
+    ...DriveMove.parse({ ...stamp(minutes), kind: 'driven', hole: at, batch: null }),
+    by: 'Ilse',
+    frozen: { partNumber: PART, cold: null }
+  }));
+  const heads = (moves.looks ?? []).map(([minutes, at]): HoleEvent => ({
+    ...HoleLook.parse({
+      ...stamp(minutes),
+      kind: 'checked',
+      hole: at,
+      diameterIn: 0.19,
+      heightIn: 0.062,
+      flags: []
+    }),
+    by: 'Ilse',
+    frozen: {
+      verdict: 'accept',
+      findings: [],
+      diameterD: 1.52,
+      heightD: 0.496,
+      cannotTell: []
+    }
+  }));
+  return {
+    issue,
+    driving,
+    rework,
+    since,
+    drive: driveStream.project({ ...issue, batches: [], rework }, driving),
+    states: holeStream.project({ ...issue, rework }, heads)
+  };
+}
+const DRIVEN: [number, number][] = [
+  [1, 1],
+  [2, 2],
+  [3, 3],
+  [4, 4]
+];
+
+describe('what a new release takes over', () => {
+  it('is every head in the same place, of the same rivet in the same sheets, under its new number', () => {
+    const before = earlier({ taps: DRIVEN, looks: [[9, 2]] });
+    // one hole more at the left: every number moves on
+    const holes = [
+      hole(1, { xIn: 0.45 }),
+      ...ISSUE.holes.map((one) => ({ ...one, number: one.number + 1 }))
+    ];
+    const { since, taps, looks } = takeOver(before, { facts: FACTS, holes });
+    expect(since.carried).toEqual([
+      { hole: 2, was: 1, looked: false },
+      { hole: 3, was: 2, looked: true },
+      { hole: 4, was: 3, looked: false },
+      { hole: 5, was: 4, looked: false }
+    ]);
+    expect(taps.map((tap) => [tap.hole, tap.carried?.hole, tap.person])).toEqual([
+      [2, 1, PERSON],
+      [3, 2, PERSON],
+      [4, 3, PERSON],
+      [5, 4, PERSON]
+    ]);
+    expect(looks).toMatchObject([
+      { hole: 3, carried: { release: 1, hole: 2 }, frozen: { verdict: 'accept' } }
+    ]);
+    expect(since.again).toEqual([
+      { hole: 1, was: null, why: 'new-hole', inIt: false },
+      { hole: 2, was: 1, why: 'not-looked-at', inIt: true },
+      { hole: 4, was: 3, why: 'not-looked-at', inIt: true },
+      { hole: 5, was: 4, why: 'not-looked-at', inIt: true }
+    ]);
+  });
+
+  it.each<[string, Partial<IssuedHole>, Partial<Issue['facts']>, string]>([
+    ['another rivet', {}, { stacks: [stackOf('MS20470AD4-6')] }, 'another-rivet'],
+    ['another hole', {}, { stacks: [stackOf(PART, 0.136)] }, 'another-hole'],
+    ['another grip', { gripIn: 0.131 }, {}, 'another-grip'],
+    [
+      'other sheets of the same grip',
+      { room: { ...room, sheetsIn: [0.064, 0.051] } },
+      {},
+      'other-sheets'
+    ]
+  ])('is no head with %s: a rivet is in it', (_, changes, facts, why) => {
+    const before = earlier({ taps: DRIVEN, looks: [[9, 1]] });
+    const { since, taps, looks } = takeOver(before, {
+      facts: { ...FACTS, ...facts },
+      holes: [hole(1, changes)]
+    });
+    expect(since.again).toEqual([{ hole: 1, was: 1, why, inIt: true }]);
+    expect([taps, looks]).toEqual([[], []]);
+    // what stands in the metal and in no plan is said
+    expect(since.gone).toEqual([2, 3, 4]);
+  });
+
+  it('is the rivet without its look where other limits hold', () => {
+    const before = earlier({ taps: DRIVEN, looks: [[9, 1]] });
+    const { since, taps, looks } = takeOver(before, {
+      facts: { ...FACTS, limits: 'tight' },
+      holes: [hole(1)]
+    });
+    expect([taps.length, looks.length]).toEqual([1, 0]);
+    expect(since.again).toEqual([{ hole: 1, was: 1, why: 'other-limits', inIt: true }]);
+  });
+
+  const REPLACED: [number, object][] = [
+    [10, { kind: 'out', hole: 2, school: 'under-shank', how: 'plain' }],
+    [11, { kind: 'measured', hole: 2, widestIn: 0.137, seen: [] }]
+  ];
+
+  it('is a rivet of the next size where one was put in, release after release', () => {
+    const before = earlier({ taps: [...DRIVEN, [12, 2]], looks: [[14, 2]], rework: REPLACED });
+    const first = takeOver(before, { facts: FACTS, holes: ISSUE.holes });
+    const kept = first.holes.find(({ number }) => number === 2);
+    expect(kept?.dash).toBe(5);
+    expect(first.facts.stacks[kept?.stack ?? 0]).toMatchObject({ dash: 5, holeIn: 0.159 });
+    expect(first.since.replaced).toMatchObject([
+      { hole: 2, rivet: { dash: 5 }, planned: { partNumber: PART } }
+    ]);
+    expect(first.looks.map((look) => look.hole)).toEqual([2]);
+    const second = takeOver(
+      earlier(
+        { taps: DRIVEN, looks: [[20, 2]] },
+        { ...ISSUE, number: 2, facts: first.facts, holes: first.holes },
+        { ...first.since, changes: [] }
+      ),
+      { facts: FACTS, holes: ISSUE.holes }
+    );
+    expect(second.since.replaced).toEqual(first.since.replaced);
+    expect(second.holes.find(({ number }) => number === 2)?.dash).toBe(5);
+    expect(second.since.again.map(({ hole: at }) => at)).toEqual([1, 3, 4]);
+  });
+
+  it('is no replaced rivet where an edge came closer: its size was decided with the room there was', () => {
+    const before = earlier({ taps: [...DRIVEN, [12, 2]], rework: REPLACED });
+    const closer = hole(2, { room: { ...room, edgeIn: 0.32 } });
+    const { since } = takeOver(before, { facts: FACTS, holes: [closer] });
+    expect(since.again).toEqual([{ hole: 2, was: 2, why: 'less-room', inIt: true }]);
+  });
+
+  it('is no hole that stands empty', () => {
+    const before = earlier({ taps: DRIVEN, rework: REPLACED.slice(0, 1) });
+    const { since } = takeOver(before, { facts: FACTS, holes: [hole(2)] });
+    expect(since.again).toEqual([{ hole: 2, was: 2, why: 'empty', inIt: false }]);
+  });
+
+  it('counts no rivet of a cold batch twice', () => {
+    const before = earlier({ taps: DRIVEN });
+    const tap = before.driving[0];
+    if (tap?.kind === 'driven') tap.batch = '0d5bb3a2-3a4e-4c36-9f0e-0a5a3a3b1c0b';
+    const { taps } = takeOver(before, { facts: FACTS, holes: [hole(1)] });
+    expect(taps).toMatchObject([{ hole: 1, batch: null }]);
+  });
+});

@@ -1,0 +1,232 @@
+import { z } from 'zod';
+import type { HoleEvent, HoleState } from '../check/hole-events.ts';
+import type { DriveEvent, DriveState } from '../driving/drive-events.ts';
+import { rivetOfHole } from '../driving/rivet-of-hole.ts';
+import type { Issue, IssuedFacts, IssuedHole } from '../issue/issue.ts';
+import { ReplacedRivet } from '../reworking/replaced-rivet.ts';
+import { asReworked, type HoleRework, type ReworkState } from '../reworking/rework-events.ts';
+import { atLeast, looksSame } from '../units/tolerance.ts';
+
+export const AgainWhy = z.enum([
+  'new-hole',
+  'another-rivet',
+  'another-hole',
+  'another-grip',
+  'other-sheets',
+  'less-room',
+  'other-limits',
+  'empty',
+  'not-driven',
+  'not-looked-at'
+]);
+/** Why a head of a new release has to be driven or looked at, though there was an earlier one. */
+export type AgainWhy = z.output<typeof AgainWhy>;
+
+/** Whether what is planned is no longer what is in the hole: that one comes out first. */
+export const isAnotherRivet = (why: AgainWhy): boolean =>
+  why !== 'other-limits' && why !== 'not-looked-at' && why !== 'not-driven';
+
+const hole = z.int().min(1);
+export const SinceRelease = z.strictObject({
+  issue: z.string(),
+  release: z.int().min(1),
+  /** heads taken over as they were logged there: driven, and where `looked` looked at */
+  carried: z.array(z.strictObject({ hole, was: hole, looked: z.boolean() })),
+  /** heads to be driven or looked at, with the hole there; `inIt`: a rivet of the earlier release is in it */
+  again: z.array(z.strictObject({ hole, was: hole.nullable(), why: AgainWhy, inIt: z.boolean() })),
+  /** holes of the earlier release with a rivet in them, where the new one has none */
+  gone: z.array(hole),
+  /** rivets replaced there by another size or length, which the new release takes over */
+  replaced: z.array(
+    z.strictObject({
+      hole,
+      rivet: ReplacedRivet,
+      /** what the plan has for it: what the next release is compared with */
+      planned: z.strictObject({ partNumber: z.string(), holeIn: z.number() })
+    })
+  ),
+  /** holes with an approved blind fastener in them, which the new release takes over */
+  blind: z.array(z.strictObject({ hole, fastener: z.string() })),
+  /** fields of the joint that differ, as typed */
+  changes: z.array(z.strictObject({ path: z.string(), was: z.string(), now: z.string() }))
+});
+/** What a release changed against the one before it, frozen with it. */
+export type SinceRelease = z.output<typeof SinceRelease>;
+
+/** A release with everything that was logged of it. */
+export interface EarlierRelease {
+  issue: Pick<Issue, 'id' | 'number' | 'facts' | 'holes' | 'heldOpen'>;
+  driving: readonly DriveEvent[];
+  drive: DriveState;
+  states: ReadonlyMap<number, HoleState>;
+  rework: ReworkState;
+  /** what it took over itself; null for a first release */
+  since: SinceRelease | null;
+}
+
+type Tap = Extract<DriveEvent, { kind: 'driven' }>;
+
+/** A new release as it takes over what stays as it was. */
+export interface TakenOver {
+  facts: IssuedFacts;
+  holes: IssuedHole[];
+  /** the taps and looks it takes over, of holes by their new numbers */
+  taps: Tap[];
+  looks: HoleEvent[];
+  since: Omit<SinceRelease, 'changes'>;
+}
+
+const samePlace = (a: IssuedHole, b: IssuedHole): boolean =>
+  looksSame(a.xIn, b.xIn) && looksSame(a.yIn, b.yIn);
+const sameLength = (a: number | null, b: number | null): boolean =>
+  a === null || b === null ? a === b : looksSame(a, b);
+const sameSheets = (a: IssuedHole, b: IssuedHole): boolean => {
+  const [before, after] = [a.room?.sheetsIn ?? [], b.room?.sheetsIn ?? []];
+  return (
+    before.length === after.length && before.every((thick, at) => looksSame(thick, after[at] ?? 0))
+  );
+};
+/** Room enough for what was decided there: no edge and no neighbor came closer. */
+const asMuchRoom = ({ room: was }: IssuedHole, { room: now }: IssuedHole): boolean => {
+  if (!was || !now) return was === now;
+  const enough = (before: number | null, after: number | null) =>
+    after === null || (before !== null && (atLeast(after, before) || looksSame(after, before)));
+  return (
+    enough(was.edgeIn, now.edgeIn) &&
+    enough(was.pitchIn, now.pitchIn) &&
+    enough(was.betweenRowsIn, now.betweenRowsIn)
+  );
+};
+
+/** Whether the rivet that is in a hole was replaced by another than planned. */
+const replacedBy = (rework: HoleRework | undefined) =>
+  rework?.stage === 'ready' || rework?.stage === 'left' ? rework.rivet : null;
+
+/**
+ * What a new release takes over from the one before it: rivets that are in holes at the same place, of the same rivet in the
+ * same sheets, with their last look where the limits are the same. A rivet that was replaced by another size or length stays
+ * what it is: the metal has its hole. Everything else is driven, or looked at, again.
+ *
+ * @param next the new release as planned
+ * @throws never
+ * @source design: issuing; handbook 4.7 and 4.8
+ */
+export function takeOver(earlier: EarlierRelease, next: Pick<Issue, 'facts' | 'holes'>): TakenOver {
+  const { issue, driving, drive, states, rework } = earlier;
+  const present = asReworked(issue, rework);
+  const facts: IssuedFacts = { ...next.facts, stacks: [...next.facts.stacks] };
+  const sameLimits = issue.facts.limits === facts.limits && issue.facts.head === facts.head;
+  const taken: TakenOver = {
+    facts,
+    holes: [],
+    taps: [],
+    looks: [],
+    since: {
+      issue: issue.id,
+      release: issue.number,
+      carried: [],
+      again: [],
+      gone: [],
+      replaced: [],
+      blind: []
+    }
+  };
+  const { since } = taken;
+  const isIn = (number: number): boolean =>
+    drive.holes.get(number)?.driven === true || (states.get(number)?.last ?? null) !== null;
+  const found = new Set<number>();
+
+  const carry = (now: IssuedHole, was: IssuedHole): void => {
+    const from = { issue: issue.id, release: issue.number, hole: was.number };
+    const hit = drive.holes.get(was.number);
+    const tap = driving.findLast(
+      (event): event is Tap =>
+        event.kind === 'driven' && event.hole === was.number && event.at === hit?.hitAt
+    );
+    // its batch is counted where it was driven
+    if (hit?.driven && tap)
+      taken.taps.push({ ...tap, hole: now.number, batch: null, carried: tap.carried ?? from });
+    const look = sameLimits ? (states.get(was.number)?.last ?? null) : null;
+    if (look) taken.looks.push({ ...look, hole: now.number, carried: look.carried ?? from });
+    since.carried.push({ hole: now.number, was: was.number, looked: look !== null });
+    if (!look)
+      since.again.push({
+        hole: now.number,
+        was: was.number,
+        why: sameLimits ? 'not-looked-at' : 'other-limits',
+        inIt: true
+      });
+  };
+
+  for (const planned of next.holes) {
+    const was =
+      present.holes.find((one) => samePlace(one, planned)) ??
+      present.heldOpen.find((one) => samePlace(one, planned));
+    const again = (why: AgainWhy, inIt = false) => {
+      since.again.push({ hole: planned.number, was: was?.number ?? null, why, inIt });
+      taken.holes.push(planned);
+    };
+    if (!was) {
+      again('new-hole');
+      continue;
+    }
+    found.add(was.number);
+    const worked = rework.holes.get(was.number);
+    const fastener =
+      worked?.blind?.fastener ??
+      earlier.since?.blind.find((one) => one.hole === was.number)?.fastener;
+    if (fastener !== undefined) {
+      since.blind.push({ hole: planned.number, fastener });
+      taken.holes.push(planned);
+      continue;
+    }
+    if (worked?.stage === 'out' || worked?.stage === 'ask') {
+      again('empty');
+      continue;
+    }
+    const original = issue.holes.find(({ number }) => number === was.number);
+    if (!original) {
+      again('new-hole');
+      continue;
+    }
+    const inIt = isIn(was.number);
+    const after = rivetOfHole(next.facts, planned);
+    const before = rivetOfHole(issue.facts, original);
+    // what it took over itself is compared as it was planned
+    const kept = earlier.since?.replaced.find((one) => one.hole === was.number);
+    const { partNumber, holeIn } = kept?.planned ?? before;
+    const differs: AgainWhy | null =
+      partNumber !== after.partNumber || before.dimpledThrough !== after.dimpledThrough
+        ? 'another-rivet'
+        : !looksSame(holeIn, after.holeIn)
+          ? 'another-hole'
+          : !sameLength(original.gripIn, planned.gripIn)
+            ? 'another-grip'
+            : !sameSheets(original, planned)
+              ? 'other-sheets'
+              : null;
+    const rivet = replacedBy(worked) ?? kept?.rivet ?? null;
+    if (differs !== null) again(differs, inIt);
+    else if (rivet && !asMuchRoom(original, planned)) again('less-room', inIt);
+    else {
+      const stack = facts.stacks[planned.stack];
+      // the metal has that hole, whether its rivet is in yet or not
+      if (rivet && stack) {
+        facts.stacks.push({ ...stack, ...rivet });
+        taken.holes.push({ ...planned, dash: rivet.dash, stack: facts.stacks.length - 1 });
+        since.replaced.push({
+          hole: planned.number,
+          rivet,
+          planned: { partNumber: after.partNumber, holeIn: after.holeIn }
+        });
+      } else taken.holes.push(planned);
+      if (inIt) carry(planned, was);
+      else
+        since.again.push({ hole: planned.number, was: was.number, why: 'not-driven', inIt: false });
+    }
+  }
+  since.gone = present.holes
+    .map(({ number }) => number)
+    .filter((number) => !found.has(number) && isIn(number));
+  return taken;
+}

@@ -1,0 +1,97 @@
+import { randomUUID } from 'node:crypto';
+import { holeStream } from '../../../core/check/hole-events.ts';
+import { driveStream } from '../../../core/driving/drive-events.ts';
+import type { Stamped } from '../../../core/events/stream.ts';
+import type { IssuedFacts, IssuedHole } from '../../../core/issue/issue.ts';
+import { differences } from '../../../core/joint/differences.ts';
+import {
+  SinceRelease,
+  takeOver,
+  type EarlierRelease,
+  type TakenOver
+} from '../../../core/releases/since-release.ts';
+import { reworkStream } from '../../../core/reworking/rework-events.ts';
+import type { Database } from '../db/connect.ts';
+import { rowsOf } from '../db/work.ts';
+import { eventsOf } from '../events/read.ts';
+import { putTaken } from '../events/record.ts';
+import { DRIVE_EVENTS, HOLE_EVENTS, REWORK_EVENTS } from '../events/tables.ts';
+import { issueWithSource } from './issues.ts';
+import { Refused } from './outcome.ts';
+
+/** So many changed fields are told; more are another joint. */
+const MOST_CHANGES = 100;
+
+/** What a release took over, as it is stored with it; null for a first one. */
+export async function sinceOfIssue(
+  database: Database,
+  issueId: string
+): Promise<SinceRelease | null> {
+  const [row] = await rowsOf<{ since: unknown }>(
+    database,
+    'select since from joint_issues where id = $1',
+    [issueId]
+  );
+  return SinceRelease.nullable().parse(row?.since ?? null);
+}
+
+async function earlierRelease(
+  database: Database,
+  issueId: string
+): Promise<EarlierRelease & { definition: unknown }> {
+  // what is logged of it from now on stays with it: it is held while it is read
+  await rowsOf(database, 'select id from joint_issues where id = $1 for update', [issueId]);
+  const source = await issueWithSource(database, issueId);
+  if (!source) throw new Refused('not-found', 'there is no such issue');
+  const { issue, definition } = source;
+  const driving = await eventsOf(database, { stream: driveStream, table: DRIVE_EVENTS }, issueId);
+  const heads = await eventsOf(database, { stream: holeStream, table: HOLE_EVENTS }, issueId);
+  const reworks = await eventsOf(database, { stream: reworkStream, table: REWORK_EVENTS }, issueId);
+  const rework = reworkStream.project(issue, reworks);
+  if ([...rework.referrals.values()].some(({ answered }) => answered === null))
+    throw new Refused(
+      'not-possible',
+      `a question of release ${issue.number} is open: log its answer at Check first, a new release would lose sight of it`
+    );
+  return {
+    issue,
+    definition,
+    driving,
+    rework,
+    drive: driveStream.project({ ...issue, batches: [], rework }, driving),
+    states: holeStream.project({ ...issue, rework }, heads),
+    since: await sinceOfIssue(database, issueId)
+  };
+}
+
+/** What a new release takes over from the one before it, and what changed. */
+export async function takenOverFrom(
+  database: Database,
+  issueId: string,
+  next: { facts: IssuedFacts; holes: IssuedHole[]; definition: unknown }
+): Promise<Omit<TakenOver, 'since'> & { since: SinceRelease }> {
+  const earlier = await earlierRelease(database, issueId);
+  const taken = takeOver(earlier, next);
+  // as it will lie beside the other: what JSON does not hold is no difference
+  const asStored: unknown = JSON.parse(JSON.stringify(next.definition));
+  const changes = differences(earlier.definition, asStored)
+    .filter(({ was, now }) => was !== now)
+    .slice(0, MOST_CHANGES);
+  return { ...taken, since: { ...taken.since, changes } };
+}
+
+/** Puts what was taken over among the events of the new release, as it was logged. */
+export async function logTaken(
+  database: Database,
+  issueId: string,
+  { taps, looks }: Pick<TakenOver, 'taps' | 'looks'>,
+  personId: string
+): Promise<void> {
+  const row = <E extends Stamped & { by?: string; frozen: unknown }>(event: E) => {
+    const { frozen, ...move } = { ...event, id: randomUUID() };
+    delete move.by;
+    return { move, subjectId: issueId, frozen };
+  };
+  await putTaken(database, DRIVE_EVENTS, taps.map(row), personId);
+  await putTaken(database, HOLE_EVENTS, looks.map(row), personId);
+}

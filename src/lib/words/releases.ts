@@ -1,0 +1,29 @@
+import type { AgainWhy, SinceRelease } from '../../core/releases/since-release.ts';
+
+/** Why a head of a new release is driven or looked at again. */
+export const AGAIN_WHY: Record<AgainWhy, string> = {
+  'new-hole': 'a hole that was not there',
+  'another-rivet': 'another rivet is planned',
+  'another-hole': 'another hole is planned',
+  'another-grip': 'the grip is another',
+  'other-sheets': 'the sheets are others',
+  'less-room': 'it was replaced by another rivet, and an edge or a neighbor came closer',
+  'other-limits': 'other limits hold for its head',
+  empty: 'its hole was empty',
+  'not-driven': 'it was not driven',
+  'not-looked-at': 'its head was not looked at'
+};
+
+/** Heads that are driven or looked at again, together by why; those with an earlier rivet in them apart. */
+export function againInWords(
+  again: SinceRelease['again']
+): { why: AgainWhy; inIt: boolean; text: string; holes: number[] }[] {
+  const groups = new Map<string, { why: AgainWhy; inIt: boolean; text: string; holes: number[] }>();
+  for (const { hole, why, inIt } of again) {
+    const key = `${why} ${String(inIt)}`;
+    const group = groups.get(key) ?? { why, inIt, text: AGAIN_WHY[why], holes: [] };
+    group.holes.push(hole);
+    groups.set(key, group);
+  }
+  return [...groups.values()];
+}

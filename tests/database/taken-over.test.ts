@@ -1,0 +1,145 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
+import { reworkEvents } from '../../src/lib/server/events/rework-events.ts';
+import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
+import { holeEvents } from '../../src/lib/server/events/hole-events.ts';
+import { eventsOf } from '../../src/lib/server/events/read.ts';
+import { recordMoves } from '../../src/lib/server/events/record.ts';
+import { randomUUID } from 'node:crypto';
+import { DriveMove } from '../../src/core/driving/drive-events.ts';
+import { HoleLook } from '../../src/core/check/hole-look.ts';
+import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
+import type { Issue } from '../../src/core/issue/issue.ts';
+import { findRivets } from '../../src/lib/server/services/find-rivets.ts';
+import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
+import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { addJob } from '../../src/lib/server/services/jobs.ts';
+import { addJoint, saveJoint } from '../../src/lib/server/services/joints.ts';
+import { addPerson, type PersonView } from '../../src/lib/server/services/people.ts';
+import { addProfile } from '../../src/lib/server/services/profiles.ts';
+import { matterOf } from '../../src/lib/server/services/records.ts';
+import { sinceOfIssue } from '../../src/lib/server/services/take-over.ts';
+import { entered } from '../support/joints.ts';
+import { useDatabase } from './database.ts';
+import { valueOf } from './value-of.ts';
+
+const database = useDatabase();
+let mechanic: PersonView;
+let joint = '';
+let first: Issue;
+const BEGAN = Date.now() - 4 * 3_600_000;
+const stamp = (minutes: number) => ({
+  id: randomUUID(),
+  at: new Date(BEGAN + minutes * 60_000).toISOString(),
+  person: mechanic.id
+});
+const LAP = entered('lap', ['0.050', '0.063'], {
+  widthIn: '8',
+  dash: 4,
+  edgeIn: '0.4',
+  perInch: '2',
+  perInchReason: 'own data'
+});
+const newest = async (): Promise<Issue> => {
+  const issue = await latestIssue(database(), joint);
+  if (!issue) throw new Error('not issued');
+  return issue;
+};
+const looked = (hole: number, minutes: number) =>
+  HoleLook.parse({
+    ...stamp(minutes),
+    kind: 'checked',
+    hole,
+    diameterIn: 0.19,
+    heightIn: 0.062,
+    flags: []
+  });
+
+beforeAll(async () => {
+  mechanic = await addPerson(database(), { name: 'Odile Marn', role: 'mechanic' });
+  await addProfile(database(), DEFAULT_PROFILE);
+  const job = valueOf(
+    await addJob(database(), { number: '9', title: 't', place: 'p', data: 'sheet 4' })
+  );
+  joint = valueOf(await addJoint(database(), job, 'Lap released anew', LAP, mechanic.id));
+  valueOf(await issueJoint(database(), joint, 1, mechanic.id, new Date(BEGAN - 60_000)));
+  first = await newest();
+  const taps = first.holes.map(({ number: hole }, at) =>
+    DriveMove.parse({ ...stamp(at / 10), kind: 'driven', hole })
+  );
+  valueOf(await recordMoves(database(), driveEvents, first.id, taps, mechanic));
+  const looks = first.holes.slice(1).map(({ number }, at) => looked(number, 10 + at));
+  valueOf(await recordMoves(database(), holeEvents, first.id, looks, mechanic));
+});
+
+describe('a joint released anew', () => {
+  it('waits for the answer to a question that is open', async () => {
+    const question = ReworkMove.parse({
+      ...stamp(40),
+      kind: 'referred',
+      hole: null,
+      question: 'May the lap be widened?'
+    });
+    valueOf(await recordMoves(database(), reworkEvents, first.id, [question], mechanic));
+    const changed = { ...LAP, perInchReason: 'own data, sheet 5' };
+    const saved = await saveJoint(
+      database(),
+      joint,
+      { definition: changed, baseRevision: 1, title: 'Lap released anew' },
+      mechanic.id
+    );
+    expect(saved).toMatchObject({ ok: true, value: { saved: true, revision: 2 } });
+    const refusal = await issueJoint(database(), joint, 2, mechanic.id);
+    expect(refusal).toMatchObject({ ok: false, reason: 'not-possible' });
+    const answer = ReworkMove.parse({
+      ...stamp(45),
+      kind: 'answered',
+      referral: question.id,
+      answer: 'no',
+      answeredBy: 'data holder',
+      authority: 'letter 7',
+      then: { what: 'nothing' }
+    });
+    valueOf(await recordMoves(database(), reworkEvents, first.id, [answer], mechanic));
+  });
+
+  it('takes over what stays, as it was logged, and looks the same in every list', async () => {
+    valueOf(await issueJoint(database(), joint, 2, mechanic.id));
+    const second = await newest();
+    expect(second.number).toBe(2);
+    const since = await sinceOfIssue(database(), second.id);
+    expect(since?.carried).toHaveLength(first.holes.length);
+    expect(since?.again).toEqual([
+      {
+        hole: first.holes[0]?.number,
+        was: first.holes[0]?.number,
+        why: 'not-looked-at',
+        inIt: true
+      }
+    ]);
+    const heads = await eventsOf(database(), holeEvents, second.id);
+    expect(heads.map(({ hole, by, carried }) => [hole, by, carried?.release])).toEqual(
+      first.holes.slice(1).map(({ number }) => [number, 'Odile Marn', 1])
+    );
+    const { missing, record } = valueOf(await matterOf(database(), second.id));
+    expect(missing.must).toEqual([{ code: 'heads-due', holes: [first.holes[0]?.number] }]);
+    expect(missing.told.map(({ code }) => code)).toContain('taken-over');
+    expect(record.release.since?.release).toBe(1);
+    // each rivet is on record once
+    const { count } = await findRivets(database(), { joint: 'anew' });
+    expect(count).toBe(first.holes.length);
+  });
+
+  it('lets nobody else say that something was taken over', async () => {
+    const { id } = await newest();
+    const carried = { issue: first.id, release: 1, hole: 1 };
+    expect(
+      await recordMoves(database(), holeEvents, id, [{ ...looked(1, 60), carried }], mechanic)
+    ).toMatchObject({ ok: false, reason: 'not-possible' });
+    const tap = DriveMove.parse({ ...stamp(61), kind: 'driven', hole: 1, carried });
+    expect(await recordMoves(database(), driveEvents, id, [tap], mechanic)).toMatchObject({
+      ok: false,
+      reason: 'not-possible'
+    });
+  });
+});
