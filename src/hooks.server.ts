@@ -6,7 +6,7 @@ import {
   type ServerInit
 } from '@sveltejs/kit';
 import { closeDatabase, database } from '$lib/server/database';
-import { benches } from '$lib/server/devices/bench-hub';
+import { benches, calipers } from '$lib/server/devices/bench-hub';
 import { live } from '$lib/server/live/live-hub';
 import { endThreads } from '$lib/server/heavy/threads';
 import { log } from '$lib/server/log';
@@ -21,6 +21,7 @@ process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), endThr
 for (const signal of ['SIGTERM', 'SIGINT'] as const)
   process.on(signal, () => {
     benches.closeAll();
+    calipers.closeAll();
     live.closeAll();
   });
 

@@ -178,7 +178,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     });
     expect(text).toContain(digest);
     expect(text).toContain('SIGNED by Tomas Ekbrand (inspector, stamp 7)');
-    expect(text).toMatch(/rivet \d+ taken out \(under-shank, plain\)/);
+    expect(text).toMatch(/rivet \d+ taken out \(a size under the shank; as usual\)/);
     expect(text).toContain('answered by engineer on call on shop repair sheet QR-31, note 3');
     const said = execFileSync('node', ['.build/scripts/verify.js', json, digest], {
       encoding: 'utf8'

@@ -1,9 +1,15 @@
 import { z } from 'zod';
 import { answer, num, workLine, type Answer } from '../answer.ts';
 import { by, len } from '../notation.ts';
-import { HEAD_LIMITS, NOMINAL_HEIGHT_D, WIDEST_LONG_HEAD_D } from '../catalog/head-limits.ts';
+import {
+  headLimits,
+  limitsCalled,
+  longMayPass,
+  NOMINAL_HEIGHT_D,
+  WIDEST_LONG_HEAD_D
+} from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
-import { Dash, HeadLimitsKey, lengthIn } from '../schema/fields.ts';
+import { Dash, HeadLimitsKey, lengthIn, type HeadLimitsName } from '../schema/fields.ts';
 import { above, atLeast, atMost, below } from '../units/tolerance.ts';
 import { flagVerdict, graver, MeasuredFinding, SeenFlag, Verdict } from './findings.ts';
 
@@ -17,6 +23,9 @@ export const DrivenHeadInput = z.strictObject({
   flags: z.array(SeenFlag).max(100).default([])
 });
 export type DrivenHeadInput = z.output<typeof DrivenHeadInput>;
+
+/** A head by a school’s limits, or by those of the joint’s own data. */
+type HeadToJudge = Omit<DrivenHeadInput, 'limits'> & { limits: HeadLimitsName };
 
 export const DrivenHeadResult = z.strictObject({
   verdict: Verdict,
@@ -33,8 +42,8 @@ interface Measured {
 }
 
 /** Judges the two measurements alone; first match wins. */
-function judge(diameterD: number, heightD: number, limits: HeadLimitsKey): Measured {
-  const { diameterD: wide, heightD: high } = HEAD_LIMITS[limits];
+function judge(diameterD: number, heightD: number, limits: HeadLimitsName): Measured {
+  const { diameterD: wide, heightD: high } = headLimits(limits);
   if (below(diameterD, wide.low)) {
     const metalD3 = diameterD ** 2 * heightD;
     const leastMetalD3 = wide.low ** 2 * high.low;
@@ -61,7 +70,7 @@ function judge(diameterD: number, heightD: number, limits: HeadLimitsKey): Measu
     };
   if (above(diameterD, wide.high)) {
     const passable =
-      limits !== 'tight' && atMost(heightD, high.high) && atMost(diameterD, WIDEST_LONG_HEAD_D);
+      longMayPass(limits) && atMost(heightD, high.high) && atMost(diameterD, WIDEST_LONG_HEAD_D);
     return {
       verdict: passable ? 'accept' : 'replace',
       finding: 'too-long',
@@ -92,7 +101,7 @@ function judge(diameterD: number, heightD: number, limits: HeadLimitsKey): Measu
  * @source handbook 4.6; contract `driven-head`
  * @example driven-head {"dash":4,"diameterIn":0.161,"heightIn":0.092} -> {"verdict":"drive-more","findings":["under-driven"]}
  */
-export function drivenHead(input: DrivenHeadInput): Answer<DrivenHeadResult> {
+export function drivenHead(input: HeadToJudge): Answer<DrivenHeadResult> {
   const { dash, diameterIn, heightIn, limits, flags } = input;
   const D = rivetSize(dash).diameterIn;
   const diameterD = diameterIn / D;
@@ -111,7 +120,11 @@ export function drivenHead(input: DrivenHeadInput): Answer<DrivenHeadResult> {
     [
       workLine('diameter in D', by`${len(diameterIn)} / ${len(D)}`, diameterD, 'D'),
       workLine('height in D', by`${len(heightIn)} / ${len(D)}`, heightD, 'D'),
-      workLine(`measured, ${limits} limits`, measured.why, measured.finding ?? 'inside'),
+      workLine(
+        `measured, ${limitsCalled(limits)} limits`,
+        measured.why,
+        measured.finding ?? 'inside'
+      ),
       ...seen.map((flag) => workLine('seen', flag, flagVerdict(flag))),
       workLine('verdict', 'the gravest of these', verdict)
     ]

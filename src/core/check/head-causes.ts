@@ -1,4 +1,4 @@
-import { HEAD_LIMITS, NOMINAL_DIAMETER_D } from '../catalog/head-limits.ts';
+import { headLimits, NOMINAL_DIAMETER_D } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { workLine, type WorkLine } from '../answer.ts';
 import { by, len } from '../notation.ts';
@@ -92,7 +92,7 @@ export function driveTo({
   work: WorkLine[];
 } | null {
   const D = rivetSize(dash).diameterIn;
-  const { diameterD, heightD } = HEAD_LIMITS[limits];
+  const { diameterD, heightD } = headLimits(limits);
   const metal = diameterIn ** 2 * heightIn;
   const at = (wideD: number) => metal / (wideD * D) ** 2;
   const leastIn = Math.max(heightD.low * D, at(diameterD.high));

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { workLine, type Answer, type WorkLine } from '../answer.ts';
 import { by, len } from '../notation.ts';
-import { HEAD_LIMITS } from '../catalog/head-limits.ts';
+import { headLimits } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { saying, type RefusalSaid } from '../refusal-said.ts';
-import { Dash, HeadLimitsKey, lengthIn } from '../schema/fields.ts';
+import { Dash, HeadLimitsName, lengthIn } from '../schema/fields.ts';
 import { problemsOf } from '../schema/read.ts';
 import { above, below } from '../units/tolerance.ts';
 import { drivenHead, type DrivenHeadResult } from './driven-head.ts';
@@ -34,7 +34,7 @@ function slipped(key: Reading, valueIn: number, dash: Dash): RefusalSaid | null 
 export const HeadReading = z
   .strictObject({
     dash: Dash,
-    limits: HeadLimitsKey,
+    limits: HeadLimitsName,
     diameterIn: lengthIn("the head's diameter", { above: 0 }),
     heightIn: lengthIn("the head's height", { above: 0 }),
     flags: z.array(SeenFlag).max(20)
@@ -163,7 +163,7 @@ function reasonsFor(
   judged: DrivenHeadResult,
   { limits, dash }: Pick<HeadReading, 'limits' | 'dash'>
 ): ReasonSaid[] {
-  const { diameterD, heightD } = HEAD_LIMITS[limits];
+  const { diameterD, heightD } = headLimits(limits);
   const placed = (way: 'wide' | 'high', valueD: number, window: { low: number; high: number }) => ({
     code: 'placed' as const,
     way,

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { notPossible, type Answer, type WorkLine } from '../answer.ts';
-import { HEAD_LIMITS } from '../catalog/head-limits.ts';
+import { headLimits, longMayPass } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
-import type { Dash, HeadLimitsKey } from '../schema/fields.ts';
+import type { Dash, HeadLimitsName } from '../schema/fields.ts';
 import { readInput } from '../schema/read.ts';
 import { above, atLeast, atMost } from '../units/tolerance.ts';
 import type { Finding, LookVerdict } from './findings.ts';
@@ -48,7 +48,7 @@ export interface PlateSays {
  *
  * @source handbook 4.6; contract `gauge-verdict` and the windows of `driven-head`
  */
-export function plateSays(dash: Dash, limits: HeadLimitsKey, look: PlateLook): Answer<PlateSays> {
+export function plateSays(dash: Dash, limits: HeadLimitsName, look: PlateLook): Answer<PlateSays> {
   const { plate, fitsOver, touchesSheet, upperFits, upperTouches } = look;
   const lower = readInput(GaugeVerdictInput, {
     dash,
@@ -67,7 +67,7 @@ export function plateSays(dash: Dash, limits: HeadLimitsKey, look: PlateLook): A
     });
 
   const D = rivetSize(dash).diameterIn;
-  const { diameterD, heightD } = HEAD_LIMITS[limits];
+  const { diameterD, heightD } = headLimits(limits);
   const say = (
     verdict: LookVerdict,
     findings: Finding[],
@@ -95,7 +95,7 @@ export function plateSays(dash: Dash, limits: HeadLimitsKey, look: PlateLook): A
     upperTouches === true && upperNotchIn !== null && atMost(upperNotchIn, heightD.high * D);
   const high =
     upperTouches === false && upperNotchIn !== null && atLeast(upperNotchIn, heightD.high * D);
-  if (wide && (limits === 'tight' || high)) return say('replace', ['too-long'], []);
+  if (wide && (!longMayPass(limits) || high)) return say('replace', ['too-long'], []);
   if (wide) return say('measure', ['too-long'], notHigh ? ['too-long'] : ['too-long', 'too-high']);
   if (high && notWide && open.length === 0) return say('drive-more', ['under-driven'], []);
   if (high)

@@ -1,6 +1,6 @@
-import { HEAD_LIMITS, NOMINAL_HEIGHT_D, WIDEST_LONG_HEAD_D } from '../catalog/head-limits.ts';
+import { headLimits, NOMINAL_HEIGHT_D, WIDEST_LONG_HEAD_D } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
-import type { Dash, HeadLimitsKey } from '../schema/fields.ts';
+import type { Dash, HeadLimitsName } from '../schema/fields.ts';
 import { above, below } from '../units/tolerance.ts';
 import { drivenHead, type DrivenHeadResult } from './driven-head.ts';
 import type { Verdict } from './findings.ts';
@@ -8,7 +8,7 @@ import type { Verdict } from './findings.ts';
 /** Two readings with how far off each may be either way; inches. */
 export interface UncertainHead {
   dash: Dash;
-  limits: HeadLimitsKey;
+  limits: HeadLimitsName;
   diameterIn: number;
   heightIn: number;
   plusMinus: { diameterIn: number; heightIn: number };
@@ -31,7 +31,7 @@ function corners(valueIn: number, offIn: number, limitsIn: readonly number[]): n
 export function possibleVerdicts(head: UncertainHead): Set<Verdict> {
   const { dash, limits, plusMinus } = head;
   const D = rivetSize(dash).diameterIn;
-  const { diameterD, heightD } = HEAD_LIMITS[limits];
+  const { diameterD, heightD } = headLimits(limits);
   const wide = [diameterD.low, diameterD.high, WIDEST_LONG_HEAD_D].map((limit) => limit * D);
   const high = [heightD.low, NOMINAL_HEIGHT_D, heightD.high].map((limit) => limit * D);
   const found = new Set<Verdict>();

@@ -8,6 +8,7 @@ describe('the lines of a depth gauge', () => {
   it.each<[string, GaugeLine]>([
     ['FLUSH +0.0042 in', { kind: 'flush', flushnessIn: 0.0042, zeroed: true }],
     ['FLUSH -0.00105 in NOT-ZEROED', { kind: 'flush', flushnessIn: -0.00105, zeroed: false }],
+    ['WIDTH 0.1890 in', { kind: 'width', widthIn: 0.189 }],
     ['ZEROED', { kind: 'zeroed' }],
     ['OK', { kind: 'ok' }],
     ['AT -3', { kind: 'at', clicks: -3 }],
@@ -30,6 +31,8 @@ describe('the lines of a depth gauge', () => {
     'FLUSH 1e3 in',
     'FLUSH 0.1',
     'FLUSH 0.1 ft',
+    'WIDTH -0.1 in',
+    'WIDTH 0.1',
     'AT 1.5',
     'HELLO',
     'x'.repeat(500)

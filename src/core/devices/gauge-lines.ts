@@ -1,11 +1,13 @@
 import { MM_PER_IN } from '../units/factors.ts';
 import { writeDecimal } from '../units/format-length.ts';
 
-/** What a depth gauge says, one line each (docs/depth-gauge.md). Lengths in inches; above the skin is positive. */
+/** What a depth gauge or a caliper says, one line each (docs/depth-gauge.md). Lengths in inches; above the skin is positive. */
 export type GaugeLine =
   | { kind: 'id'; name: string; simulated: boolean }
   | { kind: 'zeroed' }
   | { kind: 'flush'; flushnessIn: number; zeroed: boolean }
+  /** between the jaws of a caliper, sent when its button is pressed */
+  | { kind: 'width'; widthIn: number }
   /** simulated only: where the cage stands */
   | { kind: 'at'; clicks: number }
   /** simulated only: a hole was cut */
@@ -14,6 +16,7 @@ export type GaugeLine =
   | { kind: 'error'; message: string };
 
 const FLUSH = /^FLUSH ([+-]?\d+(?:\.\d+)?) (in|mm)( NOT-ZEROED)?$/;
+const WIDTH = /^WIDTH (\d+(?:\.\d+)?) (in|mm)$/;
 /** what this program sends; a gauge may send mm */
 const UNIT = 'in';
 const LONGEST_LINE = 200;
@@ -31,6 +34,11 @@ export function readGaugeLine(line: string): GaugeLine | null {
       flushnessIn: flush[2] === 'mm' ? value / MM_PER_IN : value,
       zeroed: flush[3] === undefined
     };
+  }
+  const width = WIDTH.exec(text);
+  if (width) {
+    const value = Number(width[1]);
+    return { kind: 'width', widthIn: width[2] === 'mm' ? value / MM_PER_IN : value };
   }
   const [word = '', ...rest] = text.split(' ');
   const said = rest.join(' ');
@@ -56,6 +64,8 @@ export function writeGaugeLine(said: GaugeLine): string {
       const figure = writeDecimal(said.flushnessIn, 4, PLACES);
       return `FLUSH ${figure.startsWith('-') ? '' : '+'}${figure} ${UNIT}${said.zeroed ? '' : ' NOT-ZEROED'}`;
     }
+    case 'width':
+      return `WIDTH ${writeDecimal(said.widthIn, 4, PLACES)} ${UNIT}`;
     case 'at':
       return `AT ${said.clicks}`;
     case 'cut':

@@ -1,4 +1,4 @@
-import type { Dash, HeadLimitsKey } from '../schema/fields.ts';
+import type { Dash, HeadLimitsName } from '../schema/fields.ts';
 import type { DriveState } from './drive-events.ts';
 import { seenVerdict } from './head-by-camera.ts';
 
@@ -15,7 +15,7 @@ export interface CameraLooks {
 export function cameraLooks(
   { holes, seen }: Pick<DriveState, 'holes' | 'seen'>,
   order: readonly number[],
-  limits: HeadLimitsKey,
+  limits: HeadLimitsName,
   dashOf: (hole: number) => Dash
 ): CameraLooks {
   const driven = order.filter((number) => holes.get(number)?.driven);

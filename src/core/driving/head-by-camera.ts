@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { answer, notPossible, workLine, type Answer } from '../answer.ts';
-import { HEAD_LIMITS, NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
+import { headLimits, NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { by, len } from '../notation.ts';
-import type { Dash, HeadLimitsKey } from '../schema/fields.ts';
+import type { Dash, HeadLimitsName } from '../schema/fields.ts';
 import { atLeast, atMost, below } from '../units/tolerance.ts';
 
 const pixels = (what: string) =>
@@ -77,11 +77,11 @@ export type SeenVerdict = 'within' | 'too-narrow' | 'too-wide' | 'measure-again'
 
 export function seenVerdict(
   dash: Dash,
-  limits: HeadLimitsKey,
+  limits: HeadLimitsName,
   { diameterIn, plusMinusIn }: SeenDiameter
 ): SeenVerdict {
   const D = rivetSize(dash).diameterIn;
-  const { low, high } = HEAD_LIMITS[limits].diameterD;
+  const { low, high } = headLimits(limits).diameterD;
   const [leastIn, mostIn] = [diameterIn - plusMinusIn, diameterIn + plusMinusIn];
   if (below(mostIn, low * D)) return 'too-narrow';
   if (below(high * D, leastIn)) return 'too-wide';

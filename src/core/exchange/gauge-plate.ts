@@ -1,5 +1,5 @@
 import { by, len, type Notation } from '../notation.ts';
-import { HEAD_LIMITS } from '../catalog/head-limits.ts';
+import { headLimits } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Pattern } from './pattern.ts';
 import { circle, text, type PathCorner, type Stroke } from './strokes.ts';
@@ -64,7 +64,7 @@ function notchedEdge(
  * @source handbook 4.3 (protrusion) and 4.6 (limits)
  */
 export function gaugePlate(dashes: readonly Dash[], limits: HeadLimitsKey): GaugePlate {
-  const { diameterD, heightD } = HEAD_LIMITS[limits];
+  const { diameterD, heightD } = headLimits(limits);
   const largestD = Math.max(...dashes.map((dash) => rivetSize(dash).diameterIn));
   const topIn = IDEAL_PROTRUSION_D * largestD + BETWEEN_IN;
   const holesIn = topIn + diameterD.high * largestD;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { PlannedHole } from '../plan/holes.ts';
 import { RuleProfile } from '../rules/profile.ts';
-import { Dash, Head, HeadLimitsKey } from '../schema/fields.ts';
+import { Dash, Head, HeadLimitsName } from '../schema/fields.ts';
 import { predictHead } from '../stack/predict-head.ts';
 
 /** What one stack of an issue is riveted with; lengths in inches. */
@@ -28,7 +28,9 @@ export const IssuedFacts = z.strictObject({
   holeIn: z.number(),
   widthIn: z.number(),
   overlapIn: z.number(),
-  limits: HeadLimitsKey,
+  limits: HeadLimitsName,
+  /** the data that they stand in, where they are the joint's own */
+  limitsReference: z.string().nullable().default(null),
   /** by whose word the parts stay together with what drilling left between them; null where they come apart */
   keptClosed: z.string().nullable().default(null),
   /** null when the plan could not predict a head */

@@ -67,6 +67,10 @@ const editReading = {
 };
 
 /** What every kind of joint picks rather than measures. */
+/** No driven head is outside these, in D. */
+const WIDE_D = { least: 1, most: 2.5 };
+const HIGH_D = { least: 0.2, most: 1.2 };
+
 export const commonPicked = {
   /** thick parts that are meant: the path of a thickness, and the text that was confirmed there; another text asks again */
   thickMeant: z.record(z.string().max(100), z.string().max(200)).default({}),
@@ -83,6 +87,8 @@ export const commonPicked = {
   scale: RulerScale,
   /** closed structure: once drilled, the parts cannot be taken apart */
   closed: z.boolean().default(false),
+  /** heads are held against limits of the joint's own data instead of the shop's */
+  ownHeads: z.boolean().default(false),
   /** where running marks are measured from: an end, the cut-out's edge, or one of the fixed holes */
   datum: z
     .string()
@@ -104,6 +110,13 @@ export const commonReading = {
   perInchReason: z.string().max(120, 'a reason is at most 120 characters'),
   /** by whose word parts stay together with what drilling left between them */
   closedReason: z.string().max(120, 'a reason is at most 120 characters'),
+  /** the joint's own limits of heads, in D; null: not given */
+  headWideLowD: orNull(written('the least diameter', WIDE_D)),
+  headWideHighD: orNull(written('the largest diameter', WIDE_D)),
+  headHighLowD: orNull(written('the least height', HIGH_D)),
+  headHighHighD: orNull(written('the largest height', HIGH_D)),
+  /** the data they stand in */
+  headsReason: z.string().max(120, 'a reference is at most 120 characters'),
   /** kept free between an obstacle and the rivet's head */
   toolClearanceIn: orUsual(lengthIn('the tool clearance', { least: 0, most: 6 }), TOOL_CLEARANCE_IN)
 };

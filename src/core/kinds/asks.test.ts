@@ -21,6 +21,11 @@ describe('the questions of each kind', () => {
       'perInch',
       'perInchReason',
       'closedReason',
+      'headWideLowD',
+      'headWideHighD',
+      'headHighLowD',
+      'headHighHighD',
+      'headsReason',
       'toolClearanceIn'
     ];
     const measured = Object.entries(joint).filter(

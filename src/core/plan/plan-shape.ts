@@ -9,7 +9,7 @@ import type { PlannedHole } from './holes.ts';
 import type { KindLayout } from '../kinds/kind-layout.ts';
 import type { LaidHoles } from './lay-out.ts';
 import type { JointMass } from './mass.ts';
-import type { Dash } from '../schema/fields.ts';
+import type { Dash, HeadLimitsName } from '../schema/fields.ts';
 import type { FlushMethodResult } from '../stack/flush-method.ts';
 import type { HeldSheet } from '../stack/layers.ts';
 import type { WideHoles } from '../stack/wide-holes.ts';
@@ -97,6 +97,8 @@ export interface Plan {
   /** the same reckoned on the other sheet; null while the sheets are equal */
   requiredOnOther: Answer<Needed> | null;
   sizes: SizeOption[];
+  /** what its heads are held against: the shop's limits, or those of its own data */
+  headLimits: HeadLimitsName;
   layout: Answer<JointLayout>;
   holes: PlannedHole[];
   /** the largest rivet each hole could still take, in the order of the holes */

@@ -2,6 +2,7 @@ import { workLine } from '../answer.ts';
 import { by, len } from '../notation.ts';
 import { drillIn } from '../catalog/drills.ts';
 import { rivetSize } from '../catalog/rivets.ts';
+import { headLimitsOf, type OwnHeads } from './head-limits-of.ts';
 import type { PlannedStack } from './plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import type { Alloy, Dash, Head } from '../schema/fields.ts';
@@ -64,9 +65,10 @@ export function rivetFor(
  */
 export function planStack(
   { name, sheets, dash, rivets, gripsIn }: StackToPlan,
-  { head, alloy }: { head: Head; alloy: Alloy },
+  joint: { head: Head; alloy: Alloy } & OwnHeads,
   profile: RuleProfile
 ): PlannedStack {
+  const { head, alloy } = joint;
   const { flush, length, dimpledThrough, namedFromIn } = rivetFor(
     sheets,
     dash,
@@ -97,7 +99,7 @@ export function planStack(
           gripIn: length.result.gripIn,
           lengthIn: length.result.lengthIn,
           holeIn: diameterIn,
-          limits: profile.headLimits,
+          limits: headLimitsOf(joint, profile).limits,
           dimpled: dimpledThrough
         },
         wide

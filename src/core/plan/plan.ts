@@ -6,6 +6,7 @@ import { neededFor, needsOf, reckonedSheets } from './needs.ts';
 import { DASHES, rivetSize } from '../catalog/rivets.ts';
 import { kindOf, type Joint } from '../kinds/joint.ts';
 import type { OnProgress } from '../layout/fill-near.ts';
+import { headLimitsOf } from './head-limits-of.ts';
 import { headroom, type HoleHeadroom } from './headroom.ts';
 import { holeChecks } from './hole-checks.ts';
 import { holeRooms, type HoleRoom } from '../layout/hole-room.ts';
@@ -221,6 +222,7 @@ function derive(
     kind.ok && laid ? answer(laid.layout, kind.work) : (kind as Exclude<typeof kind, { ok: true }>);
   const derived: Omit<Plan, 'warnings'> = {
     ...carry,
+    headLimits: headLimitsOf(joint, profile).limits,
     layout,
     holes: laid?.layout.holes ?? [],
     headroom: laid?.headroom ?? [],

@@ -5,6 +5,7 @@ import { drillIn } from '../catalog/drills.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Joint } from '../kinds/joint.ts';
 import type { PlannedStack } from './plan-shape.ts';
+import { headLimitsOf } from './head-limits-of.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { candidateLengths, type CandidateLength } from '../stack/candidate-lengths.ts';
 import { fullHoleHeightIn, type DrivenRivet } from '../stack/driving.ts';
@@ -157,7 +158,8 @@ export function stackView(stack: PlannedStack, joint: Joint, profile: RuleProfil
         namedFromIn: stack.namedFromIn,
         holeIn: hole.diameterIn,
         wide: stack.wide,
-        pickedIn: length.ok ? length.result.lengthIn : null
+        pickedIn: length.ok ? length.result.lengthIn : null,
+        limits: headLimitsOf(joint, profile).limits
       },
       profile
     ),

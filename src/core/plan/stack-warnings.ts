@@ -1,7 +1,8 @@
-import { HEAD_LIMITS, NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
+import { headLimits, NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Joint } from '../kinds/joint.ts';
 import type { Plan, PlannedStack, PlannedTry, PlanWarning } from './plan-shape.ts';
+import { headLimitsOf, isWiderThanShop } from './head-limits-of.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import type { FlushMethod } from '../stack/flush-method.ts';
 import { protrusionInWindow } from '../stack/rivet-length.ts';
@@ -94,14 +95,14 @@ function lengthWarnings(stack: PlannedStack, of: Of, profile: RuleProfile): Foun
       ];
 }
 
-function headWarnings(stack: PlannedStack, of: Of, profile: RuleProfile): Found[] {
+function headWarnings(stack: PlannedStack, of: Of, joint: Joint, profile: RuleProfile): Found[] {
   const { head, length, dash } = stack;
   if (!head.ok)
     return length.ok
       ? [{ level: 'stop', said: { code: 'no-head', stack: of, why: head.error.said } }]
       : [];
   if (head.result.heightBandD !== null) return [];
-  const { diameterD, heightD } = HEAD_LIMITS[profile.headLimits];
+  const { diameterD, heightD } = headLimits(headLimitsOf(joint, profile).limits);
   const wideD = head.result.diameterAtHalfDIn / rivetSize(dash).diameterIn;
   return [
     {
@@ -169,6 +170,16 @@ function closedWarnings(joint: Joint, { layout, stacks }: Derived): Found[] {
   ];
 }
 
+/** Limits of the joint's own data: whole, and said where they let through more than the shop's. */
+function ownHeadWarnings(joint: Joint, profile: RuleProfile): Found[] {
+  const { limits, missing } = headLimitsOf(joint, profile);
+  if (missing !== null) return [{ level: 'stop', said: { code: 'own-heads-unfinished', missing } }];
+  if (!joint.ownHeads) return [];
+  const reference = joint.headsReason.trim();
+  const wider = isWiderThanShop(limits, profile.headLimits);
+  return [{ level: wider ? 'attention' : 'note', said: { code: 'own-heads', reference, wider } }];
+}
+
 function filmWarnings({ sheets }: Joint): Found[] {
   const named = sheets.filter((sheet) => sheet.film).map(({ name }) => name);
   return named.length === 0
@@ -205,12 +216,13 @@ export function stackWarnings(joint: Joint, derived: Derived, profile: RuleProfi
       return [
         ...flushWarnings(stack, of),
         ...lengthWarnings(stack, of, profile),
-        ...headWarnings(stack, of, profile)
+        ...headWarnings(stack, of, joint, profile)
       ];
     }),
     ...hotWarnings(joint, stacks),
     ...filmWarnings(joint),
-    ...closedWarnings(joint, derived)
+    ...closedWarnings(joint, derived),
+    ...ownHeadWarnings(joint, profile)
   ];
   return said.map((warning) => ({ station: 'stack', ...warning }));
 }

@@ -5,6 +5,7 @@ import type { CauseSaid } from '../stack/measured-protrusion.ts';
 import type { LayoutWarningSaid } from '../kinds/layout-warning.ts';
 import type { Dash, Family } from '../schema/fields.ts';
 import type { Sheet } from '../joint/sheets.ts';
+import type { OwnLimitsMissing } from './head-limits-of.ts';
 import type { AdriftSaid } from './adrift.ts';
 
 /** What Carry warns of. */
@@ -77,6 +78,8 @@ type StackSaid =
       nominalHeightD: number;
     }
   | { code: 'closed'; reason: string }
+  | { code: 'own-heads-unfinished'; missing: OwnLimitsMissing }
+  | { code: 'own-heads'; reference: string; wider: boolean }
   | { code: 'closed-unsaid' | 'closed-panel' }
   | { code: 'closed-flush'; stack: string | null }
   | { code: 'hold-nothing'; holes: number[] }

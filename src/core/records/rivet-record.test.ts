@@ -38,6 +38,7 @@ const ISSUE = {
     widthIn: 4,
     overlapIn: 0.84,
     limits: 'standard',
+    limitsReference: null,
     keptClosed: null,
     predictedIn3: 0.0046,
     rules: DEFAULT_PROFILE,

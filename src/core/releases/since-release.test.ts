@@ -44,6 +44,7 @@ const FACTS: Issue['facts'] = {
   widthIn: 6,
   overlapIn: 0.9,
   limits: 'standard',
+  limitsReference: null,
   keptClosed: null,
   predictedIn3: 0.0022,
   rules: DEFAULT_PROFILE,

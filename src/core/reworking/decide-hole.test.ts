@@ -14,6 +14,7 @@ const facts = (changes: Partial<IssuedFacts> = {}): IssuedFacts => ({
   widthIn: 9,
   overlapIn: 1,
   limits: 'standard',
+  limitsReference: null,
   keptClosed: null,
   predictedIn3: 0.0022,
   rules: DEFAULT_PROFILE,

@@ -39,6 +39,7 @@ const ISSUE = {
     widthIn: 9,
     overlapIn: 1,
     limits: 'standard',
+    limitsReference: null,
     keptClosed: null,
     predictedIn3: 0.0022,
     rules: DEFAULT_PROFILE,

@@ -150,3 +150,18 @@ export const Family = z.enum(['high-strength', 'clad-2024', '5052']);
 export type Family = z.infer<typeof Family>;
 export const HeadLimitsKey = z.enum(['standard', 'tight', 'classic-flush']);
 export type HeadLimitsKey = z.infer<typeof HeadLimitsKey>;
+/** Limits that a joint's own data give: least and largest diameter, then height, in D. */
+export const OwnHeadLimits = z.templateLiteral([
+  'own:',
+  z.number(),
+  ':',
+  z.number(),
+  ':',
+  z.number(),
+  ':',
+  z.number()
+]);
+export type OwnHeadLimits = z.output<typeof OwnHeadLimits>;
+export const HeadLimitsName = z.union([HeadLimitsKey, OwnHeadLimits]);
+/** Which limits heads are held against: a school's, or those of the joint's own data. */
+export type HeadLimitsName = z.output<typeof HeadLimitsName>;

@@ -1,9 +1,9 @@
 import { workLine, type Answer, type WorkLine } from '../answer.ts';
 import { by, len } from '../notation.ts';
-import { HEAD_LIMITS } from '../catalog/head-limits.ts';
+import { headLimits } from '../catalog/head-limits.ts';
 import { LONGEST_LENGTH_DASH, rivetSize, SHORTEST_LENGTH_DASH } from '../catalog/rivets.ts';
 import type { RuleProfile } from '../rules/profile.ts';
-import type { Alloy, Dash, Head } from '../schema/fields.ts';
+import type { Alloy, Dash, Head, HeadLimitsName } from '../schema/fields.ts';
 import { floorTo, same } from '../units/tolerance.ts';
 import { writeLengthDash, writePartNumber } from './part-number.ts';
 import { predictHead, type PredictHeadResult } from './predict-head.ts';
@@ -51,6 +51,8 @@ export interface LengthsToWeigh {
   /** what the shank loses into sheets that are drilled larger */
   wide: WideHoles;
   pickedIn: number | null;
+  /** what its head is held against, where not by the shop's limits */
+  limits?: HeadLimitsName;
 }
 
 /** Neighbours shown on each side of the ideal. */
@@ -76,14 +78,16 @@ export function candidateLengths(
     namedFromIn,
     holeIn,
     wide,
-    pickedIn
+    pickedIn,
+    limits: own
   }: LengthsToWeigh,
   profile: RuleProfile
 ): CandidateLength[] {
+  const limits = own ?? profile.headLimits;
   const D = rivetSize(dash).diameterIn;
   const stepsPerIn = profile.increments === 'half' ? 32 : 16;
   const { protrusionMinD, protrusionMaxD } = profile.multipliers;
-  const { diameterD, heightD } = HEAD_LIMITS[profile.headLimits];
+  const { diameterD, heightD } = headLimits(limits);
   const below = floorTo((gripIn + namedFromIn + IDEAL_PROTRUSION_D * D) * stepsPerIn);
   const steps = Array.from({ length: 2 * EACH_SIDE }, (_, at) => below - EACH_SIDE + 1 + at);
   return steps.flatMap((step): CandidateLength[] => {
@@ -100,7 +104,7 @@ export function candidateLengths(
         gripIn,
         lengthIn,
         holeIn,
-        limits: profile.headLimits,
+        limits,
         dimpled: dimpledThrough
       },
       wide

@@ -1,9 +1,14 @@
 import { z } from 'zod';
 import { answer, invalidInput, notPossible, num, workLine, type Answer } from '../answer.ts';
 import { by, cubic, len } from '../notation.ts';
-import { HEAD_LIMITS, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
+import {
+  headLimits,
+  limitsCalled,
+  NOMINAL_DIAMETER_D,
+  NOMINAL_HEIGHT_D
+} from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
-import { Dash, Head, HeadLimitsKey, lengthIn } from '../schema/fields.ts';
+import { Dash, Head, HeadLimitsKey, lengthIn, type HeadLimitsName } from '../schema/fields.ts';
 import { above, below } from '../units/tolerance.ts';
 import { FILLED_HOLE_D, NO_WIDE_HOLES, type WideHoles } from './wide-holes.ts';
 
@@ -18,6 +23,9 @@ export const PredictHeadInput = z.strictObject({
   dimpled: z.boolean('dimpled is true or false').default(false)
 });
 export type PredictHeadInput = z.output<typeof PredictHeadInput>;
+
+/** A rivet whose head is held against a school’s limits, or those of the joint’s own data. */
+type HeadToPredict = Omit<PredictHeadInput, 'limits'> & { limits: HeadLimitsName };
 
 export const PredictHeadResult = z.strictObject({
   volumeIn3: z.number(),
@@ -45,7 +53,7 @@ const cylinderHeightIn = (volumeIn3: number, diameterIn: number): number =>
  * @example predict-head {"dash":4,"head":"universal","gripIn":0.08,"lengthIn":0.25,"holeIn":0.1285} -> {"heightAt1p5DIn":0.073537}
  */
 export function predictHead(
-  input: PredictHeadInput,
+  input: HeadToPredict,
   wide: WideHoles = NO_WIDE_HOLES
 ): Answer<PredictHeadResult> {
   const { dash, head, gripIn, lengthIn, holeIn, limits, dimpled } = input;
@@ -74,7 +82,7 @@ export function predictHead(
 
   const diameterAtHalfDIn = Math.sqrt((4 * volumeIn3) / (Math.PI * NOMINAL_HEIGHT_D * D));
   const heightAt1p5DIn = cylinderHeightIn(volumeIn3, NOMINAL_DIAMETER_D * D);
-  const { diameterD, heightD } = HEAD_LIMITS[limits];
+  const { diameterD, heightD } = headLimits(limits);
   const low = Math.max(heightD.low, cylinderHeightIn(volumeIn3, diameterD.high * D) / D);
   const high = Math.min(heightD.high, cylinderHeightIn(volumeIn3, diameterD.low * D) / D);
   const heightBandD = above(low, high) ? null : { low, high: Math.max(low, high) };
@@ -106,7 +114,7 @@ export function predictHead(
     workLine('diameter at ½ D high', '√(4·V / (π·½D))', diameterAtHalfDIn, 'in'),
     workLine('height at 1.5 D wide', '4·V / (π·(1.5D)²)', heightAt1p5DIn, 'in'),
     workLine(
-      `heights to stop at, ${limits} limits`,
+      `heights to stop at, ${limitsCalled(limits)} limits`,
       `both ${diameterD.low}–${diameterD.high} D wide and ${heightD.low}–${heightD.high} D high`,
       heightBandD ? `${num(low)} to ${num(heightBandD.high)}` : 'none',
       heightBandD ? 'D' : ''

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Alloy, Dash, Head, HeadLimitsKey, lengthIn } from '../schema/fields.ts';
+import { Alloy, Dash, Head, HeadLimitsName, lengthIn } from '../schema/fields.ts';
 
 const named = (what: string, most: number) =>
   z.string().trim().min(1, `${what} is missing`).max(most, `${what} is at most ${most} characters`);
@@ -14,7 +14,7 @@ const rivet = {
   gripIn: lengthIn('the grip', { above: 0, most: 4 }),
   holeIn: lengthIn('the hole', { above: 0, most: 1 }),
   dimpled: z.boolean('dimpled is true or false').default(false),
-  limits: HeadLimitsKey.default('standard'),
+  limits: HeadLimitsName.default('standard'),
   /** metal that goes into sheets that are drilled larger, in³ */
   wideIn3: z.number().min(0).default(0),
   /** the lot of rivets it is tried with; empty where nobody said */

@@ -2,10 +2,16 @@ import { z } from 'zod';
 import { CameraShot } from '../camera-view.ts';
 import { endpoint } from './endpoint.ts';
 
-/** Lines to the simulated depth gauge of a cage; what it says comes back as server-sent events from the same place. */
-export const gaugeLinesAt = endpoint({
+/** Which instrument, and where: the depth gauge of a cage, the caliper at a release. */
+export interface DevicePlace {
+  device: 'depth-gauge' | 'caliper';
+  place: string;
+}
+
+/** Lines to a simulated instrument; what it says comes back as server-sent events from the same address. */
+export const deviceLinesAt = endpoint({
   method: 'POST',
-  path: ({ cage }: { cage: string }) => `/api/devices/depth-gauge/${cage}`,
+  path: ({ device, place }: DevicePlace) => `/api/devices/${device}/${place}`,
   request: z.strictObject({ lines: z.array(z.string().max(200)).min(1).max(20) }),
   response: z.object({ taken: z.int() })
 });

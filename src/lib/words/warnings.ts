@@ -44,6 +44,12 @@ const CHECK_NAMES: Record<CheckRule, string> = {
 const MOST_NAMED = 6;
 
 /** Ends a sentence about some holes. */
+const OWN_LIMITS_MISSING = {
+  figures: 'Give the least and the largest diameter and height, in D.',
+  order: 'A least lies under its largest: look at the four figures again.',
+  reference: 'Say in which data they stand; without it nobody can follow them.'
+} as const;
+
 function holesNamed(holes: readonly number[]): string {
   if (holes.length === 0) return '';
   const more = holes.length > MOST_NAMED ? ` and ${holes.length - MOST_NAMED} more` : '';
@@ -283,6 +289,18 @@ export function warningInWords(
       return written(
         'The parts stay together: chips and burrs between them are accepted',
         `${sentence(said.reason)}.`
+      );
+    case 'own-heads-unfinished':
+      return written(
+        'The joint’s own limits of heads are not whole',
+        OWN_LIMITS_MISSING[said.missing]
+      );
+    case 'own-heads':
+      return written(
+        `Heads are held against the joint’s own limits: ${said.reference}`,
+        said.wider
+          ? 'They let through heads that the shop’s limits do not.'
+          : 'They are within the shop’s.'
       );
     case 'closed-unsaid':
       return written(

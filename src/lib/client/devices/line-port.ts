@@ -1,4 +1,4 @@
-import { gaugeLinesAt } from '$lib/api/devices.ts';
+import { deviceLinesAt, type DevicePlace } from '$lib/api/devices.ts';
 import { call } from '../call';
 import { whileInFront } from './while-in-front';
 
@@ -15,11 +15,11 @@ export interface LinePort {
 export class ServedPort implements LinePort {
   #leave: (() => void) | null = null;
 
-  constructor(private readonly cage: string) {}
+  constructor(private readonly at: DevicePlace) {}
 
   open(online: (line: string) => void, onopen: (open: boolean) => void): void {
     this.#leave = whileInFront(() => {
-      const source = new EventSource(gaugeLinesAt.path({ cage: this.cage }));
+      const source = new EventSource(deviceLinesAt.path(this.at));
       source.onopen = () => onopen(true);
       // The browser goes on trying by itself.
       source.onerror = () => onopen(false);
@@ -32,7 +32,7 @@ export class ServedPort implements LinePort {
   }
 
   async write(lines: string[]): Promise<boolean> {
-    const reply = await call(gaugeLinesAt, { cage: this.cage }, { lines });
+    const reply = await call(deviceLinesAt, this.at, { lines });
     return reply.reached && reply.ok;
   }
 

@@ -1,16 +1,16 @@
 <script lang="ts">
   import { scaleLinear } from 'd3';
-  import { HEAD_LIMITS, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '$core/catalog/head-limits.ts';
+  import { headLimits, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '$core/catalog/head-limits.ts';
   import { headsInD, type HoleEvent } from '$core/check/hole-events.ts';
   import { atLeast, atMost } from '$core/units/tolerance.ts';
-  import type { HeadLimitsKey } from '$core/schema/fields.ts';
+  import type { HeadLimitsName } from '$core/schema/fields.ts';
   import VerdictMark from '$lib/ui/kit/VerdictMark.svelte';
   import Axis from './Axis.svelte';
 
   /** Both measures of a head at once: the gate that it must pass, the head as typed, and the last ten behind it. */
   interface Props {
     events: readonly HoleEvent[];
-    limits: HeadLimitsKey;
+    limits: HeadLimitsName;
     /** the head that is being typed */
     now: { diameterD: number; heightD: number } | null;
   }
@@ -25,7 +25,7 @@
   /** shown beyond the gate on every side, D */
   const AROUND_D = { wide: 0.16, high: 0.09 };
 
-  const gate = $derived(HEAD_LIMITS[limits]);
+  const gate = $derived(headLimits(limits));
   const trail = $derived(headsInD(events).slice(-TRAIL));
   const heads = $derived([...trail, ...(now ? [now] : [])]);
   const domain = (low: number, high: number, around: number, of: readonly number[]) => [

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { line, scaleLinear } from 'd3';
-  import { HEAD_LIMITS, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '$core/catalog/head-limits.ts';
-  import type { HeadLimitsKey } from '$core/schema/fields.ts';
+  import { headLimits, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '$core/catalog/head-limits.ts';
+  import type { HeadLimitsName } from '$core/schema/fields.ts';
   import type { DrivingMoment } from '$core/stack/driving.ts';
   import { headCurve, type HeadMoment } from '$core/stack/head-curve.ts';
   import type { PredictHeadResult } from '$core/stack/predict-head.ts';
@@ -11,7 +11,7 @@
   interface Props {
     head: PredictHeadResult;
     diameterIn: number;
-    limits: HeadLimitsKey;
+    limits: HeadLimitsName;
     /** where the section stands */
     now?: DrivingMoment | null;
   }
@@ -30,7 +30,7 @@
   // Driving goes from left to right: the height falls.
   const x = $derived(scaleLinear([tallest, LOWEST_D], [LEFT, widthPx - RIGHT]));
   const y = $derived(scaleLinear([0.9, WIDEST_SHOWN_D], [heightPx - BOTTOM, TOP]));
-  const { diameterD, heightD } = $derived(HEAD_LIMITS[limits]);
+  const { diameterD, heightD } = $derived(headLimits(limits));
   const band = $derived(head.heightBandD);
   const path = $derived(
     line<HeadMoment>(

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { line, scaleLinear } from 'd3';
-  import { HEAD_LIMITS, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '$core/catalog/head-limits.ts';
+  import { headLimits, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '$core/catalog/head-limits.ts';
   import { runStatistics, runWork, type RunWarning } from '$core/check/run-statistics.ts';
   import { type HeadInD } from '$core/check/hole-events.ts';
-  import type { HeadLimitsKey } from '$core/schema/fields.ts';
+  import type { HeadLimitsName } from '$core/schema/fields.ts';
   import Arithmetic from '$lib/ui/kit/Arithmetic.svelte';
   import VerdictMark from '$lib/ui/kit/VerdictMark.svelte';
   import Axis from './Axis.svelte';
@@ -15,7 +15,7 @@
     measure: 'wide' | 'high';
     /** the head that comes next; null where none does */
     next: number | null;
-    limits: HeadLimitsKey;
+    limits: HeadLimitsName;
     picked: number;
     onpick: (hole: number) => void;
     /** its figures are opened to their arithmetic */
@@ -30,7 +30,7 @@
   const BOTTOM = 40;
   const MOST_SHOWN = 60;
   const shown = $derived(heads.slice(-MOST_SHOWN));
-  const { low, high } = $derived(HEAD_LIMITS[limits][measure === 'wide' ? 'diameterD' : 'heightD']);
+  const { low, high } = $derived(headLimits(limits)[measure === 'wide' ? 'diameterD' : 'heightD']);
   const nominal = $derived(measure === 'wide' ? NOMINAL_DIAMETER_D : NOMINAL_HEIGHT_D);
   const word = $derived(measure === 'wide' ? 'diameter' : 'height');
   const valueOf = (head: HeadInD) => (measure === 'wide' ? head.diameterD : head.heightD);

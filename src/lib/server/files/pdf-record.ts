@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { JointRecord, Seal } from '../../../core/signing/record.ts';
-import { HEAD_LIMITS } from '../../../core/catalog/head-limits.ts';
+import { headLimits, limitsCalled } from '../../../core/catalog/head-limits.ts';
 import { rivetSize } from '../../../core/catalog/rivets.ts';
 import { PAPERS, type Paper } from '../../../core/exchange/tiles.ts';
 import { CANNOT_TELL, FINDING_NAMES } from '../../words/heads.ts';
@@ -178,14 +178,14 @@ export const pdfRecord = (
     for (const words of sheetsTyped(release.definition)) say(words);
 
     heading(sheet, 'Rivets and limits');
-    const { diameterD, heightD } = HEAD_LIMITS[facts.limits];
+    const { diameterD, heightD } = headLimits(facts.limits);
     for (const part of new Set(holes.flatMap(({ partNumber }) => partNumber ?? []))) {
       const own = holes.filter(({ partNumber }) => partNumber === part);
       const [first] = own;
       if (!first) continue;
       const D = rivetSize(first.dash).diameterIn;
       say(
-        `${own.length} × ${part}: hole ${length(first.holeIn ?? 0)}, grip ${length(first.gripIn ?? 0)}, length ${length(first.lengthIn ?? 0)}. Heads by ${facts.limits} limits: ${length(diameterD.low * D)} to ${length(diameterD.high * D)} wide (${diameterD.low} to ${diameterD.high} D), ${length(heightD.low * D)} to ${length(heightD.high * D)} high (${heightD.low} to ${heightD.high} D).`
+        `${own.length} × ${part}: hole ${length(first.holeIn ?? 0)}, grip ${length(first.gripIn ?? 0)}, length ${length(first.lengthIn ?? 0)}. Heads by ${limitsCalled(facts.limits)} limits${facts.limitsReference === null ? '' : ` (${facts.limitsReference})`}: ${length(diameterD.low * D)} to ${length(diameterD.high * D)} wide (${diameterD.low} to ${diameterD.high} D), ${length(heightD.low * D)} to ${length(heightD.high * D)} high (${heightD.low} to ${heightD.high} D).`
       );
     }
     for (const { move, by } of driving)

@@ -2,7 +2,7 @@
   import type { Snippet } from 'svelte';
   import Mark from '../../ui/marks/Mark.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
-  import { HEAD_LIMITS, nominalHead } from '$core/catalog/head-limits.ts';
+  import { headLimits, nominalHead } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import type { ShopPlate } from '$core/devices/shop-plate.ts';
   import { looksAsked, Place, type SeenFlag } from '$core/check/findings.ts';
@@ -17,6 +17,7 @@
   import MetalBar from '../../ui/kit/MetalBar.svelte';
   import OutboxNotice from '$lib/ui/OutboxNotice.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
+  import CaliperPanel from './CaliperPanel.svelte';
   import DueBar from './DueBar.svelte';
   import FlushEntry from './FlushEntry.svelte';
   import HeadTaught from './HeadTaught.svelte';
@@ -71,7 +72,7 @@
   );
   const rivetIn = $derived(rivetSize(dash).diameterIn);
   const nominal = $derived(nominalHead(rivetIn));
-  const limits = $derived(HEAD_LIMITS[desk.issue.facts.limits]);
+  const limits = $derived(headLimits(desk.issue.facts.limits));
   const timesD = ({ low, high }: { low: number; high: number }) => ({
     low: low * rivetIn,
     high: high * rivetIn
@@ -169,6 +170,11 @@
       }}
       ondone={record}
       onclean={allClean}
+    />
+    <CaliperPanel
+      issueId={desk.issue.id}
+      nextIn={desk.typedFor(hole).diameter.trim() === '' ? nominal.wideIn : nominal.highIn}
+      onread={(text, simulated) => readings?.take(text, simulated)}
     />
   {:else if desk.way === 'plate'}
     <PlateEntry

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { HEAD_LIMITS } from '$core/catalog/head-limits.ts';
+  import { headLimits, limitsCalled } from '$core/catalog/head-limits.ts';
   import { headsInD } from '$core/check/hole-events.ts';
   import { emptyHoles, NO_REWORK } from '$core/reworking/rework-events.ts';
   import { useReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
@@ -77,7 +77,7 @@
 
 {#if open.issue && open.desk}
   {@const { facts, holes } = open.issue}
-  {@const limits = HEAD_LIMITS[facts.limits]}
+  {@const limits = headLimits(facts.limits)}
   <StationFrame worksheetFirst>
     {#snippet drawing()}
       {#if open.issue && open.desk}
@@ -212,7 +212,9 @@
         {#if open.desk?.way === 'plate'}<span><kbd>Y</kbd> <kbd>N</kbd> answer the plate</span>{/if}
         <span><kbd>[</kbd> <kbd>]</kbd> hole back, on</span>
         <span class="limits">
-          limits: {facts.limits}, {preferences.text(limits.diameterD.low * D)} to {preferences.inWords(
+          limits: {limitsCalled(facts.limits)}{facts.limitsReference === null
+            ? ''
+            : ` (${facts.limitsReference})`}, {preferences.text(limits.diameterD.low * D)} to {preferences.inWords(
             limits.diameterD.high * D
           )} wide ({limits.diameterD.low.toFixed(2)} to {limits.diameterD.high.toFixed(2)} D), {preferences.text(
             limits.heightD.low * D

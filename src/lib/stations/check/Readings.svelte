@@ -53,6 +53,15 @@
   export function begin(): void {
     goTo('diameter');
   }
+  /** A reading that came from an instrument: into the field one is in, else the first that is empty; on as by Enter. */
+  export function take(text: string, simulated: boolean): void {
+    const field =
+      fieldOf(document.activeElement) ??
+      FIELDS.find((one) => typed[one].trim() === '') ??
+      'diameter';
+    desk.type(hole, { [field]: text, ...(simulated ? { simulated } : {}) });
+    enter(field);
+  }
   /** What keeps the head from being recorded, the first field first; null where nothing does. */
   const wrongField = (): Field | null =>
     FIELDS.find((field) => typed[field].trim() === '' || problems[field]) ?? null;

@@ -42,7 +42,7 @@
         <strong>{text}{inIt ? ', a rivet is in it' : ''}:</strong>
         {#each holes as hole (hole)}
           {#if onpick}<button class="hole" type="button" onclick={() => onpick(hole)}>{hole}</button
-            >{:else}{hole}{' '}{/if}
+            >{:else}{hole},{/if}
         {/each}
       </p>
     {/each}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { usePreferences } from '$lib/client/preferences.svelte';
+  import { limitsCalled } from '$core/catalog/head-limits.ts';
   import { looksSame } from '$core/units/tolerance.ts';
   import type { PlannedStack } from '$core/plan/plan-shape.ts';
   import type { StackView } from '$core/plan/stack-view.ts';
@@ -106,9 +107,9 @@
       label="Shop head"
       note="predicted at ½ D high"
       {work}
-      source="{rules.headLimits} limits; volume is constant{stack.dimpledThrough
-        ? '; of the metal beyond the dimple'
-        : ''}"
+      source="{limitsCalled(
+        workspace.shown?.plan.headLimits ?? rules.headLimits
+      )} limits; volume is constant{stack.dimpledThrough ? '; of the metal beyond the dimple' : ''}"
     >
       <Length lengthIn={result.diameterAtHalfDIn} decimal />
     </Figure>

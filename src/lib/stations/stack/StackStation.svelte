@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { HEAD_LIMITS } from '$core/catalog/head-limits.ts';
+  import { headLimits } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { stoppedUpTo } from '$core/plan/blocks.ts';
   import { drivingMoment } from '$core/stack/driving.ts';
@@ -14,6 +14,7 @@
   import FlushRule from './FlushRule.svelte';
   import LengthTable from './LengthTable.svelte';
   import Apart from './Apart.svelte';
+  import OwnHeads from './OwnHeads.svelte';
   import MeasuredRivet from './MeasuredRivet.svelte';
   import StackFigures from './StackFigures.svelte';
   import TrueSize from './TrueSize.svelte';
@@ -83,7 +84,7 @@
               <HeadCurve
                 head={stack.head.result}
                 diameterIn={D}
-                limits={rules.headLimits}
+                limits={shown.plan.headLimits}
                 now={view.rivet && drivingMoment(view.rivet, heightIn)}
               />
             {/if}
@@ -138,6 +139,7 @@
     {#if stack}<MeasuredRivet {stack} />{/if}
     <SheetsEditor detail />
     <Apart />
+    <OwnHeads />
     <div class="more">
       <button class="act" type="button" onclick={() => (billOpen = true)}>Bill of rivets</button>
       <button class="act" type="button" onclick={() => (glassOpen = true)}>True size</button>
@@ -154,7 +156,7 @@
     {shown}
     {stack}
     {view}
-    limits={HEAD_LIMITS[rules.headLimits]}
+    limits={headLimits(shown.plan.headLimits)}
     open={glassOpen}
     onclose={() => (glassOpen = false)}
   />

@@ -22,7 +22,8 @@
   let { cageId, setup, clicks, comeUp, onread }: Props = $props();
   const PLACES = 5;
   let refused = $state(false);
-  const gauge = new DepthGauge(new ServedPort(untrack(() => cageId)), ({ flushnessIn, zeroed }) => {
+  const port = new ServedPort({ device: 'depth-gauge', place: untrack(() => cageId) });
+  const gauge = new DepthGauge(port, ({ flushnessIn, zeroed }) => {
     refused = !zeroed;
     if (zeroed)
       onread(

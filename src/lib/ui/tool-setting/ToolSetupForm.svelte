@@ -258,7 +258,12 @@
     <Choice
       label="Limits"
       value={of('limits')}
-      options={options(HeadLimitsKey.options)}
+      options={[
+        ...options(HeadLimitsKey.options),
+        ...(of('limits').startsWith('own:')
+          ? [{ value: of('limits'), text: 'the joint’s own' }]
+          : [])
+      ]}
       onchoose={(value) => type('limits', value)}
     />
   {/if}

@@ -1,4 +1,4 @@
-import { gaugeLinesAt } from '$lib/api/devices.ts';
+import { deviceLinesAt } from '$lib/api/devices.ts';
 import { benches } from '$lib/server/devices/bench-hub';
 import { lineStream } from '$lib/server/devices/line-stream';
 import { serve } from '$lib/server/serve';
@@ -10,7 +10,7 @@ export const GET: RequestHandler = ({ params }) =>
   lineStream((send, close) => benches.listen(params.cage, send, close));
 
 /** Lines for it; the answers come over the stream. */
-export const POST = serve(gaugeLinesAt, async ({ params, body }) => {
+export const POST = serve(deviceLinesAt, async ({ params, body }) => {
   for (const line of body.lines) benches.say(params['cage'] ?? '', line);
   return done({ taken: body.lines.length });
 });

@@ -1,0 +1,80 @@
+<script lang="ts">
+  import { headLimits } from '$core/catalog/head-limits.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { useWorkspace } from '$lib/client/workspace.svelte';
+  import Choice from '../../ui/kit/Choice.svelte';
+  import LengthField from '../../ui/kit/LengthField.svelte';
+
+  /** Limits of driven heads that the joint's own data give, in D, with where they stand. */
+  const workspace = useWorkspace();
+  const preferences = usePreferences();
+  const entered = $derived(workspace.entered);
+  const shop = $derived(headLimits(workspace.profile.headLimits));
+  const D = $derived(workspace.shown?.plan.diameterIn ?? null);
+  const FIELDS = $derived([
+    { key: 'headWideLowD', label: 'Diameter at least', shop: shop.diameterD.low },
+    { key: 'headWideHighD', label: 'at most', shop: shop.diameterD.high },
+    { key: 'headHighLowD', label: 'Height at least', shop: shop.heightD.low },
+    { key: 'headHighHighD', label: 'at most', shop: shop.heightD.high }
+  ] as const);
+  /** what cannot be read stays in sight, whichever is chosen */
+  const asked = $derived(
+    entered.ownHeads || FIELDS.some(({ key }) => workspace.problemAt(key) !== undefined)
+  );
+  /** a typed multiple of D as a length */
+  function asLength(text: string): string {
+    const value = Number(text.trim().replace(',', '.'));
+    return D === null || text.trim() === '' || !Number.isFinite(value)
+      ? 'in D'
+      : `in D: ${preferences.inWords(value * D)}`;
+  }
+</script>
+
+<section aria-label="Limits of the heads">
+  <Choice
+    label="Heads are held against"
+    value={entered.ownHeads ? 'own' : 'shop'}
+    options={[
+      { value: 'shop', text: 'The shop’s limits' },
+      { value: 'own', text: 'The joint’s own data' }
+    ]}
+    onchoose={(value) => workspace.edit({ ownHeads: value === 'own' }, 'ownHeads')}
+  />
+  {#if asked}
+    <div class="four">
+      {#each FIELDS as { key, label, shop: usual } (key)}
+        <div>
+          <LengthField
+            {label}
+            plain
+            placeholder="{usual} D by the shop"
+            value={entered[key]}
+            problem={workspace.problemAt(key)}
+            oninput={(text) => workspace.edit({ [key]: text }, key)}
+          />
+          <p class="hint">{asLength(entered[key])}</p>
+        </div>
+      {/each}
+    </div>
+    <LengthField
+      label="Where do these limits stand?"
+      plain
+      placeholder="drawing, repair sheet, page"
+      value={entered.headsReason}
+      problem={workspace.problemAt('headsReason')}
+      oninput={(text) => workspace.edit({ headsReason: text }, 'headsReason')}
+    />
+  {/if}
+</section>
+
+<style>
+  section {
+    display: grid;
+    gap: 8px;
+  }
+  .four {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 4px 10px;
+  }
+</style>
