@@ -118,7 +118,8 @@ beforeAll(async () => {
     '0010-settings-of-tools',
     '0011-rework-and-signing',
     '0012-rivets-on-record',
-    '0013-what-a-release-took-over'
+    '0013-what-a-release-took-over',
+    '0014-graded-coupons'
   ]);
 });
 afterAll(async () => {

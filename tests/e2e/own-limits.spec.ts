@@ -8,13 +8,14 @@ test('heads held against the joint’s own data, measured with a caliper that ha
   await signIn(page, app);
   await openOwn(page, app, BOTTOM_LAP, 'stack');
   await page.getByRole('radio', { name: 'The joint’s own data' }).check({ force: true });
-  await expect(page.getByText('The joint’s own limits of heads are not whole')).toBeVisible();
+  const sheet = page.getByRole('complementary', { name: 'Worksheet' });
+  await expect(sheet.getByText('The joint’s own limits of heads are not whole')).toBeVisible();
   const limits = page.getByRole('region', { name: 'Limits of the heads' });
   await limits.getByLabel('Diameter at least').fill('1.36');
   await limits.getByLabel('at most').first().fill('1.62');
   await limits.getByLabel('Height at least').fill('0.42');
   await limits.getByLabel('at most').last().fill('0.6');
-  await expect(page.getByText('Say in which data they stand')).toBeVisible();
+  await expect(sheet.getByText('Say in which data they stand')).toBeVisible();
   await limits.getByLabel('Where do these limits stand?').fill('drawing R-7, note 3');
   await expect(
     page.getByText('Heads are held against the joint’s own limits: drawing R-7, note 3')
@@ -32,6 +33,8 @@ test('heads held against the joint’s own data, measured with a caliper that ha
   await caliper.getByRole('button', { name: 'Press its button' }).click();
   await expect(page.getByLabel('Diameter', { exact: true })).not.toHaveValue('');
   await caliper.getByRole('button', { name: 'Press its button' }).click();
-  // by Enter after the height it is recorded, as practice
+  // after the height it is recorded as by Enter: as practice
+  await expect(page.getByRole('heading', { name: /^Head 2 of/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Hole back' }).click();
   await expect(page.getByText('simulated: practice, not for the record')).toBeVisible();
 });

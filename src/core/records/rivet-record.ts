@@ -109,7 +109,12 @@ const counts = (event: HoleEvent): boolean =>
 const tapCounts = (event: DriveEvent): event is Extract<DriveEvent, { hole: number }> =>
   'hole' in event && !(event.kind === 'driven' && event.carried !== undefined);
 
-function settingOf(rivet: HoleRivet, settings: readonly SettingSpan[], at: string): string | null {
+/** The setting that a run stood under at an instant: the latest that was begun and not withdrawn; null where none was. */
+export function settingAt(
+  rivet: Pick<HoleRivet, 'partNumber' | 'dimpledThrough'>,
+  settings: readonly SettingSpan[],
+  at: string
+): string | null {
   const atMs = Date.parse(at);
   const stood = settings.filter(
     ({ run, begunAt, withdrawnAt }) =>
@@ -193,7 +198,7 @@ function ofHole(
               ? null
               : lotAt(lotsTold(driving), partNumber, Date.parse(first.at))
             : (batchLots.get(batch) ?? null),
-        setting: first === undefined ? null : settingOf(rivet, settings, first.at),
+        setting: first === undefined ? null : settingAt(rivet, settings, first.at),
         verdict: last?.frozen.verdict ?? null,
         findings: once(looks.flatMap(({ frozen }) => frozen.findings)),
         diameterD: measured?.frozen.diameterD ?? null,

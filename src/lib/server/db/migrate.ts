@@ -13,6 +13,7 @@ import { settingsOfTools } from './migrations/0010-settings-of-tools.ts';
 import { reworkAndSigning } from './migrations/0011-rework-and-signing.ts';
 import { rivetsOnRecord } from './migrations/0012-rivets-on-record.ts';
 import { whatAReleaseTookOver } from './migrations/0013-what-a-release-took-over.ts';
+import { gradedCoupons } from './migrations/0014-graded-coupons.ts';
 
 /**
  * Brings the database to the newest shape; migrations only run forward.
@@ -34,7 +35,8 @@ export async function migrate({ sequelize }: Database): Promise<string[]> {
       settingsOfTools,
       reworkAndSigning,
       rivetsOnRecord,
-      whatAReleaseTookOver
+      whatAReleaseTookOver,
+      gradedCoupons
     ],
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),

@@ -23,7 +23,9 @@
   import StationFrame from '../../ui/joint/StationFrame.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
   import Pick from '../../ui/kit/Pick.svelte';
+  import { cold } from '$lib/client/cold.svelte';
   import DueBar from './DueBar.svelte';
+  import { headGroups } from './head-groups';
   import SinceCard from './SinceCard.svelte';
   import HeadTable from './HeadTable.svelte';
   import HeardHeads from './HeardHeads.svelte';
@@ -68,8 +70,25 @@
   let view = $state<'wide' | 'high' | 'table'>('wide');
   let of = $state('');
   const heads = $derived(headsInD(open.desk?.events ?? []));
-  const people = $derived([...new Set(heads.map(({ by }) => by))]);
-  const shownHeads = $derived(of === '' ? heads : heads.filter(({ by }) => by === of));
+  const groups = $derived(
+    open.issue
+      ? headGroups({
+          issue: open.issue,
+          heads,
+          driven: drive.desk?.state.holes ?? new Map(),
+          settings: drive.toolsSet.map(({ id, run, begunAt, setup, state }) => ({
+            id,
+            run,
+            begunAt,
+            withdrawnAt: state.withdrawn?.at ?? null,
+            tool: setup.name
+          })),
+          lots: new Map(cold.batches.map(({ id, lot }) => [id, lot]))
+        })
+      : []
+  );
+  const group = $derived(groups.find(({ value }) => value === of));
+  const shownHeads = $derived(group ? heads.filter((head) => group.has(head)) : heads);
   const empty = $derived(emptyHoles(open.desk?.rework ?? NO_REWORK));
   const reworked = (hole: number): 'out' | 'left' | null =>
     empty.has(hole) ? 'out' : open.desk?.left.has(hole) ? 'left' : null;
@@ -109,15 +128,15 @@
               ]}
               onchoose={(value) => (view = value)}
             />
-            {#if people.length > 1}
+            {#if groups.length > 0}
               <Pick
-                label="Measured by"
-                value={of}
+                label="Which heads"
+                value={group ? of : ''}
                 options={[
-                  { value: '', text: 'everyone' },
-                  ...people.map((name) => ({ value: name, text: name }))
+                  { value: '', text: 'all of them' },
+                  ...groups.map(({ value, text }) => ({ value, text }))
                 ]}
-                onchoose={(name) => (of = name)}
+                onchoose={(value) => (of = value)}
               />
             {/if}
           </div>

@@ -38,6 +38,7 @@
           >{text}</a
         >
       {/each}
+      <a class="act" href="/records/grading">Grading</a>
     </nav>
   </header>
   <div class="halves">
