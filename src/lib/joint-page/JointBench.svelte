@@ -1,13 +1,7 @@
 <script lang="ts">
   import { onMount, untrack, type Snippet } from 'svelte';
   import { goto } from '$app/navigation';
-  import type { HoleEvent } from '$core/check/hole-events.ts';
-  import type { DriveEvent } from '$core/driving/drive-events.ts';
-  import type { Issue } from '$core/issue/issue.ts';
-  import type { EnteredJoint } from '$core/kinds/joint.ts';
-  import type { SinceRelease } from '$core/releases/since-release.ts';
-  import type { RuleProfile } from '$core/rules/profile.ts';
-  import { asReworked, NO_REWORK, type ReworkEvent } from '$core/reworking/rework-events.ts';
+  import { asReworked, NO_REWORK } from '$core/reworking/rework-events.ts';
   import { provideReworkDesk, ReworkDesk } from '$lib/stations/check/rework-desk.svelte';
   import { CheckDesk } from '$lib/stations/check/check-desk.svelte';
   import { provideIssueDesk } from '$lib/stations/check/issue-desk';
@@ -15,15 +9,14 @@
   import { provideReadyDesk, ReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
   import { countsOf, provideStock } from '$lib/client/stock';
   import { cold } from '$lib/client/cold.svelte';
-  import type { ToolSettingLine } from '$lib/tool-setting-view';
-  import type { BinView } from '$lib/stock-view.ts';
   import { whenIdle } from '$lib/client/when-idle';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { provideWorkspace, Workspace } from '$lib/client/workspace.svelte';
   import { printOf } from '$core/plan/blocks.ts';
   import { Seen } from '$lib/client/seen.svelte';
   import { isPlanStation, standings } from '$lib/stations/standings';
-  import { stationOf, STATIONS, type StationKey } from '$lib/stations/stations.ts';
+  import { stationOf, STATIONS } from '$lib/stations/stations.ts';
+  import type { BenchProps } from './bench-props';
   import { jointKeys } from './joint-keys';
   import KeysSheet from './KeysSheet.svelte';
   import JointTools from './JointTools.svelte';
@@ -36,36 +29,7 @@
   import StopBar from './StopBar.svelte';
 
   /** One joint: its name, whether it is saved, the seven stations, and the one being worked at. */
-  interface Props {
-    joint: {
-      id: string;
-      job: { id: string; number: string; place: string; data: string };
-      title: string;
-      definition: EnteredJoint;
-      revision: number;
-      profileId: string;
-      savedAt: string;
-      savedBy: string | null;
-      profile: RuleProfile;
-    };
-    issue: Issue | null;
-    events: HoleEvent[];
-    driving: DriveEvent[];
-    rework: ReworkEvent[];
-    /** who signed the newest release; null while nobody has */
-    signedBy: string | null;
-    /** what that release took over; null for a first one */
-    since: SinceRelease | null;
-    /** settings of tools made for its runs, the latest first */
-    toolsSet: readonly ToolSettingLine[];
-    ready: ConstructorParameters<typeof ReadyDesk>[1];
-    /** who is at the bench; empty when nobody said */
-    person: string;
-    /** bins with rivets in them */
-    drawers: readonly BinView[];
-    station: StationKey;
-    children: Snippet;
-  }
+  type Props = BenchProps & { children: Snippet };
   let {
     joint,
     issue,

@@ -254,3 +254,10 @@ export function nextInWords({
       return `Head ${next}: by the shop’s plan`;
   }
 }
+
+/** What a joint’s own limits of heads want before they count. */
+export const OWN_LIMITS_MISSING = {
+  figures: 'Give the least and the largest diameter and height, in D.',
+  order: 'A least lies under its largest: look at the four figures again.',
+  reference: 'Say in which data they stand; without it nobody can follow them.'
+} as const;

@@ -6,6 +6,7 @@ import type { PlanWarning } from '../../core/plan/plan-shape.ts';
 import type { PlanWarningSaid } from '../../core/plan/warning-said.ts';
 import { asRanges } from '../../core/units/ranges.ts';
 import type { AdriftSaid } from '../../core/plan/adrift.ts';
+import { OWN_LIMITS_MISSING } from './heads.ts';
 import { placeInWords } from './places.ts';
 import { refusalInWords } from './refusals.ts';
 import { causeInWords } from './stacks.ts';
@@ -44,11 +45,6 @@ const CHECK_NAMES: Record<CheckRule, string> = {
 const MOST_NAMED = 6;
 
 /** Ends a sentence about some holes. */
-const OWN_LIMITS_MISSING = {
-  figures: 'Give the least and the largest diameter and height, in D.',
-  order: 'A least lies under its largest: look at the four figures again.',
-  reference: 'Say in which data they stand; without it nobody can follow them.'
-} as const;
 
 function holesNamed(holes: readonly number[]): string {
   if (holes.length === 0) return '';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { surroundings } from '../../../core/reworking/surroundings.ts';
 import type { JointRecord, Seal } from '../../../core/signing/record.ts';
 import { headLimits, limitsCalled } from '../../../core/catalog/head-limits.ts';
 import { rivetSize } from '../../../core/catalog/rivets.ts';
@@ -10,6 +11,57 @@ import { ASSUMED, toldInWords } from '../../words/signing.ts';
 import type { WriteLength } from '../../words/writing.ts';
 import { pdfPages, pt, type Face } from './pdf-pages.ts';
 import { heading, LEFT, line, table, type Sheet } from './pdf-sheet.ts';
+
+/** What lies around a hole that a question was put about, to scale. */
+function closeUp({ page, footPt }: Sheet, { release, holes }: JointRecord, number: number): void {
+  const around = surroundings(
+    {
+      facts: release.facts,
+      holes: holes.map((hole) => ({ ...hole, stack: -1 })),
+      heldOpen: []
+    },
+    number
+  );
+  if (!around) return;
+  const side = pt(1.8);
+  if (page.y + side > footPt) {
+    page.addPage();
+    page.y = pt(0.6);
+  }
+  const scale = side / around.widthIn;
+  const top = page.y + 4;
+  const at = (xIn: number, yIn: number): [number, number] => [
+    LEFT + xIn * scale,
+    top + yIn * scale
+  ];
+  const { left, right, top: upper, bottom } = around.edges;
+  const [x0, y0] = at(left ?? 0, upper ?? 0);
+  const [x1, y1] = at(right ?? around.widthIn, bottom ?? around.heightIn);
+  page.save().rect(LEFT, top, side, side).clip();
+  page
+    .lineWidth(0.8)
+    .rect(x0, y0, x1 - x0, y1 - y0)
+    .stroke();
+  for (const hole of [...around.others, around.hole]) {
+    const [x, y] = at(hole.xIn, hole.yIn);
+    const r = (hole.diameterIn / 2) * scale;
+    page
+      .lineWidth(hole === around.hole ? 1.6 : 0.6)
+      .circle(x, y, r)
+      .stroke();
+    page
+      .font('Helvetica')
+      .fontSize(6)
+      .text(String(hole.number), x - 10, y - r - 8, {
+        width: 20,
+        align: 'center',
+        lineBreak: false
+      });
+  }
+  page.restore();
+  page.x = LEFT;
+  page.y = top + side + 6;
+}
 
 /** The holes where they lie, numbered as far as numbers have room. */
 function plan({ page, widthPt, footPt }: Sheet, { release, holes }: JointRecord): void {
@@ -198,6 +250,7 @@ export const pdfRecord = (
         `${at}${reworkEventInWords(move, frozen, length)}`,
         move.kind === 'referred' ? 'bold' : 'plain'
       );
+      if (move.kind === 'referred' && move.hole !== null) closeUp(sheet, record, move.hole);
     }
 
     heading(sheet, 'What whoever signs was told');

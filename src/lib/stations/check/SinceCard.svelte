@@ -31,6 +31,15 @@
       )} hold a rivet of that release, and another is planned here. Its hole is measured before the new one goes in."
     />
   {/if}
+  {#if since.gone.length > 0}
+    <Notice
+      level="stop"
+      title="The metal has rivets of release {since.release} that this one does not have"
+      text="By their numbers there: {since.gone.join(
+        ', '
+      )}. Their holes are in the parts: this release was laid out as if they were not."
+    />
+  {/if}
   <More
     title="Since release {since.release}: {plural(
       since.carried.length,
@@ -58,13 +67,6 @@
         Blind fasteners: {since.blind
           .map(({ hole, fastener }) => `${hole} (${fastener})`)
           .join(', ')}.
-      </p>
-    {/if}
-    {#if since.gone.length > 0}
-      <p>
-        △ Release {since.release} had rivets that this one does not have, by their numbers there: {since.gone.join(
-          ', '
-        )}. The metal has those holes.
       </p>
     {/if}
     {#if since.changes.length > 0}

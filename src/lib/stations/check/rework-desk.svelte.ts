@@ -50,6 +50,8 @@ export class ReworkDesk {
   get outbox() {
     return this.desk.outbox;
   }
+  /** as released, with what was replaced since */
+  readonly now = $derived.by((): Issue => asReworked(this.issued, this.state));
   readonly openQuestions = $derived.by(() =>
     [...this.state.referrals.values()].filter(({ answered }) => answered === null)
   );

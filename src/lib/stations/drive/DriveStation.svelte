@@ -156,6 +156,7 @@
                 disabled={person === ''}
                 onclick={() => (placing = true)}>How does one get at them?</button
               >
+              {#each desk.runs as run (run.key)}<RunLot {desk} {run} named />{/each}
             {:else}
               {#each desk.runs as run (run.key)}
                 <RunCard

@@ -7,6 +7,8 @@
   import { parseLength } from '$core/units/parse-length.ts';
   import type { Dash } from '$core/schema/fields.ts';
   import type { ReworkDesk } from '../rework-desk.svelte';
+  import { surroundings } from '$core/reworking/surroundings.ts';
+  import Around from './Around.svelte';
   import Pick from '../../../ui/kit/Pick.svelte';
   import TextField from '../../../ui/kit/TextField.svelte';
 
@@ -18,6 +20,7 @@
     dash: Dash;
   }
   let { rework, referral, hole, dash }: Props = $props();
+  const around = $derived(referral.hole === null ? null : surroundings(rework.now, referral.hole));
   type Then = Extract<ReworkMove, { kind: 'answered' }>['then'];
   const empty = $derived(['out', 'ask'].includes(rework.state.holes.get(hole)?.stage ?? ''));
   const FIELDS = [
@@ -86,6 +89,7 @@
   </p>
   <p><strong>{referral.question}</strong></p>
   <p class="hint">by {referral.by}, {when(referral.at)}</p>
+  {#if around}<Around {around} />{/if}
   {#if referral.answered}
     <p>
       {referral.answered.answer}

@@ -1,0 +1,42 @@
+import type { HoleEvent } from '$core/check/hole-events.ts';
+import type { DriveEvent } from '$core/driving/drive-events.ts';
+import type { Issue } from '$core/issue/issue.ts';
+import type { EnteredJoint } from '$core/kinds/joint.ts';
+import type { SinceRelease } from '$core/releases/since-release.ts';
+import type { ReworkEvent } from '$core/reworking/rework-events.ts';
+import type { RuleProfile } from '$core/rules/profile.ts';
+import type { ReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
+import type { StationKey } from '$lib/stations/stations.ts';
+import type { BinView } from '$lib/stock-view.ts';
+import type { ToolSettingLine } from '$lib/tool-setting-view';
+
+/** What the page of a joint is given: the joint as stored, its newest release and what was logged of it. */
+export interface BenchProps {
+  joint: {
+    id: string;
+    job: { id: string; number: string; place: string; data: string };
+    title: string;
+    definition: EnteredJoint;
+    revision: number;
+    profileId: string;
+    savedAt: string;
+    savedBy: string | null;
+    profile: RuleProfile;
+  };
+  issue: Issue | null;
+  events: HoleEvent[];
+  driving: DriveEvent[];
+  rework: ReworkEvent[];
+  /** who signed the newest release; null while nobody has */
+  signedBy: string | null;
+  /** what that release took over; null for a first one */
+  since: SinceRelease | null;
+  /** settings of tools made for its runs, the latest first */
+  toolsSet: readonly ToolSettingLine[];
+  ready: ConstructorParameters<typeof ReadyDesk>[1];
+  /** who is at the bench; empty when nobody said */
+  person: string;
+  /** bins with rivets in them */
+  drawers: readonly BinView[];
+  station: StationKey;
+}
