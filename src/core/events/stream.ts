@@ -19,6 +19,8 @@ export const CarriedFrom = z.strictObject({
   hole: z.int().min(1)
 });
 
+export type CarriedFrom = z.output<typeof CarriedFrom>;
+
 /** The least that a move of any stream is. */
 export interface Stamped {
   id: string;

@@ -1,5 +1,5 @@
 import { notPossible, workLine, type Answer, type WorkLine } from '../answer.ts';
-import { NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
+import { limitsCalled, NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { by, len } from '../notation.ts';
 import { predictHead } from '../stack/predict-head.ts';
@@ -37,7 +37,13 @@ export function headBand(setup: HeadSetup): Answer<HeadBand> {
   if (!found.ok) return found;
   const { heightBandD, volumeIn3 } = found.result;
   if (heightBandD === null)
-    return notPossible('lengthIn', { code: 'no-good-head', dash, lengthIn, gripIn, limits });
+    return notPossible('lengthIn', {
+      code: 'no-good-head',
+      dash,
+      lengthIn,
+      gripIn,
+      limits: limitsCalled(limits)
+    });
   const lowIn = heightBandD.low * D;
   const highIn = heightBandD.high * D;
   const nominalIn = NOMINAL_HEIGHT_D * D;

@@ -1,3 +1,4 @@
+import type { CarriedFrom } from '../../core/events/stream.ts';
 import type { HoleEvent } from '../../core/check/hole-events.ts';
 import type { DriveEvent } from '../../core/driving/drive-events.ts';
 import type { ReworkFrozen } from '../../core/reworking/rework-events.ts';
@@ -32,6 +33,10 @@ export function reworkEventInWords(
   }
 }
 
+/** Where an entry was logged, if not here. */
+export const carriedInWords = (carried: CarriedFrom | undefined): string =>
+  carried === undefined ? '' : `taken over from release ${carried.release}, hole ${carried.hole}`;
+
 /** What one entry of the driving log says of its hole. */
 export function driveEventInWords(
   event: Extract<DriveEvent, { hole: number }>,
@@ -45,7 +50,8 @@ export function driveEventInWords(
         `driven: ${event.frozen.partNumber ?? 'a rivet'}`,
         ...(lot === null ? [] : [`out of the cold, lot ${lot}`]),
         ...(event.frozen.cold === 'expired' ? [`its batch had expired: ${event.late}`] : []),
-        ...(event.quick === null ? [] : [QUICK[event.quick]])
+        ...(event.quick === null ? [] : [QUICK[event.quick]]),
+        ...(event.carried ? [carriedInWords(event.carried)] : [])
       ].join('; ');
     }
     case 'undriven':
@@ -64,6 +70,11 @@ const QUICK = {
 
 /** How a head was looked at, and what it measured. */
 export function readingInWords(look: HoleEvent, length: WriteLength): string {
+  const taken = look.carried ? `; ${carriedInWords(look.carried)}` : '';
+  return `${wayInWords(look, length)}${taken}`;
+}
+
+function wayInWords(look: HoleEvent, length: WriteLength): string {
   switch (look.kind) {
     case 'checked': {
       const { diameterD, heightD } = look.frozen;

@@ -1,3 +1,4 @@
+import { limitsCalled } from '../../core/catalog/head-limits.ts';
 import type { DiesSaid } from '../../core/tool-setting/dies-guide.ts';
 import type { GunSaid, Wood } from '../../core/tool-setting/gun-guide.ts';
 import type { RunSetting, SettingInUse, ToolChange } from '../../core/tool-setting/run-setting.ts';
@@ -228,11 +229,13 @@ const toolChangesInWords = (changes: readonly ToolChange[], length: WriteLength)
       const say = (value: ToolChange['was']) =>
         typeof value === 'number' && what.endsWith('In')
           ? length(value)
-          : typeof value === 'boolean'
-            ? value
-              ? 'yes'
-              : 'no'
-            : String(value);
+          : what === 'limits' && String(value).startsWith('own:')
+            ? 'the joint’s own'
+            : typeof value === 'boolean'
+              ? value
+                ? 'yes'
+                : 'no'
+              : String(value);
       return what === 'wideIn3'
         ? CHANGE_WORDS[what]
         : `${CHANGE_WORDS[what]} ${say(was)}, now ${say(now)}`;
@@ -296,4 +299,4 @@ export const madeInWords = (made: Made, length: WriteLength): string =>
 export const setupInWords = (setup: ToolSetup, length: WriteLength): string =>
   setup.tool === 'dies'
     ? `dash ${setup.dash} dimples in ${length(setup.sheetIn)} ${setup.material}`
-    : `dash ${setup.dash} ${setup.head} ${setup.alloy}, ${length(setup.lengthIn)} long, grip ${length(setup.gripIn)}${setup.dimpled ? ', dimpled through' : ''}, ${setup.limits} limits${setup.lot === '' ? '' : `, lot ${setup.lot}`}`;
+    : `dash ${setup.dash} ${setup.head} ${setup.alloy}, ${length(setup.lengthIn)} long, grip ${length(setup.gripIn)}${setup.dimpled ? ', dimpled through' : ''}, ${limitsCalled(setup.limits)} limits${setup.lot === '' ? '' : `, lot ${setup.lot}`}`;

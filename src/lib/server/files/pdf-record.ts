@@ -5,7 +5,7 @@ import { headLimits, limitsCalled } from '../../../core/catalog/head-limits.ts';
 import { rivetSize } from '../../../core/catalog/rivets.ts';
 import { PAPERS, type Paper } from '../../../core/exchange/tiles.ts';
 import { CANNOT_TELL, FINDING_NAMES } from '../../words/heads.ts';
-import { reworkEventInWords } from '../../words/history.ts';
+import { carriedInWords, reworkEventInWords } from '../../words/history.ts';
 import { VERDICT_NAMES } from '../../words/records.ts';
 import { ASSUMED, toldInWords } from '../../words/signing.ts';
 import type { WriteLength } from '../../words/writing.ts';
@@ -206,7 +206,7 @@ export const pdfRecord = (
         driven.map(({ move, by, frozen }) => [
           'hole' in move ? String(move.hole) : '',
           move.kind === 'driven'
-            ? `driven${move.late === '' ? '' : `; late: ${move.late}`}`
+            ? `driven${move.late === '' ? '' : `; late: ${move.late}`}${move.carried ? `; ${carriedInWords(move.carried)}` : ''}`
             : 'taken back',
           frozen.partNumber ?? '',
           by,
@@ -235,7 +235,8 @@ export const pdfRecord = (
           VERDICT_NAMES[frozen.verdict],
           [
             ...frozen.findings.map((finding) => FINDING_NAMES[finding]),
-            ...frozen.cannotTell.map((one) => `not told: ${CANNOT_TELL[one]}`)
+            ...frozen.cannotTell.map((one) => `not told: ${CANNOT_TELL[one]}`),
+            ...(move.carried ? [carriedInWords(move.carried)] : [])
           ].join('; '),
           by,
           when(move.at)

@@ -2,6 +2,7 @@ import type { JointRecord } from '../../../core/signing/record.ts';
 import type { FileWish } from '../../joint-files.ts';
 import { writeCsv } from '../../exchange/csv.ts';
 import { MM_PER_IN } from '../../../core/units/factors.ts';
+import { carriedInWords } from '../../words/history.ts';
 import { CANNOT_TELL, FINDING_NAMES } from '../../words/heads.ts';
 import type { WriteLength } from '../../words/writing.ts';
 import type { Database } from '../db/connect.ts';
@@ -60,6 +61,7 @@ function headsTable({ joint, release, heads, holes }: JointRecord, unit: 'in' | 
     verdict: frozen.verdict,
     findings: frozen.findings.map((finding) => FINDING_NAMES[finding]).join('; '),
     not_told: frozen.cannotTell.map((one) => CANNOT_TELL[one]).join('; '),
+    taken_over: carriedInWords(move.carried),
     looked_at_by: who,
     at: move.at
   }));
@@ -77,6 +79,7 @@ function headsTable({ joint, release, heads, holes }: JointRecord, unit: 'in' | 
     'verdict',
     'findings',
     'not_told',
+    'taken_over',
     'looked_at_by',
     'at'
   ];

@@ -27,10 +27,10 @@ export async function settleRivets(database: Database): Promise<number> {
   }
 }
 
-const SOON_MS = 1_500;
+const SOON_MS = 10_000;
 let waiting: NodeJS.Timeout | null = null;
 
-/** Settles once nothing more has come for a moment; a search settles first and needs none of it. */
+/** Settles in a while, so that notes do not pile up; a search settles first and needs none of it. */
 export function settleSoon(database: Database): void {
   if (waiting) return;
   waiting = setTimeout(() => {

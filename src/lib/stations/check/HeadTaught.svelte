@@ -1,5 +1,6 @@
 <script lang="ts">
   import { headsInD } from '$core/check/hole-events.ts';
+  import { limitsCalled } from '$core/catalog/head-limits.ts';
   import { driveTo, likelyCauses, otherSchools, trendOf } from '$core/check/head-causes.ts';
   import type { HeadReading, HeadReport } from '$core/check/head-report.ts';
   import { settingOfRun } from '$core/tool-setting/run-setting.ts';
@@ -58,7 +59,7 @@
   </p>
 {/if}
 <p class="hint" data-testid="other-schools">
-  Judged by {reading.limits} limits; {others
+  Judged by {limitsCalled(reading.limits)} limits; {others
     .map(({ limits, verdict }) => `${limits}: ${MARK_WORDS[verdict]}`)
     .join(', ')}.
 </p>

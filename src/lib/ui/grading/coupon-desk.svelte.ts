@@ -91,17 +91,36 @@ export class CouponDesk {
     this.saved = false;
     this.#draft.type('coupon', JSON.stringify(this.entered));
   }
+  /** Another size: what is expected of its heads follows, where nobody typed anything else. */
+  resize(dash: EnteredCoupon['dash']): void {
+    const usual = (key: Criterion, of: EnteredCoupon['dash']) => blankCriterion(key, of).expected;
+    this.edit({
+      dash,
+      criteria: this.entered.criteria.map((one) =>
+        one.expected === usual(one.key, this.entered.dash)
+          ? { ...one, expected: usual(one.key, dash) }
+          : one
+      )
+    });
+  }
   editCriterion(key: Criterion, change: Partial<EnteredCriterion>): void {
     this.edit({
       criteria: this.entered.criteria.map((one) => (one.key === key ? { ...one, ...change } : one))
     });
   }
-  /** Graded by these and no others; what was typed of one that is taken out is gone with it. */
+  /** what was typed of criteria that were taken out: chosen again they stand as they were */
+  readonly #aside = new Map<Criterion, EnteredCriterion>();
+
+  /** Graded by these and no others. */
   choose(keys: readonly Criterion[]): void {
     const { criteria, dash } = this.entered;
+    for (const one of criteria) this.#aside.set(one.key, one);
     this.edit({
       criteria: CRITERIA.filter((key) => keys.includes(key)).map(
-        (key) => criteria.find((one) => one.key === key) ?? blankCriterion(key, dash)
+        (key) =>
+          criteria.find((one) => one.key === key) ??
+          this.#aside.get(key) ??
+          blankCriterion(key, dash)
       )
     });
   }

@@ -3,6 +3,8 @@
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { CheckDesk } from '../check-desk.svelte';
+  import { isAnotherRivet } from '$core/releases/since-release.ts';
+  import { useIssueDesk } from '../issue-desk';
   import { useReworkDesk } from '../rework-desk.svelte';
   import Notice from '../../../ui/kit/Notice.svelte';
   import OutboxNotice from '$lib/ui/OutboxNotice.svelte';
@@ -20,6 +22,7 @@
   let { desk, hole, person }: Props = $props();
   const open = useReworkDesk();
   const drive = useDriveDesk();
+  const issued = useIssueDesk();
   const workspace = useWorkspace();
   const preferences = usePreferences();
   const rework = $derived(open.desk);
@@ -28,8 +31,18 @@
   const questions = $derived(
     [...(rework?.state.referrals.values() ?? [])].filter((referral) => referral.hole === hole)
   );
-  const asked = $derived(questions.some(({ answered }) => answered === null));
   const driven = $derived(drive.desk?.stateOf(hole)?.driven ?? false);
+  /** a rivet of the release before is in the hole, and another is planned */
+  const oldRivet = $derived(
+    !now &&
+      !driven &&
+      verdict === null &&
+      (issued.since?.again.some(
+        (one) => one.hole === hole && one.inIt && isAnotherRivet(one.why)
+      ) ??
+        false)
+  );
+  const asked = $derived(questions.some(({ answered }) => answered === null));
 </script>
 
 {#if rework && person}
@@ -55,6 +68,8 @@
       title="Stays as it is, on the data holder’s word"
       text="The answer stands above; the record carries it."
     />
+  {:else if oldRivet}
+    <TakeOut {rework} {hole} dash={desk.dashOf(hole)} facts={desk.issue.facts} />
   {:else if verdict === 'replace' || verdict === 'refer'}
     {#if verdict === 'replace'}<TakeOut
         {rework}

@@ -88,7 +88,7 @@
           value={String(coupon.dash)}
           options={DASHES.map((dash) => ({ value: String(dash), text: `dash ${dash}` }))}
           onchoose={(value) =>
-            desk.edit({ dash: DASHES.find((dash) => String(dash) === value) ?? coupon.dash })}
+            desk.resize(DASHES.find((dash) => String(dash) === value) ?? coupon.dash)}
         />
         <Pick
           label="Heads"
