@@ -33,7 +33,16 @@ const LIB = [
   ['ui/kit'],
   ['drawing'],
   ['ui/joint', 'ui/rules'],
-  ['ui/cages', 'ui/stock', 'ui/cold', 'ui/tools', 'ui/tool-setting', 'ui/check', 'ui/records', 'ui/grading'],
+  [
+    'ui/cages',
+    'ui/stock',
+    'ui/cold',
+    'ui/tools',
+    'ui/tool-setting',
+    'ui/check',
+    'ui/records',
+    'ui/grading'
+  ],
   ['stations'],
   ['joint-page']
 ];

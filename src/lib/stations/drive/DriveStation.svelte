@@ -156,7 +156,6 @@
                 disabled={person === ''}
                 onclick={() => (placing = true)}>How does one get at them?</button
               >
-              {#each desk.runs as run (run.key)}<RunLot {desk} {run} named />{/each}
             {:else}
               {#each desk.runs as run (run.key)}
                 <RunCard

@@ -8,10 +8,8 @@
   interface Props {
     desk: DriveDesk;
     run: RivetRun;
-    /** it stands by itself: of which rivet it speaks is said */
-    named?: boolean;
   }
-  let { desk, run, named = false }: Props = $props();
+  let { desk, run }: Props = $props();
   const stock = useStock();
   const id = $props.id();
   const told = $derived(desk.state.lots.get(run.partNumber));
@@ -38,9 +36,7 @@
 {#if asReceived}
   <div class="lot" data-testid="run-lot">
     <p class:open={!told}>
-      <span
-        >{named ? `${run.partNumber}: ` : ''}{told ? `✓ Lot ${told.lot}` : '△ Lot not told'}</span
-      >
+      <span>{told ? `✓ Lot ${told.lot}` : '△ Lot not told'}</span>
       <button class="act small" type="button" onclick={() => (asking = !asking)}
         >{told ? 'Another lot' : 'Tell it'}</button
       >
