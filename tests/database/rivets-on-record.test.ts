@@ -187,6 +187,11 @@ describe('rivets on record', () => {
   );
 
   it('go on from no page mark that was made up', async () => {
+    for (const sort of ['diameter', 'height', 'at'] as const)
+      for (const value of ['1e999', '-1', 'NaN', '0000-01-01T00:00:00Z', ''])
+        expect(
+          (await find({ sort, after: [value, randomUUID(), '1', '0'] })).rivets.length
+        ).toBeGreaterThan(0);
     for (const mark of ['x', 'a,b,c,d', `1e9,${randomUUID()},-1,0`, '2031-99-99T00:00:00Z,,1,0'])
       expect((await find({ after: mark.split(',') })).rivets.length).toBeGreaterThan(0);
   });

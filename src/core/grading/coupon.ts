@@ -33,7 +33,10 @@ export const EnteredCoupon = z.strictObject({
   head: Head,
   dash: Dash,
   places: z.int().min(1).max(MOST_PLACES),
-  criteria: z.array(EnteredCriterion).max(CRITERIA.length),
+  criteria: z
+    .array(EnteredCriterion)
+    .max(CRITERIA.length)
+    .refine((all) => new Set(all.map(({ key }) => key)).size === all.length, 'each once'),
   /** how near the student's reading has to come to the instructor's */
   agreeWithin: typed(40),
   measuringPoints: typed(10)

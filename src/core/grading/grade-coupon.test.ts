@@ -128,6 +128,11 @@ describe('a coupon as typed', () => {
     expect(problem({}, { agreeWithin: '' })).toEqual([['agreeWithin', 'no-length']]);
   });
 
+  it('is graded by each criterion once', () => {
+    const one = { key: 'edge', expected: '', limit: '', points: '', readings: [] };
+    expect(EnteredCoupon.safeParse({ ...entered(), criteria: [one, one] }).success).toBe(false);
+  });
+
   it('takes readings under and over the skin', () => {
     const read = readCoupon(
       EnteredCoupon.parse({

@@ -84,6 +84,10 @@ const toFound = (row: Row): FoundRivet => ({
 const markOf = ({ mark, issue_id, hole, life }: Row): string =>
   [mark.replaceAll(',', ' '), issue_id, hole, life].join(',');
 
+/** Before it nothing was logged; a database has no year nought. */
+const EARLIEST_MS = Date.parse('1900-01-01T00:00:00Z');
+/** No head is as wide or as high as that, in D. */
+const WIDEST_D = 1000;
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 /** A page mark as the values that a row is compared with, or null where it was written by somebody else. */
@@ -92,8 +96,8 @@ function placeOf(mark: readonly string[] | undefined, sort: RivetSort): unknown[
   const whole = [hole, life].every((one) => /^\d{1,9}$/.test(one));
   const sound =
     sort === 'at'
-      ? /^\d{4}-\d\d-\d\dT[\d:.]+Z$/.test(value) && !Number.isNaN(Date.parse(value))
-      : sort === 'part' || /^-?\d{1,6}(\.\d{1,20})?(e-?\d{1,3})?$/.test(value);
+      ? /^\d{4}-\d\d-\d\dT[\d:.]+Z$/.test(value) && Date.parse(value) >= EARLIEST_MS
+      : sort === 'part' || (/^\d/.test(value) && Number(value) < WIDEST_D);
   return whole && sound && UUID.test(issue) ? [value, issue, Number(hole), Number(life)] : null;
 }
 
