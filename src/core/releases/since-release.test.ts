@@ -169,7 +169,11 @@ describe('what a new release takes over', () => {
     expect(since.again).toEqual([{ hole: 1, was: 1, why, inIt: true }]);
     expect([taps, looks]).toEqual([[], []]);
     // what stands in the metal and in no plan is said
-    expect(since.gone).toEqual([2, 3, 4]);
+    expect(since.gone.map(({ release, hole: at }) => [release, at])).toEqual([
+      [1, 2],
+      [1, 3],
+      [1, 4]
+    ]);
   });
 
   it('is the rivet without its look where other limits hold', () => {
@@ -215,6 +219,69 @@ describe('what a new release takes over', () => {
     const closer = hole(2, { room: { ...room, edgeIn: 0.32 } });
     const { since } = takeOver(before, { facts: FACTS, holes: [closer] });
     expect(since.again).toEqual([{ hole: 2, was: 2, why: 'less-room', inIt: true }]);
+  });
+
+  it('forgets no old rivet over a release in which nobody touched it', () => {
+    const first = earlier({ taps: DRIVEN });
+    // the second release wants another rivet in hole 1, and has no holes 2 to 4
+    const wanted = { ...FACTS, stacks: [stackOf('MS20470AD4-6')] };
+    const second = takeOver(first, { facts: wanted, holes: [hole(1)] });
+    const untouched = earlier(
+      {},
+      { ...ISSUE, number: 2, facts: second.facts, holes: second.holes },
+      { ...second.since, changes: [] }
+    );
+    // the third is as the second, with hole 3 back
+    const third = takeOver(untouched, {
+      facts: wanted,
+      holes: [hole(1), hole(2, { xIn: ISSUE.holes[2]?.xIn ?? 0 })]
+    });
+    expect(third.since.again).toEqual([
+      { hole: 1, was: 1, why: 'another-rivet', inIt: true },
+      { hole: 2, was: null, why: 'old-rivet', inIt: true }
+    ]);
+    expect(third.since.gone.map(({ release, hole: at }) => [release, at])).toEqual([
+      [1, 2],
+      [1, 4]
+    ]);
+    // driven in the second, it is that one's
+    const driven = earlier(
+      { taps: [[60, 1]] },
+      { ...ISSUE, number: 2, facts: second.facts, holes: second.holes },
+      { ...second.since, changes: [] }
+    );
+    expect(takeOver(driven, { facts: wanted, holes: [hole(1)] }).since.carried).toEqual([
+      { hole: 1, was: 1, looked: false }
+    ]);
+  });
+
+  it('is a blind fastener only in the sheets its grip was given for', () => {
+    const blind: [number, object][] = [
+      [10, { kind: 'out', hole: 2, school: 'under-shank', how: 'plain' }],
+      [11, { kind: 'referred', hole: 2, question: 'which fastener' }]
+    ];
+    const before = earlier({ taps: DRIVEN, rework: blind });
+    const [asked] = [...before.rework.referrals.values()];
+    const answer = {
+      ...ReworkMove.parse({
+        ...stamp(20),
+        kind: 'answered',
+        referral: asked?.id,
+        answer: 'this one',
+        answeredBy: 'data holder',
+        authority: 'letter 3',
+        then: { what: 'blind', blind: { fastener: 'blind 5', drillIn: 0.144, gripIn: 0.12 } }
+      }),
+      by: 'Ilse',
+      frozen: null
+    } as ReworkEvent;
+    const settled = { ...before, rework: reworkStream.project(ISSUE, [answer], before.rework) };
+    expect(takeOver(settled, { facts: FACTS, holes: [hole(2)] }).since.blind).toEqual([
+      { hole: 2, fastener: 'blind 5' }
+    ]);
+    const thicker = takeOver(settled, { facts: FACTS, holes: [hole(2, { gripIn: 0.15 })] });
+    expect(thicker.since.blind).toEqual([]);
+    expect(thicker.since.again).toEqual([{ hole: 2, was: 2, why: 'other-sheets', inIt: true }]);
   });
 
   it('is no hole that stands empty', () => {

@@ -14,6 +14,7 @@ export const AgainWhy = z.enum([
   'another-grip',
   'other-sheets',
   'less-room',
+  'old-rivet',
   'other-limits',
   'empty',
   'not-driven',
@@ -34,8 +35,10 @@ export const SinceRelease = z.strictObject({
   carried: z.array(z.strictObject({ hole, was: hole, looked: z.boolean() })),
   /** heads to be driven or looked at, with the hole there; `inIt`: a rivet of the earlier release is in it */
   again: z.array(z.strictObject({ hole, was: hole.nullable(), why: AgainWhy, inIt: z.boolean() })),
-  /** holes of the earlier release with a rivet in them, where the new one has none */
-  gone: z.array(hole),
+  /** holes of earlier releases with a rivet in them, where this one has none: by their release and place, until a hole is there again */
+  gone: z.array(
+    z.strictObject({ release: z.int().min(1), hole, xIn: z.number(), yIn: z.number() })
+  ),
   /** rivets replaced there by another size or length, which the new release takes over */
   replaced: z.array(
     z.strictObject({
@@ -76,7 +79,8 @@ export interface TakenOver {
   since: Omit<SinceRelease, 'changes'>;
 }
 
-const samePlace = (a: IssuedHole, b: IssuedHole): boolean =>
+type AtPlace = Pick<IssuedHole, 'xIn' | 'yIn'>;
+const samePlace = (a: AtPlace, b: AtPlace): boolean =>
   looksSame(a.xIn, b.xIn) && looksSame(a.yIn, b.yIn);
 const sameLength = (a: number | null, b: number | null): boolean =>
   a === null || b === null ? a === b : looksSame(a, b);
@@ -166,6 +170,13 @@ export function takeOver(earlier: EarlierRelease, next: Pick<Issue, 'facts' | 'h
       since.again.push({ hole: planned.number, was: was?.number ?? null, why, inIt });
       taken.holes.push(planned);
     };
+    // a rivet of a release before that, which nobody has followed since
+    const forgotten = earlier.since?.gone.some((one) => samePlace(one, planned)) ?? false;
+    if (forgotten && !(was && isIn(was.number))) {
+      if (was) found.add(was.number);
+      again('old-rivet', true);
+      continue;
+    }
     if (!was) {
       again('new-hole');
       continue;
@@ -176,12 +187,24 @@ export function takeOver(earlier: EarlierRelease, next: Pick<Issue, 'facts' | 'h
       worked?.blind?.fastener ??
       earlier.since?.blind.find((one) => one.hole === was.number)?.fastener;
     if (fastener !== undefined) {
+      // its grip was the data holder’s word for those sheets
+      if (!sameLength(was.gripIn, planned.gripIn) || !sameSheets(was, planned)) {
+        again('other-sheets', true);
+        continue;
+      }
       since.blind.push({ hole: planned.number, fastener });
       taken.holes.push(planned);
       continue;
     }
     if (worked?.stage === 'out' || worked?.stage === 'ask') {
       again('empty');
+      continue;
+    }
+    const old = earlier.since?.again.find(
+      (one) => one.hole === was.number && one.inIt && isAnotherRivet(one.why)
+    );
+    if (old && !worked && !isIn(was.number)) {
+      again(old.why, true);
       continue;
     }
     const original = issue.holes.find(({ number }) => number === was.number);
@@ -225,8 +248,13 @@ export function takeOver(earlier: EarlierRelease, next: Pick<Issue, 'facts' | 'h
         since.again.push({ hole: planned.number, was: was.number, why: 'not-driven', inIt: false });
     }
   }
-  since.gone = present.holes
-    .map(({ number }) => number)
-    .filter((number) => !found.has(number) && isIn(number));
+  since.gone = [
+    ...(earlier.since?.gone ?? []).filter(
+      (one) => !next.holes.some((planned) => samePlace(one, planned))
+    ),
+    ...present.holes
+      .filter(({ number }) => !found.has(number) && isIn(number))
+      .map(({ number, xIn, yIn }) => ({ release: issue.number, hole: number, xIn, yIn }))
+  ];
   return taken;
 }

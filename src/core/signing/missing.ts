@@ -48,8 +48,8 @@ export type Told = z.output<typeof Told>;
 export const toldKey = (told: Told): string =>
   told.code === 'held-open'
     ? `held-open ${told.hole}`
-    : told.code === 'earlier-rework'
-      ? `earlier-rework ${told.release}`
+    : told.code === 'earlier-rework' || told.code === 'gone-since'
+      ? `${told.code} ${told.release}`
       : told.code === 'setting-open'
         ? `setting-open ${told.part}`
         : told.code;
@@ -174,7 +174,11 @@ export function missingToSign(matter: SignedMatter): Missing {
                 inIt && isAnotherRivet(why) ? [hole] : []
               )
             }),
-            ...whenAny({ code: 'gone-since', release: since.release, holes: since.gone })
+            ...[...new Set(since.gone.map(({ release }) => release))].map((release): Told => ({
+              code: 'gone-since',
+              release,
+              holes: since.gone.flatMap((one) => (one.release === release ? [one.hole] : []))
+            }))
           ]),
       ...(logged ? [] : [{ code: 'driving-not-logged' as const }]),
       ...(withoutLot.length > 0

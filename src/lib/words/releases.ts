@@ -8,6 +8,7 @@ export const AGAIN_WHY: Record<AgainWhy, string> = {
   'another-grip': 'the grip is another',
   'other-sheets': 'the sheets are others',
   'less-room': 'it was replaced by another rivet, and an edge or a neighbor came closer',
+  'old-rivet': 'a rivet of an earlier release was left in it',
   'other-limits': 'other limits hold for its head',
   empty: 'its hole was empty',
   'not-driven': 'it was not driven',
@@ -27,3 +28,14 @@ export function againInWords(
   }
   return [...groups.values()];
 }
+
+/** Rivets that stand in the metal and in no plan, by the numbers of their releases. */
+export const goneInWords = (gone: SinceRelease['gone']): string =>
+  [...new Set(gone.map(({ release }) => release))]
+    .map(
+      (of) =>
+        `Of release ${of}, by its numbers: ${gone
+          .flatMap(({ release, hole }) => (release === of ? [hole] : []))
+          .join(', ')}`
+    )
+    .join('; ');

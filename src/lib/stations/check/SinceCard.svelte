@@ -1,7 +1,7 @@
 <script lang="ts">
   import { isAnotherRivet, type SinceRelease } from '$core/releases/since-release.ts';
   import { fieldName } from '$lib/words/field-names';
-  import { againInWords } from '$lib/words/releases';
+  import { againInWords, goneInWords } from '$lib/words/releases';
   import { plural } from '$lib/words/writing';
   import Notice from '../../ui/kit/Notice.svelte';
   import More from '../../ui/kit/More.svelte';
@@ -34,9 +34,9 @@
   {#if since.gone.length > 0}
     <Notice
       level="stop"
-      title="The metal has rivets of release {since.release} that this one does not have"
-      text="By their numbers there: {since.gone.join(
-        ', '
+      title="The metal has rivets that this release does not have"
+      text="{goneInWords(
+        since.gone
       )}. Their holes are in the parts: this release was laid out as if they were not."
     />
   {/if}
