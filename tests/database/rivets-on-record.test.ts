@@ -108,6 +108,7 @@ describe('rivets on record', () => {
   it('are found by what is known of them, as it was logged', async () => {
     const all = await find({});
     expect(all.count).toBe(first.holes.length + second.holes.length);
+    expect((await find(asked('lot=k-8'))).count).toBe(second.holes.length);
     const { rivets } = await find(asked('lot=K-8'));
     expect(rivets).toHaveLength(second.holes.length);
     expect(rivets.every(({ joint, job }) => joint === 'Step web_2' && job === '42')).toBe(true);
@@ -268,11 +269,16 @@ describe('releases and weeks', () => {
 
   it('count a finding among the heads that were looked at, by who drove', async () => {
     const trend = await findingTrend(database(), asked('joint=Chine'), 'clinched', 'person');
+    expect(trend.weeks).toHaveLength(27);
+    expect(trend.weeks).toContain(trend.groups[0]?.weeks[0]?.week);
     expect(
-      trend.map(({ name, weeks }) => [name, weeks.map(({ looked, found }) => [looked, found])])
+      trend.groups.map(({ name, weeks }) => [
+        name,
+        weeks.map(({ looked, found }) => [looked, found])
+      ])
     ).toEqual([['Odile Marn', [[5, 1]]]]);
     const tools = await findingTrend(database(), asked('joint=Chine'), null, 'tool');
-    expect(tools).toMatchObject([{ name: null, weeks: [{ looked: 5, found: 1 }] }]);
+    expect(tools.groups).toMatchObject([{ name: null, weeks: [{ looked: 5, found: 1 }] }]);
   });
 });
 

@@ -130,6 +130,11 @@ describe('what is known of each rivet', () => {
     });
   });
 
+  it('is dated by its first look where driving was not logged, however often it is looked at', () => {
+    const [one] = records({ heads: [look(300, 'accept'), look(5, 'drive-more')] });
+    expect(one).toMatchObject({ at: at(5), lookedAt: at(300), drivenAt: null, verdict: 'accept' });
+  });
+
   it('counts no tap that was taken back, and every hand of one that two drove', () => {
     const hands = { gun: ILSE, bar: BENN };
     const taken = [

@@ -14,6 +14,8 @@ export interface RivetRecord {
   /** 0: the first rivet of the hole, 1: the one after it was taken out, … */
   life: number;
   partNumber: string;
+  /** when it was first hit, or where driving was not logged first looked at */
+  at: string;
   /** when it was first hit; null where driving was not logged */
   drivenAt: string | null;
   /** when its head was looked at last; null where nobody has */
@@ -184,6 +186,7 @@ function ofHole(
         hole,
         life,
         partNumber,
+        at,
         drivenAt: first?.at ?? null,
         lookedAt: last?.at ?? null,
         outAt: outAt === null ? null : new Date(outAt).toISOString(),

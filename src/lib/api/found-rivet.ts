@@ -76,4 +76,10 @@ export interface TrendGroup {
   weeks: TrendWeek[];
 }
 
+/** The weeks of a trend, the latest last, and its groups by their names. */
+export interface Trend {
+  weeks: string[];
+  groups: TrendGroup[];
+}
+
 export const TREND_WEEKS = 26;

@@ -38,6 +38,12 @@
       <a class="act" href={table} download>As a table (CSV)</a>
     {/if}
   </div>
+  {#if data.wish.lot !== undefined}
+    <p class="hint">
+      A rivet whose lot nobody told is not found by it. For a lot that went wrong look also at what
+      was driven of its part number meanwhile.
+    </p>
+  {/if}
   {#if data.found.rivets.length === 0}
     <p class="none">
       No rivet on record is like that. Leave a field empty to ask less, or look at <a

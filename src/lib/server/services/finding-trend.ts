@@ -2,6 +2,7 @@ import type { Finding } from '../../../core/check/findings.ts';
 import {
   TREND_WEEKS,
   type TrendBy,
+  type Trend,
   type TrendGroup,
   type TrendWeek
 } from '../../api/found-rivet.ts';
@@ -10,6 +11,11 @@ import type { Database } from '../db/connect.ts';
 import { inWork, rowsSought } from '../db/work.ts';
 import { rivetsAsked } from './rivet-search.ts';
 import { settleRivets } from './settle-rivets.ts';
+
+/** Every week of a trend by its Monday, also those in which nobody looked. */
+const WEEKS = `select to_char(week, 'YYYY-MM-DD') as week from generate_series(
+  date_trunc('week', (now() at time zone 'utc') - make_interval(weeks => ${TREND_WEEKS})),
+  date_trunc('week', now() at time zone 'utc'), interval '1 week') week`;
 
 /** What heads are counted apart by, as rows have it, and whose name that is. */
 const GROUPS: Record<TrendBy, { key: string; name: string; join: string }> = {
@@ -63,13 +69,17 @@ export async function findingTrend(
   wish: RivetWish,
   finding: Finding | null,
   by: TrendBy
-): Promise<TrendGroup[]> {
+): Promise<Trend> {
   await settleRivets(database);
   const { text, values } = trendStatement(wish, finding, by);
-  const rows = await inWork(database, async () => {
+  const { rows, weeks } = await inWork(database, async () => {
     // enough for the groups to be counted as they come instead of sorting half a year of heads on disk
     await rowsSought(database, `set local work_mem = '64MB'`, []);
-    return rowsSought<TrendWeek & { name: string | null }>(database, text, values);
+    const all = await rowsSought<{ week: string }>(database, WEEKS, []);
+    return {
+      rows: await rowsSought<TrendWeek & { name: string | null }>(database, text, values),
+      weeks: all.map(({ week }) => week)
+    };
   });
   const groups = new Map<string | null, TrendGroup>();
   for (const { name, ...week } of rows) {
@@ -77,5 +87,5 @@ export async function findingTrend(
     group.weeks.push(week);
     groups.set(name, group);
   }
-  return [...groups.values()];
+  return { weeks, groups: [...groups.values()] };
 }

@@ -42,7 +42,7 @@ export function rivetsAsked(wish: RivetWish, first = 1): Sought {
       `r.part_number >= ${bind(begins)} and r.part_number < ${bind(`${begins}\uffff`)}`
     );
   }
-  if (lot !== undefined) conditions.push(`r.lot = ${bind(lot)}`);
+  if (lot !== undefined) conditions.push(`upper(r.lot) = upper(${bind(lot)})`);
   if (batch !== undefined) conditions.push(`r.batch = ${bind(batch)}`);
   if (setting !== undefined) conditions.push(`r.setting = ${bind(setting)}`);
   if (person !== undefined) {

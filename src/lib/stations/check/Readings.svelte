@@ -118,11 +118,26 @@
   />
 </div>
 
+{#if typed.simulated}
+  <p class="practice" data-testid="practice">
+    A figure here came from a simulated caliper: recorded, it is practice.
+    <button
+      class="act small"
+      type="button"
+      onclick={() => desk.type(hole, { diameter: '', height: '', simulated: false })}
+      >Empty both</button
+    >
+  </p>
+{/if}
+
 <style>
   .readings {
     display: grid;
     grid-template-columns: 1fr 1fr;
     gap: 10px;
+  }
+  .practice {
+    color: var(--amber);
   }
   .readings :global(input) {
     font-size: 1.6rem;

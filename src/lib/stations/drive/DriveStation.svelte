@@ -108,7 +108,7 @@
 {#snippet setting(run: RivetRun)}
   {#if desk}
     <RunSetting {desk} {run} settings={open.toolsSet} jointId={workspace.id} />
-    <RunLot {desk} {run} />
+    <RunLot {desk} {run} {person} />
   {/if}
 {/snippet}
 <svelte:window onclick={letGo} />

@@ -8,8 +8,10 @@
   interface Props {
     desk: DriveDesk;
     run: RivetRun;
+    /** who is at the bench; empty when nobody said */
+    person: string;
   }
-  let { desk, run }: Props = $props();
+  let { desk, run, person }: Props = $props();
   const stock = useStock();
   const id = $props.id();
   const told = $derived(desk.state.lots.get(run.partNumber));
@@ -26,8 +28,7 @@
   const MOST = 60;
 
   function load(lot: string): void {
-    if (lot.trim() === '') return;
-    desk.load(run.partNumber, lot.trim());
+    if (lot.trim() === '' || !desk.load(run.partNumber, lot.trim())) return;
     typed = '';
     asking = false;
   }
@@ -37,8 +38,11 @@
   <div class="lot" data-testid="run-lot">
     <p class:open={!told}>
       <span>{told ? `✓ Lot ${told.lot}` : '△ Lot not told'}</span>
-      <button class="act small" type="button" onclick={() => (asking = !asking)}
-        >{told ? 'Another lot' : 'Tell it'}</button
+      <button
+        class="act small"
+        type="button"
+        disabled={person === ''}
+        onclick={() => (asking = !asking)}>{told ? 'Another lot' : 'Tell it'}</button
       >
     </p>
     {#if asking}

@@ -270,10 +270,11 @@ export class DriveDesk {
     this.refused = this.desk.refusal;
   }
 
-  /** Tells of which lot the rivets of a part number are from now on. */
-  load(part: string, lot: string): void {
-    this.desk.add({ kind: 'loaded', part, lot });
+  /** Tells of which lot the rivets of a part number are from now on. @returns whether it was taken */
+  load(part: string, lot: string): boolean {
+    const taken = this.desk.add({ kind: 'loaded', part, lot });
     this.refused = this.desk.refusal;
+    return taken;
   }
 
   place(access: DrivingAccess): void {

@@ -52,7 +52,9 @@
             problem={workspace.problemAt(key)}
             oninput={(text) => workspace.edit({ [key]: text }, key)}
           />
-          <p class="hint">{asLength(entered[key])}</p>
+          <p class="hint">
+            {workspace.problemAt(key) === undefined ? asLength(entered[key]) : 'in D'}
+          </p>
         </div>
       {/each}
     </div>

@@ -52,6 +52,8 @@ const blank = (): EnteredCoupon => ({
 export class CouponDesk {
   entered = $state.raw<EnteredCoupon>(blank());
   refusal = $state('');
+  /** somebody else has kept it meanwhile */
+  stale = $state(false);
   saving = $state(false);
   saved = $state(true);
   #revision = $state(0);
@@ -90,6 +92,7 @@ export class CouponDesk {
     this.entered = { ...this.entered, ...change };
     this.saved = false;
     this.#draft.type('coupon', JSON.stringify(this.entered));
+    this.#draft.type('revision', String(this.#revision));
   }
   /** Another size: what is expected of its heads follows, where nobody typed anything else. */
   resize(dash: EnteredCoupon['dash']): void {
@@ -144,9 +147,16 @@ export class CouponDesk {
     try {
       this.entered = draftOf(draft);
       this.saved = false;
+      // somebody may have kept another since: that is found when this one is kept
+      this.#revision = Number(this.#draft.of('revision') ?? this.#revision);
     } catch {
       this.refusal = 'What this browser kept of this coupon cannot be read any more.';
     }
+  }
+
+  /** Lets go of what was typed here, for what somebody else has kept. */
+  forget(): void {
+    this.#draft.clear('coupon', 'revision');
   }
 
   async save(): Promise<void> {
@@ -160,12 +170,14 @@ export class CouponDesk {
     );
     this.saving = false;
     if (!reply.reached) this.refusal = 'The server cannot be reached: it is kept in this browser.';
-    else if (!reply.ok) this.refusal = reply.message;
-    else {
+    else if (!reply.ok) {
+      this.refusal = reply.message;
+      this.stale = reply.status === 409;
+    } else {
       this.#revision = reply.value.revision;
       if (this.entered === sent) {
         this.saved = true;
-        this.#draft.clear('coupon');
+        this.#draft.clear('coupon', 'revision');
       }
     }
   }

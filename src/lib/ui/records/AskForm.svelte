@@ -5,12 +5,14 @@
   /** What one asks of the records; the address carries it, so that a search can be kept and sent. */
   interface Props {
     wish: RivetWish;
+    /** as it stands in the address: what could not be read stays in its field */
+    typed: URLSearchParams;
     people: readonly { id: string; name: string }[];
     jobs: readonly { id: string; number: string; title: string }[];
     /** the page that answers */
     action: string;
   }
-  let { wish, people, jobs, action }: Props = $props();
+  let { wish, typed, people, jobs, action }: Props = $props();
   const DID = [
     { value: '', text: 'either' },
     { value: 'drove', text: 'drove it' },
@@ -21,7 +23,13 @@
 {#snippet line(name: 'joint' | 'part' | 'lot', label: string, hint: string)}
   <label class:broad={name === 'joint'}>
     <span class="label">{label}</span>
-    <input class="field-box" {name} value={wish[name] ?? ''} maxlength="80" placeholder={hint} />
+    <input
+      class="field-box"
+      {name}
+      value={typed.get(name) ?? ''}
+      maxlength="80"
+      placeholder={hint}
+    />
   </label>
 {/snippet}
 {#snippet pick(
@@ -74,6 +82,7 @@
       value={wish.to ?? ''}
     /></label
   >
+  <p class="hint broad">by when it was driven, or first looked at; days of the server’s clock</p>
   {#if wish.batch !== undefined}<label class="one"
       ><input type="checkbox" name="batch" value={wish.batch} checked /> of one cold batch</label
     >{/if}

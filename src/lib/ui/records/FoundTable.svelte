@@ -61,7 +61,9 @@
           <td class="words part"
             >{#if rivet.batch !== null}<a href="/records?batch={rivet.batch}"
                 >{rivet.lot ?? 'batch'}</a
-              >{:else}{rivet.lot ?? '–'}{/if}</td
+              >{:else if rivet.lot !== null}<a href="/records?lot={encodeURIComponent(rivet.lot)}"
+                >{rivet.lot}</a
+              >{:else}–{/if}</td
           >
           <td class="words"
             >{rivet.drivenAt === null ? 'not logged' : when(rivet.drivenAt)}

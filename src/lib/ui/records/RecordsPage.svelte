@@ -42,7 +42,13 @@
     </nav>
   </header>
   <div class="halves">
-    {#key page.url.search}<AskForm {wish} {people} {jobs} action={here} />{/key}
+    {#key page.url.search}<AskForm
+        {wish}
+        typed={page.url.searchParams}
+        {people}
+        {jobs}
+        action={here}
+      />{/key}
     <section aria-label="What was found" aria-live="polite">
       {#each problems as problem (problem)}
         <Notice level="attention" title="Not asked" text={problem} />

@@ -13,6 +13,6 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   return {
     by,
     mayAskByPerson: people,
-    groups: await findingTrend(locals.database(), wish, wish.finding ?? null, by)
+    ...(await findingTrend(locals.database(), wish, wish.finding ?? null, by))
   } as const;
 };

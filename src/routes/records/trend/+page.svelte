@@ -10,19 +10,6 @@
     data: PageData;
   }
   let { data }: Props = $props();
-  const DAY_MS = 86_400_000;
-  /** the Mondays of the chart, the latest last; weeks as the database counts them */
-  const mondays = $derived.by(() => {
-    const now = new Date();
-    const monday = Date.UTC(
-      now.getUTCFullYear(),
-      now.getUTCMonth(),
-      now.getUTCDate() - ((now.getUTCDay() + 6) % 7)
-    );
-    return Array.from({ length: TREND_WEEKS + 1 }, (_, back) =>
-      new Date(monday - (TREND_WEEKS - back) * 7 * DAY_MS).toISOString().slice(0, 10)
-    );
-  });
   const what = $derived(
     data.wish.finding === undefined ? 'Anything but good' : FINDING_NAMES[data.wish.finding]
   );
@@ -68,7 +55,7 @@
   </p>
   <div class="charts">
     {#each data.groups as { name, weeks } (name)}
-      <TrendChart title={nameOf(name)} {weeks} all={mondays} {mostShare} />
+      <TrendChart title={nameOf(name)} {weeks} all={data.weeks} {mostShare} />
     {:else}
       <p>No head was looked at in these weeks that is like what is asked.</p>
     {/each}

@@ -30,7 +30,7 @@ create index rivet_records_by_time on rivet_records (at, issue_id, hole, life);
 create index rivet_records_by_joint on rivet_records (joint_id, at);
 create index rivet_records_by_part on rivet_records (part_number, issue_id, hole, life);
 create index rivet_records_by_verdict on rivet_records (verdict, at);
-create index rivet_records_by_lot on rivet_records (lot, at) where lot is not null;
+create index rivet_records_by_lot on rivet_records (upper(lot), at) where lot is not null;
 create index rivet_records_by_batch on rivet_records (batch, at) where batch is not null;
 create index rivet_records_by_setting on rivet_records (setting, at) where setting is not null;
 create index rivet_records_by_diameter on rivet_records (diameter_d, issue_id, hole, life) where diameter_d is not null;

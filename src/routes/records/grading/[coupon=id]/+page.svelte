@@ -62,7 +62,20 @@
       {/if}
     </span>
   </header>
-  {#if desk.refusal}<Notice level="stop" title="Not kept" text={desk.refusal} />{/if}
+  {#if desk.refusal}
+    <Notice level="stop" title="Not kept" text={desk.refusal}>
+      {#if desk.stale}
+        <button
+          class="act"
+          type="button"
+          onclick={() => {
+            desk.forget();
+            location.reload();
+          }}>Show theirs; what was typed here goes</button
+        >
+      {/if}
+    </Notice>
+  {/if}
   {#if person === null}
     <a class="act" href="/who?back=/records/grading/{desk.id}">Say who grades it first</a>
   {:else if nameless}
