@@ -24,6 +24,7 @@ import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson, type PersonView } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import { rivetsTable } from '../../src/lib/server/services/rivets-table.ts';
+import { searchOffers } from '../../src/lib/server/services/search-offers.ts';
 import { settleRivets } from '../../src/lib/server/services/settle-rivets.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
@@ -128,6 +129,34 @@ describe('rivets on record', () => {
       lot: 'K-7'
     });
     expect((await find(asked('verdict=none'))).count).toBe((all.count ?? 0) - 5);
+  });
+
+  it('offer the settings of tools that rivets are of, and the one that is asked for', async () => {
+    expect(await searchOffers(database(), {})).toEqual({ settings: [], batches: [] });
+    const [used, unused] = [randomUUID(), randomUUID()];
+    for (const [id, name] of [
+      [used, 'Squeezer by the window'],
+      [unused, 'Squeezer by the door']
+    ])
+      await rowsOf(
+        database(),
+        `insert into tool_settings (id, work, setup, person_id) values ($1, '', $2, $3) returning id`,
+        [id, JSON.stringify({ name }), driver.id]
+      );
+    await rowsOf(
+      database(),
+      'update rivet_records set setting = $1 where issue_id = $2 returning hole',
+      [used, first.id]
+    );
+    const { settings } = await searchOffers(database(), {});
+    expect(settings).toMatchObject([{ id: used, name: 'Squeezer by the window' }]);
+    expect((await searchOffers(database(), { setting: unused })).settings).toHaveLength(2);
+    expect((await find(asked(`setting=${used}`))).count).toBe(first.holes.length);
+    await rowsOf(
+      database(),
+      'update rivet_records set setting = null where setting = $1 returning hole',
+      [used]
+    );
   });
 
   it.each(['100%', '%', '_2', "'; drop table rivet_records; --", '\\'])(

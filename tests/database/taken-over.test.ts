@@ -12,6 +12,7 @@ import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
 import type { Issue } from '../../src/core/issue/issue.ts';
 import { findRivets } from '../../src/lib/server/services/find-rivets.ts';
 import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
+import { makeJointFile } from '../../src/lib/server/services/joint-files.ts';
 import { latestIssue } from '../../src/lib/server/services/issues.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint, saveJoint } from '../../src/lib/server/services/joints.ts';
@@ -20,6 +21,7 @@ import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import { matterOf } from '../../src/lib/server/services/records.ts';
 import { sinceOfIssue } from '../../src/lib/server/services/take-over.ts';
 import { entered } from '../support/joints.ts';
+import { pdfText } from './pdf-text.ts';
 import { useDatabase } from './database.ts';
 import { valueOf } from './value-of.ts';
 
@@ -141,5 +143,25 @@ describe('a joint released anew', () => {
       ok: false,
       reason: 'not-possible'
     });
+  });
+
+  it('draws a replaced rivet’s hole as it is, in every file, and drills nothing there', async () => {
+    const { id, holes } = await newest();
+    const hole = holes[2]?.number ?? 0;
+    const moves = [
+      { ...stamp(70), kind: 'out', hole, school: 'under-shank', how: 'plain' },
+      { ...stamp(71), kind: 'measured', hole, widestIn: 0.148, seen: [] }
+    ].map((move) => ReworkMove.parse(move));
+    valueOf(await recordMoves(database(), reworkEvents, id, moves, mechanic));
+    const body = async (file: 'pattern.svg' | 'marks.csv' | 'driving.pdf') =>
+      valueOf(await makeJointFile(database(), joint, file)).body;
+    const svg = String(await body('pattern.svg'));
+    expect(svg).toMatch(/id="REPLACED".*<circle/);
+    expect(svg).toContain(`1 reworked (${hole}), drill nothing there: MS20470AD5-`);
+    const row = String(await body('marks.csv'))
+      .split('\r\n')
+      .find((line) => line.startsWith(`${hole},`));
+    expect(row).toMatch(/,reworked,.*MS20470AD5-[\d.]+,,0\.159,/);
+    expect(pdfText(await body('driving.pdf'))).toMatch(/\b1 × MS20470AD5-/);
   });
 });

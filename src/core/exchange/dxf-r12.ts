@@ -10,6 +10,7 @@ const COLOURS: Record<PatternLayer, number> = {
   STOP_DRILL: 6,
   HOLES: 1,
   EXISTING: 3,
+  REPLACED: 30,
   HELD_OPEN: 2,
   PILOTS: 8,
   LAYER_ENDS: 6,

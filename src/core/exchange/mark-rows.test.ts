@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../../../tests/support/joints.ts';
 import { DEFAULT_PROFILE } from '../rules/profile.ts';
+import type { InMetal } from '../releases/in-metal.ts';
 import { markColumns, markRows } from './mark-rows.ts';
 
-const rowsOf = (datum: string, unit: 'in' | 'mm' = 'in') => {
+const rowsOf = (datum: string, unit: 'in' | 'mm' = 'in', reworked: InMetal[] = []) => {
   const plan = planned(
     definition('lap', ['0.040', '0.040'], {
       widthIn: '7',
@@ -21,6 +22,7 @@ const rowsOf = (datum: string, unit: 'in' | 'mm' = 'in') => {
     stacks: plan.stacks,
     profile: DEFAULT_PROFILE,
     unit,
+    reworked,
     warningOf: () => ''
   });
 };
@@ -37,6 +39,18 @@ describe('the table of marks', () => {
     }
     for (const row of rowsOf('start'))
       expect(row['exact_along_in']).toBeCloseTo(Number(row['x_in']), 5);
+  });
+
+  it('has what is in the metal where a hole was reworked', () => {
+    const now = { hole: 2, partNumber: 'MS20470AD5-4', fastener: null, holeIn: 0.1602 };
+    const rows = rowsOf('start', 'mm', [now]);
+    expect(rows[1]).toMatchObject({
+      state: 'reworked',
+      rivet: 'MS20470AD5-4',
+      drill: '',
+      hole_diameter_mm: 4.06908
+    });
+    expect(rows[0]).toMatchObject({ state: 'rivet', drill: '#30' });
   });
 
   it('is as long in millimetres, and says so in its columns', () => {

@@ -1,6 +1,7 @@
 import { drillIn } from '../catalog/drills.ts';
 import { PILOT_DRILL, rivetSize } from '../catalog/rivets.ts';
 import type { JointLayout, PlannedStack } from '../plan/plan-shape.ts';
+import type { InMetal } from '../releases/in-metal.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { MM_PER_IN } from '../units/factors.ts';
 import type { DrawingUnit } from './dxf-r12.ts';
@@ -45,24 +46,34 @@ export interface MarksWish {
   stacks: readonly PlannedStack[];
   profile: Pick<RuleProfile, 'drill'>;
   unit: DrawingUnit;
+  /** what rework left in the metal in another way than planned */
+  reworked?: readonly InMetal[];
   /** what stops the joint at a hole, in words; empty where nothing does */
   warningOf: (hole: number) => string;
 }
 
 /** Every hole with its running mark, its exact place, its drills and its rivet. */
-export const markRows = ({ layout, stacks, profile, unit, warningOf }: MarksWish): MarkRow[] =>
+export const markRows = ({
+  layout,
+  stacks,
+  profile,
+  unit,
+  reworked = [],
+  warningOf
+}: MarksWish): MarkRow[] =>
   layout.holes.map((hole) => {
+    const now = reworked.find((one) => one.hole === hole.number);
     const stack = stacks[hole.stack];
     const line = layout.lines[hole.row - 1];
     const open = hole.state === 'held-open';
     const drill = open
       ? (hole.openDrill?.name ?? PILOT_DRILL)
       : rivetSize(hole.dash).drill[profile.drill];
-    const larger = open ? null : layout.growth;
+    const larger = open || now ? null : layout.growth;
     const row: Record<Column, string | number | null> = {
       hole: hole.number,
       line: line?.name ?? '',
-      state: open ? 'held open' : hole.fixed === null ? 'rivet' : 'fixed',
+      state: now ? 'reworked' : open ? 'held open' : hole.fixed === null ? 'rivet' : 'fixed',
       reason: hole.reason,
       mark: hole.markIn,
       cross_mark: hole.crossMarkIn,
@@ -70,9 +81,18 @@ export const markRows = ({ layout, stacks, profile, unit, warningOf }: MarksWish
       off_by: hole.residualIn,
       x: hole.xIn,
       y: hole.yIn,
-      rivet: !open && stack?.length.ok ? stack.length.result.partNumber : '',
-      drill,
-      hole_diameter: open && hole.openDrill ? hole.openDrill.diameterIn : drillIn(drill),
+      rivet: now
+        ? (now.partNumber ?? now.fastener)
+        : !open && stack?.length.ok
+          ? stack.length.result.partNumber
+          : '',
+      // nothing is drilled there: its hole is in the metal
+      drill: now ? '' : drill,
+      hole_diameter: now
+        ? now.holeIn
+        : open && hole.openDrill
+          ? hole.openDrill.diameterIn
+          : drillIn(drill),
       larger_part: larger?.part ?? '',
       larger_drill: larger?.drill ?? '',
       larger_hole_diameter: larger?.diameterIn ?? null,

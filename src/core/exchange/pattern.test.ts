@@ -47,6 +47,25 @@ describe('the full-size pattern', () => {
     expect(circlesOn('PILOTS')[0]?.radiusIn).toBeCloseTo(0.049, 9);
   });
 
+  it('draws a reworked hole as it is in the metal, and drills nothing there', () => {
+    const rivet = { hole: 3, partNumber: 'MS20470AD5-5', fastener: null, holeIn: 0.1602 };
+    const blind = { hole: 4, partNumber: null, fastener: 'blind, note 4', holeIn: null };
+    const now = patternOf({ layout, profile, fixed: [], reworked: [rivet, blind], part: null });
+    expect(circlesOn('REPLACED', now).map(({ radiusIn }) => radiusIn)).toEqual([0.0801, 0.06425]);
+    expect(circlesOn('HOLES', now)).toHaveLength(layout.rivets - 2);
+    expect(circlesOn('PILOTS', now)).toHaveLength(layout.rivets - 2);
+    expect(now.drills.filter(({ drill }) => drill === null)).toMatchObject([
+      { layer: 'REPLACED', diameterIn: 0.1602, fitted: 'MS20470AD5-5', holes: [3] },
+      { layer: 'REPLACED', fitted: 'blind, note 4', holes: [4] }
+    ]);
+    const texts = now.strokes.flatMap((stroke) => (stroke.stroke === 'text' ? [stroke.text] : []));
+    expect(texts).toContain('3 AS IT IS');
+    expect(read(dxfR12(now, 't', 'in'))?.entities.some(({ layer }) => layer === 'REPLACED')).toBe(
+      true
+    );
+    expect(svgPattern(now, 't')).toContain('id="REPLACED"');
+  });
+
   it('numbers holes and says which stay open', () => {
     const texts = pattern.strokes.flatMap((stroke) =>
       stroke.stroke === 'text' ? [stroke.text] : []

@@ -5,6 +5,7 @@ import { edgeOfPartIn, type Part } from '../layout/shapes.ts';
 import type { PlannedHole } from '../plan/holes.ts';
 import type { JointLayout } from '../plan/plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
+import type { InMetal } from '../releases/in-metal.ts';
 import { layerEnds } from '../stack/layer-ends.ts';
 import { atLeast } from '../units/tolerance.ts';
 import {
@@ -24,10 +25,15 @@ export interface DrilledHoles {
   layer: PatternLayer;
   /** the part that they are larger in; null where they go through as they are */
   part: string | null;
-  drill: string;
+  /** by name; null where nothing is drilled: the hole is there */
+  drill: string | null;
   diameterIn: number;
+  /** what is in holes that were reworked */
+  fitted: string | null;
   holes: number[];
 }
+
+type Drilled = Pick<DrilledHoles, 'drill' | 'diameterIn'>;
 
 /** A joint full size: what is taped to the metal and punched through. */
 export interface Pattern {
@@ -45,6 +51,8 @@ export interface PatternWish {
   layout: JointLayout;
   profile: Pick<RuleProfile, 'drill'>;
   fixed: Joint['fixed'];
+  /** what rework left in the metal in another way than planned */
+  reworked?: readonly InMetal[];
   /** one part by its key, or all of them on layers of their own */
   part: string | null;
 }
@@ -90,7 +98,7 @@ function drilled(
   hole: PlannedHole,
   { profile, fixed }: PatternWish,
   existing: ReadonlySet<string>
-): { layer: PatternLayer; drill: string; diameterIn: number } {
+): Drilled & { layer: PatternLayer } {
   if (hole.state === 'held-open') {
     const { name, diameterIn } = hole.openDrill ?? {
       name: PILOT_DRILL,
@@ -111,23 +119,38 @@ function holeStrokes(wish: PatternWish): { strokes: Stroke[]; drills: DrilledHol
   const grown = layout.parts.find(({ name }) => name === layout.growth?.part);
   const pilotIn = drillIn(PILOT_DRILL);
   const existing = new Set(wish.fixed.flatMap(({ id, kind }) => (kind === 'existing' ? [id] : [])));
+  const reworked = new Map(wish.reworked?.map((one) => [one.hole, one]));
   const drills = new Map<string, DrilledHoles>();
   const strokes: Stroke[] = [];
   const add = (
     layer: PatternLayer,
     hole: PlannedHole,
-    { drill, diameterIn }: { drill: string; diameterIn: number },
-    of: string | null
+    { drill, diameterIn }: Drilled,
+    of: string | null,
+    fitted: string | null = null
   ): void => {
     strokes.push(circle(layer, hole.xIn, hole.yIn, diameterIn / 2, of));
-    const key = `${layer} ${of ?? ''} ${drill}`;
-    const row = drills.get(key) ?? { layer, part: of, drill, diameterIn, holes: [] };
+    const key = `${layer} ${of ?? ''} ${drill ?? `${diameterIn} ${fitted ?? ''}`}`;
+    const row = drills.get(key) ?? { layer, part: of, drill, diameterIn, fitted, holes: [] };
     row.holes.push(hole.number);
     drills.set(key, row);
   };
+  const numberBeside = ({ xIn, yIn }: PlannedHole, radiusIn: number, number: string) =>
+    strokes.push(
+      ...cross('LINES', xIn, yIn, radiusIn * 1.7),
+      text('TEXT', xIn + radiusIn * 1.2, yIn - radiusIn * 1.2, NUMBER_HIGH_IN, number)
+    );
   for (const hole of layout.holes) {
     const { xIn, yIn } = hole;
     if (part && !atLeast(edgeOfPartIn(part, xIn, yIn), 0)) continue;
+    const now = reworked.get(hole.number);
+    if (now) {
+      const { holeIn, partNumber, fastener } = now;
+      const diameterIn = holeIn ?? drilled(hole, wish, existing).diameterIn;
+      add('REPLACED', hole, { drill: null, diameterIn }, null, partNumber ?? fastener);
+      numberBeside(hole, diameterIn / 2, `${hole.number} AS IT IS`);
+      continue;
+    }
     const own = drilled(hole, wish, existing);
     const larger = layout.growth && hole.state === 'rivet' ? layout.growth : null;
     const atOwn = part && part === grown && larger ? larger : own;
@@ -135,12 +158,8 @@ function holeStrokes(wish: PatternWish): { strokes: Stroke[]; drills: DrilledHol
     if (!part && grown && larger) add('HOLES', hole, larger, grown.key);
     if (own.layer === 'HOLES' && pilotIn < atOwn.diameterIn)
       add('PILOTS', hole, { drill: PILOT_DRILL, diameterIn: pilotIn }, null);
-    const radiusIn = atOwn.diameterIn / 2;
     const number = own.layer === 'HELD_OPEN' ? `${hole.number} OPEN` : `${hole.number}`;
-    strokes.push(
-      ...cross('LINES', xIn, yIn, radiusIn * 1.7),
-      text('TEXT', xIn + radiusIn * 1.2, yIn - radiusIn * 1.2, NUMBER_HIGH_IN, number)
-    );
+    numberBeside(hole, atOwn.diameterIn / 2, number);
   }
   return { strokes, drills: [...drills.values()] };
 }

@@ -8,6 +8,7 @@ export const PATTERN_LAYERS = [
   'STOP_DRILL',
   'HOLES',
   'EXISTING',
+  'REPLACED',
   'HELD_OPEN',
   'PILOTS',
   'LAYER_ENDS',

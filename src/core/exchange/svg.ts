@@ -11,6 +11,7 @@ const STYLE: Record<PatternLayer, string> = {
   STOP_DRILL: 'stroke="#8c2f1b" stroke-width="14"',
   HOLES: 'stroke="#1f262b" stroke-width="8"',
   EXISTING: 'stroke="#1f262b" stroke-width="8" stroke-dasharray="20 15"',
+  REPLACED: 'stroke="#8c2f1b" stroke-width="12"',
   HELD_OPEN: 'stroke="#8a4b05" stroke-width="16" stroke-dasharray="40 30"',
   PILOTS: 'stroke="#5c6670" stroke-width="5"',
   LAYER_ENDS: 'stroke="#1f262b" stroke-width="10" stroke-dasharray="180 40 40 40"',

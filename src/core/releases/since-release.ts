@@ -6,6 +6,7 @@ import type { Issue, IssuedFacts, IssuedHole } from '../issue/issue.ts';
 import { ReplacedRivet } from '../reworking/replaced-rivet.ts';
 import { asReworked, type HoleRework, type ReworkState } from '../reworking/rework-events.ts';
 import { atLeast, looksSame } from '../units/tolerance.ts';
+import { samePlace } from './same-place.ts';
 
 export const AgainWhy = z.enum([
   'new-hole',
@@ -79,9 +80,6 @@ export interface TakenOver {
   since: Omit<SinceRelease, 'changes'>;
 }
 
-type AtPlace = Pick<IssuedHole, 'xIn' | 'yIn'>;
-const samePlace = (a: AtPlace, b: AtPlace): boolean =>
-  looksSame(a.xIn, b.xIn) && looksSame(a.yIn, b.yIn);
 const sameLength = (a: number | null, b: number | null): boolean =>
   a === null || b === null ? a === b : looksSame(a, b);
 const sameSheets = (a: IssuedHole, b: IssuedHole): boolean => {
@@ -102,8 +100,8 @@ const asMuchRoom = ({ room: was }: IssuedHole, { room: now }: IssuedHole): boole
   );
 };
 
-/** Whether the rivet that is in a hole was replaced by another than planned. */
-const replacedBy = (rework: HoleRework | undefined) =>
+/** The rivet that a hole’s own was replaced by; null where it is as planned. */
+export const replacedBy = (rework: HoleRework | undefined) =>
   rework?.stage === 'ready' || rework?.stage === 'left' ? rework.rivet : null;
 
 /**

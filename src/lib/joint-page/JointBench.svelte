@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount, untrack, type Snippet } from 'svelte';
   import { goto } from '$app/navigation';
+  import { inMetal } from '$core/releases/in-metal.ts';
   import { asReworked, NO_REWORK } from '$core/reworking/rework-events.ts';
   import { provideReworkDesk, ReworkDesk } from '$lib/stations/check/rework-desk.svelte';
   import { CheckDesk } from '$lib/stations/check/check-desk.svelte';
@@ -72,6 +73,11 @@
   });
   /** as released, with what was replaced since */
   const issueNow = $derived(issue && asReworked(issue, reworking?.state ?? NO_REWORK));
+  const reworkedHoles = $derived(
+    issue
+      ? inMetal(workspace.shown?.plan.holes ?? [], issue, reworking?.state ?? NO_REWORK, since)
+      : []
+  );
   provideIssueDesk({
     get issue() {
       return issueNow;
@@ -87,6 +93,9 @@
     },
     get since() {
       return since;
+    },
+    get inMetal() {
+      return reworkedHoles;
     }
   });
   const readyDesk = provideReadyDesk(untrack(() => new ReadyDesk(joint.id, ready, person)));

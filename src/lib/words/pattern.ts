@@ -25,13 +25,15 @@ function inRuns(numbers: readonly number[]): string {
 
 /** A line of the drill table in words: what is drilled, how many, with what. */
 export function drilledInWords(
-  { layer, part, drill, diameterIn, holes }: DrilledHoles,
+  { layer, part, drill, diameterIn, fitted, holes }: DrilledHoles,
   partName: string,
   length: WriteLength
 ): string {
   const which = inRuns(holes);
   const named = which.split(', ').length <= MOST_NAMED ? ` (${which})` : '';
   const where = part === null ? '' : ` in the ${partName} alone, after taking apart`;
+  if (drill === null)
+    return `${holes.length} reworked${named}, drill nothing there: ${fitted ?? 'another fastener'} is in the metal, its hole drawn ${length(diameterIn, 'fine')}`;
   return `${holes.length} ${WHAT[layer] ?? 'holes'}${named}: drill ${drill}, ${length(diameterIn, 'fine')}${where}`;
 }
 

@@ -1,4 +1,6 @@
+import type { InMetal } from '../../core/releases/in-metal.ts';
 import type { AgainWhy, SinceRelease } from '../../core/releases/since-release.ts';
+import type { WriteLength } from './writing.ts';
 
 /** Why a head of a new release is driven or looked at again. */
 export const AGAIN_WHY: Record<AgainWhy, string> = {
@@ -39,3 +41,13 @@ export const goneInWords = (gone: SinceRelease['gone']): string =>
           .join(', ')}`
     )
     .join('; ');
+
+/** What rework left in the metal at one hole. */
+export const inMetalInWords = (
+  { partNumber, fastener, holeIn }: InMetal,
+  length: WriteLength
+): string =>
+  [
+    partNumber ?? `${fastener ?? 'another fastener'}, blind`,
+    holeIn === null ? 'hole not taken down' : `hole ${length(holeIn, 'fine')}`
+  ].join(', ');

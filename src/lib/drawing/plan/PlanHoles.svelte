@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { hexagon } from './hole-canvas';
   import { numberAt, type HoleMark, type NumberPlace } from './hole-marks';
   import type { Place } from './part-path';
 
@@ -34,6 +35,9 @@
       <text class="word" y={r + 17} text-anchor="middle">open</text>
     {:else}
       <circle class="edge" r={mark.letter === null ? r : Math.max(r, 9)} />
+      {#if mark.kind === 'reworked'}
+        <polygon class="hexagon" points={hexagon(0, 0, r).join(' ')} />
+      {/if}
       {#if mark.kind === 'existing'}<circle class="ring" r={r + 3.5} />{/if}
       {#if mark.kind === 'pinned'}<path class="pin" d="M-5 {-r - 12}h10L0 {-r - 2}Z" />{/if}
     {/if}
@@ -71,6 +75,11 @@
     fill: none;
     stroke: var(--ink);
     stroke-width: 1.2;
+  }
+  .hexagon {
+    fill: none;
+    stroke: var(--amber);
+    stroke-width: 2;
   }
   .pin {
     fill: var(--dye);

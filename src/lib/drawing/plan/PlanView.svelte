@@ -40,6 +40,8 @@
     stale?: boolean;
     /** letters each hole by the largest size that could still go there */
     headroom?: boolean;
+    /** holes that rework left another way than planned */
+    reworked?: ReadonlySet<number>;
     /** sheet holders and holes that are done, at Make ready */
     ready?: { holders: ReadonlySet<number>; ticked: ReadonlySet<number> } | null;
     /** it cannot be as it stands: the holes to blame, and those of a way out */
@@ -55,6 +57,7 @@
     onpick,
     stale = false,
     headroom = false,
+    reworked,
     ready = null,
     impossible = null,
     onkeepout = () => undefined,
@@ -118,7 +121,8 @@
       shown.plan.holes,
       new Map(shown.definition.fixed.map(({ id, kind }) => [id, kind])),
       failing,
-      headroom ? shown.plan.headroom : null
+      headroom ? shown.plan.headroom : null,
+      reworked
     )
   );
   /** thousands of holes carry numbers only about where one looks; in half pages, so that panning leaves them be */

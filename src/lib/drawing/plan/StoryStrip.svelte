@@ -18,6 +18,8 @@
     onpick: (hole: number) => void;
     stale?: boolean;
     headroom?: boolean;
+    /** holes that rework left another way than planned */
+    reworked?: ReadonlySet<number>;
     /** the length of a line, in */
     lineIn: number;
     onkeepout: (id: string, xIn: number, yIn: number) => void;
@@ -30,6 +32,7 @@
     onpick,
     stale = false,
     headroom = false,
+    reworked,
     lineIn,
     onkeepout,
     onfixed,
@@ -55,7 +58,8 @@
       shown.plan.holes,
       new Map(shown.definition.fixed.map(({ id, kind }) => [id, kind])),
       failingHoles(layout?.checks ?? []),
-      headroom ? shown.plan.headroom : null
+      headroom ? shown.plan.headroom : null,
+      reworked
     )
   );
   const pickedHole = $derived(shown.plan.holes.find((hole) => hole.number === picked));

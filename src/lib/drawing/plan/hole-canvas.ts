@@ -31,9 +31,22 @@ const ALIGN = { start: 'left', middle: 'center', end: 'right' } as const;
 
 function colourOf(mark: HoleMark, ink: Ink): string {
   if (mark.failing) return ink.brick;
-  if (mark.kind === 'held-open') return ink.amber;
+  if (mark.kind === 'held-open' || mark.kind === 'reworked') return ink.amber;
   if (mark.letter === null) return ink.ink;
   return mark.room === 0 ? ink.amber : ink.olive;
+}
+
+/** A hexagon round a hole of a radius: what rework left there is not what is planned. */
+export function hexagon(x: number, y: number, r: number): [number, number][] {
+  const [wide, high] = [r + 5, (r + 5) / 2];
+  return [
+    [x - high, y - wide],
+    [x + high, y - wide],
+    [x + wide, y],
+    [x + high, y + wide],
+    [x - high, y + wide],
+    [x - wide, y]
+  ];
 }
 
 function outline(path: Path2D, { kind }: HoleMark, x: number, y: number, r: number): void {
@@ -42,6 +55,13 @@ function outline(path: Path2D, { kind }: HoleMark, x: number, y: number, r: numb
     path.lineTo(x + r + 4, y);
     path.lineTo(x, y + r + 4);
     path.lineTo(x - r - 4, y);
+    path.closePath();
+    return;
+  }
+  if (kind === 'reworked') {
+    const [first = [x, y], ...others] = hexagon(x, y, r);
+    path.moveTo(...first);
+    for (const corner of others) path.lineTo(...corner);
     path.closePath();
     return;
   }

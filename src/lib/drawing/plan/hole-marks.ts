@@ -4,7 +4,7 @@ import type { LaidLine, PlannedHole } from '../../../core/plan/holes.ts';
 import { labelled } from '../label-levels.ts';
 
 /** How a hole is drawn: what it is, told by shape and word as well as colour. */
-export type HoleKind = 'rivet' | 'existing' | 'pinned' | 'held-open';
+export type HoleKind = 'rivet' | 'existing' | 'pinned' | 'held-open' | 'reworked';
 
 /** Measured: so many elements still repaint in a frame while panning; more go on a canvas. */
 export const MOST_ELEMENTS = 400;
@@ -28,7 +28,8 @@ export function holeMarks(
   holes: readonly PlannedHole[],
   fixedKinds: ReadonlyMap<string, 'existing' | 'pinned'>,
   failing: ReadonlySet<number>,
-  headroom: readonly HoleHeadroom[] | null
+  headroom: readonly HoleHeadroom[] | null,
+  reworked: ReadonlySet<number> = new Set()
 ): HoleMark[] {
   return holes.map((hole, index) => {
     const room = headroom?.[index];
@@ -36,8 +37,9 @@ export function holeMarks(
       number: hole.number,
       xIn: hole.xIn,
       yIn: hole.yIn,
-      kind:
-        hole.state === 'held-open'
+      kind: reworked.has(hole.number)
+        ? 'reworked'
+        : hole.state === 'held-open'
           ? 'held-open'
           : hole.fixed === null
             ? 'rivet'

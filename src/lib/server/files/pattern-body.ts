@@ -5,6 +5,7 @@ import { svgPattern } from '../../../core/exchange/svg.ts';
 import { tile } from '../../../core/exchange/tiles.ts';
 import type { Joint } from '../../../core/kinds/joint.ts';
 import type { JointLayout } from '../../../core/plan/plan-shape.ts';
+import type { InMetal } from '../../../core/releases/in-metal.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { LengthStyle } from '../../../core/units/format-length.ts';
 import type { FileWish } from '../../joint-files.ts';
@@ -19,6 +20,7 @@ export interface PatternWish {
   layout: JointLayout;
   profile: RuleProfile;
   fixed: Joint['fixed'];
+  reworked: readonly InMetal[];
   /** job, joint, revision and part */
   title: string;
   /** what stops the joint, in words */
@@ -38,12 +40,13 @@ export async function patternBody({
   layout,
   profile,
   fixed,
+  reworked,
   title,
   stops,
   style
 }: PatternWish): Promise<PatternBody> {
   const length = writing(style);
-  const pattern = patternOf({ layout, profile, fixed, part });
+  const pattern = patternOf({ layout, profile, fixed, reworked, part });
   const nameOf = (one: string | null) =>
     layout.parts.find((known) => known.key === one)?.name ?? '';
   const lines = [

@@ -17,6 +17,7 @@ const PENS: Record<PatternLayer, { colour: string; widthPt: number; dash?: [numb
   STOP_DRILL: { colour: '#8c2f1b', widthPt: 1 },
   HOLES: { colour: '#000000', widthPt: 0.5 },
   EXISTING: { colour: '#000000', widthPt: 0.5, dash: [1.5, 1] },
+  REPLACED: { colour: '#8c2f1b', widthPt: 1 },
   HELD_OPEN: { colour: '#8a4b05', widthPt: 1.2, dash: [3, 2] },
   PILOTS: { colour: '#5c6670', widthPt: 0.35 },
   LAYER_ENDS: { colour: '#000000', widthPt: 0.7, dash: [12, 4] },

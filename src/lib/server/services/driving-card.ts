@@ -1,4 +1,5 @@
 import { drivingHolders } from '../../../core/driving/driving-holders.ts';
+import { asReworked } from '../../../core/reworking/rework-events.ts';
 import { driveStream } from '../../../core/driving/drive-events.ts';
 import { drivingWays } from '../../../core/driving/driving-ways.ts';
 import { issueOrder } from '../../../core/driving/issue-order.ts';
@@ -12,6 +13,7 @@ import { toolInWords, WAY_STEPS, WAY_WORDS, wayReasonInWords } from '../../words
 import type { WriteLength } from '../../words/writing.ts';
 import type { Database } from '../db/connect.ts';
 import { driveEvents } from '../events/drive-events.ts';
+import { sinceIssued } from '../events/since-issued.ts';
 import { eventsOf } from '../events/read.ts';
 import { pdfDrivingCard, type CardRun } from '../files/pdf-driving-card.ts';
 import { latestIssue } from './issues.ts';
@@ -29,15 +31,17 @@ export async function drivingCard(
   paper: Paper,
   length: WriteLength
 ): Promise<Outcome<MadeFile>> {
-  const issue = await latestIssue(database, joint.id);
-  if (!issue)
+  const released = await latestIssue(database, joint.id);
+  if (!released)
     return refused('not-possible', 'it is not released yet: release it under Drive first');
+  const { rework } = await sinceIssued(database, released.id, released);
+  const issue = asReworked(released, rework);
   const [events, { holders, tools }, set] = await Promise.all([
     eventsOf(database, driveEvents, issue.id),
     shopFigures(database),
     toolSettings(database, joint.id)
   ]);
-  const state = driveStream.project({ ...issue, batches: [] }, events);
+  const state = driveStream.project({ ...released, batches: [], rework }, events);
   const found = issueOrder(issue, state.order);
   const outline = { widthIn: issue.facts.widthIn, heightIn: issue.facts.overlapIn };
   const access = state.access?.access ?? null;

@@ -1,3 +1,4 @@
+import { inMetal, type InMetal } from '../../../core/releases/in-metal.ts';
 import { jointFile } from '../../../core/exchange/joint-file.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Plan } from '../../../core/plan/plan-shape.ts';
@@ -13,12 +14,15 @@ import { inThread } from '../heavy/threads.ts';
 import type { LengthStyle } from '../../../core/units/format-length.ts';
 import { cagesOfSteps } from './cage-tasks.ts';
 import { drivingCard } from './driving-card.ts';
+import { sinceIssued } from '../events/since-issued.ts';
+import { latestIssue } from './issues.ts';
 import { getJoint } from './joints.ts';
 import { shopFigures, timedWorks } from './ready.ts';
 import { settingInWords } from '../../words/cages.ts';
 import { stopInWords } from '../../words/warnings.ts';
 import { writing, type WriteLength } from '../../words/writing.ts';
 import type { MadeFile } from './made-file.ts';
+import { sinceOfIssue } from './take-over.ts';
 import { recordFileOf } from './record-files.ts';
 import { because, done, refused, type Outcome } from './outcome.ts';
 
@@ -77,7 +81,8 @@ export async function makeJointFile(
     case 'marks.csv': {
       const { stacks, warnings } = planned;
       const cost = STEPS_A_WRITTEN_HOLE * planned.holes.length;
-      const table = { layout, stacks, profile, unit, warnings, style };
+      const reworked = await reworkedHoles(database, jointId, planned.holes);
+      const table = { layout, stacks, profile, unit, reworked, warnings, style };
       const body = await inThread('tabulated', table, cost);
       if (!body.ok) return body;
       return done({ type: 'text/csv; charset=utf-8', name, body: body.value });
@@ -93,11 +98,31 @@ export async function makeJointFile(
     }
     default:
       return patternFile(
-        { file, wish, layout, profile, fixed: read.fixed, style },
+        {
+          file,
+          wish,
+          layout,
+          profile,
+          fixed: read.fixed,
+          reworked: await reworkedHoles(database, jointId, planned.holes),
+          style
+        },
         { words, plain: plainName(title), stops: stopsInWords(planned, length) },
         STEPS_A_DRAWN_HOLE * planned.holes.length
       );
   }
+}
+
+/** Holes of the plan that rework left another way, in the newest release or before it. */
+async function reworkedHoles(
+  database: Database,
+  jointId: string,
+  holes: Plan['holes']
+): Promise<InMetal[]> {
+  const issue = await latestIssue(database, jointId);
+  if (!issue) return [];
+  const { rework } = await sinceIssued(database, issue.id, issue);
+  return inMetal(holes, issue, rework, await sinceOfIssue(database, issue.id));
 }
 
 /** The steps of a joint and how their cages are set. */

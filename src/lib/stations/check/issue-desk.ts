@@ -1,5 +1,6 @@
 import { getContext, setContext } from 'svelte';
 import type { Issue } from '$core/issue/issue.ts';
+import type { InMetal } from '$core/releases/in-metal.ts';
 import type { SinceRelease } from '$core/releases/since-release.ts';
 import type { CheckDesk } from './check-desk.svelte';
 
@@ -13,6 +14,8 @@ export interface IssueDesk {
   readonly signedBy: string | null;
   /** what it took over from the release before it; null for a first one */
   readonly since: SinceRelease | null;
+  /** holes of the joint as planned now that rework left another way, by the plan’s numbers */
+  readonly inMetal: readonly InMetal[];
 }
 
 const KEY = Symbol('issue desk');

@@ -1,15 +1,19 @@
 <script lang="ts">
   import type { LaidLine, PlannedHole } from '$core/plan/holes.ts';
+  import type { InMetal } from '$core/releases/in-metal.ts';
+  import { inMetalInWords } from '$lib/words/releases';
   import { usePreferences } from '$lib/client/preferences.svelte';
 
   /** The drawing as a table: the holes of one line, where they are marked and where they lie. */
   interface Props {
     line: LaidLine | undefined;
     holes: readonly PlannedHole[];
+    /** what rework left in another way than planned */
+    inMetal: readonly InMetal[];
     picked: number;
     onpick: (hole: number) => void;
   }
-  let { line, holes, picked, onpick }: Props = $props();
+  let { line, holes, inMetal, picked, onpick }: Props = $props();
   const preferences = usePreferences();
   const own = $derived.by(() => {
     const byNumber = new Map(holes.map((hole) => [hole.number, hole]));
@@ -48,7 +52,8 @@
               ? `held open: ${hole.reason}`
               : hole.fixed === null
                 ? 'rivet'
-                : 'rivet, fixed hole'}</td
+                : 'rivet, fixed hole'}{#each inMetal.filter((one) => one.hole === hole.number) as now (now.hole)};
+              reworked: {inMetalInWords(now, preferences.inWords)}{/each}</td
           >
         </tr>
       {/each}

@@ -6,6 +6,7 @@
   import type { LaidLine } from '$core/plan/holes.ts';
   import { outsideFields } from '$lib/client/keys';
   import { useWorkspace } from '$lib/client/workspace.svelte';
+  import { useIssueDesk } from '../check/issue-desk';
   import CloseUp from '$lib/drawing/section/CloseUp.svelte';
   import { MOST_ELEMENTS } from '$lib/drawing/plan/hole-marks';
   import PlanView from '$lib/drawing/plan/PlanView.svelte';
@@ -29,12 +30,15 @@
   import NotPossible from './NotPossible.svelte';
   import PickUpSheet from './PickUpSheet.svelte';
   import Reader from './Reader.svelte';
+  import Reworked from './Reworked.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
   import Unreadable from '../../ui/joint/Unreadable.svelte';
 
   const preferences = usePreferences();
 
   const workspace = useWorkspace();
+  const released = useIssueDesk();
+  const reworked = $derived(new Set(released.inMetal.map(({ hole }) => hole)));
   const entered = $derived(workspace.entered);
   const plan = $derived(workspace.now?.plan ?? null);
   const shown = $derived(workspace.shown?.plan.layout.ok ? workspace.shown : null);
@@ -110,7 +114,13 @@
         {#if view === 'others'}
           <Alternatives onchosen={() => (view = 'plan')} />
         {:else if view === 'table'}
-          <HoleTable {line} {holes} picked={picked?.number ?? 1} onpick={pick} />
+          <HoleTable
+            {line}
+            {holes}
+            inMetal={released.inMetal}
+            picked={picked?.number ?? 1}
+            onpick={pick}
+          />
         {:else if view === 'steps'}
           <div class="steps"><MetalSteps {layout} /></div>
         {:else}
@@ -121,6 +131,7 @@
               onpick={pick}
               stale={!workspace.now}
               headroom={view === 'headroom'}
+              {reworked}
               {lineIn}
               onkeepout={drags.keepOut}
               onfixed={drags.fixed}
@@ -134,6 +145,7 @@
                 onpick={pick}
                 stale={!workspace.now}
                 headroom={view === 'headroom'}
+                {reworked}
                 onkeepout={drags.keepOut}
                 onfixed={drags.fixed}
                 onlayerend={drags.layerEnd}
@@ -168,6 +180,7 @@
         <HolePanel bind:this={panel} {shown} hole={picked} {line} />
       {/if}
       <LayoutWarnings warnings={workspace.warningsAt('lay-out')} />
+      {#if released.inMetal.length > 0}<Reworked inMetal={released.inMetal} onpick={pick} />{/if}
     {/if}
     {#if layout && layout.removed.length > 0}
       <div class="gone">

@@ -2,6 +2,12 @@
   import type { RivetWish } from '$lib/api/records-wish.ts';
   import { FINDING_OPTIONS, VERDICT_OPTIONS } from '$lib/words/records';
 
+  /** a setting of a tool or a cold batch */
+  interface Offer {
+    id: string;
+    name: string;
+    at: string;
+  }
   /** What one asks of the records; the address carries it, so that a search can be kept and sent. */
   interface Props {
     wish: RivetWish;
@@ -9,10 +15,22 @@
     typed: URLSearchParams;
     people: readonly { id: string; name: string }[];
     jobs: readonly { id: string; number: string; title: string }[];
+    offers: { settings: readonly Offer[]; batches: readonly Offer[] };
     /** the page that answers */
     action: string;
   }
-  let { wish, typed, people, jobs, action }: Props = $props();
+  let { wish, typed, people, jobs, offers, action }: Props = $props();
+  const dated = ({ id, name, at }: Offer) => ({
+    value: id,
+    text: `${name}, ${new Date(at).toLocaleString([], { dateStyle: 'short', timeStyle: 'short' })}`
+  });
+  /** what the address asks for stands in its list, whether there is such a thing or not */
+  const withAsked = (known: readonly Offer[], asked: string | undefined) => [
+    ...known.map(dated),
+    ...(asked === undefined || known.some(({ id }) => id === asked)
+      ? []
+      : [{ value: asked, text: 'one that is not on record' }])
+  ];
   const DID = [
     { value: '', text: 'either' },
     { value: 'drove', text: 'drove it' },
@@ -33,12 +51,12 @@
   </label>
 {/snippet}
 {#snippet pick(
-  name: 'job' | 'person' | 'did' | 'finding' | 'verdict',
+  name: 'job' | 'person' | 'did' | 'finding' | 'verdict' | 'setting' | 'batch',
   label: string,
   options: readonly { value: string; text: string }[],
   any: string
 )}
-  <label class:broad={name === 'job'}>
+  <label class:broad={['job', 'setting', 'batch'].includes(name)}>
     <span class="label">{label}</span>
     <select class="field-box" {name} value={wish[name] ?? ''}>
       {#if any !== ''}<option value="">{any}</option>{/if}
@@ -66,6 +84,8 @@
   {@render pick('did', 'who did what', DID, '')}
   {@render pick('finding', 'Found', FINDING_OPTIONS, 'anything')}
   {@render pick('verdict', 'Verdict', VERDICT_OPTIONS, 'any')}
+  {@render pick('setting', 'Setting of a tool', withAsked(offers.settings, wish.setting), 'any')}
+  {@render pick('batch', 'Cold batch', withAsked(offers.batches, wish.batch), 'any')}
   <label
     ><span class="label">From</span><input
       class="field-box"
@@ -83,12 +103,6 @@
     /></label
   >
   <p class="hint broad">by when it was driven, or first looked at; days of the server’s clock</p>
-  {#if wish.batch !== undefined}<label class="one"
-      ><input type="checkbox" name="batch" value={wish.batch} checked /> of one cold batch</label
-    >{/if}
-  {#if wish.setting !== undefined}<label class="one"
-      ><input type="checkbox" name="setting" value={wish.setting} checked /> under one setting of a tool</label
-    >{/if}
   <div class="buttons">
     <button class="act main">Find</button>
     <a class="act" href={action}>Everything</a>
@@ -112,7 +126,6 @@
     min-width: 0;
   }
   .broad,
-  .one,
   .buttons {
     grid-column: 1 / -1;
   }
@@ -125,16 +138,6 @@
   [type='date'] {
     padding-inline: 6px;
     font-size: 0.85rem;
-  }
-  .one {
-    display: flex;
-    gap: 10px;
-    align-items: center;
-    min-height: 44px;
-  }
-  .one input {
-    width: 24px;
-    height: 24px;
   }
   .buttons {
     display: flex;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Snippet } from 'svelte';
+  import type { ComponentProps, Snippet } from 'svelte';
   import { page } from '$app/state';
   import type { RivetWish } from '$lib/api/records-wish.ts';
   import Notice from '../kit/Notice.svelte';
@@ -11,9 +11,10 @@
     problems: readonly string[];
     people: readonly { id: string; name: string }[];
     jobs: readonly { id: string; number: string; title: string }[];
+    offers: ComponentProps<typeof AskForm>['offers'];
     children: Snippet;
   }
-  let { wish, problems, people, jobs, children }: Props = $props();
+  let { wish, problems, people, jobs, offers, children }: Props = $props();
   const VIEWS = [
     { path: '/records', text: 'Rivets' },
     { path: '/records/releases', text: 'Releases' },
@@ -47,6 +48,7 @@
         typed={page.url.searchParams}
         {people}
         {jobs}
+        {offers}
         action={here}
       />{/key}
     <section aria-label="What was found" aria-live="polite">
