@@ -55,3 +55,31 @@ test('fifty heads by keys only; a figure that cannot be is said where it stands'
     '50 of 50 looked at'
   );
 });
+
+test('after a bad head one is led outwards from it, at the speed of the keys', async ({
+  page,
+  app
+}) => {
+  await signIn(page, app);
+  await openOwn(page, app, BOTTOM_LAP, 'check');
+  await page.getByRole('button', { name: 'Release it and start checking' }).click();
+  const record = async (diameter: string, height = '0.062') => {
+    await page.getByRole('textbox', { name: 'Diameter' }).fill(diameter);
+    await page.getByRole('textbox', { name: 'Height' }).fill(height);
+    await page.getByRole('textbox', { name: 'Height' }).press('Enter');
+  };
+  await page.locator('[data-testid="hole-map"] [data-hole="20"]').click();
+  await record('0.25', '0.041');
+  // what is shown is what is due, before the server has answered and after
+  for (let looks = 0; looks < 6; looks++) {
+    const due = page.getByTestId('due');
+    await expect(due).toContainText('near 20 in the order, and 20 was bad');
+    const next = /Head (\d+):/.exec((await due.textContent()) ?? '')?.[1] ?? '';
+    await expect(page.getByRole('heading', { name: `Head ${next} of 50` })).toBeVisible();
+    await record('0.190');
+    await expect(page.locator(`[data-testid="hole-map"] [data-hole="${next}"]`)).toHaveAttribute(
+      'data-verdict',
+      'accept'
+    );
+  }
+});

@@ -16,6 +16,7 @@ import {
   type HoleState,
   type HoleSubject
 } from '$core/check/hole-events.ts';
+import { expectedLooks } from '$core/check/expected-looks.ts';
 import { looksAsked, type Look, type SeenFlag } from '$core/check/findings.ts';
 import type { HeadJudged } from '$core/check/head-judged.ts';
 import { judgeLook, type HoleLook } from '$core/check/hole-look.ts';
@@ -52,6 +53,7 @@ interface Refused {
 export class CheckDesk {
   readonly #issued: Issue;
   readonly #rework: () => ReworkState;
+  readonly #subject: HoleSubject;
   readonly desk: Desk<HoleSubject, HoleLook, HeadJudged, Map<number, HoleState>>;
   #typed = $state.raw<Record<string, TypedLook>>({});
   /** what was typed of looks handed over: refused, it stands there again as it was */
@@ -71,14 +73,14 @@ export class CheckDesk {
     this.#rework = rework;
     this.#kept = new Kept(`typed-heads.${issue.id}`, KeptTyping);
     const { facts, holes, heldOpen } = issue;
-    const subject: HoleSubject = {
+    const subject: HoleSubject = (this.#subject = {
       facts,
       holes,
       heldOpen,
       get rework() {
         return rework();
       }
-    };
+    });
     // A head counts once the server has judged it.
     this.desk = new Desk(holeStream, subject, {
       subjectId: issue.id,
@@ -285,26 +287,31 @@ export class CheckDesk {
     leftAsIs(this.rework, (hole) => this.states.get(hole)?.last?.at ?? null)
   );
 
-  /** What is due, and what comes next. */
-  readonly due = $derived.by((): NextHead => {
+  #dueBy(events: readonly HoleEvent[], states: ReadonlyMap<number, HoleState>): NextHead {
     const { order, hitAt } = this.driving();
     const present = new Set(this.issue.holes.map(({ number }) => number));
     return nextHead({
       order: order.filter((hole) => present.has(hole)),
       hitAt,
-      events: this.events,
-      states: this.states,
+      events,
+      states,
       left: this.left,
       empty: emptyHoles(this.rework),
       rules: this.issue.facts.rules
     });
-  });
+  }
+
+  /** What is due, and what comes next. */
+  readonly due = $derived.by((): NextHead => this.#dueBy(this.events, this.states));
 
   /** The next head that is due and not on its way, or the next one along. */
   nextToDo(after: number): number {
     const last = this.issue.holes.at(-1)?.number ?? after;
+    // what was just handed over decides already where one looks next
+    const events = [...this.events, ...expectedLooks(this.desk.outbox.waiting, this.issue)];
+    const due = this.#dueBy(events, holeStream.project(this.#subject, events));
     return (
-      headAfter(this.due, this.due.order, after, (hole) => !this.isOnItsWay(hole)) ??
+      headAfter(due, due.order, after, (hole) => !this.isOnItsWay(hole)) ??
       Math.min(after + 1, last)
     );
   }
