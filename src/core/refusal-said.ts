@@ -188,6 +188,8 @@ type RecordRefusal =
   | { code: 'not-ready-to-sign' | 'told-not-accepted'; open: number }
   | { code: 'signs-own-work' | 'signed-before-last' }
   | { code: 'rivet-mismatch'; part: string }
+  | { code: 'hole-is-wider'; holeIn: number; widestIn: number }
+  | { code: 'blind-too-short'; gripIn: number; sheetsIn: number }
   | { code: 'hole-not-ready'; hole: number }
   | { code: 'rework-order'; hole: number }
   | { code: 'no-room-frozen'; hole: number }

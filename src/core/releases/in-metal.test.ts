@@ -21,6 +21,7 @@ const worked = (hole: number, changes: Partial<HoleRework>): HoleRework => ({
   outAt: 1,
   readyAt: 2,
   decision: null,
+  widestIn: null,
   rivet: null,
   blind: null,
   leftAt: null,

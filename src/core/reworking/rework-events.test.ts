@@ -232,6 +232,27 @@ describe('a question to the data holder', () => {
     expect(asReworked(ISSUE, bench.state).holes[0]?.dash).toBe(6);
   });
 
+  it('makes no hole narrower than it was measured, and no fastener shorter than the sheets', () => {
+    const bench = new Bench();
+    bench.do(1, { ...OUT, hole: 1 });
+    bench.do(2, { kind: 'measured', hole: 1, widestIn: 0.171, seen: ['cracked'] });
+    const asked = bench.do(3, { kind: 'referred', hole: 1, question: 'A crack, and 0.171 wide.' });
+    const put = (then: object) => bench.try(4, answer(asked, then));
+    const blind = { fastener: 'blind, list 4', drillIn: 0.164, gripIn: 0.125 };
+    expect(put({ what: 'blind', blind })).toMatchObject({
+      error: { said: { code: 'hole-is-wider', holeIn: 0.164, widestIn: 0.171 } }
+    });
+    expect(put({ what: 'blind', blind: { ...blind, drillIn: 0.191, gripIn: 0.06 } })).toMatchObject(
+      { error: { said: { code: 'blind-too-short' } } }
+    );
+    const rivet = { dash: 5, partNumber: 'MS20470AD5-6', lengthIn: 0.375, holeIn: 0.159 };
+    expect(put({ what: 'rivet', dash: 5, rivet })).toMatchObject({
+      error: { said: { code: 'hole-is-wider' } }
+    });
+    // the data holder may let a rivet fill a wide hole: it is that hole all the same
+    expect(put({ what: 'rivet', dash: 5, rivet: { ...rivet, holeIn: 0.171 } }).ok).toBe(true);
+  });
+
   it('is none that nobody put, and none of a signed release', () => {
     expect(
       new Bench().try(1, answer('00000000-0000-4000-8000-00000000ffff', { what: 'nothing' })).ok

@@ -2,9 +2,7 @@ import { z } from 'zod';
 import { answer, notPossible, type Answer } from '../answer.ts';
 import { defineStream, type Recorded } from '../events/stream.ts';
 import type { Issue, IssuedHole } from '../issue/issue.ts';
-import { rivetSize } from '../catalog/rivets.ts';
-import type { Dash } from '../schema/fields.ts';
-import { partNumber } from '../stack/part-number.ts';
+import { blindFits, rivetFits } from './answer-fits.ts';
 import { decideHole, type HoleDecision } from './decide-hole.ts';
 import { ReplacedRivet } from './replaced-rivet.ts';
 import { ReworkMove, SeenInHole, type Blind } from './rework-moves.ts';
@@ -44,6 +42,8 @@ export interface HoleRework {
   /** since when what is in `rivet` goes in, ms since 1970 */
   readyAt: number | null;
   decision: HoleDecision | null;
+  /** the hole as it was measured, in; null until then */
+  widestIn: number | null;
   rivet: ReplacedRivet | null;
   blind: Blind | null;
   /** when it was answered that its head stays, ms since 1970: what is found later is another matter */
@@ -168,27 +168,6 @@ const OUT_OF_ORDER = (hole: number) => notPossible('hole', { code: 'rework-order
 const isBefore = ({ at }: ReworkMove, now: HoleRework | undefined): boolean =>
   now !== undefined && Date.parse(at) < Math.max(now.outAt ?? -Infinity, now.readyAt ?? -Infinity);
 
-/** Whether a rivet that an answer names is what its part number says, and makes a head in that hole. */
-function rivetFits(
-  { facts, holes }: ReworkSubject,
-  number: number,
-  { dash, rivet }: { dash: Dash; rivet: ReplacedRivet }
-): Answer<ReworkFrozen> {
-  const { partNumber: part, lengthIn, holeIn } = rivet;
-  const read = partNumber({ text: part });
-  if (!read.ok) return read;
-  const gripIn = holes.find((hole) => hole.number === number)?.gripIn ?? facts.gripIn;
-  const same =
-    read.result.dash === dash &&
-    rivet.dash === dash &&
-    read.result.head === facts.head &&
-    read.result.lengthIn === lengthIn;
-  if (!same) return notPossible('rivet', { code: 'rivet-mismatch', part });
-  return lengthIn > gripIn && holeIn >= rivetSize(dash).diameterIn
-    ? answer<ReworkFrozen>(null, [])
-    : notPossible('rivet', { code: 'no-metal-for-head', lengthIn, gripIn, holeIn });
-}
-
 function mayFollow(
   subject: ReworkSubject,
   state: ReworkState,
@@ -203,16 +182,20 @@ function mayFollow(
       return notPossible('referral', { code: 'answered-already', by: asked.answered.answeredBy });
     // only an empty hole takes a rivet or a fastener
     const { what } = move.then;
-    const stage = asked.hole === null ? null : state.holes.get(asked.hole)?.stage;
+    const now = asked.hole === null ? undefined : state.holes.get(asked.hole);
+    const stage = now?.stage;
     if ((what === 'rivet' || what === 'blind') && stage !== 'ask' && stage !== 'out')
       return OUT_OF_ORDER(asked.hole ?? 0);
     if (what === 'leave' && (asked.hole === null || stage === 'ask' || stage === 'out'))
       return OUT_OF_ORDER(asked.hole ?? 0);
-    if (asked.hole !== null && isBefore(move, state.holes.get(asked.hole)))
-      return OUT_OF_ORDER(asked.hole);
-    return move.then.what === 'rivet' && asked.hole !== null
-      ? rivetFits(subject, asked.hole, move.then)
-      : nothing;
+    if (asked.hole === null || !now) return nothing;
+    if (isBefore(move, now)) return OUT_OF_ORDER(asked.hole);
+    const { then } = move;
+    return then.what === 'rivet'
+      ? rivetFits(subject, asked.hole, then, now.widestIn)
+      : then.what === 'blind'
+        ? blindFits(subject, asked.hole, then.blind, now.widestIn)
+        : nothing;
   }
   if (move.hole === null) return nothing;
   const { holes, heldOpen } = subject;
@@ -248,6 +231,7 @@ const FRESH: Omit<HoleRework, 'hole'> = {
   outAt: null,
   readyAt: null,
   decision: null,
+  widestIn: null,
   rivet: null,
   blind: null,
   leftAt: null,
@@ -283,6 +267,7 @@ function after(state: ReworkState, event: ReworkEvent): ReworkState {
       const ready = decision !== null && decision.rivet !== null;
       change(event.hole, {
         decision,
+        widestIn: event.widestIn,
         stage: ready ? 'ready' : 'ask',
         ...(ready ? { rivet: decision.rivet, readyAt: at, blind: null } : {})
       });

@@ -51,6 +51,7 @@ const rework = (hole: number, stage: HoleRework['stage']): HoleRework => ({
   outAt: 1,
   readyAt: null,
   decision: null,
+  widestIn: null,
   rivet: null,
   blind: null,
   leftAt: null,

@@ -213,6 +213,10 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return 'whoever drove a rivet of it does not sign it, by this shop’s rule: somebody else signs';
     case 'signed-before-last':
       return 'this signature is dated before the last thing that was logged: look at the clock of this device';
+    case 'hole-is-wider':
+      return `its hole would be ${length(said.holeIn, 'fine')}, and the one in the metal was measured ${length(said.widestIn, 'fine')}: a hole does not grow narrower`;
+    case 'blind-too-short':
+      return `a grip of ${length(said.gripIn, 'fine')} does not reach through ${length(said.sheetsIn, 'fine')} of sheets: it is at least that`;
     case 'rivet-mismatch':
       return `${said.part} is not of that size, head and length`;
     case 'hole-not-ready':

@@ -22,7 +22,9 @@
   let { rework, referral, hole, dash }: Props = $props();
   const around = $derived(referral.hole === null ? null : surroundings(rework.now, referral.hole));
   type Then = Extract<ReworkMove, { kind: 'answered' }>['then'];
-  const empty = $derived(['out', 'ask'].includes(rework.state.holes.get(hole)?.stage ?? ''));
+  const now = $derived(rework.state.holes.get(hole));
+  const empty = $derived(now?.stage === 'out' || now?.stage === 'ask');
+  const widestIn = $derived(now?.widestIn ?? null);
   const FIELDS = [
     'answer',
     'by',
@@ -70,7 +72,8 @@
         dash: size,
         partNumber: canonical,
         lengthIn,
-        holeIn: drillIn(rivetSize(size).drill[school])
+        // drilled to its size, where the hole is not wider than that already
+        holeIn: Math.max(drillIn(rivetSize(size).drill[school]), widestIn ?? 0)
       }
     };
   });
@@ -148,7 +151,9 @@
           errors={text('part').trim() !== '' && then === null
             ? ['no part number of a solid rivet']
             : undefined}
-          hint="dash {DASHES[smallest]} was there; its hole is drilled to this size’s own drill"
+          hint="dash {DASHES[
+            smallest
+          ]} was there; its hole is drilled to this size’s own drill, unless it is wider already"
         />
       {:else if what === 'blind'}
         <TextField
