@@ -18,6 +18,7 @@ import { latestIssue } from '../src/lib/server/services/issues.ts';
 import { addJob } from '../src/lib/server/services/jobs.ts';
 import { addJoint } from '../src/lib/server/services/joints.ts';
 import { addPerson } from '../src/lib/server/services/people.ts';
+import { becomeDemo } from '../src/lib/server/people/installation.ts';
 import { addProfile } from '../src/lib/server/services/profiles.ts';
 import { seedDemoCages } from './demo-cages.ts';
 import { seedDemoChecks, seedDemoSigned } from './demo-checks.ts';
@@ -253,11 +254,13 @@ const SECONDS_BETWEEN_RIVETS = 26;
 export async function seedDemoData(database: Database): Promise<boolean> {
   if ((await database.models.Person.count()) > 0 || (await database.models.Job.count()) > 0)
     return false;
+  await becomeDemo(database);
   await addProfile(database, { ...DEFAULT_PROFILE, name: 'Pikemere shop profile' });
   const ilse = await addPerson(database, { name: 'Ilse Varnholt', role: 'mechanic' });
   const tomas = await addPerson(database, { name: 'Tomas Ekbrand', role: 'inspector' });
   await addPerson(database, { name: 'Runa Halvik', role: 'lead' });
-  const benn = await addPerson(database, { name: 'Benn Achterby', role: 'apprentice' });
+  await addPerson(database, { name: 'Sunniva Ask', role: 'instructor' });
+  const benn = await addPerson(database, { name: 'Benn Achterby', role: 'trainee' });
 
   const hull = must(
     await addJob(database, {

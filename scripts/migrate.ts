@@ -1,15 +1,29 @@
-/** Brings the database to the newest shape; with --demo-data fills an empty one with the made-up shop. */
+/**
+ * Brings the database to the newest shape; with --demo-data fills an empty one with the made-up shop, with --let-in makes
+ * the application's own role, and a code for the first lead where there is nobody.
+ */
 import { openDatabase } from '../src/lib/server/db/connect.ts';
+import { letApplicationIn } from '../src/lib/server/db/application-role.ts';
 import { migrate } from '../src/lib/server/db/migrate.ts';
+import { firstCode } from '../src/lib/server/people/installation.ts';
 import { databaseUrl } from './database-url.ts';
 import { seedDemoData } from './demo-data.ts';
 
-const database = openDatabase(databaseUrl());
+const database = openDatabase(databaseUrl(), true);
+const say = (text: string) => process.stdout.write(`  · ${text}\n`);
 try {
   const ran = await migrate(database);
-  if (ran.length > 0) process.stdout.write(`  · migrations: ${ran.join(', ')}\n`);
+  if (ran.length > 0) say(`migrations: ${ran.join(', ')}`);
   if (process.argv.includes('--demo-data') && (await seedDemoData(database)))
-    process.stdout.write('  · demo data put into the empty database\n');
+    say('demo data put into the empty database');
+  if (process.argv.includes('--let-in')) {
+    const password = process.env['ZANJADOR_APP_PASSWORD'];
+    if (!password) throw new Error('ZANJADOR_APP_PASSWORD is not set');
+    await letApplicationIn(database, password);
+    const code = await firstCode(database);
+    if (code !== null)
+      say(`nobody is entered yet: the first lead comes in at /who/code with ${code}, within a day`);
+  }
 } finally {
   await database.sequelize.close();
 }

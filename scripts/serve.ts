@@ -21,14 +21,25 @@ const compress = compression({
     compression.filter(request, response)
 }) as unknown as Handler;
 
-const server = createServer((request, response) =>
+/** An answer that did not wait for the body: what is still coming is let go, so that the connection does not hang on it. */
+const LET_GO_MS = 1000;
+function letGo(request: IncomingMessage, response: ServerResponse): void {
+  response.on('finish', () => {
+    if (request.complete) return;
+    request.resume();
+    setTimeout(() => request.complete || request.destroy(), LET_GO_MS).unref();
+  });
+}
+
+const server = createServer((request, response) => {
+  letGo(request, response);
   compress(request, response, () =>
     handler(request, response, () => {
       response.statusCode = 404;
       response.end();
     })
-  )
-);
+  );
+});
 
 let closing = false;
 function close(): void {

@@ -1,20 +1,35 @@
+import { randomUUID } from 'node:crypto';
 import {
+  error,
   json,
   redirect,
   type Handle,
   type HandleServerError,
+  type RequestEvent,
   type ServerInit
 } from '@sveltejs/kit';
+import { linkSoon } from '$lib/server/audit/chain';
 import { closeDatabase, database } from '$lib/server/database';
+import { isAway } from '$lib/server/db/away';
 import { benches, calipers } from '$lib/server/devices/bench-hub';
 import { live } from '$lib/server/live/live-hub';
 import { endThreads } from '$lib/server/heavy/threads';
+import { waitFor } from '$lib/server/limits';
 import { log } from '$lib/server/log';
 import { refuseForeignChange } from '$lib/server/own-origin';
 import { FIRST_STYLE, LengthStyle } from '$core/units/format-length.ts';
 import { writing } from '$lib/words/writing';
-import { personOf } from '$lib/server/services/people';
+import { mayNot, sayWhoFirst } from '$lib/server/answers';
+import { benchBy } from '$lib/server/people/benches';
+import { BENCH_COOKIE } from '$lib/server/people/cookies';
+import { asks } from '$lib/server/people/doors';
+import { presentBy, SESSION_COOKIE } from '$lib/server/people/sessions';
+import { may } from '$core/people/rights.ts';
+import { mayNotInWords } from '$lib/words/roles';
 import { settleSoon } from '$lib/server/services/settle-rivets';
+
+const DATABASE_AWAY =
+  'The database does not answer just now. What was saved is safe, and what you typed stays in this browser; this page tries again by itself.';
 
 process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), endThreads()]));
 // The server ends once its last answer has; a stream of lines would never end by itself.
@@ -32,10 +47,32 @@ function rightAddress(request: Request, url: URL): string | null {
 }
 
 /** What another run of the server noted and did not settle. */
-export const init: ServerInit = () => settleSoon(database());
+export const init: ServerInit = () => {
+  settleSoon(database());
+  linkSoon(database());
+};
+
+/** What stands in the way of whoever comes; null: come in. Every door stands in one list. */
+function shutDoor({ route, request, params, locals, url }: RequestEvent): Response | null {
+  // what is no route of ours is a page that does not exist, for everyone
+  if (route.id === null) return null;
+  const asked = asks(route.id, request.method, params);
+  if (asked === 'anyone') return null;
+  const { person } = locals;
+  const isPage = !url.pathname.startsWith('/api/');
+  if (person === null) {
+    if (isPage) redirect(303, `/who?back=${encodeURIComponent(url.pathname + url.search)}`);
+    return sayWhoFirst();
+  }
+  if (asked === 'signed-in' || (asked !== null && may(person.role, asked))) return null;
+  const words = mayNotInWords(person.role, asked);
+  if (isPage) error(403, words);
+  return mayNot(words);
+}
 
 export const handle: Handle = async ({ event, resolve }) => {
   const { request, url, cookies, locals } = event;
+  locals.request = requestId(request);
   const elsewhere = rightAddress(request, url);
   if (elsewhere !== null) {
     if (request.method === 'GET') redirect(307, elsewhere);
@@ -44,9 +81,24 @@ export const handle: Handle = async ({ event, resolve }) => {
   const refusal = refuseForeignChange(request, url);
   if (refusal !== null) return json({ message: refusal }, { status: 403 });
 
+  const wait = await waitFor(request.method, url.pathname, event.getClientAddress());
+  if (wait > 0)
+    return json(
+      { message: `too often: try again in ${wait} s` },
+      { status: 429, headers: { 'retry-after': String(wait) } }
+    );
+
   locals.database = database;
-  const personId = cookies.get('person');
-  locals.person = personId ? await personOf(database(), personId) : null;
+  try {
+    const session = cookies.get(SESSION_COOKIE);
+    locals.person = session ? await presentBy(database(), session) : null;
+    locals.bench = await benchBy(database(), cookies.get(BENCH_COOKIE));
+  } catch (broken) {
+    if (isAway(broken)) error(503, DATABASE_AWAY);
+    throw broken;
+  }
+  const shut = shutDoor(event);
+  if (shut !== null) return shut;
 
   const lengths = LengthStyle.safeParse(cookies.get('lengths'));
   locals.style = lengths.success ? lengths.data : null;
@@ -54,16 +106,47 @@ export const handle: Handle = async ({ event, resolve }) => {
   locals.length = writing(locals.style ?? (url.pathname.startsWith('/api/') ? null : FIRST_STYLE));
 
   const mode = cookies.get('mode') === 'dark' ? 'dark' : 'light';
-  const response = await resolve(event, {
+  const answered = await resolve(event, {
     transformPageChunk: ({ html }) => html.replace('%zanjador.mode%', mode)
   });
+  const response = locals.away ? unavailable(answered) : answered;
+  if (request.method !== 'GET' && response.status < 400) linkSoon(database());
+  // what a person sees is nobody else’s to keep
+  if (!response.headers.has('cache-control'))
+    response.headers.set('cache-control', 'private, no-store');
+  response.headers.set('x-request-id', locals.request);
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
   return response;
 };
 
-export const handleError: HandleServerError = ({ error, status, event }) => {
-  if (status >= 500) log.error({ err: error, path: event.url.pathname }, 'request failed');
+/** A balancer's own name for a request is kept, if it is one; else it gets one. */
+function requestId(request: Request): string {
+  const given = request.headers.get('x-request-id') ?? '';
+  return /^[\w-]{8,64}$/.test(given) ? given : randomUUID();
+}
+
+/** What the log says of a request: its name and route, who by their id; nothing that was typed. */
+const about = ({ locals, route, request }: RequestEvent) => ({
+  request: locals.request,
+  method: request.method,
+  route: route.id,
+  person: locals.person?.id ?? null
+});
+
+/** The same answer under the status that says: not now, try again. */
+function unavailable({ body, headers }: Response): Response {
+  headers.set('retry-after', '5');
+  return new Response(body, { status: 503, headers });
+}
+
+export const handleError: HandleServerError = ({ error: err, status, event }) => {
+  if (isAway(err)) {
+    event.locals.away = true;
+    log.warn(about(event), 'the database does not answer');
+    return { message: DATABASE_AWAY };
+  }
+  if (status >= 500) log.error({ err, ...about(event) }, 'request failed');
   return {
     message:
       status === 404

@@ -80,9 +80,10 @@ const STATIONS: [station: string, field: string, texts: (index: number) => strin
 ];
 const KEYS = 60;
 
-async function visiting(browser: Browser, { person, url }: Served): Promise<BrowserContext> {
+async function visiting(browser: Browser, { headers, url }: Served): Promise<BrowserContext> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-  await context.addCookies([{ name: 'person', value: person.id, url }]);
+  const [name = '', value = ''] = headers['cookie']?.split('=') ?? [];
+  await context.addCookies([{ name, value, url }]);
   return context;
 }
 

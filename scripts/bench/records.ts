@@ -1,3 +1,4 @@
+import { narrow } from '../../src/lib/server/services/rivet-search.ts';
 import {
   findRivets,
   countStatement,
@@ -139,8 +140,9 @@ export async function recordRows({ database }: Served): Promise<string[]> {
   const rows: string[] = [];
   for (const [name, wish] of searches) {
     const ms = await slowest(() => findRivets(database, wish));
-    const used = await indexesOf(database, pageStatement(wish, 51));
-    const counting = await indexesOf(database, countStatement(wish));
+    const asked = await narrow(database, wish);
+    const used = await indexesOf(database, pageStatement(asked, 51));
+    const counting = await indexesOf(database, countStatement(asked));
     rows.push(`| rivets: ${name} | ${Math.round(ms)} ms | ${used} | ${counting} |`);
   }
   for (const [name, wish] of [

@@ -10,11 +10,14 @@ export const AT = '2026-11-20T09:00:00.000Z';
 export const ratio = (value: number): string => value.toFixed(2);
 export const whole = (value: number): string => Math.round(value).toLocaleString('en');
 
-/** An issue of the demo data, with its first rivet. */
+/** An issue of the demo data that still takes events, with its first rivet. */
 export async function someIssue({ database }: Served): Promise<{ id: string; hole: number }> {
   const [issue] = await rowsOf<{ id: string; hole: number }>(
     database,
-    `select issue_id as id, min(number) as hole from holes where state = 'rivet' group by issue_id limit 1`
+    `select issue_id as id, min(number) as hole from holes h where state = 'rivet'
+       and not exists (select from sign_events where subject_id = h.issue_id)
+       and not exists (select from rework_events where subject_id = h.issue_id)
+     group by issue_id order by issue_id limit 1`
   );
   if (!issue) throw new Error('the demo data has no issue');
   return issue;

@@ -5,6 +5,7 @@ import { newJoint } from '../../src/core/kinds/new-joint.ts';
 import { newSheet } from '../../src/core/joint/sheets.ts';
 import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
+import { beginSession, SESSION_COOKIE } from '../../src/lib/server/people/sessions.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { listJobs } from '../../src/lib/server/services/jobs.ts';
 import { seedDemoData } from '../demo-data.ts';
@@ -87,12 +88,16 @@ export async function serveDemo(cluster: string): Promise<Served> {
     'create table bare_rows (id uuid primary key, payload jsonb not null)'
   );
   const { url, stop } = await started(databaseUrl, PORT);
-  const person = await database.models.Person.findOne({ rejectOnEmpty: true });
+  const person = await database.models.Person.findOne({
+    where: { role: 'lead' },
+    rejectOnEmpty: true
+  });
+  const session = await beginSession(database, person.id, 'demo');
   return {
     url,
     database,
     person: { id: person.id, name: person.name },
-    headers: { origin: url, cookie: `person=${person.id}` },
+    headers: { origin: url, cookie: `${SESSION_COOKIE}=${session}` },
     another: () => started(databaseUrl, PORT + 1),
     async stop() {
       await stop();

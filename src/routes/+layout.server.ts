@@ -1,5 +1,6 @@
 import { FIRST_STYLE, LengthStyle } from '$core/units/format-length.ts';
 import { PaperName } from '$lib/joint-files.ts';
+import { installation } from '$lib/server/people/installation';
 import { coldView } from '$lib/server/services/cold-batches';
 import { listPeople } from '$lib/server/services/people';
 import type { LayoutServerLoad } from './$types';
@@ -7,7 +8,13 @@ import type { LayoutServerLoad } from './$types';
 export const load: LayoutServerLoad = async ({ cookies, locals }) => {
   const lengths = LengthStyle.safeParse(cookies.get('lengths'));
   const database = locals.database();
-  const [people, cold] = await Promise.all([listPeople(database), coldView(database)]);
+  // whoever has not said who they are is told of nobody, and of nothing that is out
+  const present = locals.person !== null;
+  const { demo } = await installation(database);
+  const [people, cold] = await Promise.all([
+    present || demo ? listPeople(database) : [],
+    present ? coldView(database) : { serverAt: new Date().toISOString(), batches: [] }
+  ]);
   return {
     people,
     cold,

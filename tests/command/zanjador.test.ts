@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { createServer, type Server } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -121,7 +121,32 @@ describe('./zanjador start', () => {
     started = null;
   }
 
-  const bench = async () => (await fetch(`http://127.0.0.1:${port}/`)).text();
+  /** What somebody of the demo sees at the bench. */
+  async function bench(): Promise<string> {
+    const url = `http://127.0.0.1:${port}`;
+    const who = await (await fetch(`${url}/who`)).text();
+    const person = /value="([^"]+)"[^>]*>\s*<strong[^>]*>Ilse/.exec(who)?.[1] ?? '';
+    const came = await fetch(`${url}/who?/demo`, {
+      method: 'POST',
+      headers: { origin: url },
+      body: new URLSearchParams({ person }),
+      redirect: 'manual'
+    });
+    const cookie = came.headers.getSetCookie().join('; ');
+    return (await fetch(url, { headers: { cookie } })).text();
+  }
+  /** What every process on the machine was begun with: anyone may read that. */
+  const commandLines = (): string =>
+    readdirSync('/proc')
+      .filter((name) => /^\d+$/.test(name))
+      .map((pid) => {
+        try {
+          return readFileSync(`/proc/${pid}/cmdline`, 'utf8');
+        } catch {
+          return '';
+        }
+      })
+      .join('\n');
   const databasePid = () =>
     Number(/^\d+/.exec(readFileSync(clusterFile('postmaster.pid'), 'utf8'))?.[0]);
   /** Where the server's user cannot reach this folder the cluster lies elsewhere, and the script says so. */
@@ -174,7 +199,12 @@ describe('./zanjador start', () => {
   it(
     'makes a cluster, fills it with the demo data, serves, and ends cleanly on Ctrl-C',
     async () => {
+      const seen: string[] = [];
+      const watching = setInterval(() => seen.push(commandLines()), 15);
       const first = await start();
+      clearInterval(watching);
+      for (const file of ['zanjador.password', 'app.password'])
+        expect(seen.join('\n').includes(readFileSync(clusterFile(file), 'utf8')), file).toBe(false);
       expect(first).toMatch(/make a private database cluster +\d+\.\d s/);
       expect(first).toContain('demo data put into the empty database');
       expect(await bench()).toContain('Bottom skin lap, bay 9');
@@ -183,11 +213,27 @@ describe('./zanjador start', () => {
 
       const second = await run(['start'], '', env);
       expect(second.code).toBe(1);
-      expect(second.err).toContain('running already');
+      expect(second.err).toContain('or is running');
 
       await stopBy('SIGINT');
       expect(alive(pid)).toBe(false);
       await expect(bench()).rejects.toThrow();
+    },
+    2 * PATIENCE_MS
+  );
+
+  it(
+    'of two starts at once one goes on, and the other says so',
+    async () => {
+      const first = start();
+      const { code, err } = await new Promise<Finished>((resolve, reject) =>
+        setTimeout(() => run(['start'], '', env).then(resolve, reject), 250)
+      );
+      expect(code).toBe(1);
+      expect(err).toContain('is being started from this folder already');
+      await first;
+      expect(await bench()).toContain('Bottom skin lap, bay 9');
+      await stopBy('SIGINT');
     },
     2 * PATIENCE_MS
   );

@@ -13,11 +13,11 @@ import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { stepEvents } from '../../src/lib/server/events/step-events.ts';
 import { stockEvents } from '../../src/lib/server/events/stock-events.ts';
 import { done, type Outcome } from '../../src/lib/server/services/outcome.ts';
-import { personOf } from '../../src/lib/server/services/people.ts';
+import { listPeople } from '../../src/lib/server/services/people.ts';
 import { listBins } from '../../src/lib/server/services/stock.ts';
 
 const senderOf = async (database: Database, id: string) =>
-  (await personOf(database, id)) ?? { id, name: '' };
+  (await listPeople(database)).find((one) => one.id === id) ?? { id, name: '' };
 
 /** Records moves of a subject. @returns every event of it */
 async function record<S, M extends Stamped, F, T>(

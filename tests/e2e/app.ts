@@ -44,9 +44,33 @@ async function answers(url: string, process: ChildProcess): Promise<void> {
   throw new Error('the application did not answer');
 }
 
-export const test = base.extend<object, { app: App }>({
+/** The session of somebody of the demo, as a browser is given it. */
+export async function sessionOf(app: App, name: string): Promise<{ name: string; value: string }> {
+  const page = await (await fetch(`${app.url}/who`)).text();
+  const person = new RegExp(`value="([^"]+)"[^>]*>\\s*<strong[^>]*>${name}`).exec(page)?.[1] ?? '';
+  const answer = await fetch(`${app.url}/who?/demo`, {
+    method: 'POST',
+    headers: { origin: app.url },
+    body: new URLSearchParams({ person }),
+    redirect: 'manual'
+  });
+  const cookie = /session=([^;]+)/.exec(answer.headers.getSetCookie().join());
+  if (!cookie?.[1]) throw new Error(`${name} did not come in`);
+  return { name: 'session', value: cookie[1] };
+}
+
+/** Who is at the bench when a test begins; null: nobody has said so. */
+interface Here {
+  person: string | null;
+}
+
+export const test = base.extend<Here, { app: App }>({
+  person: ['Ilse Varnholt', { option: true }],
+
   /** Whoever opens a page waits until it listens, as a person would: a click before that is lost. */
-  page: async ({ page }, use) => {
+  page: async ({ page, app, person }, use) => {
+    if (person !== null)
+      await page.context().addCookies([{ ...(await sessionOf(app, person)), url: app.url }]);
     const awake = () => page.locator('html[data-awake]').waitFor({ state: 'attached' });
     const goto = page.goto.bind(page);
     page.goto = async (...to) => {

@@ -6,9 +6,9 @@ const JSON_TYPE = { 'content-type': 'application/json' };
 
 test('changes are refused unless they come from the application’s own pages', async ({
   page,
-  app,
-  request
+  app
 }) => {
+  const { request } = page;
   await page.goto(app.url);
   const href = await page
     .getByRole('link', { name: /Bottom skin lap/ })

@@ -6,7 +6,7 @@ test('a coupon is graded: the work and the measuring apart, kept, and handed bac
   page,
   app
 }) => {
-  await signIn(page, app);
+  await signIn(page, app, 'Sunniva Ask');
   await page.goto(`${app.url}/records/grading`);
   await page.getByRole('button', { name: 'Grade a coupon' }).click();
   await page.waitForURL(/grading\/[0-9a-f-]{36}$/);

@@ -30,9 +30,27 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
   });
 
   const rivets = 12;
-  await test.step('releases it and drives it', async () => {
+  await test.step('may not release it, being a trainee; Ilse does', async () => {
     await toStation(page, 5);
     await page.getByRole('button', { name: 'Release it and start driving' }).click();
+    await expect(page.getByText('To release a joint is not for a trainee')).toBeVisible();
+    await signIn(page, app);
+    await page
+      .getByRole('link', { name: /Bilge strake lap/ })
+      .first()
+      .click();
+    await toStation(page, 5);
+    await page.getByRole('button', { name: 'Release it and start driving' }).click();
+    await expect(page.getByTestId('next-rivet')).toBeVisible();
+  });
+
+  await test.step('and drives it', async () => {
+    await signIn(page, app, 'Benn Achterby');
+    await page
+      .getByRole('link', { name: /Bilge strake lap/ })
+      .first()
+      .click();
+    await toStation(page, 5);
     await expect(page.getByTestId('next-rivet')).toBeVisible();
     for (let at = 1; at <= rivets; at++) {
       await page.keyboard.press('Space');

@@ -4,7 +4,7 @@ test('a changed school becomes a version; a joint says what would differ and mov
   page,
   app
 }) => {
-  await signIn(page, app);
+  await signIn(page, app, 'Runa Halvik');
   await makeJoint(page, app, 'Two thicknesses', ['0.063', '0.040', '10 3/4']);
   await page.getByLabel('Joint location').selectOption('intermediate-frame');
   await expect(figure(page, 'Rivet')).toContainText('dash 6');

@@ -1,9 +1,10 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { calcDocs } from '../../scripts/calc-docs.ts';
+import { rolesDoc } from '../../scripts/roles-doc.ts';
 import { OPERATIONS } from '../../src/core/calc.ts';
 
-const generated = calcDocs('src/core');
+const generated = calcDocs('src/core').set('roles.md', rolesDoc());
 
 describe('the generated documents', () => {
   it.each([...generated.keys()])('%s is what ./zanjador docs would write', (path) => {

@@ -79,8 +79,9 @@ export class Outbox<M extends { id: string; at: string }, E> implements Clocked 
       void this.sendAll();
       return;
     }
-    // Someone who says who they are sends them again; what the server will never take is not kept for ever.
-    if (reply.reached && reply.status < 500 && reply.status !== 401) {
+    // Someone who says who they are, or who may, sends them again; what the server will never take is not kept for ever.
+    const whoFirst = reply.reached && (reply.status === 401 || reply.status === 403);
+    if (reply.reached && reply.status < 500 && !whoFirst) {
       this.away = false;
       const [only] = sent;
       if (sent.length === 1 && only) {
@@ -92,7 +93,7 @@ export class Outbox<M extends { id: string; at: string }, E> implements Clocked 
       return;
     }
     this.away = !reply.reached || reply.status >= 500;
-    this.refusal = reply.reached && reply.status === 401 ? reply.message : '';
+    this.refusal = reply.reached && whoFirst ? reply.message : '';
     this.#timer = setTimeout(() => void this.sendAll(), RETRY_MS);
   }
 

@@ -33,6 +33,13 @@ export const respondCalc = (answer: Answer<unknown>): Response =>
     status: answer.ok ? 200 : answer.error.code === 'invalid-input' ? 400 : 422
   });
 
+/** What the adapter says of a body over its limit, before it is read whole. */
+const isTooLarge = (error: unknown): boolean =>
+  typeof error === 'object' && error !== null && 'status' in error && error.status === 413;
+const tooLarge = () =>
+  json({ message: 'that is more than is taken at once: send it in parts' }, { status: 413 });
+const noJson = () => json({ message: 'a JSON body is expected' }, { status: 400 });
+
 /** Reads a JSON body against a schema, or answers 400 with what was wrong and where. */
 export async function readBody<S extends z.ZodType>(
   request: Request,
@@ -42,8 +49,8 @@ export async function readBody<S extends z.ZodType>(
   let body: unknown;
   try {
     body = await request.json();
-  } catch {
-    return { ok: false, response: json({ message: 'a JSON body is expected' }, { status: 400 }) };
+  } catch (broken) {
+    return { ok: false, response: isTooLarge(broken) ? tooLarge() : noJson() };
   }
   const unread = illFormed(body);
   const read = unread
@@ -68,3 +75,7 @@ export const csvFile = (name: string, text: string): Response =>
 /** The answer to someone who must say who they are first. */
 export const sayWhoFirst = (): Response =>
   json({ reason: 'who', message: 'Say who is at the bench first.' }, { status: 401 });
+
+/** The answer to someone whose role has not that right. */
+export const mayNot = (message: string): Response =>
+  json({ reason: 'may-not', message }, { status: 403 });

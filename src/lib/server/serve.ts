@@ -3,26 +3,26 @@ import type { z } from 'zod';
 import type { Endpoint } from '../api/endpoint.ts';
 import { readBody, respond, sayWhoFirst } from './answers.ts';
 import type { Database } from './db/connect.ts';
-import type { PersonView } from './services/people.ts';
+import type { Present } from './people/sessions.ts';
 import type { Outcome } from './services/outcome.ts';
 
 /** What a handler is given: the body as the endpoint's schema read it, and who asks. */
-interface Asked<Body, Person> {
+interface Asked<Body> {
   body: Body;
   params: Record<string, string>;
   database: Database;
-  person: Person;
+  person: Present;
 }
 
-type Handler<Request extends z.ZodType, Response extends z.ZodType, Person> = (
-  asked: Asked<z.output<Request>, Person>
+type Handler<Request extends z.ZodType, Response extends z.ZodType> = (
+  asked: Asked<z.output<Request>>
 ) => Promise<Outcome<z.input<Response>>>;
 
-async function answer<Request extends z.ZodType, Response extends z.ZodType, Person>(
+async function answer<Request extends z.ZodType, Response extends z.ZodType>(
   { method, request: schema, alsoAt }: Endpoint<never, Request, Response>,
   { request, params, locals }: RequestEvent,
-  person: Person,
-  handle: Handler<Request, Response, Person>
+  person: Present,
+  handle: Handler<Request, Response>
 ) {
   const body =
     method === 'GET'
@@ -44,20 +44,11 @@ async function answer<Request extends z.ZodType, Response extends z.ZodType, Per
 const isOther = (value: unknown): boolean =>
   typeof value === 'object' && value !== null && 'saved' in value && value.saved === false;
 
-/** Answers an endpoint to whoever said who is at the bench; anyone else is asked to say so first. */
+/** Answers an endpoint to whoever said who is at the bench: the door lets nobody else through who may not. */
 export const serve =
   <Request extends z.ZodType, Response extends z.ZodType>(
     endpoint: Endpoint<never, Request, Response>,
-    handle: Handler<Request, Response, PersonView>
+    handle: Handler<Request, Response>
   ): RequestHandler =>
   (event) =>
     event.locals.person ? answer(endpoint, event, event.locals.person, handle) : sayWhoFirst();
-
-/** Answers an endpoint to anyone. */
-export const serveAnyone =
-  <Request extends z.ZodType, Response extends z.ZodType>(
-    endpoint: Endpoint<never, Request, Response>,
-    handle: Handler<Request, Response, PersonView | null>
-  ): RequestHandler =>
-  (event) =>
-    answer(endpoint, event, event.locals.person, handle);

@@ -1,28 +1,53 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { listPeople } from '$lib/server/services/people';
-import type { Actions, PageServerLoad } from './$types';
+import { PinForm, SignInForm } from '$lib/api/people.ts';
+import { keepSession } from '$lib/server/people/cookies';
+import { installation } from '$lib/server/people/installation';
+import { ownPath } from '$lib/server/people/own-path';
+import { endSession, SESSION_COOKIE } from '$lib/server/people/sessions';
+import { signInByPassword, signInByPin, signInToDemo } from '$lib/server/people/sign-in';
+import { readForm } from '$lib/server/read-form';
+import { withPin } from '$lib/server/services/people';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+import type { Outcome } from '$lib/server/services/outcome';
 
-const DAY_S = 24 * 3600;
+export const load: PageServerLoad = async ({ url, locals }) => {
+  const database = locals.database();
+  const { demo, empty } = await installation(database);
+  if (empty && !demo) redirect(303, '/who/code');
+  return {
+    back: ownPath(url.searchParams.get('back')),
+    demo,
+    bench: locals.bench?.name ?? null,
+    withPin: locals.bench ? await withPin(database) : []
+  };
+};
 
-export const load: PageServerLoad = ({ url }) => ({ back: ownPath(url.searchParams.get('back')) });
-
-/** Only a path of this application: a link must not lead off to another site. */
-function ownPath(path: string | null): string {
-  return path !== null && /^\/(?![/\\])/.test(path) ? path : '/';
+/** One comes in, whoever was here before goes out, and the page one came for is shown. */
+async function comeIn(event: RequestEvent, came: Outcome<string>, way: string) {
+  if (!came.ok) return fail(400, { way, message: came.message });
+  const { cookies, url, locals } = event;
+  const before = cookies.get(SESSION_COOKIE);
+  if (before) await endSession(locals.database(), before);
+  keepSession(cookies, url, came.value);
+  redirect(303, ownPath(url.searchParams.get('back')));
 }
 
 export const actions: Actions = {
-  default: async ({ request, cookies, locals, url }) => {
-    const chosen = (await request.formData()).get('person');
-    const person = (await listPeople(locals.database())).find(({ id }) => id === chosen);
-    if (!person) return fail(400, { message: 'Choose one of the names.' });
-    cookies.set('person', person.id, {
-      path: '/',
-      maxAge: DAY_S,
-      sameSite: 'strict',
-      httpOnly: true,
-      secure: false
-    });
-    redirect(303, ownPath(url.searchParams.get('back')));
+  password: async (event) => {
+    const form = await readForm(event.request, SignInForm);
+    if (!form.ok) return fail(400, { way: 'password', message: form.message });
+    return comeIn(event, await signInByPassword(event.locals.database(), form.value), 'password');
+  },
+  pin: async (event) => {
+    const { bench } = event.locals;
+    if (!bench)
+      return fail(400, { way: 'pin', message: 'this bench is not trusted: sign in by password' });
+    const form = await readForm(event.request, PinForm);
+    if (!form.ok) return fail(400, { way: 'pin', message: form.message });
+    return comeIn(event, await signInByPin(event.locals.database(), bench, form.value), 'pin');
+  },
+  demo: async (event) => {
+    const person = (await event.request.formData()).get('person');
+    return comeIn(event, await signInToDemo(event.locals.database(), String(person)), 'demo');
   }
 };

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Field from '$lib/ui/people/Field.svelte';
+  import TypedForm from '$lib/ui/people/TypedForm.svelte';
+  import Notice from '$lib/ui/kit/Notice.svelte';
   import type { ActionData, PageData } from './$types';
 
   interface Props {
@@ -6,6 +9,9 @@
     form: ActionData;
   }
   let { data, form }: Props = $props();
+  const at = (way: string) => `?/${way}&back=${encodeURIComponent(data.back)}`;
+  const refused = (way: string) => (form?.way === way ? form.message : '');
+  let person = $state('');
 </script>
 
 <svelte:head><title>Who is at the bench? · Zanjador</title></svelte:head>
@@ -13,29 +19,84 @@
 <div class="page who">
   <h1>Who is at the bench?</h1>
   <p>Every save and every checked head is kept under a name.</p>
-  {#if form?.message}<p role="alert">{form.message}</p>{/if}
-  <form method="POST" action="?back={encodeURIComponent(data.back)}">
-    {#each data.people as person (person.id)}
-      <button
-        class="act person"
-        class:main={person.id === data.person?.id}
-        name="person"
-        value={person.id}
-      >
-        <strong>{person.name}</strong><span>{person.role}</span>
-      </button>
-    {/each}
-  </form>
+  {#if data.demo}
+    <Notice
+      level="attention"
+      title="This is the demo"
+      text="Its people are made up and come in by a click. A shop’s own database has logins: ./zanjador start --own."
+    />
+    <form class="people" method="POST" action={at('demo')}>
+      {#if refused('demo')}<p role="alert">{refused('demo')}</p>{/if}
+      {#each data.people as one (one.id)}
+        <button
+          class="act person"
+          class:main={one.id === data.person?.id}
+          name="person"
+          value={one.id}
+        >
+          <strong>{one.name}</strong><span>{one.role}</span>
+        </button>
+      {/each}
+    </form>
+  {/if}
+  {#if data.bench !== null && data.withPin.length > 0}
+    <section aria-label="By PIN">
+      <h2>By PIN, at {data.bench}</h2>
+      <TypedForm action={at('pin')} refused={refused('pin')}>
+        <fieldset class="names">
+          <legend class="label">Name</legend>
+          {#each data.withPin as one (one.id)}
+            <label class="act" class:main={person === one.id}
+              ><input
+                class="sr-only"
+                type="radio"
+                name="person"
+                value={one.id}
+                bind:group={person}
+              />{one.name}</label
+            >
+          {/each}
+        </fieldset>
+        <Field name="pin" label="PIN" type="password" inputmode="numeric" autocomplete="off" />
+        <button class="act main" disabled={person === ''}>Come in</button>
+      </TypedForm>
+    </section>
+  {/if}
+  <section aria-label="By password">
+    {#if data.demo}<h2>By password</h2>{/if}
+    <TypedForm action={at('password')} refused={refused('password')}>
+      <Field name="login" label="Login" autocomplete="username" autocapitalize="none" />
+      <Field name="password" label="Password" type="password" autocomplete="current-password" />
+      <button class="act main">Sign in</button>
+    </TypedForm>
+    <p><a href="/who/code">I have a code from a lead</a></p>
+  </section>
+  {#if data.person}
+    <form method="POST" action="/who/out">
+      <p>
+        {data.person.name}, {data.person.role}, is here.
+        <a href="/account">Password, PIN</a>
+        {#if data.person.role === 'lead'}<a href="/people">People and benches</a>{/if}
+      </p>
+      <button class="act">Sign out</button>
+    </form>
+  {/if}
 </div>
 
 <style>
   .who {
     max-width: 620px;
+    display: flex;
+    flex-direction: column;
+    gap: 14px;
   }
   h1 {
     font-size: 1.9rem;
   }
-  form {
+  h2 {
+    font-size: 1.2rem;
+  }
+  .people {
     display: flex;
     flex-direction: column;
     gap: 10px;
@@ -50,5 +111,20 @@
     font-weight: 400;
     font-family: 'B612', sans-serif;
     font-size: 0.95rem;
+  }
+  .names {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+  }
+  .names label:focus-within {
+    outline: 3px solid var(--dye);
+    outline-offset: 2px;
+  }
+  a {
+    display: inline-flex;
+    align-items: center;
+    min-height: 44px;
+    text-decoration: underline;
   }
 </style>

@@ -1,5 +1,6 @@
 import { SequelizeStorage, Umzug } from 'umzug';
 import type { Database } from './connect.ts';
+import { inWork, rowsOf, rowsSought } from './work.ts';
 import { firstTables } from './migrations/0001-first-tables.ts';
 import { kindsOfJoint } from './migrations/0002-kinds-of-joint.ts';
 import { stock } from './migrations/0003-stock.ts';
@@ -14,33 +15,69 @@ import { reworkAndSigning } from './migrations/0011-rework-and-signing.ts';
 import { rivetsOnRecord } from './migrations/0012-rivets-on-record.ts';
 import { whatAReleaseTookOver } from './migrations/0013-what-a-release-took-over.ts';
 import { gradedCoupons } from './migrations/0014-graded-coupons.ts';
+import { onlyTheNewestRelease } from './migrations/0016-only-the-newest-release.ts';
+import { auditChain } from './migrations/0017-audit-chain.ts';
+import { signIn } from './migrations/0015-sign-in.ts';
+
+const MIGRATIONS = [
+  firstTables,
+  kindsOfJoint,
+  stock,
+  makeReady,
+  cages,
+  oneEventStream,
+  whatASettingRestsOn,
+  looksByInstant,
+  driving,
+  settingsOfTools,
+  reworkAndSigning,
+  rivetsOnRecord,
+  whatAReleaseTookOver,
+  gradedCoupons,
+  signIn,
+  onlyTheNewestRelease,
+  auditChain
+];
+
+/** Two that start at once bring it there one after the other; any number does that is always the same. */
+const MIGRATING = 7_283_914;
 
 /**
- * Brings the database to the newest shape; migrations only run forward.
+ * Refuses a database that a newer program has been at: what that made of it, this one does not know.
+ *
+ * @throws with the first migration that is not known here
+ */
+export async function refuseNewer(database: Database): Promise<void> {
+  const [there] = await rowsOf(
+    database,
+    `select 1 where to_regclass('public.migrations') is not null`
+  );
+  if (!there) return;
+  const known = new Set<string>(MIGRATIONS.map(({ name }) => name));
+  const ran = await rowsOf<{ name: string }>(database, 'select name from migrations order by name');
+  const newer = ran.find(({ name }) => !known.has(name));
+  if (newer)
+    throw new Error(
+      `this database was brought to ${newer.name} by a newer program; this one knows it up to ${MIGRATIONS.at(-1)?.name ?? ''}. Nothing was changed: use the newer program`
+    );
+}
+
+/**
+ * Brings the database to the newest shape, all of it or nothing; migrations only run forward.
  *
  * @returns the names of the migrations that ran
+ * @throws where a newer program has been at it
  */
-export async function migrate({ sequelize }: Database): Promise<string[]> {
-  const umzug = new Umzug({
-    migrations: [
-      firstTables,
-      kindsOfJoint,
-      stock,
-      makeReady,
-      cages,
-      oneEventStream,
-      whatASettingRestsOn,
-      looksByInstant,
-      driving,
-      settingsOfTools,
-      reworkAndSigning,
-      rivetsOnRecord,
-      whatAReleaseTookOver,
-      gradedCoupons
-    ],
-    context: sequelize.getQueryInterface(),
-    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
-    logger: undefined
+export const migrate = (database: Database): Promise<string[]> =>
+  inWork(database, async () => {
+    await rowsSought(database, `select pg_advisory_xact_lock(${MIGRATING})`, []);
+    await refuseNewer(database);
+    const { sequelize } = database;
+    const umzug = new Umzug({
+      migrations: MIGRATIONS,
+      context: sequelize.getQueryInterface(),
+      storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+      logger: undefined
+    });
+    return (await umzug.up()).map((migration) => migration.name);
   });
-  return (await umzug.up()).map((migration) => migration.name);
-}

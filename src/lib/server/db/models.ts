@@ -1,3 +1,4 @@
+import type { Role } from '../../../core/people/rights.ts';
 import type { IssuedRoom } from '../../../core/issue/issue.ts';
 import type { SinceRelease } from '../../../core/releases/since-release.ts';
 import {
@@ -26,7 +27,7 @@ import {
 export class Person extends Model<InferAttributes<Person>, InferCreationAttributes<Person>> {
   declare id: CreationOptional<string>;
   declare name: string;
-  declare role: string;
+  declare role: Role;
 }
 
 export class Profile extends Model<InferAttributes<Profile>, InferCreationAttributes<Profile>> {

@@ -23,9 +23,23 @@ Sequelize.useCLS({
  * inside can leave it: one that waited for a second connection would wait for ever once every connection does so.
  * Inside another act it is part of that one.
  */
-export function inWork<T>({ sequelize }: Database, act: () => Promise<T>): Promise<T> {
-  return contexts.getStore()?.get(TRANSACTION) ? act() : sequelize.transaction(() => act());
+export async function inWork<T>({ sequelize }: Database, act: () => Promise<T>): Promise<T> {
+  if (contexts.getStore()?.get(TRANSACTION)) return act();
+  for (let tries = 1; ; tries++)
+    try {
+      return await sequelize.transaction(() => act());
+    } catch (error) {
+      if (tries === MOST_TRIES || !isCrossed(error)) throw error;
+    }
 }
+
+/** Acts that crossed another’s are taken back whole by the database; another try finds the way free. */
+const MOST_TRIES = 4;
+const CROSSED = new Set(['40P01', '40001']);
+const isCrossed = (error: unknown): boolean =>
+  error instanceof Error &&
+  (('code' in error && CROSSED.has(String(error.code))) ||
+    ('parent' in error && isCrossed(error.parent)));
 
 /** What the library has and its types leave out or veil. */
 interface Veiled {

@@ -99,8 +99,13 @@ export async function recordMoves<Subject, Move extends Stamped, Frozen, State>(
     return done(await (kept.order === 'locked' ? inWork(database, act) : act()));
   } catch (error) {
     if (error instanceof Refused) return error.outcome;
-    if (isSigned(error))
+    if (isCoded(error, SIGNED))
       return refused('not-possible', 'this release was signed meanwhile: nothing is added to it');
+    if (isCoded(error, SUPERSEDED))
+      return refused(
+        'not-possible',
+        `${(error as Error).message}: load the page anew, and log it there`
+      );
     const missing = missingReference(error);
     if (missing !== null)
       return missing.includes('person')
@@ -177,9 +182,11 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
   });
 }
 
-/** The database's own word that an issue is signed (migration 0011). */
-const isSigned = (error: unknown): boolean =>
-  error instanceof Error && 'code' in error && error.code === 'ZS001';
+/** The database's own words that an issue is signed (migration 0011), or has a newer one (0016). */
+const SIGNED = 'ZS001';
+const SUPERSEDED = 'ZS002';
+const isCoded = (error: unknown, code: string): boolean =>
+  error instanceof Error && 'code' in error && error.code === code;
 
 /** Who did what is sent, by their ids. */
 async function namesOf(

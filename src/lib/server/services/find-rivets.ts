@@ -3,7 +3,7 @@ import type { FoundPage, FoundRivet } from '../../api/found-rivet.ts';
 import type { RivetSort, RivetWish } from '../../api/records-wish.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsSought } from '../db/work.ts';
-import { rivetsAsked } from './rivet-search.ts';
+import { narrow, rivetsAsked, type NarrowWish } from './rivet-search.ts';
 import { settleRivets } from './settle-rivets.ts';
 
 export const PAGE_LENGTH = 50;
@@ -106,7 +106,7 @@ function placeOf(mark: readonly string[] | undefined, sort: RivetSort): unknown[
  *
  * @param most rows, one more than a page so that one knows whether there is another
  */
-export function pageStatement(wish: RivetWish, most: number): { text: string; values: unknown[] } {
+export function pageStatement(wish: NarrowWish, most: number): { text: string; values: unknown[] } {
   const sort = wish.sort ?? 'at';
   const { column, type, only, mark = 'page.sorted::text' } = SORTED[sort];
   const { where, values } = rivetsAsked(wish);
@@ -134,7 +134,7 @@ export function pageStatement(wish: RivetWish, most: number): { text: string; va
 }
 
 /** The statement that counts, as far as is counted. */
-export function countStatement(wish: RivetWish): { text: string; values: unknown[] } {
+export function countStatement(wish: NarrowWish): { text: string; values: unknown[] } {
   const { only } = SORTED[wish.sort ?? 'at'];
   const { where, values } = rivetsAsked(wish);
   return {
@@ -150,8 +150,9 @@ export async function findRivets(
   pageLength = PAGE_LENGTH
 ): Promise<FoundPage> {
   await settleRivets(database);
-  const page = pageStatement(wish, pageLength + 1);
-  const counting = countStatement(wish);
+  const asked = await narrow(database, wish);
+  const page = pageStatement(asked, pageLength + 1);
+  const counting = countStatement(asked);
   const [rows, [counted]] = await Promise.all([
     rowsSought<Row>(database, page.text, page.values),
     rowsSought<{ count: number }>(database, counting.text, counting.values)

@@ -1,35 +1,28 @@
+import type { Role } from '../../../core/people/rights.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 
 export interface PersonView {
   id: string;
   name: string;
-  role: string;
+  role: Role;
 }
 
-/** Everyone who works here, by name. */
-export async function listPeople({ models }: Database): Promise<PersonView[]> {
-  const people = await models.Person.findAll({ order: [['name', 'ASC']] });
-  return people.map(({ id, name, role }) => ({ id, name, role }));
-}
+/** Everyone who works here, or did, by name: what they did stands under it. */
+export const listPeople = (database: Database): Promise<PersonView[]> =>
+  rowsOf(database, 'select id, name, role from people order by name');
 
-const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
-
-/** One person, or null where there is none of this id. */
-export async function personOf(database: Database, id: string): Promise<PersonView | null> {
-  if (!UUID.test(id)) return null;
-  const [person] = await rowsOf<PersonView>(
+/** Whoever has a PIN for a shared bench, by name. */
+export const withPin = (database: Database): Promise<{ id: string; name: string }[]> =>
+  rowsOf(
     database,
-    'select id, name, role from people where id = $1',
-    [id]
+    'select id, name from people where pin_hash is not null and active order by name'
   );
-  return person ?? null;
-}
 
 /** Adds a person; the name must be new. */
 export async function addPerson(
   { models }: Database,
-  person: { name: string; role: string }
+  person: { name: string; role: Role }
 ): Promise<PersonView> {
   const { id, name, role } = await models.Person.create(person);
   return { id, name, role };

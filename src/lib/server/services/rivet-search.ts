@@ -1,4 +1,6 @@
 import type { RivetWish } from '../../api/records-wish.ts';
+import type { Database } from '../db/connect.ts';
+import { rowsSought } from '../db/work.ts';
 
 /** A condition with the values that stand in it. */
 export interface Sought {
@@ -14,6 +16,26 @@ const dayStart = (day: string, daysOn = 0): string => {
 /** Text as it stands, where `like` has signs of its own. */
 const literally = (text: string): string => text.replace(/[\\%_]/g, '\\$&');
 
+/** A search whose joints were looked up, where they are few. */
+export type NarrowWish = RivetWish & { joints?: readonly string[] };
+
+/** So many joints are asked for one by one, through the index; of more every rivet is held against them. */
+const FEW_JOINTS = 300;
+
+/** Looks up the joints that a part of a name means: the database cannot guess how few they are. */
+export async function narrow(database: Database, wish: RivetWish): Promise<NarrowWish> {
+  if (wish.joint === undefined) return wish;
+  const values: unknown[] = [];
+  const joints = jointsAsked(wish, (value) => `$${values.push(value)}`);
+  if (joints === null) return wish;
+  const found = await rowsSought<{ id: string }>(
+    database,
+    `${joints} limit ${FEW_JOINTS + 1}`,
+    values
+  );
+  return found.length > FEW_JOINTS ? wish : { ...wish, joints: found.map(({ id }) => id) };
+}
+
 /** Joints by job or by a part of their names; null where neither is asked. */
 function jointsAsked({ job, joint }: RivetWish, bind: (value: unknown) => string): string | null {
   const asked = [
@@ -28,12 +50,13 @@ function jointsAsked({ job, joint }: RivetWish, bind: (value: unknown) => string
  *
  * @param first the number of the first value, as `$1` counts
  */
-export function rivetsAsked(wish: RivetWish, first = 1): Sought {
+export function rivetsAsked(wish: NarrowWish, first = 1): Sought {
   const values: unknown[] = [];
   const bind = (value: unknown): string => `$${values.push(value) + first - 1}`;
   const { part, lot, batch, setting, person, did, finding, verdict, from, to } = wish;
   const conditions: string[] = [];
-  const joints = jointsAsked(wish, bind);
+  const joints = wish.joints ? null : jointsAsked(wish, bind);
+  if (wish.joints) conditions.push(`r.joint_id = any(${bind(wish.joints)}::uuid[])`);
   if (joints !== null) conditions.push(`r.joint_id in (${joints})`);
   if (part !== undefined) {
     // from its beginning to whatever comes after every text that begins so: the index is walked between them

@@ -1,9 +1,9 @@
 import { coldAt, takeOutAt } from '$lib/api/cold.ts';
-import { serve, serveAnyone } from '$lib/server/serve';
+import { serve } from '$lib/server/serve';
 import { coldView, takeOut } from '$lib/server/services/cold-batches';
 import { done } from '$lib/server/services/outcome';
 
-export const GET = serveAnyone(coldAt, async ({ database }) => done(await coldView(database)));
+export const GET = serve(coldAt, async ({ database }) => done(await coldView(database)));
 export const POST = serve(takeOutAt, ({ database, body, person }) =>
   takeOut(database, body, person)
 );

@@ -1,9 +1,9 @@
 import { listProfilesAt, saveProfileAt } from '$lib/api/profiles.ts';
-import { serve, serveAnyone } from '$lib/server/serve';
+import { serve } from '$lib/server/serve';
 import { done } from '$lib/server/services/outcome';
 import { listProfiles, saveProfile } from '$lib/server/services/profiles';
 
-export const GET = serveAnyone(listProfilesAt, async ({ database }) =>
+export const GET = serve(listProfilesAt, async ({ database }) =>
   done(await listProfiles(database))
 );
 

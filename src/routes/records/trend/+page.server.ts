@@ -1,13 +1,11 @@
+import { may } from '$core/people/rights.ts';
 import { readWish } from '$lib/api/records-wish.ts';
 import { findingTrend } from '$lib/server/services/finding-trend';
 import type { PageServerLoad } from './$types';
 
-/** Who may see trends by person: whoever leads the shop. */
-const MAY_SEE_PEOPLE = new Set(['lead']);
-
 export const load: PageServerLoad = async ({ locals, url }) => {
   const { wish } = readWish(url.searchParams);
-  const people = MAY_SEE_PEOPLE.has(locals.person?.role ?? '');
+  const people = locals.person !== null && may(locals.person.role, 'see-people');
   const asked = url.searchParams.get('by');
   const by = asked === 'tool' || (asked === 'person' && people) ? asked : 'all';
   return {

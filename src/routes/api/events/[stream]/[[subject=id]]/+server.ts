@@ -5,9 +5,10 @@ import { readEvents, sendMoves } from '$lib/api/events.ts';
 import { KEPT_STREAMS } from '$lib/server/events';
 import { eventsOf } from '$lib/server/events/read';
 import { recordMoves } from '$lib/server/events/record';
-import { serve, serveAnyone } from '$lib/server/serve';
+import { serve } from '$lib/server/serve';
 import { settleSoon } from '$lib/server/services/settle-rivets';
-import { done } from '$lib/server/services/outcome';
+import { wereHere } from '$lib/server/people/sessions';
+import { done, refused } from '$lib/server/services/outcome';
 import type { RequestHandler } from './$types';
 
 /** Every stream is read and written in this one way; its own rules are its `follow`. */
@@ -15,6 +16,16 @@ const POSTS = new Map(
   [...KEPT_STREAMS].map(([name, kept]) => [
     name,
     serve(sendMoves(kept.stream), async ({ database, params, body, person }) => {
+      const others = body.flatMap((move: { person?: string | undefined; at: string }) =>
+        move.person === undefined || move.person === person.id
+          ? []
+          : [{ person: move.person, at: move.at }]
+      );
+      if (!(await wereHere(database, others)))
+        return refused(
+          'not-possible',
+          'it is sent in the name of somebody who was not signed in then: whoever did it signs in and logs it'
+        );
       const recorded = await recordMoves(database, kept, params['subject'] ?? null, body, person);
       settleSoon(database);
       return recorded;
@@ -24,7 +35,7 @@ const POSTS = new Map(
 const GETS = new Map(
   [...KEPT_STREAMS].map(([name, kept]) => [
     name,
-    serveAnyone(readEvents(kept.stream), async ({ database, params }) => {
+    serve(readEvents(kept.stream), async ({ database, params }) => {
       const subject = params['subject'] ?? '';
       const events = await eventsOf(database, kept, subject);
       return done(events.map((event) => ({ ...event, subject })));

@@ -1,0 +1,43 @@
+/** docs/roles.md, made from the program's one table of rights and its list of doors. */
+import { may, RIGHTS, ROLES, type Right } from '../src/core/people/rights.ts';
+import { DOORS, STREAM_ASKS } from '../src/lib/server/people/doors.ts';
+import { RIGHT_WORDS } from '../src/lib/words/roles.ts';
+
+const line = (...cells: string[]): string => `| ${cells.join(' | ')} |`;
+
+export function rolesDoc(): string {
+  const rights = Object.keys(RIGHTS) as Right[];
+  const doors = Object.entries(DOORS).flatMap(([route, methods]) =>
+    Object.entries(methods).map(([method, asks]) => ({ route, method, asks }))
+  );
+  return [
+    '# Who may do what',
+    '',
+    'Written by `./zanjador docs` from `src/core/people/rights.ts` and `src/lib/server/people/doors.ts`. The server enforces it at every route;',
+    'a test walks every route, for every role and for nobody.',
+    '',
+    line('right', ...ROLES),
+    line('---', ...ROLES.map(() => ':-:')),
+    ...rights.map((right) =>
+      line(RIGHT_WORDS[right], ...ROLES.map((role) => (may(role, right) ? 'yes' : '')))
+    ),
+    '',
+    'Whether somebody signs who drove rivets of a joint is a rule of the shop (Rules, signing), beside these rights.',
+    '',
+    '## Doors',
+    '',
+    line('door', 'asks for'),
+    line('---', '---'),
+    ...doors.map(({ route, method, asks }) =>
+      line(
+        `\`${method} ${route}\``,
+        asks === 'by-stream'
+          ? Object.entries(STREAM_ASKS)
+              .map(([stream, right]) => `${stream}: ${right}`)
+              .join(', ')
+          : asks
+      )
+    ),
+    ''
+  ].join('\n');
+}

@@ -1,0 +1,46 @@
+import { z } from 'zod';
+import { Role } from '../../core/people/rights.ts';
+import { ILL_FORMED, isWellFormed } from '../../core/schema/well-formed.ts';
+
+const line = (what: string, least: number, most: number) =>
+  z
+    .string(`${what} is needed`)
+    .trim()
+    .min(least, least === 1 ? `${what} is needed` : `${what} has at least ${least} characters`)
+    .max(most, `${what} has at most ${most} characters`)
+    .refine(isWellFormed, { message: ILL_FORMED });
+
+export const Name = line('a name', 1, 80);
+export const Login = line('a login', 3, 40).regex(
+  /^[\p{L}\p{N}._-]+$/u,
+  'a login has letters, figures, dots and dashes'
+);
+/** As it is typed, spaces and all: length is what counts. */
+export const Password = z
+  .string('a password is needed')
+  .min(12, 'a password has at least 12 characters')
+  .max(200, 'a password has at most 200 characters');
+export const Pin = z.string('a PIN is needed').regex(/^\d{6,10}$/, 'a PIN has 6 to 10 figures');
+/** What is only compared is of any shape, within reason. */
+const secret = z.string().max(200, 'that is too long');
+
+export const SignInForm = z.object({ login: z.string().trim().max(80), password: secret });
+export const PinForm = z.object({ person: z.uuid('choose one of the names'), pin: secret });
+export const CodeForm = z.object({
+  login: Login,
+  code: z.string().max(60, 'that is no code'),
+  password: Password,
+  /** of the first lead, whom nobody entered before */
+  name: Name.optional()
+});
+export const NewPerson = z.object({ name: Name, login: Login, role: Role });
+export const NewPassword = z.object({ old: secret, password: Password });
+export const OwnPin = z.object({
+  password: secret,
+  pin: z.union([z.literal(''), Pin], { error: 'a PIN has 6 to 10 figures' })
+});
+export const OfPerson = z.object({ person: z.uuid('choose somebody') });
+export const RoleOf = OfPerson.extend({ role: Role });
+export const Presence = OfPerson.extend({ active: z.enum(['yes', 'no']) });
+export const NewBench = z.object({ name: line('a name for the bench', 1, 60) });
+export const OfBench = z.object({ bench: z.uuid('choose a bench') });

@@ -1,0 +1,30 @@
+import { ConnectionAcquireTimeoutError, ConnectionRefusedError, DatabaseError } from 'sequelize';
+import { describe, expect, it } from 'vitest';
+import { isAway } from './away';
+
+const coded = (code: string) => Object.assign(new Error('x'), { code });
+
+describe('a database that does not answer', () => {
+  it.each([
+    new ConnectionRefusedError(coded('ECONNREFUSED')),
+    new ConnectionAcquireTimeoutError(new Error('no connection in time')),
+    coded('57P01'),
+    coded('53300'),
+    coded('08006'),
+    new DatabaseError(coded('57P03') as never),
+    new Error('Query read timeout'),
+    new Error('Connection terminated unexpectedly'),
+    new Error('outer', { cause: coded('ECONNRESET') })
+  ])('%s', (error) => expect(isAway(error)).toBe(true));
+
+  it.each([
+    coded('23505'),
+    coded('40P01'),
+    new DatabaseError(coded('42601') as never),
+    new TypeError('x'),
+    'x',
+    null
+  ])('%s was asked wrongly, or is no error of a database', (error) =>
+    expect(isAway(error)).toBe(false)
+  );
+});

@@ -1,0 +1,19 @@
+import { ConnectionError } from 'sequelize';
+
+/** PostgreSQL's own words for a server that is going, coming or full: the classes 08, 53 and 57P. */
+const GOING = /^(08...|53...|57P0[1-5])$/;
+/** The network's words. */
+const UNREACHED = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'EHOSTUNREACH']);
+/** What the driver says without a code: a connection that ended under it, an answer that never came. */
+const ENDED =
+  /connection terminated|query read timeout|timeout expired|client has encountered a connection error/i;
+
+/** Whether an error says that the database does not answer, rather than that it was asked wrongly. */
+export function isAway(error: unknown): boolean {
+  if (error instanceof ConnectionError) return true;
+  if (!(error instanceof Error)) return false;
+  const code = 'code' in error ? String(error.code) : '';
+  if (GOING.test(code) || UNREACHED.has(code) || ENDED.test(error.message)) return true;
+  const inner = 'parent' in error ? error.parent : error.cause;
+  return inner !== undefined && inner !== error && isAway(inner);
+}

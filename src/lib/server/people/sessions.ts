@@ -1,0 +1,103 @@
+import type { Role } from '../../../core/people/rights.ts';
+import type { Database } from '../db/connect.ts';
+import { rowsOf } from '../db/work.ts';
+import { newToken, tokenHash } from './secrets.ts';
+
+/** Who is at the bench, as every act of a request knows them. */
+export interface Present {
+  id: string;
+  name: string;
+  role: Role;
+}
+
+export type SignedInBy = 'password' | 'pin' | 'code' | 'demo';
+
+/** What the browser keeps its session under. */
+export const SESSION_COOKIE = 'session';
+
+/** A shift; whoever works longer says again who they are. */
+export const SESSION_H = 12;
+
+/** Begins a session. @returns what the browser holds: it is nowhere kept */
+export async function beginSession(
+  database: Database,
+  personId: string,
+  how: SignedInBy
+): Promise<string> {
+  const token = newToken();
+  await rowsOf(
+    database,
+    `insert into sessions (token_hash, person_id, how, until)
+     values ($1, $2, $3, now() + make_interval(hours => $4)) returning token_hash`,
+    [tokenHash(token), personId, how, SESSION_H]
+  );
+  return token;
+}
+
+/** Who holds a session that has not ended; null for any other. */
+export async function presentBy(database: Database, token: string): Promise<Present | null> {
+  const [row] = await rowsOf<Present & { stale: boolean }>(
+    database,
+    `select p.id, p.name, p.role, s.seen_at < now() - interval '1 minute' as stale
+     from sessions s join people p on p.id = s.person_id
+     where s.token_hash = $1 and s.ended_at is null and s.until > now() and p.active`,
+    [tokenHash(token)]
+  );
+  if (!row) return null;
+  if (row.stale)
+    await rowsOf(
+      database,
+      'update sessions set seen_at = now() where token_hash = $1 returning 1',
+      [tokenHash(token)]
+    );
+  return { id: row.id, name: row.name, role: row.role };
+}
+
+/** Clocks of devices are set by hand. */
+const CLOCK_MIN = 5;
+
+/**
+ * Whether everyone in whose name something is sent was signed in when it happened: a device that was away sends what another
+ * hand did before, and nobody sends what somebody who was not here is to have done.
+ */
+export async function wereHere(
+  database: Database,
+  acts: readonly { person: string; at: string }[]
+): Promise<boolean> {
+  if (acts.length === 0) return true;
+  const [found] = await rowsOf<{ stranger: boolean }>(
+    database,
+    `select exists (
+       select from jsonb_to_recordset($1::jsonb) as a (person uuid, at timestamptz)
+       where not exists (
+         select from sessions s where s.person_id = a.person
+           and a.at >= s.begun_at - make_interval(mins => $2)
+           and a.at <= least(coalesce(s.ended_at, s.until), s.until) + make_interval(mins => $2))
+     ) as stranger`,
+    [JSON.stringify(acts), CLOCK_MIN]
+  );
+  return found?.stranger === false;
+}
+
+export async function endSession(database: Database, token: string): Promise<void> {
+  await rowsOf(
+    database,
+    'update sessions set ended_at = now() where token_hash = $1 and ended_at is null returning 1',
+    [tokenHash(token)]
+  );
+}
+
+/** Ends every session of a person, but one where it is told. @returns how many were open */
+export async function endSessionsOf(
+  database: Database,
+  personId: string,
+  but: string | null = null
+): Promise<number> {
+  const ended = await rowsOf(
+    database,
+    `update sessions set ended_at = now()
+     where person_id = $1 and ended_at is null and token_hash is distinct from $2 returning 1`,
+    [personId, but === null ? null : tokenHash(but)]
+  );
+  return ended.length;
+}

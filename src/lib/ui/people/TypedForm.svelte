@@ -1,0 +1,33 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import { enhance } from '$app/forms';
+  import Notice from '../kit/Notice.svelte';
+
+  /** A posted form whose fields stay as they were typed when it is refused, with why above it. */
+  interface Props {
+    action: string;
+    /** why it was refused; empty: it was not */
+    refused?: string;
+    children: Snippet;
+  }
+  let { action, refused = '', children }: Props = $props();
+</script>
+
+<form
+  method="POST"
+  {action}
+  use:enhance={() =>
+    ({ update }) =>
+      update({ reset: false })}
+>
+  {#if refused !== ''}<Notice level="attention" title="Not yet" text={refused} />{/if}
+  {@render children()}
+</form>
+
+<style>
+  form {
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+  }
+</style>

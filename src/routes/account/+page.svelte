@@ -1,0 +1,79 @@
+<script lang="ts">
+  import Field from '$lib/ui/people/Field.svelte';
+  import TypedForm from '$lib/ui/people/TypedForm.svelte';
+  import Notice from '$lib/ui/kit/Notice.svelte';
+  import type { ActionData, PageData } from './$types';
+
+  interface Props {
+    data: PageData;
+    form: ActionData;
+  }
+  let { data, form }: Props = $props();
+  const refused = (way: string) => (form?.way === way ? form.message : '');
+</script>
+
+<svelte:head><title>{data.me.name} · Zanjador</title></svelte:head>
+
+<div class="page account">
+  <h1>{data.me.name}</h1>
+  <p>{data.me.role}</p>
+  {#if form?.said}<Notice level="note" title="Done" text={form.said} />{/if}
+  <section aria-labelledby="password">
+    <h2 id="password">Another password</h2>
+    <TypedForm action="?/password" refused={refused('password')}>
+      <Field name="old" label="The one until now" type="password" autocomplete="current-password" />
+      <Field
+        name="password"
+        label="The new one"
+        type="password"
+        autocomplete="new-password"
+        hint="at least 12 characters; every other session ends"
+      />
+      <button class="act main">Change it</button>
+    </TypedForm>
+  </section>
+  <section aria-labelledby="pin">
+    <h2 id="pin">PIN for a shared bench</h2>
+    <p class="hint">
+      Where a lead has trusted the device, a PIN is enough to take the bench over from another hand.
+    </p>
+    <TypedForm action="?/pin" refused={refused('pin')}>
+      <Field
+        name="password"
+        label="Your password"
+        type="password"
+        autocomplete="current-password"
+      />
+      <Field
+        name="pin"
+        label="PIN"
+        type="password"
+        inputmode="numeric"
+        autocomplete="off"
+        hint="6 to 10 figures; empty: none any more"
+      />
+      <button class="act main">Keep it</button>
+    </TypedForm>
+  </section>
+  <section aria-labelledby="out">
+    <h2 id="out">Everywhere</h2>
+    <form method="POST" action="?/everywhere">
+      <button class="act">Sign out everywhere</button>
+    </form>
+  </section>
+</div>
+
+<style>
+  .account {
+    max-width: 620px;
+    display: flex;
+    flex-direction: column;
+    gap: 14px;
+  }
+  h1 {
+    font-size: 1.9rem;
+  }
+  h2 {
+    font-size: 1.2rem;
+  }
+</style>

@@ -1,0 +1,153 @@
+<script lang="ts">
+  import { ROLES } from '$core/people/rights.ts';
+  import Field from '$lib/ui/people/Field.svelte';
+  import PersonLine from '$lib/ui/people/PersonLine.svelte';
+  import TypedForm from '$lib/ui/people/TypedForm.svelte';
+  import Notice from '$lib/ui/kit/Notice.svelte';
+  import type { ActionData, PageData } from './$types';
+
+  interface Props {
+    data: PageData;
+    form: ActionData;
+  }
+  let { data, form }: Props = $props();
+  const refused = (way: string) => (form?.way === way ? form.message : '');
+  /** whose code was just given, by name or login */
+  const codeFor = $derived(
+    form?.code ? (data.managed.find(({ id }) => id === form.to)?.name ?? form.to) : ''
+  );
+  const day = (at: Date) => at.toLocaleDateString([], { dateStyle: 'medium' });
+</script>
+
+<svelte:head><title>People and benches · Zanjador</title></svelte:head>
+
+<div class="page people">
+  <h1>People and benches</h1>
+  {#if data.backup}
+    <p data-testid="backup">
+      Last backup {new Date(data.backup.at).toLocaleString([], {
+        dateStyle: 'medium',
+        timeStyle: 'short'
+      })}, read back whole: {data.backup.path}
+    </p>
+  {:else}
+    <Notice
+      level="attention"
+      title="No backup is on record"
+      text="./zanjador backup makes one; docs/deploy.md says how it is made every night."
+    />
+  {/if}
+  {#if form?.code}
+    <Notice level="note" title="A code for {codeFor}: it is shown once">
+      <p class="code" data-testid="code">{form.code}</p>
+      <p>Good once, for two days: with the login, at “I have a code from a lead”.</p>
+    </Notice>
+  {/if}
+  {#if refused('list')}<Notice level="attention" title="Not done" text={refused('list')} />{/if}
+  <div class="wide">
+    <table aria-label="People">
+      <thead>
+        <tr>
+          <th>Name</th><th>Login</th><th>Role</th><th>Comes in by</th><th>Open</th><th></th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each data.managed as person (person.id)}<PersonLine {person} />{/each}
+      </tbody>
+    </table>
+  </div>
+  <div class="halves">
+    <section aria-labelledby="enter">
+      <h2 id="enter">Enter somebody</h2>
+      <TypedForm action="?/enter" refused={refused('enter')}>
+        <Field name="name" label="Name" autocomplete="off" maxlength={80} required />
+        <Field
+          name="login"
+          label="Login"
+          autocomplete="off"
+          autocapitalize="none"
+          maxlength={40}
+          required
+        />
+        <label class="label" for="role">Role</label>
+        <select class="field-box" id="role" name="role">
+          {#each ROLES as role (role)}<option selected={role === 'mechanic'}>{role}</option>{/each}
+        </select>
+        <button class="act main">Enter, and give a code</button>
+      </TypedForm>
+    </section>
+    <section aria-labelledby="benches">
+      <h2 id="benches">Benches that change hands by PIN</h2>
+      <ul>
+        {#each data.benches as bench (bench.id)}
+          <li>
+            <span
+              ><strong>{bench.name}</strong>{bench.id === data.here?.id ? ', this one' : ''}
+              <span class="hint">trusted by {bench.by}, {day(bench.at)}</span></span
+            >
+            <form method="POST" action="?/end">
+              <button class="act small" name="bench" value={bench.id}
+                >End<span class="sr-only"> {bench.name}</span></button
+              >
+            </form>
+          </li>
+        {:else}<li class="hint">None is trusted.</li>{/each}
+      </ul>
+      {#if data.here === null}
+        <TypedForm action="?/trust" refused={refused('bench')}>
+          <Field
+            name="name"
+            label="Name of this device"
+            maxlength={60}
+            hint="only a device that stays in the shop: whoever has a PIN takes it over"
+          />
+          <button class="act">Trust this device</button>
+        </TypedForm>
+      {/if}
+    </section>
+  </div>
+</div>
+
+<style>
+  .people {
+    display: flex;
+    flex-direction: column;
+    gap: 14px;
+  }
+  h1 {
+    font-size: 1.7rem;
+  }
+  h2 {
+    font-size: 1.2rem;
+  }
+  .code {
+    font-size: 1.6rem;
+    letter-spacing: 0.06em;
+    font-variant-numeric: tabular-nums;
+    user-select: all;
+  }
+  .wide {
+    overflow-x: auto;
+  }
+  table {
+    width: 100%;
+    border-collapse: collapse;
+  }
+  th {
+    text-align: left;
+    padding: 6px 10px;
+    border-bottom: 1.5px solid var(--line);
+  }
+  .halves {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(18rem, 1fr));
+    gap: 24px;
+  }
+  li {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    gap: 10px;
+    min-height: 48px;
+  }
+</style>

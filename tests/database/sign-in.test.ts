@@ -1,0 +1,207 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { firstCode, installation } from '../../src/lib/server/people/installation.ts';
+import {
+  changePassword,
+  enterPerson,
+  managedPeople,
+  newCodeFor,
+  setActive,
+  setPin,
+  setRole
+} from '../../src/lib/server/people/manage.ts';
+import { benchBy, endBench, trustBench } from '../../src/lib/server/people/benches.ts';
+import { endSession, presentBy } from '../../src/lib/server/people/sessions.ts';
+import {
+  signInByCode,
+  signInByPassword,
+  signInByPin,
+  signInToDemo
+} from '../../src/lib/server/people/sign-in.ts';
+import { useDatabase } from './database.ts';
+import { valueOf } from './value-of.ts';
+
+const database = useDatabase();
+const PASSWORD = 'four teal oars adrift';
+const present = async (token: string) => presentBy(database(), token);
+const inBy = (login: string, password: string) => signInByPassword(database(), { login, password });
+/** the tries of everyone a while ago */
+const later = (seconds: number) =>
+  rowsOf(
+    database(),
+    'update sign_in_tries set last_at = last_at - make_interval(secs => $1) returning key',
+    [seconds]
+  );
+let lead = '';
+
+beforeAll(async () => {
+  const code = (await firstCode(database())) ?? '';
+  expect(code).toMatch(/^[A-Z2-9]{4}-[A-Z2-9]{4}-[A-Z2-9]{4}$/);
+  const first = { login: 'runa', name: 'Runa Holt', password: PASSWORD };
+  // a code that nobody printed lets nobody in
+  expect(await signInByCode(database(), { ...first, code: 'AAAA-BBBB-CCCC' })).toMatchObject({
+    ok: false
+  });
+  const token = valueOf(
+    await signInByCode(database(), { ...first, code: code.toLowerCase().replaceAll('-', ' ') })
+  );
+  lead = (await present(token))?.id ?? '';
+});
+
+describe('the first lead', () => {
+  it('comes in by the printed code, once', async () => {
+    expect(await managedPeople(database())).toMatchObject([
+      { id: lead, name: 'Runa Holt', role: 'lead', hasPassword: true, codeUntil: null }
+    ]);
+    expect(await firstCode(database())).toBeNull();
+    expect(await installation(database())).toEqual({ demo: false, empty: false });
+  });
+
+  it('nobody comes in by a click where the people are real', async () => {
+    expect(await signInToDemo(database(), lead)).toMatchObject({
+      ok: false,
+      reason: 'not-possible'
+    });
+  });
+});
+
+describe('a password', () => {
+  it('lets in whoever knows it, however the login is written; nothing of it is kept', async () => {
+    const token = valueOf(await inBy('RUNA', PASSWORD));
+    expect(await present(token)).toEqual({ id: lead, name: 'Runa Holt', role: 'lead' });
+    const rows = await rowsOf<{ all: string }>(
+      database(),
+      `select (select json_agg(p) from people p)::text || (select json_agg(s) from sessions s)::text
+         || (select json_agg(l) from people_log l)::text as all`
+    );
+    expect(rows[0]?.all).not.toContain(PASSWORD);
+    expect(rows[0]?.all).not.toContain(token);
+    expect(rows[0]?.all).toContain('$argon2id$');
+    await endSession(database(), token);
+    expect(await present(token)).toBeNull();
+  });
+
+  it('is told apart from an unknown login by nothing', async () => {
+    const [wrong, unknown] = [await inBy('runa', 'x'), await inBy('nobody', 'x')];
+    expect(wrong).toMatchObject({ ok: false });
+    expect(!wrong.ok && !unknown.ok && wrong.message === unknown.message).toBe(true);
+    await later(1000);
+    valueOf(await inBy('runa', PASSWORD));
+  });
+
+  it('is waited for after three wrong ones, longer each time, also when they come all at once', async () => {
+    const tries = await Promise.all(Array.from({ length: 12 }, () => inBy('runa', 'guess')));
+    const told = tries.map((one) => (one.ok ? '' : one.message));
+    expect(told.filter((text) => text.startsWith('that login'))).toHaveLength(3);
+    expect(told.filter((text) => text.startsWith('too many'))).toHaveLength(9);
+    // the right one waits as well: else one would learn that it is right
+    expect(await inBy('runa', PASSWORD)).toMatchObject({ ok: false, reason: 'busy' });
+    await later(3);
+    expect(await inBy('runa', 'guess')).toMatchObject({ reason: 'unreadable' });
+    await later(3);
+    expect(await inBy('runa', PASSWORD)).toMatchObject({ reason: 'busy' });
+    await later(3);
+    valueOf(await inBy('runa', PASSWORD));
+    // and what was wrong before is forgotten
+    expect(await inBy('runa', 'x')).toMatchObject({ reason: 'unreadable' });
+    valueOf(await inBy('runa', PASSWORD));
+  });
+
+  it('is changed by whoever knows the one before; every other session ends', async () => {
+    const [here, elsewhere] = [
+      valueOf(await inBy('runa', PASSWORD)),
+      valueOf(await inBy('runa', PASSWORD))
+    ];
+    const change = (old: string) =>
+      changePassword(database(), { id: lead }, { old, password: 'a tide table, folded' }, here);
+    expect(await change('not it')).toMatchObject({ ok: false });
+    expect(valueOf(await change(PASSWORD))).toBeGreaterThanOrEqual(1);
+    expect(await present(here)).not.toBeNull();
+    expect(await present(elsewhere)).toBeNull();
+    expect(await inBy('runa', PASSWORD)).toMatchObject({ ok: false });
+    valueOf(await inBy('runa', 'a tide table, folded'));
+  });
+});
+
+describe('people', () => {
+  it('are entered by a lead, and come in by a code that is good once', async () => {
+    const { id, code } = valueOf(
+      await enterPerson(database(), { name: 'Ole Brandt', login: 'ole', role: 'mechanic' }, lead)
+    );
+    expect(
+      await enterPerson(database(), { name: 'Ole B.', login: 'OLE', role: 'mechanic' }, lead)
+    ).toMatchObject({ ok: false, reason: 'conflict' });
+    const come = (given: string, password = 'green dinghy at noon') =>
+      signInByCode(database(), { login: 'ole', code: given, password });
+    expect(await come(code, 'my name is ole now')).toMatchObject({ ok: false });
+    const token = valueOf(await come(code));
+    expect(await present(token)).toMatchObject({ id, role: 'mechanic' });
+    await later(1000);
+    expect(await come(code)).toMatchObject({ ok: false });
+    // a code that is too old
+    const late = valueOf(await newCodeFor(database(), id, lead));
+    await rowsOf(database(), `update people set code_until = now() where id = $1 returning id`, [
+      id
+    ]);
+    await later(1000);
+    expect(await come(late)).toMatchObject({ ok: false });
+  });
+
+  it('who have left come in no more, and what they did stays theirs', async () => {
+    await later(1000);
+    const { id, code } = valueOf(
+      await enterPerson(database(), { name: 'Maro Lind', login: 'maro', role: 'trainee' }, lead)
+    );
+    const token = valueOf(
+      await signInByCode(database(), { login: 'maro', code, password: 'wet rope, dry hands' })
+    );
+    valueOf(await setRole(database(), id, 'inspector', lead));
+    // at once, in the session that is open
+    expect(await present(token)).toMatchObject({ role: 'inspector' });
+    valueOf(await setActive(database(), id, false, lead));
+    expect(await present(token)).toBeNull();
+    expect(await inBy('maro', 'wet rope, dry hands')).toMatchObject({ ok: false });
+    expect((await managedPeople(database())).map(({ name }) => name)).toContain('Maro Lind');
+  });
+
+  it('have a lead: the last one neither leaves nor becomes something else', async () => {
+    expect(await setRole(database(), lead, 'mechanic', lead)).toMatchObject({ ok: false });
+    expect(await setActive(database(), lead, false, lead)).toMatchObject({ ok: false });
+    expect((await managedPeople(database())).find(({ id }) => id === lead)).toMatchObject({
+      role: 'lead',
+      active: true
+    });
+  });
+
+  it('are changed in a log that is only added to', async () => {
+    const log = await rowsOf<{ what: string }>(
+      database(),
+      'select what from people_log order by seq'
+    );
+    const acts = log.map(({ what }) => what);
+    for (const act of ['added', 'code-given', 'code-used', 'role', 'left', 'password', 'signed-in'])
+      expect(acts).toContain(act);
+    await expect(
+      rowsOf(database(), `update people_log set what = 'nothing' returning seq`)
+    ).rejects.toThrow();
+    await expect(rowsOf(database(), 'delete from people_log returning seq')).rejects.toThrow();
+  });
+});
+
+describe('a shared bench', () => {
+  it('changes hands by PIN while a lead trusts it', async () => {
+    const token = await trustBench(database(), 'bench by the slip', lead);
+    const bench = await benchBy(database(), token);
+    if (!bench) throw new Error('not trusted');
+    const pin = (typed: string) => signInByPin(database(), bench, { person: lead, pin: typed });
+    expect(await pin('')).toMatchObject({ ok: false });
+    expect(await setPin(database(), { id: lead }, 'not it', '271828')).toMatchObject({ ok: false });
+    valueOf(await setPin(database(), { id: lead }, 'a tide table, folded', '271828'));
+    await later(1000);
+    expect(await pin('271829')).toMatchObject({ ok: false });
+    expect(await present(valueOf(await pin('271828')))).toMatchObject({ id: lead });
+    expect(await endBench(database(), bench.id, lead)).toBe(true);
+    expect(await benchBy(database(), token)).toBeNull();
+    expect(await benchBy(database(), 'made up')).toBeNull();
+  });
+});

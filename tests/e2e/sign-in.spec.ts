@@ -1,0 +1,85 @@
+import { expect, signIn, test } from './app.ts';
+
+test.use({ person: null });
+
+test('a lead enters a mechanic, who comes in by a code, a password and a PIN; and is out everywhere', async ({
+  page,
+  app,
+  browser
+}) => {
+  await test.step('nobody gets past the door, and comes back to where they were going', async () => {
+    await page.goto(`${app.url}/stock`);
+    await expect(page).toHaveURL(/\/who\?back=%2Fstock$/);
+    await page.getByRole('button', { name: 'Runa Halvik' }).click();
+    await expect(page).toHaveURL(`${app.url}/stock`);
+  });
+
+  let code = '';
+  await test.step('Runa enters Maro, and trusts the bench', async () => {
+    await page.goto(`${app.url}/who`);
+    await page.getByRole('link', { name: 'People and benches' }).click();
+    await page.getByLabel('Name', { exact: true }).fill('Maro Lind');
+    await page.getByLabel('Login').fill('maro');
+    await page.getByRole('button', { name: 'Enter, and give a code' }).click();
+    code = (await page.getByTestId('code').textContent()) ?? '';
+    expect(code).toMatch(/^([A-Z2-9]{4}-){2}[A-Z2-9]{4}$/);
+    // another of that login is refused, and what was typed stays
+    await page.getByLabel('Name', { exact: true }).fill('Maro L.');
+    await page.getByLabel('Login').fill('MARO');
+    await page.getByRole('button', { name: 'Enter, and give a code' }).click();
+    await expect(page.getByText('somebody has that name or login already')).toBeVisible();
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Maro L.');
+    await page.getByLabel('Name of this device').fill('bench by the slip');
+    await page.getByRole('button', { name: 'Trust this device' }).click();
+    await expect(page.getByText('bench by the slip, this one')).toBeVisible();
+  });
+
+  await test.step('Maro comes in by the code, and keeps a PIN', async () => {
+    await page.goto(`${app.url}/who/code`);
+    await page.getByLabel('Login').fill('maro');
+    await page.getByLabel('Code').fill(code);
+    await page.getByLabel('Password').fill('short');
+    await page.getByRole('button', { name: 'Keep the password and come in' }).click();
+    await expect(page.getByText('a password has at least 12 characters')).toBeVisible();
+    await page.getByLabel('Password').fill('wet rope, dry hands');
+    await page.getByRole('button', { name: 'Keep the password and come in' }).click();
+    await expect(page).toHaveURL(`${app.url}/`);
+    await page.goto(`${app.url}/account`);
+    await page.getByLabel('Your password').fill('wet rope, dry hands');
+    await page.getByLabel('PIN', { exact: true }).fill('271828');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByText('The PIN is kept.')).toBeVisible();
+    // what a lead may, a mechanic may not
+    const people = await page.request.get(`${app.url}/people`);
+    expect(people.status()).toBe(403);
+    expect(await people.text()).toContain('is not for a mechanic in this shop');
+  });
+
+  await test.step('Ilse has the bench, and Maro takes it over by PIN', async () => {
+    await signIn(page, app);
+    await page.goto(`${app.url}/who`);
+    await page.getByText('Maro Lind', { exact: true }).last().click();
+    await page.getByRole('textbox', { name: 'PIN' }).fill('000000');
+    await page.getByRole('button', { name: 'Come in' }).click();
+    await expect(page.getByText('that is not the PIN')).toBeVisible();
+    await page.getByRole('textbox', { name: 'PIN' }).fill('271828');
+    await page.getByRole('button', { name: 'Come in' }).click();
+    await expect(page.getByRole('navigation', { name: 'Main' })).toContainText('Maro');
+  });
+
+  await test.step('elsewhere there is no PIN; and out everywhere is out here too', async () => {
+    const other = await (await browser.newContext()).newPage();
+    await other.goto(`${app.url}/who`);
+    await expect(other.getByText('By PIN')).toHaveCount(0);
+    await other.getByLabel('Login').fill('maro');
+    await other.getByLabel('Password').fill('wet rope, dry hands');
+    await other.getByRole('button', { name: 'Sign in' }).click();
+    await expect(other).toHaveURL(`${app.url}/`);
+    await other.goto(`${app.url}/account`);
+    await other.getByRole('button', { name: 'Sign out everywhere' }).click();
+    await expect(other).toHaveURL(/\/who$/);
+    await page.goto(`${app.url}/stock`);
+    await expect(page).toHaveURL(/\/who/);
+    await other.context().close();
+  });
+});
