@@ -1,9 +1,10 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { gunzipSync } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 
 /** A slow machine may take minutes to start; nothing here measures speed. */
@@ -258,5 +259,51 @@ describe('./zanjador start', () => {
       await stopBy('SIGTERM');
     },
     2 * PATIENCE_MS
+  );
+
+  it(
+    'backs up while it serves, refuses a file that was cut off, and restores what was dumped',
+    async () => {
+      await start();
+      expect(await bench()).toContain('Bottom skin lap, bay 9');
+      const file = join(data, 'one.backup');
+      const made = await run(['backup', file], '', env);
+      expect([made.code, made.err]).toEqual([0, made.err]);
+      expect(made.out).toContain('read back whole');
+      expect(statSync(file).mode & 0o077).toBe(0);
+      expect((await run(['backup', file], '', env)).err).toContain('nothing is written over');
+
+      const cut = join(data, 'cut.backup');
+      writeFileSync(cut, readFileSync(file).subarray(0, -200));
+      const refused = await run(['restore', cut, '--yes'], '', env);
+      expect([refused.code, refused.err.includes('Nothing was touched')]).toEqual([1, true]);
+      // into a running shop it asks first
+      const asked = await run(['restore', file], '', env);
+      expect([asked.code, asked.err.includes('Zanjador is running')]).toEqual([1, true]);
+      expect(await bench()).toContain('Bottom skin lap, bay 9');
+
+      const restored = await run(['restore', file, '--yes'], '', env);
+      expect(restored.err).toContain('the database before is kept aside as zanjador_before_');
+      expect(restored.code).toBe(0);
+      if (started && started.exitCode === null) await once(started, 'exit');
+      started = null;
+      const again = join(data, 'again.backup');
+      expect((await run(['backup', again], '', env)).code).toBe(0);
+      const tables = (path: string) =>
+        (
+          JSON.parse(gunzipSync(readFileSync(path)).toString('latin1').split('\n')[0] ?? '') as {
+            tables: Record<string, { rows: number }>;
+          }
+        ).tables;
+      expect(tables(again)).toEqual(tables(file));
+      expect(tables(file)['hole_events']?.rows).toBeGreaterThan(10);
+
+      const audited = await run(['audit'], '', env);
+      expect([audited.code, audited.out.startsWith('✓')]).toEqual([0, true]);
+      await start();
+      expect(await bench()).toContain('Bottom skin lap, bay 9');
+      await stopBy('SIGINT');
+    },
+    3 * PATIENCE_MS
   );
 });

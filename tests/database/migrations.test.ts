@@ -119,7 +119,10 @@ beforeAll(async () => {
     '0011-rework-and-signing',
     '0012-rivets-on-record',
     '0013-what-a-release-took-over',
-    '0014-graded-coupons'
+    '0014-graded-coupons',
+    '0015-sign-in',
+    '0016-only-the-newest-release',
+    '0017-audit-chain'
   ]);
 });
 afterAll(async () => {
@@ -176,4 +179,30 @@ it('an older issue is read and checked on: every hole of its one size, none held
     value: { frozen: { verdict: 'accept' } }
   });
   expect(await eventsOfIssue(database, ids.issue)).toHaveLength(1);
+});
+
+it('two that migrate at once bring it there once; a newer program’s database is refused and left as it is', async () => {
+  const made = await makeDatabase();
+  const [one, other] = [openDatabase(made.url, true), openDatabase(made.url, true)];
+  try {
+    const ran = await Promise.all([migrate(one), migrate(other)]);
+    expect(ran.map((names) => names.length).sort((a, b) => a - b)).toEqual([
+      0,
+      Math.max(...ran.map((names) => names.length))
+    ]);
+    expect(await migrate(one)).toEqual([]);
+    await one.sequelize.query("insert into migrations values ('0999-from-the-future')");
+    await expect(migrate(one)).rejects.toThrow(/0999-from-the-future by a newer program/);
+  } finally {
+    await one.sequelize.close();
+    await other.sequelize.close();
+    await made.drop();
+  }
+});
+
+it('its people come in as the demo’s, and who was an apprentice is a trainee', async () => {
+  const { rows } = await database.sequelize
+    .query('select demo from installation')
+    .then(([found]) => ({ rows: found as { demo: boolean }[] }));
+  expect(rows).toEqual([{ demo: true }]);
 });

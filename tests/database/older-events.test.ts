@@ -149,7 +149,10 @@ beforeAll(async () => {
     '0011-rework-and-signing',
     '0012-rivets-on-record',
     '0013-what-a-release-took-over',
-    '0014-graded-coupons'
+    '0014-graded-coupons',
+    '0015-sign-in',
+    '0016-only-the-newest-release',
+    '0017-audit-chain'
   ]);
 });
 afterAll(async () => {

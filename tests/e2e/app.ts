@@ -1,9 +1,11 @@
 import { spawn, type ChildProcess } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
 import { once } from 'node:events';
 import { createServer } from 'node:net';
 import { test as base, expect, type Page } from '@playwright/test';
 import { STATIONS } from '../../src/lib/stations/stations.ts';
 import { openDatabase } from '../../src/lib/server/db/connect.ts';
+import { APPLICATION_ROLE, letApplicationIn } from '../../src/lib/server/db/application-role.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
 import { seedDemoData } from '../../scripts/demo-data.ts';
 import { jointFile } from '../../src/core/exchange/joint-file.ts';
@@ -94,6 +96,12 @@ export const test = base.extend<Here, { app: App }>({
       const database = openDatabase(databaseUrl);
       await migrate(database);
       await seedDemoData(database);
+      // served as a shop is: by the role that owns nothing
+      const password = randomBytes(16).toString('hex');
+      await letApplicationIn(database, password);
+      const asRole = new URL(databaseUrl);
+      asRole.username = APPLICATION_ROLE;
+      asRole.password = password;
       await database.sequelize.close();
 
       const port = await freePort();
@@ -108,7 +116,7 @@ export const test = base.extend<Here, { app: App }>({
             PORT: String(own),
             ORIGIN: at,
             BODY_SIZE_LIMIT: '6M',
-            DATABASE_URL: databaseUrl
+            DATABASE_URL: asRole.href
           },
           stdio: ['ignore', 'ignore', 'inherit']
         });

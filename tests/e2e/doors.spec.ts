@@ -207,3 +207,99 @@ for (const width of [390, 768, 1280])
     await expect(page.getByTestId('hole-map')).toBeVisible();
     expect(await sideways(page)).toBeLessThanOrEqual(0);
   });
+
+test('what is broken is refused in words, never by a fault of the server', async ({
+  page,
+  app
+}) => {
+  await openDemoLap(page, app);
+  const joint = /joints\/([^/]+)/.exec(page.url())?.[1] ?? '';
+  const headers = { origin: app.url, 'content-type': 'application/json' };
+  const job = (await (await page.request.get(`${app.url}/`)).text()).match(
+    /\/jobs\/([\w-]{36})/
+  )?.[1];
+  const look = {
+    id: '00000000-0000-4000-8000-00000000000f',
+    at: '2031-05-02T08:00:00Z',
+    kind: 'checked',
+    hole: 1,
+    diameterIn: 0.19,
+    heightIn: 0.062,
+    flags: [] as unknown[]
+  };
+  const tries: [string, string, Record<string, string>, string][] = [
+    [
+      'POST',
+      `/api/events/hole/${joint}`,
+      headers,
+      JSON.stringify([{ ...look, flags: [{ toString: 1 }] }])
+    ],
+    [
+      'POST',
+      `/api/events/hole/${joint}`,
+      headers,
+      JSON.stringify([{ ...look, at: '0000-01-01T00:00:00Z' }])
+    ],
+    [
+      'POST',
+      `/api/events/hole/${joint}`,
+      headers,
+      JSON.stringify([{ ...look, at: '9999-12-31T23:59:59Z' }])
+    ],
+    ['POST', `/api/events/hole/${joint}`, headers, JSON.stringify([{ ...look, hole: 2 ** 40 }])],
+    ['POST', `/api/events/hole/${joint}`, headers, `[${'['.repeat(5000)}${']'.repeat(5000)}]`],
+    ['PUT', `/api/joints/${joint}`, headers, '{"baseRevision":1e400}'],
+    [
+      'POST',
+      `/jobs/${job}?/fromFile`,
+      { ...headers, 'content-type': 'multipart/form-data; boundary=zz' },
+      '--zz\r\nContent-Disposition: form-data; name="file"; filename="x"\r\n\r\nabc'
+    ],
+    [
+      'POST',
+      `/jobs/${job}?/move`,
+      { ...headers, 'content-type': 'multipart/form-data; boundary=zz' },
+      '--zz'
+    ],
+    [
+      'POST',
+      '/who?/demo',
+      { ...headers, 'content-type': 'application/x-www-form-urlencoded' },
+      'person=%00'
+    ],
+    [
+      'POST',
+      '/who?/password',
+      { ...headers, 'content-type': 'application/x-www-form-urlencoded' },
+      'login=%00%ff&password=x'
+    ]
+  ];
+  for (const [method, path, own, data] of tries) {
+    const answer = await page.request.fetch(app.url + path, {
+      method,
+      headers: own,
+      data,
+      maxRedirects: 0
+    });
+    expect(answer.status(), `${path} ${data.slice(0, 80)}`).toBeLessThan(500);
+    // a posted form’s refusal comes as the page, or as what the page makes of it
+    const text = await answer.text();
+    expect(text, path).not.toContain('Something went wrong');
+  }
+  const large = await page.request.post(`${app.url}/api/events/hole/${joint}`, {
+    headers,
+    data: 'x'.repeat(7_000_000)
+  });
+  expect(large.status()).toBe(413);
+});
+
+test('pages say what may run in them, and are nobody else’s to keep', async ({ page, app }) => {
+  const answer = await page.request.get(`${app.url}/stock`);
+  const policy = answer.headers()['content-security-policy'] ?? '';
+  expect(policy).toContain(`form-action 'self'`);
+  expect(policy).toContain(`frame-ancestors 'none'`);
+  expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+  expect(policy).not.toMatch(/style-src [^;]*unsafe/);
+  expect(answer.headers()['cache-control']).toContain('no-store');
+  expect(answer.headers()['x-request-id']).toMatch(/^[\w-]{36}$/);
+});

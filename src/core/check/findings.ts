@@ -33,7 +33,12 @@ export const SeenFlag = z.enum(
     'dimple-crack',
     'not-flush-low'
   ],
-  { error: (issue) => `"${String(issue.input)}" is not a finding the eye can report here` }
+  {
+    error: (issue) =>
+      typeof issue.input === 'string'
+        ? `"${issue.input.slice(0, 40)}" is not a finding the eye can report here`
+        : 'a finding is one of those the eye can report'
+  }
 );
 /** What the eye saw, beyond dressing. */
 export type SeenFlag = z.infer<typeof SeenFlag>;

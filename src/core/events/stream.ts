@@ -1,10 +1,18 @@
 import { z } from 'zod';
 import type { Answer } from '../answer.ts';
 
+/** No shop logs before or after these: the year of such an instant is a broken clock’s. */
+const [FIRST_YEAR, YEAR_AFTER] = ['2000', '2200'];
+
 /** What every move brings: an id made by its sender, so that a repeat is stored once, and when it happened. */
 export const MOVE_STAMP = {
   id: z.uuid('an event carries an id made by its sender'),
-  at: z.iso.datetime({ offset: true }),
+  at: z.iso
+    .datetime({ offset: true })
+    .refine(
+      (at) => at >= FIRST_YEAR && at < YEAR_AFTER,
+      `an event is dated between ${FIRST_YEAR} and ${YEAR_AFTER}`
+    ),
   /** who did it; whoever sends it where it does not say: it may be sent late, and by another */
   person: z.uuid().optional()
 };

@@ -1,5 +1,5 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { PinForm, SignInForm } from '$lib/api/people.ts';
+import { OfPerson, PinForm, SignInForm } from '$lib/api/people.ts';
 import { keepSession } from '$lib/server/people/cookies';
 import { installation } from '$lib/server/people/installation';
 import { ownPath } from '$lib/server/people/own-path';
@@ -47,7 +47,8 @@ export const actions: Actions = {
     return comeIn(event, await signInByPin(event.locals.database(), bench, form.value), 'pin');
   },
   demo: async (event) => {
-    const person = (await event.request.formData()).get('person');
-    return comeIn(event, await signInToDemo(event.locals.database(), String(person)), 'demo');
+    const form = await readForm(event.request, OfPerson);
+    if (!form.ok) return fail(400, { way: 'demo', message: 'Choose one of the names.' });
+    return comeIn(event, await signInToDemo(event.locals.database(), form.value.person), 'demo');
   }
 };

@@ -11,6 +11,7 @@ import { jobBill } from '$lib/server/services/rivet-bills';
 import { onHand } from '$lib/server/services/stock';
 import { JointTitle } from '$lib/api/joints.ts';
 import { isPractice, moveFromPractice } from '$lib/server/services/practice';
+import { formOf, readForm } from '$lib/server/read-form';
 import { addJoint } from '$lib/server/services/joints';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -53,9 +54,9 @@ const Move = z.object({ joint: z.uuid(), job: z.uuid() });
 
 export const actions: Actions = {
   move: async ({ request, locals }) => {
-    const wish = Move.safeParse(Object.fromEntries(await request.formData()));
-    if (!wish.success) return fail(400, { refused: 'Choose a joint and a job.' });
-    const { joint, job } = wish.data;
+    const wish = await readForm(request, Move);
+    if (!wish.ok) return fail(400, { refused: 'Choose a joint and a job.' });
+    const { joint, job } = wish.value;
     const moved = await moveFromPractice(locals.database(), joint, job);
     if (!moved.ok) return fail(409, { refused: moved.message });
     redirect(303, `/jobs/${job}`);
@@ -66,7 +67,7 @@ export const actions: Actions = {
     return make(locals, params.job, form.data.title, newJoint(form.data.kind));
   },
   fromFile: async ({ params, request, locals }) => {
-    const file = (await request.formData()).get('file');
+    const file = (await formOf(request)).get('file');
     if (!(file instanceof File) || file.size === 0)
       return fail(400, { refused: 'Choose a joint file first.' });
     if (file.size > LARGEST_FILE_BYTES)

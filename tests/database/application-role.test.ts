@@ -1,0 +1,59 @@
+import { beforeAll, afterAll, expect, it } from 'vitest';
+import { seedDemoData } from '../../scripts/demo-data.ts';
+import { APPLICATION_ROLE, letApplicationIn } from '../../src/lib/server/db/application-role.ts';
+import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts';
+import { migrate } from '../../src/lib/server/db/migrate.ts';
+import { rowsOf, rowsSought } from '../../src/lib/server/db/work.ts';
+import { auditReport, linkRows } from '../../src/lib/server/audit/chain.ts';
+import { makeDatabase } from './database.ts';
+
+let owner: Database;
+let application: Database;
+let drop: () => Promise<void>;
+const PASSWORD = 'a_role_of_its_own_17';
+
+beforeAll(async () => {
+  const made = await makeDatabase();
+  drop = made.drop;
+  owner = openDatabase(made.url);
+  await migrate(owner);
+  await seedDemoData(owner);
+  await letApplicationIn(owner, PASSWORD);
+  const url = new URL(made.url);
+  url.username = APPLICATION_ROLE;
+  url.password = PASSWORD;
+  application = openDatabase(url.href);
+});
+afterAll(async () => {
+  await application.sequelize.close();
+  await owner.sequelize.close();
+  await drop();
+});
+
+it.each([
+  'alter table hole_events disable trigger all',
+  'drop trigger hole_events_append_only on hole_events',
+  `set session_replication_role = replica`,
+  'update hole_events set payload = payload',
+  'delete from drive_events',
+  'truncate sign_events cascade',
+  'update people_log set what = what',
+  'update audit_rows set digest = digest',
+  'insert into audit_links (number, rows, before, hash) values (1, 0, $$$$, $$$$)',
+  'delete from migrations',
+  'create table mine (id integer)',
+  `create or replace function refuse_change() returns trigger language plpgsql as $$ begin return old; end $$`,
+  'update joint_issues set facts = facts'
+])('the application cannot: %s', async (sql) => {
+  await expect(rowsSought(application, sql, [])).rejects.toThrow();
+});
+
+it('the application reads, writes what it may, and continues the chain', async () => {
+  const [sums] = await rowsOf<{ heads: number }>(
+    application,
+    'select count(*)::integer as heads from hole_events'
+  );
+  expect(sums?.heads).toBeGreaterThan(0);
+  expect(await linkRows(application)).toBeGreaterThan(0);
+  expect((await auditReport(owner)).findings).toEqual([]);
+});
