@@ -43,9 +43,26 @@ it.each([
   'delete from migrations',
   'create table mine (id integer)',
   `create or replace function refuse_change() returns trigger language plpgsql as $$ begin return old; end $$`,
-  'update joint_issues set facts = facts'
+  'update joint_issues set facts = facts',
+  'update rule_profiles set rules = rules'
 ])('the application cannot: %s', async (sql) => {
   await expect(rowsSought(application, sql, [])).rejects.toThrow();
+});
+
+it('the application holds what it has to while it adds', async () => {
+  await rowsSought(
+    application,
+    'begin; lock table rule_profiles in share row exclusive mode; rollback',
+    []
+  );
+  for (const table of [
+    'joint_issues',
+    'stock_bins',
+    'tool_settings',
+    'cage_settings',
+    'cold_batches'
+  ])
+    await rowsSought(application, `select 1 from ${table} limit 1 for update`, []);
 });
 
 it('the application reads, writes what it may, and continues the chain', async () => {

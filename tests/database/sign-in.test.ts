@@ -11,7 +11,7 @@ import {
   setRole
 } from '../../src/lib/server/people/manage.ts';
 import { benchBy, endBench, trustBench } from '../../src/lib/server/people/benches.ts';
-import { endSession, presentBy } from '../../src/lib/server/people/sessions.ts';
+import { endSession, presentBy, wereHere } from '../../src/lib/server/people/sessions.ts';
 import {
   signInByCode,
   signInByPassword,
@@ -145,6 +145,29 @@ describe('people', () => {
     ]);
     await later(1000);
     expect(await come(late)).toMatchObject({ ok: false });
+  });
+
+  it('are acted for by others only for what they did while they were here', async () => {
+    await later(1000);
+    const { id, code } = valueOf(
+      await enterPerson(database(), { name: 'Berit Moe', login: 'berit', role: 'mechanic' }, lead)
+    );
+    const at = (minutes: number) => new Date(Date.now() + minutes * 60_000).toISOString();
+    const sent = (minutes: number) => wereHere(database(), [{ person: id, at: at(minutes) }]);
+    expect(await sent(0)).toBe(false);
+    const token = valueOf(
+      await signInByCode(database(), { login: 'berit', code, password: 'rain on a tin hull' })
+    );
+    // a device that was away logs on after its session's time, and what was before it is nobody's
+    expect([await sent(1), await sent(13 * 60), await sent(-30), await sent(61 * 60)]).toEqual([
+      true,
+      true,
+      false,
+      false
+    ]);
+    await endSession(database(), token);
+    expect([await sent(0), await sent(20)]).toEqual([true, false]);
+    expect(await wereHere(database(), [])).toBe(true);
   });
 
   it('who have left come in no more, and what they did stays theirs', async () => {

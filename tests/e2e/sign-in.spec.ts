@@ -72,7 +72,7 @@ test('a lead enters a mechanic, who comes in by a code, a password and a PIN; an
     await other.goto(`${app.url}/who`);
     await expect(other.getByText('By PIN')).toHaveCount(0);
     await other.getByLabel('Login').fill('maro');
-    await other.getByLabel('Password').fill('wet rope, dry hands');
+    await other.getByRole('textbox', { name: 'Password' }).fill('wet rope, dry hands');
     await other.getByRole('button', { name: 'Sign in' }).click();
     await expect(other).toHaveURL(`${app.url}/`);
     await other.goto(`${app.url}/account`);

@@ -12,6 +12,7 @@ const OUTCOME_STATUS = {
   'not-found': 404,
   stale: 409,
   'not-possible': 422,
+  'not-yours': 403,
   conflict: 409,
   unreadable: 422,
   busy: 503,

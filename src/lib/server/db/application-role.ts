@@ -3,8 +3,8 @@ import { rowsOf, rowsSought } from './work.ts';
 
 export const APPLICATION_ROLE = 'zanjador_app';
 
-/** Held row by row while something is added to what they stand for: a lock asks for the right to change, the trigger refuses the change. */
-const LOCKED = ['joint_issues', 'tool_settings', 'cage_settings', 'cold_batches'];
+/** Held while something is added to what they stand for: a lock asks for the right to change, the trigger refuses the change. */
+const LOCKED = ['joint_issues', 'tool_settings', 'cage_settings', 'cold_batches', 'rule_profiles'];
 
 /**
  * Makes the role that the application comes in with: it reads and writes rows, owns no table, makes none, and can neither

@@ -55,6 +55,8 @@ export async function presentBy(database: Database, token: string): Promise<Pres
 
 /** Clocks of devices are set by hand. */
 const CLOCK_MIN = 5;
+/** A device that is away goes on after its session’s time: nobody could tell it. Whoever signs out is out. */
+const AWAY_H = 48;
 
 /**
  * Whether everyone in whose name something is sent was signed in when it happened: a device that was away sends what another
@@ -72,9 +74,9 @@ export async function wereHere(
        where not exists (
          select from sessions s where s.person_id = a.person
            and a.at >= s.begun_at - make_interval(mins => $2)
-           and a.at <= least(coalesce(s.ended_at, s.until), s.until) + make_interval(mins => $2))
+           and a.at <= coalesce(s.ended_at, s.until + make_interval(hours => $3)) + make_interval(mins => $2))
      ) as stranger`,
-    [JSON.stringify(acts), CLOCK_MIN]
+    [JSON.stringify(acts), CLOCK_MIN, AWAY_H]
   );
   return found?.stranger === false;
 }

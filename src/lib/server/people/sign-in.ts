@@ -3,7 +3,7 @@ import { inWork, rowsOf } from '../db/work.ts';
 import { done, refused, type Outcome } from '../services/outcome.ts';
 import { logPeople } from './people-log.ts';
 import { codeHash, hashSecret, isSecret, readCode } from './secrets.ts';
-import { beginSession, type SignedInBy } from './sessions.ts';
+import { beginSession, endSessionsOf, type SignedInBy } from './sessions.ts';
 import { beginTry, rightTry } from './tries.ts';
 
 /** A session's token, for the browser alone. */
@@ -95,6 +95,8 @@ export async function signInByCode(
       'update people set password_hash = $2, code_hash = null, code_until = null where id = $1 returning id',
       [id, hash]
     );
+    // whoever had the password before is out: that may be why a new code was asked for
+    await endSessionsOf(database, id);
     await logPeople(database, 'code-used', { by: id, person: id });
     return comeIn(database, id, 'code');
   });

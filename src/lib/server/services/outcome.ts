@@ -5,7 +5,14 @@ import { inInches, type WriteLength } from '../../words/writing.ts';
 
 /** Why a service says no. */
 export type Reason =
-  'not-found' | 'stale' | 'not-possible' | 'conflict' | 'unreadable' | 'busy' | 'too-long';
+  | 'not-found'
+  | 'stale'
+  | 'not-possible'
+  | 'not-yours'
+  | 'conflict'
+  | 'unreadable'
+  | 'busy'
+  | 'too-long';
 
 /** Why, in words: those with lengths are written in the unit of whoever asks. */
 export type Why = string | ((length: WriteLength) => string);

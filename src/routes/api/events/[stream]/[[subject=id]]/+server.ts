@@ -23,8 +23,8 @@ const POSTS = new Map(
       );
       if (!(await wereHere(database, others)))
         return refused(
-          'not-possible',
-          'it is sent in the name of somebody who was not signed in then: whoever did it signs in and logs it'
+          'not-yours',
+          'it is in the name of somebody who was not signed in then: it waits here until they sign in'
         );
       const recorded = await recordMoves(database, kept, params['subject'] ?? null, body, person);
       settleSoon(database);
