@@ -2,10 +2,12 @@
  * Brings the database to the newest shape; with --demo-data fills an empty one with the made-up shop, with --let-in makes
  * the application's own role, and a code for the first lead where there is nobody.
  */
+import { DEFAULT_PROFILE } from '../src/core/rules/profile.ts';
 import { openDatabase } from '../src/lib/server/db/connect.ts';
 import { letApplicationIn } from '../src/lib/server/db/application-role.ts';
 import { migrate } from '../src/lib/server/db/migrate.ts';
 import { firstCode } from '../src/lib/server/people/installation.ts';
+import { addProfile } from '../src/lib/server/services/profiles.ts';
 import { databaseUrl } from './database-url.ts';
 import { seedDemoData } from './demo-data.ts';
 
@@ -20,6 +22,8 @@ try {
     const password = process.env['ZANJADOR_APP_PASSWORD'];
     if (!password) throw new Error('ZANJADOR_APP_PASSWORD is not set');
     await letApplicationIn(database, password);
+    // joints are planned under rules: a shop begins with the trade's usual ones and makes them its own
+    if ((await database.models.Profile.count()) === 0) await addProfile(database, DEFAULT_PROFILE);
     const code = await firstCode(database);
     if (code !== null)
       say(`nobody is entered yet: the first lead comes in at /who/code with ${code}, within a day`);
