@@ -144,18 +144,24 @@ export const setActive = (
     if (!active) await endSessionsOf(database, person);
   });
 
-async function ownPassword(database: Database, person: string, old: string): Promise<void> {
+/** Whether it is somebody’s own password; null: it is. */
+async function notOwnPassword(
+  database: Database,
+  person: string,
+  old: string
+): Promise<Outcome<never> | null> {
   const key = `own ${person}`;
   const wait = await beginTry(database, key);
-  if (wait > 0) throw new Refused('busy', `too many wrong ones: try again in ${wait} s`);
+  if (wait > 0) return refused('busy', `too many wrong ones: try again in ${wait} s`);
   const [row] = await rowsOf<{ password_hash: string | null }>(
     database,
     'select password_hash from people where id = $1',
     [person]
   );
   if (!(await isSecret(row?.password_hash ?? null, old)))
-    throw new Refused('unreadable', 'that is not the password');
+    return refused('unreadable', 'that is not the password');
   await rightTry(database, key);
+  return null;
 }
 
 /** Another password, by whoever knows the one before; every other session ends. */
@@ -165,12 +171,8 @@ export async function changePassword(
   { old, password }: { old: string; password: string },
   session: string
 ): Promise<Outcome<number>> {
-  try {
-    await ownPassword(database, person.id, old);
-  } catch (error) {
-    if (error instanceof Refused) return error.outcome;
-    throw error;
-  }
+  const wrong = await notOwnPassword(database, person.id, old);
+  if (wrong) return wrong;
   const hash = await hashSecret(password);
   return act(database, async () => {
     await rowsOf(database, 'update people set password_hash = $2 where id = $1 returning id', [
@@ -189,12 +191,8 @@ export async function setPin(
   password: string,
   pin: string | null
 ): Promise<Outcome<void>> {
-  try {
-    await ownPassword(database, person.id, password);
-  } catch (error) {
-    if (error instanceof Refused) return error.outcome;
-    throw error;
-  }
+  const wrong = await notOwnPassword(database, person.id, password);
+  if (wrong) return wrong;
   const hash = pin === null ? null : await hashSecret(pin);
   return act(database, async () => {
     await rowsOf(database, 'update people set pin_hash = $2 where id = $1 returning id', [
