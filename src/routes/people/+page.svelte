@@ -48,7 +48,8 @@
     <table aria-label="People">
       <thead>
         <tr>
-          <th>Name</th><th>Login</th><th>Role</th><th>Comes in by</th><th>Open</th><th></th>
+          <th>Name</th><th>Login</th><th>Role</th><th>Comes in by</th><th>Open sessions</th><th
+          ></th>
         </tr>
       </thead>
       <tbody>
