@@ -111,7 +111,7 @@ module.exports = {
       name: 'nothing-missing',
       severity: 'error',
       from: {},
-      to: { couldNotResolve: true, pathNot: '^(\\$app|\\./\\$types|\\$env)' }
+      to: { couldNotResolve: true, pathNot: '^(\\$app|virtual:|\\./\\$types|\\$env)' }
     }
   ],
   options: {

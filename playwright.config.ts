@@ -12,6 +12,8 @@ export default defineConfig({
   use: {
     browserName: 'chromium',
     viewport: { width: 1280, height: 800 },
+    // tests look at the server's own answers; what a browser keeps is the matter of offline.spec.ts
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -1,6 +1,8 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
+import { SvelteKitPWA } from '@vite-pwa/sveltekit';
 import { defineConfig } from 'vitest/config';
+import { PAGES_CACHE, PWA } from './pwa.config.ts';
 
 /**
  * What is always loaded together is one file: a first visit over a hangar's radio waits for each request. A station's own
@@ -48,7 +50,7 @@ const TOGETHER = [
 ];
 
 export default defineConfig({
-  plugins: [tailwindcss(), sveltekit()],
+  plugins: [tailwindcss(), sveltekit(), SvelteKitPWA(PWA)],
   environments: {
     client: {
       build: {
@@ -60,6 +62,7 @@ export default defineConfig({
       }
     }
   },
+  define: { __PAGES_CACHE__: JSON.stringify(PAGES_CACHE) },
   worker: { format: 'es' },
   test: {
     // how fast the machine is decides nothing about what is right

@@ -19,6 +19,7 @@ import { issueJoint } from '../src/lib/server/services/issue-joint.ts';
 import { latestIssue } from '../src/lib/server/services/issues.ts';
 import { matterOf } from '../src/lib/server/services/records.ts';
 import { must } from './must.ts';
+import { plainTap } from './plain-tap.ts';
 
 /** Who does what in the shop. */
 interface Crew {
@@ -75,15 +76,7 @@ const bag = (part: string, lot: string, atMs: number): DriveMove => ({
   lot
 });
 
-const tap = (hole: number, atMs: number): DriveMove => ({
-  ...stamp(atMs),
-  kind: 'driven',
-  hole,
-  quick: null,
-  batch: null,
-  hands: null,
-  late: ''
-});
+const tap = (hole: number, atMs: number): DriveMove => ({ ...stamp(atMs), ...plainTap(hole) });
 
 /** A strip that is being checked: most heads good, one of each kind of bad one, rivets replaced, questions put. */
 export async function seedDemoChecks(

@@ -1,4 +1,4 @@
-/** Adds up the checks and the three test reports into the one closing line. */
+/** Names what failed, and adds up the checks and the four test reports into the one closing line. */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
@@ -6,16 +6,31 @@ import { z } from 'zod';
 const VitestReport = z.object({
   numPassedTests: z.int(),
   numFailedTests: z.int(),
-  success: z.boolean()
+  success: z.boolean(),
+  testResults: z.array(
+    z.object({
+      assertionResults: z.array(z.object({ fullName: z.string(), status: z.string() }))
+    })
+  )
 });
+const Suite = z.object({
+  specs: z.array(z.object({ title: z.string(), file: z.string(), ok: z.boolean() })),
+  get suites() {
+    return z.array(Suite).optional();
+  }
+});
+type Suite = z.infer<typeof Suite>;
 const PlaywrightReport = z.object({
   stats: z.object({ expected: z.int(), unexpected: z.int(), flaky: z.int() }),
-  errors: z.array(z.unknown())
+  errors: z.array(z.unknown()),
+  suites: z.array(Suite)
 });
 
 interface Count {
   passed: number;
   failed: number;
+  /** Of what failed: its name. */
+  names: string[];
 }
 
 const folder = process.argv[2] ?? '.';
@@ -24,33 +39,43 @@ const read = (name: string): string => readFileSync(join(folder, name), 'utf8');
 /** A report that is missing, unreadable or empty is a failure: no tests is never a pass. */
 function counted(name: string, count: (json: unknown) => Count): Count {
   try {
-    const { passed, failed } = count(JSON.parse(read(name)));
-    if (passed + failed === 0) throw new Error('no test ran');
-    return { passed, failed };
+    const counts = count(JSON.parse(read(name)));
+    if (counts.passed + counts.failed === 0) throw new Error('no test ran');
+    return counts;
   } catch (error) {
-    process.stderr.write(`${name}: ${error instanceof Error ? error.message : 'unreadable'}\n`);
-    return { passed: 0, failed: 1 };
+    const why = error instanceof Error ? error.message : 'unreadable';
+    return { passed: 0, failed: 1, names: [`${name}: ${why}`] };
   }
 }
 
 const vitest = (json: unknown): Count => {
-  const { numPassedTests, numFailedTests, success } = VitestReport.parse(json);
+  const { numPassedTests, numFailedTests, success, testResults } = VitestReport.parse(json);
   return {
     passed: numPassedTests,
-    failed: numFailedTests + (success || numFailedTests > 0 ? 0 : 1)
+    failed: numFailedTests + (success || numFailedTests > 0 ? 0 : 1),
+    names: testResults
+      .flatMap(({ assertionResults }) => assertionResults)
+      .filter(({ status }) => status === 'failed')
+      .map(({ fullName }) => fullName)
   };
 };
+const notOk = ({ specs, suites = [] }: Suite): string[] => [
+  ...specs.filter(({ ok }) => !ok).map(({ file, title }) => `${file}: ${title}`),
+  ...suites.flatMap(notOk)
+];
 const playwright = (json: unknown): Count => {
-  const { stats, errors } = PlaywrightReport.parse(json);
+  const { stats, errors, suites } = PlaywrightReport.parse(json);
   return {
     passed: stats.expected,
-    failed: stats.unexpected + stats.flaky + (errors.length > 0 && stats.unexpected === 0 ? 1 : 0)
+    failed: stats.unexpected + stats.flaky + (errors.length > 0 && stats.unexpected === 0 ? 1 : 0),
+    names: suites.flatMap(notOk)
   };
 };
 const lines = read('checks').trim().split('\n');
 const checks: Count = {
   passed: lines.filter((line) => line === 'pass').length,
-  failed: lines.filter((line) => line !== 'pass').length
+  failed: lines.filter((line) => line !== 'pass').length,
+  names: lines.filter((line) => line !== 'pass')
 };
 
 const all = [
@@ -60,6 +85,7 @@ const all = [
   counted('command.json', vitest),
   counted('e2e.json', playwright)
 ];
-const sum = (key: keyof Count) => all.reduce((total, count) => total + count[key], 0);
+const sum = (key: 'passed' | 'failed') => all.reduce((total, count) => total + count[key], 0);
+for (const name of all.flatMap(({ names }) => names)) process.stdout.write(`✗ ${name}\n`);
 process.stdout.write(`${sum('passed')} passed, ${sum('failed')} failed\n`);
 process.exitCode = sum('failed') === 0 ? 0 : 1;

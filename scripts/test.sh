@@ -7,7 +7,7 @@ check() {
     echo pass >>"$RESULTS/checks"
     printf '  ✓ %-42s%5d s\n' "$what" $(($(date +%s) - from))
   else
-    echo fail >>"$RESULTS/checks"
+    echo "$what" >>"$RESULTS/checks"
     printf '  ✗ %s\n' "$what"; tail -n 40 "$out"
   fi
 }
@@ -31,7 +31,7 @@ run_all_tests() {
   run_checks >"$RESULTS/checks.log" 2>&1 & local checks=$!
   npx vitest run --project unit --reporter=default --reporter=json --outputFile="$RESULTS/unit.json"
   npx vitest run --project database --reporter=default --reporter=json --outputFile="$RESULTS/database.json"
-  wait "$checks" || echo fail >>"$RESULTS/checks"
+  wait "$checks" || echo "the checks themselves" >>"$RESULTS/checks"
   cat "$RESULTS/checks.log"
   npx vitest run --project command --reporter=default --reporter=json --outputFile="$RESULTS/command.json"
   PLAYWRIGHT_JSON_OUTPUT_NAME="$RESULTS/e2e.json" npx playwright test --reporter=list,json

@@ -1,3 +1,4 @@
+import 'vite-plugin-pwa/client';
 import type { Database } from '$lib/server/db/connect';
 import type { LengthStyle } from '$core/units/format-length.ts';
 import type { WriteLength } from '$lib/words/writing';
@@ -5,6 +6,8 @@ import type { TrustedBench } from '$lib/server/people/benches';
 import type { Present } from '$lib/server/people/sessions';
 
 declare global {
+  /** where this build keeps its pages in a browser */
+  const __PAGES_CACHE__: string;
   namespace App {
     interface Locals {
       /** opened at first use */

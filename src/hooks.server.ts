@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import {
   error,
+  isHttpError,
+  isRedirect,
   json,
   redirect,
   type Handle,
@@ -11,11 +13,13 @@ import {
 import { linkSoon } from '$lib/server/audit/chain';
 import { closeDatabase, database } from '$lib/server/database';
 import { isAway } from '$lib/server/db/away';
+import { ANSWER_MS, within } from '$lib/server/db/within';
 import { benches, calipers } from '$lib/server/devices/bench-hub';
 import { live } from '$lib/server/live/live-hub';
 import { endThreads } from '$lib/server/heavy/threads';
 import { waitFor } from '$lib/server/limits';
 import { log } from '$lib/server/log';
+import { countRequest } from '$lib/server/metrics';
 import { refuseForeignChange } from '$lib/server/own-origin';
 import { FIRST_STYLE, LengthStyle } from '$core/units/format-length.ts';
 import { writing } from '$lib/words/writing';
@@ -30,6 +34,8 @@ import { settleSoon } from '$lib/server/services/settle-rivets';
 
 const DATABASE_AWAY =
   'The database does not answer just now. What was saved is safe, and what you typed stays in this browser; this page tries again by itself.';
+
+const WATCHED: ReadonlySet<string> = new Set(['/health', '/ready', '/metrics']);
 
 process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), endThreads()]));
 // The server ends once its last answer has; a stream of lines would never end by itself.
@@ -70,7 +76,24 @@ function shutDoor({ route, request, params, locals, url }: RequestEvent): Respon
   return mayNot(words);
 }
 
-export const handle: Handle = async ({ event, resolve }) => {
+/** Whatever comes of a request, it is counted. */
+export const handle: Handle = async (asked) => {
+  const from = performance.now();
+  let status = 500;
+  try {
+    const answered = await answer(asked);
+    status = answered.status;
+    return answered;
+  } catch (thrown) {
+    if (isHttpError(thrown) || isRedirect(thrown)) status = thrown.status;
+    throw thrown;
+  } finally {
+    const { request, route } = asked.event;
+    countRequest(request.method, route.id, status, (performance.now() - from) / 1000);
+  }
+};
+
+const answer: Handle = async ({ event, resolve }) => {
   const { request, url, cookies, locals } = event;
   locals.request = requestId(request);
   const elsewhere = rightAddress(request, url);
@@ -81,7 +104,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   const refusal = refuseForeignChange(request, url);
   if (refusal !== null) return json({ message: refusal }, { status: 403 });
 
-  const wait = await waitFor(request.method, url.pathname, event.getClientAddress());
+  const wait = await waitFor(request.method, url.pathname, event.getClientAddress);
   if (wait > 0)
     return json(
       { message: `too often: try again in ${wait} s` },
@@ -89,10 +112,15 @@ export const handle: Handle = async ({ event, resolve }) => {
     );
 
   locals.database = database;
+  locals.person = null;
+  locals.bench = null;
   try {
-    const session = cookies.get(SESSION_COOKIE);
-    locals.person = session ? await presentBy(database(), session) : null;
-    locals.bench = await benchBy(database(), cookies.get(BENCH_COOKIE));
+    // those who watch ask of the process itself
+    if (!WATCHED.has(event.route.id ?? '')) {
+      const session = cookies.get(SESSION_COOKIE);
+      locals.person = session ? await within(ANSWER_MS, presentBy(database(), session)) : null;
+      locals.bench = await within(ANSWER_MS, benchBy(database(), cookies.get(BENCH_COOKIE)));
+    }
   } catch (broken) {
     if (isAway(broken)) error(503, DATABASE_AWAY);
     throw broken;

@@ -2,21 +2,13 @@ import { randomUUID } from 'node:crypto';
 import { sideBySide, type Ask } from './load.ts';
 import { AT, bareInsert, ratio, someIssue, whole } from './routes.ts';
 import type { Served } from './server.ts';
+import { plainTap } from '../plain-tap.ts';
 
 /** Taps while driving against one bare insert on the same server, and what one tap takes from key to acknowledged. */
 export async function driveRows(served: Served): Promise<string[]> {
   const { url, headers } = served;
   const { id: issue, hole } = await someIssue(served);
-  const tap = (id: string) => ({
-    id,
-    at: AT,
-    kind: 'driven',
-    hole,
-    quick: null,
-    batch: null,
-    hands: null,
-    late: ''
-  });
+  const tap = (id: string) => ({ id, at: AT, ...plainTap(hole) });
   const path = `/api/events/drive/${issue}`;
   const taps: Ask = { url, headers, path, body: (id) => [tap(id())] };
   const { ratio: share, one, other } = await sideBySide(taps, bareInsert(served, tap));

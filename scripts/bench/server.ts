@@ -1,5 +1,3 @@
-import { spawn } from 'node:child_process';
-import { once } from 'node:events';
 import pg from 'pg';
 import { newJoint } from '../../src/core/kinds/new-joint.ts';
 import { newSheet } from '../../src/core/joint/sheets.ts';
@@ -10,6 +8,7 @@ import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { listJobs } from '../../src/lib/server/services/jobs.ts';
 import { seedDemoData } from '../demo-data.ts';
 import { must } from '../must.ts';
+import { runApp } from '../running-app.ts';
 
 const PORT = 4297;
 const NAME = 'bench';
@@ -35,49 +34,6 @@ async function freshDatabase(cluster: string): Promise<string> {
   return `${cluster}/${NAME}`;
 }
 
-async function answers(url: string): Promise<void> {
-  for (let tries = 0; tries < 300; tries++) {
-    if (
-      await fetch(url).then(
-        ({ ok }) => ok,
-        () => false
-      )
-    )
-      return;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new Error('the application did not answer');
-}
-
-/** One process of the application on a port of its own. */
-async function started(
-  databaseUrl: string,
-  port: number
-): Promise<{ url: string; stop: () => Promise<void> }> {
-  const url = `http://127.0.0.1:${port}`;
-  const server = spawn('node', ['.build/scripts/serve.js'], {
-    env: {
-      ...process.env,
-      HOST: '127.0.0.1',
-      PORT: String(port),
-      ORIGIN: url,
-      BODY_SIZE_LIMIT: '6M',
-      DATABASE_URL: databaseUrl,
-      ZANJADOR_BENCH: '1'
-    },
-    stdio: ['ignore', 'ignore', 'inherit']
-  });
-  await answers(url);
-  return {
-    url,
-    async stop() {
-      const ended = once(server, 'exit');
-      server.kill('SIGTERM');
-      await ended;
-    }
-  };
-}
-
 /** Serves it until stopped. */
 export async function serveDemo(cluster: string): Promise<Served> {
   const databaseUrl = await freshDatabase(cluster);
@@ -87,7 +43,8 @@ export async function serveDemo(cluster: string): Promise<Served> {
   await database.sequelize.query(
     'create table bare_rows (id uuid primary key, payload jsonb not null)'
   );
-  const { url, stop } = await started(databaseUrl, PORT);
+  const started = (port: number) => runApp(databaseUrl, port, { ZANJADOR_BENCH: '1' });
+  const { url, stop } = await started(PORT);
   const person = await database.models.Person.findOne({
     where: { role: 'lead' },
     rejectOnEmpty: true
@@ -98,7 +55,7 @@ export async function serveDemo(cluster: string): Promise<Served> {
     database,
     person: { id: person.id, name: person.name },
     headers: { origin: url, cookie: `${SESSION_COOKIE}=${session}` },
-    another: () => started(databaseUrl, PORT + 1),
+    another: () => started(PORT + 1),
     async stop() {
       await stop();
       await database.sequelize.close();

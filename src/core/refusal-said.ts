@@ -186,6 +186,7 @@ type RecordRefusal =
   | { code: 'plate-contradicts'; what: 'hole' | 'notch' }
   | { code: 'signed'; by: string }
   | { code: 'not-ready-to-sign' | 'told-not-accepted'; open: number }
+  | { code: 'checks-own-work'; hole: number }
   | { code: 'signs-own-work' | 'signed-before-last' }
   | { code: 'rivet-mismatch'; part: string }
   | { code: 'hole-is-wider'; holeIn: number; widestIn: number }

@@ -1,5 +1,13 @@
 <script lang="ts">
   import { page } from '$app/state';
+
+  /** What the server could not do now it may in a moment: the page asks again, as it says. */
+  const AGAIN_MS = 6000;
+  $effect(() => {
+    if (page.status < 500) return;
+    const timer = setTimeout(() => location.reload(), AGAIN_MS);
+    return () => clearTimeout(timer);
+  });
 </script>
 
 <svelte:head><title>{page.status} · Zanjador</title></svelte:head>

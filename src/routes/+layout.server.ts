@@ -1,5 +1,6 @@
 import { FIRST_STYLE, LengthStyle } from '$core/units/format-length.ts';
 import { PaperName } from '$lib/joint-files.ts';
+import { ANSWER_MS, within } from '$lib/server/db/within';
 import { installation } from '$lib/server/people/installation';
 import { coldView } from '$lib/server/services/cold-batches';
 import { listPeople } from '$lib/server/services/people';
@@ -10,7 +11,8 @@ export const load: LayoutServerLoad = async ({ cookies, locals }) => {
   const database = locals.database();
   // whoever has not said who they are is told of nobody, and of nothing that is out
   const present = locals.person !== null;
-  const { demo } = await installation(database);
+  // the first that is asked for whoever has not said who they are: a database that hangs is said to be away at once
+  const { demo } = await within(ANSWER_MS, installation(database));
   const [people, cold] = await Promise.all([
     present || demo ? listPeople(database) : [],
     present ? coldView(database) : { serverAt: new Date().toISOString(), batches: [] }

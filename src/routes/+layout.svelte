@@ -7,6 +7,7 @@
   import { cold } from '$lib/client/cold.svelte';
   import { setWhoIsHere } from '$lib/client/who';
   import HintLayer from '$lib/ui/kit/HintLayer.svelte';
+  import ReachLayer from '$lib/ui/ReachLayer.svelte';
   import ColdClocks from '$lib/ui/cold/ColdClocks.svelte';
   import Mark from '$lib/ui/marks/Mark.svelte';
   import SaidLayer from '$lib/ui/kit/SaidLayer.svelte';
@@ -69,6 +70,7 @@
     </a>
   </nav>
   <div class="stage">
+    <ReachLayer madeAt={data.cold.serverAt} />
     <ColdClocks />
     <main id="content" tabindex="-1">{@render children()}</main>
   </div>
@@ -95,7 +97,7 @@
   }
   .shop {
     display: grid;
-    grid-template-columns: 72px minmax(0, 1fr);
+    grid-template-columns: max(72px, 4.5rem) minmax(0, 1fr);
     height: 100vh;
     height: 100dvh;
   }

@@ -6,31 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-
-/** A slow machine may take minutes to start; nothing here measures speed. */
-const PATIENCE_MS = 240_000;
-
-interface Finished {
-  code: number | null;
-  out: string;
-  err: string;
-}
-
-/** Runs the command to its end. */
-async function run(
-  args: string[],
-  input = '',
-  env: Record<string, string> = {}
-): Promise<Finished> {
-  const child = spawn('bash', ['zanjador', ...args], { env: { ...process.env, ...env } });
-  let out = '';
-  let err = '';
-  child.stdout.on('data', (data: Buffer) => (out += data.toString()));
-  child.stderr.on('data', (data: Buffer) => (err += data.toString()));
-  child.stdin.end(input);
-  const [code] = (await once(child, 'close')) as [number | null];
-  return { code, out, err };
-}
+import { PATIENCE_MS, run, type Finished } from './run.ts';
 
 const answersOf = (out: string) =>
   out
@@ -87,7 +63,7 @@ describe('./zanjador calc', () => {
 
 it('./zanjador tells what it can do', async () => {
   const { out } = await run([]);
-  for (const command of ['start', 'test', 'dev', 'calc', 'bench', 'docs', 'stop'])
+  for (const command of ['start', 'test', 'dev', 'calc', 'bench', 'soak', 'fuzz', 'docs', 'stop'])
     expect(out).toContain(`./zanjador ${command}`);
 });
 

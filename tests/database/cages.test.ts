@@ -85,6 +85,11 @@ describe('cages', () => {
     const other = cageOf({ cutter: 'no. 9' });
     expect(valueOf(await addCage(database(), other, id, person))).toBe(id);
     expect(valueOf(await addCage(database(), other, id, person))).toBe(id);
+    const third = cageOf({ name: other.name, cutter: 'cutter 77' });
+    expect(await addCage(database(), third, id, person)).toMatchObject({
+      ok: false,
+      message: 'another cage was stored under this id'
+    });
     expect(await addCage(database(), other, randomUUID(), person)).toMatchObject({
       ok: false,
       reason: 'conflict'

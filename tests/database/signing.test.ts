@@ -219,6 +219,30 @@ describe('a signature', () => {
     expect(await listed(joint)).toMatchObject({ state: 'signed', signedBy: 'Berit Solvang' });
   });
 
+  it('waits for other eyes than the driver’s, where the shop’s rule asks for them', async () => {
+    await addProfile(database(), { ...DEFAULT_PROFILE, version: 2, checking: 'another' });
+    const { joint, issue } = await driven();
+    await addProfile(database(), { ...DEFAULT_PROFILE, version: 3 });
+    const [first, second] = issue.holes.map(({ number }) => number);
+    const own = await look(issue, head(first ?? 0, 60, { person: mechanic.id }));
+    expect(own).toMatchObject({ ok: false, reason: 'not-possible' });
+    expect(own.ok ? '' : own.message).toContain('whoever drove it does not judge it');
+    // sent by its driver without a name it is the driver’s all the same
+    expect((await look(issue, head(first ?? 0, 60))).ok).toBe(false);
+    expect((await look(issue, head(first ?? 0, 61, { person: inspector.id }))).ok).toBe(true);
+    // the inspector looked at the second too; a blow of theirs comes in after that
+    valueOf(await look(issue, head(second ?? 0, 62, { person: inspector.id })));
+    const late = DriveMove.parse({
+      ...stamp(59),
+      kind: 'driven',
+      hole: second,
+      person: inspector.id
+    });
+    valueOf(await recordMoves(database(), driveEvents, issue.id, [late], inspector));
+    const view = valueOf(await signingView(database(), joint, inspector.id));
+    expect(view?.must).toContainEqual({ code: 'heads-by-driver', holes: [second] });
+  });
+
   it('closes the release: nothing is added after it, by whatever door', async () => {
     const { joint, issue } = await driven();
     valueOf(await look(issue, ...everyHead(issue)));

@@ -164,4 +164,31 @@ describe('a joint released anew', () => {
     expect(row).toMatch(/,reworked,.*MS20470AD5-[\d.]+,,0\.159,/);
     expect(pdfText(await body('driving.pdf'))).toMatch(/\b1 × MS20470AD5-/);
   });
+
+  it('takes nothing more into the release before: what comes late is sent to the newest', async () => {
+    const hole = first.holes[1]?.number ?? 0;
+    const late = await recordMoves(database(), holeEvents, first.id, [looked(hole, 90)], mechanic);
+    expect(late).toMatchObject({ ok: false, reason: 'not-possible' });
+    expect(late.ok ? '' : late.message).toMatch(
+      /release \d+ has taken its place: load the page anew/
+    );
+    const tap = DriveMove.parse({ ...stamp(91), kind: 'driven', hole });
+    expect(await recordMoves(database(), driveEvents, first.id, [tap], mechanic)).toMatchObject({
+      ok: false
+    });
+    // a repeat of what was stored before is answered as it was stored
+    const [stored] = await eventsOf(database(), holeEvents, first.id);
+    if (!stored) throw new Error('nothing was looked at');
+    const again = Object.fromEntries(
+      Object.entries(stored).filter(([name]) => name !== 'by' && name !== 'frozen')
+    );
+    const repeated = await recordMoves(
+      database(),
+      holeEvents,
+      first.id,
+      [HoleLook.parse(again)],
+      mechanic
+    );
+    expect(repeated.ok).toBe(true);
+  });
 });

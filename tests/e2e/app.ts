@@ -1,12 +1,10 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { once } from 'node:events';
-import { createServer } from 'node:net';
 import { test as base, expect, type Page } from '@playwright/test';
 import { STATIONS } from '../../src/lib/stations/stations.ts';
 import { openDatabase } from '../../src/lib/server/db/connect.ts';
 import { APPLICATION_ROLE, letApplicationIn } from '../../src/lib/server/db/application-role.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
+import { freePort, runApp, type RunningApp } from '../../scripts/running-app.ts';
 import { seedDemoData } from '../../scripts/demo-data.ts';
 import { jointFile } from '../../src/core/exchange/joint-file.ts';
 import type { EnteredJoint } from '../../src/core/kinds/joint.ts';
@@ -19,31 +17,9 @@ export interface App {
   stop: () => Promise<void>;
   start: () => Promise<void>;
   /** another process of the application on the same database; ends with the tests */
-  another: () => Promise<string>;
-}
-
-async function freePort(): Promise<number> {
-  const server = createServer().listen(0, '127.0.0.1');
-  await once(server, 'listening');
-  const address = server.address();
-  server.close();
-  if (address === null || typeof address === 'string') throw new Error('no port');
-  return address.port;
-}
-
-async function answers(url: string, process: ChildProcess): Promise<void> {
-  const until = Date.now() + 30_000;
-  while (Date.now() < until) {
-    if (process.exitCode !== null)
-      throw new Error(`the application ended with ${process.exitCode}`);
-    const reached = await fetch(url).then(
-      (response) => response.ok,
-      () => false
-    );
-    if (reached) return;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new Error('the application did not answer');
+  another: (databaseUrl?: string) => Promise<string>;
+  /** its database, by the role that it is served by */
+  databaseUrl: string;
 }
 
 /** The session of somebody of the demo, as a browser is given it. */
@@ -106,47 +82,27 @@ export const test = base.extend<Here, { app: App }>({
 
       const port = await freePort();
       const url = `http://127.0.0.1:${port}`;
-      let running: ChildProcess | null = null;
-      const serveOn = async (own: number): Promise<ChildProcess> => {
-        const at = `http://127.0.0.1:${own}`;
-        const server = spawn('node', ['.build/scripts/serve.js'], {
-          env: {
-            ...process.env,
-            HOST: '127.0.0.1',
-            PORT: String(own),
-            ORIGIN: at,
-            BODY_SIZE_LIMIT: '6M',
-            DATABASE_URL: asRole.href
-          },
-          stdio: ['ignore', 'ignore', 'inherit']
-        });
-        await answers(at, server);
-        return server;
-      };
-      const end = async (server: ChildProcess): Promise<void> => {
-        const ended = once(server, 'exit');
-        server.kill('SIGTERM');
-        await ended;
-      };
-      const others: ChildProcess[] = [];
+      let running: RunningApp | null = null;
+      const others: RunningApp[] = [];
       const app: App = {
         url,
         async start() {
-          running = await serveOn(port);
+          running = await runApp(asRole.href, port);
         },
         async stop() {
-          if (running) await end(running);
+          await running?.stop();
           running = null;
         },
-        async another() {
-          const own = await freePort();
-          others.push(await serveOn(own));
-          return `http://127.0.0.1:${own}`;
+        databaseUrl: asRole.href,
+        async another(databaseUrl = asRole.href) {
+          const other = await runApp(databaseUrl, await freePort());
+          others.push(other);
+          return other.url;
         }
       };
       await app.start();
       await use(app);
-      for (const other of others) await end(other);
+      for (const other of others) await other.stop();
       await app.stop();
       await drop();
     },

@@ -60,7 +60,7 @@ test('of two tabs the second is refused, told what changed, and loses nothing', 
   await page.getByLabel('Thickness of sheet 2').fill('0.050');
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('Ilse Varnholt');
-  await expect(dialog.getByRole('row', { name: 'joint width 8 9' })).toBeVisible();
+  await expect(dialog.getByRole('row', { name: 'joint width 8 – 9' })).toBeVisible();
   await expect(page.getByLabel('Thickness of sheet 2')).toHaveValue('0.050');
   await other.reload();
   await expect(other.getByLabel('Thickness of sheet 2')).toHaveValue('0.040');

@@ -101,3 +101,22 @@ test('a session that was stolen before one signs in is worth nothing after', asy
   const old = await fetch(app.url, { headers: { cookie: before }, redirect: 'manual' });
   expect(old.headers.get('location')).toMatch(/^\/who/);
 });
+
+test('a trainee reads at a station that is not theirs to log at, before anything is typed', async ({
+  page,
+  app
+}) => {
+  await page.context().addCookies([{ ...(await sessionOf(app, NAMES.trainee)), url: app.url }]);
+  await page.goto(app.url);
+  await page
+    .getByRole('link', { name: /Bottom skin lap, bay 9/ })
+    .first()
+    .click();
+  await page.getByRole('link', { name: /6 Check/ }).click();
+  await expect(
+    page.getByRole('note').filter({ hasText: 'To record what a head is' })
+  ).toContainText('is not for a trainee in this shop');
+  await page.getByRole('link', { name: /5 Drive/ }).click();
+  await page.waitForURL(/drive$/);
+  await expect(page.getByText('is not for a trainee')).toHaveCount(0);
+});

@@ -96,6 +96,26 @@ describe('what may follow on an issue', () => {
     });
   });
 
+  it('is by somebody else than its driver, where the shop’s rule says so', () => {
+    const ILSE = '00000000-0000-4000-8000-0000000000aa';
+    const by = (person: string, checking: 'another' | 'anyone') =>
+      holeStream.follow(
+        {
+          ...issued,
+          facts: { ...issued.facts, rules: { checking } } as IssuedFacts,
+          people: new Map([[1, [ILSE]]])
+        },
+        holeStates([1, 2], []),
+        { ...move(1, 0.188, 0.0625), person }
+      );
+    expect(by(ILSE, 'anyone').ok).toBe(true);
+    expect(by('00000000-0000-4000-8000-0000000000bb', 'another').ok).toBe(true);
+    expect(by(ILSE, 'another')).toMatchObject({
+      ok: false,
+      error: { said: { code: 'checks-own-work', hole: 1 } }
+    });
+  });
+
   it('is none of a hole held open, of no hole, or of a slipped figure', () => {
     expect(follow(3)).toMatchObject({
       ok: false,

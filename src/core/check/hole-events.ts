@@ -96,9 +96,19 @@ export const lastShares = (
       : [headVolumeIn3(last.diameterIn, last.heightIn) / predictedIn3];
   });
 
+/** Whether the shop's rule keeps somebody from judging a head: they drove it. */
+export const checksOwnWork = (
+  rules: IssuedFacts['rules'],
+  drove: readonly string[] | undefined,
+  person: string | undefined
+): boolean =>
+  rules?.checking === 'another' && person !== undefined && (drove?.includes(person) ?? false);
+
 /** What looks are held against: an issue, what was taken out of it, and whether it is signed. */
 export interface HoleSubject extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'> {
   rework?: ReworkState;
+  /** who drove the rivet in each hole, by their ids, where the shop's rule asks */
+  people?: ReadonlyMap<number, readonly string[]>;
   /** who signed it; null while nobody has */
   signed?: { by: string } | null;
 }
@@ -108,7 +118,7 @@ export const holeStream = defineStream<HoleSubject, HoleLook, HeadJudged, Map<nu
   name: 'hole',
   Move: HoleLook,
   Frozen: HeadJudged,
-  follow({ rework = NO_REWORK, signed = null, ...issue }, _, move) {
+  follow({ rework = NO_REWORK, signed = null, people, ...issue }, _, move) {
     if (signed) return notPossible('hole', { code: 'signed', by: signed.by });
     if (move.carried) return notPossible('carried', { code: 'carried-by-release' });
     // the rivet that was in it when it was looked at
@@ -120,6 +130,8 @@ export const holeStream = defineStream<HoleSubject, HoleLook, HeadJudged, Map<nu
     const hole = holes.find(({ number }) => number === move.hole);
     if (emptyAt(rework, move.hole, atMs))
       return notPossible('hole', { code: 'hole-not-ready', hole: move.hole });
+    if (hole && checksOwnWork(facts.rules, people?.get(move.hole), move.person))
+      return notPossible('person', { code: 'checks-own-work', hole: move.hole });
     return hole
       ? judgeLook(move, facts, hole)
       : notPossible('hole', { code: 'no-such-hole', hole: move.hole });

@@ -12,6 +12,7 @@ const hole = (change: Partial<HoleDriven> = {}): HoleDriven => ({
   batch: null,
   expired: false,
   late: '',
+  people: [],
   times: 1,
   before: null,
   ...change

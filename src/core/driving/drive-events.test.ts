@@ -112,6 +112,23 @@ describe('the log of driving', () => {
     });
   });
 
+  it('knows who held a tool at the rivet that is in', () => {
+    const [ADA, BO, CY] = ['a', 'b', 'c'].map(
+      (last) => `6b1f6e0e-93ad-4d5a-9c3c-00000000000${last}`
+    );
+    const first = event(tap(2, '08:00:00', { person: ADA, hands: { gun: ADA, bar: BO } }));
+    const more = event(tap(2, '08:00:30', { person: CY }));
+    const back = event(
+      driveStream.Move.parse({ id: id(), at: '2026-11-28T08:01:00Z', kind: 'undriven', hole: 2 })
+    );
+    const people = (...events: DriveEvent[]) => after(events).holes.get(2)?.people;
+    expect(people(first, more)).toEqual([ADA, BO, CY]);
+    // sent in another order, the same hands
+    expect([...(people(more, first) ?? [])].sort()).toEqual([ADA, BO, CY]);
+    expect(people(first, more, back)).toEqual([ADA, BO]);
+    expect(people(first, { ...back, at: '2026-11-28T08:00:10Z' })).toEqual([]);
+  });
+
   it('is the same projected at once or piece by piece', () => {
     const events = [
       tap(1, '08:00:00'),

@@ -103,6 +103,8 @@ export interface HoleDriven {
   /** of the last blow */
   hitAt: string;
   by: string;
+  /** everyone who held a tool at the rivet that is in: whoever logged a blow, gun and bar; ids */
+  people: readonly string[];
   quick: QuickLook | null;
   batch: string | null;
   /** its batch had expired: somebody looks at it */
@@ -181,6 +183,12 @@ function coldOf(
 
 type HoleMove = Exclude<DriveEvent, { kind: 'ordered' | 'placed' | 'seen' | 'loaded' }>;
 
+/** Who is meant by a blow: whoever logged it, and gun and bar where two drove. */
+const handsOf = (event: HoleMove): string[] =>
+  event.kind === 'driven'
+    ? [...new Set([event.person ?? [], event.hands?.gun ?? [], event.hands?.bar ?? []].flat())]
+    : [];
+
 /** The tap that was made last counts, whenever it came in. */
 function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
   const { at, by } = event;
@@ -189,6 +197,7 @@ function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
     at,
     hitAt: at,
     by,
+    people: [],
     quick: null,
     batch: null,
     expired: false,
@@ -197,13 +206,15 @@ function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
     before: null
   };
   const times = was.times + (event.kind === 'driven' ? 1 : 0);
-  if (!later(at, last?.at)) return { ...was, times };
+  const people = [...new Set([...was.people, ...handsOf(event)])];
+  if (!later(at, last?.at)) return { ...was, times, people };
   if (event.kind === 'undriven') {
     // one that was hit before is still in
     if (was.before?.driven) return { ...was.before, at, by };
     return {
       ...was,
       driven: false,
+      people: [],
       quick: null,
       batch: null,
       expired: false,
@@ -220,6 +231,7 @@ function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
     at,
     hitAt: at,
     by,
+    people: was.driven ? people : handsOf(event),
     quick: event.quick,
     // more blows on one that is in are from no other batch
     batch: was.driven ? was.batch : event.batch,

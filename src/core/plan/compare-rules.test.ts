@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { definition } from '../../../tests/support/joints';
 import { compareRules } from './compare-rules';
 import { DEFAULT_PROFILE, RuleProfile } from '../rules/profile';
-import { LIMITS, SCHOOLS } from '../rules/schools';
+import { LIMITS } from '../rules/limit-settings';
+import { SCHOOLS } from '../rules/schools';
 
 const joint = definition('lap', ['0.040', '0.063'], { widthIn: '10 3/4', location: 'single-lap' });
 

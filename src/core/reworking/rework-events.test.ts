@@ -218,7 +218,12 @@ describe('a question to the data holder', () => {
     const asked = bench.do(2, { kind: 'referred', hole: 1, question: 'Two sizes up?' });
     const rivet = { dash: 6, partNumber: 'MS20470AD6-6', lengthIn: 0.375, holeIn: 0.191 };
     const put = (changes: object, dash = 6) =>
-      bench.try(3, answer(asked, { what: 'rivet', dash, rivet: { ...rivet, ...changes } })).ok;
+      bench.try(4, answer(asked, { what: 'rivet', dash, rivet: { ...rivet, ...changes } })).ok;
+    // nobody knows yet how wide the hole is
+    expect(bench.try(3, answer(asked, { what: 'rivet', dash: 6, rivet }))).toMatchObject({
+      error: { said: { code: 'hole-not-ready', hole: 1 } }
+    });
+    bench.do(3, { kind: 'measured', hole: 1, widestIn: 0.171, seen: ['cracked'] });
     for (const wrong of [
       { partNumber: 'MS20426AD6-6' },
       { partNumber: 'MS20470AD5-6' },

@@ -186,6 +186,9 @@ function mayFollow(
     const stage = now?.stage;
     if ((what === 'rivet' || what === 'blind') && stage !== 'ask' && stage !== 'out')
       return OUT_OF_ORDER(asked.hole ?? 0);
+    // what goes in is chosen for the hole as it is in the metal
+    if ((what === 'rivet' || what === 'blind') && now?.widestIn === null)
+      return notPossible('hole', { code: 'hole-not-ready', hole: asked.hole ?? 0 });
     if (what === 'leave' && (asked.hole === null || stage === 'ask' || stage === 'out'))
       return OUT_OF_ORDER(asked.hole ?? 0);
     if (asked.hole === null || !now) return nothing;

@@ -39,6 +39,8 @@ export const RuleProfile = z.strictObject({
   ),
   flushness: FlushnessSchool.default('two-proud'),
   removal: z.enum(['under-shank', 'hole-drill']).default('under-shank'),
+  /** who judges a head: somebody who did not drive it, or anyone */
+  checking: z.enum(['another', 'anyone']).default('anyone'),
   /** who may sign a joint: somebody who drove none of its rivets, or anyone */
   signing: z.enum(['another', 'anyone']).default('another'),
   ...SAMPLING,
@@ -64,6 +66,7 @@ export const DEFAULT_PROFILE: RuleProfile = {
   setRadiusIn: SET_RADIUS_IN,
   flushness: 'two-proud',
   removal: 'under-shank',
+  checking: 'anyone',
   signing: 'another',
   sampling: 'all',
   sampleFirst: 3,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { isMeasured, type HoleState } from '../check/hole-events.ts';
+import { checksOwnWork, isMeasured, type HoleState } from '../check/hole-events.ts';
 import type { NextHead } from '../check/next-head.ts';
 import type { DriveState } from '../driving/drive-events.ts';
 import type { Issue } from '../issue/issue.ts';
@@ -14,6 +14,7 @@ export const Must = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('heads-due'), holes }),
   z.strictObject({ code: z.literal('heads-bad'), holes }),
   z.strictObject({ code: z.literal('heads-simulated'), holes }),
+  z.strictObject({ code: z.literal('heads-by-driver'), holes }),
   z.strictObject({ code: z.literal('referrals-open'), holes, count: z.number().int() })
 ]);
 /** What keeps an issue from being signed. */
@@ -117,12 +118,17 @@ export function missingToSign(matter: SignedMatter): Missing {
     const last = seen(hole);
     return last !== null && isMeasured(last) && last.simulated === true;
   });
+  // a driver's tap may come in after their look: what the rule asks is held here once more
+  const byDriver = numbers.filter((hole) =>
+    checksOwnWork(issue.facts.rules, drive.holes.get(hole)?.people, seen(hole)?.person)
+  );
   const must: Must[] = [
     { code: 'not-driven', holes: notDriven },
     { code: 'holes-empty', holes: empty },
     { code: 'heads-due', holes: due.due.filter((hole) => !empty.includes(hole)) },
     { code: 'heads-bad', holes: due.open.filter((hole) => !empty.includes(hole)) },
-    { code: 'heads-simulated', holes: simulated }
+    { code: 'heads-simulated', holes: simulated },
+    { code: 'heads-by-driver', holes: byDriver }
   ];
   const expired = numbers.filter((hole) => drive.holes.get(hole)?.expired);
   const unseen = numbers.filter(

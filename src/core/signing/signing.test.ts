@@ -27,6 +27,7 @@ const driven = (changes: Partial<HoleDriven> = {}): HoleDriven => ({
   batch: null,
   expired: false,
   late: '',
+  people: [],
   times: 1,
   before: null,
   ...changes
@@ -108,6 +109,23 @@ describe('what is missing before a signature', () => {
     expect(missingToSign(matter({ states })).must).toEqual([
       { code: 'heads-simulated', holes: [2] }
     ]);
+  });
+
+  it('asks for other eyes where a tap came in after its driver’s own look', () => {
+    const facts = (checking: string) =>
+      ({ keptClosed: null, rules: { checking } }) as unknown as IssuedFacts;
+    const drive = { ...NOT_DRIVEN, holes: new Map([[2, driven({ people: ['ilse'] })]]) };
+    const states = seen(
+      look(1, { person: 'ilse' }),
+      look(2, { person: 'ilse' }),
+      look(3, { person: 'ilse' })
+    );
+    const must = (checking: string) =>
+      missingToSign(
+        matter({ issue: { facts: facts(checking), holes: HOLES, heldOpen: [] }, drive, states })
+      ).must;
+    expect(must('another')).toEqual([{ code: 'heads-by-driver', holes: [2] }]);
+    expect(must('anyone')).toEqual([]);
   });
 
   it('tells what whoever signs has to know', () => {

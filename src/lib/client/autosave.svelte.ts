@@ -20,7 +20,7 @@ export type SaveState =
   | { kind: 'saving' }
   | { kind: 'waiting' }
   | { kind: 'refused'; message: string }
-  | { kind: 'stale'; theirs: Stale };
+  | { kind: 'stale'; theirs: Stale; base: JointDocument | null };
 
 /** Typing may lie in a browser for longer than the program stays the same: it is read as any old document. */
 const KeptTyping = z
@@ -28,11 +28,15 @@ const KeptTyping = z
     baseRevision: z.int(),
     title: z.string(),
     documentVersion: z.int().min(1).default(1),
-    definition: z.unknown()
+    definition: z.unknown(),
+    /** what it was typed upon; typing kept by an earlier version has none */
+    base: z.object({ title: z.string(), definition: z.unknown() }).nullable().default(null)
   })
-  .transform(({ documentVersion, definition, ...kept }, context) => {
+  .transform(({ documentVersion, definition, base, ...kept }, context) => {
     const read = JOINT_DOCUMENT.read(documentVersion, definition);
-    if (read.ok) return { ...kept, documentVersion, definition: read.value };
+    const from = base && JOINT_DOCUMENT.read(documentVersion, base.definition);
+    const upon = base && from?.ok ? { title: base.title, definition: from.value } : null;
+    if (read.ok) return { ...kept, documentVersion, definition: read.value, base: upon };
     context.addIssue({ code: 'custom', path: ['definition'], params: saying(read.problem) });
     return z.NEVER;
   });
@@ -51,6 +55,8 @@ export class Autosave {
 
   #id: string;
   #current: () => JointDocument;
+  /** the document as the server has it, as far as this page knows; null where typing was found whose own is not known */
+  #base: JointDocument | null;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #inFlight: Promise<void> | null = null;
   #dirty = false;
@@ -61,6 +67,7 @@ export class Autosave {
     this.#kept = new Kept(`unsaved.${id}`, KeptTyping);
     this.revision = revision;
     this.#current = current;
+    this.#base = current();
     this.state = { kind: 'saved', at: savedAt };
   }
 
@@ -96,16 +103,22 @@ export class Autosave {
     if (this.#dirty && this.state.kind === 'typing') this.#later(PAUSE_MS);
   }
 
-  /** Shows that typing found in this browser stands upon an older revision than the server's. */
-  markStale(theirs: Stale): void {
+  /**
+   * Shows that typing found in this browser stands upon an older revision than the server's.
+   *
+   * @param base what it was typed upon; null where that is not known
+   */
+  markStale(theirs: Stale, base: JointDocument | null): void {
+    this.#base = base;
     this.#dirty = true;
     this.#keep();
-    this.state = { kind: 'stale', theirs };
+    this.state = { kind: 'stale', theirs, base };
   }
 
   /** Goes on from the server's revision; `keepMine` sends this page's document on top of it. */
   resolve(theirs: Stale, keepMine: boolean): void {
     this.revision = theirs.revision;
+    this.#base = { title: theirs.title, definition: theirs.definition };
     this.#dirty = keepMine;
     if (keepMine) {
       this.state = { kind: 'typing' };
@@ -138,6 +151,7 @@ export class Autosave {
     );
     if (reply.reached && reply.ok && reply.value.saved) {
       this.revision = reply.value.revision;
+      this.#base = document;
       if (this.#dirty) {
         this.#keep();
         this.state = { kind: 'typing' };
@@ -149,7 +163,7 @@ export class Autosave {
     }
     this.#dirty = true;
     if (reply.reached && reply.ok && !reply.value.saved)
-      this.state = { kind: 'stale', theirs: reply.value };
+      this.state = { kind: 'stale', theirs: reply.value, base: this.#base };
     else if (reply.reached && !reply.ok && reply.status < 500)
       this.state = { kind: 'refused', message: reply.message };
     else {
@@ -162,7 +176,8 @@ export class Autosave {
     this.#kept.write({
       baseRevision: this.revision,
       documentVersion: JOINT_DOCUMENT.version,
-      ...this.#current()
+      ...this.#current(),
+      base: this.#base
     });
   }
 }

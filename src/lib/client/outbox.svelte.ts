@@ -9,6 +9,8 @@ const MOST_AT_ONCE = 500;
 
 /** As much of an outbox as its notice needs. */
 export interface Clocked {
+  /** what is not stored yet */
+  readonly waiting: readonly unknown[];
   away: boolean;
   refusal: string;
   clock: { message: string; offMs: number } | null;

@@ -53,3 +53,12 @@ export async function keptMoves(box: string): Promise<unknown[]> {
   const found = (await (await store())?.getAllFromIndex('outbox', 'box', box)) ?? [];
   return found.sort((a, b) => a.n - b.n).map(({ move }) => move);
 }
+
+/** Everything that waits in this browser, whichever page made it, by its box; the first made first. */
+export async function keptByBox(): Promise<Map<string, { id: string; move: unknown }[]>> {
+  const found = (await (await store())?.getAll('outbox')) ?? [];
+  const boxes = new Map<string, { id: string; move: unknown }[]>();
+  for (const { id, box, move } of found.sort((a, b) => a.n - b.n))
+    boxes.set(box, [...(boxes.get(box) ?? []), { id, move }]);
+  return boxes;
+}

@@ -13,7 +13,7 @@ import type { WayOut } from '$core/joint/way-out.ts';
 import { attempt, type Attempt } from '$core/plan/attempt.ts';
 import { reworkMargin, type ReworkMargin } from '$core/plan/rework-margin.ts';
 import { waysOut } from '$core/plan/ways-out.ts';
-import { Autosave, type Stale } from './autosave.svelte';
+import { Autosave, type JointDocument, type Stale } from './autosave.svelte';
 import { Solver } from './solver.svelte';
 import { Undo } from './undo.svelte';
 
@@ -143,7 +143,10 @@ export class Workspace {
     }
     const { revision, title, definition, savedBy } = joint;
     const theirs = changes.map(({ path, was, now }) => ({ path, was: now, now: was }));
-    this.save.markStale({ saved: false, revision, title, definition, savedBy, changes: theirs });
+    this.save.markStale(
+      { saved: false, revision, title, definition, savedBy, changes: theirs },
+      kept.base
+    );
   }
 
   /**
@@ -213,6 +216,13 @@ export class Workspace {
     this.title = this.#named = theirs.title;
     this.entered = theirs.definition;
     this.save.resolve(theirs, false);
+  }
+  /** Both hands' changes together, saved on top of theirs. */
+  takeBoth(theirs: Stale, { title, definition }: JointDocument): void {
+    this.#history.remember(this.entered, 'both', performance.now());
+    this.title = this.#named = title;
+    this.entered = definition;
+    this.save.resolve(theirs, true);
   }
   keepMine(theirs: Stale): void {
     this.save.resolve(theirs, true);

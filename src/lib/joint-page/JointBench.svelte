@@ -19,9 +19,11 @@
   import { stationOf, STATIONS } from '$lib/stations/stations.ts';
   import type { BenchProps } from './bench-props';
   import { jointKeys } from './joint-keys';
+  import KeptPages from './KeptPages.svelte';
   import KeysSheet from './KeysSheet.svelte';
   import JointTools from './JointTools.svelte';
   import LeftBehind from './LeftBehind.svelte';
+  import MayNot from './MayNot.svelte';
   import PickedSaid from './PickedSaid.svelte';
   import RulesSheet from './RulesSheet.svelte';
   import SavedState from './SavedState.svelte';
@@ -42,6 +44,7 @@
     toolsSet,
     ready,
     person,
+    role,
     drawers,
     station,
     children
@@ -67,7 +70,8 @@
     made.plates = () => readyDesk.figures.plates;
     made.driving = () => ({
       order: drive?.order ?? current.holes.map(({ number }) => number),
-      hitAt: drive?.hitAt ?? new Map()
+      hitAt: drive?.hitAt ?? new Map(),
+      people: drive?.people ?? new Map()
     });
     return made;
   });
@@ -196,6 +200,9 @@
       void workspace.save.flush();
     };
   });
+  // one line each, or the drawing below would change its scale as one types; the whole stands in the hint
+  const place = $derived(`${joint.job.place} · data: ${joint.job.data}`);
+  const rulesName = $derived(`Rules ${joint.profile.name} ${joint.profile.version}`);
 </script>
 
 <PickedSaid {station} {desk} />
@@ -212,13 +219,16 @@
         placeholder="needs a name; the last one is kept until then"
         oninput={(event) => workspace.rename(event.currentTarget.value)}
       />
-      <p class="hint place">{joint.job.place} · data: {joint.job.data}</p>
+      <p class="hint place" data-hint={place}>{place}</p>
     </div>
     <SavedState state={workspace.save.state} />
     <JointTools onkeys={() => (keysOpen = true)}>
       <a class="to" href="/jobs/{joint.job.id}">Job {joint.job.number}</a>
-      <button class="to rules" type="button" onclick={() => (rulesOpen = true)}
-        >Rules {joint.profile.name} {joint.profile.version}</button
+      <button
+        class="to rules"
+        type="button"
+        data-hint={rulesName}
+        onclick={() => (rulesOpen = true)}>{rulesName}</button
       >
     </JointTools>
   </header>
@@ -230,14 +240,19 @@
     alone={stationOf(station)?.standsAlone(openJoint) ?? false}
   />
   {#if waits}<StopBar jointId={joint.id} blocks={workspace.blocks} />{/if}
+  <MayNot {role} {station} />
   <div class="station" class:stopped={waits || status[station].mark === 'stop'}>
     {@render children()}
   </div>
 </div>
 
 {#if workspace.save.state.kind === 'stale'}
-  <StaleSheet theirs={workspace.save.state.theirs} {workspace} />
+  <StaleSheet theirs={workspace.save.state.theirs} base={workspace.save.state.base} {workspace} />
 {/if}
+<KeptPages
+  joint={joint.id}
+  outboxes={[desk?.outbox, drive?.outbox, readyDesk.outbox, reworking?.outbox]}
+/>
 <RulesSheet open={rulesOpen} profileId={joint.profileId} onclose={() => (rulesOpen = false)} />
 <KeysSheet open={keysOpen} onclose={() => (keysOpen = false)} />
 

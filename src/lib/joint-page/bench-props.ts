@@ -1,3 +1,4 @@
+import type { Role } from '$core/people/rights.ts';
 import type { HoleEvent } from '$core/check/hole-events.ts';
 import type { DriveEvent } from '$core/driving/drive-events.ts';
 import type { Issue } from '$core/issue/issue.ts';
@@ -36,6 +37,8 @@ export interface BenchProps {
   ready: ConstructorParameters<typeof ReadyDesk>[1];
   /** who is at the bench; empty when nobody said */
   person: string;
+  /** what they are in the shop; null when nobody said */
+  role: Role | null;
   /** bins with rivets in them */
   drawers: readonly BinView[];
   station: StationKey;

@@ -16,13 +16,18 @@ const limiterOf = (method: string, path: string): RateLimiterMemory | null =>
 /**
  * Counts a request against its limit. Kept in this process: guessing a password is held back in the database as well.
  *
+ * @param addressOf asked only where there is a limit: behind a proxy that does not tell it, asking fails
  * @returns seconds to wait; 0: come in
  */
-export async function waitFor(method: string, path: string, address: string): Promise<number> {
+export async function waitFor(
+  method: string,
+  path: string,
+  addressOf: () => string
+): Promise<number> {
   const limiter = limiterOf(method, path);
   if (limiter === null) return 0;
   try {
-    await limiter.consume(address);
+    await limiter.consume(addressOf());
     return 0;
   } catch (over) {
     if (over instanceof RateLimiterRes) return Math.max(1, Math.ceil(over.msBeforeNext / 1000));

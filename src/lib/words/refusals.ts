@@ -209,6 +209,8 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return `${plural(said.open, 'thing')} ${said.open === 1 ? 'keeps' : 'keep'} this release from being signed`;
     case 'told-not-accepted':
       return `${plural(said.open, 'thing')} to know ${said.open === 1 ? 'is' : 'are'} not ticked off`;
+    case 'checks-own-work':
+      return `head ${said.hole}: whoever drove it does not judge it, by this shop’s rule; somebody else looks at it`;
     case 'signs-own-work':
       return 'whoever drove a rivet of it does not sign it, by this shop’s rule: somebody else signs';
     case 'signed-before-last':

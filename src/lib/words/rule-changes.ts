@@ -1,6 +1,7 @@
 import type { RuleProfile } from '../../core/rules/profile.ts';
 import { SHOP_COUNTS } from '../../core/rules/sampling.ts';
-import { LIMITS, SCHOOLS, SHOP_LENGTHS } from '../../core/rules/schools.ts';
+import { LIMITS } from '../../core/rules/limit-settings.ts';
+import { SCHOOLS, SHOP_LENGTHS } from '../../core/rules/schools.ts';
 import type { LengthStyle } from '../../core/units/format-length.ts';
 import { num } from '../../core/answer.ts';
 import { notationInWords } from './arithmetic.ts';

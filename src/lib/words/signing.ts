@@ -47,6 +47,12 @@ export function mustInWords(must: Must): {
         station: 'check',
         hole
       };
+    case 'heads-by-driver':
+      return {
+        text: `${plural(must.holes.length, 'head')} judged only by who drove ${must.holes.length === 1 ? 'it' : 'them'}; by this shop’s rule somebody else looks: ${named(must.holes)}`,
+        station: 'check',
+        hole
+      };
     case 'referrals-open':
       return {
         text: `${plural(must.count, 'question')} not answered${must.holes.length > 0 ? `, of hole ${named(must.holes)}` : ''}`,

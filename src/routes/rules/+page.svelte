@@ -3,7 +3,8 @@
   import { untrack } from 'svelte';
   import { invalidateAll } from '$app/navigation';
   import { SHOP_COUNTS } from '$core/rules/sampling.ts';
-  import { LIMITS, SCHOOLS, SHOP_LENGTHS } from '$core/rules/schools.ts';
+  import { LIMITS } from '$core/rules/limit-settings.ts';
+  import { SCHOOLS, SHOP_LENGTHS } from '$core/rules/schools.ts';
   import { RuleProfile } from '$core/rules/profile.ts';
   import { problemsOf } from '$core/schema/read.ts';
   import { saveProfileAt } from '$lib/api/profiles.ts';

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
+  import { forgetPages } from '$lib/client/kept-pages';
   import Field from '$lib/ui/people/Field.svelte';
   import TypedForm from '$lib/ui/people/TypedForm.svelte';
   import Notice from '$lib/ui/kit/Notice.svelte';
@@ -12,6 +14,8 @@
   const at = (way: string) => `?/${way}&back=${encodeURIComponent(data.back)}`;
   const refused = (way: string) => (form?.way === way ? form.message : '');
   let person = $state('');
+  // whoever comes next has none of this one's pages
+  onMount(() => void forgetPages());
 </script>
 
 <svelte:head><title>Who is at the bench? · Zanjador</title></svelte:head>

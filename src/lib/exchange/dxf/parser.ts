@@ -68,6 +68,32 @@ const handlerOf = (name: string): Handler =>
     }
   } as unknown as Handler;
 
+/**
+ * Reads a polyline on one plane: the parser's own goes round for ever on a corner without its y, and believes any count
+ * of corners.
+ */
+const PLANE_POLYLINE = class {
+  ForEntityName = 'LWPOLYLINE';
+  parseEntity(scanner: Scanner): Entity {
+    const corners: Corner[] = [];
+    const entity = { type: 'LWPOLYLINE', layer: '', vertices: corners } as unknown as Entity;
+    groupsOf(scanner, ({ code, value }) => {
+      const last = corners.at(-1);
+      if (code === 8) entity.layer = String(value);
+      else if (code === 67) entity.inPaperSpace = value !== 0;
+      else if (code === 60) entity.visible = value === 0;
+      else if (code === 70) entity.shape = (Number(value) & 1) === 1;
+      else if (code === 210) entity.extrusionDirectionX = Number(value);
+      else if (code === 220) entity.extrusionDirectionY = Number(value);
+      else if (code === 230) entity.extrusionDirectionZ = Number(value);
+      else if (code === 10) corners.push({ x: Number(value), y: NaN });
+      else if (code === 20 && last) last.y = Number(value);
+      else if (code === 42 && last) last.bulge = Number(value);
+    });
+    return entity;
+  }
+} as unknown as Handler;
+
 /** Kinds that can neither be a hole nor an edge here; read so that they are counted. */
 const PASSED_OVER = [
   'HATCH',
@@ -93,5 +119,6 @@ export type Drawing = Omit<IDxf, 'entities'> & { entities?: Entity[] };
 export function parseDxf(text: string): Drawing | null {
   const parser = new DxfParser();
   for (const name of ['CIRCLE', ...PASSED_OVER]) parser.registerEntityHandler(handlerOf(name));
+  parser.registerEntityHandler(PLANE_POLYLINE);
   return parser.parseSync(text) as Drawing | null;
 }

@@ -1,6 +1,7 @@
 import { ConnectionAcquireTimeoutError, ConnectionRefusedError, DatabaseError } from 'sequelize';
 import { describe, expect, it } from 'vitest';
 import { isAway } from './away';
+import { Unanswered, within } from './within';
 
 const coded = (code: string) => Object.assign(new Error('x'), { code });
 
@@ -14,7 +15,8 @@ describe('a database that does not answer', () => {
     new DatabaseError(coded('57P03') as never),
     new Error('Query read timeout'),
     new Error('Connection terminated unexpectedly'),
-    new Error('outer', { cause: coded('ECONNRESET') })
+    new Error('outer', { cause: coded('ECONNRESET') }),
+    new Unanswered('no answer within 9 ms')
   ])('%s', (error) => expect(isAway(error)).toBe(true));
 
   it.each([
@@ -27,4 +29,11 @@ describe('a database that does not answer', () => {
   ])('%s was asked wrongly, or is no error of a database', (error) =>
     expect(isAway(error)).toBe(false)
   );
+});
+
+it('is waited for so long and no longer', async () => {
+  const never = new Promise<never>(() => undefined);
+  await expect(within(5, never)).rejects.toBeInstanceOf(Unanswered);
+  expect(await within(5000, Promise.resolve(7))).toBe(7);
+  await expect(within(5000, Promise.reject(coded('23505')))).rejects.toThrow('x');
 });

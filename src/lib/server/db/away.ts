@@ -1,4 +1,5 @@
 import { ConnectionError } from 'sequelize';
+import { Unanswered } from './within.ts';
 
 /** PostgreSQL's own words for a server that is going, coming or full: the classes 08, 53 and 57P. */
 const GOING = /^(08...|53...|57P0[1-5])$/;
@@ -10,7 +11,7 @@ const ENDED =
 
 /** Whether an error says that the database does not answer, rather than that it was asked wrongly. */
 export function isAway(error: unknown): boolean {
-  if (error instanceof ConnectionError) return true;
+  if (error instanceof ConnectionError || error instanceof Unanswered) return true;
   if (!(error instanceof Error)) return false;
   const code = 'code' in error ? String(error.code) : '';
   if (GOING.test(code) || UNREACHED.has(code) || ENDED.test(error.message)) return true;

@@ -153,7 +153,11 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
         'a signature is nobody else’s: say that you are here first'
       );
     if (before.has(move.id)) return { move, subjectId: place, frozen: null };
-    const may = stream.follow(at.subject, at.state, move);
+    // whoever sends did it, where the move names nobody
+    const may = stream.follow(at.subject, at.state, {
+      ...move,
+      person: move.person ?? sender.id
+    });
     if (!may.ok) throw refuse(index, 'not-possible', because(may.error));
     if (kept.order === 'locked')
       at.state = stream.project(

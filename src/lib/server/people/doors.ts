@@ -31,6 +31,7 @@ export const DOORS: Readonly<Record<string, Partial<Record<Method, Asks | typeof
   '/api/calc/[op]': { POST: 'anyone' },
   '/health': { GET: 'anyone' },
   '/ready': { GET: 'anyone' },
+  '/metrics': { GET: 'anyone' },
   '/bare': { GET: 'anyone' },
   '/bare/insert': { POST: 'anyone' },
 

@@ -1,4 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
+import { UniqueConstraintError } from 'sequelize';
 import { Cage } from '../../../core/ready/cage/cage.ts';
 import { offerFor } from '../../../core/ready/cage/remembered.ts';
 import { settingState } from '../../../core/ready/cage/setting.ts';
@@ -105,10 +106,16 @@ export async function addCage(
   personId: string
 ): Promise<Outcome<string>> {
   const { name, cutter } = cage;
-  const [row, fresh] = await models.CageRow.findOrCreate({
+  const made = await models.CageRow.findOrCreate({
     where: { name, cutter },
     defaults: { id, name, cutter, cage, personId }
+  }).catch((error: unknown) => {
+    // not its name, so its id
+    if (error instanceof UniqueConstraintError) return null;
+    throw error;
   });
+  if (made === null) return refused('conflict', 'another cage was stored under this id');
+  const [row, fresh] = made;
   return fresh || (row.id === id && isDeepStrictEqual(row.cage, cage))
     ? done(row.id)
     : refused('conflict', `${name} with cutter ${cutter} is there already`);
@@ -144,9 +151,13 @@ export async function beginSetting(
       personId
     }
   });
-  return fresh || (row.cageId === cageId && isDeepStrictEqual(row.setup, setup))
-    ? done(id)
-    : refused('conflict', 'another setting was stored under this id');
+  const same =
+    row.cageId === cageId &&
+    row.jointId === (step?.jointId ?? null) &&
+    row.step === (step?.key ?? null) &&
+    row.work === work &&
+    isDeepStrictEqual(row.setup, setup);
+  return fresh || same ? done(id) : refused('conflict', 'another setting was stored under this id');
 }
 
 /** Holes of a step that are ticked off. */

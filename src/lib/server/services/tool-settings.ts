@@ -93,17 +93,25 @@ export async function beginToolSetting(
   if (band && !band.ok) return refused('not-possible', because(band.error));
   if (run && !(await database.models.Joint.findByPk(run.jointId)))
     return refused('not-found', 'there is no such joint');
-  const [row] = await rowsOf<{ setup: unknown }>(
+  const [row] = await rowsOf<{
+    setup: unknown;
+    joint_id: string | null;
+    run: string | null;
+    work: string;
+  }>(
     database,
     `with put as (
        insert into tool_settings (id, joint_id, run, work, setup, person_id)
-       values ($1, $2, $3, $4, $5::jsonb, $6) on conflict (id) do nothing returning setup)
-     select setup from put union all select setup from tool_settings where id = $1 limit 1`,
+       values ($1, $2, $3, $4, $5::jsonb, $6) on conflict (id) do nothing returning setup, joint_id, run, work)
+     select * from put union all select setup, joint_id, run, work from tool_settings where id = $1 limit 1`,
     [id, run?.jointId ?? null, run?.key ?? null, work, JSON.stringify(setup), personId]
   );
-  return row && isDeepStrictEqual(ToolSetup.parse(row.setup), setup)
-    ? done(id)
-    : refused('conflict', 'another setting was stored under this id');
+  const same =
+    row?.joint_id === (run?.jointId ?? null) &&
+    row.run === (run?.key ?? null) &&
+    row.work === work &&
+    isDeepStrictEqual(ToolSetup.parse(row.setup), setup);
+  return same ? done(id) : refused('conflict', 'another setting was stored under this id');
 }
 
 /** One setting with its events, and where its tool may begin. */

@@ -1,5 +1,4 @@
 import type { Clocked } from '$lib/client/outbox.svelte';
-import { z } from 'zod';
 import type { Answer } from '$core/answer.ts';
 import {
   headReport,
@@ -33,10 +32,9 @@ import {
 } from '$core/reworking/rework-events.ts';
 import type { Dash } from '$core/schema/fields.ts';
 import { Desk } from '../../client/desk.svelte';
-import { Kept } from '../../client/kept';
-import { lookTyped, isTyped, NOTHING_TYPED, TypedLook, type LookWay } from './typed-look.ts';
+import { lookTyped, type LookWay, type TypedLook } from './typed-look.ts';
+import { TypedLooks } from './typed-looks.svelte';
 
-const KeptTyping = z.record(z.string(), TypedLook);
 /** A look before it is stamped is judged as it would be now. */
 const UNSTAMPED = { id: '00000000-0000-4000-8000-000000000000', at: '2000-01-01T00:00:00Z' };
 
@@ -55,7 +53,7 @@ export class CheckDesk {
   readonly #rework: () => ReworkState;
   readonly #subject: HoleSubject;
   readonly desk: Desk<HoleSubject, HoleLook, HeadJudged, Map<number, HoleState>>;
-  #typed = $state.raw<Record<string, TypedLook>>({});
+  readonly #typed: TypedLooks;
   /** what was typed of looks handed over: refused, it stands there again as it was */
   readonly #sent = new Map<number, TypedLook>();
   /** how heads are looked at just now */
@@ -64,21 +62,24 @@ export class CheckDesk {
   plateChosen = $state('');
   /** the shop's plates; told by whoever knows */
   plates: () => readonly ShopPlate[] = () => [];
-  #kept: Kept<typeof KeptTyping>;
   /** the head that was not taken */
   #refused = $state.raw<Refused | null>(null);
 
   constructor(issue: Issue, events: HoleEvent[], rework: () => ReworkState) {
     this.#issued = issue;
     this.#rework = rework;
-    this.#kept = new Kept(`typed-heads.${issue.id}`, KeptTyping);
+    this.#typed = new TypedLooks(issue.id);
     const { facts, holes, heldOpen } = issue;
+    const people = () => this.driving().people;
     const subject: HoleSubject = (this.#subject = {
       facts,
       holes,
       heldOpen,
       get rework() {
         return rework();
+      },
+      get people() {
+        return people();
       }
     });
     // A head counts once the server has judged it.
@@ -90,7 +91,7 @@ export class CheckDesk {
         const { hole, flags } = look;
         this.#refused = { hole, said: told(message) };
         // what was typed there since is newer
-        if (this.#typed[hole]) return;
+        if (this.#typed.has(hole)) return;
         const sent = this.#sent.get(hole);
         if (sent) this.type(hole, sent);
         else if (look.kind === 'checked')
@@ -136,28 +137,16 @@ export class CheckDesk {
   }
 
   typedFor(hole: number): TypedLook {
-    return this.#typed[hole] ?? NOTHING_TYPED;
+    return this.#typed.of(hole);
   }
-
   type(hole: number, change: Partial<TypedLook>): void {
-    // what was looked at belongs to the figures it was asked for
-    const looked = change.looked ?? [];
-    this.#typed = { ...this.#typed, [hole]: { ...this.typedFor(hole), ...change, looked } };
-    this.#store();
+    this.#typed.type(hole, change);
   }
-
   toggle(hole: number, flag: SeenFlag): void {
-    const { flags } = this.typedFor(hole);
-    this.type(hole, {
-      flags: flags.includes(flag) ? flags.filter((seen) => seen !== flag) : [...flags, flag]
-    });
+    this.#typed.toggle(hole, flag);
   }
-
-  /** Ticks that it was looked at, or takes that back. */
   look(hole: number, look: Look, seen: boolean): void {
-    const { looked } = this.typedFor(hole);
-    const others = looked.filter((one) => one !== look);
-    this.type(hole, { looked: seen ? [...others, look] : others });
+    this.#typed.look(hole, look, seen);
   }
 
   /** What is wrong with each reading by itself; a field that is still empty has nothing wrong. */
@@ -268,7 +257,7 @@ export class CheckDesk {
     this.#refused = null;
     if (this.desk.add(sent)) {
       this.#sent.set(hole, this.typedFor(hole));
-      this.#forgetTyped(hole);
+      this.#typed.forget(hole);
     } else if (this.desk.refusal) this.#refused = { hole, said: this.desk.refusal };
   }
 
@@ -277,9 +266,14 @@ export class CheckDesk {
   }
 
   /** when each rivet was hit last, and in what order they are driven; told by whoever knows */
-  driving: () => { order: readonly number[]; hitAt: ReadonlyMap<number, number> } = () => ({
+  driving: () => {
+    order: readonly number[];
+    hitAt: ReadonlyMap<number, number>;
+    people: ReadonlyMap<number, readonly string[]>;
+  } = () => ({
     order: this.issue.holes.map(({ number }) => number),
-    hitAt: new Map()
+    hitAt: new Map(),
+    people: new Map()
   });
 
   /** heads that stay on the data holder’s word, as they were last seen */
@@ -318,27 +312,11 @@ export class CheckDesk {
 
   /** Picks up what this browser still holds from an earlier visit. */
   async restore(): Promise<void> {
-    for (const typed of await this.#kept.found()) this.#typed = { ...typed, ...this.#typed };
-    this.#store();
+    await this.#typed.restore();
     await this.desk.restore();
   }
 
   stop(): void {
     this.desk.stop();
-  }
-
-  #forgetTyped(hole: number): void {
-    this.#typed = Object.fromEntries(
-      Object.entries(this.#typed).filter(([number]) => Number(number) !== hole)
-    );
-    this.#store();
-  }
-
-  #store(): void {
-    const kept = Object.fromEntries(
-      Object.entries(this.#typed).filter(([, typed]) => isTyped(typed))
-    );
-    if (Object.keys(kept).length === 0) this.#kept.forget();
-    else this.#kept.write(kept);
   }
 }

@@ -129,6 +129,11 @@ export class DriveDesk {
         )
       )
   );
+  /** who drove the rivet in each hole, by their ids */
+  readonly people = $derived.by(
+    (): ReadonlyMap<number, readonly string[]> =>
+      new Map([...this.state.holes].map(([hole, { people }]) => [hole, people]))
+  );
   /** rivets of cold batches that were logged here and that the server has not counted */
   readonly onTheirWay = $derived.by((): ReadonlyMap<string, number> => {
     const { waiting } = this.desk.outbox;

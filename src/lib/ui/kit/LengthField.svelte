@@ -86,9 +86,6 @@
   }
   .hint {
     min-height: 1.2em;
-    white-space: nowrap;
-    overflow: hidden;
-    text-overflow: ellipsis;
   }
   .wrong {
     color: var(--amber);

@@ -28,6 +28,7 @@
     drawers={data.drawers}
     ready={data.ready}
     person={data.person?.name ?? ''}
+    role={data.person?.role ?? null}
     {station}
   >
     {@render children()}

@@ -1,0 +1,69 @@
+import type { Multipliers } from './multipliers.ts';
+
+/** A limit in multiples of D. */
+export interface LimitSetting {
+  /** dotted within the multipliers */
+  key: string;
+  label: string;
+  why: string;
+  unit: 'D' | '× pitch';
+  of: (limits: Multipliers) => number;
+  set: (limits: Multipliers, value: number) => Multipliers;
+}
+
+const plain = (
+  key: Exclude<keyof Multipliers, 'edgeMinD'>,
+  label: string,
+  why: string,
+  unit: LimitSetting['unit'] = 'D'
+): LimitSetting => ({
+  key,
+  label,
+  why,
+  unit,
+  of: (limits) => limits[key],
+  set: (limits, value) => ({ ...limits, [key]: value })
+});
+
+const edgeMin = (head: 'universal' | 'countersunk', label: string, why: string): LimitSetting => ({
+  key: `edgeMinD.${head}`,
+  label,
+  why,
+  unit: 'D',
+  of: (limits) => limits.edgeMinD[head],
+  set: (limits, value) => ({ ...limits, edgeMinD: { ...limits.edgeMinD, [head]: value } })
+});
+
+/** Every limit of the profile with what it guards against (handbook 4.2 and 4.3). */
+export const LIMITS: LimitSetting[] = [
+  edgeMin(
+    'universal',
+    'Least edge distance, protruding',
+    'Nearer to the edge the sheet tears out.'
+  ),
+  edgeMin(
+    'countersunk',
+    'Least edge distance, flush or dimpled',
+    'The cut or the dimple takes metal towards the edge.'
+  ),
+  plain('edgeMaxD', 'Largest edge distance', 'Beyond it the sheet is a loose flap.'),
+  plain('pitchMinD', 'Least pitch', 'Nearer together the sheet tears between the holes.'),
+  plain('pitchMaxD', 'Largest pitch', 'Further apart the sheets open between the rivets.'),
+  plain(
+    'transverseMinD',
+    'Least distance between rows',
+    'Also between nearest rivets of staggered rows.'
+  ),
+  plain(
+    'transverseMaxD',
+    'Largest distance between rows',
+    'Rows further apart no longer share the load.'
+  ),
+  plain('transverseOfPitch', 'Usual distance between rows', 'As a share of the pitch.', '× pitch'),
+  plain(
+    'protrusionMinD',
+    'Least protrusion',
+    'Less makes no full head; it must be more than this.'
+  ),
+  plain('protrusionMaxD', 'Largest protrusion', 'More folds over; it must be less than this.')
+];

@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { keptByBox } from './store';
+import { sendKept } from './send-kept';
+
+const LOOK_MS = 15_000;
+/** While it is away one looks more often. */
+const LOOK_AWAY_MS = 4000;
+const PATIENCE_MS = 5000;
+/** A page that the server made is on the screen sooner; both times are the server’s. */
+const JUST_NOW_MS = 60_000;
+const Ready = z.object({ at: z.string() });
+
+/** Whether the server is reached from here, and how much waits for it in this browser; one for all pages. */
+class Reach {
+  /** since when it is not, ms since 1970; null while it is */
+  awaySince = $state<number | null>(null);
+  /** it was away when this page was loaded, or since: what is shown may be older than what is stored */
+  wasAway = $state(false);
+  /** the page was not made just now: it was kept here, though the server is there; when it was made */
+  keptAt = $state<string | null>(null);
+  waiting = $state(0);
+  #timer: ReturnType<typeof setTimeout> | undefined;
+  /** looked at once: a page that stays open grows old before everyone’s eyes */
+  #madeAt: string | null = null;
+
+  /**
+   * Looks now and from now on.
+   *
+   * @param madeAt when the server made this page, by its own clock
+   * @returns ends it
+   */
+  begin(madeAt: string): () => void {
+    this.#madeAt = madeAt;
+    const look = () => void this.look();
+    addEventListener('online', look);
+    addEventListener('offline', look);
+    look();
+    return () => {
+      clearTimeout(this.#timer);
+      removeEventListener('online', look);
+      removeEventListener('offline', look);
+    };
+  }
+
+  async look(): Promise<void> {
+    clearTimeout(this.#timer);
+    const reached = await fetch('/ready', {
+      cache: 'no-store',
+      signal: AbortSignal.timeout(PATIENCE_MS)
+    })
+      .then(async (answer) => (answer.ok ? Ready.parse(await answer.json()) : null))
+      .catch(() => null);
+    if (reached) {
+      const madeAt = this.#madeAt;
+      this.#madeAt = null;
+      if (madeAt !== null && Date.parse(reached.at) - Date.parse(madeAt) > JUST_NOW_MS)
+        this.keptAt = madeAt;
+      this.awaySince = null;
+      this.waiting = await sendKept();
+    } else {
+      this.awaySince ??= Date.now();
+      this.wasAway = true;
+      this.waiting = [...(await keptByBox()).values()].flat().length;
+    }
+    this.#timer = setTimeout(() => void this.look(), reached ? LOOK_MS : LOOK_AWAY_MS);
+  }
+}
+export const reach = new Reach();

@@ -1,0 +1,76 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import { reach } from '$lib/client/reach.svelte';
+
+  interface Props {
+    /** when the server made this page */
+    madeAt: string;
+  }
+  let { madeAt }: Props = $props();
+  const clock = (at: number | string) =>
+    new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+
+  /** Takes up a version of the application that is there; null while there is none. */
+  let takeUp = $state.raw<(() => Promise<void>) | null>(null);
+  onMount(() => {
+    // no browser is asked to keep anything before it has the page itself
+    void import('virtual:pwa-register').then(({ registerSW }) => {
+      const update = registerSW({ onNeedRefresh: () => (takeUp = () => update(true)) });
+    });
+    return reach.begin(untrack(() => madeAt));
+  });
+
+  const since = $derived(reach.awaySince === null ? '' : clock(reach.awaySince));
+  const waits = $derived(
+    reach.waiting === 0
+      ? ''
+      : `${reach.waiting} ${reach.waiting === 1 ? 'entry waits' : 'entries wait'} in this browser`
+  );
+  const said = $derived(
+    reach.awaySince !== null ||
+      waits !== '' ||
+      reach.wasAway ||
+      reach.keptAt !== null ||
+      takeUp !== null
+  );
+</script>
+
+<!-- there while it is empty: what comes into it is read out -->
+<div class:said role="status">
+  {#if reach.awaySince !== null}
+    <p>
+      <strong>No server since {since}.</strong> This page is as it was last loaded here. What you
+      log is kept in this browser and goes by itself once the server is back{waits
+        ? `: ${waits}`
+        : ''}.
+    </p>
+  {:else if waits}
+    <p><strong>Not all is stored.</strong> {waits}: open its page to see why.</p>
+  {:else if reach.wasAway || reach.keptAt !== null}
+    <p>
+      {reach.wasAway
+        ? 'The server is back.'
+        : `This page was kept here at ${clock(reach.keptAt ?? '')}.`}
+      It may be older than what is stored.
+    </p>
+    <button class="act" type="button" onclick={() => location.reload()}>Load it anew</button>
+  {/if}
+  {#if takeUp}
+    <p>A new version of Zanjador is there.</p>
+    <button class="act" type="button" onclick={takeUp}>Take it up: this page loads anew</button>
+  {/if}
+</div>
+
+<style>
+  .said {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 14px;
+    padding: 6px 16px;
+    border-bottom: 3px solid var(--amber-line);
+    background: var(--amber-soft);
+    color: var(--ink);
+    font-size: 0.95rem;
+  }
+</style>

@@ -1,0 +1,86 @@
+import type { Page } from '@playwright/test';
+import { z } from 'zod';
+import { openDatabase } from '../../src/lib/server/db/connect.ts';
+import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { expect, test } from './app.ts';
+
+test.use({ serviceWorkers: 'allow' });
+
+const keptPages = (page: Page): Promise<string[]> =>
+  page.evaluate(async () => {
+    const name = (await caches.keys()).find((one) => one.startsWith('pages-'));
+    if (name === undefined) return [];
+    const cache = await caches.open(name);
+    return (await cache.keys()).map(({ url }) => new URL(url).pathname);
+  });
+const awake = (page: Page) => page.locator('html[data-awake]').waitFor({ state: 'attached' });
+
+test('a joint opened before works for hours without the server: pages open, what is logged waits and goes once', async ({
+  page,
+  app
+}) => {
+  test.setTimeout(240_000);
+  const database = openDatabase(app.databaseUrl);
+  const [joint] = await rowsOf<{ id: string }>(
+    database,
+    `select id from joints where title = 'Bottom skin lap, bay 9'`
+  );
+  await database.sequelize.close();
+  // a deep page is the first that this browser sees
+  const base = `${app.url}/joints/${joint?.id ?? ''}`;
+  await page.goto(`${base}/drive`);
+  // the application puts itself in once the page has been loaded; then it keeps every station of the joint
+  await expect
+    .poll(() => keptPages(page), { timeout: 60_000 })
+    .toEqual(expect.arrayContaining(['/', `${new URL(base).pathname}/check`]));
+
+  await app.stop();
+  await page.reload();
+  await awake(page);
+  const reach = page.getByRole('status').filter({ hasText: 'No server since' });
+  await expect(reach).toBeVisible();
+  const card = page.getByTestId('tap-card');
+  const before = Number(/driven (\d+) of/.exec((await card.textContent()) ?? '')?.[1] ?? '0');
+  const next = page.getByTestId('next-rivet');
+  const order: number[] = [];
+  for (let tap = 0; tap < 3; tap++) {
+    order.push(Number(await next.textContent()));
+    await page.keyboard.press('Enter');
+  }
+  await expect(card).toContainText(`driven ${before + 3} of`);
+  // hours later, on another page, loaded anew: all of it is still there, and said
+  await page.goto(app.url);
+  await awake(page);
+  await expect(page.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible();
+  await expect(reach).toContainText('3 entries wait in this browser');
+  await page.goto(`${base}/drive`);
+  await awake(page);
+  await expect(card).toContainText(`driven ${before + 3} of`);
+  // what was never opened here is said not to be there
+  await page.evaluate(() => location.assign('/records'));
+  await expect(page.getByRole('alert')).toContainText('was not opened on this device before');
+
+  await page.goto(app.url);
+  await awake(page);
+  await app.start();
+  // no page of the joint is open: they go all the same
+  await expect(page.getByText('The server is back')).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Load it anew' }).click();
+  await page.goto(`${base}/drive`);
+  await awake(page);
+  await expect(card).toContainText(`driven ${before + 3} of`);
+  await expect(page.getByText('waits in this browser')).toHaveCount(0);
+  const issue = /"?issue"?:\{"?id"?:"([0-9a-f-]{36})"/.exec(await page.content())?.[1] ?? '';
+  const stored = z
+    .array(z.looseObject({ kind: z.string(), hole: z.number().optional() }))
+    .parse(await (await page.request.get(`${app.url}/api/events/drive/${issue}`)).json());
+  const last = stored.slice(-3);
+  expect(last.map(({ kind, hole }) => [kind, hole])).toEqual(order.map((hole) => ['driven', hole]));
+  expect(stored.filter(({ hole }) => hole === order[0])).toHaveLength(1);
+
+  // whoever comes next has none of these pages
+  await page.goto(`${app.url}/who`);
+  await awake(page);
+  const joints = async () => (await keptPages(page)).filter((path) => path.startsWith('/joints'));
+  await expect.poll(joints).toEqual([]);
+});
