@@ -76,13 +76,19 @@ const requests = [
 ];
 
 /** What the process says of itself. */
-async function look(): Promise<{ memoryMiB: number; delayMs: number }> {
+interface Look {
+  memoryMiB: number;
+  heapMiB: number;
+  delayMs: number;
+}
+async function look(): Promise<Look> {
   const text = await (
     await fetch(`${app.url}/metrics`, { headers: { authorization: `Bearer ${token}` } })
   ).text();
   const read = (name: string) => Number(new RegExp(`^${name} (\\S+)`, 'm').exec(text)?.[1] ?? NaN);
   return {
     memoryMiB: read('process_resident_memory_bytes') / MIB,
+    heapMiB: read('nodejs_heap_size_used_bytes') / MIB,
     delayMs: read('nodejs_eventloop_lag_p99_seconds') * 1000
   };
 }
@@ -92,7 +98,7 @@ if (warm.non2xx + warm.errors > 0)
   throw new Error(
     `while warming up: ${JSON.stringify(warm.statusCodeStats)}, ${warm.errors} failed`
   );
-const seen: { memoryMiB: number; delayMs: number }[] = [await look()];
+const seen: Look[] = [await look()];
 const watch = setInterval(() => void look().then((one) => seen.push(one)), LOOK_MS);
 const result = await autocannon({
   url: app.url,
@@ -104,10 +110,12 @@ const result = await autocannon({
 clearInterval(watch);
 await app.stop();
 
-const memory = seen.map(({ memoryMiB }) => memoryMiB);
-const third = Math.max(1, Math.floor(memory.length / 3));
-const mean = (list: readonly number[]) => list.reduce((sum, one) => sum + one, 0) / list.length;
-const [firstThird, lastThird] = [mean(memory.slice(0, third)), mean(memory.slice(-third))];
+/** The least of each fifth: what is left of memory and heap when garbage has just been collected. */
+const leastOfFifths = (of: (one: Look) => number): string =>
+  [0, 1, 2, 3, 4]
+    .map((fifth) => seen.slice((fifth * seen.length) / 5, ((fifth + 1) * seen.length) / 5))
+    .map((some) => whole(Math.min(...some.map(of))))
+    .join(', ');
 const delays = seen.map(({ delayMs }) => delayMs).sort((a, b) => a - b);
 const whole = (value: number) => Math.round(value).toLocaleString('en');
 const lines = [
@@ -124,7 +132,8 @@ const lines = [
   `| 97.5 of a hundred within | ${result.latency.p97_5} ms |`,
   `| 99 of a hundred within | ${result.latency.p99} ms |`,
   `| event loop delay, p99 of a second, middle and largest | ${whole(delays[delays.length >> 1] ?? NaN)} ms, ${whole(delays.at(-1) ?? NaN)} ms |`,
-  `| memory, mean of the first and of the last third | ${whole(firstThird)} MiB, ${whole(lastThird)} MiB |`,
+  `| memory of the process, least of each fifth of the time | ${leastOfFifths(({ memoryMiB }) => memoryMiB)} MiB |`,
+  `| of it the heap of scripts, least of each fifth | ${leastOfFifths(({ heapMiB }) => heapMiB)} MiB |`,
   ''
 ];
 process.stdout.write(`${lines.join('\n')}\n`);

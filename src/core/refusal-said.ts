@@ -166,6 +166,7 @@ type DrivenRefusal =
   | { code: 'no-batch'; hole: number; part: string }
   | { code: 'batch-of-another'; hole: number; part: string; batch: string }
   | { code: 'batch-expired'; hole: number; lot: string; limitMin: number }
+  | { code: 'before-its-batch'; hole: number; lot: string; beforeMin: number }
   /** `strange`: a number that is no hole of the issue; null where holes are missing or come twice */
   | { code: 'no-whole-order'; holes: number; strange: number | null }
   | { code: 'part-not-driven'; part: string }

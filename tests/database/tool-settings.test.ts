@@ -30,7 +30,7 @@ const RUN = 'MS20470AD4-4.5';
 const moveOf = (loose: Unstamped<ToolMove>): ToolMove => ({
   ...loose,
   id: randomUUID(),
-  at: '2031-03-04T08:00:00.000Z'
+  at: '2026-03-04T08:00:00.000Z'
 });
 const squeeze = (divisions: number, heightIn: number, fresh = false) =>
   moveOf({
@@ -96,7 +96,7 @@ describe('settings of tools in the database', () => {
     // the same tool tried for something else stands no more where it was set
     expect(ofJoint[0]?.turnedAt).toBeNull();
     valueOf(await record(again, squeeze(6, 0.1, true)));
-    expect((await toolSettings(database(), joint))[0]?.turnedAt).toBe('2031-03-04T08:00:00.000Z');
+    expect((await toolSettings(database(), joint))[0]?.turnedAt).toBe('2026-03-04T08:00:00.000Z');
     // an earlier one is never offered a later one
     expect(valueOf(await getToolSetting(database(), id)).offered).toBeNull();
   });

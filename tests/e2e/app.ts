@@ -182,6 +182,20 @@ export async function openDemo(page: Page, app: App, name: RegExp, station: stri
   await page.goto(`${app.url}/joints/${id}/${station}`);
 }
 
+/** Puts rivets into stock: by their part number, those driven cold are kept cold. */
+export async function receive(
+  page: Page,
+  app: App,
+  [part, lot, count]: [string, string, string]
+): Promise<void> {
+  await page.goto(`${app.url}/stock`);
+  await page.getByRole('textbox', { name: 'Part number' }).fill(part);
+  await page.getByRole('textbox', { name: 'Lot' }).fill(lot);
+  await page.getByRole('textbox', { name: 'How many' }).fill(count);
+  await page.getByRole('button', { name: 'Receive into stock' }).click();
+  await expect(page.locator(`[data-row*="${lot}"]`)).toContainText(count);
+}
+
 /** The holes of the plan view. */
 export const holes = (page: Page) => page.locator('[data-testid="plan-view"] [data-hole]');
 

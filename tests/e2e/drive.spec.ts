@@ -1,6 +1,16 @@
 import type { Page } from '@playwright/test';
 import { BOTTOM_LAP, SPAR_CAP } from '../../scripts/demo-data.ts';
-import { beginJoint, expect, openOwn, saved, signIn, test, toStation, type App } from './app.ts';
+import {
+  beginJoint,
+  expect,
+  openOwn,
+  receive,
+  saved,
+  signIn,
+  test,
+  toStation,
+  type App
+} from './app.ts';
 
 test.beforeEach(({ page, app }) => signIn(page, app));
 
@@ -145,13 +155,7 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
   await page.keyboard.press('Space');
   await expect(page.getByText('take a batch out first')).toBeVisible();
   const back = page.url();
-  await page.goto(`${app.url}/stock`);
-  await page.getByRole('textbox', { name: 'Part number' }).fill(part);
-  await page.getByRole('textbox', { name: 'Lot' }).fill('CB-7');
-  await page.getByRole('textbox', { name: 'How many' }).fill('40');
-  await expect(page.getByLabel('kept cold')).toBeChecked();
-  await page.getByRole('button', { name: 'Receive into stock' }).click();
-  await expect(page.getByText('CB-7').first()).toBeVisible();
+  await receive(page, app, [part, 'CB-7', '40']);
   await page.goto(back);
   // 10 min at 45 s a rivet, before a pace is known
   await expect(page.getByTestId('advised')).toContainText('Take out at most 13');

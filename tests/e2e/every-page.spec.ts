@@ -93,8 +93,8 @@ test('every page: readable and operable by day and by night, and with letters tw
   const pages = await everyPage(app);
   expect(pages.length).toBeGreaterThan(20);
   for (const path of pages) {
-    await page.goto(app.url + path);
     const where = path.replace(/[0-9a-f-]{36}/g, '…');
+    expect((await page.goto(app.url + path))?.status(), where).toBe(200);
     wrong.push(...(await wrongOn(page, where)));
     wrong.push(...(await cutOffAtTwice(page)).map((what) => `${where} at 200 %: ${what}`));
     await page.getByRole('button', { name: 'Night' }).click();

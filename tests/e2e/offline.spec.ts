@@ -2,7 +2,8 @@ import type { Page } from '@playwright/test';
 import { z } from 'zod';
 import { openDatabase } from '../../src/lib/server/db/connect.ts';
 import { rowsOf } from '../../src/lib/server/db/work.ts';
-import { expect, test } from './app.ts';
+import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
+import { expect, openOwn, receive, test } from './app.ts';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -13,6 +14,8 @@ const keptPages = (page: Page): Promise<string[]> =>
     const cache = await caches.open(name);
     return (await cache.keys()).map(({ url }) => new URL(url).pathname);
   });
+const textOfKept = (page: Page, path: string): Promise<string> =>
+  page.evaluate(async (path) => (await (await caches.match(path))?.text()) ?? '', path);
 const awake = (page: Page) => page.locator('html[data-awake]').waitFor({ state: 'attached' });
 
 test('a joint opened before works for hours without the server: pages open, what is logged waits and goes once', async ({
@@ -83,4 +86,35 @@ test('a joint opened before works for hours without the server: pages open, what
   await awake(page);
   const joints = async () => (await keptPages(page)).filter((path) => path.startsWith('/joints'));
   await expect.poll(joints).toEqual([]);
+});
+
+test('the clock of a cold batch runs on in a page that is kept here', async ({ page, app }) => {
+  test.setTimeout(240_000);
+  await openOwn(page, app, { ...BOTTOM_LAP, alloy: 'DD' }, 'drive');
+  const drive = page.url();
+  await page.getByRole('button', { name: 'Release it and start driving' }).click();
+  const part = (await page.getByTestId('tap-card').locator('.part').textContent()) ?? '';
+  await receive(page, app, [part, 'OF-3', '20']);
+  await page.goto(drive);
+  await page.getByLabel('Out of the cold, lot OF-3').fill('6');
+  await page.getByRole('button', { name: 'Take out, clock runs' }).click();
+  const clocks = page.getByTestId('cold-clocks');
+  await expect(clocks).toContainText('6 of 6');
+  await page.reload();
+  await expect.poll(() => keptPages(page), { timeout: 60_000 }).toContain(new URL(drive).pathname);
+  // what was kept shows the batch
+  await expect
+    .poll(() => textOfKept(page, new URL(drive).pathname), { timeout: 30_000 })
+    .toContain('OF-3');
+
+  await app.stop();
+  // the window closes after 20 min: a page made before says nothing of it
+  await page.clock.setFixedTime(Date.now() + 23 * 60_000);
+  await page.reload();
+  await awake(page);
+  await expect(page.getByRole('status').filter({ hasText: 'No server since' })).toBeVisible();
+  await expect(clocks).toContainText('expired');
+  await page.keyboard.press('Space');
+  await expect(page.getByText('its rivets are hard by now')).toBeVisible();
+  await app.start();
 });

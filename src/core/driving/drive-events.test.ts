@@ -186,6 +186,22 @@ describe('cold rivets in the log', () => {
     });
   });
 
+  it('of a clock that was set back are not as fresh as at their removal', () => {
+    const at = (time: string, more: object = {}) =>
+      follow(tap(1, time, { batch: BATCH, ...more }), cold);
+    // clocks of one shop differ by so much
+    expect(at('07:58:00')).toMatchObject({ result: { cold: 'ok' } });
+    expect(refusedFor(tap(1, '07:57:59', { batch: BATCH }), cold)).toEqual({
+      code: 'before-its-batch',
+      hole: 1,
+      lot: 'Q7',
+      beforeMin: 2
+    });
+    expect(at('07:15:00', { late: 'logged by a wrong clock' })).toMatchObject({
+      result: { cold: 'expired' }
+    });
+  });
+
   it('mark a hole for inspection where the batch had expired', () => {
     const driven = event(tap(1, '08:25:00', { batch: BATCH, late: 'lead agreed' }), cold);
     expect(after([driven]).holes.get(1)).toMatchObject({ expired: true, late: 'lead agreed' });

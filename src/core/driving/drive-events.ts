@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { answer, notPossible, type Answer } from '../answer.ts';
 import { alloyFacts } from '../catalog/alloys.ts';
+import { CLOCK_SLACK_MS } from '../events/clock-slack.ts';
 import { CarriedFrom, defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
 import type { Issue } from '../issue/issue.ts';
 import {
@@ -144,6 +145,7 @@ export const NOT_DRIVEN: DriveState = {
   lots: new Map()
 };
 
+const MINUTE_MS = 60_000;
 const NOTHING: DriveFrozen = { partNumber: null, cold: null };
 const later = (at: string, than: string | undefined): boolean =>
   than === undefined || Date.parse(at) >= Date.parse(than);
@@ -166,7 +168,18 @@ function coldOf(
       batch: batch.partNumber
     });
   const { removedAt, lot } = batch;
-  // a tap of a slow clock, before the batch was out, is as at its removal
+  const beforeMs = Date.parse(removedAt) - Date.parse(move.at);
+  // how long they were out cannot be told: one of the two clocks was wrong, or was set back since
+  if (beforeMs > CLOCK_SLACK_MS)
+    return move.late === ''
+      ? notPossible('at', {
+          code: 'before-its-batch',
+          hole: move.hole,
+          lot,
+          beforeMin: Math.round(beforeMs / MINUTE_MS)
+        })
+      : answer('expired', []);
+  // a tap of a slow clock, just before the batch was out, is as at its removal
   const now = later(move.at, removedAt) ? move.at : removedAt;
   const stood = coldBatch({ alloy, removedAt, now, perRivetS: 1 });
   if (!stood.ok) return stood;

@@ -9,6 +9,14 @@ export type Called<T> =
 
 const UNREADABLE = 'the server answered in a way that was not understood: load this page anew';
 
+function readJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
 /** Asks the application's own server; the answer is read by the endpoint's schema, never trusted as it comes. */
 export async function call<Params, Request extends z.ZodType, Response extends z.ZodType>(
   { method, path, response, alsoAt }: Endpoint<Params, Request, Response>,
@@ -31,7 +39,7 @@ export async function call<Params, Request extends z.ZodType, Response extends z
       keepalive
     });
     status = reply.status;
-    answered = await reply.json().catch(() => null);
+    answered = readJson(await reply.text());
   } catch {
     return { reached: false };
   }
@@ -41,7 +49,8 @@ export async function call<Params, Request extends z.ZodType, Response extends z
     if (status === 200) return { reached: true, ok: false, status: 502, message: UNREADABLE };
   }
   const refusal = RefusalBody.safeParse(answered);
-  const message = refusal.success ? refusal.data.message : `the server answered ${status}`;
-  const clockOffMs = refusal.success ? refusal.data.clockOffMs : undefined;
-  return { reached: true, ok: false, status, message, clockOffMs };
+  // not this server's words: something on the way answered in its place
+  return refusal.success
+    ? { reached: true, ok: false, status, ...refusal.data }
+    : { reached: false };
 }

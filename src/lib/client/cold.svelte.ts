@@ -1,22 +1,28 @@
 import { z } from 'zod';
 import { alloyFacts } from '$core/catalog/alloys.ts';
+import { CLOCK_SLACK_MS } from '$core/events/clock-slack.ts';
 import { coldBatch, type ColdBatchResult } from '$core/drive/cold-batch.ts';
 import { partNumber } from '$core/stack/part-number.ts';
 import { coldAt, takeOutAt } from '$lib/api/cold.ts';
 import type { ColdBatchView, ColdView } from '$lib/cold-view';
 import { call } from './call';
+import { Once } from './once';
 import { recalled, remember } from './remembered';
+import { heardNow, pageSays } from './server-clock';
 
 /** Nobody waits longer than this between two rivets; before a pace is known, this is assumed and said. */
 export const ASSUMED_PER_RIVET_S = 45;
 const PACE_KEY = 'pace';
 const SOUND_KEY = 'cold-sound';
 const REFRESH_MS = 20_000;
-const EXPIRED_SHOWN_MS = 30 * 60_000;
+const MINUTE_MS = 60_000;
+const EXPIRED_SHOWN_MS = 30 * MINUTE_MS;
 
 /** A batch as it stands at this second. */
 export interface RunningBatch extends ColdBatchView {
   now: ColdBatchResult;
+  /** a clock was set back: how long it is out is not known */
+  untold: boolean;
   /** how many of what is left can still be driven */
   canDrive: number;
 }
@@ -30,6 +36,7 @@ class ColdClocks {
   #timer: ReturnType<typeof setInterval> | undefined;
   #asked = 0;
   #last: ColdView | null = null;
+  #takingOut = new Once<string>();
   #onTheirWay = $state.raw<ReadonlyMap<string, number>>(new Map());
   /** a batch that falls due is heard: asked for, never assumed */
   sound = $state(false);
@@ -53,8 +60,16 @@ class ColdClocks {
     this.#batches.flatMap((counted) => {
       const batch = { ...counted, left: counted.left - (this.#onTheirWay.get(counted.id) ?? 0) };
       const read = partNumber({ text: batch.partNumber });
-      if (!read.ok || !alloyFacts(read.result.alloy).cold || batch.left <= 0) return [];
-      const now = this.serverNow < batch.removedAt ? batch.removedAt : this.serverNow;
+      const window = read.ok ? alloyFacts(read.result.alloy).cold : null;
+      if (!read.ok || !window || batch.left <= 0) return [];
+      const removedMs = Date.parse(batch.removedAt);
+      // a clock was set back since: how long they are out cannot be told, so they count as out too long
+      const untold = removedMs - Date.parse(this.serverNow) > CLOCK_SLACK_MS;
+      const now = untold
+        ? new Date(removedMs + window.limitMinutes * MINUTE_MS).toISOString()
+        : this.serverNow < batch.removedAt
+          ? batch.removedAt
+          : this.serverNow;
       const stands = coldBatch({
         alloy: read.result.alloy,
         removedAt: batch.removedAt,
@@ -68,6 +83,7 @@ class ColdClocks {
         : [
             {
               ...batch,
+              untold,
               now: stands.result,
               canDrive: Math.min(batch.left, stands.result.canDrive ?? 0)
             }
@@ -75,12 +91,12 @@ class ColdClocks {
     })
   );
 
-  /** Takes what the server said, once: told again later, its instant would be an old one. */
+  /** Takes what a page says, once: told again later, its instant would be an old one. */
   set(view: ColdView): void {
     if (view === this.#last) return;
     this.#last = view;
     this.#batches = view.batches;
-    this.#offMs = Date.parse(view.serverAt) - Date.now();
+    this.#offMs = pageSays(view.serverAt);
   }
 
   /** Rivets driven here that the server has not counted yet: gone from their batch already. */
@@ -97,14 +113,19 @@ class ColdClocks {
   async refresh(): Promise<void> {
     const asked = (this.#asked += 1);
     const reply = await call(coldAt, {}, undefined);
-    if (reply.reached && reply.ok && asked === this.#asked) this.set(reply.value);
+    if (!reply.reached || !reply.ok || asked !== this.#asked) return;
+    this.#batches = reply.value.batches;
+    this.#offMs = heardNow(reply.value.serverAt);
   }
 
   /** @returns what was wrong, or an empty text */
   async takeOut(binId: string, count: number, jobId: string | null): Promise<string> {
-    const reply = await call(takeOutAt, {}, { id: crypto.randomUUID(), binId, count, jobId });
+    const asked = { binId, count, jobId };
+    const id = this.#takingOut.of(asked, () => crypto.randomUUID());
+    const reply = await call(takeOutAt, {}, { id, ...asked });
+    this.#takingOut.answered(reply);
     if (!reply.reached)
-      return 'The server cannot be reached, and the clock is its: nothing was taken out. Try again before you open the cold bin.';
+      return 'The server cannot be reached, and the clock is its: whether it runs is not known. Press again before you open the cold bin: it is taken out once.';
     if (!reply.ok) return reply.message;
     await this.refresh();
     return '';

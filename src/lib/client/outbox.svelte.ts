@@ -4,6 +4,8 @@ import type { Called } from './call';
 import { dropMoves, keepMove, keptMoves } from './store';
 
 const RETRY_MS = 3000;
+/** By these our services refuse for good; anything else is somebody's on the way, or is over in a while. */
+const FOR_GOOD = new Set([400, 404, 409, 413, 422]);
 /** Sent at once; the rest follows when these are acknowledged. */
 const MOST_AT_ONCE = 500;
 
@@ -82,8 +84,7 @@ export class Outbox<M extends { id: string; at: string }, E> implements Clocked 
       return;
     }
     // Someone who says who they are, or who may, sends them again; what the server will never take is not kept for ever.
-    const whoFirst = reply.reached && (reply.status === 401 || reply.status === 403);
-    if (reply.reached && reply.status < 500 && !whoFirst) {
+    if (reply.reached && FOR_GOOD.has(reply.status)) {
       this.away = false;
       const [only] = sent;
       if (sent.length === 1 && only) {
@@ -95,7 +96,7 @@ export class Outbox<M extends { id: string; at: string }, E> implements Clocked 
       return;
     }
     this.away = !reply.reached || reply.status >= 500;
-    this.refusal = reply.reached && whoFirst ? reply.message : '';
+    this.refusal = reply.reached && !this.away ? reply.message : '';
     this.#timer = setTimeout(() => void this.sendAll(), RETRY_MS);
   }
 

@@ -56,6 +56,23 @@ describe('moves on their way', () => {
     box.stop();
   });
 
+  it.each([
+    [{ reached: false }, [true, '']],
+    [no(503, 'the database is away')(), [true, '']],
+    [no(429, 'too often: try again in 3 s')(), [false, 'too often: try again in 3 s']],
+    [no(425, 'a clock was set back')(), [false, 'a clock was set back']],
+    [no(421, 'this is served elsewhere')(), [false, 'this is served elsewhere']]
+  ] as const)('wait and go again after %o', async (answer, [away, refusal]) => {
+    vi.useFakeTimers();
+    const { box, posted, refused } = boxWith([() => answer]);
+    box.add(move(1));
+    await vi.advanceTimersByTimeAsync(0);
+    expect([box.waiting.length, box.away, box.refusal]).toEqual([1, away, refusal]);
+    await vi.advanceTimersByTimeAsync(3000);
+    expect([posted.length, box.waiting.length, refused]).toEqual([2, 0, []]);
+    vi.useRealTimers();
+  });
+
   it('are kept while nobody has said who is at the bench', async () => {
     const { box } = boxWith([no(401, 'say who is at the bench first')]);
     box.add(move(1));

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { heardNow } from './server-clock';
 import { keptByBox } from './store';
 import { sendKept } from './send-kept';
 
@@ -51,6 +52,7 @@ class Reach {
       .then(async (answer) => (answer.ok ? Ready.parse(await answer.json()) : null))
       .catch(() => null);
     if (reached) {
+      heardNow(reached.at);
       const madeAt = this.#madeAt;
       this.#madeAt = null;
       if (madeAt !== null && Date.parse(reached.at) - Date.parse(madeAt) > JUST_NOW_MS)

@@ -16,6 +16,7 @@ const OUTCOME_STATUS = {
   conflict: 409,
   unreadable: 422,
   busy: 503,
+  clock: 425,
   'too-long': 422
 } as const;
 

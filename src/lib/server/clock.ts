@@ -1,7 +1,7 @@
-/** A bench's clock may be off by this; looks are put in the order of their instants. */
-const MOST_OFF_MS = 2 * 60 * 1000;
+import { CLOCK_SLACK_MS } from '../../core/events/clock-slack.ts';
 
-const inWords = (offMs: number): string => {
+/** How far apart two clocks are. */
+export const inWords = (offMs: number): string => {
   const minutes = Math.round(Math.abs(offMs) / 60_000);
   const hours = Math.floor(minutes / 60);
   return hours === 0 ? `${minutes} min` : `${hours} h ${minutes % 60} min`;
@@ -18,7 +18,7 @@ export function clockQuestion(
   now: number
 ): { message: string; clockOffMs: number } | null {
   const theirs = Date.parse(said.clock ?? '');
-  if (said.right || Number.isNaN(theirs) || Math.abs(theirs - now) <= MOST_OFF_MS) return null;
+  if (said.right || Number.isNaN(theirs) || Math.abs(theirs - now) <= CLOCK_SLACK_MS) return null;
   const clockOffMs = theirs - now;
   return {
     clockOffMs,

@@ -177,6 +177,8 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return `hole ${said.hole} takes ${said.part}; the batch is ${said.batch}`;
     case 'batch-expired':
       return `the batch of lot ${said.lot} is out longer than ${said.limitMin} min: its rivets are hard by now. Take out a new one, or say in writing why this one is driven; it is then looked at`;
+    case 'before-its-batch':
+      return `hole ${said.hole} would be driven ${said.beforeMin} min before lot ${said.lot} was out of the cold: a clock is wrong, or was set back, and how long the rivet was out cannot be told. Set the clock right and log it again, or say in writing why it is driven; it is then looked at`;
     case 'part-not-driven':
       return `no hole of this release takes ${said.part}`;
     case 'carried-by-release':

@@ -84,7 +84,7 @@
     if (!draft?.success) return;
     const reply = await call(saveProfileAt, undefined, { rules: draft.data, note });
     if (!reply.reached)
-      refusal = 'The server could not be reached. Nothing was saved; what you set is still here.';
+      refusal = 'The server could not be reached. What you set is still here; try again: it becomes one version.';
     else if (!reply.ok) refusal = reply.message;
     else {
       const { name: saved } = draft.data;

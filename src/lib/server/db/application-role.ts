@@ -10,11 +10,12 @@ const LOCKED = ['joint_issues', 'tool_settings', 'cage_settings', 'cold_batches'
  * Makes the role that the application comes in with: it reads and writes rows, owns no table, makes none, and can neither
  * drop a trigger nor go round one.
  *
- * @param password of letters and figures only
+ * @param password sixteen letters and figures or more, nothing else
  * @throws where it is not
  */
 export async function letApplicationIn(database: Database, password: string): Promise<void> {
-  if (!/^\w{16,}$/.test(password)) throw new Error('the role’s password is letters and figures');
+  if (!/^\w{16,}$/.test(password))
+    throw new Error('the role’s password is sixteen letters and figures or more, nothing else');
   const [there] = await rowsOf(database, 'select 1 from pg_roles where rolname = $1', [
     APPLICATION_ROLE
   ]);

@@ -1,5 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
+import { CLOCK_SLACK_MS } from '../../../core/events/clock-slack.ts';
 import type { Recorded, Stamped } from '../../../core/events/stream.ts';
+import { inWords } from '../clock.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, missingReference, rowsOf } from '../db/work.ts';
 import {
@@ -167,6 +169,13 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
       );
     return { move, subjectId: place, frozen: may.result };
   });
+  await refuseWrongClocks(
+    database,
+    table.name,
+    [...opened.keys()],
+    sent.flatMap(({ id, at }) => (before.has(id) ? [] : [Date.parse(at)]))
+  );
+
   const sql = putSql(table);
   let results = await put(database, sql, rows, sender.id);
   // Neither there before nor added: another hand sent the same at this very moment. It is there by now.
@@ -209,6 +218,44 @@ async function namesOf(
   );
   for (const { id, name } of rows) names.set(id, name);
   return names;
+}
+
+/** No clock of a shop is further ahead than this; what is dated later is refused. */
+const MOST_AHEAD_MS = 24 * 60 * 60 * 1000;
+
+/**
+ * What was done last must count last, and instants say which that is: nothing is dated far ahead, and where the last entry
+ * is dated in what is still to come, nothing new is dated before it.
+ *
+ * @param atsMs of what is new
+ * @throws Refused for good, or until the clocks are right
+ */
+async function refuseWrongClocks(
+  database: Database,
+  table: string,
+  subjects: readonly string[],
+  atsMs: readonly number[]
+): Promise<void> {
+  if (atsMs.length === 0) return;
+  const [row] = await rowsOf<{ now: Date; last: Date | null }>(
+    database,
+    `select now() as now, (select max(e.at) from unnest($1::uuid[]) s (id) cross join lateral
+       (select at from ${table} where subject_id = s.id order by seq desc limit 1) e) as last`,
+    [subjects]
+  );
+  const nowMs = row?.now.getTime() ?? Date.now();
+  const aheadMs = Math.max(...atsMs) - nowMs;
+  if (aheadMs > MOST_AHEAD_MS)
+    throw new Refused(
+      'not-possible',
+      `it is dated ${inWords(aheadMs)} from now: the clock it was stamped by is wrong. Set it right, and log it again`
+    );
+  const lastMs = row?.last?.getTime() ?? -Infinity;
+  if (lastMs - nowMs > CLOCK_SLACK_MS && Math.min(...atsMs) < lastMs)
+    throw new Refused(
+      'clock',
+      `The last entry of this log is dated ${inWords(lastMs - nowMs)} from now: a clock was wrong, or was set back since. What is logged here now would count as older than that one, so it waits in this browser. Set the clocks of this device and of the server right`
+    );
 }
 
 async function knownIds(

@@ -25,6 +25,8 @@ export async function beginTry(database: Database, key: string): Promise<number>
      on conflict (key) do update set last_at = now(), failures =
        case when t.last_at < now() - interval '${FORGOTTEN_H} hours' then 1 else t.failures + 1 end
      where t.last_at <= now() - make_interval(secs => ${WAIT})
+       -- a clock was set back: nobody waits for it to come round
+       or t.last_at > now() + interval '1 minute'
      returning 1`,
     [key]
   );

@@ -12,6 +12,7 @@ export type Reason =
   | 'conflict'
   | 'unreadable'
   | 'busy'
+  | 'clock'
   | 'too-long';
 
 /** Why, in words: those with lengths are written in the unit of whoever asks. */

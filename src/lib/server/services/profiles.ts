@@ -17,7 +17,10 @@ export async function addProfile(
   note = ''
 ): Promise<string> {
   const { name, version } = rules;
-  const profile = { name, version, rules, madeBy, note, documentVersion };
+  // the one made last is what joints begin under, also where a clock was set back
+  const last = await models.Profile.max<Date | null, Profile>('madeAt');
+  const madeAt = new Date(Math.max(Date.now(), (last?.getTime() ?? 0) + 1));
+  const profile = { name, version, rules, madeBy, note, madeAt, documentVersion };
   return (await models.Profile.create(profile)).id;
 }
 

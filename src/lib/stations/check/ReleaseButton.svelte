@@ -40,7 +40,7 @@
       { revision: workspace.save.revision }
     );
     if (!reply.reached)
-      refusal = 'The server could not be reached. Nothing was released; try again.';
+      refusal = 'The server could not be reached. Press again: what is here is released once.';
     else if (!reply.ok) refusal = reply.message;
     else await invalidateAll();
     issuing = false;

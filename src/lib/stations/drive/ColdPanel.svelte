@@ -1,9 +1,10 @@
 <script lang="ts">
   import { cold, ASSUMED_PER_RIVET_S } from '$lib/client/cold.svelte';
-  import { coldStream } from '$core/driving/cold-events.ts';
+  import { coldStream, type ColdMove } from '$core/driving/cold-events.ts';
   import { alloyFacts } from '$core/catalog/alloys.ts';
   import { sendMoves } from '$lib/api/events.ts';
   import { call } from '$lib/client/call';
+  import { Once } from '$lib/client/once';
   import { useStock } from '$lib/client/stock';
   import { clockText } from '../../ui/cold/clock-text';
   import { steadyPaceS } from '$core/driving/pace.ts';
@@ -56,24 +57,25 @@
       if (said === '') counts[binId] = '';
     }
   }
+  const puttingAway = new Once<ColdMove>();
   async function putAway(batchId: string, left: number): Promise<void> {
     const count = whole(away[batchId]);
     if (count === null || count < 1 || count > left) {
       said = `How many are left over? 1 to ${left}.`;
       return;
     }
-    const reply = await call(sendMoves(coldStream), { subject: batchId }, [
-      {
-        id: crypto.randomUUID(),
-        at: cold.serverNow,
-        kind: 'left-over',
-        count,
-        how,
-        note: ''
-      }
-    ]);
+    const move = puttingAway.of({ batchId, count, how }, () => ({
+      id: crypto.randomUUID(),
+      at: cold.serverNow,
+      kind: 'left-over' as const,
+      count,
+      how,
+      note: ''
+    }));
+    const reply = await call(sendMoves(coldStream), { subject: batchId }, [move]);
+    puttingAway.answered(reply);
     said = !reply.reached
-      ? 'The server cannot be reached: nothing was put away.'
+      ? 'The server cannot be reached. Press again: it is put away once.'
       : reply.ok
         ? ''
         : reply.message;

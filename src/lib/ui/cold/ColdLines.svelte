@@ -5,10 +5,12 @@
   /** Batches out of the cold, each with its clock. */
   const SIGN = { ok: '◔', due: '△', expired: '✕', 'no-limit': '' } as const;
   const WORD = { ok: 'drive', due: 'due: drive now', expired: 'expired', 'no-limit': '' } as const;
-  const toDo = ({ now, canDrive, left }: RunningBatch) =>
-    now.state === 'expired'
-      ? 'do not drive them; put them away'
-      : `${canDrive === left ? 'time for all' : `time for ${canDrive}`} at ${Math.round(cold.perRivetS ?? ASSUMED_PER_RIVET_S)} s a rivet${cold.perRivetS === null ? ' (assumed)' : ''}`;
+  const toDo = ({ now, untold, canDrive, left }: RunningBatch) =>
+    untold
+      ? 'a clock was set back: how long they are out is not known. Do not drive them; put them away'
+      : now.state === 'expired'
+        ? 'do not drive them; put them away'
+        : `${canDrive === left ? 'time for all' : `time for ${canDrive}`} at ${Math.round(cold.perRivetS ?? ASSUMED_PER_RIVET_S)} s a rivet${cold.perRivetS === null ? ' (assumed)' : ''}`;
   /** not all of them can be driven in time */
   const short = ({ now, canDrive, left }: RunningBatch) =>
     now.state !== 'expired' && canDrive < left;

@@ -1,6 +1,7 @@
 import { stockStream, type NewMove, type StockMove } from '$core/stock/stock.ts';
 import { sendMoves } from '$lib/api/events.ts';
 import { call } from '../../client/call';
+import { Once } from '../../client/once';
 
 /**
  * Sends movements of the stock. What was not acknowledged keeps its ids, so that sending it again stores it once.
@@ -8,36 +9,28 @@ import { call } from '../../client/call';
 export class StockDesk {
   sending = $state(false);
   refusal = $state('');
-  #pending: { key: string; moves: StockMove[] } | null = null;
+  readonly #sent = new Once<StockMove[]>();
 
   constructor(private readonly after: () => Promise<void>) {}
 
   /** @returns whether the server has stored it */
   async send(moves: readonly NewMove[]): Promise<boolean> {
-    const key = JSON.stringify(moves);
-    if (this.#pending?.key !== key)
-      this.#pending = {
-        key,
-        moves: moves.map((move) => ({
-          ...move,
-          id: crypto.randomUUID(),
-          at: new Date().toISOString()
-        }))
-      };
+    const sent = this.#sent.of(moves, () =>
+      moves.map((move) => ({ ...move, id: crypto.randomUUID(), at: new Date().toISOString() }))
+    );
     this.sending = true;
     this.refusal = '';
-    const reply = await call(sendMoves(stockStream), { subject: null }, this.#pending.moves);
+    const reply = await call(sendMoves(stockStream), { subject: null }, sent);
     this.sending = false;
+    this.#sent.answered(reply);
     if (!reply.reached) {
       this.refusal = 'The server cannot be reached. Nothing typed is lost: send it again.';
       return false;
     }
     if (!reply.ok) {
-      this.#pending = null;
       this.refusal = reply.message;
       return false;
     }
-    this.#pending = null;
     await this.after();
     return true;
   }

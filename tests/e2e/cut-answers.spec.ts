@@ -1,0 +1,90 @@
+import type { Page } from '@playwright/test';
+import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
+import { expect, openOwn, saved, signIn, test, toStation } from './app.ts';
+
+test.beforeEach(({ page, app }) => signIn(page, app));
+
+/** The next change of this kind is done by the server, and its answer never comes. @returns how often it was sent */
+async function cutAnswer(page: Page, path: string, method: string): Promise<() => number> {
+  let sent = 0;
+  await page.route(path, async (route) => {
+    if (route.request().method() !== method) return route.fallback();
+    sent += 1;
+    if (sent > 1) return route.continue();
+    await route.fetch();
+    return route.abort('connectionreset');
+  });
+  return () => sent;
+}
+
+test('what the server did and could not say is not done twice, nor said not to be done', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, { ...BOTTOM_LAP, alloy: 'DD' }, 'drive');
+  const drive = page.url();
+  const release = await cutAnswer(page, '**/issues', 'POST');
+  const releasing = page.getByRole('button', { name: 'Release it and start driving' });
+  await releasing.click();
+  await expect(page.getByText('Press again: what is here is released once')).toBeVisible();
+  await releasing.click();
+  const part = (await page.getByTestId('tap-card').locator('.part').textContent()) ?? '';
+  expect(release()).toBe(2);
+  await expect(page.getByText('Release 1', { exact: false }).first()).toBeVisible();
+  await expect(page.getByText('Release 2')).toHaveCount(0);
+
+  // rivets come in
+  await page.goto(`${app.url}/stock`);
+  await page.getByRole('textbox', { name: 'Part number' }).fill(part);
+  await page.getByRole('textbox', { name: 'Lot' }).fill('CUT-1');
+  await page.getByRole('textbox', { name: 'How many' }).fill('40');
+  const stock = await cutAnswer(page, '**/api/events/stock**', 'POST');
+  const receive = page.getByRole('button', { name: 'Receive into stock' });
+  await receive.click();
+  await expect(page.getByText('Nothing typed is lost: send it again')).toBeVisible();
+  await receive.click();
+  await expect(page.locator('[data-row*="CUT-1"]')).toContainText('40');
+  expect(stock()).toBe(2);
+
+  // some of them out of the cold
+  await page.goto(drive);
+  await page.getByLabel('Out of the cold, lot CUT-1').fill('9');
+  const out = await cutAnswer(page, '**/api/cold', 'POST');
+  const takeOut = page.getByRole('button', { name: 'Take out, clock runs' });
+  await takeOut.click();
+  await expect(page.getByText('it is taken out once')).toBeVisible();
+  await takeOut.click();
+  const clocks = page.getByTestId('cold-clocks').locator('p');
+  await expect(clocks).toHaveCount(1);
+  await expect(clocks).toContainText('9 of 9');
+  expect(out()).toBe(2);
+
+  // a rivet of them
+  const tap = await cutAnswer(page, '**/api/events/drive/**', 'POST');
+  await page.keyboard.press('Space');
+  await expect.poll(tap, { timeout: 15_000 }).toBe(2);
+  await expect(page.getByTestId('waits')).toHaveCount(0);
+  await expect(clocks).toContainText('8 of 9');
+  await page.reload();
+  await expect(page.getByTestId('tap-card')).toContainText('driven 1 of 50');
+
+  // what is left over goes away once
+  await page.getByLabel('Left over of lot CUT-1').fill('3');
+  const away = await cutAnswer(page, '**/api/events/cold/**', 'POST');
+  const putAway = page.getByRole('button', { name: 'Put away' });
+  await putAway.click();
+  await expect(page.getByText('it is put away once')).toBeVisible();
+  await putAway.click();
+  await expect(clocks).toContainText('5 of 9');
+  expect(away()).toBe(2);
+
+  // a change of the joint: one’s own save is nobody else’s change
+  await toStation(page, 1);
+  const save = await cutAnswer(page, '**/api/joints/*', 'PUT');
+  await page.getByLabel('Joint width').fill('9 1/2');
+  await expect.poll(save, { timeout: 15_000 }).toBe(2);
+  await saved(page);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByLabel('Joint width')).toHaveValue('9 1/2');
+});
