@@ -57,7 +57,12 @@ export const PWA: Partial<SvelteKitPWAOptions> = {
               fetchDidSucceed: async ({ response }) => {
                 if (response.status === 503) throw new Error('away');
                 return response;
-              }
+              },
+              // a page of another build asks for code that this worker has not: it would stand there dead
+              cachedResponseWillBeUsed: ({ cacheName, cachedResponse }) =>
+                Promise.resolve(
+                  cachedResponse?.headers.get('x-pages') === cacheName ? cachedResponse : null
+                )
             }
           ],
           precacheFallback: { fallbackURL: '/away' }

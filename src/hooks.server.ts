@@ -143,6 +143,9 @@ const answer: Handle = async ({ event, resolve }) => {
   if (!response.headers.has('cache-control'))
     response.headers.set('cache-control', 'private, no-store');
   response.headers.set('x-request-id', locals.request);
+  // whoever keeps it knows which build's it is
+  if (response.headers.get('content-type')?.startsWith('text/html'))
+    response.headers.set('x-pages', __PAGES_CACHE__);
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
   return response;

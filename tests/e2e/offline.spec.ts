@@ -59,7 +59,12 @@ test('a joint opened before works for hours without the server: pages open, what
   await page.goto(`${base}/drive`);
   await awake(page);
   await expect(card).toContainText(`driven ${before + 3} of`);
-  // what was never opened here is said not to be there
+  // what was never opened here is said not to be there; a page of another build would stand there dead
+  await page.evaluate(async () => {
+    const name = (await caches.keys()).find((one) => one.startsWith('pages-')) ?? '';
+    const older = new Response('<p>dead</p>', { headers: { 'x-pages': 'pages-older' } });
+    await (await caches.open(name)).put('/records', older);
+  });
   await page.evaluate(() => location.assign('/records'));
   await expect(page.getByRole('alert')).toContainText('was not opened on this device before');
 

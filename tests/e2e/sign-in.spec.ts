@@ -23,6 +23,13 @@ test('a lead enters a mechanic, who comes in by a code, a password and a PIN; an
     await page.getByRole('button', { name: 'Enter, and give a code' }).click();
     code = (await page.getByTestId('code').textContent()) ?? '';
     expect(code).toMatch(/^([A-Z2-9]{4}-){2}[A-Z2-9]{4}$/);
+    await expect(page.getByText('A code for Maro Lind')).toBeVisible();
+    await expect(page.getByLabel('Login')).toHaveValue('');
+    // the only lead stays one, and is shown as one
+    const role = page.getByLabel('Role of Runa Halvik');
+    await role.selectOption('mechanic');
+    await expect(page.getByText('make somebody else one first')).toBeVisible();
+    await expect(role).toHaveValue('lead');
     // another of that login is refused, and what was typed stays
     await page.getByLabel('Name', { exact: true }).fill('Maro L.');
     await page.getByLabel('Login').fill('MARO');

@@ -20,7 +20,16 @@ export const Password = z
   .string('a password is needed')
   .min(12, 'a password has at least 12 characters')
   .max(200, 'a password has at most 200 characters');
-export const Pin = z.string('a PIN is needed').regex(/^\d{6,10}$/, 'a PIN has 6 to 10 figures');
+/** Three tries cost nothing: what everyone tries first is no PIN. */
+const isGuessed = (pin: string): boolean => {
+  const figures = [...pin].map(Number);
+  const steps = figures.slice(1).map((figure, at) => figure - (figures[at] ?? 0));
+  return new Set(figures).size < 3 || new Set(steps).size < 2;
+};
+const Pin = z
+  .string()
+  .regex(/^\d{6,10}$/)
+  .refine((pin) => !isGuessed(pin));
 /** What is only compared is of any shape, within reason. */
 const secret = z.string().max(200, 'that is too long');
 
@@ -37,7 +46,9 @@ export const NewPerson = z.object({ name: Name, login: Login, role: Role });
 export const NewPassword = z.object({ old: secret, password: Password });
 export const OwnPin = z.object({
   password: secret,
-  pin: z.union([z.literal(''), Pin], { error: 'a PIN has 6 to 10 figures' })
+  pin: z.union([z.literal(''), Pin], {
+    error: 'a PIN has 6 to 10 figures, three different ones at least, and is no run like 123456'
+  })
 });
 export const OfPerson = z.object({ person: z.uuid('choose somebody') });
 export const RoleOf = OfPerson.extend({ role: Role });

@@ -21,8 +21,9 @@ async function keepPages(paths: readonly string[]): Promise<void> {
   const pages = await caches.open(PAGES);
   for (const path of paths) {
     const page = await fetch(path, { headers: { accept: 'text/html' } }).catch(() => null);
-    // a redirect leads to signing in: that page is another's
-    if (page?.ok && !page.redirected) await pages.put(path, page);
+    // a redirect leads to signing in: that page is another's; one of a newer build is for a newer worker
+    const isOurs = page?.headers.get('x-pages') === PAGES;
+    if (page?.ok && !page.redirected && isOurs) await pages.put(path, page);
   }
 }
 

@@ -56,7 +56,10 @@
     <button class="act" type="button" onclick={() => location.reload()}>Load it anew</button>
   {/if}
   {#if takeUp}
-    <p>A new version of Zanjador is there.</p>
+    <p>
+      A new version of Zanjador is there. Until it is taken up, pages do not open here without the
+      server.
+    </p>
     <button class="act" type="button" onclick={takeUp}>Take it up: this page loads anew</button>
   {/if}
 </div>

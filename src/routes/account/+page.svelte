@@ -50,7 +50,7 @@
         type="password"
         inputmode="numeric"
         autocomplete="off"
-        hint="6 to 10 figures; empty: none any more"
+        hint="6 to 10 figures, no run like 123456; empty: none any more"
       />
       <button class="act main">Keep it</button>
     </TypedForm>

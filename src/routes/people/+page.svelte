@@ -14,7 +14,9 @@
   const refused = (way: string) => (form?.way === way ? form.message : '');
   /** whose code was just given, by name or login */
   const codeFor = $derived(
-    form?.code ? (data.managed.find(({ id }) => id === form.to)?.name ?? form.to) : ''
+    form?.code
+      ? (data.managed.find(({ id, login }) => id === form.to || login === form.to)?.name ?? form.to)
+      : ''
   );
   const day = (at: Date) => at.toLocaleDateString([], { dateStyle: 'medium' });
 </script>

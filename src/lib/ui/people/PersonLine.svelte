@@ -1,5 +1,6 @@
 <script lang="ts">
   import { ROLES, type Role } from '$core/people/rights.ts';
+  import type { SubmitFunction } from '@sveltejs/kit';
   import { enhance } from '$app/forms';
 
   /** One person in the lead’s list: role, how they come in, a new code, gone or back. */
@@ -27,17 +28,26 @@
     ].filter((way) => way !== '')
   );
   let roleForm = $state<HTMLFormElement>();
+  let roleField = $state<HTMLSelectElement>();
+  /** what is chosen stands only once it is so: a refusal leaves the role as it was */
+  const showRole: SubmitFunction =
+    () =>
+    async ({ update }) => {
+      await update({ reset: false });
+      if (roleField) roleField.value = person.role;
+    };
 </script>
 
 <tr class:gone={!person.active} data-person={person.name}>
   <td><strong>{person.name}</strong>{person.active ? '' : ', has left'}</td>
   <td>{person.login ?? '–'}</td>
   <td>
-    <form method="POST" action="?/role" bind:this={roleForm} use:enhance>
+    <form method="POST" action="?/role" bind:this={roleForm} use:enhance={showRole}>
       <input type="hidden" name="person" value={person.id} />
       <select
         class="field-box"
         name="role"
+        bind:this={roleField}
         aria-label="Role of {person.name}"
         value={person.role}
         disabled={!person.active}

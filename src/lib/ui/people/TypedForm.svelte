@@ -3,7 +3,7 @@
   import { enhance } from '$app/forms';
   import Notice from '../kit/Notice.svelte';
 
-  /** A posted form whose fields stay as they were typed when it is refused, with why above it. */
+  /** A posted form whose fields stay as they were typed while it is refused, and are empty once it is done, with why above it. */
   interface Props {
     action: string;
     /** why it was refused; empty: it was not */
@@ -17,8 +17,8 @@
   method="POST"
   {action}
   use:enhance={() =>
-    ({ update }) =>
-      update({ reset: false })}
+    ({ update, result }) =>
+      update({ reset: result.type === 'success' })}
 >
   {#if refused !== ''}<Notice level="attention" title="Not yet" text={refused} />{/if}
   {@render children()}
