@@ -1,11 +1,12 @@
 import type { z } from 'zod';
 import { CLOCK_HEADER, CLOCK_RIGHT_HEADER } from '$lib/api/endpoint.ts';
 import type { Called } from './call';
-import { dropMoves, keepMove, keptMoves } from './store';
+import { isForGood } from './for-good';
+import { dropMoves, keepMove, keptMoves, setAside } from './store';
 
 const RETRY_MS = 3000;
-/** By these our services refuse for good; anything else is somebody's on the way, or is over in a while. */
-const FOR_GOOD = new Set([400, 404, 409, 413, 422]);
+/** Whoever made it is still there to be told why it is refused; what has waited longer is set aside for them. */
+const STILL_THERE_MS = 30_000;
 /** Sent at once; the rest follows when these are acknowledged. */
 const MOST_AT_ONCE = 500;
 
@@ -31,7 +32,7 @@ interface Ways<M, E> {
 
 /**
  * Moves on their way to the server, in order: kept in this browser until it has acknowledged them, sent again while it
- * is away. What it refuses for good is dropped, with its reason.
+ * is away. What it refuses for good is dropped with its reason, or set aside where it has waited: nobody may be there to read it.
  */
 export class Outbox<M extends { id: string; at: string }, E> implements Clocked {
   waiting = $state.raw<M[]>([]);
@@ -84,12 +85,15 @@ export class Outbox<M extends { id: string; at: string }, E> implements Clocked 
       return;
     }
     // Someone who says who they are, or who may, sends them again; what the server will never take is not kept for ever.
-    if (reply.reached && FOR_GOOD.has(reply.status)) {
+    if (reply.reached && isForGood(reply.status)) {
       this.away = false;
       const [only] = sent;
       if (sent.length === 1 && only) {
         this.refusal = reply.message;
-        this.#drop(sent);
+        if (Date.now() - Date.parse(only.at) > STILL_THERE_MS) {
+          this.#forget(sent);
+          void setAside([only.id], reply.message);
+        } else this.#drop(sent);
         this.ways.refused?.(only, reply.message);
       } else this.#singly = true;
       void this.sendAll();
@@ -132,8 +136,12 @@ export class Outbox<M extends { id: string; at: string }, E> implements Clocked 
     clearTimeout(this.#timer);
   }
 
-  #drop(sent: readonly M[]): void {
+  #forget(sent: readonly M[]): void {
     this.waiting = this.waiting.filter((move) => !sent.includes(move));
+  }
+
+  #drop(sent: readonly M[]): void {
+    this.#forget(sent);
     void dropMoves(sent.map(({ id }) => id));
   }
 }

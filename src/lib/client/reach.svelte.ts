@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { heardNow } from './server-clock';
-import { keptByBox } from './store';
+import { keptEntries } from './store';
 import { sendKept } from './send-kept';
 
 const LOOK_MS = 15_000;
@@ -20,6 +20,8 @@ class Reach {
   /** the page was not made just now: it was kept here, though the server is there; when it was made */
   keptAt = $state<string | null>(null);
   waiting = $state(0);
+  /** what the server will never take, and nobody has let go of */
+  aside = $state(0);
   #timer: ReturnType<typeof setTimeout> | undefined;
   /** looked at once: a page that stays open grows old before everyone’s eyes */
   #madeAt: string | null = null;
@@ -43,6 +45,13 @@ class Reach {
     };
   }
 
+  /** How much lies in this browser. */
+  async count(): Promise<void> {
+    const entries = await keptEntries();
+    this.aside = entries.filter(({ refused }) => refused !== undefined).length;
+    this.waiting = entries.length - this.aside;
+  }
+
   async look(): Promise<void> {
     clearTimeout(this.#timer);
     const reached = await fetch('/ready', {
@@ -58,12 +67,12 @@ class Reach {
       if (madeAt !== null && Date.parse(reached.at) - Date.parse(madeAt) > JUST_NOW_MS)
         this.keptAt = madeAt;
       this.awaySince = null;
-      this.waiting = await sendKept();
+      await sendKept();
     } else {
       this.awaySince ??= Date.now();
       this.wasAway = true;
-      this.waiting = [...(await keptByBox()).values()].flat().length;
     }
+    await this.count();
     this.#timer = setTimeout(() => void this.look(), reached ? LOOK_MS : LOOK_AWAY_MS);
   }
 }

@@ -11,6 +11,7 @@
   let { joint, outboxes }: Props = $props();
   const unsent = $derived(outboxes.reduce((sum, box) => sum + (box?.waiting.length ?? 0), 0));
   $effect(() => {
-    if (unsent === 0) keepPagesSoon(['/', ...STATIONS.map(({ key }) => `/joints/${joint}/${key}`)]);
+    if (unsent === 0)
+      keepPagesSoon(['/', '/waiting', ...STATIONS.map(({ key }) => `/joints/${joint}/${key}`)]);
   });
 </script>

@@ -29,6 +29,7 @@
   const said = $derived(
     reach.awaySince !== null ||
       waits !== '' ||
+      reach.aside > 0 ||
       reach.wasAway ||
       reach.keptAt !== null ||
       takeUp !== null
@@ -45,7 +46,7 @@
         : ''}.
     </p>
   {:else if waits}
-    <p><strong>Not all is stored.</strong> {waits}: open its page to see why.</p>
+    <p><strong>Not all is stored.</strong> {waits}. <a href="/waiting">Look at what waits</a></p>
   {:else if reach.wasAway || reach.keptAt !== null}
     <p>
       {reach.wasAway
@@ -54,6 +55,13 @@
       It may be older than what is stored.
     </p>
     <button class="act" type="button" onclick={() => location.reload()}>Load it anew</button>
+  {/if}
+  {#if reach.aside > 0}
+    <p>
+      <strong>Not stored:</strong>
+      {reach.aside === 1 ? 'an entry' : `${reach.aside} entries`} logged on this device could not be taken.
+      <a href="/waiting">Look at {reach.aside === 1 ? 'it' : 'them'}</a>
+    </p>
   {/if}
   {#if takeUp}
     <p>
@@ -75,5 +83,8 @@
     background: var(--amber-soft);
     color: var(--ink);
     font-size: 0.95rem;
+  }
+  a {
+    text-decoration: underline;
   }
 </style>

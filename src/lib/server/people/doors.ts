@@ -25,6 +25,7 @@ export const DOORS: Readonly<Record<string, Partial<Record<Method, Asks | typeof
   '/who': { GET: 'anyone', POST: 'anyone' },
   '/who/code': { GET: 'anyone', POST: 'anyone' },
   '/who/out': { GET: 'anyone', POST: 'anyone' },
+  '/waiting': { GET: 'signed-in' },
   '/account': { GET: 'signed-in', POST: 'signed-in' },
   '/people': { GET: 'people', POST: 'people' },
   '/rivets': { GET: 'anyone' },

@@ -1,0 +1,126 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { reach } from '$lib/client/reach.svelte';
+  import { dropMoves, keptEntries, type KeptEntry } from '$lib/client/store';
+  import { keptMoveInWords } from '$lib/words/waiting-moves';
+  import { sentence } from '$lib/words/writing';
+  import type { PageData } from './$types';
+
+  /** What was logged on this device and is not stored: what waits, and what the server will never take. */
+  interface Props {
+    data: PageData;
+  }
+  let { data }: Props = $props();
+  const preferences = usePreferences();
+  let entries = $state.raw<KeptEntry[]>([]);
+  let asked = $state('');
+  const read = async () => (entries = await keptEntries());
+  onMount(() => void read());
+  $effect(() => {
+    // sent meanwhile, or set aside
+    void [reach.waiting, reach.aside];
+    void read();
+  });
+
+  const stampOf = (move: unknown) => move as { at?: string; person?: string };
+  const when = (at: string | undefined) =>
+    at === undefined
+      ? ''
+      : new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
+  const nameOf = ({ move }: KeptEntry) => data.names[stampOf(move).person ?? ''] ?? 'somebody';
+  const logOf = ({ box }: KeptEntry) => box.split('/')[0] ?? '';
+
+  function takeOut(): void {
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(
+      new Blob([JSON.stringify(entries, null, 2)], { type: 'application/json' })
+    );
+    link.download = 'zanjador-not-stored.json';
+    link.click();
+    URL.revokeObjectURL(link.href);
+  }
+  async function letGo(id: string): Promise<void> {
+    await dropMoves([id]);
+    asked = '';
+    await reach.count();
+    await read();
+  }
+</script>
+
+<svelte:head><title>Not stored yet · Zanjador</title></svelte:head>
+
+<div class="page waiting">
+  <h1>Logged on this device, not stored</h1>
+  {#if entries.length === 0}
+    <p>Nothing: all that was logged on this device is stored.</p>
+  {:else}
+    <p>
+      What waits goes by itself. What the server could not take stays here until somebody lets go of
+      it: log it where it belongs first. Numbers of holes are those of the release it was logged in;
+      a newer one may count otherwise. Clearing this browser’s data loses all of it.
+    </p>
+    <p><button class="act" type="button" onclick={takeOut}>Take all of it out as a file</button></p>
+    <ul aria-label="Entries that are not stored">
+      {#each entries as entry (entry.id)}
+        <li data-entry={entry.id}>
+          <div>
+            <p>
+              <strong
+                >{sentence(keptMoveInWords(logOf(entry), entry.move, preferences.inWords))}</strong
+              >
+            </p>
+            <p class="hint">
+              {nameOf(entry)}, {when(stampOf(entry.move).at)}
+              {#if entry.page}
+                ·
+                <a href={entry.page.path}>{entry.page.title.replace(/ · Zanjador$/, '')}</a>
+              {/if}
+            </p>
+            <p>
+              {entry.refused === undefined
+                ? '◔ Waits for the server, or for whoever logged it.'
+                : `✕ Not taken: ${entry.refused}`}
+            </p>
+          </div>
+          {#if entry.refused !== undefined && asked === entry.id}
+            <button class="act" type="button" onclick={() => void letGo(entry.id)}
+              >Yes, it is gone then</button
+            >
+          {:else if entry.refused !== undefined}
+            <button class="act" type="button" onclick={() => (asked = entry.id)}
+              >Let go of it</button
+            >
+          {/if}
+        </li>
+      {/each}
+    </ul>
+  {/if}
+</div>
+
+<style>
+  .waiting {
+    display: flex;
+    flex-direction: column;
+    gap: 14px;
+    max-width: 860px;
+  }
+  h1 {
+    font-size: 1.9rem;
+  }
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    gap: 8px 20px;
+    padding: 10px 0;
+    border-top: 1px solid var(--line);
+  }
+  li > div {
+    flex: 1 1 20rem;
+  }
+  a {
+    text-decoration: underline;
+  }
+</style>
