@@ -37,7 +37,8 @@ export const LEADS: Record<FlushLead, string> = {
   nest: 'they nest'
 };
 
-const angle = (degrees: number | null): string =>
+/** An angle beyond what the school of angles tells is nobody’s to assume. */
+export const angle = (degrees: number | null): string =>
   degrees === null ? 'no angle told' : `${degrees}°`;
 
 /** What is done to one sheet, and with which tools. */

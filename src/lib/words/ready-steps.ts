@@ -1,6 +1,7 @@
 import type { CuttingMethod } from '../../core/ready/cutting-advice.ts';
 import type { ReadyStep } from '../../core/ready/step-list.ts';
 import type { StepHazard, StepSaid } from '../../core/ready/step-said.ts';
+import { angle } from './flush.ts';
 import type { WriteLength } from './writing.ts';
 
 /** A step before the first rivet as one reads it; what is not needed is empty. */
@@ -42,7 +43,6 @@ const words = (title: string, say = '', tool = '', setting = ''): Words => ({
 });
 
 const tenThousandths = (lengthIn: number): number => Math.round(lengthIn * 1e4) / 1e4;
-const degrees = (angle: number | null): string => `${angle ?? '–'}°`;
 
 function dimple(said: Extract<StepSaid, { op: 'dimple' }>): Words {
   const { sheet, stack, punchDeg, dieDeg, hot } = said;
@@ -54,7 +54,7 @@ function dimple(said: Extract<StepSaid, { op: 'dimple' }>): Words {
   return words(
     `Dimple ${sheet}${stack === null ? '' : `, ${stack}`}`,
     `${heat}Square on, once; look at the lip for cracks.`,
-    `punch ${degrees(punchDeg)}, die ${degrees(dieDeg)}`
+    `punch ${angle(punchDeg)}, die ${angle(dieDeg)}`
   );
 }
 
