@@ -16,20 +16,28 @@ export function keepPagesSoon(paths: readonly string[]): void {
   );
 }
 
+/** Grows when hands change: what was asked for before is another's. */
+let hands = 0;
+
 async function keepPages(paths: readonly string[]): Promise<void> {
+  const asked = hands;
   await drop((name) => name !== PAGES);
   const pages = await caches.open(PAGES);
   for (const path of paths) {
     const page = await fetch(path, { headers: { accept: 'text/html' } }).catch(() => null);
     // a redirect leads to signing in: that page is another's; one of a newer build is for a newer worker
     const isOurs = page?.headers.get('x-pages') === PAGES;
-    if (page?.ok && !page.redirected && isOurs) await pages.put(path, page);
+    if (!page?.ok || page.redirected || !isOurs) continue;
+    if (asked !== hands) return;
+    // cut off on its way, or no room left: it is kept another time
+    await pages.put(path, page).catch(() => undefined);
   }
 }
 
 /** Pages are of whoever was at the bench: the next one has none of them. */
 export async function forgetPages(): Promise<void> {
   clearTimeout(timer);
+  hands += 1;
   if (typeof caches !== 'undefined') await drop(() => true);
 }
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { giveJson } from '../client/give-file';
   import Notice from '../ui/kit/Notice.svelte';
 
   /** Typing that lies in this browser and cannot be read: said, and given out as it is. Nothing typed is lost. */
@@ -8,13 +9,8 @@
   }
   let { texts, title }: Props = $props();
   let closed = $state(false);
-  function takeOut(): void {
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([texts.join('\n')], { type: 'application/json' }));
-    link.download = `${title.replace(/[^\p{L}\p{N}]+/gu, '-') || 'joint'}-kept.json`;
-    link.click();
-    URL.revokeObjectURL(link.href);
-  }
+  const takeOut = (): void =>
+    giveJson(`${title.replace(/[^\p{L}\p{N}]+/gu, '-') || 'joint'}-kept.json`, ...texts);
 </script>
 
 {#if texts.length > 0 && !closed}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
+  import { giveJson } from '$lib/client/give-file';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { reach } from '$lib/client/reach.svelte';
   import { dropMoves, keptEntries, type KeptEntry } from '$lib/client/store';
@@ -31,15 +32,8 @@
   const nameOf = ({ move }: KeptEntry) => data.names[stampOf(move).person ?? ''] ?? 'somebody';
   const logOf = ({ box }: KeptEntry) => box.split('/')[0] ?? '';
 
-  function takeOut(): void {
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(
-      new Blob([JSON.stringify(entries, null, 2)], { type: 'application/json' })
-    );
-    link.download = 'zanjador-not-stored.json';
-    link.click();
-    URL.revokeObjectURL(link.href);
-  }
+  const takeOut = (): void =>
+    giveJson('zanjador-not-stored.json', JSON.stringify(entries, null, 2));
   async function letGo(id: string): Promise<void> {
     await dropMoves([id]);
     asked = '';

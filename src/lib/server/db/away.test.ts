@@ -15,6 +15,10 @@ describe('a database that does not answer', () => {
     new DatabaseError(coded('57P03') as never),
     new Error('Query read timeout'),
     new Error('Connection terminated unexpectedly'),
+    // asked by somebody who has gone, of a process that ends
+    new Error(
+      'ConnectionManager.getConnection was called after the connection manager was closed!'
+    ),
     new Error('outer', { cause: coded('ECONNRESET') }),
     new Unanswered('no answer within 9 ms')
   ])('%s', (error) => expect(isAway(error)).toBe(true));

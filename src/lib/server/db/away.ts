@@ -5,9 +5,9 @@ import { Unanswered } from './within.ts';
 const GOING = /^(08...|53...|57P0[1-5])$/;
 /** The network's words. */
 const UNREACHED = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'EHOSTUNREACH']);
-/** What the driver says without a code: a connection that ended under it, an answer that never came. */
+/** What the driver says without a code: a connection that ended under it, an answer that never came, a process that ends. */
 const ENDED =
-  /connection terminated|query read timeout|timeout expired|client has encountered a connection error/i;
+  /connection terminated|query read timeout|timeout expired|client has encountered a connection error|connection manager was closed/i;
 
 /** Whether an error says that the database does not answer, rather than that it was asked wrongly. */
 export function isAway(error: unknown): boolean {

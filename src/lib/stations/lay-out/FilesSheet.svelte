@@ -3,6 +3,8 @@
   import Download from '@lucide/svelte/icons/download';
   import { readJointFile } from '$core/exchange/joint-file.ts';
   import { kindOf } from '$core/kinds/joint.ts';
+  import { RefusalBody } from '$lib/api/endpoint.ts';
+  import { giveFile } from '$lib/client/give-file';
   import { textOf } from '$lib/client/read-file';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
@@ -75,16 +77,17 @@
       return;
     }
     if (!reply.ok) {
-      const { message } = (await reply.json()) as { message?: string };
-      refusal = message ?? 'No file could be made.';
+      const said = RefusalBody.safeParse(await reply.json().catch(() => null));
+      refusal = said.success ? said.data.message : 'No file could be made.';
+      return;
+    }
+    const content = await reply.blob().catch(() => null);
+    if (!content) {
+      refusal = 'The file was cut off on its way: ask for it again.';
       return;
     }
     const name = /filename="([^"]+)"/.exec(reply.headers.get('content-disposition') ?? '')?.[1];
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(await reply.blob());
-    link.download = name ?? file;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    giveFile(name ?? file, content);
   }
 
   async function take(file: File): Promise<void> {
