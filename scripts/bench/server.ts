@@ -37,7 +37,8 @@ async function freshDatabase(cluster: string): Promise<string> {
 /** Serves it until stopped. */
 export async function serveDemo(cluster: string): Promise<Served> {
   const databaseUrl = await freshDatabase(cluster);
-  const database = openDatabase(databaseUrl);
+  // a million rows take longer than any page waits
+  const database = openDatabase(databaseUrl, true);
   await migrate(database);
   await seedDemoData(database);
   await database.sequelize.query(

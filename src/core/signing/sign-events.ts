@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answer, notPossible } from '../answer.ts';
+import { CLOCK_SLACK_MS } from '../events/clock-slack.ts';
 import { defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
 import { toldKey, type Missing } from './missing.ts';
 
@@ -28,9 +29,6 @@ export interface SignSubject {
   lastAt: number;
 }
 
-/** Clocks of two devices are no further apart: a sender whose own is further off is asked. */
-const CLOCKS_APART_MS = 120_000;
-
 /** The signature of an issue; there is one, and nothing takes it back: what comes after is a new release. */
 export const signStream = defineStream<SignSubject, SignMove, null, SignEvent | null>({
   name: 'sign',
@@ -42,7 +40,7 @@ export const signStream = defineStream<SignSubject, SignMove, null, SignEvent | 
       return notPossible('hole', { code: 'not-ready-to-sign', open: missing.must.length });
     if (signing === 'another' && drivers.has(person))
       return notPossible('person', { code: 'signs-own-work' });
-    if (Date.parse(at) < lastAt - CLOCKS_APART_MS)
+    if (Date.parse(at) < lastAt - CLOCK_SLACK_MS)
       return notPossible('at', { code: 'signed-before-last' });
     const unread = missing.told.filter((told) => !accepted.includes(toldKey(told)));
     return unread.length > 0

@@ -90,7 +90,8 @@ export class Outbox<M extends { id: string; at: string }, E> implements Clocked 
       const [only] = sent;
       if (sent.length === 1 && only) {
         this.refusal = reply.message;
-        if (Date.now() - Date.parse(only.at) > STILL_THERE_MS) {
+        // of several that are refused together one reads the last answer only
+        if (this.#singly || Date.now() - Date.parse(only.at) > STILL_THERE_MS) {
           this.#forget(sent);
           void setAside([only.id], reply.message);
         } else this.#drop(sent);
