@@ -73,6 +73,16 @@ describe('the log of driving', () => {
     );
   });
 
+  it('says whose a tap is, also to somebody else who sends it again', async () => {
+    const issue = await issued('AD');
+    const other = await addPerson(database(), { name: 'Tove Ask', role: 'mechanic' });
+    const first = tap(3);
+    valueOf(await drive(issue.id, first));
+    const again = await recordMoves(database(), driveEvents, issue.id, [first], other);
+    expect(valueOf(again)).toMatchObject([{ id: first.id, by: 'Odile Marn' }]);
+    expect(await eventsOf(database(), driveEvents, issue.id)).toHaveLength(1);
+  });
+
   it('takes no hole that the issue has not', async () => {
     const issue = await issued('AD');
     expect(await drive(issue.id, tap(500))).toMatchObject({

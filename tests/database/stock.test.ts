@@ -81,6 +81,32 @@ describe('bins of rivets', () => {
     expect((await onHand(database()))['MS20470AD3-3']).toBe(10);
   });
 
+  it('refuse another job or note under the id of what went out', async () => {
+    const [{ binId } = { binId: '' }] = valueOf(await move(received('MS20470AD4-7', 'E', 40)));
+    const out = issued(binId, 8, job);
+    valueOf(await move(out));
+    for (const other of [{ jobId: null }, { note: 'for the tail' }])
+      expect(await move({ ...out, ...other } as StockMove)).toMatchObject({
+        ok: false,
+        reason: 'conflict'
+      });
+    expect((await onHand(database()))['MS20470AD4-7']).toBe(32);
+  });
+
+  it('never wait for each other, whichever way round two bins are named', async () => {
+    const [[one], [two]] = (await Promise.all(
+      ['F', 'G'].map(async (lot) => valueOf(await move(received('MS20470AD4-8', lot, 100))))
+    )) as [{ binId: string }[], { binId: string }[]];
+    const pair = [one?.binId ?? '', two?.binId ?? ''];
+    const outcomes = await Promise.all(
+      Array.from({ length: 20 }, (_, at) =>
+        move(...(at % 2 === 0 ? pair : pair.toReversed()).map((binId) => issued(binId, 1)))
+      )
+    );
+    expect(outcomes.filter(({ ok }) => ok)).toHaveLength(20);
+    expect((await onHand(database()))['MS20470AD4-8']).toBe(160);
+  });
+
   it('take a table whole or not at all', async () => {
     const outcome = await move(
       received('MS20470AD6-8', 'D', 12),
