@@ -37,14 +37,14 @@
     typed = {};
     name = note = refusal = said = '';
   }
-  const number = (text: string) => Number(text.trim().replace(',', '.'));
+  const numberOf = (text: string) =>
+    text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
   const draft = $derived.by(() => {
     if (!profile) return null;
     let multipliers = profile.rules.multipliers;
     for (const limit of LIMITS) {
       const text = typed[limit.key];
-      if (text !== undefined)
-        multipliers = limit.set(multipliers, text.trim() === '' ? NaN : number(text));
+      if (text !== undefined) multipliers = limit.set(multipliers, numberOf(text));
     }
     const renamed = name.trim();
     return RuleProfile.safeParse(
@@ -57,7 +57,7 @@
         ...Object.fromEntries(
           SHOP_COUNTS.flatMap(({ key }) => {
             const text = typed[key];
-            return text === undefined ? [] : [[key, text.trim() === '' ? NaN : number(text)]];
+            return text === undefined ? [] : [[key, numberOf(text)]];
           })
         ),
         multipliers
@@ -84,7 +84,7 @@
     if (!draft?.success) return;
     const reply = await call(saveProfileAt, undefined, { rules: draft.data, note });
     if (!reply.reached)
-      refusal = 'The server could not be reached. What you set is still here; try again: it becomes one version.';
+      refusal = 'The server could not be reached. Try again: it becomes one version.';
     else if (!reply.ok) refusal = reply.message;
     else {
       const { name: saved } = draft.data;
