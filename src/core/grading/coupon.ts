@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Dash, Head } from '../schema/fields.ts';
 import { parseLength } from '../units/parse-length.ts';
+import { typedNumber } from '../units/typed-number.ts';
 
 export const CRITERIA = ['edge', 'pitch', 'diameter', 'height', 'flushness'] as const;
 const Criterion = z.enum(CRITERIA);
@@ -83,7 +84,7 @@ export function readCoupon(
     return NaN;
   };
   const number = (path: string, text: string): number => {
-    const value = text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
+    const value = typedNumber(text);
     if (value >= 0 && value <= MOST_POINTS) return value;
     problems.set(path, 'no-number');
     return NaN;

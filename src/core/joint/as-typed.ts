@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { typedNumber } from '../units/typed-number.ts';
 
 /** A field as it stands on the page. */
 export const AsTyped = z.string().max(200, 'at most 200 characters are kept here').default('');
@@ -29,8 +30,8 @@ interface Bounds {
 /** A plain number typed in a field. */
 export const written = (what: string, { least, most }: Bounds) =>
   z.union([z.number(), z.string()], { error: `${what} is a number` }).transform((text, context) => {
-    const value = typeof text === 'number' ? text : Number(text.trim().replace(',', '.'));
-    if (text !== '' && Number.isFinite(value) && value >= least && value <= most) return value;
+    const value = typeof text === 'number' ? text : typedNumber(text);
+    if (Number.isFinite(value) && value >= least && value <= most) return value;
     context.addIssue({
       code: 'custom',
       message: `${what} is a number from ${least} to ${most}; ${JSON.stringify(text)} was given`

@@ -4,6 +4,7 @@
   import { invalidateAll } from '$app/navigation';
   import { SHOP_COUNTS } from '$core/rules/sampling.ts';
   import { LIMITS } from '$core/rules/limit-settings.ts';
+  import { typedNumber } from '$core/units/typed-number.ts';
   import { SCHOOLS, SHOP_LENGTHS } from '$core/rules/schools.ts';
   import { RuleProfile } from '$core/rules/profile.ts';
   import { problemsOf } from '$core/schema/read.ts';
@@ -37,14 +38,12 @@
     typed = {};
     name = note = refusal = said = '';
   }
-  const numberOf = (text: string) =>
-    text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
   const draft = $derived.by(() => {
     if (!profile) return null;
     let multipliers = profile.rules.multipliers;
     for (const limit of LIMITS) {
       const text = typed[limit.key];
-      if (text !== undefined) multipliers = limit.set(multipliers, numberOf(text));
+      if (text !== undefined) multipliers = limit.set(multipliers, typedNumber(text));
     }
     const renamed = name.trim();
     return RuleProfile.safeParse(
@@ -57,7 +56,7 @@
         ...Object.fromEntries(
           SHOP_COUNTS.flatMap(({ key }) => {
             const text = typed[key];
-            return text === undefined ? [] : [[key, numberOf(text)]];
+            return text === undefined ? [] : [[key, typedNumber(text)]];
           })
         ),
         multipliers

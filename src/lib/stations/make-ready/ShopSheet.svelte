@@ -4,6 +4,7 @@
   import { OPERATION_KEYS, operationTime, OPERATIONS } from '$core/ready/operations.ts';
   import { OwnFigures } from '$lib/api/shop.ts';
   import { problemsOf } from '$core/schema/read.ts';
+  import { typedNumber } from '$core/units/typed-number.ts';
   import { useReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
   import Sheet from '../../ui/kit/Sheet.svelte';
 
@@ -29,7 +30,7 @@
       Object.fromEntries(OPERATION_KEYS.map((op) => [op, text(desk.figures.times[op])]))
     )
   );
-  const number = (typed: string | undefined) => Number((typed ?? '').trim().replace(',', '.'));
+  const number = (typed: string | undefined) => typedNumber(typed ?? '');
   const draft = $derived(
     OwnFigures.safeParse({
       times: Object.fromEntries(

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { headLimits } from '$core/catalog/head-limits.ts';
+  import { typedNumber } from '$core/units/typed-number.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
@@ -23,8 +24,8 @@
   );
   /** a typed multiple of D as a length */
   function asLength(text: string): string {
-    const value = Number(text.trim().replace(',', '.'));
-    return D === null || text.trim() === '' || !Number.isFinite(value)
+    const value = typedNumber(text);
+    return D === null || !Number.isFinite(value)
       ? 'in D'
       : `in D: ${preferences.inWords(value * D)}`;
   }

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { GUN_SIZES } from '$core/catalog/driving-figures.ts';
 import { DrivingTools } from '$core/drive/driving-tools.ts';
 import { parseLength } from '$core/units/parse-length.ts';
+import { typedNumber } from '$core/units/typed-number.ts';
 
 /** One thing that is said of a tool. */
 export interface ToolField {
@@ -147,7 +148,7 @@ function valueOf({ key, kind }: ToolField, typed: string): unknown {
     return read.ok ? read.valueIn : one;
   };
   if (kind === 'text') return text;
-  if (kind === 'number') return text === '' ? undefined : Number(text.replace(',', '.'));
+  if (kind === 'number') return text === '' ? undefined : typedNumber(text);
   if (kind === 'length') return text === '' ? undefined : inches(text);
   if (kind === 'lengths') return text === '' ? [] : text.split(/[,;]/).map((one) => inches(one));
   if (key === 'dash') return text === '' ? null : Number(text);
