@@ -94,10 +94,9 @@ describe('bins of rivets', () => {
   });
 
   it('never wait for each other, whichever way round two bins are named', async () => {
-    const [[one], [two]] = (await Promise.all(
-      ['F', 'G'].map(async (lot) => valueOf(await move(received('MS20470AD4-8', lot, 100))))
-    )) as [{ binId: string }[], { binId: string }[]];
-    const pair = [one?.binId ?? '', two?.binId ?? ''];
+    const pair: string[] = [];
+    for (const lot of ['F', 'G'])
+      pair.push(valueOf(await move(received('MS20470AD4-8', lot, 100)))[0]?.binId ?? '');
     const outcomes = await Promise.all(
       Array.from({ length: 20 }, (_, at) =>
         move(...(at % 2 === 0 ? pair : pair.toReversed()).map((binId) => issued(binId, 1)))
