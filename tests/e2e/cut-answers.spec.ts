@@ -50,7 +50,7 @@ test('what the server did and could not say is not done twice, nor said not to b
   await page.goto(drive);
   await page.getByLabel('Out of the cold, lot CUT-1').fill('9');
   const out = await cutAnswer(page, '**/api/cold', 'POST');
-  const takeOut = page.getByRole('button', { name: 'Take out, clock runs' });
+  const takeOut = page.getByRole('button', { name: 'Take out, clock runs for lot CUT-1' });
   await takeOut.click();
   await expect(page.getByText('it is taken out once')).toBeVisible();
   await takeOut.click();
@@ -69,14 +69,21 @@ test('what the server did and could not say is not done twice, nor said not to b
   await expect(page.getByTestId('tap-card')).toContainText('driven 1 of 50');
 
   // what is left over goes away once
-  await page.getByLabel('Left over of lot CUT-1').fill('3');
+  const leftOver = page.getByLabel('Left over of lot CUT-1');
+  await leftOver.fill('3');
   const away = await cutAnswer(page, '**/api/events/cold/**', 'POST');
-  const putAway = page.getByRole('button', { name: 'Put away' });
+  const putAway = page.getByRole('button', { name: 'Put away of lot CUT-1' });
   await putAway.click();
   await expect(page.getByText('it is put away once')).toBeVisible();
   await putAway.click();
+  // the field is empty once the second has been answered
+  await expect(leftOver).toHaveValue('');
   await expect(clocks).toContainText('5 of 9');
   expect(away()).toBe(2);
+  // none is left out for whoever drives next
+  await leftOver.fill('5');
+  await putAway.click();
+  await expect(clocks).toHaveCount(0);
 
   // a change of the joint: one’s own save is nobody else’s change
   await toStation(page, 1);

@@ -160,7 +160,7 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
   // 10 min at 45 s a rivet, before a pace is known
   await expect(page.getByTestId('advised')).toContainText('Take out at most 13');
   await page.getByLabel('Out of the cold, lot CB-7').fill('13');
-  await page.getByRole('button', { name: 'Take out, clock runs' }).click();
+  await page.getByRole('button', { name: 'Take out, clock runs for lot CB-7' }).click();
   const clocks = page.getByTestId('cold-clocks');
   await expect(clocks).toContainText('13 of 13');
   await page.keyboard.press('Space');

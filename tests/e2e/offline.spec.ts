@@ -102,7 +102,7 @@ test('the clock of a cold batch runs on in a page that is kept here', async ({ p
   await receive(page, app, [part, 'OF-3', '20']);
   await page.goto(drive);
   await page.getByLabel('Out of the cold, lot OF-3').fill('6');
-  await page.getByRole('button', { name: 'Take out, clock runs' }).click();
+  await page.getByLabel('Out of the cold, lot OF-3').press('Enter');
   const clocks = page.getByTestId('cold-clocks');
   await expect(clocks).toContainText('6 of 6');
   await page.reload();
@@ -122,4 +122,10 @@ test('the clock of a cold batch runs on in a page that is kept here', async ({ p
   await page.keyboard.press('Space');
   await expect(page.getByText('its rivets are hard by now')).toBeVisible();
   await app.start();
+  // none is left out for whoever drives next
+  await page.reload();
+  await awake(page);
+  await page.getByLabel('Left over of lot OF-3').fill('6');
+  await page.getByLabel('Left over of lot OF-3').press('Enter');
+  await expect(clocks.getByText('OF-3')).toHaveCount(0);
 });

@@ -139,7 +139,9 @@
             ]}
             onchoose={(value) => (how = value)}
           />
-          <button class="act" type="submit" disabled={person === ''}>Put away</button>
+          <button class="act" type="submit" disabled={person === ''}
+            >Put away<span class="sr-only"> of lot {batch.lot}</span></button
+          >
         </form>
       </div>
     {/each}
@@ -181,7 +183,9 @@
           bind:value={counts[bin.id]}
         />
         <span>of {bin.count} in lot {bin.lot}{bin.place ? `, ${bin.place}` : ''}</span>
-        <button class="act" type="submit" disabled={person === ''}>Take out, clock runs</button>
+        <button class="act" type="submit" disabled={person === ''}
+          >Take out, clock runs<span class="sr-only"> for lot {bin.lot}</span></button
+        >
       </form>
     {/each}
     <Tick
