@@ -4,6 +4,8 @@ import { STATIONS } from '../../src/lib/stations/stations.ts';
 import { openDatabase } from '../../src/lib/server/db/connect.ts';
 import { APPLICATION_ROLE, letApplicationIn } from '../../src/lib/server/db/application-role.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
+import { SESSION_COOKIE } from '../../src/lib/server/people/sessions.ts';
+import { handOf, inDatabase } from '../../scripts/fresh-shop.ts';
 import { freePort, runApp, type RunningApp } from '../../scripts/running-app.ts';
 import { seedDemoData } from '../../scripts/demo-data.ts';
 import { jointFile } from '../../src/core/exchange/joint-file.ts';
@@ -22,19 +24,15 @@ export interface App {
   databaseUrl: string;
 }
 
-/** The session of somebody of the demo, as a browser is given it. */
+/**
+ * The session of somebody of the demo, as a browser is given it. Not by the door: of sign-ins an address has so many a
+ * minute, and a quick machine comes by more often.
+ */
 export async function sessionOf(app: App, name: string): Promise<{ name: string; value: string }> {
-  const page = await (await fetch(`${app.url}/who`)).text();
-  const person = new RegExp(`value="([^"]+)"[^>]*>\\s*<strong[^>]*>${name}`).exec(page)?.[1] ?? '';
-  const answer = await fetch(`${app.url}/who?/demo`, {
-    method: 'POST',
-    headers: { origin: app.url },
-    body: new URLSearchParams({ person }),
-    redirect: 'manual'
-  });
-  const cookie = /session=([^;]+)/.exec(answer.headers.getSetCookie().join());
-  if (!cookie?.[1]) throw new Error(`${name} did not come in`);
-  return { name: 'session', value: cookie[1] };
+  const { headers } = await inDatabase(app.databaseUrl, (database) =>
+    handOf(database, app.url, name)
+  );
+  return { name: SESSION_COOKIE, value: headers['cookie']?.replace(/^[^=]+=/, '') ?? '' };
 }
 
 /** Who is at the bench when a test begins; null: nobody has said so. */

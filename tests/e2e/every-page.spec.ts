@@ -26,7 +26,9 @@ async function everyPage(app: App): Promise<string[]> {
     (await rowsOf<{ id: string }>(database, `${sql} limit 1`))[0]?.id ?? 'none';
   const ids: Record<string, string> = {
     job: await one('select id from jobs order by number'),
-    joint: await one('select joint_id as id from joint_issues order by joint_id'),
+    joint: await one(
+      'select j.id from joints j join joint_issues i on i.joint_id = j.id order by j.title desc'
+    ),
     issue: await one('select subject_id as id from hole_events order by seq'),
     cage: await one('select cage_id as id from cage_settings order by seq'),
     hole: await one('select hole::text as id from hole_events order by seq'),

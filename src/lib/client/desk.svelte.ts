@@ -5,6 +5,7 @@ import { call, type Called } from './call';
 import { whoIsHere } from './who';
 import { takeOlderMoves } from './older-outbox';
 import { Outbox } from './outbox.svelte';
+import { reach } from './reach.svelte';
 
 /** What a desk is opened with. */
 interface Opened<Move, Frozen> {
@@ -69,8 +70,9 @@ export class Desk<Subject, Move extends Stamped, Frozen, State> {
     return may.ok;
   }
 
-  restore(): Promise<void> {
-    return this.outbox.restore();
+  async restore(): Promise<void> {
+    await this.outbox.restore();
+    if (reach.sent > 0) await this.read();
   }
 
   /** Reads what others have stored meanwhile. Events only grow: what is here already stays. */

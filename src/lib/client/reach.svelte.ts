@@ -22,6 +22,8 @@ class Reach {
   waiting = $state(0);
   /** what the server will never take, and nobody has let go of */
   aside = $state(0);
+  /** how often something went to the server that its page had not sent: it reads it from there */
+  sent = 0;
   #timer: ReturnType<typeof setTimeout> | undefined;
   /** looked at once: a page that stays open grows old before everyone’s eyes */
   #madeAt: string | null = null;
@@ -67,7 +69,7 @@ class Reach {
       if (madeAt !== null && Date.parse(reached.at) - Date.parse(madeAt) > JUST_NOW_MS)
         this.keptAt = madeAt;
       this.awaySince = null;
-      await sendKept();
+      await sendKept(() => (this.sent += 1));
     } else {
       this.awaySince ??= Date.now();
       this.wasAway = true;

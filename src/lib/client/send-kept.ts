@@ -24,17 +24,23 @@ async function send(box: string, some: readonly Kept[]): Promise<Sent> {
 /**
  * Sends what waits in this browser for pages that are not open: in order, each box by itself. What the server will never
  * take is set aside, one by one, so that a bad one takes no good one with it. A repeat does no harm: it is stored once.
+ *
+ * @param taken called before what was taken is dropped here: a page that is just being opened reads it from the server
  */
-export async function sendKept(): Promise<void> {
+export async function sendKept(taken: () => void): Promise<void> {
+  const drop = (ids: string[]): Promise<void> => {
+    taken();
+    return dropMoves(ids);
+  };
   for (const [box, kept] of byBox(await keptEntries())) {
     const some = kept.slice(0, MOST_MOVES);
     const sent = await send(box, some);
-    if (sent === 'taken') await dropMoves(some.map(({ id }) => id));
+    if (sent === 'taken') await drop(some.map(({ id }) => id));
     if (typeof sent === 'string') continue;
     for (const one of some) {
       const alone = await send(box, [one]);
       if (alone === 'later') break;
-      if (alone === 'taken') await dropMoves([one.id]);
+      if (alone === 'taken') await drop([one.id]);
       else await setAside([one.id], alone.refused);
     }
   }

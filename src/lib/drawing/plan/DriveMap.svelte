@@ -85,7 +85,14 @@
   };
 </script>
 
-<div class="map" bind:clientWidth={roomPx}>
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<div
+  class="map"
+  bind:clientWidth={roomPx}
+  role="region"
+  aria-label="Rivets in driving order: arrow keys scroll"
+  tabindex="0"
+>
   <MapSheet
     {scene}
     label="Rivets in driving order"

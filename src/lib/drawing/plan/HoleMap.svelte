@@ -46,7 +46,14 @@
   });
 </script>
 
-<div class="map" bind:clientWidth={roomPx}>
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<div
+  class="map"
+  bind:clientWidth={roomPx}
+  role="region"
+  aria-label="Heads by verdict: arrow keys scroll"
+  tabindex="0"
+>
   <MapSheet
     {scene}
     label="Hole map by verdict"
