@@ -4,7 +4,7 @@ import { openDatabase } from '../../src/lib/server/db/connect.ts';
 import { rowsOf } from '../../src/lib/server/db/work.ts';
 import { DOORS } from '../../src/lib/server/people/doors.ts';
 import { STATIONS } from '../../src/lib/stations/stations.ts';
-import { expect, test, type App } from './app.ts';
+import { expect, openDemoLap, test, type App } from './app.ts';
 
 // A lead sees every page there is.
 test.use({ person: 'Runa Halvik' });
@@ -134,4 +134,15 @@ test('whoever asks for little motion gets next to none, and focus is always seen
     });
     expect(seen).toBe('seen');
   }
+});
+
+test('where the system says the colors, what is chosen has an edge', async ({ page, app }) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  await openDemoLap(page, app);
+  const edge = (name: string) =>
+    page
+      .locator('[data-part="item"]', { hasText: name })
+      .first()
+      .evaluate((item) => getComputedStyle(item).outlineStyle);
+  expect([await edge('Figures'), await edge('Gauge plate')]).toEqual(['solid', 'none']);
 });
