@@ -82,8 +82,7 @@ export default defineConfig({
         test: {
           name: 'database',
           environment: 'node',
-          include: ['tests/database/**/*.test.ts'],
-          fileParallelism: false
+          include: ['tests/database/**/*.test.ts']
         }
       },
       {

@@ -19,13 +19,36 @@ export interface Hand {
   person: string;
 }
 
-/** Makes it under a name; what stood under it before is gone. */
-export async function freshShop(clusterUrl: string, name: string): Promise<Shop> {
+/** Statements of the cluster's owner, outside any of its databases. @returns the rows of the last */
+export async function onCluster<Row extends pg.QueryResultRow>(
+  clusterUrl: string,
+  statements: readonly string[]
+): Promise<Row[]> {
   const client = new pg.Client({ connectionString: `${clusterUrl}/postgres` });
   await client.connect();
-  await client.query(`drop database if exists ${name} with (force)`);
-  await client.query(`create database ${name}`);
-  await client.end();
+  try {
+    let rows: Row[] = [];
+    for (const statement of statements) ({ rows } = await client.query<Row>(statement));
+    return rows;
+  } finally {
+    await client.end();
+  }
+}
+
+/** The same database as the application's role is given it. */
+export function asRole(ownerUrl: string, password: string): string {
+  const url = new URL(ownerUrl);
+  url.username = APPLICATION_ROLE;
+  url.password = password;
+  return url.href;
+}
+
+/** Makes it under a name; what stood under it before is gone. */
+export async function freshShop(clusterUrl: string, name: string): Promise<Shop> {
+  await onCluster(clusterUrl, [
+    `drop database if exists ${name} with (force)`,
+    `create database ${name}`
+  ]);
   const ownerUrl = `${clusterUrl}/${name}`;
   const password = randomBytes(16).toString('hex');
   await inDatabase(ownerUrl, async (database) => {
@@ -33,10 +56,7 @@ export async function freshShop(clusterUrl: string, name: string): Promise<Shop>
     await seedDemoData(database);
     await letApplicationIn(database, password);
   });
-  const asRole = new URL(ownerUrl);
-  asRole.username = APPLICATION_ROLE;
-  asRole.password = password;
-  return { ownerUrl, roleUrl: asRole.href };
+  return { ownerUrl, roleUrl: asRole(ownerUrl, password) };
 }
 
 /** Opens a database for one act: connections do not outlive a server that is killed. */

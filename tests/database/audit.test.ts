@@ -1,10 +1,9 @@
-import { beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { rowsOf, rowsSought } from '../../src/lib/server/db/work.ts';
 import { auditReport, isInChain, linkRows } from '../../src/lib/server/audit/chain.ts';
-import { seedDemoData } from '../../scripts/demo-data.ts';
 import { useDatabase } from './database.ts';
 
-const database = useDatabase();
+const database = useDatabase('template_demo');
 /** As somebody does who has the database to themselves. */
 const behind = (sql: string) =>
   rowsSought(
@@ -13,10 +12,6 @@ const behind = (sql: string) =>
     []
   );
 const found = async () => (await auditReport(database())).findings;
-
-beforeAll(async () => {
-  await seedDemoData(database());
-});
 
 describe('the audit chain', () => {
   it('has noted every row of every table that is only added to', async () => {

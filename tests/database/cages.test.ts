@@ -29,6 +29,7 @@ import { useDatabase } from './database.ts';
 import { pdfText } from './pdf-text.ts';
 import { recordCageMoves, recordReady } from './record.ts';
 import { valueOf } from './value-of.ts';
+import { whyNot } from '../support/why-not.ts';
 
 const database = useDatabase();
 let person = '';
@@ -116,7 +117,7 @@ describe('cages', () => {
     const first = valueOf(await beginSetting(database(), cage, setting, person));
     expect(valueOf(await beginSetting(database(), cage, setting, person))).toBe(first);
     const other = { ...setting, setup: setupOf({ dash: 3, holeIn: 0.098 }) };
-    expect((await beginSetting(database(), cage, other, person)).ok).toBe(false);
+    expect(whyNot(await beginSetting(database(), cage, other, person))).toBe('not-possible');
   });
 });
 

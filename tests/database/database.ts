@@ -1,45 +1,45 @@
 import { randomUUID } from 'node:crypto';
-import pg from 'pg';
 import { afterAll, beforeAll } from 'vitest';
+import { onCluster } from '../../scripts/fresh-shop.ts';
 import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts';
-import { migrate } from '../../src/lib/server/db/migrate.ts';
+
+const given = (name: string): string => {
+  const value = process.env[name];
+  if (!value) throw new Error(`${name} is not set: run the tests with ./zanjador test`);
+  return value;
+};
 
 /** The cluster that `./zanjador test` started for the tests. */
-export function clusterUrl(): string {
-  const url = process.env['ZANJADOR_TEST_CLUSTER'];
-  if (!url) throw new Error('ZANJADOR_TEST_CLUSTER is not set: run the tests with ./zanjador test');
-  return url;
-}
+export const clusterUrl = (): string => given('ZANJADOR_TEST_CLUSTER');
 
-async function onCluster(statement: string): Promise<void> {
-  const client = new pg.Client({ connectionString: `${clusterUrl()}/postgres` });
-  await client.connect();
-  try {
-    await client.query(statement);
-  } finally {
-    await client.end();
-  }
-}
+/** The password of the application's role: one a run, since a role is the whole cluster's. */
+export const rolePassword = (): string => given('ZANJADOR_TEST_PASSWORD');
 
-/** Makes an empty database of its own. @returns its address and how to remove it */
-export async function makeDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
+/** What a test's database begins as; the two templates are made once a run. */
+export type Template = 'template0' | 'template_migrated' | 'template_demo';
+
+/** A database of one's own. @returns its address and how to remove it */
+export async function makeDatabase(
+  template: Template
+): Promise<{ url: string; drop: () => Promise<void> }> {
   const name = `test_${randomUUID().replaceAll('-', '')}`;
-  await onCluster(`create database ${name}`);
+  await onCluster(clusterUrl(), [`create database ${name} template ${template}`]);
   return {
     url: `${clusterUrl()}/${name}`,
-    drop: () => onCluster(`drop database ${name} with (force)`)
+    drop: async () => void (await onCluster(clusterUrl(), [`drop database ${name} with (force)`]))
   };
 }
 
 /** A migrated database for one test file. */
-export function useDatabase(): () => Database {
+export function useDatabase(
+  template: Exclude<Template, 'template0'> = 'template_migrated'
+): () => Database {
   let database: Database | undefined;
   let drop: (() => Promise<void>) | undefined;
   beforeAll(async () => {
-    const made = await makeDatabase();
+    const made = await makeDatabase(template);
     drop = made.drop;
     database = openDatabase(made.url);
-    await migrate(database);
   });
   afterAll(async () => {
     await database?.sequelize.close();

@@ -67,7 +67,7 @@ const ids = {
 };
 
 beforeAll(async () => {
-  const made = await makeDatabase();
+  const made = await makeDatabase('template0');
   drop = made.drop;
   database = openDatabase(made.url);
   const { sequelize } = database;
@@ -122,7 +122,8 @@ beforeAll(async () => {
     '0014-graded-coupons',
     '0015-sign-in',
     '0016-only-the-newest-release',
-    '0017-audit-chain'
+    '0017-audit-chain',
+    '0018-as-it-happened'
   ]);
 });
 afterAll(async () => {
@@ -182,7 +183,7 @@ it('an older issue is read and checked on: every hole of its one size, none held
 });
 
 it('two that migrate at once bring it there once; a newer program’s database is refused and left as it is', async () => {
-  const made = await makeDatabase();
+  const made = await makeDatabase('template0');
   const [one, other] = [openDatabase(made.url, true), openDatabase(made.url, true)];
   try {
     const ran = await Promise.all([migrate(one), migrate(other)]);

@@ -66,7 +66,7 @@ const trial = { id: ids.trial, at: AT, kind: 'reading', clicks: 7, flushnessIn: 
 const trialMove = { ...trial, from: 'typed', cameUp: false, ring: false };
 
 beforeAll(async () => {
-  const made = await makeDatabase();
+  const made = await makeDatabase('template0');
   drop = made.drop;
   database = openDatabase(made.url);
   const { sequelize } = database;
@@ -152,7 +152,8 @@ beforeAll(async () => {
     '0014-graded-coupons',
     '0015-sign-in',
     '0016-only-the-newest-release',
-    '0017-audit-chain'
+    '0017-audit-chain',
+    '0018-as-it-happened'
   ]);
 });
 afterAll(async () => {

@@ -9,6 +9,7 @@ import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
 import { valueOf } from './value-of.ts';
+import { whyNot } from '../support/why-not.ts';
 
 const database = useDatabase();
 const LAP = entered('lap', ['0.040', '0.040'], {
@@ -30,8 +31,8 @@ describe('a joint for practice', () => {
     expect(second).toBe(first);
     expect(valueOf(await getJob(database(), first)).data).toBe('practice, no data');
     expect(
-      NewJob.safeParse({ number: 'Practice', title: 't', place: 'p', data: 'd' }).success
-    ).toBe(false);
+      whyNot(NewJob.safeParse({ number: 'Practice', title: 't', place: 'p', data: 'd' }))
+    ).toBe('field number');
   });
 
   it('is never released, and moves under a job to be', async () => {
@@ -43,7 +44,7 @@ describe('a joint for practice', () => {
     const job = valueOf(
       await addJob(database(), { number: '77', title: 't', place: 'p', data: 'd' })
     );
-    expect(await moveFromPractice(database(), joint, practice)).toMatchObject({ ok: false });
+    expect(whyNot(await moveFromPractice(database(), joint, practice))).toBe('conflict');
     valueOf(await moveFromPractice(database(), joint, job));
     expect(valueOf(await getJoint(database(), joint)).job.number).toBe('77');
     valueOf(await issueJoint(database(), joint, 1, person));

@@ -29,6 +29,7 @@ import { settleRivets } from '../../src/lib/server/services/settle-rivets.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
 import { valueOf } from './value-of.ts';
+import { whyNot } from '../support/why-not.ts';
 
 const database = useDatabase();
 const MINUTE = 60_000;
@@ -282,7 +283,7 @@ describe('rivets on record', () => {
     ]);
     expect(history.rework.map(({ kind }) => kind)).toEqual(['out', 'measured']);
     expect(history.driving.map(({ kind }) => kind)).toEqual(['driven', 'driven']);
-    expect((await holeHistory(database(), issue.id, 999)).ok).toBe(false);
+    expect(whyNot(await holeHistory(database(), issue.id, 999))).toBe('not-found');
   });
 });
 

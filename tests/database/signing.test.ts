@@ -29,6 +29,7 @@ import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
 import { pdfText } from './pdf-text.ts';
 import { valueOf } from './value-of.ts';
+import { whyNot } from '../support/why-not.ts';
 
 const database = useDatabase();
 let mechanic: PersonView;
@@ -228,7 +229,7 @@ describe('a signature', () => {
     expect(own).toMatchObject({ ok: false, reason: 'not-possible' });
     expect(own.ok ? '' : own.message).toContain('whoever drove it does not judge it');
     // sent by its driver without a name it is the driver’s all the same
-    expect((await look(issue, head(first ?? 0, 60))).ok).toBe(false);
+    expect(whyNot(await look(issue, head(first ?? 0, 60)))).toBe('not-possible');
     expect((await look(issue, head(first ?? 0, 61, { person: inspector.id }))).ok).toBe(true);
     // the inspector looked at the second too; a blow of theirs comes in after that
     valueOf(await look(issue, head(second ?? 0, 62, { person: inspector.id })));
@@ -250,15 +251,13 @@ describe('a signature', () => {
     const refusedBy = expect.stringContaining('signed') as string;
     expect(await look(issue, head(1, 171))).toMatchObject({ ok: false, message: refusedBy });
     const tap = DriveMove.parse({ ...stamp(172), kind: 'undriven', hole: 1 });
-    expect(await recordMoves(database(), driveEvents, issue.id, [tap], mechanic)).toMatchObject({
-      ok: false
-    });
+    expect(whyNot(await recordMoves(database(), driveEvents, issue.id, [tap], mechanic))).toBe('not-possible');
     const out = { kind: 'out', hole: 1, school: 'under-shank', how: 'plain' };
     expect((await rework(issue, 173, out)).outcome).toMatchObject({
       ok: false,
       message: refusedBy
     });
-    expect(await sign(issue, inspector)).toMatchObject({ ok: false });
+    expect(whyNot(await sign(issue, inspector))).toBe('not-possible');
     // behind the program's back
     await expect(
       rowsOf(

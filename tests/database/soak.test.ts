@@ -4,7 +4,6 @@ import { compare } from '../../scripts/soak/compare.ts';
 import { Ledger } from '../../scripts/soak/ledger.ts';
 import { placesOf } from '../../scripts/soak/places.ts';
 import type { Places } from '../../scripts/soak/writers.ts';
-import { seedDemoData } from '../../scripts/demo-data.ts';
 import { rowsOf } from '../../src/lib/server/db/work.ts';
 import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
@@ -13,13 +12,12 @@ import { useDatabase } from './database.ts';
 import { valueOf } from './value-of.ts';
 
 // The soak itself runs in tests/command; here: that its comparison finds what it looks for.
-const database = useDatabase();
+const database = useDatabase('template_demo');
 let places: Places;
 let person: { id: string; name: string };
 let since = new Date();
 
 beforeAll(async () => {
-  await seedDemoData(database());
   places = await placesOf(database());
   const found = await database().models.Person.findOne({
     where: { role: 'mechanic' },

@@ -21,6 +21,7 @@ import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
 import { squeezerOf } from '../support/tool-setups.ts';
 import { useDatabase } from './database.ts';
 import { valueOf } from './value-of.ts';
+import { whyNot } from '../support/why-not.ts';
 
 const database = useDatabase();
 let person = { id: '', name: 'Odile Marn' };
@@ -123,7 +124,7 @@ describe('settings of tools in the database', () => {
     expect(await record(randomUUID(), squeeze(0, 0.158, true))).toMatchObject({
       reason: 'not-found'
     });
-    expect(await getToolSetting(database(), randomUUID())).toMatchObject({ ok: false });
+    expect(whyNot(await getToolSetting(database(), randomUUID()))).toBe('not-found');
   });
 
   it('are not begun for a rivet that makes no good head', async () => {

@@ -1,17 +1,13 @@
-import { randomBytes } from 'node:crypto';
 import { test as base, expect, type Page } from '@playwright/test';
-import { STATIONS } from '../../src/lib/stations/stations.ts';
-import { openDatabase } from '../../src/lib/server/db/connect.ts';
-import { APPLICATION_ROLE, letApplicationIn } from '../../src/lib/server/db/application-role.ts';
-import { migrate } from '../../src/lib/server/db/migrate.ts';
+import { STATIONS, type StationKey } from '../../src/lib/stations/stations.ts';
+import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { SESSION_COOKIE } from '../../src/lib/server/people/sessions.ts';
-import { handOf, inDatabase } from '../../scripts/fresh-shop.ts';
+import { asRole, handOf, inDatabase } from '../../scripts/fresh-shop.ts';
 import { freePort, runApp, type RunningApp } from '../../scripts/running-app.ts';
-import { seedDemoData } from '../../scripts/demo-data.ts';
-import { jointFile } from '../../src/core/exchange/joint-file.ts';
-import type { EnteredJoint } from '../../src/core/kinds/joint.ts';
-import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
-import { makeDatabase } from '../database/database.ts';
+import type { EnteredJoint, JointKind } from '../../src/core/kinds/joint.ts';
+import { must } from '../../scripts/must.ts';
+import { entered } from '../support/joints.ts';
+import { makeDatabase, rolePassword } from '../database/database.ts';
 
 /** The built application on a port and a database of its own. */
 export interface App {
@@ -66,18 +62,9 @@ export const test = base.extend<Here, { app: App }>({
     // Playwright reads the fixture's needs off this pattern, even when there are none.
     // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
-      const { url: databaseUrl, drop } = await makeDatabase();
-      const database = openDatabase(databaseUrl);
-      await migrate(database);
-      await seedDemoData(database);
+      const made = await makeDatabase('template_demo');
       // served as a shop is: by the role that owns nothing
-      const password = randomBytes(16).toString('hex');
-      await letApplicationIn(database, password);
-      const asRole = new URL(databaseUrl);
-      asRole.username = APPLICATION_ROLE;
-      asRole.password = password;
-      await database.sequelize.close();
-
+      const databaseUrl = asRole(made.url, rolePassword());
       const port = await freePort();
       const url = `http://127.0.0.1:${port}`;
       let running: RunningApp | null = null;
@@ -85,15 +72,15 @@ export const test = base.extend<Here, { app: App }>({
       const app: App = {
         url,
         async start() {
-          running = await runApp(asRole.href, port);
+          running = await runApp(databaseUrl, port);
         },
         async stop() {
           await running?.stop();
           running = null;
         },
-        databaseUrl: asRole.href,
-        async another(databaseUrl = asRole.href) {
-          const other = await runApp(databaseUrl, await freePort());
+        databaseUrl,
+        async another(servedFrom = databaseUrl) {
+          const other = await runApp(servedFrom, await freePort());
           others.push(other);
           return other.url;
         }
@@ -102,7 +89,7 @@ export const test = base.extend<Here, { app: App }>({
       await use(app);
       for (const other of others) await other.stop();
       await app.stop();
-      await drop();
+      await made.drop();
     },
     { scope: 'worker' }
   ]
@@ -110,46 +97,54 @@ export const test = base.extend<Here, { app: App }>({
 
 export { expect };
 
-/** Says who is at the bench. */
+/** Gives the browser somebody's session: they have signed in. */
 export async function signIn(page: Page, app: App, name = 'Ilse Varnholt'): Promise<void> {
-  await page.goto(`${app.url}/who`);
-  await page.getByRole('button', { name }).click();
-  await page.waitForURL(`${app.url}/`);
+  await page.context().addCookies([{ ...(await sessionOf(app, name)), url: app.url }]);
 }
 
-/** Makes a joint in job 0318 and fills in sheets and width. */
+/** A joint's address at a station. */
+export const addressOf = (app: App, joint: string, station: StationKey): string =>
+  `${app.url}/joints/${joint}/${station}`;
+
+/** The joint that a page is at. */
+export const jointOf = (page: Page): string => /joints\/([^/]+)/.exec(page.url())?.[1] ?? '';
+
+/** Goes with the joint that is open to one of its stations, by its address. */
+export const goTo = async (page: Page, app: App, station: StationKey): Promise<void> => {
+  await page.goto(addressOf(app, jointOf(page), station));
+};
+
+/** Makes a joint in job 0318. @returns its id */
+export const jointIn0318 = (app: App, title: string, definition: EnteredJoint): Promise<string> =>
+  inDatabase(app.databaseUrl, async (database) => {
+    const { id } = await database.models.Job.findOne({
+      where: { number: '0318' },
+      rejectOnEmpty: true
+    });
+    return must(await addJoint(database, id, title, definition));
+  });
+
+/** Makes a lap joint in job 0318 with sheets and width, and opens it at Size. */
 export async function makeJoint(
   page: Page,
   app: App,
   title: string,
-  [upper, lower, width]: [string, string, string]
+  [upper, lower, widthIn]: [string, string, string]
 ): Promise<void> {
-  await page.goto(app.url);
-  await page.getByRole('link', { name: /^0318/ }).click();
-  await page.getByLabel('New lap joint').fill(title);
-  await page.getByRole('button', { name: 'Start joint' }).click();
-  await page.waitForURL(/\/carry$/);
-  await page.getByLabel('Thickness of sheet 1').fill(upper);
-  await page.getByLabel('Thickness of sheet 2').fill(lower);
-  await page.getByLabel('Joint width').fill(width);
+  const joint = await jointIn0318(app, title, entered('lap', [upper, lower], { widthIn }));
+  await page.goto(addressOf(app, joint, 'carry'));
 }
 
-/** Begins a joint of a kind in job 0318: Carry is open, nothing filled in. */
+/** Begins a joint of a kind in job 0318: its sheets are there, nothing else is filled in; it is open at Size. */
 export async function beginJoint(
   page: Page,
   app: App,
-  kind: string,
+  kind: JointKind,
   title: string,
   thick: string[]
 ): Promise<void> {
-  await page.goto(app.url);
-  await page.getByRole('link', { name: /^0318/ }).click();
-  await page.locator('.kinds').getByText(kind, { exact: true }).click();
-  await page.getByLabel(`New ${kind}`).fill(title);
-  await page.getByRole('button', { name: 'Start joint' }).click();
-  await page.waitForURL(/\/carry$/);
-  for (const [index, thickness] of thick.entries())
-    await page.getByLabel(`Thickness of sheet ${index + 1}`).fill(thickness);
+  const joint = await jointIn0318(app, title, entered(kind, thick));
+  await page.goto(addressOf(app, joint, 'carry'));
 }
 
 /** A joint of one's own in job 0318, from a definition: for whoever changes it, demo joints being everyone's. */
@@ -157,27 +152,29 @@ export async function openOwn(
   page: Page,
   app: App,
   definition: EnteredJoint,
-  station: string
+  station: StationKey
 ): Promise<void> {
-  await page.goto(app.url);
-  await page.getByRole('link', { name: /^0318/ }).click();
-  const file = jointFile('A joint of its own', definition, DEFAULT_PROFILE);
-  await page.locator('input[name=file]').setInputFiles({
-    name: 'own.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(JSON.stringify(file))
-  });
-  await page.getByRole('button', { name: 'Open it' }).click();
-  await page.waitForURL(/\/carry$/);
-  await page.goto(page.url().replace(/carry$/, station));
+  const joint = await jointIn0318(app, 'A joint of its own', definition);
+  await page.goto(addressOf(app, joint, station));
 }
 
+/** A demo joint that its name fits. @returns its id */
+export const demoJoint = (app: App, name: RegExp): Promise<string> =>
+  inDatabase(app.databaseUrl, async (database) => {
+    const joints = await database.models.Joint.findAll({ order: ['createdAt'] });
+    const found = joints.find(({ title }) => name.test(title));
+    if (!found) throw new Error(`no joint of the demo is called ${name.source}`);
+    return found.id;
+  });
+
 /** Opens a demo joint by its name at a station, to look at it. */
-export async function openDemo(page: Page, app: App, name: RegExp, station: string): Promise<void> {
-  await page.goto(app.url);
-  const link = page.getByRole('link', { name }).first();
-  const id = /joints\/([^/]+)/.exec((await link.getAttribute('href')) ?? '')?.[1] ?? '';
-  await page.goto(`${app.url}/joints/${id}/${station}`);
+export async function openDemo(
+  page: Page,
+  app: App,
+  name: RegExp,
+  station: StationKey
+): Promise<void> {
+  await page.goto(addressOf(app, await demoJoint(app, name), station));
 }
 
 /** Puts rivets into stock: by their part number, those driven cold are kept cold. */

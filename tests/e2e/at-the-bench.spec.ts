@@ -12,7 +12,7 @@ import {
 } from './app.ts';
 
 test('a job is opened, and what is missing is asked for', async ({ page, app }) => {
-  await signIn(page, app);
+  await page.goto(app.url);
   await page.getByRole('button', { name: 'New job' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Job number').fill('0318');
@@ -143,7 +143,6 @@ test('the section is to scale: grip, protrusion and head', async ({ page, app })
 });
 
 test('what the eye saw outweighs a good measurement', async ({ page, app }) => {
-  await signIn(page, app);
   await openDemoLap(page, app);
   await page.locator('[data-testid="hole-map"] [data-hole="40"]').click();
   await page.getByRole('textbox', { name: 'Diameter' }).fill('3/16');
@@ -184,7 +183,6 @@ test('a head looked at when the session is over waits for whoever signs in, unde
 });
 
 test('a layout changed after issuing says so and is issued again', async ({ page, app }) => {
-  await signIn(page, app);
   await makeJoint(page, app, 'Issued twice', ['0.040', '0.040', '6']);
   await saved(page);
   await toStation(page, 6);

@@ -1,4 +1,4 @@
-import { expect, figure, makeJoint, openDemoLap, saved, signIn, test, toStation } from './app.ts';
+import { expect, figure, makeJoint, openDemoLap, saved, test, toStation } from './app.ts';
 
 test('a slipped decimal is asked about, kept as typed, and mended with one tap', async ({
   page,
@@ -48,7 +48,6 @@ test('of two tabs the second is refused, told what changed, and loses nothing', 
   app,
   context
 }) => {
-  await signIn(page, app);
   await makeJoint(page, app, 'Two tabs', ['0.040', '0.040', '8']);
   await saved(page);
   const other = await context.newPage();
@@ -81,7 +80,6 @@ test('of two tabs the second is refused, told what changed, and loses nothing', 
 });
 
 test('typing and readings outlive a dead server', async ({ page, app }) => {
-  await signIn(page, app);
   await makeJoint(page, app, 'Dead server', ['0.040', '0.040', '5']);
   await saved(page);
   await toStation(page, 6);
@@ -106,7 +104,6 @@ test('typing and readings outlive a dead server', async ({ page, app }) => {
 });
 
 test('a reading that cannot be is not recorded', async ({ page, app }) => {
-  await signIn(page, app);
   await openDemoLap(page, app);
   await page.locator('[data-testid="hole-map"] [data-hole="20"]').click();
   await page.getByRole('textbox', { name: 'Diameter' }).fill('1.87');

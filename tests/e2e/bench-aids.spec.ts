@@ -1,7 +1,5 @@
 import { entered } from '../support/joints.ts';
-import { expect, openDemo, openDemoLap, openOwn, signIn, test, toStation } from './app.ts';
-
-test.beforeEach(({ page, app }) => signIn(page, app));
+import { expect, openDemo, openDemoLap, openOwn, test, toStation } from './app.ts';
 
 const LAP = entered('lap', ['0.040', '0.040'], {
   widthIn: '8',

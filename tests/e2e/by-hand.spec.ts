@@ -8,12 +8,9 @@ import {
   openDemo,
   openOwn,
   saved,
-  signIn,
   test,
   toStation
 } from './app.ts';
-
-test.beforeEach(({ page, app }) => signIn(page, app));
 
 const at = async (page: Page, selector: string) => {
   const box = await page.locator(selector).first().boundingBox();

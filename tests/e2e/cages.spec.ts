@@ -1,8 +1,6 @@
 import type { Page } from '@playwright/test';
 import { FLUSH_LAP } from '../../scripts/demo-data.ts';
-import { expect, openOwn, signIn, test, type App } from './app.ts';
-
-test.beforeEach(({ page, app }) => signIn(page, app));
+import { expect, openOwn, test, type App } from './app.ts';
 
 /** A cage of one's own with a pilot for dash 5; its page is open. */
 async function ownCage(page: Page, app: App, name: string, query = ''): Promise<void> {

@@ -1,8 +1,6 @@
 import type { Page } from '@playwright/test';
 import { SPAR_CAP } from '../../scripts/demo-data.ts';
-import { expect, openOwn, signIn, test } from './app.ts';
-
-test.beforeEach(({ page, app }) => signIn(page, app));
+import { expect, openOwn, test } from './app.ts';
 
 /** What the picture really shows of a head and of the scale, in its own pixels. */
 async function truth(page: Page, number: number) {

@@ -1,12 +1,11 @@
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
-import { expect, openOwn, signIn, test, toStation } from './app.ts';
+import { expect, openOwn, test, toStation } from './app.ts';
 
 test('fifty heads by keys only; a figure that cannot be is said where it stands', async ({
   page,
   app
 }) => {
   test.setTimeout(120_000);
-  await signIn(page, app);
   await openOwn(page, app, BOTTOM_LAP, 'check');
   await page.getByRole('button', { name: 'Release it and start checking' }).focus();
   await page.keyboard.press('Enter');
@@ -60,7 +59,6 @@ test('after a bad head one is led outwards from it, at the speed of the keys', a
   page,
   app
 }) => {
-  await signIn(page, app);
   await openOwn(page, app, BOTTOM_LAP, 'check');
   await page.getByRole('button', { name: 'Release it and start checking' }).click();
   const record = async (diameter: string, height = '0.062') => {

@@ -1,9 +1,7 @@
-import { beginJoint, expect, openDemo, signIn, test, toStation } from './app.ts';
-
-test.beforeEach(({ page, app }) => signIn(page, app));
+import { beginJoint, expect, openDemo, test, toStation } from './app.ts';
 
 test('a held-open hole is never asked for at Check', async ({ page, app }) => {
-  await beginJoint(page, app, 'line on a flange', 'Flange to check', ['0.032', '0.040']);
+  await beginJoint(page, app, 'line', 'Flange to check', ['0.032', '0.040']);
   await page.getByLabel('Length of the flange').fill('10');
   await page.getByLabel('Width of the flange').fill('1');
   await page.getByLabel('Bend radius').fill('1/8');

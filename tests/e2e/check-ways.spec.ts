@@ -1,7 +1,5 @@
-import { expect, openOwn, signIn, test } from './app.ts';
+import { expect, openOwn, test } from './app.ts';
 import { BOTTOM_LAP, FLUSH_LAP } from '../../scripts/demo-data.ts';
-
-test.beforeEach(({ page, app }) => signIn(page, app));
 
 test('a plate is made, kept as the shop’s, and heads are held against it by keys', async ({
   page,

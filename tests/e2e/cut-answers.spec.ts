@@ -1,8 +1,6 @@
 import type { Page } from '@playwright/test';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
-import { expect, openOwn, saved, signIn, test, toStation } from './app.ts';
-
-test.beforeEach(({ page, app }) => signIn(page, app));
+import { expect, openOwn, saved, test, toStation } from './app.ts';
 
 /** The next change of this kind is done by the server, and its answer never comes. @returns how often it was sent */
 async function cutAnswer(page: Page, path: string, method: string): Promise<() => number> {

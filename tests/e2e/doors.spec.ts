@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
-import AxeBuilder from '@axe-core/playwright';
-import { expect, openDemoLap, signIn, test, openDemo } from './app.ts';
+import type { StationKey } from '../../src/lib/stations/stations.ts';
+import { demoJoint, expect, test, openDemo } from './app.ts';
+import { wrongOn } from './readable.ts';
 
 const JSON_TYPE = { 'content-type': 'application/json' };
 
@@ -10,11 +11,7 @@ test('changes are refused unless they come from the application’s own pages', 
 }) => {
   const { request } = page;
   await page.goto(app.url);
-  const href = await page
-    .getByRole('link', { name: /Bottom skin lap/ })
-    .first()
-    .getAttribute('href');
-  const joint = /\/joints\/([^/]+)/.exec(href ?? '')?.[1];
+  const joint = await demoJoint(app, /Bottom skin lap/);
   const change = { baseRevision: 1, title: 'Taken over', definition: {} };
   for (const headers of [JSON_TYPE, { ...JSON_TYPE, origin: 'http://evil.example' }]) {
     const refused = await request.put(`${app.url}/api/joints/${joint}`, { headers, data: change });
@@ -68,57 +65,26 @@ test('a link cannot send a person off to another site', async ({ page, app }) =>
   await page.waitForURL(`${app.url}/`);
 });
 
-/** What the accessibility rules of level A and AA say of the page that is open. */
-async function violationsOn(
-  page: Page,
-  what: string,
-  rules: 'all' | 'colours' = 'all'
-): Promise<string[]> {
-  const axe = new AxeBuilder({ page });
-  const { violations } = await (
-    rules === 'all' ? axe.withTags(['wcag2a', 'wcag2aa']) : axe.withRules(['color-contrast'])
-  ).analyze();
-  return violations.map(({ id, nodes }) => `${what} ${id}: ${nodes[0]?.html ?? ''}`);
-}
-
-async function readableDayAndNight(page: Page, what: string): Promise<void> {
-  // colours that are still changing from day to night are neither
+/** What a page shows when it is worked with; colors that still fade from one to the other are neither. */
+async function isReadable(page: Page, what: string): Promise<void> {
   await page.emulateMedia({ reducedMotion: 'reduce' });
-  expect(await violationsOn(page, what)).toEqual([]);
-  // by night nothing but the colours is another
-  await page.getByRole('button', { name: 'Night' }).click();
-  await expect(page.locator('html')).toHaveAttribute('data-mode', 'dark');
-  expect(await violationsOn(page, `${what} by night`, 'colours')).toEqual([]);
-  await page.getByRole('button', { name: 'Day' }).click();
+  expect(await wrongOn(page, what)).toEqual([]);
 }
 
-const joint = (name: RegExp) => async (page: Page) =>
-  ((await page.getByRole('link', { name }).first().getAttribute('href')) ?? '').replace(
-    /\/[^/]+$/,
-    ''
-  );
-// what stands on one page each is the matter of every-page.spec.ts; here are joints of other kinds
-const PLACES: [string, (page: Page) => Promise<string>, string[]][] = [
-  ['a patch', joint(/Hull side, flush patch/), ['/carry', '/lay-out']],
-  ['a flange', joint(/Frame 11 flange/), ['/lay-out', '/make-ready']],
-  [
-    'every station of a lap joint',
-    joint(/Bottom skin lap/),
-    ['/carry', '/lay-out', '/stack', '/make-ready', '/drive', '/check']
-  ]
+// one joint at each station is the matter of every-page.spec.ts; here are pages that other kinds have of their own
+const PLACES: [string, RegExp, StationKey[]][] = [
+  ['a patch', /Hull side, flush patch/, ['carry', 'lay-out']],
+  ['a flange', /Frame 11 flange/, ['lay-out', 'make-ready']]
 ];
-for (const [what, of, paths] of PLACES)
-  test(`${what}: readable and operable, by day and by night`, async ({ page, app }) => {
-    await signIn(page, app);
-    const base = await of(page);
-    for (const path of paths) {
-      await page.goto(app.url + base + path);
-      await readableDayAndNight(page, path);
+for (const [what, name, stations] of PLACES)
+  test(`${what}: readable and operable`, async ({ page, app }) => {
+    for (const station of stations) {
+      await openDemo(page, app, name, station);
+      await isReadable(page, station);
     }
   });
 
 test('setting a cage is readable and operable', async ({ page, app }) => {
-  await signIn(page, app);
   await page.goto(`${app.url}/setups`);
   await page.getByRole('link', { name: 'Set it' }).first().click();
   await page.getByLabel('The sheet to cut').fill('0.05');
@@ -126,24 +92,23 @@ test('setting a cage is readable and operable', async ({ page, app }) => {
   await page.getByLabel('The coupon, as measured').fill('0.04');
   await page.getByLabel('Backing under it').fill('1/8');
   await expect(page.getByTestId('setup-checks')).toBeVisible();
-  await readableDayAndNight(page, 'before the first hole');
+  await isReadable(page, 'before the first hole');
   await page.goto(`${app.url}/setups`);
   await page.getByRole('link', { name: /re-checked/ }).click();
   await expect(page.getByTestId('tape')).toBeVisible();
-  await readableDayAndNight(page, 'a set cage');
+  await isReadable(page, 'a set cage');
   await page.goto(`${app.url}/setups`);
   await page.getByRole('link', { name: /Wing root, flush lap.*not set yet/ }).click();
   await page.getByText('Depth gauge', { exact: true }).click();
   await page.getByRole('button', { name: 'Arithmetic of the next setting' }).click();
-  await readableDayAndNight(page, 'trials');
+  await isReadable(page, 'trials');
 });
 
 test('every panel of Stack is readable and operable', async ({ page, app }) => {
-  await signIn(page, app);
   await openDemo(page, app, /Fin, leading strip/, 'stack');
   for (const panel of ['Driving', 'Layers', 'Flush rule', 'Substitutes']) {
     await page.getByText(panel, { exact: true }).click();
-    expect(await violationsOn(page, panel)).toEqual([]);
+    expect(await wrongOn(page, panel)).toEqual([]);
   }
 });
 
@@ -151,9 +116,8 @@ test('dialogs, the reader and the other views of Lay out are readable and operab
   page,
   app
 }) => {
-  await signIn(page, app);
   await openDemo(page, app, /Frame 11 flange/, 'lay-out');
-  const clean = async (what: string) => expect(await violationsOn(page, what)).toEqual([]);
+  const clean = async (what: string) => expect(await wrongOn(page, what)).toEqual([]);
   for (const view of ['Rework margin', 'Alternatives', 'Layout steps']) {
     await page.getByText(view, { exact: true }).click();
     await clean(view);
@@ -180,7 +144,6 @@ const sideways = (page: Page): Promise<number> =>
     );
 
 test('Setups and a cage’s trials fit a tablet and a phone', async ({ page, app }) => {
-  await signIn(page, app);
   for (const width of [390, 768]) {
     await page.setViewportSize({ width, height: 900 });
     await page.goto(`${app.url}/setups`);
@@ -195,8 +158,7 @@ test('Setups and a cage’s trials fit a tablet and a phone', async ({ page, app
 for (const width of [390, 768, 1280])
   test(`Check fits ${width} px without scrolling sideways`, async ({ page, app }) => {
     await page.setViewportSize({ width, height: 800 });
-    await signIn(page, app);
-    await openDemoLap(page, app);
+    await openDemo(page, app, /Bottom skin lap/, 'check');
     await expect(page.getByTestId('hole-map')).toBeVisible();
     expect(await sideways(page)).toBeLessThanOrEqual(0);
   });
@@ -205,8 +167,7 @@ test('what is broken is refused in words, never by a fault of the server', async
   page,
   app
 }) => {
-  await openDemoLap(page, app);
-  const joint = /joints\/([^/]+)/.exec(page.url())?.[1] ?? '';
+  const joint = await demoJoint(app, /Bottom skin lap/);
   const headers = { origin: app.url, 'content-type': 'application/json' };
   const job = (await (await page.request.get(`${app.url}/`)).text()).match(
     /\/jobs\/([\w-]{36})/

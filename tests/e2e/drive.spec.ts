@@ -1,18 +1,6 @@
 import type { Page } from '@playwright/test';
 import { BOTTOM_LAP, SPAR_CAP } from '../../scripts/demo-data.ts';
-import {
-  beginJoint,
-  expect,
-  openOwn,
-  receive,
-  saved,
-  signIn,
-  test,
-  toStation,
-  type App
-} from './app.ts';
-
-test.beforeEach(({ page, app }) => signIn(page, app));
+import { beginJoint, expect, openOwn, receive, saved, test, toStation, type App } from './app.ts';
 
 /** A lap of one's own, released for driving. */
 async function released(page: Page, app: App): Promise<void> {
@@ -318,7 +306,7 @@ test.describe('by touch on a tablet', () => {
     page,
     app
   }) => {
-    await beginJoint(page, app, 'line on a flange', 'Flange to drive', ['0.032', '0.040']);
+    await beginJoint(page, app, 'line', 'Flange to drive', ['0.032', '0.040']);
     await page.getByLabel('Length of the flange').fill('10');
     await page.getByLabel('Width of the flange').fill('1');
     await page.getByLabel('Bend radius').fill('1/8');

@@ -1,10 +1,10 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { openDatabase } from '../../src/lib/server/db/connect.ts';
 import { rowsOf } from '../../src/lib/server/db/work.ts';
 import { DOORS } from '../../src/lib/server/people/doors.ts';
 import { STATIONS } from '../../src/lib/stations/stations.ts';
 import { expect, openDemoLap, test, type App } from './app.ts';
+import { wrongOn } from './readable.ts';
 
 // A lead sees every page there is.
 test.use({ person: 'Runa Halvik' });
@@ -53,14 +53,6 @@ async function everyPage(app: App): Promise<string[]> {
       : [path];
   });
 }
-
-const wrongOn = async (page: Page, what: string, colors = false): Promise<string[]> => {
-  const axe = new AxeBuilder({ page });
-  const { violations } = await (
-    colors ? axe.withRules(['color-contrast']) : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa'])
-  ).analyze();
-  return violations.map(({ id, nodes }) => `${what} ${id}: ${nodes[0]?.html.slice(0, 200) ?? ''}`);
-};
 
 /** Twice the size of letters: what is cut off, and whether one must scroll sideways. */
 const cutOffAtTwice = (page: Page): Promise<string[]> =>

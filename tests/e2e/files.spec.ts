@@ -1,19 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import DxfParser from 'dxf-parser';
-import {
-  beginJoint,
-  expect,
-  figure,
-  holes,
-  openDemo,
-  saved,
-  signIn,
-  test,
-  toStation
-} from './app.ts';
-
-test.beforeEach(({ page, app }) => signIn(page, app));
+import { beginJoint, expect, figure, holes, openDemo, saved, test, toStation } from './app.ts';
 
 async function download(page: Page, name: string): Promise<{ name: string; path: string }> {
   const waiting = page.waitForEvent('download');
@@ -141,7 +129,7 @@ test('wrong and hostile files are refused in words, and nothing is lost', async 
 });
 
 test('existing holes come in from DXF and CSV', async ({ page, app }) => {
-  await beginJoint(page, app, 'line on a flange', 'Old flange', ['0.032', '0.040']);
+  await beginJoint(page, app, 'line', 'Old flange', ['0.032', '0.040']);
   await page.getByLabel('Length of the flange').fill('10');
   await page.getByLabel('Width of the flange').fill('1');
   await page.getByLabel('Bend radius').fill('1/8');

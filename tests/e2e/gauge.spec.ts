@@ -1,9 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import DxfParser from 'dxf-parser';
-import { expect, signIn, test } from './app.ts';
-
-test.beforeEach(({ page, app }) => signIn(page, app));
+import { expect, test } from './app.ts';
 
 test('the gauge plate comes out full size and is judged when it is made', async ({ page, app }) => {
   await page.goto(`${app.url}/gauge`);

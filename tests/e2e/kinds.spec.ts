@@ -6,15 +6,12 @@ import {
   makeJoint,
   openDemo,
   saved,
-  signIn,
   test,
   toStation
 } from './app.ts';
 
-test.beforeEach(({ page, app }) => signIn(page, app));
-
 test('a butt splice: rows on both sides, a strap, two grips', async ({ page, app }) => {
-  await beginJoint(page, app, 'butt splice', 'Web splice', ['0.040', '0.050']);
+  await beginJoint(page, app, 'splice', 'Web splice', ['0.040', '0.050']);
   await page.getByLabel('Joint width').fill('6');
   await page.getByLabel('Gap between').fill('1/8');
   await page.getByLabel('Far skin').fill('0.032');
@@ -39,7 +36,7 @@ test('a flush rectangular patch: insert, doubler, reliefs, and a stop-drilled cr
   page,
   app
 }) => {
-  await beginJoint(page, app, 'rectangular patch', 'Side patch', ['0.032', '0.040']);
+  await beginJoint(page, app, 'patch', 'Side patch', ['0.032', '0.040']);
   await page.getByLabel('How wide').fill('4');
   await page.getByLabel('How high').fill('3');
   await page.getByText('No: attachment only').click();
@@ -64,7 +61,7 @@ test('a round patch: rings on bolt circles, marked from their centre lines', asy
   page,
   app
 }) => {
-  await beginJoint(page, app, 'round patch', 'Bilge patch', ['0.032', '0.040']);
+  await beginJoint(page, app, 'round', 'Bilge patch', ['0.032', '0.040']);
   await page.getByLabel('Diameter of the cut-out').fill('3');
   await page.getByText('Left open').click();
   await page.getByText('No: attachment only').click();
@@ -80,7 +77,7 @@ test('a round patch: rings on bolt circles, marked from their centre lines', asy
 });
 
 test('a line on a flange: divided between two holes, clear of the bend', async ({ page, app }) => {
-  await beginJoint(page, app, 'line on a flange', 'Frame line', ['0.032', '0.040']);
+  await beginJoint(page, app, 'line', 'Frame line', ['0.032', '0.040']);
   await page.getByLabel('Length of the flange').fill('10');
   await page.getByLabel('Width of the flange').fill('3/4');
   await page.getByLabel('Bend radius').fill('1/8');
@@ -123,11 +120,7 @@ test('a frame round a clear panel: each side by itself, holes that let it grow',
   page,
   app
 }) => {
-  await beginJoint(page, app, 'frame round a clear panel', 'Side window', [
-    '0.040',
-    '0.125',
-    '0.050'
-  ]);
+  await beginJoint(page, app, 'panel', 'Side window', ['0.040', '0.125', '0.050']);
   await page.getByLabel('Width of the clear panel').fill('20');
   await page.getByLabel('Height').fill('12');
   await page.getByLabel('Width of the frame strip').fill('1');
@@ -142,7 +135,7 @@ test('a frame round a clear panel: each side by itself, holes that let it grow',
 });
 
 test('a member between two straps: single and double shear', async ({ page, app }) => {
-  await beginJoint(page, app, 'splice between two straps', 'Stringer', ['0.040', '0.063', '0.040']);
+  await beginJoint(page, app, 'double-strap', 'Stringer', ['0.040', '0.063', '0.040']);
   await page.getByLabel('Width of the broken member').fill('4');
   await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
   await expect(figure(page, 'Rivets needed')).toContainText('39');
@@ -176,11 +169,7 @@ test('strength over pitch says what governs and where the joint stands', async (
 });
 
 test('a broken stringer: lines along it, rows across as the other way', async ({ page, app }) => {
-  await beginJoint(page, app, 'splice between two straps', 'Stringer splice', [
-    '0.040',
-    '0.050',
-    '0.040'
-  ]);
+  await beginJoint(page, app, 'double-strap', 'Stringer splice', ['0.040', '0.050', '0.040']);
   await page.getByLabel('Width of the broken member').fill('1');
   await page.getByLabel('Joint location').selectOption('stringer');
   await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });

@@ -1,7 +1,6 @@
-import { expect, figure, makeJoint, saved, signIn, test, toStation } from './app.ts';
+import { expect, figure, makeJoint, saved, test, toStation } from './app.ts';
 
 test('a lap joint from bare sheets to a judged head, over a restart', async ({ page, app }) => {
-  await signIn(page, app);
   await makeJoint(page, app, 'Keel lap, bay 3', ['0.040', '.040', '10 3/4']);
 
   await test.step('Carry: 3 t = 0.120 takes dash 4; 6.2 an inch × 10.75 = 66.65, 67 rivets, shear', async () => {

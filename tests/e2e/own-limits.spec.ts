@@ -1,11 +1,10 @@
-import { expect, openOwn, saved, signIn, test } from './app.ts';
+import { expect, openOwn, saved, test } from './app.ts';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
 
 test('heads held against the joint’s own data, measured with a caliper that has a button', async ({
   page,
   app
 }) => {
-  await signIn(page, app);
   await openOwn(page, app, BOTTOM_LAP, 'stack');
   await page.getByRole('radio', { name: 'The joint’s own data' }).check({ force: true });
   const sheet = page.getByRole('complementary', { name: 'Worksheet' });

@@ -1,11 +1,10 @@
-import { expect, openDemo, signIn, test } from './app.ts';
+import { expect, openDemo, test } from './app.ts';
 
 for (const [width, height] of [
   [1280, 800],
   [390, 780]
 ] as const)
   test(`the reader says one mark at a time at ${width} px`, async ({ page, app }) => {
-    await signIn(page, app);
     await openDemo(page, app, /Bottom skin lap/, 'lay-out');
     await page.setViewportSize({ width, height });
     await page.getByRole('button', { name: /Read out/ }).click();
@@ -36,7 +35,6 @@ for (const [width, height] of [
   });
 
 test('in the reader Space and Enter press the button that has the focus', async ({ page, app }) => {
-  await signIn(page, app);
   await openDemo(page, app, /Bottom skin lap/, 'lay-out');
   await page.getByRole('button', { name: /Read out/ }).click();
   await expect(page.getByRole('button', { name: 'Next mark' })).toBeFocused();
@@ -52,7 +50,6 @@ test('in the reader Space and Enter press the button that has the focus', async 
 });
 
 test('the content is one key away, and every joint page has its heading', async ({ page, app }) => {
-  await signIn(page, app);
   await openDemo(page, app, /Bottom skin lap/, 'stack');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Bottom skin lap, bay 9: Stack');
   // the first thing that takes the focus, and it shows once it has it
@@ -65,7 +62,6 @@ test('the content is one key away, and every joint page has its heading', async 
 });
 
 test('a whole row fits the reader, whatever its longest mark', async ({ page, app }) => {
-  await signIn(page, app);
   await openDemo(page, app, /Front spar cap/, 'lay-out');
   await page.setViewportSize({ width: 390, height: 780 });
   await page.getByRole('button', { name: /Read out/ }).click();

@@ -1,9 +1,8 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
-import { expect, openDemo, signIn, test } from './app.ts';
+import { expect, openDemo, test } from './app.ts';
 
 test('a bad head is found in the records, and its hole tells its story', async ({ page, app }) => {
-  await signIn(page, app);
   await page.goto(`${app.url}/records`);
   await page.getByLabel('Lot', { exact: true }).fill('K-2207');
   await page.getByRole('combobox', { name: 'Found' }).selectOption('over-driven');
@@ -33,7 +32,6 @@ test('what is asked goes from view to view, sorts, and leaves as a table', async
   page,
   app
 }) => {
-  await signIn(page, app);
   await page.goto(`${app.url}/records?joint=tip+float`);
   await page.getByRole('link', { name: 'Diameter' }).click();
   const table = page.getByRole('table', { name: 'Rivets on record' });
@@ -80,7 +78,6 @@ test('what is asked goes from view to view, sorts, and leaves as a table', async
 });
 
 test('the lot is told while driving and stands beside each rivet', async ({ page, app }) => {
-  await signIn(page, app);
   await openDemo(page, app, /Bottom skin lap, bay 9/, 'drive');
   const lot = page.getByTestId('run-lot');
   await expect(lot).toContainText('Lot not told');

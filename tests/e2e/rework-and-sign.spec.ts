@@ -59,7 +59,6 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
   });
 
   await test.step('Ilse looks at the heads: one is driven too far', async () => {
-    await signIn(page, app);
     await page
       .getByRole('link', { name: /Bilge strake lap/ })
       .first()
@@ -111,7 +110,6 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
   });
 
   await test.step('Ilse looks at every head, the new one first', async () => {
-    await signIn(page, app);
     await page
       .getByRole('link', { name: /Bilge strake lap/ })
       .first()

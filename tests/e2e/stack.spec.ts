@@ -1,9 +1,7 @@
 import type { Page } from '@playwright/test';
 import { BOTTOM_LAP, FIN_STRIP, FLUSH_LAP } from '../../scripts/demo-data.ts';
 import { newSheet } from '../../src/core/joint/sheets.ts';
-import { expect, figure, openOwn, saved, signIn, test, toStation } from './app.ts';
-
-test.beforeEach(({ page, app }) => signIn(page, app));
+import { expect, figure, openOwn, saved, test, toStation } from './app.ts';
 
 const box = async (page: Page, selector: string) => {
   const found = await page.getByTestId('section').locator(selector).first().boundingBox();

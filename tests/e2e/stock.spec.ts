@@ -1,8 +1,6 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
-import { expect, signIn, test } from './app.ts';
-
-test.beforeEach(({ page, app }) => signIn(page, app));
+import { expect, test } from './app.ts';
 
 test('rivets come in, go out to a job and are counted again', async ({ page, app }) => {
   await page.goto(`${app.url}/stock`);

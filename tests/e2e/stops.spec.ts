@@ -1,10 +1,9 @@
-import { expect, makeJoint, signIn, test, toStation } from './app.ts';
+import { expect, makeJoint, test, toStation } from './app.ts';
 
 test('a stop travels: its station, all after it, the release; a tick means looked at as it is', async ({
   page,
   app
 }) => {
-  await signIn(page, app);
   await makeJoint(page, app, 'Nose skin, flush', ['0.040', '0.040', '7 3/16']);
   const line = page.getByRole('navigation', { name: 'Stations' });
   const stationLink = (key: string) => line.locator(`a[href$="/${key}"]`);
@@ -56,7 +55,6 @@ test('a stop travels: its station, all after it, the release; a tick means looke
 });
 
 test('a layout that is not possible hides no stop behind it', async ({ page, app }) => {
-  await signIn(page, app);
   await makeJoint(page, app, 'Two things wrong', ['0.040', '0.040', '7 3/16']);
   await page.getByText('Flush 100°', { exact: true }).click();
   await page.getByText('5', { exact: true }).click();

@@ -1,8 +1,6 @@
 import type { Page } from '@playwright/test';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
-import { expect, openOwn, signIn, test, type App } from './app.ts';
-
-test.beforeEach(({ page, app }) => signIn(page, app));
+import { expect, openOwn, test, type App } from './app.ts';
 
 const guide = (page: Page) => page.getByTestId('guide');
 const divisions = (page: Page) => page.getByRole('textbox', { name: 'Divisions closed' });

@@ -1,7 +1,8 @@
-import { expect, openDemo, signIn, test } from './app.ts';
+import type { StationKey } from '../../src/lib/stations/stations.ts';
+import { expect, openDemo, test } from './app.ts';
 
 /** What somebody who hears the page meets at each station, in its order. */
-const STATIONS: [string, RegExp[]][] = [
+const STATIONS: [StationKey, RegExp[]][] = [
   [
     'carry',
     [
@@ -52,7 +53,6 @@ const STATIONS: [string, RegExp[]][] = [
 
 for (const [station, meets] of STATIONS)
   test(`the tree of ${station} names what it holds`, async ({ page, app }) => {
-    await signIn(page, app);
     await openDemo(page, app, /Bottom skin lap/, station);
     await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
     const main = page.locator('main');

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { resultOf } from '../../../tests/support/cases';
 import { plateSays, type PlateLook } from './plate-look';
+import { whyNot } from '../../../tests/support/why-not.ts';
 
 /** Dash 5, D = 0.15625: 1.3 D = 0.203125, 1.75 D = 0.2734375, 0.38 D = 0.059375, 0.65 D = 0.1015625. */
 const PLATE = {
@@ -85,8 +86,8 @@ describe('a gauge plate with upper holes', () => {
   });
 
   it('refuses a plate that is no gauge', () => {
-    expect(plateSays(5, 'standard', look({ plate: { ...PLATE, headHoleIn: 0.2 } }))).toMatchObject({
-      ok: false
-    });
+    expect(whyNot(plateSays(5, 'standard', look({ plate: { ...PLATE, headHoleIn: 0.2 } })))).toBe(
+      'no-gauge'
+    );
   });
 });

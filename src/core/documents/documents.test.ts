@@ -120,8 +120,11 @@ describe('a joint of an earlier version', () => {
       ok: false,
       problem: { code: 'told', text: expect.stringContaining('newer') as string }
     });
-    expect(JOINT_DOCUMENT.read(1, [])).toMatchObject({ ok: false });
-    expect(JOINT_DOCUMENT.read(1, { ...PLACED_LINE, fixed: [null] })).toMatchObject({ ok: false });
+    expect(JOINT_DOCUMENT.read(1, [])).toMatchObject({ ok: false, path: '' });
+    expect(JOINT_DOCUMENT.read(1, { ...PLACED_LINE, fixed: [null] })).toMatchObject({
+      ok: false,
+      path: 'fixed.0.kind'
+    });
   });
 });
 

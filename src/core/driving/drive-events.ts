@@ -14,7 +14,7 @@ import {
 import { DrivingAccess } from './access.ts';
 import { coldBatch } from '../drive/cold-batch.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';
-import { latestLots, type RivetLot } from './rivet-lots.ts';
+import type { RivetLot } from './rivet-lots.ts';
 
 /** A quick look at a head just driven: good, more of it, or somebody looks again. */
 export const QuickLook = z.enum(['good', 'more', 'again']);
@@ -202,7 +202,7 @@ const handsOf = (event: HoleMove): string[] =>
     ? [...new Set([event.person ?? [], event.hands?.gun ?? [], event.hands?.bar ?? []].flat())]
     : [];
 
-/** The tap that was made last counts, whenever it came in. */
+/** A hole after one thing more that happened at it. */
 function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
   const { at, by } = event;
   const was: HoleDriven = last ?? {
@@ -220,7 +220,6 @@ function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
   };
   const times = was.times + (event.kind === 'driven' ? 1 : 0);
   const people = [...new Set([...was.people, ...handsOf(event)])];
-  if (!later(at, last?.at)) return { ...was, times, people };
   if (event.kind === 'undriven') {
     // one that was hit before is still in
     if (was.before?.driven) return { ...was.before, at, by };
@@ -303,32 +302,30 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
     const holes = new Map(from.holes);
     const seen = new Map(from.seen);
     let { order, access } = from;
+    const lots = new Map(from.lots);
+    // a rivet's life begins when it goes in: nothing passes to it from the one that was in before
+    const since = sinceOf(rework);
+    for (const [number, { hitAt }] of from.holes)
+      if (Date.parse(hitAt) < (since.get(number) ?? -Infinity)) holes.delete(number);
     for (const event of events) {
       if (event.kind === 'ordered') {
-        const { school, order: own, at } = event;
-        if (later(at, order?.at)) order = { school, order: own, at };
+        order = { school: event.school, order: event.order, at: event.at };
       } else if (event.kind === 'placed') {
-        const { access: told, at, by } = event;
-        if (later(at, access?.at)) access = { access: told, at, by };
+        access = { access: event.access, at: event.at, by: event.by };
       } else if (event.kind === 'loaded') {
+        lots.set(event.part, { lot: event.lot, at: event.at, by: event.by });
+      } else if (Date.parse(event.at) < (since.get(event.hole) ?? -Infinity)) {
         continue;
       } else if (event.kind === 'seen') {
         const { hole: number, diameterIn, plusMinusIn, camera, simulated, at, by } = event;
-        if (later(at, seen.get(number)?.at))
-          seen.set(number, { diameterIn, plusMinusIn, camera, simulated, at, by });
+        seen.set(number, { diameterIn, plusMinusIn, camera, simulated, at, by });
       } else holes.set(event.hole, holeAfter(holes.get(event.hole), event));
-    }
-    // a rivet that was taken out since is not the one that is to be in now
-    for (const [number, since] of sinceOf(rework)) {
-      const hole = holes.get(number);
-      if (hole && Date.parse(hole.hitAt) < since) holes.delete(number);
     }
     // what was seen before the last blow is of another head
     for (const [number, { at }] of seen) {
       const hole = holes.get(number);
       if (!hole?.driven || Date.parse(hole.hitAt) > Date.parse(at)) seen.delete(number);
     }
-    const loaded = events.flatMap((event) => (event.kind === 'loaded' ? [event] : []));
-    return { holes, seen, order, access, lots: latestLots(loaded, from.lots) };
+    return { holes, seen, order, access, lots };
   }
 });

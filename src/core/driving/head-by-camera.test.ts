@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CircleFit, diameterByCircle, seenVerdict } from './head-by-camera';
+import { whyNot } from '../../../tests/support/why-not.ts';
 
 const fit = (change: Partial<CircleFit> = {}) =>
   CircleFit.parse({ circlePx: 240, scalePx: 500, scaleIn: 0.5, standoffIn: 2, ...change });
@@ -28,8 +29,8 @@ describe('a head by a circle laid round it', () => {
       ok: false,
       error: { said: { code: 'lens-too-near' } }
     });
-    expect(CircleFit.safeParse({ ...fit(), circlePx: 0 }).success).toBe(false);
-    expect(CircleFit.safeParse({ ...fit(), scalePx: -3 }).success).toBe(false);
+    expect(whyNot(CircleFit.safeParse({ ...fit(), circlePx: 0 }))).toBe('field circlePx');
+    expect(whyNot(CircleFit.safeParse({ ...fit(), scalePx: -3 }))).toBe('field scalePx');
   });
 
   it('is never called good where a limit lies within its uncertainty', () => {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Answer } from '../answer.ts';
+import { asHappened } from './as-happened.ts';
 
 /** No shop logs before or after these: the year of such an instant is a broken clock’s. */
 const [FIRST_YEAR, YEAR_AFTER] = ['2000', '2200'];
@@ -57,14 +58,23 @@ export interface Stream<Subject, Move extends Stamped, Frozen, State> {
    * the server again under its lock.
    */
   follow(subject: Subject, state: State, move: Move): Answer<Frozen>;
-  /** The state after some events, in the order recorded; `from` is the state before them. */
+  /**
+   * The state after some events, each once, in the order in which they happened; of one instant in the order given. `from` is
+   * the state before them: none of what made it happened after them.
+   */
   project(subject: Subject, events: readonly Recorded<Move, Frozen>[], from?: State): State;
 }
 
-/** Ties a stream's types together. */
+/**
+ * A stream. Its own `project` is given events as they happened, each once: devices are away, send late and send twice, and
+ * none of that may change what came of it.
+ */
 export const defineStream = <Subject, Move extends Stamped, Frozen, State>(
   stream: Stream<Subject, Move, Frozen, State>
-): Stream<Subject, Move, Frozen, State> => stream;
+): Stream<Subject, Move, Frozen, State> => ({
+  ...stream,
+  project: (subject, events, from) => stream.project(subject, asHappened(events), from)
+});
 
 type Without<T> = T extends unknown ? Omit<T, 'id' | 'at' | 'person'> : never;
 /** A move before its sender has given it an id and an instant. */

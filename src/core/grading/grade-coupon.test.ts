@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { EnteredCoupon, readCoupon, type Coupon } from './coupon';
 import { gradeCoupon } from './grade-coupon';
+import { whyNot } from '../../../tests/support/why-not.ts';
 
 const entered = (changes: Partial<EnteredCoupon> = {}): EnteredCoupon =>
   EnteredCoupon.parse({
@@ -130,7 +131,9 @@ describe('a coupon as typed', () => {
 
   it('is graded by each criterion once', () => {
     const one = { key: 'edge', expected: '', limit: '', points: '', readings: [] };
-    expect(EnteredCoupon.safeParse({ ...entered(), criteria: [one, one] }).success).toBe(false);
+    expect(whyNot(EnteredCoupon.safeParse({ ...entered(), criteria: [one, one] }))).toBe(
+      'field criteria'
+    );
   });
 
   it('takes readings under and over the skin', () => {

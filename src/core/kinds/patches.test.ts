@@ -50,7 +50,8 @@ describe('a rectangular patch', () => {
     // of a plate without an insert it is no matter what was typed while there was one
     expect(layoutOf(plate({ insertEdgeIn: '9/16' })).checks.every(({ ok }) => ok)).toBe(true);
     expect(flush('9/16').checks.find(({ rule }) => rule === 'edge-max')).toMatchObject({
-      ok: false
+      ok: false,
+      valueIn: 0.5625
     });
   });
 

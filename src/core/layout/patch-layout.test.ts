@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { holdsWorkedCases, resultOf } from '../../../tests/support/cases';
 import { patchLayout, PatchLayoutInput } from './patch-layout';
 import { notation, refusal } from '../../../tests/support/words';
+import { whyNot } from '../../../tests/support/why-not.ts';
 
 const ASKED: PatchLayoutInput = {
   cutoutIn: { w: 5, h: 3.5 },
@@ -42,16 +43,16 @@ describe('a rectangular patch', () => {
       leastW: 2,
       leastH: 2
     });
-    for (const change of [
-      { edgeIn: '0' },
-      { edgeIn: '1201' },
-      { clearanceIn: '-0.1' },
-      { cornerRadiusIn: '0' },
-      { cutoutIn: { w: '0', h: '1' } },
-      { cutoutIn: { w: '1201', h: '1' } },
-      { leastW: 1 }
-    ])
-      expect(PatchLayoutInput.safeParse({ ...told, ...change }).success).toBe(false);
+    for (const [field, change] of [
+      ['edgeIn', { edgeIn: '0' }],
+      ['edgeIn', { edgeIn: '1201' }],
+      ['clearanceIn', { clearanceIn: '-0.1' }],
+      ['cornerRadiusIn', { cornerRadiusIn: '0' }],
+      ['cutoutIn.w', { cutoutIn: { w: '0', h: '1' } }],
+      ['cutoutIn.w', { cutoutIn: { w: '1201', h: '1' } }],
+      ['leastW', { leastW: 1 }]
+    ] as const)
+      expect(whyNot(PatchLayoutInput.safeParse({ ...told, ...change }))).toBe(`field ${field}`);
   });
 
   it('opens to its arithmetic', () => {

@@ -5,6 +5,7 @@ import { KINDS } from '../kinds/joint';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { attempt } from './attempt';
 import { plan } from './plan';
+import { whyNot } from '../../../tests/support/why-not.ts';
 
 /** What one types first of each kind. */
 const SIZES: Record<JointKind, object> = {
@@ -74,7 +75,7 @@ describe('a joint that is not possible, drawn', () => {
     const { made } = tried('line', ['0.040', '0.040'], line);
     expect(made?.ghost?.way.change).toEqual({ carries: 'attach' });
     const held = tried('line', ['0.040', '0.040'], { ...line, lengthIn: '1/2', carries: 'attach' });
-    expect(held.planned.layout.ok).toBe(false);
+    expect(whyNot(held.planned.layout)).toBe('line-too-short');
     expect(held.made?.ghost?.way.said.code).not.toBe('attachment-only');
   });
 });

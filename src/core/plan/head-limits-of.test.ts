@@ -10,6 +10,7 @@ import { DEFAULT_PROFILE } from '../rules/profile';
 import { HeadLimitsName } from '../schema/fields';
 import { plan } from './plan';
 import { headLimitsOf } from './head-limits-of';
+import { whyNot } from '../../../tests/support/why-not.ts';
 
 const OWN = {
   ownHeads: true,
@@ -117,6 +118,6 @@ describe('head limits of a joint’s own data', () => {
   });
 
   it.each(['own:1:2', 'own:a:b:c:d', 'own', 'standard '])('are no %s', (text) => {
-    expect(HeadLimitsName.safeParse(text).success).toBe(false);
+    expect(whyNot(HeadLimitsName.safeParse(text))).toBe('field ');
   });
 });

@@ -9,6 +9,7 @@ import { plan } from './plan';
 import type { Plan, PlannedStack } from './plan-shape';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { waysOut } from './ways-out';
+import { whyNot } from '../../../tests/support/why-not.ts';
 
 const entered = (change: Partial<EnteredOf<'lap'>>, ...thick: string[]): EnteredOf<'lap'> => ({
   ...newJoint('lap'),
@@ -143,7 +144,7 @@ describe('the plan of a lap joint', () => {
 
   it('carries a refusal through to everything that rests on it', () => {
     const result = planned({ dash: 8 }, '0.032', '0.032');
-    expect(result.required?.ok).toBe(false);
+    expect(result.required && whyNot(result.required)).toBe('rivet-too-large');
     expect(result.layout).toEqual(result.required);
     expect(result.holes).toEqual([]);
     expect(stackOf(result).length.ok).toBe(true);

@@ -3,6 +3,7 @@ import { resultOf } from '../../../tests/support/cases';
 import type { IssuedFacts, IssuedHole } from '../issue/issue';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { decideHole, type FoundHole } from './decide-hole';
+import { whyNot } from '../../../tests/support/why-not.ts';
 
 const facts = (changes: Partial<IssuedFacts> = {}): IssuedFacts => ({
   dash: 4,
@@ -145,8 +146,8 @@ describe('what becomes of an empty hole', () => {
       ok: false,
       error: { said: { code: 'no-room-frozen' } }
     });
-    expect(decideHole(facts(), { ...hole(), room: null }, found()).ok).toBe(false);
-    expect(decideHole(facts(), hole(), found({ widestIn: 0.12 })).ok).toBe(false);
+    expect(whyNot(decideHole(facts(), { ...hole(), room: null }, found()))).toBe('no-room-frozen');
+    expect(whyNot(decideHole(facts(), hole(), found({ widestIn: 0.12 })))).toBe('hole-too-small');
     // 1.31 for 0.131
     expect(decideHole(facts(), hole(), found({ widestIn: 1.31 }))).toMatchObject({
       ok: false,

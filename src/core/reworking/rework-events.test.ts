@@ -13,6 +13,7 @@ import {
   type ReworkSubject
 } from './rework-events';
 import { ReworkMove } from './rework-moves';
+import { whyNot } from '../../../tests/support/why-not.ts';
 
 const MINUTE = 60_000;
 const BEGAN = Date.parse('2031-05-02T08:00:00Z');
@@ -104,20 +105,25 @@ describe('a rivet that is taken out', () => {
 
   it('keeps the order of the work', () => {
     const bench = new Bench();
-    expect(bench.try(1, { kind: 'measured', hole: 1, widestIn: 0.13, seen: [] }).ok).toBe(false);
-    expect(bench.try(1, { kind: 'still-in', hole: 1 }).ok).toBe(false);
+    expect(whyNot(bench.try(1, { kind: 'measured', hole: 1, widestIn: 0.13, seen: [] }))).toBe(
+      'rework-order'
+    );
+    expect(whyNot(bench.try(1, { kind: 'still-in', hole: 1 }))).toBe('rework-order');
     bench.do(2, { ...OUT, hole: 1 });
-    expect(bench.try(3, { ...OUT, hole: 1 }).ok).toBe(false);
-    for (const number of [4, 9]) expect(bench.try(3, { ...OUT, hole: number }).ok).toBe(false);
+    expect(whyNot(bench.try(3, { ...OUT, hole: 1 }))).toBe('rework-order');
+    expect(whyNot(bench.try(3, { ...OUT, hole: 4 }))).toBe('held-open');
+    expect(whyNot(bench.try(3, { ...OUT, hole: 9 }))).toBe('no-such-hole');
   });
 
   it('takes nothing that is dated before what it follows on', () => {
     const bench = new Bench();
     bench.do(10, { ...OUT, hole: 1 });
     // else a look at the rivet that came out would count as one at the next
-    expect(bench.try(5, { kind: 'measured', hole: 1, widestIn: 0.13, seen: [] }).ok).toBe(false);
+    expect(whyNot(bench.try(5, { kind: 'measured', hole: 1, widestIn: 0.13, seen: [] }))).toBe(
+      'rework-order'
+    );
     bench.do(12, { kind: 'measured', hole: 1, widestIn: 0.13, seen: [] });
-    expect(bench.try(11, { ...OUT, hole: 1 }).ok).toBe(false);
+    expect(whyNot(bench.try(11, { ...OUT, hole: 1 }))).toBe('rework-order');
   });
 
   it('goes back to what was there when it was logged by mistake', () => {
@@ -169,6 +175,21 @@ describe('a question to the data holder', () => {
     then
   });
 
+  it('is not answered before it was put; of older logs an answer dated so counts all the same', () => {
+    const bench = new Bench();
+    const asked = bench.do(5, { kind: 'referred', hole: null, question: 'Which primer?' });
+    expect(whyNot(bench.try(4, answer(asked, { what: 'nothing' })))).toBe('rework-order');
+    const events = [
+      { ...stamped(5, { kind: 'referred', hole: null, question: '?' }), by: 'Ilse', frozen: null }
+    ] as ReworkEvent[];
+    const early = stamped(4, answer(events[0]?.id ?? '', { what: 'nothing' }));
+    const state = reworkStream.project(ISSUE, [
+      ...events,
+      { ...early, by: 'Ilse', frozen: null } as ReworkEvent
+    ]);
+    expect(state.referrals.get(events[0]?.id ?? '')?.answered?.id).toBe(early.id);
+  });
+
   it('is answered once, and an empty hole takes what the answer says', () => {
     const bench = new Bench();
     bench.do(1, { ...OUT, hole: 1 });
@@ -178,7 +199,7 @@ describe('a question to the data holder', () => {
       hole: 1,
       question: 'A crack 0.02 long. Stop drill?'
     });
-    expect(bench.try(4, answer(asked, { what: 'leave' })).ok).toBe(false);
+    expect(whyNot(bench.try(4, answer(asked, { what: 'leave' })))).toBe('rework-order');
     const blind = {
       fastener: 'blind rivet of the data holder’s list',
       drillIn: 0.164,
@@ -199,7 +220,9 @@ describe('a question to the data holder', () => {
     const bench = new Bench();
     const asked = bench.do(1, { kind: 'referred', hole: 2, question: 'Bar dent beside it?' });
     const rivet = { dash: 5, partNumber: 'MS20470AD5-6', lengthIn: 0.375, holeIn: 0.159 };
-    expect(bench.try(2, answer(asked, { what: 'rivet', dash: 5, rivet })).ok).toBe(false);
+    expect(whyNot(bench.try(2, answer(asked, { what: 'rivet', dash: 5, rivet })))).toBe(
+      'rework-order'
+    );
     bench.do(3, answer(asked, { what: 'leave' }));
     expect(bench.stage(2)).toBe('left');
     expect(asReworked(ISSUE, bench.state)).toBe(ISSUE);
@@ -260,8 +283,10 @@ describe('a question to the data holder', () => {
 
   it('is none that nobody put, and none of a signed release', () => {
     expect(
-      new Bench().try(1, answer('00000000-0000-4000-8000-00000000ffff', { what: 'nothing' })).ok
-    ).toBe(false);
+      whyNot(
+        new Bench().try(1, answer('00000000-0000-4000-8000-00000000ffff', { what: 'nothing' }))
+      )
+    ).toBe('no-such-referral');
     const signed = new Bench({ ...ISSUE, signed: { by: 'Tomas' } });
     expect(signed.try(1, { ...OUT, hole: 1 })).toMatchObject({
       ok: false,

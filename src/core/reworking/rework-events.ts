@@ -178,6 +178,7 @@ function mayFollow(
   if (move.kind === 'answered') {
     const asked = state.referrals.get(move.referral);
     if (!asked) return notPossible('referral', { code: 'no-such-referral' });
+    if (Date.parse(move.at) < Date.parse(asked.at)) return OUT_OF_ORDER(asked.hole ?? 0);
     if (asked.answered)
       return notPossible('referral', { code: 'answered-already', by: asked.answered.answeredBy });
     // only an empty hole takes a rivet or a fastener
@@ -304,5 +305,20 @@ export const reworkStream = defineStream<ReworkSubject, ReworkMove, ReworkFrozen
   Move: ReworkMove,
   Frozen: ReworkFrozen,
   follow: mayFollow,
-  project: (_, events, from = NO_REWORK) => events.reduce(after, from)
+  project: (_, events, from = NO_REWORK) => inTurn(events, from).reduce(after, from)
 });
+
+/** An answer of a device whose clock was behind comes after its question all the same. */
+function inTurn(events: readonly ReworkEvent[], { referrals }: ReworkState): ReworkEvent[] {
+  const asked = new Set(referrals.keys());
+  const early: Extract<ReworkEvent, { kind: 'answered' }>[] = [];
+  return events.flatMap((event): ReworkEvent[] => {
+    if (event.kind === 'answered' && !asked.has(event.referral)) {
+      early.push(event);
+      return [];
+    }
+    if (event.kind !== 'referred') return [event];
+    asked.add(event.id);
+    return [event, ...early.filter(({ referral }) => referral === event.id)];
+  });
+}

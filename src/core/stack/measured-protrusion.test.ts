@@ -5,6 +5,7 @@ import { definition, planned } from '../../../tests/support/joints';
 import { DEFAULT_MULTIPLIERS } from '../rules/multipliers';
 import { heldAt, layersOf } from './layers';
 import { measuredProtrusion, type CauseSaid } from './measured-protrusion';
+import { whyNot } from '../../../tests/support/why-not.ts';
 
 const sheets = heldAt(
   layersOf(
@@ -117,9 +118,9 @@ describe('a rivet put in and measured', () => {
     const over = measure(0.3);
     expect(over).toMatchObject({ ok: false, error: { code: 'not-possible' } });
     expect(over.ok ? '' : refusal(over.error)).toMatch(/0\.3 in/);
-    expect(measure(0).ok).toBe(false);
+    expect(whyNot(measure(0))).toBe('protrusion-outside');
     // the whole shank: nothing would be held
-    expect(measure(0.28125).ok).toBe(false);
+    expect(whyNot(measure(0.28125))).toBe('protrusion-outside');
     expect(measure(0.28).ok).toBe(true);
   });
 });

@@ -65,14 +65,14 @@ export type NewMove = Unstamped<StockMove>;
 /** A stored movement of one bin. `counted` sets what is there, the others add and take. */
 export type StockEvent = Recorded<StockMove, null>;
 
-/** @returns what is in a bin after its events, in the order they were recorded */
+/** @returns what is in a bin after its events, in the order in which they happened; never less than nothing */
 export const balanceOf = (
   events: readonly Pick<StockEvent, 'kind' | 'count'>[],
   from = 0
 ): number =>
   events.reduce(
     (held, { kind, count: moved }) =>
-      kind === 'counted' ? moved : kind === 'received' ? held + moved : held - moved,
+      kind === 'counted' ? moved : Math.max(0, kind === 'received' ? held + moved : held - moved),
     from
   );
 

@@ -170,8 +170,8 @@ function judged(setup: ToolSetup, made: Made): Pick<MadeOne, 'verdict' | 'good'>
   return { verdict, good: verdict === 'accept' && findings.length === 0 };
 }
 
-/** Projects the events of a setting, in the order they were recorded; `from` is the state before them. */
-export function toolState(
+/** Projects the events of a setting, as they happened; `from` is the state before them. */
+function toolState(
   setup: ToolSetup,
   events: readonly ToolEvent[],
   from: ToolState = UNTRIED
@@ -184,10 +184,7 @@ export function toolState(
   for (const event of events) {
     const { id, at, by } = event;
     if (event.kind === 'trial') state.trials.push({ id, trial: event.trial, at, by, struck: null });
-    else if (event.kind === 'struck') {
-      const struck = state.trials.find((trial) => trial.id === event.trial);
-      if (struck) struck.struck = event.why;
-    } else if (event.kind === 'kept' && event.frozen) state.found = { ...event.frozen, at, by };
+    else if (event.kind === 'kept' && event.frozen) state.found = { ...event.frozen, at, by };
     else if (event.kind === 'withdrawn') state.withdrawn = { why: event.why, at, by };
     else if (event.kind === 'made')
       state.made.push({
@@ -200,6 +197,12 @@ export function toolState(
         by
       });
   }
+  // by whichever clock it was struck
+  for (const event of events)
+    if (event.kind === 'struck') {
+      const struck = state.trials.find((trial) => trial.id === event.trial);
+      if (struck) struck.struck = event.why;
+    }
   return state;
 }
 

@@ -6,6 +6,7 @@ import { alternatives } from '../../plan/alternatives';
 import type { JointLayout } from '../../plan/plan-shape';
 import { waysOut } from '../../plan/ways-out';
 import { DEFAULT_PROFILE } from '../../rules/profile';
+import { whyNot } from '../../../../tests/support/why-not.ts';
 
 const stringer = (widthIn: string, thick: string, change = {}) =>
   definition('double-strap', ['0.040', thick, '0.040'], {
@@ -84,7 +85,7 @@ describe('a broken stringer between two straps', () => {
   it('asked for rows across that do not fit, has its lines along as the nearest way out', () => {
     const across = stringer('1', '0.050', { run: 'across' });
     const plan = planned(across);
-    expect(plan.layout.ok).toBe(false);
+    expect(whyNot(plan.layout)).toBe('too-many-for-rows');
     expect(
       waysOut(across, DEFAULT_PROFILE, plan).map(({ said }) => wayInWords(said, inInches))[0]
     ).toBe('set the rivets in lines along the member');
@@ -120,7 +121,9 @@ describe('a broken stringer between two straps', () => {
       ok: false,
       error: { said: { code: 'no-room-between-edges', widthIn: 0.5625 } }
     });
-    expect(planned(stringer('0.52', '0.050', { run: 'along', rows: 3 })).layout.ok).toBe(false);
+    expect(whyNot(planned(stringer('0.52', '0.050', { run: 'along', rows: 3 })).layout)).toBe(
+      'no-room-between-edges'
+    );
   });
 
   it('holds a hole near the far strap end against the far end of the metal', () => {

@@ -3,11 +3,12 @@ import { setupOf } from '../../../../tests/support/cages';
 import { isTrusted, offerFor, type RememberedSetting } from './remembered';
 import { recheckStatus } from './rechecks';
 import type { Unstamped } from '../../events/stream';
-import { CageMove, cageStream, settingState, type CageEvent, type ReadingFrom } from './setting';
+import { CageMove, cageStream, type CageEvent, type ReadingFrom } from './setting';
 import type { CageSetup } from './setup';
 import { cageOfStep, type StepSetting } from './step-cage';
 import { recheckInWords, refusal, settingInWords } from '../../../../tests/support/words';
 import { problemsOf } from '../../schema/read';
+import { whyNot } from '../../../../tests/support/why-not.ts';
 
 const SETUP = setupOf();
 const AT = '2026-11-23T10:00:00.000Z';
@@ -16,7 +17,7 @@ const idOf = (number: number): string =>
 
 type Loose = Unstamped<CageMove>;
 const follow = (setup: CageSetup, events: readonly CageEvent[], move: CageMove) =>
-  cageStream.follow(setup, settingState(setup, events), move);
+  cageStream.follow(setup, cageStream.project(setup, events), move);
 const moveOf = (number: number, move: Loose): CageMove => ({
   ...move,
   id: idOf(number),
@@ -57,7 +58,7 @@ const recheck = (afterHoles: number, flushnessIn: number): Loose => ({
 
 describe('the events of a setting', () => {
   it('freeze what was found when it is finished', () => {
-    const { found, rechecks } = settingState(SETUP, storing(SETUP, ...SET));
+    const { found, rechecks } = cageStream.project(SETUP, storing(SETUP, ...SET));
     expect(found).toEqual({
       clicks: 9,
       deepestIn: 0.0011,
@@ -83,7 +84,7 @@ describe('the events of a setting', () => {
       reading(9, 0.0014),
       { kind: 'finished', afterHoles: 0 }
     );
-    const state = settingState(SETUP, events);
+    const state = cageStream.project(SETUP, events);
     expect(state.readings).toHaveLength(4);
     expect(state.readings[0]).toMatchObject({ struck: 'chips under the cage' });
     expect(state.found).toMatchObject({ holes: 3, proudestIn: 0.0014 });
@@ -98,12 +99,16 @@ describe('the events of a setting', () => {
       reading(9, 0.0012)
     );
     // whole, or in two parts: the same
-    const whole = settingState(SETUP, events);
-    const parts = settingState(SETUP, events.slice(2), settingState(SETUP, events.slice(0, 2)));
+    const whole = cageStream.project(SETUP, events);
+    const parts = cageStream.project(
+      SETUP,
+      events.slice(2),
+      cageStream.project(SETUP, events.slice(0, 2))
+    );
     expect(parts).toEqual(whole);
     expect(whole.readings.map(({ struck }) => struck)).toEqual([null, 'chips', null]);
     expect(whole.counted).toHaveLength(2);
-    expect(settingState(SETUP, [])).toEqual({
+    expect(cageStream.project(SETUP, [])).toEqual({
       readings: [],
       counted: [],
       found: null,
@@ -112,8 +117,8 @@ describe('the events of a setting', () => {
       practice: false
     });
     const looked = storing(SETUP, ...SET, recheck(10, 0.001), recheck(20, 0.0015));
-    const upTo = settingState(SETUP, looked.slice(0, 5));
-    expect(settingState(SETUP, looked.slice(5), upTo).rechecks).toHaveLength(2);
+    const upTo = cageStream.project(SETUP, looked.slice(0, 5));
+    expect(cageStream.project(SETUP, looked.slice(5), upTo).rechecks).toHaveLength(2);
     // a second look after as many holes is one
     expect(
       storing(SETUP, ...SET, recheck(10, 0.001), recheck(10, 0.001), {
@@ -122,22 +127,22 @@ describe('the events of a setting', () => {
       })
     ).toHaveLength(7);
     expect(
-      settingState(SETUP, storing(SETUP, ...SET, { kind: 'withdrawn', why: 'new cutter' }))
+      cageStream.project(SETUP, storing(SETUP, ...SET, { kind: 'withdrawn', why: 'new cutter' }))
         .withdrawn
     ).toEqual({ why: 'new cutter', at: AT, by: 'Odile Marn' });
   });
 
   it.each([
-    { kind: 'struck', reading: idOf(1), why: '  ' },
-    { kind: 'struck', reading: 'one', why: 'x' },
-    { kind: 'withdrawn', why: 'x'.repeat(121) },
-    { kind: 'finished', afterHoles: -1 },
-    { kind: 'finished', afterHoles: 0.5 },
-    { kind: 'finished', afterHoles: 100_001 },
-    { ...reading(9, 0.001), from: 'guessed' },
-    { kind: 'melted' }
-  ])('are no %j', (move) => {
-    expect(CageMove.safeParse(moveOf(1, move as Loose)).success).toBe(false);
+    ['why', { kind: 'struck', reading: idOf(1), why: '  ' }],
+    ['reading', { kind: 'struck', reading: 'one', why: 'x' }],
+    ['why', { kind: 'withdrawn', why: 'x'.repeat(121) }],
+    ['afterHoles', { kind: 'finished', afterHoles: -1 }],
+    ['afterHoles', { kind: 'finished', afterHoles: 0.5 }],
+    ['afterHoles', { kind: 'finished', afterHoles: 100_001 }],
+    ['from', { ...reading(9, 0.001), from: 'guessed' }],
+    ['kind', { kind: 'melted' }]
+  ])('by their %s are no %j', (field, move) => {
+    expect(whyNot(CageMove.safeParse(moveOf(1, move as Loose)))).toBe(`field ${field}`);
   });
 
   it('are read as they were sent', () => {
@@ -185,7 +190,7 @@ describe('the events of a setting', () => {
 
 describe('re-checks while working', () => {
   const status = (holes: number, ...checks: Loose[]) =>
-    recheckStatus(SETUP, settingState(SETUP, storing(SETUP, ...SET, ...checks)), holes);
+    recheckStatus(SETUP, cageStream.project(SETUP, storing(SETUP, ...SET, ...checks)), holes);
 
   it('fall due every so many holes', () => {
     expect(status(0)).toMatchObject({ state: 'good', nextAfter: 10 });
@@ -216,7 +221,7 @@ describe('a remembered setting', () => {
     id,
     work: '',
     setup,
-    state: settingState(setup, events)
+    state: cageStream.project(setup, events)
   });
   // made within the test: what fails while tests are only collected, no changed line is held against
   it('is offered for the same work only, the latest that may be trusted', () => {
@@ -274,7 +279,7 @@ describe('the cage of a step', () => {
     id,
     work: '',
     setup: SETUP,
-    state: settingState(SETUP, events),
+    state: cageStream.project(SETUP, events),
     step,
     rests: '',
     cage: 'Cage two, no. 7'
@@ -326,7 +331,7 @@ describe('the cage of a step', () => {
 
   it('names its nested setting too', () => {
     const thick = setupOf({ sheetIn: 0.063, couponIn: 0.063, skinIn: 0.032 });
-    const state = settingState(thick, storing(thick, ...SET));
+    const state = cageStream.project(thick, storing(thick, ...SET));
     // 9.77 clicks past flush: nine whole ones do not pass it
     const { set: found } = cageOfStep([{ ...set(), setup: thick, state }], NOW, 0);
     expect(found && settingInWords(found)).toBe('Cage two, no. 7: flush at 9 clicks, nested at 18');

@@ -102,8 +102,8 @@ const UNTRIED: SettingState = {
   practice: false
 };
 
-/** Projects the events of a setting, in the order they were recorded; `from` is the state before them. */
-export function settingState(
+/** Projects the events of a setting, as they happened; `from` is the state before them. */
+function settingState(
   setup: CageSetup,
   events: readonly CageEvent[],
   from: SettingState = UNTRIED
@@ -117,10 +117,7 @@ export function settingState(
   for (const event of events) {
     const { id, at, by } = event;
     if (event.kind === 'reading') state.readings.push({ ...event, struck: null });
-    else if (event.kind === 'struck') {
-      const struck = state.readings.find((reading) => reading.id === event.reading);
-      if (struck) struck.struck = event.why;
-    } else if (event.kind === 'finished' && event.frozen) state.found = { ...event.frozen, at, by };
+    else if (event.kind === 'finished' && event.frozen) state.found = { ...event.frozen, at, by };
     else if (event.kind === 'withdrawn') state.withdrawn = { why: event.why, at, by };
     else if (event.kind === 'recheck' && band.ok) {
       const { lowIn, highIn } = band.result;
@@ -138,6 +135,12 @@ export function settingState(
       });
     }
   }
+  // by whichever clock it was struck
+  for (const event of events)
+    if (event.kind === 'struck') {
+      const struck = state.readings.find((reading) => reading.id === event.reading);
+      if (struck) struck.struck = event.why;
+    }
   state.counted = state.readings.filter(({ struck }) => struck === null);
   state.practice = state.readings.some((reading) => reading.from === 'simulated');
   return state;

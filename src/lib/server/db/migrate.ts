@@ -17,6 +17,7 @@ import { whatAReleaseTookOver } from './migrations/0013-what-a-release-took-over
 import { gradedCoupons } from './migrations/0014-graded-coupons.ts';
 import { onlyTheNewestRelease } from './migrations/0016-only-the-newest-release.ts';
 import { auditChain } from './migrations/0017-audit-chain.ts';
+import { asItHappened } from './migrations/0018-as-it-happened.ts';
 import { signIn } from './migrations/0015-sign-in.ts';
 
 const MIGRATIONS = [
@@ -36,7 +37,8 @@ const MIGRATIONS = [
   gradedCoupons,
   signIn,
   onlyTheNewestRelease,
-  auditChain
+  auditChain,
+  asItHappened
 ];
 
 /** Two that start at once bring it there one after the other; any number does that is always the same. */

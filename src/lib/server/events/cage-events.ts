@@ -1,4 +1,4 @@
-import { cageStream, settingState } from '../../../core/ready/cage/setting.ts';
+import { cageStream } from '../../../core/ready/cage/setting.ts';
 import { CageSetup } from '../../../core/ready/cage/setup.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
@@ -25,6 +25,9 @@ export const cageEvents = keptStream({
     );
     if (!row) return null;
     const subject = CageSetup.parse(row.setup);
-    return { subject, state: settingState(subject, await settingEvents(database, settingId)) };
+    return {
+      subject,
+      state: cageStream.project(subject, await settingEvents(database, settingId))
+    };
   }
 });

@@ -72,10 +72,12 @@ export const stockEvents = keptStream({
     const { part_number: partNumber, lot, place, cold, count } = row;
     return { subject: { partNumber, lot, place, cold }, state: count };
   },
-  async keep(database, binId, count) {
-    await rowsOf(database, 'update stock_bins set count = $2 where id = $1 returning id', [
-      binId,
-      count
-    ]);
+  // from the log, not from the state that was held: what comes in late happened before it
+  async keep(database, binId) {
+    await rowsOf(
+      database,
+      'update stock_bins set count = bin_count(id) where id = $1 returning id',
+      [binId]
+    );
   }
 });

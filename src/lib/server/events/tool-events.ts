@@ -1,5 +1,5 @@
 import { ToolSetup } from '../../../core/tool-setting/tool-setup.ts';
-import { toolState, toolStream } from '../../../core/tool-setting/tool-stream.ts';
+import { toolStream } from '../../../core/tool-setting/tool-stream.ts';
 import { rowsOf } from '../db/work.ts';
 import { keptStream } from './kept-stream.ts';
 import { eventsOf } from './read.ts';
@@ -20,6 +20,9 @@ export const toolEvents = keptStream({
     );
     if (!row) return null;
     const subject = ToolSetup.parse(row.setup);
-    return { subject, state: toolState(subject, await eventsOf(database, stream, settingId)) };
+    return {
+      subject,
+      state: toolStream.project(subject, await eventsOf(database, stream, settingId))
+    };
   }
 });

@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { UniqueConstraintError } from 'sequelize';
 import { Cage } from '../../../core/ready/cage/cage.ts';
 import { offerFor } from '../../../core/ready/cage/remembered.ts';
-import { settingState } from '../../../core/ready/cage/setting.ts';
+import { cageStream } from '../../../core/ready/cage/setting.ts';
 import { CageSetup } from '../../../core/ready/cage/setup.ts';
 import { setupChecks } from '../../../core/ready/cage/setup-checks.ts';
 import { stepStream, tickedHoles } from '../../../core/ready/progress.ts';
@@ -69,7 +69,7 @@ export async function settingsWhere(
       jointId,
       setup,
       begunAt: begunAt.toISOString(),
-      state: settingState(setup, events.get(id) ?? [])
+      state: cageStream.project(setup, events.get(id) ?? [])
     };
   });
 }

@@ -22,16 +22,12 @@ interface BatchRow {
 
 /** A batch is looked back at for a day; older ones lie in the record. */
 const RECENT = "interval '1 day'";
-/** A rivet is of the batch of its last tap; as many taps as were made less those taken back. */
+/** A rivet is of the batch that it was put in from, as long as it is in. */
 const BATCHES = `select b.id, b.part_number, b.lot, b.count, b.removed_at, p.name as by,
-  (select count(*)::integer from (
-     select (array_agg(batch order by at desc, seq desc) filter (where kind = 'driven'))[1] as of
-     from drive_events e
-     where (subject_id, hole) in (select subject_id, hole from drive_events where batch = b.id)
-       and kind in ('driven', 'undriven')
-     group by subject_id, hole
-     having count(*) filter (where kind = 'driven') > count(*) filter (where kind = 'undriven')
-   ) in_place where in_place.of = b.id) as driven,
+  (select count(*)::integer
+   from (select distinct subject_id from drive_events where batch = b.id) tapped
+     cross join lateral rivets_in(tapped.subject_id) now_in
+   where now_in.batch = b.id) as driven,
   (select coalesce(sum((payload->>'count')::integer), 0)::integer from cold_events c
    where c.subject_id = b.id) as away
   from cold_batches b join people p on p.id = b.person_id`;

@@ -216,19 +216,12 @@ const issuesOf = (database: Database, jointIds: readonly string[]): Promise<Issu
        from hole_looks l left join hole_rework r on r.issue_id = l.issue_id and r.hole = l.hole
        where l.issue_id in (select id from newest) and r.stage is distinct from 'blind'
        group by 1, 2
-     ), in_place as (
-       select subject_id, hole from drive_events
-       where subject_id in (select id from newest) and kind in ('driven', 'undriven')
-         and not exists (select from hole_rework r where r.issue_id = subject_id
-           and r.hole = drive_events.hole and r.since_at > at)
-       group by subject_id, hole
-       having count(*) filter (where kind = 'driven') > count(*) filter (where kind = 'undriven')
      )
      select n.*,
        (select json_agg(json_build_object('stack', stack, 'count', count) order by stack)
         from by_stack where issue_id = n.id) as stacks,
        (select json_object_agg(verdict, count) from by_verdict where issue_id = n.id) as verdicts,
-       (select count(*)::integer from in_place where subject_id = n.id) as driven,
+       (select count(*)::integer from rivets_in(n.id)) as driven,
        (select json_agg(json_build_object('stage', r.stage, 'stack', h.stack, 'part', r.part_number))
         from hole_rework r join holes h on h.issue_id = r.issue_id and h.number = r.hole
         where r.issue_id = n.id) as reworked,

@@ -4,7 +4,7 @@ import { headBand } from '../../../core/tool-setting/head-band.ts';
 import { toolOffer } from '../../../core/tool-setting/remembered-tools.ts';
 import { gunForRun, squeezerForRun } from '../../../core/tool-setting/run-setting.ts';
 import { ToolSetup } from '../../../core/tool-setting/tool-setup.ts';
-import { toolState } from '../../../core/tool-setting/tool-stream.ts';
+import { toolStream } from '../../../core/tool-setting/tool-stream.ts';
 import type { NewToolSetting } from '../../api/tool-settings.ts';
 import type { ToolSettingLine, ToolSettingView, ToolTask } from '../../tool-setting-view.ts';
 import type { Database } from '../db/connect.ts';
@@ -78,7 +78,7 @@ export async function toolSettings(
       begunAt: row.begun_at.toISOString(),
       by: row.by,
       turnedAt: turned(row.id),
-      state: toolState(setup, events.get(row.id) ?? [])
+      state: toolStream.project(setup, events.get(row.id) ?? [])
     };
   });
 }

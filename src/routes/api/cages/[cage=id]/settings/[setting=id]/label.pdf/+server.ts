@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { recheckStatus } from '$core/ready/cage/rechecks.ts';
-import { settingState } from '$core/ready/cage/setting.ts';
+import { cageStream } from '$core/ready/cage/setting.ts';
 import { getSetting } from '$lib/server/services/cages';
 import { pdfTapeLabel } from '$lib/server/files/pdf-tape-label';
 import { settingAddress } from '$lib/setups-address';
@@ -17,7 +17,7 @@ export const GET: RequestHandler = async ({ params, url, locals }) => {
   const setting = await getSetting(locals.database(), params.setting);
   if (!setting.ok || setting.value.cageId !== params.cage) error(404, 'There is no such setting.');
   const { setup, events, cage, holesCut } = setting.value;
-  const state = settingState(setup, events);
+  const state = cageStream.project(setup, events);
   const { found, withdrawn, practice } = state;
   if (!found) error(422, 'This cage is not set yet: there is nothing to write on its tape.');
   if (withdrawn) error(422, 'This setting is withdrawn: its tape comes off the cage.');
