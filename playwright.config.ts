@@ -3,7 +3,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'tests/e2e',
   // Two cores: one browser at a time, so that a slow machine slows tests rather than failing them.
-  workers: 1,
+  workers: 2,
   retries: 0,
   forbidOnly: true,
   timeout: 60_000,
@@ -15,7 +15,7 @@ export default defineConfig({
     // tests look at the server's own answers; what a browser keeps is the matter of offline.spec.ts
     serviceWorkers: 'block',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -161,7 +161,7 @@ export async function openOwn(
 /** A demo joint that its name fits. @returns its id */
 export const demoJoint = (app: App, name: RegExp): Promise<string> =>
   inDatabase(app.databaseUrl, async (database) => {
-    const joints = await database.models.Joint.findAll({ order: ['createdAt'] });
+    const joints = await database.models.Joint.findAll({ order: ['title'] });
     const found = joints.find(({ title }) => name.test(title));
     if (!found) throw new Error(`no joint of the demo is called ${name.source}`);
     return found.id;

@@ -35,7 +35,8 @@ test('undo and redo step back through typing, and what they leave is saved', asy
   page,
   app
 }) => {
-  await makeJoint(page, app, 'Undone', ['0.040', '0.040', '8']);
+  await makeJoint(page, app, 'Undone', ['0.040', '0.040', '']);
+  await page.getByLabel('Joint width').fill('8');
   await page.getByLabel('Joint location').selectOption('single-lap');
   await expect(figure(page, 'Rivets needed')).toContainText('38'); // 6.2 × 8 × 0.75 = 37.2
   await page.keyboard.press('Control+z');

@@ -98,6 +98,108 @@ describe('the head that comes next', () => {
   });
 });
 
+describe('the count of heads', () => {
+  it('is of what the plan asks for, in the order driven, with its arithmetic', () => {
+    const found = next([look(5, 20, 'accept'), look(3, 21, 'accept')]);
+    expect(found).toMatchObject({ required: 8, looked: 2, near: null, open: [] });
+    expect(found.due).toEqual([6, 2, 7, 1, 8, 4]);
+    expect(found.order).toEqual(ORDER);
+    expect(found.work.length).toBeGreaterThan(0);
+  });
+
+  it('is of nothing where there is nothing to look at', () => {
+    expect(next([], { order: [], states: new Map() })).toMatchObject({
+      next: null,
+      reason: null,
+      near: null,
+      due: [],
+      required: 0,
+      looked: 0,
+      open: [],
+      work: []
+    });
+  });
+
+  it('leaves out heads of holes that are not there, and what a look did not tell', () => {
+    expect(next([look(99, 20, 'replace')])).toMatchObject({ reason: 'plan', open: [], looked: 0 });
+    // it is due again, and as long as nobody knows it counts neither as good nor as bad
+    const untold = next([look(6, 20, 'measure')]);
+    expect(untold.due).toEqual([6, 5, 3, 2, 7, 1, 8, 4]);
+    expect(untold).toMatchObject({ looked: 0, open: [] });
+  });
+
+  it('takes back what was looked at and is due again, each once', () => {
+    const more = new Map([...HIT, [6, BEGAN + 30 * MINUTE]]);
+    const found = next([look(6, 20, 'accept'), look(5, 21, 'accept')], { hitAt: more });
+    expect(found).toMatchObject({ next: 6, reason: 'again-driven', looked: 1 });
+    expect(found.due).toEqual([6, 3, 2, 7, 1, 8, 4]);
+    // looked at after the last blow, in the same instant too
+    expect(next([look(6, 30, 'accept')], { hitAt: more })).toMatchObject({ looked: 1, next: 5 });
+  });
+
+  it('puts what is due again in the order driven', () => {
+    const found = next([look(8, 20, 'measure'), look(3, 21, 'measure'), look(5, 22, 'accept')]);
+    expect(found.due.slice(0, 2)).toEqual([3, 8]);
+    expect(found.next).toBe(3);
+  });
+
+  it('has open what is bad as it stands: not what is left, due again, or not told', () => {
+    const bad = [look(7, 20, 'refer'), look(2, 21, 'drive-more'), look(1, 22, 'replace')];
+    expect(next(bad).open).toEqual([2, 7, 1]);
+    expect(next(bad, { left: new Set([7]) }).open).toEqual([2, 1]);
+    const more = new Map([...HIT, [2, BEGAN + 30 * MINUTE]]);
+    expect(next(bad, { hitAt: more }).open).toEqual([7, 1]);
+    expect(next([...bad, look(7, 23, 'accept')]).open).toEqual([2, 1]);
+    expect(next([look(4, 20, 'measure')]).open).toEqual([]);
+  });
+
+  it('goes by when a head was looked at, not by when that came in', () => {
+    const [bad, good] = [look(7, 20, 'replace'), look(7, 25, 'accept')];
+    expect(next([good, bad]).open).toEqual([]);
+    expect(next([bad, good]).open).toEqual([]);
+  });
+
+  it('names the bad head that is nearest along the order driven', () => {
+    const good = [5, 3, 2].map((hole, place) => look(hole, 20 + place, 'accept'));
+    const found = next([...good, look(7, 30, 'replace'), look(4, 31, 'replace')]);
+    expect(found).toMatchObject({ reason: 'near-a-bad-one' });
+    expect(found.next === null ? null : [found.next, found.near]).toEqual([6, 7]);
+    const all = [5, 3, 6, 2, 1].map((hole, place) => look(hole, 20 + place, 'accept'));
+    // 8 lies beside 4, two places from 7
+    const last = next([...all, look(7, 30, 'replace'), look(4, 31, 'replace')]);
+    expect([last.next, last.near]).toEqual([8, 4]);
+  });
+
+  it('a hole whose rivet is out is due again only once another is in', () => {
+    const since = new Map([[6, BEGAN + 25 * MINUTE]]);
+    const events = [look(6, 20, 'replace')];
+    const out = new Map(HIT);
+    out.delete(6);
+    expect(next(events, { hitAt: out }, since).due).not.toContain(6);
+    expect(next(events, { left: new Set([6]) }, since).next).not.toBe(6);
+  });
+
+  it('of a release without its rules is every head', () => {
+    expect(next([], { rules: null })).toMatchObject({ required: 8 });
+    const few = {
+      ...DEFAULT_PROFILE,
+      sampling: 'first-then-every',
+      sampleFirst: 1,
+      sampleEvery: 4
+    };
+    expect(next([], { rules: few as never }).required).toBeLessThan(8);
+  });
+
+  it('where nobody logs driving a head that was looked at is one that was driven', () => {
+    const nobody = { hitAt: new Map<number, number>() };
+    expect(next([look(3, 20, 'accept')], nobody)).toMatchObject({ looked: 1, next: 1 });
+    expect(next([look(3, 20, 'accept')], nobody).order).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
+    // logged of one hole only: another is there because it was looked at
+    const one = { hitAt: new Map([[5, BEGAN]]) };
+    expect(next([look(8, 20, 'replace')], one)).toMatchObject({ open: [8] });
+  });
+});
+
 describe('the head to go on to', () => {
   const any = () => true;
   const due = { next: 1, reason: 'plan', due: [1, 3, 4] } as const;

@@ -3,7 +3,15 @@ import { IssuedFacts, type IssuedHole } from '../issue/issue.ts';
 import type { Dash } from '../schema/fields.ts';
 import type { DrivingAccess } from './access.ts';
 import { STARTING_TOOLS, type DrivingTools } from '../drive/driving-tools.ts';
-import { drivingWays, headsTouched } from './driving-ways.ts';
+import {
+  barsFor,
+  drivingWays,
+  gunsFor,
+  headsTouched,
+  setsFor,
+  squeezersFor,
+  touchedOfRuns
+} from './driving-ways.ts';
 import { touches, yokeReach } from './reach.ts';
 import { runTools } from './run-tools.ts';
 import { rivetRuns } from './rivet-runs.ts';
@@ -224,5 +232,241 @@ describe('how a run is driven', () => {
     expect(found.chosen).toBe('remote-bar');
     expect(found.ways.filter(({ fits }) => fits)).toHaveLength(1);
     expect(ways(near, { closedMember: true }, { wedgeBars: [] }).chosen).toBeNull();
+  });
+});
+
+describe('every way, with why', () => {
+  const row = run([hole(1, 2, 0.5), hole(2, 3, 0.5), hole(3, 4, 0.5)]);
+  const flush = run([hole(1, 2, 0.5), hole(2, 3, 0.5)], {
+    head: 'countersunk',
+    part: 'MS20426AD4-5'
+  });
+  const of = (found: ReturnType<typeof ways>, way: string) =>
+    found.ways.find((one) => one.way === way);
+
+  it('is told in the order of preference, each with its own reasons', () => {
+    const found = ways(row);
+    expect(found.ways.map(({ way }) => way)).toEqual([
+      'remote-bar',
+      'punch-dimpling',
+      'squeeze',
+      'back-rivet',
+      'buck',
+      'two-people'
+    ]);
+    expect(found.chosen).toBe('buck');
+    expect(found.run).toBe(row);
+    expect(of(found, 'remote-bar')).toMatchObject({
+      fits: false,
+      why: [{ code: 'no-closed-member' }]
+    });
+    expect(of(found, 'punch-dimpling')?.why).toEqual([{ code: 'does-not-punch' }]);
+    expect(of(found, 'squeeze')?.why).toEqual([{ code: 'no-yoke-reaches' }]);
+    expect(whyNot(found, 'back-rivet')).toEqual(['not-flush', 'cannot-lie']);
+    expect(of(found, 'buck')).toMatchObject({ fits: true, why: [{ code: 'arms-reach' }] });
+    expect(of(found, 'two-people')).toMatchObject({ fits: true, why: [{ code: 'arms-reach' }] });
+  });
+
+  it('inside a closed member is the bar that is pulled, and nothing else', () => {
+    const found = ways(row, { closedMember: true });
+    expect(found.chosen).toBe('remote-bar');
+    expect(of(found, 'remote-bar')?.why).toEqual([{ code: 'closed-member' }]);
+    for (const way of ['punch-dimpling', 'squeeze', 'back-rivet', 'buck', 'two-people'])
+      expect(whyNot(found, way)?.[0], way).toBe('closed-member');
+    const none = ways(row, { closedMember: true }, { wedgeBars: [] });
+    expect(none.chosen).toBeNull();
+    expect(of(none, 'remote-bar')?.why).toEqual([{ code: 'no-wedge-bar' }]);
+  });
+
+  it('is squeezed only where one yoke reaches every hole, and says how many it reaches', () => {
+    const edges = { ...OPEN.edges, left: 0 };
+    const near = run([hole(1, 0.5, 0.5), hole(2, 1, 0.5), hole(3, 4, 0.5)]);
+    const yokes = [{ id: 'y', name: 'short yoke', throatIn: 1.625, gapIn: 1.4 }] as never;
+    const some = ways(near, { edges }, { yokes });
+    expect(of(some, 'squeeze')?.why).toEqual([
+      { code: 'yoke-reaches-some', yoke: 'short yoke', holes: 2, of: 3 }
+    ]);
+    expect([...(some.reach?.from ?? [])]).toEqual([
+      [1, 'left'],
+      [2, 'left']
+    ]);
+    const all = ways(run([hole(1, 0.5, 0.5), hole(2, 1, 0.5)]), { edges }, { yokes });
+    expect(all.chosen).toBe('squeeze');
+    expect(of(all, 'squeeze')?.why).toEqual([
+      { code: 'yoke-reaches', yoke: 'short yoke', holes: 2 }
+    ]);
+    const none = ways(near, { edges }, { yokes: [] });
+    expect(none.reach).toBeNull();
+    expect(whyNot(none, 'squeeze')).toEqual(['no-yoke-reaches']);
+  });
+
+  it('takes the yoke that reaches most, of equal ones the shorter', () => {
+    const edges = { ...OPEN.edges, left: 0 };
+    const near = run([hole(1, 0.5, 0.5), hole(2, 2, 0.5)]);
+    const yoke = (name: string, throatIn: number) => ({ id: name, name, throatIn, gapIn: 1.4 });
+    const best = (...yokes: object[]) =>
+      ways(near, { edges }, { yokes: yokes as never }).reach?.yoke.name;
+    expect(best(yoke('short', 1), yoke('long', 3))).toBe('long');
+    expect(best(yoke('longest', 6), yoke('long', 3))).toBe('long');
+    expect(best(yoke('long', 3), yoke('longest', 6))).toBe('long');
+  });
+
+  it('is back-riveted only face down, flush, on a plate, with its own set and a gun that has room', () => {
+    const down = { faceDown: true };
+    const found = ways(flush, down);
+    expect(found.chosen).toBe('back-rivet');
+    expect(of(found, 'back-rivet')?.why).toEqual([{ code: 'lies-face-down' }]);
+    expect(whyNot(ways(flush), 'back-rivet')).toEqual(['cannot-lie']);
+    expect(whyNot(ways(flush, down, { plate: false }), 'back-rivet')).toEqual(['no-plate']);
+    const noBack = STARTING_TOOLS.sets.filter(({ kind }) => kind !== 'back');
+    expect(whyNot(ways(flush, down, { sets: noBack }), 'back-rivet')).toEqual(['no-set']);
+    expect(whyNot(ways(flush, down, { guns: [] }), 'back-rivet')).toEqual(['no-gun']);
+    const tight = of(ways(flush, { ...down, shopRoomIn: 0.5 }), 'back-rivet');
+    expect(tight?.why).toMatchObject([{ code: 'no-room', side: 'shop', roomIn: 0.5 }]);
+  });
+
+  it('needs gun, bar and set, and room for them on either side', () => {
+    expect(whyNot(ways(row, {}, { guns: [] }), 'buck')).toEqual(['no-gun']);
+    expect(whyNot(ways(row, {}, { bars: [] }), 'buck')).toEqual(['no-bar']);
+    expect(whyNot(ways(row, {}, { sets: [] }), 'buck')).toEqual(['no-set']);
+    expect(whyNot(ways(row, {}, { guns: [], bars: [], sets: [] }), 'two-people')).toEqual([
+      'no-gun',
+      'no-bar',
+      'no-set'
+    ]);
+    const guns = STARTING_TOOLS.guns.filter(({ size }) => ['2X', '3X'].includes(size));
+    const gunIn = Math.min(...guns.map(({ lengthIn }) => lengthIn));
+    expect(of(ways(row, { headRoomIn: gunIn }), 'buck')?.fits).toBe(true);
+    expect(of(ways(row, { headRoomIn: gunIn - 0.01 }), 'buck')?.why).toEqual([
+      { code: 'no-room', side: 'head', roomIn: gunIn - 0.01, needIn: gunIn }
+    ]);
+    // the bar and what stands out of the rivet: 0.3125 − 0.1
+    const bars = STARTING_TOOLS.bars.filter(({ weightLb }) => weightLb >= 3 && weightLb <= 4);
+    const barIn = Math.min(...bars.map(({ heightIn }) => heightIn)) + 0.2125;
+    expect(of(ways(row, { shopRoomIn: barIn }), 'buck')?.fits).toBe(true);
+    expect(of(ways(row, { shopRoomIn: barIn - 0.01 }), 'buck')?.why).toMatchObject([
+      { code: 'no-room', side: 'shop', roomIn: barIn - 0.01 }
+    ]);
+  });
+
+  it('takes two where arms do not reach', () => {
+    const found = ways(row, { armsReach: false });
+    expect(found.chosen).toBe('two-people');
+    expect(whyNot(found, 'buck')).toEqual(['arms-do-not-reach']);
+    expect(of(found, 'two-people')?.why).toEqual([{ code: 'arms-do-not-reach' }]);
+  });
+
+  it('is neither where every set, or every bar, touches what stands up', () => {
+    const wall = (on: 'head' | 'shop') => ({
+      id: 'w',
+      side: 'top' as const,
+      insetIn: 0.45,
+      heightIn: 1,
+      on
+    });
+    for (const [on, tool] of [
+      ['head', 'set'],
+      ['shop', 'bar']
+    ] as const) {
+      const found = ways(row, { upstands: [wall(on)] });
+      expect(of(found, 'buck')?.why).toEqual([{ code: 'touches', tool, holes: 3 }]);
+      expect(found.chosen).toBeNull();
+      const access = { ...OPEN, upstands: [wall(on)] };
+      expect([...touchedOfRuns([row], OUTLINE, access, STARTING_TOOLS)]).toEqual([1, 2, 3]);
+    }
+    // squeezed or back-riveted, neither set nor bar is there
+    const squeezed = {
+      ...OPEN,
+      edges: { ...OPEN.edges, top: 0 },
+      upstands: [{ ...wall('head'), side: 'bottom' as const, insetIn: 3.45 }]
+    };
+    expect([...touchedOfRuns([row], OUTLINE, squeezed, STARTING_TOOLS)]).toEqual([]);
+  });
+});
+
+describe('the tools that suit', () => {
+  const dash = (size: Dash, head = 'universal') =>
+    run([hole(1, 2, 0.5, size)], {
+      head,
+      part: `MS20${head === 'universal' ? '470' : '426'}AD${size}-8`
+    });
+
+  it('are cups of the size, the narrowest first, and for flush heads the widest first', () => {
+    const set = (kind: string, acrossIn: number, of: number | null = null) =>
+      ({ id: `${kind}${acrossIn}`, name: '', kind, acrossIn, dash: of, radiusIn: 0.3 }) as never;
+    const sets = [
+      set('cup', 0.3, 4),
+      set('cup', 0.27, 4),
+      set('cup', 0.34, 5),
+      set('flush', 1),
+      set('flush', 1.5),
+      set('back', 0.5)
+    ];
+    const across = (of: ReturnType<typeof run>) =>
+      setsFor(of, { ...STARTING_TOOLS, sets }).map(({ acrossIn }) => acrossIn);
+    expect(across(dash(4))).toEqual([0.27, 0.3]);
+    expect(across(dash(5))).toEqual([0.34]);
+    expect(across(dash(4, 'countersunk'))).toEqual([1.5, 1]);
+  });
+
+  it('are bars by weight and guns by size, both ends of each included', () => {
+    const bar = (weightLb: number) =>
+      ({ id: `${weightLb}`, name: '', weightLb, heightIn: 1, radiusIn: 0.3 }) as never;
+    const bars = [bar(1.9), bar(2), bar(3), bar(3.1), bar(4), bar(4.1)];
+    const weights = (size: Dash) =>
+      barsFor(dash(size), { ...STARTING_TOOLS, bars }).map(({ weightLb }) => weightLb);
+    expect(weights(3)).toEqual([2, 3]);
+    expect(weights(4)).toEqual([3, 3.1, 4]);
+    const guns = ['2X', '3X', '4X'].map((size) => ({
+      id: size,
+      name: size,
+      size,
+      lengthIn: 6
+    })) as never;
+    const sizes = (size: Dash) =>
+      gunsFor(dash(size), { ...STARTING_TOOLS, guns }).map(({ size: of }) => of);
+    expect([sizes(3), sizes(4), sizes(5), sizes(6), sizes(8)]).toEqual([
+      ['2X'],
+      ['2X', '3X'],
+      ['3X'],
+      ['3X', '4X'],
+      ['4X']
+    ]);
+  });
+
+  it('are squeezers that are strong enough: by hand first for dash 3, powered first for dash 4, alone beyond', () => {
+    const squeezer = (name: string, powered: boolean, forceLb: number) =>
+      ({ id: name, name, powered, forceLb }) as never;
+    const squeezers = [
+      squeezer('air', true, 3000),
+      squeezer('hand', false, 3000),
+      squeezer('weak', true, 1999)
+    ];
+    const names = (size: Dash) =>
+      squeezersFor(dash(size), { ...STARTING_TOOLS, squeezers }).map(({ name }) => name);
+    expect(names(3)).toEqual(['hand', 'air', 'weak']);
+    expect(names(4)).toEqual(['air', 'hand']);
+    expect(names(5)).toEqual([]);
+    expect(
+      squeezersFor(dash(5), {
+        ...STARTING_TOOLS,
+        squeezers: [squeezer('big', true, 3500), squeezer('arm', false, 9000)]
+      }).map(({ name }) => name)
+    ).toEqual(['big']);
+  });
+
+  it('touch a neighboring head with their rim only where they must', () => {
+    const near = [hole(1, 2, 0.5), hole(2, 2.4, 0.5), hole(3, 6, 0.5)];
+    const set = (acrossIn: number) =>
+      ({ id: 's', name: '', kind: 'cup', acrossIn, dash: 4, radiusIn: 0.3 }) as never;
+    const touched = (...across: number[]) =>
+      headsTouched(run(near), near, { ...STARTING_TOOLS, sets: across.map(set) });
+    // half of 0.25 and the rim: 0.4 − 0.125 = 0.275
+    expect(touched(0.6)).toEqual([1, 2]);
+    expect(touched(0.6, 0.4)).toEqual([]);
+    expect(touched()).toEqual([]);
+    expect(
+      headsTouched(run(near, { head: 'countersunk', part: 'MS20426AD4-5' }), near, STARTING_TOOLS)
+    ).toEqual([]);
   });
 });

@@ -81,6 +81,11 @@ describe('rework headroom', () => {
     ).toBe(4);
   });
 
+  it('is none where the hole is dimpled: a dimple cannot be enlarged in place', () => {
+    const room = roomOf(8, { head: 'countersunk', edgeIn: '0.5', dash: 3 }, ['0.025', '0.032']);
+    expect(room[0]).toMatchObject({ largestDash: 3, limitedBy: 'flush' });
+  });
+
   it('ends at the largest rivet there is', () => {
     expect(roomOf(8, { dash: 8, edgeIn: '0.6' })[0]).toMatchObject({
       largestDash: 8,

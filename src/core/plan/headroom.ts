@@ -1,7 +1,7 @@
 import { DASHES, rivetSize } from '../catalog/rivets.ts';
 import { DEFAULT_MULTIPLIERS, type Multipliers } from '../rules/multipliers.ts';
 import type { Dash, Head } from '../schema/fields.ts';
-import { flushMethod } from '../stack/flush-method.ts';
+import { takesLargerCut } from '../stack/flush-method.ts';
 import { stockedLength } from '../stack/rivet-length.ts';
 import { below } from '../units/tolerance.ts';
 import type { HoleRoom } from '../layout/hole-room.ts';
@@ -32,10 +32,7 @@ export interface HoleToGrow {
 
 /** What about the sheets themselves stops a size, whatever the hole. */
 function stoppedBySheets(dash: Dash, head: Head, sheetsIn: number[]): HeadroomLimit | null {
-  if (head === 'countersunk') {
-    const flush = flushMethod({ sheetsIn, dash });
-    if (flush.ok && flush.result.method === 'none') return 'flush';
-  }
+  if (head === 'countersunk' && !takesLargerCut(sheetsIn, dash)) return 'flush';
   const gripIn = sheetsIn.reduce((sum, sheet) => sum + sheet, 0);
   const stocked = stockedLength(gripIn, { dash, increments: 'half', lean: 'nearest' });
   return stocked.ok ? null : 'length';

@@ -2,10 +2,10 @@ import type { Finding, LookVerdict } from '../check/findings.ts';
 import { isMeasured, type HoleEvent } from '../check/hole-events.ts';
 import type { DriveEvent } from '../driving/drive-events.ts';
 import { lotsTold } from '../driving/lots-told.ts';
-import { lotAt } from '../driving/rivet-lots.ts';
+import { lotAt, type LotTold } from '../driving/rivet-lots.ts';
 import { rivetOfHole, type HoleRivet } from '../driving/rivet-of-hole.ts';
 import { runKey } from '../driving/rivet-runs.ts';
-import type { Issue } from '../issue/issue.ts';
+import type { Issue, IssuedHole } from '../issue/issue.ts';
 import { asReworked, type HoleRework, type ReworkState } from '../reworking/rework-events.ts';
 
 /** What is known of one rivet: which, by whom, with what, and what was found of its head. */
@@ -139,9 +139,16 @@ export function rivetRecords(sources: RivetSources, holes: Iterable<number>): Ri
   const wanted = new Set(holes);
   const taps = grouped(sources.driving.filter(tapCounts), wanted);
   const looks = grouped(sources.heads.filter(counts), wanted);
+  const told = lotsTold(sources.driving);
+  const issued = new Map(sources.issue.holes.map((hole) => [hole.number, hole]));
   return [...wanted]
     .sort((a, b) => a - b)
-    .flatMap((hole) => ofHole(sources, hole, taps.get(hole) ?? [], looks.get(hole) ?? []));
+    .flatMap((number) => {
+      const hole = issued.get(number);
+      return hole
+        ? ofHole(sources, hole, told, taps.get(number) ?? [], looks.get(number) ?? [])
+        : [];
+    });
 }
 
 function grouped<E extends { hole: number }>(
@@ -159,12 +166,18 @@ function grouped<E extends { hole: number }>(
 }
 
 function ofHole(
-  { issue, rework, driving, batchLots, settings }: RivetSources,
-  hole: number,
+  { issue, rework, batchLots, settings }: RivetSources,
+  hole: IssuedHole,
+  told: readonly LotTold[],
   taps: readonly DriveEvent[],
   heads: readonly HoleEvent[]
 ): RivetRecord[] {
-  const lives = livesOf(rework.holes.get(hole));
+  const { number } = hole;
+  const worked = rework.holes.get(number);
+  const lives = livesOf(worked);
+  // this hole alone: the others have no say in it, and there may be thousands
+  const alone = { ...issue, holes: [hole], heldOpen: [] };
+  const itsRework = { ...rework, holes: new Map(worked ? [[number, worked]] : []) };
   const tapsOf = byLife(lives, taps);
   const looksOf = byLife(lives, heads);
   return lives.flatMap(({ outAt }, life): RivetRecord[] => {
@@ -174,8 +187,8 @@ function ofHole(
     const last = looks.at(-1);
     const at = first?.at ?? looks[0]?.at;
     if (at === undefined) return [];
-    const then = asReworked(issue, rework, Date.parse(at));
-    const issued = then.holes.find(({ number }) => number === hole);
+    const then = asReworked(alone, itsRework, Date.parse(at));
+    const [issued] = then.holes;
     if (!issued) return [];
     const rivet = rivetOfHole(then.facts, issued);
     const partNumber = first?.frozen.partNumber ?? rivet.partNumber;
@@ -183,7 +196,7 @@ function ofHole(
     const measured = looks.findLast(({ frozen }) => frozen.diameterD !== null);
     return [
       {
-        hole,
+        hole: number,
         life,
         partNumber,
         at,
@@ -199,7 +212,7 @@ function ofHole(
           batch === null
             ? first === undefined
               ? null
-              : lotAt(lotsTold(driving), partNumber, Date.parse(first.at))
+              : lotAt(told, partNumber, Date.parse(first.at))
             : (batchLots.get(batch) ?? null),
         setting: first === undefined ? null : settingAt(rivet, settings, first.at),
         verdict: last?.frozen.verdict ?? null,

@@ -6,7 +6,13 @@ import type { Issue, IssuedHole } from '../issue/issue';
 import { NO_REWORK, reworkStream, type ReworkEvent } from '../reworking/rework-events';
 import { ReworkMove } from '../reworking/rework-moves';
 import { DEFAULT_PROFILE } from '../rules/profile';
-import { takeOver, type EarlierRelease, type SinceRelease } from './since-release';
+import {
+  AgainWhy,
+  isAnotherRivet,
+  takeOver,
+  type EarlierRelease,
+  type SinceRelease
+} from './since-release';
 
 const PERSON = '0d5bb3a2-3a4e-4c36-9f0e-0a5a3a3b1c01';
 const BEGAN = Date.parse('2031-08-12T07:00:00Z');
@@ -117,6 +123,17 @@ const DRIVEN: [number, number][] = [
   [3, 3],
   [4, 4]
 ];
+
+const NO_SINCE: SinceRelease = {
+  issue: 'before',
+  release: 0,
+  carried: [],
+  again: [],
+  gone: [],
+  replaced: [],
+  blind: [],
+  changes: []
+};
 
 describe('what a new release takes over', () => {
   it('is every head in the same place, of the same rivet in the same sheets, under its new number', () => {
@@ -296,5 +313,187 @@ describe('what a new release takes over', () => {
     if (tap?.kind === 'driven') tap.batch = '0d5bb3a2-3a4e-4c36-9f0e-0a5a3a3b1c0b';
     const { taps } = takeOver(before, { facts: FACTS, holes: [hole(1)] });
     expect(taps).toMatchObject([{ hole: 1, batch: null }]);
+  });
+
+  it('takes over the last tap that put the rivet in, with where it was logged first', () => {
+    const before = earlier({
+      taps: [
+        [1, 1],
+        [5, 1]
+      ],
+      looks: [[9, 1]]
+    });
+    const { taps, looks } = takeOver(before, { facts: FACTS, holes: [hole(1)] });
+    expect(taps).toHaveLength(1);
+    expect(taps[0]).toMatchObject({ at: new Date(BEGAN + 5 * 60_000).toISOString(), batch: null });
+    expect(taps[0]?.carried).toEqual({ issue: ISSUE.id, release: 1, hole: 1 });
+    // taken over once more it still says where it was driven
+    const first = { issue: '0d5bb3a2-3a4e-4c36-9f0e-0a5a3a3b1c99', release: 1, hole: 7 };
+    const carried = earlier({ taps: [[1, 1]], looks: [[9, 1]] });
+    const tap = carried.driving[0];
+    if (tap?.kind === 'driven') tap.carried = first;
+    const head = carried.states.get(1)?.last;
+    if (head) head.carried = first;
+    const again = takeOver(carried, { facts: FACTS, holes: [hole(1)] });
+    expect(again.taps[0]?.carried).toEqual(first);
+    expect(again.looks[0]?.carried).toEqual(first);
+    expect(looks[0]?.carried).toEqual({ issue: ISSUE.id, release: 1, hole: 1 });
+  });
+
+  it('takes over a head that was looked at where driving was not logged', () => {
+    const { since, taps, looks } = takeOver(earlier({ looks: [[9, 1]] }), {
+      facts: FACTS,
+      holes: [hole(1), hole(2)]
+    });
+    expect(since.carried).toEqual([{ hole: 1, was: 1, looked: true }]);
+    expect([taps.length, looks.length]).toEqual([0, 1]);
+    expect(since.again).toEqual([{ hole: 2, was: 2, why: 'not-driven', inIt: false }]);
+    expect(since.gone).toEqual([]);
+  });
+
+  it('gives every hole of the new release back, in its order, with the facts as planned', () => {
+    const before = earlier({ taps: DRIVEN });
+    const holes = [hole(3), hole(1), hole(9, { xIn: 5.4 })];
+    const taken = takeOver(before, { facts: FACTS, holes });
+    expect(taken.holes).toEqual(holes);
+    expect(taken.facts).toEqual(FACTS);
+    expect(taken.since).toMatchObject({ issue: ISSUE.id, release: 1, replaced: [], blind: [] });
+    expect(taken.since.gone).toEqual([
+      { release: 1, hole: 2, xIn: 1.8, yIn: 0.45 },
+      { release: 1, hole: 4, xIn: 3.6, yIn: 0.45 }
+    ]);
+  });
+
+  it.each<[string, Partial<IssuedHole>, Partial<IssuedHole>, string | null]>([
+    ['a grip unknown before', { gripIn: null }, {}, 'another-grip'],
+    ['a grip unknown now', {}, { gripIn: null }, 'another-grip'],
+    ['neither grip known', { gripIn: null }, { gripIn: null }, null],
+    [
+      'a sheet more of no thickness told',
+      {},
+      { room: { ...room, sheetsIn: [0.051, 0.064, 0.02] } },
+      'other-sheets'
+    ],
+    ['a sheet fewer', {}, { room: { ...room, sheetsIn: [0.051] } }, 'other-sheets'],
+    ['no room known on either side', { room: null }, { room: null }, null],
+    ['no room known before', { room: null }, {}, 'other-sheets']
+  ])('compares sheets: %s', (_, was, now, why) => {
+    const issue = { ...ISSUE, holes: [hole(1, was)] };
+    const { since } = takeOver(earlier({ taps: [[1, 1]] }, issue), {
+      facts: FACTS,
+      holes: [hole(1, now)]
+    });
+    expect(since.again.map((one) => one.why)).toEqual([why ?? 'not-looked-at']);
+  });
+
+  it('of a rivet that the far sheet is now dimpled for is another rivet', () => {
+    const dimpled = { ...FACTS, stacks: [{ ...stackOf(PART), dimpledThrough: true }] };
+    const { since } = takeOver(earlier({ taps: DRIVEN }), { facts: dimpled, holes: [hole(1)] });
+    expect(since.again).toEqual([{ hole: 1, was: 1, why: 'another-rivet', inIt: true }]);
+  });
+
+  it.each<[string, Partial<NonNullable<IssuedHole['room']>>, boolean]>([
+    ['the same room', {}, true],
+    ['more room', { edgeIn: 0.5, pitchIn: 1.2 }, true],
+    ['a neighbor closer', { pitchIn: 0.8 }, false],
+    ['no neighbor any more', { pitchIn: null }, true],
+    ['a row beside it where there was none', { betweenRowsIn: 0.6 }, false]
+  ])('a replaced rivet with %s', (_, change, stays) => {
+    const before = earlier({ taps: [...DRIVEN, [12, 2]], rework: REPLACED });
+    const { since } = takeOver(before, {
+      facts: FACTS,
+      holes: [hole(2, { room: { ...room, ...change } })]
+    });
+    expect(since.replaced.length > 0).toBe(stays);
+    expect(since.again.map(({ why }) => why)).toEqual([stays ? 'not-looked-at' : 'less-room']);
+  });
+
+  it('a replaced rivet stays planned as replaced where its hole waits for it', () => {
+    const before = earlier({ taps: DRIVEN, rework: REPLACED });
+    const taken = takeOver(before, { facts: FACTS, holes: [hole(2)] });
+    expect(taken.since.replaced).toHaveLength(1);
+    expect(taken.since.carried).toEqual([]);
+    expect(taken.since.again).toEqual([{ hole: 2, was: 2, why: 'not-driven', inIt: false }]);
+    // the room of a rivet that nobody replaced may be less
+    const plain = takeOver(earlier({ taps: DRIVEN }), {
+      facts: FACTS,
+      holes: [hole(2, { room: { ...room, edgeIn: 0.3 } })]
+    });
+    expect(plain.since.carried.map(({ hole: at }) => at)).toEqual([2]);
+  });
+
+  it('what an answer let stay is as it was, and what is asked about is empty', () => {
+    const left = earlier({ taps: DRIVEN, looks: [[9, 1]] });
+    const now = {
+      ...left,
+      rework: {
+        ...left.rework,
+        holes: new Map([
+          [
+            1,
+            {
+              hole: 1,
+              outs: 0,
+              stage: 'left' as const,
+              outAt: null,
+              readyAt: null,
+              decision: null,
+              widestIn: null,
+              rivet: null,
+              blind: null,
+              leftAt: 1,
+              before: null
+            }
+          ]
+        ])
+      }
+    };
+    expect(takeOver(now, { facts: FACTS, holes: [hole(1)] }).since.carried).toEqual([
+      { hole: 1, was: 1, looked: true }
+    ]);
+    const asked = earlier({
+      taps: DRIVEN,
+      rework: [
+        [10, { kind: 'out', hole: 2, school: 'under-shank', how: 'plain' }],
+        [11, { kind: 'measured', hole: 2, widestIn: 0.13, seen: ['cracked'] }]
+      ]
+    });
+    expect(takeOver(asked, { facts: FACTS, holes: [hole(2)] }).since.again).toEqual([
+      { hole: 2, was: 2, why: 'empty', inIt: false }
+    ]);
+  });
+
+  it('holds a hole that was held open as new, and a blind fastener of the release before stays', () => {
+    const issue = { ...ISSUE, holes: [hole(1)], heldOpen: [{ ...hole(2), reason: 'latch' }] };
+    const next = { facts: FACTS, holes: [hole(1), hole(2)] };
+    expect(takeOver(earlier({}, issue), next).since.again).toContainEqual({
+      hole: 2,
+      was: 2,
+      why: 'new-hole',
+      inIt: false
+    });
+    const blind = { ...NO_SINCE, blind: [{ hole: 2, fastener: 'blind 5' }] };
+    expect(takeOver(earlier({}, issue, blind), next).since.blind).toEqual([
+      { hole: 2, fastener: 'blind 5' }
+    ]);
+  });
+
+  it('an old rivet that was planned otherwise is driven over by nobody: looked at, it is this one’s', () => {
+    const again = [{ hole: 1, was: 1, why: 'another-grip' as const, inIt: true }];
+    const since = { ...NO_SINCE, again };
+    const next = { facts: FACTS, holes: [hole(1)] };
+    const why = (of: EarlierRelease) => takeOver(of, next).since.again.map((one) => one.why);
+    expect(why(earlier({}, ISSUE, since))).toEqual(['another-grip']);
+    expect(why(earlier({ looks: [[9, 1]] }, ISSUE, since))).toEqual([]);
+    // what is only to be looked at again is no old rivet
+    const limits = [{ hole: 1, was: 1, why: 'other-limits' as const, inIt: true }];
+    expect(why(earlier({}, ISSUE, { ...NO_SINCE, again: limits }))).toEqual(['not-driven']);
+    const empty = [{ hole: 1, was: 1, why: 'another-grip' as const, inIt: false }];
+    expect(why(earlier({}, ISSUE, { ...NO_SINCE, again: empty }))).toEqual(['not-driven']);
+  });
+
+  it('tells which of these ask for another rivet', () => {
+    const other = AgainWhy.options.filter((why) => !isAnotherRivet(why));
+    expect(other).toEqual(['other-limits', 'not-driven', 'not-looked-at']);
   });
 });

@@ -14,7 +14,7 @@ import {
   takesThickness,
   WIDEST_IN
 } from '../schema/fields.ts';
-import { flushMethod } from '../stack/flush-method.ts';
+import { takesLargerCut } from '../stack/flush-method.ts';
 import { writePartNumber } from '../stack/part-number.ts';
 import { stockedLength } from '../stack/rivet-length.ts';
 import { above, atMost, below } from '../units/tolerance.ts';
@@ -87,7 +87,6 @@ export function oversize(
   const drill = bigger.drill[school];
   const edgeMinIn = limits.edgeMinD[head] * bigger.diameterIn;
   const pitchMinIn = limits.pitchMinD * bigger.diameterIn;
-  const flush = head === 'countersunk' ? flushMethod({ sheetsIn, dash: next }) : null;
   const gripIn = sheetsIn.reduce((sum, sheet) => sum + sheet, 0);
   const stocked = stockedLength(gripIn, { dash: next, increments, lean: 'nearest' });
   work.push(
@@ -109,7 +108,7 @@ export function oversize(
     ['hole', above(holeIn, drillIn(drill))],
     ['edge', below(edgeIn, edgeMinIn)],
     ['pitch', pitchesIn.some((pitchIn) => below(pitchIn, pitchMinIn))],
-    ['flush', flush?.ok === true && flush.result.method === 'none'],
+    ['flush', head === 'countersunk' && !takesLargerCut(sheetsIn, next)],
     ['length', !stocked.ok]
   ];
   const fails = against.filter(([, failed]) => failed).map(([name]) => name);

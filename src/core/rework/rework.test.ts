@@ -50,6 +50,29 @@ describe('a hole that has grown', () => {
     expect(decide({ sheetsIn: Array.from({ length: 8 }, () => 0.25) }).fails).toEqual(['length']);
   });
 
+  it('enlarges no dimple in place, however much room there is', () => {
+    const flush = { head: 'countersunk', edgeIn: 0.6, pitchesIn: [] } as const;
+    // each dimpled; dimpled together; dimpled over a sheet that is cut
+    for (const sheetsIn of [
+      [0.025, 0.032],
+      [0.016, 0.02],
+      [0.025, 0.08]
+    ])
+      expect(decide({ ...flush, dash: 3, holeIn: 0.106, sheetsIn })).toMatchObject({
+        decision: 'refer',
+        dash: 3,
+        partNumber: null,
+        fails: ['flush']
+      });
+    expect(decide({ ...flush, dash: 3, holeIn: 0.106, sheetsIn: [0.063, 0.032] }).dash).toBe(4);
+    // a hole that keeps its size keeps its dimple
+    expect(decide({ ...flush, dash: 3, holeIn: 0.101, sheetsIn: [0.025, 0.032] }).decision).toBe(
+      'keep'
+    );
+    // a protruding head has none
+    expect(decide({ dash: 3, holeIn: 0.106, sheetsIn: [0.025, 0.032] }).dash).toBe(4);
+  });
+
   it('has nowhere to go from dash 8', () => {
     expect(decide({ dash: 8, holeIn: 0.27 })).toEqual({
       decision: 'refer',

@@ -3,6 +3,7 @@ import { holeStates, type HoleEvent } from '../check/hole-events';
 import type { NextHead } from '../check/next-head';
 import { NOT_DRIVEN, type HoleDriven } from '../driving/drive-events';
 import type { IssuedFacts, IssuedHole } from '../issue/issue';
+import type { SinceRelease } from '../releases/since-release';
 import { NO_REWORK, type HoleRework } from '../reworking/rework-events';
 import { missingToSign, toldKey, type SignedMatter } from './missing';
 import { SignMove, signStream, type SignSubject } from './sign-events';
@@ -178,6 +179,120 @@ describe('what is missing before a signature', () => {
       holes: [1],
       reasons: ['no other lot']
     });
+  });
+
+  it('tells each thing with its own holes and words, and nothing that is not so', () => {
+    const since: SinceRelease = {
+      issue: 'i',
+      release: 4,
+      carried: [{ hole: 1, was: 1, looked: true }],
+      again: [
+        { hole: 2, was: 2, why: 'another-rivet', inIt: true },
+        { hole: 3, was: 3, why: 'another-rivet', inIt: false },
+        { hole: 1, was: 1, why: 'other-limits', inIt: true }
+      ],
+      gone: [
+        { release: 2, hole: 8, xIn: 0, yIn: 0 },
+        { release: 3, hole: 9, xIn: 0, yIn: 0 },
+        { release: 2, hole: 7, xIn: 0, yIn: 0 }
+      ],
+      replaced: [],
+      blind: [],
+      changes: []
+    };
+    const told = (changes: Partial<SignedMatter>) => missingToSign(matter(changes)).told;
+    expect(told({ since })).toEqual([
+      { code: 'taken-over', release: 4, holes: [1] },
+      { code: 'old-rivets', release: 4, holes: [2] },
+      { code: 'gone-since', release: 2, holes: [8, 7] },
+      { code: 'gone-since', release: 3, holes: [9] }
+    ]);
+    expect(told({ since }).map(toldKey)).toEqual([
+      'taken-over',
+      'old-rivets',
+      'gone-since 2',
+      'gone-since 3'
+    ]);
+    expect(told({ since: { ...since, carried: [], again: [], gone: [] } })).toEqual([]);
+    expect(told({ withoutLot: ['MS20470AD4-5'] })).toEqual([
+      { code: 'lots-not-told', parts: ['MS20470AD4-5'] }
+    ]);
+    expect(told({ steps: null })).toEqual([{ code: 'steps-unknown' }]);
+    expect(told({ steps: { done: 8, of: 9 } })).toEqual([{ code: 'steps-open', done: 8, of: 9 }]);
+    expect(told({ changedTo: 7 })).toEqual([{ code: 'changed-since', revision: 7 }]);
+    expect(told({ left: new Set([2, 9]) })).toEqual([{ code: 'left-as-is', holes: [2] }]);
+    expect(told({ settings: [{ part: 'P', tool: 'gun 2' }] })).toEqual([
+      { code: 'setting-open', part: 'P', tool: 'gun 2' }
+    ]);
+    expect(told({ earlier: [{ release: 2, holes: [5] }] })).toEqual([
+      { code: 'earlier-rework', release: 2, holes: [5] }
+    ]);
+  });
+
+  it('tells each reason for an expired rivet once, and of none that was not', () => {
+    const holes = new Map([
+      [1, driven({ expired: true, late: 'lead agreed' })],
+      [2, driven({ expired: true, late: 'lead agreed' })],
+      [3, driven({ expired: true, late: '' })]
+    ]);
+    expect(missingToSign(matter({ drive: { ...NOT_DRIVEN, holes } })).told).toEqual([
+      { code: 'expired', holes: [1, 2, 3], reasons: ['lead agreed'] }
+    ]);
+  });
+
+  it('takes a head that was looked at for a rivet that is in, and an empty hole for neither', () => {
+    const drive = {
+      ...NOT_DRIVEN,
+      holes: new Map([
+        [1, driven()],
+        [2, driven({ driven: false })]
+      ])
+    };
+    // 2 was taken back, 3 never logged, but somebody looked at 3
+    expect(missingToSign(matter({ drive, states: seen(look(1), look(3)) })).must).toEqual([
+      { code: 'not-driven', holes: [2] }
+    ]);
+    // what is empty is neither due, nor bad, nor not driven, nor not looked at
+    const found = missingToSign(
+      matter({
+        drive,
+        states: seen(look(1), look(3)),
+        due: { ...NOTHING_DUE, due: [2], open: [2] },
+        rework: { holes: new Map([[2, rework(2, 'ask')]]), referrals: new Map() }
+      })
+    );
+    expect(found).toEqual({ must: [{ code: 'holes-empty', holes: [2] }], told: [] });
+  });
+
+  it('waits for every question, of a hole or of the joint, that nobody has answered', () => {
+    const asked = (id: string, hole: number | null, answered: unknown = null) =>
+      [id, { id, hole, question: '?', by: 'Ilse', at: '', answered }] as never;
+    const referrals = new Map([asked('a', null), asked('b', 2), asked('c', 3, { answer: 'ok' })]);
+    expect(missingToSign(matter({ rework: { holes: new Map(), referrals } })).must).toEqual([
+      { code: 'referrals-open', count: 2, holes: [2] }
+    ]);
+  });
+
+  it('calls a head not measured only where it is good and the plate could not tell all', () => {
+    const by = (verdict: string, cannotTell: string[]) =>
+      look(1, {
+        frozen: { verdict, findings: [], diameterD: null, heightD: null, cannotTell } as never
+      });
+    const codes = (event: HoleEvent) =>
+      missingToSign(matter({ states: seen(event, look(2), look(3)) })).told.map(({ code }) => code);
+    expect(codes(by('accept', ['too-wide']))).toEqual(['not-measured']);
+    expect(codes(by('accept', []))).toEqual([]);
+    expect(codes(by('measure', ['too-wide']))).toEqual([]);
+  });
+
+  it('counts a head as not looked at only where nothing else asks for it', () => {
+    const states = seen(look(1));
+    const told = (changes: Partial<SignedMatter>) =>
+      missingToSign(matter({ states, ...changes })).told;
+    expect(told({})).toEqual([{ code: 'not-looked-at', holes: [2, 3] }]);
+    expect(told({ due: { ...NOTHING_DUE, due: [2] } })).toEqual([
+      { code: 'not-looked-at', holes: [3] }
+    ]);
   });
 
   it('says where driving was never logged, instead of calling every rivet missing', () => {

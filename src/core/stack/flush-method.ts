@@ -125,3 +125,15 @@ export function flushMethod({ sheetsIn, dash }: FlushMethodInput): Answer<FlushM
       )
     : decide('none', null, by`only thin sheets, total ${len(totalIn)} ≥ ${len(DIMPLED_LIMIT_IN)}`);
 }
+
+/**
+ * Whether the hole of a flush rivet can be cut for a larger one where it stands: a dimple cannot be made larger in place, and
+ * a cut through its sheet is none.
+ *
+ * @param dash the larger size
+ * @source contract `oversize`; handbook 4.7, dimpled joints
+ */
+export function takesLargerCut(sheetsIn: readonly number[], dash: Dash): boolean {
+  const flush = flushMethod({ sheetsIn: [...sheetsIn], dash });
+  return flush.ok && flush.result.method === 'countersink';
+}

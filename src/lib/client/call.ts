@@ -9,7 +9,8 @@ export type Called<T> =
 
 const UNREADABLE = 'the server answered in a way that was not understood: load this page anew';
 
-function readJson(text: string): unknown {
+/** @returns null where it is none */
+export function readJson(text: string): unknown {
   try {
     return JSON.parse(text);
   } catch {

@@ -7,7 +7,8 @@ const HEADROOM_WORDS: Record<HeadroomLimit, string> = {
   edge: 'the edge distance is too short for it',
   pitch: 'the pitch is too short for it',
   'between-rows': 'the rows are too close for it',
-  flush: 'its flush head would go through the sheet',
+  flush:
+    'no countersink for its flush head fits these sheets, and a dimple cannot be enlarged in place',
   length: 'no such rivet is long enough',
   'no-larger-size': 'there is no larger size'
 };

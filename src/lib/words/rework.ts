@@ -55,7 +55,7 @@ const AGAINST: Record<AgainstSize, string> = {
   edge: 'an edge is too near',
   pitch: 'a neighbor is too near',
   'between-rows': 'the next row is too near',
-  flush: 'its countersink would go through',
+  flush: 'no countersink for its head fits these sheets, and a dimple cannot be enlarged in place',
   'cut-too-deep': 'even its deeper head would lie under the skin',
   length: 'there is no such length',
   'no-larger-size': 'there is no larger size'

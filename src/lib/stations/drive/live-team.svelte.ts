@@ -1,6 +1,6 @@
 import { BEAT_S, teamState, type Call, type Heard, type Role } from '$core/driving/two-people.ts';
 import { LiveLine, sayAt } from '$lib/api/live.ts';
-import { call } from '../../client/call';
+import { call, readJson } from '../../client/call';
 import { whileInFront } from '../../client/devices/while-in-front';
 import { whoIsHere } from '../../client/who';
 import type { DriveDesk } from './drive-desk.svelte';
@@ -82,7 +82,7 @@ export class LiveTeam {
   }
 
   #take(line: string): void {
-    const read = LiveLine.safeParse(JSON.parse(line));
+    const read = LiveLine.safeParse(readJson(line));
     if (!read.success) return;
     if (read.data.kind === 'logged') {
       const { event } = read.data;
