@@ -68,6 +68,9 @@ export default defineConfig({
     // how fast the machine is decides nothing about what is right
     testTimeout: 120_000,
     hookTimeout: 120_000,
+    // what is tested is read once a worker, not once a file: that was more than half of the time
+    isolate: false,
+    maxWorkers: 2,
     projects: [
       {
         extends: true,
@@ -90,7 +93,9 @@ export default defineConfig({
         test: {
           name: 'command',
           environment: 'node',
-          include: ['tests/command/**/*.test.ts']
+          include: ['tests/command/**/*.test.ts'],
+          // each starts whole applications and clusters of its own
+          isolate: true
         }
       }
     ]

@@ -218,8 +218,9 @@ test('an emptied name is asked for and does not hold up what else is typed', asy
   const name = page.getByLabel('Name of the joint');
   await name.fill('');
   await expect(name).toHaveAttribute('aria-invalid', 'true');
+  const put = page.waitForResponse((answer) => answer.request().method() === 'PUT');
   await page.getByLabel('Joint width').fill('5 3/4');
-  await page.waitForTimeout(600);
+  expect((await put).ok()).toBe(true);
   await saved(page);
   await page.reload();
   await expect(name).toHaveValue('Named');

@@ -108,7 +108,7 @@ test('every panel of Stack is readable and operable', async ({ page, app }) => {
   await openDemo(page, app, /Fin, leading strip/, 'stack');
   for (const panel of ['Driving', 'Layers', 'Flush rule', 'Substitutes']) {
     await page.getByText(panel, { exact: true }).click();
-    expect(await wrongOn(page, panel)).toEqual([]);
+    expect(await wrongOn(page, panel, { within: '[role=tabpanel]' })).toEqual([]);
   }
 });
 
@@ -117,7 +117,8 @@ test('dialogs, the reader and the other views of Lay out are readable and operab
   app
 }) => {
   await openDemo(page, app, /Frame 11 flange/, 'lay-out');
-  const clean = async (what: string) => expect(await wrongOn(page, what)).toEqual([]);
+  const clean = async (what: string, within: string | null = null) =>
+    expect(await wrongOn(page, what, { within })).toEqual([]);
   for (const view of ['Rework margin', 'Alternatives', 'Layout steps']) {
     await page.getByText(view, { exact: true }).click();
     await clean(view);
@@ -125,11 +126,11 @@ test('dialogs, the reader and the other views of Lay out are readable and operab
   for (const button of ['Files', 'Pick up existing holes', /^Rules/]) {
     await page.getByRole('button', { name: button }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
-    await clean(String(button));
+    await clean(String(button), '[role=dialog]');
     await page.getByRole('button', { name: 'Close' }).click();
   }
   await page.getByRole('button', { name: /Read out/ }).click();
-  await clean('reader');
+  await clean('reader', '[data-testid=reader]');
 });
 
 /** How far the page, or its main part, is wider than what is seen of it, px. */

@@ -45,20 +45,20 @@ const EVERY_KIND = [
   /Float stringer 6/
 ];
 
-for (const [width, height] of [
-  [1280, 800],
-  [1024, 768],
-  [390, 844]
-] as const)
-  test(`no label stands over another in any kind of joint at ${width} px`, async ({
+for (const name of EVERY_KIND)
+  test(`no label stands over another at any size of screen: ${name.source}`, async ({
     page,
     app
   }) => {
-    await page.setViewportSize({ width, height });
-    for (const name of EVERY_KIND) {
-      await openDemo(page, app, name, 'lay-out');
+    await openDemo(page, app, name, 'lay-out');
+    for (const [width, height] of [
+      [1280, 800],
+      [1024, 768],
+      [390, 844]
+    ] as const) {
+      await page.setViewportSize({ width, height });
       await expect(page.getByTestId('plan-view').or(page.getByTestId('story'))).toBeVisible();
-      await expect.poll(() => crowded(page), { message: String(name) }).toEqual([]);
+      await expect.poll(() => crowded(page), { message: `${width} px` }).toEqual([]);
     }
   });
 

@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { expect, makeJoint, saved, signIn, test, toStation } from './app.ts';
+import { expect, goTo, makeJoint, saved, signIn, test, toStation } from './app.ts';
 import type { Page } from '@playwright/test';
 
 const hole = (page: Page, number: number) =>
@@ -35,22 +35,14 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     await page.getByRole('button', { name: 'Release it and start driving' }).click();
     await expect(page.getByText('To release a joint is not for a trainee')).toBeVisible();
     await signIn(page, app);
-    await page
-      .getByRole('link', { name: /Bilge strake lap/ })
-      .first()
-      .click();
-    await toStation(page, 5);
+    await goTo(page, app, 'drive');
     await page.getByRole('button', { name: 'Release it and start driving' }).click();
     await expect(page.getByTestId('next-rivet')).toBeVisible();
   });
 
   await test.step('and drives it', async () => {
     await signIn(page, app, 'Benn Achterby');
-    await page
-      .getByRole('link', { name: /Bilge strake lap/ })
-      .first()
-      .click();
-    await toStation(page, 5);
+    await goTo(page, app, 'drive');
     await expect(page.getByTestId('next-rivet')).toBeVisible();
     for (let at = 1; at <= rivets; at++) {
       await page.keyboard.press('Space');
@@ -59,11 +51,8 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
   });
 
   await test.step('Ilse looks at the heads: one is driven too far', async () => {
-    await page
-      .getByRole('link', { name: /Bilge strake lap/ })
-      .first()
-      .click();
-    await toStation(page, 6);
+    await signIn(page, app);
+    await goTo(page, app, 'check');
     await expect(page.getByTestId('due')).toContainText(`${rivets} due of ${rivets} wanted`);
   });
 
@@ -98,11 +87,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
 
   await test.step('Benn drives it again', async () => {
     await signIn(page, app, 'Benn Achterby');
-    await page
-      .getByRole('link', { name: /Bilge strake lap/ })
-      .first()
-      .click();
-    await toStation(page, 5);
+    await goTo(page, app, 'drive');
     await page.keyboard.press('Space');
     await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(
       `driven ${rivets} of ${rivets}`
@@ -110,11 +95,8 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
   });
 
   await test.step('Ilse looks at every head, the new one first', async () => {
-    await page
-      .getByRole('link', { name: /Bilge strake lap/ })
-      .first()
-      .click();
-    await toStation(page, 6);
+    await signIn(page, app);
+    await goTo(page, app, 'check');
     await expect(page.getByTestId('due')).toContainText(`Head ${bad}: its rivet is new`);
     for (let at = 0; at < rivets; at++) {
       await measure(page, `0.19${at % 5}`, '0.062');
@@ -149,11 +131,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
 
   await test.step('Benn, who drove it, may not sign', async () => {
     await signIn(page, app, 'Benn Achterby');
-    await page
-      .getByRole('link', { name: /Bilge strake lap/ })
-      .first()
-      .click();
-    await toStation(page, 7);
+    await goTo(page, app, 'sign');
     await expect(
       page.getByText('Benn Achterby drove rivets of it: somebody else signs.')
     ).toBeVisible();
@@ -162,11 +140,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
 
   await test.step('Tomas reads what he has to know, ticks it, and signs', async () => {
     await signIn(page, app, 'Tomas Ekbrand');
-    await page
-      .getByRole('link', { name: /Bilge strake lap/ })
-      .first()
-      .click();
-    await toStation(page, 7);
+    await goTo(page, app, 'sign');
     await expect(page.getByTestId('must')).toHaveCount(0);
     await page.getByLabel('What entitles you').fill('inspector, stamp 7');
     await expect(page.getByRole('button', { name: 'Sign as Tomas Ekbrand' })).toBeDisabled();

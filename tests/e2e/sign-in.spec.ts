@@ -1,4 +1,4 @@
-import { expect, test } from './app.ts';
+import { expect, signIn, test } from './app.ts';
 
 test.use({ person: null });
 
@@ -63,6 +63,7 @@ test('a lead enters a mechanic, who comes in by a code, a password and a PIN; an
   });
 
   await test.step('Ilse has the bench, and Maro takes it over by PIN', async () => {
+    await signIn(page, app);
     await page.goto(`${app.url}/who`);
     await page.getByText('Maro Lind', { exact: true }).last().click();
     await page.getByRole('textbox', { name: 'PIN' }).fill('000000');
