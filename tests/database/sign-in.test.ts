@@ -40,7 +40,9 @@ beforeAll(async () => {
   expect(code).toMatch(/^[A-Z2-9]{4}-[A-Z2-9]{4}-[A-Z2-9]{4}$/);
   const first = { login: 'runa', name: 'Runa Holt', password: PASSWORD };
   // a code that nobody printed lets nobody in
-  expect(whyNot(await signInByCode(database(), { ...first, code: 'AAAA-BBBB-CCCC' }))).toBe('unreadable');
+  expect(whyNot(await signInByCode(database(), { ...first, code: 'AAAA-BBBB-CCCC' }))).toBe(
+    'unreadable'
+  );
   const token = valueOf(
     await signInByCode(database(), { ...first, code: code.toLowerCase().replaceAll('-', ' ') })
   );

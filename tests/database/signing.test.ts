@@ -251,7 +251,9 @@ describe('a signature', () => {
     const refusedBy = expect.stringContaining('signed') as string;
     expect(await look(issue, head(1, 171))).toMatchObject({ ok: false, message: refusedBy });
     const tap = DriveMove.parse({ ...stamp(172), kind: 'undriven', hole: 1 });
-    expect(whyNot(await recordMoves(database(), driveEvents, issue.id, [tap], mechanic))).toBe('not-possible');
+    expect(whyNot(await recordMoves(database(), driveEvents, issue.id, [tap], mechanic))).toBe(
+      'not-possible'
+    );
     const out = { kind: 'out', hole: 1, school: 'under-shank', how: 'plain' };
     expect((await rework(issue, 173, out)).outcome).toMatchObject({
       ok: false,

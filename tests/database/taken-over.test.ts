@@ -174,7 +174,9 @@ describe('a joint released anew', () => {
       /release \d+ has taken its place: load the page anew/
     );
     const tap = DriveMove.parse({ ...stamp(91), kind: 'driven', hole });
-    expect(whyNot(await recordMoves(database(), driveEvents, first.id, [tap], mechanic))).toBe('not-possible');
+    expect(whyNot(await recordMoves(database(), driveEvents, first.id, [tap], mechanic))).toBe(
+      'not-possible'
+    );
     // a repeat of what was stored before is answered as it was stored
     const [stored] = await eventsOf(database(), holeEvents, first.id);
     if (!stored) throw new Error('nothing was looked at');

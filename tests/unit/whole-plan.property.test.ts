@@ -5,7 +5,7 @@ import { JOINT_KINDS } from '../../src/core/kinds/new-joint.ts';
 import { readEntered } from '../../src/core/kinds/read-entered.ts';
 import { plan } from '../../src/core/plan/plan.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
-import { definition, entered, layoutOf } from '../support/joints.ts';
+import { entered } from '../support/joints.ts';
 import { filesOf } from '../support/whole-plan/plan-files.ts';
 import {
   byHand,
@@ -124,45 +124,111 @@ describe('whole plans by their files alone', () => {
     );
     expect(released).toBeGreaterThan(0);
   });
+
+  it.each(JOINT_KINDS)('are the same whether a %s is typed in mm or in inches', (kind) => {
+    let released = 0;
+    fc.assert(
+      fc.property(caseOf(kind), ({ draft, givens }) => {
+        const [inches, mm] = [inInches, inMm].map((write) =>
+          filesOf(changed(draft(write), [], givens))
+        );
+        released += inches ? 1 : 0;
+        // all but the last figure that a file writes
+        const places = (of: typeof mm) =>
+          of?.marks.map((row) => [row['line'], Number(row['mark_in']).toFixed(5), row['rivet']]);
+        expect(places(mm)).toEqual(places(inches));
+      }),
+      { seed: SEED, numRuns: RUNS }
+    );
+    expect(released).toBeGreaterThan(0);
+  });
 });
 
-/*
- * Found by the properties above and not mended yet: each is expected to fail, and says so once it does not. The mark goes
- * with what is mended.
- */
-describe('whole plans: found, to be mended', () => {
-  const patch = (change: object): EnteredJoint =>
-    entered('patch', ['0.025', '0.025'], {
-      style: 'plate-under',
-      carries: 'attach',
-      cutoutWIn: '2',
-      cutoutHIn: '2',
-      cornerRadiusIn: '0.3125',
-      ...change
-    });
-  const wrongWith = (joint: EnteredJoint): string[] => {
-    const files = filesOf(joint);
-    return files ? whatIsWrong(joint, files) : [];
+/** What the properties above found, mended: a hole that lies off a sheet that its grip counts is never released. */
+describe('a hole off one of its sheets', () => {
+  const offSheet = (joint: EnteredJoint): boolean => {
+    const read = readEntered(joint);
+    const planned = read.ok ? plan(read.definition, DEFAULT_PROFILE) : null;
+    if (!planned?.layout.ok) throw new Error('it is laid, and judged');
+    expect(filesOf(joint)).toBeNull();
+    return planned.layout.result.checks.some(({ rule, ok }) => rule === 'no-metal' && !ok);
+  };
+  const existing = (line: string, atIn: string, offIn: string) => ({
+    id: 'a',
+    kind: 'existing' as const,
+    line,
+    name: '',
+    atIn,
+    offIn
+  });
+  const moved = (line: string, of: number, nudgeIn: string) => ({
+    id: 'e',
+    line,
+    index: 0,
+    of,
+    state: 'as-laid' as const,
+    asRivets: false,
+    nudgeIn,
+    reason: '',
+    drill: ''
+  });
+  const firstLine = (joint: EnteredJoint) => {
+    const read = readEntered(joint);
+    const planned = read.ok ? plan(read.definition, DEFAULT_PROFILE) : null;
+    if (!planned?.layout.ok) throw new Error('not laid');
+    return planned.layout.result.lines[0];
   };
 
-  // edge distance is taken only to parts that contain the hole
-  it.fails('an existing hole inside a patch’s cut-out counts the skin in its grip', () => {
-    const fixed = [
-      { id: 'a', kind: 'existing', line: 'skin-top', name: '', atIn: '0.48', offIn: '0.4' }
-    ];
-    const lines = layoutOf(definition('patch', ['0.025', '0.025'], patch({}) as never)).lines;
-    const joint = patch({ fixed: fixed.map((one) => ({ ...one, line: lines[0]?.key ?? '' })) });
-    expect(filesOf(joint)).not.toBeNull();
-    expect(wrongWith(joint)).toEqual([]);
+  it('of a lap, past the end of the upper sheet', () => {
+    const lap = (change: object) => entered('lap', ['0.040', '0.040'], { widthIn: '8', ...change });
+    expect(filesOf(lap({}))).not.toBeNull();
+    const key = firstLine(lap({}))?.key ?? '';
+    expect(offSheet(lap({ fixed: [existing(key, '4', '-0.6')] }))).toBe(true);
   });
 
-  // two ways are equally good to a billionth of an inch, and another unit's rounding decides
-  it.fails('a patch typed in mm has the marks of the same in inches', () => {
-    const [inches, mm] = [
-      patch({ style: 'flush', cutoutWIn: '2.0625' }),
-      patch({ style: 'flush', cutoutWIn: '52.3875mm', cutoutHIn: '50.8mm' })
-    ].map(filesOf);
-    expect(inches).not.toBeNull();
-    expect(mm?.marks).toEqual(inches?.marks);
+  it('of a patch, inside its cut-out', () => {
+    const patch = (change: object) =>
+      entered('patch', ['0.025', '0.025'], {
+        style: 'plate-under',
+        carries: 'attach',
+        cutoutWIn: '2',
+        cutoutHIn: '2',
+        cornerRadiusIn: '0.3125',
+        ...change
+      });
+    const key = firstLine(patch({}))?.key ?? '';
+    expect(offSheet(patch({ fixed: [existing(key, '1.3', '0.4')] }))).toBe(true);
+  });
+
+  it('of a splice, past the near skin; of a round patch, moved along its ring it stays on', () => {
+    const splice = (change: object) =>
+      entered('splice', ['0.040', '0.050'], { widthIn: '8', gapIn: '0.5', ...change });
+    expect(offSheet(splice({ fixed: [existing('near-1', '4', '0.9')] }))).toBe(true);
+    const round = (change: object) =>
+      entered('round', ['0.040', '0.040'], {
+        cutoutIn: '4',
+        insert: false,
+        carries: 'attach',
+        ...change
+      });
+    const ring = firstLine(round({}));
+    const on = round({ edits: [moved(ring?.key ?? '', ring?.laidCount ?? 0, '0.02')] });
+    const read = readEntered(on);
+    const planned = read.ok ? plan(read.definition, DEFAULT_PROFILE) : null;
+    expect(
+      planned?.layout.ok && planned.layout.result.checks.some(({ rule }) => rule === 'no-metal')
+    ).toBe(false);
+  });
+
+  it('of a member between straps, moved past a strap’s end', () => {
+    const straps = (change: object) =>
+      entered('double-strap', ['0.040', '0.050', '0.040'], {
+        widthIn: '1',
+        run: 'along',
+        ...change
+      });
+    const line = firstLine(straps({}));
+    const joint = straps({ edits: [moved(line?.key ?? '', line?.laidCount ?? 0, '-1.2')] });
+    expect(offSheet(joint)).toBe(true);
   });
 });

@@ -28,7 +28,12 @@ describe('the room of every hole', () => {
     ],
     closed: line === 2
   }));
-  const rooms = () => holeRooms(spots, lines, [plate]);
+  const rooms = () =>
+    holeRooms(
+      spots,
+      lines,
+      spots.map(() => [plate])
+    );
   const linesOf = (number: number) =>
     lines.flatMap(({ holes }, line) => (holes.includes(number) ? [line] : []));
   const apart = (a: number, b: number) =>
@@ -72,17 +77,29 @@ describe('the room of every hole', () => {
 
   it('has no neighbours between rows where there is one line, nor along one of a single hole', () => {
     const one = [{ number: 7, xIn: 1, yIn: 1 }];
-    expect(holeRooms(one, [{ holes: [7], closed: true }], [plate])).toEqual([
-      { hole: 7, edgeIn: 1, pitchIn: Infinity, betweenRowsIn: Infinity }
-    ]);
+    expect(
+      holeRooms(
+        one,
+        [{ holes: [7], closed: true }],
+        one.map(() => [plate])
+      )
+    ).toEqual([{ hole: 7, edgeIn: 1, pitchIn: Infinity, betweenRowsIn: Infinity }]);
     // two on a ring stand apart once, not twice round
     const two = [...one, { number: 9, xIn: 1.5, yIn: 1 }];
     expect(
-      holeRooms(two, [{ holes: [7, 9], closed: true }], [plate]).map(({ pitchIn }) => pitchIn)
+      holeRooms(
+        two,
+        [{ holes: [7, 9], closed: true }],
+        two.map(() => [plate])
+      ).map(({ pitchIn }) => pitchIn)
     ).toEqual([0.5, 0.5]);
     // what is in a line and not among the spots is passed over
     expect(
-      holeRooms(two, [{ holes: [7, 8, 9], closed: false }], [plate]).map(({ pitchIn }) => pitchIn)
+      holeRooms(
+        two,
+        [{ holes: [7, 8, 9], closed: false }],
+        two.map(() => [plate])
+      ).map(({ pitchIn }) => pitchIn)
     ).toEqual([0.5, 0.5]);
   });
 
@@ -97,7 +114,7 @@ describe('the room of every hole', () => {
       holeRooms(
         corner,
         lines.map((holes) => ({ holes, closed: false })),
-        [plate]
+        corner.map(() => [plate])
       ).map(({ betweenRowsIn }) => Number(betweenRowsIn.toFixed(6)));
     // hole 2 is on both: its own are 1 and 3, the nearest other is 4
     expect(of([1, 2], [2, 3], [4])).toEqual([
@@ -116,7 +133,11 @@ describe('the room of every hole', () => {
     const grid = [-1, 0, 1].flatMap((x) => [-1, 0, 1].map((y) => [0.9 * x, 0.9 * y] as const));
     const spread = grid.map(([xIn, yIn], at) => ({ number: at + 1, xIn, yIn }));
     const each = spread.map(({ number }) => ({ holes: [number], closed: false }));
-    for (const { betweenRowsIn } of holeRooms(spread, each, [plate]))
+    for (const { betweenRowsIn } of holeRooms(
+      spread,
+      each,
+      spread.map(() => [plate])
+    ))
       expect(betweenRowsIn).toBeCloseTo(0.9, 12);
     const far = [
       { number: 1, xIn: 0, yIn: 0 },
@@ -126,9 +147,12 @@ describe('the room of every hole', () => {
       { holes: [1], closed: false },
       { holes: [2], closed: false }
     ];
-    expect(holeRooms(far, apart, [plate]).map(({ betweenRowsIn }) => betweenRowsIn)).toEqual([
-      Infinity,
-      Infinity
-    ]);
+    expect(
+      holeRooms(
+        far,
+        apart,
+        far.map(() => [plate])
+      ).map(({ betweenRowsIn }) => betweenRowsIn)
+    ).toEqual([Infinity, Infinity]);
   });
 });

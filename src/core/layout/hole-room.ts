@@ -82,12 +82,13 @@ function betweenRows(spots: readonly Spot[], on: OnLines): Float64Array {
  *
  * @param spots hole places, exact or as marked
  * @param lines hole numbers along each line
+ * @param held the parts that each rivet holds, in the order of `spots`
  * @returns one entry a hole, in the order of `spots`; cost O(holes)
  */
 export function holeRooms(
   spots: readonly Spot[],
   lines: readonly { holes: readonly number[]; closed: boolean }[],
-  parts: readonly Part[]
+  held: readonly (readonly Part[])[]
 ): HoleRoom[] {
   const indexOf: number[] = [];
   spots.forEach(({ number }, index) => {
@@ -117,7 +118,7 @@ export function holeRooms(
   const rows = lines.length > 1 ? betweenRows(spots, on) : null;
   return spots.map((spot, index) => ({
     hole: spot.number,
-    edgeIn: edgeDistanceIn(parts, spot.xIn, spot.yIn),
+    edgeIn: edgeDistanceIn(held[index] ?? [], spot.xIn, spot.yIn),
     pitchIn: pitch[index] as number,
     betweenRowsIn: rows ? (rows[index] as number) : Infinity
   }));

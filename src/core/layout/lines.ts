@@ -25,6 +25,8 @@ export interface LineWish {
   dash: Dash;
   /** which of the joint's stacks its rivets hold */
   stack: number;
+  /** the parts that its rivets go through, by their keys: off one of them a rivet would hold less than its grip counts */
+  through: readonly string[];
   /** a keep-out over an end hole may push that hole inward */
   endsMayMove: boolean;
   /** nothing but sheet lies beyond its end holes: they must not be too far from the edge */

@@ -6,6 +6,7 @@ import {
   circle,
   depthIn,
   edgeDistanceIn,
+  partsNamed,
   rect,
   withSquareInserts,
   type Part
@@ -126,8 +127,9 @@ describe('edge distance through several parts', () => {
   it('is the least over the parts that the hole goes through', () => {
     // 0.25 outside the cut-out, 1.75 inside the doubler
     expect(edgeDistanceIn([skin, doubler], 3, 1.75)).toBeCloseTo(0.25, 12);
-    // in the cut-out only the doubler is there: 3 from its edge
-    expect(edgeDistanceIn([skin, doubler], 3, 3)).toBeCloseTo(3, 12);
+    // in the cut-out the skin is not there: a rivet that counts it in its grip lies off it
+    expect(edgeDistanceIn([skin, doubler], 3, 3)).toBe(-Infinity);
+    expect(edgeDistanceIn([doubler], 3, 3)).toBeCloseTo(3, 12);
   });
 
   it('is measured to the curve beside a rounded corner', () => {
@@ -137,6 +139,19 @@ describe('edge distance through several parts', () => {
 
   it('is minus infinity where there is no metal', () => {
     expect(edgeDistanceIn([doubler], 9, 9)).toBe(-Infinity);
+  });
+
+  it('takes the parts that are named, and lies off one that there is not', () => {
+    expect(
+      partsNamed(
+        [
+          { ...skin, key: 's' },
+          { ...doubler, key: 'd' }
+        ],
+        ['d']
+      )
+    ).toMatchObject([{ key: 'd' }]);
+    expect(edgeDistanceIn(partsNamed([doubler], ['strap-3']), 1, 1)).toBe(-Infinity);
   });
 
   it('can take an insert with square corners', () => {

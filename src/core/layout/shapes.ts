@@ -116,21 +116,33 @@ export function edgeOfPartIn(part: Part, x: number, y: number): number {
 }
 
 /**
- * The edge distance of a hole: the least over all parts it goes through.
+ * The edge distance of a hole: the least over all parts that its rivet holds.
  *
- * @returns in; −Infinity where there is no metal at all
+ * @param parts those that its grip counts
+ * @returns in; −Infinity where it lies off one of them
  */
 export function edgeDistanceIn(parts: readonly Part[], x: number, y: number): number {
   let least = Infinity;
-  let through = false;
   for (const part of parts) {
     const edgeIn = edgeOfPartIn(part, x, y);
-    if (!atLeast(edgeIn, 0)) continue;
-    through = true;
+    if (!atLeast(edgeIn, 0)) return -Infinity;
     least = Math.min(least, edgeIn);
   }
-  return through ? least : -Infinity;
+  return least;
 }
+
+/** The parts that are named by their keys; of a name that no part has there is none, and every hole lies off it. */
+export const partsNamed = (parts: readonly Part[], keys: readonly string[]): Part[] =>
+  keys.map((key) => parts.find((part) => part.key === key) ?? nowhere(key));
+const nowhere = (key: string): Part => ({
+  key,
+  name: key,
+  layer: 'under',
+  outline: rect(0, 0, -1, -1),
+  openings: [],
+  goesOn: [],
+  addedThicknessIn: null
+});
 
 /**
  * Parts as the edge-distance limit is held against them: an insert with square corners. Its rounded corner may

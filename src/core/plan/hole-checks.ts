@@ -209,11 +209,16 @@ function placeChecks({ holes, clear, limits }: Laid, rooms: readonly HoleRoom[])
   return [...centres.check, ...keepOut.check];
 }
 
-/** Holes that lie on no sheet. */
-function offMetal({ holes }: Laid, edgesIn: readonly number[]): HoleCheck[] {
+/** Holes that lie off a sheet that their grip counts, as computed or as marked. */
+function offMetal(
+  { holes }: Laid,
+  edgesIn: readonly number[],
+  marked: readonly HoleRoom[]
+): HoleCheck[] {
   const off = new Limit('no-metal', 'least');
   holes.forEach((hole, index) => {
-    if (edgesIn[index] === -Infinity) off.hold(hole.number, 0, -1);
+    if (edgesIn[index] === -Infinity || marked[index]?.edgeIn === -Infinity)
+      off.hold(hole.number, 0, -1);
   });
   return off.check;
 }
@@ -247,6 +252,6 @@ export function holeChecks(
     ...placeChecks(laid, marked),
     ...openGapCheck(laid, numbered),
     ...wholeOf('bend-clear'),
-    ...offMetal(laid, edgesIn)
+    ...offMetal(laid, edgesIn, marked)
   ];
 }

@@ -15,7 +15,7 @@ import type { KindLayout, LayContext } from '../kinds/kind-layout.ts';
 import type { PlannedHole } from './holes.ts';
 import { layHoles, type LaidHoles } from './lay-out.ts';
 import { jointMass, type JointMass } from './mass.ts';
-import { edgeDistanceIn, withSquareInserts } from '../layout/shapes.ts';
+import { edgeDistanceIn, partsNamed, withSquareInserts, type Part } from '../layout/shapes.ts';
 import type { JointLayout, Plan, PlannedStack } from './plan-shape.ts';
 import { planWarnings } from './plan-warnings.ts';
 import type { Multipliers } from '../rules/multipliers.ts';
@@ -117,14 +117,22 @@ function roomsOf(kind: KindLayout, laid: LaidHoles) {
     yIn: markYIn
   }));
   const hasInsert = kind.parts.some((part) => part.layer === 'filler');
-  const atMarks = holeRooms(marked, lines, square);
+  /** what each hole's rivet holds, by the line that laid it */
+  const heldOf = (parts: readonly Part[]): Part[][] => {
+    const byLine = kind.lines.map(({ through }) => partsNamed(parts, through));
+    return laid.holes.map(({ row }) => byLine[row - 1] ?? []);
+  };
+  const held = heldOf(square);
+  const atMarks = holeRooms(marked, lines, held);
   return {
-    edgesIn: laid.holes.map(({ xIn, yIn }) => edgeDistanceIn(square, xIn, yIn)),
+    edgesIn: laid.holes.map(({ xIn, yIn }, at) => edgeDistanceIn(held[at] ?? [], xIn, yIn)),
     marked: atMarks,
-    growing: (hasInsert ? holeRooms(marked, lines, kind.parts) : atMarks).map((room, at) => ({
-      ...room,
-      edgeIn: Math.min(room.edgeIn, toLayerEndIn(laid.holes[at] as PlannedHole))
-    }))
+    growing: (hasInsert ? holeRooms(marked, lines, heldOf(kind.parts)) : atMarks).map(
+      (room, at) => ({
+        ...room,
+        edgeIn: Math.min(room.edgeIn, toLayerEndIn(laid.holes[at] as PlannedHole))
+      })
+    )
   };
 }
 

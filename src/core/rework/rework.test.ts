@@ -51,7 +51,7 @@ describe('a hole that has grown', () => {
   });
 
   it('enlarges no dimple in place, however much room there is', () => {
-    const flush = { head: 'countersunk', edgeIn: 0.6, pitchesIn: [] } as const;
+    const flush: Partial<OversizeInput> = { head: 'countersunk', edgeIn: 0.6, pitchesIn: [] };
     // each dimpled; dimpled together; dimpled over a sheet that is cut
     for (const sheetsIn of [
       [0.025, 0.032],

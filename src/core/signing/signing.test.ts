@@ -4,7 +4,7 @@ import type { NextHead } from '../check/next-head';
 import { NOT_DRIVEN, type HoleDriven } from '../driving/drive-events';
 import type { IssuedFacts, IssuedHole } from '../issue/issue';
 import type { SinceRelease } from '../releases/since-release';
-import { NO_REWORK, type HoleRework } from '../reworking/rework-events';
+import { NO_REWORK, type HoleRework, type Referral } from '../reworking/rework-events';
 import { missingToSign, toldKey, type SignedMatter } from './missing';
 import { SignMove, signStream, type SignSubject } from './sign-events';
 
@@ -265,8 +265,14 @@ describe('what is missing before a signature', () => {
   });
 
   it('waits for every question, of a hole or of the joint, that nobody has answered', () => {
-    const asked = (id: string, hole: number | null, answered: unknown = null) =>
-      [id, { id, hole, question: '?', by: 'Ilse', at: '', answered }] as never;
+    const asked = (
+      id: string,
+      hole: number | null,
+      answered: unknown = null
+    ): [string, Referral] => [
+      id,
+      { id, hole, question: '?', by: 'Ilse', at: '', answered: answered as Referral['answered'] }
+    ];
     const referrals = new Map([asked('a', null), asked('b', 2), asked('c', 3, { answer: 'ok' })]);
     expect(missingToSign(matter({ rework: { holes: new Map(), referrals } })).must).toEqual([
       { code: 'referrals-open', count: 2, holes: [2] }

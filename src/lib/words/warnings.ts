@@ -39,7 +39,7 @@ const CHECK_NAMES: Record<CheckRule, string> = {
   'open-gap': 'Over an open hole the rivets stand far apart',
   'keep-out': 'A hole lies in a keep-out',
   'bend-clear': 'The heads or the tools come into the bend',
-  'no-metal': 'A hole lies where there is no metal'
+  'no-metal': 'Hole outside one of its sheets'
 };
 
 const MOST_NAMED = 6;
@@ -62,7 +62,8 @@ function limitText(
     return `${length(valueIn)} inside, head and tool clearance counted.${where}`;
   if (rule === 'layer-end-min')
     return `${valueIn < 0 ? `The hole cuts into an end of ${layer ?? 'a layer'}, ${length(-valueIn)} beside its middle` : `An end of ${layer ?? 'a layer'} is ${length(valueIn)} from the hole’s middle`}; the least edge distance is ${length(limitIn)}.${where}`;
-  if (rule === 'no-metal') return `Move it, or delete it.${where}`;
+  if (rule === 'no-metal')
+    return `Its grip counts a sheet that is not there. Move it, or delete it.${where}`;
   return `${length(valueIn)} against a limit of ${length(limitIn)}.${where}`;
 }
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import type { EnteredJoint, JointKind } from '../../../src/core/kinds/joint.ts';
+import type { Dash } from '../../../src/core/schema/fields.ts';
 import { entered } from '../joints.ts';
 
 /** Writes a length given in ten-thousandths of an inch: exactly, in inches or in mm. */
@@ -17,7 +18,7 @@ const sixteenths = (least: number, most: number) =>
 const gauge = fc.constantFrom(250, 320, 400, 500, 630, 800, 1000);
 
 const picked = fc.record({
-  dash: fc.constantFrom('rule', 3, 4, 5, 6),
+  dash: fc.constantFrom<('rule' | Dash)[]>('rule', 3, 4, 5, 6),
   head: fc.constantFrom('universal', 'universal', 'countersunk'),
   alloy: fc.constantFrom('AD', 'AD', 'DD'),
   family: fc.constantFrom('clad-2024', 'high-strength'),

@@ -61,6 +61,7 @@ function partsOf(
 function wishesOf(
   { pattern, gapIn }: DoubleStrap,
   along: LinesAlong,
+  { straps }: Pick<Straps, 'straps'>,
   { dash, edgeIn }: LayContext
 ): KindLayout['lines'] {
   const { lines, perLine, pitchIn, overlapIn, sideEdgeIn, transverseIn } = along;
@@ -81,6 +82,7 @@ function wishesOf(
         givenIn: [],
         dash,
         stack: 0,
+        through: [side, ...straps.map((_, index) => `strap-${index + 1}`)],
         endsMayMove: true,
         endsAtEdge: !shifted
       };
@@ -110,7 +112,7 @@ export function layAlong(joint: DoubleStrap, context: LayContext, held: Straps):
   const { diameterIn: D, edgeIn, edgeWork, limits } = context;
   const strapIn = 2 * overlapIn + gapIn;
   const parts = partsOf(joint, laid.result, held);
-  const lines = wishesOf(joint, laid.result, context);
+  const lines = wishesOf(joint, laid.result, held, context);
   const strapWork = workLine(
     'strap',
     by`2 × overlap + gap = 2 × ${len(overlapIn)} + ${len(gapIn)}`,

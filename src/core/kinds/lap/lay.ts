@@ -47,6 +47,7 @@ export function layLap(joint: Lap, context: LayContext): LaidKind {
     givenIn: [],
     dash: context.dash,
     stack: 0,
+    through: ['lower', 'upper'],
     endsMayMove: true,
     // a staggered row's ends lie half a pitch in
     endsAtEdge: joint.pattern === 'in-line' || row % 2 === 0

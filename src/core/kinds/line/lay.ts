@@ -108,6 +108,7 @@ export function layLine(joint: Line, context: LayContext): LaidKind {
           ),
           dash,
           stack: 0,
+          through: ['flange'],
           endsMayMove: true,
           endsAtEdge: true
         }

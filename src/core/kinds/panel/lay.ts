@@ -50,6 +50,7 @@ export function layPanel(joint: Panel, context: LayContext): LaidKind {
         givenIn: [],
         dash,
         stack: 0,
+        through: ['panel', 'frame'],
         endsMayMove: joint.bracketIn > 0,
         endsAtEdge: false
       })),

@@ -11,12 +11,20 @@ function rectRingLines(
   ring: { xIn: number; yIn: number; w: number; h: number; nW: number; nH: number },
   doubler: { w: number; h: number },
   dash: LineWish['dash'],
-  stack: number
+  stack: number,
+  filled: 'skin' | 'insert'
 ): LineWish[] {
   const { xIn, yIn, w, h, nW, nH } = ring;
   const across = evenly(xIn, xIn + w, nW + 1);
   const down = evenly(yIn, yIn + h, nH + 1);
-  const common = { givenIn: [], dash, stack, endsMayMove: false, endsAtEdge: false };
+  const common = {
+    givenIn: [],
+    dash,
+    stack,
+    through: [filled, 'doubler'],
+    endsMayMove: false,
+    endsAtEdge: false
+  };
   const side = (
     key: string,
     words: string,
@@ -44,16 +52,37 @@ export function patchLines(
   { dash, edgeIn }: Pick<LayContext, 'dash' | 'edgeIn'>
 ): LineWish[] {
   const innerIn = borderIn - edgeIn;
-  const lines = rectRingLines('skin', { ...skin, xIn: innerIn, yIn: innerIn }, doubler, dash, 0);
+  const lines = rectRingLines(
+    'skin',
+    { ...skin, xIn: innerIn, yIn: innerIn },
+    doubler,
+    dash,
+    0,
+    'skin'
+  );
   if (outer)
     lines.push(
-      ...rectRingLines('outer skin', { ...outer, xIn: edgeIn, yIn: edgeIn }, doubler, dash, 0)
+      ...rectRingLines(
+        'outer skin',
+        { ...outer, xIn: edgeIn, yIn: edgeIn },
+        doubler,
+        dash,
+        0,
+        'skin'
+      )
     );
   if (insert) {
     const atIn = borderIn + joint.insertClearanceIn + (joint.insertEdgeIn ?? edgeIn);
     const stack = hasOwnStack(joint) ? 1 : 0;
     lines.push(
-      ...rectRingLines('insert', { ...insert, xIn: atIn, yIn: atIn }, doubler, dash, stack)
+      ...rectRingLines(
+        'insert',
+        { ...insert, xIn: atIn, yIn: atIn },
+        doubler,
+        dash,
+        stack,
+        'insert'
+      )
     );
   }
   return lines;

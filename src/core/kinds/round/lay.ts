@@ -10,7 +10,7 @@ import { roundGeometry } from './geometry.ts';
 import { cutOutOf, roundParts, roundPieces } from './parts.ts';
 
 function ringLines(
-  name: string,
+  name: 'skin' | 'insert',
   { radiiIn, count }: Pick<RoundRings, 'radiiIn' | 'count'>,
   centreIn: number,
   dash: LineWish['dash'],
@@ -24,6 +24,7 @@ function ringLines(
     givenIn: [],
     dash,
     stack,
+    through: [name, 'doubler'],
     endsMayMove: false,
     endsAtEdge: false
   }));

@@ -60,6 +60,7 @@ export function layTwoSided(
     givenIn: [],
     dash: context.dash,
     stack: side === 'far' && stackings.length > 1 ? 1 : 0,
+    through: [side, ...strapParts.map((part) => part.key)],
     endsMayMove: true,
     endsAtEdge: joint.pattern === 'in-line' || row % 2 === 0
   });

@@ -109,6 +109,7 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
         givenIn: [],
         dash: zone.dash,
         stack: 0,
+        through: ['flange'],
         endsMayMove: zones.length === 1,
         endsAtEdge: zones.length === 1
       });
