@@ -25,7 +25,12 @@ it(
   './zanjador fuzz finds no door that breaks',
   async () => {
     // how long an answer takes is measured by hand, on a quiet machine
-    const { code, out } = await run(['fuzz', '--count', '1500', '--slow', '25000'], '', env);
+    const { code, out } = await run(['fuzz', '--count', '1500', '--slow', '25000'], '', {
+      ...env,
+      // what is fresh by hand is fixed here
+      PROPERTY_SEED: '7',
+      PROPERTY_RUNS: '20'
+    });
     expect(out).toMatch(/1500 tried at \d+ doors, seed 1: crashes 0, server errors 0, no answer 0/);
     expect(code).toBe(0);
   },

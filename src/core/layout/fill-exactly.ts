@@ -1,4 +1,4 @@
-import { TOLERANCE } from '../units/tolerance.ts';
+import { squaresSlackIn2, TOLERANCE } from '../units/tolerance.ts';
 import type { Stretch } from './fill-stretch.ts';
 
 /** The most even way to fill a stretch for every number of spaces up to a limit. */
@@ -32,6 +32,7 @@ export function levelFrom(
 ): Level {
   const at = (array: Int32Array | Float64Array, index: number) => array[index] as number;
   const placeIn = (place: number) => placesIn[place] as number;
+  const slack = squaresSlackIn2(maxPitchIn);
   const reachable: number[] = [];
   let column = before.places.length - 1;
   for (let place = lastPlace; place >= firstPlace && column >= 0; place--) {
@@ -54,7 +55,8 @@ export function levelFrom(
       if (gapIn < minPitchIn - TOLERANCE) continue;
       if (gapIn > maxPitchIn + TOLERANCE) break;
       const total = (gapIn - wishIn) ** 2 + at(before.cost, candidate);
-      if (total < best) {
+      // of ways that are as good the one with the smallest marks
+      if (total < best - slack) {
         best = total;
         bestColumn = candidate;
       }

@@ -1,7 +1,15 @@
 import { workLine, type Answer } from '../answer.ts';
 import { by, len, unitLen } from '../notation.ts';
 import { divisionsPerIn, type RulerScale } from '../units/ruler.ts';
-import { above, atMost, below, floorTo, same, ceilTo } from '../units/tolerance.ts';
+import {
+  above,
+  atMost,
+  below,
+  ceilTo,
+  floorTo,
+  same,
+  squaresSlackIn2
+} from '../units/tolerance.ts';
 import { constrainedRow, type ConstrainedRowResult } from './constrained-row.ts';
 import { fillExactly } from './fill-exactly.ts';
 import { fillNear, type CountedStretch, type OnProgress } from './fill-near.ts';
@@ -97,7 +105,7 @@ function fillWith(
     ...Array.from({ length: least - 1 }, (_, less) => least - 2 - less)
   ];
   for (const total of totals) {
-    const spaces = shareSpaces(costs, total);
+    const spaces = shareSpaces(costs, total, squaresSlackIn2(line.maxPitchIn));
     if (!spaces) continue;
     return routes.flatMap(({ route }, index) =>
       route(spaces[index] ?? 0)

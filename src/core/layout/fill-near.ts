@@ -1,4 +1,4 @@
-import { LEAST_ROUNDING } from '../units/tolerance.ts';
+import { LEAST_ROUNDING, squaresSlackIn2 } from '../units/tolerance.ts';
 import { fillBand, leastCost, type Filled } from './fill-band.ts';
 import type { Stretch } from './fill-stretch.ts';
 import { shareSpaces } from './share-spaces.ts';
@@ -79,7 +79,9 @@ export function fillNear(
     for (const [count, filled] of ways) cost[count] = filled.cost;
     return cost;
   });
-  const spaces = shareSpaces(costs, total);
+  const largestIn = Math.max(...stretches.map(({ maxPitchIn }) => maxPitchIn));
+  const slackIn2 = squaresSlackIn2(largestIn);
+  const spaces = shareSpaces(costs, total, slackIn2);
   if (!spaces) return null;
   return tried.flatMap((ways, at) =>
     (ways.get(spaces[at] ?? 0)?.taken ?? [])

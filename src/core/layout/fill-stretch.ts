@@ -1,5 +1,5 @@
 import { BrokenPrecondition } from '../units/broken-precondition.ts';
-import { TOLERANCE, ROUNDING_SHARE, LEAST_ROUNDING } from '../units/tolerance.ts';
+import { squaresSlackIn2, TOLERANCE } from '../units/tolerance.ts';
 
 /** A stretch between two holes that are there in any case. */
 export interface Stretch {
@@ -102,7 +102,7 @@ export function fillStretch(stretch: Stretch): number[] | null {
   const levels = byLevel(spaces, fewest);
   const cost = leastDeviation(stretch, levels, meanIn);
   // Equal sums differ only by rounding; what counts as equal grows with the number of terms.
-  const slack = ROUNDING_SHARE * fewest * maxPitchIn ** 2 + LEAST_ROUNDING;
+  const slack = squaresSlackIn2(maxPitchIn, fewest);
   const taken = [0];
   let place = 0;
   for (let level = fewest - 1; level >= 0; level--) {

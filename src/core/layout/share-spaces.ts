@@ -3,15 +3,21 @@
  * that takes one space only needs no search.
  *
  * @param costs of every stretch, by its number of spaces; ∞ where it cannot be filled with so many, and for none
+ * @param slackIn2 costs that differ by less are equal on paper
  * @returns null when there is no way
  */
-export function shareSpaces(costs: readonly Float64Array[], total: number): number[] | null {
+export function shareSpaces(
+  costs: readonly Float64Array[],
+  total: number,
+  slackIn2 = 0
+): number[] | null {
   const open = costs.flatMap((cost, at) => (cost.length > 2 ? [at] : []));
   const single = costs.length - open.length;
   if (costs.some((cost) => cost.length <= 2 && cost[1] === Infinity)) return null;
   const shared = shareOpen(
     open.map((at) => costs[at] as Float64Array),
-    total - single
+    total - single,
+    slackIn2
   );
   if (!shared) return null;
   const spaces = costs.map(() => 1);
@@ -21,7 +27,11 @@ export function shareSpaces(costs: readonly Float64Array[], total: number): numb
   return spaces;
 }
 
-function shareOpen(costs: readonly Float64Array[], total: number): number[] | null {
+function shareOpen(
+  costs: readonly Float64Array[],
+  total: number,
+  slackIn2: number
+): number[] | null {
   if (total < 0) return null;
   let best = new Float64Array(total + 1).fill(Infinity);
   best[0] = 0;
@@ -32,7 +42,7 @@ function shareOpen(costs: readonly Float64Array[], total: number): number[] | nu
     for (let sum = 0; sum <= total; sum++)
       for (let spaces = 1; spaces < cost.length && spaces <= sum; spaces++) {
         const all = (cost[spaces] as number) + (best[sum - spaces] as number);
-        if (all < (next[sum] as number)) {
+        if (all < (next[sum] as number) - slackIn2) {
           next[sum] = all;
           took[sum] = spaces;
         }

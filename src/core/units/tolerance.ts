@@ -13,8 +13,21 @@ export const TOLERANCE_SHARE = 1e-9;
 export const LOOKS_SAME_IN = 1e-6;
 
 /** Sums of squares that are equal on paper differ by the rounding of a double, as a share of each term and at least. */
-export const ROUNDING_SHARE = 1e-13;
+const ROUNDING_SHARE = 1e-13;
 export const LEAST_ROUNDING = 1e-15;
+
+/** Rows of more holes than this are told apart by their rounding no worse. */
+const ROUNDED_TERMS = 1000;
+
+/**
+ * By how much sums of squared gaps may differ and still be equal on paper: of two ways that are as good the one with the
+ * smallest marks is taken, whatever unit they were typed in.
+ *
+ * @param largestIn no gap is larger, in
+ * @returns in²
+ */
+export const squaresSlackIn2 = (largestIn: number, terms = ROUNDED_TERMS): number =>
+  ROUNDING_SHARE * terms * largestIn ** 2 + LEAST_ROUNDING;
 
 /** a ≥ b, a whisker under still counts. */
 export const atLeast = (a: number, b: number): boolean => a >= b - TOLERANCE;
