@@ -29,16 +29,17 @@ run_all_tests() {
   export ZANJADOR_TEST_CLUSTER="$CLUSTER_URL" ZANJADOR_TEST_PASSWORD="$(app_password)"
   step "the templates that tests copy" node .build/scripts/test-templates.js
 
-  # Two lanes for two cores: what only reads the code beside what runs it in node, the commands beside the browsers.
-  run_checks >"$RESULTS/checks.log" 2>&1 & local checks=$!
+  # Two lanes: what reads the code and what starts commands, beside what runs in node and then in browsers.
+  (
+    run_checks
+    touch "$RESULTS/checks.done"
+    npx vitest run --project command --reporter=default --reporter=json --outputFile="$RESULTS/command.json"
+  ) >"$RESULTS/beside.log" 2>&1 & local beside=$!
   npx vitest run --project unit --reporter=default --reporter=json --outputFile="$RESULTS/unit.json"
   npx vitest run --project database --reporter=default --reporter=json --outputFile="$RESULTS/database.json"
-  wait "$checks" || echo "the checks themselves" >>"$RESULTS/checks"
-  cat "$RESULTS/checks.log"
-  npx vitest run --project command --reporter=default --reporter=json --outputFile="$RESULTS/command.json" \
-    >"$RESULTS/command.log" 2>&1 & local commands=$!
   PLAYWRIGHT_JSON_OUTPUT_NAME="$RESULTS/e2e.json" npx playwright test --reporter=list,json
-  wait "$commands"
-  cat "$RESULTS/command.log"
+  wait "$beside"
+  cat "$RESULTS/beside.log"
+  [ -e "$RESULTS/checks.done" ] || echo "the checks themselves" >>"$RESULTS/checks"
   node .build/scripts/tally.js "$RESULTS"
 }

@@ -1,4 +1,5 @@
-import type { Dash } from '../schema/fields.ts';
+import type { Alloy, Dash } from '../schema/fields.ts';
+import { RIVET_SHEAR_KSI } from './strengths.ts';
 
 export const GUN_SIZES = ['2X', '3X', '4X'] as const;
 export type GunSize = (typeof GUN_SIZES)[number];
@@ -40,3 +41,27 @@ export const DRIVING_FIGURES: Readonly<Record<Dash, DrivingFigures>> = {
 
 /** A hand squeezer is easy for dash 3, hard work for dash 4, and not for more. */
 export const HAND_SQUEEZER_MOST_DASH: Dash = 4;
+
+/** What closes on a rivet; `estimated`: reckoned from the figure for AD. */
+export interface SqueezeForce {
+  lb: number;
+  estimated: boolean;
+}
+
+/** Harder than AD, and hardened alike: their force goes by their driven shear strength. */
+const SCALED: readonly Alloy[] = ['D', 'DD', 'E'];
+
+/**
+ * The force that a rivet is squeezed with: the table's for AD, and for the harder ones that times the ratio of driven shear
+ * strengths.
+ *
+ * @returns lb; null for alloys of which nobody gives a figure
+ * @source handbook 3.4
+ */
+export function squeezeForce(dash: Dash, alloy: Alloy): SqueezeForce | null {
+  const { squeezeLb } = DRIVING_FIGURES[dash];
+  if (alloy === 'AD') return { lb: squeezeLb, estimated: false };
+  return SCALED.includes(alloy)
+    ? { lb: (squeezeLb * RIVET_SHEAR_KSI[alloy]) / RIVET_SHEAR_KSI.AD, estimated: true }
+    : null;
+}

@@ -455,6 +455,23 @@ describe('the tools that suit', () => {
     ).toEqual(['big']);
   });
 
+  it('close on the alloy at hand: what is enough for AD is not for DD, and for B nobody can tell', () => {
+    const squeezers = [
+      { id: 's', name: 'air', powered: true, forceLb: 2500, turnIn: 0.06, divisionsPerTurn: 8 }
+    ];
+    const edges = { ...OPEN.edges, top: 0 };
+    const of = (alloy: string) =>
+      ways(
+        run([hole(1, 2, 0.5), hole(2, 3, 0.5)], { part: `MS20470${alloy}4-5` }),
+        { edges },
+        { squeezers }
+      ).ways.find(({ way }) => way === 'squeeze');
+    expect(of('AD')?.fits).toBe(true);
+    // 2000 × 41/30
+    expect(of('DD')?.why).toMatchObject([{ code: 'squeezer-too-weak', estimated: true }]);
+    expect(of('B')?.why).toEqual([{ code: 'no-squeeze-figure', alloy: 'B' }]);
+  });
+
   it('touch a neighboring head with their rim only where they must', () => {
     const near = [hole(1, 2, 0.5), hole(2, 2.4, 0.5), hole(3, 6, 0.5)];
     const set = (acrossIn: number) =>

@@ -1,10 +1,15 @@
-import { DRIVING_FIGURES, HAND_SQUEEZER_MOST_DASH } from '../catalog/driving-figures.ts';
+import {
+  DRIVING_FIGURES,
+  HAND_SQUEEZER_MOST_DASH,
+  squeezeForce
+} from '../catalog/driving-figures.ts';
 import { atLeast } from '../units/tolerance.ts';
 import type { IssuedHole } from '../issue/issue.ts';
 import type { DrivingAccess, Side } from './access.ts';
 import type { DrivingTools, Yoke } from '../drive/driving-tools.ts';
 import { touches, yokeReach, type Outline } from './reach.ts';
 import type { RivetRun } from './rivet-runs.ts';
+import type { Alloy } from '../schema/fields.ts';
 
 /** In the order of preference, where they can be had. */
 export const DRIVING_WAYS = [
@@ -25,7 +30,8 @@ export type WayReason =
   | { code: 'yoke-reaches'; yoke: string; holes: number }
   | { code: 'yoke-reaches-some'; yoke: string; holes: number; of: number }
   | { code: 'no-yoke-reaches' }
-  | { code: 'squeezer-too-weak'; needLb: number }
+  | { code: 'squeezer-too-weak'; needLb: number; estimated: boolean }
+  | { code: 'no-squeeze-figure'; alloy: Alloy }
   | { code: 'lies-face-down' | 'not-flush' | 'cannot-lie' | 'no-plate' }
   | { code: 'arms-reach' | 'arms-do-not-reach' }
   | { code: 'no-set' | 'no-gun' | 'no-bar' }
@@ -90,12 +96,16 @@ export const barsFor = ({ dash }: Pick<RivetRun, 'dash'>, tools: DrivingTools) =
   );
 export const gunsFor = ({ dash }: Pick<RivetRun, 'dash'>, tools: DrivingTools) =>
   tools.guns.filter(({ size }) => DRIVING_FIGURES[dash].guns.includes(size));
-/** By hand where that is easy; where it is hard work the powered ones first. */
-export const squeezersFor = ({ dash }: Pick<RivetRun, 'dash'>, tools: DrivingTools) =>
+/** By hand where that is easy; where it is hard work the powered ones first. None where nobody gives a figure for the alloy. */
+export const squeezersFor = (
+  { dash, alloy }: Pick<RivetRun, 'dash' | 'alloy'>,
+  tools: DrivingTools
+) =>
   tools.squeezers
     .filter(
       ({ powered, forceLb }) =>
-        forceLb >= DRIVING_FIGURES[dash].squeezeLb && (powered || dash <= HAND_SQUEEZER_MOST_DASH)
+        forceLb >= (squeezeForce(dash, alloy)?.lb ?? Infinity) &&
+        (powered || dash <= HAND_SQUEEZER_MOST_DASH)
     )
     .sort(
       (a, b) => (dash < HAND_SQUEEZER_MOST_DASH ? 1 : -1) * (Number(a.powered) - Number(b.powered))
@@ -184,7 +194,7 @@ export function drivingWays(
   access: DrivingAccess,
   tools: DrivingTools
 ): RunDriving {
-  const need = DRIVING_FIGURES[run.dash];
+  const force = squeezeForce(run.dash, run.alloy);
   const reach = bestYoke(run, outline, access, tools.yokes);
   const reached = reach?.from.size ?? 0;
   const guns = gunsFor(run, tools);
@@ -235,7 +245,17 @@ export function drivingWays(
       [
         ...closed,
         ...punch,
-        ...(weak ? [{ code: 'squeezer-too-weak' as const, needLb: need.squeezeLb }] : []),
+        ...(force === null
+          ? [{ code: 'no-squeeze-figure' as const, alloy: run.alloy }]
+          : weak
+            ? [
+                {
+                  code: 'squeezer-too-weak' as const,
+                  needLb: force.lb,
+                  estimated: force.estimated
+                }
+              ]
+            : []),
         ...(reached === run.holes.length
           ? []
           : reach && reached > 0

@@ -1,6 +1,11 @@
 import { workLine, type WorkLine } from '../answer.ts';
 import { by, len } from '../notation.ts';
-import { DRIVING_FIGURES, type GunSize } from '../catalog/driving-figures.ts';
+import {
+  DRIVING_FIGURES,
+  squeezeForce,
+  type GunSize,
+  type SqueezeForce
+} from '../catalog/driving-figures.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { above } from '../units/tolerance.ts';
 import type { DrivingAccess } from './access.ts';
@@ -34,7 +39,7 @@ export type ToolNeed =
       mostLb: number;
     }
   | { tool: 'burst'; leastS: number; mostS: number }
-  | { tool: 'squeezer'; have: string | null; needLb: number }
+  | { tool: 'squeezer'; have: string | null; force: SqueezeForce | null }
   | { tool: 'gap'; leastIn: number; mostIn: number; work: WorkLine[] }
   | { tool: 'yoke'; have: string | null; throatIn: number | null }
   | { tool: 'dimple-set' | 'tape' | 'plate' }
@@ -120,7 +125,7 @@ export function runTools(
         {
           tool: 'squeezer',
           have: squeezersFor(run, tools)[0]?.name ?? null,
-          needLb: figures.squeezeLb
+          force: squeezeForce(run.dash, run.alloy)
         },
         { tool: 'yoke', have: reach?.yoke.name ?? null, throatIn: reach?.yoke.throatIn ?? null },
         ...(least?.ok && most?.ok

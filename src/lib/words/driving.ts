@@ -3,6 +3,7 @@ import type { DrivingWay, WayReason } from '../../core/driving/driving-ways.ts';
 import type { Side } from '../../core/driving/access.ts';
 import type { ToolNeed } from '../../core/driving/run-tools.ts';
 
+import type { SqueezeForce } from '../../core/catalog/driving-figures.ts';
 import { THOU_PER_IN } from '../../core/units/factors.ts';
 import { plural, type WriteLength } from './writing.ts';
 
@@ -14,6 +15,11 @@ export const WAY_WORDS: Record<DrivingWay, string> = {
   buck: 'gun and bar',
   'two-people': 'two people'
 };
+
+/** An order of size is not told to the pound. */
+const TOLD_TO_LB = 10;
+export const forceInWords = ({ lb, estimated }: SqueezeForce): string =>
+  `about ${(Math.round(lb / TOLD_TO_LB) * TOLD_TO_LB).toLocaleString('en-US')} lb${estimated ? ' (estimated from AD)' : ''}`;
 
 /** What to do, way by way, in the order of doing it. */
 export const WAY_STEPS: Record<DrivingWay, readonly string[]> = {
@@ -30,8 +36,10 @@ export const WAY_STEPS: Record<DrivingWay, readonly string[]> = {
     'Two or three squeezes, each closed a little more, measured between; then it serves the run.'
   ],
   'back-rivet': [
-    'All rivets in, tape over the heads, face down on the plate.',
-    'The sleeve pushes the sheets down round the shank. Pull the tape off whole, feel the face.'
+    'Put rivets into the free holes and tape over their heads.',
+    'Then, one hole at a time: temporary fastener out, rivet in, tape on. The sheets are never unclamped.',
+    'Lay the part face down on the plate only when no temporary fastener is left.',
+    'The sleeve pushes the sheets down around the shank. Pull the tape off in one piece and feel the face.'
   ],
   buck: [
     'Bar square on the shank, thumb as a fence; the gun pushes a little harder than the bar.',
@@ -72,7 +80,9 @@ export function wayReasonInWords(said: WayReason, length: WriteLength): string {
     case 'no-yoke-reaches':
       return 'no yoke of the shop reaches over a free edge';
     case 'squeezer-too-weak':
-      return `takes about ${said.needLb.toLocaleString('en-US')} lb: no squeezer of the shop has that`;
+      return `takes ${forceInWords({ lb: said.needLb, estimated: said.estimated })}: no squeezer of the shop has that`;
+    case 'no-squeeze-figure':
+      return `no squeeze force is given for ${said.alloy} rivets: use one that the shop has measured for that alloy`;
     case 'lies-face-down':
       return 'flush heads, and the part lies face down';
     case 'not-flush':
@@ -166,7 +176,7 @@ export function toolInWords(
     case 'burst':
       return plain('Burst', `${range(need.leastS, need.mostS, 's')}, then look`);
     case 'squeezer':
-      return of('Squeezer', need.have, `about ${need.needLb.toLocaleString('en-US')} lb`);
+      return of('Squeezer', need.have, need.force ? forceInWords(need.force) : '');
     case 'gap':
       return plain(
         'Closed gap',

@@ -3,7 +3,7 @@
   import { goto } from '$app/navigation';
   import { DASHES, rivetSize } from '$core/catalog/rivets.ts';
   import { DRILLS } from '$core/catalog/drills.ts';
-  import { DRIVING_FIGURES } from '$core/catalog/driving-figures.ts';
+  import { DRIVING_FIGURES, squeezeForce } from '$core/catalog/driving-figures.ts';
   import { gunsFor, squeezersFor } from '$core/driving/driving-ways.ts';
   import type { DrivingTools } from '$core/drive/driving-tools.ts';
   import { Alloy, Head, HeadLimitsKey } from '$core/schema/fields.ts';
@@ -18,6 +18,7 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { toolSettingAddress } from '$lib/setups-address';
   import type { ToolSettingLine, ToolTask } from '$lib/tool-setting-view';
+  import { forceInWords } from '$lib/words/driving';
   import { foundInWords, setupInWords, TOOL_WORDS } from '$lib/words/tool-settings';
   import Choice from '../kit/Choice.svelte';
   import LengthField from '../kit/LengthField.svelte';
@@ -68,9 +69,18 @@
       DASHES.find((one) => String(one) === of('dash')) ??
       4
   );
+  /** dies press sheets, for which only the size tells */
+  const alloy = $derived(
+    tool === 'dies'
+      ? 'AD'
+      : (task?.setups.find((one) => one.tool !== 'dies')?.alloy ??
+          Alloy.options.find((one) => one === of('alloy')) ??
+          'AD')
+  );
+  const force = $derived(squeezeForce(dash, alloy));
   /** those that suit the size, the best first */
   const fitting = $derived(
-    (tool === 'gun' ? gunsFor({ dash }, tools) : squeezersFor({ dash }, tools)).map(
+    (tool === 'gun' ? gunsFor({ dash }, tools) : squeezersFor({ dash, alloy }, tools)).map(
       (one) => one.name
     )
   );
@@ -296,7 +306,9 @@
       title="Not for dash {dash}"
       text={tool === 'gun'
         ? `It is driven with a ${DRIVING_FIGURES[dash].guns.join(' or ')}.`
-        : `It takes about ${DRIVING_FIGURES[dash].squeezeLb.toLocaleString('en-US')} lb: this one does not close on it.`}
+        : force
+          ? `It takes ${forceInWords(force)}: this one does not close on it.`
+          : `No squeeze force is given for ${alloy} rivets: use one that the shop has measured for that alloy.`}
     />
   {/if}
   {#if band && !band.ok}
