@@ -1,6 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import type { IssuedFacts, IssuedHole } from '../issue/issue';
-import { holeStates, holeStream, lastShares, type HoleEvent } from './hole-events';
+import {
+  comesTo,
+  holeStates,
+  holeStream,
+  lastShares,
+  verdictNow,
+  type HoleEvent
+} from './hole-events';
 import { CheckedHead } from './hole-look';
 
 const event = (hole: number, diameterIn: number, verdict: 'accept' | 'drive-more'): HoleEvent => ({
@@ -24,7 +31,7 @@ describe('where the holes stand', () => {
 
   it('lets the last reading of a hole count and remembers how often it was looked at', () => {
     expect(states().get(1)).toMatchObject({ looks: 2, last: { diameterIn: 0.19 } });
-    expect(states().get(3)).toEqual({ hole: 3, last: null, looks: 0 });
+    expect(states().get(3)).toEqual({ hole: 3, last: null, looks: 0, expired: false });
   });
 
   it('holds the latest readings against what each hole predicts', () => {
@@ -60,8 +67,38 @@ describe('the order of looks', () => {
     const before = holeStates([1, 2], [at('10:00', 0.16)]);
     const after = holeStates([1, 2], [at('09:00', 0.2), { ...at('11:00', 0.3), hole: 9 }], before);
     expect(after.get(1)).toMatchObject({ hole: 1, looks: 2, last: { diameterIn: 0.16 } });
-    expect(after.get(2)).toEqual({ hole: 2, last: null, looks: 0 });
+    expect(after.get(2)).toEqual({ hole: 2, last: null, looks: 0, expired: false });
     expect([...after.keys()]).toEqual([1, 2]);
+  });
+});
+
+describe('a rivet driven after its batch had expired', () => {
+  const tooHard = new Set([1, 3]);
+  const states = (from?: ReturnType<typeof holeStates>) =>
+    holeStates([1, 2, 3], [event(1, 0.19, 'accept')], from, undefined, tooHard);
+
+  it('is replaced whatever its head measures, looked at or not', () => {
+    const now = [...states().values()].map(verdictNow);
+    expect(now).toEqual(['replace', null, 'replace']);
+    for (const verdict of ['accept', 'measure', 'drive-more', 'replace'] as const)
+      expect(comesTo(verdict, true)).toBe('replace');
+    // the sheet is hurt too: that is more than a rivet
+    expect(comesTo('refer', true)).toBe('refer');
+    for (const verdict of ['accept', 'measure', 'drive-more', 'replace', 'refer', null] as const)
+      expect(comesTo(verdict, false)).toBe(verdict);
+  });
+
+  it('is none once it is out, though it was when one looked before', () => {
+    const after = holeStates([1, 2, 3], [], states());
+    expect([...after.values()].map(({ expired }) => expired)).toEqual([false, false, false]);
+    expect(after.get(1)?.looks).toBe(1);
+  });
+
+  it('is told by driving to whoever projects the looks', () => {
+    const facts = { limits: 'standard', predictedIn3: 0.002, stacks: [] } as unknown as IssuedFacts;
+    const holes = [1, 2, 3].map((number) => ({ number }) as IssuedHole);
+    const told = holeStream.project({ facts, holes, heldOpen: [], expired: tooHard }, []);
+    expect([...told.values()].map(({ expired }) => expired)).toEqual([true, false, true]);
   });
 });
 

@@ -43,9 +43,32 @@ export interface HoleState {
   last: HoleEvent | null;
   /** how often it has been looked at, rivets taken out counted */
   looks: number;
+  /** the rivet in it was driven after its batch had expired */
+  expired: boolean;
 }
 
+type Verdict = HoleEvent['frozen']['verdict'];
+
+/**
+ * What a look comes to at a rivet whose batch had or had not expired. An expired one was too hard to be driven well, whatever
+ * its head measures: it is replaced, unless its look asks for more than that.
+ *
+ * @source handbook 4.6, `cracked`: hard rivet, cold time passed
+ */
+export const comesTo = <Looked extends Verdict | null>(
+  verdict: Looked,
+  expired: boolean
+): Looked | 'replace' => (expired && verdict !== 'refer' ? 'replace' : verdict);
+
+/** What comes of the rivet that is in a hole now; null where nothing is known yet. */
+export const verdictNow = ({
+  last,
+  expired
+}: Pick<HoleState, 'last' | 'expired'>): Verdict | null =>
+  comesTo(last?.frozen.verdict ?? null, expired);
+
 const AS_ISSUED = new Map<number, number>();
+const NONE: ReadonlySet<number> = new Set();
 
 /**
  * Projects the events of an issue onto its holes. The look that was taken last counts: a reading may be sent hours after
@@ -53,17 +76,19 @@ const AS_ISSUED = new Map<number, number>();
  * taken out since says nothing of the one that is in now.
  *
  * @param since from when on looks are of the rivet that is in now, for holes that one was taken out of; ms since 1970
+ * @param expired holes whose rivet was driven after its batch had expired, as driving tells
  */
 export function holeStates(
   holes: readonly number[],
   events: readonly HoleEvent[],
   from: ReadonlyMap<number, HoleState> = new Map(),
-  since: ReadonlyMap<number, number> = AS_ISSUED
+  since: ReadonlyMap<number, number> = AS_ISSUED,
+  expired: ReadonlySet<number> = NONE
 ): Map<number, HoleState> {
   const states = new Map(
     holes.map((hole): [number, HoleState] => [
       hole,
-      from.get(hole) ?? { hole, last: null, looks: 0 }
+      { ...(from.get(hole) ?? { hole, last: null, looks: 0 }), expired: expired.has(hole) }
     ])
   );
   for (const event of events) {
@@ -109,6 +134,8 @@ export interface HoleSubject extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'>
   rework?: ReworkState;
   /** who drove the rivet in each hole, by their ids, where the shop's rule asks */
   people?: ReadonlyMap<number, readonly string[]>;
+  /** holes whose rivet was driven after its batch had expired */
+  expired?: ReadonlySet<number>;
   /** who signed it; null while nobody has */
   signed?: { by: string } | null;
 }
@@ -136,11 +163,12 @@ export const holeStream = defineStream<HoleSubject, HoleLook, HeadJudged, Map<nu
       ? judgeLook(move, facts, hole)
       : notPossible('hole', { code: 'no-such-hole', hole: move.hole });
   },
-  project: ({ holes, rework = NO_REWORK }, events, from) =>
+  project: ({ holes, rework = NO_REWORK, expired }, events, from) =>
     holeStates(
       holes.map(({ number }) => number),
       events,
       from,
-      sinceOf(rework)
+      sinceOf(rework),
+      expired
     )
 });

@@ -50,6 +50,24 @@ describe('the head that comes next', () => {
     expect(found).toMatchObject({ next: 2, reason: 'near-a-bad-one', near: 7, open: [7] });
   });
 
+  it('is bad where its batch had expired, though it measures good or nobody looked; its neighbors come next', () => {
+    const events = [look(5, 20, 'accept'), look(7, 21, 'accept')];
+    const states = holeStates(ORDER, events, new Map(), new Map(), new Set([7, 4]));
+    expect(next(events, { states })).toMatchObject({
+      next: 2,
+      reason: 'near-a-bad-one',
+      near: 7,
+      open: [7, 4]
+    });
+    // on the data holder’s word it stays
+    expect(next(events, { states, left: new Set([7, 4]) }).open).toEqual([]);
+    // more blows make no softer metal
+    const hitAt = new Map([...HIT, [7, BEGAN + 30 * MINUTE]]);
+    expect(next(events, { states, hitAt }).open).toEqual([7, 4]);
+    // as long as nobody logs its new rivet there is nothing of the old one
+    expect(next(events).open).toEqual([]);
+  });
+
   it('is one that the last look did not tell, one hit since, one that is new', () => {
     expect(next([look(6, 20, 'measure')])).toMatchObject({ next: 6, reason: 'again-measure' });
     const more = new Map([...HIT, [6, BEGAN + 30 * MINUTE]]);

@@ -1,7 +1,7 @@
 import type { WorkLine } from '../answer.ts';
 import { samplingPlan } from '../rules/sampling.ts';
 import { DEFAULT_PROFILE, type RuleProfile } from '../rules/profile.ts';
-import type { HoleEvent, HoleState } from './hole-events.ts';
+import { verdictNow, type HoleEvent, type HoleState } from './hole-events.ts';
 import { samplingDue } from './sampling-due.ts';
 
 /** What an issue is looked at by: its holes in the order driven, what was logged, what was seen. */
@@ -55,13 +55,14 @@ export function nextHead(of: HeadsToLookAt): NextHead {
   const logged = hitAt.size > 0;
   const order = logged ? of.order : [...of.order].sort((a, b) => a - b);
   const seen = new Set(events.map(({ hole }) => hole));
+  const isExpired = (hole: number) => states.get(hole)?.expired ?? false;
   const isDriven = (hole: number) => !logged || hitAt.has(hole) || seen.has(hole);
   const profile = rules ?? DEFAULT_PROFILE;
   const known = new Set(order);
   const told = [...events]
     .filter(({ hole, frozen }) => known.has(hole) && frozen.verdict !== 'measure')
     .sort((a, b) => Date.parse(a.at) - Date.parse(b.at))
-    .map(({ hole, frozen }) => ({ hole, good: frozen.verdict === 'accept' }));
+    .map(({ hole, frozen }) => ({ hole, good: frozen.verdict === 'accept' && !isExpired(hole) }));
   const due =
     order.length === 0
       ? null
@@ -88,13 +89,15 @@ export function nextHead(of: HeadsToLookAt): NextHead {
   const first = again[0];
   const againHoles = new Set(again.map(({ hole }) => hole));
   const open = order.filter((hole) => {
-    const verdict = states.get(hole)?.last?.frozen.verdict;
+    const state = states.get(hole);
+    const verdict = state ? verdictNow(state) : null;
     return (
-      verdict !== undefined &&
+      verdict !== null &&
       verdict !== 'accept' &&
       verdict !== 'measure' &&
       !left.has(hole) &&
-      !againHoles.has(hole)
+      // what is looked at again may yet be good; metal that was too hard never
+      (isExpired(hole) || !againHoles.has(hole))
     );
   });
   const next = first?.hole ?? asked?.next ?? null;

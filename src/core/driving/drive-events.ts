@@ -254,6 +254,10 @@ function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
   };
 }
 
+/** Holes whose rivet was driven after its batch had expired. */
+export const expiredHoles = ({ holes }: Pick<DriveState, 'holes'>): Set<number> =>
+  new Set([...holes].flatMap(([number, { driven, expired }]) => (driven && expired ? number : [])));
+
 /** What happens while an issue is driven. What may follow rests on the issue and its batches alone, never on earlier taps. */
 export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, DriveState>({
   name: 'drive',

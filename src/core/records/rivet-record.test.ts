@@ -130,6 +130,23 @@ describe('what is known of each rivet', () => {
     });
   });
 
+  it('is replaced where its batch had expired, though its head measures good', () => {
+    const hit = (minutes: number, cold: 'ok' | 'expired') => ({
+      ...drive(minutes, { kind: 'driven', hole: 1, late: 'lead agreed' }),
+      frozen: { partNumber: PART, cold }
+    });
+    const of = (...driving: DriveEvent[]) => records({ driving, heads: [look(8, 'accept')] })[0];
+    expect(of(hit(3, 'expired'))?.verdict).toBe('replace');
+    expect(of(hit(3, 'ok'), hit(5, 'expired'))?.verdict).toBe('replace');
+    expect(of(hit(3, 'ok'))?.verdict).toBe('accept');
+    // the tap that was late was taken back
+    expect(
+      of(hit(3, 'ok'), hit(5, 'expired'), drive(6, { kind: 'undriven', hole: 1 }))?.verdict
+    ).toBe('accept');
+    // nobody looked yet
+    expect(records({ driving: [hit(3, 'expired')] })[0]?.verdict).toBeNull();
+  });
+
   it('is dated by its first look where driving was not logged, however often it is looked at', () => {
     const [one] = records({ heads: [look(300, 'accept'), look(5, 'drive-more')] });
     expect(one).toMatchObject({ at: at(5), lookedAt: at(300), drivenAt: null, verdict: 'accept' });

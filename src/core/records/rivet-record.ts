@@ -1,5 +1,5 @@
 import type { Finding, LookVerdict } from '../check/findings.ts';
-import { isMeasured, type HoleEvent } from '../check/hole-events.ts';
+import { comesTo, isMeasured, type HoleEvent } from '../check/hole-events.ts';
 import type { DriveEvent } from '../driving/drive-events.ts';
 import { lotsTold } from '../driving/lots-told.ts';
 import { lotAt, type LotTold } from '../driving/rivet-lots.ts';
@@ -99,6 +99,10 @@ function hitsOf(events: readonly DriveEvent[]): Hit[] {
     else if (event.kind === 'undriven') hits.pop();
   return hits;
 }
+
+/** Its batch had expired at one of its hits. */
+const isExpired = (hits: readonly Hit[]): boolean =>
+  hits.some(({ frozen }) => frozen.cold === 'expired');
 
 /** Each once, in the order they came. */
 const once = <T>(all: readonly (T | undefined)[]): T[] => [
@@ -215,7 +219,8 @@ function ofHole(
               : lotAt(told, partNumber, Date.parse(first.at))
             : (batchLots.get(batch) ?? null),
         setting: first === undefined ? null : settingAt(rivet, settings, first.at),
-        verdict: last?.frozen.verdict ?? null,
+        // null says that nobody looked
+        verdict: last ? comesTo(last.frozen.verdict, isExpired(hits)) : null,
         findings: once(looks.flatMap(({ frozen }) => frozen.findings)),
         diameterD: measured?.frozen.diameterD ?? null,
         heightD: measured?.frozen.heightD ?? null

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { checksOwnWork, isMeasured, type HoleState } from '../check/hole-events.ts';
 import type { NextHead } from '../check/next-head.ts';
-import type { DriveState } from '../driving/drive-events.ts';
+import { expiredHoles, type DriveState } from '../driving/drive-events.ts';
 import type { Issue } from '../issue/issue.ts';
 import { isAnotherRivet, type SinceRelease } from '../releases/since-release.ts';
 import { emptyHoles, type ReworkState } from '../reworking/rework-events.ts';
@@ -130,7 +130,8 @@ export function missingToSign(matter: SignedMatter): Missing {
     { code: 'heads-simulated', holes: simulated },
     { code: 'heads-by-driver', holes: byDriver }
   ];
-  const expired = numbers.filter((hole) => drive.holes.get(hole)?.expired);
+  const tooHard = expiredHoles(drive);
+  const expired = numbers.filter((hole) => tooHard.has(hole));
   const unseen = numbers.filter(
     (hole) =>
       seen(hole) === null &&

@@ -71,7 +71,8 @@
     made.driving = () => ({
       order: drive?.order ?? current.holes.map(({ number }) => number),
       hitAt: drive?.hitAt ?? new Map(),
-      people: drive?.people ?? new Map()
+      people: drive?.people ?? new Map(),
+      expired: drive?.expired ?? new Set()
     });
     return made;
   });

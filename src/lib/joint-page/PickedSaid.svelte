@@ -19,7 +19,7 @@
 
   function told(picked: number): string {
     if (station === 'check')
-      return `Hole ${picked}, ${MARK_WORDS[desk?.states.get(picked)?.last?.frozen.verdict ?? 'to-do']}`;
+      return `Hole ${picked}, ${MARK_WORDS[desk?.verdictOf(picked) ?? 'to-do']}`;
     const hole = workspace.shown?.plan.holes.find(({ number }) => number === picked);
     return hole ? `Hole ${picked}, mark ${preferences.inWords(hole.markIn)}` : '';
   }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { HoleState } from '$core/check/hole-events.ts';
+  import { verdictNow, type HoleState } from '$core/check/hole-events.ts';
   import VerdictMark, { MARK_WORDS, type MarkKind } from '$lib/ui/kit/VerdictMark.svelte';
   import { holeMapScene } from './hole-map-scene';
   import MapSheet from './MapSheet.svelte';
@@ -35,10 +35,11 @@
     holeMapScene(holes, heldOpen, { widthIn, heightIn: overlapIn }, roomPx, true)
   );
   const { x, y, radius, pitchPx } = $derived(scene);
-  const kindOf = (hole: number): MarkKind =>
-    onItsWay(hole)
-      ? 'sending'
-      : (reworked(hole) ?? states.get(hole)?.last?.frozen.verdict ?? 'to-do');
+  const kindOf = (hole: number): MarkKind => {
+    if (onItsWay(hole)) return 'sending';
+    const state = states.get(hole);
+    return reworked(hole) ?? (state ? verdictNow(state) : null) ?? 'to-do';
+  };
   const labelled = $derived((number: number) => {
     const hole = holes.find((candidate) => candidate.number === number);
     const rowHoles = holes.filter((candidate) => candidate.row === hole?.row);

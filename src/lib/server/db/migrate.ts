@@ -18,6 +18,7 @@ import { gradedCoupons } from './migrations/0014-graded-coupons.ts';
 import { onlyTheNewestRelease } from './migrations/0016-only-the-newest-release.ts';
 import { auditChain } from './migrations/0017-audit-chain.ts';
 import { asItHappened } from './migrations/0018-as-it-happened.ts';
+import { expiredRivets } from './migrations/0019-expired-rivets.ts';
 import { signIn } from './migrations/0015-sign-in.ts';
 
 const MIGRATIONS = [
@@ -38,7 +39,8 @@ const MIGRATIONS = [
   signIn,
   onlyTheNewestRelease,
   auditChain,
-  asItHappened
+  asItHappened,
+  expiredRivets
 ];
 
 /** Two that start at once bring it there one after the other; any number does that is always the same. */

@@ -56,6 +56,7 @@ interface IssueRow {
   document_version: number;
   stacks: { stack: number; count: number }[] | null;
   verdicts: Partial<Record<LookVerdict, number>> | null;
+  looked: number;
   driven: number;
   /** holes whose rivet was replaced, or is out */
   reworked: { stage: string; stack: number; part: string | null }[] | null;
@@ -114,7 +115,6 @@ function asIssued(issue: IssueRow, length: WriteLength): Told {
   const stacks = issue.stacks ?? [];
   const holes = stacks.reduce((sum, { count }) => sum + count, 0);
   const verdicts = { ...NO_VERDICTS, ...issue.verdicts };
-  const looked = Object.values(verdicts).reduce((sum, count) => sum + count, 0);
   const attention: string[] = [];
   if (verdicts['drive-more'] > 0) attention.push(`${verdicts['drive-more']} to drive more`);
   if (verdicts.replace > 0) attention.push(`${verdicts.replace} to drill out`);
@@ -141,9 +141,10 @@ function asIssued(issue: IssueRow, length: WriteLength): Told {
   return {
     signedBy: issue.signed_by,
     headline: issuedInWords(holes, issuedParts(facts.value)),
-    state: issue.signed_by !== null ? 'signed' : looked === holes - blind ? 'checked' : 'checking',
+    state:
+      issue.signed_by !== null ? 'signed' : issue.looked === holes - blind ? 'checked' : 'checking',
     holes: holes - blind,
-    looked,
+    looked: issue.looked,
     driven: issue.driven,
     verdicts,
     attention,
@@ -209,19 +210,27 @@ const issuesOf = (database: Database, jointIds: readonly string[]): Promise<Issu
      ), by_stack as (
        select issue_id, stack, count(*)::integer as count from holes
        where state = 'rivet' and issue_id in (select id from newest) group by issue_id, stack
+     ), in_now as (
+       select n.id as issue_id, i.hole, i.expired from newest n cross join lateral rivets_in(n.id) i
+     ), head as (
+       select coalesce(l.issue_id, i.issue_id) as issue_id, l.verdict, coalesce(i.expired, false) as expired,
+         r.stage = 'left' and (l.at is null or l.at <= r.left_at) as left_in
+       from (select * from hole_looks where issue_id in (select id from newest)) l
+         full join in_now i on i.issue_id = l.issue_id and i.hole = l.hole
+         left join hole_rework r on r.issue_id = coalesce(l.issue_id, i.issue_id) and r.hole = coalesce(l.hole, i.hole)
+       where (l.hole is not null or i.expired) and r.stage is distinct from 'blind'
      ), by_verdict as (
-       -- a head that stays on the data holder’s word is settled
-       select l.issue_id, case when r.stage = 'left' and l.at <= r.left_at then 'accept' else l.verdict end as verdict,
-         count(*)::integer as count
-       from hole_looks l left join hole_rework r on r.issue_id = l.issue_id and r.hole = l.hole
-       where l.issue_id in (select id from newest) and r.stage is distinct from 'blind'
-       group by 1, 2
+       -- a head that stays on the data holder’s word is settled; a rivet of an expired batch is none but by that
+       select issue_id, count(verdict)::integer as looked, count(*)::integer as count,
+         case when left_in then 'accept' when expired and verdict is distinct from 'refer' then 'replace' else verdict end as verdict
+       from head group by issue_id, 4
      )
      select n.*,
        (select json_agg(json_build_object('stack', stack, 'count', count) order by stack)
         from by_stack where issue_id = n.id) as stacks,
        (select json_object_agg(verdict, count) from by_verdict where issue_id = n.id) as verdicts,
-       (select count(*)::integer from rivets_in(n.id)) as driven,
+       (select coalesce(sum(looked), 0)::integer from by_verdict where issue_id = n.id) as looked,
+       (select count(*)::integer from in_now where issue_id = n.id) as driven,
        (select json_agg(json_build_object('stage', r.stage, 'stack', h.stack, 'part', r.part_number))
         from hole_rework r join holes h on h.issue_id = r.issue_id and h.number = r.hole
         where r.issue_id = n.id) as reworked,

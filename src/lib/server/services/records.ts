@@ -1,6 +1,6 @@
 import { holeStream } from '../../../core/check/hole-events.ts';
 import { nextHead } from '../../../core/check/next-head.ts';
-import { driveStream } from '../../../core/driving/drive-events.ts';
+import { driveStream, expiredHoles } from '../../../core/driving/drive-events.ts';
 import { issueOrder } from '../../../core/driving/issue-order.ts';
 import { partsWithoutLot } from '../../../core/driving/lots-told.ts';
 import { rivetOfHole } from '../../../core/driving/rivet-of-hole.ts';
@@ -126,7 +126,7 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
   const rework = reworkStream.project(issued, reworks);
   const issue = asReworked(issued, rework);
   const drive = driveStream.project({ ...issued, batches, rework }, driving);
-  const states = holeStream.project({ ...issued, rework }, heads);
+  const states = holeStream.project({ ...issued, rework, expired: expiredHoles(drive) }, heads);
   const { order } = issueOrder(issue, drive.order);
   const present = new Set(issue.holes.map(({ number }) => number));
   const left = leftAsIs(rework, (hole) => states.get(hole)?.last?.at ?? null);

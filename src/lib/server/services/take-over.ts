@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { holeStream } from '../../../core/check/hole-events.ts';
-import { driveStream } from '../../../core/driving/drive-events.ts';
+import { driveStream, expiredHoles } from '../../../core/driving/drive-events.ts';
 import type { Stamped } from '../../../core/events/stream.ts';
 import type { IssuedFacts, IssuedHole } from '../../../core/issue/issue.ts';
 import { differences } from '../../../core/joint/differences.ts';
@@ -53,13 +53,14 @@ async function earlierRelease(
       'not-possible',
       `a question of release ${issue.number} is open: log its answer at Check first, a new release would lose sight of it`
     );
+  const drive = driveStream.project({ ...issue, batches: [], rework }, driving);
   return {
     issue,
     definition,
     driving,
     rework,
-    drive: driveStream.project({ ...issue, batches: [], rework }, driving),
-    states: holeStream.project({ ...issue, rework }, heads),
+    drive,
+    states: holeStream.project({ ...issue, rework, expired: expiredHoles(drive) }, heads),
     since: await sinceOfIssue(database, issueId)
   };
 }

@@ -5,6 +5,7 @@
   import { headLimits, nominalHead } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import type { ShopPlate } from '$core/devices/shop-plate.ts';
+  import { comesTo } from '$core/check/hole-events.ts';
   import { looksAsked, Place, type SeenFlag } from '$core/check/findings.ts';
   import { flushLimitsOf } from '$core/check/hole-look.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
@@ -65,6 +66,7 @@
   const fitting = $derived(plates.filter(({ sizes }) => sizes.some((size) => size.dash === dash)));
   const row = $derived(desk.issue.holes.find(({ number }) => number === hole)?.row ?? 1);
   const last = $derived(desk.states.get(hole)?.last ?? null);
+  const expired = $derived(desk.states.get(hole)?.expired ?? false);
   const recorded = $derived(desk.recordedFor(hole));
   /** a reading being typed comes before the recorded one */
   const shown = $derived(
@@ -145,6 +147,13 @@
   </span>
 </header>
 <DueBar due={desk.due} here={hole} logged={desk.driving().hitAt.size > 0} {onpick} />
+{#if expired && !desk.left.has(hole)}
+  <Notice
+    level="stop"
+    title="Driven after its batch expired: replace it"
+    text="Figures within limits do not make it good. Only the data holder’s written answer leaves it in: refer it below."
+  />
+{/if}
 <Choice
   label="How it is looked at"
   value={desk.way}
@@ -193,14 +202,15 @@
     </p>
   {/if}
   {#if judged?.ok}
+    {@const verdict = comesTo(judged.result.verdict, expired)}
     <VerdictCard
-      verdict={judged.result.verdict}
+      {verdict}
       reasons={lookInWords(judged.result, live?.report ?? null, preferences.inWords)}
-      conditional={onCondition}
+      conditional={onCondition && verdict === 'accept'}
     />
     <div class="now">
       <h3 class="label">Do now</h3>
-      {#each reportInWords({ reasons: [], findings: judged.result.findings }, preferences.inWords, judged.result.verdict).doNow as step (step)}<p
+      {#each reportInWords({ reasons: [], findings: judged.result.findings }, preferences.inWords, verdict).doNow as step (step)}<p
         >
           {step}
         </p>{/each}
@@ -263,7 +273,7 @@
 {/if}
 
 {#if last && !live && !judged}
-  <LastLook {last} {recorded} />
+  <LastLook {last} {expired} {recorded} />
 {/if}
 {@render children()}
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { isMeasured, type HoleEvent } from '$core/check/hole-events.ts';
+  import { comesTo, isMeasured, type HoleEvent } from '$core/check/hole-events.ts';
   import type { HeadReport } from '$core/check/head-report.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import Length from '../../ui/kit/Length.svelte';
@@ -10,12 +10,15 @@
   /** The last look at the rivet that is in a hole: its verdict, what now, by whom and how. */
   interface Props {
     last: HoleEvent;
+    /** its rivet was driven after its batch had expired */
+    expired: boolean;
     recorded: { report: HeadReport } | null;
   }
-  let { last, recorded }: Props = $props();
+  let { last, expired, recorded }: Props = $props();
   const preferences = usePreferences();
   const { frozen } = $derived(last);
-  const conditional = $derived(frozen.verdict === 'accept' && frozen.findings.includes('too-long'));
+  const verdict = $derived(comesTo(frozen.verdict, expired));
+  const conditional = $derived(verdict === 'accept' && frozen.findings.includes('too-long'));
   const time = (at: string) =>
     new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
   const extras = $derived([
@@ -31,13 +34,13 @@
 <section class="last" data-testid="last-reading">
   <h3 class="label">Recorded</h3>
   <VerdictCard
-    verdict={frozen.verdict}
+    {verdict}
     reasons={lookInWords(frozen, recorded?.report ?? null, preferences.inWords)}
     {conditional}
   />
   <div class="now">
     <h3 class="label">Do now</h3>
-    {#each reportInWords({ reasons: [], findings: frozen.findings }, preferences.inWords, frozen.verdict).doNow as step (step)}<p
+    {#each reportInWords({ reasons: [], findings: frozen.findings }, preferences.inWords, verdict).doNow as step (step)}<p
       >
         {step}
       </p>{/each}

@@ -11,6 +11,7 @@ import {
   holeStream,
   isMeasured,
   lastShares,
+  verdictNow,
   type HoleEvent,
   type HoleState,
   type HoleSubject
@@ -70,7 +71,7 @@ export class CheckDesk {
     this.#rework = rework;
     this.#typed = new TypedLooks(issue.id);
     const { facts, holes, heldOpen } = issue;
-    const people = () => this.driving().people;
+    const driving = () => this.driving();
     const subject: HoleSubject = (this.#subject = {
       facts,
       holes,
@@ -79,7 +80,10 @@ export class CheckDesk {
         return rework();
       },
       get people() {
-        return people();
+        return driving().people;
+      },
+      get expired() {
+        return driving().expired;
       }
     });
     // A head counts once the server has judged it.
@@ -118,6 +122,11 @@ export class CheckDesk {
   }
   get states() {
     return this.desk.state;
+  }
+  /** what comes of the rivet that is in a hole; null where nothing is known yet */
+  verdictOf(hole: number): HoleEvent['frozen']['verdict'] | null {
+    const state = this.states.get(hole);
+    return state ? verdictNow(state) : null;
   }
   readonly state = $derived.by((): DeskState => {
     const { away, sending, refusal } = this.desk.outbox;
@@ -270,10 +279,12 @@ export class CheckDesk {
     order: readonly number[];
     hitAt: ReadonlyMap<number, number>;
     people: ReadonlyMap<number, readonly string[]>;
+    expired: ReadonlySet<number>;
   } = () => ({
     order: this.issue.holes.map(({ number }) => number),
     hitAt: new Map(),
-    people: new Map()
+    people: new Map(),
+    expired: new Set()
   });
 
   /** heads that stay on the data holder’s word, as they were last seen */

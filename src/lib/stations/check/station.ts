@@ -1,3 +1,4 @@
+import { verdictNow } from '$core/check/hole-events.ts';
 import { defineStation, done, open } from '../station';
 
 export const check = defineStation({
@@ -9,9 +10,10 @@ export const check = defineStation({
   standsAlone: ({ issue }) => issue !== null,
   status: ({ issue, desk }) => {
     if (!issue || !desk) return open('not released yet');
-    const looks = [...desk.states.values()].flatMap(({ last }) => last ?? []);
-    const text = `${looks.length} of ${issue.holes.length} looked at`;
-    const allGood = looks.every(({ frozen }) => frozen.verdict === 'accept');
-    return looks.length === issue.holes.length && allGood ? done(text) : open(text);
+    const states = [...desk.states.values()];
+    const looked = states.filter(({ last }) => last !== null).length;
+    const text = `${looked} of ${issue.holes.length} looked at`;
+    const allGood = states.every((state) => verdictNow(state) === 'accept');
+    return looked === issue.holes.length && allGood ? done(text) : open(text);
   }
 });

@@ -5,6 +5,7 @@ import {
   type DriveEvent,
   type DriveMove,
   type DriveFrozen,
+  expiredHoles,
   type DriveState,
   type DriveSubject,
   type HeadSeen,
@@ -134,6 +135,7 @@ export class DriveDesk {
     (): ReadonlyMap<number, readonly string[]> =>
       new Map([...this.state.holes].map(([hole, { people }]) => [hole, people]))
   );
+  readonly expired = $derived.by((): ReadonlySet<number> => expiredHoles(this.state));
   /** rivets of cold batches that were logged here and that the server has not counted */
   readonly onTheirWay = $derived.by((): ReadonlyMap<string, number> => {
     const { waiting } = this.desk.outbox;

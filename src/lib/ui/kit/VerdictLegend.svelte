@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { HoleState } from '$core/check/hole-events.ts';
+  import { verdictNow, type HoleState } from '$core/check/hole-events.ts';
   import VerdictMark, { MARK_WORDS, type MarkKind } from './VerdictMark.svelte';
 
   /** What each mark on the hole map means, with how many there are. */
@@ -13,7 +13,7 @@
   const SOMETIMES = ['measure', 'out', 'left'] as const;
   const counts = $derived.by(() => {
     const kinds = [...states.values()].map(
-      (state): MarkKind => reworked(state.hole) ?? state.last?.frozen.verdict ?? 'to-do'
+      (state): MarkKind => reworked(state.hole) ?? verdictNow(state) ?? 'to-do'
     );
     const count = (kind: MarkKind) => kinds.filter((other) => other === kind).length;
     return [

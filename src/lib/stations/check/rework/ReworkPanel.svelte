@@ -27,7 +27,7 @@
   const preferences = usePreferences();
   const rework = $derived(open.desk);
   const now = $derived(rework?.state.holes.get(hole));
-  const verdict = $derived(desk.states.get(hole)?.last?.frozen.verdict ?? null);
+  const verdict = $derived(desk.verdictOf(hole));
   const questions = $derived(
     [...(rework?.state.referrals.values() ?? [])].filter((referral) => referral.hole === hole)
   );
