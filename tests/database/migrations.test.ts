@@ -123,7 +123,8 @@ beforeAll(async () => {
     '0015-sign-in',
     '0016-only-the-newest-release',
     '0017-audit-chain',
-    '0018-as-it-happened'
+    '0018-as-it-happened',
+    '0019-expired-rivets'
   ]);
 });
 afterAll(async () => {

@@ -1,6 +1,16 @@
 import type { Page } from '@playwright/test';
 import { BOTTOM_LAP, SPAR_CAP } from '../../scripts/demo-data.ts';
-import { beginJoint, expect, openOwn, receive, saved, test, toStation, type App } from './app.ts';
+import {
+  beginJoint,
+  expect,
+  goTo,
+  openOwn,
+  receive,
+  saved,
+  test,
+  toStation,
+  type App
+} from './app.ts';
 
 /** A lap of one's own, released for driving. */
 async function released(page: Page, app: App): Promise<void> {
@@ -176,6 +186,15 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
   // the page’s clock was put on: which is right is asked before anything is stored
   await page.getByRole('button', { name: 'This device’s time is right' }).click();
   await expect(page.getByText('To be looked at', { exact: true })).toBeVisible();
+  // figures within limits do not make it good: to be drilled out, wherever it is told
+  await goTo(page, app, 'check');
+  const second = page.locator('[data-testid="hole-map"] [data-hole="38"]');
+  await expect(second).toHaveAttribute('data-verdict', 'replace');
+  await second.click();
+  await expect(page.getByRole('alert')).toContainText('its batch expired');
+  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.187');
+  await page.getByRole('textbox', { name: 'Height' }).fill('0.0625');
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'replace');
   // an answer that is still on its way would come to a page that is gone
   await page.unrouteAll({ behavior: 'wait' });
 });

@@ -24,6 +24,13 @@ describe('what a list says of a joint', () => {
     ]);
   });
 
+  it('counts no rivets of a joint that something stops', () => {
+    // a cut that goes through its sheet
+    const deep = summary(['0.020', '0.020'], { head: 'countersunk', method: 'countersink' });
+    expect(deep.attention.length, JSON.stringify(deep)).toBeGreaterThan(0);
+    expect(deep.parts).toBeNull();
+  });
+
   it('counts what is planned', () => {
     expect(summary(['0.040', '0.040'])).toMatchObject({
       state: 'planned',

@@ -21,14 +21,14 @@ export interface PlanSummary {
   /** `costly`: its rows take too long to solve for a mere list */
   state: 'unreadable' | 'impossible' | 'costly' | 'planned';
   holes: number;
-  /** by part number; null while that is not known */
+  /** by part number; null while that is not known, or something stops the joint: nobody sets rivets out for it */
   parts: PartCount[] | null;
   /** what stops it; a field that is still empty by its path, items by their place */
   attention: ({ missing: string } | { why: RefusalSaid } | { stop: PlanWarningSaid })[];
 }
 
 /** Raised whenever a summary would come out differently: those kept are then made anew. */
-export const SUMMARY_VERSION = 6;
+export const SUMMARY_VERSION = 7;
 
 /** The first reason why a joint cannot be made, or null. */
 function refusalOf({ layout, stacks }: Plan): RefusalSaid | null {
@@ -76,11 +76,12 @@ export function summaryOf(entered: EnteredJoint, profile: RuleProfile): PlanSumm
       state: 'impossible',
       attention: refusal === null ? [] : [{ why: refusal }]
     };
+  const stops = stopsOf(planned);
   return {
     kind,
     state: 'planned',
     holes: planned.layout.result.rivets,
-    parts: partsOf(planned),
-    attention: stopsOf(planned).map(({ said }) => ({ stop: said }))
+    parts: stops.length > 0 ? null : partsOf(planned),
+    attention: stops.map(({ said }) => ({ stop: said }))
   };
 }

@@ -36,6 +36,8 @@ describe('rights', () => {
 
   it('know no other roles, and say which there are', () => {
     const wrong = Role.safeParse('owner');
-    expect(wrong.error?.issues[0]?.message).toContain('trainee');
+    expect(wrong.error?.issues[0]?.message).toBe(
+      'a role is lead, mechanic, inspector, trainee or instructor'
+    );
   });
 });

@@ -137,9 +137,7 @@
           : ` before hole ${next}`}{/if}</text
     >
     {#if shown.length === 0}
-      <text class="foot" x={LEFT + 20} y={(y(low) + y(high)) / 2}
-        >No head measured yet: pick a hole above and type its diameter and height.</text
-      >
+      <text class="foot" x={LEFT + 20} y={(y(low) + y(high)) / 2}>No heads measured yet</text>
     {/if}
   </svg>
   {#if arithmetic && statistics.count > 1}

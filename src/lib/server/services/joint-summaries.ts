@@ -173,7 +173,12 @@ function asPlanned(
     ...NOTHING,
     holes,
     parts,
-    headline: state === 'planned' ? rivetsInWords(parts ?? []) : HEADLINES[state],
+    headline:
+      state !== 'planned'
+        ? HEADLINES[state]
+        : parts === null
+          ? `${holes} holes, stopped: its rivets are not counted`
+          : rivetsInWords(parts),
     state: state === 'costly' ? 'planned' : state,
     urgency: changed.length > 0 ? 0 : URGENCY[attention.length > 0 ? state : 'costly'],
     attention: [
