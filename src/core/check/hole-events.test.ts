@@ -1,9 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import type { IssuedFacts, IssuedHole } from '../issue/issue';
 import {
+  checksOwnWork,
   comesTo,
+  headsInD,
   holeStates,
   holeStream,
+  isMeasured,
   lastShares,
   verdictNow,
   type HoleEvent
@@ -208,5 +211,72 @@ describe('a head that passes on a condition', () => {
     expect(answer.ok).toBe(expected);
     if (!answer.ok)
       expect(answer.error).toMatchObject({ path: 'looked', said: { code: 'look-first', hole: 4 } });
+  });
+});
+
+describe('heads as charts show them', () => {
+  const gauged = (diameterD: number | null, heightD: number | null): HoleEvent => ({
+    ...event(2, 0.19, 'accept'),
+    kind: 'gauged',
+    plate: { name: 'brass', headHoleIn: 0.2, notchIn: 0.06, upperHoleIn: null, upperNotchIn: null },
+    fitsOver: true,
+    touchesSheet: true,
+    upperFits: null,
+    upperTouches: null,
+    person: 'tomas',
+    frozen: { verdict: 'accept', findings: [], diameterD, heightD, cannotTell: [] }
+  });
+
+  it('are those with both figures, each with whose they are', () => {
+    const measured = event(1, 0.19, 'drive-more');
+    expect(headsInD([measured, gauged(1.5, null), gauged(null, 0.5), gauged(null, null)])).toEqual([
+      {
+        id: measured.id,
+        hole: 1,
+        by: 'Ilse',
+        person: undefined,
+        at: '2026-03-04T10:00:00Z',
+        verdict: 'drive-more',
+        diameterD: 1.52,
+        heightD: 0.48
+      }
+    ]);
+    expect(headsInD([gauged(1.5, 0.5)])).toMatchObject([{ hole: 2, person: 'tomas' }]);
+  });
+
+  it('were measured only where figures were taken', () => {
+    expect(isMeasured(event(1, 0.19, 'accept'))).toBe(true);
+    expect(isMeasured(gauged(null, null))).toBe(false);
+    // of a plate, and of a hole that predicts nothing, there is no share
+    const facts = { predictedIn3: null, stacks: [] } as unknown as IssuedFacts;
+    const holes = [1, 2, 9].map((number) => ({ number, stack: 0, gripIn: null }) as IssuedHole);
+    const states = holeStates([1, 2], [event(1, 0.19, 'accept'), gauged(1.5, 0.5)]);
+    expect(lastShares(states, holes, facts)).toEqual([]);
+    expect(
+      lastShares(states, holes, { predictedIn3: 0.002, stacks: [] } as unknown as IssuedFacts)
+    ).toHaveLength(1);
+  });
+
+  it('are of the rivet that is in from the instant on that it could go in', () => {
+    const at = Date.parse('2026-03-04T10:00:00Z');
+    const lastOf = (since: number) =>
+      holeStates([1], [event(1, 0.19, 'accept')], new Map(), new Map([[1, since]])).get(1);
+    expect(lastOf(at)?.last?.hole).toBe(1);
+    expect(lastOf(at + 1)).toMatchObject({ last: null, looks: 1 });
+  });
+});
+
+describe('whoever drove a rivet', () => {
+  const rules = { checking: 'another' } as IssuedFacts['rules'];
+
+  it('does not judge it where the shop’s rule says so', () => {
+    expect(checksOwnWork(rules, ['ada', 'bo'], 'bo')).toBe(true);
+    expect(checksOwnWork(rules, ['ada'], 'bo')).toBe(false);
+    expect(checksOwnWork(rules, undefined, 'bo')).toBe(false);
+    expect(checksOwnWork(rules, ['ada'], undefined)).toBe(false);
+    expect(
+      checksOwnWork({ checking: 'anyone' } as unknown as IssuedFacts['rules'], ['bo'], 'bo')
+    ).toBe(false);
+    expect(checksOwnWork(null, ['bo'], 'bo')).toBe(false);
   });
 });
