@@ -16,7 +16,7 @@ export const WAY_WORDS: Record<DrivingWay, string> = {
   'two-people': 'two people'
 };
 
-/** An order of size is not told to the pound. */
+/** An order of size is not rounded to the pound. */
 const TOLD_TO_LB = 10;
 export const forceInWords = ({ lb, estimated }: SqueezeForce): string =>
   `about ${(Math.round(lb / TOLD_TO_LB) * TOLD_TO_LB).toLocaleString('en-US')} lb${estimated ? ' (estimated from AD)' : ''}`;
