@@ -27,8 +27,9 @@
   import PlacesRow from './PlacesRow.svelte';
   import PlateEntry from './PlateEntry.svelte';
   import Readings from './Readings.svelte';
+  import DoNow from './DoNow.svelte';
   import VerdictCard from './VerdictCard.svelte';
-  import { LOOKS, reportInWords } from '$lib/words/heads';
+  import { LOOKS } from '$lib/words/heads';
   import { sentence } from '$lib/words/writing';
   import type { LookWay } from './typed-look.ts';
   import { lookInWords } from '$lib/words/looks';
@@ -208,13 +209,7 @@
       reasons={lookInWords(judged.result, live?.report ?? null, preferences.inWords)}
       conditional={onCondition && verdict === 'accept'}
     />
-    <div class="now">
-      <h3 class="label">Do now</h3>
-      {#each reportInWords({ reasons: [], findings: judged.result.findings }, preferences.inWords, verdict).doNow as step (step)}<p
-        >
-          {step}
-        </p>{/each}
-    </div>
+    <DoNow {verdict} findings={judged.result.findings} />
     {#if live}<HeadTaught {desk} {hole} report={live.report} reading={live.reading} />{/if}
     {#if looks.length > 0}
       <fieldset class="looks">
@@ -276,7 +271,6 @@
   <LastLook {last} {expired} {recorded} />
 {/if}
 {@render children()}
-
 {#if desk.way === 'calipers'}<HowRead {typed} ontype={(change) => desk.type(hole, change)} />{/if}
 {#if flush}<FlushEntry {typed} limits={flush} ontype={(change) => desk.type(hole, change)} />{/if}
 <FlagPicker
@@ -333,9 +327,6 @@
     display: flex;
     flex-direction: column;
     gap: 8px;
-  }
-  .now {
-    font-weight: 700;
   }
   .looks {
     display: flex;

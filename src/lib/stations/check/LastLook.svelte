@@ -3,8 +3,9 @@
   import type { HeadReport } from '$core/check/head-report.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import Length from '../../ui/kit/Length.svelte';
+  import DoNow from './DoNow.svelte';
   import VerdictCard from './VerdictCard.svelte';
-  import { LOOKS, PLACE_WORDS, reportInWords } from '$lib/words/heads';
+  import { LOOKS, PLACE_WORDS } from '$lib/words/heads';
   import { lookInWords } from '$lib/words/looks';
 
   /** The last look at the rivet that is in a hole: its verdict, what now, by whom and how. */
@@ -38,13 +39,7 @@
     reasons={lookInWords(frozen, recorded?.report ?? null, preferences.inWords)}
     {conditional}
   />
-  <div class="now">
-    <h3 class="label">Do now</h3>
-    {#each reportInWords({ reasons: [], findings: frozen.findings }, preferences.inWords, verdict).doNow as step (step)}<p
-      >
-        {step}
-      </p>{/each}
-  </div>
+  <DoNow {verdict} findings={frozen.findings} />
   <p>
     {#if isMeasured(last)}
       <Length lengthIn={last.diameterIn} decimal /> × <Length lengthIn={last.heightIn} decimal />
@@ -59,8 +54,5 @@
     display: flex;
     flex-direction: column;
     gap: 8px;
-  }
-  .now {
-    font-weight: 700;
   }
 </style>

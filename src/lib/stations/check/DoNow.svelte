@@ -1,0 +1,27 @@
+<script lang="ts">
+  import type { Finding, LookVerdict } from '$core/check/findings.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { reportInWords } from '$lib/words/heads';
+
+  /** What is done now about a head. */
+  interface Props {
+    verdict: LookVerdict;
+    findings: Finding[];
+  }
+  let { verdict, findings }: Props = $props();
+  const preferences = usePreferences();
+  const steps = $derived(
+    reportInWords({ reasons: [], findings }, preferences.inWords, verdict).doNow
+  );
+</script>
+
+<div class="now">
+  <h3 class="label">Do now</h3>
+  {#each steps as step (step)}<p>{step}</p>{/each}
+</div>
+
+<style>
+  .now {
+    font-weight: 700;
+  }
+</style>
