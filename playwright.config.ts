@@ -18,10 +18,12 @@ export default defineConfig({
     // what moves is drawn over and over, and has no say in what is tested
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',
+        // letters as wide as a desktop draws them
+        '--font-render-hinting=slight',
         '--disable-quic',
         '--no-first-run',
         '--disable-background-networking',

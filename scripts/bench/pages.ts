@@ -90,7 +90,7 @@ async function visiting(browser: Browser, { headers, url }: Served): Promise<Bro
 /** First visit and typing, in Debian's own browser. */
 export async function browserRows(served: Served, jointId: string): Promise<string[]> {
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: '/usr/bin/chromium-headless-shell',
     args: ['--no-sandbox', '--disable-gpu']
   });
   try {
