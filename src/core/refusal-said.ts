@@ -123,17 +123,6 @@ type ReadyRefusal =
       highIn: number;
       nearestIn: number;
     }
-  | {
-      code: 'band-under-a-click';
-      dash: number;
-      sheetIn: number;
-      lowIn: number;
-      highIn: number;
-      clickIn: number;
-      leastSheetIn: number;
-      /** another school lets a head stand so proud that a click fits; null where none does */
-      otherHighIn: number | null;
-    }
   | { code: 'film-unsaid' }
   | { code: 'nest-through'; depthIn: number; sheetIn: number }
   | { code: 'setting-withdrawn' | 'cage-not-set' | 'cage-is-set' | 'no-such-reading' }
@@ -192,7 +181,8 @@ type RecordRefusal =
   | { code: 'rivet-mismatch'; part: string }
   | { code: 'hole-is-wider'; holeIn: number; widestIn: number }
   | { code: 'blind-too-short'; gripIn: number; sheetsIn: number }
-  | { code: 'hole-not-ready'; hole: number }
+  | { code: 'hole-not-ready' | 'question-open' | 'rivet-is-in'; hole: number }
+  | { code: 'reading-of-another'; by: string }
   | { code: 'rework-order'; hole: number }
   | { code: 'no-room-frozen'; hole: number }
   | { code: 'no-such-referral' }

@@ -6,7 +6,8 @@ import { HoleLook } from '../../src/core/check/hole-look.ts';
 import type { LookVerdict } from '../../src/core/check/findings.ts';
 import { DriveMove, driveStream, expiredHoles } from '../../src/core/driving/drive-events.ts';
 import type { Issue } from '../../src/core/issue/issue.ts';
-import { leftAsIs, reworkStream } from '../../src/core/reworking/rework-events.ts';
+import { reworkStream } from '../../src/core/reworking/rework-events.ts';
+import { leftAsIs } from '../../src/core/reworking/rework-state.ts';
 import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { StockMove, stockStream } from '../../src/core/stock/stock.ts';
@@ -86,7 +87,17 @@ const stamp = (afterMs: number) => ({
 });
 
 interface Try {
-  what: 'driven' | 'undriven' | 'look' | 'out' | 'still-in' | 'measured' | 'ask' | 'leave';
+  what:
+    | 'driven'
+    | 'undriven'
+    | 'look'
+    | 'out'
+    | 'still-in'
+    | 'measured'
+    | 'wide'
+    | 'void'
+    | 'ask'
+    | 'leave';
   hole: number;
   batch: number;
   figures: [number, number];
@@ -106,6 +117,9 @@ const tries = fc.array(
       'out',
       'still-in',
       'measured',
+      'measured',
+      'wide',
+      'void',
       'ask',
       'leave'
     ),
@@ -120,6 +134,7 @@ const tries = fc.array(
 /** Sends what happened, each a second after the one before, in the order in which it comes in. */
 async function send({ id, holes }: Issue, batches: readonly string[], tried: readonly Try[]) {
   const asked: string[] = [];
+  const read: string[] = [];
   const sends = tried
     .map((one, n) => ({ n, due: n + one.late, one }))
     .sort((a, b) => a.due - b.due);
@@ -164,6 +179,8 @@ async function send({ id, holes }: Issue, batches: readonly string[], tried: rea
           out: { ...base, kind: 'out', school: 'under-shank', how: 'plain' },
           'still-in': { ...base, kind: 'still-in' },
           measured: { ...base, kind: 'measured', widestIn: 0.16, seen: [] },
+          wide: { ...base, kind: 'measured', widestIn: 0.19, seen: [] },
+          void: { ...base, kind: 'voided', reading: read.at(-1) ?? randomUUID(), why: 'burr' },
           ask: { ...base, kind: 'referred', question: '?' },
           leave: {
             ...stamped,
@@ -178,6 +195,7 @@ async function send({ id, holes }: Issue, batches: readonly string[], tried: rea
         const rework = ReworkMove.parse(move);
         const sent = await recordMoves(database(), reworkEvents, id, [rework], person);
         if (one.what === 'ask' && sent.ok) asked.push(rework.id);
+        if (rework.kind === 'measured' && sent.ok) read.push(rework.id);
       }
     }
   }

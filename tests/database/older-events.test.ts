@@ -170,14 +170,14 @@ describe('events of an earlier version', () => {
         kind: 'checked',
         person: ids.person,
         by: 'Odile Marn',
-        frozen: { ...judged('drive-more'), cannotTell: [] }
+        frozen: { ...judged('drive-more'), cannotTell: [], seat: null }
       },
       {
         ...head(ids.second, LATER, 0.19),
         kind: 'checked',
         person: ids.person,
         by: 'Odile Marn',
-        frozen: { ...judged('accept'), cannotTell: [] }
+        frozen: { ...judged('accept'), cannotTell: [], seat: null }
       }
     ]);
     const [joint] = await listJoints(database);
@@ -188,7 +188,7 @@ describe('events of an earlier version', () => {
     const again = valueOf(
       await recordHead(database, ids.issue, head(ids.second, LATER, 0.19) as never, ids.person)
     );
-    expect(again.frozen).toEqual({ ...judged('accept'), cannotTell: [] });
+    expect(again.frozen).toEqual({ ...judged('accept'), cannotTell: [], seat: null });
     expect(await eventsOfIssue(database, ids.issue)).toHaveLength(2);
     expect(
       await recordHead(database, ids.issue, head(ids.second, LATER, 0.18) as never, ids.person)

@@ -1,6 +1,10 @@
 import { z } from 'zod';
 import { Finding, LookVerdict } from './findings.ts';
 
+export const HeadSeat = z.enum(['countersunk', 'dimpled']);
+/** What a flush head lies in: a countersink in its sheet, or a dimple. */
+export type HeadSeat = z.infer<typeof HeadSeat>;
+
 export const CannotTell = z.enum([
   'short-of-metal',
   'over-driven',
@@ -23,7 +27,9 @@ export const HeadJudged = z.strictObject({
   diameterD: z.number().nullable(),
   heightD: z.number().nullable(),
   /** empty in looks recorded when there were measured heads only */
-  cannotTell: z.array(CannotTell).default([])
+  cannotTell: z.array(CannotTell).default([]),
+  /** what a flush head lies in; null for others, and in looks recorded before it was frozen */
+  seat: HeadSeat.nullable().default(null)
 });
 /** What a look at a driven head comes to, frozen with it. */
 export type HeadJudged = z.output<typeof HeadJudged>;

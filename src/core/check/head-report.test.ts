@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { problemsOf } from '../schema/read';
+import { findingNote } from '../../lib/words/heads';
+import type { HeadSeat } from './head-judged';
 import { inInches, refusal, reportInWords } from '../../../tests/support/words';
 import { HeadReading, headReport, headVolumeIn3, readingRefused, rowMeaning } from './head-report';
 
@@ -11,6 +13,25 @@ function report(diameterIn: number, heightIn: number, predictedIn3: number | nul
   if (!read.success) throw read.error;
   return headReport(read.data, predictedIn3, row);
 }
+
+describe('what is said of flushness', () => {
+  const notes = (seat: HeadSeat | null) =>
+    (['not-flush-high', 'not-flush-low'] as const).map((finding) => findingNote(finding, seat));
+
+  it('names the countersink of a countersunk head only, and the dimple of a dimpled one', () => {
+    const said = (seat: HeadSeat | null) =>
+      notes(seat).map(({ cause, remedy }) => `${cause}: ${remedy}`);
+    for (const line of said('dimpled')) expect(line).not.toContain('countersink');
+    expect(said('dimpled')).toEqual([
+      'dimple not formed, head not seated, a gap, or the wrong dies: replace; check dimple, gap and dies first',
+      'dimple over-formed or stretched: it cannot be undone: refer to engineering'
+    ]);
+    expect(said('countersunk')[0]).toContain('countersink too shallow');
+    expect(said(null)[0]).toBe(
+      'countersink too shallow, or dimple not formed: replace; check countersink or dimple first'
+    );
+  });
+});
 
 describe('the report on a head', () => {
   it('gives the reasons in the limits’ own words', () => {

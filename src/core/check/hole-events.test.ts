@@ -22,7 +22,14 @@ const event = (hole: number, diameterIn: number, verdict: 'accept' | 'drive-more
   heightIn: 0.06,
   flags: [],
   by: 'Ilse',
-  frozen: { verdict, findings: [], diameterD: diameterIn / 0.125, heightD: 0.48, cannotTell: [] }
+  frozen: {
+    verdict,
+    findings: [],
+    diameterD: diameterIn / 0.125,
+    heightD: 0.48,
+    cannotTell: [],
+    seat: null
+  }
 });
 
 describe('where the holes stand', () => {
@@ -224,7 +231,7 @@ describe('heads as charts show them', () => {
     upperFits: null,
     upperTouches: null,
     person: 'tomas',
-    frozen: { verdict: 'accept', findings: [], diameterD, heightD, cannotTell: [] }
+    frozen: { verdict: 'accept', findings: [], diameterD, heightD, cannotTell: [], seat: null }
   });
 
   it('are those with both figures, each with whose they are', () => {

@@ -7,7 +7,7 @@ import {
   NO_REWORK,
   sinceOf,
   type ReworkState
-} from '../reworking/rework-events.ts';
+} from '../reworking/rework-state.ts';
 import { HeadJudged } from './head-judged.ts';
 import { headVolumeIn3 } from './head-report.ts';
 import { HoleLook, judgeLook } from './hole-look.ts';

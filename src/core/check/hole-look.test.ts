@@ -5,7 +5,11 @@ import { HoleLook, judgeLook } from './hole-look';
 
 const FLUSH = { limits: 'standard', head: 'countersunk', rules: DEFAULT_PROFILE } as const;
 const ROUND = { ...FLUSH, head: 'universal' } as const;
-const HOLE = { dash: 4, number: 7 } as const;
+const HOLE = { dash: 4, number: 7, room: null } as const;
+const among = (...sheetsIn: number[]) => ({
+  ...HOLE,
+  room: { edgeIn: 0.5, pitchIn: 1, betweenRowsIn: null, sheetsIn }
+});
 const stamp = { id: '00000000-0000-4000-8000-000000000001', at: '2031-05-02T08:00:00Z', hole: 7 };
 const look = (rest: object): HoleLook => HoleLook.parse({ ...stamp, flags: [], ...rest });
 const good = { kind: 'checked', diameterIn: 0.19, heightIn: 0.062 };
@@ -50,6 +54,26 @@ describe('a look at a head', () => {
       ok: false,
       error: { said: { code: 'nothing-seen' } }
     });
+  });
+
+  it('is asked how flush by what it lies in: never so low that its countersink goes through', () => {
+    const at = (offIn: number, hole: ReturnType<typeof among>) =>
+      resultOf(judgeLook(look({ ...good, flush: { by: 'number', offIn } }), FLUSH, hole));
+    // a head 0.042 high in 0.041: at +0.0005 the cut is 0.0415 deep
+    expect(at(0.0005, among(0.041, 0.063))).toMatchObject({
+      findings: ['not-flush-low'],
+      seat: 'countersunk'
+    });
+    expect(at(0.001, among(0.041, 0.063)).verdict).toBe('accept');
+    expect(at(0.0005, among(0.063, 0.041)).verdict).toBe('accept');
+    // dimpled sheets have no cut: the shop's own limits
+    expect(at(0.0005, among(0.025, 0.032))).toMatchObject({ verdict: 'accept', seat: 'dimpled' });
+    // a dimple over a countersunk sheet: the head lies in the dimple
+    expect(at(0.003, among(0.025, 0.071))).toMatchObject({
+      findings: ['not-flush-high'],
+      seat: 'dimpled'
+    });
+    expect(judged(good).seat).toBeNull();
   });
 
   it('has no flushness where the head stands out, or the release holds no limits', () => {

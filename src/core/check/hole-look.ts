@@ -2,7 +2,6 @@ import { z } from 'zod';
 import { notPossible, type Answer, type WorkLine } from '../answer.ts';
 import { CarriedFrom, MOVE_STAMP } from '../events/stream.ts';
 import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
-import { FLUSHNESS_LIMITS } from '../rules/flushness.ts';
 import { readInput } from '../schema/read.ts';
 import { drivenHead } from './driven-head.ts';
 import {
@@ -14,8 +13,9 @@ import {
   SeenFlag,
   type LookVerdict
 } from './findings.ts';
-import { FlushLook, flushFound, type FlushLimits } from './flush-look.ts';
-import type { CannotTell, HeadJudged } from './head-judged.ts';
+import { flushAt } from './flush-at.ts';
+import { FlushLook, flushFound } from './flush-look.ts';
+import type { HeadJudged } from './head-judged.ts';
 import { HeadReading } from './head-report.ts';
 import { PlateLook, plateSays } from './plate-look.ts';
 import { possibleVerdicts } from './uncertain-head.ts';
@@ -66,20 +66,7 @@ export const HoleLook = z.discriminatedUnion('kind', [CheckedHead, GaugedHead, E
 /** One look at a driven head, by whichever way. */
 export type HoleLook = z.output<typeof HoleLook>;
 
-interface Measured {
-  verdict: LookVerdict;
-  findings: HeadJudged['findings'];
-  diameterD: number | null;
-  heightD: number | null;
-  cannotTell: CannotTell[];
-}
-
-/** What an issue says of flushness; null for heads that have none, and where its rules were not frozen. */
-export const flushLimitsOf = ({
-  head,
-  rules
-}: Pick<IssuedFacts, 'head' | 'rules'>): FlushLimits | null =>
-  head === 'countersunk' && rules !== null ? FLUSHNESS_LIMITS[rules.flushness] : null;
+type Measured = Omit<HeadJudged, 'seat'>;
 
 function measuredBy(
   move: HoleLook,
@@ -141,17 +128,17 @@ function measuredBy(
 export function judgeLook(
   move: HoleLook,
   facts: Pick<IssuedFacts, 'limits' | 'head' | 'rules'>,
-  hole: Pick<IssuedHole, 'dash' | 'number'>
+  hole: Pick<IssuedHole, 'dash' | 'number' | 'room'>
 ): Answer<HeadJudged> {
   const measured = measuredBy(move, facts, hole);
   if (!measured.ok) return measured;
   const work: WorkLine[] = [...measured.work];
   const flags: SeenFlag[] = [...new Set(move.flags)];
   const cannotTell = [...measured.result.cannotTell];
+  const flush = flushAt(facts, hole);
   if (move.flush !== undefined) {
-    const limits = flushLimitsOf(facts);
-    if (!limits) return notPossible('flush', { code: 'no-flush-limits', hole: hole.number });
-    const found = flushFound(move.flush, limits);
+    if (!flush) return notPossible('flush', { code: 'no-flush-limits', hole: hole.number });
+    const found = flushFound(move.flush, flush.limits);
     if (found.flag && !flags.includes(found.flag)) flags.push(found.flag);
     cannotTell.push(...found.cannotTell);
   }
@@ -166,7 +153,8 @@ export function judgeLook(
     ...measured.result,
     verdict,
     findings: [...measured.result.findings, ...flags],
-    cannotTell
+    cannotTell,
+    seat: flush?.seat ?? null
   };
   const asked = looksAsked(result);
   const looked = move.kind === 'checked' ? (move.looked ?? []) : [];

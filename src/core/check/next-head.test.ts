@@ -17,7 +17,7 @@ const look = (hole: number, minutes: number, verdict: LookVerdict): HoleEvent =>
   heightIn: 0.062,
   flags: [],
   by: 'Ilse',
-  frozen: { verdict, findings: [], diameterD: 1.52, heightD: 0.496, cannotTell: [] }
+  frozen: { verdict, findings: [], diameterD: 1.52, heightD: 0.496, cannotTell: [], seat: null }
 });
 /** driven in this order, a minute apart */
 const ORDER = [5, 3, 6, 2, 7, 1, 8, 4];

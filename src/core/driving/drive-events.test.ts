@@ -1,3 +1,4 @@
+import { reworkOf } from '../../../tests/support/rework-state';
 import { describe, expect, it } from 'vitest';
 import {
   BATCH,
@@ -10,7 +11,7 @@ import {
   after
 } from '../../../tests/support/drive-log.ts';
 import type { Unstamped } from '../events/stream.ts';
-import type { ReworkState } from '../reworking/rework-events.ts';
+import type { ReworkState } from '../reworking/rework-state.ts';
 import {
   driveStream,
   expiredHoles,
@@ -186,24 +187,7 @@ describe('what may follow in the log of driving', () => {
 
   it('is no tap into a hole that stands empty', () => {
     const rework: ReworkState = {
-      holes: new Map([
-        [
-          2,
-          {
-            hole: 2,
-            outs: 1,
-            stage: 'out',
-            outAt: Date.parse('2026-11-28T07:00:00Z'),
-            readyAt: null,
-            decision: null,
-            widestIn: null,
-            rivet: null,
-            blind: null,
-            leftAt: null,
-            before: null
-          }
-        ]
-      ]),
+      holes: new Map([[2, reworkOf(2, { outAt: Date.parse('2026-11-28T07:00:00Z') })]]),
       referrals: new Map()
     };
     expect(refusedFor(tap(2, '08:00:00'), { ...subject(), rework })).toEqual({

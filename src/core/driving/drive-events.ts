@@ -10,7 +10,7 @@ import {
   NO_REWORK,
   sinceOf,
   type ReworkState
-} from '../reworking/rework-events.ts';
+} from '../reworking/rework-state.ts';
 import { DrivingAccess } from './access.ts';
 import { coldBatch } from '../drive/cold-batch.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';
@@ -257,6 +257,14 @@ function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
 /** Holes whose rivet was driven after its batch had expired. */
 export const expiredHoles = ({ holes }: Pick<DriveState, 'holes'>): Set<number> =>
   new Set([...holes].flatMap(([number, { driven, expired }]) => (driven && expired ? number : [])));
+
+/** When each rivet that is in was hit last, ms since 1970. */
+export const hitsOf = ({ holes }: Pick<DriveState, 'holes'>): Map<number, number> =>
+  new Map(
+    [...holes].flatMap(([number, { driven, hitAt }]) =>
+      driven ? [[number, Date.parse(hitAt)] as const] : []
+    )
+  );
 
 /** What happens while an issue is driven. What may follow rests on the issue and its batches alone, never on earlier taps. */
 export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, DriveState>({

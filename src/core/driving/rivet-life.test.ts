@@ -1,6 +1,7 @@
+import { reworkOf } from '../../../tests/support/rework-state';
 import { describe, expect, it } from 'vitest';
 import { BATCH, subject, id, tap, event, after } from '../../../tests/support/drive-log.ts';
-import type { ReworkState } from '../reworking/rework-events.ts';
+import type { ReworkState } from '../reworking/rework-state.ts';
 import { driveStream, type DriveEvent } from './drive-events.ts';
 
 describe('a rivet’s own life', () => {
@@ -8,22 +9,7 @@ describe('a rivet’s own life', () => {
   /** Its rivet was taken out at nine; ready for another at `readyAt`, or empty. */
   const reworked = (readyAt: number | null): ReworkState => ({
     holes: new Map([
-      [
-        1,
-        {
-          hole: 1,
-          outs: 1,
-          stage: readyAt === null ? 'out' : 'ready',
-          outAt: OUT_AT,
-          readyAt,
-          decision: null,
-          widestIn: null,
-          rivet: null,
-          blind: null,
-          leftAt: null,
-          before: null
-        }
-      ]
+      [1, reworkOf(1, { stage: readyAt === null ? 'out' : 'ready', outAt: OUT_AT, readyAt })]
     ]),
     referrals: new Map()
   });

@@ -9,7 +9,8 @@ import { driveStream } from '../driving/drive-events.ts';
 import { IssuedFacts, type IssuedHole } from '../issue/issue.ts';
 import { cageStream } from '../ready/cage/setting.ts';
 import { stepStream } from '../ready/progress.ts';
-import { reworkStream, type ReworkState } from '../reworking/rework-events.ts';
+import { reworkStream } from '../reworking/rework-events.ts';
+import { type ReworkState } from '../reworking/rework-state.ts';
 import { DEFAULT_PROFILE } from '../rules/profile.ts';
 import { signStream } from '../signing/sign-events.ts';
 import { stockStream } from '../stock/stock.ts';
@@ -121,6 +122,18 @@ const reworkTries = tried(
     hole,
     widestIn: fc.constantFrom(0.159, 0.161, 0.17, 0.19),
     seen: fc.constantFrom([], ['dented'])
+  }),
+  fc.record({
+    kind: fc.constant('voided'),
+    hole,
+    reading: fc.integer({ min: 0, max: 23 }).map(idOf),
+    why: fc.constant('read across the burr')
+  }),
+  fc.record({
+    kind: fc.constant('step'),
+    hole,
+    step: fc.constantFrom('drilled', 'deburred'),
+    done: fc.boolean()
   }),
   fc.record({ kind: fc.constant('referred'), hole: fc.option(hole), question: fc.constant('?') }),
   fc.record({

@@ -10,6 +10,7 @@ const BY_HAND: Record<Right, string> = {
   drive: 'LMIT', // a trainee drives, another looks
   check: 'LMI', // who learns to see does not call a head good
   rework: 'LMI', // a drilled hole is not made smaller again
+  void: 'LI', // that another read wrongly is said by those set over the readings
   sign: 'LMI', // the shop’s rule says which of them
   measure: 'LMI', // all later work rests on these figures
   rules: 'L', // one school for everyone

@@ -23,6 +23,8 @@ export const RIGHTS = {
   check: ['lead', 'mechanic', 'inspector'],
   /** take rivets out, measure holes, put questions and log their answers */
   rework: ['lead', 'mechanic', 'inspector'],
+  /** say that another’s reading was false; everyone may of their own */
+  void: ['lead', 'inspector'],
   sign: ['lead', 'mechanic', 'inspector'],
   /** the shop's own figures, tools and gauge plates */
   measure: ['lead', 'mechanic', 'inspector'],

@@ -110,7 +110,7 @@ describe('head limits of a joint’s own data', () => {
           flags: []
         },
         facts,
-        { dash: 5, number: 1 }
+        { dash: 5, room: null, number: 1 }
       );
     // 1.34 D: good by the shop's limits, not by these
     expect(look(1.34 * (5 / 32))).toMatchObject({ result: { verdict: 'replace' } });

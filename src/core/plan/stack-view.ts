@@ -88,8 +88,8 @@ function flushOf(stack: PlannedStack, joint: Joint, profile: RuleProfile): Flush
   const { flush, sheets, dash, hole } = stack;
   if (!flush?.ok) return null;
   const { method } = flush.result;
-  const under = (school: RuleProfile['dimpleAngles']) =>
-    flushTools(sheets, dash, method, school, joint.family);
+  const under = (dimpleAngles: RuleProfile['dimpleAngles']) =>
+    flushTools(sheets, dash, method, { ...profile, dimpleAngles }, joint.family);
   const tools = under(profile.dimpleAngles);
   const dimples = tools.some(({ op }) => op === 'dimple');
   return {

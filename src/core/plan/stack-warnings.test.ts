@@ -41,10 +41,21 @@ describe('what is said of a flush stack', () => {
   });
 
   it('says how proud a head must stay that is deeper than its sheet', () => {
-    // head 0.042 in a sheet of 0.0405
-    const joint = lap(['0.0405', '0.063']);
-    expect(titles(joint)).toEqual(['Countersink is marginal', 'The head must stay proud']);
-    expect(said(joint, 'The head must stay proud')).toContain('At least 0.0015 in above the skin');
+    // head 0.042 in a sheet of 0.041
+    const joint = lap(['0.041', '0.063']);
+    expect(titles(joint)).toEqual(['Countersink is marginal', 'Head must stay above flush']);
+    expect(said(joint, 'Head must stay above flush')).toBe(
+      'Flushness +0.001 in to +0.002 in: below that the countersink goes through the sheet.'
+    );
+    // in 0.040 the low limit meets the high one
+    expect(said(lap(['0.040', '0.040']), 'Head must stay above flush')).toBe(
+      'Flushness +0.002 in only, less than one click: marginal. Any lower and the countersink goes through the sheet.'
+    );
+    // ±0.002 in 0.043: half of what the shop lets it lie low
+    const aerodynamic = { ...DEFAULT_PROFILE, flushness: 'aerodynamic' } as const;
+    expect(
+      said(lap(['0.043', '0.063']), 'The sheet sets the low limit of flushness', aerodynamic)
+    ).toContain('Flushness −0.001 in to +0.002 in');
   });
 
   it('says nothing of a cut within two thirds of its sheet', () => {

@@ -5,6 +5,7 @@ import type { Plan, PlannedStack, PlannedTry, PlanWarning } from './plan-shape.t
 import { headLimitsOf, isWiderThanShop } from './head-limits-of.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import type { FlushMethod } from '../stack/flush-method.ts';
+import { flushTools } from '../stack/flush-tools.ts';
 import { protrusionInWindow } from '../stack/rivet-length.ts';
 
 type Derived = Omit<Plan, 'warnings'>;
@@ -12,9 +13,14 @@ type Found = Omit<PlanWarning, 'station'>;
 /** Names a stack where there are several. */
 type Of = string | null;
 
-function flushWarnings({ flush, dash }: PlannedStack, of: Of): Found[] {
+function flushWarnings(
+  { flush, dash, sheets }: PlannedStack,
+  of: Of,
+  { family }: Joint,
+  profile: RuleProfile
+): Found[] {
   if (!flush?.ok) return [];
-  const { method, margin, leastFlushIn } = flush.result;
+  const { method, margin } = flush.result;
   if (method === 'none')
     return [
       {
@@ -33,11 +39,25 @@ function flushWarnings({ flush, dash }: PlannedStack, of: Of): Found[] {
       level: 'attention',
       said: { code: 'marginal-countersink', stack: of }
     });
-  if (leastFlushIn !== null && leastFlushIn > 0)
-    found.push({
-      level: 'attention',
-      said: { code: 'stays-proud', stack: of, leastIn: leastFlushIn }
-    });
+  for (const tool of flushTools(sheets, dash, method, profile, family)) {
+    if (tool.op !== 'countersink') continue;
+    if (tool.aim === null)
+      found.push({
+        level: 'stop',
+        said: { code: 'no-flush-target', stack: of, sheet: tool.name }
+      });
+    else if (tool.aim.heldBySheet)
+      found.push({
+        level: 'attention',
+        said: {
+          code: 'stays-proud',
+          stack: of,
+          leastIn: tool.aim.lowIn,
+          highIn: tool.aim.highIn,
+          marginal: tool.aim.marginal
+        }
+      });
+  }
   return found;
 }
 
@@ -214,7 +234,7 @@ export function stackWarnings(joint: Joint, derived: Derived, profile: RuleProfi
     ...stacks.flatMap((stack) => {
       const of = stacks.length > 1 ? stack.name : null;
       return [
-        ...flushWarnings(stack, of),
+        ...flushWarnings(stack, of, joint, profile),
         ...lengthWarnings(stack, of, profile),
         ...headWarnings(stack, of, joint, profile)
       ];

@@ -56,7 +56,15 @@ type StackSaid =
       headIn: number;
     }
   | { code: 'marginal-countersink'; stack: string | null }
-  | { code: 'stays-proud'; stack: string | null; leastIn: number }
+  | { code: 'no-flush-target'; stack: string | null; sheet: string }
+  | {
+      code: 'stays-proud';
+      stack: string | null;
+      leastIn: number;
+      highIn: number;
+      /** less than a click between them */
+      marginal: boolean;
+    }
   | { code: 'dimple-hot'; sheets: string[] }
   | { code: 'dimple-hot-if' }
   | { code: 'no-rivet' | 'no-head'; stack: string | null; why: RefusalSaid }

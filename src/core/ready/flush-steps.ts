@@ -31,7 +31,12 @@ export const flushSteps = (joint: Joint, plan: Plan, profile: RuleProfile): Made
       : {
           ...common,
           cageRests: cageTask(work, profile)?.rests ?? '',
-          rests: [tool.cutDeg, tool.depthIn, tool.nest?.clicks ?? null],
+          rests: [
+            tool.cutDeg,
+            tool.whenFlushIn,
+            tool.nest?.clicks ?? null,
+            ...(tool.aim?.heldBySheet === true ? [tool.aim.deepestIn] : [])
+          ],
           said: {
             op: 'countersink',
             sheet: tool.name,
@@ -39,6 +44,7 @@ export const flushSteps = (joint: Joint, plan: Plan, profile: RuleProfile): Made
             cutDeg: tool.cutDeg,
             pilotDrill: stack.hole.drill,
             depthIn: tool.depthIn,
+            aim: tool.aim,
             clicksPastFlush: tool.nest?.clicks ?? null,
             byTrial: tool.byTrial,
             clamped: cutClamped(joint, profile) && tool.sheet === 0 && tool.nest === null

@@ -30,7 +30,7 @@ export function flushWorks(joint: Joint, plan: Plan, profile: RuleProfile): Flus
       stack.sheets,
       stack.dash,
       stack.flush.result.method,
-      profile.dimpleAngles,
+      profile,
       joint.family
     );
     for (const tool of tools) {

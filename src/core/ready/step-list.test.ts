@@ -148,7 +148,7 @@ describe('steps before the first rivet', () => {
     const cut = stepsOf('lap', ['0.063', '0.040'], lap).find(({ op }) => op === 'countersink');
     expect(cut).toMatchObject({
       tool: '100° cutter, pilot #30',
-      setting: '0.042 in deep',
+      setting: '0.041 in deep: flushness +0.001 in (0 to +0.002 in), never deeper than 0.042 in',
       caution: expect.stringContaining('air') as string
     });
   });

@@ -1,4 +1,5 @@
 import type { CuttingMethod } from './cutting-advice.ts';
+import type { FlushTarget } from '../stack/flush-target.ts';
 import type { Hot } from '../stack/flush-tools.ts';
 
 /** What a step before the first rivet asks for, as a code with its quantities; lengths in inches. */
@@ -67,6 +68,8 @@ export type StepSaid =
       cutDeg: number;
       pilotDrill: string;
       depthIn: number;
+      /** how the head is to stand in it, and how deep it may be; null where no head fits the sheet */
+      aim: FlushTarget | null;
       /** past flush, for a dimple to nest in; null where none does */
       clicksPastFlush: number | null;
       /** the depth is a start only: finished with a dimpled scrap in the cut */

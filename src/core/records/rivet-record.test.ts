@@ -3,7 +3,8 @@ import { HoleLook } from '../check/hole-look';
 import type { HoleEvent } from '../check/hole-events';
 import { DriveMove, type DriveEvent } from '../driving/drive-events';
 import type { Issue } from '../issue/issue';
-import { NO_REWORK, reworkStream, type ReworkEvent } from '../reworking/rework-events';
+import { reworkStream, type ReworkEvent } from '../reworking/rework-events';
+import { NO_REWORK } from '../reworking/rework-state';
 import { ReworkMove } from '../reworking/rework-moves';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { rivetRecords, settingAt, type RivetSources } from './rivet-record';
@@ -74,7 +75,7 @@ const look = (
     ...more
   }),
   by: 'Tomas',
-  frozen: { verdict, findings: [], diameterD: 1.5, heightD: 0.5, cannotTell: [] }
+  frozen: { verdict, findings: [], diameterD: 1.5, heightD: 0.5, cannotTell: [], seat: null }
 });
 const reworked = (...moves: [number, object][]) => {
   let state = NO_REWORK;

@@ -6,7 +6,7 @@ import { lotAt, type LotTold } from '../driving/rivet-lots.ts';
 import { rivetOfHole, type HoleRivet } from '../driving/rivet-of-hole.ts';
 import { runKey } from '../driving/rivet-runs.ts';
 import type { Issue, IssuedHole } from '../issue/issue.ts';
-import { asReworked, type HoleRework, type ReworkState } from '../reworking/rework-events.ts';
+import { asReworked, type HoleRework, type ReworkState } from '../reworking/rework-state.ts';
 
 /** What is known of one rivet: which, by whom, with what, and what was found of its head. */
 export interface RivetRecord {

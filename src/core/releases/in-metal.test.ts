@@ -1,5 +1,6 @@
+import { reworkOf } from '../../../tests/support/rework-state';
 import { describe, expect, it } from 'vitest';
-import { NO_REWORK, type HoleRework, type ReworkState } from '../reworking/rework-events';
+import { NO_REWORK, type HoleRework, type ReworkState } from '../reworking/rework-state';
 import { inMetal } from './in-metal';
 
 const at = (number: number, xIn: number) => ({
@@ -14,20 +15,8 @@ const at = (number: number, xIn: number) => ({
   room: null
 });
 const release = { holes: [at(1, 0.3), at(2, 0.7), at(3, 1.1)], heldOpen: [] };
-const worked = (hole: number, changes: Partial<HoleRework>): HoleRework => ({
-  hole,
-  outs: 1,
-  stage: 'ready',
-  outAt: 1,
-  readyAt: 2,
-  decision: null,
-  widestIn: null,
-  rivet: null,
-  blind: null,
-  leftAt: null,
-  before: null,
-  ...changes
-});
+const worked = (hole: number, changes: Partial<HoleRework>): HoleRework =>
+  reworkOf(hole, { stage: 'ready', outAt: 1, readyAt: 2, ...changes });
 const LARGER = { dash: 4 as const, partNumber: 'MS20426AD4-4', lengthIn: 0.25, holeIn: 0.1302 };
 const state = (...holes: HoleRework[]): ReworkState => ({
   ...NO_REWORK,

@@ -1,5 +1,5 @@
 import type { Issue } from '../issue/issue.ts';
-import type { ReworkState } from '../reworking/rework-events.ts';
+import type { ReworkState } from '../reworking/rework-state.ts';
 import { samePlace, type AtPlace } from './same-place.ts';
 import { replacedBy, type SinceRelease } from './since-release.ts';
 

@@ -1,9 +1,11 @@
+import { reworkOf } from '../../../tests/support/rework-state';
 import { describe, expect, it } from 'vitest';
 import { HoleLook } from '../check/hole-look';
 import { holeStream, type HoleEvent } from '../check/hole-events';
 import { DriveMove, driveStream, type DriveEvent } from '../driving/drive-events';
 import type { Issue, IssuedHole } from '../issue/issue';
-import { NO_REWORK, reworkStream, type ReworkEvent } from '../reworking/rework-events';
+import { reworkStream, type ReworkEvent } from '../reworking/rework-events';
+import { NO_REWORK } from '../reworking/rework-state';
 import { ReworkMove } from '../reworking/rework-moves';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import {
@@ -105,7 +107,8 @@ function earlier(
       findings: [],
       diameterD: 1.52,
       heightD: 0.496,
-      cannotTell: []
+      cannotTell: [],
+      seat: null
     }
   }));
   return {
@@ -428,24 +431,7 @@ describe('what a new release takes over', () => {
       ...left,
       rework: {
         ...left.rework,
-        holes: new Map([
-          [
-            1,
-            {
-              hole: 1,
-              outs: 0,
-              stage: 'left' as const,
-              outAt: null,
-              readyAt: null,
-              decision: null,
-              widestIn: null,
-              rivet: null,
-              blind: null,
-              leftAt: 1,
-              before: null
-            }
-          ]
-        ])
+        holes: new Map([[1, reworkOf(1, { outs: 0, stage: 'left', leftAt: 1 })]])
       }
     };
     expect(takeOver(now, { facts: FACTS, holes: [hole(1)] }).since.carried).toEqual([

@@ -4,7 +4,7 @@ import type { DriveEvent, DriveState } from '../driving/drive-events.ts';
 import { rivetOfHole } from '../driving/rivet-of-hole.ts';
 import type { Issue, IssuedFacts, IssuedHole } from '../issue/issue.ts';
 import { ReplacedRivet } from '../reworking/replaced-rivet.ts';
-import { asReworked, type HoleRework, type ReworkState } from '../reworking/rework-events.ts';
+import { asReworked, type HoleRework, type ReworkState } from '../reworking/rework-state.ts';
 import { atLeast, looksSame } from '../units/tolerance.ts';
 import { samePlace } from './same-place.ts';
 

@@ -1,11 +1,20 @@
 import { z } from 'zod';
 import { answer, notPossible, type Answer } from '../answer.ts';
 import { defineStream, type Recorded } from '../events/stream.ts';
-import type { Issue, IssuedHole } from '../issue/issue.ts';
 import { blindFits, rivetFits } from './answer-fits.ts';
-import { decideHole, type HoleDecision } from './decide-hole.ts';
+import { decideHole } from './decide-hole.ts';
 import { ReplacedRivet } from './replaced-rivet.ts';
-import { ReworkMove, SeenInHole, type Blind } from './rework-moves.ts';
+import { decidedTogether, foundTogether, counted, type HoleReading } from './hole-readings.ts';
+import { ReworkMove, SeenInHole } from './rework-moves.ts';
+import {
+  beforeRemoval,
+  FRESH,
+  NO_REWORK,
+  type HoleRework,
+  type Layout,
+  type ReworkState
+} from './rework-state.ts';
+import { stepsAsked } from './rework-steps.ts';
 
 export const ReworkFrozen = z
   .strictObject({
@@ -30,143 +39,34 @@ export const ReworkFrozen = z
 export type ReworkFrozen = z.output<typeof ReworkFrozen>;
 export type ReworkEvent = Recorded<ReworkMove, ReworkFrozen>;
 
-/** Where the rework of one hole stands. */
-export interface HoleRework {
-  hole: number;
-  /** how often a rivet was taken out */
-  outs: number;
-  /** `out`: not measured yet; `ask`: to be referred, or not answered; `ready`: to be driven; `blind`, `left`: settled by an answer */
-  stage: 'out' | 'ask' | 'ready' | 'blind' | 'left';
-  /** of the last removal, ms since 1970; null where none ever was */
-  outAt: number | null;
-  /** since when what is in `rivet` goes in, ms since 1970 */
-  readyAt: number | null;
-  decision: HoleDecision | null;
-  /** the hole as it was measured, in; null until then */
-  widestIn: number | null;
-  rivet: ReplacedRivet | null;
-  blind: Blind | null;
-  /** when it was answered that its head stays, ms since 1970: what is found later is another matter */
-  leftAt: number | null;
-  /** how it stood before the last removal */
-  before: HoleRework | null;
-}
-
-/** A question with its answer. */
-export interface Referral {
-  id: string;
-  hole: number | null;
-  question: string;
-  by: string;
-  at: string;
-  answered: (Extract<ReworkMove, { kind: 'answered' }> & { by: string }) | null;
-}
-
-export interface ReworkState {
-  holes: ReadonlyMap<number, HoleRework>;
-  referrals: ReadonlyMap<string, Referral>;
-}
-export const NO_REWORK: ReworkState = { holes: new Map(), referrals: new Map() };
-
-/**
- * Since when taps and looks are of the rivet that is in a hole now, ms since 1970, for holes that one was taken out of; never
- * (Infinity) while the hole is empty or waits for a decision.
- */
-export const sinceOf = ({ holes }: ReworkState): Map<number, number> =>
-  new Map(
-    [...holes].flatMap(([hole, { outAt, readyAt }]) =>
-      outAt === null ? [] : [[hole, readyAt ?? Infinity] as const]
-    )
-  );
-
-/** What was in a hole, or was to go in, at an instant; null while it was as issued. */
-function versionAt(now: HoleRework, atMs: number): HoleRework | null {
-  const { readyAt, rivet, blind, before } = now;
-  if (readyAt !== null && readyAt <= atMs) return rivet !== null || blind !== null ? now : null;
-  return before && versionAt(before, atMs);
-}
-
-type Layout = Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
-
-/**
- * An issue with what rework has made of it: another size, length or hole where a rivet was replaced, and no rivet where a
- * blind fastener went in. Everything that reads an issue (order, batches, verdicts, bills) reads this.
- *
- * @param atMs as it was at an instant; the present where left out
- */
-export function asReworked<I extends Layout>(
-  issue: I,
-  { holes: reworked }: ReworkState,
-  atMs = Infinity
-): I {
-  const changed = [...reworked.values()].flatMap((now) => versionAt(now, atMs) ?? []);
-  if (changed.length === 0) return issue;
-  const stacks = [...stacksOf(issue)];
-  const heldOpen = [...issue.heldOpen];
-  const byHole = new Map(changed.map((one) => [one.hole, one]));
-  const holes = issue.holes.flatMap((hole): IssuedHole[] => {
-    const now = byHole.get(hole.number);
-    if (!now) return [hole];
-    if (now.blind) {
-      heldOpen.push({ ...hole, reason: now.blind.fastener });
-      return [];
-    }
-    const { rivet } = now;
-    const was = stacks[hole.stack];
-    if (!rivet || !was) return [hole];
-    stacks.push({ ...was, ...rivet });
-    return [{ ...hole, dash: rivet.dash, stack: stacks.length - 1 }];
-  });
-  return { ...issue, facts: { ...issue.facts, stacks }, holes, heldOpen };
-}
-
-/** The stacks of an issue; of one made when a joint had one, that one. */
-function stacksOf({ facts }: Layout): Issue['facts']['stacks'] {
-  if (facts.stacks.length > 0) return facts.stacks;
-  const { dash, partNumber, lengthIn, holeIn } = facts;
-  return [
-    { name: '', dash, partNumber, lengthIn, holeIn, dimpledThrough: null, raisedIn: 0, wideIn3: 0 }
-  ];
-}
-
-/** Heads that stay as they are on the data holder’s word, as far as the last look at them is what was answered. */
-export const leftAsIs = (
-  { holes }: ReworkState,
-  lastLookAt: (hole: number) => string | null
-): Set<number> =>
-  new Set(
-    [...holes.values()].flatMap(({ hole, stage, leftAt }) => {
-      const at = lastLookAt(hole);
-      const answered = at === null || Date.parse(at) <= (leftAt ?? -Infinity);
-      return stage === 'left' && answered ? [hole] : [];
-    })
-  );
-
-/** Holes whose rivet is out, measured or not, with none decided yet. */
-export const emptyHoles = ({ holes }: ReworkState): Set<number> =>
-  new Set(
-    [...holes.values()].flatMap(({ hole, stage }) =>
-      stage === 'out' || stage === 'ask' ? [hole] : []
-    )
-  );
-
-/** Whether a hole stood empty, and not yet ready for a rivet, at an instant. */
-export function emptyAt({ holes }: ReworkState, hole: number, atMs: number): boolean {
-  const now = holes.get(hole);
-  if (!now || now.outAt === null || now.outAt >= atMs) return false;
-  return now.readyAt === null || now.readyAt > atMs;
-}
-
 /** What rework is held against: an issue, and whether it is signed. */
 export interface ReworkSubject extends Layout {
   signed?: { by: string } | null;
+  /** holes that have a rivet now; left out where the server says */
+  rivetIn?: ReadonlySet<number>;
+  /** who may say that another's reading was false, by their ids; left out where the server says */
+  inspectors?: ReadonlySet<string>;
 }
+
+/** A reading had asked for a rivet before a worse one did: a device that did not know may have driven it. */
+const drivenUnknowing = (now: HoleRework | undefined): boolean =>
+  now?.stage === 'ask' && now.rivet !== null;
+
+/** Whether a hole is as its rivet left it: its decision rests on readings alone, and nothing was drilled since. */
+const isAsLeft = (now: HoleRework | undefined): now is HoleRework =>
+  now?.stage === 'out' ||
+  now?.stage === 'ask' ||
+  (now?.stage === 'ready' && now.decision?.rivet != null && !now.steps.includes('drilled'));
 
 const OUT_OF_ORDER = (hole: number) => notPossible('hole', { code: 'rework-order', hole });
 
-/** Whether a move is dated before the last thing that was done at its hole. */
-const isBefore = ({ at }: ReworkMove, now: HoleRework | undefined): boolean =>
-  now !== undefined && Date.parse(at) < Math.max(now.outAt ?? -Infinity, now.readyAt ?? -Infinity);
+/** Whether a move is dated before the last thing that was done at its hole; of a reading, before its rivet came out. */
+function isBefore({ at, kind }: ReworkMove, now: HoleRework | undefined): boolean {
+  if (now === undefined) return false;
+  const { outAt, readyAt } = now;
+  const last = kind === 'measured' ? outAt : Math.max(outAt ?? -Infinity, readyAt ?? -Infinity);
+  return Date.parse(at) < (last ?? -Infinity);
+}
 
 function mayFollow(
   subject: ReworkSubject,
@@ -190,7 +90,10 @@ function mayFollow(
     // what goes in is chosen for the hole as it is in the metal
     if ((what === 'rivet' || what === 'blind') && now?.widestIn === null)
       return notPossible('hole', { code: 'hole-not-ready', hole: asked.hole ?? 0 });
-    if (what === 'leave' && (asked.hole === null || stage === 'ask' || stage === 'out'))
+    if (
+      what === 'leave' &&
+      (asked.hole === null || stage === 'out' || (stage === 'ask' && !drivenUnknowing(now)))
+    )
       return OUT_OF_ORDER(asked.hole ?? 0);
     if (asked.hole === null || !now) return nothing;
     if (isBefore(move, now)) return OUT_OF_ORDER(asked.hole);
@@ -215,34 +118,66 @@ function mayFollow(
     case 'referred':
       return nothing;
     case 'out':
-      return empty || now?.stage === 'blind' ? OUT_OF_ORDER(move.hole) : nothing;
+      return (empty && !drivenUnknowing(now)) || now?.stage === 'blind'
+        ? OUT_OF_ORDER(move.hole)
+        : nothing;
     case 'still-in':
       return now?.stage === 'out' ? nothing : OUT_OF_ORDER(move.hole);
     case 'measured': {
-      if (!empty || !now) return OUT_OF_ORDER(move.hole);
-      const { facts, holes: present } = asReworked(subject, state);
-      const hole = present.find(({ number }) => number === move.hole) ?? issued;
+      if (!isAsLeft(now)) return OUT_OF_ORDER(move.hole);
+      const { facts, hole = issued } = beforeRemoval(subject, state, move.hole);
       const { widestIn, tooDeepIn, seen } = move;
       const decided = decideHole(facts, hole, { widestIn, tooDeepIn, seen, outs: now.outs });
       return decided.ok ? { ...decided, result: ReworkFrozen.parse(decided.result) } : decided;
     }
+    case 'voided': {
+      const reading = now?.readings.find(({ id }) => id === move.reading);
+      if (!isAsLeft(now) || !reading || reading.voided) return OUT_OF_ORDER(move.hole);
+      const { inspectors, rivetIn } = subject;
+      // another size would be asked for than is in the metal
+      if (rivetIn?.has(move.hole))
+        return notPossible('hole', { code: 'rivet-is-in', hole: move.hole });
+      return inspectors === undefined ||
+        reading.person === move.person ||
+        inspectors.has(move.person ?? '')
+        ? nothing
+        : notPossible('person', { code: 'reading-of-another', by: reading.by });
+    }
+    case 'step':
+      return now?.stage === 'ready' && stepsAsked(subject.facts, issued, now).includes(move.step)
+        ? nothing
+        : OUT_OF_ORDER(move.hole);
   }
 }
 
-const FRESH: Omit<HoleRework, 'hole'> = {
-  outs: 0,
-  stage: 'out',
-  outAt: null,
-  readyAt: null,
-  decision: null,
-  widestIn: null,
-  rivet: null,
-  blind: null,
-  leftAt: null,
-  before: null
-};
+/** What the readings of a hole come to. */
+function settled(
+  subject: Layout,
+  state: ReworkState,
+  now: HoleRework,
+  readings: readonly HoleReading[],
+  atMs: number
+): HoleRework {
+  const { facts, hole } = beforeRemoval(subject, state, now.hole);
+  const decision = decidedTogether(facts, hole, readings, now.outs);
+  const live = counted(readings);
+  const widestIn = live.length === 0 ? null : foundTogether(live).widestIn;
+  const common = { ...now, readings, decision, widestIn };
+  // a device that knew of no worse reading may have driven what the first one asked for
+  const first = live.find(({ decided }) => decided?.rivet);
+  const given = first?.decided?.rivet ?? null;
+  const agree = decision?.rivet && (given === null || given.dash === decision.rivet.dash);
+  const rivet = agree ? decision.rivet : given;
+  return {
+    ...common,
+    stage: decision === null ? 'out' : agree ? 'ready' : 'ask',
+    rivet,
+    readyAt: rivet === null ? null : first ? Date.parse(first.at) : atMs,
+    blind: null
+  };
+}
 
-function after(state: ReworkState, event: ReworkEvent): ReworkState {
+function after(subject: Layout, state: ReworkState, event: ReworkEvent): ReworkState {
   const holes = new Map(state.holes);
   const referrals = new Map(state.referrals);
   const at = Date.parse(event.at);
@@ -267,14 +202,34 @@ function after(state: ReworkState, event: ReworkEvent): ReworkState {
       break;
     }
     case 'measured': {
-      const decision = event.frozen;
-      const ready = decision !== null && decision.rivet !== null;
-      change(event.hole, {
-        decision,
-        widestIn: event.widestIn,
-        stage: ready ? 'ready' : 'ask',
-        ...(ready ? { rivet: decision.rivet, readyAt: at, blind: null } : {})
-      });
+      const { id, at: when, by, person, widestIn, tooDeepIn, seen, frozen } = event;
+      const now = holes.get(event.hole) ?? { ...FRESH, hole: event.hole };
+      const reading: HoleReading = {
+        ...{ id, at: when, by, person, widestIn, tooDeepIn, seen },
+        decided: frozen,
+        voided: null
+      };
+      const readings = [...now.readings, reading].sort(
+        (a, b) => Date.parse(a.at) - Date.parse(b.at)
+      );
+      holes.set(event.hole, settled(subject, state, now, readings, at));
+      break;
+    }
+    case 'voided': {
+      const now = holes.get(event.hole);
+      if (!now) break;
+      const { why, by, at: when } = event;
+      const readings = now.readings.map((one) =>
+        one.id === event.reading ? { ...one, voided: { why, by, at: when } } : one
+      );
+      holes.set(event.hole, settled(subject, state, now, readings, at));
+      break;
+    }
+    case 'step': {
+      const now = holes.get(event.hole);
+      if (!now) break;
+      const others = now.steps.filter((step) => step !== event.step);
+      change(event.hole, { steps: event.done ? [...others, event.step] : others });
       break;
     }
     case 'referred': {
@@ -290,7 +245,7 @@ function after(state: ReworkState, event: ReworkEvent): ReworkState {
       const { then } = event;
       if (then.what === 'leave') change(asked.hole, { stage: 'left', leftAt: at });
       if (then.what === 'rivet')
-        change(asked.hole, { stage: 'ready', rivet: then.rivet, readyAt: at });
+        change(asked.hole, { stage: 'ready', rivet: then.rivet, readyAt: at, steps: [] });
       if (then.what === 'blind')
         change(asked.hole, { stage: 'blind', blind: then.blind, rivet: null, readyAt: at });
       break;
@@ -305,20 +260,26 @@ export const reworkStream = defineStream<ReworkSubject, ReworkMove, ReworkFrozen
   Move: ReworkMove,
   Frozen: ReworkFrozen,
   follow: mayFollow,
-  project: (_, events, from = NO_REWORK) => inTurn(events, from).reduce(after, from)
+  project: (subject, events, from = NO_REWORK) =>
+    inTurn(events, from).reduce((state, event) => after(subject, state, event), from)
 });
 
-/** An answer of a device whose clock was behind comes after its question all the same. */
-function inTurn(events: readonly ReworkEvent[], { referrals }: ReworkState): ReworkEvent[] {
-  const asked = new Set(referrals.keys());
-  const early: Extract<ReworkEvent, { kind: 'answered' }>[] = [];
+/** An answer, or what voids a reading, comes after what it is about, though the clock of its device was behind. */
+function inTurn(events: readonly ReworkEvent[], from: ReworkState): ReworkEvent[] {
+  const known = new Set([
+    ...from.referrals.keys(),
+    ...[...from.holes.values()].flatMap(({ readings }) => readings.map(({ id }) => id))
+  ]);
+  const early: { about: string; event: ReworkEvent }[] = [];
   return events.flatMap((event): ReworkEvent[] => {
-    if (event.kind === 'answered' && !asked.has(event.referral)) {
-      early.push(event);
+    const about =
+      event.kind === 'answered' ? event.referral : event.kind === 'voided' ? event.reading : null;
+    if (about !== null && !known.has(about)) {
+      early.push({ about, event });
       return [];
     }
-    if (event.kind !== 'referred') return [event];
-    asked.add(event.id);
-    return [event, ...early.filter(({ referral }) => referral === event.id)];
+    if (event.kind !== 'referred' && event.kind !== 'measured') return [event];
+    known.add(event.id);
+    return [event, ...early.filter((one) => one.about === event.id).map((one) => one.event)];
   });
 }

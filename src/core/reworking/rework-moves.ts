@@ -10,6 +10,10 @@ export const SeenInHole = z.enum(['cracked', 'dented', 'elongated']);
 /** What a look into an empty hole may find that no size of rivet settles. */
 export type SeenInHole = z.output<typeof SeenInHole>;
 
+export const ReworkStep = z.enum(['drilled', 'deburred', 'cut', 'dimpled', 'cleaned']);
+/** What is done at a hole before its new rivet goes in. */
+export type ReworkStep = z.output<typeof ReworkStep>;
+
 export const Blind = z.strictObject({
   fastener: said(80).min(1, 'which fastener it is'),
   drillIn: z.number().positive().max(2),
@@ -37,6 +41,23 @@ export const ReworkMove = z.discriminatedUnion('kind', [
     widestIn: z.number().positive().max(2),
     tooDeepIn: z.number().positive().max(0.1).nullable().default(null),
     seen: z.array(SeenInHole).max(3)
+  }),
+  /** a reading was false: it counts no more, and stays on record */
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('voided'),
+    hole,
+    /** the id of what was measured */
+    reading: z.uuid(),
+    why: said(200).min(1, 'why it was false')
+  }),
+  /** something done at a hole before its new rivet goes in; taken back where it was ticked by mistake */
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('step'),
+    hole,
+    step: ReworkStep,
+    done: z.boolean()
   }),
   z.strictObject({
     ...MOVE_STAMP,

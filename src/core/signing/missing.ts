@@ -1,10 +1,12 @@
 import { z } from 'zod';
 import { checksOwnWork, isMeasured, type HoleState } from '../check/hole-events.ts';
 import type { NextHead } from '../check/next-head.ts';
-import { expiredHoles, type DriveState } from '../driving/drive-events.ts';
+import { expiredHoles, hitsOf, type DriveState } from '../driving/drive-events.ts';
 import type { Issue } from '../issue/issue.ts';
 import { isAnotherRivet, type SinceRelease } from '../releases/since-release.ts';
-import { emptyHoles, type ReworkState } from '../reworking/rework-events.ts';
+import { drivenInQuestion } from '../reworking/held-back.ts';
+import { stepsAsked } from '../reworking/rework-steps.ts';
+import { emptyHoles, type ReworkState } from '../reworking/rework-state.ts';
 
 const holes = z.array(z.number().int());
 
@@ -30,6 +32,9 @@ export const Told = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('driving-not-logged') }),
   z.strictObject({ code: z.literal('lots-not-told'), parts: z.array(z.string()) }),
   z.strictObject({ code: z.literal('expired'), holes, reasons: z.array(z.string()) }),
+  z.strictObject({ code: z.literal('driven-in-question'), holes }),
+  z.strictObject({ code: z.literal('readings-voided'), holes }),
+  z.strictObject({ code: z.literal('rework-steps-open'), holes }),
   z.strictObject({
     code: z.literal('setting-open'),
     part: z.string(),
@@ -130,6 +135,7 @@ export function missingToSign(matter: SignedMatter): Missing {
     { code: 'heads-simulated', holes: simulated },
     { code: 'heads-by-driver', holes: byDriver }
   ];
+  const asked = drivenInQuestion(rework, hitsOf(drive));
   const tooHard = expiredHoles(drive);
   const expired = numbers.filter((hole) => tooHard.has(hole));
   const unseen = numbers.filter(
@@ -195,6 +201,21 @@ export function missingToSign(matter: SignedMatter): Missing {
         code: 'expired',
         holes: expired,
         reasons: [...new Set(expired.flatMap((hole) => drive.holes.get(hole)?.late || []))]
+      }),
+      ...whenAny({ code: 'driven-in-question', holes: numbers.filter((hole) => asked.has(hole)) }),
+      ...whenAny({
+        code: 'readings-voided',
+        holes: numbers.filter((hole) =>
+          rework.holes.get(hole)?.readings.some(({ voided }) => voided !== null)
+        )
+      }),
+      ...whenAny({
+        code: 'rework-steps-open',
+        holes: issue.holes.flatMap((hole) => {
+          const worked = rework.holes.get(hole.number);
+          const open = worked && stepsAsked(issue.facts, hole, worked);
+          return open?.some((step) => !worked?.steps.includes(step)) ? [hole.number] : [];
+        })
       }),
       ...settings.map((setting): Told => ({ code: 'setting-open', ...setting })),
       ...(issue.facts.keptClosed === null

@@ -1,10 +1,11 @@
+import { reworkOf } from '../../../tests/support/rework-state';
 import { describe, expect, it } from 'vitest';
 import { holeStates, type HoleEvent } from '../check/hole-events';
 import type { NextHead } from '../check/next-head';
 import { NOT_DRIVEN, type HoleDriven } from '../driving/drive-events';
 import type { IssuedFacts, IssuedHole } from '../issue/issue';
 import type { SinceRelease } from '../releases/since-release';
-import { NO_REWORK, type HoleRework, type Referral } from '../reworking/rework-events';
+import { NO_REWORK, type HoleRework, type Referral } from '../reworking/rework-state';
 import { missingToSign, toldKey, type SignedMatter } from './missing';
 import { SignMove, signStream, type SignSubject } from './sign-events';
 
@@ -43,22 +44,18 @@ const look = (hole: number, changes: Partial<HoleEvent> = {}): HoleEvent =>
     heightIn: 0.062,
     flags: [],
     by: 'Ilse',
-    frozen: { verdict: 'accept', findings: [], diameterD: 1.52, heightD: 0.5, cannotTell: [] },
+    frozen: {
+      verdict: 'accept',
+      findings: [],
+      diameterD: 1.52,
+      heightD: 0.5,
+      cannotTell: [],
+      seat: null
+    },
     ...changes
   }) as HoleEvent;
-const rework = (hole: number, stage: HoleRework['stage']): HoleRework => ({
-  hole,
-  outs: 1,
-  stage,
-  outAt: 1,
-  readyAt: null,
-  decision: null,
-  widestIn: null,
-  rivet: null,
-  blind: null,
-  leftAt: null,
-  before: null
-});
+const rework = (hole: number, stage: HoleRework['stage']): HoleRework =>
+  reworkOf(hole, { stage, outAt: 1 });
 const HOLES = [1, 2, 3].map((number) => ({ number }) as IssuedHole);
 const seen = (...events: HoleEvent[]) => holeStates([1, 2, 3], events);
 const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
@@ -136,7 +133,8 @@ describe('what is missing before a signature', () => {
         findings: [],
         diameterD: null,
         heightD: null,
-        cannotTell: ['too-wide']
+        cannotTell: ['too-wide'],
+        seat: null
       }
     });
     const { must, told } = missingToSign(

@@ -12,8 +12,13 @@ const held = (...thick: number[]) =>
     ),
     0
   );
+/** flush to 0.002 high: the middle is 0.001 */
+const by = (dimpleAngles: 'stepped' | 'all-100') => ({
+  dimpleAngles,
+  flushness: 'two-proud' as const
+});
 const ops = (thick: number[], method: FlushMethod, school: 'stepped' | 'all-100') =>
-  flushTools(held(...thick), 4, method, school, 'clad-2024').map((tool) =>
+  flushTools(held(...thick), 4, method, by(school), 'clad-2024').map((tool) =>
     tool.op === 'dimple'
       ? `dimple ${tool.punchDeg}/${tool.dieDeg}${tool.together ? ' together' : ''}`
       : tool.op === 'countersink'
@@ -53,14 +58,16 @@ describe('tools for a flush head', () => {
       held(0.025, 0.071),
       4,
       'dimple-top-countersink-under',
-      'all-100',
+      by('all-100'),
       'clad-2024'
     );
-    // 0.042 + 0.3054073 × 0.025 = 0.0496352; seven whole clicks more; 0.225 + 2·tan 50° × 0.0076352
+    // 0.042 + 0.3054073 × 0.025 = 0.0496352, 0.001 less for a head 0.001 high; seven whole clicks more;
+    // 0.225 + 2·tan 50° × 0.0076352
     expect(cut).toMatchObject({
       op: 'countersink',
-      depthIn: expect.closeTo(0.0496352, 6) as number,
-      wallIn: expect.closeTo(0.0213648, 6) as number,
+      whenFlushIn: expect.closeTo(0.0496352, 6) as number,
+      depthIn: expect.closeTo(0.0486352, 6) as number,
+      wallIn: expect.closeTo(0.0223648, 6) as number,
       diameterIn: expect.closeTo(0.2431984, 6) as number,
       byTrial: false,
       nest: { clicks: 7 }
@@ -69,7 +76,7 @@ describe('tools for a flush head', () => {
       held(0.025, 0.071),
       4,
       'dimple-top-countersink-under',
-      'stepped',
+      by('stepped'),
       'clad-2024'
     )[1];
     // the same mouth from a #30 hole with a 110° cutter; clicks past flush belong to the 100° one
@@ -85,22 +92,32 @@ describe('tools for a flush head', () => {
   it('shows how deep it cuts and what is left', () => {
     const workOf = (tool: FlushTool | undefined) =>
       tool?.op === 'countersink' ? arithmetic(tool.work) : [];
-    const [top] = flushTools(held(0.063, 0.04), 4, 'countersink', 'stepped', 'clad-2024');
-    expect(top).toMatchObject({ byTrial: false, nest: null, depthIn: 0.042, diameterIn: 0.225 });
+    const [top] = flushTools(held(0.063, 0.04), 4, 'countersink', by('stepped'), 'clad-2024');
+    expect(top).toMatchObject({ byTrial: false, nest: null, diameterIn: 0.225 });
     expect(workOf(top)).toEqual([
-      'depth of the cut: 100° head of dash 4 = 0.042 in',
-      'left under it: 0.063 − 0.042 = 0.021 in'
+      'depth when flush: 100° head of dash 4 = 0.042 in',
+      'low limit: of the school = 0 in',
+      'high limit: of the school = 0.002 in',
+      'target: (0 + 0.002) / 2 = 0.001 in',
+      'depth of the cut: 0.042 − 0.001 = 0.041 in',
+      'left under it: 0.063 − 0.041 = 0.022 in'
     ]);
     const under = (school: 'all-100' | 'stepped') =>
       workOf(
-        flushTools(held(0.025, 0.071), 4, 'dimple-top-countersink-under', school, 'clad-2024')[1]
+        flushTools(
+          held(0.025, 0.071),
+          4,
+          'dimple-top-countersink-under',
+          by(school),
+          'clad-2024'
+        )[1]
       );
     expect(under('all-100').slice(-2)).toEqual([
-      'depth of the cut: 0.042 + 0.007635 = 0.049635 in',
-      'left under it: 0.071 − 0.049635 = 0.021365 in'
+      'depth of the cut: 0.049635 − 0.001 = 0.048635 in',
+      'left under it: 0.071 − 0.048635 = 0.022365 in'
     ]);
     // the nest's own four lines come first; by the stepped school the last of them is the depth
-    expect([under('all-100').length, under('stepped').length]).toEqual([6, 5]);
+    expect([under('all-100').length, under('stepped').length]).toEqual([10, 5]);
     expect(under('stepped').at(-1)).toBe('left under it: 0.071 − 0.040156 = 0.030844 in');
   });
 
@@ -110,7 +127,7 @@ describe('tools for a flush head', () => {
         held(0.025, 0.071, 0.04),
         4,
         'dimple-top-countersink-under',
-        'stepped',
+        by('stepped'),
         'clad-2024'
       ).map(({ op, sheet, name }) => [op, sheet, name])
     ).toEqual([
@@ -129,12 +146,12 @@ describe('tools for a flush head', () => {
     [[0.04, 0.063], 'none', ['countersink', 'plain']]
   ] as const)('%j by %s', (thick, method, expected) => {
     expect(
-      flushTools(held(...thick), 4, method, 'all-100', 'clad-2024').map(({ op }) => op)
+      flushTools(held(...thick), 4, method, by('all-100'), 'clad-2024').map(({ op }) => op)
     ).toEqual(expected);
   });
 
   it('leaves less than nothing where the cut goes through', () => {
-    const [top] = flushTools(held(0.04, 0.04), 5, 'none', 'stepped', 'clad-2024');
+    const [top] = flushTools(held(0.04, 0.04), 5, 'none', by('stepped'), 'clad-2024');
     expect(top).toMatchObject({ op: 'countersink', wallIn: expect.closeTo(-0.015, 12) as number });
   });
 
@@ -142,7 +159,7 @@ describe('tools for a flush head', () => {
     const [skin, doubler] = held(0.025, 0.032);
     if (!skin || !doubler) throw new Error('two sheets');
     const hot = (material: typeof skin.material, family: 'clad-2024' | 'high-strength') =>
-      flushTools([{ ...skin, material }, doubler], 4, 'dimple-each', 'stepped', family).map(
+      flushTools([{ ...skin, material }, doubler], 4, 'dimple-each', by('stepped'), family).map(
         (tool) => (tool.op === 'dimple' ? tool.hot : '')
       );
     expect(hot('7075-T6 clad', 'clad-2024')).toEqual(['hot', 'cold']);

@@ -7,9 +7,11 @@ import { BrokenPrecondition } from '../units/broken-precondition.ts';
 import { above, atLeast } from '../units/tolerance.ts';
 import { CLICK_IN, dimpleNest } from './dimple-nest.ts';
 import { COUNTERSINK_SHEET_IN, type FlushMethod } from './flush-method.ts';
+import { flushTarget, type FlushTarget } from './flush-target.ts';
 import type { HeldSheet } from './layers.ts';
 
 type AngleSchool = RuleProfile['dimpleAngles'];
+type FlushSchools = Pick<RuleProfile, 'dimpleAngles' | 'flushness'>;
 
 /** Whether a sheet must be dimpled hot: it must, it may have to (its temper is not told), or not. */
 export type Hot = 'hot' | 'ask' | 'cold';
@@ -22,7 +24,12 @@ export type FlushTool =
       sheet: number;
       name: string;
       cutDeg: number;
+      /** where the head stands at its target */
       depthIn: number;
+      /** where it stands flush: what the tools are set by */
+      whenFlushIn: number;
+      /** how it is to stand, and how deep the cut may be; null where no head within the limits fits the sheet */
+      aim: FlushTarget | null;
       /** metal left under the cut; negative where it goes through */
       wallIn: number;
       diameterIn: number;
@@ -69,52 +76,59 @@ function countersink(
   sheet: number,
   dash: Dash,
   dimpledIn: number,
-  school: AngleSchool
+  { dimpleAngles: angles, flushness }: FlushSchools
 ): FlushTool {
   const { heightIn, diameterIn } = rivetSize(dash).head.countersunk;
-  if (dimpledIn === 0)
-    return {
-      op: 'countersink',
-      sheet,
-      name,
-      cutDeg: HEAD_DEG,
-      depthIn: heightIn,
-      wallIn: thicknessIn - heightIn,
-      diameterIn,
-      byTrial: false,
-      nest: null,
-      work: [
-        workLine('depth of the cut', `100° head of dash ${dash}`, heightIn, 'in'),
-        workLine(
-          'left under it',
-          by`${len(thicknessIn)} − ${len(heightIn)}`,
-          thicknessIn - heightIn,
-          'in'
-        )
-      ]
-    };
-  const nest = dimpleNest({ skinIn: dimpledIn, dash, clickIn: CLICK_IN });
-  if (!nest.ok) throw new BrokenPrecondition('nest', 'sheets and size that nest', nest.error.path);
-  const { extraDepthIn, extraClicks, nestDiameterIn, steppedDepthIn } = nest.result;
-  const stepped = school === 'stepped';
-  const depthIn = stepped ? steppedDepthIn : heightIn + extraDepthIn;
+  const nest = dimpledIn === 0 ? null : dimpleNest({ skinIn: dimpledIn, dash, clickIn: CLICK_IN });
+  if (nest?.ok === false)
+    throw new BrokenPrecondition('nest', 'sheets and size that nest', nest.error.path);
+  const stepped = nest !== null && angles === 'stepped';
+  const deepIn = heightIn + (nest?.result.extraDepthIn ?? 0);
+  const aimed = flushTarget({ dash, deepIn, sheetIn: thicknessIn, school: flushness });
+  const aim = aimed.ok ? aimed.result : null;
+  const flushIn = stepped ? nest.result.steppedDepthIn : deepIn;
+  // a cut of another angle is only begun by its depth: a dimpled scrap in it says the rest
+  const depthIn = stepped ? flushIn : (aim?.depthIn ?? flushIn);
   return {
     op: 'countersink',
     sheet,
     name,
     cutDeg: stepped ? UNDER_DIMPLE_DEG : HEAD_DEG,
     depthIn,
+    whenFlushIn: flushIn,
+    aim,
     wallIn: thicknessIn - depthIn,
-    diameterIn: nestDiameterIn,
+    diameterIn: nest?.result.nestDiameterIn ?? diameterIn,
     byTrial: stepped,
     // Clicks past a flush setting belong to one cutter: there is none of 110° that was ever flush.
-    nest: stepped ? null : { extraIn: extraDepthIn, clicks: extraClicks },
+    nest:
+      nest === null || stepped
+        ? null
+        : { extraIn: nest.result.extraDepthIn, clicks: nest.result.extraClicks },
     work: [
-      ...nest.work,
+      ...(nest?.work ?? []),
       ...(stepped
         ? []
         : [
-            workLine('depth of the cut', by`${len(heightIn)} + ${len(extraDepthIn)}`, depthIn, 'in')
+            workLine(
+              'depth when flush',
+              nest === null
+                ? `100° head of dash ${dash}`
+                : by`${len(heightIn)} + ${len(nest.result.extraDepthIn)}`,
+              deepIn,
+              'in'
+            ),
+            ...(aimed.ok ? aimed.work : []),
+            ...(aim === null
+              ? []
+              : [
+                  workLine(
+                    'depth of the cut',
+                    by`${len(deepIn)} − ${len(aim.targetIn)}`,
+                    aim.depthIn,
+                    'in'
+                  )
+                ])
           ]),
       workLine(
         'left under it',
@@ -135,7 +149,7 @@ function cutSheet(held: readonly HeldSheet[], method: FlushMethod): number {
 }
 
 /**
- * What is done to each sheet of a flush stack, from the top, with the angles of one school.
+ * What is done to each sheet of a flush stack, from the top, with the angles and the flushness of one school each.
  *
  * @param held sheets at the hole, in
  * @returns one entry a sheet; where there is no standard method, what would have been tried, so that one sees why
@@ -145,19 +159,19 @@ export function flushTools(
   held: readonly HeldSheet[],
   dash: Dash,
   method: FlushMethod,
-  school: AngleSchool,
+  schools: FlushSchools,
   family: Family
 ): FlushTool[] {
   const cutAt = cutSheet(held, method);
   const dimpledIn = held.slice(0, cutAt).reduce((sum, sheet) => sum + sheet.thicknessIn, 0);
   return held.map((sheet, at): FlushTool => {
-    if (at === cutAt) return countersink(sheet, at, dash, dimpledIn, school);
+    if (at === cutAt) return countersink(sheet, at, dash, dimpledIn, schools);
     if (at > cutAt) return { op: 'plain', sheet: at, name: sheet.name };
     return {
       op: 'dimple',
       sheet: at,
       name: sheet.name,
-      ...dimpleAngles(school, at),
+      ...dimpleAngles(schools.dimpleAngles, at),
       together: method === 'dimple-together',
       hot: hotFor(sheet, family)
     };

@@ -74,7 +74,13 @@ describe('a section with a countersunk head', () => {
   const sectionNow = () =>
     sectionOf(
       sheets,
-      flushTools(sheets, 4, 'countersink', 'stepped', 'clad-2024'),
+      flushTools(
+        sheets,
+        4,
+        'countersink',
+        { dimpleAngles: 'stepped', flushness: 'two-proud' },
+        'clad-2024'
+      ),
       { dash: 4, head: 'countersunk' },
       HOLE
     );
@@ -112,7 +118,13 @@ describe('a section with a countersunk head', () => {
     const { outlineIn } =
       sectionOf(
         thin,
-        flushTools(held(0.04, 0.05), 4, 'countersink', 'stepped', 'clad-2024'),
+        flushTools(
+          held(0.04, 0.05),
+          4,
+          'countersink',
+          { dimpleAngles: 'stepped', flushness: 'two-proud' },
+          'clad-2024'
+        ),
         { dash: 4, head: 'countersunk' },
         HOLE
       ).sheets[0] ?? {};
@@ -154,7 +166,13 @@ describe('how far cuts reach from the axis', () => {
     const top = held(0.063, 0.05);
     const cutTop = sectionOf(
       top,
-      flushTools(top, 4, 'countersink', 'stepped', 'clad-2024'),
+      flushTools(
+        top,
+        4,
+        'countersink',
+        { dimpleAngles: 'stepped', flushness: 'two-proud' },
+        'clad-2024'
+      ),
       { dash: 4, head: 'countersunk' },
       HOLE
     );
@@ -167,7 +185,13 @@ describe('a dimpled section', () => {
   const sectionNow = () =>
     sectionOf(
       sheets,
-      flushTools(sheets, 4, 'dimple-each', 'all-100', 'clad-2024'),
+      flushTools(
+        sheets,
+        4,
+        'dimple-each',
+        { dimpleAngles: 'all-100', flushness: 'two-proud' },
+        'clad-2024'
+      ),
       { dash: 4, head: 'countersunk' },
       HOLE
     );
@@ -202,7 +226,13 @@ describe('a dimpled section', () => {
     const under = held(0.025, 0.071);
     const nested = sectionOf(
       under,
-      flushTools(under, 4, 'dimple-top-countersink-under', 'all-100', 'clad-2024'),
+      flushTools(
+        under,
+        4,
+        'dimple-top-countersink-under',
+        { dimpleAngles: 'all-100', flushness: 'two-proud' },
+        'clad-2024'
+      ),
       { dash: 4, head: 'countersunk' },
       HOLE
     );
@@ -216,7 +246,13 @@ describe('a dimpled section', () => {
     const coated = [{ ...top, coatIn: 0.004 }, low];
     const section = sectionOf(
       coated,
-      flushTools(coated, 4, 'dimple-each', 'all-100', 'clad-2024'),
+      flushTools(
+        coated,
+        4,
+        'dimple-each',
+        { dimpleAngles: 'all-100', flushness: 'two-proud' },
+        'clad-2024'
+      ),
       { dash: 4, head: 'countersunk' },
       HOLE
     );
@@ -227,7 +263,13 @@ describe('a dimpled section', () => {
   it('opens by ten degrees a sheet where dies are stepped, every face on the one above', () => {
     const stepped = sectionOf(
       sheets,
-      flushTools(sheets, 4, 'dimple-each', 'stepped', 'clad-2024'),
+      flushTools(
+        sheets,
+        4,
+        'dimple-each',
+        { dimpleAngles: 'stepped', flushness: 'two-proud' },
+        'clad-2024'
+      ),
       { dash: 4, head: 'countersunk' },
       HOLE
     );

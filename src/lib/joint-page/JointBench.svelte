@@ -2,7 +2,7 @@
   import { onMount, untrack, type Snippet } from 'svelte';
   import { goto } from '$app/navigation';
   import { inMetal } from '$core/releases/in-metal.ts';
-  import { asReworked, NO_REWORK } from '$core/reworking/rework-events.ts';
+  import { asReworked, NO_REWORK } from '$core/reworking/rework-state.ts';
   import { provideReworkDesk, ReworkDesk } from '$lib/stations/check/rework-desk.svelte';
   import { CheckDesk } from '$lib/stations/check/check-desk.svelte';
   import { provideIssueDesk } from '$lib/stations/check/issue-desk';

@@ -4,6 +4,7 @@ import type { RecheckStatus } from '../../core/ready/cage/rechecks.ts';
 import type { FoundSetting } from '../../core/ready/cage/setting.ts';
 import type { CageSetup } from '../../core/ready/cage/setup.ts';
 import type { SetupCheck } from '../../core/ready/cage/setup-checks.ts';
+import { flushRange } from './flush.ts';
 import { refusalInWords } from './refusals.ts';
 import { counted, signed, type WriteLength } from './writing.ts';
 
@@ -233,7 +234,7 @@ function checkText(check: SetupCheck, length: WriteLength): string {
     }
     case 'depth':
       return check.band.ok
-        ? `good from ${length(check.band.result.lowIn, 'fine')} to ${length(check.band.result.highIn, 'fine')} above the skin`
+        ? `flushness ${flushRange(check.band.result, length)}${check.band.result.marginal ? ': marginal, less than one click' : ''}`
         : refusalInWords(check.band.error.said, length);
     case 'film':
       return filmText(check, length);

@@ -1,6 +1,8 @@
 import type { FlushLead, FlushQuestion } from '../../core/stack/flush-path.ts';
 import type { FlushTool } from '../../core/stack/flush-tools.ts';
-import type { WriteLength } from './writing.ts';
+import type { FlushTarget } from '../../core/stack/flush-target.ts';
+import { same } from '../../core/units/tolerance.ts';
+import { signed, type WriteLength } from './writing.ts';
 
 /** What the flush rule asks. */
 export function questionInWords(said: FlushQuestion, length: WriteLength): string {
@@ -41,6 +43,21 @@ export const LEADS: Record<FlushLead, string> = {
 export const angle = (degrees: number | null): string =>
   degrees === null ? 'no angle told' : `${degrees}°`;
 
+/** Between which limits a head may stand: one figure where they meet. */
+export const flushRange = (
+  { lowIn, highIn }: Pick<FlushTarget, 'lowIn' | 'highIn'>,
+  length: WriteLength
+): string =>
+  same(lowIn, highIn)
+    ? `${signed(highIn, length)} only`
+    : `${same(lowIn, 0) ? 0 : signed(lowIn, length)} to ${signed(highIn, length)}`;
+
+/** How flush a head is to stand in its cut, and how deep that cut may be. */
+export const flushAim = (aim: FlushTarget, length: WriteLength): string =>
+  same(aim.lowIn, aim.highIn)
+    ? `flushness ${flushRange(aim, length)}, never deeper`
+    : `flushness ${signed(aim.targetIn, length)} (${flushRange(aim, length)}), never deeper than ${length(aim.deepestIn, 'fine')}`;
+
 /** What is done to one sheet, and with which tools. */
 export function toolInWords(tool: FlushTool, length: WriteLength): string {
   if (tool.op === 'plain') return 'plain hole';
@@ -54,5 +71,6 @@ export function toolInWords(tool: FlushTool, length: WriteLength): string {
     ? `, ${length(tool.nest.extraIn, 'fine')} = ${tool.nest.clicks} clicks deeper than flush`
     : '';
   const start = tool.byTrial ? ' to start with' : '';
-  return `countersink ${tool.cutDeg}°, ${length(tool.depthIn, 'fine')} deep${start}, ${length(tool.diameterIn)} wide${nest}`;
+  const aim = tool.aim === null || tool.byTrial ? '' : `: ${flushAim(tool.aim, length)}`;
+  return `countersink ${tool.cutDeg}°, ${length(tool.depthIn, 'fine')} deep${start}, ${length(tool.diameterIn)} wide${nest}${aim}`;
 }

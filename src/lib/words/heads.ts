@@ -1,6 +1,7 @@
 import type { FindingLimits } from '../../core/check/finding-limits.ts';
 import type { FlushLimits } from '../../core/check/flush-look.ts';
 import type { CannotTell } from '../../core/check/head-judged.ts';
+import type { HeadSeat } from '../../core/check/head-judged.ts';
 import type { Cause } from '../../core/check/head-causes.ts';
 import type { NextHead } from '../../core/check/next-head.ts';
 import type { Finding, Look, LookVerdict, Place, SeenFlag } from '../../core/check/findings.ts';
@@ -31,7 +32,7 @@ export const FINDING_NAMES: Record<Finding, string> = {
 };
 
 /** Where to look, the usual cause and what is done about each finding (handbook 4.6). */
-export const FINDING_NOTES: Record<Finding, { where: string; cause: string; remedy: string }> = {
+const FINDING_NOTES: Record<Finding, { where: string; cause: string; remedy: string }> = {
   'under-driven': {
     where: 'shop head',
     cause: 'stopped early, or low air',
@@ -100,9 +101,41 @@ export const FINDING_NOTES: Record<Finding, { where: string; cause: string; reme
   }
 };
 
-function reasonInWords(said: ReasonSaid, length: WriteLength): string {
+/** Of a head in a dimple nothing is said about a countersink (handbook 4.7). */
+const IN_A_DIMPLE: Partial<Record<Finding, { cause: string; remedy: string }>> = {
+  'not-flush-high': {
+    cause: 'dimple not formed, head not seated, a gap, or the wrong dies',
+    remedy: 'replace; check dimple, gap and dies first'
+  },
+  'not-flush-low': {
+    cause: 'dimple over-formed or stretched: it cannot be undone',
+    remedy: 'refer to engineering'
+  }
+};
+/** Where nothing says what the head lies in. */
+const UNKNOWN_SEAT: typeof IN_A_DIMPLE = {
+  'not-flush-high': {
+    cause: 'countersink too shallow, or dimple not formed',
+    remedy: 'replace; check countersink or dimple first'
+  },
+  'not-flush-low': {
+    cause: 'countersink too deep, or dimple stretched: it cannot be undone',
+    remedy: 'refer to engineering'
+  }
+};
+
+/** Cause and remedy of a finding, by what the head lies in. */
+export const findingNote = (
+  finding: Finding,
+  seat: HeadSeat | null
+): { where: string; cause: string; remedy: string } => ({
+  ...FINDING_NOTES[finding],
+  ...(seat === 'dimpled' ? IN_A_DIMPLE : seat === null ? UNKNOWN_SEAT : {})[finding]
+});
+
+function reasonInWords(said: ReasonSaid, seat: HeadSeat | null, length: WriteLength): string {
   if (said.code === 'found')
-    return `${FINDING_NAMES[said.finding]}: ${FINDING_NOTES[said.finding].cause}`;
+    return `${FINDING_NAMES[said.finding]}: ${findingNote(said.finding, seat).cause}`;
   const { valueD, lowD, highD, way, place, diameterIn } = said;
   const both = (multiple: number) => `${length(multiple * diameterIn)} (${multiple.toFixed(2)} D)`;
   const measured = `${length(valueD * diameterIn)} ${way} (${valueD.toFixed(2)} D)`;
@@ -115,15 +148,16 @@ function reasonInWords(said: ReasonSaid, length: WriteLength): string {
 export const reportInWords = (
   { reasons, findings }: Pick<HeadReport, 'reasons' | 'findings'>,
   length: WriteLength,
-  verdict: LookVerdict = 'accept'
+  verdict: LookVerdict = 'accept',
+  seat: HeadSeat | null = null
 ): { reasons: string[]; doNow: string[] } => ({
-  reasons: reasons.map((said) => reasonInWords(said, length)),
+  reasons: reasons.map((said) => reasonInWords(said, seat, length)),
   doNow:
     verdict === 'measure'
       ? ['Measure it again, with calipers where one gets at it. Never drill it out on this word.']
       : findings.length === 0
         ? [`Good head: nominal is 1.5 D wide, ${NOMINAL_HEIGHT_D} D high.`]
-        : [...new Set(findings.map((finding) => FINDING_NOTES[finding].remedy))].map(
+        : [...new Set(findings.map((finding) => findingNote(finding, seat).remedy))].map(
             (remedy) => `${sentence(remedy)}.`
           )
 });
@@ -190,7 +224,7 @@ export function thresholdInWords(
     case 'swelled-between':
       return 'sheets held apart by the shank: replace';
     case 'not-flush-high':
-      return flush ? `over ${length(flush.highIn)} proud: replace` : 'over its limit: replace';
+      return flush ? `over +${length(flush.highIn)}: replace` : 'over its limit: replace';
     case 'ring-mark':
       return 'shallow: dress it. Else refer';
     case 'bar-dent':

@@ -4,7 +4,7 @@ import type { DriveEvent } from '../../core/driving/drive-events.ts';
 import type { ReworkFrozen } from '../../core/reworking/rework-events.ts';
 import type { ReworkMove } from '../../core/reworking/rework-moves.ts';
 import { lookInWords } from './looks.ts';
-import { decisionInWords, HOW_OUT, REMOVAL_SCHOOLS } from './rework.ts';
+import { decisionInWords, HOW_OUT, REMOVAL_SCHOOLS, REWORK_STEPS } from './rework.ts';
 import type { WriteLength } from './writing.ts';
 
 /** What one entry of the rework log says, without who and when. */
@@ -22,6 +22,10 @@ export function reworkEventInWords(
       const said = frozen ? decisionInWords(frozen, length) : null;
       return `hole ${move.hole} is ${length(move.widestIn)} at its widest: ${said ? `${said.title}; ${said.why}` : ''}`;
     }
+    case 'voided':
+      return `a reading of hole ${move.hole} voided: ${move.why}`;
+    case 'step':
+      return `hole ${move.hole}: ${REWORK_STEPS[move.step].done}${move.done ? '' : ', taken back'}`;
     case 'referred':
       return `referred${move.hole === null ? '' : `, hole ${move.hole}`}: ${move.question}`;
     case 'answered':

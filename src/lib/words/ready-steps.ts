@@ -1,7 +1,7 @@
 import type { CuttingMethod } from '../../core/ready/cutting-advice.ts';
 import type { ReadyStep } from '../../core/ready/step-list.ts';
 import type { StepHazard, StepSaid } from '../../core/ready/step-said.ts';
-import { angle } from './flush.ts';
+import { angle, flushAim } from './flush.ts';
 import type { WriteLength } from './writing.ts';
 
 /** A step before the first rivet as one reads it; what is not needed is empty. */
@@ -214,7 +214,7 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
         `Countersink ${said.sheet}${said.stack === null ? '' : `, ${said.stack}`}${said.clamped ? ', while it is clamped' : ''}`,
         `Set up on scrap of the same thickness first, from the shallow side. ${said.clamped ? 'The sheets beneath guide the pilot: a holder close by, no gap under the cut' : 'Back the sheet, with the one it lies on or a block, so that the pilot stays guided'}; press until no more chips come.`,
         `${said.cutDeg}° cutter, pilot ${said.pilotDrill}`,
-        `${length(tenThousandths(said.depthIn), 'fine')} deep${said.byTrial ? ' to start with, finished with a dimpled scrap in the cut' : ''}${said.clicksPastFlush === null ? '' : `, ${said.clicksPastFlush} clicks past flush`}`
+        `${length(tenThousandths(said.depthIn), 'fine')} deep${said.byTrial ? ' to start with, finished with a dimpled scrap in the cut' : ''}${said.clicksPastFlush === null ? '' : `, ${said.clicksPastFlush} clicks past flush`}${said.aim === null || said.byTrial ? '' : `: ${flushAim(said.aim, length)}`}`
       );
     case 'clean':
       return words(

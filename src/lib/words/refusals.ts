@@ -128,13 +128,6 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
     }
     case 'target-outside':
       return `the target ${length(said.targetIn)} is outside ${length(said.lowIn)} to ${length(said.highIn)}; the nearest that works is ${length(said.nearestIn)}`;
-    case 'band-under-a-click': {
-      const other =
-        said.otherHighIn === null
-          ? ''
-          : ` limits up to ${length(said.otherHighIn, 'fine')}, if the job’s data allow them;`;
-      return `the sheet is too thin for this setting: a dash ${said.dash} head in ${length(said.sheetIn, 'fine')} would have to stand ${length(said.lowIn, 'fine')} to ${length(said.highIn, 'fine')} proud, and a cage steps by ${length(said.clickIn, 'fine')}; what would do:${other} a sheet of ${length(said.leastSheetIn, 'fine')} or more, or a smaller rivet`;
-    }
     case 'film-unsaid':
       return 'film was on, and it was not said whether while the coupon was cut, while it was read, and while the work will be cut: begin a new setting and say it';
     case 'nest-through':
@@ -225,6 +218,12 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return `${said.part} is not of that size, head and length`;
     case 'hole-not-ready':
       return `hole ${said.hole}: its rivet was taken out; measure the hole at Check first, so that the right rivet goes in`;
+    case 'question-open':
+      return `hole ${said.hole}: a question about it is open; it waits for its answer, the rest goes on`;
+    case 'rivet-is-in':
+      return `hole ${said.hole}: a rivet was driven in it; take it out before a reading is voided`;
+    case 'reading-of-another':
+      return `only ${said.by} or an inspector may void this reading`;
     case 'rework-order':
       return `hole ${said.hole}: that does not follow on what was done there, or is dated before it; read what was logged meanwhile, and look at the clock`;
     case 'no-room-frozen':

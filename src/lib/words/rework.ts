@@ -1,6 +1,6 @@
 import type { AgainstSize, HoleDecision } from '../../core/reworking/decide-hole.ts';
 import type { RemovalSchool, RemovalStep, HowOut } from '../../core/reworking/removal-walk.ts';
-import type { SeenInHole } from '../../core/reworking/rework-moves.ts';
+import type { ReworkStep, SeenInHole } from '../../core/reworking/rework-moves.ts';
 import type { WriteLength } from './writing.ts';
 
 export const REMOVAL_SCHOOLS: Record<RemovalSchool, { name: string; risk: string }> = {
@@ -43,6 +43,15 @@ export function removalStepInWords(step: RemovalStep, length: WriteLength): stri
       return 'Look with a glass: cracks, dents, an oval hole, chips between the sheets. Deburr again, both sides.';
   }
 }
+
+/** What is done at a hole before its new rivet goes in, and that it is done. */
+export const REWORK_STEPS: Record<ReworkStep, { todo: string; done: string }> = {
+  drilled: { todo: 'Drill to the new size', done: 'drilled to the new size' },
+  deburred: { todo: 'Deburr both sides', done: 'deburred' },
+  cut: { todo: 'Countersink for the new head', done: 'countersunk for the new head' },
+  dimpled: { todo: 'Dimple for the new head', done: 'dimpled for the new head' },
+  cleaned: { todo: 'Clean out chips', done: 'chips cleaned out' }
+};
 
 export const SEEN_IN_HOLE: Record<SeenInHole, string> = {
   cracked: 'a crack at the hole',

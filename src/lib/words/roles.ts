@@ -9,6 +9,7 @@ export const RIGHT_WORDS: Record<Right, string> = {
   drive: 'log driving and its order',
   check: 'record what a head is',
   rework: 'take rivets out, measure holes, put questions and log their answers',
+  void: 'void another’s reading, with the reason',
   sign: 'sign a release',
   measure: 'keep the shop’s figures, tools and gauge plates',
   rules: 'change the shop’s rules',

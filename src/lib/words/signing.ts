@@ -83,6 +83,12 @@ export function toldInWords(told: Told): string {
       return `Of which lot they are was not told for rivets ${told.parts.join(', ')}`;
     case 'expired':
       return `Driven after its batch had expired: ${named(told.holes)}${told.reasons.length > 0 ? ` (${told.reasons.join('; ')})` : ''}`;
+    case 'driven-in-question':
+      return `Driven while a question about it was open: ${named(told.holes)}`;
+    case 'readings-voided':
+      return `A reading of the empty hole was voided: hole ${named(told.holes)}. The reasons stand in the history`;
+    case 'rework-steps-open':
+      return `Steps before the new rivet not ticked: hole ${named(told.holes)}`;
     case 'setting-open':
       return told.tool === null
         ? `No tool’s setting is on record for ${told.part}`

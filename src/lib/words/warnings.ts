@@ -6,6 +6,7 @@ import type { PlanWarning } from '../../core/plan/plan-shape.ts';
 import type { PlanWarningSaid } from '../../core/plan/warning-said.ts';
 import { asRanges } from '../../core/units/ranges.ts';
 import type { AdriftSaid } from '../../core/plan/adrift.ts';
+import { flushRange } from './flush.ts';
 import { OWN_LIMITS_MISSING } from './heads.ts';
 import { placeInWords } from './places.ts';
 import { refusalInWords } from './refusals.ts';
@@ -241,10 +242,17 @@ export function warningInWords(
         `Countersink is marginal${of(said.stack)}`,
         'The cut takes more than ⅔ of its sheet: permitted, not preferred.'
       );
+    case 'no-flush-target':
+      return written(
+        `No flushness fits ${said.sheet}${of(said.stack)}`,
+        'A countersink within the shop’s flushness limits goes through this sheet. Use a smaller rivet or a thicker sheet, or refer to engineering.'
+      );
     case 'stays-proud':
       return written(
-        `The head must stay proud${of(said.stack)}`,
-        `At least ${length(said.leastIn)} above the skin, or the cut goes through the sheet.`
+        `${said.leastIn > 0 ? 'Head must stay above flush' : 'The sheet sets the low limit of flushness'}${of(said.stack)}`,
+        said.marginal
+          ? `Flushness ${flushRange({ lowIn: said.leastIn, highIn: said.highIn }, length)}, less than one click: marginal. Any lower and the countersink goes through the sheet.`
+          : `Flushness ${flushRange({ lowIn: said.leastIn, highIn: said.highIn }, length)}: below that the countersink goes through the sheet.`
       );
     case 'dimple-hot':
       return written('Dimple hot', `${said.sheets.join(', ')}: 7075-T6 cracks when dimpled cold.`);

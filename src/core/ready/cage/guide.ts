@@ -1,12 +1,13 @@
 import { notPossible, workLine, type Answer, type WorkLine } from '../../answer.ts';
 import { by, len, type Notation } from '../../notation.ts';
 import { CLICK_IN } from '../../stack/dimple-nest.ts';
+import type { FlushBand, FlushTarget } from '../../stack/flush-target.ts';
 import { writeDecimal } from '../../units/format-length.ts';
 import { atLeast, atMost, below, ceilTo } from '../../units/tolerance.ts';
 import { countersinkNext, filmRaisesIn } from '../countersink-next.ts';
 import { contradicts, doubtsOf, type Doubt } from './doubts.ts';
 import { nestSetting, type NestSetting } from './nest-setting.ts';
-import { filmOf, filmUnsaid, flushBand, type CageSetup, type FlushBand } from './setup.ts';
+import { filmOf, filmUnsaid, flushBand, type CageSetup } from './setup.ts';
 import {
   lineThrough,
   readTrials,
@@ -37,7 +38,7 @@ export interface CageGuide {
   said: GuideSaid;
   /** the readings contradict each other: why is to be found out first, whatever is said */
   doubted: boolean;
-  band: FlushBand;
+  band: FlushTarget;
   groups: TrialGroup[];
   /** the setting to cut the next hole at; null where something must be put right first, or nothing is known yet */
   nextClicks: number | null;

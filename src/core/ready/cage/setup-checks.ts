@@ -1,17 +1,11 @@
 import type { Answer } from '../../answer.ts';
 import { CLICK_IN, dimpleNest } from '../../stack/dimple-nest.ts';
+import type { FlushTarget } from '../../stack/flush-target.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
 import { above, below } from '../../units/tolerance.ts';
 import type { Cage } from './cage.ts';
 import { filmRaisesIn, THICKEST_FILM_IN } from '../countersink-next.ts';
-import {
-  filmOf,
-  filmUnsaid,
-  flushBand,
-  type CageSetup,
-  type FilmOn,
-  type FlushBand
-} from './setup.ts';
+import { filmOf, filmUnsaid, flushBand, type CageSetup, type FilmOn } from './setup.ts';
 
 /** What must be right before the first hole is cut, with its numbers; lengths in inches. */
 type CheckSaid =
@@ -26,7 +20,7 @@ type CheckSaid =
   | { key: 'width'; wideIn: number; cutterIn: number }
   | { key: 'coupon'; couponIn: number; sheetIn: number; withinIn: number }
   | { key: 'backing'; backingIn: number; pilotLengthIn: number }
-  | { key: 'depth'; band: Answer<FlushBand> }
+  | { key: 'depth'; band: Answer<FlushTarget> }
   | { key: 'film'; filmIn: number; filmOn: FilmOn | null; raisedIn: number; wrong: FilmWrong };
 
 /** Why film cannot be reckoned with as told; null where it can. */
@@ -120,7 +114,11 @@ export function setupChecks(cage: Cage, setup: CageSetup): SetupCheck[] {
       backingIn,
       pilotLengthIn: cage.pilotLengthIn
     },
-    { key: 'depth', verdict: stopIf(!band.ok), band },
+    {
+      key: 'depth',
+      verdict: !band.ok ? 'stop' : band.result.marginal ? 'attention' : 'good',
+      band
+    },
     filmCheck(setup)
   ];
 }

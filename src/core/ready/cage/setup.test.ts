@@ -80,29 +80,24 @@ describe('between which readings a cut is good', () => {
     });
   });
 
-  it('is none where no click may fall into it, and says what would do', () => {
+  it('says where less than a click is left, down to the one figure that keeps the sheet whole', () => {
     // from 0.0015 to 0.002 is half a click
     expect(bandOf({ sheetIn: 0.0405 })).toMatchObject({
-      ok: false,
-      error: {
-        said: {
-          code: 'band-under-a-click',
-          lowIn: expect.closeTo(0.0015, 12) as number,
-          highIn: 0.002,
-          clickIn: 0.001,
-          // 0.042 − (0.002 − 0.001)
-          leastSheetIn: expect.closeTo(0.041, 12) as number,
-          // three-proud leaves 0.0015
-          otherHighIn: 0.003
-        }
+      ok: true,
+      result: {
+        lowIn: expect.closeTo(0.0015, 12) as number,
+        targetIn: expect.closeTo(0.00175, 12) as number,
+        marginal: true,
+        heldBySheet: true
       }
     });
-    // 0.0025 to 0.003: no school leaves a click
-    expect(bandOf({ sheetIn: 0.0395, school: 'three-proud' })).toMatchObject({
-      error: { said: { code: 'band-under-a-click', otherHighIn: null } }
+    // the limits meet: never lower than the high limit, and the cut as deep as the sheet is thick
+    expect(bandOf({ sheetIn: 0.04 })).toMatchObject({
+      ok: true,
+      result: { lowIn: 0.002, highIn: 0.002, targetIn: 0.002, deepestIn: 0.04, marginal: true }
     });
     // exactly one click is one
-    expect(bandOf({ sheetIn: 0.041 })).toMatchObject({ ok: true });
+    expect(bandOf({ sheetIn: 0.041 })).toMatchObject({ ok: true, result: { marginal: false } });
   });
 
   it('holds a target against it, and says the nearest that holds', () => {

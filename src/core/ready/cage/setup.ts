@@ -1,8 +1,7 @@
 import { z } from 'zod';
-import { notPossible, workLine, type Answer } from '../../answer.ts';
-import { by, len } from '../../notation.ts';
+import type { Answer } from '../../answer.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
-import { FLUSHNESS_LIMITS, FlushnessSchool } from '../../rules/flushness.ts';
+import { FlushnessSchool } from '../../rules/flushness.ts';
 import {
   Dash,
   lengthIn,
@@ -11,9 +10,9 @@ import {
   thicknessIn
 } from '../../schema/fields.ts';
 import { saying } from '../../refusal-said.ts';
-import { CLICK_IN } from '../../stack/dimple-nest.ts';
+import { flushTarget, type FlushTarget } from '../../stack/flush-target.ts';
 import { NEST_PER_IN } from '../../stack/flush-method.ts';
-import { above, atMost, below } from '../../units/tolerance.ts';
+import { above } from '../../units/tolerance.ts';
 
 /** Nothing to measure with tells more than this. */
 const FURTHEST_TARGET_IN = 0.02;
@@ -97,81 +96,19 @@ export const cutDepthIn = ({ dash, seat, skinIn }: Pick<CageSetup, 'dash' | 'sea
   rivetSize(dash).head.countersunk.heightIn +
   (seat === 'dimpled-scrap' ? NEST_PER_IN * (skinIn ?? 0) : 0);
 
-/** How proud another school lets a head stand, where that leaves a click over this limit; else null. */
-function widerHighIn(lowIn: number): number | null {
-  const highsIn = Object.values(FLUSHNESS_LIMITS).map(({ highIn }) => highIn);
-  const wide = highsIn.filter((highIn) => !below(highIn - lowIn, CLICK_IN));
-  return wide.length === 0 ? null : Math.min(...wide);
-}
-
-/** Where a head may stand, and what is aimed at; in, above the skin is positive. */
-export interface FlushBand {
-  lowIn: number;
-  highIn: number;
-  targetIn: number;
-}
-
 /**
- * Between which readings a cut is good: the school's limits, and never so deep that it goes through the sheet.
+ * Between which readings a cut is good. What is cut for a nest later is held against its sheet when the nest is reckoned.
  *
  * @returns `not-possible` where the sheet is too thin for any head within the limits, or a target outside them
  * @source handbook 4.3 (knife edge) and 4.4 (flushness)
  */
-export function flushBand(setup: CageSetup): Answer<FlushBand> {
-  const school = FLUSHNESS_LIMITS[setup.school];
-  const deepIn = cutDepthIn(setup);
-  // What is cut for a nest later is held against its sheet when the nest is reckoned.
-  const throughIn =
-    setup.seat === 'rivet' && setup.skinIn !== null ? -Infinity : deepIn - setup.sheetIn;
-  const lowIn = Math.max(school.lowIn, throughIn);
-  if (above(lowIn, school.highIn))
-    return notPossible('sheetIn', {
-      code: 'cut-through',
+export const flushBand = (setup: CageSetup): Answer<FlushTarget> =>
+  flushTarget(
+    {
       dash: setup.dash,
-      deepIn,
-      sheetIn: setup.sheetIn,
-      highIn: school.highIn
-    });
-  // Between clicks a cage stands nowhere: a band under one click may hold no setting at all.
-  if (below(school.highIn - lowIn, CLICK_IN))
-    return notPossible('sheetIn', {
-      code: 'band-under-a-click',
-      dash: setup.dash,
-      sheetIn: setup.sheetIn,
-      lowIn,
-      highIn: school.highIn,
-      clickIn: CLICK_IN,
-      leastSheetIn: deepIn - (school.highIn - CLICK_IN),
-      otherHighIn: widerHighIn(lowIn)
-    });
-  const targetIn = setup.targetIn ?? (lowIn + school.highIn) / 2;
-  if (below(targetIn, lowIn) || above(targetIn, school.highIn))
-    return notPossible('targetIn', {
-      code: 'target-outside',
-      targetIn,
-      lowIn,
-      highIn: school.highIn,
-      nearestIn: below(targetIn, lowIn) ? lowIn : school.highIn
-    });
-  return {
-    ok: true,
-    result: { lowIn, highIn: school.highIn, targetIn },
-    work: [
-      workLine(
-        'low limit',
-        atMost(throughIn, school.lowIn)
-          ? 'of the school'
-          : by`knife edge: depth when flush − sheet = ${len(deepIn)} − ${len(setup.sheetIn)}`,
-        lowIn,
-        'in'
-      ),
-      workLine('high limit', 'of the school', school.highIn, 'in'),
-      workLine(
-        'target',
-        setup.targetIn === null ? by`(${len(lowIn)} + ${len(school.highIn)}) / 2` : 'as typed',
-        targetIn,
-        'in'
-      )
-    ]
-  };
-}
+      deepIn: cutDepthIn(setup),
+      sheetIn: setup.seat === 'rivet' && setup.skinIn !== null ? Infinity : setup.sheetIn,
+      school: setup.school
+    },
+    setup.targetIn
+  );

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { FlushTool } from '$core/stack/flush-tools.ts';
   import type { Section } from '$core/stack/section.ts';
+  import { below } from '$core/units/tolerance.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { SectionPlace } from './section-paths';
 
@@ -27,7 +28,7 @@
       if (!sheet || tool.op === 'plain') return [];
       const lines = [{ text: said(tool), at: y((sheet.topIn + sheet.bottomIn) / 2), bad: false }];
       if (tool.op !== 'countersink') return lines;
-      const through = tool.wallIn <= 0;
+      const through = below(tool.wallIn, 0);
       const wall = preferences.text(Math.abs(tool.wallIn));
       const text = through ? `✕ ${wall} too deep` : `${wall} left under it`;
       const footIn = Math.min(sheet.bottomIn, sheet.topIn + tool.depthIn);

@@ -1,9 +1,6 @@
-import {
-  asReworked,
-  reworkStream,
-  sinceOf,
-  type ReworkState
-} from '../../../core/reworking/rework-events.ts';
+import { reworkStream } from '../../../core/reworking/rework-events.ts';
+import { asReworked, sinceOf, type ReworkState } from '../../../core/reworking/rework-state.ts';
+import { may, ROLES } from '../../../core/people/rights.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import { frozenIssue } from './frozen-issue.ts';
@@ -24,10 +21,28 @@ export const reworkEvents = keptStream({
     const frozen = held ? await frozenIssue(database, issueId) : null;
     if (!frozen) return null;
     const { rework, signed } = await sinceIssued(database, issueId, frozen);
-    return { subject: { ...frozen, signed }, state: rework };
+    const driven = await rowsOf<{ hole: number }>(database, 'select hole from rivets_in($1)', [
+      issueId
+    ]);
+    const rivetIn = new Set(driven.map(({ hole }) => hole));
+    return {
+      subject: { ...frozen, signed, rivetIn, inspectors: await inspectors(database) },
+      state: rework
+    };
   },
   keep: keepForLists
 });
+
+/** Who may void another’s reading, by their ids. */
+async function inspectors(database: Database): Promise<Set<string>> {
+  const roles = ROLES.filter((role) => may(role, 'void'));
+  const rows = await rowsOf<{ id: string }>(
+    database,
+    'select id from people where active and role = any($1::text[])',
+    [roles]
+  );
+  return new Set(rows.map(({ id }) => id));
+}
 
 /** As the database reads an instant; looks at an empty hole count from never on. */
 const sinceInWords = (ms: number | undefined): string | null =>

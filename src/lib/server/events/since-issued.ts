@@ -1,8 +1,5 @@
-import {
-  NO_REWORK,
-  reworkStream,
-  type ReworkState
-} from '../../../core/reworking/rework-events.ts';
+import { reworkStream } from '../../../core/reworking/rework-events.ts';
+import { NO_REWORK, type ReworkState } from '../../../core/reworking/rework-state.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import { eventsOf } from './read.ts';

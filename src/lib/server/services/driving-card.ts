@@ -1,5 +1,5 @@
 import { drivingHolders } from '../../../core/driving/driving-holders.ts';
-import { asReworked } from '../../../core/reworking/rework-events.ts';
+import { asReworked } from '../../../core/reworking/rework-state.ts';
 import { driveStream } from '../../../core/driving/drive-events.ts';
 import { drivingWays } from '../../../core/driving/driving-ways.ts';
 import { issueOrder } from '../../../core/driving/issue-order.ts';

@@ -8,12 +8,8 @@ import { rivetRuns } from '../../../core/driving/rivet-runs.ts';
 import type { Recorded, Stamped } from '../../../core/events/stream.ts';
 import { readyPlan } from '../../../core/ready/ready-plan.ts';
 import { readyProgress, stepStream } from '../../../core/ready/progress.ts';
-import {
-  asReworked,
-  emptyHoles,
-  leftAsIs,
-  reworkStream
-} from '../../../core/reworking/rework-events.ts';
+import { reworkStream } from '../../../core/reworking/rework-events.ts';
+import { asReworked, emptyHoles, leftAsIs } from '../../../core/reworking/rework-state.ts';
 import { missingToSign, type Missing } from '../../../core/signing/missing.ts';
 import type { JointRecord } from '../../../core/signing/record.ts';
 import { signStream, type SignEvent } from '../../../core/signing/sign-events.ts';

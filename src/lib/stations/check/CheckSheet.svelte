@@ -7,7 +7,7 @@
   import type { ShopPlate } from '$core/devices/shop-plate.ts';
   import { comesTo } from '$core/check/hole-events.ts';
   import { looksAsked, Place, type SeenFlag } from '$core/check/findings.ts';
-  import { flushLimitsOf } from '$core/check/hole-look.ts';
+  import { flushAt } from '$core/check/flush-at.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import type { CheckDesk } from '$lib/stations/check/check-desk.svelte';
   import CaliperView from '$lib/drawing/head/CaliperView.svelte';
@@ -62,10 +62,11 @@
   const problems = $derived(desk.problemsFor(hole));
   const looksLeft = $derived(desk.looksLeft(hole));
   const looks = $derived(judged?.ok ? looksAsked(judged.result) : ([] as const));
-  const flush = $derived(flushLimitsOf(desk.issue.facts));
+  const issued = $derived(desk.issue.holes.find(({ number }) => number === hole));
+  const flush = $derived(issued ? flushAt(desk.issue.facts, issued) : null);
   const plate = $derived(desk.plateFor(dash));
   const fitting = $derived(plates.filter(({ sizes }) => sizes.some((size) => size.dash === dash)));
-  const row = $derived(desk.issue.holes.find(({ number }) => number === hole)?.row ?? 1);
+  const row = $derived(issued?.row ?? 1);
   const last = $derived(desk.states.get(hole)?.last ?? null);
   const expired = $derived(desk.states.get(hole)?.expired ?? false);
   const recorded = $derived(desk.recordedFor(hole));
@@ -209,7 +210,7 @@
       reasons={lookInWords(judged.result, live?.report ?? null, preferences.inWords)}
       conditional={onCondition && verdict === 'accept'}
     />
-    <DoNow {verdict} findings={judged.result.findings} />
+    <DoNow {verdict} findings={judged.result.findings} seat={judged.result.seat} />
     {#if live}<HeadTaught {desk} {hole} report={live.report} reading={live.reading} />{/if}
     {#if looks.length > 0}
       <fieldset class="looks">
@@ -272,11 +273,15 @@
 {/if}
 {@render children()}
 {#if desk.way === 'calipers'}<HowRead {typed} ontype={(change) => desk.type(hole, change)} />{/if}
-{#if flush}<FlushEntry {typed} limits={flush} ontype={(change) => desk.type(hole, change)} />{/if}
+{#if flush}<FlushEntry
+    {typed}
+    limits={flush.limits}
+    ontype={(change) => desk.type(hole, change)}
+  />{/if}
 <FlagPicker
   flags={typed.flags}
   {dash}
-  {flush}
+  flush={flush?.limits ?? null}
   open={desk.way === 'eye'}
   ontoggle={(flag: SeenFlag) => desk.toggle(hole, flag)}
 />

@@ -2,7 +2,7 @@
   import { onMount } from 'svelte';
   import { headLimits, limitsCalled } from '$core/catalog/head-limits.ts';
   import { headsInD } from '$core/check/hole-events.ts';
-  import { emptyHoles, NO_REWORK } from '$core/reworking/rework-events.ts';
+  import { emptyHoles, NO_REWORK } from '$core/reworking/rework-state.ts';
   import { useReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { issuedParts } from '$core/issue/issue.ts';

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Finding, LookVerdict } from '$core/check/findings.ts';
+  import type { HeadSeat } from '$core/check/head-judged.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { reportInWords } from '$lib/words/heads';
 
@@ -7,11 +8,13 @@
   interface Props {
     verdict: LookVerdict;
     findings: Finding[];
+    /** what a flush head lies in */
+    seat: HeadSeat | null;
   }
-  let { verdict, findings }: Props = $props();
+  let { verdict, findings, seat }: Props = $props();
   const preferences = usePreferences();
   const steps = $derived(
-    reportInWords({ reasons: [], findings }, preferences.inWords, verdict).doNow
+    reportInWords({ reasons: [], findings }, preferences.inWords, verdict, seat).doNow
   );
 </script>
 

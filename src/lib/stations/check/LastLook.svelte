@@ -39,7 +39,7 @@
     reasons={lookInWords(frozen, recorded?.report ?? null, preferences.inWords)}
     {conditional}
   />
-  <DoNow {verdict} findings={frozen.findings} />
+  <DoNow {verdict} findings={frozen.findings} seat={frozen.seat} />
   <p>
     {#if isMeasured(last)}
       <Length lengthIn={last.diameterIn} decimal /> × <Length lengthIn={last.heightIn} decimal />

@@ -30,7 +30,7 @@ import {
   emptyHoles,
   leftAsIs,
   type ReworkState
-} from '$core/reworking/rework-events.ts';
+} from '$core/reworking/rework-state.ts';
 import type { Dash } from '$core/schema/fields.ts';
 import { Desk } from '../../client/desk.svelte';
 import { lookTyped, type LookWay, type TypedLook } from './typed-look.ts';

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { pageWithServer, type FakeServer } from '../../../../tests/support/fake-server.ts';
 import { smallIssue } from '../../../../tests/support/small-issue.ts';
 import { judgeLook, type HoleLook } from '$core/check/hole-look.ts';
-import { NO_REWORK } from '$core/reworking/rework-events.ts';
+import { NO_REWORK } from '$core/reworking/rework-state.ts';
 import { setWhoIsHere } from '../../client/who';
 import { CheckDesk } from './check-desk.svelte';
 

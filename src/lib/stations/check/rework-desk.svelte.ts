@@ -4,11 +4,12 @@ import {
   reworkStream,
   type ReworkEvent,
   type ReworkFrozen,
-  type ReworkState,
   type ReworkSubject
 } from '$core/reworking/rework-events.ts';
-import { decideHole, type HoleDecision } from '$core/reworking/decide-hole.ts';
-import { asReworked } from '$core/reworking/rework-events.ts';
+import { type ReworkState } from '$core/reworking/rework-state.ts';
+import { decideHole, type FoundHole, type HoleDecision } from '$core/reworking/decide-hole.ts';
+import { counted, foundTogether } from '$core/reworking/hole-readings.ts';
+import { asReworked, beforeRemoval } from '$core/reworking/rework-state.ts';
 import type { ReworkMove } from '$core/reworking/rework-moves.ts';
 import type { Answer } from '$core/answer.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
@@ -63,15 +64,12 @@ export class ReworkDesk {
     return taken;
   }
 
-  /** What a hole as found comes to, before it is logged. */
-  decided(
-    number: number,
-    found: Pick<Extract<ReworkMove, { kind: 'measured' }>, 'widestIn' | 'tooDeepIn' | 'seen'>
-  ): Answer<HoleDecision> | null {
-    const { facts, holes } = asReworked(this.issued, this.state);
-    const hole = holes.find((one) => one.number === number);
-    const outs = this.state.holes.get(number)?.outs ?? 0;
-    return hole ? decideHole(facts, hole, { ...found, outs }) : null;
+  /** What a hole as found comes to, before it is logged: what was read before and is not voided counts with it. */
+  decided(number: number, found: Omit<FoundHole, 'outs'>): Answer<HoleDecision> | null {
+    const { facts, hole } = beforeRemoval(this.issued, this.state, number);
+    const now = this.state.holes.get(number);
+    const together = foundTogether([...counted(now?.readings ?? []), found]);
+    return hole ? decideHole(facts, hole, { ...together, outs: now?.outs ?? 0 }) : null;
   }
 
   /** The fields of one hole or one question, by its number or id. */

@@ -22,7 +22,9 @@
   const after = $derived.by(() => {
     if (here === null) return null;
     const at = desk.order.indexOf(here);
-    const number = desk.order.slice(at + 1).find((one) => !desk.stateOf(one)?.driven);
+    const number = desk.order
+      .slice(at + 1)
+      .find((one) => !desk.stateOf(one)?.driven && !desk.heldBack.has(one));
     if (number === undefined) return null;
     const next = desk.rivetOf(number);
     return { number, changes: next?.partNumber !== rivet?.partNumber ? next?.partNumber : null };
@@ -30,7 +32,10 @@
   const holder = $derived(here === null ? undefined : desk.holders.moves.get(here));
   const row = $derived(here === null ? undefined : desk.holeOf(here)?.row);
   const rowLeft = $derived(
-    desk.issue.holes.filter((hole) => hole.row === row && !desk.stateOf(hole.number)?.driven).length
+    desk.issue.holes.filter(
+      (hole) =>
+        hole.row === row && !desk.stateOf(hole.number)?.driven && !desk.heldBack.has(hole.number)
+    ).length
   );
   const run = $derived(desk.runs.find(({ holes }) => holes.some(({ number }) => number === here)));
   const done = $derived(here === null);
@@ -47,7 +52,13 @@
       >{/if}
   </p>
   {#if done}
-    <p class="all">✓ All {desk.issue.holes.length} are logged.</p>
+    {#if desk.driven === desk.issue.holes.length}
+      <p class="all">✓ All {desk.issue.holes.length} are logged.</p>
+    {:else}
+      <p class="all">
+        {desk.issue.holes.length - desk.driven} not driven
+      </p>
+    {/if}
     <a class="act main" href={checkHref}>Next: Check ▸</a>
   {:else if here !== null && rivet}
     <p class="which">
@@ -91,6 +102,11 @@
           >{/if}{:else}the last one{/if}
     </p>
   {/if}
+  {#each desk.waiting as { number, why } (number)}
+    <p class="holder" data-testid="held-back">
+      ◇ Hole {number}: {why === 'empty' ? 'empty, not measured yet' : 'a question is open'}.
+    </p>
+  {/each}
   {#if person !== ''}
     <div class="row">
       <button class="act" type="button" disabled={desk.last === null} onclick={() => desk.undo()}

@@ -6,6 +6,7 @@ import {
   type DriveMove,
   type DriveFrozen,
   expiredHoles,
+  hitsOf,
   type DriveState,
   type DriveSubject,
   type HeadSeen,
@@ -21,7 +22,8 @@ import { paceOf, steadyPaceS } from '$core/driving/pace.ts';
 import { rivetOfHole, type HoleRivet } from '$core/driving/rivet-of-hole.ts';
 import { rivetRuns, type RivetRun } from '$core/driving/rivet-runs.ts';
 import type { Issue, IssuedHole } from '$core/issue/issue.ts';
-import { asReworked, emptyAt, type ReworkState } from '$core/reworking/rework-events.ts';
+import { heldBack, type HeldBack } from '$core/reworking/held-back.ts';
+import { asReworked, type ReworkState } from '$core/reworking/rework-state.ts';
 import { headGripIn } from '$core/tool-setting/run-setting.ts';
 import type { UseNow } from '$core/tool-setting/tool-status.ts';
 import type { ShopFigures } from '$core/ready/shop-figures.ts';
@@ -122,14 +124,7 @@ export class DriveDesk {
     () => [...this.state.holes.values()].filter(({ driven }) => driven).length
   );
   /** when each rivet that is in was hit last, ms since 1970 */
-  readonly hitAt = $derived.by(
-    (): ReadonlyMap<number, number> =>
-      new Map(
-        [...this.state.holes].flatMap(([hole, { driven, hitAt }]) =>
-          driven ? [[hole, Date.parse(hitAt)] as const] : []
-        )
-      )
-  );
+  readonly hitAt = $derived.by((): ReadonlyMap<number, number> => hitsOf(this.state));
   /** who drove the rivet in each hole, by their ids */
   readonly people = $derived.by(
     (): ReadonlyMap<number, readonly string[]> =>
@@ -154,17 +149,22 @@ export class DriveDesk {
     const of = (number: number) => this.state.holes.get(number);
     return (
       this.order.find((number) => of(number)?.driven && of(number)?.quick === 'more') ??
-      this.order.find((number) => !of(number)?.driven && !this.isEmpty(number)) ??
+      this.order.find((number) => !of(number)?.driven && !this.heldBack.has(number)) ??
       null
     );
   });
   /** what a tap logs */
   readonly here = $derived.by((): number | null => this.pointed ?? this.next);
 
-  /** its rivet was taken out, and the hole is not measured yet */
-  isEmpty(number: number): boolean {
-    return emptyAt(this.#rework(), number, Infinity);
-  }
+  /** holes that no rivet goes into now, and why */
+  readonly heldBack = $derived.by((): ReadonlyMap<number, HeldBack> => heldBack(this.#rework()));
+  /** those of them that have none: what is not driven although nothing comes next */
+  readonly waiting = $derived.by(() =>
+    this.order.flatMap((number) => {
+      const why = this.heldBack.get(number);
+      return why === undefined || this.stateOf(number)?.driven ? [] : [{ number, why }];
+    })
+  );
   holeOf(number: number): IssuedHole | undefined {
     return this.issue.holes.find((hole) => hole.number === number);
   }
@@ -211,8 +211,11 @@ export class DriveDesk {
   /** Points at a hole; one that is held open says why it gets no rivet. */
   point(number: number): void {
     const open = this.issue.heldOpen.find((hole) => hole.number === number);
-    this.refused = open ? { code: 'held-open', hole: number, reason: open.reason } : null;
-    this.pointed = open ? null : number;
+    const refused: RefusalSaid | null = open
+      ? { code: 'held-open', hole: number, reason: open.reason }
+      : this.#notNow(number);
+    this.refused = refused;
+    this.pointed = refused ? null : number;
   }
 
   /** Logs the rivet that comes next, or the one pointed at. @returns whether it was taken */
@@ -221,7 +224,19 @@ export class DriveDesk {
     return number !== null && this.#drive(number, quick);
   }
 
+  /** why no rivet goes into a hole now; null where one does, or one is in */
+  #notNow(number: number): RefusalSaid | null {
+    const why = this.heldBack.get(number);
+    if (why === undefined || this.stateOf(number)?.driven) return null;
+    return { code: why === 'empty' ? 'hole-not-ready' : 'question-open', hole: number };
+  }
+
   #drive(number: number, quick: QuickLook | null): boolean {
+    const notNow = this.#notNow(number);
+    if (notNow) {
+      this.refused = notNow;
+      return false;
+    }
     const batch = this.batchFor(number);
     const taken = this.desk.add({
       kind: 'driven',
@@ -248,7 +263,11 @@ export class DriveDesk {
   /** Logs a whole row that was driven already, in its order. */
   rowDone(row: number): void {
     for (const number of this.order)
-      if (this.holeOf(number)?.row === row && !this.stateOf(number)?.driven)
+      if (
+        this.holeOf(number)?.row === row &&
+        !this.stateOf(number)?.driven &&
+        !this.heldBack.has(number)
+      )
         if (!this.#drive(number, null)) return;
   }
 

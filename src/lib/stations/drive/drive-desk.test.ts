@@ -3,7 +3,8 @@ import { pageWithServer, type FakeServer } from '../../../../tests/support/fake-
 import { smallIssue } from '../../../../tests/support/small-issue.ts';
 import type { DriveEvent } from '$core/driving/drive-events.ts';
 import { STARTING_FIGURES } from '$core/ready/shop-figures.ts';
-import { NO_REWORK, reworkStream, type ReworkState } from '$core/reworking/rework-events.ts';
+import { reworkStream } from '$core/reworking/rework-events.ts';
+import { NO_REWORK, type ReworkState } from '$core/reworking/rework-state.ts';
 import { cold } from '../../client/cold.svelte';
 import { setWhoIsHere } from '../../client/who';
 import { DriveDesk } from './drive-desk.svelte';
@@ -144,10 +145,11 @@ describe('driving at one desk', () => {
     };
     const [first = 1, second] = desk.order;
     event(10, { kind: 'out', hole: first, school: 'under-shank', how: 'plain' });
-    expect(desk.isEmpty(first)).toBe(true);
+    expect(desk.heldBack.get(first)).toBe('empty');
+    expect(desk.waiting).toEqual([{ number: first, why: 'empty' }]);
     expect(desk.next).toBe(second);
     event(12, { kind: 'measured', hole: first, widestIn: 0.159, seen: [] });
-    expect(desk.isEmpty(first)).toBe(false);
+    expect(desk.heldBack.has(first)).toBe(false);
     expect(desk.next).toBe(first);
   });
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { FlushTool } from '$core/stack/flush-tools.ts';
   import type { FlushView } from '$core/plan/stack-view.ts';
+  import { below } from '$core/units/tolerance.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { notationInWords } from '$lib/words/arithmetic';
   import { LEADS, questionInWords, toolInWords } from '$lib/words/flush';
@@ -25,9 +26,9 @@
         {toolInWords(tool, preferences.inWords)}
         {#if tool.op === 'countersink'}
           <small>
-            {tool.wallIn > 0
-              ? `${preferences.inWords(tool.wallIn, 'fine')} left under the cut`
-              : `goes ${preferences.inWords(-tool.wallIn, 'fine')} through: a knife edge`}
+            {below(tool.wallIn, 0)
+              ? `goes ${preferences.inWords(-tool.wallIn, 'fine')} through: a knife edge`
+              : `${preferences.inWords(Math.max(0, tool.wallIn), 'fine')} left under the countersink`}
             {#if tool.byTrial}
               · depth from the mouth: a start, finished with a dimpled scrap in the cut{/if}
           </small>

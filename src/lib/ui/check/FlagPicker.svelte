@@ -6,7 +6,7 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import FindingPicture from '$lib/drawing/head/FindingPicture.svelte';
   import More from '../kit/More.svelte';
-  import { FINDING_NAMES, FINDING_NOTES, thresholdInWords } from '$lib/words/heads';
+  import { FINDING_NAMES, findingNote, thresholdInWords } from '$lib/words/heads';
 
   /** What the eye saw that no caliper measures: each as a picture, with what divides leaving it from taking it out. */
   interface Props {
@@ -25,7 +25,7 @@
   const at = (place: string) =>
     SeenFlag.options.filter(
       (flag) =>
-        FINDING_NOTES[flag].where.startsWith(place) &&
+        findingNote(flag, null).where.startsWith(place) &&
         (flush !== null || !flag.startsWith('not-flush'))
     );
 </script>

@@ -41,6 +41,7 @@
   });
   const decided = $derived(found && rework.decided(hole, found));
   const said = $derived(decided?.ok ? decisionInWords(decided.result, preferences.inWords) : null);
+  const readings = $derived(rework.state.holes.get(hole)?.readings ?? []);
   const drill = $derived(rivetSize(dash).drill[rework.issued.facts.rules?.drill ?? 'close']);
   const room = $derived(rework.issued.holes.find(({ number }) => number === hole)?.room ?? null);
   const wrong = (text: string) =>
@@ -50,7 +51,7 @@
 </script>
 
 <section class="empty" data-testid="empty-hole">
-  <h3>Hole {hole} is empty</h3>
+  <h3>{readings.length === 0 ? `Hole ${hole} is empty` : `Measure hole ${hole} again`}</h3>
   <p class="hint">
     Measure it at its widest, both ways: an oval hole is as wide as that. Its drill is {drill} ({preferences.inWords(
       drillIn(drill)
@@ -109,9 +110,11 @@
         : 'Log it, and use this rivet'}</button
     >
   {/if}
-  <button class="act" type="button" onclick={() => rework.add({ kind: 'still-in', hole })}
-    >The rivet is still in: logged by mistake</button
-  >
+  {#if readings.length === 0}
+    <button class="act" type="button" onclick={() => rework.add({ kind: 'still-in', hole })}
+      >The rivet is still in: logged by mistake</button
+    >
+  {/if}
 </section>
 
 <style>

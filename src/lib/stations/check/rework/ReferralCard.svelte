@@ -1,7 +1,7 @@
 <script lang="ts">
   import { DASHES, rivetSize } from '$core/catalog/rivets.ts';
   import { drillIn } from '$core/catalog/drills.ts';
-  import type { Referral } from '$core/reworking/rework-events.ts';
+  import type { Referral } from '$core/reworking/rework-state.ts';
   import type { ReworkMove } from '$core/reworking/rework-moves.ts';
   import { partNumber } from '$core/stack/part-number.ts';
   import { parseLength } from '$core/units/parse-length.ts';

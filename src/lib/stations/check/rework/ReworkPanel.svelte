@@ -1,6 +1,5 @@
 <script lang="ts">
   import { useDriveDesk } from '../../drive/drive-desk.svelte';
-  import { useWorkspace } from '$lib/client/workspace.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { CheckDesk } from '../check-desk.svelte';
   import { isAnotherRivet } from '$core/releases/since-release.ts';
@@ -8,7 +7,10 @@
   import { useReworkDesk } from '../rework-desk.svelte';
   import Notice from '../../../ui/kit/Notice.svelte';
   import OutboxNotice from '$lib/ui/OutboxNotice.svelte';
+  import More from '../../../ui/kit/More.svelte';
   import EmptyHole from './EmptyHole.svelte';
+  import HoleReadings from './HoleReadings.svelte';
+  import ReadyHole from './ReadyHole.svelte';
   import ReferralCard from './ReferralCard.svelte';
   import ReferForm from './ReferForm.svelte';
   import TakeOut from './TakeOut.svelte';
@@ -23,7 +25,6 @@
   const open = useReworkDesk();
   const drive = useDriveDesk();
   const issued = useIssueDesk();
-  const workspace = useWorkspace();
   const preferences = usePreferences();
   const rework = $derived(open.desk);
   const now = $derived(rework?.state.holes.get(hole));
@@ -51,17 +52,16 @@
   {/each}
   {#if now?.stage === 'out' || now?.stage === 'ask'}
     <EmptyHole {rework} {hole} dash={desk.dashOf(hole)} head={desk.issue.facts.head} />
+    {#if now.readings.length > 0}<HoleReadings {rework} {hole} readings={now.readings} />{/if}
     {#if now.stage === 'ask' && !asked}<ReferForm {rework} {hole} />{/if}
   {:else if now?.stage === 'ready' && now.rivet && !driven && verdict === null}
-    <Notice level="note" title="Ready for {now.rivet.partNumber}">
-      <p>
-        Hole {preferences.inWords(now.rivet.holeIn)}, deburred again{desk.issue.facts.head ===
-        'countersunk'
-          ? ', its countersink cut for this head'
-          : ''}. Clamp beside it, then <a href="/joints/{workspace.id}/drive">drive it</a> and look at
-        it here.
-      </p>
-    </Notice>
+    <ReadyHole {rework} {now} />
+    {#if now.decision?.decision === 'keep'}
+      <HoleReadings {rework} {hole} readings={now.readings} />
+      <More title="Measure hole {hole} again">
+        <EmptyHole {rework} {hole} dash={desk.dashOf(hole)} head={desk.issue.facts.head} />
+      </More>
+    {/if}
   {:else if desk.left.has(hole)}
     <Notice
       level="note"

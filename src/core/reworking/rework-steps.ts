@@ -1,0 +1,24 @@
+import { flushAt } from '../check/flush-at.ts';
+import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
+import type { HoleRework } from './rework-state.ts';
+import type { ReworkStep } from './rework-moves.ts';
+
+/**
+ * What is done at a hole before its new rivet goes in. None is done until somebody ticks it.
+ *
+ * @param hole as released
+ * @source handbook 4.4 and 4.7
+ */
+export function stepsAsked(
+  facts: Pick<IssuedFacts, 'head' | 'rules'>,
+  hole: Pick<IssuedHole, 'dash' | 'room'>,
+  { rivet, before }: Pick<HoleRework, 'rivet' | 'before'>
+): ReworkStep[] {
+  if (rivet === null) return [];
+  const was = before?.rivet?.dash ?? hole.dash;
+  const larger = rivet.dash > was;
+  const seat = flushAt(facts, { dash: rivet.dash, room: hole.room })?.seat ?? null;
+  const letIn: ReworkStep[] =
+    larger && facts.head === 'countersunk' ? [seat === 'dimpled' ? 'dimpled' : 'cut'] : [];
+  return [...(larger ? (['drilled'] as const) : []), 'deburred', ...letIn, 'cleaned'];
+}

@@ -1,0 +1,104 @@
+<script lang="ts">
+  import type { HoleReading } from '$core/reworking/hole-readings.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import type { ReworkDesk } from '../rework-desk.svelte';
+  import { SEEN_IN_HOLE } from '$lib/words/rework';
+
+  /** Every measuring of an empty hole; the worst counts until somebody voids it with the reason. */
+  interface Props {
+    rework: ReworkDesk;
+    hole: number;
+    readings: readonly HoleReading[];
+  }
+  let { rework, hole, readings }: Props = $props();
+  const preferences = usePreferences();
+  const reasons = $derived(rework.fieldsOf(hole));
+  let opened = $state<string | null>(null);
+  const said = ({ widestIn, tooDeepIn, seen }: HoleReading): string =>
+    [
+      preferences.inWords(widestIn, 'fine'),
+      ...(tooDeepIn === null
+        ? []
+        : [`countersink ${preferences.inWords(tooDeepIn, 'fine')} too deep`]),
+      ...seen.map((one) => SEEN_IN_HOLE[one])
+    ].join(', ');
+  function voidIt(reading: string): void {
+    const why = reasons.of('void').trim();
+    if (why !== '' && rework.add({ kind: 'voided', hole, reading, why })) {
+      reasons.clear('void');
+      opened = null;
+    }
+  }
+</script>
+
+<section class="readings" aria-label="Readings of hole {hole}" data-testid="hole-readings">
+  <h4 class="label">Readings: the worst counts</h4>
+  <ul>
+    {#each readings as reading (reading.id)}
+      <li>
+        <span class:voided={reading.voided !== null}>{said(reading)}</span>
+        <span class="hint"
+          >by {reading.by}{reading.voided === null
+            ? ''
+            : `; voided by ${reading.voided.by}: ${reading.voided.why}`}</span
+        >
+        {#if reading.voided === null}
+          <button
+            class="act small"
+            type="button"
+            aria-expanded={opened === reading.id}
+            onclick={() => (opened = opened === reading.id ? null : reading.id)}>Void…</button
+          >
+        {/if}
+        {#if opened === reading.id}
+          <form
+            onsubmit={(event) => {
+              event.preventDefault();
+              voidIt(reading.id);
+            }}
+          >
+            <label class="label" for="void-{reading.id}">Why it is false</label>
+            <input
+              id="void-{reading.id}"
+              maxlength="200"
+              required
+              value={reasons.of('void')}
+              oninput={(event) => reasons.type('void', event.currentTarget.value)}
+            />
+            <button class="act">Void this reading</button>
+          </form>
+        {/if}
+      </li>
+    {/each}
+  </ul>
+</section>
+
+<style>
+  ul {
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 10px;
+    padding: 2px 0;
+    font-variant-numeric: tabular-nums;
+  }
+  .voided {
+    text-decoration: line-through;
+  }
+  form {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 6px;
+    width: 100%;
+  }
+  form input {
+    flex: 1;
+    min-height: 44px;
+  }
+</style>
