@@ -181,6 +181,8 @@ type RecordRefusal =
   | { code: 'rivet-mismatch'; part: string }
   | { code: 'hole-is-wider'; holeIn: number; widestIn: number }
   | { code: 'blind-too-short'; gripIn: number; sheetsIn: number }
+  | { code: 'walls-under-grip'; hole: number; gripIn: number; wallsIn: number }
+  | { code: 'walls-do-not-taper'; leastIn: number; mostIn: number }
   | { code: 'hole-not-ready' | 'question-open' | 'rivet-is-in'; hole: number }
   | { code: 'reading-of-another'; by: string }
   | { code: 'rework-order'; hole: number }

@@ -5,6 +5,7 @@ import { SESSION_COOKIE } from '../../src/lib/server/people/sessions.ts';
 import { asRole, handOf, inDatabase } from '../../scripts/fresh-shop.ts';
 import { freePort, runApp, type RunningApp } from '../../scripts/running-app.ts';
 import type { EnteredJoint, JointKind } from '../../src/core/kinds/joint.ts';
+import { OBJECTION_ANSWERS } from '../../src/lib/words/objections.ts';
 import { must } from '../../scripts/must.ts';
 import { entered } from '../support/joints.ts';
 import { makeDatabase, rolePassword } from '../database/database.ts';
@@ -189,6 +190,23 @@ export async function receive(
   await page.getByRole('textbox', { name: 'How many' }).fill(count);
   await page.getByRole('button', { name: 'Receive into stock' }).click();
   await expect(page.locator(`[data-row*="${lot}"]`)).toContainText(count);
+}
+
+/**
+ * The first press of a release asks about what is not met, once the steps are counted: of a practice joint nothing of it is
+ * needed.
+ */
+export async function firstPress(page: Page, press: () => Promise<void>): Promise<void> {
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/ steps/);
+  await press();
+  const sheet = page.getByTestId('unmet-sheet');
+  await sheet.waitFor();
+  for (const answer of await sheet
+    .getByText(OBJECTION_ANSWERS['not-needed'], { exact: true })
+    .all())
+    await answer.click();
+  await sheet.getByRole('button', { name: /^Log answers/ }).click();
+  await sheet.waitFor({ state: 'detached' });
 }
 
 /** The holes of the plan view. */

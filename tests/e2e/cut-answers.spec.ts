@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
-import { expect, openOwn, saved, test, toStation } from './app.ts';
+import { firstPress, expect, openOwn, saved, test, toStation } from './app.ts';
 
 /** The next change of this kind is done by the server, and its answer never comes. @returns how often it was sent */
 async function cutAnswer(page: Page, path: string, method: string): Promise<() => number> {
@@ -59,7 +59,7 @@ test('what the server did and could not say is not done twice, nor said not to b
 
   // a rivet of them
   const tap = await cutAnswer(page, '**/api/events/drive/**', 'POST');
-  await page.keyboard.press('Space');
+  await firstPress(page, () => page.keyboard.press('Space'));
   await expect.poll(tap, { timeout: 15_000 }).toBe(2);
   await expect(page.getByTestId('waits')).toHaveCount(0);
   await expect(clocks).toContainText('8 of 9');

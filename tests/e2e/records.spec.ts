@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
-import { expect, openDemo, test } from './app.ts';
+import { firstPress, expect, openDemo, test } from './app.ts';
 
 test('a bad head is found in the records, and its hole tells its story', async ({ page, app }) => {
   await page.goto(`${app.url}/records`);
@@ -85,10 +85,12 @@ test('the lot is told while driving and stands beside each rivet', async ({ page
   await lot.getByLabel('Lot, as on the bag').fill('Z-901');
   await lot.getByRole('button', { name: 'From this lot on' }).click();
   await expect(lot).toContainText('✓ Lot Z-901');
-  await page
-    .getByRole('button', { name: /^Driven/ })
-    .first()
-    .click();
+  await firstPress(page, () =>
+    page
+      .getByRole('button', { name: /^Driven/ })
+      .first()
+      .click()
+  );
   await expect
     .poll(async () => {
       const reply = await page.request.get(`${app.url}/api/records.csv?lot=Z-901`);

@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { expect, goTo, makeJoint, saved, signIn, test, toStation } from './app.ts';
+import { firstPress, expect, goTo, makeJoint, saved, signIn, test, toStation } from './app.ts';
 import type { Page } from '@playwright/test';
 
 const hole = (page: Page, number: number) =>
@@ -45,7 +45,8 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     await goTo(page, app, 'drive');
     await expect(page.getByTestId('next-rivet')).toBeVisible();
     for (let at = 1; at <= rivets; at++) {
-      await page.keyboard.press('Space');
+      const press = () => page.keyboard.press('Space');
+      await (at === 1 ? firstPress(page, press) : press());
       await expect(page.getByTestId('tap-card')).toContainText(`driven ${at} of ${rivets}`);
     }
   });
@@ -70,10 +71,35 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     await page.getByLabel('Widest').fill('0.137');
     await expect(page.getByTestId('decision')).toHaveAttribute('data-decision', 'next-size');
     await expect(page.getByTestId('decision')).toContainText('MS20470AD5-5,');
+    // read across the burr: wider than the next size's drill
+    await page.getByLabel('Widest').fill('0.164');
+    await page.getByRole('button', { name: 'Log it, and refer' }).click();
+    await expect(page.getByTestId('hole-readings').getByRole('listitem')).toHaveCount(1);
+    // a second, narrower reading changes nothing
     await page.getByLabel('Widest').fill('0.131');
-    await expect(page.getByTestId('decision')).toHaveAttribute('data-decision', 'keep');
-    await page.getByRole('button', { name: 'Log it, and use this rivet' }).click();
-    await expect(page.getByText(/^Ready for MS20470AD4/)).toBeVisible();
+    await expect(page.getByTestId('decision')).toHaveAttribute('data-decision', 'refer');
+    await page.getByRole('button', { name: 'Log it, and refer' }).click();
+    await expect(page.getByTestId('hole-readings').getByRole('listitem')).toHaveCount(2);
+    await goTo(page, app, 'drive');
+    await expect(page.getByTestId('held-back')).toContainText(`Hole ${bad}`);
+    await expect(page.getByTestId('tap-card')).toContainText('1 not driven');
+    await goTo(page, app, 'check');
+    await hole(page, bad).click();
+    const wide = page.getByTestId('hole-readings').getByRole('listitem').first();
+    await wide.getByRole('button', { name: 'Void…' }).click();
+    await wide.getByLabel('Why it is false').fill('read across the burr');
+    await wide.getByRole('button', { name: 'Void this reading' }).click();
+    const ready = page.getByTestId('ready-hole');
+    await expect(ready).toContainText('MS20470AD4');
+    // nothing is done there until it is ticked
+    for (const step of ['Deburr both sides', 'Clean out chips']) {
+      await expect(ready.getByRole('button', { name: step })).toHaveAttribute(
+        'aria-pressed',
+        'false'
+      );
+      await ready.getByRole('button', { name: step }).click();
+    }
+    await expect(ready.getByRole('button', { pressed: true })).toHaveCount(2);
   });
 
   await test.step('nothing can be signed meanwhile, and each line leads to its place', async () => {

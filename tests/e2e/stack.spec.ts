@@ -168,7 +168,11 @@ test('the flush rule is walked with its numbers, both angle schools beside it', 
   await page.getByText('Flush rule', { exact: true }).click();
   const rule = page.getByTestId('flush-rule');
   await expect(rule).toContainText('head 0.055 ≤ 0.071 + 0.002');
-  await expect(rule).toContainText('0.016 in left under the cut');
+  // 0.054 deep for a head 0.001 high
+  await expect(rule).toContainText('0.017 in left under the countersink');
+  await expect(rule).toContainText(
+    'flushness +0.001 in (0 to +0.002 in), never deeper than 0.055 in'
+  );
   await expect(page.getByText('Countersink is marginal')).toBeVisible();
 
   // a thin skin over the 0.050 doubler: dimple, and a deeper cut beneath

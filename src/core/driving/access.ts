@@ -30,8 +30,15 @@ export const ClosedMember = z.strictObject({
   /** outside height at the datum end and at the far end of the joint's outline */
   nearIn: z.number().positive('the height at the datum end is more than nothing').max(100),
   farIn: z.number().positive('the height at the far end is more than nothing').max(100),
-  /** both walls together: the sheets under the rivet and the wall across */
+  /** both walls together at the datum end: the sheets under the rivet and the wall across */
   wallsIn: z.number().positive('the walls are more than nothing').max(20),
+  /** the same at the far end; null where it was told before walls could taper: as at the datum end */
+  wallsFarIn: z
+    .number()
+    .positive('the walls are more than nothing')
+    .max(20)
+    .nullable()
+    .default(null),
   /** which end the rod goes in by */
   from: z.enum(['left', 'right']),
   /** from that end of the outline to where the rod's marks begin, plus what the bar stands off on it */

@@ -31,7 +31,14 @@ const issue = {
   facts,
   holes: [hole(1, 1, 10), hole(2, 1, 10.75), hole(3, 2, 10.375), hole(4, 1, 13)]
 };
-const member = { nearIn: 2, farIn: 2, wallsIn: 0.2, from: 'right' as const, offsetIn: 3.5 };
+const member = {
+  nearIn: 2,
+  farIn: 2,
+  wallsIn: 0.2,
+  wallsFarIn: null,
+  from: 'right' as const,
+  offsetIn: 3.5
+};
 const all = () => true;
 
 describe('what lies before a camera on the rod', () => {

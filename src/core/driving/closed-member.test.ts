@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { IssuedFacts, type IssuedHole } from '../issue/issue.ts';
-import { closedMemberPlan, shimHeights } from './closed-member.ts';
+import { closedMemberPlan, insideAtIn, shimHeights } from './closed-member.ts';
 
 const COUNT = 376;
 const facts = IssuedFacts.parse({
@@ -27,10 +27,59 @@ const holes: IssuedHole[] = Array.from({ length: COUNT }, (_, at) => ({
   room: null
 }));
 const order = holes.map(({ number }) => number);
-const member = { nearIn: 1.95, farIn: 1.3, wallsIn: 0.19, from: 'left' as const, offsetIn: 3 };
+const member = {
+  nearIn: 1.95,
+  farIn: 1.3,
+  wallsIn: 0.19,
+  wallsFarIn: null,
+  from: 'left' as const,
+  offsetIn: 3
+};
 const bar = { barIn: 0.72, risePerIn: 0.09, travelIn: 5, shimsIn: [0.28, 0.55] };
 const planned = (change: Partial<typeof bar> = {}) =>
   closedMemberPlan(facts, holes, order, member, { ...bar, ...change });
+
+describe('a closed member whose walls taper', () => {
+  const tube = { ...member, nearIn: 2.75, farIn: 2.75, wallsIn: 1, wallsFarIn: 0.25 };
+
+  it('is as wide inside at each rivet as its walls leave it', () => {
+    // walls of 1/2 to 1/8 on both sides: from 1.75 to 2.5 clear inside
+    expect(insideAtIn(tube, 0)).toBeCloseTo(1.75, 12);
+    expect(insideAtIn(tube, 1)).toBeCloseTo(2.5, 12);
+    expect(insideAtIn(tube, 0.5)).toBeCloseTo(2.125, 12);
+    expect(insideAtIn({ ...tube, wallsFarIn: null }, 1)).toBeCloseTo(1.75, 12);
+    const found = closedMemberPlan(facts, holes, order, tube, {
+      ...bar,
+      shimsIn: [0.28, 0.55, 0.6, 0.3]
+    });
+    if (!found.ok) throw new Error('refused');
+    expect(found.result.rivets.get(1)?.insideIn).toBeCloseTo(1.75 + (0.75 * 0.25) / 188, 12);
+    expect(found.result.runs.length).toBeGreaterThan(1);
+  });
+
+  it('is refused where its walls cannot hold the sheets under the rivets', () => {
+    const refused = (walls: object, at: readonly IssuedHole[] = holes) => {
+      const found = closedMemberPlan(facts, at, order, { ...tube, ...walls }, bar);
+      return found.ok ? null : found.error.said;
+    };
+    // both walls 0.13 thick in all, and the sheets under the rivet 0.14
+    expect(refused({ wallsIn: 1, wallsFarIn: 0.13 })).toMatchObject({
+      code: 'walls-under-grip',
+      gripIn: 0.14
+    });
+    const tapering = holes.map((hole, at) => ({ ...hole, gripIn: 0.5 - (0.36 * at) / COUNT }));
+    expect(refused({ wallsIn: 1, wallsFarIn: 1 }, tapering)).toMatchObject({
+      code: 'walls-do-not-taper',
+      mostIn: 0.5
+    });
+    expect(refused({ wallsIn: 1, wallsFarIn: null }, tapering)).toMatchObject({
+      code: 'walls-do-not-taper'
+    });
+    expect(refused({ wallsIn: 1, wallsFarIn: 0.3 }, tapering)).not.toMatchObject({
+      code: 'walls-do-not-taper'
+    });
+  });
+});
 
 describe('a closed member that tapers', () => {
   it('376 rivets with two changes of shims, each pulled to its own head', () => {

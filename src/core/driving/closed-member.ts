@@ -3,7 +3,8 @@ import { rivetSize } from '../catalog/rivets.ts';
 import { wedgeBar, WedgeBarInput, type WedgeBarResult } from '../drive/wedge-bar.ts';
 import type { DrivingTools } from '../drive/driving-tools.ts';
 import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
-import { atLeast, atMost } from '../units/tolerance.ts';
+import type { RefusalSaid } from '../refusal-said.ts';
+import { above, atLeast, atMost, same } from '../units/tolerance.ts';
 import type { ClosedMember } from './access.ts';
 import { rodIndexIn } from './before-camera.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';
@@ -35,9 +36,35 @@ export interface MemberPlan {
   runs: ShimRun[];
 }
 
-/** Clear inside height at a place along a member that tapers evenly, in. */
-export const insideAtIn = ({ nearIn, farIn, wallsIn }: ClosedMember, share: number): number =>
-  nearIn + (farIn - nearIn) * share - wallsIn;
+/** Both walls at a place along a member that tapers evenly, in. */
+const wallsAtIn = ({ wallsIn, wallsFarIn }: ClosedMember, share: number): number =>
+  wallsIn + ((wallsFarIn ?? wallsIn) - wallsIn) * share;
+
+/** Clear inside height at a place along a member that tapers evenly, outside and in its walls, in. */
+export const insideAtIn = (member: ClosedMember, share: number): number =>
+  member.nearIn + (member.farIn - member.nearIn) * share - wallsAtIn(member, share);
+
+/** Sheets under the rivets that change by less along them do not taper. */
+const TAPERS_IN = 1 / 64;
+
+/** What was told of the walls against the sheets that the rivets hold, which are one of them; null where both may be so. */
+function contradicted(
+  { widthIn }: Pick<IssuedFacts, 'widthIn'>,
+  holes: readonly IssuedHole[],
+  member: ClosedMember
+): RefusalSaid | null {
+  const held = holes.flatMap(({ number: hole, xIn, gripIn }) =>
+    gripIn === null ? [] : [{ hole, gripIn, wallsIn: wallsAtIn(member, xIn / widthIn) }]
+  );
+  const through = held.find(({ gripIn, wallsIn }) => atLeast(gripIn, wallsIn));
+  if (through) return { code: 'walls-under-grip', ...through };
+  const grips = held.map(({ gripIn }) => gripIn);
+  const [leastIn, mostIn] = [Math.min(...grips), Math.max(...grips)];
+  const even = same(member.wallsIn, member.wallsFarIn ?? member.wallsIn);
+  return held.length > 0 && even && above(mostIn - leastIn, TAPERS_IN)
+    ? { code: 'walls-do-not-taper', leastIn, mostIn }
+    : null;
+}
 
 const SAME_IN = 1e-9;
 
@@ -62,7 +89,7 @@ export function shimHeights(shimsIn: readonly number[]): number[] {
  * choice changes less often. Of those that serve a run the thinnest is taken.
  *
  * @param order rivets as they are driven
- * @returns `not-possible` with the rivet that no shims of the shop serve
+ * @returns `not-possible` with the rivet that no shims of the shop serve, and where the walls as told cannot hold the sheets
  * @throws never
  * @source handbook 4.5, closed members; contract `wedge-bar`
  */
@@ -73,6 +100,8 @@ export function closedMemberPlan(
   member: ClosedMember,
   bar: Pick<DrivingTools['wedgeBars'][number], 'barIn' | 'risePerIn' | 'travelIn' | 'shimsIn'>
 ): Answer<MemberPlan> {
+  const untrue = contradicted(facts, holes, member);
+  if (untrue) return notPossible('member', untrue);
   const byNumber = new Map(holes.map((hole) => [hole.number, hole]));
   const heights = shimHeights(bar.shimsIn);
   const rivets = new Map<number, MemberRivet>();

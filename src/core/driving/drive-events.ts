@@ -66,7 +66,17 @@ export const DriveMove = z.discriminatedUnion('kind', [
     kind: z.literal('loaded'),
     part: z.string().min(1).max(60),
     lot: z.string().trim().min(1).max(60)
-  })
+  }),
+  /** what was not met, and why it is driven all the same */
+  z
+    .strictObject({
+      ...MOVE_STAMP,
+      kind: z.literal('objected'),
+      key: z.string().min(1).max(120),
+      answer: z.enum(['done', 'not-needed', 'reason']),
+      why: z.string().trim().max(200).default('')
+    })
+    .refine(({ answer, why }) => answer !== 'reason' || why !== '', 'a reason says why')
 ]);
 /** What a page sends while an issue is driven. */
 export type DriveMove = z.output<typeof DriveMove>;
@@ -135,6 +145,16 @@ export interface DriveState {
   access: { access: DrivingAccess; at: string; by: string } | null;
   /** by part number: the lot that rivets driven as received come from now */
   lots: ReadonlyMap<string, RivetLot>;
+  /** what was not met, by its key, and what was said of it last */
+  objections: ReadonlyMap<string, ObjectionAnswer>;
+}
+
+/** What was said of something that was not met. */
+export interface ObjectionAnswer {
+  answer: Extract<DriveMove, { kind: 'objected' }>['answer'];
+  why: string;
+  by: string;
+  at: string;
 }
 
 export const NOT_DRIVEN: DriveState = {
@@ -142,7 +162,8 @@ export const NOT_DRIVEN: DriveState = {
   seen: new Map(),
   order: null,
   access: null,
-  lots: new Map()
+  lots: new Map(),
+  objections: new Map()
 };
 
 const MINUTE_MS = 60_000;
@@ -194,7 +215,7 @@ function coldOf(
   return answer(state === 'no-limit' ? null : state, []);
 }
 
-type HoleMove = Exclude<DriveEvent, { kind: 'ordered' | 'placed' | 'seen' | 'loaded' }>;
+type HoleMove = Extract<DriveEvent, { kind: 'driven' | 'looked' | 'undriven' }>;
 
 /** Who is meant by a blow: whoever logged it, and gun and bar where two drove. */
 const handsOf = (event: HoleMove): string[] =>
@@ -273,7 +294,7 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
   Frozen: DriveFrozen,
   follow({ rework = NO_REWORK, signed = null, ...issue }, _, move) {
     if (signed) return notPossible('hole', { code: 'signed', by: signed.by });
-    if (move.kind === 'placed') return answer(NOTHING, []);
+    if (move.kind === 'placed' || move.kind === 'objected') return answer(NOTHING, []);
     const atMs = Date.parse(move.at);
     const subject = asReworked(issue, rework, atMs);
     const { facts, holes, heldOpen } = subject;
@@ -315,6 +336,7 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
     const seen = new Map(from.seen);
     let { order, access } = from;
     const lots = new Map(from.lots);
+    const objections = new Map(from.objections);
     // a rivet's life begins when it goes in: nothing passes to it from the one that was in before
     const since = sinceOf(rework);
     for (const [number, { hitAt }] of from.holes)
@@ -324,6 +346,9 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
         order = { school: event.school, order: event.order, at: event.at };
       } else if (event.kind === 'placed') {
         access = { access: event.access, at: event.at, by: event.by };
+      } else if (event.kind === 'objected') {
+        const { key, answer, why, by, at } = event;
+        objections.set(key, { answer, why, by, at });
       } else if (event.kind === 'loaded') {
         lots.set(event.part, { lot: event.lot, at: event.at, by: event.by });
       } else if (Date.parse(event.at) < (since.get(event.hole) ?? -Infinity)) {
@@ -338,6 +363,6 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
       const hole = holes.get(number);
       if (!hole?.driven || Date.parse(hole.hitAt) > Date.parse(at)) seen.delete(number);
     }
-    return { holes, seen, order, access, lots };
+    return { holes, seen, order, access, lots, objections };
   }
 });

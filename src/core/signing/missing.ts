@@ -32,6 +32,17 @@ export const Told = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('driving-not-logged') }),
   z.strictObject({ code: z.literal('lots-not-told'), parts: z.array(z.string()) }),
   z.strictObject({ code: z.literal('expired'), holes, reasons: z.array(z.string()) }),
+  z.strictObject({
+    code: z.literal('driven-against'),
+    answers: z.array(
+      z.strictObject({
+        key: z.string(),
+        answer: z.enum(['done', 'not-needed', 'reason']),
+        why: z.string(),
+        by: z.string()
+      })
+    )
+  }),
   z.strictObject({ code: z.literal('driven-in-question'), holes }),
   z.strictObject({ code: z.literal('readings-voided'), holes }),
   z.strictObject({ code: z.literal('rework-steps-open'), holes }),
@@ -50,15 +61,25 @@ export const Told = z.discriminatedUnion('code', [
 /** What whoever signs has to know, and says so: it keeps nothing from being signed. */
 export type Told = z.output<typeof Told>;
 
-/** By which a signature names what was told. */
-export const toldKey = (told: Told): string =>
-  told.code === 'held-open'
-    ? `held-open ${told.hole}`
-    : told.code === 'earlier-rework' || told.code === 'gone-since'
-      ? `${told.code} ${told.release}`
-      : told.code === 'setting-open'
-        ? `setting-open ${told.part}`
-        : told.code;
+const FNV_BASIS = 0xcbf29ce484222325n;
+const FNV_PRIME = 0x100000001b3n;
+const BITS = 64;
+
+/** The same text whatever the order of the fields. */
+const written = (told: Told): string =>
+  JSON.stringify(told, (_, value: unknown) =>
+    typeof value === 'object' && value !== null && !Array.isArray(value)
+      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : value
+  );
+
+/** By which a signature names what was told: its code, and a check sum of all that it said. What changes after is not accepted. */
+export function toldKey(told: Told): string {
+  let sum = FNV_BASIS;
+  for (const letter of written(told))
+    sum = BigInt.asUintN(BITS, (sum ^ BigInt(letter.codePointAt(0) ?? 0)) * FNV_PRIME);
+  return `${told.code} ${sum.toString(16)}`;
+}
 
 export interface Missing {
   must: Must[];
@@ -202,6 +223,19 @@ export function missingToSign(matter: SignedMatter): Missing {
         holes: expired,
         reasons: [...new Set(expired.flatMap((hole) => drive.holes.get(hole)?.late || []))]
       }),
+      ...(drive.objections.size > 0
+        ? [
+            {
+              code: 'driven-against' as const,
+              answers: [...drive.objections].map(([key, { answer, why, by }]) => ({
+                key,
+                answer,
+                why,
+                by
+              }))
+            }
+          ]
+        : []),
       ...whenAny({ code: 'driven-in-question', holes: numbers.filter((hole) => asked.has(hole)) }),
       ...whenAny({
         code: 'readings-voided',

@@ -218,6 +218,10 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return `${said.part} is not of that size, head and length`;
     case 'hole-not-ready':
       return `hole ${said.hole}: its rivet was taken out; measure the hole at Check first, so that the right rivet goes in`;
+    case 'walls-under-grip':
+      return `at rivet ${said.hole} both walls together come to ${length(said.wallsIn)}, and the sheets under the rivet alone are ${length(said.gripIn)}: measure both ends again`;
+    case 'walls-do-not-taper':
+      return `the sheets under the rivets go from ${length(said.leastIn)} to ${length(said.mostIn)}, and the walls are entered the same at both ends: enter the walls at each end`;
     case 'question-open':
       return `hole ${said.hole}: a question about it is open; it waits for its answer, the rest goes on`;
     case 'rivet-is-in':

@@ -1,4 +1,5 @@
 import type { Must, Told } from '../../core/signing/missing.ts';
+import { OBJECTION_ANSWERS, objectionNamed } from './objections.ts';
 import { plural } from './writing.ts';
 
 const MOST_NAMED = 12;
@@ -83,6 +84,13 @@ export function toldInWords(told: Told): string {
       return `Of which lot they are was not told for rivets ${told.parts.join(', ')}`;
     case 'expired':
       return `Driven after its batch had expired: ${named(told.holes)}${told.reasons.length > 0 ? ` (${told.reasons.join('; ')})` : ''}`;
+    case 'driven-against':
+      return `Driven although not met: ${told.answers
+        .map(
+          ({ key, answer, why, by }) =>
+            `${objectionNamed(key)}, ${OBJECTION_ANSWERS[answer]}${why === '' ? '' : ` (${why})`}, by ${by}`
+        )
+        .join('; ')}`;
     case 'driven-in-question':
       return `Driven while a question about it was open: ${named(told.holes)}`;
     case 'readings-voided':

@@ -1,3 +1,4 @@
+import { OBJECTION_ANSWERS, objectionNamed } from './objections.ts';
 import { HoleLook } from '../../core/check/hole-look.ts';
 import { DriveMove } from '../../core/driving/drive-events.ts';
 import { ReadyMove } from '../../core/ready/progress.ts';
@@ -41,6 +42,8 @@ function tapInWords(move: DriveMove): string {
       return 'an order of driving';
     case 'placed':
       return 'how one gets at the rivets';
+    case 'objected':
+      return `what is not met: ${objectionNamed(move.key)}, ${OBJECTION_ANSWERS[move.answer]}`;
     case 'loaded':
       return `the lot of ${move.part}`;
   }

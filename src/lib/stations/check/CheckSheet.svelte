@@ -19,6 +19,7 @@
   import OutboxNotice from '$lib/ui/OutboxNotice.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import CaliperPanel from './CaliperPanel.svelte';
+  import DatumAsked from './DatumAsked.svelte';
   import DueBar from './DueBar.svelte';
   import FlushEntry from './FlushEntry.svelte';
   import HeadTaught from './HeadTaught.svelte';
@@ -61,6 +62,7 @@
   const judged = $derived(desk.judgedFor(hole));
   const problems = $derived(desk.problemsFor(hole));
   const looksLeft = $derived(desk.looksLeft(hole));
+  const datum = $derived(desk.datumAsked(hole));
   const looks = $derived(judged?.ok ? looksAsked(judged.result) : ([] as const));
   const issued = $derived(desk.issue.holes.find(({ number }) => number === hole));
   const flush = $derived(issued ? flushAt(desk.issue.facts, issued) : null);
@@ -87,6 +89,10 @@
 
   function record(): void {
     if (!judged?.ok || !person) return;
+    if (datum) {
+      form?.querySelector<HTMLElement>('[data-testid=datum-asked] button')?.focus();
+      return;
+    }
     if (looksLeft.length > 0) {
       form?.querySelector<HTMLInputElement>('.looks input:not(:checked)')?.focus();
       return;
@@ -192,6 +198,7 @@
       {typed}
       {plate}
       {dash}
+      dimpled={desk.isDimpled(hole)}
       plates={fitting}
       chosen={desk.plateChosen}
       onchoose={(id) => (desk.plateChosen = id)}
@@ -205,6 +212,13 @@
   {/if}
   {#if judged?.ok}
     {@const verdict = comesTo(judged.result.verdict, expired)}
+    {#if datum}
+      <DatumAsked
+        asked={datum}
+        onflat={() => desk.type(hole, { height: `${Number(datum.dimpleIn.toFixed(5))} in` })}
+        ondimple={() => desk.type(hole, { fromDimple: true })}
+      />
+    {/if}
     <VerdictCard
       {verdict}
       reasons={lookInWords(judged.result, live?.report ?? null, preferences.inWords)}
@@ -238,12 +252,14 @@
   {/if}
   <PlacesRow clean={typed.clean} onchange={(clean) => desk.type(hole, { clean })} />
   {#if judged?.ok}
-    <button class="act main record" disabled={!person || looksLeft.length > 0}>
+    <button class="act main record" disabled={!person || looksLeft.length > 0 || datum !== null}>
       {!person
         ? 'Say who is at the bench first'
-        : looksLeft.length > 0
-          ? 'Look first, then record'
-          : `Record head ${hole}`}
+        : datum
+          ? 'Answer the question first'
+          : looksLeft.length > 0
+            ? 'Look first, then record'
+            : `Record head ${hole}`}
     </button>
     {#if !person}<a class="act" href="/who?back=/joints/{workspace.id}/check"
         >Who is at the bench?</a

@@ -17,8 +17,10 @@
     onchoose: (plate: string) => void;
     onanswer: (change: Partial<TypedLook>) => void;
     dash: number;
+    /** the sheet is dimpled through: the notch's feet stand on the dimple */
+    dimpled: boolean;
   }
-  let { typed, plate, plates, chosen, onchoose, onanswer, dash }: Props = $props();
+  let { typed, plate, plates, chosen, onchoose, onanswer, dash, dimpled }: Props = $props();
   const own = $derived(plates.find(({ id }) => id === chosen) ?? plates[0]);
   const late = $derived(own !== undefined && plateDueInDays(own, Date.now()) < 0);
 </script>
@@ -60,10 +62,12 @@
     </div>
     <div>
       <p class="hint">
-        lower notch <Length lengthIn={plate.notchIn} decimal />, feet towards the sheet
+        lower notch <Length lengthIn={plate.notchIn} decimal />, feet {dimpled
+          ? 'on the dimple, not on the sheet around it'
+          : 'toward the sheet'}
       </p>
       <YesNo
-        label="Feet on the sheet?"
+        label={dimpled ? 'Feet on the dimple?' : 'Feet on the sheet?'}
         yes="touch"
         no="do not"
         bind:value={

@@ -110,7 +110,7 @@
     oninput={(text) => type('diameter', text)}
   />
   <LengthField
-    label="Height"
+    label={desk.isDimpled(hole) ? 'Height from the dimple' : 'Height'}
     placeholder={placeholders.height}
     value={typed.height}
     problem={problemOf('height')}

@@ -19,10 +19,12 @@ import {
 import { expectedLooks } from '$core/check/expected-looks.ts';
 import { looksAsked, type Look, type SeenFlag } from '$core/check/findings.ts';
 import type { HeadJudged } from '$core/check/head-judged.ts';
+import { otherDatum, type TwoDatums } from '$core/check/height-datum.ts';
 import { judgeLook, type HoleLook } from '$core/check/hole-look.ts';
 import { headAfter, nextHead, type NextHead } from '$core/check/next-head.ts';
 import type { ShopPlate } from '$core/devices/shop-plate.ts';
 import type { PlateUsed } from '$core/check/plate-look.ts';
+import { rivetOfHole } from '$core/driving/rivet-of-hole.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
 import { predictedHeadIn3, type Issue } from '$core/issue/issue.ts';
 import {
@@ -182,6 +184,23 @@ export class CheckDesk {
     return judgeLook({ ...look, ...asked, ...UNSTAMPED } as HoleLook, this.issue.facts, issued);
   }
 
+  /** Whether the far sheet is dimpled through at a hole: heights are from the dimple there. */
+  isDimpled(hole: number): boolean {
+    const issued = this.issue.holes.find(({ number }) => number === hole);
+    return issued !== undefined && rivetOfHole(this.issue.facts, issued).dimpledThrough;
+  }
+
+  /** A typed height that fits the sheet's flat and not the dimple, until it is said which it is. */
+  datumAsked(hole: number): TwoDatums | null {
+    const look = this.lookFor(hole);
+    if (look?.kind !== 'checked' || this.typedFor(hole).fromDimple) return null;
+    return otherDatum(look.heightIn, {
+      dash: this.dashOf(hole),
+      limits: this.issue.facts.limits,
+      dimpledThrough: this.isDimpled(hole)
+    });
+  }
+
   /** What must still be looked at before the typed head is recorded. */
   looksLeft(hole: number): readonly Look[] {
     const judged = this.judgedFor(hole);
@@ -259,7 +278,7 @@ export class CheckDesk {
   record(hole: number): void {
     const look = this.lookFor(hole);
     const judged = this.judgedFor(hole);
-    if (!look || !judged?.ok || this.looksLeft(hole).length > 0) return;
+    if (!look || !judged?.ok || this.looksLeft(hole).length > 0 || this.datumAsked(hole)) return;
     const asked = looksAsked(judged.result);
     const sent =
       look.kind === 'checked' && asked.length > 0 ? { ...look, looked: [...asked] } : look;

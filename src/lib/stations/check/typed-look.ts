@@ -21,6 +21,8 @@ export const TypedLook = z.object({
   height: z.string(),
   flags: z.array(SeenFlag),
   looked: z.array(Look).default([]),
+  /** it was said that the height is from the dimple; asked of a reading that fits the sheet's flat */
+  fromDimple: z.boolean().default(false),
   how: z.enum(HOWS).default('caliper'),
   /** how far off either reading may be */
   plusMinus: z.string().default(''),

@@ -25,7 +25,10 @@ export class TypedLooks {
   type(hole: number, change: Partial<TypedLook>): void {
     // what was looked at belongs to the figures it was asked for
     const looked = change.looked ?? [];
-    this.#typed = { ...this.#typed, [hole]: { ...this.of(hole), ...change, looked } };
+    const before = this.of(hole);
+    const fromDimple =
+      change.fromDimple ?? (change.height === undefined ? before.fromDimple : false);
+    this.#typed = { ...this.#typed, [hole]: { ...before, ...change, looked, fromDimple } };
     this.#store();
   }
 

@@ -30,7 +30,8 @@
   const MEMBER = [
     { key: 'near', label: 'Outside height, datum end', needed: true },
     { key: 'far', label: 'Outside height, far end', needed: true },
-    { key: 'walls', label: 'Both walls together', needed: true },
+    { key: 'walls', label: 'Both walls together, datum end', needed: true },
+    { key: 'wallsFar', label: 'Both walls together, far end', needed: true },
     { key: 'offset', label: 'Rod and bar offset', needed: false }
   ] as const;
   const QUESTIONS = [

@@ -1,9 +1,17 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { tinykeys } from 'tinykeys';
-  import { bestYoke, headsTouched, touchedOfRuns } from '$core/driving/driving-ways.ts';
+  import {
+    bestYoke,
+    drivingWays,
+    headsTouched,
+    touchedOfRuns
+  } from '$core/driving/driving-ways.ts';
   import type { RivetRun } from '$core/driving/rivet-runs.ts';
   import { standingHolders } from '$core/driving/driving-holders.ts';
+  import { objections } from '$core/driving/objections.ts';
+  import { settingOfRun } from '$core/tool-setting/run-setting.ts';
+  import { tone } from '$lib/client/tone';
   import { cold } from '$lib/client/cold.svelte';
   import { outsideFields } from '$lib/client/keys';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -46,6 +54,7 @@
   const tools = $derived(ready.figures.tools);
   const team = $derived(desk === null ? null : new LiveTeam(desk));
   $effect(() => team?.run());
+  const NOT_TAKEN_HZ = 180;
   let placing = $state(false);
   /** whose yoke is shown on the map */
   let mapped = $state<string | null>(null);
@@ -76,6 +85,33 @@
   // what the server has counted changes what is left of a batch
   $effect(() => {
     if (coldRuns && desk && desk.desk.stored.length > 0) void cold.refresh();
+  });
+
+  // what is not met where the next rivet is driven: the same as stands beside its run
+  $effect(() => {
+    if (!desk) return;
+    const { told } = ready;
+    desk.objections = () =>
+      objections(
+        told && !changed ? { done: told.done, of: told.steps } : null,
+        desk.runs
+          .filter(({ holes }) => holes.some(({ number }) => !desk.stateOf(number)?.driven))
+          .map((run) => {
+            const used = settingOfRun(desk.issue, run, open.toolsSet, desk.useNow(run));
+            const { setup } = used?.setting ?? {};
+            return {
+              part: run.partNumber,
+              hasWay: !access || drivingWays(run, outline, access, tools).chosen !== null,
+              setting: setup
+                ? { tool: setup.name, released: used?.status.state === 'released' }
+                : null
+            };
+          })
+      );
+  });
+  // a press that logs nothing is heard
+  $effect(() => {
+    if (desk?.refused || desk?.pending) tone(NOT_TAKEN_HZ);
   });
 
   onMount(() =>
@@ -194,11 +230,8 @@
             text="Rivets logged here belong to the holes as released. Release it again at Check before you drive the new layout."
           />
         {/if}
-        <SafetyOnce {person} />
+        {#if !desk.pending}<SafetyOnce {person} />{/if}
         <OutboxNotice outbox={desk.outbox} what="the rivets logged" />
-        {#if desk.refused}
-          <Notice level="stop" title="Not logged" text={preferences.refusal(desk.refused)} />
-        {/if}
         {#if team}<TeamCard {team} {desk} {person} />{/if}
         <TapCard
           {desk}

@@ -3,6 +3,9 @@
   import type { Snippet } from 'svelte';
   import type { RivetRun } from '$core/driving/rivet-runs.ts';
   import type { DriveDesk } from './drive-desk.svelte';
+  import { objectionInWords } from '$lib/words/objections';
+  import Notice from '../../ui/kit/Notice.svelte';
+  import UnmetSheet from './UnmetSheet.svelte';
 
   /** The rivet that comes next and the taps that log it: as large as a gloved hand wants. */
   interface Props {
@@ -78,8 +81,18 @@
     {#if state?.driven}<p class="holder">
         {state.quick === 'more' ? '+ It is in and wants more.' : 'It is in already.'}
       </p>{/if}
+    {#if desk.unmet.length > 0}
+      <p class="unmet" data-testid="unmet">
+        △ Not met: {desk.unmet.map(objectionInWords).join('; ')}.
+      </p>
+    {/if}
+    {#if desk.refused}
+      <Notice level="stop" title="Not logged" text={preferences.refusal(desk.refused)} />
+    {/if}
     {#if person === ''}
       <a class="act main" href={whoHref}>Say who is at the bench first</a>
+    {:else if desk.pending}
+      <UnmetSheet {desk} {person} />
     {:else}
       <button class="act main driven" type="button" onclick={() => desk.tap(null)}
         >Driven <kbd>Space</kbd></button
@@ -168,6 +181,10 @@
     padding: 6px 10px;
     border-radius: 8px;
     background: var(--bench);
+    font-weight: 600;
+  }
+  .unmet {
+    color: var(--amber);
     font-weight: 600;
   }
   .driven {

@@ -16,7 +16,14 @@ export interface TypedAccess {
   faceDown: boolean;
   armsReach: boolean;
   closedMember: boolean;
-  member: { near: string; far: string; walls: string; from: 'left' | 'right'; offset: string };
+  member: {
+    near: string;
+    far: string;
+    walls: string;
+    wallsFar: string;
+    from: 'left' | 'right';
+    offset: string;
+  };
 }
 
 const text = (inches: number | null) => (inches === null ? '' : String(Number(inches.toFixed(6))));
@@ -42,6 +49,7 @@ export const typedOf = (access: DrivingAccess | null): TypedAccess => ({
     near: text(access?.member?.nearIn ?? null),
     far: text(access?.member?.farIn ?? null),
     walls: text(access?.member?.wallsIn ?? null),
+    wallsFar: text(access?.member?.wallsFarIn ?? access?.member?.wallsIn ?? null),
     from: access?.member?.from ?? 'left',
     offset: text(access?.member?.offsetIn ?? null)
   }
@@ -99,6 +107,7 @@ export function accessOf(typed: TypedAccess): {
           nearIn: field('member.near', typed.member.near, true) ?? 0,
           farIn: field('member.far', typed.member.far, true) ?? 0,
           wallsIn: field('member.walls', typed.member.walls, true) ?? 0,
+          wallsFarIn: field('member.wallsFar', typed.member.wallsFar, true) ?? 0,
           from: typed.member.from,
           offsetIn: field('member.offset', typed.member.offset) ?? 0
         }

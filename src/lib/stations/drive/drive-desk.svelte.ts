@@ -11,10 +11,12 @@ import {
   type DriveSubject,
   type HeadSeen,
   type HoleDriven,
+  type ObjectionAnswer,
   type QuickLook
 } from '$core/driving/drive-events.ts';
 import type { DrivingAccess } from '$core/driving/access.ts';
 import { drivingHolders } from '$core/driving/driving-holders.ts';
+import { objectionKey, type Objection } from '$core/driving/objections.ts';
 import { onTheirWay } from '$core/driving/cold-plan.ts';
 import { neighborsTooSoon, pathOf, type OrderSchool } from '$core/driving/driving-order.ts';
 import { issueOrder } from '$core/driving/issue-order.ts';
@@ -218,10 +220,41 @@ export class DriveDesk {
     this.pointed = refused ? null : number;
   }
 
+  /** what stands against driving the next rivet; told by whoever knows */
+  objections = $state.raw<() => readonly Objection[]>(() => []);
+  /** of that, what nobody has answered in this release */
+  readonly unmet = $derived.by(() =>
+    this.objections().filter((said) => !this.state.objections.has(objectionKey(said)))
+  );
+  /** what is logged once that is answered */
+  pending = $state.raw<(() => void) | null>(null);
+  #asksFirst(then: () => void): boolean {
+    this.pending = this.unmet.length > 0 ? then : null;
+    return this.pending !== null;
+  }
+
+  /** Says of everything that is not met why it is driven all the same, and logs what was pressed. */
+  answerUnmet(answers: ReadonlyMap<string, Pick<ObjectionAnswer, 'answer' | 'why'>>): void {
+    for (const said of this.unmet) {
+      const key = objectionKey(said);
+      const given = answers.get(key);
+      if (!given || !this.desk.add({ kind: 'objected', key, ...given })) {
+        this.refused = this.desk.refusal;
+        return;
+      }
+    }
+    const then = this.pending;
+    this.pending = null;
+    then?.();
+  }
+
   /** Logs the rivet that comes next, or the one pointed at. @returns whether it was taken */
   tap(quick: QuickLook | null): boolean {
     const number = this.here;
-    return number !== null && this.#drive(number, quick);
+    if (number === null) return false;
+    const isIn = this.stateOf(number)?.driven ?? false;
+    if (!isIn && this.#asksFirst(() => void this.#drive(number, quick))) return false;
+    return this.#drive(number, quick);
   }
 
   /** why no rivet goes into a hole now; null where one does, or one is in */
@@ -262,6 +295,10 @@ export class DriveDesk {
 
   /** Logs a whole row that was driven already, in its order. */
   rowDone(row: number): void {
+    if (this.#asksFirst(() => this.#rowDone(row))) return;
+    this.#rowDone(row);
+  }
+  #rowDone(row: number): void {
     for (const number of this.order)
       if (
         this.holeOf(number)?.row === row &&

@@ -92,7 +92,9 @@
       bind:value={fits}
     />
     <YesNo
-      label="The notch’s feet rest on the sheet"
+      label={setup.dimpled
+        ? 'The notch’s feet rest on the dimple'
+        : 'The notch’s feet rest on the sheet'}
       yes="touches"
       no="does not"
       bind:value={touches}

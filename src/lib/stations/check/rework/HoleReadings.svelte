@@ -2,6 +2,7 @@
   import type { HoleReading } from '$core/reworking/hole-readings.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ReworkDesk } from '../rework-desk.svelte';
+  import ReasonForm from '../../../ui/kit/ReasonForm.svelte';
   import { SEEN_IN_HOLE } from '$lib/words/rework';
 
   /** Every measuring of an empty hole; the worst counts until somebody voids it with the reason. */
@@ -12,7 +13,6 @@
   }
   let { rework, hole, readings }: Props = $props();
   const preferences = usePreferences();
-  const reasons = $derived(rework.fieldsOf(hole));
   let opened = $state<string | null>(null);
   const said = ({ widestIn, tooDeepIn, seen }: HoleReading): string =>
     [
@@ -22,13 +22,6 @@
         : [`countersink ${preferences.inWords(tooDeepIn, 'fine')} too deep`]),
       ...seen.map((one) => SEEN_IN_HOLE[one])
     ].join(', ');
-  function voidIt(reading: string): void {
-    const why = reasons.of('void').trim();
-    if (why !== '' && rework.add({ kind: 'voided', hole, reading, why })) {
-      reasons.clear('void');
-      opened = null;
-    }
-  }
 </script>
 
 <section class="readings" aria-label="Readings of hole {hole}" data-testid="hole-readings">
@@ -51,22 +44,13 @@
           >
         {/if}
         {#if opened === reading.id}
-          <form
-            onsubmit={(event) => {
-              event.preventDefault();
-              voidIt(reading.id);
-            }}
-          >
-            <label class="label" for="void-{reading.id}">Why it is false</label>
-            <input
-              id="void-{reading.id}"
-              maxlength="200"
-              required
-              value={reasons.of('void')}
-              oninput={(event) => reasons.type('void', event.currentTarget.value)}
-            />
-            <button class="act">Void this reading</button>
-          </form>
+          <ReasonForm
+            name="void"
+            label="Why it is false"
+            act="Void this reading"
+            onreason={(why) => rework.add({ kind: 'voided', hole, reading: reading.id, why })}
+            onleave={() => (opened = null)}
+          />
         {/if}
       </li>
     {/each}
@@ -90,15 +74,7 @@
   .voided {
     text-decoration: line-through;
   }
-  form {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 6px;
+  li :global(form) {
     width: 100%;
-  }
-  form input {
-    flex: 1;
-    min-height: 44px;
   }
 </style>

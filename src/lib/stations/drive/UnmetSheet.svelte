@@ -1,0 +1,84 @@
+<script lang="ts">
+  import type { ObjectionAnswer } from '$core/driving/drive-events.ts';
+  import { objectionKey } from '$core/driving/objections.ts';
+  import { OBJECTION_ANSWERS, objectionInWords } from '$lib/words/objections';
+  import { sentence } from '$lib/words/writing';
+  import Choice from '../../ui/kit/Choice.svelte';
+  import TextField from '../../ui/kit/TextField.svelte';
+  import type { DriveDesk } from './drive-desk.svelte';
+  import SafetyOnce from './SafetyOnce.svelte';
+
+  /** What is not met before a rivet is logged: each answered once, on record. */
+  interface Props {
+    desk: DriveDesk;
+    person: string;
+  }
+  let { desk, person }: Props = $props();
+  type Answer = ObjectionAnswer['answer'];
+  let chosen = $state<Record<string, Answer>>({});
+  let whys = $state<Record<string, string>>({});
+  const OPTIONS = (['done', 'not-needed', 'reason'] as const).map((value) => ({
+    value,
+    text: OBJECTION_ANSWERS[value]
+  }));
+  const isAnswered = (key: string) =>
+    chosen[key] !== undefined && (chosen[key] !== 'reason' || (whys[key] ?? '').trim() !== '');
+  const open = $derived(desk.unmet.filter((said) => !isAnswered(objectionKey(said))).length);
+  function keep(event: SubmitEvent): void {
+    event.preventDefault();
+    if (open > 0) return;
+    desk.answerUnmet(
+      new Map(
+        desk.unmet.map((said) => {
+          const key = objectionKey(said);
+          const answer = chosen[key] ?? 'reason';
+          return [key, { answer, why: answer === 'reason' ? (whys[key] ?? '').trim() : '' }];
+        })
+      )
+    );
+  }
+</script>
+
+<form onsubmit={keep} data-testid="unmet-sheet" aria-label="Not met">
+  <SafetyOnce {person} />
+  <p>
+    <strong>Nothing is logged yet. Answer each, once for this release; it stays on record.</strong>
+  </p>
+  {#each desk.unmet as said (objectionKey(said))}
+    {@const key = objectionKey(said)}
+    <Choice
+      label={sentence(objectionInWords(said))}
+      value={chosen[key] ?? ''}
+      options={OPTIONS}
+      onchoose={(value) => (chosen[key] = value as Answer)}
+    />
+    {#if chosen[key] === 'reason'}
+      <TextField
+        name="why-{key}"
+        label="The reason"
+        maxlength={200}
+        bind:value={() => whys[key] ?? '', (text) => (whys[key] = text)}
+      />
+    {/if}
+  {/each}
+  <div class="acts">
+    <button class="act main" disabled={open > 0}
+      >{open > 0 ? `${open} to answer` : 'Log answers and rivet'}</button
+    >
+    <button class="act" type="button" onclick={() => (desk.pending = null)}>Back</button>
+  </div>
+</form>
+
+<style>
+  form {
+    display: grid;
+    gap: 10px;
+    padding: 10px 12px;
+    border: 2px solid var(--amber-line);
+    border-radius: 10px;
+  }
+  .acts {
+    display: flex;
+    gap: 8px;
+  }
+</style>
