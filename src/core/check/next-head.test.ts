@@ -44,6 +44,25 @@ describe('the head that comes next', () => {
     expect(next([look(5, 20, 'accept')])).toMatchObject({ next: 3, looked: 1 });
   });
 
+  it('is never in an empty hole, and never counted as looked at where it is due', () => {
+    // 2 was bad and came out; its neighbor 6 is next, not the hole
+    const events = [look(2, 20, 'replace')];
+    const out = new Map([[2, Infinity]]);
+    const found = next(events, { empty: new Set([2, 6]) }, out);
+    expect(found).toMatchObject({ next: 7, reason: 'near-a-bad-one', near: 2 });
+    expect(found.due).not.toContain(6);
+    expect(found.due).not.toContain(2);
+    // a shop that samples: 4 is wanted by nobody, was bad, came out and was driven anew
+    const rules = { ...DEFAULT_PROFILE, sampling: 'first-then-every', tighten: 1 } as never;
+    const anew = next(
+      [look(4, 20, 'replace')],
+      { rules, hitAt: new Map([...HIT, [4, BEGAN + 30 * MINUTE]]) },
+      new Map([[4, BEGAN + 25 * MINUTE]])
+    );
+    expect(anew.due).toContain(4);
+    expect(anew.looked).toBe(0);
+  });
+
   it('is beside a bad one before it is by the plan', () => {
     const found = next([look(5, 20, 'accept'), look(7, 21, 'replace')]);
     // outwards from 7 both ways: 2 before it, then 1 after it

@@ -2,7 +2,7 @@ import type { WorkLine } from '../answer.ts';
 import { samplingPlan } from '../rules/sampling.ts';
 import { DEFAULT_PROFILE, type RuleProfile } from '../rules/profile.ts';
 import { verdictNow, type HoleEvent, type HoleState } from './hole-events.ts';
-import { samplingDue } from './sampling-due.ts';
+import { samplingDue, wantedHeads, type SamplingDueInput } from './sampling-due.ts';
 
 /** What an issue is looked at by: its holes in the order driven, what was logged, what was seen. */
 export interface HeadsToLookAt {
@@ -22,6 +22,8 @@ export interface HeadsToLookAt {
   /** null in issues that do not hold their rules: every head */
   rules: RuleProfile | null;
 }
+
+const NOTHING_WANTED: ReturnType<typeof wantedHeads> = { wanted: [], near: new Set() };
 
 /** Why a head comes next. */
 export type NextReason =
@@ -63,17 +65,15 @@ export function nextHead(of: HeadsToLookAt): NextHead {
     .filter(({ hole, frozen }) => known.has(hole) && frozen.verdict !== 'measure')
     .sort((a, b) => Date.parse(a.at) - Date.parse(b.at))
     .map(({ hole, frozen }) => ({ hole, good: frozen.verdict === 'accept' && !isExpired(hole) }));
-  const due =
-    order.length === 0
-      ? null
-      : samplingDue({
-          order: [...order],
-          plan: samplingPlan(profile),
-          tighten: profile.tighten,
-          checked: told,
-          driven: order.filter(isDriven)
-        });
-  const asked = due?.ok ? due.result : null;
+  const asked: SamplingDueInput = {
+    order: [...order],
+    plan: samplingPlan(profile),
+    tighten: profile.tighten,
+    checked: told,
+    driven: order.filter(isDriven)
+  };
+  const due = order.length === 0 ? null : samplingDue(asked);
+  const { wanted, near } = due?.ok ? wantedHeads(asked) : NOTHING_WANTED;
   const again: { hole: number; reason: NextReason }[] = [];
   for (const hole of order) {
     const state = states.get(hole);
@@ -86,6 +86,7 @@ export function nextHead(of: HeadsToLookAt): NextHead {
     else if (hit !== undefined && hit > Date.parse(last.at))
       again.push({ hole, reason: 'again-driven' });
   }
+  const seenNow = (hole: number) => (states.get(hole)?.last ?? null) !== null;
   const first = again[0];
   const againHoles = new Set(again.map(({ hole }) => hole));
   const open = order.filter((hole) => {
@@ -100,16 +101,22 @@ export function nextHead(of: HeadsToLookAt): NextHead {
       (isExpired(hole) || !againHoles.has(hole))
     );
   });
-  const next = first?.hole ?? asked?.next ?? null;
-  const reason = first?.reason ?? asked?.reason ?? null;
+  // there is no head in an empty hole
+  const sampled = (due?.ok ? due.result.due : []).filter((hole) => !empty.has(hole));
+  const beside = sampled.find((hole) => near.has(hole));
+  const next = first?.hole ?? beside ?? sampled[0] ?? null;
+  const reason =
+    first?.reason ?? (beside !== undefined ? 'near-a-bad-one' : sampled.length > 0 ? 'plan' : null);
+  const dueNow = [...againHoles, ...sampled.filter((hole) => !againHoles.has(hole))];
+  const isDue = new Set(dueNow);
   return {
     next,
     reason,
     near: reason === 'near-a-bad-one' && next !== null ? nearestBad(order, next, told) : null,
-    due: [...againHoles, ...(asked?.due ?? []).filter((hole) => !againHoles.has(hole))],
-    required: asked?.required ?? 0,
-    looked:
-      (asked?.looked ?? 0) - again.filter(({ reason: why }) => why !== 'again-measure').length,
+    due: dueNow,
+    required: wanted.length,
+    // one that is due again was not looked at as it is
+    looked: wanted.filter((hole) => seenNow(hole) && !isDue.has(hole) && !empty.has(hole)).length,
     open,
     order,
     work: due?.ok ? due.work : []

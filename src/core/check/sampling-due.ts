@@ -84,6 +84,51 @@ function walk(
   }
 }
 
+/** What is known of the holes, in the order driven. */
+function looksOf({ order, checked, driven: told }: SamplingDueInput): Looks[] {
+  const driven = new Set(told ?? order);
+  const lastLook = new Map<number, boolean>();
+  const bad = new Set<number>();
+  for (const { hole, good } of checked) {
+    lastLook.set(hole, good);
+    if (!good) bad.add(hole);
+  }
+  return order.map((hole): Looks => ({
+    driven: driven.has(hole),
+    last: lastLook.get(hole),
+    everBad: bad.has(hole)
+  }));
+}
+
+/** The places that are wanted, and those of them that a walk from a bad one wants. */
+function wantedPlaces(
+  looks: readonly Looks[],
+  plan: Plan,
+  tighten: number
+): { required: number[]; walked: ReadonlySet<number> } {
+  const walked = new Set<number>();
+  looks.forEach(({ everBad }, place) => {
+    if (!everBad) return;
+    walk(looks, place, 1, tighten, walked);
+    walk(looks, place, -1, tighten, walked);
+  });
+  const required = looks.flatMap((_, place) =>
+    walked.has(place) || byPlan(plan, place, looks.length - 1) ? [place] : []
+  );
+  return { required, walked };
+}
+
+/**
+ * The heads that are wanted at all, looked at or not, in driving order; `near` those that a bad one nearby asks for.
+ *
+ * @source handbook 4.6; contract `sampling-due`
+ */
+export function wantedHeads(input: SamplingDueInput): { wanted: number[]; near: Set<number> } {
+  const { required, walked } = wantedPlaces(looksOf(input), input.plan, input.tighten);
+  const holeAt = (place: number): number => input.order[place] ?? 0;
+  return { wanted: required.map(holeAt), near: new Set([...walked].map(holeAt)) };
+}
+
 /**
  * Which heads must still be looked at: by the sampling plan, and outwards from every bad one until enough in a row are
  * good.
@@ -95,28 +140,10 @@ function walk(
  * @example sampling-due {"order":[4,5,6,7,8,9],"plan":{"kind":"first-then-every","first":2,"every":3},"checked":[{"hole":4,"good":true}]} -> {"due":[5,8,9],"next":5,"reason":"plan"}
  */
 export function samplingDue(input: SamplingDueInput): Answer<SamplingDueResult> {
-  const { order, plan, tighten, checked } = input;
-  const driven = new Set(input.driven ?? order);
-  const lastLook = new Map<number, boolean>();
-  const bad = new Set<number>();
-  for (const { hole, good } of checked) {
-    lastLook.set(hole, good);
-    if (!good) bad.add(hole);
-  }
-  const looks = order.map((hole): Looks => ({
-    driven: driven.has(hole),
-    last: lastLook.get(hole),
-    everBad: bad.has(hole)
-  }));
-  const walked = new Set<number>();
-  looks.forEach(({ everBad }, place) => {
-    if (!everBad) return;
-    walk(looks, place, 1, tighten, walked);
-    walk(looks, place, -1, tighten, walked);
-  });
-  const required = order.flatMap((_, place) =>
-    walked.has(place) || byPlan(plan, place, order.length - 1) ? [place] : []
-  );
+  const { order, plan, tighten } = input;
+  const looks = looksOf(input);
+  const { required, walked } = wantedPlaces(looks, plan, tighten);
+  const bad = looks.filter(({ everBad }) => everBad);
   const holeAt = (place: number): number => order[place] ?? 0;
   const duePlaces = required.filter(
     (place) => looks[place]?.driven && looks[place].last === undefined
@@ -129,7 +156,7 @@ export function samplingDue(input: SamplingDueInput): Answer<SamplingDueResult> 
       due: duePlaces.map(holeAt),
       next: nextPlace === undefined ? null : holeAt(nextPlace),
       reason: near !== undefined ? 'near-a-bad-one' : nextPlace === undefined ? null : 'plan',
-      open: order.filter((hole) => lastLook.get(hole) === false),
+      open: order.filter((_, place) => looks[place]?.last === false),
       required: required.length,
       looked
     },
@@ -144,7 +171,7 @@ export function samplingDue(input: SamplingDueInput): Answer<SamplingDueResult> 
       ),
       workLine(
         'wanted round bad ones',
-        `outwards from ${bad.size} bad until ${tighten} in a row are good`,
+        `outwards from ${bad.length} bad until ${tighten} in a row are good`,
         walked.size,
         'heads'
       ),

@@ -72,7 +72,10 @@ export const DriveMove = z.discriminatedUnion('kind', [
     .strictObject({
       ...MOVE_STAMP,
       kind: z.literal('objected'),
-      key: z.string().min(1).max(120),
+      key: z
+        .string()
+        .max(120)
+        .regex(/^(steps|(no-way|setting) .+)$/, 'what is not met is named by its key'),
       answer: z.enum(['done', 'not-needed', 'reason']),
       why: z.string().trim().max(200).default('')
     })

@@ -18,6 +18,9 @@
   let { scene, label, testId, heldOpen, widthIn, datum, onopen, children }: Props = $props();
   const { x, y, radius, highPx, metal } = $derived(scene);
   const mirrored = $derived(x(widthIn) < x(0));
+  /** both lines under it, side by side */
+  const LINES_PX = 330;
+  const isNarrow = $derived(Math.abs(x(widthIn) - x(0)) < LINES_PX);
 </script>
 
 <svg width={scene.widthPx} height={highPx} role="group" aria-label={label} data-testid={testId}>
@@ -41,7 +44,11 @@
   {/each}
   <text class="side" x={x(0)} y={highPx - 4} text-anchor={mirrored ? 'end' : 'start'}>{datum}</text>
   {#if scene.spread}
-    <text class="side" x={x(widthIn)} y={highPx - 4} text-anchor={mirrored ? 'start' : 'end'}
+    <text
+      class="side"
+      x={isNarrow ? x(0) : x(widthIn)}
+      y={isNarrow ? highPx - 20 : highPx - 4}
+      text-anchor={mirrored === isNarrow ? 'end' : 'start'}
       >along the row to scale; rows drawn apart</text
     >
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import type { ObjectionAnswer } from '$core/driving/drive-events.ts';
   import { objectionKey } from '$core/driving/objections.ts';
   import { OBJECTION_ANSWERS, objectionInWords } from '$lib/words/objections';
@@ -14,6 +15,9 @@
     person: string;
   }
   let { desk, person }: Props = $props();
+  let form = $state<HTMLFormElement>();
+  // it comes in the place of what was pressed, which may be at the edge of the screen
+  onMount(() => form?.scrollIntoView({ block: 'nearest' }));
   type Answer = ObjectionAnswer['answer'];
   let chosen = $state<Record<string, Answer>>({});
   let whys = $state<Record<string, string>>({});
@@ -39,7 +43,7 @@
   }
 </script>
 
-<form onsubmit={keep} data-testid="unmet-sheet" aria-label="Not met">
+<form bind:this={form} onsubmit={keep} data-testid="unmet-sheet" aria-label="Not met">
   <SafetyOnce {person} />
   <p>
     <strong>Nothing is logged yet. Answer each, once for this release; it stays on record.</strong>
