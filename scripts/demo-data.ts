@@ -185,6 +185,7 @@ export const NOSE_WINDOW: EnteredOf<'panel'> = {
   heightIn: '13 1/2',
   frameIn: '1 1/8',
   bracketIn: '1 1/4',
+  plasticReason: 'sleeves under the heads, letter of the data holder',
   deltaTC: '55',
   sheets: sheets(['frame strip', '0.040'], ['clear panel', '0.125'], ['window frame', '0.050'])
 };

@@ -21,7 +21,8 @@ export function entered<K extends JointKind>(
     }),
     thicknessIn
   }));
-  return { ...blank, sheets, ...change };
+  const said = kind === 'panel' ? { plasticReason: 'sleeves, sheet QR-3' } : {};
+  return { ...blank, sheets, ...said, ...change };
 }
 
 /** The same read into inches; what cannot be read fails the test with its reasons. */

@@ -55,7 +55,7 @@ export {
   settingInWords
 } from '../../src/lib/words/cages.ts';
 export { settingChangesInWords, stepChangesInWords } from '../../src/lib/words/changes.ts';
-export { reportInWords } from '../../src/lib/words/heads.ts';
+export { findingNote, reportInWords } from '../../src/lib/words/heads.ts';
 export { metalStepInWords, type WrittenMetalStep } from '../../src/lib/words/metal-steps.ts';
 export { stepInWords } from '../../src/lib/words/ready-steps.ts';
 export { fileRefusalInWords } from '../../src/lib/words/refusals.ts';

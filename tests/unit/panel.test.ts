@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../support/joints.ts';
-import { refusal, written } from '../support/words.ts';
+import { refusal, stops, written } from '../support/words.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { readyPlan } from '../../src/core/ready/ready-plan.ts';
 import { stepInWords } from '../../src/lib/words/ready-steps.ts';
@@ -21,6 +21,18 @@ const laid = (change = {}) => {
   return { plan, layout: plan.layout.result };
 };
 const SHOP = { holders: { every: 4, pilot: 99, final: 99 }, times: {} };
+
+describe('a solid rivet through plastic', () => {
+  it('stops the joint until it is written how, and by whose word', () => {
+    const stopped = planned(window({ plasticReason: '  ' }));
+    expect(stops(stopped)).toContain('A solid rivet swells in the plastic’s hole and cracks it');
+    const chosen = planned(window({ plasticReason: 'sleeves, sheet QR-3' }));
+    expect(stops(chosen)).toEqual([]);
+    expect(written(chosen).map(({ text }) => text)).toContain(
+      'Written choice: sleeves, sheet QR-3.'
+    );
+  });
+});
 
 describe('a frame round a clear panel', () => {
   it('lays a side as it was typed, one in the middle too, and judges it', () => {

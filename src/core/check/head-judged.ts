@@ -1,9 +1,6 @@
 import { z } from 'zod';
+import { HeadSeat } from '../issue/flush-at.ts';
 import { Finding, LookVerdict } from './findings.ts';
-
-export const HeadSeat = z.enum(['countersunk', 'dimpled']);
-/** What a flush head lies in: a countersink in its sheet, or a dimple. */
-export type HeadSeat = z.infer<typeof HeadSeat>;
 
 export const CannotTell = z.enum([
   'short-of-metal',

@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { problemsOf } from '../schema/read';
-import { findingNote } from '../../lib/words/heads';
-import type { HeadSeat } from './head-judged';
-import { inInches, refusal, reportInWords } from '../../../tests/support/words';
+import type { HeadSeat } from '../issue/flush-at';
+import { findingNote, inInches, refusal, reportInWords } from '../../../tests/support/words';
 import { HeadReading, headReport, headVolumeIn3, readingRefused, rowMeaning } from './head-report';
 
 const reading = (diameterIn: unknown, heightIn: unknown) =>

@@ -13,7 +13,7 @@ import {
   SeenFlag,
   type LookVerdict
 } from './findings.ts';
-import { flushAt } from './flush-at.ts';
+import { flushAt } from '../issue/flush-at.ts';
 import { FlushLook, flushFound } from './flush-look.ts';
 import type { HeadJudged } from './head-judged.ts';
 import { HeadReading } from './head-report.ts';

@@ -53,9 +53,14 @@ const plateOverItsSkin: Upcast = (older) => {
     : older;
 };
 
+/** Version 5: a frame round plastic says by whose word solid rivets go through it; nobody has said so yet. */
+const plasticByWhoseWord: Upcast = (older) =>
+  older['kind'] === 'panel' ? { plasticReason: '', ...older } : older;
+
 /** What a joint's fields were called and looked like, version by version; a step is never changed. */
 export const JOINT_HISTORY: readonly Upcast[] = [
   itemsByTheirIds,
   strapsSayTheirRun,
-  plateOverItsSkin
+  plateOverItsSkin,
+  plasticByWhoseWord
 ];

@@ -33,6 +33,8 @@ export const IssuedFacts = z.strictObject({
   limitsReference: z.string().nullable().default(null),
   /** by whose word the parts stay together with what drilling left between them; null where they come apart */
   keptClosed: z.string().nullable().default(null),
+  /** by whose word solid rivets go through plastic; null where none do */
+  throughPlastic: z.string().nullable().default(null),
   /** null when the plan could not predict a head */
   predictedIn3: z.number().nullable(),
   /** the rules it was planned under; null in issues made before they were frozen here too */

@@ -2,8 +2,8 @@ import type { Notation } from '../notation.ts';
 
 /** A measured field: the question it answers, and what an empty one stands for. */
 export interface LengthAsk<Entered> {
-  /** `length` is read with a unit, `number` is plain */
-  ask: 'length' | 'number';
+  /** `length` is read with a unit, `number` is plain, `text` is words */
+  ask: 'length' | 'number' | 'text';
   key: string;
   label: string;
   placeholder?: string;

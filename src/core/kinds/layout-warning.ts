@@ -18,7 +18,8 @@ export type LayoutWarningSaid =
       /** as many new holes as come nearest to what was asked and hold the limits; null where none do */
       nearest: number | null;
     }
-  | { code: 'solid-in-plastic' }
+  /** by whose word, and how; empty where nobody said */
+  | { code: 'solid-in-plastic'; by: string }
   | { code: 'washer-needed'; coverIn: number; leastIn: number };
 
 /** A warning of a kind's layout. */

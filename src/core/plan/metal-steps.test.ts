@@ -104,6 +104,8 @@ describe('what to do on the metal', () => {
       })
     ).join('\n');
     expect(steps).toContain('#9, so that the panel can grow: 0.196 in there');
+    // nothing is drilled before the marks are checked
+    expect(steps.indexOf('Check before drilling')).toBeLessThan(steps.indexOf('#9, so that'));
     expect(steps).toContain('4 (latch): drilled, never riveted.');
   });
 });

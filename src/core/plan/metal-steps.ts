@@ -118,7 +118,6 @@ export function metalSteps(layout: JointLayout): MetalStep[] {
   for (const { why, drill, xIn, yIn } of drilledOnly)
     steps.push({ code: 'drilled-only', why, drill, xIn, yIn });
   for (const line of layout.lines) steps.push(...lineSteps(line, holes));
-  if (growth) steps.push({ code: 'growth', ...growth });
   const open = layout.holes.filter((hole) => hole.state === 'held-open');
   if (open.length > 0)
     steps.push({
@@ -126,5 +125,7 @@ export function metalSteps(layout: JointLayout): MetalStep[] {
       holes: open.map(({ number, reason }) => ({ number, reason }))
     });
   steps.push({ code: 'check', holes: layout.drilled });
+  // opened last, in the panel alone: nothing is drilled before the marks are checked
+  if (growth) steps.push({ code: 'growth', ...growth });
   return steps;
 }

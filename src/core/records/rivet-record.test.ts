@@ -41,6 +41,7 @@ const ISSUE = {
     limits: 'standard',
     limitsReference: null,
     keptClosed: null,
+    throughPlastic: null,
     predictedIn3: 0.0046,
     rules: DEFAULT_PROFILE,
     stacks: []

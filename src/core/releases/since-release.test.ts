@@ -54,6 +54,7 @@ const FACTS: Issue['facts'] = {
   limits: 'standard',
   limitsReference: null,
   keptClosed: null,
+  throughPlastic: null,
   predictedIn3: 0.0022,
   rules: DEFAULT_PROFILE,
   stacks: [stackOf(PART)]

@@ -17,6 +17,7 @@ const facts = (changes: Partial<IssuedFacts> = {}): IssuedFacts => ({
   limits: 'standard',
   limitsReference: null,
   keptClosed: null,
+  throughPlastic: null,
   predictedIn3: 0.0022,
   rules: DEFAULT_PROFILE,
   stacks: [],

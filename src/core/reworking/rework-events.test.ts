@@ -43,6 +43,7 @@ const ISSUE = {
     limits: 'standard',
     limitsReference: null,
     keptClosed: null,
+    throughPlastic: null,
     predictedIn3: 0.0022,
     rules: DEFAULT_PROFILE,
     stacks: []

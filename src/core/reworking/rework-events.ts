@@ -56,7 +56,9 @@ const drivenUnknowing = (now: HoleRework | undefined): boolean =>
 const isAsLeft = (now: HoleRework | undefined): now is HoleRework =>
   now?.stage === 'out' ||
   now?.stage === 'ask' ||
-  (now?.stage === 'ready' && now.decision?.rivet != null && !now.steps.includes('drilled'));
+  (now?.stage === 'ready' &&
+    (now.decision?.rivet ?? null) !== null &&
+    !now.steps.includes('drilled'));
 
 const OUT_OF_ORDER = (hole: number) => notPossible('hole', { code: 'rework-order', hole });
 

@@ -1,4 +1,4 @@
-import { flushAt } from '../check/flush-at.ts';
+import { flushAt } from '../issue/flush-at.ts';
 import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
 import type { HoleRework } from './rework-state.ts';
 import type { ReworkStep } from './rework-moves.ts';

@@ -52,6 +52,7 @@ export const Told = z.discriminatedUnion('code', [
     tool: z.string().nullable()
   }),
   z.strictObject({ code: z.literal('kept-closed'), by: z.string() }),
+  z.strictObject({ code: z.literal('through-plastic'), by: z.string() }),
   z.strictObject({ code: z.literal('steps-open'), done: z.number().int(), of: z.number().int() }),
   z.strictObject({ code: z.literal('steps-unknown') }),
   z.strictObject({ code: z.literal('changed-since'), revision: z.number().int() }),
@@ -252,6 +253,9 @@ export function missingToSign(matter: SignedMatter): Missing {
         })
       }),
       ...settings.map((setting): Told => ({ code: 'setting-open', ...setting })),
+      ...(issue.facts.throughPlastic === null
+        ? []
+        : [{ code: 'through-plastic' as const, by: issue.facts.throughPlastic }]),
       ...(issue.facts.keptClosed === null
         ? []
         : [{ code: 'kept-closed' as const, by: issue.facts.keptClosed }]),

@@ -59,7 +59,11 @@ const rework = (hole: number, stage: HoleRework['stage']): HoleRework =>
 const HOLES = [1, 2, 3].map((number) => ({ number }) as IssuedHole);
 const seen = (...events: HoleEvent[]) => holeStates([1, 2, 3], events);
 const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
-  issue: { facts: { keptClosed: null } as IssuedFacts, holes: HOLES, heldOpen: [] },
+  issue: {
+    facts: { keptClosed: null, throughPlastic: null } as IssuedFacts,
+    holes: HOLES,
+    heldOpen: []
+  },
   drive: { ...NOT_DRIVEN, holes: new Map([1, 2, 3].map((hole) => [hole, driven()])) },
   states: seen(look(1), look(2), look(3)),
   rework: NO_REWORK,
@@ -111,7 +115,7 @@ describe('what is missing before a signature', () => {
 
   it('asks for other eyes where a tap came in after its driver’s own look', () => {
     const facts = (checking: string) =>
-      ({ keptClosed: null, rules: { checking } }) as unknown as IssuedFacts;
+      ({ keptClosed: null, throughPlastic: null, rules: { checking } }) as unknown as IssuedFacts;
     const drive = { ...NOT_DRIVEN, holes: new Map([[2, driven({ people: ['ilse'] })]]) };
     const states = seen(
       look(1, { person: 'ilse' }),
@@ -140,7 +144,10 @@ describe('what is missing before a signature', () => {
     const { must, told } = missingToSign(
       matter({
         issue: {
-          facts: { keptClosed: 'Ilse, sheet 2' } as IssuedFacts,
+          facts: {
+            keptClosed: 'Ilse, sheet 2',
+            throughPlastic: 'sleeves, sheet QR-3'
+          } as IssuedFacts,
           holes: HOLES,
           heldOpen: [{ number: 9, reason: 'latch' } as IssuedHole & { reason: string }]
         },
@@ -167,6 +174,7 @@ describe('what is missing before a signature', () => {
       'earlier-rework',
       'expired',
       'setting-open',
+      'through-plastic',
       'kept-closed',
       'steps-open',
       'changed-since',

@@ -1,7 +1,7 @@
 import type { FindingLimits } from '../../core/check/finding-limits.ts';
 import type { FlushLimits } from '../../core/check/flush-look.ts';
 import type { CannotTell } from '../../core/check/head-judged.ts';
-import type { HeadSeat } from '../../core/check/head-judged.ts';
+import type { HeadSeat } from '../../core/issue/flush-at.ts';
 import type { Cause } from '../../core/check/head-causes.ts';
 import type { NextHead } from '../../core/check/next-head.ts';
 import type { Finding, Look, LookVerdict, Place, SeenFlag } from '../../core/check/findings.ts';

@@ -103,6 +103,8 @@ export function toldInWords(told: Told): string {
         : `The setting of ${told.tool} for ${told.part} was never released by its first heads`;
     case 'kept-closed':
       return `Not taken apart after drilling; chips and burrs accepted by: ${told.by}`;
+    case 'through-plastic':
+      return `Solid rivets through plastic: ${told.by}`;
     case 'steps-open':
       return `${told.of - told.done} of ${told.of} steps before driving are not ticked off`;
     case 'steps-unknown':

@@ -190,7 +190,9 @@ export function warningInWords(
     case 'solid-in-plastic':
       return written(
         'A solid rivet swells in the plastic’s hole and cracks it',
-        'Through a clear panel people use a sleeve under the rivet, a screw, or a pulled rivet with its washer. Which of them is the approved data’s word, or its holder’s.'
+        said.by === ''
+          ? 'Use a sleeve, a screw, or a blind rivet with a washer, as approved data specify. Enter at Size how it is done and by whose word.'
+          : `Written choice: ${said.by}.`
       );
     case 'washer-needed':
       return written(

@@ -16,6 +16,8 @@ export const { read, entered } = schemasOf(
     frameIn: sizeIn("the frame strip's width"),
     /** along each side from the corner; no rivet of the side lies on it */
     bracketIn: orUsual(lengthIn("the corner bracket's leg", { least: 0, most: 60 }), 0),
+    /** by whose word solid rivets go through the plastic, and how: sleeves, washers */
+    plasticReason: z.string().max(120, 'a reason is at most 120 characters'),
     deltaTC: orUsual(written('the temperature difference in °C', { least: 0, most: 150 }), 60),
     topCount: sideCount,
     bottomCount: sideCount,

@@ -27,6 +27,7 @@ export const panel = defineKind({
     heightIn: '',
     frameIn: '',
     bracketIn: '',
+    plasticReason: '',
     deltaTC: '',
     topCount: '',
     bottomCount: '',
@@ -43,7 +44,13 @@ export const panel = defineKind({
         ['acrylic', 'Acrylic'],
         ['polycarbonate', 'Polycarbonate']
       ]),
-      plain('deltaTC', 'Coldest to hottest, °C', '60', '60 °C')
+      plain('deltaTC', 'Coldest to hottest, °C', '60', '60 °C'),
+      {
+        ask: 'text',
+        key: 'plasticReason',
+        label: 'Solid rivets through the plastic: how, and by whose word?',
+        placeholder: 'sleeves, data and person'
+      }
     ],
     'lay-out': [
       EDGE,
@@ -59,6 +66,7 @@ export const panel = defineKind({
     heightIn: 'height',
     frameIn: 'frame strip',
     bracketIn: 'corner bracket',
+    plasticReason: 'how solid rivets go through the plastic',
     deltaTC: 'temperature difference',
     topCount: 'rivets, top',
     bottomCount: 'rivets, bottom',

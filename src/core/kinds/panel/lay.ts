@@ -16,8 +16,11 @@ import { panelDims, panelFigures } from './figures.ts';
 import { panelGeometry, type PanelGeometry } from './geometry.ts';
 import { CLEAR_PANEL, panelName, panelParts } from './parts.ts';
 
-const cautions = ({ growth: { needsWasher, coverIn } }: PanelGeometry): KindLayout['warnings'] => [
-  { level: 'attention', said: { code: 'solid-in-plastic' } },
+const cautions = (
+  { growth: { needsWasher, coverIn } }: PanelGeometry,
+  by: string
+): KindLayout['warnings'] => [
+  { level: by === '' ? 'stop' : 'attention', said: { code: 'solid-in-plastic', by } },
   ...(needsWasher
     ? [
         {
@@ -82,7 +85,7 @@ export function layPanel(joint: Panel, context: LayContext): LaidKind {
       pitchIn: Math.max(...sides.map(({ along }) => along.pitchIn)),
       transverseIn: null,
       work,
-      warnings: cautions(geometry)
+      warnings: cautions(geometry, joint.plasticReason.trim())
     },
     work
   );

@@ -18,7 +18,8 @@ describe('the list of doors', () => {
   it('asks for a right of every stream of events', () => {
     expect(Object.keys(STREAM_ASKS).sort()).toEqual([...KEPT_STREAMS.keys()].sort());
     expect(asks('/api/events/[stream]/[[subject=id]]', 'POST', { stream: 'sign' })).toBe('sign');
-    expect(asks('/api/events/[stream]/[[subject=id]]', 'POST', { stream: 'no-such' })).toBeNull();
+    for (const stream of ['no-such', 'constructor', 'toString', '__proto__'])
+      expect(asks('/api/events/[stream]/[[subject=id]]', 'POST', { stream })).toBeNull();
   });
 
   it('lets nobody through what it does not have', () => {

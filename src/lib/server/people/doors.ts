@@ -92,5 +92,8 @@ export function asks(
   if (route === null) return null;
   const reading = method === 'HEAD' || method === 'OPTIONS' ? 'GET' : method;
   const asked = DOORS[route]?.[reading as Method];
-  return asked === BY_STREAM ? (STREAM_ASKS[params['stream'] ?? ''] ?? null) : (asked ?? null);
+  if (asked !== BY_STREAM) return asked ?? null;
+  const stream = params['stream'] ?? '';
+  // no stream is called as what every object has
+  return Object.hasOwn(STREAM_ASKS, stream) ? (STREAM_ASKS[stream] ?? null) : null;
 }

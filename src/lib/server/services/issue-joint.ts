@@ -42,6 +42,7 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
     limitsReference: definition.ownHeads ? definition.headsReason.trim() : null,
     rules,
     keptClosed: definition.closed ? definition.closedReason : null,
+    throughPlastic: definition.kind === 'panel' ? definition.plasticReason.trim() : null,
     predictedIn3: first.head.ok ? first.head.result.volumeIn3 : null,
     stacks: stacks.flatMap(({ name, dash, length, hole, dimpledThrough, wide }) =>
       length.ok

@@ -7,7 +7,7 @@
   import type { ShopPlate } from '$core/devices/shop-plate.ts';
   import { comesTo } from '$core/check/hole-events.ts';
   import { looksAsked, Place, type SeenFlag } from '$core/check/findings.ts';
-  import { flushAt } from '$core/check/flush-at.ts';
+  import { flushAt } from '$core/issue/flush-at.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import type { CheckDesk } from '$lib/stations/check/check-desk.svelte';
   import CaliperView from '$lib/drawing/head/CaliperView.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Finding, LookVerdict } from '$core/check/findings.ts';
-  import type { HeadSeat } from '$core/check/head-judged.ts';
+  import type { HeadSeat } from '$core/issue/flush-at.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { reportInWords } from '$lib/words/heads';
 

@@ -40,7 +40,7 @@
       <div class:wide={ask.label.length > 24}>
         <LengthField
           label={ask.label}
-          plain={ask.ask === 'number'}
+          plain={ask.ask !== 'length'}
           value={String(valueOf(ask.key) ?? '')}
           placeholder={ask.placeholder ?? ''}
           whenEmpty={notationInWords(ask.whenEmpty ?? '', preferences.lengths)}

@@ -1,16 +1,19 @@
+import { z } from 'zod';
 import { rivetSize } from '../catalog/rivets.ts';
-import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
+import type { IssuedFacts, IssuedHole } from './issue.ts';
 import { FLUSHNESS_LIMITS } from '../rules/flushness.ts';
 import { flushMethod } from '../stack/flush-method.ts';
-import { flushTarget } from '../stack/flush-target.ts';
-import type { FlushLimits } from './flush-look.ts';
-import type { HeadSeat } from './head-judged.ts';
+import { flushTarget, type FlushBand } from '../stack/flush-target.ts';
+
+export const HeadSeat = z.enum(['countersunk', 'dimpled']);
+/** What a flush head lies in: a countersink in its sheet, or a dimple. */
+export type HeadSeat = z.infer<typeof HeadSeat>;
 
 /** How flush the head of one hole is to stand, and what it lies in. */
 export interface FlushAt {
   /** null in issues made before a hole's sheets were frozen */
   seat: HeadSeat | null;
-  limits: FlushLimits;
+  limits: Pick<FlushBand, 'lowIn' | 'highIn'>;
 }
 
 /**
