@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { rivetSize } from '../src/core/catalog/rivets.ts';
 import type { SeenFlag } from '../src/core/check/findings.ts';
 import type { CheckedHead } from '../src/core/check/hole-look.ts';
-import type { DriveMove } from '../src/core/driving/drive-events.ts';
+import type { DriveMove } from '../src/core/driving/drive-move.ts';
 import { predictedHeadIn3, type Issue, type IssuedHole } from '../src/core/issue/issue.ts';
 import type { ReworkMove } from '../src/core/reworking/rework-moves.ts';
 import { toldKey } from '../src/core/signing/missing.ts';

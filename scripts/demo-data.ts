@@ -5,7 +5,7 @@ import { newJoint } from '../src/core/kinds/new-joint.ts';
 import { newSheet } from '../src/core/joint/sheets.ts';
 import { DEFAULT_PROFILE } from '../src/core/rules/profile.ts';
 import type { StockMove } from '../src/core/stock/stock.ts';
-import type { DriveMove } from '../src/core/driving/drive-events.ts';
+import type { DriveMove } from '../src/core/driving/drive-move.ts';
 import type { CheckedHead } from '../src/core/check/hole-look.ts';
 import type { SeenFlag } from '../src/core/check/findings.ts';
 import type { Database } from '../src/lib/server/db/connect.ts';

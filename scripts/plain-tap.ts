@@ -1,4 +1,4 @@
-import type { DriveMove } from '../src/core/driving/drive-events.ts';
+import type { DriveMove } from '../src/core/driving/drive-move.ts';
 import type { Unstamped } from '../src/core/events/stream.ts';
 
 /** A rivet of no cold batch, driven by one hand, with no look at its head. */

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { ColdMove } from '../../src/core/driving/cold-events.ts';
-import { driveStream, DriveMove, NOT_DRIVEN } from '../../src/core/driving/drive-events.ts';
+import { driveStream, NOT_DRIVEN } from '../../src/core/driving/drive-events.ts';
+import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { StockMove } from '../../src/core/stock/stock.ts';
 import { rowsOf } from '../../src/lib/server/db/work.ts';

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { HoleLook } from '../../src/core/check/hole-look.ts';
-import { DriveMove } from '../../src/core/driving/drive-events.ts';
+import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import type { Issue } from '../../src/core/issue/issue.ts';
 import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';

@@ -6,7 +6,7 @@ import { holeEvents } from '../../src/lib/server/events/hole-events.ts';
 import { eventsOf } from '../../src/lib/server/events/read.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { randomUUID } from 'node:crypto';
-import { DriveMove } from '../../src/core/driving/drive-events.ts';
+import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import { HoleLook } from '../../src/core/check/hole-look.ts';
 import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
 import type { Issue } from '../../src/core/issue/issue.ts';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { DriveMove } from '../../src/core/driving/drive-events.ts';
+import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { isAway } from '../../src/lib/server/db/away.ts';
 import { rowsOf, rowsSought } from '../../src/lib/server/db/work.ts';

@@ -3,10 +3,10 @@ import {
   driveStream,
   NOT_DRIVEN,
   type DriveEvent,
-  type DriveMove,
   type DriveState,
   type DriveSubject
 } from '../../src/core/driving/drive-events.ts';
+import { type DriveMove } from '../../src/core/driving/drive-move.ts';
 
 /** A small issue of three rivets and a hole that is held open, and what is logged while it is driven. */
 export const BATCH = '6b1f6e0e-93ad-4d5a-9c3c-0a54c1f2a001';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { onTheirWay, takeOutAdvice } from './cold-plan.ts';
-import type { DriveMove } from './drive-events.ts';
+import type { DriveMove } from './drive-move.ts';
 
 describe('how many to take out of the cold', () => {
   it('is what is driven until they are due, and no more than are open', () => {

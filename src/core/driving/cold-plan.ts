@@ -2,7 +2,7 @@ import { answer, num, notPossible, workLine, type Answer } from '../answer.ts';
 import { alloyFacts } from '../catalog/alloys.ts';
 import type { Alloy } from '../schema/fields.ts';
 import { floorTo } from '../units/tolerance.ts';
-import type { DriveMove } from './drive-events.ts';
+import type { DriveMove } from './drive-move.ts';
 
 /**
  * How many rivets to take out of the cold at once: as many as are driven at one's own pace until they are due, and no more

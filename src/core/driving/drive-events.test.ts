@@ -12,13 +12,8 @@ import {
 } from '../../../tests/support/drive-log.ts';
 import type { Unstamped } from '../events/stream.ts';
 import type { ReworkState } from '../reworking/rework-state.ts';
-import {
-  driveStream,
-  expiredHoles,
-  type DriveEvent,
-  type DriveMove,
-  type HoleDriven
-} from './drive-events.ts';
+import { driveStream, expiredHoles, type DriveEvent, type HoleDriven } from './drive-events.ts';
+import { type DriveMove } from './drive-move.ts';
 
 describe('the log of driving', () => {
   it('freezes what was put in, and never takes a hole that is held open', () => {

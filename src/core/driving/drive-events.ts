@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { answer, notPossible, type Answer } from '../answer.ts';
 import { alloyFacts } from '../catalog/alloys.ts';
 import { CLOCK_SLACK_MS } from '../events/clock-slack.ts';
-import { CarriedFrom, defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
+import { defineStream, type Recorded } from '../events/stream.ts';
 import type { Issue } from '../issue/issue.ts';
 import {
   asReworked,
@@ -11,78 +11,11 @@ import {
   sinceOf,
   type ReworkState
 } from '../reworking/rework-state.ts';
-import { DrivingAccess } from './access.ts';
+import type { DrivingAccess } from './access.ts';
+import { DriveMove, type QuickLook } from './drive-move.ts';
 import { coldBatch } from '../drive/cold-batch.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';
 import type { RivetLot } from './rivet-lots.ts';
-
-/** A quick look at a head just driven: good, more of it, or somebody looks again. */
-export const QuickLook = z.enum(['good', 'more', 'again']);
-export type QuickLook = z.output<typeof QuickLook>;
-
-const MOST_HOLES = 100_000;
-const hole = z.int().min(1);
-
-export const DriveMove = z.discriminatedUnion('kind', [
-  z.strictObject({
-    ...MOVE_STAMP,
-    kind: z.literal('driven'),
-    hole,
-    quick: QuickLook.nullable().default(null),
-    /** the cold batch that it came from */
-    batch: z.uuid().nullable().default(null),
-    /** who held the gun and who the bar, where two drove it */
-    hands: z.strictObject({ gun: z.uuid(), bar: z.uuid() }).nullable().default(null),
-    /** why it was driven although its batch had expired */
-    late: z.string().trim().max(160).default(''),
-    /** taken over from an earlier release */
-    carried: CarriedFrom.optional()
-  }),
-  z.strictObject({ ...MOVE_STAMP, kind: z.literal('looked'), hole, quick: QuickLook }),
-  /** a tap taken back: it was not driven */
-  z.strictObject({ ...MOVE_STAMP, kind: z.literal('undriven'), hole }),
-  z.strictObject({
-    ...MOVE_STAMP,
-    kind: z.literal('ordered'),
-    school: z.enum(['flat', 'sequence']),
-    /** an order of one's own; null: the school's */
-    order: z.array(hole).max(MOST_HOLES).nullable()
-  }),
-  /** its diameter by a circle laid round it in a camera’s picture */
-  z.strictObject({
-    ...MOVE_STAMP,
-    kind: z.literal('seen'),
-    hole,
-    diameterIn: z.number().positive().max(10),
-    plusMinusIn: z.number().positive().max(10),
-    camera: z.string().trim().max(60),
-    /** of a camera that does not exist: practice */
-    simulated: z.boolean()
-  }),
-  z.strictObject({ ...MOVE_STAMP, kind: z.literal('placed'), access: DrivingAccess }),
-  /** rivets driven as received come from this lot from now on */
-  z.strictObject({
-    ...MOVE_STAMP,
-    kind: z.literal('loaded'),
-    part: z.string().min(1).max(60),
-    lot: z.string().trim().min(1).max(60)
-  }),
-  /** what was not met, and why it is driven all the same */
-  z
-    .strictObject({
-      ...MOVE_STAMP,
-      kind: z.literal('objected'),
-      key: z
-        .string()
-        .max(120)
-        .regex(/^(steps|(no-way|setting) .+)$/, 'what is not met is named by its key'),
-      answer: z.enum(['done', 'not-needed', 'reason']),
-      why: z.string().trim().max(200).default('')
-    })
-    .refine(({ answer, why }) => answer !== 'reason' || why !== '', 'a reason says why')
-]);
-/** What a page sends while an issue is driven. */
-export type DriveMove = z.output<typeof DriveMove>;
 
 export const DriveFrozen = z.strictObject({
   /** what was put into the hole; null where the move is none of a rivet's */

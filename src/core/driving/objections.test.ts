@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { DriveMove, driveStream } from './drive-events';
+import { driveStream } from './drive-events';
+import { DriveMove } from './drive-move';
 import { objectionKey, objections } from './objections';
 
 const PART = 'MS20470AD4-5';

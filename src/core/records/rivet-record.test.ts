@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { HoleLook } from '../check/hole-look';
 import type { HoleEvent } from '../check/hole-events';
-import { DriveMove, type DriveEvent } from '../driving/drive-events';
+import { type DriveEvent } from '../driving/drive-events';
+import { DriveMove } from '../driving/drive-move';
 import type { Issue } from '../issue/issue';
 import { reworkStream, type ReworkEvent } from '../reworking/rework-events';
 import { NO_REWORK } from '../reworking/rework-state';

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { HeadJudged } from '../check/head-judged.ts';
 import { HoleLook } from '../check/hole-look.ts';
-import { DriveFrozen, DriveMove } from '../driving/drive-events.ts';
+import { DriveFrozen } from '../driving/drive-events.ts';
+import { DriveMove } from '../driving/drive-move.ts';
 import { IssuedFacts, IssuedRoom } from '../issue/issue.ts';
 import { ReworkFrozen } from '../reworking/rework-events.ts';
 import { ReworkMove } from '../reworking/rework-moves.ts';

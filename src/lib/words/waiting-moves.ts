@@ -1,6 +1,6 @@
 import { OBJECTION_ANSWERS, objectionNamed } from './objections.ts';
 import { HoleLook } from '../../core/check/hole-look.ts';
-import { DriveMove } from '../../core/driving/drive-events.ts';
+import { DriveMove } from '../../core/driving/drive-move.ts';
 import { ReadyMove } from '../../core/ready/progress.ts';
 import { ReworkMove } from '../../core/reworking/rework-moves.ts';
 import { FINDING_NAMES } from './heads.ts';

@@ -3,7 +3,6 @@ import { alloyFacts } from '$core/catalog/alloys.ts';
 import {
   driveStream,
   type DriveEvent,
-  type DriveMove,
   type DriveFrozen,
   expiredHoles,
   hitsOf,
@@ -11,9 +10,9 @@ import {
   type DriveSubject,
   type HeadSeen,
   type HoleDriven,
-  type ObjectionAnswer,
-  type QuickLook
+  type ObjectionAnswer
 } from '$core/driving/drive-events.ts';
+import { type DriveMove, type QuickLook } from '$core/driving/drive-move.ts';
 import type { DrivingAccess } from '$core/driving/access.ts';
 import { drivingHolders } from '$core/driving/driving-holders.ts';
 import { objectionKey, type Objection } from '$core/driving/objections.ts';
