@@ -13,6 +13,17 @@ function report(diameterIn: number, heightIn: number, predictedIn3: number | nul
   return headReport(read.data, predictedIn3, row);
 }
 
+describe('what is done now', () => {
+  it('is never a good head’s word where its verdict is another, finding or none', () => {
+    const now = (verdict: 'accept' | 'replace' | 'refer') =>
+      reportInWords({ reasons: [], findings: [] }, inInches, verdict).doNow;
+    expect(now('accept')[0]).toContain('Good head');
+    // its batch had expired: its figures find nothing
+    expect(now('replace')).toEqual(['Drill it out and replace it.']);
+    expect(now('refer')).toEqual(['Refer to engineering.']);
+  });
+});
+
 describe('what is said of flushness', () => {
   const notes = (seat: HeadSeat | null) =>
     (['not-flush-high', 'not-flush-low'] as const).map((finding) => findingNote(finding, seat));

@@ -208,6 +208,18 @@ describe('what a new release takes over', () => {
     expect(since.again).toEqual([{ hole: 1, was: 1, why: 'other-limits', inIt: true }]);
   });
 
+  it('is a flush head without its look where it may stand otherwise', () => {
+    const flush = { ...FACTS, head: 'countersunk' as const };
+    const before = earlier({ taps: DRIVEN, looks: [[9, 1]] }, { ...ISSUE, facts: flush });
+    const looksUnder = (flushness: 'two-proud' | 'three-proud') =>
+      takeOver(before, {
+        facts: { ...flush, rules: { ...DEFAULT_PROFILE, flushness } },
+        holes: [hole(1)]
+      }).looks.length;
+    expect(looksUnder('two-proud')).toBe(1);
+    expect(looksUnder('three-proud')).toBe(0);
+  });
+
   const REPLACED: [number, object][] = [
     [10, { kind: 'out', hole: 2, school: 'under-shank', how: 'plain' }],
     [11, { kind: 'measured', hole: 2, widestIn: 0.137, seen: [] }]
@@ -320,7 +332,7 @@ describe('what a new release takes over', () => {
     expect(taps).toMatchObject([{ hole: 1, batch: null }]);
   });
 
-  it('takes over the last tap that put the rivet in, with where it was logged first', () => {
+  it('takes over every blow at the rivet that is in, with where it was logged first', () => {
     const before = earlier({
       taps: [
         [1, 1],
@@ -329,8 +341,11 @@ describe('what a new release takes over', () => {
       looks: [[9, 1]]
     });
     const { taps, looks } = takeOver(before, { facts: FACTS, holes: [hole(1)] });
-    expect(taps).toHaveLength(1);
-    expect(taps[0]).toMatchObject({ at: new Date(BEGAN + 5 * 60_000).toISOString(), batch: null });
+    // whoever held a tool at it did, not only the last
+    expect(taps.map(({ at, batch }) => [at, batch])).toEqual([
+      [new Date(BEGAN + 60_000).toISOString(), null],
+      [new Date(BEGAN + 5 * 60_000).toISOString(), null]
+    ]);
     expect(taps[0]?.carried).toEqual({ issue: ISSUE.id, release: 1, hole: 1 });
     // taken over once more it still says where it was driven
     const first = { issue: '0d5bb3a2-3a4e-4c36-9f0e-0a5a3a3b1c99', release: 1, hole: 7 };

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import type { HoleEvent, HoleState } from '../check/hole-events.ts';
-import type { DriveEvent, DriveState } from '../driving/drive-events.ts';
+import type { DriveEvent, DriveState, HoleDriven } from '../driving/drive-events.ts';
 import { rivetOfHole } from '../driving/rivet-of-hole.ts';
+import { flushAt } from '../issue/flush-at.ts';
 import type { Issue, IssuedFacts, IssuedHole } from '../issue/issue.ts';
 import { ReplacedRivet } from '../reworking/replaced-rivet.ts';
 import { asReworked, type HoleRework, type ReworkState } from '../reworking/rework-state.ts';
@@ -70,6 +71,21 @@ export interface EarlierRelease {
 
 type Tap = Extract<DriveEvent, { kind: 'driven' }>;
 
+/** The blows at the rivet that is in a hole, first to last; taken back ones are none. */
+function blowsAt(
+  driven: HoleDriven | undefined,
+  driving: readonly DriveEvent[],
+  hole: number
+): Tap[] {
+  const at = new Set<string>();
+  for (let one = driven?.driven ? driven : null; one; one = one.before) at.add(one.hitAt);
+  return driving
+    .filter(
+      (event): event is Tap => event.kind === 'driven' && event.hole === hole && at.has(event.at)
+    )
+    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+}
+
 /** A new release as it takes over what stays as it was. */
 export interface TakenOver {
   facts: IssuedFacts;
@@ -118,6 +134,14 @@ export function takeOver(earlier: EarlierRelease, next: Pick<Issue, 'facts' | 'h
   const present = asReworked(issue, rework);
   const facts: IssuedFacts = { ...next.facts, stacks: [...next.facts.stacks] };
   const sameLimits = issue.facts.limits === facts.limits && issue.facts.head === facts.head;
+  const sameFlush = (was: IssuedHole, now: IssuedHole): boolean => {
+    const [before, after] = [flushAt(issue.facts, was), flushAt(facts, now)];
+    if (before === null || after === null) return before === after;
+    return (
+      looksSame(before.limits.lowIn, after.limits.lowIn) &&
+      looksSame(before.limits.highIn, after.limits.highIn)
+    );
+  };
   const taken: TakenOver = {
     facts,
     holes: [],
@@ -140,22 +164,18 @@ export function takeOver(earlier: EarlierRelease, next: Pick<Issue, 'facts' | 'h
 
   const carry = (now: IssuedHole, was: IssuedHole): void => {
     const from = { issue: issue.id, release: issue.number, hole: was.number };
-    const hit = drive.holes.get(was.number);
-    const tap = driving.findLast(
-      (event): event is Tap =>
-        event.kind === 'driven' && event.hole === was.number && event.at === hit?.hitAt
-    );
-    // its batch is counted where it was driven
-    if (hit?.driven && tap)
+    // every blow that counts: whoever held a tool at it did, not only the last; its batch is counted where it was driven
+    for (const tap of blowsAt(drive.holes.get(was.number), driving, was.number))
       taken.taps.push({ ...tap, hole: now.number, batch: null, carried: tap.carried ?? from });
-    const look = sameLimits ? (states.get(was.number)?.last ?? null) : null;
+    const sameHere = sameLimits && sameFlush(was, { ...now, dash: was.dash });
+    const look = sameHere ? (states.get(was.number)?.last ?? null) : null;
     if (look) taken.looks.push({ ...look, hole: now.number, carried: look.carried ?? from });
     since.carried.push({ hole: now.number, was: was.number, looked: look !== null });
     if (!look)
       since.again.push({
         hole: now.number,
         was: was.number,
-        why: sameLimits ? 'not-looked-at' : 'other-limits',
+        why: sameHere ? 'not-looked-at' : 'other-limits',
         inIt: true
       });
   };

@@ -144,6 +144,14 @@ function reasonInWords(said: ReasonSaid, seat: HeadSeat | null, length: WriteLen
   return `${measured}, inside ${both(lowD)} to ${both(highD)}`;
 }
 
+/** What now where no finding says so: a good head, or one that its batch or somebody’s word condemns. */
+const WITHOUT_FINDING: Record<Exclude<LookVerdict, 'measure'>, string> = {
+  accept: `Good head: nominal is 1.5 D wide, ${NOMINAL_HEIGHT_D} D high.`,
+  'drive-more': 'Drive it further.',
+  replace: 'Drill it out and replace it.',
+  refer: 'Refer to engineering.'
+};
+
 /** Why a head is judged as it is, and what now: nothing for a good one, except where a wide one passes on a condition. */
 export const reportInWords = (
   { reasons, findings }: Pick<HeadReport, 'reasons' | 'findings'>,
@@ -156,7 +164,7 @@ export const reportInWords = (
     verdict === 'measure'
       ? ['Measure it again, with calipers where one gets at it. Never drill it out on this word.']
       : findings.length === 0
-        ? [`Good head: nominal is 1.5 D wide, ${NOMINAL_HEIGHT_D} D high.`]
+        ? [WITHOUT_FINDING[verdict]]
         : [...new Set(findings.map((finding) => findingNote(finding, seat).remedy))].map(
             (remedy) => `${sentence(remedy)}.`
           )
