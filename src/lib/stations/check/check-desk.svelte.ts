@@ -104,7 +104,10 @@ export class CheckDesk {
           this.type(hole, {
             diameter: String(look.diameterIn),
             height: String(look.heightIn),
-            flags
+            flags,
+            how: look.how ?? 'caliper',
+            plusMinus: look.plusMinus === undefined ? '' : String(look.plusMinus.diameterIn),
+            simulated: look.simulated ?? false
           });
         else if (look.kind === 'gauged') {
           const { fitsOver, touchesSheet, upperFits, upperTouches } = look;

@@ -94,6 +94,44 @@ describe('looking at heads at one desk', () => {
     expect(desk.typedFor(2)).toMatchObject({ diameter: '0.24', height: '' });
   });
 
+  it('stays practice through a refusal, also of a look that was typed before this page was loaded', async () => {
+    const desk = deskOf();
+    server.refuse = { status: 422, message: 'you drove it' };
+    // as the page finds it waiting: nobody here knows what was typed
+    desk.desk.add({
+      ...{ kind: 'checked', hole: 1, diameterIn: 0.234, heightIn: 0.078, flags: [] },
+      ...{ how: 'print', plusMinus: { diameterIn: 0.001, heightIn: 0.001 }, simulated: true }
+    });
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(desk.typedFor(1)).toMatchObject({
+      ...GOOD,
+      ...{ how: 'print', plusMinus: '0.001', simulated: true }
+    });
+  });
+
+  it('asks for a height that fits the sheet’s flat before it is recorded, where the stack is dimpled', async () => {
+    const dimpled = smallIssue('MS20426AD5-6');
+    dimpled.facts.head = 'countersunk';
+    dimpled.facts.stacks = [
+      {
+        ...{ name: '', dash: 5, partNumber: 'MS20426AD5-6', lengthIn: 0.375, holeIn: 0.159 },
+        ...{ dimpledThrough: true, raisedIn: 0, wideIn3: 0 }
+      }
+    ];
+    const desk = new CheckDesk(dimpled, [], () => NO_REWORK);
+    desks.push(desk);
+    // 0.133 from the flat is 0.078 from the dimple: the head of dash 5 is 0.055 high
+    await record(desk, 1, { diameter: '0.234', height: '0.133' });
+    expect(desk.datumAsked(1)?.dimpleIn).toBeCloseTo(0.078, 12);
+    expect(server.stored).toEqual([]);
+    await record(desk, 1, { fromDimple: true });
+    expect(server.stored[0]).toMatchObject({ heightIn: 0.133 });
+    // another figure is asked about anew
+    await record(desk, 2, { diameter: '0.234', height: '0.133' });
+    desk.type(2, { height: '0.134' });
+    expect(desk.datumAsked(2)).not.toBeNull();
+  });
+
   it('asks for a look where a head passes on a condition, and sends that it was looked at', async () => {
     const desk = deskOf();
     // 1.86 D wide and not low: good if it sits straight and the sheets are flat

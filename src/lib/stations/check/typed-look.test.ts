@@ -27,6 +27,14 @@ describe('a look as typed', () => {
     });
   });
 
+  it.each<Partial<TypedLook>>([{}, { how: 'print', plusMinus: '0.001' }])(
+    'stays practice where a figure came from a simulated device: %j',
+    (how) => {
+      expect(look({ ...how, simulated: true })).toMatchObject({ simulated: true });
+      expect(look(how)).not.toHaveProperty('simulated');
+    }
+  );
+
   it.each<[string, Partial<TypedLook>]>([
     ['a flushness that is no length', { flush: 'high' }],
     ['a flushness that no head has', { flush: '0.2' }],

@@ -114,6 +114,7 @@ export function lookTyped(
     heightIn,
     how,
     plusMinus: { diameterIn: offIn, heightIn: offIn },
-    ...(looked.length > 0 ? { looked } : {})
+    ...(looked.length > 0 ? { looked } : {}),
+    ...(simulated ? { simulated } : {})
   };
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { SeenInHole } from '$core/reworking/rework-moves.ts';
+  import { flushAt } from '$core/issue/flush-at.ts';
   import { parseLength } from '$core/units/parse-length.ts';
   import { told } from '$core/refusal-said.ts';
   import type { Dash, Head } from '$core/schema/fields.ts';
@@ -44,6 +45,8 @@
   const readings = $derived(rework.state.holes.get(hole)?.readings ?? []);
   const drill = $derived(rivetSize(dash).drill[rework.issued.facts.rules?.drill ?? 'close']);
   const room = $derived(rework.issued.holes.find(({ number }) => number === hole)?.room ?? null);
+  /** of a dimpled hole nothing is asked about a countersink */
+  const dimpled = $derived(flushAt(rework.issued.facts, { dash, room })?.seat === 'dimpled');
   const wrong = (text: string) =>
     text.trim() !== '' && valueOf(text) === null
       ? { said: told('no length'), instead: null }
@@ -64,7 +67,7 @@
       problem={wrong(widest)}
       oninput={(text) => typed.type('widest', text)}
     />
-    {#if head === 'countersunk'}
+    {#if head === 'countersunk' && !dimpled}
       <LengthField
         label="Countersink too deep by"
         value={tooDeep}
