@@ -1,6 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { HoleLook } from '../../src/core/check/hole-look.ts';
+import type { DriveEvent } from '../../src/core/driving/drive-events.ts';
 import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import type { Issue } from '../../src/core/issue/issue.ts';
 import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
@@ -11,6 +12,7 @@ import { SignMove } from '../../src/core/signing/sign-events.ts';
 import { rowsOf } from '../../src/lib/server/db/work.ts';
 import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
 import { holeEvents } from '../../src/lib/server/events/hole-events.ts';
+import { eventsOf } from '../../src/lib/server/events/read.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { reworkEvents } from '../../src/lib/server/events/rework-events.ts';
 import { signEvents } from '../../src/lib/server/events/sign-events.ts';
@@ -270,6 +272,32 @@ describe('a signature', () => {
       )
     ).rejects.toThrow('this release is signed');
     await expect(rowsOf(database(), 'delete from signed_records', [])).rejects.toThrow();
+  });
+
+  it('knows what it holds when it is sent once more, and takes nothing of it for new', async () => {
+    const { joint, issue } = await driven();
+    const heads = everyHead(issue);
+    valueOf(await look(issue, ...heads));
+    const [stored] = await eventsOf(database(), driveEvents, issue.id);
+    valueOf(await sign(issue, inspector, { accepted: await toldOf(joint) }));
+    // a device that never heard the answer
+    const again = valueOf(await look(issue, ...heads));
+    expect(again.map(({ frozen }) => frozen.verdict)).toEqual(heads.map(() => 'accept'));
+    const { by, frozen, ...tap } = stored as DriveEvent;
+    expect(by).not.toBe('');
+    expect(frozen.partNumber).not.toBeNull();
+    const tapped = await recordMoves(
+      database(),
+      driveEvents,
+      issue.id,
+      [tap as DriveMove],
+      mechanic
+    );
+    expect(valueOf(tapped)).toHaveLength(1);
+    expect(await eventsOf(database(), driveEvents, issue.id)).toHaveLength(issue.holes.length);
+    // another head under the id of a stored one is still none
+    const other = { ...(heads[0] as HoleLook), heightIn: 0.06 } as HoleLook;
+    expect(whyNot(await look(issue, other))).toBe('conflict');
   });
 
   it('and a look at one moment: the look is in what was signed, or refused', async () => {

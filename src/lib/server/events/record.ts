@@ -141,7 +141,7 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
   for (const id of [...new Set(places ?? [])].sort())
     if (id !== null) opened.set(id, await kept.open(database, id));
   // Asked once everything is held: what another hand has just stored is seen.
-  const before = kept.order === 'locked' ? await knownIds(database, table.name, sent) : NONE;
+  const before = await storedBefore(database, kept, sent, places, opened, sender);
 
   const names = await namesOf(database, sent, sender);
   const rows = sent.map((move, index): ToPut<Move, Frozen> => {
@@ -155,11 +155,7 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
         'a signature is nobody else’s: say that you are here first'
       );
     if (before.has(move.id)) return { move, subjectId: place, frozen: null };
-    // whoever sends did it, where the move names nobody
-    const may = stream.follow(at.subject, at.state, {
-      ...move,
-      person: move.person ?? sender.id
-    });
+    const may = stream.follow(at.subject, at.state, asSentBy(move, sender));
     if (!may.ok) throw refuse(index, 'not-possible', because(may.error));
     if (kept.order === 'locked')
       at.state = stream.project(
@@ -258,6 +254,33 @@ async function refuseWrongClocks(
       `The last entry of this log is dated ${inWords(lastMs - nowMs)} from now: a clock was wrong, or was set back since. What is logged here now would count as older than that one, so it waits in this browser. Set the clocks of this device and of the server right`
     );
 }
+
+/**
+ * Which moves are repeats. Where nothing is held that is asked of the database only once a move would be refused: what is in
+ * the record stays there, whatever has happened since.
+ */
+async function storedBefore<Subject, Move extends Stamped, Frozen, State>(
+  database: Database,
+  { stream, table, order }: KeptStream<Subject, Move, Frozen, State>,
+  sent: readonly Move[],
+  places: readonly (string | null)[] | undefined,
+  opened: ReadonlyMap<string, Opened<Subject, State> | null>,
+  sender: Sender
+): Promise<ReadonlySet<string>> {
+  const wouldBeRefused = (move: Move, index: number): boolean => {
+    const at = opened.get(places?.[index] ?? '');
+    return !!at && !stream.follow(at.subject, at.state, asSentBy(move, sender)).ok;
+  };
+  return order === 'locked' || sent.some(wouldBeRefused)
+    ? knownIds(database, table.name, sent)
+    : NONE;
+}
+
+/** Whoever sends did it, where the move names nobody. */
+const asSentBy = <Move extends Stamped>(move: Move, sender: Sender): Move => ({
+  ...move,
+  person: move.person ?? sender.id
+});
 
 async function knownIds(
   database: Database,
