@@ -1,6 +1,16 @@
 import { BOTTOM_LAP, HULL_PATCH } from '../../scripts/demo-data.ts';
-import { expect, openOwn, saved, test, toStation } from './app.ts';
+import type { Page } from '@playwright/test';
+import { expect, jointOf, openOwn, saved, test, toStation, type App } from './app.ts';
 import { wrongOn } from './readable.ts';
+
+/** Waits until ticks are with the server, and not only kept in this browser. */
+const ticksStored = (page: Page, app: App): Promise<void> =>
+  expect
+    .poll(async () => {
+      const reply = await page.request.get(`${app.url}/api/events/step/${jointOf(page)}`);
+      return ((await reply.json()) as unknown[]).length;
+    })
+    .toBeGreaterThan(0);
 
 test('steps are ticked off, whole or hole by hole, and that survives', async ({ page, app }) => {
   await openOwn(page, app, BOTTOM_LAP, 'make-ready');
@@ -17,7 +27,7 @@ test('steps are ticked off, whole or hole by hole, and that survives', async ({ 
   await expect(page.locator('[data-ticked]')).toHaveCount(2);
   await page.locator('[data-hole="2"]').click();
   await expect(page.locator('[data-ticked]')).toHaveCount(1);
-  await page.waitForLoadState('networkidle');
+  await ticksStored(page, app);
   await page.reload();
   await expect(page.getByTestId('left')).toContainText('2 of 12 steps');
   await expect(page.getByTestId('step-card')).toContainText('1 of 50 holes');
@@ -97,7 +107,7 @@ test('a changed joint asks for another look at what was ticked off', async ({ pa
   await openOwn(page, app, HULL_PATCH, 'make-ready');
   await expect(page.getByTestId('steps')).toContainText('Drill the corner reliefs');
   await page.getByRole('button', { name: 'Tick off: Center punch' }).click();
-  await page.waitForLoadState('networkidle');
+  await ticksStored(page, app);
   await page.goto(page.url().replace(/make-ready$/, 'carry'));
   await page.getByLabel('How wide is the cut-out (or the damage)?').fill('5');
   await page.goto(page.url().replace(/carry$/, 'make-ready'));
@@ -126,7 +136,7 @@ test('a tick that an earlier version kept in this browser is sent', async ({ pag
   }, joint);
   await page.reload();
   await expect(page.getByTestId('left')).toContainText('1 of 12 steps');
-  await page.waitForLoadState('networkidle');
+  await ticksStored(page, app);
   await page.evaluate(() => localStorage.clear());
   await page.reload();
   await expect(page.getByTestId('left')).toContainText('1 of 12 steps');
