@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { FLUSH_LAP } from '../../scripts/demo-data.ts';
-import { expect, openOwn, test, type App } from './app.ts';
+import { jointOf, expect, openOwn, test, type App } from './app.ts';
 
 /** A cage of one's own with a pilot for dash 5; its page is open. */
 async function ownCage(page: Page, app: App, name: string, query = ''): Promise<void> {
@@ -102,7 +102,10 @@ test('a cage is set for a joint’s step, remembered, and looked at again while 
   for (let hole = 1; hole <= 10; hole++) await page.locator(`[data-hole="${hole}"]`).click();
   await expect(page.getByTestId('step-cage')).toContainText('Re-check now: 10 holes');
   await expect(page.getByTestId('step-card')).toContainText('10 of 54 holes; left: 11–54');
-  await page.waitForLoadState('networkidle');
+  const stored = `${app.url}/api/events/step/${jointOf(page)}`;
+  await expect
+    .poll(async () => ((await (await page.request.get(stored)).json()) as unknown[]).length)
+    .toBe(10);
   await page.getByRole('link', { name: 'Re-check', exact: true }).click();
   await expect(page.getByLabel('Holes cut so far')).toHaveValue('10');
   await flushField(page).fill('-0.0007');

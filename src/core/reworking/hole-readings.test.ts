@@ -50,12 +50,16 @@ describe('several readings of one empty hole', () => {
     const bench = opened();
     const narrow = bench.do(2, measure(0.13));
     expect(now(bench)).toMatchObject({ stage: 'ready', rivet: { dash: 4 } });
+    bench.do(2.5, { kind: 'step', hole: 2, step: 'deburred', done: true });
     bench.do(3, measure(0.136));
     expect(now(bench)).toMatchObject({ stage: 'ask', decision: { decision: 'next-size' } });
     bench.do(4, { kind: 'voided', hole: 2, reading: narrow, why: 'calipers not zeroed' });
     expect(now(bench)).toMatchObject({
       stage: 'ready',
       rivet: { dash: 5 },
+      // what was done for the other size is none of this one's
+      toDo: ['drilled', 'deburred', 'cleaned'],
+      steps: [],
       readings: [{ voided: { why: 'calipers not zeroed' } }, { voided: null }]
     });
     // as wide as the one that counts
@@ -164,16 +168,17 @@ describe('steps before a new rivet', () => {
   const FLUSH = { head: 'countersunk', rules: DEFAULT_PROFILE } as const;
   const LARGER = { dash: 4 as const, partNumber: 'MS20426AD4-5', lengthIn: 0.3125, holeIn: 0.1285 };
   const asked = (sheetsIn: number[], rivet: typeof LARGER | null, dash: 3 | 4 = 3) =>
-    stepsAsked(FLUSH, { dash, room: { ...room, sheetsIn } }, { rivet, before: null });
+    stepsAsked(FLUSH, { dash, room: { ...room, sheetsIn } }, rivet);
 
   it('are what the hole needs for its new rivet, a countersink only where its head lies in one', () => {
     expect(asked([0.063, 0.05], LARGER)).toEqual(['drilled', 'deburred', 'cut', 'cleaned']);
     expect(asked([0.025, 0.032], LARGER)).toEqual(['drilled', 'deburred', 'dimpled', 'cleaned']);
     // the same size: nothing is drilled or let in anew
     expect(asked([0.063, 0.05], LARGER, 4)).toEqual(['deburred', 'cleaned']);
-    expect(
-      stepsAsked({ ...FLUSH, head: 'universal' }, hole(1), { rivet: LARGER, before: null })
-    ).toEqual(['deburred', 'cleaned']);
+    expect(stepsAsked({ ...FLUSH, head: 'universal' }, hole(1), LARGER)).toEqual([
+      'deburred',
+      'cleaned'
+    ]);
     expect(asked([0.063, 0.05], null)).toEqual([]);
   });
 });

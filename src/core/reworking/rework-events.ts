@@ -146,7 +146,7 @@ function mayFollow(
         : notPossible('person', { code: 'reading-of-another', by: reading.by });
     }
     case 'step':
-      return now?.stage === 'ready' && stepsAsked(subject.facts, issued, now).includes(move.step)
+      return now?.stage === 'ready' && now.toDo.includes(move.step)
         ? nothing
         : OUT_OF_ORDER(move.hole);
   }
@@ -170,8 +170,12 @@ function settled(
   const given = first?.decided?.rivet ?? null;
   const agree = decision?.rivet && (given === null || given.dash === decision.rivet.dash);
   const rivet = agree ? decision.rivet : given;
+  // what was done for another size is none of this one's
+  const same = rivet?.partNumber === now.rivet?.partNumber;
   return {
     ...common,
+    toDo: hole ? stepsAsked(facts, hole, rivet) : [],
+    steps: same ? now.steps : [],
     stage: decision === null ? 'out' : agree ? 'ready' : 'ask',
     rivet,
     readyAt: rivet === null ? null : first ? Date.parse(first.at) : atMs,
@@ -246,8 +250,12 @@ function after(subject: Layout, state: ReworkState, event: ReworkEvent): ReworkS
       if (asked.hole === null) break;
       const { then } = event;
       if (then.what === 'leave') change(asked.hole, { stage: 'left', leftAt: at });
-      if (then.what === 'rivet')
-        change(asked.hole, { stage: 'ready', rivet: then.rivet, readyAt: at, steps: [] });
+      if (then.what === 'rivet') {
+        const { rivet } = then;
+        const { facts, hole } = beforeRemoval(subject, state, asked.hole);
+        const toDo = hole ? stepsAsked(facts, hole, rivet) : [];
+        change(asked.hole, { stage: 'ready', rivet, readyAt: at, toDo, steps: [] });
+      }
       if (then.what === 'blind')
         change(asked.hole, { stage: 'blind', blind: then.blind, rivet: null, readyAt: at });
       break;

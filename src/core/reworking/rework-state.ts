@@ -22,6 +22,8 @@ export interface HoleRework {
   blind: Blind | null;
   /** every measuring since the last removal */
   readings: readonly HoleReading[];
+  /** what is done at it before the rivet that goes in now */
+  toDo: readonly ReworkStep[];
   /** what was ticked off at it since it was decided what goes in */
   steps: readonly ReworkStep[];
   /** when it was answered that its head stays, ms since 1970: what is found later is another matter */
@@ -159,6 +161,7 @@ export const FRESH: Omit<HoleRework, 'hole'> = {
   rivet: null,
   blind: null,
   readings: [],
+  toDo: [],
   steps: [],
   leftAt: null,
   before: null

@@ -1,22 +1,22 @@
 import { flushAt } from '../issue/flush-at.ts';
 import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
-import type { HoleRework } from './rework-state.ts';
+import type { ReplacedRivet } from './replaced-rivet.ts';
 import type { ReworkStep } from './rework-moves.ts';
 
 /**
  * What is done at a hole before its new rivet goes in. None is done until somebody ticks it.
  *
- * @param hole as released
+ * @param hole as it was before its rivet came out
+ * @param rivet that goes in; null where none does
  * @source handbook 4.4 and 4.7
  */
 export function stepsAsked(
   facts: Pick<IssuedFacts, 'head' | 'rules'>,
   hole: Pick<IssuedHole, 'dash' | 'room'>,
-  { rivet, before }: Pick<HoleRework, 'rivet' | 'before'>
+  rivet: Pick<ReplacedRivet, 'dash'> | null
 ): ReworkStep[] {
   if (rivet === null) return [];
-  const was = before?.rivet?.dash ?? hole.dash;
-  const larger = rivet.dash > was;
+  const larger = rivet.dash > hole.dash;
   const seat = flushAt(facts, { dash: rivet.dash, room: hole.room })?.seat ?? null;
   const letIn: ReworkStep[] =
     larger && facts.head === 'countersunk' ? [seat === 'dimpled' ? 'dimpled' : 'cut'] : [];

@@ -5,7 +5,6 @@ import { expiredHoles, hitsOf, type DriveState } from '../driving/drive-events.t
 import type { Issue } from '../issue/issue.ts';
 import { isAnotherRivet, type SinceRelease } from '../releases/since-release.ts';
 import { drivenInQuestion } from '../reworking/held-back.ts';
-import { stepsAsked } from '../reworking/rework-steps.ts';
 import { emptyHoles, type ReworkState } from '../reworking/rework-state.ts';
 
 const holes = z.array(z.number().int());
@@ -248,8 +247,7 @@ export function missingToSign(matter: SignedMatter): Missing {
         code: 'rework-steps-open',
         holes: issue.holes.flatMap((hole) => {
           const worked = rework.holes.get(hole.number);
-          const open = worked && stepsAsked(issue.facts, hole, worked);
-          return open?.some((step) => !worked?.steps.includes(step)) ? [hole.number] : [];
+          return worked?.toDo.some((step) => !worked.steps.includes(step)) ? [hole.number] : [];
         })
       }),
       ...settings.map((setting): Told => ({ code: 'setting-open', ...setting })),

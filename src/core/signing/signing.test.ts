@@ -187,6 +187,24 @@ describe('what is missing before a signature', () => {
     });
   });
 
+  it('tells the steps at a reworked hole that nobody ticked', () => {
+    const told = (steps: HoleRework['steps']) =>
+      missingToSign(
+        matter({
+          rework: {
+            ...NO_REWORK,
+            holes: new Map([
+              [2, { ...rework(2, 'ready'), toDo: ['drilled', 'deburred', 'cut', 'cleaned'], steps }]
+            ])
+          }
+        })
+      ).told;
+    const open = { code: 'rework-steps-open', holes: [2] };
+    // it is drilled, and its countersink was not cut for the larger head
+    expect(told(['drilled', 'deburred', 'cleaned'])).toContainEqual(open);
+    expect(told(['drilled', 'deburred', 'cut', 'cleaned'])).not.toContainEqual(open);
+  });
+
   it('is accepted as it was told: what changes after asks again', () => {
     const expired = { code: 'expired', holes: [1, 2], reasons: ['no other lot'] } as const;
     const key = toldKey({ ...expired, holes: [1, 2], reasons: ['no other lot'] });

@@ -1,6 +1,5 @@
 <script lang="ts">
   import type { HoleRework } from '$core/reworking/rework-state.ts';
-  import { stepsAsked } from '$core/reworking/rework-steps.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ReworkDesk } from '../rework-desk.svelte';
@@ -14,8 +13,7 @@
   let { rework, now }: Props = $props();
   const workspace = useWorkspace();
   const preferences = usePreferences();
-  const released = $derived(rework.issued.holes.find(({ number }) => number === now.hole));
-  const steps = $derived(released ? stepsAsked(rework.issued.facts, released, now) : []);
+  const steps = $derived(now.toDo);
   const open = $derived(steps.filter((step) => !now.steps.includes(step)).length);
 </script>
 
