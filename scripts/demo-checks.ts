@@ -1,7 +1,7 @@
 /** Heads, rework, questions and a signature of the made-up shop: everything here is invented. */
 import { randomUUID } from 'node:crypto';
 import { rivetSize } from '../src/core/catalog/rivets.ts';
-import type { SeenFlag } from '../src/core/check/findings.ts';
+import { Place, type SeenFlag } from '../src/core/check/findings.ts';
 import type { CheckedHead } from '../src/core/check/hole-look.ts';
 import type { DriveMove } from '../src/core/driving/drive-move.ts';
 import { predictedHeadIn3, type Issue, type IssuedHole } from '../src/core/issue/issue.ts';
@@ -64,7 +64,8 @@ function headOf(
     hole: hole.number,
     diameterIn: rounded(wideIn),
     heightIn: rounded(heightIn),
-    flags
+    flags,
+    ...(flags.length === 0 ? { clean: [...Place.options] } : {})
   };
 }
 
@@ -189,11 +190,21 @@ export async function seedDemoSigned(
   const issue = await released(database, jointId, mechanic, began - 45 * MINUTE_MS);
   const driven = issue.holes.map(({ number }, at) => tap(number, began + at * 35_000));
   must(await recordMoves(database, driveEvents, issue.id, driven, apprentice));
+  // one measures, another looks from the far side: what they saw adds up
   const looks = issue.holes.map((hole, at) => ({
     ...headOf(issue, hole, 0.6 + 0.01 * (at % 3), ORDINARY - 0.01 * (at % 2)),
+    clean: ['shop' as const],
     ...stamp(began + 60 * MINUTE_MS + at * 30_000)
   }));
   must(await recordMoves(database, holeEvents, issue.id, looks, mechanic));
+  const farSide = issue.holes.map(({ number: hole }) => ({
+    kind: 'eyed' as const,
+    hole,
+    flags: [],
+    clean: ['manufactured' as const, 'sheet' as const],
+    ...stamp(began + 110 * MINUTE_MS)
+  }));
+  must(await recordMoves(database, holeEvents, issue.id, farSide, inspector));
   const { missing } = must(await matterOf(database, issue.id));
   const signature: SignMove = {
     ...stamp(began + 120 * MINUTE_MS),

@@ -7,7 +7,7 @@ import { DEFAULT_PROFILE } from '../src/core/rules/profile.ts';
 import type { StockMove } from '../src/core/stock/stock.ts';
 import type { DriveMove } from '../src/core/driving/drive-move.ts';
 import type { CheckedHead } from '../src/core/check/hole-look.ts';
-import type { SeenFlag } from '../src/core/check/findings.ts';
+import { Place, type SeenFlag } from '../src/core/check/findings.ts';
 import type { Database } from '../src/lib/server/db/connect.ts';
 import { driveEvents } from '../src/lib/server/events/drive-events.ts';
 import { holeEvents } from '../src/lib/server/events/hole-events.ts';
@@ -225,6 +225,8 @@ const stockOf = (at: number): StockMove[] =>
     count
   }));
 
+/** Measured, and not looked at from the other side yet. */
+const FAR_SIDE_OPEN: ReadonlySet<number> = new Set([9, 10]);
 /** Heads measured so far on the bottom lap: hole, diameter and height in inches, what the eye saw. */
 /** Of the metal that stands past the sheets there, 0.0024 in³ a head: driven too far or not far enough, it is still there. */
 const MEASURED: [number, number, number, SeenFlag[]][] = [
@@ -307,7 +309,8 @@ export async function seedDemoData(database: Database): Promise<boolean> {
     at: new Date(started + index * MINUTES_BETWEEN_HEADS * 60_000).toISOString(),
     diameterIn,
     heightIn,
-    flags
+    flags,
+    ...(flags.length === 0 && !FAR_SIDE_OPEN.has(hole) ? { clean: [...Place.options] } : {})
   }));
   const driven = issue.holes
     .filter(({ row }) => row === DRIVEN_ROW)

@@ -93,13 +93,9 @@ async function missingRows(database: Database, all: readonly Acknowledged[]): Pr
 async function keptWrongly(database: Database): Promise<string[]> {
   const looks = await rowsOf<{ issue_id: string; hole: number }>(
     database,
-    `with last as (
-       select distinct on (subject_id, hole) subject_id, hole, seq from hole_events e
-       where not exists (select from hole_rework r where r.issue_id = e.subject_id and r.hole = e.hole and r.since_at > e.at)
-       order by subject_id, hole, at desc, seq desc)
-     select last.subject_id as issue_id, last.hole from last
-     left join hole_looks k on k.issue_id = last.subject_id and k.hole = last.hole
-     where k.seq is distinct from last.seq`
+    `select e.subject_id as issue_id, e.hole from hole_events e
+     left join hole_looks k on k.issue_id = e.subject_id and k.hole = e.hole and k.seq = e.seq
+     where k.seq is null`
   );
   const records = await rowsOf<{ issue_id: string; record: unknown; seal: unknown }>(
     database,
@@ -111,7 +107,7 @@ async function keptWrongly(database: Database): Promise<string[]> {
      where s.id is null or r.issue_id is null`
   );
   return [
-    ...looks.map(({ issue_id, hole }) => `last look of ${issue_id} ${hole}`),
+    ...looks.map(({ issue_id, hole }) => `a look at ${issue_id} ${hole}`),
     ...records.flatMap(({ issue_id, record, seal }) =>
       brokenParts(record as Record<string, unknown>, Seal.parse(seal)).map(
         (part) => `seal of ${issue_id}: ${part}`

@@ -185,6 +185,7 @@ type RecordRefusal =
   | { code: 'walls-do-not-taper'; leastIn: number; mostIn: number }
   | { code: 'hole-not-ready' | 'question-open' | 'rivet-is-in'; hole: number }
   | { code: 'reading-of-another'; by: string }
+  | { code: 'lead-decides' }
   | { code: 'rework-order'; hole: number }
   | { code: 'no-room-frozen'; hole: number }
   | { code: 'no-such-referral' }

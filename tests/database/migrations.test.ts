@@ -124,7 +124,8 @@ beforeAll(async () => {
     '0016-only-the-newest-release',
     '0017-audit-chain',
     '0018-as-it-happened',
-    '0019-expired-rivets'
+    '0019-expired-rivets',
+    '0020-looks-that-add-up'
   ]);
 });
 afterAll(async () => {

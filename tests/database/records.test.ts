@@ -226,14 +226,9 @@ describe('issuing and checking', () => {
     ]);
     const [state] = holeStates([7], events).values();
     expect(state).toMatchObject({ last: { diameterIn: 0.19 }, looks: 2 });
-    const verdicts = await rowsOf<{ verdict: string; at: Date }>(
-      database(),
-      'select verdict, at from hole_looks where issue_id = $1 and hole = 7',
-      [issue]
-    );
-    expect(verdicts).toMatchObject([
-      { verdict: events[0]?.frozen.verdict, at: new Date('2026-03-04T10:10:00Z') }
-    ]);
+    // the worst governs, in the lists too
+    const heads = await rowsOf(database(), 'select * from heads_in($1)', [issue]);
+    expect(heads).toEqual([{ hole: 7, verdict: 'replace', looked: true }]);
     // someone who is not of the shop measures nothing
     expect(
       await recordHead(database(), issue, look('2026-03-04T10:20:00Z', 0.19, randomUUID()), other)

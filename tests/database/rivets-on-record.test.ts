@@ -74,6 +74,7 @@ const look = (hole: number, minutes: number, more: object = {}) =>
     diameterIn: 0.188 + hole / 2000,
     heightIn: 0.062,
     flags: [],
+    clean: ['manufactured', 'shop', 'sheet'],
     person: looker.id,
     ...more
   });

@@ -78,6 +78,7 @@ const head = (hole: number, minutes: number, more: object = {}) =>
     diameterIn: 0.19,
     heightIn: 0.062,
     flags: [],
+    clean: ['manufactured', 'shop', 'sheet'],
     ...more
   });
 const look = (issue: Issue, ...looks: HoleLook[]) =>

@@ -88,5 +88,5 @@ it('names what is missing, what is other than it was sent, and what nobody sent'
   expect(twice).toContain(`drive_events ${stranger}`);
   // of the first test: its ledger is another
   expect(twice.some((one) => one.startsWith('revision '))).toBe(true);
-  expect(kept.some((one) => one.startsWith(`last look of ${places.issue.id}`))).toBe(true);
+  expect(kept.some((one) => one.startsWith(`a look at ${places.issue.id}`))).toBe(true);
 });

@@ -55,7 +55,8 @@ const looked = (hole: number, minutes: number) =>
     hole,
     diameterIn: 0.19,
     heightIn: 0.062,
-    flags: []
+    flags: [],
+    clean: ['manufactured', 'shop', 'sheet']
   });
 
 beforeAll(async () => {

@@ -8,6 +8,21 @@ export const LookVerdict = z.enum(['accept', 'measure', 'drive-more', 'replace',
 /** What a look comes to: a verdict, or that it does not tell and the head is measured. */
 export type LookVerdict = z.infer<typeof LookVerdict>;
 
+export const HeadVerdict = z.enum([
+  'accept',
+  'not-complete',
+  'measure',
+  'drive-more',
+  'replace',
+  'refer'
+]);
+/** What every look at a rivet comes to together: a verdict, or good as far as it was looked at, with places missing. */
+export type HeadVerdict = z.infer<typeof HeadVerdict>;
+
+/** Verdicts of a head that cannot stay as it is. */
+const BAD: ReadonlySet<HeadVerdict> = new Set<HeadVerdict>(['drive-more', 'replace', 'refer']);
+export const isBad = (verdict: HeadVerdict): boolean => BAD.has(verdict);
+
 export const MeasuredFinding = z.enum([
   'under-driven',
   'over-driven',

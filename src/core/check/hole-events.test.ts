@@ -5,6 +5,8 @@ import {
   comesTo,
   headsInD,
   holeStates,
+  isDrivenSince,
+  lastBadAt,
   holeStream,
   isMeasured,
   lastShares,
@@ -13,7 +15,11 @@ import {
 } from './hole-events';
 import { CheckedHead } from './hole-look';
 
-const event = (hole: number, diameterIn: number, verdict: 'accept' | 'drive-more'): HoleEvent => ({
+const event = (
+  hole: number,
+  diameterIn: number,
+  verdict: 'accept' | 'drive-more' | 'replace'
+): HoleEvent => ({
   id: `00000000-0000-4000-8000-0000000000${hole}${verdict === 'accept' ? 1 : 2}`,
   kind: 'checked',
   hole,
@@ -39,9 +45,52 @@ describe('where the holes stand', () => {
       [event(1, 0.16, 'drive-more'), event(2, 0.18, 'accept'), event(1, 0.19, 'accept')]
     );
 
-  it('lets the last reading of a hole count and remembers how often it was looked at', () => {
-    expect(states().get(1)).toMatchObject({ looks: 2, last: { diameterIn: 0.19 } });
-    expect(states().get(3)).toEqual({ hole: 3, last: null, looks: 0, expired: false });
+  it('lets the worst look govern and remembers how often it was looked at', () => {
+    expect(states().get(1)).toMatchObject({
+      looks: 2,
+      last: { diameterIn: 0.19 },
+      standing: { verdict: 'drive-more', decisive: { diameterIn: 0.16 } }
+    });
+    expect(states().get(3)).toMatchObject({ last: null, looks: 0, standing: null, expired: false });
+  });
+
+  it('begins anew with each blow, and leaves a look out that was false', () => {
+    const at = (
+      time: string,
+      diameterIn: number,
+      verdict: 'accept' | 'drive-more' | 'replace'
+    ) => ({
+      ...event(1, diameterIn, verdict),
+      id: `${time} ${diameterIn}`,
+      at: `2026-03-04T${time}:00Z`
+    });
+    const looks = [at('10:00', 0.16, 'drive-more'), at('10:10', 0.19, 'accept')];
+    const now = (about: Parameters<typeof holeStates>[2], these: HoleEvent[] = looks) => {
+      const state = holeStates([1], these, about).get(1);
+      return state ? [verdictNow(state), isDrivenSince(state), state.counted.length] : [];
+    };
+    const hit = (time: string) => ({ hitAt: new Map([[1, Date.parse(`2026-03-04T${time}:00Z`)]]) });
+    expect(now({})).toEqual(['drive-more', false, 2]);
+    expect(now(hit('10:05'))).toEqual(['accept', false, 1]);
+    // of one instant the blow came first
+    expect(now(hit('10:10'))).toEqual(['accept', false, 1]);
+    // driven since: it is looked at again, and what no blow mends stays in sight
+    expect(now(hit('10:20'))).toEqual(['measure', true, 0]);
+    expect(now(hit('10:20'), [at('10:00', 0.3, 'replace')])).toEqual(['replace', true, 0]);
+    expect(now({ voided: new Set(['10:00 0.16']) })).toEqual(['accept', false, 1]);
+    // where nobody logs driving whoever looks says that it was driven on
+    const on = [looks[0], { ...looks[1], drivenOn: true }] as HoleEvent[];
+    expect(now({}, on)).toEqual(['accept', false, 1]);
+    // a logged blow is no word of anybody's
+    expect(now(hit('09:50'), on)).toEqual(['drive-more', false, 2]);
+  });
+
+  it('is left on the data holder’s word until something else is found', () => {
+    const good = { ...event(1, 0.19, 'accept'), at: '2026-03-04T11:00:00Z' };
+    const bad = event(1, 0.3, 'replace');
+    expect(lastBadAt(holeStates([1], [bad, good]).get(1))).toBe(bad.at);
+    expect(lastBadAt(holeStates([1], [good]).get(1))).toBeNull();
+    expect(lastBadAt(undefined)).toBeNull();
   });
 
   it('holds the latest readings against what each hole predicts', () => {
@@ -59,6 +108,7 @@ describe('where the holes stand', () => {
 describe('the order of looks', () => {
   const at = (hours: string, diameterIn: number): HoleEvent => ({
     ...event(1, diameterIn, 'accept'),
+    id: `${hours} ${diameterIn}`,
     at: `2026-03-04T${hours}:00Z`
   });
   const lastOf = (...events: HoleEvent[]) => holeStates([1], events).get(1);
@@ -75,9 +125,11 @@ describe('the order of looks', () => {
 
   it('goes on from where it stood, and leaves holes of others alone', () => {
     const before = holeStates([1, 2], [at('10:00', 0.16)]);
-    const after = holeStates([1, 2], [at('09:00', 0.2), { ...at('11:00', 0.3), hole: 9 }], before);
+    const after = holeStates([1, 2], [at('09:00', 0.2), { ...at('11:00', 0.3), hole: 9 }], {
+      from: before
+    });
     expect(after.get(1)).toMatchObject({ hole: 1, looks: 2, last: { diameterIn: 0.16 } });
-    expect(after.get(2)).toEqual({ hole: 2, last: null, looks: 0, expired: false });
+    expect(after.get(2)).toMatchObject({ hole: 2, last: null, looks: 0, expired: false });
     expect([...after.keys()]).toEqual([1, 2]);
   });
 });
@@ -85,7 +137,10 @@ describe('the order of looks', () => {
 describe('a rivet driven after its batch had expired', () => {
   const tooHard = new Set([1, 3]);
   const states = (from?: ReturnType<typeof holeStates>) =>
-    holeStates([1, 2, 3], [event(1, 0.19, 'accept')], from, undefined, tooHard);
+    holeStates([1, 2, 3], [event(1, 0.19, 'accept')], {
+      ...(from ? { from } : {}),
+      expired: tooHard
+    });
 
   it('is replaced whatever its head measures, looked at or not', () => {
     const now = [...states().values()].map(verdictNow);
@@ -94,12 +149,15 @@ describe('a rivet driven after its batch had expired', () => {
       expect(comesTo(verdict, true)).toBe('replace');
     // the sheet is hurt too: that is more than a rivet
     expect(comesTo('refer', true)).toBe('refer');
+    // a lead has decided to ask first
+    expect(comesTo('accept', true, true)).toBe('refer');
+    expect(comesTo('accept', false, true)).toBe('accept');
     for (const verdict of ['accept', 'measure', 'drive-more', 'replace', 'refer', null] as const)
       expect(comesTo(verdict, false)).toBe(verdict);
   });
 
   it('is none once it is out, though it was when one looked before', () => {
-    const after = holeStates([1, 2, 3], [], states());
+    const after = holeStates([1, 2, 3], [], { from: states() });
     expect([...after.values()].map(({ expired }) => expired)).toEqual([false, false, false]);
     expect(after.get(1)?.looks).toBe(1);
   });
@@ -267,7 +325,7 @@ describe('heads as charts show them', () => {
   it('are of the rivet that is in from the instant on that it could go in', () => {
     const at = Date.parse('2026-03-04T10:00:00Z');
     const lastOf = (since: number) =>
-      holeStates([1], [event(1, 0.19, 'accept')], new Map(), new Map([[1, since]])).get(1);
+      holeStates([1], [event(1, 0.19, 'accept')], { since: new Map([[1, since]]) }).get(1);
     expect(lastOf(at)?.last?.hole).toBe(1);
     expect(lastOf(at + 1)).toMatchObject({ last: null, looks: 1 });
   });

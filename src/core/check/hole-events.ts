@@ -1,4 +1,5 @@
 import { notPossible } from '../answer.ts';
+import { asHappened } from '../events/as-happened.ts';
 import { defineStream, type Recorded } from '../events/stream.ts';
 import { predictedHeadIn3, type Issue, type IssuedFacts, type IssuedHole } from '../issue/issue.ts';
 import {
@@ -8,6 +9,10 @@ import {
   sinceOf,
   type ReworkState
 } from '../reworking/rework-state.ts';
+import type { InspectionPlace } from '../rules/inspection.ts';
+import { askedInstead } from '../reworking/held-back.ts';
+import { isBad, type HeadVerdict, type LookVerdict } from './findings.ts';
+import { headStanding, placesAsked, type HeadStanding } from './head-standing.ts';
 import { HeadJudged } from './head-judged.ts';
 import { headVolumeIn3 } from './head-report.ts';
 import { HoleLook, judgeLook } from './hole-look.ts';
@@ -25,7 +30,7 @@ export interface HeadInD {
   by: string;
   person: string | undefined;
   at: string;
-  verdict: HoleEvent['frozen']['verdict'];
+  verdict: LookVerdict;
   diameterD: number;
   heightD: number;
 }
@@ -39,71 +44,127 @@ export const headsInD = (events: readonly HoleEvent[]): HeadInD[] =>
 /** Where one hole stands now. */
 export interface HoleState {
   hole: number;
-  /** the last look at the rivet that is in it now */
+  /** every look at it, as they were taken: rivets taken out since, and what was voided, among them */
+  all: readonly HoleEvent[];
+  /** those that nobody voided */
+  valid: readonly HoleEvent[];
+  /** of those, the ones at the rivet that is in it now */
+  ofRivet: readonly HoleEvent[];
+  /** the last of them */
   last: HoleEvent | null;
+  /** those at the rivet that is in it now since it was driven last: they add up */
+  counted: readonly HoleEvent[];
+  /** what those come to together; null where there are none */
+  standing: HeadStanding | null;
+  /** a rivet that is out since was looked at */
+  lookedBefore: boolean;
   /** how often it has been looked at, rivets taken out counted */
   looks: number;
   /** the rivet in it was driven after its batch had expired */
   expired: boolean;
+  /** somebody who may has decided to ask about it instead of replacing it, and nobody has answered */
+  askedInstead: boolean;
 }
 
-type Verdict = HoleEvent['frozen']['verdict'];
+/** What is known of the rivets that are in the holes now, beside the looks at them. */
+export interface RivetsNow {
+  /** from when on looks are of the rivet that is in now, for holes that one was taken out of; ms since 1970 */
+  since: ReadonlyMap<number, number>;
+  /** when each rivet was hit last, ms since 1970; none where driving is not logged */
+  hitAt: ReadonlyMap<number, number>;
+  /** holes whose rivet was driven after its batch had expired, as driving tells */
+  expired: ReadonlySet<number>;
+  /** looks that were false, by their ids */
+  voided: ReadonlySet<string>;
+  /** holes that are asked about instead of being replaced */
+  askedInstead: ReadonlySet<number>;
+  /** what makes the inspection of each hole complete; the shop head where nothing is said of it */
+  asked: ReadonlyMap<number, readonly InspectionPlace[]>;
+}
+
+type Verdict = HeadVerdict;
 
 /**
- * What a look comes to at a rivet whose batch had or had not expired. An expired one was too hard to be driven well, whatever
- * its head measures: it is replaced, unless its look asks for more than that.
+ * What a head comes to whose batch had or had not expired. An expired one was too hard to be driven well, whatever its head
+ * measures: it is replaced, unless its look asks for more than that, or a lead has decided to ask about it.
  *
  * @source handbook 4.6, `cracked`: hard rivet, cold time passed
  */
 export const comesTo = <Looked extends Verdict | null>(
   verdict: Looked,
-  expired: boolean
-): Looked | 'replace' => (expired && verdict !== 'refer' ? 'replace' : verdict);
+  expired: boolean,
+  askedInstead = false
+): Looked | 'replace' | 'refer' =>
+  !expired || verdict === 'refer' ? verdict : askedInstead ? 'refer' : 'replace';
+
+/** What the looks at the rivet in a hole come to; driven since, it is looked at again, unless no blow mends what was found. */
+function lookedVerdict({ standing, last }: Pick<HoleState, 'standing' | 'last'>): Verdict | null {
+  if (standing) return standing.verdict;
+  if (last === null) return null;
+  const { verdict } = last.frozen;
+  return verdict === 'replace' || verdict === 'refer' ? verdict : 'measure';
+}
 
 /** What comes of the rivet that is in a hole now; null where nothing is known yet. */
-export const verdictNow = ({
-  last,
-  expired
-}: Pick<HoleState, 'last' | 'expired'>): Verdict | null =>
-  comesTo(last?.frozen.verdict ?? null, expired);
+export const verdictNow = (
+  state: Pick<HoleState, 'standing' | 'last' | 'expired' | 'askedInstead'>
+): Verdict | null => comesTo(lookedVerdict(state), state.expired, state.askedInstead);
 
-const AS_ISSUED = new Map<number, number>();
-const NONE: ReadonlySet<number> = new Set();
+/** It was looked at, and driven further since. */
+export const isDrivenSince = ({ last, standing }: Pick<HoleState, 'last' | 'standing'>): boolean =>
+  last !== null && standing === null;
+
+/** When the last look was taken that found something wrong with the rivet in a hole; null where none did. */
+export const lastBadAt = (state: HoleState | undefined): string | null =>
+  state?.ofRivet.findLast(({ frozen }) => isBad(frozen.verdict))?.at ?? null;
+
+const ONLY_SHOP: readonly InspectionPlace[] = ['shop'];
+
+/** From when on looks are at the head as it is now: its last blow, or where none is logged the look that says it was driven on. */
+function headSince(looks: readonly HoleEvent[], hitMs: number | undefined): number {
+  if (hitMs !== undefined) return hitMs;
+  const begun = looks.findLast(({ drivenOn }) => drivenOn === true);
+  return begun ? Date.parse(begun.at) : -Infinity;
+}
+
+function holeState(
+  hole: number,
+  all: readonly HoleEvent[],
+  { since, hitAt, expired, voided, askedInstead, asked }: Partial<RivetsNow>
+): HoleState {
+  const valid = all.filter(({ id }) => !voided?.has(id));
+  const fromMs = since?.get(hole) ?? -Infinity;
+  const ofRivet = valid.filter(({ at }) => Date.parse(at) >= fromMs);
+  const headMs = headSince(ofRivet, hitAt?.get(hole));
+  const counted = ofRivet.filter(({ at }) => Date.parse(at) >= headMs);
+  return {
+    hole,
+    all,
+    valid,
+    ofRivet,
+    last: ofRivet.at(-1) ?? null,
+    counted,
+    standing: headStanding(counted, asked?.get(hole) ?? ONLY_SHOP),
+    lookedBefore: valid.length > ofRivet.length,
+    looks: all.length,
+    expired: expired?.has(hole) ?? false,
+    askedInstead: askedInstead?.has(hole) ?? false
+  };
+}
 
 /**
- * Projects the events of an issue onto its holes. The look that was taken last counts: a reading may be sent hours after
- * it was taken, when another hand has looked since; of one instant the one recorded later. A look at a rivet that has been
- * taken out since says nothing of the one that is in now.
- *
- * @param since from when on looks are of the rivet that is in now, for holes that one was taken out of; ms since 1970
- * @param expired holes whose rivet was driven after its batch had expired, as driving tells
+ * Projects the events of an issue onto its holes. A reading may be sent hours after it was taken, when another hand has looked
+ * since: the order in which they were taken counts. A look at a rivet that has been taken out since says nothing of the one
+ * that is in now; one before its last blow nothing of its head.
  */
 export function holeStates(
   holes: readonly number[],
   events: readonly HoleEvent[],
-  from: ReadonlyMap<number, HoleState> = new Map(),
-  since: ReadonlyMap<number, number> = AS_ISSUED,
-  expired: ReadonlySet<number> = NONE
+  now: Partial<RivetsNow> & { from?: ReadonlyMap<number, HoleState> } = {}
 ): Map<number, HoleState> {
-  const states = new Map(
-    holes.map((hole): [number, HoleState] => [
-      hole,
-      { ...(from.get(hole) ?? { hole, last: null, looks: 0 }), expired: expired.has(hole) }
-    ])
-  );
-  for (const event of events) {
-    const state = states.get(event.hole);
-    if (!state) continue;
-    const at = Date.parse(event.at);
-    const ofThisRivet = at >= (since.get(event.hole) ?? -Infinity);
-    const later = state.last === null || at >= Date.parse(state.last.at);
-    states.set(event.hole, {
-      ...state,
-      last: ofThisRivet && later ? event : state.last,
-      looks: state.looks + 1
-    });
-  }
-  return states;
+  const looks = new Map(holes.map((hole) => [hole, [...(now.from?.get(hole)?.all ?? [])]]));
+  for (const event of events) looks.get(event.hole)?.push(event);
+  return new Map([...looks].map(([hole, all]) => [hole, holeState(hole, asHappened(all), now)]));
 }
 
 /** Measured over predicted volume of the latest readings on some holes; those without a prediction are left out. */
@@ -113,8 +174,8 @@ export const lastShares = (
   facts: IssuedFacts
 ): number[] =>
   holes.flatMap((hole) => {
-    const last = states.get(hole.number)?.last;
-    if (!last || !isMeasured(last)) return [];
+    const last = states.get(hole.number)?.ofRivet.findLast(isMeasured);
+    if (!last) return [];
     const predictedIn3 = predictedHeadIn3(facts, hole);
     return predictedIn3 === null
       ? []
@@ -134,6 +195,8 @@ export interface HoleSubject extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'>
   rework?: ReworkState;
   /** who drove the rivet in each hole, by their ids, where the shop's rule asks */
   people?: ReadonlyMap<number, readonly string[]>;
+  /** when each rivet was hit last, ms since 1970 */
+  hitAt?: ReadonlyMap<number, number>;
   /** holes whose rivet was driven after its batch had expired */
   expired?: ReadonlySet<number>;
   /** who signed it; null while nobody has */
@@ -163,12 +226,18 @@ export const holeStream = defineStream<HoleSubject, HoleLook, HeadJudged, Map<nu
       ? judgeLook(move, facts, hole)
       : notPossible('hole', { code: 'no-such-hole', hole: move.hole });
   },
-  project: ({ holes, rework = NO_REWORK, expired }, events, from) =>
+  project: ({ facts, holes, rework = NO_REWORK, hitAt, expired }, events, from) =>
     holeStates(
       holes.map(({ number }) => number),
       events,
-      from,
-      sinceOf(rework),
-      expired
+      {
+        ...(from ? { from } : {}),
+        since: sinceOf(rework),
+        voided: new Set(rework.voidedLooks.keys()),
+        askedInstead: askedInstead(rework),
+        asked: new Map(holes.map((hole) => [hole.number, placesAsked(facts, hole)])),
+        ...(hitAt ? { hitAt } : {}),
+        ...(expired ? { expired } : {})
+      }
     )
 });

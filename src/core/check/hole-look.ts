@@ -33,6 +33,8 @@ const SEEN = {
   /** places that were looked at and are clean */
   clean: z.array(Place).max(3).optional(),
   flush: FlushLook.optional(),
+  /** it was driven further since the look before, where nobody logs driving */
+  drivenOn: z.literal(true).optional(),
   /** taken over from an earlier release */
   carried: CarriedFrom.optional()
 };
@@ -59,7 +61,7 @@ export const GaugedHead = z.strictObject({
   kind: z.literal('gauged'),
   ...PlateLook.shape
 });
-/** A head that needs no measuring: what the eye saw condemns it. */
+/** A head that is not measured: what the eye saw condemns it, or places were looked at and are clean. */
 export const EyedHead = z.strictObject({ ...SEEN, kind: z.literal('eyed') });
 
 export const HoleLook = z.discriminatedUnion('kind', [CheckedHead, GaugedHead, EyedHead]);
@@ -74,7 +76,7 @@ function measuredBy(
   { dash, number }: Pick<IssuedHole, 'dash' | 'number'>
 ): Answer<Measured> {
   if (move.kind === 'eyed')
-    return move.flags.length === 0 && move.flush === undefined
+    return move.flags.length === 0 && move.flush === undefined && (move.clean ?? []).length === 0
       ? notPossible('flags', { code: 'nothing-seen', hole: number })
       : {
           ok: true,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_PROFILE } from '../rules/profile';
-import { holeStates, type HoleEvent } from './hole-events';
+import { holeStates, type HoleEvent, type RivetsNow } from './hole-events';
 import type { LookVerdict } from './findings';
 import { headAfter, nextHead, type HeadsToLookAt } from './next-head';
 
@@ -17,7 +17,14 @@ const look = (hole: number, minutes: number, verdict: LookVerdict): HoleEvent =>
   heightIn: 0.062,
   flags: [],
   by: 'Ilse',
-  frozen: { verdict, findings: [], diameterD: 1.52, heightD: 0.496, cannotTell: [], seat: null }
+  frozen: {
+    verdict,
+    findings: [],
+    diameterD: 1.52,
+    heightD: 0.496,
+    cannotTell: verdict === 'measure' ? ['within-uncertainty'] : [],
+    seat: null
+  }
 });
 /** driven in this order, a minute apart */
 const ORDER = [5, 3, 6, 2, 7, 1, 8, 4];
@@ -25,13 +32,13 @@ const HIT = new Map(ORDER.map((hole, place) => [hole, BEGAN + place * MINUTE]));
 const next = (
   events: HoleEvent[],
   changes: Partial<HeadsToLookAt> = {},
-  since = new Map<number, number>()
+  now: Partial<RivetsNow> = {}
 ) =>
   nextHead({
     order: ORDER,
     hitAt: HIT,
     events,
-    states: holeStates(ORDER, events, new Map(), since),
+    states: holeStates(ORDER, events, { hitAt: changes.hitAt ?? HIT, ...now }),
     left: new Set(),
     empty: new Set(),
     rules: DEFAULT_PROFILE,
@@ -48,7 +55,7 @@ describe('the head that comes next', () => {
     // 2 was bad and came out; its neighbor 6 is next, not the hole
     const events = [look(2, 20, 'replace')];
     const out = new Map([[2, Infinity]]);
-    const found = next(events, { empty: new Set([2, 6]) }, out);
+    const found = next(events, { empty: new Set([2, 6]) }, { since: out });
     expect(found).toMatchObject({ next: 7, reason: 'near-a-bad-one', near: 2 });
     expect(found.due).not.toContain(6);
     expect(found.due).not.toContain(2);
@@ -57,7 +64,7 @@ describe('the head that comes next', () => {
     const anew = next(
       [look(4, 20, 'replace')],
       { rules, hitAt: new Map([...HIT, [4, BEGAN + 30 * MINUTE]]) },
-      new Map([[4, BEGAN + 25 * MINUTE]])
+      { since: new Map([[4, BEGAN + 25 * MINUTE]]) }
     );
     expect(anew.due).toContain(4);
     expect(anew.looked).toBe(0);
@@ -71,7 +78,7 @@ describe('the head that comes next', () => {
 
   it('is bad where its batch had expired, though it measures good or nobody looked; its neighbors come next', () => {
     const events = [look(5, 20, 'accept'), look(7, 21, 'accept')];
-    const states = holeStates(ORDER, events, new Map(), new Map(), new Set([7, 4]));
+    const states = holeStates(ORDER, events, { expired: new Set([7, 4]) });
     expect(next(events, { states })).toMatchObject({
       next: 2,
       reason: 'near-a-bad-one',
@@ -97,7 +104,11 @@ describe('the head that comes next', () => {
     });
     // its rivet was taken out after the look, and another driven in
     expect(
-      next([look(6, 20, 'replace')], { hitAt: more }, new Map([[6, BEGAN + 25 * MINUTE]]))
+      next(
+        [look(6, 20, 'replace')],
+        { hitAt: more },
+        { since: new Map([[6, BEGAN + 25 * MINUTE]]) }
+      )
     ).toMatchObject({
       next: 6,
       reason: 'again-replaced'
@@ -115,8 +126,8 @@ describe('the head that comes next', () => {
     const since = new Map([[6, Infinity]]);
     const events = [look(6, 20, 'replace')];
     const nobody = { hitAt: new Map<number, number>() };
-    expect(next(events, { ...nobody, empty: new Set([6]) }, since).due).not.toContain(6);
-    expect(next(events, nobody, new Map([[6, BEGAN + 25 * MINUTE]])).next).toBe(6);
+    expect(next(events, { ...nobody, empty: new Set([6]) }, { since }).due).not.toContain(6);
+    expect(next(events, nobody, { since: new Map([[6, BEGAN + 25 * MINUTE]]) }).next).toBe(6);
   });
 
   it('leaves out what stays on the data holder’s word', () => {
@@ -186,14 +197,51 @@ describe('the count of heads', () => {
     expect(next(bad, { left: new Set([7]) }).open).toEqual([2, 1]);
     const more = new Map([...HIT, [2, BEGAN + 30 * MINUTE]]);
     expect(next(bad, { hitAt: more }).open).toEqual([7, 1]);
-    expect(next([...bad, look(7, 23, 'accept')]).open).toEqual([2, 1]);
+    // the worst look governs, also one that came before a good one
+    expect(next([...bad, look(7, 23, 'accept')]).open).toEqual([2, 7, 1]);
     expect(next([look(4, 20, 'measure')]).open).toEqual([]);
   });
 
-  it('goes by when a head was looked at, not by when that came in', () => {
+  it('is the same in whatever order looks came in, and forgets one that was false', () => {
     const [bad, good] = [look(7, 20, 'replace'), look(7, 25, 'accept')];
-    expect(next([good, bad]).open).toEqual([]);
-    expect(next([bad, good]).open).toEqual([]);
+    expect(next([good, bad]).open).toEqual([7]);
+    expect(next([bad, good]).open).toEqual([7]);
+    const voided = { voided: new Set([bad.id]) };
+    expect(next([bad, good], {}, voided)).toMatchObject({ open: [], looked: 1 });
+    // with it all is gone that was known of the head: it is looked at again, and nothing is near a bad one
+    expect(next([bad], {}, voided)).toMatchObject({ next: 7, reason: 'again-measure', open: [] });
+  });
+
+  it('wants a head as long as its inspection is not complete, by the plan alone, and says what is missing', () => {
+    const asked = new Map(ORDER.map((hole) => [hole, ['shop', 'manufactured', 'sheet'] as const]));
+    const half = next([look(5, 20, 'accept'), look(4, 21, 'accept')], {}, { asked });
+    expect(half).toMatchObject({
+      next: 5,
+      reason: 'plan',
+      missing: ['manufactured', 'sheet'],
+      looked: 0
+    });
+    const rest: HoleEvent = {
+      ...look(5, 22, 'measure'),
+      kind: 'eyed',
+      clean: ['manufactured', 'sheet']
+    } as HoleEvent;
+    expect(next([look(5, 20, 'accept'), rest], {}, { asked })).toMatchObject({
+      next: 3,
+      missing: [],
+      looked: 1
+    });
+    // where the plan does not want it nothing is due: whoever signs is told
+    const rules = {
+      ...DEFAULT_PROFILE,
+      sampling: 'first-then-every',
+      sampleFirst: 1,
+      sampleEvery: 7
+    } as const;
+    expect(next([look(6, 20, 'accept')], { rules }, { asked }).due).not.toContain(6);
+    // and a head that is half looked at ends no walk from a bad one
+    const near = next([look(7, 20, 'replace'), look(2, 21, 'accept')], {}, { asked });
+    expect([near.next, near.reason, near.due.includes(2)]).toEqual([2, 'near-a-bad-one', true]);
   });
 
   it('names the bad head that is nearest along the order driven', () => {
@@ -212,8 +260,8 @@ describe('the count of heads', () => {
     const events = [look(6, 20, 'replace')];
     const out = new Map(HIT);
     out.delete(6);
-    expect(next(events, { hitAt: out }, since).due).not.toContain(6);
-    expect(next(events, { left: new Set([6]) }, since).next).not.toBe(6);
+    expect(next(events, { hitAt: out }, { since }).due).not.toContain(6);
+    expect(next(events, { left: new Set([6]) }, { since }).next).not.toBe(6);
   });
 
   it('of a release without its rules is every head', () => {

@@ -1,7 +1,9 @@
 import type { WorkLine } from '../answer.ts';
 import { samplingPlan } from '../rules/sampling.ts';
 import { DEFAULT_PROFILE, type RuleProfile } from '../rules/profile.ts';
-import { verdictNow, type HoleEvent, type HoleState } from './hole-events.ts';
+import type { InspectionPlace } from '../rules/inspection.ts';
+import { isBad } from './findings.ts';
+import { isDrivenSince, verdictNow, type HoleEvent, type HoleState } from './hole-events.ts';
 import { samplingDue, wantedHeads, type SamplingDueInput } from './sampling-due.ts';
 
 /** What an issue is looked at by: its holes in the order driven, what was logged, what was seen. */
@@ -25,6 +27,22 @@ export interface HeadsToLookAt {
 
 const NOTHING_WANTED: ReturnType<typeof wantedHeads> = { wanted: [], near: new Set() };
 
+/**
+ * What a hole's looks tell the sampling, bad ones first: every bad one, and that it is good once its inspection is complete. A
+ * head that is good as far as it was looked at tells nothing yet.
+ *
+ * @source contract `sampling-due`: only what is bad or complete is in `checked`
+ */
+function toldOf(state: HoleState): { hole: number; good: boolean }[] {
+  const { hole, valid, standing, expired } = state;
+  const bad = valid.filter(({ frozen }) => isBad(frozen.verdict));
+  const complete = standing?.verdict === 'accept';
+  return [
+    ...bad.map(() => ({ hole, good: false })),
+    ...(complete ? [{ hole, good: !expired }] : [])
+  ];
+}
+
 /** Why a head comes next. */
 export type NextReason =
   'again-replaced' | 'again-driven' | 'again-measure' | 'near-a-bad-one' | 'plan';
@@ -35,6 +53,8 @@ export interface NextHead {
   reason: NextReason | null;
   /** the bad head that a neighbor is looked at for */
   near: number | null;
+  /** where it still has to be looked at; empty where nobody has looked at it as it is */
+  missing: readonly InspectionPlace[];
   /** every head that is due, what must be looked at again first */
   due: number[];
   required: number;
@@ -60,11 +80,10 @@ export function nextHead(of: HeadsToLookAt): NextHead {
   const isExpired = (hole: number) => states.get(hole)?.expired ?? false;
   const isDriven = (hole: number) => !logged || hitAt.has(hole) || seen.has(hole);
   const profile = rules ?? DEFAULT_PROFILE;
-  const known = new Set(order);
-  const told = [...events]
-    .filter(({ hole, frozen }) => known.has(hole) && frozen.verdict !== 'measure')
-    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at))
-    .map(({ hole, frozen }) => ({ hole, good: frozen.verdict === 'accept' && !isExpired(hole) }));
+  const told = order.flatMap((hole) => {
+    const state = states.get(hole);
+    return state ? toldOf(state) : [];
+  });
   const asked: SamplingDueInput = {
     order: [...order],
     plan: samplingPlan(profile),
@@ -78,15 +97,14 @@ export function nextHead(of: HeadsToLookAt): NextHead {
   for (const hole of order) {
     const state = states.get(hole);
     if (!state || state.looks === 0 || left.has(hole) || empty.has(hole)) continue;
-    const { last } = state;
-    const hit = hitAt.get(hole);
-    if (last === null) {
-      if (!logged || hit !== undefined) again.push({ hole, reason: 'again-replaced' });
-    } else if (last.frozen.verdict === 'measure') again.push({ hole, reason: 'again-measure' });
-    else if (hit !== undefined && hit > Date.parse(last.at))
-      again.push({ hole, reason: 'again-driven' });
+    if (state.last === null) {
+      // another rivet is in since, or all that was said of this one was false
+      if (!state.lookedBefore) again.push({ hole, reason: 'again-measure' });
+      else if (!logged || hitAt.has(hole)) again.push({ hole, reason: 'again-replaced' });
+    } else if (isDrivenSince(state)) again.push({ hole, reason: 'again-driven' });
+    else if (state.standing?.verdict === 'measure') again.push({ hole, reason: 'again-measure' });
   }
-  const seenNow = (hole: number) => (states.get(hole)?.last ?? null) !== null;
+  const seenNow = (hole: number) => (states.get(hole)?.standing ?? null) !== null;
   const first = again[0];
   const againHoles = new Set(again.map(({ hole }) => hole));
   const open = order.filter((hole) => {
@@ -94,8 +112,7 @@ export function nextHead(of: HeadsToLookAt): NextHead {
     const verdict = state ? verdictNow(state) : null;
     return (
       verdict !== null &&
-      verdict !== 'accept' &&
-      verdict !== 'measure' &&
+      isBad(verdict) &&
       !left.has(hole) &&
       // what is looked at again may yet be good; metal that was too hard never
       (isExpired(hole) || !againHoles.has(hole))
@@ -113,6 +130,7 @@ export function nextHead(of: HeadsToLookAt): NextHead {
     next,
     reason,
     near: reason === 'near-a-bad-one' && next !== null ? nearestBad(order, next, told) : null,
+    missing: (next === null ? null : states.get(next)?.standing)?.missing ?? [],
     due: dueNow,
     required: wanted.length,
     // one that is due again was not looked at as it is

@@ -223,6 +223,14 @@ export const hitsOf = ({ holes }: Pick<DriveState, 'holes'>): Map<number, number
     )
   );
 
+/** What the looks at heads have to know of driving. */
+export const drivenNow = (
+  drive: Pick<DriveState, 'holes'>
+): { expired: Set<number>; hitAt: Map<number, number> } => ({
+  expired: expiredHoles(drive),
+  hitAt: hitsOf(drive)
+});
+
 /** What happens while an issue is driven. What may follow rests on the issue and its batches alone, never on earlier taps. */
 export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, DriveState>({
   name: 'drive',

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { PlannedHole } from '../plan/holes.ts';
+import { INSPECTION_RELEASED } from '../rules/inspection.ts';
 import { RuleProfile } from '../rules/profile.ts';
 import { Dash, Head, HeadLimitsName } from '../schema/fields.ts';
 import { predictHead } from '../stack/predict-head.ts';
@@ -38,7 +39,7 @@ export const IssuedFacts = z.strictObject({
   /** null when the plan could not predict a head */
   predictedIn3: z.number().nullable(),
   /** the rules it was planned under; null in issues made before they were frozen here too */
-  rules: RuleProfile.nullable().default(null),
+  rules: RuleProfile.extend(INSPECTION_RELEASED).nullable().default(null),
   /** empty in issues made when a joint had one stack: the figures above are then every hole's */
   stacks: z.array(IssuedStack).default([])
 });

@@ -52,9 +52,10 @@ describe('the list of schools', () => {
     }
     const told = new Set(SCHOOLS.map(({ key }) => key as string));
     const left = Object.keys(RuleProfile.shape).filter((key) => !told.has(key));
-    // lengths, counts and limits are set beside the schools
+    // lengths, counts, limits and places are set beside the schools
     expect(left.sort()).toEqual([
       'housePitchIn',
+      'inspect',
       'multipliers',
       'name',
       'sampleEvery',

@@ -74,6 +74,7 @@ const look = (
     diameterIn: 0.234,
     heightIn: 0.078,
     flags: [],
+    clean: ['manufactured', 'shop', 'sheet'],
     ...more
   }),
   by: 'Tomas',
@@ -114,6 +115,7 @@ describe('what is known of each rivet', () => {
       driving: [
         drive(0, { kind: 'loaded', part: PART, lot: 'R-118' }),
         drive(3, { kind: 'driven', hole: 1 }),
+        drive(7, { kind: 'driven', hole: 1 }),
         drive(9, { kind: 'loaded', part: PART, lot: 'R-119' })
       ],
       heads: [look(5, 'drive-more'), look(8, 'accept')]
@@ -146,13 +148,41 @@ describe('what is known of each rivet', () => {
     expect(
       of(hit(3, 'ok'), hit(5, 'expired'), drive(6, { kind: 'undriven', hole: 1 }))?.verdict
     ).toBe('accept');
-    // nobody looked yet
-    expect(records({ driving: [hit(3, 'expired')] })[0]?.verdict).toBeNull();
+    // also where nobody looked yet
+    expect(records({ driving: [hit(3, 'expired')] })[0]).toMatchObject({
+      verdict: 'replace',
+      lookedAt: null
+    });
+    expect(records({ driving: [hit(3, 'ok')] })[0]?.verdict).toBeNull();
   });
 
   it('is dated by its first look where driving was not logged, however often it is looked at', () => {
-    const [one] = records({ heads: [look(300, 'accept'), look(5, 'drive-more')] });
-    expect(one).toMatchObject({ at: at(5), lookedAt: at(300), drivenAt: null, verdict: 'accept' });
+    const both = [look(300, 'accept'), look(5, 'drive-more')];
+    const common = { at: at(5), lookedAt: at(300), drivenAt: null };
+    // the worst look governs, until somebody says that it was driven further
+    expect(records({ heads: both })[0]).toMatchObject({ ...common, verdict: 'drive-more' });
+    const on = [look(300, 'accept', { drivenOn: true }), look(5, 'drive-more')];
+    expect(records({ heads: on })[0]).toMatchObject({ ...common, verdict: 'accept' });
+  });
+
+  it('is not complete as long as places were not looked at, and good once another has', () => {
+    const heads = [look(5, 'accept', { clean: [] })];
+    expect(records({ heads })[0]?.verdict).toBe('not-complete');
+    const rest: HoleEvent = {
+      ...HoleLook.parse({
+        ...stamp(9, ILSE),
+        kind: 'eyed',
+        hole: 1,
+        flags: [],
+        clean: ['manufactured', 'sheet']
+      }),
+      by: 'Ilse',
+      frozen: { ...look(5, 'measure').frozen, diameterD: null, heightD: null }
+    };
+    expect(records({ heads: [...heads, rest] })[0]).toMatchObject({
+      verdict: 'accept',
+      looked: [TOMAS, ILSE]
+    });
   });
 
   it('counts no tap that was taken back, and every hand of one that two drove', () => {

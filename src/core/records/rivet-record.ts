@@ -1,11 +1,13 @@
-import type { Finding, LookVerdict } from '../check/findings.ts';
-import { comesTo, isMeasured, type HoleEvent } from '../check/hole-events.ts';
+import type { Finding, HeadVerdict } from '../check/findings.ts';
+import { placesAsked } from '../check/head-standing.ts';
+import { holeStates, isMeasured, verdictNow, type HoleEvent } from '../check/hole-events.ts';
 import type { DriveEvent } from '../driving/drive-events.ts';
 import { lotsTold } from '../driving/lots-told.ts';
 import { lotAt, type LotTold } from '../driving/rivet-lots.ts';
 import { rivetOfHole, type HoleRivet } from '../driving/rivet-of-hole.ts';
 import { runKey } from '../driving/rivet-runs.ts';
 import type { Issue, IssuedHole } from '../issue/issue.ts';
+import { askedInstead } from '../reworking/held-back.ts';
 import { asReworked, type HoleRework, type ReworkState } from '../reworking/rework-state.ts';
 
 /** What is known of one rivet: which, by whom, with what, and what was found of its head. */
@@ -31,8 +33,8 @@ export interface RivetRecord {
   lot: string | null;
   /** the setting of a tool that its run stood under when it was driven, by its id */
   setting: string | null;
-  /** of the last look */
-  verdict: LookVerdict | null;
+  /** what its looks come to together; null where nothing says what becomes of it */
+  verdict: HeadVerdict | null;
   /** everything that any look found */
   findings: Finding[];
   /** of the last look that measured, D */
@@ -183,7 +185,9 @@ function ofHole(
   const alone = { ...issue, holes: [hole], heldOpen: [] };
   const itsRework = { ...rework, holes: new Map(worked ? [[number, worked]] : []) };
   const tapsOf = byLife(lives, taps);
-  const looksOf = byLife(lives, heads);
+  const counted = heads.filter(({ id }) => !rework.voidedLooks.has(id));
+  const looksOf = byLife(lives, counted);
+  const asked = new Map([[number, placesAsked(issue.facts, hole)]]);
   return lives.flatMap(({ outAt }, life): RivetRecord[] => {
     const hits = hitsOf(tapsOf[life] ?? []);
     const looks = looksOf[life] ?? [];
@@ -198,6 +202,13 @@ function ofHole(
     const partNumber = first?.frozen.partNumber ?? rivet.partNumber;
     const batch = first?.batch ?? null;
     const measured = looks.findLast(({ frozen }) => frozen.diameterD !== null);
+    const hit = hits.at(-1);
+    const state = holeStates([number], looks, {
+      asked,
+      expired: new Set(isExpired(hits) ? [number] : []),
+      askedInstead: outAt === null ? askedInstead(rework) : new Set(),
+      ...(hit ? { hitAt: new Map([[number, Date.parse(hit.at)]]) } : {})
+    }).get(number);
     return [
       {
         hole: number,
@@ -219,8 +230,7 @@ function ofHole(
               : lotAt(told, partNumber, Date.parse(first.at))
             : (batchLots.get(batch) ?? null),
         setting: first === undefined ? null : settingAt(rivet, settings, first.at),
-        // null says that nobody looked
-        verdict: last ? comesTo(last.frozen.verdict, isExpired(hits)) : null,
+        verdict: state ? verdictNow(state) : null,
         findings: once(looks.flatMap(({ frozen }) => frozen.findings)),
         diameterD: measured?.frozen.diameterD ?? null,
         heightD: measured?.frozen.heightD ?? null

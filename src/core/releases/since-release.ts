@@ -122,7 +122,7 @@ export const replacedBy = (rework: HoleRework | undefined) =>
 
 /**
  * What a new release takes over from the one before it: rivets that are in holes at the same place, of the same rivet in the
- * same sheets, with their last look where the limits are the same. A rivet that was replaced by another size or length stays
+ * same sheets, with the looks at them where the limits are the same. A rivet that was replaced by another size or length stays
  * what it is: the metal has its hole. Everything else is driven, or looked at, again.
  *
  * @param next the new release as planned
@@ -168,10 +168,12 @@ export function takeOver(earlier: EarlierRelease, next: Pick<Issue, 'facts' | 'h
     for (const tap of blowsAt(drive.holes.get(was.number), driving, was.number))
       taken.taps.push({ ...tap, hole: now.number, batch: null, carried: tap.carried ?? from });
     const sameHere = sameLimits && sameFlush(was, { ...now, dash: was.dash });
-    const look = sameHere ? (states.get(was.number)?.last ?? null) : null;
-    if (look) taken.looks.push({ ...look, hole: now.number, carried: look.carried ?? from });
-    since.carried.push({ hole: now.number, was: was.number, looked: look !== null });
-    if (!look)
+    const state = sameHere ? states.get(was.number) : undefined;
+    for (const look of state?.ofRivet ?? [])
+      taken.looks.push({ ...look, hole: now.number, carried: look.carried ?? from });
+    const looked = (state?.standing ?? null) !== null;
+    since.carried.push({ hole: now.number, was: was.number, looked });
+    if (!looked)
       since.again.push({
         hole: now.number,
         was: was.number,

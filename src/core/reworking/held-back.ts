@@ -7,6 +7,14 @@ export type HeldBack = 'empty' | 'question';
 export const askedHoles = ({ referrals }: Pick<ReworkState, 'referrals'>): Set<number> =>
   new Set([...referrals.values()].flatMap(({ hole, answered }) => (answered ? [] : (hole ?? []))));
 
+/** Holes that a lead has decided to ask about instead of replacing what is in them, as long as nobody has answered. */
+export const askedInstead = ({ referrals }: Pick<ReworkState, 'referrals'>): Set<number> =>
+  new Set(
+    [...referrals.values()].flatMap(({ hole, instead, answered }) =>
+      instead && !answered ? (hole ?? []) : []
+    )
+  );
+
 /**
  * The holes that no rivet goes into now, and why; the rest goes on.
  *

@@ -46,6 +46,10 @@ export interface ReworkSubject extends Layout {
   rivetIn?: ReadonlySet<number>;
   /** who may say that another's reading was false, by their ids; left out where the server says */
   inspectors?: ReadonlySet<string>;
+  /** who may decide that a rivet is asked about instead of being replaced, by their ids; left out where the server says */
+  leads?: ReadonlySet<string>;
+  /** the looks at its heads, by their ids; left out where the server says */
+  looks?: ReadonlyMap<string, { hole: number; person: string | undefined; by: string }>;
 }
 
 /** A reading had asked for a rivet before a worse one did: a device that did not know may have driven it. */
@@ -69,6 +73,16 @@ function isBefore({ at, kind }: ReworkMove, now: HoleRework | undefined): boolea
   const last = kind === 'measured' ? outAt : Math.max(outAt ?? -Infinity, readyAt ?? -Infinity);
   return Date.parse(at) < (last ?? -Infinity);
 }
+
+/** A reading is voided by whoever took it, or by whoever may say so of another's. */
+const mayVoid = (
+  inspectors: ReadonlySet<string> | undefined,
+  taken: { person: string | undefined; by: string },
+  { person }: ReworkMove
+): Answer<ReworkFrozen> =>
+  inspectors === undefined || taken.person === person || inspectors.has(person ?? '')
+    ? answer<ReworkFrozen>(null, [])
+    : notPossible('person', { code: 'reading-of-another', by: taken.by });
 
 function mayFollow(
   subject: ReworkSubject,
@@ -115,10 +129,13 @@ function mayFollow(
   const now = state.holes.get(move.hole);
   const empty = now?.stage === 'out' || now?.stage === 'ask';
   // dated before what it follows on, it would make a look at the old rivet one at the new
-  if (move.kind !== 'referred' && isBefore(move, now)) return OUT_OF_ORDER(move.hole);
+  if (move.kind !== 'referred' && move.kind !== 'voided-look' && isBefore(move, now))
+    return OUT_OF_ORDER(move.hole);
   switch (move.kind) {
     case 'referred':
-      return nothing;
+      return move.instead && subject.leads && !subject.leads.has(move.person ?? '')
+        ? notPossible('person', { code: 'lead-decides' })
+        : nothing;
     case 'out':
       return (empty && !drivenUnknowing(now)) || now?.stage === 'blind'
         ? OUT_OF_ORDER(move.hole)
@@ -139,11 +156,15 @@ function mayFollow(
       // another size would be asked for than is in the metal
       if (rivetIn?.has(move.hole))
         return notPossible('hole', { code: 'rivet-is-in', hole: move.hole });
-      return inspectors === undefined ||
-        reading.person === move.person ||
-        inspectors.has(move.person ?? '')
-        ? nothing
-        : notPossible('person', { code: 'reading-of-another', by: reading.by });
+      return mayVoid(inspectors, reading, move);
+    }
+    case 'voided-look': {
+      const { looks, inspectors } = subject;
+      if (looks === undefined) return nothing;
+      const look = looks.get(move.look);
+      return look?.hole !== move.hole || state.voidedLooks.has(move.look)
+        ? OUT_OF_ORDER(move.hole)
+        : mayVoid(inspectors, look, move);
     }
     case 'step':
       return now?.stage === 'ready' && now.toDo.includes(move.step)
@@ -186,6 +207,7 @@ function settled(
 function after(subject: Layout, state: ReworkState, event: ReworkEvent): ReworkState {
   const holes = new Map(state.holes);
   const referrals = new Map(state.referrals);
+  const voidedLooks = new Map(state.voidedLooks);
   const at = Date.parse(event.at);
   const change = (hole: number, changes: Partial<HoleRework>) =>
     holes.set(hole, { ...FRESH, hole, ...holes.get(hole), ...changes });
@@ -231,6 +253,11 @@ function after(subject: Layout, state: ReworkState, event: ReworkEvent): ReworkS
       holes.set(event.hole, settled(subject, state, now, readings, at));
       break;
     }
+    case 'voided-look': {
+      const { look, hole, why, by, at: when } = event;
+      voidedLooks.set(look, { hole, why, by, at: when });
+      break;
+    }
     case 'step': {
       const now = holes.get(event.hole);
       if (!now) break;
@@ -239,8 +266,8 @@ function after(subject: Layout, state: ReworkState, event: ReworkEvent): ReworkS
       break;
     }
     case 'referred': {
-      const { id, hole, question, by, at: when } = event;
-      referrals.set(id, { id, hole, question, by, at: when, answered: null });
+      const { id, hole, question, instead = false, by, at: when } = event;
+      referrals.set(id, { id, hole, question, instead, by, at: when, answered: null });
       break;
     }
     case 'answered': {
@@ -261,7 +288,7 @@ function after(subject: Layout, state: ReworkState, event: ReworkEvent): ReworkS
       break;
     }
   }
-  return { holes, referrals };
+  return { holes, referrals, voidedLooks };
 }
 
 /** Rivets taken out and what came of their holes, and questions put to those who own the data. */

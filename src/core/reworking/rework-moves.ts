@@ -51,6 +51,14 @@ export const ReworkMove = z.discriminatedUnion('kind', [
     reading: z.uuid(),
     why: said(200).min(1, 'why it was false')
   }),
+  /** a look at a head was false: it counts no more, and stays on record */
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('voided-look'),
+    hole,
+    look: z.uuid(),
+    why: said(200).min(1, 'why it was false')
+  }),
   /** something done at a hole before its new rivet goes in; taken back where it was ticked by mistake */
   z.strictObject({
     ...MOVE_STAMP,
@@ -64,7 +72,9 @@ export const ReworkMove = z.discriminatedUnion('kind', [
     kind: z.literal('referred'),
     /** null: it is about the joint */
     hole: hole.nullable(),
-    question: said(600).min(1, 'what is asked')
+    question: said(600).min(1, 'what is asked'),
+    /** a lead's decision: it is asked about instead of being replaced */
+    instead: z.literal(true).optional()
   }),
   z.strictObject({
     ...MOVE_STAMP,

@@ -37,6 +37,8 @@ export interface Referral {
   id: string;
   hole: number | null;
   question: string;
+  /** a lead decided to ask instead of replacing the rivet */
+  instead: boolean;
   by: string;
   at: string;
   answered: (Extract<ReworkMove, { kind: 'answered' }> & { by: string }) | null;
@@ -45,8 +47,21 @@ export interface Referral {
 export interface ReworkState {
   holes: ReadonlyMap<number, HoleRework>;
   referrals: ReadonlyMap<string, Referral>;
+  /** looks at heads that were false, by their ids: they count no more, and stay on record */
+  voidedLooks: ReadonlyMap<string, VoidedLook>;
 }
-export const NO_REWORK: ReworkState = { holes: new Map(), referrals: new Map() };
+/** Why a look at a head counts no more. */
+export interface VoidedLook {
+  hole: number;
+  why: string;
+  by: string;
+  at: string;
+}
+export const NO_REWORK: ReworkState = {
+  holes: new Map(),
+  referrals: new Map(),
+  voidedLooks: new Map()
+};
 
 /**
  * Since when taps and looks are of the rivet that is in a hole now, ms since 1970, for holes that one was taken out of; never
@@ -110,14 +125,18 @@ function stacksOf({ facts }: Layout): Issue['facts']['stacks'] {
   ];
 }
 
-/** Heads that stay as they are on the data holder’s word, as far as the last look at them is what was answered. */
+/**
+ * Heads that stay as they are on the data holder’s word, as far as nothing wrong was found of them since.
+ *
+ * @param lastBadAt when the last look was taken that found something wrong
+ */
 export const leftAsIs = (
   { holes }: ReworkState,
-  lastLookAt: (hole: number) => string | null
+  lastBadAt: (hole: number) => string | null
 ): Set<number> =>
   new Set(
     [...holes.values()].flatMap(({ hole, stage, leftAt }) => {
-      const at = lastLookAt(hole);
+      const at = lastBadAt(hole);
       const answered = at === null || Date.parse(at) <= (leftAt ?? -Infinity);
       return stage === 'left' && answered ? [hole] : [];
     })

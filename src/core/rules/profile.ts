@@ -8,6 +8,7 @@ import {
   lengthIn
 } from '../schema/fields.ts';
 import { FlushnessSchool } from './flushness.ts';
+import { BesideShopHead, INSPECTION } from './inspection.ts';
 import { DEFAULT_MULTIPLIERS, Multipliers } from './multipliers.ts';
 import { SAMPLING } from './sampling.ts';
 
@@ -44,6 +45,7 @@ export const RuleProfile = z.strictObject({
   /** who may sign a joint: somebody who drove none of its rivets, or anyone */
   signing: z.enum(['another', 'anyone']).default('another'),
   ...SAMPLING,
+  ...INSPECTION,
   multipliers: Multipliers.default(DEFAULT_MULTIPLIERS)
 });
 /** The schools of practice and the limits a shop has chosen. A joint is planned under one profile. */
@@ -72,5 +74,6 @@ export const DEFAULT_PROFILE: RuleProfile = {
   sampleFirst: 3,
   sampleEvery: 5,
   tighten: 5,
+  inspect: [...BesideShopHead.options],
   multipliers: DEFAULT_MULTIPLIERS
 };

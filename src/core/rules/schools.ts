@@ -23,6 +23,7 @@ export interface School {
     | 'name'
     | 'version'
     | 'multipliers'
+    | 'inspect'
     | keyof typeof SHOP_LENGTHS
     | (typeof SHOP_COUNTS)[number]['key']
   >;

@@ -1,10 +1,13 @@
 import { z } from 'zod';
-import { checksOwnWork, isMeasured, type HoleState } from '../check/hole-events.ts';
+import { headStanding, placesAsked } from '../check/head-standing.ts';
+import { checksOwnWork, isMeasured, type HoleEvent, type HoleState } from '../check/hole-events.ts';
 import type { NextHead } from '../check/next-head.ts';
 import { expiredHoles, hitsOf, type DriveState } from '../driving/drive-events.ts';
-import type { Issue } from '../issue/issue.ts';
+import type { Issue, IssuedHole } from '../issue/issue.ts';
 import { isAnotherRivet, type SinceRelease } from '../releases/since-release.ts';
 import { drivenInQuestion } from '../reworking/held-back.ts';
+import { issuedRivet } from '../reworking/replaced-rivet.ts';
+import { InspectionPlace } from '../rules/inspection.ts';
 import { emptyHoles, type ReworkState } from '../reworking/rework-state.ts';
 
 const holes = z.array(z.number().int());
@@ -55,6 +58,9 @@ export const Told = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('steps-open'), done: z.number().int(), of: z.number().int() }),
   z.strictObject({ code: z.literal('steps-unknown') }),
   z.strictObject({ code: z.literal('changed-since'), revision: z.number().int() }),
+  z.strictObject({ code: z.literal('looks-voided'), holes }),
+  z.strictObject({ code: z.literal('replaced'), was: z.string(), now: z.string(), holes }),
+  z.strictObject({ code: z.literal('not-complete'), place: InspectionPlace, holes }),
   z.strictObject({ code: z.literal('not-measured'), holes }),
   z.strictObject({ code: z.literal('not-looked-at'), holes })
 ]);
@@ -88,6 +94,8 @@ export interface Missing {
 
 /** Everything that an issue came to, as signing weighs it. */
 export interface SignedMatter {
+  /** as released */
+  issued: Pick<Issue, 'facts' | 'holes'>;
   /** as reworked */
   issue: Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
   drive: DriveState;
@@ -110,6 +118,21 @@ export interface SignedMatter {
   changedTo: number | null;
 }
 
+/** Rivets that were taken out and another put in, by what was released and what is in now: the same again among them. */
+function replacedRivets({ facts, holes }: SignedMatter['issued'], rework: ReworkState): Told[] {
+  const byParts = new Map<string, Extract<Told, { code: 'replaced' }>>();
+  for (const hole of holes) {
+    const rivet = rework.holes.get(hole.number)?.rivet;
+    if (!rivet) continue;
+    const now = rivet.partNumber;
+    const was = issuedRivet(facts, hole).partNumber;
+    const told = byParts.get(`${was} ${now}`) ?? { code: 'replaced', was, now, holes: [] };
+    told.holes.push(hole.number);
+    byParts.set(`${was} ${now}`, told);
+  }
+  return [...byParts.values()];
+}
+
 /**
  * What is missing before an issue can be signed, and what whoever signs it has to know.
  *
@@ -117,6 +140,7 @@ export interface SignedMatter {
  */
 export function missingToSign(matter: SignedMatter): Missing {
   const {
+    issued,
     issue,
     drive,
     states,
@@ -140,13 +164,22 @@ export function missingToSign(matter: SignedMatter): Missing {
     ? numbers.filter((hole) => !isIn(hole) && !empty.includes(hole) && seen(hole) === null)
     : [];
   const openQuestions = [...rework.referrals.values()].filter(({ answered }) => answered === null);
-  const simulated = numbers.filter((hole) => {
-    const last = seen(hole);
-    return last !== null && isMeasured(last) && last.simulated === true;
-  });
+  // what a head rests on: without some of its looks it would come to something else
+  const restsOn = (hole: IssuedHole, which: (look: HoleEvent) => boolean): boolean => {
+    const state = states.get(hole.number);
+    if (!state?.standing) return false;
+    const others = state.counted.filter((look) => !which(look));
+    return (
+      others.length < state.counted.length &&
+      headStanding(others, placesAsked(issue.facts, hole))?.verdict !== state.standing.verdict
+    );
+  };
+  const restingOn = (which: (look: HoleEvent) => boolean): number[] =>
+    issue.holes.flatMap((hole) => (restsOn(hole, which) ? [hole.number] : []));
+  const simulated = restingOn((look) => isMeasured(look) && look.simulated === true);
   // a driver's tap may come in after their look: what the rule asks is held here once more
-  const byDriver = numbers.filter((hole) =>
-    checksOwnWork(issue.facts.rules, drive.holes.get(hole)?.people, seen(hole)?.person)
+  const byDriver = restingOn(({ hole, person }) =>
+    checksOwnWork(issue.facts.rules, drive.holes.get(hole)?.people, person)
   );
   const must: Must[] = [
     { code: 'not-driven', holes: notDriven },
@@ -167,9 +200,21 @@ export function missingToSign(matter: SignedMatter): Missing {
       !empty.includes(hole)
   );
   const byPlate = numbers.filter((hole) => {
-    const last = seen(hole);
-    return last?.frozen.verdict === 'accept' && last.frozen.cannotTell.length > 0;
+    const standing = states.get(hole)?.standing;
+    const good = standing?.verdict === 'accept' || standing?.verdict === 'not-complete';
+    return good && standing.cannotTell.length > 0;
   });
+  // where the sampling wants the head it is due instead
+  const missingAt = (place: InspectionPlace): number[] =>
+    numbers.filter((hole) => {
+      const standing = states.get(hole)?.standing;
+      return (
+        standing?.verdict === 'not-complete' &&
+        standing.missing.includes(place) &&
+        !due.due.includes(hole) &&
+        !empty.includes(hole)
+      );
+    });
   const whenAny = <T extends Told & { holes: number[] }>(told: T): Told[] =>
     told.holes.length > 0 ? [told] : [];
   return {
@@ -263,6 +308,17 @@ export function missingToSign(matter: SignedMatter): Missing {
           ? [{ code: 'steps-open' as const, ...steps }]
           : []),
       ...(changedTo === null ? [] : [{ code: 'changed-since' as const, revision: changedTo }]),
+      ...whenAny({
+        code: 'looks-voided',
+        holes: numbers.filter((hole) => {
+          const state = states.get(hole);
+          return state !== undefined && state.valid.length < state.all.length;
+        })
+      }),
+      ...replacedRivets(issued, rework),
+      ...InspectionPlace.options.flatMap((place) =>
+        whenAny({ code: 'not-complete', place, holes: missingAt(place) })
+      ),
       ...whenAny({ code: 'not-measured', holes: byPlate }),
       ...whenAny({ code: 'not-looked-at', holes: unseen })
     ]

@@ -13,6 +13,7 @@ const NOTHING_DUE: NextHead = {
   next: null,
   reason: null,
   near: null,
+  missing: [],
   due: [],
   required: 3,
   looked: 3,
@@ -59,6 +60,7 @@ const rework = (hole: number, stage: HoleRework['stage']): HoleRework =>
 const HOLES = [1, 2, 3].map((number) => ({ number }) as IssuedHole);
 const seen = (...events: HoleEvent[]) => holeStates([1, 2, 3], events);
 const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
+  issued: { facts: {} as IssuedFacts, holes: HOLES },
   issue: {
     facts: { keptClosed: null, throughPlastic: null } as IssuedFacts,
     holes: HOLES,
@@ -92,8 +94,20 @@ describe('what is missing before a signature', () => {
         rework: {
           holes: new Map([[3, rework(3, 'out')]]),
           referrals: new Map([
-            ['a', { id: 'a', hole: 3, question: '?', by: 'Ilse', at: '', answered: null }]
-          ])
+            [
+              'a',
+              {
+                id: 'a',
+                hole: 3,
+                question: '?',
+                instead: false,
+                by: 'Ilse',
+                at: '',
+                answered: null
+              }
+            ]
+          ]),
+          voidedLooks: new Map()
         }
       })
     );
@@ -132,6 +146,7 @@ describe('what is missing before a signature', () => {
 
   it('tells what whoever signs has to know', () => {
     const plate = look(2, {
+      kind: 'gauged',
       frozen: {
         verdict: 'accept',
         findings: [],
@@ -185,6 +200,70 @@ describe('what is missing before a signature', () => {
       holes: [1],
       reasons: ['no other lot']
     });
+  });
+
+  it('tells what of a head nobody looked at, place by place, where the sampling wants nothing of it', () => {
+    const rules = { inspect: ['manufactured', 'sheet'] } as unknown as IssuedFacts['rules'];
+    const facts = { keptClosed: null, throughPlastic: null, rules } as IssuedFacts;
+    const asked = new Map(
+      [1, 2, 3].map((hole) => [hole, ['shop', 'manufactured', 'sheet'] as const])
+    );
+    const states = holeStates(
+      [1, 2, 3],
+      [
+        look(1),
+        look(2, { clean: ['manufactured'] }),
+        look(3, { clean: ['manufactured', 'sheet'] })
+      ],
+      { asked }
+    );
+    const issue = { facts, holes: HOLES, heldOpen: [] };
+    const told = (changes: Partial<SignedMatter> = {}) =>
+      missingToSign(matter({ issue, states, ...changes })).told;
+    expect(told()).toEqual([
+      { code: 'not-complete', place: 'manufactured', holes: [1] },
+      { code: 'not-complete', place: 'sheet', holes: [1, 2] }
+    ]);
+    expect(told({ due: { ...NOTHING_DUE, due: [1, 2] } })).toEqual([]);
+  });
+
+  it('tells every rivet that was replaced, by what was released and what is in', () => {
+    const rivet = (partNumber: string) => ({ dash: 5, partNumber, lengthIn: 0.4, holeIn: 0.16 });
+    const facts = { partNumber: 'P4', stacks: [] } as unknown as IssuedFacts;
+    const now = (hole: number, partNumber: string) =>
+      [hole, { ...rework(hole, 'ready'), rivet: rivet(partNumber) } as HoleRework] as const;
+    const { told } = missingToSign(
+      matter({
+        issued: { facts, holes: HOLES },
+        rework: { ...NO_REWORK, holes: new Map([now(3, 'P5'), now(1, 'P5'), now(2, 'P4')]) }
+      })
+    );
+    expect(told).toEqual([
+      { code: 'replaced', was: 'P4', now: 'P5', holes: [1, 3] },
+      { code: 'replaced', was: 'P4', now: 'P4', holes: [2] }
+    ]);
+  });
+
+  it('tells which looks were voided', () => {
+    const states = holeStates([1, 2, 3], [look(1), { ...look(1), id: 'false' }, look(2), look(3)], {
+      voided: new Set(['false'])
+    });
+    expect(missingToSign(matter({ states })).told).toEqual([{ code: 'looks-voided', holes: [1] }]);
+  });
+
+  it('rests on no practice and on no driver’s own eyes where others looked as well', () => {
+    const practice = look(2, { id: 'x', simulated: true } as Partial<HoleEvent>);
+    const states = seen(look(1), practice, look(2), look(3));
+    expect(missingToSign(matter({ states })).must).toEqual([]);
+    // what practice found wrong keeps it from being signed all the same, until it is voided
+    const bad = look(2, {
+      id: 'x',
+      simulated: true,
+      frozen: { ...practice.frozen, verdict: 'replace' }
+    } as Partial<HoleEvent>);
+    expect(missingToSign(matter({ states: seen(look(1), bad, look(2), look(3)) })).must).toEqual([
+      { code: 'heads-simulated', holes: [2] }
+    ]);
   });
 
   it('tells the steps at a reworked hole that nobody ticked', () => {
@@ -290,7 +369,11 @@ describe('what is missing before a signature', () => {
         drive,
         states: seen(look(1), look(3)),
         due: { ...NOTHING_DUE, due: [2], open: [2] },
-        rework: { holes: new Map([[2, rework(2, 'ask')]]), referrals: new Map() }
+        rework: {
+          holes: new Map([[2, rework(2, 'ask')]]),
+          referrals: new Map(),
+          voidedLooks: new Map()
+        }
       })
     );
     expect(found).toEqual({ must: [{ code: 'holes-empty', holes: [2] }], told: [] });
@@ -303,24 +386,34 @@ describe('what is missing before a signature', () => {
       answered: unknown = null
     ): [string, Referral] => [
       id,
-      { id, hole, question: '?', by: 'Ilse', at: '', answered: answered as Referral['answered'] }
+      {
+        id,
+        hole,
+        question: '?',
+        instead: false,
+        by: 'Ilse',
+        at: '',
+        answered: answered as Referral['answered']
+      }
     ];
     const referrals = new Map([asked('a', null), asked('b', 2), asked('c', 3, { answer: 'ok' })]);
-    expect(missingToSign(matter({ rework: { holes: new Map(), referrals } })).must).toEqual([
-      { code: 'referrals-open', count: 2, holes: [2] }
-    ]);
+    expect(
+      missingToSign(matter({ rework: { holes: new Map(), referrals, voidedLooks: new Map() } }))
+        .must
+    ).toEqual([{ code: 'referrals-open', count: 2, holes: [2] }]);
   });
 
   it('calls a head not measured only where it is good and the plate could not tell all', () => {
     const by = (verdict: string, cannotTell: string[]) =>
       look(1, {
+        kind: 'gauged',
         frozen: { verdict, findings: [], diameterD: null, heightD: null, cannotTell } as never
       });
     const codes = (event: HoleEvent) =>
       missingToSign(matter({ states: seen(event, look(2), look(3)) })).told.map(({ code }) => code);
     expect(codes(by('accept', ['too-wide']))).toEqual(['not-measured']);
     expect(codes(by('accept', []))).toEqual([]);
-    expect(codes(by('measure', ['too-wide']))).toEqual([]);
+    expect(codes(by('measure', ['too-narrow']))).toEqual([]);
   });
 
   it('counts a head as not looked at only where nothing else asks for it', () => {

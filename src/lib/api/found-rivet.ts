@@ -1,4 +1,4 @@
-import type { Finding, LookVerdict } from '../../core/check/findings.ts';
+import type { Finding, HeadVerdict } from '../../core/check/findings.ts';
 
 /** One rivet as a search finds it. */
 export interface FoundRivet {
@@ -22,7 +22,7 @@ export interface FoundRivet {
   outAt: string | null;
   drove: string[];
   looked: string[];
-  verdict: LookVerdict | null;
+  verdict: HeadVerdict | null;
   findings: Finding[];
   diameterD: number | null;
   heightD: number | null;

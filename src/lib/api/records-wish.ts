@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LookVerdict, MeasuredFinding, SeenFlag } from '../../core/check/findings.ts';
+import { HeadVerdict, MeasuredFinding, SeenFlag } from '../../core/check/findings.ts';
 import { ILL_FORMED, isWellFormed } from '../../core/schema/well-formed.ts';
 
 const MOST_TEXT = 80;
@@ -35,7 +35,7 @@ const ASKED = {
   finding: z.enum([...MeasuredFinding.options, ...SeenFlag.options], {
     error: 'a finding is chosen from the list'
   }),
-  verdict: z.enum([...LookVerdict.options, 'none'], { error: 'a verdict is chosen from the list' }),
+  verdict: z.enum([...HeadVerdict.options, 'none'], { error: 'a verdict is chosen from the list' }),
   from: day,
   to: day
 };

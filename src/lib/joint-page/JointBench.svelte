@@ -93,6 +93,9 @@
     get person() {
       return person;
     },
+    get role() {
+      return role;
+    },
     get signedBy() {
       return signedBy;
     },

@@ -4,7 +4,8 @@ import type { CannotTell } from '../../core/check/head-judged.ts';
 import type { HeadSeat } from '../../core/issue/flush-at.ts';
 import type { Cause } from '../../core/check/head-causes.ts';
 import type { NextHead } from '../../core/check/next-head.ts';
-import type { Finding, Look, LookVerdict, Place, SeenFlag } from '../../core/check/findings.ts';
+import type { InspectionPlace } from '../../core/rules/inspection.ts';
+import type { Finding, HeadVerdict, Look, Place, SeenFlag } from '../../core/check/findings.ts';
 import type { HeadReport, MetalAccount, ReasonSaid } from '../../core/check/head-report.ts';
 import { NOMINAL_HEIGHT_D } from '../../core/catalog/head-limits.ts';
 import { sentence, type WriteLength } from './writing.ts';
@@ -145,7 +146,8 @@ function reasonInWords(said: ReasonSaid, seat: HeadSeat | null, length: WriteLen
 }
 
 /** What now where no finding says so: a good head, or one that its batch or somebody’s word condemns. */
-const WITHOUT_FINDING: Record<Exclude<LookVerdict, 'measure'>, string> = {
+const WITHOUT_FINDING: Record<Exclude<HeadVerdict, 'measure'>, string> = {
+  'not-complete': 'Look at what is missing.',
   accept: `Good head: nominal is 1.5 D wide, ${NOMINAL_HEIGHT_D} D high.`,
   'drive-more': 'Drive it further.',
   replace: 'Drill it out and replace it.',
@@ -156,7 +158,7 @@ const WITHOUT_FINDING: Record<Exclude<LookVerdict, 'measure'>, string> = {
 export const reportInWords = (
   { reasons, findings }: Pick<HeadReport, 'reasons' | 'findings'>,
   length: WriteLength,
-  verdict: LookVerdict = 'accept',
+  verdict: HeadVerdict = 'accept',
   seat: HeadSeat | null = null
 ): { reasons: string[]; doNow: string[] } => ({
   reasons: reasons.map((said) => reasonInWords(said, seat, length)),
@@ -206,6 +208,15 @@ export const PLACE_WORDS: Record<Place, string> = {
   shop: 'shop head',
   sheet: 'sheet'
 };
+
+/** Where a driven rivet is looked at. */
+export const INSPECTION_WORDS: Record<InspectionPlace, string> = {
+  ...PLACE_WORDS,
+  flush: 'flushness'
+};
+/** What still has to be looked at before an inspection is complete. */
+export const missingInWords = (missing: readonly InspectionPlace[]): string =>
+  missing.map((place) => INSPECTION_WORDS[place]).join(', ');
 
 /** What divides what may stay from what may not, before one says that it was found. */
 export function thresholdInWords(
@@ -278,9 +289,12 @@ export const CAUSE_WORDS: Record<Cause, string> = {
 export function nextInWords({
   next,
   reason,
-  near
-}: Pick<NextHead, 'next' | 'reason' | 'near'>): string {
+  near,
+  missing
+}: Pick<NextHead, 'next' | 'reason' | 'near' | 'missing'>): string {
   if (next === null || reason === null) return 'Nothing is due.';
+  if (missing.length > 0 && (reason === 'plan' || reason === 'near-a-bad-one'))
+    return `Head ${next}: ${missingInWords(missing)} not looked at yet`;
   switch (reason) {
     case 'again-replaced':
       return `Head ${next}: its rivet is new`;

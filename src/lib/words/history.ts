@@ -3,6 +3,7 @@ import type { HoleEvent } from '../../core/check/hole-events.ts';
 import type { DriveEvent } from '../../core/driving/drive-events.ts';
 import type { ReworkFrozen } from '../../core/reworking/rework-events.ts';
 import type { ReworkMove } from '../../core/reworking/rework-moves.ts';
+import { PLACE_WORDS } from './heads.ts';
 import { lookInWords } from './looks.ts';
 import { decisionInWords, HOW_OUT, REMOVAL_SCHOOLS, REWORK_STEPS } from './rework.ts';
 import type { WriteLength } from './writing.ts';
@@ -24,10 +25,12 @@ export function reworkEventInWords(
     }
     case 'voided':
       return `a reading of hole ${move.hole} voided: ${move.why}`;
+    case 'voided-look':
+      return `a look at head ${move.hole} voided: ${move.why}`;
     case 'step':
       return `hole ${move.hole}: ${REWORK_STEPS[move.step].done}${move.done ? '' : ', taken back'}`;
     case 'referred':
-      return `referred${move.hole === null ? '' : `, hole ${move.hole}`}: ${move.question}`;
+      return `referred${move.hole === null ? '' : `, hole ${move.hole}`}${move.instead ? ', instead of replacing it' : ''}: ${move.question}`;
     case 'answered':
       return `answered by ${move.answeredBy} on ${move.authority}: ${move.answer}${
         move.then.what === 'blind'
@@ -75,7 +78,11 @@ const QUICK = {
 /** How a head was looked at, and what it measured. */
 export function readingInWords(look: HoleEvent, length: WriteLength): string {
   const taken = look.carried ? `; ${carriedInWords(look.carried)}` : '';
-  return `${wayInWords(look, length)}${taken}`;
+  const on = look.drivenOn ? 'driven further, then ' : '';
+  const clean = look.clean?.length
+    ? `; clean: ${look.clean.map((place) => PLACE_WORDS[place]).join(', ')}`
+    : '';
+  return `${on}${wayInWords(look, length)}${clean}${taken}`;
 }
 
 function wayInWords(look: HoleEvent, length: WriteLength): string {
@@ -94,7 +101,7 @@ function wayInWords(look: HoleEvent, length: WriteLength): string {
     case 'gauged':
       return `held against plate ${look.plate.name}`;
     case 'eyed':
-      return 'looked at by eye';
+      return 'by eye';
   }
 }
 

@@ -1,7 +1,25 @@
+import { isBad } from '../../core/check/findings.ts';
+import type { HeadStanding } from '../../core/check/head-standing.ts';
 import type { HeadJudged } from '../../core/check/head-judged.ts';
 import type { HeadReport } from '../../core/check/head-report.ts';
-import { CANNOT_TELL, FINDING_NAMES, findingNote, reportInWords } from './heads.ts';
+import { CANNOT_TELL, FINDING_NAMES, findingNote, missingInWords, reportInWords } from './heads.ts';
 import { sentence, type WriteLength } from './writing.ts';
+
+/** What a head comes to beyond its last look: the look that governs, and what is missing. */
+export function standingInWords(
+  { verdict, missing, decisive }: Pick<HeadStanding, 'verdict' | 'missing' | 'decisive'>,
+  own: boolean,
+  length: WriteLength
+): string[] {
+  return [
+    ...(own || !isBad(verdict)
+      ? []
+      : [
+          `A look by ${decisive.by} governs: ${lookInWords(decisive.frozen, null, length).join('; ')}`
+        ]),
+    ...(verdict === 'not-complete' ? [`Not looked at yet: ${missingInWords(missing)}`] : [])
+  ];
+}
 
 /** Why a look was judged as it was: its figures where there are any, its findings, and what it leaves open. */
 export function lookInWords(

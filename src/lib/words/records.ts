@@ -1,4 +1,4 @@
-import { Finding, MeasuredFinding, SeenFlag, type LookVerdict } from '../../core/check/findings.ts';
+import { Finding, MeasuredFinding, SeenFlag, type HeadVerdict } from '../../core/check/findings.ts';
 import { FINDING_NAMES } from './heads.ts';
 
 /** Every finding by its name, for a list to choose from. */
@@ -8,16 +8,17 @@ export const FINDING_OPTIONS: readonly { value: Finding; text: string }[] = [
 ].map((value) => ({ value, text: FINDING_NAMES[value] }));
 
 /** What a verdict is called in tables and files. */
-export const VERDICT_NAMES: Record<LookVerdict, string> = {
+export const VERDICT_NAMES: Record<HeadVerdict, string> = {
   accept: 'good',
+  'not-complete': 'not complete',
   measure: 'measure again',
   'drive-more': 'drive more',
   replace: 'drill out',
   refer: 'refer'
 };
 
-export const VERDICT_OPTIONS: readonly { value: LookVerdict | 'none'; text: string }[] = [
-  ...(Object.entries(VERDICT_NAMES) as [LookVerdict, string][]).map(([value, text]) => ({
+export const VERDICT_OPTIONS: readonly { value: HeadVerdict | 'none'; text: string }[] = [
+  ...(Object.entries(VERDICT_NAMES) as [HeadVerdict, string][]).map(([value, text]) => ({
     value,
     text
   })),

@@ -226,6 +226,8 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return `hole ${said.hole}: a question about it is open; it waits for its answer, the rest goes on`;
     case 'rivet-is-in':
       return `hole ${said.hole}: a rivet was driven in it; take it out before a reading is voided`;
+    case 'lead-decides':
+      return 'only a lead decides that a rivet is asked about instead of being replaced';
     case 'reading-of-another':
       return `only ${said.by} or an inspector may void this reading`;
     case 'rework-order':

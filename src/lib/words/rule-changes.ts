@@ -1,4 +1,5 @@
 import type { RuleProfile } from '../../core/rules/profile.ts';
+import { INSPECTION_PLACES } from '../../core/rules/inspection.ts';
 import { SHOP_COUNTS } from '../../core/rules/sampling.ts';
 import { LIMITS } from '../../core/rules/limit-settings.ts';
 import { SCHOOLS, SHOP_LENGTHS } from '../../core/rules/schools.ts';
@@ -31,6 +32,11 @@ export function ruleChangesInWords(
         : [`${SHOP_LENGTHS[key]}: ${length(was[key], 'fine')} → ${length(now[key], 'fine')}`]
     ),
     ...SHOP_COUNTS.flatMap(({ key, label }) => changed(label, num(was[key]), num(now[key]))),
+    ...INSPECTION_PLACES.flatMap(({ value, label }) => {
+      const asked = (rules: RuleProfile) =>
+        rules.inspect.includes(value) ? 'looked at' : 'not asked for';
+      return changed(label, asked(was), asked(now));
+    }),
     ...LIMITS.flatMap(({ label, unit, of }) => {
       const limit = (rules: RuleProfile) => `${num(of(rules.multipliers))} ${unit}`;
       return changed(label, limit(was), limit(now));

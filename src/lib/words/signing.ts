@@ -1,6 +1,7 @@
 import type { Must, Told } from '../../core/signing/missing.ts';
 import { OBJECTION_ANSWERS, objectionNamed } from './objections.ts';
-import { plural } from './writing.ts';
+import { INSPECTION_WORDS } from './heads.ts';
+import { plural, sentence } from './writing.ts';
 
 const MOST_NAMED = 12;
 const named = (holes: readonly number[]): string => {
@@ -111,6 +112,14 @@ export function toldInWords(told: Told): string {
       return 'The joint has changed since this release, so its steps before driving are not counted';
     case 'changed-since':
       return `The joint is at revision ${told.revision} by now; this release stays as it was made`;
+    case 'looks-voided':
+      return `A look at the head was voided: head ${named(told.holes)}. The reasons stand in the history`;
+    case 'replaced':
+      return told.was === told.now
+        ? `Replaced by a new ${told.now}: rivet ${named(told.holes)}`
+        : `Replaced: ${told.now} where ${told.was} was released: rivet ${named(told.holes)}`;
+    case 'not-complete':
+      return `${sentence(INSPECTION_WORDS[told.place])} not looked at: rivet ${named(told.holes)}`;
     case 'not-measured':
       return `Good by gauge plate or slip only, which does not tell everything: head ${named(told.holes)}`;
     case 'not-looked-at':

@@ -2,6 +2,7 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { untrack } from 'svelte';
   import { invalidateAll } from '$app/navigation';
+  import { INSPECTION_PLACES, type BesideShopHead } from '$core/rules/inspection.ts';
   import { SHOP_COUNTS } from '$core/rules/sampling.ts';
   import { LIMITS } from '$core/rules/limit-settings.ts';
   import { typedNumber } from '$core/units/typed-number.ts';
@@ -77,6 +78,16 @@
   const latest = $derived(data.profiles.find(({ rules }) => rules.name === profile?.rules.name));
   const valueOf = (key: (typeof SCHOOLS)[number]['key']) =>
     String((changes[key] as string | undefined) ?? profile?.rules[key]);
+
+  const inspected = $derived(
+    (changes['inspect'] as BesideShopHead[] | undefined) ?? profile?.rules.inspect ?? []
+  );
+  function inspect(place: BesideShopHead, asked: boolean): void {
+    const chosen = INSPECTION_PLACES.map(({ value }) => value).filter((value) =>
+      value === place ? asked : inspected.includes(value)
+    );
+    changes = { ...changes, inspect: chosen };
+  }
 
   async function save(): Promise<void> {
     refusal = said = '';
@@ -157,6 +168,29 @@
           {/if}
         </fieldset>
       {/each}
+
+      <fieldset>
+        <legend>What makes an inspection complete?</legend>
+        <p class="hint">
+          The shop head by its size, always. What is asked for here and not looked at keeps a head
+          from being good.
+        </p>
+        <div class="options">
+          {#each INSPECTION_PLACES as { value, label, why } (value)}
+            {@const on = inspected.includes(value)}
+            <label class:on>
+              <input
+                type="checkbox"
+                name="inspect"
+                {value}
+                checked={on}
+                onchange={(event) => inspect(value, event.currentTarget.checked)}
+              />
+              <span><strong>{label}</strong> {why}</span>
+            </label>
+          {/each}
+        </div>
+      </fieldset>
 
       <h2>Limits</h2>
       <div class="limits">

@@ -19,6 +19,7 @@ import { onlyTheNewestRelease } from './migrations/0016-only-the-newest-release.
 import { auditChain } from './migrations/0017-audit-chain.ts';
 import { asItHappened } from './migrations/0018-as-it-happened.ts';
 import { expiredRivets } from './migrations/0019-expired-rivets.ts';
+import { looksThatAddUp } from './migrations/0020-looks-that-add-up.ts';
 import { signIn } from './migrations/0015-sign-in.ts';
 
 const MIGRATIONS = [
@@ -40,7 +41,8 @@ const MIGRATIONS = [
   onlyTheNewestRelease,
   auditChain,
   asItHappened,
-  expiredRivets
+  expiredRivets,
+  looksThatAddUp
 ];
 
 /** Two that start at once bring it there one after the other; any number does that is always the same. */

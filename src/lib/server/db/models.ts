@@ -106,6 +106,8 @@ export class Hole extends Model<InferAttributes<Hole>, InferCreationAttributes<H
   declare stack: CreationOptional<number>;
   declare gripIn: CreationOptional<number | null>;
   declare room: CreationOptional<IssuedRoom | null>;
+  /** what makes its inspection complete, in the bits of `look_told` (migration 0020) */
+  declare asked: CreationOptional<number>;
 }
 
 export class StockBin extends Model<InferAttributes<StockBin>, InferCreationAttributes<StockBin>> {
@@ -211,7 +213,8 @@ export function defineModels(sequelize: Sequelize) {
       dash: maybeWhole(),
       stack: { ...whole(), defaultValue: 0 },
       gripIn: { type: DataTypes.DOUBLE, allowNull: true },
-      room: { type: DataTypes.JSONB, allowNull: true }
+      room: { type: DataTypes.JSONB, allowNull: true },
+      asked: { ...whole(), defaultValue: 1 }
     },
     at('holes')
   );

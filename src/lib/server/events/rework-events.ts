@@ -1,6 +1,6 @@
 import { reworkStream } from '../../../core/reworking/rework-events.ts';
 import { asReworked, sinceOf, type ReworkState } from '../../../core/reworking/rework-state.ts';
-import { may, ROLES } from '../../../core/people/rights.ts';
+import { may, ROLES, type Right } from '../../../core/people/rights.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import { frozenIssue } from './frozen-issue.ts';
@@ -26,16 +26,23 @@ export const reworkEvents = keptStream({
     ]);
     const rivetIn = new Set(driven.map(({ hole }) => hole));
     return {
-      subject: { ...frozen, signed, rivetIn, inspectors: await inspectors(database) },
+      subject: {
+        ...frozen,
+        signed,
+        rivetIn,
+        inspectors: await whoMay(database, 'void'),
+        leads: await whoMay(database, 'rules'),
+        looks: await looksAt(database, issueId)
+      },
       state: rework
     };
   },
   keep: keepForLists
 });
 
-/** Who may void another’s reading, by their ids. */
-async function inspectors(database: Database): Promise<Set<string>> {
-  const roles = ROLES.filter((role) => may(role, 'void'));
+/** Who has a right, by their ids. */
+async function whoMay(database: Database, right: Right): Promise<Set<string>> {
+  const roles = ROLES.filter((role) => may(role, right));
   const rows = await rowsOf<{ id: string }>(
     database,
     'select id from people where active and role = any($1::text[])',
@@ -44,11 +51,25 @@ async function inspectors(database: Database): Promise<Set<string>> {
   return new Set(rows.map(({ id }) => id));
 }
 
+/** The looks at the heads of an issue, each with who took it. */
+async function looksAt(
+  database: Database,
+  issueId: string
+): Promise<Map<string, { hole: number; person: string; by: string }>> {
+  const rows = await rowsOf<{ id: string; hole: number; person: string; by: string }>(
+    database,
+    `select e.id, e.hole, e.person_id as person, p.name as by
+     from hole_events e join people p on p.id = e.person_id where e.subject_id = $1`,
+    [issueId]
+  );
+  return new Map(rows.map(({ id, ...look }) => [id, look]));
+}
+
 /** As the database reads an instant; looks at an empty hole count from never on. */
 const sinceInWords = (ms: number | undefined): string | null =>
   ms === undefined ? null : Number.isFinite(ms) ? new Date(ms).toISOString() : 'infinity';
 
-/** What the lists read: where each hole stands, and no look at a rivet that is out. */
+/** What the lists read: where each hole stands, and which looks were false. */
 async function keepForLists(
   database: Database,
   issueId: string,
@@ -75,19 +96,8 @@ async function keepForLists(
   );
   await rowsOf(
     database,
-    `delete from hole_looks l using hole_rework r
-     where l.issue_id = $1 and r.issue_id = l.issue_id and r.hole = l.hole and r.since_at > l.at`,
-    [issueId]
-  );
-  // a removal that was logged by mistake: what was seen of its rivet counts again
-  await rowsOf(
-    database,
-    `insert into hole_looks (issue_id, hole, seq, verdict, at)
-     select distinct on (e.hole) e.subject_id, e.hole, e.seq, e.frozen->>'verdict', e.at from hole_events e
-     where e.subject_id = $1 and not exists (select from hole_looks l where l.issue_id = $1 and l.hole = e.hole)
-       and not exists (select from hole_rework r where r.issue_id = $1 and r.hole = e.hole and r.since_at > e.at)
-     order by e.hole, e.at desc, e.seq desc
-     on conflict do nothing`,
-    [issueId]
+    `update hole_looks l set voided = true from hole_events e
+     where e.subject_id = $1 and e.id = any($2::uuid[]) and l.issue_id = $1 and l.hole = e.hole and l.seq = e.seq and not l.voided`,
+    [issueId, [...state.voidedLooks.keys()]]
   );
 }

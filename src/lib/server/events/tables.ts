@@ -1,6 +1,6 @@
 import type { EventTable } from './table.ts';
 
-/** The heads that were measured in an issue; `hole_looks` keeps the latest verdict of each hole for the lists. */
+/** The looks at heads of an issue; `hole_looks` keeps of each what the lists read (`heads_in`). */
 export const HOLE_EVENTS: EventTable = {
   name: 'hole_events',
   subject: 'joint_issues',
@@ -13,16 +13,8 @@ export const HOLE_EVENTS: EventTable = {
     }
   ],
   alongside: `looked as (
-  insert into hole_looks (issue_id, hole, seq, verdict, at)
-  select distinct on (hole) subject_id, (payload->>'hole')::integer as hole, seq, frozen->>'verdict', at
-  from added
-  -- a look at a rivet that is out by now says nothing of the one that is in
-  where not exists (select from hole_rework r where r.issue_id = added.subject_id
-    and r.hole = (added.payload->>'hole')::integer and r.since_at > added.at)
-  order by hole, at desc, seq desc
-  on conflict (issue_id, hole)
-    do update set seq = excluded.seq, verdict = excluded.verdict, at = excluded.at
-  where (hole_looks.at, hole_looks.seq) < (excluded.at, excluded.seq)
+  insert into hole_looks (issue_id, hole, seq, at, verdict, told)
+  select subject_id, (payload->>'hole')::integer, seq, at, frozen->>'verdict', look_told(kind, payload, frozen) from added
 )`
 };
 

@@ -25,9 +25,10 @@ export async function simulatedShot(
   ]);
   const state = driveStream.project({ ...frozen, batches: [] }, driving);
   const measured = new Map(
-    [...holeStream.project(frozen, checked)].flatMap(([hole, { last }]) =>
-      last && isMeasured(last) ? [[hole, last.diameterIn] as const] : []
-    )
+    [...holeStream.project(frozen, checked)].flatMap(([hole, { ofRivet }]) => {
+      const last = ofRivet.findLast(isMeasured);
+      return last ? [[hole, last.diameterIn] as const] : [];
+    })
   );
   const before = beforeCamera(
     { id: issueId, ...frozen },

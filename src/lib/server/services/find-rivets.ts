@@ -1,4 +1,4 @@
-import type { Finding, LookVerdict } from '../../../core/check/findings.ts';
+import type { Finding, HeadVerdict } from '../../../core/check/findings.ts';
 import type { FoundPage, FoundRivet } from '../../api/found-rivet.ts';
 import type { RivetSort, RivetWish } from '../../api/records-wish.ts';
 import type { Database } from '../db/connect.ts';
@@ -46,7 +46,7 @@ interface Row {
   out_at: Date | null;
   drove_names: string[];
   looked_names: string[];
-  verdict: LookVerdict | null;
+  verdict: HeadVerdict | null;
   findings: Finding[];
   diameter_d: number | null;
   height_d: number | null;

@@ -44,14 +44,14 @@ export function trendStatement(
   const { where, values } = rivetsAsked({ ...wish, finding: undefined });
   const found =
     finding === null
-      ? `r.verdict <> 'accept' or r.findings <> '{}'`
+      ? `r.verdict not in ('accept', 'not-complete') or r.findings <> '{}'`
       : `r.findings @> $${values.push([finding])}::text[]`;
   const { key, name, join } = GROUPS[by];
   const text = `with counted as (
       select ${key} as key, date_trunc('week', r.at at time zone 'utc') as week,
         count(*) as looked, count(*) filter (where ${found}) as found
       from rivet_records r
-      where r.verdict is not null and ${where} and r.at >= now() - make_interval(weeks => ${TREND_WEEKS})
+      where r.looked_at is not null and ${where} and r.at >= now() - make_interval(weeks => ${TREND_WEEKS})
       group by 1, 2)
     select ${name} as name, to_char(week, 'YYYY-MM-DD') as week, sum(looked)::integer as looked, sum(found)::integer as found
     from counted ${join} group by 1, 2 order by 1 nulls last, 2`;

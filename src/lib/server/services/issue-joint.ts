@@ -1,9 +1,11 @@
+import { placesAsked } from '../../../core/check/head-standing.ts';
 import { ISSUE_DOCUMENT } from '../../../core/documents/documents.ts';
 import type { IssuedFacts, IssuedHole, IssuedRoom } from '../../../core/issue/issue.ts';
 import type { Joint } from '../../../core/kinds/joint.ts';
 import type { HoleHeadroom } from '../../../core/plan/headroom.ts';
 import type { Plan } from '../../../core/plan/plan-shape.ts';
 import { stopsOf } from '../../../core/plan/stops.ts';
+import type { InspectionPlace } from '../../../core/rules/inspection.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import { warningInWords } from '../../words/warnings.ts';
 import type { Database } from '../db/connect.ts';
@@ -94,6 +96,16 @@ export const issueJoint = (
     return inWork(database, () => freeze(database, frozen, issuedBy, issuedAt));
   });
 
+/** As lists read it beside what looks have told (`look_told`, migration 0020). */
+const PLACE_BITS: Record<InspectionPlace, number> = {
+  shop: 1,
+  manufactured: 2,
+  sheet: 4,
+  flush: 8
+};
+const askedBits = (facts: IssuedFacts, hole: Pick<IssuedHole, 'dash' | 'room'>): number =>
+  placesAsked(facts, hole).reduce((bits, place) => bits + PLACE_BITS[place], 0);
+
 /** What a larger rivet there is held against; a distance to nothing is null. */
 function roomOf(growth: HoleHeadroom | undefined): IssuedRoom | null {
   if (!growth) return null;
@@ -171,6 +183,7 @@ async function freeze(
         ...hole,
         ...takenHoles.get(hole.number),
         ...(fastener === undefined ? {} : { state: 'held-open' as const, reason: fastener }),
+        asked: askedBits(facts, hole),
         issueId: issue.id
       };
     })

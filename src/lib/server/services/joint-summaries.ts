@@ -1,4 +1,4 @@
-import type { LookVerdict } from '../../../core/check/findings.ts';
+import type { HeadVerdict } from '../../../core/check/findings.ts';
 import { issuedParts } from '../../../core/issue/issue.ts';
 import type { JointKind } from '../../../core/kinds/joint.ts';
 import { SUMMARY_VERSION, type PartCount, type PlanSummary } from '../../../core/issue/summary.ts';
@@ -30,7 +30,7 @@ export interface JointSummary {
   looked: number;
   /** rivets logged as driven */
   driven: number;
-  verdicts: Record<LookVerdict, number>;
+  verdicts: Record<HeadVerdict, number>;
   attention: string[];
   /** what needs someone first: 0 metal that is wrong, 1 what stops it, 2 what is missing, 3 a setting to look at again */
   urgency: 0 | 1 | 2 | 3;
@@ -55,7 +55,7 @@ interface IssueRow {
   facts: unknown;
   document_version: number;
   stacks: { stack: number; count: number }[] | null;
-  verdicts: Partial<Record<LookVerdict, number>> | null;
+  verdicts: Partial<Record<HeadVerdict, number>> | null;
   looked: number;
   driven: number;
   /** holes whose rivet was replaced, or is out */
@@ -64,8 +64,9 @@ interface IssueRow {
   signed_by: string | null;
 }
 
-const NO_VERDICTS: Record<LookVerdict, number> = {
+const NO_VERDICTS: Record<HeadVerdict, number> = {
   accept: 0,
+  'not-complete': 0,
   measure: 0,
   'drive-more': 0,
   replace: 0,
@@ -138,11 +139,11 @@ function asIssued(issue: IssueRow, length: WriteLength): Told {
     counts.set(was, (counts.get(was) ?? 0) - 1);
     if (part !== null) counts.set(part, (counts.get(part) ?? 0) + 1);
   }
+  const isChecked = issue.looked === holes - blind && verdicts['not-complete'] === 0;
   return {
     signedBy: issue.signed_by,
     headline: issuedInWords(holes, issuedParts(facts.value)),
-    state:
-      issue.signed_by !== null ? 'signed' : issue.looked === holes - blind ? 'checked' : 'checking',
+    state: issue.signed_by !== null ? 'signed' : isChecked ? 'checked' : 'checking',
     holes: holes - blind,
     looked: issue.looked,
     driven: issue.driven,
@@ -205,7 +206,7 @@ const CAGE_WORDS: Record<RecheckStatus['state'], string> = {
   proud: 'leaves heads too proud'
 };
 
-/** The newest issue of each joint, with its holes counted by stack and by the verdict of their last look. */
+/** The newest issue of each joint, with its holes counted by stack and by what their heads come to. */
 const issuesOf = (database: Database, jointIds: readonly string[]): Promise<IssueRow[]> =>
   rowsOf<IssueRow>(
     database,
@@ -216,25 +217,17 @@ const issuesOf = (database: Database, jointIds: readonly string[]): Promise<Issu
        select issue_id, stack, count(*)::integer as count from holes
        where state = 'rivet' and issue_id in (select id from newest) group by issue_id, stack
      ), in_now as (
-       select n.id as issue_id, i.hole, i.expired from newest n cross join lateral rivets_in(n.id) i
+       select n.id as issue_id from newest n cross join lateral rivets_in(n.id) i
      ), head as (
-       select coalesce(l.issue_id, i.issue_id) as issue_id, l.verdict, coalesce(i.expired, false) as expired,
-         r.stage = 'left' and (l.at is null or l.at <= r.left_at) as left_in
-       from (select * from hole_looks where issue_id in (select id from newest)) l
-         full join in_now i on i.issue_id = l.issue_id and i.hole = l.hole
-         left join hole_rework r on r.issue_id = coalesce(l.issue_id, i.issue_id) and r.hole = coalesce(l.hole, i.hole)
-       where (l.hole is not null or i.expired) and r.stage is distinct from 'blind'
+       select n.id as issue_id, h.* from newest n cross join lateral heads_in(n.id) h
      ), by_verdict as (
-       -- a head that stays on the data holder’s word is settled; a rivet of an expired batch is none but by that
-       select issue_id, count(verdict)::integer as looked, count(*)::integer as count,
-         case when left_in then 'accept' when expired and verdict is distinct from 'refer' then 'replace' else verdict end as verdict
-       from head group by issue_id, 4
+       select issue_id, verdict, count(*)::integer as count from head where verdict is not null group by issue_id, verdict
      )
      select n.*,
        (select json_agg(json_build_object('stack', stack, 'count', count) order by stack)
         from by_stack where issue_id = n.id) as stacks,
        (select json_object_agg(verdict, count) from by_verdict where issue_id = n.id) as verdicts,
-       (select coalesce(sum(looked), 0)::integer from by_verdict where issue_id = n.id) as looked,
+       (select count(*) filter (where looked)::integer from head where issue_id = n.id) as looked,
        (select count(*)::integer from in_now where issue_id = n.id) as driven,
        (select json_agg(json_build_object('stage', r.stage, 'stack', h.stack, 'part', r.part_number))
         from hole_rework r join holes h on h.issue_id = r.issue_id and h.number = r.hole

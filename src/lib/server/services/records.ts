@@ -1,7 +1,5 @@
 import { holeStream } from '../../../core/check/hole-events.ts';
-import { nextHead } from '../../../core/check/next-head.ts';
-import { driveStream, expiredHoles } from '../../../core/driving/drive-events.ts';
-import { issueOrder } from '../../../core/driving/issue-order.ts';
+import { driveStream } from '../../../core/driving/drive-events.ts';
 import { partsWithoutLot } from '../../../core/driving/lots-told.ts';
 import { rivetOfHole } from '../../../core/driving/rivet-of-hole.ts';
 import { rivetRuns } from '../../../core/driving/rivet-runs.ts';
@@ -9,7 +7,7 @@ import type { Recorded, Stamped } from '../../../core/events/stream.ts';
 import { readyPlan } from '../../../core/ready/ready-plan.ts';
 import { readyProgress, stepStream } from '../../../core/ready/progress.ts';
 import { reworkStream } from '../../../core/reworking/rework-events.ts';
-import { asReworked, emptyHoles, leftAsIs } from '../../../core/reworking/rework-state.ts';
+import { releaseNow } from '../../../core/releases/release-now.ts';
 import { missingToSign, type Missing } from '../../../core/signing/missing.ts';
 import type { JointRecord } from '../../../core/signing/record.ts';
 import { signStream, type SignEvent } from '../../../core/signing/sign-events.ts';
@@ -119,25 +117,12 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
   const batches = await batchesOf(database, issueId);
   const set = await toolSettings(database, jointId);
   const steps = await stepsOf(database, joint.value, issued.revision);
-  const rework = reworkStream.project(issued, reworks);
-  const issue = asReworked(issued, rework);
-  const drive = driveStream.project({ ...issued, batches, rework }, driving);
-  const states = holeStream.project({ ...issued, rework, expired: expiredHoles(drive) }, heads);
-  const { order } = issueOrder(issue, drive.order);
-  const present = new Set(issue.holes.map(({ number }) => number));
-  const left = leftAsIs(rework, (hole) => states.get(hole)?.last?.at ?? null);
-  const due = nextHead({
-    order: order.filter((hole) => present.has(hole)),
-    hitAt: new Map(
-      [...drive.holes].flatMap(([hole, { driven, hitAt }]) =>
-        driven ? [[hole, Date.parse(hitAt)] as const] : []
-      )
-    ),
-    events: heads,
-    states,
-    left,
-    empty: emptyHoles(rework),
-    rules: issued.facts.rules
+  const { issue, rework, drive, states, left, order, due } = releaseNow({
+    issue: issued,
+    batches,
+    driving,
+    heads,
+    reworks
   });
   const since = await sinceOfIssue(database, issueId);
   const runs = rivetRuns(issue);
@@ -150,6 +135,7 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
       : [{ part, tool: own[0]?.setup.name ?? null }];
   });
   const missing = missingToSign({
+    issued,
     issue,
     drive,
     states,

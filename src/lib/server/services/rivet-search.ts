@@ -78,7 +78,7 @@ export function rivetsAsked(wish: NarrowWish, first = 1): Sought {
   }
   if (finding !== undefined) conditions.push(`r.findings @> ${bind([finding])}::text[]`);
   if (verdict !== undefined)
-    conditions.push(verdict === 'none' ? 'r.verdict is null' : `r.verdict = ${bind(verdict)}`);
+    conditions.push(verdict === 'none' ? 'r.looked_at is null' : `r.verdict = ${bind(verdict)}`);
   if (from !== undefined) conditions.push(`r.at >= ${bind(dayStart(from))}`);
   if (to !== undefined) conditions.push(`r.at < ${bind(dayStart(to, 1))}`);
   return { where: conditions.length === 0 ? 'true' : conditions.join(' and '), values };

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { holeStream } from '../../../core/check/hole-events.ts';
-import { driveStream, expiredHoles } from '../../../core/driving/drive-events.ts';
+import { driveStream } from '../../../core/driving/drive-events.ts';
 import type { Stamped } from '../../../core/events/stream.ts';
 import type { IssuedFacts, IssuedHole } from '../../../core/issue/issue.ts';
 import { differences } from '../../../core/joint/differences.ts';
@@ -10,6 +10,7 @@ import {
   type EarlierRelease,
   type TakenOver
 } from '../../../core/releases/since-release.ts';
+import { releaseNow } from '../../../core/releases/release-now.ts';
 import { reworkStream } from '../../../core/reworking/rework-events.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
@@ -47,20 +48,19 @@ async function earlierRelease(
   const driving = await eventsOf(database, { stream: driveStream, table: DRIVE_EVENTS }, issueId);
   const heads = await eventsOf(database, { stream: holeStream, table: HOLE_EVENTS }, issueId);
   const reworks = await eventsOf(database, { stream: reworkStream, table: REWORK_EVENTS }, issueId);
-  const rework = reworkStream.project(issue, reworks);
+  const { rework, drive, states } = releaseNow({ issue, batches: [], driving, heads, reworks });
   if ([...rework.referrals.values()].some(({ answered }) => answered === null))
     throw new Refused(
       'not-possible',
       `a question of release ${issue.number} is open: log its answer at Check first, a new release would lose sight of it`
     );
-  const drive = driveStream.project({ ...issue, batches: [], rework }, driving);
   return {
     issue,
     definition,
     driving,
     rework,
     drive,
-    states: holeStream.project({ ...issue, rework, expired: expiredHoles(drive) }, heads),
+    states,
     since: await sinceOfIssue(database, issueId)
   };
 }

@@ -5,8 +5,7 @@
   import { headLimits, nominalHead } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import type { ShopPlate } from '$core/devices/shop-plate.ts';
-  import { comesTo } from '$core/check/hole-events.ts';
-  import { looksAsked, Place, type SeenFlag } from '$core/check/findings.ts';
+  import { Place, type SeenFlag } from '$core/check/findings.ts';
   import { flushAt } from '$core/issue/flush-at.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import type { CheckDesk } from '$lib/stations/check/check-desk.svelte';
@@ -19,21 +18,16 @@
   import OutboxNotice from '$lib/ui/OutboxNotice.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import CaliperPanel from './CaliperPanel.svelte';
-  import DatumAsked from './DatumAsked.svelte';
   import DueBar from './DueBar.svelte';
   import FlushEntry from './FlushEntry.svelte';
-  import HeadTaught from './HeadTaught.svelte';
   import HowRead from './HowRead.svelte';
+  import HeadLooks from './HeadLooks.svelte';
   import LastLook from './LastLook.svelte';
   import PlacesRow from './PlacesRow.svelte';
   import PlateEntry from './PlateEntry.svelte';
   import Readings from './Readings.svelte';
-  import DoNow from './DoNow.svelte';
-  import VerdictCard from './VerdictCard.svelte';
-  import { LOOKS } from '$lib/words/heads';
-  import { sentence } from '$lib/words/writing';
+  import TypedVerdict from './TypedVerdict.svelte';
   import type { LookWay } from './typed-look.ts';
-  import { lookInWords } from '$lib/words/looks';
 
   /** One head: what was measured, felt or seen in, the verdict with its reasons out. */
   interface Props {
@@ -63,14 +57,13 @@
   const problems = $derived(desk.problemsFor(hole));
   const looksLeft = $derived(desk.looksLeft(hole));
   const datum = $derived(desk.datumAsked(hole));
-  const looks = $derived(judged?.ok ? looksAsked(judged.result) : ([] as const));
   const issued = $derived(desk.issue.holes.find(({ number }) => number === hole));
   const flush = $derived(issued ? flushAt(desk.issue.facts, issued) : null);
   const plate = $derived(desk.plateFor(dash));
   const fitting = $derived(plates.filter(({ sizes }) => sizes.some((size) => size.dash === dash)));
   const row = $derived(issued?.row ?? 1);
-  const last = $derived(desk.states.get(hole)?.last ?? null);
-  const expired = $derived(desk.states.get(hole)?.expired ?? false);
+  const now = $derived(desk.states.get(hole));
+  const expired = $derived(now?.expired ?? false);
   const recorded = $derived(desk.recordedFor(hole));
   /** a reading being typed comes before the recorded one */
   const shown = $derived(
@@ -129,7 +122,6 @@
     )
       record();
   }
-  const onCondition = $derived(looks.length > 0);
 </script>
 
 <svelte:window onkeydown={onwindowkey} />
@@ -211,36 +203,7 @@
     </p>
   {/if}
   {#if judged?.ok}
-    {@const verdict = comesTo(judged.result.verdict, expired)}
-    {#if datum}
-      <DatumAsked
-        asked={datum}
-        onflat={() => desk.type(hole, { height: `${Number(datum.dimpleIn.toFixed(5))} in` })}
-        ondimple={() => desk.type(hole, { fromDimple: true })}
-      />
-    {/if}
-    <VerdictCard
-      {verdict}
-      reasons={lookInWords(judged.result, live?.report ?? null, preferences.inWords)}
-      conditional={onCondition && verdict === 'accept'}
-    />
-    <DoNow {verdict} findings={judged.result.findings} seat={judged.result.seat} />
-    {#if live}<HeadTaught {desk} {hole} report={live.report} reading={live.reading} />{/if}
-    {#if looks.length > 0}
-      <fieldset class="looks">
-        <legend class="label">Looked at, before it is recorded</legend>
-        {#each looks as look (look)}
-          <label>
-            <input
-              type="checkbox"
-              checked={typed.looked.includes(look)}
-              onchange={(event) => desk.look(hole, look, event.currentTarget.checked)}
-            />
-            {sentence(LOOKS[look])}
-          </label>
-        {/each}
-      </fieldset>
-    {/if}
+    <TypedVerdict {desk} {hole} {live} />
   {:else if live && !judged}
     <Notice
       level="attention"
@@ -284,9 +247,8 @@
   />
 {/if}
 
-{#if last && !live && !judged}
-  <LastLook {last} {expired} {recorded} />
-{/if}
+{#if now && !live && !judged}<LastLook {now} {recorded} />{/if}
+{#if now && now.looks > 0 && person}<HeadLooks {desk} {hole} />{/if}
 {@render children()}
 {#if desk.way === 'calipers'}<HowRead {typed} ontype={(change) => desk.type(hole, change)} />{/if}
 {#if flush}<FlushEntry
@@ -312,7 +274,7 @@
   {#if (workOpen || workspace.arithmetic) && shown.report.judged.ok}
     <Arithmetic work={[...shown.report.judged.work, ...(report.metal?.work ?? [])]} />
   {/if}
-{:else if !last && desk.way === 'calipers'}
+{:else if !now?.last && desk.way === 'calipers'}
   <p class="hint">
     Measure the driven head with calipers: its diameter, then its height above the sheet. The
     verdict appears as you type.
@@ -348,21 +310,6 @@
     display: flex;
     flex-direction: column;
     gap: 8px;
-  }
-  .looks {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 4px 16px;
-  }
-  .looks label {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-    min-height: 44px;
-  }
-  .looks input {
-    width: 24px;
-    height: 24px;
   }
   .record {
     font-size: 1.1rem;

@@ -27,6 +27,7 @@
   import DueBar from './DueBar.svelte';
   import { headGroups } from './head-groups';
   import SinceCard from './SinceCard.svelte';
+  import FarSide from './FarSide.svelte';
   import HeadTable from './HeadTable.svelte';
   import HeardHeads from './HeardHeads.svelte';
   import ReworkPanel from './rework/ReworkPanel.svelte';
@@ -69,7 +70,8 @@
   });
   let view = $state<'wide' | 'high' | 'table'>('wide');
   let of = $state('');
-  const heads = $derived(headsInD(open.desk?.events ?? []));
+  const events = $derived(open.desk?.valid ?? []);
+  const heads = $derived(headsInD(events));
   const groups = $derived(
     open.issue
       ? headGroups({
@@ -140,7 +142,7 @@
               />
             {/if}
           </div>
-          {#if view !== 'table'}<HeardHeads events={open.desk.events} />{/if}
+          {#if view !== 'table'}<HeardHeads {events} />{/if}
           {#if view === 'table'}
             <HeadTable desk={open.desk} drive={drive.desk} onpick={pick} />
           {:else}
@@ -157,7 +159,7 @@
                 />
               </div>
               <div class="run">
-                <GateChart events={open.desk.events} limits={facts.limits} now={typed} />
+                <GateChart {events} limits={facts.limits} now={typed} />
               </div>
             </div>
           {/if}
@@ -221,13 +223,14 @@
           >
             {@render mend()}
           </CheckSheet>
+          {#if person && open.signedBy === null}<FarSide desk={open.desk} onpick={pick} />{/if}
         {/if}
       {/if}
     {/snippet}
     {#snippet foot()}
       <footer class="keys">
         <span><kbd>Enter</kbd> to height, then record and next</span>
-        <span><kbd>C</kbd> all three clean</span>
+        <span><kbd>C</kbd> in the height: all three clean, record and next</span>
         {#if open.desk?.way === 'plate'}<span><kbd>Y</kbd> <kbd>N</kbd> answer the plate</span>{/if}
         <span><kbd>[</kbd> <kbd>]</kbd> hole back, on</span>
         <span class="limits">

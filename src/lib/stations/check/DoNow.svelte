@@ -1,12 +1,12 @@
 <script lang="ts">
-  import type { Finding, LookVerdict } from '$core/check/findings.ts';
+  import type { Finding, HeadVerdict } from '$core/check/findings.ts';
   import type { HeadSeat } from '$core/issue/flush-at.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { reportInWords } from '$lib/words/heads';
 
   /** What is done now about a head. */
   interface Props {
-    verdict: LookVerdict;
+    verdict: HeadVerdict;
     findings: Finding[];
     /** what a flush head lies in */
     seat: HeadSeat | null;

@@ -23,7 +23,10 @@
         hole,
         wideIn: isMeasured(event) ? event.diameterIn : null,
         highIn: isMeasured(event) ? event.heightIn : null,
+        // what was seen clean of a head that was not measured is no verdict of it
+        clean: event.kind === 'eyed' && frozen.findings.length === 0,
         verdict: frozen.verdict,
+        voided: desk.rework.voidedLooks.has(id),
         findings: frozen.findings.map((finding) => FINDING_NAMES[finding]).join(', '),
         by,
         drivenBy: drive?.stateOf(hole)?.by ?? '',
@@ -62,8 +65,9 @@
       {
         key: 'verdict',
         title: 'Verdict',
-        of: (row: Row) => MARK_WORDS[row.verdict],
-        bad: (row: Row) => row.verdict !== 'accept',
+        of: (row: Row) =>
+          row.voided ? 'voided' : row.clean ? 'clean there' : MARK_WORDS[row.verdict],
+        bad: (row: Row) => !row.voided && !row.clean && row.verdict !== 'accept',
         words: true
       },
       { key: 'findings', title: 'Found', of: (row: Row) => row.findings, words: true },

@@ -36,7 +36,7 @@
       findings: report.findings,
       metal: report.metal,
       trend: trendOf([
-        ...headsInD(desk.events).map(({ diameterD }) => diameterD),
+        ...headsInD(desk.valid).map(({ diameterD }) => diameterD),
         report.judged.ok ? report.judged.result.diameterD : 0
       ]),
       expired: drive.desk?.stateOf(hole)?.expired ?? false,

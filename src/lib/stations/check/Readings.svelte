@@ -10,7 +10,7 @@
     placeholders: { diameter: string; height: string };
     /** both stand and are right */
     ondone: () => void;
-    /** C in a field: all three places are clean */
+    /** C in a field: all three places are clean; in the height it is recorded too */
     onclean: () => void;
   }
   let { desk, hole, placeholders, ondone, onclean }: Props = $props();
@@ -82,6 +82,8 @@
     if (event.key.toLowerCase() === 'c') {
       event.preventDefault();
       onclean();
+      // in the last field that is all there is to say of the head
+      if (field === 'height') enter(field);
     }
     if (event.key !== 'Enter') return;
     event.preventDefault();

@@ -1,17 +1,18 @@
 <script lang="ts">
-  import type { LookVerdict } from '$core/check/findings.ts';
+  import type { HeadVerdict } from '$core/check/findings.ts';
   import VerdictMark from '../../ui/kit/VerdictMark.svelte';
 
   /** The verdict: a shape, a word, and why. */
   interface Props {
-    verdict: LookVerdict;
+    verdict: HeadVerdict;
     reasons: string[];
     /** good on a condition that someone still has to look at */
     conditional?: boolean;
   }
   let { verdict, reasons, conditional = false }: Props = $props();
-  const WORDS: Record<LookVerdict, string> = {
+  const WORDS: Record<HeadVerdict, string> = {
     measure: 'Measure again',
+    'not-complete': 'Not complete',
     accept: 'Good',
     'drive-more': 'Drive more',
     replace: 'Drill out and replace',
@@ -59,6 +60,7 @@
     background: var(--olive-soft);
   }
   .conditional,
+  .not-complete,
   .measure,
   .drive-more {
     border-color: var(--amber-line);
@@ -76,6 +78,7 @@
     color: var(--olive-deep);
   }
   .conditional strong,
+  .not-complete strong,
   .measure strong,
   .drive-more strong {
     color: var(--amber);

@@ -10,6 +10,7 @@ import {
 import {
   holeStream,
   isMeasured,
+  lastBadAt,
   lastShares,
   verdictNow,
   type HoleEvent,
@@ -17,7 +18,15 @@ import {
   type HoleSubject
 } from '$core/check/hole-events.ts';
 import { expectedLooks } from '$core/check/expected-looks.ts';
-import { looksAsked, type Look, type SeenFlag } from '$core/check/findings.ts';
+import {
+  isBad,
+  looksAsked,
+  type HeadVerdict,
+  type Look,
+  type Place,
+  type SeenFlag
+} from '$core/check/findings.ts';
+import { headStanding, placesAsked, type HeadStanding } from '$core/check/head-standing.ts';
 import type { HeadJudged } from '$core/check/head-judged.ts';
 import { otherDatum, type TwoDatums } from '$core/check/height-datum.ts';
 import { judgeLook, type HoleLook } from '$core/check/hole-look.ts';
@@ -39,7 +48,8 @@ import { lookTyped, type LookWay, type TypedLook } from './typed-look.ts';
 import { TypedLooks } from './typed-looks.svelte';
 
 /** A look before it is stamped is judged as it would be now. */
-const UNSTAMPED = { id: '00000000-0000-4000-8000-000000000000', at: '2000-01-01T00:00:00Z' };
+export const NOT_SENT = '00000000-0000-4000-8000-000000000000';
+const UNSTAMPED = { id: NOT_SENT, at: '2000-01-01T00:00:00Z' };
 
 export type DeskState =
   { kind: 'idle' } | { kind: 'sending' } | { kind: 'waiting' } | ({ kind: 'refused' } & Refused);
@@ -86,6 +96,9 @@ export class CheckDesk {
       },
       get expired() {
         return driving().expired;
+      },
+      get hitAt() {
+        return driving().hitAt;
       }
     });
     // A head counts once the server has judged it.
@@ -112,7 +125,7 @@ export class CheckDesk {
         else if (look.kind === 'gauged') {
           const { fitsOver, touchesSheet, upperFits, upperTouches } = look;
           this.type(hole, { fitsOver, touchesSheet, upperFits, upperTouches, flags });
-        } else this.type(hole, { flags });
+        } else this.type(hole, { flags, clean: look.clean ?? [] });
       }
     });
   }
@@ -125,11 +138,18 @@ export class CheckDesk {
   get events(): HoleEvent[] {
     return this.desk.events;
   }
+  /** without what was voided */
+  readonly valid = $derived.by((): HoleEvent[] => {
+    const { voidedLooks } = this.rework;
+    return voidedLooks.size === 0
+      ? this.events
+      : this.events.filter(({ id }) => !voidedLooks.has(id));
+  });
   get states() {
     return this.desk.state;
   }
   /** what comes of the rivet that is in a hole; null where nothing is known yet */
-  verdictOf(hole: number): HoleEvent['frozen']['verdict'] | null {
+  verdictOf(hole: number): HeadVerdict | null {
     const state = this.states.get(hole);
     return state ? verdictNow(state) : null;
   }
@@ -185,6 +205,25 @@ export class CheckDesk {
     // judged as if it had been looked at on its condition: what is left of that is asked for apart
     const asked = look.kind === 'checked' ? { looked: ['straight', 'flat'] as Look[] } : {};
     return judgeLook({ ...look, ...asked, ...UNSTAMPED } as HoleLook, this.issue.facts, issued);
+  }
+
+  /** What the head comes to with the look that is typed, and what was looked at before; null while the typed one cannot be judged. */
+  expectedFor(hole: number): HeadStanding | null {
+    const look = this.lookFor(hole);
+    const judged = this.judgedFor(hole);
+    const issued = this.issue.holes.find(({ number }) => number === hole);
+    if (!look || !judged?.ok || !issued) return null;
+    const typed = { ...look, ...UNSTAMPED, by: '', frozen: judged.result } as HoleEvent;
+    const before = this.typedFor(hole).drivenOn ? [] : (this.states.get(hole)?.counted ?? []);
+    return headStanding([...before, typed], placesAsked(this.issue.facts, issued));
+  }
+
+  /** Whether it has to be said if a bad head was driven further before this look: where no blow is logged nobody knows. */
+  asksDrivenOn(hole: number): boolean {
+    const standing = this.states.get(hole)?.standing;
+    return !this.driving().hitAt.has(hole) && standing !== null && standing !== undefined
+      ? isBad(standing.verdict)
+      : false;
   }
 
   /** Whether the far sheet is dimpled through at a hole: heights are from the dimple there. */
@@ -244,7 +283,8 @@ export class CheckDesk {
 
   /** What the latest recorded reading of a hole means; null before there is one. */
   recordedFor(hole: number): { report: HeadReport; reading: HeadReading } | null {
-    const last = this.states.get(hole)?.last;
+    // the look that decides, where it measured
+    const last = this.states.get(hole)?.standing?.decisive;
     if (!last || !isMeasured(last)) return null;
     const { limits } = this.issue.facts;
     const { diameterIn, heightIn, flags } = last;
@@ -292,6 +332,25 @@ export class CheckDesk {
     } else if (this.desk.refusal) this.#refused = { hole, said: this.desk.refusal };
   }
 
+  /** Rivets that can be looked at from the far side: in the metal as far as anybody knows. */
+  inMetal(): number[] {
+    const { hitAt } = this.driving();
+    const out = emptyHoles(this.rework);
+    return this.issue.holes.flatMap(({ number }) =>
+      out.has(number) || (hitAt.size > 0 && !hitAt.has(number)) ? [] : [number]
+    );
+  }
+
+  /** Hands over that places of many rivets were looked at and are clean. @returns how many were taken */
+  recordClean(holes: readonly number[], clean: readonly Place[]): number {
+    this.#refused = null;
+    let taken = 0;
+    for (const hole of holes)
+      if (this.desk.add({ kind: 'eyed', hole, flags: [], clean: [...clean] })) taken += 1;
+      else if (this.desk.refusal) this.#refused = { hole, said: this.desk.refusal };
+    return taken;
+  }
+
   isOnItsWay(hole: number): boolean {
     return this.desk.outbox.waiting.some((checked) => checked.hole === hole);
   }
@@ -311,7 +370,7 @@ export class CheckDesk {
 
   /** heads that stay on the data holder’s word, as they were last seen */
   readonly left = $derived.by(() =>
-    leftAsIs(this.rework, (hole) => this.states.get(hole)?.last?.at ?? null)
+    leftAsIs(this.rework, (hole) => lastBadAt(this.states.get(hole)))
   );
 
   #dueBy(events: readonly HoleEvent[], states: ReadonlyMap<number, HoleState>): NextHead {

@@ -1,5 +1,6 @@
 import { getContext, setContext } from 'svelte';
 import type { Issue } from '$core/issue/issue.ts';
+import type { Role } from '$core/people/rights.ts';
 import type { InMetal } from '$core/releases/in-metal.ts';
 import type { SinceRelease } from '$core/releases/since-release.ts';
 import type { CheckDesk } from './check-desk.svelte';
@@ -10,6 +11,8 @@ export interface IssueDesk {
   readonly desk: CheckDesk | null;
   /** who is at the bench; empty when nobody said */
   readonly person: string;
+  /** what they are in the shop; null where nobody said */
+  readonly role: Role | null;
   /** who signed it; null while nobody has */
   readonly signedBy: string | null;
   /** what it took over from the release before it; null for a first one */

@@ -36,7 +36,9 @@ export const TypedLook = z.object({
   flush: z.string().default(''),
   slip: z.enum(['catches', 'clears']).nullable().default(null),
   slipThick: z.string().default('0.003'),
-  clean: z.array(Place).default([])
+  clean: z.array(Place).default([]),
+  /** it was driven further since the look before */
+  drivenOn: z.boolean().default(false)
 });
 /** A look as typed; nothing is lost by looking at another hole meanwhile. */
 export type TypedLook = z.output<typeof TypedLook>;
@@ -85,9 +87,13 @@ export function lookTyped(
     hole,
     flags: typed.flags,
     ...(typed.clean.length > 0 ? { clean: typed.clean } : {}),
-    ...(flush ? { flush } : {})
+    ...(flush ? { flush } : {}),
+    ...(typed.drivenOn ? { drivenOn: true as const } : {})
   };
-  if (way === 'eye') return typed.flags.length === 0 && !flush ? null : { ...seen, kind: 'eyed' };
+  if (way === 'eye')
+    return typed.flags.length === 0 && typed.clean.length === 0 && !flush
+      ? null
+      : { ...seen, kind: 'eyed' };
   if (way === 'plate') {
     const { fitsOver, touchesSheet, upperFits, upperTouches } = typed;
     if (plate === null || fitsOver === null || touchesSheet === null) return null;

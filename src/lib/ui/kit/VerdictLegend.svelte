@@ -10,7 +10,7 @@
   }
   let { states, reworked }: Props = $props();
   const ALWAYS = ['accept', 'drive-more', 'replace', 'refer', 'to-do'] as const;
-  const SOMETIMES = ['measure', 'out', 'left'] as const;
+  const SOMETIMES = ['not-complete', 'measure', 'out', 'left'] as const;
   const counts = $derived.by(() => {
     const kinds = [...states.values()].map(
       (state): MarkKind => reworked(state.hole) ?? verdictNow(state) ?? 'to-do'

@@ -1,10 +1,11 @@
 <script lang="ts" module>
-  import type { LookVerdict } from '$core/check/findings.ts';
+  import type { HeadVerdict } from '$core/check/findings.ts';
 
-  export type MarkKind = LookVerdict | 'out' | 'left' | 'on-condition' | 'to-do' | 'sending';
+  export type MarkKind = HeadVerdict | 'out' | 'left' | 'on-condition' | 'to-do' | 'sending';
   /** The word that goes with each shape. */
   export const MARK_WORDS: Record<MarkKind, string> = {
     accept: 'good',
+    'not-complete': 'not complete',
     'on-condition': 'good if straight and the sheets are flat',
     'drive-more': 'drive more',
     replace: 'drill out',
@@ -34,6 +35,9 @@
   {:else if kind === 'on-condition'}
     <circle {r} />
     <path class="half" d="M0 {-r} A{r} {r} 0 0 1 0 {r} Z" />
+  {:else if kind === 'not-complete'}
+    <circle {r} />
+    <path class="half" d="M0 0 V{-r} A{r} {r} 0 0 1 {r} 0 Z" />
   {:else if kind === 'drive-more'}
     <path class="body" d="M0 {-r * 1.15} L{r * 1.15} {r * 0.85} H{-r * 1.15} Z" />
     <path d="M0 {-r * 0.3} V{r * 0.6} M{-r * 0.45} {r * 0.15} H{r * 0.45}" />
@@ -83,6 +87,16 @@
   }
   .on-condition .half {
     fill: var(--amber-line);
+  }
+  .not-complete {
+    stroke: var(--olive-deep);
+  }
+  .not-complete circle {
+    fill: var(--panel);
+  }
+  .not-complete .half {
+    fill: var(--olive-deep);
+    stroke: none;
   }
   .drive-more {
     stroke: var(--amber-line);

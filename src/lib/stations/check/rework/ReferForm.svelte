@@ -9,8 +9,11 @@
     hole: number;
     /** there is another way: it is not opened by itself */
     optional?: boolean;
+    /** whoever is here may decide that it is asked about instead of being replaced */
+    mayAskInstead?: boolean;
   }
-  let { rework, hole, optional = false }: Props = $props();
+  let { rework, hole, optional = false, mayAskInstead = false }: Props = $props();
+  let instead = $state(false);
   const typed = $derived(rework.fieldsOf(hole));
   const question = $derived(typed.of('question'));
 </script>
@@ -22,7 +25,12 @@
       event.preventDefault();
       if (
         question.trim() !== '' &&
-        rework.add({ kind: 'referred', hole, question: question.trim() })
+        rework.add({
+          kind: 'referred',
+          hole,
+          question: question.trim(),
+          ...(mayAskInstead && instead ? { instead: true } : {})
+        })
       )
         typed.clear('question');
     }}
@@ -34,6 +42,12 @@
       maxlength={600}
       hint="its figures and the picture of the hole go with the record"
     />
+    {#if mayAskInstead}
+      <label class="instead">
+        <input type="checkbox" name="instead" bind:checked={instead} />
+        I decide as lead: it is asked about, and not replaced until it is answered
+      </label>
+    {/if}
     <button class="act main" disabled={question.trim() === ''}>Put the question</button>
   </form>
 </More>
@@ -44,6 +58,17 @@
     flex-direction: column;
     gap: 8px;
     align-items: flex-start;
+  }
+  .instead {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-height: 44px;
+  }
+  .instead input {
+    width: 24px;
+    height: 24px;
+    flex: none;
   }
   form :global(label) {
     width: 100%;

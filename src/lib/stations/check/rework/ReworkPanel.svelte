@@ -2,6 +2,7 @@
   import { useDriveDesk } from '../../drive/drive-desk.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { CheckDesk } from '../check-desk.svelte';
+  import { may } from '$core/people/rights.ts';
   import { isAnotherRivet } from '$core/releases/since-release.ts';
   import { useIssueDesk } from '../issue-desk';
   import { useReworkDesk } from '../rework-desk.svelte';
@@ -77,7 +78,15 @@
         dash={desk.dashOf(hole)}
         facts={desk.issue.facts}
       />{/if}
-    {#if !asked}<ReferForm {rework} {hole} optional={verdict === 'replace'} />{/if}
+    {#if !asked}<ReferForm
+        {rework}
+        {hole}
+        optional={verdict === 'replace'}
+        mayAskInstead={verdict === 'replace' &&
+          (desk.states.get(hole)?.expired ?? false) &&
+          issued.role !== null &&
+          may(issued.role, 'rules')}
+      />{/if}
     {#if verdict === 'refer'}<TakeOut
         {rework}
         {hole}

@@ -1,0 +1,93 @@
+<script lang="ts">
+  import type { HoleEvent } from '$core/check/hole-events.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { readingInWords } from '$lib/words/history';
+  import { LOOKS, FINDING_NAMES } from '$lib/words/heads';
+  import ReasonForm from '../../ui/kit/ReasonForm.svelte';
+  import type { CheckDesk } from './check-desk.svelte';
+  import { useReworkDesk } from './rework-desk.svelte';
+
+  /** Every look at a rivet that counts, or counted until it was voided: they add up, and the worst governs. */
+  interface Props {
+    desk: CheckDesk;
+    hole: number;
+  }
+  let { desk, hole }: Props = $props();
+  const preferences = usePreferences();
+  const open = useReworkDesk();
+  const rework = $derived(open.desk);
+  let opened = $state<string | null>(null);
+  const now = $derived(desk.states.get(hole));
+  const counted = $derived(new Set((now?.counted ?? []).map(({ id }) => id)));
+  const looks = $derived(
+    (now?.all ?? []).filter(({ id }) => counted.has(id) || desk.rework.voidedLooks.has(id))
+  );
+  const time = (at: string) =>
+    new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
+  const said = (look: HoleEvent): string =>
+    [
+      readingInWords(look, preferences.inWords),
+      ...look.frozen.findings.map((finding) => FINDING_NAMES[finding]),
+      ...(look.kind === 'checked' ? (look.looked ?? []).map((one) => LOOKS[one]) : [])
+    ].join('; ');
+</script>
+
+{#if rework && looks.length > 0}
+  <section class="looks" aria-label="Looks at head {hole}" data-testid="head-looks">
+    <h4 class="label">
+      {looks.length === 1 ? 'The look at it' : 'Looks: they add up, the worst governs'}
+    </h4>
+    <ul>
+      {#each looks as look (look.id)}
+        {@const voided = desk.rework.voidedLooks.get(look.id)}
+        <li>
+          <span class:voided={voided !== undefined}>{said(look)}</span>
+          <span class="hint"
+            >{look.by}, {time(look.at)}{voided
+              ? `; voided by ${voided.by}: ${voided.why}`
+              : ''}</span
+          >
+          {#if !voided}
+            <button
+              class="act small"
+              type="button"
+              aria-expanded={opened === look.id}
+              onclick={() => (opened = opened === look.id ? null : look.id)}>Void…</button
+            >
+          {/if}
+          {#if opened === look.id && !voided}
+            <ReasonForm
+              name="void-look"
+              label="Why it is false"
+              act="Void this look"
+              onreason={(why) => rework.add({ kind: 'voided-look', hole, look: look.id, why })}
+              onleave={() => (opened = null)}
+            />
+          {/if}
+        </li>
+      {/each}
+    </ul>
+  </section>
+{/if}
+
+<style>
+  ul {
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 10px;
+    padding: 2px 0;
+    font-variant-numeric: tabular-nums;
+  }
+  .voided {
+    text-decoration: line-through;
+  }
+  li :global(form) {
+    width: 100%;
+  }
+</style>

@@ -1,0 +1,97 @@
+<script lang="ts">
+  import { looksAsked } from '$core/check/findings.ts';
+  import { comesTo } from '$core/check/hole-events.ts';
+  import type { HeadReading, HeadReport } from '$core/check/head-report.ts';
+  import { usePreferences } from '$lib/client/preferences.svelte';
+  import { LOOKS } from '$lib/words/heads';
+  import { lookInWords, standingInWords } from '$lib/words/looks';
+  import { sentence } from '$lib/words/writing';
+  import { NOT_SENT, type CheckDesk } from './check-desk.svelte';
+  import DatumAsked from './DatumAsked.svelte';
+  import DoNow from './DoNow.svelte';
+  import HeadTaught from './HeadTaught.svelte';
+  import VerdictCard from './VerdictCard.svelte';
+
+  /** What a head comes to with the look that is typed, and what is asked before that is recorded. */
+  interface Props {
+    desk: CheckDesk;
+    hole: number;
+    /** by its figures; null where none are typed */
+    live: { report: HeadReport; reading: HeadReading } | null;
+  }
+  let { desk, hole, live }: Props = $props();
+  const preferences = usePreferences();
+  const typed = $derived(desk.typedFor(hole));
+  const judged = $derived(desk.judgedFor(hole));
+  const expected = $derived(desk.expectedFor(hole));
+  const datum = $derived(desk.datumAsked(hole));
+  const now = $derived(desk.states.get(hole));
+  const looks = $derived(judged?.ok ? looksAsked(judged.result) : ([] as const));
+</script>
+
+{#if judged?.ok && expected}
+  {@const verdict = comesTo(expected.verdict, now?.expired ?? false, now?.askedInstead)}
+  {@const own = expected.decisive.id === NOT_SENT}
+  {#if datum}
+    <DatumAsked
+      asked={datum}
+      onflat={() => desk.type(hole, { height: `${Number(datum.dimpleIn.toFixed(5))} in` })}
+      ondimple={() => desk.type(hole, { fromDimple: true })}
+    />
+  {/if}
+  <VerdictCard
+    {verdict}
+    reasons={[
+      ...standingInWords(expected, own, preferences.inWords),
+      ...lookInWords(judged.result, live?.report ?? null, preferences.inWords)
+    ]}
+    conditional={looks.length > 0 && verdict === 'accept'}
+  />
+  <DoNow {verdict} findings={expected.findings} seat={judged.result.seat} />
+  {#if live}<HeadTaught {desk} {hole} report={live.report} reading={live.reading} />{/if}
+  {#if looks.length > 0}
+    <fieldset class="looks">
+      <legend class="label">Looked at, before it is recorded</legend>
+      {#each looks as look (look)}
+        <label>
+          <input
+            type="checkbox"
+            checked={typed.looked.includes(look)}
+            onchange={(event) => desk.look(hole, look, event.currentTarget.checked)}
+          />
+          {sentence(LOOKS[look])}
+        </label>
+      {/each}
+    </fieldset>
+  {/if}
+{/if}
+{#if desk.asksDrivenOn(hole)}
+  <label>
+    <input
+      type="checkbox"
+      name="driven-on"
+      checked={typed.drivenOn}
+      onchange={(event) => desk.type(hole, { drivenOn: event.currentTarget.checked })}
+    />
+    Driven further since the looks before: they count no more
+  </label>
+{/if}
+
+<style>
+  .looks {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 16px;
+  }
+  label {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-height: 44px;
+  }
+  input {
+    width: 24px;
+    height: 24px;
+    flex: none;
+  }
+</style>
