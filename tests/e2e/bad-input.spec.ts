@@ -89,7 +89,7 @@ test('typing and readings outlive a dead server', async ({ page, app }) => {
 
   await page.getByRole('textbox', { name: 'Diameter' }).fill('0.187');
   await page.getByRole('textbox', { name: 'Height' }).fill('0.062');
-  await page.getByRole('button', { name: 'Record head 1' }).click();
+  await page.getByRole('textbox', { name: 'Height' }).press('c');
   await expect(page.getByText('Not recorded yet: no server')).toBeVisible();
   await toStation(page, 1);
   await page.getByLabel('Joint width').fill('5 1/2');

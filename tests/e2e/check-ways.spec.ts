@@ -33,8 +33,9 @@ test('a plate is made, kept as the shop’s, and heads are held against it by ke
   await page.getByRole('heading', { name: 'Head 1 of 50' }).click();
   // not over it, not on the sheet; the upper hole goes over, the upper notch touches
   for (const key of ['n', 'n', 'y', 'y']) await page.keyboard.press(key);
-  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'accept');
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'not-complete');
   await page.keyboard.press('c');
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'accept');
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-testid="hole-map"] [data-hole="1"]')).toHaveAttribute(
     'data-verdict',
@@ -83,14 +84,14 @@ test('by eye one condemns, flushness is felt with a slip, a mirror’s reading m
   };
   // dash 5: 1.3 D is 0.2031
   await typed('0.208', '0.078');
-  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'accept');
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'not-complete');
   await page.getByText('Read by calipers on the head').click();
   await page.getByLabel('The figures were read').selectOption('mirror');
   await page.getByLabel('Either may be off by').fill('0.010');
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'measure');
   await expect(page.getByTestId('verdict')).toContainText('on which side of a limit it is');
   await page.getByLabel('Either may be off by').fill('0.002');
-  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'accept');
+  await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'not-complete');
 
   await page.getByText(/^How flush/).click();
   await page.getByText('catches', { exact: true }).click();

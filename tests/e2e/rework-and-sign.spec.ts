@@ -10,7 +10,7 @@ async function measure(page: Page, diameter: string, height: string): Promise<vo
   await page.getByRole('textbox', { name: 'Diameter' }).fill(diameter);
   await page.getByRole('textbox', { name: 'Diameter' }).press('Enter');
   await page.getByRole('textbox', { name: 'Height' }).fill(height);
-  await page.getByRole('textbox', { name: 'Height' }).press('Enter');
+  await page.getByRole('textbox', { name: 'Height' }).press('c');
 }
 
 test('from bare sheets to a signed record, with one rivet replaced and one question answered', async ({

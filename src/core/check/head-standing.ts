@@ -3,7 +3,7 @@ import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
 import type { InspectionPlace } from '../rules/inspection.ts';
 import { HeadVerdict, isBad, type Finding } from './findings.ts';
 import type { CannotTell, HeadJudged } from './head-judged.ts';
-import type { HoleEvent } from './hole-events.ts';
+import type { HoleEvent } from './hole-look.ts';
 
 /** What every look at one rivet comes to together. */
 export interface HeadStanding {

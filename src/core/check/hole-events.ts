@@ -1,6 +1,6 @@
 import { notPossible } from '../answer.ts';
 import { asHappened } from '../events/as-happened.ts';
-import { defineStream, type Recorded } from '../events/stream.ts';
+import { defineStream } from '../events/stream.ts';
 import { predictedHeadIn3, type Issue, type IssuedFacts, type IssuedHole } from '../issue/issue.ts';
 import {
   asReworked,
@@ -15,13 +15,9 @@ import { isBad, type HeadVerdict, type LookVerdict } from './findings.ts';
 import { headStanding, placesAsked, type HeadStanding } from './head-standing.ts';
 import { HeadJudged } from './head-judged.ts';
 import { headVolumeIn3 } from './head-report.ts';
-import { HoleLook, judgeLook } from './hole-look.ts';
+import { HoleLook, isMeasured, judgeLook, type HoleEvent } from './hole-look.ts';
 
-/** A stored look: as sent and, frozen with it, the verdict that the server gave. */
-export type HoleEvent = Recorded<HoleLook, HeadJudged>;
-/** A look that measured the head. */
-export type MeasuredHead = Extract<HoleEvent, { kind: 'checked' }>;
-export const isMeasured = (event: HoleEvent): event is MeasuredHead => event.kind === 'checked';
+export { isMeasured, type HoleEvent };
 
 /** Measured heads with both figures in D, as charts show them. */
 export interface HeadInD {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { notPossible, type Answer, type WorkLine } from '../answer.ts';
-import { CarriedFrom, MOVE_STAMP } from '../events/stream.ts';
+import { CarriedFrom, MOVE_STAMP, type Recorded } from '../events/stream.ts';
 import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
 import { readInput } from '../schema/read.ts';
 import { drivenHead } from './driven-head.ts';
@@ -67,6 +67,12 @@ export const EyedHead = z.strictObject({ ...SEEN, kind: z.literal('eyed') });
 export const HoleLook = z.discriminatedUnion('kind', [CheckedHead, GaugedHead, EyedHead]);
 /** One look at a driven head, by whichever way. */
 export type HoleLook = z.output<typeof HoleLook>;
+
+/** A stored look: as sent and, frozen with it, the verdict that the server gave. */
+export type HoleEvent = Recorded<HoleLook, HeadJudged>;
+/** A look that measured the head. */
+export type MeasuredHead = Extract<HoleEvent, { kind: 'checked' }>;
+export const isMeasured = (event: HoleEvent): event is MeasuredHead => event.kind === 'checked';
 
 type Measured = Omit<HeadJudged, 'seat'>;
 

@@ -120,10 +120,12 @@ export function nextHead(of: HeadsToLookAt): NextHead {
   });
   // there is no head in an empty hole
   const sampled = (due?.ok ? due.result.due : []).filter((hole) => !empty.has(hole));
-  const beside = sampled.find((hole) => near.has(hole));
-  const next = first?.hole ?? beside ?? sampled[0] ?? null;
+  // one that nobody has looked at as it is comes before one with places left: those are often done from the other side, later
+  const fresh = sampled.filter((hole) => !seenNow(hole));
+  const beside = (holes: readonly number[]) => holes.find((hole) => near.has(hole));
+  const next = first?.hole ?? beside(fresh) ?? fresh[0] ?? beside(sampled) ?? sampled[0] ?? null;
   const reason =
-    first?.reason ?? (beside !== undefined ? 'near-a-bad-one' : sampled.length > 0 ? 'plan' : null);
+    first?.reason ?? (next === null ? null : near.has(next) ? 'near-a-bad-one' : 'plan');
   const dueNow = [...againHoles, ...sampled.filter((hole) => !againHoles.has(hole))];
   const isDue = new Set(dueNow);
   return {

@@ -14,6 +14,7 @@ import {
 import type { DrivingAccess } from './access.ts';
 import { DriveMove, type QuickLook } from './drive-move.ts';
 import { coldBatch } from '../drive/cold-batch.ts';
+import { seenVerdict, type SeenVerdict } from './head-by-camera.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';
 import type { RivetLot } from './rivet-lots.ts';
 
@@ -75,7 +76,7 @@ export interface HeadSeen {
 
 export interface DriveState {
   holes: ReadonlyMap<number, HoleDriven>;
-  /** as seen since the last blow */
+  /** as seen since the last blow; of several looks the gravest */
   seen: ReadonlyMap<number, HeadSeen>;
   order: { school: 'flat' | 'sequence'; order: number[] | null; at: string } | null;
   access: { access: DrivingAccess; at: string; by: string } | null;
@@ -211,6 +212,21 @@ function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
   };
 }
 
+/** Of several looks by camera the gravest stands: one that is surely outside, then one that is surely inside. */
+const SURE: Record<SeenVerdict, number> = {
+  'measure-again': 0,
+  within: 1,
+  'too-narrow': 2,
+  'too-wide': 2
+};
+
+/** A look by camera as far as it is of the head as it is now. */
+const seenSinceBlow = (
+  hole: HoleDriven | undefined,
+  head: HeadSeen | undefined
+): HeadSeen | undefined =>
+  head && hole?.driven && Date.parse(hole.hitAt) <= Date.parse(head.at) ? head : undefined;
+
 /** Holes whose rivet was driven after its batch had expired. */
 export const expiredHoles = ({ holes }: Pick<DriveState, 'holes'>): Set<number> =>
   new Set([...holes].flatMap(([number, { driven, expired }]) => (driven && expired ? number : [])));
@@ -275,12 +291,19 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
       ? answer({ partNumber: rivetOfHole(facts, issued).partNumber, cold: cold.result }, [])
       : cold;
   },
-  project: ({ rework = NO_REWORK }, events, from = NOT_DRIVEN) => {
+  project: ({ facts, holes: issued, heldOpen, rework = NO_REWORK }, events, from = NOT_DRIVEN) => {
     const holes = new Map(from.holes);
     const seen = new Map(from.seen);
     let { order, access } = from;
     const lots = new Map(from.lots);
     const objections = new Map(from.objections);
+    const dashes = new Map(
+      asReworked({ facts, holes: issued, heldOpen }, rework).holes.map(
+        (hole) => [hole.number, hole.dash] as const
+      )
+    );
+    const rank = (head: HeadSeen, number: number): number =>
+      SURE[seenVerdict(dashes.get(number) ?? facts.dash, facts.limits, head)];
     // a rivet's life begins when it goes in: nothing passes to it from the one that was in before
     const since = sinceOf(rework);
     for (const [number, { hitAt }] of from.holes)
@@ -299,14 +322,14 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
         continue;
       } else if (event.kind === 'seen') {
         const { hole: number, diameterIn, plusMinusIn, camera, simulated, at, by } = event;
-        seen.set(number, { diameterIn, plusMinusIn, camera, simulated, at, by });
+        const head: HeadSeen = { diameterIn, plusMinusIn, camera, simulated, at, by };
+        const before = seenSinceBlow(holes.get(number), seen.get(number));
+        if (!before || rank(head, number) >= rank(before, number)) seen.set(number, head);
       } else holes.set(event.hole, holeAfter(holes.get(event.hole), event));
     }
     // what was seen before the last blow is of another head
-    for (const [number, { at }] of seen) {
-      const hole = holes.get(number);
-      if (!hole?.driven || Date.parse(hole.hitAt) > Date.parse(at)) seen.delete(number);
-    }
+    for (const [number, head] of seen)
+      if (!seenSinceBlow(holes.get(number), head)) seen.delete(number);
     return { holes, seen, order, access, lots, objections };
   }
 });

@@ -2,7 +2,7 @@ import { reworkOf } from '../../../tests/support/rework-state';
 import { describe, expect, it } from 'vitest';
 import { HoleLook } from '../check/hole-look';
 import { holeStream, type HoleEvent } from '../check/hole-events';
-import { driveStream, type DriveEvent } from '../driving/drive-events';
+import { drivenNow, driveStream, type DriveEvent } from '../driving/drive-events';
 import { DriveMove } from '../driving/drive-move';
 import type { Issue, IssuedHole } from '../issue/issue';
 import { reworkStream, type ReworkEvent } from '../reworking/rework-events';
@@ -113,13 +113,14 @@ function earlier(
       seat: null
     }
   }));
+  const drive = driveStream.project({ ...issue, batches: [], rework }, driving);
   return {
     issue,
     driving,
     rework,
     since,
-    drive: driveStream.project({ ...issue, batches: [], rework }, driving),
-    states: holeStream.project({ ...issue, rework }, heads)
+    drive,
+    states: holeStream.project({ ...issue, rework, ...drivenNow(drive) }, heads)
   };
 }
 const DRIVEN: [number, number][] = [
@@ -196,6 +197,35 @@ describe('what a new release takes over', () => {
       [1, 3],
       [1, 4]
     ]);
+  });
+
+  it('is every look at it that nobody voided, before its last blow too: it stays due', () => {
+    const looks: [number, number][] = [
+      [9, 1],
+      [10, 1],
+      [11, 2]
+    ];
+    const all = takeOver(earlier({ taps: [...DRIVEN, [12, 2]], looks }), {
+      facts: FACTS,
+      holes: ISSUE.holes
+    });
+    expect(all.looks.map((look) => look.hole)).toEqual([1, 1, 2]);
+    expect(all.since.carried.filter(({ looked }) => looked).map((one) => one.hole)).toEqual([1]);
+    expect(all.since.again).toContainEqual({
+      hole: 2,
+      was: 2,
+      why: 'not-looked-at',
+      inIt: true
+    });
+    const before = earlier({ taps: DRIVEN, looks });
+    const [first] = before.states.get(1)?.all ?? [];
+    const rework = {
+      ...before.rework,
+      voidedLooks: new Map([[first?.id ?? '', { hole: 1, why: '?', by: 'Ada', at: '' }]])
+    };
+    const states = holeStream.project({ ...ISSUE, rework }, before.states.get(1)?.all ?? []);
+    const kept = takeOver({ ...before, rework, states }, { facts: FACTS, holes: [hole(1)] });
+    expect(kept.looks).toHaveLength(1);
   });
 
   it('is the rivet without its look where other limits hold', () => {

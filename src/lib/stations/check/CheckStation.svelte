@@ -222,8 +222,8 @@
             onpick={pick}
           >
             {@render mend()}
+            {#if person && open.signedBy === null}<FarSide desk={open.desk} onpick={pick} />{/if}
           </CheckSheet>
-          {#if person && open.signedBy === null}<FarSide desk={open.desk} onpick={pick} />{/if}
         {/if}
       {/if}
     {/snippet}

@@ -118,9 +118,11 @@
   .act[aria-pressed='true'] {
     border-color: var(--olive);
     background: var(--olive-soft);
+    color: var(--ink);
   }
   .holes .act[aria-pressed='true'] {
     border-color: var(--brick-line);
     background: var(--brick-soft);
+    color: var(--ink);
   }
 </style>

@@ -40,5 +40,6 @@
   .act[aria-pressed='true'] {
     border-color: var(--olive);
     background: var(--olive-soft);
+    color: var(--ink);
   }
 </style>

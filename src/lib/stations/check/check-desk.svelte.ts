@@ -1,17 +1,10 @@
 import type { Clocked } from '$lib/client/outbox.svelte';
 import type { Answer } from '$core/answer.ts';
-import {
-  headReport,
-  HeadReading,
-  readingRefused,
-  rowMeaning,
-  type HeadReport
-} from '$core/check/head-report.ts';
+import { HeadReading, readingRefused, type HeadReport } from '$core/check/head-report.ts';
 import {
   holeStream,
   isMeasured,
   lastBadAt,
-  lastShares,
   verdictNow,
   type HoleEvent,
   type HoleState,
@@ -35,7 +28,7 @@ import type { ShopPlate } from '$core/devices/shop-plate.ts';
 import type { PlateUsed } from '$core/check/plate-look.ts';
 import { rivetOfHole } from '$core/driving/rivet-of-hole.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
-import { predictedHeadIn3, type Issue } from '$core/issue/issue.ts';
+import type { Issue } from '$core/issue/issue.ts';
 import {
   asReworked,
   emptyHoles,
@@ -44,7 +37,8 @@ import {
 } from '$core/reworking/rework-state.ts';
 import type { Dash } from '$core/schema/fields.ts';
 import { Desk } from '../../client/desk.svelte';
-import { lookTyped, type LookWay, type TypedLook } from './typed-look.ts';
+import { reportInRow, rowsApart, type RowApart } from './row-reports.ts';
+import { lookTyped, typedAgain, type LookWay, type TypedLook } from './typed-look.ts';
 import { TypedLooks } from './typed-looks.svelte';
 
 /** A look before it is stamped is judged as it would be now. */
@@ -107,25 +101,12 @@ export class CheckDesk {
       stored: events,
       by: '',
       refused: (look, message) => {
-        const { hole, flags } = look;
+        const { hole } = look;
         this.#refused = { hole, said: told(message) };
         // what was typed there since is newer
         if (this.#typed.has(hole)) return;
         const sent = this.#sent.get(hole);
-        if (sent) this.type(hole, sent);
-        else if (look.kind === 'checked')
-          this.type(hole, {
-            diameter: String(look.diameterIn),
-            height: String(look.heightIn),
-            flags,
-            how: look.how ?? 'caliper',
-            plusMinus: look.plusMinus === undefined ? '' : String(look.plusMinus.diameterIn),
-            simulated: look.simulated ?? false
-          });
-        else if (look.kind === 'gauged') {
-          const { fitsOver, touchesSheet, upperFits, upperTouches } = look;
-          this.type(hole, { fitsOver, touchesSheet, upperFits, upperTouches, flags });
-        } else this.type(hole, { flags, clean: look.clean ?? [] });
+        this.type(hole, sent ?? typedAgain(look));
       }
     });
   }
@@ -292,29 +273,12 @@ export class CheckDesk {
   }
 
   #reportOf(hole: number, reading: HeadReading): { report: HeadReport; reading: HeadReading } {
-    const own = this.issue.holes.find(({ number }) => number === hole);
-    const row = own?.row;
-    const others = this.issue.holes.filter((other) => other.row === row && other.number !== hole);
-    return {
-      reading,
-      report: headReport(
-        reading,
-        own ? predictedHeadIn3(this.issue.facts, own) : null,
-        lastShares(this.states, others, this.issue.facts)
-      )
-    };
+    return { reading, report: reportInRow(this.issue, this.states, hole, reading) };
   }
 
   /** Rows whose heads are all short or all over, each once. */
-  get rowsApart(): { row: number; share: number; meaning: 'row-lost' | 'row-longer' }[] {
-    const rows = [...new Set(this.issue.holes.map(({ row }) => row))];
-    return rows.flatMap((row) => {
-      const holes = this.issue.holes.filter((hole) => hole.row === row);
-      const found = rowMeaning(lastShares(this.states, holes, this.issue.facts));
-      return found === null || found.meaning === 'ordinary'
-        ? []
-        : [{ row, share: found.share, meaning: found.meaning }];
-    });
+  get rowsApart(): RowApart[] {
+    return rowsApart(this.issue, this.states);
   }
 
   /** Hands a complete look over for good; it counts as recorded once the server has acknowledged it. */

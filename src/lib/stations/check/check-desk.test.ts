@@ -10,6 +10,12 @@ const ME = '6b1f6e0e-93ad-4d5a-9c3c-000000000001';
 const NOW = Date.parse('2031-05-02T08:10:00Z');
 /** Dash 5: 1.5 D by 0.5 D. */
 const GOOD = { diameter: '0.234', height: '0.078' };
+const UNLOGGED = {
+  order: [1, 2, 3],
+  hitAt: new Map<number, number>(),
+  people: new Map<number, string[]>(),
+  expired: new Set<number>()
+};
 const TOO_LOW = { diameter: '0.29', height: '0.05' };
 
 let server: FakeServer;
@@ -219,5 +225,38 @@ describe('looking at heads at one desk', () => {
     await desk.desk.read();
     expect(desk.states.get(1)?.looks).toBe(1);
     expect(desk.events).toHaveLength(1);
+  });
+
+  it('adds looks up, lets the worst govern, and says so before it is recorded', async () => {
+    const desk = deskOf();
+    desk.type(1, GOOD);
+    expect(desk.expectedFor(1)).toMatchObject({
+      verdict: 'not-complete',
+      missing: ['manufactured', 'sheet']
+    });
+    await record(desk, 1, GOOD);
+    expect(desk.verdictOf(1)).toBe('not-complete');
+    expect(desk.recordClean([1], ['manufactured', 'sheet'])).toBe(1);
+    server.frozen = { verdict: 'measure', findings: [], diameterD: null, heightD: null };
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(desk.verdictOf(1)).toBe('accept');
+    await record(desk, 1, TOO_LOW);
+    expect(desk.verdictOf(1)).toBe('replace');
+    desk.type(1, GOOD);
+    expect(desk.expectedFor(1)?.verdict).toBe('replace');
+    // nobody logs driving: whoever looks says that it was driven on
+    expect(desk.asksDrivenOn(1)).toBe(true);
+    desk.type(1, { drivenOn: true });
+    expect(desk.expectedFor(1)?.verdict).toBe('not-complete');
+    desk.driving = () => ({ ...UNLOGGED, hitAt: new Map([[1, NOW - 60_000]]) });
+    expect(desk.asksDrivenOn(1)).toBe(false);
+  });
+
+  it('looks from the far side at what is in: no empty hole, and nothing that is not driven yet', () => {
+    const desk = deskOf();
+    const all = desk.issue.holes.map(({ number }) => number);
+    expect(desk.inMetal()).toEqual(all);
+    desk.driving = () => ({ ...UNLOGGED, hitAt: new Map([[2, NOW]]) });
+    expect(desk.inMetal()).toEqual([2]);
   });
 });

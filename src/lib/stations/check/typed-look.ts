@@ -5,7 +5,8 @@ import {
   MayBeOff,
   type CheckedHead,
   type EyedHead,
-  type GaugedHead
+  type GaugedHead,
+  type HoleLook
 } from '$core/check/hole-look.ts';
 import type { PlateUsed } from '$core/check/plate-look.ts';
 import type { Unstamped } from '$core/events/stream.ts';
@@ -122,5 +123,23 @@ export function lookTyped(
     plusMinus: { diameterIn: offIn, heightIn: offIn },
     ...(looked.length > 0 ? { looked } : {}),
     ...(simulated ? { simulated } : {})
+  };
+}
+
+/** A look that was handed over and not taken, as it would have been typed. */
+export function typedAgain(look: HoleLook): Partial<TypedLook> {
+  const seen = { flags: look.flags, clean: look.clean ?? [] };
+  if (look.kind === 'eyed') return seen;
+  if (look.kind === 'gauged') {
+    const { fitsOver, touchesSheet, upperFits, upperTouches } = look;
+    return { ...seen, fitsOver, touchesSheet, upperFits, upperTouches };
+  }
+  return {
+    ...seen,
+    diameter: String(look.diameterIn),
+    height: String(look.heightIn),
+    how: look.how ?? 'caliper',
+    plusMinus: look.plusMinus === undefined ? '' : String(look.plusMinus.diameterIn),
+    simulated: look.simulated ?? false
   };
 }
