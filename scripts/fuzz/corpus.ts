@@ -190,9 +190,9 @@ async function documentSeeds(database: Database, ids: Ids): Promise<Seed[]> {
       jobId: ids['job']?.[0] ?? '',
       count: 3
     }),
-    json('/api/shop', 'PUT', '/api/shop', figures),
-    json('/api/shop/tools', 'PUT', '/api/shop/tools', tools),
-    json('/api/shop/plates', 'PUT', '/api/shop/plates', plates),
+    json('/api/shop', 'PUT', '/api/shop', { was: figures, now: figures }),
+    json('/api/shop/tools', 'PUT', '/api/shop/tools', { was: tools, now: tools }),
+    json('/api/shop/plates', 'PUT', '/api/shop/plates', { was: plates, now: plates }),
     json('/api/grading/[coupon=id]', 'PUT', `/api/grading/${randomUUID()}`, {
       revision: 0,
       coupon: COUPON

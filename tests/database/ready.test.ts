@@ -97,8 +97,11 @@ describe('the shop’s figures', () => {
       holders: { every: 5, pilot: 20, final: 12 },
       recheckEvery: 8
     };
-    valueOf(await setShopFigures(database(), { ...figures, recheckEvery: 9 }, person));
-    valueOf(await setShopFigures(database(), figures, person));
+    const { times, holders, recheckEvery } = STARTING_FIGURES;
+    const begun = { times, holders, recheckEvery };
+    const first = { ...figures, recheckEvery: 9 };
+    valueOf(await setShopFigures(database(), { was: begun, now: first }, person));
+    valueOf(await setShopFigures(database(), { was: first, now: figures }, person));
     expect(await shopFigures(database())).toEqual({
       ...figures,
       tools: STARTING_FIGURES.tools,
@@ -125,12 +128,38 @@ describe('the shop’s figures', () => {
         ]
       }
     ];
-    valueOf(await setDrivingTools(database(), tools, person));
-    valueOf(await setShopPlates(database(), plates, person));
+    valueOf(await setDrivingTools(database(), { was: STARTING_FIGURES.tools, now: tools }, person));
+    valueOf(await setShopPlates(database(), { was: [], now: plates }, person));
     const { times: each, holders, recheckEvery } = STARTING_FIGURES;
     const times = { times: each, holders, recheckEvery };
-    valueOf(await setShopFigures(database(), times, person));
+    const { times: t, holders: h, recheckEvery: r } = await shopFigures(database());
+    const was = { times: t, holders: h, recheckEvery: r };
+    valueOf(await setShopFigures(database(), { was, now: times }, person));
     expect(await shopFigures(database())).toEqual({ ...times, tools, plates });
+  });
+
+  it('keep what two set at once, and refuse what one would take from the other', async () => {
+    const { times, holders, recheckEvery, plates } = await shopFigures(database());
+    const was = { times, holders, recheckEvery };
+    const [plate] = plates;
+    if (!plate) throw new Error('no plate');
+    const results = await Promise.all([
+      setShopFigures(database(), { was, now: { ...was, times: { deburr: 4 } } }, person),
+      setShopFigures(database(), { was, now: { ...was, recheckEvery: 7 } }, person),
+      setShopPlates(database(), { was: plates, now: [...plates, { ...plate, id: 'a' }] }, person),
+      setShopPlates(database(), { was: plates, now: [...plates, { ...plate, id: 'b' }] }, person)
+    ]);
+    expect(results.map(({ ok }) => ok)).toEqual([true, true, true, true]);
+    const now = await shopFigures(database());
+    expect(now).toMatchObject({ times: { deburr: 4 }, recheckEvery: 7 });
+    expect(now.plates.map(({ id }) => id).sort()).toEqual(['a', 'b', 'p']);
+    // both set the same figure otherwise: the second is told, and nothing is lost in silence
+    const late = { was, now: { ...was, recheckEvery: 5 } };
+    expect(await setShopFigures(database(), late, person)).toMatchObject({
+      ok: false,
+      reason: 'stale'
+    });
+    expect((await shopFigures(database())).recheckEvery).toBe(7);
   });
 });
 

@@ -216,6 +216,11 @@ export function takeOver(earlier: EarlierRelease, next: Pick<Issue, 'facts' | 'h
       taken.holes.push(planned);
       continue;
     }
+    // what was driven into a hole that is not decided comes out first
+    if (worked?.stage === 'ask' && isIn(was.number)) {
+      again('old-rivet', true);
+      continue;
+    }
     if (worked?.stage === 'out' || worked?.stage === 'ask') {
       again('empty');
       continue;

@@ -48,5 +48,7 @@ export function planOf(
   if (begun) return begun;
   const made = make(key, joint).finally(() => making.delete(key));
   making.set(key, made);
+  // whoever asked for it hears that it failed; where nobody waits any more, that ends no process
+  made.catch(() => undefined);
   return made;
 }

@@ -59,7 +59,7 @@ interface IssueRow {
   looked: number;
   driven: number;
   /** holes whose rivet was replaced, or is out */
-  reworked: { stage: string; stack: number; part: string | null }[] | null;
+  reworked: { stage: string; stack: number; part: string | null; in: boolean }[] | null;
   questions: number;
   signed_by: string | null;
 }
@@ -122,7 +122,10 @@ function asIssued(issue: IssueRow, length: WriteLength): Told {
   if (verdicts.refer > 0) attention.push(`${verdicts.refer} to refer`);
   if (verdicts.measure > 0) attention.push(`${verdicts.measure} to measure again`);
   const reworked = issue.reworked ?? [];
-  const empty = reworked.filter(({ stage }) => stage === 'out' || stage === 'ask').length;
+  // a device that knew of no worse reading may have driven what an undecided hole was to get
+  const empty = reworked.filter(
+    (one) => one.stage === 'out' || (one.stage === 'ask' && !one.in)
+  ).length;
   if (empty > 0) attention.push(`${empty} empty`);
   if (issue.questions > 0)
     attention.push(`${issue.questions} question${issue.questions === 1 ? '' : 's'} open`);
@@ -217,7 +220,7 @@ const issuesOf = (database: Database, jointIds: readonly string[]): Promise<Issu
        select issue_id, stack, count(*)::integer as count from holes
        where state = 'rivet' and issue_id in (select id from newest) group by issue_id, stack
      ), in_now as (
-       select n.id as issue_id from newest n cross join lateral rivets_in(n.id) i
+       select n.id as issue_id, i.hole from newest n cross join lateral rivets_in(n.id) i
      ), head as (
        select n.id as issue_id, h.* from newest n cross join lateral heads_in(n.id) h
      ), by_verdict as (
@@ -229,7 +232,8 @@ const issuesOf = (database: Database, jointIds: readonly string[]): Promise<Issu
        (select json_object_agg(verdict, count) from by_verdict where issue_id = n.id) as verdicts,
        (select count(*) filter (where looked)::integer from head where issue_id = n.id) as looked,
        (select count(*)::integer from in_now where issue_id = n.id) as driven,
-       (select json_agg(json_build_object('stage', r.stage, 'stack', h.stack, 'part', r.part_number))
+       (select json_agg(json_build_object('stage', r.stage, 'stack', h.stack, 'part', r.part_number,
+         'in', exists (select from in_now i where i.issue_id = n.id and i.hole = r.hole)))
         from hole_rework r join holes h on h.issue_id = r.issue_id and h.number = r.hole
         where r.issue_id = n.id) as reworked,
        (select count(*) filter (where kind = 'referred') - count(*) filter (where kind = 'answered')

@@ -1,5 +1,6 @@
 import type { ShopPlate } from '../../../core/devices/shop-plate.ts';
 import type { DrivingTools } from '../../../core/drive/driving-tools.ts';
+import { merge } from '../../../core/joint/merge.ts';
 import type { TimedWork } from '../../../core/ready/operations.ts';
 import { ReadyMove, type ReadyEvent } from '../../../core/ready/progress.ts';
 import { ShopFigures, STARTING_FIGURES } from '../../../core/ready/shop-figures.ts';
@@ -7,7 +8,7 @@ import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
 import { eventsOf } from '../events/read.ts';
 import { stepEvents } from '../events/step-events.ts';
-import { done, type Outcome } from './outcome.ts';
+import { done, refused, type Outcome } from './outcome.ts';
 
 /** Ticks of a joint in the order recorded. */
 export const readyEvents = (database: Database, jointId: string): Promise<ReadyEvent[]> =>
@@ -34,14 +35,37 @@ export async function shopFigures({ models }: Database): Promise<ShopFigures> {
   return last ? ShopFigures.parse(last.figures) : STARTING_FIGURES;
 }
 
-/** Sets some of them on those that stand now; what was set before stays in the table. */
-async function setSome(
+/** A change of some of them: as they were where it began, and as they are to be. */
+export interface ChangedFigures<T> {
+  was: T;
+  now: T;
+}
+
+/**
+ * Puts a change onto what stands now: what another hand changed meanwhile stays. What was set before stays in the table.
+ *
+ * @returns refused where both changed one thing in different ways
+ */
+async function change(
   database: Database,
-  some: Partial<ShopFigures>,
+  some: ChangedFigures<Partial<ShopFigures>>,
   personId: string
 ): Promise<Outcome<ShopFigures>> {
   return inWork(database, async () => {
-    const figures = { ...(await shopFigures(database)), ...some };
+    // of two at once the second waits, and then sees what the first has set
+    await rowsOf(database, `select pg_advisory_xact_lock(hashtextextended('shop figures', 0))`);
+    const stands = await shopFigures(database);
+    const theirs = Object.fromEntries(
+      Object.keys(some.now).map((key) => [key, stands[key as keyof ShopFigures]])
+    );
+    const { value, crossings } = merge(some.was, some.now, theirs);
+    const [crossed] = crossings;
+    if (crossed)
+      return refused(
+        'stale',
+        `somebody else has changed ${crossed.path.replaceAll('.', ', ')} meanwhile: load the page anew, and set it again`
+      );
+    const figures = ShopFigures.parse({ ...stands, ...(value as Partial<ShopFigures>) });
     await database.models.ShopFiguresRow.create({ figures, personId });
     return done(figures);
   });
@@ -50,20 +74,22 @@ async function setSome(
 /** Sets times and holders; tools and plates stay. */
 export const setShopFigures = (
   database: Database,
-  figures: Omit<ShopFigures, 'tools' | 'plates'>,
+  figures: ChangedFigures<Omit<ShopFigures, 'tools' | 'plates'>>,
   personId: string
-): Promise<Outcome<ShopFigures>> => setSome(database, figures, personId);
+): Promise<Outcome<ShopFigures>> => change(database, figures, personId);
 
 /** Sets the tools; all else stays. */
 export const setDrivingTools = (
   database: Database,
-  tools: DrivingTools,
+  { was, now }: ChangedFigures<DrivingTools>,
   personId: string
-): Promise<Outcome<ShopFigures>> => setSome(database, { tools }, personId);
+): Promise<Outcome<ShopFigures>> =>
+  change(database, { was: { tools: was }, now: { tools: now } }, personId);
 
 /** Sets the gauge plates; all else stays. */
 export const setShopPlates = (
   database: Database,
-  plates: ShopPlate[],
+  { was, now }: ChangedFigures<ShopPlate[]>,
   personId: string
-): Promise<Outcome<ShopFigures>> => setSome(database, { plates }, personId);
+): Promise<Outcome<ShopFigures>> =>
+  change(database, { was: { plates: was }, now: { plates: now } }, personId);

@@ -147,7 +147,9 @@ export class ReadyDesk {
   }
 
   async setFigures(figures: Omit<ShopFigures, 'tools' | 'plates'>): Promise<boolean> {
-    const reply = await call(setShopFiguresAt, undefined, figures);
+    const { times, holders, recheckEvery } = this.figures;
+    const was = { times, holders, recheckEvery };
+    const reply = await call(setShopFiguresAt, undefined, { was, now: figures });
     if (reply.reached && reply.ok) {
       this.figures = reply.value;
       this.figuresRefusal = '';

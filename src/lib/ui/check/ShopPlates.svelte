@@ -29,7 +29,7 @@
 
   async function put(next: ShopPlate[]): Promise<boolean> {
     refusal = '';
-    const reply = await call(setPlatesAt, undefined, next);
+    const reply = await call(setPlatesAt, undefined, { was: stored, now: next });
     if (!reply.reached) refusal = 'The server could not be reached; what you typed is still here.';
     else if (!reply.ok) refusal = reply.message;
     else {

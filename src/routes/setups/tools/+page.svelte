@@ -15,6 +15,8 @@
     data: PageData;
   }
   let { data }: Props = $props();
+  /** as they stood when the page was loaded, or kept last */
+  let was = $state.raw(untrack(() => data.tools));
   let typed = $state(untrack(() => typedTools(data.tools)));
   const read = $derived(toolsOf(typed));
   let asked = $state(false);
@@ -28,13 +30,17 @@
     event.preventDefault();
     asked = true;
     if (!read.tools) return;
-    const reply = await call(setToolsAt, undefined, read.tools);
+    const reply = await call(setToolsAt, undefined, { was, now: read.tools });
     refusal = !reply.reached
       ? 'The server cannot be reached: what is typed stays here; try again.'
       : reply.ok
         ? ''
         : reply.message;
-    if (refusal === '') void said.say('The tools are kept');
+    if (refusal !== '' || !reply.reached || !reply.ok) return;
+    // what another hand has changed meanwhile stands here too
+    was = reply.value.tools;
+    typed = typedTools(was);
+    void said.say('The tools are kept');
   }
 </script>
 
