@@ -112,7 +112,14 @@ export interface KindLayout {
   /** a drill larger than the rivet's own, in one part */
   growth: { part: string; drill: string; diameterIn: number } | null;
   /** which lines' rivets answer which need; `times`: both halves of a ring */
-  carrying: { need: string; words: string; lines: string[]; times: number }[];
+  carrying: {
+    need: string;
+    words: string;
+    lines: string[];
+    /** lines whose rivets count for another need, those on a border with this one among them */
+    countedIn?: string[];
+    times: number;
+  }[];
   /** metal that the joint adds besides its rivets, in³ */
   addedIn3: number;
   figures: LayoutFigure[];

@@ -29,8 +29,8 @@ export interface LineWish {
   through: readonly string[];
   /** a keep-out over an end hole may push that hole inward */
   endsMayMove: boolean;
-  /** nothing but sheet lies beyond its end holes: they must not be too far from the edge */
-  endsAtEdge: boolean;
+  /** nothing but sheet lies beyond its end holes, or one of them: they must not be too far from the edge */
+  endsAtEdge: boolean | 'first' | 'last';
   /** where along the line its sheet lies, when that is not the whole of it */
   metalIn?: readonly [fromIn: number, toIn: number];
 }

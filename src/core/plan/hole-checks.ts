@@ -1,9 +1,10 @@
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Multipliers } from '../rules/multipliers.ts';
 import type { Head } from '../schema/fields.ts';
-import { above, below, LOOKS_SAME_IN } from '../units/tolerance.ts';
+import { above, atMost, below, LOOKS_SAME_IN } from '../units/tolerance.ts';
 import { fromLayerEndIn, layerEnds } from '../stack/layer-ends.ts';
 import type { Stacking } from '../stack/layers.ts';
+import { alongOf, pointAt } from '../layout/lines.ts';
 import { distanceIn, type HoleRoom } from '../layout/hole-room.ts';
 import { byNumber, type ByNumber } from './by-number.ts';
 import type { LaidLine, PlannedHole } from './holes.ts';
@@ -91,6 +92,54 @@ function forNeighbours(
     }
     if (line.path.path === 'circle' && count > 2 && first && before) each(before, first);
   }
+  // where two lines meet, at a corner or a zone's end, the gap runs on from one to the other
+  for (const [own, other] of meetings(lines)) {
+    const a = atEnd(own, numbered, rivetsOnly);
+    const b = atEnd(other, numbered, rivetsOnly);
+    if (a && b && a !== b) each(a, b);
+  }
+}
+
+/** One end of a line. */
+interface LineEnd {
+  line: LaidLine;
+  end: 'first' | 'last';
+}
+
+/** The hole that is nearest to one end of a line. */
+function atEnd(
+  { line, end }: LineEnd,
+  numbered: ByNumber,
+  rivetsOnly: boolean
+): PlannedHole | undefined {
+  const holes = end === 'first' ? line.holes : [...line.holes].reverse();
+  const there = holes.find((number) => {
+    const hole = numbered[number];
+    return hole !== undefined && (!rivetsOnly || hole.state === 'rivet');
+  });
+  return there === undefined ? undefined : numbered[there];
+}
+
+/** The ends of lines that were laid onto one spot, each two once. */
+function meetings(lines: readonly LaidLine[]): [LineEnd, LineEnd][] {
+  const ends = lines.flatMap((line): (LineEnd & { xIn: number; yIn: number })[] =>
+    line.path.path === 'circle' || line.laidCount === 0
+      ? []
+      : [
+          { line, end: 'first', ...pointAt(line.path, line.fromIn) },
+          { line, end: 'last', ...pointAt(line.path, line.toIn) }
+        ]
+  );
+  return ends.flatMap((own, at) =>
+    ends
+      .slice(at + 1)
+      .filter(
+        (other) =>
+          other.line !== own.line &&
+          atMost(distanceIn(own.xIn - other.xIn, own.yIn - other.yIn), LOOKS_SAME_IN)
+      )
+      .map((other): [LineEnd, LineEnd] => [own, other])
+  );
 }
 
 /** Between rivets of two sizes the larger asks for the least pitch and the smaller for the largest. */
@@ -127,8 +176,8 @@ function openGapCheck({ holes, lines, limits }: Laid, numbered: ByNumber): HoleC
   return most.check.filter(({ ok }) => !ok);
 }
 
-/** Where the sheet begins and ends along a line, by its key; in. */
-export type AtEdge = ReadonlyMap<string, readonly [fromIn: number, toIn: number]>;
+/** Where the sheet begins and ends along a line, by its key, in; null where more than sheet lies beyond that end. */
+export type AtEdge = ReadonlyMap<string, { fromIn: number | null; toIn: number | null }>;
 
 /** How far the outermost rivet of a line is from the end of the metal. */
 function endCheck({ lines, limits }: Laid, numbered: ByNumber, atEdge: AtEdge): HoleCheck[] {
@@ -140,8 +189,13 @@ function endCheck({ lines, limits }: Laid, numbered: ByNumber, atEdge: AtEdge): 
     const first = numbered[holes.find(driven) ?? -1];
     const last = numbered[holes.findLast(driven) ?? -1];
     if (!first || !last) continue;
-    most.hold(first.number, limits.edgeMaxD * D(first), first.alongIn - metal[0], slackOf(first));
-    most.hold(last.number, limits.edgeMaxD * D(last), metal[1] - last.alongIn, slackOf(last));
+    // a corner's hole runs along another line too: its place along this one is what counts
+    const along = ({ xIn, yIn }: PlannedHole) => alongOf(path, xIn, yIn);
+    const { fromIn, toIn } = metal;
+    if (fromIn !== null)
+      most.hold(first.number, limits.edgeMaxD * D(first), along(first) - fromIn, slackOf(first));
+    if (toIn !== null)
+      most.hold(last.number, limits.edgeMaxD * D(last), toIn - along(last), slackOf(last));
   }
   return most.check.filter(({ ok }) => !ok);
 }

@@ -73,9 +73,14 @@ function carryWarnings(definition: Joint, derived: Derived): PlanWarning[] {
   return found;
 }
 
-/** Rivets on some lines; a corner hole of two of them is one. */
-function drivenOn(lines: readonly LaidLine[], numbered: ByNumber): number {
+/** Rivets on some lines; a corner hole of two of them is one, and one that counts on another line is none here. */
+function drivenOn(
+  lines: readonly LaidLine[],
+  elsewhere: readonly LaidLine[],
+  numbered: ByNumber
+): number {
   const seen: boolean[] = [];
+  for (const { holes } of elsewhere) for (const number of holes) seen[number] = true;
   let driven = 0;
   for (const { holes } of lines)
     for (const number of holes) {
@@ -92,11 +97,12 @@ function countWarnings(derived: Derived, layout: JointLayout): PlanWarning[] {
   const numbered = byNumber(layout.holes);
   let most = 0;
   let mostOf = { has: 0, needs: 0, lines: '' };
-  for (const { need, words, lines, times } of layout.carrying) {
+  for (const { need, words, lines, countedIn = [], times } of layout.carrying) {
     const required = derived.needs.find(({ key }) => key === need)?.required;
     if (!required?.ok) continue;
     const has = drivenOn(
       layout.lines.filter(({ key }) => lines.includes(key)),
+      layout.lines.filter(({ key }) => countedIn.includes(key)),
       numbered
     );
     const needs = times * required.result.required;

@@ -8,7 +8,7 @@ import { kindOf, type Joint } from '../kinds/joint.ts';
 import type { OnProgress } from '../layout/fill-near.ts';
 import { headLimitsOf } from './head-limits-of.ts';
 import { headroom, type HoleHeadroom } from './headroom.ts';
-import { holeChecks } from './hole-checks.ts';
+import { holeChecks, type AtEdge } from './hole-checks.ts';
 import { holeRooms, type HoleRoom } from '../layout/hole-room.ts';
 import { metalOf } from '../layout/lines.ts';
 import type { KindLayout, LayContext } from '../kinds/kind-layout.ts';
@@ -170,8 +170,18 @@ function layOut(
   const rooms = roomsOf(kind, laid);
   const { head } = joint;
   const { limits } = context;
-  const atEdge = new Map(
-    kind.lines.filter((line) => line.endsAtEdge).map((line) => [line.key, metalOf(line)])
+  const atEdge: AtEdge = new Map(
+    kind.lines.map((line) => {
+      const { endsAtEdge: at, key } = line;
+      const [fromIn, toIn] = metalOf(line);
+      return [
+        key,
+        {
+          fromIn: at === true || at === 'first' ? fromIn : null,
+          toIn: at === true || at === 'last' ? toIn : null
+        }
+      ];
+    })
   );
   const checks = holeChecks(
     {

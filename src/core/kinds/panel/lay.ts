@@ -55,7 +55,8 @@ export function layPanel(joint: Panel, context: LayContext): LaidKind {
         stack: 0,
         through: ['panel', 'frame'],
         endsMayMove: joint.bracketIn > 0,
-        endsAtEdge: false
+        // one in the middle of its side has no end
+        endsAtEdge: joint.bracketIn === 0 && along.count > 1
       })),
       stackings: [
         {

@@ -12,7 +12,8 @@ function rectRingLines(
   doubler: { w: number; h: number },
   dash: LineWish['dash'],
   stack: number,
-  filled: 'skin' | 'insert'
+  filled: 'skin' | 'insert',
+  outermost = false
 ): LineWish[] {
   const { xIn, yIn, w, h, nW, nH } = ring;
   const across = evenly(xIn, xIn + w, nW + 1);
@@ -23,7 +24,7 @@ function rectRingLines(
     stack,
     through: [filled, 'doubler'],
     endsMayMove: false,
-    endsAtEdge: false
+    endsAtEdge: outermost
   };
   const side = (
     key: string,
@@ -58,7 +59,8 @@ export function patchLines(
     doubler,
     dash,
     0,
-    'skin'
+    'skin',
+    outer === null
   );
   if (outer)
     lines.push(
@@ -68,7 +70,8 @@ export function patchLines(
         doubler,
         dash,
         0,
-        'skin'
+        'skin',
+        true
       )
     );
   if (insert) {

@@ -2,6 +2,7 @@ import { answer, notPossible, workLine, type WorkLine } from '../../answer.ts';
 import { by, len } from '../../notation.ts';
 import { sizeZones } from './size-zones.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
+import type { Dash } from '../../schema/fields.ts';
 import type { Tapered } from './fields.ts';
 import { layersOf } from '../../stack/layers.ts';
 import { next32ndAbove } from '../../units/ruler.ts';
@@ -75,10 +76,14 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
   ];
   const work: WorkLine[] = [edgeWork];
   let widestIn = 0;
+  /** zones beside each other of one size */
+  let run: { dash: Dash; fromIn: number; needed: number; laid: number } | null = null;
   for (const [index, zone] of zones.entries()) {
     const need = context.needs[index]?.required;
     if (need && !need.ok) return need;
-    const least = ceilTo((need?.result.required ?? 0) / lineCount);
+    // the rivet on the border with the zone before is counted there
+    const needed = ceilTo((need?.result.required ?? 0) / lineCount);
+    const own = needed > 0 && index > 0 ? needed + 1 : needed;
     const D = rivetSize(zone.dash).diameterIn;
     const [path] = paths;
     if (!path || path.path !== 'straight')
@@ -86,9 +91,17 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
     const per = path.lengthIn / lengthIn;
     const fromIn = index === 0 ? edgeIn : zone.fromIn * per;
     const toIn = index === zones.length - 1 ? path.lengthIn - edgeIn : zone.toIn * per;
+    if (run === null || run.dash !== zone.dash)
+      run = { dash: zone.dash, fromIn, needed: index > 0 ? 1 : 0, laid: 0 };
+    run.needed += needed;
+    // zones of one size hold no fewer than they would as one
+    const asOne = alongSpan(toIn - run.fromIn, run.needed, zone.dash, context);
+    const shared = run.laid > 0 ? 1 : 0;
+    const least = Math.max(own, asOne.ok ? asOne.result.count - run.laid + shared : 0);
     const along = alongSpan(toIn - fromIn, least, zone.dash, context);
     if (!along.ok) return along;
     const { count, pitchIn } = along.result;
+    run.laid += count - shared;
     widestIn = Math.max(widestIn, pitchIn);
     const zoneWords = zones.length > 1 ? `, zone ${index + 1}` : '';
     figures.push(
@@ -98,20 +111,21 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
       })
     );
     work.push(...along.result.work);
-    for (const [at, own] of paths.entries()) {
-      const ownPer = own.path === 'straight' ? own.lengthIn / lengthIn : 1;
+    for (const [at, line] of paths.entries()) {
+      const ownPer = line.path === 'straight' ? line.lengthIn / lengthIn : 1;
       const ownTo = index === zones.length - 1 ? lengthIn * ownPer - edgeIn : zone.toIn * ownPer;
       wishes.push({
         key: `line-${at + 1}-zone-${index + 1}`,
         name: `line ${at + 1}${zoneWords}`,
-        path: own,
+        path: line,
         alongIn: evenly(index === 0 ? edgeIn : zone.fromIn * ownPer, ownTo, count),
         givenIn: [],
         dash: zone.dash,
         stack: 0,
         through: ['flange'],
         endsMayMove: zones.length === 1,
-        endsAtEdge: zones.length === 1
+        endsAtEdge:
+          zones.length === 1 || (index === 0 ? 'first' : index === zones.length - 1 && 'last')
       });
     }
   }
@@ -165,6 +179,8 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
         need: `zone-${index + 1}`,
         words: zones.length === 1 ? 'the member' : `zone ${index + 1}`,
         lines: paths.map((_path, at) => `line-${at + 1}-zone-${index + 1}`),
+        // the rivet on a border counts once, for the zone before it
+        countedIn: index === 0 ? [] : paths.map((_path, at) => `line-${at + 1}-zone-${index}`),
         times: 1
       })),
       addedIn3: 0,
