@@ -2,7 +2,7 @@ import type { Answer, WorkLine } from '../answer.ts';
 import type { Notation } from '../notation.ts';
 import { atLeast, atMost } from '../units/tolerance.ts';
 import type { Need } from '../carry/need.ts';
-import type { Multipliers } from '../rules/multipliers.ts';
+import type { LayLimits } from '../layout/pitch-limits.ts';
 import type { Dash, Head } from '../schema/fields.ts';
 import type { LayoutWarning } from './layout-warning.ts';
 import type { Stacking } from '../stack/layers.ts';
@@ -22,7 +22,7 @@ export interface LayContext {
   /** null stretches towards the largest pitch */
   nearPitchIn: number | null;
   needs: readonly Need[];
-  limits: Multipliers;
+  limits: LayLimits;
   /** half the width of the widest set or die that goes beside a bend */
   toolRadiusIn: number;
 }
@@ -65,6 +65,8 @@ export type CheckRule =
   | 'open-gap'
   | 'keep-out'
   | 'bend-clear'
+  | 'insert-corner'
+  | 'insert-corner-least'
   | 'no-metal';
 
 /** A hole that is drilled and never riveted. */
@@ -124,6 +126,8 @@ export interface KindLayout {
   addedIn3: number;
   figures: LayoutFigure[];
   checks: HoleCheck[];
+  /** where a bend begins, across the lines, and how far a hole's middle stays away from it; null where there is none */
+  bend: { yIn: number; clearIn: number } | null;
   dims: LayoutDim[];
   /** of all parts together, x and y from 0 */
   widthIn: number;
@@ -146,6 +150,7 @@ export const PLAIN = {
   reliefs: [],
   marksOnly: [],
   growth: null,
+  bend: null,
   warnings: []
 } satisfies Partial<KindLayout>;
 

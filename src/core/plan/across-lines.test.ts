@@ -116,6 +116,7 @@ describe('limits run across lines', () => {
       carries: 'attach',
       cutoutWIn: '6',
       cutoutHIn: '5',
+      cornerRadiusIn: '1/4',
       dash: 4,
       scale: 'exact'
     });

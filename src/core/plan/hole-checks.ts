@@ -1,6 +1,6 @@
 import { rivetSize } from '../catalog/rivets.ts';
-import type { Multipliers } from '../rules/multipliers.ts';
-import type { Head } from '../schema/fields.ts';
+import { mostPitchIn, type LayLimits } from '../layout/pitch-limits.ts';
+import type { Dash, Head } from '../schema/fields.ts';
 import { above, atMost, below, LOOKS_SAME_IN } from '../units/tolerance.ts';
 import { fromLayerEndIn, layerEnds } from '../stack/layer-ends.ts';
 import type { Stacking } from '../stack/layers.ts';
@@ -9,7 +9,7 @@ import { distanceIn, type HoleRoom } from '../layout/hole-room.ts';
 import { byNumber, type ByNumber } from './by-number.ts';
 import type { LaidLine, PlannedHole } from './holes.ts';
 import { depthInKeepOut, type ClearOf } from '../layout/keep-outs.ts';
-import type { CheckRule, HoleCheck } from '../kinds/kind-layout.ts';
+import type { CheckRule, HoleCheck, KindLayout } from '../kinds/kind-layout.ts';
 
 /** More failing holes than this are not listed one by one. */
 const MOST_NAMED = 200;
@@ -53,12 +53,14 @@ class Limit {
 interface Laid {
   holes: readonly PlannedHole[];
   lines: readonly LaidLine[];
-  clear: readonly ClearOf[];
+  /** by the size of the rivet that goes into a hole */
+  clear: ReadonlyMap<Dash, readonly ClearOf[]>;
+  bend: KindLayout['bend'];
   /** layers by the holes' stack, and how far the joint runs, in */
   stackings: readonly Stacking[];
   alongIn: number;
   head: Head;
-  limits: Multipliers;
+  limits: LayLimits;
 }
 
 /** A hole that was picked up has the rounding of the file it came from, both ways. */
@@ -156,7 +158,7 @@ function pitchChecks(
     const d2 = D(b);
     const slackIn = Math.max(slackOf(a), slackOf(b));
     least.hold(b.number, limits.pitchMinD * Math.max(d1, d2), between, slackIn);
-    most.hold(b.number, limits.pitchMaxD * Math.min(d1, d2), between, slackIn);
+    most.hold(b.number, mostPitchIn(limits, Math.min(d1, d2)), between, slackIn);
   });
   return [...least.check, ...most.check];
 }
@@ -168,7 +170,7 @@ function openGapCheck({ holes, lines, limits }: Laid, numbered: ByNumber): HoleC
   forNeighbours(lines, numbered, true, (a, b) =>
     most.hold(
       b.number,
-      limits.pitchMaxD * Math.min(D(a), D(b)),
+      mostPitchIn(limits, Math.min(D(a), D(b))),
       markedGapIn(a, b),
       Math.max(slackOf(a), slackOf(b))
     )
@@ -257,10 +259,47 @@ function placeChecks({ holes, clear, limits }: Laid, rooms: readonly HoleRoom[])
     const apartIn = rooms[index]?.betweenRowsIn ?? Infinity;
     if (apartIn !== Infinity)
       centres.hold(hole.number, limits.transverseMinD * D(hole), apartIn, 2 * slackOf(hole));
-    for (const one of clear)
+    for (const one of clear.get(hole.dash) ?? [])
       keepOut.hold(hole.number, 0, depthInKeepOut(one, hole.markXIn, hole.markYIn));
   });
   return [...centres.check, ...keepOut.check];
+}
+
+/** Every hole against the bend beside its line, as computed and as marked: also one that was moved off the line. */
+function bendCheck({ holes, bend }: Laid): HoleCheck[] {
+  if (!bend) return [];
+  const least = new Limit('bend-clear', 'least');
+  for (const hole of holes) {
+    const lowestIn = Math.max(hole.yIn, hole.markYIn);
+    least.hold(hole.number, bend.clearIn, bend.yIn - lowestIn, slackOf(hole));
+  }
+  return least.check;
+}
+
+/**
+ * An insert's rounded corners against the marks of the rivets there: nearer than their edge distance they are told, under one
+ * D they tear out.
+ *
+ * @source contract `patch-layout`
+ */
+function cornerChecks(
+  { holes, head, limits }: Laid,
+  marked: readonly HoleRoom[],
+  corners: readonly number[] | null
+): HoleCheck[] {
+  const [told, least] = [
+    new Limit('insert-corner', 'least'),
+    new Limit('insert-corner-least', 'least')
+  ];
+  holes.forEach((hole, index) => {
+    const edgeIn = corners?.[index];
+    // elsewhere the straight edge is nearer, and held against its own limit
+    if (edgeIn === undefined || edgeIn === -Infinity) return;
+    if (!below(edgeIn, marked[index]?.edgeIn ?? -Infinity)) return;
+    told.hold(hole.number, limits.edgeMinD[head] * D(hole), edgeIn);
+    least.hold(hole.number, D(hole), edgeIn);
+  });
+  return [...told.check, ...least.check].filter(({ ok }) => !ok);
 }
 
 /** Holes that lie off a sheet that their grip counts, as computed or as marked. */
@@ -287,7 +326,15 @@ function offMetal(
  */
 export function holeChecks(
   laid: Laid,
-  { edgesIn, marked }: { edgesIn: readonly number[]; marked: readonly HoleRoom[] },
+  {
+    edgesIn,
+    marked,
+    corners
+  }: {
+    edgesIn: readonly number[];
+    marked: readonly HoleRoom[];
+    corners: readonly number[] | null;
+  },
   whole: readonly HoleCheck[],
   atEdge: AtEdge
 ): HoleCheck[] {
@@ -305,7 +352,8 @@ export function holeChecks(
     ...wholeOf('transverse-min'),
     ...placeChecks(laid, marked),
     ...openGapCheck(laid, numbered),
-    ...wholeOf('bend-clear'),
+    ...bendCheck(laid),
+    ...cornerChecks(laid, marked, corners),
     ...offMetal(laid, edgesIn, marked)
   ];
 }

@@ -14,6 +14,8 @@ import { holeAt } from './hole-at.ts';
 import { KnownSpots } from './known-spots.ts';
 import type { RefusalSaid } from '../refusal-said.ts';
 import type { Joint } from '../kinds/joint.ts';
+import { mostPitchIn } from '../layout/pitch-limits.ts';
+import type { Dash } from '../schema/fields.ts';
 import { gripOf, heldAt, varies } from '../stack/layers.ts';
 import { snapToRuler } from '../units/ruler.ts';
 import { byId, datumHole } from '../joint/item-id.ts';
@@ -41,11 +43,23 @@ export interface LaidHoles {
 
 type Wish = KindLayout['lines'][number];
 
-/** How far obstacles are widened: half the larger head and what the tools need. */
+/** How far obstacles are widened for rivets of one size: half the head and what the tools need. */
 export const obstacleMarginIn = (
-  joint: Joint,
-  context: Pick<LayContext, 'dash' | 'head'>
-): number => rivetSize(context.dash).head[context.head].diameterIn / 2 + joint.toolClearanceIn;
+  { head, toolClearanceIn }: Pick<Joint, 'head' | 'toolClearanceIn'>,
+  dash: Dash
+): number => rivetSize(dash).head[head].diameterIn / 2 + toolClearanceIn;
+
+/** What holes of each size stay clear of. */
+export const clearBySize = (
+  joint: Pick<Joint, 'head' | 'toolClearanceIn' | 'keepOuts'>,
+  lines: readonly Pick<LineWish, 'dash'>[]
+): Map<Dash, ClearOf[]> =>
+  new Map(
+    [...new Set(lines.map(({ dash }) => dash))].map((dash) => [
+      dash,
+      joint.keepOuts.map((keepOut) => widen(keepOut, obstacleMarginIn(joint, dash)))
+    ])
+  );
 
 function placesOn(
   wish: Wish,
@@ -81,7 +95,7 @@ function placesOn(
     fixedIn: fixed.map(({ alongIn }) => alongIn),
     closed,
     minPitchIn: limits.pitchMinD * D - slackIn,
-    maxPitchIn: limits.pitchMaxD * D + slackIn,
+    maxPitchIn: mostPitchIn(limits, D) + slackIn,
     endRoomIn: wish.endsMayMove
       ? Math.max(0, limits.edgeMaxD * D - ((wish.alongIn[0] ?? 0) - metalOf(wish)[0]))
       : 0,
@@ -135,8 +149,9 @@ export function layHoles(
   context: LayContext,
   onProgress: OnProgress = () => undefined
 ): LaidHoles {
-  const marginIn = obstacleMarginIn(joint, context);
-  const clear = joint.keepOuts.map((keepOut) => widen(keepOut, marginIn));
+  const clearOf = clearBySize(joint, kind.lines);
+  // drawn round the largest
+  const clear = clearOf.get(Math.max(0, ...clearOf.keys()) as Dash) ?? [];
   const stuck: LaidHoles['stuck'] = [];
   const lines: LaidLine[] = [];
   const holes: PlannedHole[] = [];
@@ -157,7 +172,7 @@ export function layHoles(
       places,
       work,
       stuck: why
-    } = placesOn(wish, joint, context, clear, spots, (done) =>
+    } = placesOn(wish, joint, context, clearOf.get(wish.dash) ?? [], spots, (done) =>
       onProgress((at + done) / kind.lines.length)
     );
     if (why !== null) stuck.push({ line: wish.name, why });

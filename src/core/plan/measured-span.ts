@@ -3,7 +3,7 @@ import { by, len } from '../notation.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Joint } from '../kinds/joint.ts';
 import { told } from '../refusal-said.ts';
-import type { Multipliers } from '../rules/multipliers.ts';
+import { mostPitchIn, type LayLimits } from '../layout/pitch-limits.ts';
 import { parseLength } from '../units/parse-length.ts';
 import { above, below } from '../units/tolerance.ts';
 import { runningMarkIn, spacesBetween, type LaidLine, type PlannedHole } from './holes.ts';
@@ -36,13 +36,13 @@ function against(
   line: LaidLine & { pitchIn: number },
   first: PlannedHole,
   last: PlannedHole,
-  limits: Multipliers
+  limits: LayLimits
 ): Answer<MeasuredSpan> {
   const plannedIn = Math.abs(runningMarkIn(line, last) - runningMarkIn(line, first));
   const spaces = spacesBetween(line, first, last);
   const pitchIn = measuredIn / spaces;
   const D = rivetSize(line.dash).diameterIn;
-  const [leastIn, mostIn] = [limits.pitchMinD * D, limits.pitchMaxD * D];
+  const [leastIn, mostIn] = [limits.pitchMinD * D, mostPitchIn(limits, D)];
   const breaks = below(pitchIn, leastIn)
     ? { rule: 'pitch-min' as const, limitIn: leastIn }
     : above(pitchIn, mostIn)
@@ -81,7 +81,7 @@ export function measuredSpans(
   spans: Joint['spans'],
   lines: readonly LaidLine[],
   holes: readonly PlannedHole[],
-  limits: Multipliers
+  limits: LayLimits
 ): PlannedSpan[] {
   return spans.flatMap(({ line: key, spanIn: typed }): PlannedSpan[] => {
     if (typed.trim() === '') return [];

@@ -156,10 +156,15 @@ function layoutWarnings(derived: Derived): PlanWarning[] {
   const layout = derived.layout.result;
   const found: PlanWarning[] = layout.checks
     .filter((check) => !check.ok)
+    // as computed it is told with its ways out
+    .filter(
+      ({ rule }) =>
+        rule !== 'insert-corner' || !layout.warnings.some(({ said }) => said.code === rule)
+    )
     .map((check) => ({
       station: 'lay-out',
       // an open hole is filled later by what it is held open for
-      level: check.rule === 'open-gap' ? 'attention' : 'stop',
+      level: check.rule === 'open-gap' || check.rule === 'insert-corner' ? 'attention' : 'stop',
       said: {
         code: 'limit',
         rule: check.rule,

@@ -13,12 +13,12 @@ import { holeRooms, type HoleRoom } from '../layout/hole-room.ts';
 import { metalOf } from '../layout/lines.ts';
 import type { KindLayout, LayContext } from '../kinds/kind-layout.ts';
 import type { PlannedHole } from './holes.ts';
-import { layHoles, type LaidHoles } from './lay-out.ts';
+import { clearBySize, layHoles, type LaidHoles } from './lay-out.ts';
 import { jointMass, type JointMass } from './mass.ts';
 import { edgeDistanceIn, partsNamed, withSquareInserts, type Part } from '../layout/shapes.ts';
 import type { JointLayout, Plan, PlannedStack } from './plan-shape.ts';
 import { planWarnings } from './plan-warnings.ts';
-import type { Multipliers } from '../rules/multipliers.ts';
+import type { LayLimits } from '../layout/pitch-limits.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { bareStack, groupStacks } from './group-stacks.ts';
 import { layerEnds } from '../stack/layer-ends.ts';
@@ -68,10 +68,10 @@ const limitsOf = (
   { multipliers }: RuleProfile,
   diameterIn: number,
   carries: boolean
-): Multipliers =>
+): LayLimits =>
   carries || holdPitchIn === null
-    ? multipliers
-    : { ...multipliers, pitchMaxD: holdPitchIn / diameterIn };
+    ? { ...multipliers, holdPitchIn: null }
+    : { ...multipliers, pitchMaxD: holdPitchIn / diameterIn, holdPitchIn };
 
 function contextOf(
   joint: Joint,
@@ -124,15 +124,16 @@ function roomsOf(kind: KindLayout, laid: LaidHoles) {
   };
   const held = heldOf(square);
   const atMarks = holeRooms(marked, lines, held);
+  const real = hasInsert ? holeRooms(marked, lines, heldOf(kind.parts)) : null;
   return {
     edgesIn: laid.holes.map(({ xIn, yIn }, at) => edgeDistanceIn(held[at] ?? [], xIn, yIn)),
     marked: atMarks,
-    growing: (hasInsert ? holeRooms(marked, lines, heldOf(kind.parts)) : atMarks).map(
-      (room, at) => ({
-        ...room,
-        edgeIn: Math.min(room.edgeIn, toLayerEndIn(laid.holes[at] as PlannedHole))
-      })
-    )
+    /** to an insert's rounded corners, where it has any */
+    corners: real?.map(({ edgeIn }) => edgeIn) ?? null,
+    growing: (real ?? atMarks).map((room, at) => ({
+      ...room,
+      edgeIn: Math.min(room.edgeIn, toLayerEndIn(laid.holes[at] as PlannedHole))
+    }))
   };
 }
 
@@ -187,7 +188,8 @@ function layOut(
     {
       holes: laid.holes,
       lines: laid.lines,
-      clear: laid.clear,
+      clear: clearBySize(joint, kind.lines),
+      bend: kind.bend,
       stackings: kind.stackings,
       alongIn: kind.widthIn,
       head,
@@ -229,7 +231,7 @@ function layOut(
 function derive(
   joint: Joint,
   profile: RuleProfile,
-  limitsToLayBy: (limits: Multipliers) => Multipliers,
+  limitsToLayBy: (limits: LayLimits) => LayLimits,
   onProgress?: OnProgress
 ): Plan {
   const carry = planCarry(joint, profile);
@@ -271,7 +273,7 @@ export const plan = (joint: Joint, profile: RuleProfile, onProgress?: OnProgress
   derive(joint, profile, (limits) => limits, onProgress);
 
 /** As if there were none: what is wished for is laid, and then held against the real ones. */
-const unlimited = (limits: Multipliers, edgeAsTyped: boolean): Multipliers => ({
+const unlimited = (limits: LayLimits, edgeAsTyped: boolean): LayLimits => ({
   ...limits,
   // where none was typed the least is what is wished for
   edgeMinD: edgeAsTyped ? { universal: 0, countersunk: 0 } : limits.edgeMinD,

@@ -40,6 +40,8 @@ const CHECK_NAMES: Record<CheckRule, string> = {
   'open-gap': 'Over an open hole the rivets stand far apart',
   'keep-out': 'A hole lies in a keep-out',
   'bend-clear': 'The heads or the tools come into the bend',
+  'insert-corner': 'A mark comes near an insert’s rounded corner',
+  'insert-corner-least': 'A mark is less than one D from an insert’s rounded corner',
   'no-metal': 'Hole outside one of its sheets'
 };
 

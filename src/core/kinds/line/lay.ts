@@ -136,10 +136,8 @@ export function layLine(joint: Line, context: LayContext): LaidKind {
           by`half the head is ${unitLen(headHalfIn)}, half the widest set ${unitLen(context.toolRadiusIn)}`
         )
       ],
-      checks: [
-        wholeCheck('edge-max', 'most', limits.edgeMaxD * D, Math.max(offsetIn, edgeIn)),
-        wholeCheck('bend-clear', 'least', clearIn, bendIn - offsetIn)
-      ],
+      checks: [wholeCheck('edge-max', 'most', limits.edgeMaxD * D, Math.max(offsetIn, edgeIn))],
+      bend: { yIn: bendIn, clearIn },
       dims: [
         { axis: 'x', fromIn: 0, toIn: lengthIn, side: 'top', strong: true },
         { axis: 'y', fromIn: 0, toIn: flangeIn, side: 'left', label: 'flange' },

@@ -3,6 +3,7 @@ import { by, len } from '../../notation.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
 import type { Dash } from '../../schema/fields.ts';
 import { rivetsPerRow } from '../../layout/row-spacing.ts';
+import { limitsFor } from '../../layout/pitch-limits.ts';
 import type { LayContext } from '../kind-layout.ts';
 
 /** How many rivets from one end hole to the other, and their pitch. */
@@ -45,9 +46,10 @@ export function alongSpan(
   spanIn: number,
   least: number,
   dash: Dash,
-  { limits, nearPitchIn }: LayContext
+  { limits: shop, nearPitchIn }: LayContext
 ): Answer<AlongSpan> {
   const { diameterIn } = rivetSize(dash);
+  const limits = limitsFor(shop, dash);
   if (spanIn <= 0) return notPossible('lengthIn', { code: 'line-too-short', spanIn });
   const required = Math.max(2, least);
   const count = rivetsPerRow(

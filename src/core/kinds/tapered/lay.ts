@@ -7,6 +7,7 @@ import type { Tapered } from './fields.ts';
 import { layersOf } from '../../stack/layers.ts';
 import { next32ndAbove } from '../../units/ruler.ts';
 import { ceilTo } from '../../units/tolerance.ts';
+import { limitsFor } from '../../layout/pitch-limits.ts';
 import { evenly, type LinePath, type LineWish } from '../../layout/lines.ts';
 import { alongSpan } from '../shared/along.ts';
 import { figure, pitchFigure } from '../shared/common-figures.ts';
@@ -105,10 +106,16 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
     widestIn = Math.max(widestIn, pitchIn);
     const zoneWords = zones.length > 1 ? `, zone ${index + 1}` : '';
     figures.push(
-      pitchFigure(context, pitchIn, D, along.result.work, {
-        key: `pitch-${index + 1}`,
-        label: zones.length > 1 ? `Pitch, zone ${index + 1} (dash ${zone.dash})` : 'Pitch'
-      })
+      pitchFigure(
+        { ...context, limits: limitsFor(limits, zone.dash) },
+        pitchIn,
+        D,
+        along.result.work,
+        {
+          key: `pitch-${index + 1}`,
+          label: zones.length > 1 ? `Pitch, zone ${index + 1} (dash ${zone.dash})` : 'Pitch'
+        }
+      )
     );
     work.push(...along.result.work);
     for (const [at, line] of paths.entries()) {
