@@ -11,6 +11,8 @@ export type AdriftSaid =
       /** which hole it was, where the line is still there with another count; else null */
       place: { hole: number; of: number; line: string; holesNow: number } | null;
     }
+  /** a hole of two lines, of which the other one says otherwise */
+  | { what: 'crossing'; state: Joint['edits'][number]['state']; hole: number; line: string }
   | { what: 'datum' };
 
 /** A change made by hand that no longer fits the joint: it is never moved to another hole by itself. */
@@ -21,16 +23,20 @@ export interface Adrift {
   said: AdriftSaid;
 }
 
+const NONE: ReadonlySet<string> = new Set();
+
 /**
  * What was set by hand and no longer fits: edits of a line with another count, fixed holes and edits of a line that is gone,
  * a datum that is.
  *
  * @param lines as laid, with how many holes each was laid with
+ * @param crossing edits of a hole that another of its lines has an edit of, by their ids
  */
 export function adriftOf(
   { edits, fixed }: Pick<Joint, 'edits' | 'fixed'>,
   lines: readonly Pick<LaidLine, 'key' | 'name' | 'laidCount'>[],
-  datumGone: boolean
+  datumGone: boolean,
+  crossing: ReadonlySet<string> = NONE
 ): Adrift[] {
   const known = new Map(lines.map((line) => [line.key, line]));
   const ofEdit = (
@@ -38,10 +44,16 @@ export function adriftOf(
     place: Extract<AdriftSaid, { what: 'edit' }>['place']
   ): Adrift => ({ what: 'edit', id, said: { what: 'edit', state, reason, place } });
   return [
-    ...edits.flatMap((edit) => {
+    ...edits.flatMap((edit): Adrift[] => {
       const line = known.get(edit.line);
-      if (!line || (edit.of === line.laidCount && edit.index < line.laidCount)) return [];
+      if (!line) return [];
       const { name, laidCount } = line;
+      const { id, state, index } = edit;
+      if (crossing.has(id))
+        return [
+          { what: 'edit', id, said: { what: 'crossing', state, hole: index + 1, line: name } }
+        ];
+      if (edit.of === laidCount && index < laidCount) return [];
       return [ofEdit(edit, { hole: edit.index + 1, of: edit.of, line: name, holesNow: laidCount })];
     }),
     ...fixed.flatMap(({ id, line, name }, index): Adrift[] =>

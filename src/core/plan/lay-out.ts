@@ -1,6 +1,7 @@
 import type { WorkLine } from '../answer.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { adriftOf, type Adrift } from './adrift.ts';
+import { editsByPlace } from './edits-by-place.ts';
 import { byNumber, type ByNumber } from './by-number.ts';
 import {
   fixedSpots,
@@ -61,6 +62,13 @@ export const clearBySize = (
     ])
   );
 
+/** The places of one line, how they were found, and why not as wished. */
+interface LinePlaces {
+  places: Place[];
+  work: WorkLine[] | null;
+  stuck: RefusalSaid | null;
+}
+
 function placesOn(
   wish: Wish,
   joint: Joint,
@@ -68,7 +76,7 @@ function placesOn(
   clear: readonly ClearOf[],
   spots: readonly FixedSpot[],
   onProgress: OnProgress
-): { places: Place[]; work: WorkLine[] | null; stuck: RefusalSaid | null } {
+): LinePlaces {
   const { path } = wish;
   const even = wish.alongIn.map((alongIn): Place => ({ alongIn, offIn: 0, fixed: null }));
   if (path.path === 'circle') {
@@ -159,22 +167,16 @@ export function layHoles(
   const spots = fixedSpots(joint.fixed, kind.lines);
   // holes that were picked up are rounded: what is one hole of two lines need not be so to the last figure
   const known = new KnownSpots(spots.length > 0);
-  const editsOf = new Map<string, Joint['edits'][number][]>();
-  for (const edit of joint.edits) {
-    const of = editsOf.get(edit.line) ?? [];
-    of.push(edit);
-    editsOf.set(edit.line, of);
-  }
   let number = 0;
 
-  for (const [at, wish] of kind.lines.entries()) {
-    const {
-      places,
-      work,
-      stuck: why
-    } = placesOn(wish, joint, context, clearOf.get(wish.dash) ?? [], spots, (done) =>
+  const placed = kind.lines.map((wish, at) =>
+    placesOn(wish, joint, context, clearOf.get(wish.dash) ?? [], spots, (done) =>
       onProgress((at + done) / kind.lines.length)
-    );
+    )
+  );
+  const editAt = editsByPlace(joint, kind.lines, placed, spots.length > 0);
+  for (const [at, wish] of kind.lines.entries()) {
+    const { places, work, stuck: why } = placed[at] as LinePlaces;
     if (why !== null) stuck.push({ line: wish.name, why });
     const datumIn = datumAlong(wish, joint, kind) ?? 0;
     const line: LaidLine = {
@@ -196,7 +198,6 @@ export function layHoles(
       line.steppedOffErrorIn =
         spaces * snapToRuler(line.pitchIn, joint.scale) - spaces * line.pitchIn;
     }
-    const edits = editsOf.get(wish.key) ?? [];
     for (let index = 0; index < places.length; index++) {
       const place = places[index] as Place;
       const spot = pointOff(wish.path, place.alongIn, place.offIn);
@@ -210,12 +211,11 @@ export function layHoles(
         continue;
       }
       number += 1;
-      const edit =
-        edits.length === 0
-          ? undefined
-          : edits.find((one) => one.index === index && one.of === places.length);
+      const edit = editAt?.of(spot.xIn, spot.yIn);
       if (edit?.state === 'removed') {
-        removed.push({ number, line: wish.key, index, of: places.length, ...spot });
+        // as it was taken out: by the line that names it
+        const { line: named, index: there, of } = edit;
+        removed.push({ number, line: named, index: there, of, ...spot });
         known.put(spot.xIn, spot.yIn, number);
         continue;
       }
@@ -240,7 +240,7 @@ export function layHoles(
     holes: withGrips(holes, kind),
     removed,
     clear,
-    adrift: adriftOf(joint, lines, datumGone),
+    adrift: adriftOf(joint, lines, datumGone, editAt?.crossing),
     stuck
   };
 }

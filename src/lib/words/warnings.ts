@@ -83,6 +83,8 @@ function adriftInWords(said: AdriftSaid): string {
         ? `a hole was ${done} on a line that is no longer there`
         : `hole ${place.hole} of ${place.of} on ${place.line} was ${done}; it now has ${place.holesNow} holes`;
     }
+    case 'crossing':
+      return `hole ${said.hole} on ${said.line} was ${EDITS[said.state]}, and another line that it lies on says otherwise`;
     case 'datum':
       return 'the datum chosen is not there: marks run from the beginning';
   }
