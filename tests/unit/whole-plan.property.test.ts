@@ -41,7 +41,8 @@ function changed(joint: EnteredJoint, hands: readonly ByHand[], givens: readonly
     const line = lines[one.line % lines.length];
     const path = line?.path;
     if (!line || path?.path !== 'straight') return;
-    const along = (path.lengthIn * one.along) / 100;
+    // the same place from whichever unit the length came: never half way between two that can be written
+    const along = (path.lengthIn * one.along) / 100 + 1e-7;
     const id = `given-${at + 1}`;
     if (one.what === 'existing')
       there.fixed = [

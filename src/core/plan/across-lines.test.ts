@@ -138,4 +138,30 @@ describe('limits run across lines', () => {
       }
     }
   });
+
+  it('round a ring, where a hole was moved past its neighbors', () => {
+    const ring = definition('round', ['0.080', '0.025'], {
+      ...{ carries: 'attach' as const, dash: 5 as const, scale: 'exact' as const },
+      ...{ insert: false, rings: 1, cutoutIn: '2' }
+    });
+    const layout = layoutOf(ring);
+    const [line] = layout.lines;
+    const of = line?.laidCount ?? 0;
+    const [a, b, c] = (line?.holes ?? []).map((number) =>
+      layout.holes.find((hole) => hole.number === number)
+    );
+    expect(failing(ring)).toEqual([]);
+    // from its own place past the next one, to half way before the one after
+    const spaceIn = (b?.alongIn ?? 0) - (a?.alongIn ?? 0);
+    const moved = {
+      ...without(ring, [{ line: line?.key ?? '', index: 0, of }]),
+      edits: without(ring, [{ line: line?.key ?? '', index: 0, of }]).edits.map((edit) => ({
+        ...edit,
+        state: 'as-laid' as const,
+        nudgeIn: 1.9 * spaceIn
+      }))
+    };
+    expect(layoutOf(moved).lines[0]?.holes.slice(0, 3)).toEqual([b?.number, a?.number, c?.number]);
+    expect(failing(moved)).toEqual(expect.arrayContaining(['pitch-min']));
+  });
 });

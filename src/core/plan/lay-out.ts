@@ -247,15 +247,17 @@ export function layHoles(
 
 /** A hole moved past its neighbour takes its new place in the order along the line. */
 function inOrder({ path, holes }: LaidLine, numbered: ByNumber): void {
-  if (path.path !== 'straight') return;
   const along = (number: number): number => {
     const hole = numbered[number];
     return hole ? alongOf(path, hole.xIn, hole.yIn) : 0;
   };
-  const risen = holes.every(
-    (number, index) => index === 0 || along(number) >= along(holes[index - 1] ?? number)
-  );
-  if (!risen) holes.sort((a, b) => along(a) - along(b));
+  const falls = holes.filter(
+    (number, index) => index > 0 && along(number) < along(holes[index - 1] ?? number)
+  ).length;
+  // once round a ring it falls back to its beginning
+  const allowed = path.path === 'circle' ? 1 : 0;
+  if (falls > allowed || (falls === 1 && along(holes[0] ?? 0) < along(holes.at(-1) ?? 0)))
+    holes.sort((a, b) => along(a) - along(b));
 }
 
 /** The total held at each hole. */
