@@ -9,7 +9,7 @@
     hole: number;
     /** there is another way: it is not opened by itself */
     optional?: boolean;
-    /** whoever is here may decide that it is asked about instead of being replaced */
+    /** the person here may decide that it is asked about instead of being replaced */
     mayAskInstead?: boolean;
   }
   let { rework, hole, optional = false, mayAskInstead = false }: Props = $props();
