@@ -353,6 +353,45 @@ describe('a signature', () => {
     expect(csv.trim().split('\r\n')).toHaveLength(issue.holes.length + 1);
   });
 
+  it('waits for every place that the rule asks for, and tells what was voided, in its files too', async () => {
+    const { joint, issue } = await driven();
+    const all = issue.holes.map(({ number }) => number);
+    const [one = 0, two = 0] = all;
+    valueOf(await look(issue, ...all.map((hole) => head(hole, 20, { clean: ['shop'] }))));
+    const open = async () => valueOf(await signingView(database(), joint, null))?.must ?? [];
+    expect(await open()).toEqual([
+      { code: 'heads-due', holes: expect.arrayContaining(all) as number[] }
+    ]);
+    const farSide = all.map((hole) =>
+      HoleLook.parse({
+        ...stamp(30),
+        ...{ kind: 'eyed', hole, flags: [], clean: ['manufactured', 'sheet'] }
+      })
+    );
+    valueOf(await recordMoves(database(), holeEvents, issue.id, farSide, inspector));
+    expect(await open()).toEqual([]);
+    // a look at another head, logged here: it governs until whoever took it says so
+    const wrong = head(two, 40, { heightIn: 0.04 });
+    valueOf(await look(issue, wrong));
+    expect(await open()).toEqual([{ code: 'heads-bad', holes: [two] }]);
+    const voided = { kind: 'voided-look', hole: two, look: wrong.id, why: 'that was head 1' };
+    expect((await rework(issue, 50, { ...voided, hole: one })).outcome.ok).toBe(false);
+    valueOf((await rework(issue, 51, voided)).outcome);
+    expect(await open()).toEqual([]);
+    const told = valueOf(await signingView(database(), joint, null))?.told ?? [];
+    expect(told).toContainEqual({ code: 'looks-voided', holes: [two] });
+    const csv = String(valueOf(await makeJointFile(database(), joint, 'heads.csv')).body);
+    const lines = csv.trim().split('\r\n');
+    expect(lines[0]?.endsWith(',at,clean,voided')).toBe(true);
+    expect(lines.filter((line) => line.endsWith('that was head 1'))).toHaveLength(1);
+    // the far side is no verdict of the head
+    expect(lines.filter((line) => line.includes('manufactured head; sheet'))).toHaveLength(
+      all.length
+    );
+    const pdf = valueOf(await makeJointFile(database(), joint, 'record.pdf'));
+    expect(await pdfText(Buffer.from(pdf.body))).toContain('voided: that was head 1');
+  });
+
   it('is said to be missing on a record that nobody has signed', async () => {
     const { joint } = await driven();
     const pdf = valueOf(await makeJointFile(database(), joint, 'record.pdf'));

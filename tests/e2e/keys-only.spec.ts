@@ -123,7 +123,7 @@ test('a joint from bare sheets to a signature without a mouse', async ({ page, a
       await page.keyboard.type('0.230');
       await page.keyboard.press('Enter');
       await page.keyboard.type('0.080');
-      await page.keyboard.press('Enter');
+      await page.keyboard.press('c');
       await expect(page.locator('[data-testid="hole-map"] [data-verdict]')).toHaveCount(rivets);
     }
   });

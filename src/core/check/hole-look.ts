@@ -74,6 +74,13 @@ export type HoleEvent = Recorded<HoleLook, HeadJudged>;
 export type MeasuredHead = Extract<HoleEvent, { kind: 'checked' }>;
 export const isMeasured = (event: HoleEvent): event is MeasuredHead => event.kind === 'checked';
 
+/** What one look by itself says of a head; null where the eye found places clean, which alone is no verdict of it. */
+export const verdictOfLook = (
+  { kind, flush }: Pick<HoleLook, 'kind' | 'flush'>,
+  { verdict, findings }: HeadJudged
+): LookVerdict | null =>
+  kind === 'eyed' && findings.length === 0 && flush === undefined ? null : verdict;
+
 type Measured = Omit<HeadJudged, 'seat'>;
 
 function measuredBy(

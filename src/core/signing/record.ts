@@ -101,6 +101,14 @@ export const JointRecord = z.strictObject({
 /** Everything that is known of one release, as it is signed; lengths in inches. */
 export type JointRecord = z.output<typeof JointRecord>;
 
+/** Why looks of a record were voided, by their ids. */
+export const voidedLooks = (rework: JointRecord['rework']): Map<string, string> =>
+  new Map(
+    rework.flatMap(({ move }) =>
+      move.kind === 'voided-look' ? [[move.look, move.why] as const] : []
+    )
+  );
+
 export const Seal = z.strictObject({
   /** how the digests are made */
   method: z.literal('SHA-256 of RFC 8785 canonical JSON'),

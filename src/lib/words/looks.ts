@@ -1,9 +1,22 @@
 import { isBad } from '../../core/check/findings.ts';
 import type { HeadStanding } from '../../core/check/head-standing.ts';
 import type { HeadJudged } from '../../core/check/head-judged.ts';
+import { verdictOfLook, type HoleLook } from '../../core/check/hole-look.ts';
 import type { HeadReport } from '../../core/check/head-report.ts';
 import { CANNOT_TELL, FINDING_NAMES, findingNote, missingInWords, reportInWords } from './heads.ts';
+import { VERDICT_NAMES } from './records.ts';
 import { sentence, type WriteLength } from './writing.ts';
+
+/** What one look by itself came to, as tables and files have it. */
+export function lookSaid(
+  look: Pick<HoleLook, 'kind' | 'flush' | 'id'>,
+  frozen: HeadJudged,
+  voided: ReadonlyMap<string, unknown>
+): string {
+  if (voided.has(look.id)) return 'voided';
+  const verdict = verdictOfLook(look, frozen);
+  return verdict === null ? 'clean there' : VERDICT_NAMES[verdict];
+}
 
 /** What a head comes to beyond its last look: the look that governs, and what is missing. */
 export function standingInWords(

@@ -17,6 +17,12 @@ describe('what a shop’s rules say otherwise', () => {
     ]);
   });
 
+  it('says which places an inspection asks for no more', () => {
+    expect(changed({ inspect: ['manufactured', 'flush'] })).toEqual([
+      'Sheets: looked at → not asked for'
+    ]);
+  });
+
   it('gives lengths with their unit and limits with theirs', () => {
     // 19.5 mm are 0.76772 in
     expect(changed({ setRadiusIn: 19.5 / 25.4, housePitchIn: 1.25 })).toEqual([

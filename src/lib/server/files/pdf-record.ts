@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { surroundings } from '../../../core/reworking/surroundings.ts';
-import type { JointRecord, Seal } from '../../../core/signing/record.ts';
+import { voidedLooks, type JointRecord, type Seal } from '../../../core/signing/record.ts';
 import { headLimits, limitsCalled } from '../../../core/catalog/head-limits.ts';
 import { rivetSize } from '../../../core/catalog/rivets.ts';
 import { PAPERS, type Paper } from '../../../core/exchange/tiles.ts';
-import { CANNOT_TELL, FINDING_NAMES } from '../../words/heads.ts';
+import { CANNOT_TELL, FINDING_NAMES, PLACE_WORDS } from '../../words/heads.ts';
+import { lookSaid } from '../../words/looks.ts';
 import { carriedInWords, reworkEventInWords } from '../../words/history.ts';
 import { VERDICT_NAMES } from '../../words/records.ts';
 import { ASSUMED, toldInWords } from '../../words/signing.ts';
@@ -214,6 +215,7 @@ export const pdfRecord = (
         ])
       );
 
+    const voided = voidedLooks(rework);
     heading(sheet, 'Every look at every head');
     if (heads.length === 0) say('None.');
     else
@@ -232,8 +234,10 @@ export const pdfRecord = (
           frozen.diameterD === null || frozen.heightD === null
             ? ''
             : `${frozen.diameterD.toFixed(2)} × ${frozen.heightD.toFixed(2)}`,
-          VERDICT_NAMES[frozen.verdict],
+          lookSaid(move, frozen, voided),
           [
+            ...(voided.has(move.id) ? [`voided: ${voided.get(move.id) ?? ''}`] : []),
+            ...(move.clean ?? []).map((place) => `${PLACE_WORDS[place]} clean`),
             ...frozen.findings.map((finding) => FINDING_NAMES[finding]),
             ...frozen.cannotTell.map((one) => `not told: ${CANNOT_TELL[one]}`),
             ...(move.carried ? [carriedInWords(move.carried)] : [])

@@ -1,9 +1,10 @@
-import type { JointRecord } from '../../../core/signing/record.ts';
+import { voidedLooks, type JointRecord } from '../../../core/signing/record.ts';
 import type { FileWish } from '../../joint-files.ts';
 import { writeCsv } from '../../exchange/csv.ts';
 import { MM_PER_IN } from '../../../core/units/factors.ts';
 import { carriedInWords } from '../../words/history.ts';
-import { CANNOT_TELL, FINDING_NAMES } from '../../words/heads.ts';
+import { CANNOT_TELL, FINDING_NAMES, PLACE_WORDS } from '../../words/heads.ts';
+import { verdictOfLook } from '../../../core/check/hole-look.ts';
 import type { WriteLength } from '../../words/writing.ts';
 import type { Database } from '../db/connect.ts';
 import { pdfRecord } from '../files/pdf-record.ts';
@@ -36,7 +37,11 @@ export async function recordFileOf(
 }
 
 /** Every look at every head, one a line, in the order recorded. */
-function headsTable({ joint, release, heads, holes }: JointRecord, unit: 'in' | 'mm'): string {
+function headsTable(
+  { joint, release, heads, holes, rework }: JointRecord,
+  unit: 'in' | 'mm'
+): string {
+  const voided = voidedLooks(rework);
   const by = new Map(holes.map((hole) => [hole.number, hole]));
   const sized = (valueIn: number) =>
     (unit === 'mm' ? valueIn * MM_PER_IN : valueIn).toFixed(unit === 'mm' ? 3 : 4);
@@ -58,12 +63,14 @@ function headsTable({ joint, release, heads, holes }: JointRecord, unit: 'in' | 
     [high]: move.kind === 'checked' ? sized(move.heightIn) : '',
     diameter_D: frozen.diameterD?.toFixed(3) ?? '',
     height_D: frozen.heightD?.toFixed(3) ?? '',
-    verdict: frozen.verdict,
+    verdict: verdictOfLook(move, frozen) ?? '',
     findings: frozen.findings.map((finding) => FINDING_NAMES[finding]).join('; '),
     not_told: frozen.cannotTell.map((one) => CANNOT_TELL[one]).join('; '),
     taken_over: carriedInWords(move.carried),
     looked_at_by: who,
-    at: move.at
+    at: move.at,
+    clean: (move.clean ?? []).map((place) => PLACE_WORDS[place]).join('; '),
+    voided: voided.get(move.id) ?? ''
   }));
   const fields = [
     'joint',
@@ -81,7 +88,9 @@ function headsTable({ joint, release, heads, holes }: JointRecord, unit: 'in' | 
     'not_told',
     'taken_over',
     'looked_at_by',
-    'at'
+    'at',
+    'clean',
+    'voided'
   ];
   return writeCsv(fields, data);
 }

@@ -4,8 +4,9 @@
   import type { DriveDesk } from '../drive/drive-desk.svelte';
   import type { CheckDesk } from './check-desk.svelte';
   import SortedTable from '../../ui/kit/SortedTable.svelte';
-  import { MARK_WORDS } from '../../ui/kit/VerdictMark.svelte';
+  import { isBad } from '$core/check/findings.ts';
   import { FINDING_NAMES } from '$lib/words/heads';
+  import { lookSaid } from '$lib/words/looks';
 
   /** Every look at every head, to be sorted and searched. */
   interface Props {
@@ -23,10 +24,8 @@
         hole,
         wideIn: isMeasured(event) ? event.diameterIn : null,
         highIn: isMeasured(event) ? event.heightIn : null,
-        // what was seen clean of a head that was not measured is no verdict of it
-        clean: event.kind === 'eyed' && frozen.findings.length === 0,
-        verdict: frozen.verdict,
-        voided: desk.rework.voidedLooks.has(id),
+        said: lookSaid(event, frozen, desk.rework.voidedLooks),
+        bad: !desk.rework.voidedLooks.has(id) && isBad(frozen.verdict),
         findings: frozen.findings.map((finding) => FINDING_NAMES[finding]).join(', '),
         by,
         drivenBy: drive?.stateOf(hole)?.by ?? '',
@@ -65,9 +64,8 @@
       {
         key: 'verdict',
         title: 'Verdict',
-        of: (row: Row) =>
-          row.voided ? 'voided' : row.clean ? 'clean there' : MARK_WORDS[row.verdict],
-        bad: (row: Row) => !row.voided && !row.clean && row.verdict !== 'accept',
+        of: (row: Row) => row.said,
+        bad: (row: Row) => row.bad,
         words: true
       },
       { key: 'findings', title: 'Found', of: (row: Row) => row.findings, words: true },

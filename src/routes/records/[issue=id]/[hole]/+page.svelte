@@ -3,7 +3,9 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import Length from '$lib/ui/kit/Length.svelte';
   import VerdictMark, { MARK_WORDS, type MarkKind } from '$lib/ui/kit/VerdictMark.svelte';
+  import { verdictOfLook } from '$core/check/hole-look.ts';
   import { FINDING_NAMES } from '$lib/words/heads';
+  import { lookSaid } from '$lib/words/looks';
   import {
     driveEventInWords,
     lookReasons,
@@ -30,6 +32,14 @@
     more: string;
     mark: MarkKind | null;
   }
+  /** looks that were false, by their ids */
+  const voided = $derived(
+    new Map(
+      history.rework.flatMap((event) =>
+        event.kind === 'voided-look' ? [[event.look, event.why] as const] : []
+      )
+    )
+  );
   /** everything that any log says of the hole, as it happened */
   const entries = $derived<Entry[]>(
     [
@@ -46,10 +56,10 @@
         at: look.at,
         by: look.by,
         text: readingInWords(look, length),
-        more: [MARK_WORDS[look.frozen.verdict], lookReasons(look, length)]
+        more: [lookSaid(look, look.frozen, voided), lookReasons(look, length)]
           .filter((words) => words !== '')
           .join(': '),
-        mark: look.frozen.verdict
+        mark: voided.has(look.id) ? null : verdictOfLook(look, look.frozen)
       })),
       ...history.rework.map((event): Entry => ({
         id: event.id,
