@@ -85,6 +85,7 @@ test('a cage is set for a joint’s step, remembered, and looked at again while 
   await expect(page.getByText('below the low limit. Go to 8.')).toBeVisible();
   await keep(page, '+3.8 thou', '10');
   await expect(guide).toContainText('Set 12: 2 clicks deeper');
+  await expect(page.locator('[data-next="12"]')).toBeVisible();
   await keep(page, '0.0016');
   await expect(guide).toContainText('Cut 2 more holes');
   await page.reload();
