@@ -147,7 +147,7 @@ function reasonInWords(said: ReasonSaid, seat: HeadSeat | null, length: WriteLen
 
 /** What now where no finding says so: a good head, or one that its batch or somebody’s word condemns. */
 const WITHOUT_FINDING: Record<Exclude<HeadVerdict, 'measure'>, string> = {
-  'not-complete': 'Look at what is missing.',
+  'not-complete': 'Inspect what is missing.',
   accept: `Good head: nominal is 1.5 D wide, ${NOMINAL_HEIGHT_D} D high.`,
   'drive-more': 'Drive it further.',
   replace: 'Drill it out and replace it.',
@@ -294,7 +294,7 @@ export function nextInWords({
 }: Pick<NextHead, 'next' | 'reason' | 'near' | 'missing'>): string {
   if (next === null || reason === null) return 'Nothing is due.';
   if (missing.length > 0 && (reason === 'plan' || reason === 'near-a-bad-one'))
-    return `Head ${next}: ${missingInWords(missing)} not looked at yet`;
+    return `Head ${next}: ${missingInWords(missing)} not inspected yet`;
   switch (reason) {
     case 'again-replaced':
       return `Head ${next}: its rivet is new`;

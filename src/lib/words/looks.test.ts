@@ -50,7 +50,7 @@ describe('what a head comes to', () => {
     ]);
     expect(said('replace', true)).toEqual([]);
     expect(said('not-complete', false)).toEqual([
-      'Not looked at yet: manufactured head, flushness'
+      'Not inspected yet: manufactured head, flushness'
     ]);
     expect(said('accept', false)).toEqual([]);
   });

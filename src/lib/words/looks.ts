@@ -30,7 +30,7 @@ export function standingInWords(
       : [
           `A look by ${decisive.by} governs: ${lookInWords(decisive.frozen, null, length).join('; ')}`
         ]),
-    ...(verdict === 'not-complete' ? [`Not looked at yet: ${missingInWords(missing)}`] : [])
+    ...(verdict === 'not-complete' ? [`Not inspected yet: ${missingInWords(missing)}`] : [])
   ];
 }
 

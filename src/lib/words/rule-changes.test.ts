@@ -19,7 +19,7 @@ describe('what a shop’s rules say otherwise', () => {
 
   it('says which places an inspection asks for no more', () => {
     expect(changed({ inspect: ['manufactured', 'flush'] })).toEqual([
-      'Sheets: looked at → not asked for'
+      'Sheets: inspected → not asked for'
     ]);
   });
 

@@ -34,7 +34,7 @@ export function ruleChangesInWords(
     ...SHOP_COUNTS.flatMap(({ key, label }) => changed(label, num(was[key]), num(now[key]))),
     ...INSPECTION_PLACES.flatMap(({ value, label }) => {
       const asked = (rules: RuleProfile) =>
-        rules.inspect.includes(value) ? 'looked at' : 'not asked for';
+        rules.inspect.includes(value) ? 'inspected' : 'not asked for';
       return changed(label, asked(was), asked(now));
     }),
     ...LIMITS.flatMap(({ label, unit, of }) => {

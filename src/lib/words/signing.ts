@@ -119,7 +119,7 @@ export function toldInWords(told: Told): string {
         ? `Replaced by a new ${told.now}: rivet ${named(told.holes)}`
         : `Replaced: ${told.now} where ${told.was} was released: rivet ${named(told.holes)}`;
     case 'not-complete':
-      return `${sentence(INSPECTION_WORDS[told.place])} not looked at: rivet ${named(told.holes)}`;
+      return `${sentence(INSPECTION_WORDS[told.place])} not inspected: rivet ${named(told.holes)}`;
     case 'not-measured':
       return `Good by gauge plate or slip only, which does not tell everything: head ${named(told.holes)}`;
     case 'not-looked-at':

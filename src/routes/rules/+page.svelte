@@ -172,8 +172,7 @@
       <fieldset>
         <legend>What makes an inspection complete?</legend>
         <p class="hint">
-          The shop head by its size, always. What is asked for here and not looked at keeps a head
-          from being good.
+          The shop head by its size, always. A head with one of these not inspected is not complete.
         </p>
         <div class="options">
           {#each INSPECTION_PLACES as { value, label, why } (value)}

@@ -6,7 +6,7 @@
   import Pick from '../../ui/kit/Pick.svelte';
   import type { CheckDesk } from './check-desk.svelte';
 
-  /** Many rivets looked at from the far side at once: clean, except those that are tapped. Nothing is ticked beforehand. */
+  /** Many rivets inspected from the far side at once: clean, except those that are tapped. Nothing is ticked beforehand. */
   interface Props {
     desk: CheckDesk;
     onpick: (hole: number) => void;
@@ -60,7 +60,7 @@
         except = [];
       }}
     />
-    <div class="acts" role="group" aria-label="Looked at and clean from the far side">
+    <div class="acts" role="group" aria-label="Inspected and clean from the far side">
       {#each PLACES as place (place)}
         <button
           class="act"

@@ -6,7 +6,7 @@
   import VerdictCard from './VerdictCard.svelte';
   import { lookInWords, standingInWords } from '$lib/words/looks';
 
-  /** What the rivet in a hole comes to by all that was looked at, and what now. */
+  /** What the rivet in a hole comes to by its whole inspection, and what now. */
   interface Props {
     now: HoleState;
     recorded: { report: HeadReport } | null;

@@ -6,6 +6,7 @@
   import { LOOKS } from '$lib/words/heads';
   import { lookInWords, standingInWords } from '$lib/words/looks';
   import { sentence } from '$lib/words/writing';
+  import Tick from '../../ui/kit/Tick.svelte';
   import { NOT_SENT, type CheckDesk } from './check-desk.svelte';
   import DatumAsked from './DatumAsked.svelte';
   import DoNow from './DoNow.svelte';
@@ -66,15 +67,10 @@
   {/if}
 {/if}
 {#if desk.asksDrivenOn(hole)}
-  <label>
-    <input
-      type="checkbox"
-      name="driven-on"
-      checked={typed.drivenOn}
-      onchange={(event) => desk.type(hole, { drivenOn: event.currentTarget.checked })}
-    />
-    Driven further since the looks before: they count no more
-  </label>
+  <Tick
+    text="Driven further since the last inspection: what was found before counts no more"
+    bind:checked={() => typed.drivenOn, (drivenOn) => desk.type(hole, { drivenOn })}
+  />
 {/if}
 
 <style>

@@ -2,6 +2,7 @@
   import type { ReworkDesk } from '../rework-desk.svelte';
   import More from '../../../ui/kit/More.svelte';
   import TextField from '../../../ui/kit/TextField.svelte';
+  import Tick from '../../../ui/kit/Tick.svelte';
 
   /** A question to those who own the data; nothing can be signed while one is open. */
   interface Props {
@@ -43,10 +44,10 @@
       hint="its figures and the picture of the hole go with the record"
     />
     {#if mayAskInstead}
-      <label class="instead">
-        <input type="checkbox" name="instead" bind:checked={instead} />
-        I decide as lead: it is asked about, and not replaced until it is answered
-      </label>
+      <Tick
+        text="I decide as lead: it is asked about, and not replaced until it is answered"
+        bind:checked={instead}
+      />
     {/if}
     <button class="act main" disabled={question.trim() === ''}>Put the question</button>
   </form>
@@ -58,17 +59,6 @@
     flex-direction: column;
     gap: 8px;
     align-items: flex-start;
-  }
-  .instead {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-    min-height: 44px;
-  }
-  .instead input {
-    width: 24px;
-    height: 24px;
-    flex: none;
   }
   form :global(label) {
     width: 100%;
