@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { page } from '$app/state';
 
   /** What the server could not do now it may in a moment: the page asks again, as it says. */
@@ -15,7 +16,7 @@
 <div class="miss">
   <h1>{page.status === 404 ? 'Not here' : 'That did not work'}</h1>
   <p>{page.error?.message}</p>
-  <a class="act main" href="/">To the bench</a>
+  <a class="act main" href="/">{COMMON.toTheBench}</a>
 </div>
 
 <style>

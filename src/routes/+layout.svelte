@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { HOME } from '$lib/words/pages/home';
+  import { COMMON } from '$lib/words/pages/common';
   import '../app.css';
   import type { Snippet } from 'svelte';
   import { onMount, untrack } from 'svelte';
@@ -28,16 +30,18 @@
   onMount(() => (document.documentElement.dataset['awake'] = ''));
 </script>
 
-<a class="skip" href="#content">Skip to the content</a>
+<a class="skip" href="#content">{HOME.skipToTheContent}</a>
 <div class="shop">
-  <nav class="rail" aria-label="Main">
+  <nav class="rail" aria-label={HOME.main}>
     <a class="sign" href="/" aria-label="Zanjador, to the bench">
       <svg viewBox="0 0 32 32" width="40" height="40" aria-hidden="true">
         <path d="M8 9h16L8 23h16" fill="none" stroke="#b5bf6a" stroke-width="3" />
         <circle cx="8" cy="9" r="3" fill="#f5f2e9" /><circle cx="24" cy="23" r="3" fill="#f5f2e9" />
       </svg>
     </a>
-    <a href="/" aria-current={here === '/' ? 'page' : undefined}><Mark name="bench" /> Bench</a>
+    <a href="/" aria-current={here === '/' ? 'page' : undefined}
+      ><Mark name="bench" /> {HOME.bench}</a
+    >
     <a href="/setups" aria-current={here.startsWith('/setups') ? 'page' : undefined}
       ><Mark name="setups" /> Setups</a
     >
@@ -45,17 +49,18 @@
       ><Mark name="stock" /> Stock</a
     >
     <a href="/rivets" aria-current={here === '/rivets' ? 'page' : undefined}
-      ><Mark name="rivets" /> Rivets</a
+      ><Mark name="rivets" /> {COMMON.rivets}</a
     >
     <a href="/records" aria-current={here.startsWith('/records') ? 'page' : undefined}
       ><Mark name="records" /> Records</a
     >
     <a href="/rules" aria-current={here === '/rules' ? 'page' : undefined}
-      ><Mark name="rules" /> Rules</a
+      ><Mark name="rules" /> {COMMON.rules}</a
     >
     <span class="gap"></span>
     <button type="button" onclick={() => preferences.toggleMode()}>
-      {#if preferences.mode === 'light'}<Mark name="night" /> Night{:else}<Mark name="day" /> Day{/if}
+      {#if preferences.mode === 'light'}<Mark name="night" /> {HOME.night}{:else}<Mark name="day" />
+        {HOME.day}{/if}
     </button>
     <a
       href="/who?back={encodeURIComponent(here)}"

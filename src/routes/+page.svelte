@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { HOME } from '$lib/words/pages/home';
   import { superForm } from 'sveltekit-superforms';
   import { onMount, untrack } from 'svelte';
   import { SvelteSet } from 'svelte/reactivity';
@@ -47,7 +48,7 @@
 <div class="page bench">
   <header>
     <div>
-      <h1>Bench</h1>
+      <h1>{HOME.bench}</h1>
       <p class="hint">
         {data.person
           ? `${data.person.name}, ${data.person.role}`
@@ -57,11 +58,11 @@
     <div class="begin">
       <form method="POST" action="?/practice">
         <button class="act" data-hint="a joint without job and data; it can move under a job later"
-          >Practice joint</button
+          >{HOME.practiceJoint}</button
         >
       </form>
       <button class="act main" type="button" onclick={() => (adding = true)}
-        ><Plus size={20} /> New job</button
+        ><Plus size={20} /> {HOME.newJob}</button
       >
     </div>
   </header>
@@ -138,19 +139,24 @@
   </footer>
 </div>
 
-<Sheet title="New job" open={adding || $message !== undefined} onclose={() => (adding = false)}>
+<Sheet title={HOME.newJob} open={adding || $message !== undefined} onclose={() => (adding = false)}>
   <form method="POST" action="?/open" use:enhance class="new">
     {#if $message}<p class="wrong" role="alert">{$message}</p>{/if}
-    <TextField name="number" label="Job number" bind:value={$form.number} errors={$errors.number} />
+    <TextField
+      name="number"
+      label={HOME.jobNumber}
+      bind:value={$form.number}
+      errors={$errors.number}
+    />
     <TextField
       name="title"
-      label="What is repaired"
+      label={HOME.whatIsRepaired}
       bind:value={$form.title}
       errors={$errors.title}
     />
     <TextField
       name="place"
-      label="Aircraft and place"
+      label={HOME.aircraftAndPlace}
       bind:value={$form.place}
       errors={$errors.place}
     />
@@ -161,7 +167,7 @@
       bind:value={$form.data}
       errors={$errors.data}
     />
-    <button class="act main">Open the job</button>
+    <button class="act main">{HOME.openTheJob}</button>
   </form>
 </Sheet>
 

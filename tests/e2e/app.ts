@@ -8,6 +8,9 @@ import type { EnteredJoint, JointKind } from '../../src/core/kinds/joint.ts';
 import { OBJECTION_ANSWERS } from '../../src/lib/words/objections.ts';
 import { must } from '../../scripts/must.ts';
 import { entered } from '../support/joints.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { STOCK } from '../../src/lib/words/pages/stock.ts';
+import { BENCH } from '../../src/lib/words/pages/bench.ts';
 import { makeDatabase, rolePassword } from '../database/database.ts';
 
 /** The built application on a port and a database of its own. */
@@ -185,10 +188,10 @@ export async function receive(
   [part, lot, count]: [string, string, string]
 ): Promise<void> {
   await page.goto(`${app.url}/stock`);
-  await page.getByRole('textbox', { name: 'Part number' }).fill(part);
-  await page.getByRole('textbox', { name: 'Lot' }).fill(lot);
-  await page.getByRole('textbox', { name: 'How many' }).fill(count);
-  await page.getByRole('button', { name: 'Receive into stock' }).click();
+  await page.getByRole('textbox', { name: COMMON.partNumber }).fill(part);
+  await page.getByRole('textbox', { name: COMMON.lot }).fill(lot);
+  await page.getByRole('textbox', { name: STOCK.howMany }).fill(count);
+  await page.getByRole('button', { name: STOCK.receiveIntoStock }).click();
   await expect(page.locator(`[data-row*="${lot}"]`)).toContainText(count);
 }
 
@@ -197,7 +200,7 @@ export async function receive(
  * needed.
  */
 export async function firstPress(page: Page, press: () => Promise<void>): Promise<void> {
-  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/ steps/);
+  await expect(page.getByRole('navigation', { name: BENCH.stations })).toContainText(/ steps/);
   await press();
   const sheet = page.getByTestId('unmet-sheet');
   await sheet.waitFor();
@@ -225,6 +228,10 @@ export async function toStation(page: Page, number: number): Promise<void> {
     await expect(page).toHaveURL(new RegExp(`/${station?.key}$`), { timeout: 1000 });
   }).toPass();
 }
+
+/** The head that Check asks about. */
+export const headNow = (page: Page, hole: number) =>
+  page.locator(`[data-testid="head-now"][data-hole="${hole}"]`);
 
 /** Waits until the server has acknowledged everything typed. */
 export const saved = (page: Page) => page.locator('[data-save="saved"]').waitFor();

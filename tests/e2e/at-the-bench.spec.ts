@@ -1,4 +1,10 @@
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
+import { HOME } from '../../src/lib/words/pages/home.ts';
+import { SIZE } from '../../src/lib/words/pages/size.ts';
+import { BENCH } from '../../src/lib/words/pages/bench.ts';
+import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
 import {
   expect,
   figure,
@@ -13,22 +19,22 @@ import {
 
 test('a job is opened, and what is missing is asked for', async ({ page, app }) => {
   await page.goto(app.url);
-  await page.getByRole('button', { name: 'New job' }).click();
+  await page.getByRole('button', { name: HOME.newJob }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Job number').fill('0318');
-  await dialog.getByLabel('What is repaired').fill('Step planking');
-  await dialog.getByRole('button', { name: 'Open the job' }).click();
+  await dialog.getByLabel(HOME.jobNumber).fill('0318');
+  await dialog.getByLabel(HOME.whatIsRepaired).fill('Step planking');
+  await dialog.getByRole('button', { name: HOME.openTheJob }).click();
   await expect(dialog.getByText('the aircraft and place is missing')).toBeVisible();
-  await expect(dialog.getByLabel('What is repaired')).toHaveValue('Step planking');
+  await expect(dialog.getByLabel(HOME.whatIsRepaired)).toHaveValue('Step planking');
 
-  await dialog.getByLabel('Aircraft and place').fill('Quillwater Twin, hull 06');
+  await dialog.getByLabel(HOME.aircraftAndPlace).fill('Quillwater Twin, hull 06');
   await dialog.getByLabel('Approved data').fill('sheet QR-40');
-  await dialog.getByRole('button', { name: 'Open the job' }).click();
+  await dialog.getByRole('button', { name: HOME.openTheJob }).click();
   await expect(dialog.getByText('job 0318 exists already')).toBeVisible();
-  await dialog.getByLabel('Job number').fill('0340');
-  await dialog.getByRole('button', { name: 'Open the job' }).click();
+  await dialog.getByLabel(HOME.jobNumber).fill('0340');
+  await dialog.getByRole('button', { name: HOME.openTheJob }).click();
   await expect(page.getByRole('heading', { name: '0340 Step planking' })).toBeVisible();
-  await expect(page.getByText('No joint yet.')).toBeVisible();
+  await expect(page.getByText(HOME.noJointYetNameThe)).toBeVisible();
 });
 
 test('undo and redo step back through typing, and what they leave is saved', async ({
@@ -36,17 +42,17 @@ test('undo and redo step back through typing, and what they leave is saved', asy
   app
 }) => {
   await makeJoint(page, app, 'Undone', ['0.040', '0.040', '']);
-  await page.getByLabel('Joint width').fill('8');
-  await page.getByLabel('Joint location').selectOption('single-lap');
+  await page.getByTestId('asked-widthIn').fill('8');
+  await page.getByLabel(SIZE.jointLocationCountFactor).selectOption('single-lap');
   await expect(figure(page, 'Rivets needed')).toContainText('38'); // 6.2 × 8 × 0.75 = 37.2
   await page.keyboard.press('Control+z');
   await expect(figure(page, 'Rivets needed')).toContainText('50'); // 6.2 × 8 = 49.6
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(figure(page, 'Rivets needed')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Redo' }).click();
+  await page.getByRole('button', { name: BENCH.redo }).click();
   await saved(page);
   await page.reload();
-  await expect(page.getByLabel('Joint width')).toHaveValue('8');
+  await expect(page.getByTestId('asked-widthIn')).toHaveValue('8');
   await expect(figure(page, 'Rivets needed')).toContainText('50');
 });
 
@@ -71,19 +77,19 @@ test('keys go to the stations, switch the lengths and open the arithmetic', asyn
   await page.keyboard.press('a');
   await expect(page.getByTestId('arithmetic')).toHaveCount(0);
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog')).toContainText('hole back, hole on');
+  await expect(page.getByRole('dialog')).toContainText(BENCH.holeBackHoleOn);
   await page.keyboard.press('Escape');
   await toStation(page, 4);
   await expect(page.getByTestId('left')).toContainText('steps');
   await toStation(page, 7);
-  await expect(page.getByRole('heading', { name: 'Release 1', level: 2 })).toBeVisible();
+  await expect(page.getByTestId('release-now')).toHaveAttribute('data-release', '1');
   await expect(page.getByTestId('must').first()).toContainText('✕');
 });
 
 test('digits typed into a field stay digits', async ({ page, app }) => {
   await makeJoint(page, app, 'Digits', ['0.040', '0.040', '']);
-  await page.getByLabel('Joint width').pressSequentially('12 5/16');
-  await expect(page.getByLabel('Joint width')).toHaveValue('12 5/16');
+  await page.getByTestId('asked-widthIn').pressSequentially('12 5/16');
+  await expect(page.getByTestId('asked-widthIn')).toHaveValue('12 5/16');
   await expect(page).toHaveURL(/carry$/);
 });
 
@@ -91,15 +97,15 @@ test('the tape marks each row on the ruler of choice', async ({ page, app }) => 
   await openOwn(page, app, BOTTOM_LAP, 'lay-out');
   await expect(page.locator('[data-mark]')).toHaveCount(25);
   await expect(page.locator('[data-mark="2"]')).toContainText('45/64');
-  await page.getByLabel('Ruler').selectOption('1mm');
+  await page.getByLabel(LAYOUT.ruler).selectOption('1mm');
   // 0.28125 + 0.42448 = 0.70573 in = 17.93 mm
   await expect(page.locator('[data-mark="2"]')).toContainText('18.0');
-  await page.getByLabel('Rivet line').selectOption('row-2');
+  await page.getByLabel(LAYOUT.rivetLine).selectOption('row-2');
   await expect(page.locator('[data-mark="26"]')).toContainText('7.0');
   await page.locator('[data-mark="30"]').click();
   await expect(page.getByTestId('picked-hole')).toContainText('Hole 30');
-  await expect(page.getByTestId('picked-hole')).toContainText('no room for a larger rivet');
-  await page.getByLabel('Ruler').selectOption('1/64');
+  await expect(page.getByTestId('picked-hole')).toContainText(LAYOUT.noRoomForALarger);
+  await page.getByLabel(LAYOUT.ruler).selectOption('1/64');
   await saved(page);
 });
 
@@ -116,7 +122,7 @@ test('the drawing is to scale, zooms and fits again', async ({ page, app }) => {
   // 24 pitches lie 10 3/16 in apart
   const fitted = await scale();
   expect(((await centre(25)) - (await centre(1))) / fitted).toBeCloseTo(10.1875, 2);
-  await page.getByRole('button', { name: 'Zoom in' }).click();
+  await page.getByRole('button', { name: LAYOUT.zoomIn }).click();
   await expect.poll(scale).toBeCloseTo(fitted * 1.5, 3);
   await view.focus();
   await page.keyboard.press('0');
@@ -146,22 +152,22 @@ test('the section is to scale: grip, protrusion and head', async ({ page, app })
 test('what the eye saw outweighs a good measurement', async ({ page, app }) => {
   await openDemoLap(page, app);
   await page.locator('[data-testid="hole-map"] [data-hole="40"]').click();
-  await page.getByRole('textbox', { name: 'Diameter' }).fill('3/16');
-  await page.getByRole('textbox', { name: 'Height' }).fill('1/16');
+  await page.getByRole('textbox', { name: COMMON.diameter }).fill('3/16');
+  await page.getByRole('textbox', { name: COMMON.height }).fill('1/16');
   // good as far as it was looked at
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'not-complete');
-  await page.getByText('What the eye sees').click();
-  await page.getByRole('button', { name: 'ring mark' }).click();
+  await page.getByTestId('eye').click();
+  await page.getByTestId('seen-ring-mark').click();
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'refer');
   await expect(page.getByTestId('verdict')).toContainText('ring mark: set too large or tilted');
   // another hole and back: nothing typed is lost
-  await page.getByRole('button', { name: 'Hole on' }).click();
-  await expect(page.getByRole('textbox', { name: 'Diameter' })).toHaveValue('');
-  await page.getByRole('button', { name: 'Hole back' }).click();
-  await expect(page.getByRole('textbox', { name: 'Diameter' })).toHaveValue('3/16');
+  await page.getByRole('button', { name: CHECK.holeOn }).click();
+  await expect(page.getByRole('textbox', { name: COMMON.diameter })).toHaveValue('');
+  await page.getByRole('button', { name: CHECK.holeBack }).click();
+  await expect(page.getByRole('textbox', { name: COMMON.diameter })).toHaveValue('3/16');
   await page.reload();
   await page.locator('[data-testid="hole-map"] [data-hole="40"]').click();
-  await expect(page.getByRole('textbox', { name: 'Diameter' })).toHaveValue('3/16');
+  await expect(page.getByRole('textbox', { name: COMMON.diameter })).toHaveValue('3/16');
 });
 
 test('a head looked at when the session is over waits for whoever signs in, under its own name', async ({
@@ -172,9 +178,9 @@ test('a head looked at when the session is over waits for whoever signs in, unde
   const own = page.locator('[data-testid="hole-map"] [data-hole="24"]');
   await own.click();
   await page.context().clearCookies({ name: 'session' });
-  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.187');
-  await page.getByRole('textbox', { name: 'Height' }).fill('0.062');
-  await page.getByRole('textbox', { name: 'Height' }).press('c');
+  await page.getByRole('textbox', { name: COMMON.diameter }).fill('0.187');
+  await page.getByRole('textbox', { name: COMMON.height }).fill('0.062');
+  await page.getByRole('textbox', { name: COMMON.height }).press('c');
   await expect(page.getByText('Say who is at the bench first.')).toBeVisible();
   await expect(own).not.toHaveAttribute('data-verdict', 'accept');
   await signIn(page, app, 'Tomas Ekbrand');
@@ -188,25 +194,25 @@ test('a layout changed after issuing says so and is issued again', async ({ page
   await makeJoint(page, app, 'Issued twice', ['0.040', '0.040', '6']);
   await saved(page);
   await toStation(page, 6);
-  await page.getByRole('button', { name: 'Release it and start checking' }).click();
-  await expect(page.getByText('Release 1, seen from the driven side')).toBeVisible();
+  await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
+  await expect(page.getByTestId('release-now')).toHaveAttribute('data-release', '1');
   await toStation(page, 1);
-  await page.getByLabel('Joint width').fill('7');
+  await page.getByTestId('asked-widthIn').fill('7');
   await saved(page);
   await toStation(page, 6);
-  await expect(page.getByText('The joint has changed since release 1')).toBeVisible();
-  await page.getByRole('button', { name: 'Release it again' }).click();
-  await expect(page.getByText('Release 2, seen from the driven side')).toBeVisible();
-  await expect(page.getByText('The joint has changed since release 1')).toHaveCount(0);
+  await expect(page.getByTestId('changed-since-release')).toBeVisible();
+  await page.getByRole('button', { name: CHECK.releaseItAgain }).click();
+  await expect(page.getByTestId('release-now')).toHaveAttribute('data-release', '2');
+  await expect(page.getByTestId('changed-since-release')).toHaveCount(0);
 });
 
 test('the night bench stays dark after a reload', async ({ page, app }) => {
   await page.goto(app.url);
-  await page.getByRole('button', { name: 'Night' }).click();
+  await page.getByRole('button', { name: HOME.night }).click();
   await expect(page.locator('html')).toHaveAttribute('data-mode', 'dark');
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-mode', 'dark');
-  await page.getByRole('button', { name: 'Day' }).click();
+  await page.getByRole('button', { name: HOME.day }).click();
   await expect(page.locator('html')).toHaveAttribute('data-mode', 'light');
 });
 
@@ -216,16 +222,16 @@ test('an emptied name is asked for and does not hold up what else is typed', asy
 }) => {
   await makeJoint(page, app, 'Named', ['0.040', '0.040', '5']);
   await saved(page);
-  const name = page.getByLabel('Name of the joint');
+  const name = page.getByLabel(BENCH.nameOfTheJoint);
   await name.fill('');
   await expect(name).toHaveAttribute('aria-invalid', 'true');
   const put = page.waitForResponse((answer) => answer.request().method() === 'PUT');
-  await page.getByLabel('Joint width').fill('5 3/4');
+  await page.getByTestId('asked-widthIn').fill('5 3/4');
   expect((await put).ok()).toBe(true);
   await saved(page);
   await page.reload();
   await expect(name).toHaveValue('Named');
-  await expect(page.getByLabel('Joint width')).toHaveValue('5 3/4');
+  await expect(page.getByTestId('asked-widthIn')).toHaveValue('5 3/4');
 });
 
 test('a recorded bad head still says why and what to do, with its arithmetic', async ({
@@ -238,9 +244,9 @@ test('a recorded bad head still says why and what to do, with its arithmetic', a
   await expect(page.getByTestId('last-reading')).toContainText(
     '0.044 in high (0.35 D), 0.0475 in (0.38 D) is the least'
   );
-  await expect(page.getByRole('heading', { name: 'Do now' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: CHECK.doNow })).toBeVisible();
   await expect(page.getByText('Replace.', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Arithmetic', exact: true }).last().click();
+  await page.getByRole('button', { name: COMMON.arithmetic, exact: true }).last().click();
   // beside that of the removal, which it now leads to
   await expect(page.getByTestId('arithmetic').filter({ hasText: '0.264 / 0.125' })).toBeVisible();
 });
@@ -249,6 +255,6 @@ test('a mark opens to its arithmetic', async ({ page, app }) => {
   await openDemoLap(page, app);
   await toStation(page, 2);
   await page.locator('[data-testid="plan-view"] [data-hole="4"]').click();
-  await page.getByRole('button', { name: 'Arithmetic of the mark' }).click();
+  await page.getByRole('button', { name: LAYOUT.arithmeticOfTheMark }).click();
   await expect(page.getByTestId('arithmetic')).toContainText('0.28125 + 3 × 0.424479');
 });

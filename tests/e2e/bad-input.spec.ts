@@ -1,3 +1,7 @@
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
+import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { BENCH } from '../../src/lib/words/pages/bench.ts';
 import { expect, figure, makeJoint, openDemoLap, saved, test, toStation } from './app.ts';
 
 test('a slipped decimal is asked about, kept as typed, and mended with one tap', async ({
@@ -11,23 +15,23 @@ test('a slipped decimal is asked about, kept as typed, and mended with one tap',
   await expect(figure(page, 'Rivets needed')).toHaveCount(0);
   await saved(page);
   await page.reload();
-  await expect(page.getByLabel('Thickness of sheet 1')).toHaveValue('0.32');
+  await expect(page.getByTestId('thickness-1')).toHaveValue('0.32');
   await page.getByRole('button', { name: 'Use 0.032 in' }).click();
-  await expect(page.getByLabel('Thickness of sheet 1')).toHaveValue('0.032');
+  await expect(page.getByTestId('thickness-1')).toHaveValue('0.032');
   await expect(figure(page, 'Rivets needed')).toBeVisible();
 });
 
 test('an impossible joint names its limit and offers what would work', async ({ page, app }) => {
   await makeJoint(page, app, 'Impossible', ['0.032', '0.032', '5']);
   await page.getByText('8', { exact: true }).last().click();
-  await expect(page.getByRole('region', { name: 'Answers' }).getByRole('alert')).toContainText(
+  await expect(page.getByRole('region', { name: COMMON.answers }).getByRole('alert')).toContainText(
     'a dash 8 rivet is too large for a 0.032 in sheet: the guidance starts at 0.036 in'
   );
   await page.getByRole('button', { name: /use dash 6/ }).click();
   // 1/(1.6 × 0.191) = 3.27 → 3.3 an inch × 5 = 16.5 → 17
   await expect(figure(page, 'Rivets needed')).toContainText('17');
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('region', { name: 'Answers' }).getByRole('alert')).toContainText(
+  await expect(page.getByRole('region', { name: COMMON.answers }).getByRole('alert')).toContainText(
     'dash 8'
   );
 });
@@ -37,7 +41,7 @@ test('lengths are understood as typed and shown in the style of choice', async (
   await expect(page.getByText('= 0.03937 in · 1.0 mm')).toBeVisible();
   await expect(page.getByText('= 5.905512 in · 150.0 mm')).toBeVisible();
   await toStation(page, 2);
-  await page.getByText('mm', { exact: true }).first().click();
+  await page.getByText(LAYOUT.mm, { exact: true }).first().click();
   await expect(page.getByTestId('plan-view')).toContainText('150.0 mm');
   await page.reload();
   await expect(page.getByTestId('plan-view')).toContainText('150.0 mm');
@@ -53,52 +57,52 @@ test('of two tabs the second is refused, told what changed, and loses nothing', 
   const other = await context.newPage();
   await other.goto(page.url());
   await other.locator('html[data-awake]').waitFor({ state: 'attached' });
-  await other.getByLabel('Joint width').fill('9');
+  await other.getByTestId('asked-widthIn').fill('9');
   await saved(other);
 
-  await page.getByLabel('Thickness of sheet 2').fill('0.050');
+  await page.getByTestId('thickness-2').fill('0.050');
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('Ilse Varnholt');
   await expect(dialog.getByRole('row', { name: 'joint width 8 – 9' })).toBeVisible();
-  await expect(page.getByLabel('Thickness of sheet 2')).toHaveValue('0.050');
+  await expect(page.getByTestId('thickness-2')).toHaveValue('0.050');
   await other.reload();
-  await expect(other.getByLabel('Thickness of sheet 2')).toHaveValue('0.040');
-  await expect(other.getByLabel('Joint width')).toHaveValue('9');
+  await expect(other.getByTestId('thickness-2')).toHaveValue('0.040');
+  await expect(other.getByTestId('asked-widthIn')).toHaveValue('9');
 
   // what is not saved is not issued either
-  await dialog.getByRole('button', { name: 'Close' }).click();
+  await dialog.getByRole('button', { name: COMMON.close }).click();
   await page.getByRole('link', { name: /6 Check/ }).click();
-  await page.getByRole('button', { name: 'Release it and start checking' }).click();
-  await expect(page.getByRole('alert')).toContainText('not saved yet, so it was not released');
+  await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
+  await expect(page.getByRole('alert')).toContainText(CHECK.whatIsTypedHereIs);
   await page.getByRole('link', { name: /1 Size/ }).click();
-  await page.getByRole('button', { name: 'Changed elsewhere: decide' }).click();
+  await page.getByRole('button', { name: BENCH.changedElsewhereDecide }).click();
 
-  await dialog.getByRole('button', { name: 'Save mine on top of it' }).click();
+  await dialog.getByRole('button', { name: BENCH.saveMineOnTopOf }).click();
   await saved(page);
   await other.reload();
-  await expect(other.getByLabel('Thickness of sheet 2')).toHaveValue('0.050');
+  await expect(other.getByTestId('thickness-2')).toHaveValue('0.050');
 });
 
 test('typing and readings outlive a dead server', async ({ page, app }) => {
   await makeJoint(page, app, 'Dead server', ['0.040', '0.040', '5']);
   await saved(page);
   await toStation(page, 6);
-  await page.getByRole('button', { name: 'Release it and start checking' }).click();
+  await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   await expect(page.getByTestId('hole-map')).toBeVisible();
   await app.stop();
 
-  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.187');
-  await page.getByRole('textbox', { name: 'Height' }).fill('0.062');
-  await page.getByRole('textbox', { name: 'Height' }).press('c');
-  await expect(page.getByText('Not recorded yet: no server')).toBeVisible();
+  await page.getByRole('textbox', { name: COMMON.diameter }).fill('0.187');
+  await page.getByRole('textbox', { name: COMMON.height }).fill('0.062');
+  await page.getByRole('textbox', { name: COMMON.height }).press('c');
+  await expect(page.getByText(CHECK.notRecordedYetNoServer)).toBeVisible();
   await toStation(page, 1);
-  await page.getByLabel('Joint width').fill('5 1/2');
+  await page.getByTestId('asked-widthIn').fill('5 1/2');
   await expect(page.locator('[data-save="waiting"]')).toBeVisible();
 
   await app.start();
   await saved(page);
   await page.reload();
-  await expect(page.getByLabel('Joint width')).toHaveValue('5 1/2');
+  await expect(page.getByTestId('asked-widthIn')).toHaveValue('5 1/2');
   await toStation(page, 6);
   await expect(page.locator('[data-hole="1"][data-verdict="accept"]')).toBeVisible();
 });
@@ -106,8 +110,8 @@ test('typing and readings outlive a dead server', async ({ page, app }) => {
 test('a reading that cannot be is not recorded', async ({ page, app }) => {
   await openDemoLap(page, app);
   await page.locator('[data-testid="hole-map"] [data-hole="20"]').click();
-  await page.getByRole('textbox', { name: 'Diameter' }).fill('1.87');
-  await page.getByRole('textbox', { name: 'Height' }).fill('0.062');
+  await page.getByRole('textbox', { name: COMMON.diameter }).fill('1.87');
+  await page.getByRole('textbox', { name: COMMON.height }).fill('0.062');
   await expect(page.getByText(/14\.96 D wide.*did a decimal point slip\?/)).toBeVisible();
-  await expect(page.getByRole('button', { name: /Record/ })).toHaveCount(0);
+  await expect(page.getByTestId('record')).toHaveCount(0);
 });

@@ -1,4 +1,9 @@
 import { entered } from '../support/joints.ts';
+import { STACK } from '../../src/lib/words/pages/stack.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { READY } from '../../src/lib/words/pages/ready.ts';
+import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
+import { HOME } from '../../src/lib/words/pages/home.ts';
 import { expect, openDemo, openDemoLap, openOwn, test, toStation } from './app.ts';
 
 const LAP = entered('lap', ['0.040', '0.040'], {
@@ -13,9 +18,9 @@ test('the screen is measured once, and then shows the rivet in its true size', a
   app
 }) => {
   await openOwn(page, app, LAP, 'stack');
-  await page.getByRole('button', { name: 'True size' }).click();
+  await page.getByRole('button', { name: STACK.trueSize }).click();
   await expect(page.getByTestId('glass-measure')).toBeVisible();
-  const size = page.getByRole('slider', { name: 'Size on the screen' });
+  const size = page.getByRole('slider', { name: STACK.sizeOnTheScreen });
   await size.focus();
   for (let step = 0; step < 10; step++) await page.keyboard.press('ArrowRight');
   // the drawn card is 85.6 mm long at whatever scale the slider says
@@ -26,19 +31,19 @@ test('the screen is measured once, and then shows the rivet in its true size', a
     await page.getByTestId('glass-measure').locator('rect').getAttribute('width')
   );
   expect(Math.abs(card - (85.6 / 25.4) * perInch)).toBeLessThan(0.5);
-  await page.getByRole('button', { name: 'It is as long as mine' }).click();
+  await page.getByRole('button', { name: STACK.itIsAsLongAs }).click();
   const glass = page.getByTestId('glass');
   await expect(glass).toHaveAttribute('data-px-per-in', new RegExp(`^${perInch.toFixed(0)}`));
   // kept for the next time, on this screen
   await page.reload();
-  await page.getByRole('button', { name: 'True size' }).click();
-  await page.getByText('Datum corner', { exact: true }).last().click();
+  await page.getByRole('button', { name: STACK.trueSize }).click();
+  await page.getByText(COMMON.datumCorner, { exact: true }).last().click();
   await expect(glass.locator('.hole')).not.toHaveCount(0);
 });
 
 test('the tray shows each rivet with its drawer and lot', async ({ page, app }) => {
   await openDemo(page, app, /Bottom skin lap/, 'stack');
-  await page.getByRole('button', { name: 'Bill of rivets' }).click();
+  await page.getByRole('button', { name: STACK.billOfRivets }).click();
   const tray = page.getByTestId('rivet-tray');
   await expect(tray.locator('li')).toHaveCount(1);
   await expect(tray).toContainText('MS20470AD4-4.5');
@@ -48,12 +53,12 @@ test('the tray shows each rivet with its drawer and lot', async ({ page, app }) 
 
 test('the shadow board keeps what lies on the bench', async ({ page, app }) => {
   await openOwn(page, app, LAP, 'make-ready');
-  await page.getByRole('button', { name: 'Shadow board' }).click();
+  await page.getByRole('button', { name: READY.shadowBoard }).click();
   const board = page.getByTestId('shadow-board');
   await board.getByRole('button', { name: /center punch/ }).click();
   await expect(page.getByText(/^Shadow board: 1 of \d+ on the bench$/)).toBeVisible();
   await page.reload();
-  await page.getByRole('button', { name: 'Shadow board' }).click();
+  await page.getByRole('button', { name: READY.shadowBoard }).click();
   await expect(board.getByRole('button', { name: /center punch/ })).toHaveAttribute(
     'aria-pressed',
     'true'
@@ -77,8 +82,8 @@ test('the reader shows where the mark is, and measures it from the far edge too'
     'data-at',
     '3'
   );
-  await reader.getByRole('button', { name: 'A tone for each row' }).click();
-  await expect(reader.getByRole('button', { name: 'A tone for each row' })).toHaveAttribute(
+  await reader.getByRole('button', { name: LAYOUT.aToneForEachRow }).click();
+  await expect(reader.getByRole('button', { name: LAYOUT.aToneForEachRow })).toHaveAttribute(
     'aria-pressed',
     'true'
   );
@@ -90,23 +95,23 @@ test('the calipers and the gate say what one should read', async ({ page, app })
   // 1.3 to 1.75 D of 1/8 in, 0.38 to 0.65 D
   await expect(page.getByTestId('calipers')).toContainText('0.1625 to 7/32 in');
   await expect(page.getByTestId('calipers')).toContainText('0.0475 to 0.0813 in');
-  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.19');
-  await page.getByRole('textbox', { name: 'Height' }).fill('0.07');
+  await page.getByRole('textbox', { name: COMMON.diameter }).fill('0.19');
+  await page.getByRole('textbox', { name: COMMON.height }).fill('0.07');
   await expect(page.getByTestId('gate-now')).toHaveAttribute('data-inside', 'true');
-  await page.getByRole('textbox', { name: 'Height' }).fill('0.095');
+  await page.getByRole('textbox', { name: COMMON.height }).fill('0.095');
   await expect(page.getByTestId('gate-now')).toHaveAttribute('data-inside', 'false');
 });
 
 test('a joint is begun for practice in one press, and moves under a job', async ({ page, app }) => {
   await page.goto(app.url);
-  await page.getByRole('button', { name: 'Practice joint' }).click();
+  await page.getByRole('button', { name: HOME.practiceJoint }).click();
   await page.waitForURL(/\/carry$/);
   // a new joint waits for its first figure
-  await expect(page.getByLabel('Thickness of sheet 1')).toBeFocused();
+  await expect(page.getByTestId('thickness-1')).toBeFocused();
   await page.getByRole('link', { name: 'Job practice' }).click();
-  await expect(page.getByText('nothing here can be released')).toBeVisible();
-  await page.getByLabel('under job').selectOption({ index: 0 });
-  await page.getByRole('button', { name: 'Move it' }).click();
+  await expect(page.getByText(HOME.forPracticeNothingHereCan)).toBeVisible();
+  await page.getByLabel(HOME.underJob).selectOption({ index: 0 });
+  await page.getByRole('button', { name: HOME.moveIt }).click();
   await expect(page.getByRole('heading', { level: 1 })).not.toContainText('practice');
   await expect(page.getByRole('link', { name: /Practice joint/ })).toBeVisible();
 });
@@ -138,14 +143,14 @@ test('a hole that is picked is told, and the drawing is there as a table', async
   await expect(page.getByTestId('plan-view')).toBeVisible();
   await page.keyboard.press(']');
   await expect(page.getByTestId('picked-said')).toHaveText(/^Hole 2, mark .* in$/);
-  await page.getByRole('radio', { name: 'Table' }).check({ force: true });
+  await page.getByRole('radio', { name: COMMON.table }).check({ force: true });
   const table = page.getByRole('region', { name: 'Holes of row 1' });
   await expect(table.getByRole('row')).toHaveCount(26);
   await table.getByRole('button', { name: '7', exact: true }).click();
   await expect(page.getByTestId('picked-said')).toHaveText(/^Hole 7/);
   await toStation(page, 3);
   // the slider tells height and verdict
-  await expect(page.getByRole('slider', { name: 'How far it is driven' })).toHaveAttribute(
+  await expect(page.getByRole('slider', { name: STACK.howFarItIsDriven })).toHaveAttribute(
     'aria-valuetext',
     /high, inside the limits: stop here/
   );

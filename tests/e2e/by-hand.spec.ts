@@ -1,5 +1,8 @@
 import type { Page } from '@playwright/test';
 import { BOTTOM_LAP, FLOAT_LAP, FRAME_FLANGE } from '../../scripts/demo-data.ts';
+import { SIZE } from '../../src/lib/words/pages/size.ts';
+import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
 import {
   expect,
   figure,
@@ -28,14 +31,14 @@ async function drag(page: Page, selector: string, dx: number, dy: number): Promi
 
 test('a keep-out is typed, dragged, and the row goes round it', async ({ page, app }) => {
   await makeJoint(page, app, 'Lap past a rib', ['0.040', '0.040', '10 3/4']);
-  await page.getByLabel('Joint location').selectOption('intermediate-frame');
+  await page.getByLabel(SIZE.jointLocationCountFactor).selectOption('intermediate-frame');
   await toStation(page, 2);
   await expect(holes(page).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Keep-out' }).click();
-  await page.getByLabel('Name of keep-out 1').fill('rib');
-  await page.getByLabel('Width', { exact: true }).fill('1/4');
+  await page.getByTestId('add keep-out').click();
+  await page.getByTestId('keep-out-name-1').fill('rib');
+  await page.getByLabel(LAYOUT.width, { exact: true }).fill('1/4');
   await expect(page.getByTestId('checks')).toContainText('limits hold');
-  const middle = page.getByLabel('Middle, right of the datum');
+  const middle = page.getByLabel(LAYOUT.middleRightOfTheDatum);
   const before = await middle.inputValue();
 
   await drag(page, '[data-keep-out="0"] .body', 90, 0);
@@ -59,7 +62,7 @@ test('a keep-out is typed, dragged, and the row goes round it', async ({ page, a
   }).toPass();
   await saved(page);
   await page.reload();
-  await expect(page.getByLabel('Name of keep-out 1')).toHaveValue('rib');
+  await expect(page.getByTestId('keep-out-name-1')).toHaveValue('rib');
 });
 
 test('a hole is held open with a reason, and that is impossible to overlook', async ({
@@ -68,15 +71,15 @@ test('a hole is held open with a reason, and that is impossible to overlook', as
 }) => {
   await openOwn(page, app, FLOAT_LAP, 'lay-out');
   await page.locator('[data-hole="7"]').click();
-  await page.getByRole('button', { name: 'Hold open' }).click();
+  await page.getByRole('button', { name: LAYOUT.holdOpen }).click();
   await page.getByRole('button', { name: 'latch', exact: true }).click();
   await expect(page.locator('[data-hole="7"]')).toHaveAttribute('data-kind', 'held-open');
   await expect(page.locator('[data-hole="7"]')).toContainText('open');
   await expect(page.getByTestId('picked-hole')).toContainText('held open: latch');
-  await expect(page.getByText('Hole 7 is held open')).toBeVisible();
+  await expect(page.getByTestId('warning-held-open')).toBeVisible();
   // one fewer than the load asks for
   await expect(
-    page.getByRole('complementary', { name: 'Worksheet' }).getByText('Too few rivets on the joint')
+    page.getByRole('complementary', { name: LAYOUT.worksheet }).getByTestId('warning-too-few')
   ).toBeVisible();
   await saved(page);
   await page.reload();
@@ -93,10 +96,7 @@ test('keys move, pin and take out a hole; a broken limit points at it', async ({
   for (let step = 0; step < 5; step++) await page.keyboard.press('Shift+ArrowRight');
   await expect(page.getByTestId('picked-hole')).toContainText('exact 2.0573 in');
   await expect(page.getByTestId('checks')).toContainText('are broken');
-  await page
-    .getByRole('group', { name: /Holes of: Pitch is under its least/ })
-    .getByRole('button', { name: '6' })
-    .click();
+  await page.getByTestId('warning-pitch-min').getByRole('button', { name: '6' }).click();
   await expect(page.getByTestId('picked-hole')).toContainText('Hole 6');
   await page.locator('[data-hole="5"]').click();
   for (let step = 0; step < 5; step++) await page.keyboard.press('Shift+ArrowLeft');
@@ -105,7 +105,7 @@ test('keys move, pin and take out a hole; a broken limit points at it', async ({
   await page.keyboard.press('Delete');
   await expect(page.locator('[data-testid="plan-view"] [data-hole="5"]')).toHaveCount(0);
   await expect(
-    page.getByRole('complementary', { name: 'Worksheet' }).getByText('Too few rivets on the joint')
+    page.getByRole('complementary', { name: LAYOUT.worksheet }).getByTestId('warning-too-few')
   ).toBeVisible();
   await page.getByRole('button', { name: 'put 5 back' }).click();
   await expect(holes(page)).toHaveCount(50);
@@ -113,14 +113,14 @@ test('keys move, pin and take out a hole; a broken limit points at it', async ({
   await page.locator('[data-hole="5"]').click();
   await page.keyboard.press('p');
   await expect(page.getByTestId('picked-hole')).toContainText('pinned');
-  await expect(page.getByLabel('Pinned at, along the line')).toHaveValue('1.979167');
+  await expect(page.getByTestId('pinned-at')).toHaveValue('1.979167');
 });
 
 test('existing holes are picked up by two tapes and dragged true', async ({ page, app }) => {
   await openOwn(page, app, FRAME_FLANGE, 'lay-out');
   const count = await page.locator('[data-fixed]').count();
-  await page.getByRole('button', { name: 'Pick up existing holes' }).click();
-  await page.getByText('From two points').click();
+  await page.getByRole('button', { name: LAYOUT.pickUpExistingHoles }).click();
+  await page.getByText(LAYOUT.fromTwoPoints).click();
   // from (0, 0) and (19 1/4, 0) to (16, 9/32)
   for (const [label, text] of [
     ['B, right', '19 1/4'],
@@ -129,11 +129,11 @@ test('existing holes are picked up by two tapes and dragged true', async ({ page
   ] as const)
     await page.getByLabel(label).fill(text);
   await expect(page.getByTestId('met')).toContainText('16');
-  await page.getByRole('button', { name: 'Take it up' }).click();
+  await page.getByRole('button', { name: LAYOUT.takeItUp }).click();
   await expect(page.getByText('1 hole taken up as fixed')).toBeVisible();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: COMMON.close }).click();
   await expect(page.locator('[data-fixed]')).toHaveCount(count + 1);
-  const typed = page.getByLabel('Existing at, along the line').last();
+  const typed = page.getByTestId('existing-at').last();
   const before = Number(await typed.inputValue());
   expect(before).toBeCloseTo(16, 3);
   await drag(page, `:nth-match([data-fixed], ${count + 1})`, -24, 0);
@@ -145,31 +145,31 @@ test('running distances are taken up in any unit, and one that is none is named'
   app
 }) => {
   await makeJoint(page, app, 'Old row', ['0.040', '0.040', '10']);
-  await page.getByLabel('Joint location').selectOption('intermediate-frame');
+  await page.getByLabel(SIZE.jointLocationCountFactor).selectOption('intermediate-frame');
   await toStation(page, 2);
-  await page.getByRole('button', { name: 'Pick up existing holes' }).click();
-  await page.getByLabel('Distances from').fill('2 1/2; 127mm; wide');
+  await page.getByRole('button', { name: LAYOUT.pickUpExistingHoles }).click();
+  await page.getByLabel(LAYOUT.distancesFromTheLinesBeginning).fill('2 1/2; 127mm; wide');
   await expect(page.getByText('wide: no length')).toBeVisible();
-  await page.getByLabel('Distances from').fill('2 1/2; 127mm');
-  await page.getByRole('button', { name: 'Take up 2 holes' }).click();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByLabel(LAYOUT.distancesFromTheLinesBeginning).fill('2 1/2; 127mm');
+  await page.getByTestId('take-up').click();
+  await page.getByRole('button', { name: COMMON.close }).click();
   await expect(page.locator('[data-kind="existing"]')).toHaveCount(2);
 });
 
 test('marks are measured from another datum', async ({ page, app }) => {
   await openOwn(page, app, BOTTOM_LAP, 'lay-out');
   await expect(page.locator('[data-mark="1"]')).toContainText('9/32');
-  await page.getByLabel('Datum', { exact: true }).selectOption('end');
+  await page.getByLabel(LAYOUT.datum, { exact: true }).selectOption('end');
   // 10 3/4 − 9/32
   await expect(page.locator('[data-mark="1"]')).toContainText('10 15/32');
   await expect(page.locator('[data-mark="25"]')).toContainText('9/32');
-  await page.getByLabel('Datum', { exact: true }).selectOption('start');
+  await page.getByLabel(LAYOUT.datum, { exact: true }).selectOption('start');
   await saved(page);
 });
 
 test('headroom letters every hole by the largest size that fits', async ({ page, app }) => {
   await openDemo(page, app, /Hull side, flush patch/, 'lay-out');
-  await page.getByText('Rework margin', { exact: true }).click();
+  await page.getByText(LAYOUT.reworkMargin, { exact: true }).click();
   const first = page.locator('[data-testid="plan-view"] [data-hole="1"]');
   await expect(first.locator('.letter')).toHaveText('6');
   await expect(figure(page, 'Holes')).toContainText('72');
@@ -180,12 +180,12 @@ test('a row with much in its way is solved in a worker, and can be cancelled', a
   app
 }) => {
   await makeJoint(page, app, 'Very long lap', ['0.040', '0.040', '1150']);
-  await page.getByLabel('Rivets per inch').fill('1');
+  await page.getByLabel(SIZE.rivetsPerInchFromApproved).fill('1');
   await page.getByLabel('Whose figure').fill('made up');
   await toStation(page, 2);
-  await page.getByLabel('Ruler').selectOption('0.01');
+  await page.getByLabel(LAYOUT.ruler).selectOption('0.01');
   await expect(figure(page, 'Holes')).toContainText('1150');
-  await page.getByRole('button', { name: 'Keep-out' }).click();
+  await page.getByTestId('add keep-out').click();
   const solving = page.getByTestId('solving');
   // at once, however fast the machine: the button stands only as long as the solving
   await page.evaluate(() => {
@@ -197,13 +197,13 @@ test('a row with much in its way is solved in a worker, and can be cancelled', a
       cancel.click();
     }).observe(document.body, { childList: true, subtree: true, characterData: true });
   });
-  await page.getByLabel('Width', { exact: true }).fill('1/8');
-  await expect(solving).toContainText('Canceled');
+  await page.getByLabel(LAYOUT.width, { exact: true }).fill('1/8');
+  await expect(solving).toContainText(LAYOUT.canceled);
   // the page never stopped: another change starts it anew, and it ends
-  await page.getByLabel('Name of keep-out 1').fill('spar');
+  await page.getByTestId('keep-out-name-1').fill('spar');
   await expect(figure(page, 'Holes')).toContainText('1150', { timeout: 45_000 });
   // whole with its holes on one canvas, and in lines where they are asked for
   await expect(page.getByTestId('plan-canvas')).toBeVisible();
-  await page.getByRole('radio', { name: '24 in' }).check({ force: true });
+  await page.getByRole('radio', { name: LAYOUT.n24In }).check({ force: true });
   await expect(page.getByTestId('story-line')).not.toHaveCount(0);
 });

@@ -1,16 +1,21 @@
 import type { Page } from '@playwright/test';
 import { FLUSH_LAP } from '../../scripts/demo-data.ts';
+import { CAGES } from '../../src/lib/words/pages/cages.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { READY } from '../../src/lib/words/pages/ready.ts';
+import { KIT } from '../../src/lib/words/pages/kit.ts';
+import { WAITING } from '../../src/lib/words/pages/waiting.ts';
 import { jointOf, expect, openOwn, test, type App } from './app.ts';
 
 /** A cage of one's own with a pilot for dash 5; its page is open. */
 async function ownCage(page: Page, app: App, name: string, query = ''): Promise<void> {
   await page.goto(`${app.url}/setups${query}`);
-  await page.getByLabel('Cage', { exact: true }).fill(name);
-  await page.getByLabel('Cutter', { exact: true }).fill('cutter 3');
-  await page.getByLabel('Cutter diameter').fill('1/2');
-  await page.getByLabel('Pilot diameter').fill('5/32');
-  await page.getByLabel('Pilot length').fill('.30');
-  await page.getByRole('button', { name: 'Save cage' }).click();
+  await page.getByLabel(CAGES.cage, { exact: true }).fill(name);
+  await page.getByLabel(CAGES.cutter, { exact: true }).fill('cutter 3');
+  await page.getByLabel(CAGES.cutterDiameter).fill('1/2');
+  await page.getByLabel(CAGES.pilotDiameter).fill('5/32');
+  await page.getByLabel(CAGES.pilotLength).fill('.30');
+  await page.getByRole('button', { name: CAGES.saveCage }).click();
   const card = page.getByRole('region', { name });
   await card.getByRole('link', { name: /Set it|Take this one/ }).click();
   await expect(page.getByRole('heading', { name: new RegExp(name) })).toBeVisible();
@@ -19,15 +24,15 @@ async function ownCage(page: Page, app: App, name: string, query = ''): Promise<
 const flushField = (page: Page) => page.getByRole('textbox', { name: 'Head above the skin' });
 
 async function coupon(page: Page, thickness: string, backing: string): Promise<void> {
-  await page.getByLabel('The coupon, as measured').fill(thickness);
-  await page.getByLabel('Backing under it').fill(backing);
+  await page.getByLabel(CAGES.theCouponAsMeasured).fill(thickness);
+  await page.getByLabel(CAGES.backingUnderIt).fill(backing);
 }
 
 /** What a page that was opened without a joint does not know. */
 async function sheetAndHole(page: Page): Promise<void> {
   await page.getByRole('radio', { name: '5', exact: true }).check({ force: true });
-  await page.getByLabel('The sheet to cut').fill('0.071');
-  await page.getByLabel('The hole').fill('0.159');
+  await page.getByLabel(CAGES.theSheetToCut).fill('0.071');
+  await page.getByLabel(CAGES.theHole).fill('0.159');
 }
 
 /** A cage of one's own for dash 5 in 0.071 that waits for its first trial hole. */
@@ -35,19 +40,19 @@ async function ownTrials(page: Page, app: App, name: string): Promise<void> {
   await ownCage(page, app, name);
   await sheetAndHole(page);
   await coupon(page, '0.071', '3/4');
-  await page.getByRole('button', { name: 'Begin the trials' }).click();
+  await page.getByRole('button', { name: COMMON.beginTheTrials }).click();
   await expect(page.getByTestId('guide')).toContainText('Set the cage well shallow');
 }
 
 async function openGauge(page: Page): Promise<void> {
-  await page.getByText('Depth gauge', { exact: true }).click();
-  await expect(page.getByText('Depth gauge: a simulated one, for practice')).toBeVisible();
+  await page.getByTestId('gauge-closed').click();
+  await expect(page.getByTestId('gauge-simulated')).toBeVisible();
 }
 
 async function keep(page: Page, flushness: string, clicks?: string): Promise<void> {
-  if (clicks !== undefined) await page.getByLabel('Clicks on the cage').fill(clicks);
+  if (clicks !== undefined) await page.getByLabel(CAGES.clicksOnTheCage).fill(clicks);
   await flushField(page).fill(flushness);
-  await page.getByRole('button', { name: 'Keep this hole' }).click();
+  await page.getByRole('button', { name: CAGES.keepThisHole }).click();
   await expect(flushField(page)).toHaveValue('');
 }
 
@@ -58,22 +63,22 @@ test('a cage is set for a joint’s step, remembered, and looked at again while 
   await openOwn(page, app, FLUSH_LAP, 'make-ready');
   const joint = page.url();
   await page.locator('[data-step="countersink-0-0"]').click();
-  await expect(page.getByTestId('step-cage')).toContainText('No cage is set for this step yet');
-  await page.getByRole('link', { name: 'Set a cage' }).click();
+  await expect(page.getByTestId('step-cage')).toContainText(READY.noCageIsSetFor);
+  await page.getByRole('link', { name: READY.setACage }).click();
   await expect(page.getByTestId('task')).toContainText('54 holes, dash 5');
   await ownCage(page, app, 'Cage A', new URL(page.url()).search);
 
   // the joint has filled in its sheet and its hole; the coupon is to be measured
-  await expect(page.getByLabel('The sheet to cut')).toHaveValue('0.071');
-  await expect(page.getByLabel('The hole')).toHaveValue('0.159');
+  await expect(page.getByLabel(CAGES.theSheetToCut)).toHaveValue('0.071');
+  await expect(page.getByLabel(CAGES.theHole)).toHaveValue('0.159');
   await coupon(page, '0.050', '1/4');
   const checks = page.getByTestId('setup-checks');
   await expect(checks.locator('[data-check="pilot"]')).toContainText('0.00275 in loose');
   await expect(checks.locator('[data-check="coupon"]')).toContainText('take scrap of 0.071 in');
   await expect(checks.locator('[data-check="backing"]')).toContainText('Take 0.300 in or more');
-  await expect(page.getByRole('button', { name: 'Begin the trials' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: COMMON.beginTheTrials })).toBeDisabled();
   await coupon(page, '.0705', '1/2');
-  await page.getByRole('button', { name: 'Begin the trials' }).click();
+  await page.getByRole('button', { name: COMMON.beginTheTrials }).click();
 
   // 0.0115 proud: 10.5 clicks to the middle, half of it is 5 while a click is only assumed
   const guide = page.getByTestId('guide');
@@ -81,7 +86,7 @@ test('a cage is set for a joint’s step, remembered, and looked at again while 
   await expect(guide).toContainText('Set 8: 5 clicks deeper');
   await expect(page.locator('[data-next="8"]')).toBeVisible();
   // where one would go too far, that is said before the hole is cut
-  await page.getByLabel('Clicks on the cage').fill('16');
+  await page.getByLabel(CAGES.clicksOnTheCage).fill('16');
   await expect(page.getByText('below the low limit. Go to 8.')).toBeVisible();
   await keep(page, '+3.8 thou', '10');
   await expect(guide).toContainText('Set 12: 2 clicks deeper');
@@ -93,7 +98,7 @@ test('a cage is set for a joint’s step, remembered, and looked at again while 
   await keep(page, '0.0012');
   await keep(page, '0.0014');
   await expect(guide).toContainText('Set: flush at 12 clicks');
-  await page.getByRole('button', { name: 'Keep this setting: flush at 12' }).click();
+  await page.getByTestId('keep-setting').click();
   await expect(page.getByTestId('tape')).toContainText('flush 12');
 
   // at work: after ten holes it is time to look
@@ -107,16 +112,16 @@ test('a cage is set for a joint’s step, remembered, and looked at again while 
   await expect
     .poll(async () => ((await (await page.request.get(stored)).json()) as unknown[]).length)
     .toBe(10);
-  await page.getByRole('link', { name: 'Re-check', exact: true }).click();
-  await expect(page.getByLabel('Holes cut so far')).toHaveValue('10');
+  await page.getByRole('link', { name: READY.reCheck, exact: true }).click();
+  await expect(page.getByLabel(CAGES.holesCutSoFar)).toHaveValue('10');
   await flushField(page).fill('-0.0007');
-  await page.getByRole('button', { name: 'Keep this re-check' }).click();
+  await page.getByRole('button', { name: CAGES.keepThisReCheck }).click();
   await expect(page.getByTestId('rechecks')).toContainText('Look at the holes cut as 1–10');
-  await expect(page.getByTestId('recheck-log')).toContainText('✕ too deep');
+  await expect(page.getByTestId('recheck-log')).toContainText(CAGES.tooDeep);
   // what cannot follow is said at once, and what was typed stays
-  await page.getByLabel('Holes cut so far').fill('4');
+  await page.getByLabel(CAGES.holesCutSoFar).fill('4');
   await flushField(page).fill('0.0011');
-  await page.getByRole('button', { name: 'Keep this re-check' }).click();
+  await page.getByRole('button', { name: CAGES.keepThisReCheck }).click();
   await expect(page.getByText('the last look came after 10 holes; 4 is before it')).toBeVisible();
   await expect(flushField(page)).toHaveValue('0.0011');
 });
@@ -127,16 +132,16 @@ test('a setting that this cage had is offered, with its day, to be checked first
 }) => {
   await ownTrials(page, app, 'Cage B');
   for (const reading of ['0.0012', '0.0011', '0.0013']) await keep(page, reading, '18');
-  await page.getByRole('button', { name: 'Keep this setting' }).click();
+  await page.getByTestId('keep-setting').click();
   await expect(page.getByTestId('tape')).toContainText('flush 18');
   await page.getByRole('link', { name: 'Cage B, cutter 3' }).click();
   await sheetAndHole(page);
   await coupon(page, '.071', '.75');
   await expect(page.getByTestId('offer')).toContainText('flush at 18 clicks');
   await expect(page.getByTestId('offer')).toContainText('check it on scrap');
-  await page.getByRole('button', { name: 'Begin the trials' }).click();
+  await page.getByRole('button', { name: COMMON.beginTheTrials }).click();
   await expect(page.getByTestId('guide')).toContainText('Come up to 18, as remembered');
-  await expect(page.getByLabel('Clicks on the cage')).toHaveValue('18');
+  await expect(page.getByLabel(CAGES.clicksOnTheCage)).toHaveValue('18');
 });
 
 test('the guide is followed to the end with the simulated gauge, as practice', async ({
@@ -153,25 +158,25 @@ test('the guide is followed to the end with the simulated gauge, as practice', a
   const say = (...lines: string[]) =>
     page.request.post(path, { data: { lines }, headers: { origin: app.url } });
   expect((await say('SIM CUT', 'READ')).ok()).toBe(true);
-  await expect(panel.getByText('Zero the gauge on the bare skin first')).toBeVisible();
+  await expect(panel.getByText(CAGES.zeroTheGaugeOnThe)).toBeVisible();
   await expect(flushField(page)).toHaveValue('');
-  await panel.getByRole('button', { name: 'Zero on bare skin' }).click();
+  await panel.getByRole('button', { name: CAGES.zeroOnBareSkin }).click();
 
   const guide = page.getByTestId('guide');
-  await page.getByLabel('Clicks on the cage').fill('12');
+  await page.getByLabel(CAGES.clicksOnTheCage).fill('12');
   for (let hole = 1; hole <= 14; hole++) {
     await cut.click();
     await expect(flushField(page)).toHaveValue(/^[+-]0\.\d{4,5}$/);
-    await page.getByRole('button', { name: 'Keep this hole' }).click();
+    await page.getByRole('button', { name: CAGES.keepThisHole }).click();
     await expect(page.getByTestId('trials').locator('tbody tr')).toHaveCount(hole);
     await expect(guide).not.toContainText('Too deep');
     if ((await guide.textContent())?.includes('Set: flush at')) break;
   }
   await expect(guide).toContainText('Set: flush at');
-  await page.getByRole('button', { name: 'Keep this setting' }).click();
-  await expect(page.getByTestId('tape')).toContainText('Practice');
+  await page.getByTestId('keep-setting').click();
+  await expect(page.getByTestId('tape')).toContainText(CAGES.practice);
   await page.goto(`${app.url}/setups`);
-  await expect(page.getByRole('region', { name: 'Cage C' })).toContainText('practice only');
+  await expect(page.getByRole('region', { name: 'Cage C' })).toContainText(CAGES.practiceOnly);
 });
 
 test('readings that do not fit bring up what makes them false; a false one is struck', async ({
@@ -184,9 +189,9 @@ test('readings that do not fit bring up what makes them false; a false one is st
   await expect(page.getByTestId('guide')).toContainText('The holes do not agree');
   await expect(page.getByTestId('doubts')).toContainText('differ by 0.0018 in');
   await expect(page.getByTestId('doubts')).toContainText('The lock ring is loose');
-  await page.getByRole('button', { name: 'Strike hole 1' }).click();
-  await page.getByLabel('Why is it false?').fill('chips under the cage');
-  await page.getByRole('button', { name: 'Strike it' }).click();
+  await page.getByTestId('strike-1').click();
+  await page.getByLabel(KIT.whyIsItFalse).fill('chips under the cage');
+  await page.getByRole('button', { name: KIT.strikeIt }).click();
   await expect(page.getByTestId('trials')).toContainText('struck: chips under the cage');
   await expect(page.getByTestId('doubts')).toHaveCount(0);
   await expect(page.getByTestId('guide')).toContainText('Set 9: 1 click deeper');
@@ -213,10 +218,10 @@ test('a trial kept without the server is sent once it is back; an open gauge kee
   // the stream of the gauge is open: the server must not wait for it
   expect(Date.now() - began).toBeLessThan(8000);
   await keep(page, '0.0061', '8');
-  await expect(page.getByText('the trials are kept here and sent again')).toBeVisible();
+  await expect(page.getByTestId('kept-here')).toBeVisible();
   await expect(page.getByTestId('trials').locator('tbody tr')).toHaveCount(2);
   await app.start();
-  await expect(page.getByText('the trials are kept here and sent again')).toHaveCount(0, {
+  await expect(page.getByTestId('kept-here')).toHaveCount(0, {
     timeout: 15_000
   });
   await page.reload();
@@ -239,14 +244,14 @@ test('one window of a browser reads the gauge, whichever is looked at; saves nev
     windows.push(other);
   }
   for (const other of windows.slice(0, -1))
-    await expect(other.getByText('Depth gauge: not connected')).toBeVisible();
+    await expect(other.getByTestId('gauge-away')).toBeVisible();
   // seven windows with the panel open, and a save goes through at once
   await keep(page, '0.0093', '5');
-  await expect(page.getByText('Not stored yet')).toHaveCount(0);
+  await expect(page.getByText(WAITING.notStoredYet)).toHaveCount(0);
   await page.reload();
   await expect(page.getByTestId('trials').locator('tbody tr')).toHaveCount(1);
   // looked at again, the first one takes it back
   await openGauge(page);
   const last = windows.at(-1) ?? page;
-  await expect(last.getByText('Depth gauge: not connected')).toBeVisible();
+  await expect(last.getByTestId('gauge-away')).toBeVisible();
 });

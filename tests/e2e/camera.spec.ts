@@ -1,5 +1,8 @@
 import type { Page } from '@playwright/test';
 import { SPAR_CAP } from '../../scripts/demo-data.ts';
+import { DRIVE } from '../../src/lib/words/pages/drive.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { CHECK } from '../../src/lib/words/pages/check.ts';
 import { firstPress, expect, openOwn, test } from './app.ts';
 
 /** What the picture really shows of a head and of the scale, in its own pixels. */
@@ -36,16 +39,19 @@ test('a head inside a closed member is measured in the camera’s picture, and C
   app
 }) => {
   await openOwn(page, app, SPAR_CAP, 'drive');
-  await page.getByRole('button', { name: 'Release it and start driving' }).click();
-  await page.getByRole('button', { name: 'How does one get at them?' }).click();
+  await page.getByRole('button', { name: DRIVE.releaseItAndStartDriving }).click();
+  await page.getByRole('button', { name: DRIVE.howDoesOneGetAt }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByRole('radiogroup', { name: 'Inside a closed member' }).getByText('yes').click();
-  await page.getByLabel('Outside height, datum end').fill('2.39');
-  await page.getByLabel('Outside height, far end').fill('1.8');
-  await page.getByLabel('Both walls together, datum end').fill('0.29');
-  await page.getByLabel('Both walls together, far end').fill('0.2');
-  await page.getByLabel('Rod and bar offset').fill('3 1/2');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await dialog
+    .getByRole('radiogroup', { name: DRIVE.insideAClosedMember })
+    .getByText('yes')
+    .click();
+  await page.getByLabel(DRIVE.outsideHeightDatumEnd).fill('2.39');
+  await page.getByLabel(DRIVE.outsideHeightFarEnd).fill('1.8');
+  await page.getByLabel(DRIVE.bothWallsTogetherDatumEnd).fill('0.29');
+  await page.getByLabel(DRIVE.bothWallsTogetherFarEnd).fill('0.2');
+  await page.getByLabel(DRIVE.rodAndBarOffset).fill('3 1/2');
+  await page.getByRole('button', { name: COMMON.keepIt }).click();
   const member = page.getByTestId('member');
   await expect(member).toContainText('for rivet 1');
   await firstPress(page, () => page.keyboard.press('Space'));
@@ -55,8 +61,8 @@ test('a head inside a closed member is measured in the camera’s picture, and C
   await member.getByRole('button', { name: 'Camera on rivet 1' }).click();
   await expect(page.getByTestId('camera')).toBeVisible();
   const reading = page.getByTestId('camera-reading');
-  const send = page.getByRole('button', { name: 'Send it to Check' });
-  await expect(reading).toContainText('Lay on the circle and both marks');
+  const send = page.getByRole('button', { name: DRIVE.sendItToCheck });
+  await expect(reading).toContainText(DRIVE.layOnTheCircleAnd);
   await expect(send).toBeDisabled();
 
   const real = await truth(page, 1);
@@ -72,7 +78,7 @@ test('a head inside a closed member is measured in the camera’s picture, and C
     if (Math.abs(now - real.radius) <= 0.3) break;
     await page.keyboard.press(now < real.radius ? '+' : '-');
   }
-  await expect(reading).toContainText('Now the marks');
+  await expect(reading).toContainText(DRIVE.nowTheMarksOnThe);
   for (const [end, target] of [
     ['right', real.left + real.width],
     ['left', real.left]
@@ -97,12 +103,14 @@ test('a head inside a closed member is measured in the camera’s picture, and C
   await expect(page.getByTestId('camera-sent')).toContainText('practice');
   await page.getByRole('button', { name: 'rivet 2 ›' }).click();
   // another picture: laid on anew
-  await expect(reading).toContainText('Lay on the circle');
+  await expect(reading).toContainText(DRIVE.layOnTheCircleAnd);
   await page.keyboard.press('Escape');
   // nothing was logged by keys pressed in the dialog
   await expect(page.getByTestId('member-looks')).toContainText('2 driven, 1 seen by camera');
 
   await page.goto(page.url().replace('/drive', '/check'));
   await expect(page.getByTestId('seen-by-camera')).toContainText(`${wide} in ± ${off} in wide`);
-  await expect(page.getByTestId('seen-by-camera')).toContainText('practice, not for the record');
+  await expect(page.getByTestId('seen-by-camera')).toContainText(
+    CHECK.simulatedCameraPracticeNotFor
+  );
 });

@@ -1,5 +1,8 @@
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
-import { expect, openOwn, test, toStation } from './app.ts';
+import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { BENCH } from '../../src/lib/words/pages/bench.ts';
+import { expect, openOwn, test, toStation, headNow } from './app.ts';
 
 test('fifty heads by keys only; a figure that cannot be is said where it stands', async ({
   page,
@@ -7,11 +10,11 @@ test('fifty heads by keys only; a figure that cannot be is said where it stands'
 }) => {
   test.setTimeout(120_000);
   await openOwn(page, app, BOTTOM_LAP, 'check');
-  await page.getByRole('button', { name: 'Release it and start checking' }).focus();
+  await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).focus();
   await page.keyboard.press('Enter');
-  const diameter = page.getByRole('textbox', { name: 'Diameter' });
-  const height = page.getByRole('textbox', { name: 'Height' });
-  await expect(page.getByRole('heading', { name: 'Head 1 of 50' })).toBeVisible();
+  const diameter = page.getByRole('textbox', { name: COMMON.diameter });
+  const height = page.getByRole('textbox', { name: COMMON.height });
+  await expect(headNow(page, 1)).toBeVisible();
   await diameter.focus();
 
   // Enter in an empty field says so and stays
@@ -36,7 +39,7 @@ test('fifty heads by keys only; a figure that cannot be is said where it stands'
   await page.keyboard.type('0.062');
   // all three places clean, and recorded: no more keys than a figure alone
   await page.keyboard.press('c');
-  await expect(page.getByRole('heading', { name: 'Head 2 of 50' })).toBeVisible();
+  await expect(headNow(page, 2)).toBeVisible();
   await expect(diameter).toBeFocused();
 
   for (let head = 2; head <= 50; head++) {
@@ -44,14 +47,13 @@ test('fifty heads by keys only; a figure that cannot be is said where it stands'
     await page.keyboard.press('Enter');
     await page.keyboard.type(`.06${head % 4}`, { delay: 12 });
     await page.keyboard.press('c');
-    if (head < 50)
-      await expect(page.getByRole('heading', { name: `Head ${head + 1} of 50` })).toBeVisible();
+    if (head < 50) await expect(headNow(page, head + 1)).toBeVisible();
   }
   await expect(page.locator('[data-testid="hole-map"] [data-verdict="accept"]')).toHaveCount(50);
   await page.reload();
   await expect(page.locator('[data-testid="hole-map"] [data-verdict="accept"]')).toHaveCount(50);
   await toStation(page, 6);
-  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(
+  await expect(page.getByRole('navigation', { name: BENCH.stations })).toContainText(
     '50 of 50 looked at'
   );
 });
@@ -61,11 +63,11 @@ test('after a bad head one is led outwards from it, at the speed of the keys', a
   app
 }) => {
   await openOwn(page, app, BOTTOM_LAP, 'check');
-  await page.getByRole('button', { name: 'Release it and start checking' }).click();
+  await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   const record = async (diameter: string, height = '0.062') => {
-    await page.getByRole('textbox', { name: 'Diameter' }).fill(diameter);
-    await page.getByRole('textbox', { name: 'Height' }).fill(height);
-    await page.getByRole('textbox', { name: 'Height' }).press('c');
+    await page.getByRole('textbox', { name: COMMON.diameter }).fill(diameter);
+    await page.getByRole('textbox', { name: COMMON.height }).fill(height);
+    await page.getByRole('textbox', { name: COMMON.height }).press('c');
   };
   await page.locator('[data-testid="hole-map"] [data-hole="20"]').click();
   await record('0.25', '0.041');
@@ -74,7 +76,7 @@ test('after a bad head one is led outwards from it, at the speed of the keys', a
     const due = page.getByTestId('due');
     await expect(due).toContainText('near 20 in the order, and 20 was bad');
     const next = /Head (\d+):/.exec((await due.textContent()) ?? '')?.[1] ?? '';
-    await expect(page.getByRole('heading', { name: `Head ${next} of 50` })).toBeVisible();
+    await expect(headNow(page, Number(next))).toBeVisible();
     await record('0.190');
     await expect(page.locator(`[data-testid="hole-map"] [data-hole="${next}"]`)).toHaveAttribute(
       'data-verdict',

@@ -1,51 +1,54 @@
-import { beginJoint, expect, openDemo, test, toStation } from './app.ts';
+import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
+import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { beginJoint, expect, openDemo, test, toStation, headNow } from './app.ts';
 
 test('a held-open hole is never asked for at Check', async ({ page, app }) => {
   await beginJoint(page, app, 'line', 'Flange to check', ['0.032', '0.040']);
-  await page.getByLabel('Length of the flange').fill('10');
-  await page.getByLabel('Width of the flange').fill('1');
-  await page.getByLabel('Bend radius').fill('1/8');
-  await page.getByText('No: attachment only').click();
+  await page.getByTestId('asked-lengthIn').fill('10');
+  await page.getByTestId('asked-flangeIn').fill('1');
+  await page.getByTestId('asked-bendRadiusIn').fill('1/8');
+  await page.getByTestId('asked-carries-attach').click();
   await toStation(page, 2);
   await page.locator('[data-testid="plan-view"] [data-hole="3"]').click();
-  await page.getByRole('button', { name: 'Hold open' }).click();
+  await page.getByRole('button', { name: LAYOUT.holdOpen }).click();
   await page.getByRole('button', { name: 'latch', exact: true }).click();
   await toStation(page, 6);
-  await page.getByRole('button', { name: 'Release it and start checking' }).click();
+  await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   const map = page.getByTestId('hole-map');
   await expect(map.locator('[data-hole]')).toHaveCount(7);
   await expect(map.locator('[data-held-open="3"]')).toContainText('open');
   await map.locator('[data-hole="2"]').click();
-  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.19');
-  await page.getByRole('textbox', { name: 'Height' }).fill('0.062');
-  await page.getByRole('button', { name: 'Record head 2' }).click();
+  await page.getByRole('textbox', { name: COMMON.diameter }).fill('0.19');
+  await page.getByRole('textbox', { name: COMMON.height }).fill('0.062');
+  await page.getByTestId('record').click();
   // on to the next that gets a rivet
-  await expect(page.getByRole('heading', { name: /Head 4/ })).toBeVisible();
+  await expect(headNow(page, 4)).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('[');
-  await expect(page.getByRole('heading', { name: /Head 2/ })).toBeVisible();
+  await expect(headNow(page, 2)).toBeVisible();
 });
 
 test('every head of a member with two sizes is judged by its own', async ({ page, app }) => {
   await openDemo(page, app, /Front spar cap/, 'check');
-  await page.getByRole('button', { name: 'Release it and start checking' }).click();
+  await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   await expect(page.getByText(/MS20470AD6-7/).first()).toBeVisible();
   await page.locator('[data-testid="hole-map"] [data-hole="2"]').click();
   // 0.28 over 6/32 is 1.49 D, 0.095 is 0.51 D: good for dash 6
-  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.28');
-  await page.getByRole('textbox', { name: 'Height' }).fill('0.095');
+  await page.getByRole('textbox', { name: COMMON.diameter }).fill('0.28');
+  await page.getByRole('textbox', { name: COMMON.height }).fill('0.095');
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'not-complete');
   await page.locator('[data-testid="hole-map"] [data-hole="376"]').click();
   // over 5/32 it is 1.79 D: too long a rivet
-  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.28');
-  await page.getByRole('textbox', { name: 'Height' }).fill('0.095');
+  await page.getByRole('textbox', { name: COMMON.diameter }).fill('0.28');
+  await page.getByRole('textbox', { name: COMMON.height }).fill('0.095');
   await expect(page.getByTestId('verdict')).toContainText('wide (1.79 D)');
   // 1.93 D wide and half a diameter high passes on a condition: that is no plain good
-  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.302');
-  await page.getByRole('textbox', { name: 'Height' }).fill('0.078');
-  await page.getByRole('textbox', { name: 'Diameter' }).press('c');
+  await page.getByRole('textbox', { name: COMMON.diameter }).fill('0.302');
+  await page.getByRole('textbox', { name: COMMON.height }).fill('0.078');
+  await page.getByRole('textbox', { name: COMMON.diameter }).press('c');
   const verdict = page.getByTestId('verdict');
-  await expect(verdict).toContainText('Good if straight and the sheets are flat');
+  await expect(verdict).toContainText(CHECK.goodIfStraightAndThe);
   const record = page.getByRole('button', { name: /record/i });
   await expect(record).toBeDisabled();
   await page.getByLabel('It sits straight').check();
@@ -53,11 +56,11 @@ test('every head of a member with two sizes is judged by its own', async ({ page
   await page.getByLabel('The sheets are flat').check();
   await expect(record).toBeEnabled();
   // another figure asks for another look
-  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.301');
+  await page.getByRole('textbox', { name: COMMON.diameter }).fill('0.301');
   await expect(record).toBeDisabled();
   await page.getByLabel('It sits straight').check();
   await page.getByLabel('The sheets are flat').check();
-  await page.getByRole('button', { name: 'Record head 376' }).click();
+  await page.getByTestId('record').click();
   await page.locator('[data-testid="hole-map"] [data-hole="376"]').click();
   await expect(page.getByTestId('last-reading')).toContainText('the sheets are flat');
 });
@@ -65,7 +68,7 @@ test('every head of a member with two sizes is judged by its own', async ({ page
 test('a round patch is checked where its rings lie', async ({ page, app }) => {
   await openDemo(page, app, /Bilge hole/, 'lay-out');
   await toStation(page, 6);
-  await page.getByRole('button', { name: 'Release it and start checking' }).click();
+  await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   const at = async (hole: number) => {
     const box = await page
       .locator(`[data-testid="hole-map"] [data-hole="${hole}"] .target`)

@@ -1,4 +1,6 @@
-import { expect, openOwn, test } from './app.ts';
+import { expect, openOwn, test, headNow } from './app.ts';
+import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { BOTTOM_LAP, FLUSH_LAP } from '../../scripts/demo-data.ts';
 
 test('a plate is made, kept as the shop’s, and heads are held against it by keys', async ({
@@ -9,28 +11,28 @@ test('a plate is made, kept as the shop’s, and heads are held against it by ke
   for (const size of ['3', '5', '6'])
     await page.getByRole('button', { name: size, exact: true }).click();
   const measured = async (low: string) => {
-    await page.getByLabel('Measured: no-go-4').fill(low);
+    await page.getByTestId('measured-no-go-4').fill(low);
     // 1.75 D, 0.65 D, 0.38 D and 1.5 D of 1/8
     await page.getByLabel('Measured: go-4', { exact: true }).fill('0.2185');
-    await page.getByLabel('Measured: high-4').fill('0.081');
-    await page.getByLabel('Measured: low-4').fill('0.0485');
-    await page.getByLabel('Measured: shank-4').fill('0.1875');
+    await page.getByTestId('measured-high-4').fill('0.081');
+    await page.getByTestId('measured-low-4').fill('0.0485');
+    await page.getByTestId('measured-shank-4').fill('0.1875');
   };
   // 1.3 D is 0.1625: within what a plate must hold, and yet a head that is too narrow would pass
   await measured('0.1615');
   const plates = page.getByTestId('shop-plates');
   await expect(plates).toContainText('Open it up to at least 0.1625');
-  await page.getByLabel('Measured: no-go-4').fill('0.1635');
-  await plates.getByLabel('Name written on it').fill('plate 7');
-  await plates.getByRole('button', { name: 'Keep it as the shop’s' }).click();
+  await page.getByTestId('measured-no-go-4').fill('0.1635');
+  await plates.getByLabel(CHECK.nameWrittenOnIt).fill('plate 7');
+  await plates.getByRole('button', { name: CHECK.keepItAsTheShops }).click();
   await expect(plates.locator('[data-plate="plate 7"]')).toContainText('again in 180 days');
 
   await openOwn(page, app, BOTTOM_LAP, 'check');
-  await page.getByRole('button', { name: 'Release it and start checking' }).click();
-  await expect(page.getByRole('heading', { name: 'Head 1 of 50' })).toBeVisible();
-  await page.getByText('Gauge plate', { exact: true }).click();
+  await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
+  await expect(headNow(page, 1)).toBeVisible();
+  await page.getByText(COMMON.gaugePlate, { exact: true }).click();
   await expect(page.getByTestId('plate-asks')).toContainText('0.1635');
-  await page.getByRole('heading', { name: 'Head 1 of 50' }).click();
+  await headNow(page, 1).click();
   // not over it, not on the sheet; the upper hole goes over, the upper notch touches
   for (const key of ['n', 'n', 'y', 'y']) await page.keyboard.press(key);
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'not-complete');
@@ -42,7 +44,7 @@ test('a plate is made, kept as the shop’s, and heads are held against it by ke
     'accept'
   );
   // the next one enters the lower hole and touches: lower than the notch, but the plate does not tell everything
-  await expect(page.getByRole('heading', { name: 'Head 2 of 50' })).toBeVisible();
+  await expect(headNow(page, 2)).toBeVisible();
   for (const key of ['y', 'y']) await page.keyboard.press(key);
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'measure');
   await expect(page.getByText('Never drill it out on this word.')).toBeVisible();
@@ -60,37 +62,37 @@ test('by eye one condemns, flushness is felt with a slip, a mirror’s reading m
   app
 }) => {
   await openOwn(page, app, FLUSH_LAP, 'check');
-  await page.getByRole('button', { name: 'Release it and start checking' }).click();
-  await page.getByText('By eye', { exact: true }).click();
-  const smile = page.getByRole('button', { name: 'smile', exact: true });
+  await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
+  await page.getByText(CHECK.byEye, { exact: true }).click();
+  const smile = page.getByTestId('seen-smile');
   // 0.002 in for each 1/8 in of D: dash 5, 0.0025; told before one presses
   await expect(smile).toContainText(/up to .*0\.0025.* dress it\. Deeper: replace|up to 0\.0025/);
   await expect(page.getByTestId('verdict')).toHaveCount(0);
   await smile.click();
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'replace');
-  await page.getByRole('button', { name: 'Record head 1' }).click();
+  await page.getByTestId('record').click();
   await expect(page.locator('[data-testid="hole-map"] [data-hole="1"]')).toHaveAttribute(
     'data-verdict',
     'replace'
   );
   // the head beside it is looked at now
-  await expect(page.getByRole('heading', { name: /Head 2 of/ })).toBeVisible();
+  await expect(headNow(page, 2)).toBeVisible();
   await expect(page.getByTestId('due')).toContainText('near 1 in the order, and 1 was bad');
 
-  await page.getByText('Figures', { exact: true }).click();
+  await page.getByText(CHECK.figures, { exact: true }).click();
   const typed = async (diameter: string, height: string) => {
-    await page.getByRole('textbox', { name: 'Diameter' }).fill(diameter);
-    await page.getByRole('textbox', { name: 'Height' }).fill(height);
+    await page.getByRole('textbox', { name: COMMON.diameter }).fill(diameter);
+    await page.getByRole('textbox', { name: COMMON.height }).fill(height);
   };
   // dash 5: 1.3 D is 0.2031
   await typed('0.208', '0.078');
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'not-complete');
   await page.getByText('Read by calipers on the head').click();
-  await page.getByLabel('The figures were read').selectOption('mirror');
-  await page.getByLabel('Either may be off by').fill('0.010');
+  await page.getByLabel(CHECK.theFiguresWereRead).selectOption('mirror');
+  await page.getByLabel(CHECK.eitherMayBeOffBy).fill('0.010');
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'measure');
   await expect(page.getByTestId('verdict')).toContainText('on which side of a limit it is');
-  await page.getByLabel('Either may be off by').fill('0.002');
+  await page.getByLabel(CHECK.eitherMayBeOffBy).fill('0.002');
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'not-complete');
 
   await page.getByText(/^How flush/).click();

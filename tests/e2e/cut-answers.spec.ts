@@ -1,5 +1,9 @@
 import type { Page } from '@playwright/test';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
+import { DRIVE } from '../../src/lib/words/pages/drive.ts';
+import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { STOCK } from '../../src/lib/words/pages/stock.ts';
 import { firstPress, expect, openOwn, saved, test, toStation } from './app.ts';
 
 /** The next change of this kind is done by the server, and its answer never comes. @returns how often it was sent */
@@ -22,22 +26,21 @@ test('what the server did and could not say is not done twice, nor said not to b
   await openOwn(page, app, { ...BOTTOM_LAP, alloy: 'DD' }, 'drive');
   const drive = page.url();
   const release = await cutAnswer(page, '**/issues', 'POST');
-  const releasing = page.getByRole('button', { name: 'Release it and start driving' });
+  const releasing = page.getByRole('button', { name: DRIVE.releaseItAndStartDriving });
   await releasing.click();
-  await expect(page.getByText('Press again: what is here is released once')).toBeVisible();
+  await expect(page.getByText(CHECK.theServerCouldNotBe)).toBeVisible();
   await releasing.click();
   const part = (await page.getByTestId('tap-card').locator('.part').textContent()) ?? '';
   expect(release()).toBe(2);
-  await expect(page.getByText('Release 1', { exact: false }).first()).toBeVisible();
-  await expect(page.getByText('Release 2')).toHaveCount(0);
+  await expect(page.getByTestId('release-now')).toHaveAttribute('data-release', '1');
 
   // rivets come in
   await page.goto(`${app.url}/stock`);
-  await page.getByRole('textbox', { name: 'Part number' }).fill(part);
-  await page.getByRole('textbox', { name: 'Lot' }).fill('CUT-1');
-  await page.getByRole('textbox', { name: 'How many' }).fill('40');
+  await page.getByRole('textbox', { name: COMMON.partNumber }).fill(part);
+  await page.getByRole('textbox', { name: COMMON.lot }).fill('CUT-1');
+  await page.getByRole('textbox', { name: STOCK.howMany }).fill('40');
   const stock = await cutAnswer(page, '**/api/events/stock**', 'POST');
-  const receive = page.getByRole('button', { name: 'Receive into stock' });
+  const receive = page.getByRole('button', { name: STOCK.receiveIntoStock });
   await receive.click();
   await expect(page.getByText('Nothing typed is lost: send it again')).toBeVisible();
   await receive.click();
@@ -46,11 +49,11 @@ test('what the server did and could not say is not done twice, nor said not to b
 
   // some of them out of the cold
   await page.goto(drive);
-  await page.getByLabel('Out of the cold, lot CUT-1').fill('9');
+  await page.getByTestId('out-of-cold-CUT-1').fill('9');
   const out = await cutAnswer(page, '**/api/cold', 'POST');
-  const takeOut = page.getByRole('button', { name: 'Take out, clock runs for lot CUT-1' });
+  const takeOut = page.getByTestId('take-out-CUT-1');
   await takeOut.click();
-  await expect(page.getByText('it is taken out once')).toBeVisible();
+  await expect(page.getByText(COMMON.theServerCannotBeReached)).toBeVisible();
   await takeOut.click();
   const clocks = page.getByTestId('cold-clocks').locator('p');
   await expect(clocks).toHaveCount(1);
@@ -67,12 +70,12 @@ test('what the server did and could not say is not done twice, nor said not to b
   await expect(page.getByTestId('tap-card')).toContainText('driven 1 of 50');
 
   // what is left over goes away once
-  const leftOver = page.getByLabel('Left over of lot CUT-1');
+  const leftOver = page.getByTestId('left-over-CUT-1');
   await leftOver.fill('3');
   const away = await cutAnswer(page, '**/api/events/cold/**', 'POST');
-  const putAway = page.getByRole('button', { name: 'Put away of lot CUT-1' });
+  const putAway = page.getByTestId('put-away-CUT-1');
   await putAway.click();
-  await expect(page.getByText('it is put away once')).toBeVisible();
+  await expect(page.getByText(DRIVE.theServerCannotBeReached)).toBeVisible();
   await putAway.click();
   // the field is empty once the second has been answered
   await expect(leftOver).toHaveValue('');
@@ -86,10 +89,10 @@ test('what the server did and could not say is not done twice, nor said not to b
   // a change of the joint: one’s own save is nobody else’s change
   await toStation(page, 1);
   const save = await cutAnswer(page, '**/api/joints/*', 'PUT');
-  await page.getByLabel('Joint width').fill('9 1/2');
+  await page.getByTestId('asked-widthIn').fill('9 1/2');
   await expect.poll(save, { timeout: 15_000 }).toBe(2);
   await saved(page);
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.reload();
-  await expect(page.getByLabel('Joint width')).toHaveValue('9 1/2');
+  await expect(page.getByTestId('asked-widthIn')).toHaveValue('9 1/2');
 });

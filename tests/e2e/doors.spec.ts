@@ -1,6 +1,9 @@
 import type { Page } from '@playwright/test';
 import type { StationKey } from '../../src/lib/stations/stations.ts';
 import { demoJoint, expect, test, openDemo } from './app.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { CAGES } from '../../src/lib/words/pages/cages.ts';
+import { KIT } from '../../src/lib/words/pages/kit.ts';
 import { wrongOn } from './readable.ts';
 
 const JSON_TYPE = { 'content-type': 'application/json' };
@@ -55,7 +58,7 @@ test('a page that does not exist says so', async ({ page, app }) => {
   ]) {
     const response = await page.goto(app.url + path);
     expect(response?.status()).toBe(404);
-    await expect(page.getByRole('link', { name: 'To the bench', exact: true })).toBeVisible();
+    await expect(page.getByRole('link', { name: COMMON.toTheBench, exact: true })).toBeVisible();
   }
 });
 
@@ -86,11 +89,11 @@ for (const [what, name, stations] of PLACES)
 
 test('setting a cage is readable and operable', async ({ page, app }) => {
   await page.goto(`${app.url}/setups`);
-  await page.getByRole('link', { name: 'Set it' }).first().click();
-  await page.getByLabel('The sheet to cut').fill('0.05');
-  await page.getByLabel('The hole').fill('0.1285');
-  await page.getByLabel('The coupon, as measured').fill('0.04');
-  await page.getByLabel('Backing under it').fill('1/8');
+  await page.getByRole('link', { name: COMMON.setIt }).first().click();
+  await page.getByLabel(CAGES.theSheetToCut).fill('0.05');
+  await page.getByLabel(CAGES.theHole).fill('0.1285');
+  await page.getByLabel(CAGES.theCouponAsMeasured).fill('0.04');
+  await page.getByLabel(CAGES.backingUnderIt).fill('1/8');
   await expect(page.getByTestId('setup-checks')).toBeVisible();
   await isReadable(page, 'before the first hole');
   await page.goto(`${app.url}/setups`);
@@ -99,8 +102,8 @@ test('setting a cage is readable and operable', async ({ page, app }) => {
   await isReadable(page, 'a set cage');
   await page.goto(`${app.url}/setups`);
   await page.getByRole('link', { name: /Wing root, flush lap.*not set yet/ }).click();
-  await page.getByText('Depth gauge', { exact: true }).click();
-  await page.getByRole('button', { name: 'Arithmetic of the next setting' }).click();
+  await page.getByTestId('gauge-closed').click();
+  await page.getByRole('button', { name: KIT.arithmeticOfTheNextSetting }).click();
   await isReadable(page, 'trials');
 });
 
@@ -127,9 +130,9 @@ test('dialogs, the reader and the other views of Lay out are readable and operab
     await page.getByRole('button', { name: button }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
     await clean(String(button), '[role=dialog]');
-    await page.getByRole('button', { name: 'Close' }).click();
+    await page.getByRole('button', { name: COMMON.close }).click();
   }
-  await page.getByRole('button', { name: /Read out/ }).click();
+  await page.getByTestId('read-out').click();
   await clean('reader', '[data-testid=reader]');
 });
 

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { entered } from '../support/joints.ts';
+import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
 import { expect, openDemo, openOwn, test } from './app.ts';
 
 /** Labels of the drawings that stand over each other, or are cut off where their drawing ends. */
@@ -69,7 +70,7 @@ test('a long member is told in lines under a picture of the whole', async ({ pag
   await expect(lines).toHaveCount(7);
   await expect(page.getByTestId('story')).toContainText(/depth drawn [\d.]+ times larger/);
   await expect(lines.locator('[data-hole]')).not.toHaveCount(0);
-  await page.getByRole('radio', { name: '12 in' }).check({ force: true });
+  await page.getByRole('radio', { name: LAYOUT.n12In }).check({ force: true });
   await expect(lines).toHaveCount(14);
   // a hole of the fourth line, picked in the tape's row, comes into sight
   await page.getByRole('button', { name: 'go to line 9', exact: true }).click();
@@ -78,15 +79,15 @@ test('a long member is told in lines under a picture of the whole', async ({ pag
   const number = (await hole.getAttribute('data-hole')) ?? '';
   await hole.click();
   await expect(page.getByTestId('picked-hole')).toContainText(`Hole ${number}`);
-  await page.getByRole('radio', { name: 'Whole' }).check({ force: true });
+  await page.getByRole('radio', { name: LAYOUT.whole }).check({ force: true });
   await expect(page.getByTestId('plan-view')).toBeVisible();
 });
 
 test('the lines follow the reader’s unit, and the marks scroll by keys', async ({ page, app }) => {
   await openDemo(page, app, /Front spar cap/, 'lay-out');
   await page.keyboard.press('Escape');
-  await page.getByRole('radio', { name: 'mm', exact: true }).check({ force: true });
-  await expect(page.getByText('600 mm', { exact: true })).toBeVisible();
+  await page.getByRole('radio', { name: LAYOUT.mm, exact: true }).check({ force: true });
+  await expect(page.getByText(LAYOUT.n600Mm, { exact: true })).toBeVisible();
   // 160 in are 4064 mm: six lines of 600 and a rest of 464
   await expect(page.getByTestId('story-line')).toHaveCount(7);
   const marks = page.getByRole('region', { name: /arrow keys scroll/ }).last();
@@ -109,7 +110,7 @@ test('eighty-four holes and twelve thousand keep their numbers apart', async ({ 
   await expect(page.locator('[data-figure="Holes"]')).toContainText('84');
   await expect(page.getByTestId('story-line').locator('[data-hole]')).not.toHaveCount(0);
   await expect.poll(() => crowded(page)).toEqual([]);
-  await page.getByRole('radio', { name: 'Whole' }).check({ force: true });
+  await page.getByRole('radio', { name: LAYOUT.whole }).check({ force: true });
   await expect.poll(() => crowded(page)).toEqual([]);
   // 10.5 an inch over 1200 in
   const thousands = entered('lap', ['0.032', '0.032'], {
@@ -124,7 +125,7 @@ test('eighty-four holes and twelve thousand keep their numbers apart', async ({ 
   // so many are shown whole first
   await expect(page.getByTestId('plan-canvas')).toBeVisible();
   await expect.poll(() => crowded(page)).toEqual([]);
-  await page.getByRole('radio', { name: '24 in' }).check({ force: true });
+  await page.getByRole('radio', { name: LAYOUT.n24In }).check({ force: true });
   await expect(page.getByTestId('story-line')).toHaveCount(50);
   // thousands go on canvases, and only where one looks
   const drawn = page.getByTestId('story-line').getByTestId('plan-canvas');

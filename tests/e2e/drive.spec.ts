@@ -1,5 +1,12 @@
 import type { Page } from '@playwright/test';
 import { BOTTOM_LAP, SPAR_CAP } from '../../scripts/demo-data.ts';
+import { DRIVE } from '../../src/lib/words/pages/drive.ts';
+import { KIT } from '../../src/lib/words/pages/kit.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { WAITING } from '../../src/lib/words/pages/waiting.ts';
+import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { TOOLS } from '../../src/lib/words/pages/tools.ts';
+import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
 import {
   firstPress,
   beginJoint,
@@ -16,7 +23,7 @@ import {
 /** A lap of one's own, released for driving. */
 async function released(page: Page, app: App): Promise<void> {
   await openOwn(page, app, BOTTOM_LAP, 'drive');
-  await page.getByRole('button', { name: 'Release it and start driving' }).click();
+  await page.getByRole('button', { name: DRIVE.releaseItAndStartDriving }).click();
   await expect(page.getByTestId('next-rivet')).toBeVisible();
 }
 /** Opens a page of a second browser, once it listens. */
@@ -53,7 +60,7 @@ test('a row is driven by keys, the server gone in the middle and the page reload
     await page.keyboard.press('Enter');
   }
   await expect(page.getByTestId('waits')).toHaveText('6 to send');
-  await expect(page.getByText('the rivets logged are kept here and sent again')).toBeVisible();
+  await expect(page.getByTestId('kept-here')).toBeVisible();
   await app.start();
   await page.reload();
   await expect(card).toContainText('driven 8 of 50', { timeout: 15_000 });
@@ -75,12 +82,12 @@ test('what can hurt is in sight once a shift, and one tap away after', async ({ 
   await released(page, app);
   const once = page.getByTestId('safety-once');
   await expect(once).toContainText('Fingers out of yokes');
-  await once.getByRole('button', { name: 'Read, and looked at' }).click();
+  await once.getByRole('button', { name: DRIVE.readAndLookedAt }).click();
   await expect(once).toHaveCount(0);
   await page.reload();
   await expect(page.getByTestId('tap-card')).toBeVisible();
   await expect(once).toHaveCount(0);
-  await page.getByText('△ What can hurt').click();
+  await page.getByText(KIT.whatCanHurt).click();
   await expect(page.getByText('Fingers out of yokes')).toBeVisible();
 });
 
@@ -89,18 +96,18 @@ test('how one gets at the rivets decides how they are driven; a yoke’s reach i
   app
 }) => {
   await released(page, app);
-  await expect(page.getByText('Nothing is assumed')).toBeVisible();
-  await page.getByRole('button', { name: 'How does one get at them?' }).click();
-  await page.getByLabel('upper edge').fill('1 x');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText('Not kept yet')).toBeVisible();
-  await page.getByLabel('upper edge').fill('1');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText(DRIVE.freeEdgesWhatStandsUp)).toBeVisible();
+  await page.getByRole('button', { name: DRIVE.howDoesOneGetAt }).click();
+  await page.getByTestId('edge-top').fill('1 x');
+  await page.getByRole('button', { name: COMMON.keepIt }).click();
+  await expect(page.getByTestId('not-kept')).toBeVisible();
+  await page.getByTestId('edge-top').fill('1');
+  await page.getByRole('button', { name: COMMON.keepIt }).click();
   // rows 9/32 and 5/8 down, and 1 in beyond: the 1 5/8 yoke reaches the second row at 1.625
   await expect(page.getByTestId('way-chosen')).toContainText('squeeze');
   await page.getByRole('button', { name: /^Reach of/ }).click();
   await expect(page.locator('.legend')).toContainText('reached by the yoke');
-  await page.getByText('The other ways, and why not').click();
+  await page.getByText(DRIVE.theOtherWaysAndWhy).click();
   await expect(page.getByText('for flush heads only')).toBeVisible();
   // kept, with who said it
   await page.reload();
@@ -125,7 +132,7 @@ test('an order of one’s own is kept; neighbors too soon are said', async ({ pa
   await expect(page.getByText('13 then 14')).toBeVisible();
   await page.reload();
   await expect(order.locator('li').nth(1)).toHaveAttribute('data-order', '14');
-  await page.getByRole('button', { name: 'Back to the order of the school' }).click();
+  await page.getByRole('button', { name: DRIVE.backToTheOrderOf }).click();
   await expect(order.locator('li').nth(1)).toHaveAttribute('data-order', '38');
 });
 
@@ -148,7 +155,7 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
     await page.clock.fastForward(minutes * 60_000);
   };
   await openOwn(page, app, { ...BOTTOM_LAP, alloy: 'DD' }, 'drive');
-  await page.getByRole('button', { name: 'Release it and start driving' }).click();
+  await page.getByRole('button', { name: DRIVE.releaseItAndStartDriving }).click();
   const part = (await page.getByTestId('tap-card').locator('.part').textContent()) ?? '';
   // no batch, no clock, no rivet
   await firstPress(page, () => page.keyboard.press('Space'));
@@ -158,8 +165,8 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
   await page.goto(back);
   // 10 min at 45 s a rivet, before a pace is known
   await expect(page.getByTestId('advised')).toContainText('Take out at most 13');
-  await page.getByLabel('Out of the cold, lot CB-7').fill('13');
-  await page.getByRole('button', { name: 'Take out, clock runs for lot CB-7' }).click();
+  await page.getByTestId('out-of-cold-CB-7').fill('13');
+  await page.getByTestId('take-out-CB-7').click();
   const clocks = page.getByTestId('cold-clocks');
   await expect(clocks).toContainText('13 of 13');
   await page.keyboard.press('Space');
@@ -169,11 +176,11 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
   // eleven minutes left to the limit at 45 s each: time for all of twelve
   await expect(clocks).toContainText('drive');
   await pass(2);
-  await expect(clocks).toContainText('due: drive now');
+  await expect(clocks).toContainText(DRIVE.dueDriveNow);
   await expect(clocks).toContainText(/time for \d+ at 45 s a rivet/);
   // on every page
-  await page.getByRole('link', { name: 'Rivets', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'Rivets', exact: true })).toBeVisible();
+  await page.getByRole('link', { name: COMMON.rivets, exact: true }).click();
+  await expect(page.getByRole('heading', { name: COMMON.rivets, exact: true })).toBeVisible();
   await expect(clocks).toContainText('lot CB-7');
   await page.goBack();
   await pass(20);
@@ -181,20 +188,20 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
   await expect(next(page)).toBeVisible();
   await page.keyboard.press('Space');
   await expect(page.getByText('its rivets are hard by now')).toBeVisible();
-  await page.getByLabel('Why one of these is driven all the same').fill('trial for the lead');
+  await page.getByLabel(DRIVE.whyOneOfTheseIs).fill('trial for the lead');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Space');
   // the page’s clock was put on: which is right is asked before anything is stored
-  await page.getByRole('button', { name: 'This device’s time is right' }).click();
-  await expect(page.getByText('To be looked at', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: WAITING.thisDevicesTimeIsRight }).click();
+  await expect(page.getByText(DRIVE.toBeLookedAt, { exact: true })).toBeVisible();
   // figures within limits do not make it good: to be drilled out, wherever it is told
   await goTo(page, app, 'check');
   const second = page.locator('[data-testid="hole-map"] [data-hole="38"]');
   await expect(second).toHaveAttribute('data-verdict', 'replace');
   await second.click();
-  await expect(page.getByRole('alert')).toContainText('its batch expired');
-  await page.getByRole('textbox', { name: 'Diameter' }).fill('0.187');
-  await page.getByRole('textbox', { name: 'Height' }).fill('0.0625');
+  await expect(page.getByRole('alert')).toContainText(CHECK.drivenAfterItsBatchExpired);
+  await page.getByRole('textbox', { name: COMMON.diameter }).fill('0.187');
+  await page.getByRole('textbox', { name: COMMON.height }).fill('0.0625');
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'replace');
   // an answer that is still on its way would come to a page that is gone
   await page.unrouteAll({ behavior: 'wait' });
@@ -215,41 +222,41 @@ test('two people, two devices, two processes: ready, go, stop, good; nobody fire
   await bar.getByRole('button', { name: 'Benn Achterby' }).click();
   await bar.waitForURL(`${other}/`);
   await awake(bar, at);
-  await page.getByText('with the gun').click();
+  await page.getByText(DRIVE.withTheGun).click();
   await expect(page.getByTestId('team-word')).toContainText('Nobody with the bar is heard yet');
-  await bar.getByText('with the bar').click();
+  await bar.getByText(DRIVE.withTheBar).click();
   const gunWord = page.getByTestId('team-word');
   await expect(gunWord).toContainText('Benn Achterby (bar): not ready yet');
-  const go = page.getByRole('button', { name: 'Go', exact: true });
+  const go = page.getByRole('button', { name: DRIVE.go, exact: true });
   await expect(go).toBeDisabled();
-  await bar.getByRole('button', { name: 'Ready' }).click();
+  await bar.getByRole('button', { name: DRIVE.ready }).click();
   await expect(gunWord).toContainText('READY');
   await go.click();
   await expect(bar.getByTestId('team-word')).toContainText('GO on 13: hold the bar');
   await expect(gunWord).toContainText('GO on 13: fire');
-  await bar.getByRole('button', { name: 'Stop' }).click();
+  await bar.getByRole('button', { name: DRIVE.stop }).click();
   await expect(gunWord).toContainText('STOP');
   await expect(gunWord).not.toContainText('fire');
-  await bar.getByRole('button', { name: 'On again' }).click();
-  await bar.getByRole('button', { name: 'Ready' }).click();
+  await bar.getByRole('button', { name: DRIVE.onAgain }).click();
+  await bar.getByRole('button', { name: DRIVE.ready }).click();
   // a go of before the stop counts no more
   await expect(gunWord).toContainText('READY · you: not ready yet');
   await go.click();
   await expect(gunWord).toContainText('GO on 13');
   // more: the same rivet, and every call anew
-  await firstPress(bar, () => bar.getByRole('button', { name: '+ More' }).click());
+  await firstPress(bar, () => bar.getByRole('button', { name: DRIVE.more }).click());
   await expect(gunWord).toContainText('not ready yet · you: not ready yet');
-  await bar.getByRole('button', { name: 'Ready' }).click();
+  await bar.getByRole('button', { name: DRIVE.ready }).click();
   await go.click();
   await expect(gunWord).toContainText('GO on 13');
-  await bar.getByRole('button', { name: '✓ Good' }).click();
+  await bar.getByRole('button', { name: DRIVE.good }).click();
   // both go on to the same rivet within a second
   await expect(next(bar)).toHaveText('38', { timeout: 1000 });
   await expect(next(page)).toHaveText('38', { timeout: 1000 });
   await expect(gunWord).not.toContainText('GO on');
   // the other goes silent: said within three seconds and a beat
   await far.close();
-  await expect(gunWord).toContainText('is silent', { timeout: 6000 });
+  await expect(gunWord).toContainText(DRIVE.isSilentFor, { timeout: 6000 });
   await expect(go).toBeDisabled();
   await page.reload();
   await expect(page.getByTestId('tap-card')).toContainText('driven 1 of 50');
@@ -260,26 +267,29 @@ test('376 rivets inside a member that tapers: where the rod stands, how far to p
   app
 }) => {
   await openOwn(page, app, SPAR_CAP, 'drive');
-  await page.getByRole('button', { name: 'Release it and start driving' }).click();
+  await page.getByRole('button', { name: DRIVE.releaseItAndStartDriving }).click();
   // along the rows: a member of 13 ft
   await expect(next(page)).toHaveText('1');
-  await page.getByRole('button', { name: 'How does one get at them?' }).click();
+  await page.getByRole('button', { name: DRIVE.howDoesOneGetAt }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByRole('radiogroup', { name: 'Inside a closed member' }).getByText('yes').click();
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText('Not kept yet')).toBeVisible();
-  await page.getByLabel('Outside height, datum end').fill('2.3');
-  await page.getByLabel('Outside height, far end').fill('1.8');
+  await dialog
+    .getByRole('radiogroup', { name: DRIVE.insideAClosedMember })
+    .getByText('yes')
+    .click();
+  await page.getByRole('button', { name: COMMON.keepIt }).click();
+  await expect(page.getByTestId('not-kept')).toBeVisible();
+  await page.getByLabel(DRIVE.outsideHeightDatumEnd).fill('2.3');
+  await page.getByLabel(DRIVE.outsideHeightFarEnd).fill('1.8');
   // the sheets under the rivets taper, so do the walls
   for (const end of ['datum end', 'far end'])
     await page.getByLabel(`Both walls together, ${end}`).fill('0.2');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: COMMON.keepIt }).click();
   await expect(page.getByTestId('member')).toContainText('enter the walls at each end');
-  await page.getByRole('button', { name: 'Change how one gets at them' }).click();
-  await page.getByLabel('Outside height, datum end').fill('2.39');
-  await page.getByLabel('Both walls together, datum end').fill('0.29');
-  await page.getByLabel('Rod and bar offset').fill('3 1/2');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: DRIVE.changeHowOneGetsAt }).click();
+  await page.getByLabel(DRIVE.outsideHeightDatumEnd).fill('2.39');
+  await page.getByLabel(DRIVE.bothWallsTogetherDatumEnd).fill('0.29');
+  await page.getByLabel(DRIVE.rodAndBarOffset).fill('3 1/2');
+  await page.getByRole('button', { name: COMMON.keepIt }).click();
   await expect(page.getByTestId('way-chosen').first()).toContainText('remote bar, inside');
   const member = page.getByTestId('member');
   await expect(member.getByTestId('shim-runs').locator('li')).toHaveCount(3);
@@ -293,7 +303,7 @@ test('376 rivets inside a member that tapers: where the rod stands, how far to p
   await firstPress(page, () => page.keyboard.press('Space'));
   await expect(member).toContainText('for rivet 2');
   expect(await member.locator('dd').nth(2).textContent()).not.toBe(touches);
-  await page.getByRole('button', { name: /Row 1 is driven/ }).click();
+  await page.getByTestId('row-driven').click();
   // back along the second row, from the far end
   await expect(next(page)).toHaveText('134');
   await expect(member).toContainText('for rivet 134');
@@ -304,26 +314,26 @@ test('376 rivets inside a member that tapers: where the rod stands, how far to p
 
 test('the shop’s tools are its own, and Drive chooses from them', async ({ page, app }) => {
   await released(page, app);
-  await page.getByRole('button', { name: 'How does one get at them?' }).click();
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: DRIVE.howDoesOneGetAt }).click();
+  await page.getByRole('button', { name: COMMON.keepIt }).click();
   await expect(page.getByTestId('way-chosen')).toContainText('gun and bar');
   await expect(page.locator('[data-run]')).toContainText('bar, block');
   const drive = page.url();
-  await page.getByRole('link', { name: 'The shop’s tools' }).click();
+  await page.getByRole('link', { name: COMMON.theShopsTools }).click();
   const bar = page.locator('[data-tool="bar-middle"]');
-  await bar.getByLabel('Weight, lb').fill('x');
-  await page.getByRole('button', { name: 'Keep the tools' }).click();
-  await expect(page.getByText('Not kept yet')).toBeVisible();
-  await bar.getByLabel('Weight, lb').fill('2.2');
-  await page.getByRole('button', { name: 'Keep the tools' }).click();
-  await expect(page.getByText('The tools are kept')).toBeVisible();
+  await bar.getByLabel(TOOLS.weightLb).fill('x');
+  await page.getByRole('button', { name: TOOLS.keepTheTools }).click();
+  await expect(page.getByTestId('not-kept')).toBeVisible();
+  await bar.getByLabel(TOOLS.weightLb).fill('2.2');
+  await page.getByRole('button', { name: TOOLS.keepTheTools }).click();
+  await expect(page.getByText(TOOLS.theToolsAreKept)).toBeVisible();
   await page.goto(drive);
   // none of 3 to 4 lb is left
   await expect(page.getByText('the shop has no bar of its weight').first()).toBeVisible();
-  await page.getByRole('link', { name: 'The shop’s tools' }).click();
-  await bar.getByLabel('Weight, lb').fill('3.3');
-  await page.getByRole('button', { name: 'Keep the tools' }).click();
-  await expect(page.getByText('The tools are kept')).toBeVisible();
+  await page.getByRole('link', { name: COMMON.theShopsTools }).click();
+  await bar.getByLabel(TOOLS.weightLb).fill('3.3');
+  await page.getByRole('button', { name: TOOLS.keepTheTools }).click();
+  await expect(page.getByText(TOOLS.theToolsAreKept)).toBeVisible();
 });
 
 test.describe('by touch on a tablet', () => {
@@ -334,34 +344,34 @@ test.describe('by touch on a tablet', () => {
     app
   }) => {
     await beginJoint(page, app, 'line', 'Flange to drive', ['0.032', '0.040']);
-    await page.getByLabel('Length of the flange').fill('10');
-    await page.getByLabel('Width of the flange').fill('1');
-    await page.getByLabel('Bend radius').fill('1/8');
-    await page.getByText('No: attachment only').click();
+    await page.getByTestId('asked-lengthIn').fill('10');
+    await page.getByTestId('asked-flangeIn').fill('1');
+    await page.getByTestId('asked-bendRadiusIn').fill('1/8');
+    await page.getByTestId('asked-carries-attach').click();
     await toStation(page, 2);
     await page.locator('[data-testid="plan-view"] [data-hole="3"]').tap();
-    await page.getByRole('button', { name: 'Hold open' }).tap();
+    await page.getByRole('button', { name: LAYOUT.holdOpen }).tap();
     await page.getByRole('button', { name: 'latch', exact: true }).tap();
     await saved(page);
     await toStation(page, 5);
-    await page.getByRole('button', { name: 'Release it and start driving' }).tap();
+    await page.getByRole('button', { name: DRIVE.releaseItAndStartDriving }).tap();
     const card = page.getByTestId('tap-card');
     await expect(card).toContainText('driven 0 of 7');
     const map = page.getByTestId('drive-map');
     await map.locator('[data-held-open="3"]').tap();
     await expect(page.getByText('hole 3 is held open (latch): it gets no rivet')).toBeVisible();
     await expect(page.getByTestId('order').locator('[data-order="3"]')).toHaveCount(0);
-    await firstPress(page, () => page.getByRole('button', { name: /^Driven/ }).tap());
+    await firstPress(page, () => page.getByTestId('driven').tap());
     await expect(card).toContainText('driven 1 of 7');
     // one that is pointed at instead of the next
     await map.locator('[data-hole="8"]').tap();
     await expect(next(page)).toHaveText('8');
-    await page.getByRole('button', { name: /Look again/ }).tap();
+    await page.getByTestId('look-again').tap();
     await expect(map.locator('[data-hole="8"]')).toHaveAttribute('data-state', 'look');
-    await expect(page.getByText('To be looked at', { exact: true })).toBeVisible();
-    await page.getByRole('button', { name: /^Undo 8/ }).tap();
+    await expect(page.getByText(DRIVE.toBeLookedAt, { exact: true })).toBeVisible();
+    await page.getByTestId('undo').tap();
     await expect(card).toContainText('driven 1 of 7');
-    const box = await page.getByRole('button', { name: /^Driven/ }).boundingBox();
+    const box = await page.getByTestId('driven').boundingBox();
     expect(box?.height).toBeGreaterThanOrEqual(80);
   });
 });

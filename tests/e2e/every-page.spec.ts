@@ -4,6 +4,7 @@ import { rowsOf } from '../../src/lib/server/db/work.ts';
 import { DOORS } from '../../src/lib/server/people/doors.ts';
 import { STATIONS } from '../../src/lib/stations/stations.ts';
 import { expect, openDemoLap, test, type App } from './app.ts';
+import { HOME } from '../../src/lib/words/pages/home.ts';
 import { wrongOn } from './readable.ts';
 
 // A lead sees every page there is.
@@ -93,9 +94,9 @@ for (const part of PARTS)
       expect((await page.goto(app.url + path))?.status(), where).toBe(200);
       wrong.push(...(await wrongOn(page, where)));
       wrong.push(...(await cutOffAtTwice(page)).map((what) => `${where} at 200 %: ${what}`));
-      await page.getByRole('button', { name: 'Night' }).click();
+      await page.getByRole('button', { name: HOME.night }).click();
       wrong.push(...(await wrongOn(page, `${where} by night`, { colors: true })));
-      await page.getByRole('button', { name: 'Day' }).click();
+      await page.getByRole('button', { name: HOME.day }).click();
     }
     expect(wrong).toEqual([]);
   });

@@ -1,6 +1,10 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import DxfParser from 'dxf-parser';
+import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
+import { KIT } from '../../src/lib/words/pages/kit.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { HOME } from '../../src/lib/words/pages/home.ts';
 import { beginJoint, expect, figure, holes, openDemo, saved, test, toStation } from './app.ts';
 
 async function download(page: Page, name: string): Promise<{ name: string; path: string }> {
@@ -17,9 +21,9 @@ const give = (page: Page, name: string, text: string | Buffer) =>
 
 test('every file goes out, and the joint file comes back in', async ({ page, app }) => {
   await openDemo(page, app, /Frame 11 flange/, 'lay-out');
-  await page.getByRole('button', { name: 'Files' }).click();
+  await page.getByRole('button', { name: LAYOUT.files }).click();
 
-  await page.getByText('Letter', { exact: true }).click();
+  await page.getByText(KIT.letter, { exact: true }).click();
   const pdf = await download(page, 'Full-size pattern, PDF');
   expect(pdf.name).toBe('frame-11-flange-to-skin-letter.pdf');
   expect(readFileSync(pdf.path).subarray(0, 5).toString()).toBe('%PDF-');
@@ -31,11 +35,11 @@ test('every file goes out, and the joint file comes back in', async ({ page, app
   expect(circles).toHaveLength(16);
 
   // in millimetres
-  await page.getByText('millimeters', { exact: true }).click();
+  await page.getByTestId('unit-mm').click();
   const mm = await download(page, 'Pattern, DXF');
   const inMm = new DxfParser().parseSync(readFileSync(mm.path, 'utf8'));
   expect(inMm?.header.$INSUNITS).toBe(4);
-  await page.getByText('inches', { exact: true }).click();
+  await page.getByTestId('unit-in').click();
   // what cannot be made is refused, with what can
   const id = /joints\/([^/]+)/.exec(page.url())?.[1] ?? '';
   const refused = await page.request.get(`${app.url}/api/joints/${id}/files/pattern.pdf?paper=a3`);
@@ -75,32 +79,32 @@ test('every file goes out, and the joint file comes back in', async ({ page, app
   });
 
   const file = await download(page, 'The joint as a file');
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: COMMON.close }).click();
   // a new joint made of it on the job's page
   await page.getByRole('link', { name: /Job 0318/ }).click();
   await page.locator('input[name=file]').setInputFiles(file.path);
-  await page.getByRole('button', { name: 'Open it' }).click();
+  await page.getByRole('button', { name: HOME.openIt }).click();
   await page.waitForURL(/\/carry$/);
   await toStation(page, 2);
   await expect(holes(page)).toHaveCount(17);
   await expect(page.locator('[data-kind="held-open"]')).toHaveCount(1);
 
   // and opened over another one, one undo away
-  await page.getByRole('button', { name: 'Files' }).click();
+  await page.getByRole('button', { name: LAYOUT.files }).click();
   await give(
     page,
     'other.json',
     readFileSync(file.path, 'utf8').replace('"lengthIn": "19 1/4"', '"lengthIn": "12"')
   );
   await expect(page.getByText('is open here now')).toBeVisible();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: COMMON.close }).click();
   await page.keyboard.press('Control+z');
   await expect(holes(page)).toHaveCount(17);
 });
 
 test('wrong and hostile files are refused in words, and nothing is lost', async ({ page, app }) => {
   await openDemo(page, app, /Hull side, flush patch/, 'lay-out');
-  await page.getByRole('button', { name: 'Files' }).click();
+  await page.getByRole('button', { name: LAYOUT.files }).click();
   for (const [name, text, said] of [
     ['cut.json', '{"format":"zanjador-joint",', /not JSON/],
     ['other.json', '{"a":1}', /not a joint file/],
@@ -110,9 +114,9 @@ test('wrong and hostile files are refused in words, and nothing is lost', async 
     await give(page, name, text);
     await expect(page.getByText(said)).toBeVisible();
   }
-  await page.getByRole('button', { name: 'Close' }).click();
-  await page.getByRole('button', { name: 'Pick up existing holes' }).click();
-  await page.getByText('A drawing or table').click();
+  await page.getByRole('button', { name: COMMON.close }).click();
+  await page.getByRole('button', { name: LAYOUT.pickUpExistingHoles }).click();
+  await page.getByText(LAYOUT.aDrawingOrTable).click();
   for (const [name, text, said] of [
     ['bad.dxf', 'MZ\u0000\u0001', /no DXF file/],
     ['cut.dxf', '0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n10', /cannot be read|nothing to pick up/],
@@ -124,24 +128,24 @@ test('wrong and hostile files are refused in words, and nothing is lost', async 
     await give(page, name, text);
     await expect(page.getByText(said)).toBeVisible();
   }
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: COMMON.close }).click();
   await expect(figure(page, 'Holes')).toContainText('72');
 });
 
 test('existing holes come in from DXF and CSV', async ({ page, app }) => {
   await beginJoint(page, app, 'line', 'Old flange', ['0.032', '0.040']);
-  await page.getByLabel('Length of the flange').fill('10');
-  await page.getByLabel('Width of the flange').fill('1');
-  await page.getByLabel('Bend radius').fill('1/8');
-  await page.getByText('No: attachment only').click();
+  await page.getByTestId('asked-lengthIn').fill('10');
+  await page.getByTestId('asked-flangeIn').fill('1');
+  await page.getByTestId('asked-bendRadiusIn').fill('1/8');
+  await page.getByTestId('asked-carries-attach').click();
   await toStation(page, 2);
-  await page.getByRole('button', { name: 'Pick up existing holes' }).click();
-  await page.getByText('A drawing or table').click();
+  await page.getByRole('button', { name: LAYOUT.pickUpExistingHoles }).click();
+  await page.getByText(LAYOUT.aDrawingOrTable).click();
   // millimetres, y up: 2 in and 5 in along, 9/32 down; and one far off
   const circle = (x: number, y: number) => `0\nCIRCLE\n8\n0\n10\n${x}\n20\n${y}\n40\n1.6\n`;
   const body = circle(50.8, -7.14375) + circle(127, -7.14375) + circle(50.8, 60);
   await give(page, 'old.dxf', `0\nSECTION\n2\nENTITIES\n${body}0\nENDSEC\n0\nEOF\n`);
-  await page.getByText('millimeters', { exact: true }).click();
+  await page.getByTestId('unit-mm').click();
   await expect(page.getByTestId('found-preview')).toBeVisible();
   // another file: what is left out is said, the unit it names is shown and can be changed, layers are chosen
   const other =
@@ -155,18 +159,18 @@ test('existing holes come in from DXF and CSV', async ({ page, app }) => {
   );
   await expect(page.getByTestId('left-out')).toContainText('1 without a radius');
   await expect(page.getByRole('radio', { name: 'millimeters' })).toBeChecked();
-  await expect(page.getByRole('button', { name: 'Take up 2 as fixed holes' })).toBeVisible();
+  await expect(page.getByTestId('take-up')).toBeVisible();
   await page.getByRole('checkbox', { name: /BOLTS/ }).uncheck();
-  await expect(page.getByRole('button', { name: 'Take up 1 as fixed holes' })).toBeVisible();
+  await expect(page.getByTestId('take-up')).toBeVisible();
   await give(page, 'old.dxf', `0\nSECTION\n2\nENTITIES\n${body}0\nENDSEC\n0\nEOF\n`);
-  await page.getByText('millimeters', { exact: true }).click();
-  await page.getByRole('button', { name: 'Take up 3 as fixed holes' }).click();
+  await page.getByTestId('unit-mm').click();
+  await page.getByTestId('take-up').click();
   await expect(page.getByText('2 holes taken up as fixed')).toBeVisible();
   await expect(page.getByText('1 hole lies on no rivet line')).toBeVisible();
   await give(page, 'more.csv', 'x_in,y_in\n7.5,0.28125\n');
-  await page.getByRole('button', { name: 'Take up 1 as fixed holes' }).click();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByTestId('take-up').click();
+  await page.getByRole('button', { name: COMMON.close }).click();
   await expect(page.locator('[data-kind="existing"]')).toHaveCount(3);
-  await expect(page.getByLabel('Existing at, along the line').nth(1)).toHaveValue('5');
+  await expect(page.getByTestId('existing-at').nth(1)).toHaveValue('5');
   await saved(page);
 });

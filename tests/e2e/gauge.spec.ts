@@ -1,6 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import DxfParser from 'dxf-parser';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { expect, test } from './app.ts';
 
 test('the gauge plate comes out full size and is judged when it is made', async ({ page, app }) => {
@@ -27,15 +28,15 @@ test('the gauge plate comes out full size and is judged when it is made', async 
   expect(text).toContain('Gauge plate for driven heads, standard limits');
   expect(text).toContain('full size: print unscaled, at 100 %');
 
-  await page.getByLabel('Measured: go-4').fill('0.2195');
-  await expect(page.locator('[data-feature="go-4"]')).toContainText('✓ good');
-  await page.getByLabel('Measured: high-4').fill('0.09');
+  await page.getByTestId('measured-go-4').fill('0.2195');
+  await expect(page.locator('[data-feature="go-4"]')).toContainText(COMMON.good);
+  await page.getByTestId('measured-high-4').fill('0.09');
   await expect(page.locator('[data-feature="high-4"]')).toContainText('✕ too large: make it anew');
   await expect(page.getByTestId('plate-verdict')).toContainText('1 off: do not use it');
-  await page.getByLabel('Measured: low-4').fill('wide');
-  await expect(page.locator('[data-feature="low-4"]')).toContainText('no length');
+  await page.getByTestId('measured-low-4').fill('wide');
+  await expect(page.locator('[data-feature="low-4"]')).toContainText(COMMON.noLength);
   await page.reload();
-  await expect(page.getByLabel('Measured: go-4')).toHaveValue('0.2195');
+  await expect(page.getByTestId('measured-go-4')).toHaveValue('0.2195');
   const refused = await page.request.get(`${app.url}/api/gauge/gauge.dxf?sizes=7`);
   expect(refused.status()).toBe(400);
 });

@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { pdfText } from '../database/pdf-text.ts';
+import { RECORDS } from '../../src/lib/words/pages/records.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { expect, signIn, test } from './app.ts';
 
 test('a coupon is graded: the work and the measuring apart, kept, and handed back as a sheet', async ({
@@ -8,12 +10,12 @@ test('a coupon is graded: the work and the measuring apart, kept, and handed bac
 }) => {
   await signIn(page, app, 'Sunniva Ask');
   await page.goto(`${app.url}/records/grading`);
-  await page.getByRole('button', { name: 'Grade a coupon' }).click();
+  await page.getByRole('button', { name: RECORDS.gradeACoupon }).click();
   await page.waitForURL(/grading\/[0-9a-f-]{36}$/);
-  await page.getByLabel('Coupon', { exact: true }).fill('Coupon 12');
-  await page.getByLabel('Student', { exact: true }).fill('Maro Lind');
-  await page.getByLabel('Heads').selectOption('countersunk');
-  await page.getByLabel('Places read').selectOption('3');
+  await page.getByLabel(RECORDS.coupon, { exact: true }).fill('Coupon 12');
+  await page.getByLabel(RECORDS.student, { exact: true }).fill('Maro Lind');
+  await page.getByLabel(RECORDS.heads).selectOption('countersunk');
+  await page.getByLabel(RECORDS.placesRead).selectOption('3');
   for (const [name, on] of [
     ['head diameter', false],
     ['flushness', true]
@@ -23,16 +25,16 @@ test('a coupon is graded: the work and the measuring apart, kept, and handed bac
     await expect(toggle).toHaveAttribute('aria-pressed', String(on));
   }
   const height = page.locator('[data-criterion=height]');
-  await height.getByLabel('± limit').fill('0.010');
+  await height.getByLabel(RECORDS.limit).fill('0.010');
   const flush = page.locator('[data-criterion=flushness]');
-  await flush.getByLabel('± limit').fill('0.006');
+  await flush.getByLabel(RECORDS.limit).fill('0.006');
   await expect(flush).toContainText('flushness is held to 0.005 in at the most');
   await expect(page.getByTestId('ungraded')).toBeVisible();
-  await flush.getByLabel('± limit').fill('0.005');
+  await flush.getByLabel(RECORDS.limit).fill('0.005');
 
   const read = async (place: number, student: string, instructor: string) => {
-    await page.getByLabel(`Place ${place}, the student’s`).fill(student);
-    await page.getByLabel(`Place ${place}, the instructor’s`).fill(instructor);
+    await page.getByTestId(`student-${place}`).fill(student);
+    await page.getByTestId(`instructor-${place}`).fill(instructor);
   };
   await read(1, '0.066; 0.067', '0.0635');
   await read(2, '0.064', '0.061');
@@ -45,12 +47,12 @@ test('a coupon is graded: the work and the measuring apart, kept, and handed bac
 
   // nothing is lost on the way to keeping it
   await page.reload();
-  await expect(page.getByLabel('Place 2, the student’s')).toHaveValue('0.064');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByRole('button', { name: '✓ Kept' })).toBeVisible();
+  await expect(page.getByTestId('student-2')).toHaveValue('0.064');
+  await page.getByRole('button', { name: COMMON.keepIt }).click();
+  await expect(page.getByRole('button', { name: RECORDS.kept })).toBeVisible();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Sheet (PDF)' }).click()
+    page.getByRole('link', { name: RECORDS.sheetPDF }).click()
   ]);
   const text = pdfText(readFileSync(await download.path()));
   expect(text).toContain('Coupon 12: Maro Lind');

@@ -1,4 +1,6 @@
 import type { Page } from '@playwright/test';
+import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
+import { BENCH } from '../../src/lib/words/pages/bench.ts';
 import { expect, saved, test } from './app.ts';
 
 /** What a screen reader says of where the focus is: its name, then what it is. */
@@ -72,7 +74,7 @@ test('a joint from bare sheets to a signature without a mouse', async ({ page, a
     await page.keyboard.press(']');
     await page.keyboard.press(']');
     await press(page, /^Pin$/);
-    await expect(page.getByRole('button', { name: 'Unpin' })).toBeVisible();
+    await expect(page.getByRole('button', { name: LAYOUT.unpin })).toBeVisible();
     await saved(page);
   });
 
@@ -100,7 +102,9 @@ test('a joint from bare sheets to a signature without a mouse', async ({ page, a
     expect(rivets).toBeGreaterThan(3);
     for (let at = 1; at <= rivets; at++) {
       if (at === 1)
-        await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(/ steps/);
+        await expect(page.getByRole('navigation', { name: BENCH.stations })).toContainText(
+          / steps/
+        );
       await page.keyboard.press('Space');
       // the first asks about what is not met: each is answered by arrow keys
       if (at === 1) {

@@ -1,3 +1,7 @@
+import { SIZE } from '../../src/lib/words/pages/size.ts';
+import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
+import { STACK } from '../../src/lib/words/pages/stack.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
 import {
   beginJoint,
   expect,
@@ -12,10 +16,10 @@ import {
 
 test('a butt splice: rows on both sides, a strap, two grips', async ({ page, app }) => {
   await beginJoint(page, app, 'splice', 'Web splice', ['0.040', '0.050']);
-  await page.getByLabel('Joint width').fill('6');
-  await page.getByLabel('Gap between').fill('1/8');
-  await page.getByLabel('Far skin').fill('0.032');
-  await page.getByLabel('Rivets per inch').fill('2');
+  await page.getByTestId('asked-widthIn').fill('6');
+  await page.getByTestId('asked-gapIn').fill('1/8');
+  await page.getByTestId('asked-farSheetIn').fill('0.032');
+  await page.getByLabel(SIZE.rivetsPerInchFromApproved).fill('2');
   await expect(page.getByText('whose rivets an inch').first()).toBeVisible();
   await page.getByLabel('Whose figure').fill('repair sheet QR-40');
   // 2 an inch × 6
@@ -37,22 +41,22 @@ test('a flush rectangular patch: insert, doubler, reliefs, and a stop-drilled cr
   app
 }) => {
   await beginJoint(page, app, 'patch', 'Side patch', ['0.032', '0.040']);
-  await page.getByLabel('How wide').fill('4');
-  await page.getByLabel('How high').fill('3');
-  await page.getByText('No: attachment only').click();
+  await page.getByTestId('asked-cutoutWIn').fill('4');
+  await page.getByTestId('asked-cutoutHIn').fill('3');
+  await page.getByTestId('asked-carries-attach').click();
   await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
   await toStation(page, 2);
   // skin line 4 9/16 × 3 9/16 (4 and 3 spaces), insert 3 3/8 × 2 3/8 (3 and 2): 14 + 10
   await expect(figure(page, 'Holes')).toContainText('24');
   await expect(figure(page, 'Doubler')).toContainText('5.125 × 4.125');
-  await expect(page.getByText('The insert’s corner rivets are near').first()).toBeVisible();
+  await expect(page.getByTestId('warning-insert-corner').first()).toBeVisible();
   await page.getByRole('button', { name: /round the corners to/ }).click();
-  await expect(page.getByText('The insert’s corner rivets are near')).toHaveCount(0);
-  await page.getByText('Layout steps').click();
+  await expect(page.getByTestId('warning-insert-corner')).toHaveCount(0);
+  await page.getByText(LAYOUT.layoutSteps).click();
   await expect(page.getByTestId('metal-steps')).toContainText('Relieve the corners first');
   await toStation(page, 1);
-  await page.getByText('Plate over').click();
-  await page.getByLabel('Does a crack stay').fill('1 1/2');
+  await page.getByTestId('asked-style-plate-over').click();
+  await page.getByTestId('asked-crackIn').fill('1 1/2');
   await toStation(page, 2);
   await expect(page.getByTestId('plan-view')).toContainText('#40 stop-drill');
 });
@@ -62,9 +66,9 @@ test('a round patch: rings on bolt circles, marked from their centre lines', asy
   app
 }) => {
   await beginJoint(page, app, 'round', 'Bilge patch', ['0.032', '0.040']);
-  await page.getByLabel('Diameter of the cut-out').fill('3');
-  await page.getByText('Left open').click();
-  await page.getByText('No: attachment only').click();
+  await page.getByTestId('asked-cutoutIn').fill('3');
+  await page.getByTestId('asked-insert-no').click();
+  await page.getByTestId('asked-carries-attach').click();
   await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
   await toStation(page, 2);
   await expect(figure(page, 'Holes')).toContainText('8');
@@ -72,32 +76,30 @@ test('a round patch: rings on bolt circles, marked from their centre lines', asy
   // 1.78125 / √2 = 1.2595 → 1 1/4 on 32nds
   await expect(page.locator('[data-mark="2"]')).toContainText('→ 1 1/4');
   await expect(page.getByTestId('picked-hole')).toContainText('Hole 2');
-  await page.getByText('Two', { exact: true }).click();
-  await expect(page.getByLabel('Rivet line')).toContainText('skin ring 2');
+  await page.getByTestId('asked-rings-2').click();
+  await expect(page.getByLabel(LAYOUT.rivetLine)).toContainText('skin ring 2');
 });
 
 test('a line on a flange: divided between two holes, clear of the bend', async ({ page, app }) => {
   await beginJoint(page, app, 'line', 'Frame line', ['0.032', '0.040']);
-  await page.getByLabel('Length of the flange').fill('10');
-  await page.getByLabel('Width of the flange').fill('3/4');
-  await page.getByLabel('Bend radius').fill('1/8');
-  await page.getByText('No: attachment only').click();
+  await page.getByTestId('asked-lengthIn').fill('10');
+  await page.getByTestId('asked-flangeIn').fill('3/4');
+  await page.getByTestId('asked-bendRadiusIn').fill('1/8');
+  await page.getByTestId('asked-carries-attach').click();
   await toStation(page, 2);
-  await page.getByRole('button', { name: 'Divided span' }).click();
-  await page.getByLabel('From the hole at').fill('2');
-  await page.getByLabel('to the hole at').fill('6');
+  await page.getByTestId('add divided span').click();
+  await page.getByLabel(LAYOUT.fromTheHoleAt).fill('2');
+  await page.getByLabel(LAYOUT.toTheHoleAt).fill('6');
   await expect(
     page
       .locator('[data-mark]', { hasText: /^\s*hole \d+: exact 3\.000/ })
       .or(page.locator('[data-mark] >> text="3"'))
   ).not.toHaveCount(0);
   await toStation(page, 1);
-  await page.getByLabel('Width of the flange').fill('1/2');
+  await page.getByTestId('asked-flangeIn').fill('1/2');
   await toStation(page, 2);
   await expect(
-    page
-      .getByRole('complementary', { name: 'Worksheet' })
-      .getByText('The heads or the tools come into the bend')
+    page.getByRole('complementary', { name: LAYOUT.worksheet }).getByTestId('warning-bend-clear')
   ).toBeVisible();
 });
 
@@ -108,11 +110,11 @@ test('a long tapered member: size zones and a rivet length for every grip', asyn
   await openDemo(page, app, /Front spar cap/, 'lay-out');
   await expect(figure(page, 'Holes')).toContainText('376');
   await expect(figure(page, 'Pitch, zone 2 (dash 5)')).toBeVisible();
-  await page.getByLabel('Rivet line', { exact: true }).selectOption('line-2-zone-2');
+  await page.getByLabel(LAYOUT.rivetLine, { exact: true }).selectOption('line-2-zone-2');
   await expect(page.getByTestId('picked-hole')).toContainText('line 2, zone 2');
   await toStation(page, 3);
   await expect(
-    page.getByRole('radiogroup', { name: 'Stacks of this joint' }).getByRole('radio')
+    page.getByRole('radiogroup', { name: STACK.stacksOfThisJoint }).getByRole('radio')
   ).toHaveCount(4);
 });
 
@@ -121,38 +123,38 @@ test('a frame round a clear panel: each side by itself, holes that let it grow',
   app
 }) => {
   await beginJoint(page, app, 'panel', 'Side window', ['0.040', '0.125', '0.050']);
-  await page.getByLabel('Width of the clear panel').fill('20');
-  await page.getByLabel('Height').fill('12');
-  await page.getByLabel('Width of the frame strip').fill('1');
+  await page.getByTestId('asked-widthIn').fill('20');
+  await page.getByLabel(COMMON.height).fill('12');
+  await page.getByTestId('asked-frameIn').fill('1');
   await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
   await toStation(page, 2);
   await expect(figure(page, 'Hole in the panel')).toContainText('#9');
   await expect(figure(page, 'Holes')).toContainText('42');
-  await page.getByLabel('Rivets, top').fill('16');
+  await page.getByTestId('asked-topCount').fill('16');
   await expect(figure(page, 'Holes')).toContainText('44');
-  await page.getByText('Layout steps').click();
+  await page.getByText(LAYOUT.layoutSteps).click();
   await expect(page.getByTestId('metal-steps')).toContainText('so that the panel can grow');
 });
 
 test('a member between two straps: single and double shear', async ({ page, app }) => {
   await beginJoint(page, app, 'double-strap', 'Stringer', ['0.040', '0.063', '0.040']);
-  await page.getByLabel('Width of the broken member').fill('4');
+  await page.getByTestId('asked-widthIn').fill('4');
   await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
   await expect(figure(page, 'Rivets needed')).toContainText('39');
-  await page.getByText('two places').click();
+  await page.getByTestId('asked-shear-double').click();
   await expect(figure(page, 'Rivets needed')).toContainText('20');
-  await expect(page.getByText('Counted in double shear')).toBeVisible();
+  await expect(page.getByTestId('warning-double-shear')).toBeVisible();
   await saved(page);
 });
 
 test('alternatives stand side by side, and choosing one fills the joint', async ({ page, app }) => {
   await openDemo(page, app, /Wing root, flush lap/, 'lay-out');
-  await page.getByText('Alternatives').click();
+  await page.getByText(LAYOUT.alternatives).click();
   const others = page.getByTestId('alternatives');
   await expect(others.locator('article').nth(2)).toBeVisible();
   const card = others.locator('article', { hasText: 'Three rows staggered' });
   const rivets = /(\d+)/.exec((await card.locator('.count').textContent()) ?? '')?.[1] ?? '';
-  await card.getByRole('button', { name: 'Use this layout' }).click();
+  await card.getByRole('button', { name: LAYOUT.useThisLayout }).click();
   await expect(figure(page, 'Holes')).toContainText(rivets);
   await page.keyboard.press('Control+z');
   await expect(figure(page, 'Holes')).toContainText('54');
@@ -160,18 +162,18 @@ test('alternatives stand side by side, and choosing one fills the joint', async 
 
 test('strength over pitch says what governs and where the joint stands', async ({ page, app }) => {
   await openDemo(page, app, /Keelson web/, 'carry');
-  await page.getByText('Strength over pitch').click();
+  await page.getByText(SIZE.strengthOverPitch).click();
   const chart = page.getByTestId('efficiency');
   await expect(chart).toContainText('least 3 D');
   await expect(chart).toContainText('most 12 D');
   await expect(chart).toContainText(/here: \d+ % at 4\.1 D/);
-  await expect(chart).toContainText('rivets shear first');
+  await expect(chart).toContainText(LAYOUT.rivetsShearFirst);
 });
 
 test('a broken stringer: lines along it, rows across as the other way', async ({ page, app }) => {
   await beginJoint(page, app, 'double-strap', 'Stringer splice', ['0.040', '0.050', '0.040']);
-  await page.getByLabel('Width of the broken member').fill('1');
-  await page.getByLabel('Joint location').selectOption('stringer');
+  await page.getByTestId('asked-widthIn').fill('1');
+  await page.getByLabel(SIZE.jointLocationCountFactor).selectOption('stringer');
   await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
   // 7.7 an inch × 1 × 0.8: 7 on each side, four in each of two lines
   await expect(figure(page, 'Rivets needed')).toContainText('7');
@@ -189,19 +191,19 @@ test('the distance between end holes is measured, and named where it is not as p
   app
 }) => {
   await makeJoint(page, app, 'Measured lap', ['0.040', '0.040', '6']);
-  await page.getByLabel('Rivets per inch').fill('2.1');
+  await page.getByLabel(SIZE.rivetsPerInchFromApproved).fill('2.1');
   await page.getByLabel('Whose figure').fill('repair sheet QR-41');
   await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
   await toStation(page, 2);
-  await page.getByText('Layout steps').click();
-  await page.getByLabel('Between them, as measured').fill('5 1/2');
+  await page.getByText(LAYOUT.layoutSteps).click();
+  await page.getByLabel(LAYOUT.betweenThemAsMeasured).fill('5 1/2');
   // 6 − 2 × 9/32 = 5 7/16
   await expect(page.getByTestId('span-said')).toContainText('more than planned: 12 spaces of');
   await expect(page.getByText(/its end holes are .* further apart than planned/)).toBeVisible();
-  await page.getByLabel('Between them, as measured').fill('4.49');
+  await page.getByLabel(LAYOUT.betweenThemAsMeasured).fill('4.49');
   await expect(page.getByTestId('span-said')).toContainText('under the least of');
   await saved(page);
   await page.reload();
-  await page.getByText('Layout steps').click();
-  await expect(page.getByLabel('Between them, as measured')).toHaveValue('4.49');
+  await page.getByText(LAYOUT.layoutSteps).click();
+  await expect(page.getByLabel(LAYOUT.betweenThemAsMeasured)).toHaveValue('4.49');
 });

@@ -1,4 +1,7 @@
-import { expect, figure, makeJoint, saved, test, toStation } from './app.ts';
+import { SIZE } from '../../src/lib/words/pages/size.ts';
+import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { expect, figure, makeJoint, saved, test, toStation, headNow } from './app.ts';
 
 test('a lap joint from bare sheets to a judged head, over a restart', async ({ page, app }) => {
   await makeJoint(page, app, 'Keel lap, bay 3', ['0.040', '.040', '10 3/4']);
@@ -10,7 +13,7 @@ test('a lap joint from bare sheets to a judged head, over a restart', async ({ p
   });
 
   await test.step('a lap joint may take three quarters: 50', async () => {
-    await page.getByLabel('Joint location').selectOption('single-lap');
+    await page.getByLabel(SIZE.jointLocationCountFactor).selectOption('single-lap');
     await expect(figure(page, 'Rivets needed')).toContainText('50');
     await page.getByRole('button', { name: 'Arithmetic of Rivets needed' }).click();
     await expect(page.getByTestId('arithmetic').first()).toContainText('⌈6.2 × 10.75 × 0.75⌉');
@@ -49,15 +52,15 @@ test('a lap joint from bare sheets to a judged head, over a restart', async ({ p
     await expect(figure(page, 'Part number')).toHaveText('MS20470AD4-4.5');
     await toStation(page, 1);
     await expect(figure(page, 'Rivets needed')).toContainText('50');
-    await expect(page.getByLabel('Joint width')).toHaveValue('10 3/4');
+    await expect(page.getByTestId('asked-widthIn')).toHaveValue('10 3/4');
   });
 
   await test.step('Check: a good head and an under-driven one', async () => {
     await toStation(page, 6);
-    await page.getByRole('button', { name: 'Release it and start checking' }).click();
+    await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
     await page.locator('[data-testid="hole-map"] [data-hole="2"]').click();
-    const diameter = page.getByRole('textbox', { name: 'Diameter' });
-    const height = page.getByRole('textbox', { name: 'Height' });
+    const diameter = page.getByRole('textbox', { name: COMMON.diameter });
+    const height = page.getByRole('textbox', { name: COMMON.height });
     await diameter.fill('0.190');
     await diameter.press('Enter');
     await height.fill('.062');
@@ -66,13 +69,13 @@ test('a lap joint from bare sheets to a judged head, over a restart', async ({ p
     await expect(page.locator('[data-hole="2"][data-verdict="accept"]')).toBeVisible();
 
     // Enter went on to the next hole
-    await expect(page.getByRole('heading', { name: 'Head 3 of 50' })).toBeVisible();
+    await expect(headNow(page, 3)).toBeVisible();
     await diameter.fill('0.161');
     await height.fill('0.092');
     const verdict = page.getByTestId('verdict');
     await expect(verdict).toHaveAttribute('data-verdict', 'drive-more');
     await expect(verdict).toContainText(/0\.161.* wide \(1\.29 D\), .* \(1\.30 D\) is the least/);
-    await page.getByRole('button', { name: 'Record head 3' }).click();
+    await page.getByTestId('record').click();
     await expect(page.locator('[data-hole="3"][data-verdict="drive-more"]')).toBeVisible();
   });
 

@@ -1,6 +1,12 @@
 import { BOTTOM_LAP, HULL_PATCH } from '../../scripts/demo-data.ts';
 import type { Page } from '@playwright/test';
 import { expect, jointOf, openOwn, saved, test, toStation, type App } from './app.ts';
+import { READY } from '../../src/lib/words/pages/ready.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { RECORDS } from '../../src/lib/words/pages/records.ts';
+import { STACK } from '../../src/lib/words/pages/stack.ts';
+import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
+import { CHECK } from '../../src/lib/words/pages/check.ts';
 import { wrongOn } from './readable.ts';
 
 /** Waits until ticks are with the server, and not only kept in this browser. */
@@ -66,9 +72,9 @@ test('a tick made without the server is sent once it is back', async ({ page, ap
   await expect(page.getByTestId('steps').getByRole('listitem')).toHaveCount(12);
   await app.stop();
   await page.getByRole('button', { name: 'Tick off: Center punch' }).click();
-  await expect(page.getByText('the ticks are kept here and sent again')).toBeVisible();
+  await expect(page.getByTestId('kept-here')).toBeVisible();
   await app.start();
-  await expect(page.getByText('the ticks are kept here and sent again')).toHaveCount(0, {
+  await expect(page.getByTestId('kept-here')).toHaveCount(0, {
     timeout: 15_000
   });
   await page.reload();
@@ -83,24 +89,24 @@ test('holders stand at the ends and move over; too few stand wider apart', async
   // two rows of 25: the ends and every fourth hole
   await expect(page.locator('[data-holder]')).toHaveCount(14);
   await expect(page.locator('[data-holder="1"]')).toBeVisible();
-  await page.getByText('After up-sizing', { exact: true }).click();
+  await page.getByText(READY.afterUpSizing, { exact: true }).click();
   await expect(page.locator('[data-holder="2"]')).toBeVisible();
   await expect(page.locator('[data-holder="1"]')).toHaveCount(0);
 
-  await page.getByRole('button', { name: 'Times and holders' }).click();
+  await page.getByRole('button', { name: READY.timesAndHolders }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('Holders for #40').fill('8');
+  await dialog.getByLabel(READY.holdersFor40).fill('8');
   await dialog.getByLabel('Seconds for center punching').fill('30');
-  await dialog.getByRole('button', { name: 'Keep for the shop' }).click();
-  await expect(page.getByText('Holders stand wider apart')).toBeVisible();
+  await dialog.getByRole('button', { name: READY.keepForTheShop }).click();
+  await expect(page.getByText(READY.holdersStandWiderApart)).toBeVisible();
   // 50 × 30 s
   await page.locator('[data-step="punch"]').click();
   await expect(page.getByTestId('step-card')).toContainText('about 25 min');
-  await page.getByRole('button', { name: 'Times and holders' }).click();
-  await dialog.getByLabel('Holders for #40').fill('60');
+  await page.getByRole('button', { name: READY.timesAndHolders }).click();
+  await dialog.getByLabel(READY.holdersFor40).fill('60');
   await dialog.getByLabel('Seconds for center punching').fill('');
-  await dialog.getByRole('button', { name: 'Keep for the shop' }).click();
-  await expect(page.getByText('Holders stand wider apart')).toHaveCount(0);
+  await dialog.getByRole('button', { name: READY.keepForTheShop }).click();
+  await expect(page.getByText(READY.holdersStandWiderApart)).toHaveCount(0);
 });
 
 test('a changed joint asks for another look at what was ticked off', async ({ page, app }) => {
@@ -109,9 +115,9 @@ test('a changed joint asks for another look at what was ticked off', async ({ pa
   await page.getByRole('button', { name: 'Tick off: Center punch' }).click();
   await ticksStored(page, app);
   await page.goto(page.url().replace(/make-ready$/, 'carry'));
-  await page.getByLabel('How wide is the cut-out (or the damage)?').fill('5');
+  await page.getByTestId('asked-cutoutWIn').fill('5');
   await page.goto(page.url().replace(/carry$/, 'make-ready'));
-  await expect(page.locator('[data-step="punch"]')).toContainText('look again');
+  await expect(page.locator('[data-step="punch"]')).toContainText(COMMON.lookAgain);
   await page.locator('[data-step="punch"]').click();
   await expect(page.getByTestId('step-card')).toContainText(
     'Ticked off before this was changed: the count'
@@ -145,11 +151,11 @@ test('a tick that an earlier version kept in this browser is sent', async ({ pag
 test('step by step, big, on a tablet: one step, its count, its caution', async ({ page, app }) => {
   await page.setViewportSize({ width: 768, height: 1024 });
   await openOwn(page, app, BOTTOM_LAP, 'make-ready');
-  await page.getByRole('button', { name: 'Bench view' }).click();
+  await page.getByRole('button', { name: READY.benchView }).click();
   const floor = page.getByTestId('floor');
   await expect(floor).toContainText('step 1 of 12');
   await expect(floor).toContainText('Clamp the parts together');
-  await floor.getByRole('button', { name: 'Done', exact: true }).click();
+  await floor.getByRole('button', { name: COMMON.done, exact: true }).click();
   await expect(floor).toContainText('Center punch');
   // a row at a time, and a hole on the plan beside it
   await floor.getByRole('button', { name: /^row 1 done/ }).click();
@@ -160,16 +166,16 @@ test('step by step, big, on a tablet: one step, its count, its caution', async (
   await floor.getByRole('button', { name: /^row 2 done/ }).click();
   await expect(floor).toContainText('Drill the pilots');
   await expect(floor).toContainText('Eye protection');
-  const button = await floor.getByRole('button', { name: 'Done', exact: true }).boundingBox();
+  const button = await floor.getByRole('button', { name: COMMON.done, exact: true }).boundingBox();
   expect(button?.height ?? 0).toBeGreaterThanOrEqual(64);
   expect(await wrongOn(page, 'one step at a time')).toEqual([]);
-  await floor.getByRole('button', { name: 'Next' }).click();
+  await floor.getByRole('button', { name: RECORDS.next }).click();
   await expect(floor).toContainText('Set the sheet holders');
   // at 200 % nothing of the step lies below the fold, and its caution and Done are in sight
   await page.setViewportSize({ width: 640, height: 400 });
-  await floor.getByRole('button', { name: 'Back' }).click();
+  await floor.getByRole('button', { name: COMMON.back }).click();
   await expect(floor.getByText('Eye protection')).toBeInViewport({ ratio: 1 });
-  await expect(floor.getByRole('button', { name: 'Done', exact: true })).toBeInViewport({
+  await expect(floor.getByRole('button', { name: COMMON.done, exact: true })).toBeInViewport({
     ratio: 1
   });
   const hidden = await floor
@@ -186,21 +192,17 @@ test('a joint that stays together: accepted by whose word, its own steps, on rec
   app
 }) => {
   await openOwn(page, app, BOTTOM_LAP, 'stack');
-  await page.getByText('No: closed structure').click();
+  await page.getByText(STACK.noClosedStructure).click();
   await expect(
-    page
-      .getByRole('complementary', { name: 'Worksheet' })
-      .getByText('Chips and burrs would stay between the parts')
+    page.getByRole('complementary', { name: LAYOUT.worksheet }).getByTestId('warning-closed-unsaid')
   ).toBeVisible();
-  await page.getByLabel('accepted by whose word').fill('repair sheet QR-7');
-  await expect(
-    page.getByText('The parts stay together: chips and burrs between them are accepted')
-  ).toBeVisible();
+  await page.getByLabel(STACK.chipsAndBurrsBetweenThem).fill('repair sheet QR-7');
+  await expect(page.getByTestId('warning-closed')).toBeVisible();
   await saved(page);
   await toStation(page, 4);
   await expect(page.getByTestId('steps')).not.toContainText('Take apart');
   await expect(page.getByTestId('steps')).toContainText('on the two outer faces');
   await toStation(page, 6);
-  await page.getByRole('button', { name: 'Release it and start checking' }).click();
+  await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   await expect(page.getByTestId('kept-closed')).toContainText('repair sheet QR-7');
 });

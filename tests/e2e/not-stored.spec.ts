@@ -1,6 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
-import { expect, openOwn, sessionOf, test } from './app.ts';
+import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { WAITING } from '../../src/lib/words/pages/waiting.ts';
+import { expect, openOwn, sessionOf, test, headNow } from './app.ts';
 
 test('heads measured without the server, of a release that another took the place of meanwhile, are kept to be read', async ({
   page,
@@ -10,17 +13,17 @@ test('heads measured without the server, of a release that another took the plac
   test.setTimeout(120_000);
   await page.clock.install();
   await openOwn(page, app, BOTTOM_LAP, 'check');
-  await page.getByRole('button', { name: 'Release it and start checking' }).click();
-  const diameter = page.getByRole('textbox', { name: 'Diameter' });
-  const height = page.getByRole('textbox', { name: 'Height' });
-  await expect(page.getByRole('heading', { name: 'Head 1 of 50' })).toBeVisible();
+  await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
+  const diameter = page.getByRole('textbox', { name: COMMON.diameter });
+  const height = page.getByRole('textbox', { name: COMMON.height });
+  await expect(headNow(page, 1)).toBeVisible();
   await page.context().setOffline(true);
   for (const [head, high] of ['0.0612', '0.0623'].entries()) {
     await diameter.fill('0.1905');
     await diameter.press('Enter');
     await height.fill(high);
     await height.press('Enter');
-    await expect(page.getByRole('heading', { name: `Head ${head + 2} of 50` })).toBeVisible();
+    await expect(headNow(page, head + 2)).toBeVisible();
   }
 
   const lead = await (await browser.newContext()).newPage();
@@ -31,21 +34,21 @@ test('heads measured without the server, of a release that another took the plac
   };
   await open(page.url().replace(/check$/, 'lay-out'));
   const save = lead.waitForResponse((answer) => answer.request().method() === 'PUT');
-  await lead.getByRole('textbox', { name: 'Edge distance' }).fill('0.41');
+  await lead.getByTestId('asked-edgeIn').fill('0.41');
   expect((await save).ok()).toBe(true);
   await open(page.url());
-  await lead.getByRole('button', { name: /^Release it/ }).click();
-  await expect(lead.getByText('Release 2, seen')).toBeVisible();
+  await lead.getByTestId('release').click();
+  await expect(lead.getByTestId('release-now')).toHaveAttribute('data-release', '2');
   await lead.context().close();
 
   await page.clock.fastForward(40_000);
   await page.context().setOffline(false);
-  const not = page.getByRole('status').filter({ hasText: 'could not be taken' });
+  const not = page.getByRole('status').filter({ hasText: WAITING.loggedOnThisDeviceCould });
   await expect(not).toContainText('2 entries', { timeout: 40_000 });
   await page.reload();
   await not.getByRole('link', { name: 'Look at them' }).click();
   const rows = page
-    .getByRole('list', { name: 'Entries that are not stored' })
+    .getByRole('list', { name: WAITING.entriesThatAreNotStored })
     .getByRole('listitem');
   await expect(rows).toHaveCount(2);
   await expect(rows.first()).toContainText('Head 1: 0.1905 in wide, 0.0612 in high');
@@ -54,17 +57,17 @@ test('heads measured without the server, of a release that another took the plac
   await expect(rows.first().getByRole('link', { name: /A joint of its own/ })).toBeVisible();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Take all of it out as a file' }).click()
+    page.getByRole('button', { name: WAITING.takeAllOfItOut }).click()
   ]);
   const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as {
     move: { heightIn: number };
   }[];
   expect(file.map(({ move }) => move.heightIn)).toEqual([0.0612, 0.0623]);
   for (let left = 2; left > 0; left--) {
-    await rows.first().getByRole('button', { name: 'Let go of it' }).click();
-    await rows.first().getByRole('button', { name: 'Yes, it is gone then' }).click();
+    await rows.first().getByRole('button', { name: WAITING.letGoOfIt }).click();
+    await rows.first().getByRole('button', { name: WAITING.yesItIsGoneThen }).click();
     await expect(rows).toHaveCount(left - 1);
   }
-  await expect(page.getByText('all that was logged on this device is stored')).toBeVisible();
+  await expect(page.getByText(WAITING.nothingAllThatWasLogged)).toBeVisible();
   await expect(not).toHaveCount(0);
 });

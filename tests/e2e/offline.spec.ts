@@ -3,6 +3,9 @@ import { z } from 'zod';
 import { openDatabase } from '../../src/lib/server/db/connect.ts';
 import { rowsOf } from '../../src/lib/server/db/work.ts';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
+import { WAITING } from '../../src/lib/words/pages/waiting.ts';
+import { HOME } from '../../src/lib/words/pages/home.ts';
+import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { firstPress, expect, openOwn, receive, test } from './app.ts';
 
 test.use({ serviceWorkers: 'allow' });
@@ -40,7 +43,7 @@ test('a joint opened before works for hours without the server: pages open, what
   await app.stop();
   await page.reload();
   await awake(page);
-  const reach = page.getByRole('status').filter({ hasText: 'No server since' });
+  const reach = page.getByRole('status').filter({ hasText: WAITING.noServerSince });
   await expect(reach).toBeVisible();
   const card = page.getByTestId('tap-card');
   const before = Number(/driven (\d+) of/.exec((await card.textContent()) ?? '')?.[1] ?? '0');
@@ -55,7 +58,7 @@ test('a joint opened before works for hours without the server: pages open, what
   // hours later, on another page, loaded anew: all of it is still there, and said
   await page.goto(app.url);
   await awake(page);
-  await expect(page.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible();
+  await expect(page.getByRole('heading', { name: HOME.bench, exact: true })).toBeVisible();
   // three rivets, and what was said of the steps
   await expect(reach).toContainText('4 entries wait in this browser');
   await page.goto(`${base}/drive`);
@@ -75,7 +78,7 @@ test('a joint opened before works for hours without the server: pages open, what
   await app.start();
   // no page of the joint is open: they go all the same
   await expect(page.getByText('The server is back')).toBeVisible({ timeout: 30_000 });
-  await page.getByRole('button', { name: 'Load it anew' }).click();
+  await page.getByRole('button', { name: WAITING.loadItAnew }).click();
   await page.goto(`${base}/drive`);
   await awake(page);
   await expect(card).toContainText(`driven ${before + 3} of`);
@@ -99,12 +102,12 @@ test('the clock of a cold batch runs on in a page that is kept here', async ({ p
   test.setTimeout(240_000);
   await openOwn(page, app, { ...BOTTOM_LAP, alloy: 'DD' }, 'drive');
   const drive = page.url();
-  await page.getByRole('button', { name: 'Release it and start driving' }).click();
+  await page.getByRole('button', { name: DRIVE.releaseItAndStartDriving }).click();
   const part = (await page.getByTestId('tap-card').locator('.part').textContent()) ?? '';
   await receive(page, app, [part, 'OF-3', '20']);
   await page.goto(drive);
-  await page.getByLabel('Out of the cold, lot OF-3').fill('6');
-  await page.getByLabel('Out of the cold, lot OF-3').press('Enter');
+  await page.getByTestId('out-of-cold-OF-3').fill('6');
+  await page.getByTestId('out-of-cold-OF-3').press('Enter');
   const clocks = page.getByTestId('cold-clocks');
   await expect(clocks).toContainText('6 of 6');
   await page.reload();
@@ -119,7 +122,7 @@ test('the clock of a cold batch runs on in a page that is kept here', async ({ p
   await page.clock.setFixedTime(Date.now() + 23 * 60_000);
   await page.reload();
   await awake(page);
-  await expect(page.getByRole('status').filter({ hasText: 'No server since' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: WAITING.noServerSince })).toBeVisible();
   await expect(clocks).toContainText('expired');
   await firstPress(page, () => page.keyboard.press('Space'));
   await expect(page.getByText('its rivets are hard by now')).toBeVisible();
@@ -127,7 +130,7 @@ test('the clock of a cold batch runs on in a page that is kept here', async ({ p
   // none is left out for whoever drives next
   await page.reload();
   await awake(page);
-  await page.getByLabel('Left over of lot OF-3').fill('6');
-  await page.getByLabel('Left over of lot OF-3').press('Enter');
+  await page.getByTestId('left-over-OF-3').fill('6');
+  await page.getByTestId('left-over-OF-3').press('Enter');
   await expect(clocks.getByText('OF-3')).toHaveCount(0);
 });

@@ -1,29 +1,33 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { RECORDS } from '../../src/lib/words/pages/records.ts';
+import { KIT } from '../../src/lib/words/pages/kit.ts';
+import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { firstPress, expect, openDemo, test } from './app.ts';
 
 test('a bad head is found in the records, and its hole tells its story', async ({ page, app }) => {
   await page.goto(`${app.url}/records`);
-  await page.getByLabel('Lot', { exact: true }).fill('K-2207');
-  await page.getByRole('combobox', { name: 'Found' }).selectOption('over-driven');
-  await page.getByRole('button', { name: 'Find' }).click();
+  await page.getByLabel(COMMON.lot, { exact: true }).fill('K-2207');
+  await page.getByRole('combobox', { name: COMMON.found }).selectOption('over-driven');
+  await page.getByRole('button', { name: COMMON.find }).click();
   await expect(page.getByTestId('counted')).toHaveText('1 rivet');
-  const row = page.getByRole('table', { name: 'Rivets on record' }).locator('tbody tr');
+  const row = page.getByRole('table', { name: RECORDS.rivetsOnRecord }).locator('tbody tr');
   await expect(row).toHaveCount(1);
   await expect(row).toContainText('Tip float, closing strip');
-  await expect(row).toContainText('taken out since');
-  await expect(row).toContainText('drill out');
+  await expect(row).toContainText(RECORDS.takenOutSince);
+  await expect(row).toContainText(KIT.drillOut);
   // what was asked still stands in the fields
-  await expect(page.getByLabel('Lot', { exact: true })).toHaveValue('K-2207');
+  await expect(page.getByLabel(COMMON.lot, { exact: true })).toHaveValue('K-2207');
 
   await row.getByRole('link', { name: /Tip float/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(
     'of Tip float, closing strip'
   );
-  const rivets = page.getByRole('table', { name: 'Rivets of this hole' }).locator('tbody tr');
+  const rivets = page.getByRole('table', { name: RECORDS.rivetsOfThisHole }).locator('tbody tr');
   await expect(rivets).toHaveCount(2);
   await expect(rivets.first()).toContainText('K-2207');
-  await expect(rivets.last()).toContainText('it is in');
+  await expect(rivets.last()).toContainText(RECORDS.itIsIn);
   await expect(page.getByTestId('history').locator('li')).toHaveCount(6);
   await expect(page.getByTestId('history')).toContainText('taken out (a size under the shank');
 });
@@ -33,8 +37,8 @@ test('what is asked goes from view to view, sorts, and leaves as a table', async
   app
 }) => {
   await page.goto(`${app.url}/records?joint=tip+float`);
-  await page.getByRole('link', { name: 'Diameter' }).click();
-  const table = page.getByRole('table', { name: 'Rivets on record' });
+  await page.getByRole('link', { name: COMMON.diameter }).click();
+  const table = page.getByRole('table', { name: RECORDS.rivetsOnRecord });
   await expect(table.getByRole('columnheader', { name: /Diameter/ })).toHaveAttribute(
     'aria-sort',
     'descending'
@@ -47,7 +51,7 @@ test('what is asked goes from view to view, sorts, and leaves as a table', async
   expect(widest).toEqual([...widest].sort((a, b) => b - a));
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'As a table (CSV)' }).click()
+    page.getByRole('link', { name: COMMON.asATableCSV }).click()
   ]);
   const { data } = Papa.parse<Record<string, string>>(
     readFileSync(await download.path(), 'utf8').trim(),
@@ -57,22 +61,22 @@ test('what is asked goes from view to view, sorts, and leaves as a table', async
     widest.map((value) => value.toFixed(2))
   );
 
-  await page.getByRole('link', { name: 'Releases' }).click();
-  const releases = page.getByRole('table', { name: 'Releases' }).locator('tbody tr');
+  await page.getByRole('link', { name: RECORDS.releases }).click();
+  const releases = page.getByRole('table', { name: RECORDS.releases }).locator('tbody tr');
   await expect(releases).toHaveCount(1);
   await expect(releases).toContainText('Tip float, closing strip');
 
-  await page.getByRole('link', { name: 'Findings by week' }).click();
-  await expect(page.getByRole('heading', { level: 2 })).toContainText('Anything but good');
+  await page.getByRole('link', { name: RECORDS.findingsByWeek }).click();
+  await expect(page.getByRole('heading', { level: 2 })).toContainText(RECORDS.anythingButGood);
   // by person is for whoever leads the shop
-  await expect(page.getByRole('link', { name: 'By who drove' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: RECORDS.byWhoDrove })).toHaveCount(0);
   await page.goto(`${app.url}/records/trend?by=person`);
   await expect(page.getByRole('img', { name: /^All heads/ })).toBeVisible();
 
   await page.goto(`${app.url}/records?finding=shiny&lot=K-2207`);
   await expect(page.getByText('a finding is chosen from the list')).toBeVisible();
   await page.goto(`${app.url}/records?lot=nobody`);
-  await expect(page.getByText('No rivet on record is like that')).toBeVisible();
+  await expect(page.getByText(RECORDS.noRivetOnRecordIs)).toBeVisible();
   const missing = await page.request.get(`${app.url}/records/${crypto.randomUUID()}/1`);
   expect(missing.status()).toBe(404);
 });
@@ -80,17 +84,12 @@ test('what is asked goes from view to view, sorts, and leaves as a table', async
 test('the lot is told while driving and stands beside each rivet', async ({ page, app }) => {
   await openDemo(page, app, /Bottom skin lap, bay 9/, 'drive');
   const lot = page.getByTestId('run-lot');
-  await expect(lot).toContainText('Lot not told');
-  await lot.getByRole('button', { name: 'Tell it' }).click();
-  await lot.getByLabel('Lot, as on the bag').fill('Z-901');
-  await lot.getByRole('button', { name: 'From this lot on' }).click();
+  await expect(lot).toContainText(DRIVE.lotNotTold);
+  await lot.getByRole('button', { name: DRIVE.tellIt }).click();
+  await lot.getByLabel(DRIVE.lotAsOnTheBag).fill('Z-901');
+  await lot.getByRole('button', { name: DRIVE.fromThisLotOn }).click();
   await expect(lot).toContainText('✓ Lot Z-901');
-  await firstPress(page, () =>
-    page
-      .getByRole('button', { name: /^Driven/ })
-      .first()
-      .click()
-  );
+  await firstPress(page, () => page.getByTestId('driven').first().click());
   await expect
     .poll(async () => {
       const reply = await page.request.get(`${app.url}/api/records.csv?lot=Z-901`);

@@ -1,16 +1,21 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { firstPress, expect, goTo, makeJoint, saved, signIn, test, toStation } from './app.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { SIZE } from '../../src/lib/words/pages/size.ts';
+import { DRIVE } from '../../src/lib/words/pages/drive.ts';
+import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { BENCH } from '../../src/lib/words/pages/bench.ts';
 import type { Page } from '@playwright/test';
 
 const hole = (page: Page, number: number) =>
   page.locator(`[data-testid="hole-map"] [data-hole="${number}"]`);
 
 async function measure(page: Page, diameter: string, height: string): Promise<void> {
-  await page.getByRole('textbox', { name: 'Diameter' }).fill(diameter);
-  await page.getByRole('textbox', { name: 'Diameter' }).press('Enter');
-  await page.getByRole('textbox', { name: 'Height' }).fill(height);
-  await page.getByRole('textbox', { name: 'Height' }).press('c');
+  await page.getByRole('textbox', { name: COMMON.diameter }).fill(diameter);
+  await page.getByRole('textbox', { name: COMMON.diameter }).press('Enter');
+  await page.getByRole('textbox', { name: COMMON.height }).fill(height);
+  await page.getByRole('textbox', { name: COMMON.height }).press('c');
 }
 
 test('from bare sheets to a signed record, with one rivet replaced and one question answered', async ({
@@ -22,21 +27,21 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
 
   await test.step('Benn lays out a lap of 0.045 and 0.040, 6 in wide, at 2 an inch by its own data', async () => {
     await makeJoint(page, app, 'Bilge strake lap', ['0.045', '0.040', '6']);
-    await page.getByLabel('Rivets per inch from approved data').fill('2');
-    await page.getByLabel('Whose figure, and where it stands').fill('sheet QR-31, note 2');
+    await page.getByLabel(SIZE.rivetsPerInchFromApproved).fill('2');
+    await page.getByLabel(SIZE.whoseFigureAndWhereIt).fill('sheet QR-31, note 2');
     await toStation(page, 2);
-    await page.getByRole('textbox', { name: 'Edge distance' }).fill('0.4');
+    await page.getByTestId('asked-edgeIn').fill('0.4');
     await saved(page);
   });
 
   const rivets = 12;
   await test.step('may not release it, being a trainee; Ilse does', async () => {
     await toStation(page, 5);
-    await page.getByRole('button', { name: 'Release it and start driving' }).click();
+    await page.getByRole('button', { name: DRIVE.releaseItAndStartDriving }).click();
     await expect(page.getByText('To release a joint is not for a trainee')).toBeVisible();
     await signIn(page, app);
     await goTo(page, app, 'drive');
-    await page.getByRole('button', { name: 'Release it and start driving' }).click();
+    await page.getByRole('button', { name: DRIVE.releaseItAndStartDriving }).click();
     await expect(page.getByTestId('next-rivet')).toBeVisible();
   });
 
@@ -68,17 +73,17 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     await expect(page.getByTestId('take-out')).toContainText('Never a drill over #30');
     await page.getByRole('button', { name: `Rivet ${bad} is out` }).click();
     await expect(hole(page, bad)).toHaveAttribute('data-verdict', 'out');
-    await page.getByLabel('Widest').fill('0.137');
+    await page.getByLabel(CHECK.widest).fill('0.137');
     await expect(page.getByTestId('decision')).toHaveAttribute('data-decision', 'next-size');
     await expect(page.getByTestId('decision')).toContainText('MS20470AD5-5,');
     // read across the burr: wider than the next size's drill
-    await page.getByLabel('Widest').fill('0.164');
-    await page.getByRole('button', { name: 'Log it, and refer' }).click();
+    await page.getByLabel(CHECK.widest).fill('0.164');
+    await page.getByRole('button', { name: CHECK.logItAndRefer }).click();
     await expect(page.getByTestId('hole-readings').getByRole('listitem')).toHaveCount(1);
     // a second, narrower reading changes nothing
-    await page.getByLabel('Widest').fill('0.131');
+    await page.getByLabel(CHECK.widest).fill('0.131');
     await expect(page.getByTestId('decision')).toHaveAttribute('data-decision', 'refer');
-    await page.getByRole('button', { name: 'Log it, and refer' }).click();
+    await page.getByRole('button', { name: CHECK.logItAndRefer }).click();
     await expect(page.getByTestId('hole-readings').getByRole('listitem')).toHaveCount(2);
     await goTo(page, app, 'drive');
     await expect(page.getByTestId('held-back')).toContainText(`Hole ${bad}`);
@@ -86,9 +91,9 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     await goTo(page, app, 'check');
     await hole(page, bad).click();
     const wide = page.getByTestId('hole-readings').getByRole('listitem').first();
-    await wide.getByRole('button', { name: 'Void…' }).click();
-    await wide.getByLabel('Why it is false').fill('read across the burr');
-    await wide.getByRole('button', { name: 'Void this reading' }).click();
+    await wide.getByRole('button', { name: CHECK.void }).click();
+    await wide.getByLabel(CHECK.whyItIsFalse).fill('read across the burr');
+    await wide.getByRole('button', { name: CHECK.voidThisReading }).click();
     const ready = page.getByTestId('ready-hole');
     await expect(ready).toContainText('MS20470AD4');
     // nothing is done there until it is ticked
@@ -115,7 +120,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     await signIn(page, app, 'Benn Achterby');
     await goTo(page, app, 'drive');
     await page.keyboard.press('Space');
-    await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(
+    await expect(page.getByRole('navigation', { name: BENCH.stations })).toContainText(
       `driven ${rivets} of ${rivets}`
     );
   });
@@ -135,23 +140,21 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
 
   await test.step('she sees a ring mark after all, and puts the question', async () => {
     await hole(page, 1).click();
-    await page.getByText('By eye', { exact: true }).click();
-    await page.getByRole('button', { name: 'ring mark', exact: true }).click();
-    await page.getByRole('button', { name: 'Record head 1' }).click();
+    await page.getByText(CHECK.byEye, { exact: true }).click();
+    await page.getByTestId('seen-ring-mark').click();
+    await page.getByTestId('record').click();
     await expect(hole(page, 1)).toHaveAttribute('data-verdict', 'refer');
     await hole(page, 1).click();
     await page
-      .getByLabel('The question, with what was found')
+      .getByLabel(CHECK.theQuestionWithWhatWas)
       .fill('Ring mark, not felt with a nail. Dress?');
-    await page.getByRole('button', { name: 'Put the question' }).click();
-    await expect(page.getByTestId('referral')).toContainText(
-      'nothing is signed before it is answered'
-    );
-    await page.getByLabel('What was answered').fill('Polish along the grain; it stays.');
-    await page.getByLabel('By whom').fill('engineer on call');
-    await page.getByLabel('On what authority').fill('shop repair sheet QR-31, note 3');
-    await page.getByLabel('What becomes of it').selectOption('leave');
-    await page.getByRole('button', { name: 'Log the answer' }).click();
+    await page.getByRole('button', { name: CHECK.putTheQuestion }).click();
+    await expect(page.getByTestId('referral')).toContainText(CHECK.referredOpenNothingIsSigned);
+    await page.getByLabel(CHECK.whatWasAnswered).fill('Polish along the grain; it stays.');
+    await page.getByLabel(CHECK.byWhom).fill('engineer on call');
+    await page.getByLabel(CHECK.onWhatAuthority).fill('shop repair sheet QR-31, note 3');
+    await page.getByLabel(CHECK.whatBecomesOfIt).selectOption('leave');
+    await page.getByRole('button', { name: CHECK.logTheAnswer }).click();
     await expect(hole(page, 1)).toHaveAttribute('data-verdict', 'left');
   });
 
@@ -161,19 +164,19 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     await expect(
       page.getByText('Benn Achterby drove rivets of it: somebody else signs.')
     ).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Sign as Benn Achterby' })).toBeDisabled();
+    await expect(page.getByTestId('sign')).toBeDisabled();
   });
 
   await test.step('Tomas reads what he has to know, ticks it, and signs', async () => {
     await signIn(page, app, 'Tomas Ekbrand');
     await goTo(page, app, 'sign');
     await expect(page.getByTestId('must')).toHaveCount(0);
-    await page.getByLabel('What entitles you').fill('inspector, stamp 7');
-    await expect(page.getByRole('button', { name: 'Sign as Tomas Ekbrand' })).toBeDisabled();
+    await page.getByTestId('entitled').fill('inspector, stamp 7');
+    await expect(page.getByTestId('sign')).toBeDisabled();
     for (const told of await page.getByTestId('told').all()) await told.click();
-    await page.getByRole('button', { name: 'Sign as Tomas Ekbrand' }).click();
+    await page.getByTestId('sign').click();
     await expect(page.getByTestId('signed')).toContainText('Signed by Tomas Ekbrand');
-    await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText(
+    await expect(page.getByRole('navigation', { name: BENCH.stations })).toContainText(
       'signed by Tomas Ekbrand'
     );
   });
@@ -208,7 +211,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
   await test.step('and nothing is added to it', async () => {
     await toStation(page, 6);
     await hole(page, 2).click();
-    await page.getByText('Figures', { exact: true }).click();
+    await page.getByText(CHECK.figures, { exact: true }).click();
     await measure(page, '0.188', '0.062');
     await expect(page.getByText(/was signed/).first()).toBeVisible();
   });

@@ -1,3 +1,6 @@
+import { PEOPLE } from '../../src/lib/words/pages/people.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { HOME } from '../../src/lib/words/pages/home.ts';
 import { expect, signIn, test } from './app.ts';
 
 test.use({ person: null });
@@ -17,44 +20,44 @@ test('a lead enters a mechanic, who comes in by a code, a password and a PIN; an
   let code = '';
   await test.step('Runa enters Maro, and trusts the bench', async () => {
     await page.goto(`${app.url}/who`);
-    await page.getByRole('link', { name: 'People and benches' }).click();
-    await page.getByLabel('Name', { exact: true }).fill('Maro Lind');
-    await page.getByLabel('Login').fill('maro');
-    await page.getByRole('button', { name: 'Enter, and give a code' }).click();
+    await page.getByRole('link', { name: PEOPLE.peopleAndBenches }).click();
+    await page.getByLabel(PEOPLE.name, { exact: true }).fill('Maro Lind');
+    await page.getByLabel(PEOPLE.login).fill('maro');
+    await page.getByRole('button', { name: PEOPLE.enterAndGiveACode }).click();
     code = (await page.getByTestId('code').textContent()) ?? '';
     expect(code).toMatch(/^([A-Z2-9]{4}-){2}[A-Z2-9]{4}$/);
     await expect(page.getByText('A code for Maro Lind')).toBeVisible();
-    await expect(page.getByLabel('Login')).toHaveValue('');
+    await expect(page.getByLabel(PEOPLE.login)).toHaveValue('');
     // the only lead stays one, and is shown as one
-    const role = page.getByLabel('Role of Runa Halvik');
+    const role = page.getByTestId('role-of Runa Halvik');
     await role.selectOption('mechanic');
     await expect(page.getByText('make somebody else one first')).toBeVisible();
     await expect(role).toHaveValue('lead');
     // another of that login is refused, and what was typed stays
-    await page.getByLabel('Name', { exact: true }).fill('Maro L.');
-    await page.getByLabel('Login').fill('MARO');
-    await page.getByRole('button', { name: 'Enter, and give a code' }).click();
+    await page.getByLabel(PEOPLE.name, { exact: true }).fill('Maro L.');
+    await page.getByLabel(PEOPLE.login).fill('MARO');
+    await page.getByRole('button', { name: PEOPLE.enterAndGiveACode }).click();
     await expect(page.getByText('somebody has that name or login already')).toBeVisible();
-    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Maro L.');
-    await page.getByLabel('Name of this device').fill('bench by the slip');
-    await page.getByRole('button', { name: 'Trust this device' }).click();
+    await expect(page.getByLabel(PEOPLE.name, { exact: true })).toHaveValue('Maro L.');
+    await page.getByLabel(PEOPLE.nameOfThisDevice).fill('bench by the slip');
+    await page.getByRole('button', { name: PEOPLE.trustThisDevice }).click();
     await expect(page.getByText('bench by the slip, this one')).toBeVisible();
   });
 
   await test.step('Maro comes in by the code, and keeps a PIN', async () => {
     await page.goto(`${app.url}/who/code`);
-    await page.getByLabel('Login').fill('maro');
-    await page.getByLabel('Code').fill(code);
-    await page.getByLabel('Password').fill('short');
-    await page.getByRole('button', { name: 'Keep the password and come in' }).click();
+    await page.getByLabel(PEOPLE.login).fill('maro');
+    await page.getByLabel(PEOPLE.code).fill(code);
+    await page.getByLabel(PEOPLE.password).fill('short');
+    await page.getByRole('button', { name: PEOPLE.keepThePasswordAndCome }).click();
     await expect(page.getByText('a password has at least 12 characters')).toBeVisible();
-    await page.getByLabel('Password').fill('wet rope, dry hands');
-    await page.getByRole('button', { name: 'Keep the password and come in' }).click();
+    await page.getByLabel(PEOPLE.password).fill('wet rope, dry hands');
+    await page.getByRole('button', { name: PEOPLE.keepThePasswordAndCome }).click();
     await expect(page).toHaveURL(`${app.url}/`);
     await page.goto(`${app.url}/account`);
-    await page.getByLabel('Your password').fill('wet rope, dry hands');
-    await page.getByLabel('PIN', { exact: true }).fill('271828');
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByLabel(PEOPLE.yourPassword).fill('wet rope, dry hands');
+    await page.getByLabel(PEOPLE.pIN, { exact: true }).fill('271828');
+    await page.getByRole('button', { name: COMMON.keepIt }).click();
     await expect(page.getByText('The PIN is kept.')).toBeVisible();
     // what a lead may, a mechanic may not
     const people = await page.request.get(`${app.url}/people`);
@@ -66,24 +69,24 @@ test('a lead enters a mechanic, who comes in by a code, a password and a PIN; an
     await signIn(page, app);
     await page.goto(`${app.url}/who`);
     await page.getByText('Maro Lind', { exact: true }).last().click();
-    await page.getByRole('textbox', { name: 'PIN' }).fill('000000');
-    await page.getByRole('button', { name: 'Come in' }).click();
+    await page.getByRole('textbox', { name: PEOPLE.pIN }).fill('000000');
+    await page.getByRole('button', { name: PEOPLE.comeIn }).click();
     await expect(page.getByText('that is not the PIN')).toBeVisible();
-    await page.getByRole('textbox', { name: 'PIN' }).fill('271828');
-    await page.getByRole('button', { name: 'Come in' }).click();
-    await expect(page.getByRole('navigation', { name: 'Main' })).toContainText('Maro');
+    await page.getByRole('textbox', { name: PEOPLE.pIN }).fill('271828');
+    await page.getByRole('button', { name: PEOPLE.comeIn }).click();
+    await expect(page.getByRole('navigation', { name: HOME.main })).toContainText('Maro');
   });
 
   await test.step('elsewhere there is no PIN; and out everywhere is out here too', async () => {
     const other = await (await browser.newContext()).newPage();
     await other.goto(`${app.url}/who`);
-    await expect(other.getByText('By PIN')).toHaveCount(0);
-    await other.getByLabel('Login').fill('maro');
-    await other.getByRole('textbox', { name: 'Password' }).fill('wet rope, dry hands');
-    await other.getByRole('button', { name: 'Sign in' }).click();
+    await expect(other.getByText(PEOPLE.byPIN)).toHaveCount(0);
+    await other.getByLabel(PEOPLE.login).fill('maro');
+    await other.getByRole('textbox', { name: PEOPLE.password }).fill('wet rope, dry hands');
+    await other.getByRole('button', { name: PEOPLE.signIn }).click();
     await expect(other).toHaveURL(`${app.url}/`);
     await other.goto(`${app.url}/account`);
-    await other.getByRole('button', { name: 'Sign out everywhere' }).click();
+    await other.getByRole('button', { name: PEOPLE.signOutEverywhere }).click();
     await expect(other).toHaveURL(/\/who$/);
     await page.goto(`${app.url}/stock`);
     await expect(page).toHaveURL(/\/who/);

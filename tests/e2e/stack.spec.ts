@@ -1,6 +1,9 @@
 import type { Page } from '@playwright/test';
 import { BOTTOM_LAP, FIN_STRIP, FLUSH_LAP } from '../../scripts/demo-data.ts';
 import { newSheet } from '../../src/core/joint/sheets.ts';
+import { STACK } from '../../src/lib/words/pages/stack.ts';
+import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { expect, figure, openOwn, saved, test, toStation } from './app.ts';
 
 const box = async (page: Page, selector: string) => {
@@ -19,18 +22,18 @@ test('the rivet is driven to the band of heights, to scale all the way', async (
   const band = await box(page, '[data-part="band"]');
   // 0.51 to 0.65 D of 1/8
   expect((band.height - 1) / pxPerIn).toBeCloseTo(0.0813 - 0.0642, 2);
-  await expect(page.getByText('inside the limits: stop here')).toBeVisible();
+  await expect(page.getByText(STACK.insideTheLimitsStopHere)).toBeVisible();
 
-  await page.getByRole('button', { name: 'Inserted' }).click();
-  await expect(page.getByText('the shank still fills the hole')).toBeVisible();
+  await page.getByRole('button', { name: STACK.inserted }).click();
+  await expect(page.getByText(STACK.theShankStillFillsThe)).toBeVisible();
   expect(((await box(page, '[data-part="shop-head"]')).height - 1.8) / pxPerIn).toBeCloseTo(
     0.20125,
     2
   );
-  await page.getByRole('slider', { name: 'How far it is driven' }).press('End');
+  await page.getByRole('slider', { name: STACK.howFarItIsDriven }).press('End');
   await expect(page.getByText(/^over-driven: it had to stop at 0.0642/)).toBeVisible();
-  await page.getByRole('button', { name: 'Good head' }).click();
-  await expect(page.getByText('inside the limits: stop here')).toBeVisible();
+  await page.getByRole('button', { name: STACK.goodHead }).click();
+  await expect(page.getByText(STACK.insideTheLimitsStopHere)).toBeVisible();
 });
 
 test('lengths beside the chosen one say what they risk, with what is in stock', async ({
@@ -45,7 +48,7 @@ test('lengths beside the chosen one say what they risk, with what is in stock', 
   await expect(lengths.locator('[data-length="5.5"]')).toContainText('2.11 D');
   await expect(figure(page, 'Part number')).toHaveText('MS20470AD4-4.5');
 
-  await page.getByRole('button', { name: 'Bill of rivets' }).click();
+  await page.getByRole('button', { name: STACK.billOfRivets }).click();
   await expect(page.locator('tr[data-part="MS20470AD4-4.5"]')).toContainText('50');
   await expect(page.locator('tr[data-part="MS20470AD4-4.5"]')).toContainText('55');
 });
@@ -67,7 +70,7 @@ test('a measured rivet tells what is really in the grip, and is kept', async ({ 
   await page.reload();
   await expect(field).toHaveValue('0.188');
   await field.fill('0.2');
-  await expect(page.getByTestId('measured')).toContainText('as the stack says');
+  await expect(page.getByTestId('measured')).toContainText(STACK.asTheStackSays);
 });
 
 test('layers end along the joint: runs of one rivet, marked on plan and tape', async ({
@@ -75,7 +78,7 @@ test('layers end along the joint: runs of one rivet, marked on plan and tape', a
   app
 }) => {
   await openOwn(page, app, FIN_STRIP, 'stack');
-  await page.getByText('Layers', { exact: true }).click();
+  await page.getByText(STACK.layers, { exact: true }).click();
   await expect(page.getByTestId('layers').locator('[data-run]')).toHaveCount(2);
   await expect(page.getByTestId('layers').locator('[data-run="MS20426AD3-3.5"]')).toBeVisible();
   await toStation(page, 2);
@@ -92,23 +95,21 @@ test('layers end along the joint: runs of one rivet, marked on plan and tape', a
   await page.mouse.move(at.x + at.width / 2 - px / 8, at.y + at.height - 20, { steps: 6 });
   await page.mouse.up();
   await expect(
-    page
-      .getByRole('complementary', { name: 'Worksheet' })
-      .getByText('A hole is too near the end of a layer')
+    page.getByRole('complementary', { name: LAYOUT.worksheet }).getByTestId('warning-layer-end-min')
   ).toBeVisible();
   await toStation(page, 4);
   await expect(page.getByTestId('stop-bar')).toContainText('An end of doubler is');
   await expect(page.locator('[data-step]')).toHaveCount(0);
-  await page.getByRole('link', { name: 'Fix in Lay out' }).click();
+  await page.getByTestId('fix-in-lay-out').click();
   await page.keyboard.press('Control+z');
-  await expect(page.getByText('A hole is too near the end of a layer')).toHaveCount(0);
+  await expect(page.getByTestId('warning-layer-end-min')).toHaveCount(0);
 
   // the doubler over the whole length: one rivet again
   await toStation(page, 3);
   await page.getByText(/to 4 9\/32/).click();
-  await page.getByLabel('Ends at').fill('');
+  await page.getByLabel(LAYOUT.endsAt).fill('');
   await expect(figure(page, 'Part number')).toHaveText('MS20426AD3-3.5');
-  await page.getByText('Layers', { exact: true }).click();
+  await page.getByText(STACK.layers, { exact: true }).click();
   await expect(page.getByTestId('layers').locator('[data-run]')).toHaveCount(1);
 });
 
@@ -119,17 +120,17 @@ test('sheets change places by keys and by dragging, one step of undo', async ({ 
     { ...BOTTOM_LAP, sheets: [newSheet('skin', '0.040'), newSheet('strip', '0.032')] },
     'stack'
   );
-  const name = (index: number) => page.getByLabel(`Name of sheet ${index}`);
+  const name = (index: number) => page.getByTestId(`sheet-name-${index}`);
   await expect(name(1)).toHaveValue('skin');
-  await page.getByLabel(/^Move skin, sheet 1/).focus();
+  await page.getByTestId('move-sheet-1').focus();
   await page.keyboard.press('Alt+ArrowDown');
   await expect(name(1)).toHaveValue('strip');
-  await expect(page.getByLabel('Thickness of sheet 1')).toHaveValue('0.032');
+  await expect(page.getByTestId('thickness-1')).toHaveValue('0.032');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(name(1)).toHaveValue('skin');
 
   await name(2).scrollIntoViewIfNeeded();
-  const handle = await page.getByLabel(/^Move skin, sheet 1/).boundingBox();
+  const handle = await page.getByTestId('move-sheet-1').boundingBox();
   const under = await name(2).boundingBox();
   if (!handle || !under) throw new Error('nothing to drag');
   const x = handle.x + 8;
@@ -165,7 +166,7 @@ test('the flush rule is walked with its numbers, both angle schools beside it', 
   app
 }) => {
   await openOwn(page, app, FLUSH_LAP, 'stack');
-  await page.getByText('Flush rule', { exact: true }).click();
+  await page.getByText(STACK.flushRule, { exact: true }).click();
   const rule = page.getByTestId('flush-rule');
   await expect(rule).toContainText('head 0.055 ≤ 0.071 + 0.002');
   // 0.054 deep for a head 0.001 high
@@ -173,11 +174,11 @@ test('the flush rule is walked with its numbers, both angle schools beside it', 
   await expect(rule).toContainText(
     'flushness +0.001 in (0 to +0.002 in), never deeper than 0.055 in'
   );
-  await expect(page.getByText('Countersink is marginal')).toBeVisible();
+  await expect(page.getByTestId('warning-marginal-countersink')).toBeVisible();
 
   // a thin skin over the 0.050 doubler: dimple, and a deeper cut beneath
-  await page.getByLabel('Thickness of sheet 1').fill('0.025');
-  await page.getByLabel('Thickness of sheet 2').fill('0.071');
+  await page.getByTestId('thickness-1').fill('0.025');
+  await page.getByTestId('thickness-2').fill('0.071');
   await expect(rule).toContainText('dimple the top, countersink beneath');
   await expect(rule).toContainText('punch 100°, die 110°');
   await expect(rule).toContainText('punch 100°, die 100°');
@@ -185,11 +186,11 @@ test('the flush rule is walked with its numbers, both angle schools beside it', 
   await expect(rule).toContainText('deep to start with');
   // 0.3054 × 0.025 = 0.0076, in whole clicks that do not pass it
   await expect(rule).toContainText('0.00764 in = 7 clicks deeper than flush');
-  await page.getByText('Material, film').first().click();
-  await page.getByLabel('Material', { exact: true }).first().selectOption('7075-T6 clad');
-  await expect(page.getByText('Dimple hot', { exact: true })).toBeVisible();
-  await page.getByLabel('film is on').first().check();
-  await expect(page.getByText('Film is still on wing skin')).toBeVisible();
+  await page.getByText(LAYOUT.materialFilm).first().click();
+  await page.getByLabel(COMMON.material, { exact: true }).first().selectOption('7075-T6 clad');
+  await expect(page.getByTestId('warning-dimple-hot')).toBeVisible();
+  await page.getByLabel(LAYOUT.filmIsOn).first().check();
+  await expect(page.getByTestId('warning-film-on')).toBeVisible();
 });
 
 test('a substitute says what changes and who must agree, and one tap plans it', async ({
@@ -197,14 +198,14 @@ test('a substitute says what changes and who must agree, and one tap plans it', 
   app
 }) => {
   await openOwn(page, app, BOTTOM_LAP, 'stack');
-  await page.getByText('Substitutes', { exact: true }).click();
+  await page.getByText(STACK.substitutes, { exact: true }).click();
   const list = page.getByTestId('substitutes');
   await expect(list).toContainText('whoever holds that data must agree');
   await expect(list).toContainText('× 1.53');
-  await list.getByLabel('In place of it').selectOption('blind');
+  await list.getByLabel(STACK.inPlaceOfIt).selectOption('blind');
   await expect(list).toContainText('by its own approved data');
-  await list.getByLabel('In place of it').selectOption('alloy-DD');
+  await list.getByLabel(STACK.inPlaceOfIt).selectOption('alloy-DD');
   await expect(list).toContainText('refrigerated');
-  await list.getByRole('button', { name: 'Plan the joint with it' }).click();
+  await list.getByRole('button', { name: STACK.planTheJointWithIt }).click();
   await expect(figure(page, 'Part number')).toHaveText('MS20470DD4-4.5');
 });

@@ -1,36 +1,41 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { STOCK } from '../../src/lib/words/pages/stock.ts';
+import { RIVETS } from '../../src/lib/words/pages/rivets.ts';
 import { expect, test } from './app.ts';
 
 test('rivets come in, go out to a job and are counted again', async ({ page, app }) => {
   await page.goto(`${app.url}/stock`);
-  await page.getByLabel('Part number', { exact: true }).fill('ms20470 ad8-99');
+  await page.getByLabel(COMMON.partNumber, { exact: true }).fill('ms20470 ad8-99');
   await expect(page.getByText('length "-99" is outside -2 to -32')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Receive into stock' })).toBeDisabled();
-  await page.getByLabel('Part number', { exact: true }).fill('ms20470 dd5-8');
-  await expect(page.getByLabel('kept cold')).toBeChecked();
-  await page.getByLabel('Lot', { exact: true }).fill('T-1');
-  await page.getByLabel('How many', { exact: true }).fill('60');
-  await page.getByRole('button', { name: 'Receive into stock' }).click();
+  await expect(page.getByRole('button', { name: STOCK.receiveIntoStock })).toBeDisabled();
+  await page.getByLabel(COMMON.partNumber, { exact: true }).fill('ms20470 dd5-8');
+  await expect(page.getByLabel(STOCK.keptCold)).toBeChecked();
+  await page.getByLabel(COMMON.lot, { exact: true }).fill('T-1');
+  await page.getByLabel(STOCK.howMany, { exact: true }).fill('60');
+  await page.getByRole('button', { name: STOCK.receiveIntoStock }).click();
   await expect(page.getByText('60 × MS20470DD5-8 received')).toBeVisible();
 
   const bin = page.locator('[data-row^="MS20470DD5-8 T-1"]');
   await expect(bin).toContainText('cold');
   await bin.click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('How many go out').fill('61');
-  await dialog.getByRole('button', { name: 'Hand out' }).click();
+  await dialog.getByLabel(STOCK.howManyGoOut).fill('61');
+  await dialog.getByRole('button', { name: STOCK.handOut }).click();
   await expect(dialog.getByText(/61 cannot go out: 60 of MS20470DD5-8/)).toBeVisible();
-  await expect(dialog.getByLabel('How many go out')).toHaveValue('61');
-  await dialog.getByLabel('How many go out').fill('25');
-  await dialog.getByLabel('For').selectOption({ label: '0318 Hull bottom, chafed skin renewed' });
-  await dialog.getByRole('button', { name: 'Hand out' }).click();
+  await expect(dialog.getByLabel(STOCK.howManyGoOut)).toHaveValue('61');
+  await dialog.getByLabel(STOCK.howManyGoOut).fill('25');
+  await dialog
+    .getByLabel(COMMON.for)
+    .selectOption({ label: '0318 Hull bottom, chafed skin renewed' });
+  await dialog.getByRole('button', { name: STOCK.handOut }).click();
   await expect(bin).toContainText('35');
 
   await bin.click();
-  await dialog.getByText('Count again').click();
-  await dialog.getByLabel('How many are there').fill('33');
-  await dialog.getByRole('button', { name: 'Set the count' }).click();
+  await dialog.getByText(STOCK.countAgain).click();
+  await dialog.getByLabel(STOCK.howManyAreThere).fill('33');
+  await dialog.getByRole('button', { name: STOCK.setTheCount }).click();
   await expect(bin).toContainText('33');
   await bin.click();
   await expect(dialog.getByText('handed out 25')).toBeVisible();
@@ -42,7 +47,7 @@ test('the stock goes out as a table and comes back in, all or none', async ({ pa
   await page.goto(`${app.url}/stock`);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'All bins as a table (CSV)' }).click()
+    page.getByRole('link', { name: STOCK.allBinsAsATable }).click()
   ]);
   const text = readFileSync(await download.path(), 'utf8');
   const { data } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: true });
@@ -72,7 +77,7 @@ test('the open jobs’ rivets are held against the bins', async ({ page, app }) 
   await expect(page.getByTestId('bill')).toContainText('MS20470AD4-4.5');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'As a table (CSV)' }).click()
+    page.getByRole('link', { name: COMMON.asATableCSV }).click()
   ]);
   const { data } = Papa.parse<Record<string, string>>(readFileSync(await download.path(), 'utf8'), {
     header: true,
@@ -87,7 +92,7 @@ test('a rivet is read from its number and found by its mark, on a phone too', as
   app
 }) => {
   await page.goto(`${app.url}/rivets`);
-  const field = page.getByLabel('Part number, as it stands');
+  const field = page.getByLabel(RIVETS.partNumberAsItStands);
   await field.fill('an426 dd5-7.5');
   await expect(page.getByTestId('decoded')).toContainText('AN426DD5-7.5');
   await expect(page.getByTestId('decoded')).toContainText('two raised dashes');
@@ -105,7 +110,7 @@ test('a rivet is read from its number and found by its mark, on a phone too', as
   await field.fill('MS20471AD4-4');
   await expect(page.getByText(/does not start with MS20470/)).toBeVisible();
 
-  await page.getByLabel('Find by mark').fill('one raised dot');
+  await page.getByLabel(RIVETS.findByMarkOneRaised).fill('one raised dot');
   await expect(page.getByTestId('marks').getByRole('listitem')).toHaveCount(1);
   await expect(page.getByTestId('marks')).toContainText('2017-T4');
   await page.setViewportSize({ width: 390, height: 780 });

@@ -1,4 +1,5 @@
 import type { StationKey } from '../../src/lib/stations/stations.ts';
+import { BENCH } from '../../src/lib/words/pages/bench.ts';
 import { expect, openDemo, test } from './app.ts';
 
 /** What somebody who hears the page meets at each station, in its order. */
@@ -56,7 +57,7 @@ for (const [station, meets] of STATIONS)
     await openDemo(page, app, /Bottom skin lap/, station);
     await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
     const main = page.locator('main');
-    await expect(main.getByRole('navigation', { name: 'Stations' })).toBeVisible();
+    await expect(main.getByRole('navigation', { name: BENCH.stations })).toBeVisible();
     for (const what of meets)
       await expect.poll(() => main.ariaSnapshot(), { message: String(what) }).toMatch(what);
     // nothing that can be pressed is without a name

@@ -8,6 +8,7 @@ import type { ColdBatchView, ColdView } from '$lib/cold-view';
 import { call } from './call';
 import { Once } from './once';
 import { recalled, remember } from './remembered';
+import { COMMON } from '$lib/words/pages/common.ts';
 import { heardNow, pageSays } from './server-clock';
 
 /** Nobody waits longer than this between two rivets; before a pace is known, this is assumed and said. */
@@ -124,8 +125,7 @@ class ColdClocks {
     const id = this.#takingOut.of(asked, () => crypto.randomUUID());
     const reply = await call(takeOutAt, {}, { id, ...asked });
     this.#takingOut.answered(reply);
-    if (!reply.reached)
-      return 'The server cannot be reached, and the clock is its: whether it runs is not known. Press again before you open the cold bin: it is taken out once.';
+    if (!reply.reached) return COMMON.theServerCannotBeReached;
     if (!reply.ok) return reply.message;
     await this.refresh();
     return '';

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { BENCH } from '$lib/words/pages/bench';
   import { onMount, untrack, type Snippet } from 'svelte';
   import { goto } from '$app/navigation';
   import { inMetal } from '$core/releases/in-metal.ts';
@@ -216,7 +217,7 @@
     <div class="name">
       <input
         class="title"
-        aria-label="Name of the joint"
+        aria-label={BENCH.nameOfTheJoint}
         value={workspace.title}
         maxlength="80"
         aria-invalid={workspace.nameMissing}

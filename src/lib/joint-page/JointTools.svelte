@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { BENCH } from '$lib/words/pages/bench';
+  import { COMMON } from '$lib/words/pages/common';
   import type { Snippet } from 'svelte';
   import Redo2 from '@lucide/svelte/icons/redo-2';
   import Undo2 from '@lucide/svelte/icons/undo-2';
@@ -51,7 +53,7 @@
       type="button"
       disabled={!workspace.canRedo}
       onclick={() => workspace.redo()}
-      aria-label="Redo"
+      aria-label={BENCH.redo}
       data-hint="Redo (Ctrl Shift Z)"><Redo2 size={18} /></button
     >
   </div>
@@ -68,7 +70,7 @@
     aria-pressed={workspace.arithmetic}
     onclick={() => (workspace.arithmetic = !workspace.arithmetic)}
     data-hint="Open every number to its arithmetic (A)"
-    ><Mark name="arithmetic" size={20} /> <span class="name">Arithmetic</span></button
+    ><Mark name="arithmetic" size={20} /> <span class="name">{COMMON.arithmetic}</span></button
   >
   <button class="act small keys" type="button" onclick={onkeys} aria-label="All keys">?</button>
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { BENCH } from '$lib/words/pages/bench';
   import Sheet from '../ui/kit/Sheet.svelte';
 
   interface Props {
@@ -8,7 +9,7 @@
   let { open, onclose }: Props = $props();
   const KEYS = [
     ['1 … 7', 'stations'],
-    ['[  ]', 'hole back, hole on'],
+    ['[  ]', BENCH.holeBackHoleOn],
     ['U', 'lengths: fractions, decimal, thou, mm'],
     ['A', 'arithmetic of every number'],
     ['Ctrl Z', 'undo'],

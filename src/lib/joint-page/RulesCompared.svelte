@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { BENCH } from '$lib/words/pages/bench';
   import { onMount } from 'svelte';
   import { compareRules } from '$core/plan/compare-rules.ts';
   import { listProfilesAt, type ProfileView } from '$lib/api/profiles.ts';
@@ -83,7 +84,7 @@
       </table>
     {/if}
     <button class="act" type="button" onclick={() => void use(profile.id)}
-      >Plan it under these rules</button
+      >{BENCH.planItUnderTheseRules}</button
     >
   </article>
 {:else}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { BENCH } from '$lib/words/pages/bench';
   import type { Choices } from '$core/joint/merge.ts';
   import type { JointDocument, Stale } from '$lib/client/autosave.svelte';
   import type { Workspace } from '$lib/client/workspace.svelte';
@@ -26,7 +27,7 @@
   const whom = $derived(theirs.savedBy ?? 'the other');
 </script>
 
-<Sheet title="Changed in another place" open={!later} onclose={() => (later = true)}>
+<Sheet title={BENCH.changedInAnotherPlace} open={!later} onclose={() => (later = true)}>
   <p>
     This joint was saved elsewhere{theirs.savedBy ? ` by ${theirs.savedBy}` : ''}. Nothing was
     overwritten, and what you typed here is kept.
@@ -103,20 +104,20 @@
         type="button"
         disabled={open.length > 0}
         onclick={() => both.together && workspace.takeBoth(theirs, both.together)}
-        >Put both together</button
+        >{BENCH.putBothTogether}</button
       >
     {/if}
     <button class="act" type="button" onclick={() => workspace.takeTheirs(theirs)}
       >Take the other version</button
     >
     <button class="act" type="button" onclick={() => workspace.keepMine(theirs)}
-      >Save mine on top of it</button
+      >{BENCH.saveMineOnTopOf}</button
     >
   </div>
 </Sheet>
 {#if later}
   <button class="act reopen" type="button" onclick={() => (later = false)}
-    >△ Changed elsewhere: decide</button
+    >{BENCH.changedElsewhereDecide}</button
   >
 {/if}
 

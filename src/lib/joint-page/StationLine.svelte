@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { BENCH } from '$lib/words/pages/bench';
   import { nextOf, type Standing } from '$lib/stations/standings';
   import { STATIONS, type StationKey } from '$lib/stations/stations.ts';
 
@@ -28,7 +29,7 @@
 </script>
 
 <div class="line">
-  <nav class="stations" bind:this={line} aria-label="Stations">
+  <nav class="stations" bind:this={line} aria-label={BENCH.stations}>
     {#each STATIONS as station, index (station.key)}
       {@const own = status[station.key]}
       <a

@@ -23,8 +23,10 @@
       {text}{#if blocks.length > 1}
         <span class="more">And {blocks.length - 1} more.</span>{/if}
     </p>
-    <a class="act main" href="/joints/{jointId}/{first.station}"
-      >Fix in {PLANNED_AT[first.station]}</a
+    <a
+      data-testid="fix-in-{first.station}"
+      class="act main"
+      href="/joints/{jointId}/{first.station}">Fix in {PLANNED_AT[first.station]}</a
     >
   </aside>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { WAITING } from '$lib/words/pages/waiting';
   import type { Clocked } from '$lib/client/outbox.svelte';
   import Notice from './kit/Notice.svelte';
 
@@ -22,13 +23,14 @@
       >The server’s time</button
     >
     <button class="act" type="button" onclick={() => outbox.settleClock('device')}
-      >This device’s time is right</button
+      >{WAITING.thisDevicesTimeIsRight}</button
     >
   </div>
 {:else if outbox.away || outbox.refusal !== ''}
   <Notice
     level="attention"
-    title="Not stored yet"
+    testid={outbox.away ? 'kept-here' : 'not-taken'}
+    title={WAITING.notStoredYet}
     text={outbox.away
       ? `The server cannot be reached: ${what} are kept here and sent again.`
       : outbox.refusal}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { WAITING } from '$lib/words/pages/waiting';
   import { onMount, untrack } from 'svelte';
   import { reach } from '$lib/client/reach.svelte';
 
@@ -40,8 +41,8 @@
 <div class:said role="status">
   {#if reach.awaySince !== null}
     <p>
-      <strong>No server since {since}.</strong> This page is as it was last loaded here. What you
-      log is kept in this browser and goes by itself once the server is back{waits
+      <strong>{WAITING.noServerSince} {since}.</strong> This page is as it was last loaded here.
+      What you log is kept in this browser and goes by itself once the server is back{waits
         ? `: ${waits}`
         : ''}.
     </p>
@@ -54,12 +55,14 @@
         : `This page was kept here at ${clock(reach.keptAt ?? '')}.`}
       It may be older than what is stored.
     </p>
-    <button class="act" type="button" onclick={() => location.reload()}>Load it anew</button>
+    <button class="act" type="button" onclick={() => location.reload()}>{WAITING.loadItAnew}</button
+    >
   {/if}
   {#if reach.aside > 0}
     <p>
       <strong>Not stored:</strong>
-      {reach.aside === 1 ? 'an entry' : `${reach.aside} entries`} logged on this device could not be taken.
+      {reach.aside === 1 ? 'an entry' : `${reach.aside} entries`}
+      {WAITING.loggedOnThisDeviceCould}
       <a href="/waiting">Look at {reach.aside === 1 ? 'it' : 'them'}</a>
     </p>
   {/if}

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { PEOPLE } from '$lib/words/pages/people';
   import Field from '$lib/ui/people/Field.svelte';
   import TypedForm from '$lib/ui/people/TypedForm.svelte';
   import Notice from '$lib/ui/kit/Notice.svelte';
@@ -17,7 +19,7 @@
 <div class="page account">
   <h1>{data.me.name}</h1>
   <p>{data.me.role}</p>
-  {#if form?.said}<Notice level="note" title="Done" text={form.said} />{/if}
+  {#if form?.said}<Notice level="note" title={COMMON.done} text={form.said} />{/if}
   <section aria-labelledby="password">
     <h2 id="password">Another password</h2>
     <TypedForm action="?/password" refused={refused('password')}>
@@ -40,25 +42,25 @@
     <TypedForm action="?/pin" refused={refused('pin')}>
       <Field
         name="password"
-        label="Your password"
+        label={PEOPLE.yourPassword}
         type="password"
         autocomplete="current-password"
       />
       <Field
         name="pin"
-        label="PIN"
+        label={PEOPLE.pIN}
         type="password"
         inputmode="numeric"
         autocomplete="off"
         hint="6 to 10 figures, no run like 123456; empty: none any more"
       />
-      <button class="act main">Keep it</button>
+      <button class="act main">{COMMON.keepIt}</button>
     </TypedForm>
   </section>
   <section aria-labelledby="out">
     <h2 id="out">Everywhere</h2>
     <form method="POST" action="?/everywhere">
-      <button class="act">Sign out everywhere</button>
+      <button class="act">{PEOPLE.signOutEverywhere}</button>
     </form>
   </section>
 </div>

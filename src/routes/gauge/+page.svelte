@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { onMount } from 'svelte';
   import { z } from 'zod';
@@ -62,7 +63,9 @@
         feature,
         text,
         problem:
-          text.trim() !== '' && !read.ok ? { said: told('no length'), instead: null } : undefined,
+          text.trim() !== '' && !read.ok
+            ? { said: told(COMMON.noLength), instead: null }
+            : undefined,
         verdict: text.trim() !== '' && read.ok ? judgeFeature(feature, read.valueIn) : null
       };
     })
@@ -85,7 +88,7 @@
 <svelte:head><title>Gauge plate · Zanjador</title></svelte:head>
 
 <div class="page gauge">
-  <h1>Gauge plate</h1>
+  <h1>{COMMON.gaugePlate}</h1>
   <p>
     A pocket gauge for driven heads: print it full size, glue it to a plate, cut to the lines,
     measure it, and only then trust it.
@@ -147,6 +150,7 @@
             <td class="typed">
               <LengthField
                 quiet
+                testid="measured-{feature.key}"
                 label="Measured: {feature.key}"
                 value={text}
                 {problem}

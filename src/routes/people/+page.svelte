@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { PEOPLE } from '$lib/words/pages/people';
   import { ROLES } from '$core/people/rights.ts';
   import Field from '$lib/ui/people/Field.svelte';
   import PersonLine from '$lib/ui/people/PersonLine.svelte';
@@ -24,7 +25,7 @@
 <svelte:head><title>People and benches · Zanjador</title></svelte:head>
 
 <div class="page people">
-  <h1>People and benches</h1>
+  <h1>{PEOPLE.peopleAndBenches}</h1>
   {#if data.backup}
     <p data-testid="backup">
       Last backup {new Date(data.backup.at).toLocaleString([], {
@@ -50,8 +51,9 @@
     <table aria-label="People">
       <thead>
         <tr>
-          <th>Name</th><th>Login</th><th>Role</th><th>Comes in by</th><th>Open sessions</th><th
-          ></th>
+          <th>{PEOPLE.name}</th><th>{PEOPLE.login}</th><th>Role</th><th>Comes in by</th><th
+            >Open sessions</th
+          ><th></th>
         </tr>
       </thead>
       <tbody>
@@ -63,10 +65,10 @@
     <section aria-labelledby="enter">
       <h2 id="enter">Enter somebody</h2>
       <TypedForm action="?/enter" refused={refused('enter')}>
-        <Field name="name" label="Name" autocomplete="off" maxlength={80} required />
+        <Field name="name" label={PEOPLE.name} autocomplete="off" maxlength={80} required />
         <Field
           name="login"
-          label="Login"
+          label={PEOPLE.login}
           autocomplete="off"
           autocapitalize="none"
           maxlength={40}
@@ -76,7 +78,7 @@
         <select class="field-box" id="role" name="role">
           {#each ROLES as role (role)}<option selected={role === 'mechanic'}>{role}</option>{/each}
         </select>
-        <button class="act main">Enter, and give a code</button>
+        <button class="act main">{PEOPLE.enterAndGiveACode}</button>
       </TypedForm>
     </section>
     <section aria-labelledby="benches">
@@ -100,11 +102,11 @@
         <TypedForm action="?/trust" refused={refused('bench')}>
           <Field
             name="name"
-            label="Name of this device"
+            label={PEOPLE.nameOfThisDevice}
             maxlength={60}
             hint="only a device that stays in the shop: whoever has a PIN takes it over"
           />
-          <button class="act">Trust this device</button>
+          <button class="act">{PEOPLE.trustThisDevice}</button>
         </TypedForm>
       {/if}
     </section>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { RECORDS } from '$lib/words/pages/records';
+  import { COMMON } from '$lib/words/pages/common';
   import { page } from '$app/state';
   import type { RivetSort } from '$lib/api/records-wish.ts';
   import FoundTable from '$lib/ui/records/FoundTable.svelte';
@@ -35,7 +37,7 @@
       {counted}{inD ? ', of those that were measured' : ''}
     </p>
     {#if data.found.rivets.length > 0}
-      <a class="act" href={table} download>As a table (CSV)</a>
+      <a class="act" href={table} download>{COMMON.asATableCSV}</a>
     {/if}
   </div>
   {#if data.wish.lot !== undefined}
@@ -46,10 +48,8 @@
   {/if}
   {#if data.found.rivets.length === 0}
     <p class="none">
-      No rivet on record is like that. Leave a field empty to ask less, or look at <a
-        class="back"
-        href="/records">everything</a
-      >. A rivet is on record once it is driven or looked at.
+      {RECORDS.noRivetOnRecordIs} <a class="back" href="/records">everything</a>. A rivet is on
+      record once it is driven or looked at.
     </p>
   {:else}
     <FoundTable
@@ -61,10 +61,10 @@
   {/if}
   <nav class="pages" aria-label="Pages">
     {#if data.found.before !== null}
-      <a class="act" href={again({ before: data.found.before })}>Back</a>
+      <a class="act" href={again({ before: data.found.before })}>{COMMON.back}</a>
     {/if}
     {#if data.found.after !== null}
-      <a class="act" href={again({ after: data.found.after })}>Next</a>
+      <a class="act" href={again({ after: data.found.after })}>{RECORDS.next}</a>
     {/if}
   </nav>
 </RecordsPage>

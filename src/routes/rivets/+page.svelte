@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { RIVETS } from '$lib/words/pages/rivets';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { ALLOYS, alloyFacts, alloysByMark, OLDER_HEADS } from '$core/catalog/alloys.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
@@ -24,11 +26,11 @@
 <svelte:head><title>Rivets · Zanjador</title></svelte:head>
 
 <div class="page rivets">
-  <h1>Rivets</h1>
+  <h1>{COMMON.rivets}</h1>
   <section aria-labelledby="read">
     <h2 id="read" class="label">What is this rivet?</h2>
     <label class="ask">
-      <span>Part number, as it stands on the bag or the drawing</span>
+      <span>{RIVETS.partNumberAsItStands}</span>
       <input
         class="field-box"
         type="text"
@@ -51,9 +53,9 @@
             <dd>{rivet.alloy}: {facts.alloy}, {facts.use}</dd>
             <dt>Mark</dt>
             <dd>{facts.mark}</dd>
-            <dt>Diameter</dt>
+            <dt>{COMMON.diameter}</dt>
             <dd>dash {rivet.dash}, <Length lengthIn={rivet.diameterIn} /></dd>
-            <dt>Length</dt>
+            <dt>{COMMON.length}</dt>
             <dd>
               {rivet.lengthDash} sixteenths, <Length lengthIn={rivet.lengthIn} />, {MEASURED[
                 rivet.head
@@ -73,7 +75,7 @@
   <section aria-labelledby="marks">
     <h2 id="marks" class="label">A loose rivet: what is on its head?</h2>
     <label class="ask">
-      <span>Find by mark: one raised dot, cross, plain …</span>
+      <span>{RIVETS.findByMarkOneRaised}</span>
       <input class="field-box" type="text" autocomplete="off" maxlength="60" bind:value={mark} />
     </label>
     <ul class="marks" data-testid="marks">

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { RULES } from '$lib/words/pages/rules';
+  import { COMMON } from '$lib/words/pages/common';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { untrack } from 'svelte';
   import { invalidateAll } from '$app/navigation';
@@ -122,7 +124,7 @@
 
 <div class="rules">
   <header>
-    <h1>Rules</h1>
+    <h1>{COMMON.rules}</h1>
     <p>
       Where the trade disagrees, the shop chooses here. Every joint says under which version it was
       planned, and what would differ under another. The aircraft’s approved data comes before any of
@@ -238,7 +240,7 @@
             </span>{/each}
           {differ.join(' · ')}
           {#if draft?.success && note.trim() === ''}<span class="hint"
-              >Say what changed and why, and it can be saved.</span
+              >{RULES.sayWhatChangedAndWhy}</span
             >{/if}
         </p>
         <form
@@ -249,7 +251,7 @@
         >
           <input
             class="field-box"
-            aria-label="What changed and why"
+            aria-label={RULES.whatChangedAndWhy}
             placeholder="what changed and why"
             maxlength="200"
             bind:value={note}

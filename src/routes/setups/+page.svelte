@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { invalidateAll } from '$app/navigation';
   import CageForm from '$lib/ui/cages/CageForm.svelte';
   import SetupsPage from '$lib/ui/kit/SetupsPage.svelte';
@@ -19,7 +20,8 @@
 {#snippet forStep()}
   {#if data.task}
     {@const { setup } = data.task}
-    For <strong>{data.task.work}</strong>: {data.task.holes.length} holes, dash {setup.dash}, in
+    {COMMON.for} <strong>{data.task.work}</strong>: {data.task.holes.length} holes, dash {setup.dash},
+    in
     <Length lengthIn={setup.sheetIn} decimal />
     {setup.material}{#if setup.skinIn !== null}&nbsp;beneath a dimple of <Length
         lengthIn={setup.skinIn}
@@ -34,7 +36,7 @@
         <header>
           <h2 id="cage-{id}">{cage.name}<span class="cutter">, {cage.cutter}</span></h2>
           <a class="act main" href="/setups/{id}{taskAsQuery(data.task)}"
-            >{data.task ? 'Take this one' : 'Set it'}</a
+            >{data.task ? 'Take this one' : COMMON.setIt}</a
           >
         </header>
         <p class="hint">

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { STOCK } from '$lib/words/pages/stock';
   import Mark from '$lib/ui/marks/Mark.svelte';
   import { invalidateAll } from '$app/navigation';
   import { StockDesk } from '$lib/ui/stock/stock-desk.svelte';
@@ -22,7 +24,7 @@
   const bin = $derived(data.bins.find(({ id }) => id === picked) ?? null);
   const BIN_COLUMNS: TableColumn<PageData['bins'][number]>[] = [
     { key: 'part', title: 'Rivet', of: ({ partNumber }) => partNumber, words: true },
-    { key: 'lot', title: 'Lot', of: ({ lot }) => lot, words: true },
+    { key: 'lot', title: COMMON.lot, of: ({ lot }) => lot, words: true },
     { key: 'place', title: 'Place', of: ({ place }) => place, words: true },
     { key: 'cold', title: 'Kept', of: ({ cold }) => (cold ? 'cold' : ''), words: true },
     { key: 'count', title: 'Count', of: ({ count }) => count }
@@ -55,7 +57,7 @@
 <div class="page">
   <header>
     <h1>Stock</h1>
-    <a class="act" href="/api/stock/bins.csv" download>All bins as a table (CSV)</a>
+    <a class="act" href="/api/stock/bins.csv" download>{STOCK.allBinsAsATable}</a>
   </header>
   {#if desk.refusal !== '' && bin === null}
     <Notice level="stop" title="Not stored" text={desk.refusal} />
@@ -83,7 +85,7 @@
             type="button"
             aria-expanded={arithmetic}
             onclick={() => (arithmetic = !arithmetic)}
-            ><Mark name="arithmetic" size={20} /> Arithmetic</button
+            ><Mark name="arithmetic" size={20} /> {COMMON.arithmetic}</button
           >
           {#if arithmetic && data.shortages.ok}<Arithmetic
               work={data.shortages.work}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { WAITING } from '$lib/words/pages/waiting';
   import { onMount } from 'svelte';
   import { giveJson } from '$lib/client/give-file';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -47,15 +48,15 @@
 <div class="page waiting">
   <h1>Logged on this device, not stored</h1>
   {#if entries.length === 0}
-    <p>Nothing: all that was logged on this device is stored.</p>
+    <p>{WAITING.nothingAllThatWasLogged}</p>
   {:else}
     <p>
       What waits goes by itself. What the server could not take stays here until somebody lets go of
       it: log it where it belongs first. Numbers of holes are those of the release it was logged in;
       a newer one may count otherwise. Clearing this browser’s data loses all of it.
     </p>
-    <p><button class="act" type="button" onclick={takeOut}>Take all of it out as a file</button></p>
-    <ul aria-label="Entries that are not stored">
+    <p><button class="act" type="button" onclick={takeOut}>{WAITING.takeAllOfItOut}</button></p>
+    <ul aria-label={WAITING.entriesThatAreNotStored}>
       {#each entries as entry (entry.id)}
         <li data-entry={entry.id}>
           <div>
@@ -79,11 +80,11 @@
           </div>
           {#if entry.refused !== undefined && asked === entry.id}
             <button class="act" type="button" onclick={() => void letGo(entry.id)}
-              >Yes, it is gone then</button
+              >{WAITING.yesItIsGoneThen}</button
             >
           {:else if entry.refused !== undefined}
             <button class="act" type="button" onclick={() => (asked = entry.id)}
-              >Let go of it</button
+              >{WAITING.letGoOfIt}</button
             >
           {/if}
         </li>

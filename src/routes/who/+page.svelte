@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { PEOPLE } from '$lib/words/pages/people';
   import { onMount } from 'svelte';
   import { forgetPages } from '$lib/client/kept-pages';
   import Field from '$lib/ui/people/Field.svelte';
@@ -44,11 +45,11 @@
     </form>
   {/if}
   {#if data.bench !== null && data.withPin.length > 0}
-    <section aria-label="By PIN">
+    <section aria-label={PEOPLE.byPIN}>
       <h2>By PIN, at {data.bench}</h2>
       <TypedForm action={at('pin')} refused={refused('pin')}>
         <fieldset class="names">
-          <legend class="label">Name</legend>
+          <legend class="label">{PEOPLE.name}</legend>
           {#each data.withPin as one (one.id)}
             <label class="act" class:main={person === one.id}
               ><input
@@ -61,17 +62,28 @@
             >
           {/each}
         </fieldset>
-        <Field name="pin" label="PIN" type="password" inputmode="numeric" autocomplete="off" />
-        <button class="act main" disabled={person === ''}>Come in</button>
+        <Field
+          name="pin"
+          label={PEOPLE.pIN}
+          type="password"
+          inputmode="numeric"
+          autocomplete="off"
+        />
+        <button class="act main" disabled={person === ''}>{PEOPLE.comeIn}</button>
       </TypedForm>
     </section>
   {/if}
   <section aria-label="By password">
     {#if data.demo}<h2>By password</h2>{/if}
     <TypedForm action={at('password')} refused={refused('password')}>
-      <Field name="login" label="Login" autocomplete="username" autocapitalize="none" />
-      <Field name="password" label="Password" type="password" autocomplete="current-password" />
-      <button class="act main">Sign in</button>
+      <Field name="login" label={PEOPLE.login} autocomplete="username" autocapitalize="none" />
+      <Field
+        name="password"
+        label={PEOPLE.password}
+        type="password"
+        autocomplete="current-password"
+      />
+      <button class="act main">{PEOPLE.signIn}</button>
     </TypedForm>
     <p><a href="/who/code">I have a code from a lead</a></p>
   </section>
@@ -80,7 +92,7 @@
       <p>
         {data.person.name}, {data.person.role}, is here.
         <a href="/account">Password, PIN</a>
-        {#if data.person.role === 'lead'}<a href="/people">People and benches</a>{/if}
+        {#if data.person.role === 'lead'}<a href="/people">{PEOPLE.peopleAndBenches}</a>{/if}
       </p>
       <button class="act">Sign out</button>
     </form>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { LAYOUT } from '$lib/words/pages/layout';
   import { line, scaleLinear } from 'd3';
   import type { EfficiencyPoint } from '$core/carry/efficiency-curve.ts';
   import type { StrengthView } from '$core/plan/strength-view.ts';
@@ -21,7 +22,7 @@
   const TOP = 84;
   const BOTTOM = 84;
   const WORDS = {
-    shear: 'rivets shear first',
+    shear: LAYOUT.rivetsShearFirst,
     bearing: 'holes stretch first',
     'net-tension': 'sheet tears between holes first'
   };

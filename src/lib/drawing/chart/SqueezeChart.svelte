@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import type { SqueezerGuide } from '$core/tool-setting/squeezer-guide.ts';
   import type { ToolState } from '$core/tool-setting/tool-stream.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -42,7 +43,7 @@
 </script>
 
 <LimitPlot
-  measured="Head height"
+  measured={COMMON.headHeight}
   along="divisions closed, from the mark one counts from"
   band={guide.band}
   names={{ high: 'high limit', low: 'cannot be undone below' }}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import type { HoleDriven } from '$core/driving/drive-events.ts';
   import type { Upstand } from '$core/driving/access.ts';
   import { holeMapScene, type MapHole } from './hole-map-scene';
@@ -70,7 +71,7 @@
     open: 'not driven',
     in: 'driven',
     more: 'drive more',
-    look: 'look again'
+    look: COMMON.lookAgain
   };
   /** a number has room beside its mark */
   const numbered = $derived(pitchPx >= 18 || holes.length <= 40);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { LAYOUT } from '$lib/words/pages/layout';
   import type { LayerEnd } from '$core/stack/layer-ends.ts';
   import type { ComponentProps } from 'svelte';
   import { rivetSize } from '$core/catalog/rivets.ts';
@@ -280,7 +281,7 @@
       class="act small"
       type="button"
       onclick={() => zoomable.by(1.5, middle)}
-      aria-label="Zoom in">+</button
+      aria-label={LAYOUT.zoomIn}>+</button
     >
     <button
       class="act small"

@@ -47,6 +47,7 @@
         class:here={index === at}
         role="button"
         tabindex="-1"
+        data-testid="go-to-strip-{index + 1}"
         aria-label="go to line {index + 1}"
         onclick={() => ongo(index)}
       >

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { LAYOUT } from '$lib/words/pages/layout';
   import type { LaidLine } from '$core/plan/holes.ts';
   import { RulerScale } from '$core/units/ruler.ts';
   import { same } from '$core/units/tolerance.ts';
@@ -25,7 +26,7 @@
       value === 'exact'
         ? 'none: exact'
         : value.endsWith('mm')
-          ? value.replace('mm', ' mm')
+          ? value.replace('mm', LAYOUT.mm)
           : `${value} in`
   }));
   const exact = $derived(stepped !== null && same(stepped.errorIn, 0));
@@ -36,7 +37,7 @@
   {#if lines.length > 1}
     <select
       class="field-box line"
-      aria-label="Rivet line"
+      aria-label={LAYOUT.rivetLine}
       value={line?.key}
       onchange={(event) => online(event.currentTarget.value)}
     >
@@ -47,7 +48,7 @@
     <span class="hint">from</span>
     <select
       class="field-box"
-      aria-label="Datum"
+      aria-label={LAYOUT.datum}
       value={datum}
       onchange={(event) => ondatum(event.currentTarget.value)}
     >
@@ -59,7 +60,7 @@
     <span class="hint">ruler</span>
     <select
       class="field-box"
-      aria-label="Ruler"
+      aria-label={LAYOUT.ruler}
       value={scale}
       onchange={(event) => onscale(RulerScale.parse(event.currentTarget.value))}
     >
@@ -77,7 +78,9 @@
       {/if}
     </p>
   {/if}
-  <button class="act read" type="button" onclick={onread}>Read out <kbd>R</kbd></button>
+  <button data-testid="read-out" class="act read" type="button" onclick={onread}
+    >Read out <kbd>R</kbd></button
+  >
 </header>
 
 <style>

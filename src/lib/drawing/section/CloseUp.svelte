@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import type { PlannedHole } from '$core/plan/holes.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -62,7 +63,7 @@
     )
   );
   const atDatum = $derived(seen.fromIn === 0);
-  const title = $derived(atDatum ? 'Datum corner' : `About hole ${picked}`);
+  const title = $derived(atDatum ? COMMON.datumCorner : `About hole ${picked}`);
   const scale = $derived(`${(pxPerIn / 96).toFixed(1)} × full size`);
   const x = $derived((inches: number) => LEFT + (inches - seen.fromIn) * pxPerIn);
   const y = $derived((inches: number) => TOP + inches * pxPerIn);
@@ -126,7 +127,7 @@
       width={widthPx}
       height={heightPx}
       role="img"
-      aria-label="{atDatum ? 'Datum corner' : `Hole ${picked}`} enlarged, to scale"
+      aria-label="{atDatum ? COMMON.datumCorner : `Hole ${picked}`} enlarged, to scale"
     >
       <defs
         ><clipPath id="close-up"

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { SIZE } from '$lib/words/pages/size';
+  import { COMMON } from '$lib/words/pages/common';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { nameOfPlace, placeInWords } from '$lib/words/places';
   import { onMount } from 'svelte';
@@ -78,7 +80,7 @@
             value={view}
             options={[
               { value: 'sizes', text: 'Rivet sizes' },
-              { value: 'strength', text: 'Strength over pitch' }
+              { value: 'strength', text: SIZE.strengthOverPitch }
             ]}
             onchoose={(value) => (view = value)}
           />
@@ -103,7 +105,7 @@
 
   {#snippet worksheet()}
     {#if plan}
-      <section aria-label="Answers">
+      <section aria-label={COMMON.answers}>
         {#each plan.needs as need (need.key)}
           {#if need.required.ok}
             {@const { result, work } = need.required}
@@ -189,7 +191,7 @@
         onchoose={(family) => workspace.edit({ family }, 'family')}
       />
       <Pick
-        label="Joint location (count factor)"
+        label={SIZE.jointLocationCountFactor}
         value={entered.location}
         options={LOCATION_OPTIONS}
         onchoose={(location) => workspace.edit({ location }, 'location')}
@@ -225,7 +227,7 @@
       />
       <div class="own">
         <LengthField
-          label="Rivets per inch from approved data"
+          label={SIZE.rivetsPerInchFromApproved}
           plain
           placeholder="guidance"
           whenEmpty="as the guidance gives"
@@ -235,7 +237,7 @@
         />
         {#if entered.perInch.trim() !== ''}
           <LengthField
-            label="Whose figure, and where it stands"
+            label={SIZE.whoseFigureAndWhereIt}
             plain
             placeholder="repair sheet, table"
             value={entered.perInchReason}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CHECK } from '$lib/words/pages/check';
   import { untrack } from 'svelte';
   import { writeDecimal } from '$core/units/format-length.ts';
   import { Caliper } from '$lib/client/devices/caliper.svelte';
@@ -45,7 +46,7 @@
           type="button"
           onclick={() =>
             void caliper.say(`SIM JAWS ${writeDecimal(nextIn, 4, PLACES)} in`, 'SIM PRESS')}
-          >Press its button</button
+          >{CHECK.pressItsButton}</button
         >
         <p class="hint">
           No real caliper is connected: this one makes up its readings. A head measured with it is

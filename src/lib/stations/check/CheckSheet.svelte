@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { CHECK } from '$lib/words/pages/check';
+  import { COMMON } from '$lib/words/pages/common';
   import type { Snippet } from 'svelte';
   import Mark from '../../ui/marks/Mark.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -46,9 +48,9 @@
   const workspace = useWorkspace();
 
   const WAYS: readonly { value: LookWay; text: string }[] = [
-    { value: 'calipers', text: 'Figures' },
-    { value: 'plate', text: 'Gauge plate' },
-    { value: 'eye', text: 'By eye' }
+    { value: 'calipers', text: CHECK.figures },
+    { value: 'plate', text: COMMON.gaugePlate },
+    { value: 'eye', text: CHECK.byEye }
   ];
   const dash = $derived(desk.dashOf(hole));
   const typed = $derived(desk.typedFor(hole));
@@ -127,7 +129,7 @@
 <svelte:window onkeydown={onwindowkey} />
 
 <header>
-  <h2>Head {hole} of {desk.issue.holes.length}</h2>
+  <h2 data-testid="head-now" data-hole={hole}>Head {hole} of {desk.issue.holes.length}</h2>
   <span class="hint">row {row}</span>
   <span class="steps">
     <button
@@ -135,14 +137,14 @@
       type="button"
       disabled={hole <= 1}
       onclick={() => onpick(hole - 1)}
-      aria-label="Hole back">‹</button
+      aria-label={CHECK.holeBack}>‹</button
     >
     <button
       class="act small"
       type="button"
       disabled={hole >= desk.issue.holes.length}
       onclick={() => onpick(hole + 1)}
-      aria-label="Hole on">›</button
+      aria-label={CHECK.holeOn}>›</button
     >
   </span>
 </header>
@@ -150,7 +152,7 @@
 {#if expired && !desk.left.has(hole)}
   <Notice
     level="stop"
-    title="Driven after its batch expired: replace it"
+    title={CHECK.drivenAfterItsBatchExpired}
     text="Figures within limits do not make it good. Only the data holder’s written answer leaves it in: refer it below."
   />
 {/if}
@@ -215,7 +217,11 @@
   {/if}
   <PlacesRow clean={typed.clean} onchange={(clean) => desk.type(hole, { clean })} />
   {#if judged?.ok}
-    <button class="act main record" disabled={!person || looksLeft.length > 0 || datum !== null}>
+    <button
+      data-testid="record"
+      class="act main record"
+      disabled={!person || looksLeft.length > 0 || datum !== null}
+    >
       {!person
         ? 'Say who is at the bench first'
         : datum
@@ -234,7 +240,7 @@
 {:else if desk.state.kind === 'waiting'}
   <Notice
     level="attention"
-    title="Not recorded yet: no server"
+    title={CHECK.notRecordedYetNoServer}
     text="{desk.waitingToSend} kept on this device and sent as soon as it answers."
   />
 {:else if desk.state.kind === 'refused'}
@@ -269,7 +275,7 @@
   <HeadSketch diameterIn={reading.diameterIn} heightIn={reading.heightIn} {rivetIn} />
   {#if report.metal}<MetalBar metal={report.metal} />{/if}
   <button class="act" type="button" aria-expanded={workOpen} onclick={() => (workOpen = !workOpen)}
-    ><Mark name="arithmetic" size={20} /> Arithmetic</button
+    ><Mark name="arithmetic" size={20} /> {COMMON.arithmetic}</button
   >
   {#if (workOpen || workspace.arithmetic) && shown.report.judged.ok}
     <Arithmetic work={[...shown.report.judged.work, ...(report.metal?.work ?? [])]} />

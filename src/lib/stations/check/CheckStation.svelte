@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { CHECK } from '$lib/words/pages/check';
+  import { COMMON } from '$lib/words/pages/common';
   import { onMount } from 'svelte';
   import { headLimits, limitsCalled } from '$core/catalog/head-limits.ts';
   import { headsInD } from '$core/check/hole-events.ts';
@@ -103,7 +105,7 @@
     {#snippet drawing()}
       {#if open.issue && open.desk}
         <div class="drawing">
-          <p class="label">
+          <p class="label" data-testid="release-now" data-release={open.issue.number}>
             Release {open.issue.number}, seen from the driven side · {issuedParts(facts).join(', ')}
           </p>
           <HoleMap
@@ -126,7 +128,7 @@
               options={[
                 { value: 'wide', text: 'Diameters' },
                 { value: 'high', text: 'Heights' },
-                { value: 'table', text: 'Table' }
+                { value: 'table', text: COMMON.table }
               ]}
               onchoose={(value) => (view = value)}
             />
@@ -177,10 +179,11 @@
       {#if changed}
         <Notice
           level="attention"
+          testid="changed-since-release"
           title="The joint has changed since release {open.issue?.number}"
           text="Heads checked here belong to the holes as released. Release it again to check the new layout."
         >
-          <div class="again"><ReleaseButton text="Release it again" station="check" /></div>
+          <div class="again"><ReleaseButton text={CHECK.releaseItAgain} station="check" /></div>
         </Notice>
       {/if}
       {#if open.since}<SinceCard
@@ -195,7 +198,7 @@
         {#if seen && seenSaid}
           <p class="seen" data-testid="seen-by-camera">
             Camera on head {holeHere}: <strong>{seenSaid.figure}</strong>, {seenSaid.verdict}. {seen.by}{seen.simulated
-              ? ', simulated camera: practice, not for the record'
+              ? CHECK.simulatedCameraPracticeNotFor
               : ''}
           </p>
         {/if}
@@ -254,7 +257,7 @@
     title="Release the layout before heads are checked"
     text="Releasing freezes the holes, the rivet and the rules as release 1, so that every measured head belongs to the joint as it was laid out."
     what="to check"
-    act="Release it and start checking"
+    act={CHECK.releaseItAndStartChecking}
     station="check"
   />
 {/if}

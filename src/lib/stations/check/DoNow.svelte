@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CHECK } from '$lib/words/pages/check';
   import type { Finding, HeadVerdict } from '$core/check/findings.ts';
   import type { HeadSeat } from '$core/issue/flush-at.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -19,7 +20,7 @@
 </script>
 
 <div class="now">
-  <h3 class="label">Do now</h3>
+  <h3 class="label">{CHECK.doNow}</h3>
   {#each steps as step (step)}<p>{step}</p>{/each}
 </div>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CHECK } from '$lib/words/pages/check';
   import type { Place } from '$core/check/findings.ts';
   import { PLACE_WORDS } from '$lib/words/heads';
   import { plural, sentence } from '$lib/words/writing';
@@ -46,10 +47,10 @@
   }
 </script>
 
-<More title="The far side: many rivets at once">
+<More title={CHECK.theFarSideManyRivets}>
   <div class="far" data-testid="far-side">
     <Pick
-      label="Which"
+      label={CHECK.which}
       value={row}
       options={[
         { value: '', text: 'all that are in' },
@@ -65,6 +66,7 @@
         <button
           class="act"
           type="button"
+          data-testid="clean-{place}"
           aria-pressed={clean.includes(place)}
           onclick={() => (clean = toggle(clean, place))}
           >{clean.includes(place) ? '✓ ' : ''}{sentence(PLACE_WORDS[place])} clean</button
@@ -84,8 +86,12 @@
           >
         {/each}
       </div>
-      <button class="act main" type="button" disabled={holes.length === 0} onclick={record}
-        >Record {plural(holes.length, 'rivet')}: {what.join(' and ')} clean</button
+      <button
+        data-testid="record-far-side"
+        class="act main"
+        type="button"
+        disabled={holes.length === 0}
+        onclick={record}>Record {plural(holes.length, 'rivet')}: {what.join(' and ')} clean</button
       >
     {/if}
     {#if said}<p role="status">✓ {said}</p>{/if}

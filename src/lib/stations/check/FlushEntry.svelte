@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import type { FlushLimits } from '$core/check/flush-look.ts';
   import { parseLength } from '$core/units/parse-length.ts';
   import { told } from '$core/refusal-said.ts';
@@ -37,7 +38,7 @@
       label="Over + or under − the skin"
       value={typed.flush}
       placeholder="+0.001"
-      problem={bad(typed.flush) ? { said: told('no length'), instead: null } : undefined}
+      problem={bad(typed.flush) ? { said: told(COMMON.noLength), instead: null } : undefined}
       oninput={(flush) => ontype({ flush })}
     />
     <Choice
@@ -50,7 +51,7 @@
       <LengthField
         label="The slip is thick"
         value={typed.slipThick}
-        problem={bad(typed.slipThick) ? { said: told('no length'), instead: null } : undefined}
+        problem={bad(typed.slipThick) ? { said: told(COMMON.noLength), instead: null } : undefined}
         oninput={(slipThick) => ontype({ slipThick })}
       />
     {/if}

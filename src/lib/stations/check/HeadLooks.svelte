@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CHECK } from '$lib/words/pages/check';
   import type { HoleEvent } from '$core/check/hole-events.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { readingInWords } from '$lib/words/history';
@@ -52,14 +53,14 @@
               class="act small"
               type="button"
               aria-expanded={opened === look.id}
-              onclick={() => (opened = opened === look.id ? null : look.id)}>Void…</button
+              onclick={() => (opened = opened === look.id ? null : look.id)}>{CHECK.void}</button
             >
           {/if}
           {#if opened === look.id && !voided}
             <ReasonForm
               name="void-look"
-              label="Why it is false"
-              act="Void this look"
+              label={CHECK.whyItIsFalse}
+              act={CHECK.voidThisLook}
               onreason={(why) => rework.add({ kind: 'voided-look', hole, look: look.id, why })}
               onleave={() => (opened = null)}
             />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { isMeasured } from '$core/check/hole-events.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { DriveDesk } from '../drive/drive-desk.svelte';
@@ -51,13 +52,13 @@
       { key: 'row', title: 'Row', of: (row: Row) => row.row },
       {
         key: 'wide',
-        title: 'Diameter',
+        title: COMMON.diameter,
         of: (row: Row) => row.wideIn ?? -1,
         text: (row: Row) => length(row.wideIn)
       },
       {
         key: 'high',
-        title: 'Height',
+        title: COMMON.height,
         of: (row: Row) => row.highIn ?? -1,
         text: (row: Row) => length(row.highIn)
       },
@@ -68,7 +69,7 @@
         bad: (row: Row) => row.bad,
         words: true
       },
-      { key: 'findings', title: 'Found', of: (row: Row) => row.findings, words: true },
+      { key: 'findings', title: COMMON.found, of: (row: Row) => row.findings, words: true },
       { key: 'by', title: 'Looked at by', of: (row: Row) => row.by, words: true },
       { key: 'driven', title: 'Driven by', of: (row: Row) => row.drivenBy, words: true },
       {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { isMeasured, type HoleEvent } from '$core/check/hole-events.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { MARK_WORDS } from '../../ui/kit/VerdictMark.svelte';
@@ -15,9 +16,9 @@
   <caption>Heads measured</caption>
   <thead
     ><tr
-      ><th scope="col">Hole</th><th scope="col">Diameter</th><th scope="col">Height</th><th
-        scope="col">Verdict</th
-      ></tr
+      ><th scope="col">Hole</th><th scope="col">{COMMON.diameter}</th><th scope="col"
+        >{COMMON.height}</th
+      ><th scope="col">Verdict</th></tr
     ></thead
   >
   <tbody>

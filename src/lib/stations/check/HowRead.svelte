@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { CHECK } from '$lib/words/pages/check';
+  import { COMMON } from '$lib/words/pages/common';
   import { parseLength } from '$core/units/parse-length.ts';
   import { told } from '$core/refusal-said.ts';
   import { HOWS, type TypedLook } from './typed-look.ts';
@@ -26,19 +28,20 @@
   open={typed.how !== 'caliper'}
 >
   <Pick
-    label="The figures were read"
+    label={CHECK.theFiguresWereRead}
     value={typed.how}
     options={HOWS.map((value) => ({ value, text: WORDS[value] }))}
     onchoose={(how) => ontype({ how })}
   />
   {#if typed.how !== 'caliper'}
     <LengthField
-      label="Either may be off by"
+      label={CHECK.eitherMayBeOffBy}
       value={typed.plusMinus}
       placeholder="0.010"
       problem={bad
         ? {
-            said: typed.plusMinus.trim() === '' ? told('a figure is needed') : told('no length'),
+            said:
+              typed.plusMinus.trim() === '' ? told('a figure is needed') : told(COMMON.noLength),
             instead: null
           }
         : undefined}

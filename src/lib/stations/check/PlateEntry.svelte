@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { plateDueInDays, type ShopPlate } from '$core/devices/shop-plate.ts';
   import type { PlateUsed } from '$core/check/plate-look.ts';
   import type { TypedLook } from './typed-look.ts';
@@ -28,8 +29,8 @@
 {#if plate === null}
   <Notice level="attention" title="No plate for dash {dash}">
     <p>
-      A plate is made, measured and kept under <a href="/gauge">Gauge plate</a>; then its holes and
-      notches are known here.
+      A plate is made, measured and kept under <a href="/gauge">{COMMON.gaugePlate}</a>; then its
+      holes and notches are known here.
     </p>
   </Notice>
 {:else}
@@ -56,7 +57,7 @@
       <YesNo
         label="Over the head?"
         yes="goes over"
-        no="does not"
+        no={COMMON.doesNot}
         bind:value={() => typed.fitsOver, (fitsOver) => onanswer({ fitsOver, upperFits: null })}
       />
     </div>
@@ -81,7 +82,7 @@
         <YesNo
           label="Upper hole over the head?"
           yes="goes over"
-          no="does not"
+          no={COMMON.doesNot}
           bind:value={() => typed.upperFits, (upperFits) => onanswer({ upperFits })}
         />
       </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { told } from '$core/refusal-said.ts';
   import type { CheckDesk } from './check-desk.svelte';
   import LengthField from '../../ui/kit/LengthField.svelte';
@@ -105,14 +106,14 @@
 
 <div class="readings" bind:this={box} {@attach keys}>
   <LengthField
-    label="Diameter"
+    label={COMMON.diameter}
     placeholder={placeholders.diameter}
     value={typed.diameter}
     problem={problemOf('diameter')}
     oninput={(text) => type('diameter', text)}
   />
   <LengthField
-    label={desk.isDimpled(hole) ? 'Height from the dimple' : 'Height'}
+    label={desk.isDimpled(hole) ? 'Height from the dimple' : COMMON.height}
     placeholder={placeholders.height}
     value={typed.height}
     problem={problemOf('height')}

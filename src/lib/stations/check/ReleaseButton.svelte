@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CHECK } from '$lib/words/pages/check';
   import { invalidateAll } from '$app/navigation';
   import { issueJointAt } from '$lib/api/joints.ts';
   import { call } from '$lib/client/call';
@@ -29,8 +30,7 @@
     await workspace.save.flush();
     if (workspace.save.state.kind !== 'saved') {
       // The server would freeze what it has, which is not what this page shows.
-      refusal =
-        'What is typed here is not saved yet, so it was not released. See the mark at the top.';
+      refusal = CHECK.whatIsTypedHereIs;
       issuing = false;
       return;
     }
@@ -39,8 +39,7 @@
       { joint: workspace.id },
       { revision: workspace.save.revision }
     );
-    if (!reply.reached)
-      refusal = 'The server could not be reached. Press again: what is here is released once.';
+    if (!reply.reached) refusal = CHECK.theServerCouldNotBe;
     else if (!reply.ok) refusal = reply.message;
     else await invalidateAll();
     issuing = false;
@@ -49,6 +48,7 @@
 
 {#if open.person !== ''}
   <button
+    data-testid="release"
     class="act main"
     type="button"
     disabled={issuing || block !== undefined}
@@ -56,12 +56,14 @@
     onclick={() => void issue()}>{text}</button
   >
   {#if block}
-    <p id="no-release" class="hint">
+    <p id="no-release" data-testid="no-release" class="hint">
       ✕ Not while the joint is stopped at {PLANNED_AT[block.station]}: {blockInWords(
         block,
         preferences.inWords
       ).title}.
-      <a href="/joints/{workspace.id}/{block.station}">Fix in {PLANNED_AT[block.station]}</a>
+      <a data-testid="release-fix-in" href="/joints/{workspace.id}/{block.station}"
+        >Fix in {PLANNED_AT[block.station]}</a
+      >
     </p>
   {/if}
 {:else}
@@ -69,4 +71,4 @@
     >Say who is at the bench first</a
   >
 {/if}
-{#if refusal}<Notice level="stop" title="Not released" text={refusal} />{/if}
+{#if refusal}<Notice level="stop" title={CHECK.notReleased} text={refusal} />{/if}

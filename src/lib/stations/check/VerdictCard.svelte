@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CHECK } from '$lib/words/pages/check';
   import type { HeadVerdict } from '$core/check/findings.ts';
   import VerdictMark from '../../ui/kit/VerdictMark.svelte';
 
@@ -31,7 +32,7 @@
     ><VerdictMark kind={conditional ? 'on-condition' : verdict} radius={17} /></svg
   >
   <div>
-    <strong>{conditional ? 'Good if straight and the sheets are flat' : WORDS[verdict]}</strong>
+    <strong>{conditional ? CHECK.goodIfStraightAndThe : WORDS[verdict]}</strong>
     {#each reasons as reason (reason)}<p>{reason}</p>{/each}
   </div>
 </div>

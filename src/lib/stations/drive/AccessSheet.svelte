@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { DRIVE } from '$lib/words/pages/drive';
+  import { COMMON } from '$lib/words/pages/common';
   import { untrack } from 'svelte';
   import { SIDES, type DrivingAccess } from '$core/driving/access.ts';
   import { SIDE_WORDS } from '$lib/words/driving';
@@ -28,16 +30,16 @@
     { value: 'no', text: 'no' }
   ] as const;
   const MEMBER = [
-    { key: 'near', label: 'Outside height, datum end', needed: true },
-    { key: 'far', label: 'Outside height, far end', needed: true },
-    { key: 'walls', label: 'Both walls together, datum end', needed: true },
-    { key: 'wallsFar', label: 'Both walls together, far end', needed: true },
-    { key: 'offset', label: 'Rod and bar offset', needed: false }
+    { key: 'near', label: DRIVE.outsideHeightDatumEnd, needed: true },
+    { key: 'far', label: DRIVE.outsideHeightFarEnd, needed: true },
+    { key: 'walls', label: DRIVE.bothWallsTogetherDatumEnd, needed: true },
+    { key: 'wallsFar', label: DRIVE.bothWallsTogetherFarEnd, needed: true },
+    { key: 'offset', label: DRIVE.rodAndBarOffset, needed: false }
   ] as const;
   const QUESTIONS = [
     { key: 'armsReach', label: 'One person reaches both sides' },
     { key: 'faceDown', label: 'The part can lie face down on a plate' },
-    { key: 'closedMember', label: 'Inside a closed member' }
+    { key: 'closedMember', label: DRIVE.insideAClosedMember }
   ] as const;
 
   function save(event: SubmitEvent): void {
@@ -65,6 +67,7 @@
         <div class="four">
           {#each MEMBER as { key, label, needed } (key)}
             <LengthField
+              testid="member-{key}"
               {label}
               value={typed.member[key]}
               oninput={(value) => (typed.member[key] = value)}
@@ -93,6 +96,7 @@
       <div class="four">
         {#each SIDES as side (side)}
           <LengthField
+            testid="edge-{side}"
             label="{SIDE_WORDS[side]} edge"
             value={typed.edges[side]}
             oninput={(value) => (typed.edges[side] = value)}
@@ -164,9 +168,9 @@
       >
     </fieldset>
     {#if asked && !read.access}
-      <p class="wrong" role="alert">Not kept yet: see the fields above.</p>
+      <p data-testid="not-kept" class="wrong" role="alert">Not kept yet: see the fields above.</p>
     {/if}
-    <button class="act main" type="submit">Keep it</button>
+    <button class="act main" type="submit">{COMMON.keepIt}</button>
   </form>
 </Sheet>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DRIVE } from '$lib/words/pages/drive';
   import { untrack } from 'svelte';
   import { NOMINAL_DIAMETER_D } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
@@ -141,10 +142,10 @@
       {#if !touched}
         <p data-testid="camera-reading">
           {aimed.circle
-            ? 'Now the marks on the ends of the scale.'
+            ? DRIVE.nowTheMarksOnThe
             : aimed.scale
               ? 'Now the circle on the rim.'
-              : 'Lay on the circle and both marks: then it is measured.'}
+              : DRIVE.layOnTheCircleAnd}
         </p>
       {:else if laid}
         <p class="reading" class:good={laid.good} data-testid="camera-reading" aria-live="polite">
@@ -159,7 +160,7 @@
           source="what a circle in a picture tells, and how closely"
         />{/if}
       <button class="act main" type="button" disabled={!read?.ok || !touched} onclick={send}
-        >Send it to Check</button
+        >{DRIVE.sendItToCheck}</button
       >
       {#if seen}
         <p data-testid="camera-sent">

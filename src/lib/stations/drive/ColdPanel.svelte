@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DRIVE } from '$lib/words/pages/drive';
   import { cold, ASSUMED_PER_RIVET_S } from '$lib/client/cold.svelte';
   import { coldStream, type ColdMove } from '$core/driving/cold-events.ts';
   import { alloyFacts } from '$core/catalog/alloys.ts';
@@ -74,11 +75,7 @@
     }));
     const reply = await call(sendMoves(coldStream), { subject: batchId }, [move]);
     puttingAway.answered(reply);
-    said = !reply.reached
-      ? 'The server cannot be reached. Press again: it is put away once.'
-      : reply.ok
-        ? ''
-        : reply.message;
+    said = !reply.reached ? DRIVE.theServerCannotBeReached : reply.ok ? '' : reply.message;
     if (said === '') away[batchId] = '';
     await cold.refresh();
   }
@@ -102,7 +99,7 @@
           >
         {/if}
         {#if batch.now.state === 'expired'}
-          <label class="label" for="late-{batch.id}">Why one of these is driven all the same</label>
+          <label class="label" for="late-{batch.id}">{DRIVE.whyOneOfTheseIs}</label>
           <input
             id="late-{batch.id}"
             class="field-box"
@@ -125,6 +122,7 @@
             class="field-box count"
             inputmode="numeric"
             maxlength="6"
+            data-testid="left-over-{batch.lot}"
             aria-label="Left over of lot {batch.lot}"
             placeholder={String(batch.left)}
             bind:value={away[batch.id]}
@@ -139,7 +137,11 @@
             ]}
             onchoose={(value) => (how = value)}
           />
-          <button class="act" type="submit" disabled={person === ''}
+          <button
+            data-testid="put-away-{batch.lot}"
+            class="act"
+            type="submit"
+            disabled={person === ''}
             >Put away<span class="sr-only"> of lot {batch.lot}</span></button
           >
         </form>
@@ -178,12 +180,13 @@
           class="field-box count"
           inputmode="numeric"
           maxlength="6"
+          data-testid="out-of-cold-{bin.lot}"
           aria-label="Out of the cold, lot {bin.lot}"
           placeholder={String(Math.min(bin.count, adviceFor(bin.partNumber)))}
           bind:value={counts[bin.id]}
         />
         <span>of {bin.count} in lot {bin.lot}{bin.place ? `, ${bin.place}` : ''}</span>
-        <button class="act" type="submit" disabled={person === ''}
+        <button data-testid="take-out-{bin.lot}" class="act" type="submit" disabled={person === ''}
           >Take out, clock runs<span class="sr-only"> for lot {bin.lot}</span></button
         >
       </form>

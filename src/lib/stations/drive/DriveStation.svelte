@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { DRIVE } from '$lib/words/pages/drive';
+  import { COMMON } from '$lib/words/pages/common';
   import { onMount } from 'svelte';
   import { tinykeys } from 'tinykeys';
   import {
@@ -153,7 +155,7 @@
   <StationFrame worksheetFirst>
     {#snippet drawing()}
       <div class="drawing">
-        <p class="label">
+        <p class="label" data-testid="release-now" data-release={number}>
           Release {number}, seen from the manufactured heads · numbers as laid out · □ sheet holder
         </p>
         <DriveMap
@@ -184,13 +186,13 @@
               <Notice
                 level="attention"
                 title="Say how one gets at the rivets"
-                text="Free edges, what stands up beside them, whether one person reaches both sides: how each run is driven follows from that. Nothing is assumed."
+                text={DRIVE.freeEdgesWhatStandsUp}
               />
               <button
                 class="act main"
                 type="button"
                 disabled={person === ''}
-                onclick={() => (placing = true)}>How does one get at them?</button
+                onclick={() => (placing = true)}>{DRIVE.howDoesOneGetAt}</button
               >
             {:else}
               {#each desk.runs as run (run.key)}
@@ -209,7 +211,7 @@
                 class="act"
                 type="button"
                 disabled={person === ''}
-                onclick={() => (placing = true)}>Change how one gets at them</button
+                onclick={() => (placing = true)}>{DRIVE.changeHowOneGetsAt}</button
               >
               <p class="hint">told by {desk.state.access?.by}</p>
             {/if}
@@ -226,6 +228,7 @@
         {#if changed}
           <Notice
             level="attention"
+            testid="changed-since-release"
             title="The joint has changed since release {number}"
             text="Rivets logged here belong to the holes as released. Release it again at Check before you drive the new layout."
           />
@@ -259,7 +262,7 @@
         {#if desk.toLook.length > 0}
           <Notice
             level="attention"
-            title="To be looked at"
+            title={DRIVE.toBeLookedAt}
             text="Rivet {desk.toLook.map(([hole]) => hole).join(', ')}"
           />
         {/if}
@@ -272,7 +275,7 @@
             href="/api/joints/{workspace.id}/files/driving.pdf?paper={preferences.paper}"
             download>Driving card (PDF)</a
           >
-          <a class="act" href="/setups/tools">The shop’s tools</a>
+          <a class="act" href="/setups/tools">{COMMON.theShopsTools}</a>
         </p>
         <DriveCautions />
       {/if}
@@ -280,7 +283,7 @@
     {#snippet foot()}
       <footer class="keys">
         <span><kbd>Space</kbd> or foot switch: driven</span>
-        <span><kbd>G</kbd> good, <kbd>M</kbd> more, <kbd>L</kbd> look again</span>
+        <span><kbd>G</kbd> good, <kbd>M</kbd> more, <kbd>L</kbd> {COMMON.lookAgain}</span>
         <span><kbd>Backspace</kbd> undo</span>
       </footer>
     {/snippet}
@@ -298,7 +301,7 @@
     title="Release the layout before it is driven"
     text="Rivets are logged on the holes of a release, so that nothing that changes later moves them."
     what="to drive"
-    act="Release it and start driving"
+    act={DRIVE.releaseItAndStartDriving}
     station="drive"
   />
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DRIVE } from '$lib/words/pages/drive';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { OrderSchool } from '$core/driving/driving-order.ts';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
@@ -84,7 +85,7 @@
   {/if}
   {#if desk.byHand}
     <button class="act" type="button" onclick={() => desk.setOrder(desk.school, null)}
-      >Back to the order of the school</button
+      >{DRIVE.backToTheOrderOf}</button
     >
   {/if}
   <ol

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DRIVE } from '$lib/words/pages/drive';
   import type { Snippet } from 'svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { DrivingAccess } from '$core/driving/access.ts';
@@ -79,7 +80,7 @@
       >Reach of {found.reach.yoke.name} on the plan</button
     >
   {/if}
-  <More title="The other ways, and why not">
+  <More title={DRIVE.theOtherWaysAndWhy}>
     <ul>
       {#each found.ways.filter(({ way }) => way !== found.chosen) as { way, fits, why } (way)}
         <li>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DRIVE } from '$lib/words/pages/drive';
   import { alloyFacts } from '$core/catalog/alloys.ts';
   import type { RivetRun } from '$core/driving/rivet-runs.ts';
   import { useStock } from '$lib/client/stock';
@@ -37,12 +38,12 @@
 {#if asReceived}
   <div class="lot" data-testid="run-lot">
     <p class:open={!told}>
-      <span>{told ? `✓ Lot ${told.lot}` : '△ Lot not told'}</span>
+      <span>{told ? `✓ Lot ${told.lot}` : DRIVE.lotNotTold}</span>
       <button
         class="act small"
         type="button"
         disabled={person === ''}
-        onclick={() => (asking = !asking)}>{told ? 'Another lot' : 'Tell it'}</button
+        onclick={() => (asking = !asking)}>{told ? 'Another lot' : DRIVE.tellIt}</button
       >
     </p>
     {#if asking}
@@ -50,7 +51,7 @@
         {#each bins as lot (lot)}
           <button class="act small" type="button" onclick={() => load(lot)}>{lot}</button>
         {/each}
-        <label for={id} class="label">Lot, as on the bag</label>
+        <label for={id} class="label">{DRIVE.lotAsOnTheBag}</label>
         <input
           {id}
           class="field-box"
@@ -62,7 +63,7 @@
           }}
         />
         <button class="act" type="button" disabled={typed.trim() === ''} onclick={() => load(typed)}
-          >From this lot on</button
+          >{DRIVE.fromThisLotOn}</button
         >
       </div>
     {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import type { RivetRun } from '$core/driving/rivet-runs.ts';
   import { settingOfRun } from '$core/tool-setting/run-setting.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -26,7 +27,7 @@
   <a
     class="act small"
     href={anew || !used ? runSettingAddress(jointId, run.key) : toolSettingAddress(used.setting.id)}
-    >{anew ? 'Set it' : said.good ? 'Its heads' : 'Go on'}</a
+    >{anew ? COMMON.setIt : said.good ? 'Its heads' : 'Go on'}</a
   >
 </p>
 

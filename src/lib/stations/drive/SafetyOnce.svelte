@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DRIVE } from '$lib/words/pages/drive';
   import { z } from 'zod';
   import { recalled, remember } from '$lib/client/remembered';
   import { DRIVE_SAFETY, TOOL_CHECKS } from '$lib/words/driving';
@@ -29,7 +30,7 @@
       {#each DRIVE_SAFETY as line (line)}<li>{line}</li>{/each}
     </ul>
     <p class="hint">Looked at today: {TOOL_CHECKS.join(' · ')}</p>
-    <button class="act" type="button" onclick={done}>Read, and looked at</button>
+    <button class="act" type="button" onclick={done}>{DRIVE.readAndLookedAt}</button>
   </section>
 {/if}
 

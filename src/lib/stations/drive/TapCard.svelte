@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { DRIVE } from '$lib/words/pages/drive';
+  import { COMMON } from '$lib/words/pages/common';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { Snippet } from 'svelte';
   import type { RivetRun } from '$core/driving/rivet-runs.ts';
@@ -87,24 +89,27 @@
       </p>
     {/if}
     {#if desk.refused}
-      <Notice level="stop" title="Not logged" text={preferences.refusal(desk.refused)} />
+      <Notice level="stop" title={COMMON.notLogged} text={preferences.refusal(desk.refused)} />
     {/if}
     {#if person === ''}
       <a class="act main" href={whoHref}>Say who is at the bench first</a>
     {:else if desk.pending}
       <UnmetSheet {desk} {person} />
     {:else}
-      <button class="act main driven" type="button" onclick={() => desk.tap(null)}
-        >Driven <kbd>Space</kbd></button
+      <button
+        data-testid="driven"
+        class="act main driven"
+        type="button"
+        onclick={() => desk.tap(null)}>Driven <kbd>Space</kbd></button
       >
       <div class="looks">
         <button class="act" type="button" onclick={() => desk.tap('good')}
-          >✓ Good <kbd>G</kbd></button
+          >{DRIVE.good} <kbd>G</kbd></button
         >
         <button class="act" type="button" onclick={() => desk.tap('more')}
-          >+ More <kbd>M</kbd></button
+          >{DRIVE.more} <kbd>M</kbd></button
         >
-        <button class="act" type="button" onclick={() => desk.tap('again')}
+        <button data-testid="look-again" class="act" type="button" onclick={() => desk.tap('again')}
           >! Look again <kbd>L</kbd></button
         >
       </div>
@@ -122,11 +127,20 @@
   {/each}
   {#if person !== ''}
     <div class="row">
-      <button class="act" type="button" disabled={desk.last === null} onclick={() => desk.undo()}
+      <button
+        data-testid="undo"
+        class="act"
+        type="button"
+        disabled={desk.last === null}
+        onclick={() => desk.undo()}
         >Undo {desk.last === null ? '' : desk.last} <kbd aria-label="Backspace">⌫</kbd></button
       >
       {#if row !== undefined && rowLeft > 0}
-        <button class="act" type="button" onclick={() => row !== undefined && desk.rowDone(row)}
+        <button
+          data-testid="row-driven"
+          class="act"
+          type="button"
+          onclick={() => row !== undefined && desk.rowDone(row)}
           >Row {row} is driven ({rowLeft})</button
         >
       {/if}

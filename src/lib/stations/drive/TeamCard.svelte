@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DRIVE } from '$lib/words/pages/drive';
   import Choice from '../../ui/kit/Choice.svelte';
   import type { DriveDesk } from './drive-desk.svelte';
   import type { LiveTeam } from './live-team.svelte';
@@ -14,8 +15,8 @@
   const other = $derived(team.other);
   const ROLES = [
     { value: 'alone', text: 'alone' },
-    { value: 'gun', text: 'with the gun' },
-    { value: 'bar', text: 'with the bar' }
+    { value: 'gun', text: DRIVE.withTheGun },
+    { value: 'bar', text: DRIVE.withTheBar }
   ] as const;
   const THEIR = { gun: 'bar', bar: 'gun' } as const;
   const WORD = { idle: 'not ready yet', ready: 'READY', go: 'GO', stop: 'STOP' } as const;
@@ -40,7 +41,8 @@
       {#if state.link === 'alone'}
         Nobody with the {theirs} is heard yet. Do not fire.
       {:else if state.link === 'silent'}
-        ✕ {other?.by} ({theirs}) is silent for {Math.floor(state.silentS ?? 0)} s. Stop: do not fire.
+        ✕ {other?.by} ({theirs}{DRIVE.isSilentFor}
+        {Math.floor(state.silentS ?? 0)} s. Stop: do not fire.
       {:else if state.link === 'apart'}
         △ {other?.by} looks at rivet {other?.word.hole ?? '–'}, here it is {desk.here ?? '–'}. Do
         not fire.
@@ -57,19 +59,21 @@
             class="act main"
             type="button"
             disabled={!state.may.includes('ready')}
-            onclick={() => team.say('ready')}>Ready</button
+            onclick={() => team.say('ready')}>{DRIVE.ready}</button
           >
         {:else}
           <button
             class="act main"
             type="button"
             disabled={!state.may.includes('go')}
-            onclick={() => team.say('go')}>Go</button
+            onclick={() => team.say('go')}>{DRIVE.go}</button
           >
         {/if}
-        <button class="act halt" type="button" onclick={() => team.say('stop')}>Stop</button>
+        <button class="act halt" type="button" onclick={() => team.say('stop')}>{DRIVE.stop}</button
+        >
         {#if team.call === 'stop'}
-          <button class="act" type="button" onclick={() => team.say('idle')}>On again</button>
+          <button class="act" type="button" onclick={() => team.say('idle')}>{DRIVE.onAgain}</button
+          >
         {/if}
       </div>
     {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { onMount } from 'svelte';
   import type { ObjectionAnswer } from '$core/driving/drive-events.ts';
   import { objectionKey } from '$core/driving/objections.ts';
@@ -69,7 +70,7 @@
     <button class="act main" disabled={open > 0}
       >{open > 0 ? `${open} to answer` : 'Log answers and rivet'}</button
     >
-    <button class="act" type="button" onclick={() => (desk.pending = null)}>Back</button>
+    <button class="act" type="button" onclick={() => (desk.pending = null)}>{COMMON.back}</button>
   </div>
 </form>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { LAYOUT } from '$lib/words/pages/layout';
   import { alternatives, type Alternative } from '$core/plan/alternatives.ts';
   import { useWorkspace, type Change } from '$lib/client/workspace.svelte';
   import Length from '../../ui/kit/Length.svelte';
@@ -43,7 +44,7 @@
         <dd><Length lengthIn={other.acrossIn} /></dd>
         <dt>Added weight</dt>
         <dd>{other.massLb.toFixed(3)} lb{other.massLb === lightest ? ' ✓' : ''}</dd>
-        <dt>Rework margin</dt>
+        <dt>{LAYOUT.reworkMargin}</dt>
         <dd>{other.withRoom === 0 ? 'none' : `${other.withRoom} of ${other.rivets}`}</dd>
       </dl>
       {#if other.stops > 0}<p class="stop">
@@ -52,7 +53,9 @@
       {#if other.current}
         <p class="now">✓ as it stands</p>
       {:else}
-        <button class="act" type="button" onclick={() => choose(other)}>Use this layout</button>
+        <button class="act" type="button" onclick={() => choose(other)}
+          >{LAYOUT.useThisLayout}</button
+        >
       {/if}
     </article>
   {:else}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { LAYOUT } from '$lib/words/pages/layout';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import Download from '@lucide/svelte/icons/download';
   import { readJointFile } from '$core/exchange/joint-file.ts';
@@ -104,7 +105,7 @@
   }
 </script>
 
-<Sheet title="Files" {open} {onclose}>
+<Sheet title={LAYOUT.files} {open} {onclose}>
   {#if refusal}<Notice level="stop" title="No" text={refusal} />{/if}
   {#if said}<p role="status" class="said">✓ {said}</p>{/if}
   <h3 class="label">Out</h3>
@@ -121,6 +122,7 @@
       />
     {/if}
     <Choice
+      testid="unit"
       label="Lengths in DXF and CSV"
       value={unit}
       options={[

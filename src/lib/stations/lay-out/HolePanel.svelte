@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { LAYOUT } from '$lib/words/pages/layout';
   import Mark from '../../ui/marks/Mark.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { readDrill } from '$core/catalog/drills.ts';
@@ -99,7 +100,7 @@
       <span class="hint room">
         {room.largestDash > hole.dash
           ? `has room for dash ${room.largestDash} in rework`
-          : 'no room for a larger rivet'}
+          : LAYOUT.noRoomForALarger}
       </span>
     {/if}
   </p>
@@ -125,7 +126,7 @@
       onclick={hold}
       title="H"
     >
-      {hole.state === 'held-open' ? 'Rivet it' : 'Hold open'}
+      {hole.state === 'held-open' ? 'Rivet it' : LAYOUT.holdOpen}
     </button>
     <button
       class="act small"
@@ -134,7 +135,7 @@
       onclick={pin}
       title="P"
     >
-      {hole.fixed === null ? 'Pin' : 'Unpin'}
+      {hole.fixed === null ? 'Pin' : LAYOUT.unpin}
     </button>
     {#if hole.fixed === null}
       <button class="act small" type="button" onclick={takeOut} data-hint="Delete"
@@ -145,7 +146,7 @@
       class="act small sum"
       type="button"
       aria-expanded={markOpen}
-      aria-label="Arithmetic of the mark"
+      aria-label={LAYOUT.arithmeticOfTheMark}
       onclick={() => (markOpen = !markOpen)}><Mark name="arithmetic" size={20} /></button
     >
   </div>

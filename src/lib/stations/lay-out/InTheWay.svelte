@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { LAYOUT } from '$lib/words/pages/layout';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { withoutFixed } from '$core/edit/hole-edits.ts';
   import { nextId } from '$core/joint/item-id.ts';
@@ -93,6 +95,7 @@
   {#snippet row(keepOut, index)}
     <input
       class="field-box"
+      data-testid="keep-out-name-{index + 1}"
       aria-label="Name of keep-out {index + 1}"
       placeholder="what it is"
       maxlength="40"
@@ -115,7 +118,7 @@
       <option value="rect">straight-sided</option>
       <option value="round">round</option>
     </select>
-    {#each [['xIn', 'Middle, right of the datum', ''], ['yIn', 'Middle, down', ''], ['wIn', keepOut.shape === 'round' ? 'Diameter' : 'Width', ''], ['hIn', 'Height', 'right across']] as const as [key, label, empty] (key)}
+    {#each [['xIn', LAYOUT.middleRightOfTheDatum, ''], ['yIn', 'Middle, down', ''], ['wIn', keepOut.shape === 'round' ? COMMON.diameter : LAYOUT.width, ''], ['hIn', COMMON.height, 'right across']] as const as [key, label, empty] (key)}
       {#if !(key === 'hIn' && keepOut.shape === 'round')}
         <LengthField
           {label}
@@ -149,6 +152,7 @@
 >
   {#snippet row(fixed, index)}
     <LengthField
+      testid="{fixed.kind}-at"
       label="{fixed.kind === 'pinned' ? 'Pinned' : 'Existing'} at, along the line"
       value={fixed.atIn}
       problem={workspace.problemAt(`fixed.${fixed.id}.atIn`)}
@@ -189,13 +193,13 @@
   >
     {#snippet row(divide)}
       <LengthField
-        label="From the hole at"
+        label={LAYOUT.fromTheHoleAt}
         value={divide.fromIn}
         problem={workspace.problemAt(`divides.${divide.id}.fromIn`)}
         oninput={(text) => workspace.setAt(`divides.${divide.id}.fromIn`, text)}
       />
       <LengthField
-        label="to the hole at"
+        label={LAYOUT.toTheHoleAt}
         value={divide.toIn}
         problem={workspace.problemAt(`divides.${divide.id}.toIn`)}
         oninput={(text) => workspace.setAt(`divides.${divide.id}.toIn`, text)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { LAYOUT } from '$lib/words/pages/layout';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { placeInWords } from '$lib/words/places';
   import { num } from '$core/answer.ts';
@@ -61,7 +62,7 @@
     {/each}
     {#if margin}
       <Figure
-        label="Rework margin"
+        label={LAYOUT.reworkMargin}
         work={margin.work}
         source="the largest rivet each hole could still take, its neighbors as they are"
         note={marginInWords(margin, preferences.inWords)}

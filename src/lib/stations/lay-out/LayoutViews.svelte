@@ -5,6 +5,8 @@
 </script>
 
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { LAYOUT } from '$lib/words/pages/layout';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
 
@@ -29,10 +31,10 @@
     value={view}
     options={[
       { value: 'plan', text: 'Plan' },
-      { value: 'headroom', text: 'Rework margin' },
-      { value: 'table', text: 'Table' },
-      { value: 'others', text: 'Alternatives' },
-      { value: 'steps', text: 'Layout steps' }
+      { value: 'headroom', text: LAYOUT.reworkMargin },
+      { value: 'table', text: COMMON.table },
+      { value: 'others', text: LAYOUT.alternatives },
+      { value: 'steps', text: LAYOUT.layoutSteps }
     ]}
     onchoose={onview}
   />
@@ -43,14 +45,14 @@
         quiet
         value={line}
         options={[
-          { value: 'short', text: metric ? '300 mm' : '12 in' },
-          { value: 'long', text: metric ? '600 mm' : '24 in' },
-          { value: 'whole', text: 'Whole' }
+          { value: 'short', text: metric ? '300 mm' : LAYOUT.n12In },
+          { value: 'long', text: metric ? LAYOUT.n600Mm : LAYOUT.n24In },
+          { value: 'whole', text: LAYOUT.whole }
         ]}
         onchoose={online}
       />
     {/if}
-    <button class="act" type="button" onclick={onfiles}>Files</button>
+    <button class="act" type="button" onclick={onfiles}>{LAYOUT.files}</button>
   </span>
 </div>
 

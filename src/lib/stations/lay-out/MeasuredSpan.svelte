@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { LAYOUT } from '$lib/words/pages/layout';
   import { nextId } from '$core/joint/item-id.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -29,7 +30,7 @@
 
 <div class="span">
   <LengthField
-    label="Between them, as measured"
+    label={LAYOUT.betweenThemAsMeasured}
     value={entry?.spanIn ?? ''}
     placeholder="as planned"
     whenEmpty="not measured yet"

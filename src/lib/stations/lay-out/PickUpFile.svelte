@@ -111,6 +111,7 @@
       label={read.found.inPerUnit === null
         ? 'The file does not say its unit. It is in'
         : 'The file says its unit. It is in'}
+      testid="unit"
       value={unit}
       options={units}
       onchoose={(value) => (unit = value)}
@@ -149,6 +150,7 @@
       {#if layout}<FoundPreview {layout} holes={placed} />{/if}
       <div class="acts">
         <button
+          data-testid="take-up"
           class="act main"
           type="button"
           disabled={placed.length === 0}

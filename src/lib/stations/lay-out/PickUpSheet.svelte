@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { LAYOUT } from '$lib/words/pages/layout';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { pickUp, PickUpInput, TAPE_ERROR_IN } from '$core/layout/pick-up.ts';
   import { FURTHEST_OFF_IN, takeUp, type FoundHole } from '$core/edit/take-up.ts';
@@ -95,7 +96,7 @@
   });
 </script>
 
-<Sheet title="Pick up existing holes" {open} {onclose}>
+<Sheet title={LAYOUT.pickUpExistingHoles} {open} {onclose}>
   {#if said}<p role="status" class="said">✓ {said}</p>{/if}
   {#if refusal}<Notice level="stop" title="Not taken up" text={refusal} />{/if}
 
@@ -104,8 +105,8 @@
     value={way}
     options={[
       { value: 'running', text: 'Running distances' },
-      { value: 'tapes', text: 'From two points' },
-      { value: 'file', text: 'A drawing or table' }
+      { value: 'tapes', text: LAYOUT.fromTwoPoints },
+      { value: 'file', text: LAYOUT.aDrawingOrTable }
     ]}
     onchoose={(value) => (way = value)}
   >
@@ -121,9 +122,7 @@
             {#each lines as line (line.key)}<option value={line.key}>{line.name}</option>{/each}
           </select>
         {/if}
-        <label class="label" for="running"
-          >Distances from the line’s beginning, one a line or with semicolons</label
-        >
+        <label class="label" for="running">{LAYOUT.distancesFromTheLinesBeginning}</label>
         <textarea
           id="running"
           class="field-box"
@@ -133,7 +132,10 @@
         {#if wrong.length > 0}<p class="hint wrong">
             △ {wrong.map(({ text }) => text).join(', ')}: no length. Write 3/32, .094, 1 1/8, 2.4mm.
           </p>{/if}
-        <button class="act main" disabled={read.length === 0 || wrong.length > 0}
+        <button
+          data-testid="take-up"
+          class="act main"
+          disabled={read.length === 0 || wrong.length > 0}
           >Take up {read.length} hole{read.length === 1 ? '' : 's'}</button
         >
       </form>
@@ -174,7 +176,7 @@
             add(
               [{ xIn: met.result.at.xIn, yIn: -met.result.at.yIn, diameterIn: null }],
               'from two points'
-            )}>Take it up</button
+            )}>{LAYOUT.takeItUp}</button
         >
       {:else if met}
         <Notice level="stop" title="These do not meet" text={preferences.refusal(met.error.said)} />

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { LAYOUT } from '$lib/words/pages/layout';
+  import { COMMON } from '$lib/words/pages/common';
   import ColdLines from '../../ui/cold/ColdLines.svelte';
   import Progress from '../../ui/kit/Progress.svelte';
   import WholeScreen from '../../ui/kit/WholeScreen.svelte';
@@ -103,7 +105,7 @@
         class="act small"
         type="button"
         aria-pressed={toned}
-        aria-label="A tone for each row"
+        aria-label={LAYOUT.aToneForEachRow}
         onclick={() => (toned = !toned)}><Music size={22} /></button
       >
       {#if canSpeak}
@@ -117,11 +119,17 @@
           {#if speaks}<Volume2 size={22} />{:else}<VolumeX size={22} />{/if}
         </button>
       {/if}
-      <button class="act small" type="button" aria-label="Close the reader" onclick={onclose}
+      <button class="act small" type="button" aria-label={LAYOUT.closeTheReader} onclick={onclose}
         ><X size={22} /></button
       >
     </header>
-    <button class="big" type="button" data-autofocus onclick={() => go(1)} aria-label="Next mark">
+    <button
+      class="big"
+      type="button"
+      data-autofocus
+      onclick={() => go(1)}
+      aria-label={LAYOUT.nextMark}
+    >
       {#if hole}
         <span class="number" class:open={hole.state === 'held-open'}>
           hole {hole.number}{hole.state === 'held-open' ? `, ◇ held open: ${hole.reason}` : ''}
@@ -156,10 +164,12 @@
     </button>
     <MiniPlan {lines} {holes} at={hole?.number ?? 0} line={current?.line ?? ''} />
     <footer>
-      <button class="act" type="button" onclick={() => go(-1)} disabled={at === 0}>‹ Back</button>
+      <button class="act" type="button" onclick={() => go(-1)} disabled={at === 0}
+        >{COMMON.back2}</button
+      >
       <div class="how-far">
         <Progress label="Marks read" value={at + 1} max={order.length} />
-        <p>mark {at + 1} of {order.length}</p>
+        <p data-testid="mark-now" data-at={at + 1}>mark {at + 1} of {order.length}</p>
       </div>
       <button class="act main" type="button" onclick={() => go(1)}>Next ›</button>
     </footer>

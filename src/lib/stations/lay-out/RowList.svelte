@@ -41,7 +41,7 @@
     >
   {/if}
   <div class="add">
-    <button class="act" type="button" onclick={onadd}
+    <button data-testid="add {what}" class="act" type="button" onclick={onadd}
       ><Plus size={18} /> {what[0]?.toUpperCase()}{what.slice(1)}</button
     >
     {@render more?.()}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import type { Snippet } from 'svelte';
   import ColdLines from '../../ui/cold/ColdLines.svelte';
   import Progress from '../../ui/kit/Progress.svelte';
@@ -24,13 +25,14 @@
   <ColdLines />
   <div class="floor">
     <header>
-      <button class="act" type="button" disabled={at <= 1} onclick={onback}>‹ Back</button>
+      <button class="act" type="button" disabled={at <= 1} onclick={onback}>{COMMON.back2}</button>
       <div class="where">
         <p class="label">{title} · step {at} of {of}</p>
         <Progress label="Steps done" value={at - 1} max={of} />
       </div>
       <button class="act" type="button" disabled={at >= of} onclick={onnext}>Next ›</button>
-      <button class="act" type="button" onclick={onclose} aria-label="Close"><X size={28} /></button
+      <button class="act" type="button" onclick={onclose} aria-label={COMMON.close}
+        ><X size={28} /></button
       >
     </header>
     <div class="plan">{@render plan()}</div>

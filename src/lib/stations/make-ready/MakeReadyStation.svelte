@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { READY } from '$lib/words/pages/ready';
+  import { COMMON } from '$lib/words/pages/common';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { orientationMarks } from '$core/ready/orientation.ts';
   import { readyPlan } from '$core/ready/ready-plan.ts';
@@ -137,7 +139,11 @@
                 options={rounds.map((_, index) => ({
                   value: String(index),
                   text:
-                    index === 0 ? 'Before up-sizing' : index === 1 ? 'After up-sizing' : 'Last ones'
+                    index === 0
+                      ? 'Before up-sizing'
+                      : index === 1
+                        ? READY.afterUpSizing
+                        : 'Last ones'
                 }))}
                 onchoose={(value) => (round = value)}
               />{/if}
@@ -149,7 +155,9 @@
                 : `: drill ${shownRound?.drill.length} holes meanwhile`}
             </p>
           {/if}
-          <button class="act main" type="button" onclick={() => (floor = true)}>Bench view</button>
+          <button class="act main" type="button" onclick={() => (floor = true)}
+            >{READY.benchView}</button
+          >
         </div>
         {@render holePlan()}
         <div class="card">{@render card(false)}</div>
@@ -206,7 +214,7 @@
     {:else if holders?.stretched}
       <Notice
         level="attention"
-        title="Holders stand wider apart"
+        title={READY.holdersStandWiderApart}
         text="Every {holders.every}th hole, for want of more: the shop likes every {desk.figures
           .holders.every}th."
       />
@@ -244,9 +252,13 @@
         download>Labels (PDF)</a
       >
       <PaperChoice />
-      <a class="act" href="/gauge">Gauge plate</a>
-      <button class="act" type="button" onclick={() => (boardOpen = true)}>Shadow board</button>
-      <button class="act" type="button" onclick={() => (shopOpen = true)}>Times and holders</button>
+      <a class="act" href="/gauge">{COMMON.gaugePlate}</a>
+      <button class="act" type="button" onclick={() => (boardOpen = true)}
+        >{READY.shadowBoard}</button
+      >
+      <button class="act" type="button" onclick={() => (shopOpen = true)}
+        >{READY.timesAndHolders}</button
+      >
     </div>
   {/snippet}
 </StationFrame>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { READY } from '$lib/words/pages/ready';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { untrack } from 'svelte';
   import { OPERATION_KEYS, operationTime, OPERATIONS } from '$core/ready/operations.ts';
@@ -55,7 +56,7 @@
   const WHO = { recorded: 'recorded', shop: 'set here', starting: 'starting estimate' };
   const HOLDERS = [
     { key: 'every', label: 'A holder in every … holes' },
-    { key: 'pilot', label: 'Holders for #40' },
+    { key: 'pilot', label: READY.holdersFor40 },
     { key: 'final', label: 'Holders of final size' }
   ] as const;
 </script>
@@ -86,6 +87,7 @@
               ><input
                 class="field-box"
                 inputmode="decimal"
+                data-testid="seconds-{op}"
                 aria-label="Seconds for {OPERATIONS[op].words}"
                 bind:value={times[op]}
               /></td
@@ -102,7 +104,7 @@
         {preferences.refusal(problem.said)}
       </p>{/each}
     {#if desk.figuresRefusal !== ''}<p class="wrong" role="alert">{desk.figuresRefusal}</p>{/if}
-    <button class="act main" disabled={!draft.success}>Keep for the shop</button>
+    <button class="act main" disabled={!draft.success}>{READY.keepForTheShop}</button>
   </form>
 </Sheet>
 

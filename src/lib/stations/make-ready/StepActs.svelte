@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { StepProgress } from '$core/ready/progress.ts';
   import type { ReadyStep } from '$core/ready/step-list.ts';
@@ -52,7 +53,7 @@
     </p>
     <button class="act" type="button" onclick={() => ontick(false)}>Not done after all</button>
   {:else}
-    <button class="act main" type="button" onclick={() => ontick(true)}>Done</button>
+    <button class="act main" type="button" onclick={() => ontick(true)}>{COMMON.done}</button>
     <button class="act" type="button" disabled={begunAt !== null} onclick={onbegin}
       >{begunAt === null ? 'Time it' : 'Being timed'}</button
     >

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { READY } from '$lib/words/pages/ready';
   import { cageOfStep } from '$core/ready/cage/step-cage.ts';
   import type { ReadyStep } from '$core/ready/step-list.ts';
   import type { JointCageSetting } from '$lib/cage-view';
@@ -33,7 +34,7 @@
         )}</span
       >
     </p>
-    <a class="act" href="/setups/{setting.cageId}/{setting.id}">Re-check</a>
+    <a class="act" href="/setups/{setting.cageId}/{setting.id}">{READY.reCheck}</a>
     <a class="act" href="/setups{query}">Set anew</a>
   {:else}
     <p>
@@ -41,12 +42,12 @@
           .changes.length === 0
           ? ''
           : `: ${settingChangesInWords(cage.changes, preferences.inWords)}`}. Set a cage for it as
-        it is now.{:else}△ No cage is set for this step yet.{/if}
+        it is now.{:else}{READY.noCageIsSetFor}{/if}
     </p>
     {#if cage.begun}<a class="act main" href="/setups/{cage.begun.cageId}/{cage.begun.id}"
         >Go on with {cage.begun.cage}</a
       >{/if}
-    <a class="act" class:main={!cage.begun} href="/setups{query}">Set a cage</a>
+    <a class="act" class:main={!cage.begun} href="/setups{query}">{READY.setACage}</a>
   {/if}
 </div>
 

@@ -27,6 +27,8 @@
     <li class:current={one.key === current}>
       <button
         class="tick"
+        data-testid="tick"
+        data-tick={one.key}
         type="button"
         aria-pressed={of?.done ?? false}
         aria-label="{of?.done ? 'Take back' : 'Tick off'}: {words.title}"

@@ -97,7 +97,9 @@
 {#if open.issue}
   <div class="sign">
     <header>
-      <h2>Release {open.issue.number}</h2>
+      <h2 data-testid="release-now" data-release={open.issue.number}>
+        Release {open.issue.number}
+      </h2>
       <button class="act small" type="button" onclick={() => void look()}>Look again</button>
     </header>
     {#if unsent > 0}<Notice
@@ -168,6 +170,7 @@
         >
           <TextField
             name="entitled"
+            testid="entitled"
             label="What entitles you: certificate, stamp"
             bind:value={entitled}
             maxlength={120}
@@ -175,8 +178,11 @@
           {#if person === ''}
             <a class="act main" href="/who?back=/joints/{workspace.id}/sign">Say who signs first</a>
           {:else}
-            <button class="act main" disabled={!ready || signing} aria-describedby="why-not"
-              >Sign as {person}</button
+            <button
+              data-testid="sign"
+              class="act main"
+              disabled={!ready || signing}
+              aria-describedby="why-not">Sign as {person}</button
             >
           {/if}
           <p id="why-not" class="hint">

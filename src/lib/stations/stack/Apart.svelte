@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { STACK } from '$lib/words/pages/stack';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
   import LengthField from '../../ui/kit/LengthField.svelte';
@@ -14,13 +15,13 @@
     value={closed ? 'no' : 'yes'}
     options={[
       { value: 'yes', text: 'Yes' },
-      { value: 'no', text: 'No: closed structure' }
+      { value: 'no', text: STACK.noClosedStructure }
     ]}
     onchoose={(value) => workspace.edit({ closed: value === 'no' }, 'closed')}
   />
   {#if closed}
     <LengthField
-      label="Chips and burrs between them: accepted by whose word?"
+      label={STACK.chipsAndBurrsBetweenThem}
       plain
       placeholder="repair sheet, person"
       value={closedReason}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { STACK } from '$lib/words/pages/stack';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import type { PlannedStack } from '$core/plan/plan-shape.ts';
   import type { StackView } from '$core/plan/stack-view.ts';
@@ -32,11 +33,11 @@
             : 'good'
   );
   const SAYS: Record<Driven, () => string> = {
-    filling: () => 'the shank still fills the hole',
+    filling: () => STACK.theShankStillFillsThe,
     never: () => 'no height makes a good head',
     high: () => `too high yet: drive on to ${preferences.inWords((band?.high ?? 0) * D)}`,
     low: () => `over-driven: it had to stop at ${preferences.inWords((band?.low ?? 0) * D)}`,
-    good: () => 'inside the limits: stop here'
+    good: () => STACK.insideTheLimitsStopHere
   };
   const said = $derived(SAYS[driven]());
   const percent = (inches: number) =>
@@ -45,7 +46,7 @@
 
 <div class="driving">
   <button class="act inserted" type="button" onclick={() => onheight(travel.fromIn)}
-    >Inserted</button
+    >{STACK.inserted}</button
   >
   <div class="slide">
     {#if band}
@@ -56,7 +57,7 @@
       ></span>
     {/if}
     <Slider
-      label="How far it is driven"
+      label={STACK.howFarItIsDriven}
       max={STEPS}
       value={Math.round(share * STEPS)}
       said="{preferences.inWords(heightIn)} high, {said}"
@@ -67,7 +68,7 @@
     class="act good-head"
     type="button"
     disabled={band === null}
-    onclick={() => onheight(travel.restIn)}>Good head</button
+    onclick={() => onheight(travel.restIn)}>{STACK.goodHead}</button
   >
   <output class="said" class:good={driven === 'good'}>{said}</output>
 </div>

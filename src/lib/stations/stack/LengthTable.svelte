@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { STACK } from '$lib/words/pages/stack';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import type { Dash } from '$core/schema/fields.ts';
   import type { StackView } from '$core/plan/stack-view.ts';
@@ -26,7 +28,7 @@
     if (box) box.scrollTop = row.offsetTop - (box.clientHeight - row.offsetHeight) / 2;
   };
   const WORDS = $derived({
-    good: stopped ? '○ would fit' : '✓ good',
+    good: stopped ? STACK.wouldFit : COMMON.good,
     attention: '△ look',
     stop: '✕ no'
   });

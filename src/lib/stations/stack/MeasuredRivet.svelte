@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { STACK } from '$lib/words/pages/stack';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { nextId } from '$core/joint/item-id.ts';
   import type { PlannedStack } from '$core/plan/plan-shape.ts';
@@ -70,7 +71,7 @@
     {@const { gripIn, differenceIn, agrees, causes } = found.result}
     <p class:agrees data-testid="measured">
       {agrees ? '✓' : '△'} The grip there is
-      <strong><Length lengthIn={gripIn} decimal /></strong>{#if agrees}, as the stack says.
+      <strong><Length lengthIn={gripIn} decimal /></strong>{#if agrees}{STACK.asTheStackSays}
       {:else}: <Length lengthIn={Math.abs(differenceIn)} decimal />
         {differenceIn > 0 ? 'more' : 'less'} than the stack. Look for: {causes
           .map((cause) => causeInWords(cause, preferences.inWords))

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { STACK } from '$lib/words/pages/stack';
   import { headLimits } from '$core/catalog/head-limits.ts';
   import { typedNumber } from '$core/units/typed-number.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -13,10 +14,10 @@
   const shop = $derived(headLimits(workspace.profile.headLimits));
   const D = $derived(workspace.shown?.plan.diameterIn ?? null);
   const FIELDS = $derived([
-    { key: 'headWideLowD', label: 'Diameter at least', shop: shop.diameterD.low },
-    { key: 'headWideHighD', label: 'at most', shop: shop.diameterD.high },
-    { key: 'headHighLowD', label: 'Height at least', shop: shop.heightD.low },
-    { key: 'headHighHighD', label: 'at most', shop: shop.heightD.high }
+    { key: 'headWideLowD', label: STACK.diameterAtLeast, shop: shop.diameterD.low },
+    { key: 'headWideHighD', label: STACK.atMost, shop: shop.diameterD.high },
+    { key: 'headHighLowD', label: STACK.heightAtLeast, shop: shop.heightD.low },
+    { key: 'headHighHighD', label: STACK.atMost, shop: shop.heightD.high }
   ] as const);
   /** what cannot be read stays in sight, whichever is chosen */
   const asked = $derived(
@@ -31,13 +32,13 @@
   }
 </script>
 
-<section aria-label="Limits of the heads">
+<section aria-label={STACK.limitsOfTheHeads}>
   <Choice
     label="Heads are held against"
     value={entered.ownHeads ? 'own' : 'shop'}
     options={[
       { value: 'shop', text: 'The shop’s limits' },
-      { value: 'own', text: 'The joint’s own data' }
+      { value: 'own', text: STACK.theJointsOwnData }
     ]}
     onchoose={(value) => workspace.edit({ ownHeads: value === 'own' }, 'ownHeads')}
   />
@@ -60,7 +61,7 @@
       {/each}
     </div>
     <LengthField
-      label="Where do these limits stand?"
+      label={STACK.whereDoTheseLimitsStand}
       plain
       placeholder="drawing, repair sheet, page"
       value={entered.headsReason}

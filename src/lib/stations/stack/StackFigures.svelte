@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { limitsCalled } from '$core/catalog/head-limits.ts';
   import { looksSame } from '$core/units/tolerance.ts';
@@ -37,11 +38,11 @@
   });
 </script>
 
-<section aria-label="Answers">
+<section aria-label={COMMON.answers}>
   {#if stack.length.ok}
     {@const { result, work } = stack.length}
     <p class="part" data-figure="Part number">{result.partNumber}</p>
-    <Figure label="Grip" work={work.filter(({ key }) => key === 'grip')}>
+    <Figure label={COMMON.grip} work={work.filter(({ key }) => key === 'grip')}>
       <Length lengthIn={result.gripIn} decimal />
     </Figure>
     {#if !looksSame(stack.gripMaxIn, stack.gripMinIn)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { STACK } from '$lib/words/pages/stack';
   import { headLimits } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { stoppedUpTo } from '$core/plan/blocks.ts';
@@ -51,9 +52,9 @@
   const PANELS = $derived([
     { value: 'lengths', text: 'Lengths' },
     { value: 'driving', text: 'Driving' },
-    { value: 'layers', text: 'Layers' },
-    ...(view?.flush ? [{ value: 'flush', text: 'Flush rule' }] : []),
-    { value: 'others', text: 'Substitutes' }
+    { value: 'layers', text: STACK.layers },
+    ...(view?.flush ? [{ value: 'flush', text: STACK.flushRule }] : []),
+    { value: 'others', text: STACK.substitutes }
   ]);
   const open = $derived(PANELS.some(({ value }) => value === panel) ? panel : 'lengths');
   let billOpen = $state(false);
@@ -120,7 +121,7 @@
     {#if plan && stack && view}
       {#if stacks.length > 1}
         <Toggles
-          label="Stacks of this joint"
+          label={STACK.stacksOfThisJoint}
           single
           value={[String(stacks.indexOf(stack))]}
           options={stacks.map((other, index) => ({
@@ -141,8 +142,10 @@
     <Apart />
     <OwnHeads />
     <div class="more">
-      <button class="act" type="button" onclick={() => (billOpen = true)}>Bill of rivets</button>
-      <button class="act" type="button" onclick={() => (glassOpen = true)}>True size</button>
+      <button class="act" type="button" onclick={() => (billOpen = true)}
+        >{STACK.billOfRivets}</button
+      >
+      <button class="act" type="button" onclick={() => (glassOpen = true)}>{STACK.trueSize}</button>
       <a class="act" href="/rivets">Read a rivet</a>
     </div>
     <p class="hint">

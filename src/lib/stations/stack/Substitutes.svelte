@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { STACK } from '$lib/words/pages/stack';
   import type { PlannedStack } from '$core/plan/plan-shape.ts';
   import { substitutions } from '$core/plan/substitutions.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -36,7 +37,7 @@
   <p class="rule">△ {SUBSTITUTION_RULE}</p>
   <div class="pick">
     <Pick
-      label="In place of it"
+      label={STACK.inPlaceOfIt}
       value={other?.key ?? ''}
       options={found.map((one) => ({ value: one.key, text: substituteInWords(one.said) }))}
       onchoose={(value) => (key = value)}
@@ -45,7 +46,7 @@
     {#if other?.change}
       {@const change = other.change}
       <button class="act" type="button" onclick={() => workspace.take({ change })}
-        >Plan the joint with it</button
+        >{STACK.planTheJointWithIt}</button
       >
     {/if}
   </div>

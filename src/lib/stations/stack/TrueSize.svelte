@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { STACK } from '$lib/words/pages/stack';
+  import { COMMON } from '$lib/words/pages/common';
   import { onMount } from 'svelte';
   import { nominalHead } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
@@ -56,7 +58,7 @@
   );
 </script>
 
-<Sheet title="True size" {open} {onclose}>
+<Sheet title={STACK.trueSize} {open} {onclose}>
   {#if measuring}
     <p>
       Lay a {against === 'card' ? 'bank or identity card' : 'steel scale'} on the screen and move the
@@ -96,7 +98,7 @@
       {/if}
     </svg>
     <Slider
-      label="Size on the screen"
+      label={STACK.sizeOnTheScreen}
       max={STEPS}
       value={Math.round(((k - RANGE.low) / (RANGE.high - RANGE.low)) * STEPS)}
       said="{k.toFixed(1)} dots an inch"
@@ -108,7 +110,7 @@
       onclick={() => {
         glass.set(k, true);
         setting = false;
-      }}>It is as long as mine</button
+      }}>{STACK.itIsAsLongAs}</button
     >
     <p class="hint">It holds for this screen at this zoom; elsewhere it is measured anew.</p>
   {:else}
@@ -119,7 +121,7 @@
       options={[
         { value: 'rivet', text: 'Rivet' },
         { value: 'head', text: 'Driven head' },
-        { value: 'corner', text: 'Datum corner' }
+        { value: 'corner', text: COMMON.datumCorner }
       ]}
       onchoose={(value) => (what = value)}
     />

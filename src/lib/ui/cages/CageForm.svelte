@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CAGES } from '$lib/words/pages/cages';
   import { Cage, type EnteredCage } from '$core/ready/cage/cage.ts';
   import { problemsOf } from '$core/schema/read.ts';
   import { addCageAt } from '$lib/api/cages.ts';
@@ -22,9 +23,9 @@
   /** the same while it is sent again: a repeat is stored once */
   let id = crypto.randomUUID();
   const FIELDS = [
-    { key: 'cutterIn', label: 'Cutter diameter' },
-    { key: 'pilotIn', label: 'Pilot diameter' },
-    { key: 'pilotLengthIn', label: 'Pilot length' }
+    { key: 'cutterIn', label: CAGES.cutterDiameter },
+    { key: 'pilotIn', label: CAGES.pilotDiameter },
+    { key: 'pilotLengthIn', label: CAGES.pilotLength }
   ] as const;
   const entered = $derived<EnteredCage>({ name, cutter, cutterDeg: deg, ...lengths });
   const read = $derived(Cage.safeParse(entered, { reportInput: true }));
@@ -54,10 +55,16 @@
 
 <form onsubmit={add} aria-labelledby="new-cage">
   <h2 id="new-cage" class="label">A cage with its cutter and pilot</h2>
-  <TextField name="cage" label="Cage" maxlength={40} bind:value={name} hint="as on its tape" />
+  <TextField
+    name="cage"
+    label={CAGES.cage}
+    maxlength={40}
+    bind:value={name}
+    hint="as on its tape"
+  />
   <TextField
     name="cutter"
-    label="Cutter"
+    label={CAGES.cutter}
     maxlength={40}
     bind:value={cutter}
     hint="its number or mark"
@@ -78,7 +85,7 @@
   {/each}
   <p class="hint">△ Disconnect the air before touching the cutter.</p>
   {#if refusal !== ''}<p class="wrong" role="alert">{refusal}</p>{/if}
-  <button class="act main" disabled={!read.success}>Save cage</button>
+  <button class="act main" disabled={!read.success}>{CAGES.saveCage}</button>
 </form>
 
 <style>

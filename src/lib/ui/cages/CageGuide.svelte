@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { onDestroy, onMount, untrack } from 'svelte';
   import type { SettingView } from '$lib/cage-view';
@@ -57,7 +58,7 @@
       {#if desk.state.withdrawn}
         <Notice level="stop" title="This setting was withdrawn" text={desk.state.withdrawn.why} />
       {:else if set && (desk.rechecks.state === 'too-deep' || desk.rechecks.state === 'proud')}
-        <Notice level="stop" title="Set, but not to be used" text={recheckInWords(desk.rechecks)} />
+        <Notice level="stop" title={COMMON.setButNotToBe} text={recheckInWords(desk.rechecks)} />
       {:else}
         <GuideCard {guide} />
       {/if}
@@ -92,6 +93,7 @@
             />
           {/if}
           <button
+            data-testid="keep-setting"
             class="act main finish"
             type="button"
             disabled={desk.outbox.waiting.length > 0 || guide.nest?.ok === false}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CAGES } from '$lib/words/pages/cages';
   import { untrack } from 'svelte';
   import { BENCH_FAULTS } from '$core/devices/simulated-bench.ts';
   import { backOffFor } from '$core/ready/cage/guide.ts';
@@ -60,6 +61,13 @@
 
 <div class="gauge" data-testid="gauge-panel">
   <More
+    testid="gauge-{!opened
+      ? 'closed'
+      : !gauge.open
+        ? 'away'
+        : gauge.simulated
+          ? 'simulated'
+          : 'open'}"
     title="Depth gauge{!opened
       ? ''
       : !gauge.open
@@ -72,7 +80,7 @@
     {#if gauge.open}
       <div class="acts">
         <button class="act" type="button" onclick={() => void gauge.say('ZERO')}
-          >{gauge.zeroed ? '✓ Zeroed' : 'Zero on bare skin'}</button
+          >{gauge.zeroed ? '✓ Zeroed' : CAGES.zeroOnBareSkin}</button
         >
         <button
           class="act"
@@ -108,7 +116,7 @@
       <p class="hint">Type what you read.</p>
     {/if}
     {#if refused}<p class="wrong" role="alert">
-        Zero the gauge on the bare skin first: an unzeroed reading is not taken.
+        {CAGES.zeroTheGaugeOnThe}
       </p>{/if}
     {#if gauge.problem !== ''}<p class="wrong" role="alert">{gauge.problem}</p>{/if}
   </More>

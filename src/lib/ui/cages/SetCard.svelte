@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { CAGES } from '$lib/words/pages/cages';
+  import { COMMON } from '$lib/words/pages/common';
   import Mark from '../marks/Mark.svelte';
   import { Flushness } from '$core/ready/cage/trials.ts';
   import type { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
@@ -23,7 +25,7 @@
     hour: 'numeric',
     minute: '2-digit'
   });
-  const WORDS = { good: '✓ good', 'too-deep': '✕ too deep', proud: '✕ too proud' };
+  const WORDS = { good: COMMON.good, 'too-deep': CAGES.tooDeep, proud: '✕ too proud' };
   const found = $derived(desk.state.found);
   const status = $derived(desk.rechecks);
   const withdrawn = $derived(desk.state.withdrawn);
@@ -77,7 +79,7 @@
       />{/if}
     {#if desk.state.practice}<Notice
         level="attention"
-        title="Practice"
+        title={CAGES.practice}
         text="Cut at the simulated bench: it says nothing about the real cage."
       />{:else if !withdrawn && status.state !== 'too-deep' && status.state !== 'proud'}
       <p class="labels">
@@ -112,7 +114,7 @@
         <div class="pair">
           <TextField
             name="holes"
-            label="Holes cut so far"
+            label={CAGES.holesCutSoFar}
             inputmode="numeric"
             maxlength={6}
             errors={Number.isInteger(holes) && holes >= 0 ? undefined : ['a whole number']}
@@ -127,7 +129,7 @@
           />
         </div>
         <button class="act main" disabled={!flush.success || !Number.isInteger(holes)}
-          >Keep this re-check</button
+          >{CAGES.keepThisReCheck}</button
         >
       </form>
       {#if desk.state.rechecks.length > 0}

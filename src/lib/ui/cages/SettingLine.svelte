@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CAGES } from '$lib/words/pages/cages';
   import { recheckStatus } from '$core/ready/cage/rechecks.ts';
   import type { RememberedSetting } from '$core/ready/cage/remembered.ts';
   import Length from '../kit/Length.svelte';
@@ -19,7 +20,7 @@
       : !now.found
         ? '… not set yet'
         : now.practice
-          ? '○ practice only'
+          ? CAGES.practiceOnly
           : status.state === 'too-deep' || status.state === 'proud'
             ? '✕ re-check was bad'
             : last

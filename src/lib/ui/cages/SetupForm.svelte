@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { CAGES } from '$lib/words/pages/cages';
+  import { COMMON } from '$lib/words/pages/common';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { onMount, untrack } from 'svelte';
   import { goto } from '$app/navigation';
@@ -123,18 +125,18 @@
     list?: string;
   }
   const SHEET_FIELDS: Field[] = [
-    { key: 'sheetIn', label: 'The sheet to cut', list: 'gauges' },
+    { key: 'sheetIn', label: CAGES.theSheetToCut, list: 'gauges' },
     {
       key: 'skinIn',
       label: 'Dimpled sheets above it',
       whenEmpty: 'none: a rivet in the cut',
       list: 'gauges'
     },
-    { key: 'holeIn', label: 'The hole', list: 'final-drills' }
+    { key: 'holeIn', label: CAGES.theHole, list: 'final-drills' }
   ];
   const COUPON_FIELDS: Field[] = [
-    { key: 'couponIn', label: 'The coupon, as measured', list: 'gauges' },
-    { key: 'backingIn', label: 'Backing under it' },
+    { key: 'couponIn', label: CAGES.theCouponAsMeasured, list: 'gauges' },
+    { key: 'backingIn', label: CAGES.backingUnderIt },
     { key: 'filmIn', label: 'Film thickness', whenEmpty: '0 where none is on' }
   ];
   let refusal = $state('');
@@ -275,7 +277,7 @@
         class="act main begin"
         type="button"
         disabled={!mayBegin(checks)}
-        onclick={() => void begin()}>Begin the trials</button
+        onclick={() => void begin()}>{COMMON.beginTheTrials}</button
       >
       {#if !mayBegin(checks)}<p class="hint">What is marked ✕ has to be put right first.</p>{/if}
     {:else}

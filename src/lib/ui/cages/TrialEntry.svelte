@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CAGES } from '$lib/words/pages/cages';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { backOffFor, predictAt, type CageGuide } from '$core/ready/cage/guide.ts';
   import { Clicks, Flushness } from '$core/ready/cage/trials.ts';
@@ -63,7 +64,7 @@
   <h2 id="{id}-head" class="label">The trial hole</h2>
   <div class="entry">
     <StepField
-      label="Clicks on the cage"
+      label={CAGES.clicksOnTheCage}
       value={clicksText}
       one="click"
       problem={clicks.success ? '' : (clicks.error.issues[0]?.message ?? '')}
@@ -101,7 +102,8 @@
     />
   {/if}
   <Tick text="a shiny ring round the rivet’s rim" bind:checked={ring} />
-  <button class="act main" disabled={!clicks.success || !flush.success}>Keep this hole</button>
+  <button class="act main" disabled={!clicks.success || !flush.success}>{CAGES.keepThisHole}</button
+  >
   <p class="hint">{howToMeasure(seat, preferences.inWords)}</p>
 </form>
 <GaugePanel

@@ -31,6 +31,7 @@
 </script>
 
 <More
+  testid="eye"
   title="What the eye sees{flags.length > 0
     ? `: ${flags.map((flag) => FINDING_NAMES[flag]).join(', ')}`
     : ' (cracked, tilted, smile …)'}"
@@ -43,6 +44,7 @@
         <button
           type="button"
           class="card"
+          data-testid="seen-{flag}"
           aria-label={FINDING_NAMES[flag]}
           aria-pressed={flags.includes(flag)}
           aria-describedby="limit-{flag}"

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CHECK } from '$lib/words/pages/check';
   import { untrack } from 'svelte';
   import { plateDueInDays, type ShopPlate } from '$core/devices/shop-plate.ts';
   import { setPlatesAt } from '$lib/api/shop.ts';
@@ -113,7 +114,7 @@
     >
       <TextField
         name="plate"
-        label="Name written on it"
+        label={CHECK.nameWrittenOnIt}
         bind:value={name}
         maxlength={60}
         hint="the same name again: measured anew"
@@ -125,7 +126,7 @@
         inputmode="numeric"
       />
       <button class="act main" disabled={!ready || nobody}
-        >{nobody ? 'Say who is at the bench first' : 'Keep it as the shop’s'}</button
+        >{nobody ? 'Say who is at the bench first' : CHECK.keepItAsTheShops}</button
       >
     </form>
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { onMount } from 'svelte';
   import { cold } from '$lib/client/cold.svelte';
   import { tone } from '$lib/client/tone';
@@ -26,7 +27,8 @@
 {#if cold.running.length > 0}
   <p class="sr-only" role="status">
     {#each cold.running as { id, now, lot } (id)}
-      {#if now.state === 'due'}Lot {lot} is due.{:else if now.state === 'expired'}Lot {lot} has expired.{/if}
+      {#if now.state === 'due'}{COMMON.lot}
+        {lot} is due.{:else if now.state === 'expired'}{COMMON.lot} {lot} has expired.{/if}
     {/each}
   </p>
 {/if}

@@ -1,10 +1,11 @@
 <script lang="ts">
+  import { DRIVE } from '$lib/words/pages/drive';
   import { cold, ASSUMED_PER_RIVET_S, type RunningBatch } from '$lib/client/cold.svelte';
   import { clockText } from './clock-text';
 
   /** Batches out of the cold, each with its clock. */
   const SIGN = { ok: '◔', due: '△', expired: '✕', 'no-limit': '' } as const;
-  const WORD = { ok: 'drive', due: 'due: drive now', expired: 'expired', 'no-limit': '' } as const;
+  const WORD = { ok: 'drive', due: DRIVE.dueDriveNow, expired: 'expired', 'no-limit': '' } as const;
   const toDo = ({ now, untold, canDrive, left }: RunningBatch) =>
     untold
       ? 'a clock was set back: how long they are out is not known. Do not drive them; put them away'

@@ -44,6 +44,7 @@
               class="field-box"
               autocomplete="off"
               maxlength="120"
+              data-testid="{who}-{at + 1}"
               aria-label="Place {at + 1}, the {who}’s"
               aria-invalid={problem !== undefined}
               value={criterion.readings[at]?.[who] ?? ''}

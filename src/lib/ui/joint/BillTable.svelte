@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import Mark from '../marks/Mark.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { Answer } from '$core/answer.ts';
@@ -61,7 +62,7 @@
     </table>
   </div>
   <button class="act" type="button" aria-expanded={open} onclick={() => (open = !open)}
-    ><Mark name="arithmetic" size={20} /> Arithmetic</button
+    ><Mark name="arithmetic" size={20} /> {COMMON.arithmetic}</button
   >
   {#if open}<Arithmetic
       work={bill.work}

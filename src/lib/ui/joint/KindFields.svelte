@@ -29,6 +29,7 @@
     {#if ask.ask === 'choice'}
       <div class:wide={ask.options.map(({ text }) => text).join('').length > 16}>
         <Choice
+          testid="asked-{ask.key}"
           label={ask.label}
           value={chosen(ask)}
           options={ask.options}
@@ -39,6 +40,7 @@
     {:else}
       <div class:wide={ask.label.length > 24}>
         <LengthField
+          testid="asked-{ask.key}"
           label={ask.label}
           plain={ask.ask !== 'length'}
           value={String(valueOf(ask.key) ?? '')}

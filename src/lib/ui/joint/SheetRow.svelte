@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { LAYOUT } from '$lib/words/pages/layout';
+  import { COMMON } from '$lib/words/pages/common';
   import GripVertical from '@lucide/svelte/icons/grip-vertical';
   import X from '@lucide/svelte/icons/x';
   import { orderHandle } from '../kit/drag-order';
@@ -25,7 +27,7 @@
   const LAYER_FIELDS = [
     { key: 'endThicknessIn', label: 'At the far end', whenEmpty: 'the same' },
     { key: 'fromIn', label: 'Begins at', whenEmpty: 'the beginning' },
-    { key: 'toIn', label: 'Ends at', whenEmpty: 'the end' }
+    { key: 'toIn', label: LAYOUT.endsAt, whenEmpty: 'the end' }
   ] as const;
   const told = $derived(
     [
@@ -55,6 +57,7 @@
       <span
         class="grab"
         use:orderHandle
+        data-testid="move-sheet-{index + 1}"
         aria-label="Move {sheet.name}, sheet {index + 1}: drag it, or Alt with the arrow keys"
         ><GripVertical size={18} />{index + 1}</span
       >
@@ -64,6 +67,7 @@
   {/if}
   <input
     class="field-box name"
+    data-testid="sheet-name-{index + 1}"
     aria-label="Name of sheet {index + 1}"
     value={sheet.name}
     maxlength="40"
@@ -72,6 +76,7 @@
   <div class="thick">
     <LengthField
       quiet
+      testid="thickness-{index + 1}"
       label="Thickness of sheet {index + 1}"
       placeholder="0.040"
       list="gauges"
@@ -106,9 +111,9 @@
   {/snippet}
   {#if detail}
     <div class="more">
-      <More title={told === '' ? 'Material, film' : told} aside=" of sheet {index + 1}">
+      <More title={told === '' ? LAYOUT.materialFilm : told} aside=" of sheet {index + 1}">
         <div class="told">
-          <label class="label" for="material-{index}">Material</label>
+          <label class="label" for="material-{index}">{COMMON.material}</label>
           <select
             id="material-{index}"
             class="field-box"
@@ -137,7 +142,7 @@
               onchange={(event) =>
                 workspace.editSheet(sheet.id, { film: event.currentTarget.checked })}
             />
-            film is on</label
+            {LAYOUT.filmIsOn}</label
           >
         </div>
         {#if layered}{@render where()}{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { LAYOUT } from '$lib/words/pages/layout';
   import type { Snippet } from 'svelte';
 
   /** A station's page: the drawing, the worksheet at the right, and what runs along the bottom. */
@@ -14,7 +15,7 @@
 
 <div class="frame" class:worksheetFirst>
   <div class="drawing">{@render drawing()}</div>
-  <aside class="worksheet" aria-label="Worksheet">{@render worksheet()}</aside>
+  <aside class="worksheet" aria-label={LAYOUT.worksheet}>{@render worksheet()}</aside>
   {#if foot}<div class="foot">{@render foot()}</div>{/if}
 </div>
 

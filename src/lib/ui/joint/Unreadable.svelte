@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { LAYOUT } from '$lib/words/pages/layout';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import { valueAt } from '$core/joint/paths.ts';
@@ -26,7 +27,7 @@
         <p>{Math.round(solver.state.done * 100)} % of the longest part. You can go on typing.</p>
         <button class="act" type="button" onclick={() => solver.cancel()}>Cancel</button>
       {:else if solver.state.kind === 'cancelled'}
-        <h2>Canceled</h2>
+        <h2>{LAYOUT.canceled}</h2>
         <p>The drawing behind is the one before. Any change starts it anew.</p>
         <button class="act" type="button" onclick={() => workspace.solveAgain()}>Solve it</button>
       {:else}

@@ -18,7 +18,12 @@
 
 {#each warnings as warning, index (index)}
   {@const { title, text } = warningInWords(warning, preferences.inWords)}
-  <Notice level={warning.level} {title} {text}>
+  <Notice
+    testid="warning-{warning.said.code === 'limit' ? warning.said.rule : warning.said.code}"
+    level={warning.level}
+    {title}
+    {text}
+  >
     {#if warning.holes && warning.holes.length > 0}
       <div class="holes" role="group" aria-label="Holes of: {title}">
         {#each warning.holes.slice(0, MOST_NAMED) as hole (hole)}

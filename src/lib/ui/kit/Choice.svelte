@@ -8,8 +8,10 @@
     options: readonly { value: T; text: string; title?: string }[];
     onchoose: (value: T) => void;
     quiet?: boolean;
+    /** each option has it, followed by its value */
+    testid?: string | undefined;
   }
-  let { label, value, options, onchoose, quiet = false }: Props = $props();
+  let { label, value, options, onchoose, quiet = false, testid }: Props = $props();
   const choose = (chosen: string | null) => {
     const option = options.find((candidate) => candidate.value === chosen);
     if (option && option.value !== value) onchoose(option.value);
@@ -20,7 +22,11 @@
   <SegmentedControl.Label class={quiet ? 'sr-only' : 'label'}>{label}</SegmentedControl.Label>
   <SegmentedControl.Control>
     {#each options as option (option.value)}
-      <SegmentedControl.Item value={option.value} data-hint={option.title}>
+      <SegmentedControl.Item
+        value={option.value}
+        data-hint={option.title}
+        data-testid={testid && `${testid}-${option.value}`}
+      >
         <SegmentedControl.ItemText>{option.text}</SegmentedControl.ItemText>
         <SegmentedControl.ItemHiddenInput />
       </SegmentedControl.Item>

@@ -1,11 +1,12 @@
 <script lang="ts">
+  import { KIT } from '$lib/words/pages/kit';
   import { DRIVE_SAFETY, TOOL_CHECKS } from '$lib/words/driving';
   import More from './More.svelte';
 
   /** What is looked at before a tool is used, and what can hurt: one tap away. */
   const LISTS = [
     { title: 'Before use, daily', lines: TOOL_CHECKS },
-    { title: '△ What can hurt', lines: DRIVE_SAFETY }
+    { title: KIT.whatCanHurt, lines: DRIVE_SAFETY }
   ];
 </script>
 

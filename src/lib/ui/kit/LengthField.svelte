@@ -20,6 +20,7 @@
     list?: string;
     /** a number without a unit: nothing to say about how it was understood */
     plain?: boolean;
+    testid?: string | undefined;
   }
   let {
     label,
@@ -31,7 +32,8 @@
     whenEmpty = '',
     quiet = false,
     list,
-    plain = false
+    plain = false,
+    testid
   }: Props = $props();
   const preferences = usePreferences();
   const id = $props.id();
@@ -45,6 +47,7 @@
   <label class={quiet ? 'sr-only' : 'label'} for={id}>{label}</label>
   <input
     {id}
+    data-testid={testid}
     class="field-box"
     type="text"
     inputmode="text"

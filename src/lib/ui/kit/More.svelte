@@ -10,9 +10,10 @@
     /** open from the start, or whenever this turns true */
     open?: boolean;
     onopen?: (open: boolean) => void;
+    testid?: string | undefined;
     children: Snippet;
   }
-  let { title, aside = '', open = false, onopen, children }: Props = $props();
+  let { title, aside = '', open = false, onopen, testid, children }: Props = $props();
   let chosen = $state<boolean | null>(null);
   const shown = $derived(chosen ?? open);
 </script>
@@ -24,7 +25,7 @@
     onopen?.(details.open);
   }}
 >
-  <Collapsible.Trigger class="hint"
+  <Collapsible.Trigger class="hint" data-testid={testid}
     >{title}{#if aside}<span class="sr-only">{aside}</span>{/if}</Collapsible.Trigger
   >
   <Collapsible.Content

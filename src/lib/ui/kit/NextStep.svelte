@@ -3,6 +3,7 @@
 </script>
 
 <script lang="ts">
+  import { KIT } from '$lib/words/pages/kit';
   import type { Snippet } from 'svelte';
   import type { WorkLine } from '$core/answer.ts';
   import Mark from '../marks/Mark.svelte';
@@ -33,7 +34,7 @@
         class="act small"
         type="button"
         aria-expanded={opened}
-        aria-label="Arithmetic of the next setting"
+        aria-label={KIT.arithmeticOfTheNextSetting}
         onclick={() => (opened = !opened)}><Mark name="arithmetic" size={20} /></button
       >
     {/if}

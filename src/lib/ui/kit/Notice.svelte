@@ -9,12 +9,13 @@
     level: 'note' | 'attention' | 'stop';
     title: string;
     text?: string;
+    testid?: string | undefined;
     children?: Snippet;
   }
-  let { level, title, text = '', children }: Props = $props();
+  let { level, title, text = '', testid, children }: Props = $props();
 </script>
 
-<div class="notice {level}" role={level === 'stop' ? 'alert' : 'note'}>
+<div data-testid={testid} class="notice {level}" role={level === 'stop' ? 'alert' : 'note'}>
   <span class="sign">
     {#if level === 'stop'}<OctagonX size={20} aria-label="stop" />{:else if level === 'note'}<Info
         size={20}

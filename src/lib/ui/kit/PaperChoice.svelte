@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { KIT } from '$lib/words/pages/kit';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import Choice from './Choice.svelte';
 
@@ -11,7 +12,7 @@
   value={preferences.paper}
   options={[
     { value: 'a4', text: 'A4' },
-    { value: 'letter', text: 'Letter' }
+    { value: 'letter', text: KIT.letter }
   ]}
   onchoose={(value) => preferences.setPaper(value)}
 />

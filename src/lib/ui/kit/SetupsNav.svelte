@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   /** The three pages of Setups. */
   interface Props {
     here: 'cages' | 'driving' | 'tools';
@@ -7,7 +8,7 @@
   const PAGES = [
     { key: 'cages', href: '/setups', text: 'Countersink cages' },
     { key: 'driving', href: '/setups/driving', text: 'Squeezers, guns and dies' },
-    { key: 'tools', href: '/setups/tools', text: 'The shop’s tools' }
+    { key: 'tools', href: '/setups/tools', text: COMMON.theShopsTools }
   ] as const;
 </script>
 

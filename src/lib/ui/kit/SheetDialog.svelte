@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import type { Snippet } from 'svelte';
   import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
   import X from '@lucide/svelte/icons/x';
@@ -27,7 +28,7 @@
       <Dialog.Content>
         <header>
           <Dialog.Title>{title}</Dialog.Title>
-          <Dialog.CloseTrigger class="act small" aria-label="Close"
+          <Dialog.CloseTrigger class="act small" aria-label={COMMON.close}
             ><X size={20} /></Dialog.CloseTrigger
           >
         </header>

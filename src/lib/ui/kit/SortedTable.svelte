@@ -1,4 +1,5 @@
 <script lang="ts" generics="Row extends import('@tanstack/svelte-table').RowData">
+  import { COMMON } from '$lib/words/pages/common';
   import {
     columnFilteringFeature,
     createFilteredRowModel,
@@ -67,7 +68,7 @@
   <input
     class="field-box"
     type="search"
-    placeholder="Find"
+    placeholder={COMMON.find}
     aria-label="Find in {label}"
     maxlength="60"
     bind:value={searched}

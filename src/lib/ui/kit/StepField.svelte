@@ -10,8 +10,9 @@
     hint?: string;
     /** id of what is said of it elsewhere */
     described?: string | undefined;
+    testid?: string | undefined;
   }
-  let { label, value, oninput, one, problem = '', hint = '', described }: Props = $props();
+  let { label, value, oninput, one, problem = '', hint = '', described, testid }: Props = $props();
   const id = $props.id();
   function turn(by: number): void {
     const now = Number(value.trim() || NaN);
@@ -27,6 +28,7 @@
     >
     <input
       {id}
+      data-testid={testid}
       class="field-box"
       inputmode="numeric"
       autocomplete="off"

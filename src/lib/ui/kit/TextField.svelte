@@ -8,6 +8,7 @@
     hint?: string;
     inputmode?: 'text' | 'numeric' | 'decimal';
     maxlength?: number;
+    testid?: string | undefined;
   }
   let {
     name,
@@ -16,7 +17,8 @@
     errors,
     hint = '',
     inputmode = 'text',
-    maxlength = 200
+    maxlength = 200,
+    testid
   }: Props = $props();
   const id = $props.id();
 </script>
@@ -26,6 +28,7 @@
   <input
     {id}
     {name}
+    data-testid={testid}
     class="field-box"
     autocomplete="off"
     {inputmode}

@@ -1,4 +1,5 @@
 <script lang="ts" generics="T extends { id: string; struck: string | null }">
+  import { KIT } from '$lib/words/pages/kit';
   import type { Snippet } from 'svelte';
   import ReasonForm from './ReasonForm.svelte';
 
@@ -49,6 +50,7 @@
               >{#if trial.struck === null && open}<button
                   class="act small"
                   type="button"
+                  data-testid="strike-{index + 1}"
                   aria-label="Strike {one.toLowerCase()} {index + 1}"
                   onclick={() => (striking = trial.id)}>Strike</button
                 >{/if}</td
@@ -60,8 +62,8 @@
     {#if striking !== null}
       <ReasonForm
         name="why"
-        label="Why is it false?"
-        act="Strike it"
+        label={KIT.whyIsItFalse}
+        act={KIT.strikeIt}
         onreason={strike}
         onleave={() => (striking = null)}
       />

@@ -8,7 +8,7 @@
     'not-complete': 'not complete',
     'on-condition': 'good if straight and the sheets are flat',
     'drive-more': 'drive more',
-    replace: 'drill out',
+    replace: KIT.drillOut,
     refer: 'refer',
     measure: 'measure again',
     out: 'empty hole',
@@ -19,6 +19,7 @@
 </script>
 
 <script lang="ts">
+  import { KIT } from '$lib/words/pages/kit';
   /** A verdict as a shape, drawn around 0,0 inside an svg; never colour alone. */
   interface Props {
     kind: MarkKind;

@@ -7,12 +7,14 @@
     yes: string;
     no: string;
     value: boolean | null;
+    testid?: string | undefined;
   }
-  let { label, yes, no, value = $bindable() }: Props = $props();
+  let { label, yes, no, value = $bindable(), testid }: Props = $props();
 </script>
 
 <Choice
   {label}
+  {testid}
   value={value === null ? '' : value ? 'yes' : 'no'}
   options={[
     { value: 'yes', text: yes },

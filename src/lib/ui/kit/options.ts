@@ -2,6 +2,7 @@ import { alloyFacts } from '$core/catalog/alloys.ts';
 import { FAMILY_CONSTANTS, LOCATION_FACTOR } from '$core/catalog/families.ts';
 import { RIVET_SIZES } from '$core/catalog/rivets.ts';
 import { SHEET_KEYS, SHEET_STRENGTHS } from '$core/catalog/strengths.ts';
+import { KIT } from '$lib/words/pages/kit.ts';
 import { Alloy, Family, Location } from '$core/schema/fields.ts';
 
 /** What the choices of a joint are called on screen. */
@@ -43,7 +44,7 @@ export const SIZE_OPTIONS = [
 
 export const HEAD_OPTIONS = [
   { value: 'universal', text: 'Universal' },
-  { value: 'countersunk', text: 'Flush 100°' }
+  { value: 'countersunk', text: KIT.flush100 }
 ] as const;
 
 export const STRENGTH_OPTIONS = [

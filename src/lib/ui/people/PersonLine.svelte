@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { PEOPLE } from '$lib/words/pages/people';
   import { ROLES, type Role } from '$core/people/rights.ts';
   import type { SubmitFunction } from '@sveltejs/kit';
   import { enhance } from '$app/forms';
@@ -21,7 +22,7 @@
   const ways = $derived(
     [
       person.hasPassword ? 'password' : '',
-      person.hasPin ? 'PIN' : '',
+      person.hasPin ? PEOPLE.pIN : '',
       person.codeUntil === null
         ? ''
         : `code until ${new Date(person.codeUntil).toLocaleString([], { dateStyle: 'short', timeStyle: 'short' })}`
@@ -48,6 +49,7 @@
         class="field-box"
         name="role"
         bind:this={roleField}
+        data-testid="role-of {person.name}"
         aria-label="Role of {person.name}"
         value={person.role}
         disabled={!person.active}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import type { RivetWish } from '$lib/api/records-wish.ts';
   import { FINDING_OPTIONS, VERDICT_OPTIONS } from '$lib/words/records';
 
@@ -73,8 +74,8 @@
     jobs.map(({ id, number, title }) => ({ value: id, text: `${number} ${title}` })),
     'any'
   )}
-  {@render line('part', 'Part number', 'how it begins')}
-  {@render line('lot', 'Lot', 'as on the bag')}
+  {@render line('part', COMMON.partNumber, 'how it begins')}
+  {@render line('lot', COMMON.lot, 'as on the bag')}
   {@render pick(
     'person',
     'Person',
@@ -82,7 +83,7 @@
     'anybody'
   )}
   {@render pick('did', 'who did what', DID, '')}
-  {@render pick('finding', 'Found', FINDING_OPTIONS, 'anything')}
+  {@render pick('finding', COMMON.found, FINDING_OPTIONS, 'anything')}
   {@render pick('verdict', 'Verdict', VERDICT_OPTIONS, 'any')}
   {@render pick('setting', 'Setting of a tool', withAsked(offers.settings, wish.setting), 'any')}
   {@render pick('batch', 'Cold batch', withAsked(offers.batches, wish.batch), 'any')}
@@ -104,7 +105,7 @@
   >
   <p class="hint broad">by when it was driven, or first looked at; days of the server’s clock</p>
   <div class="buttons">
-    <button class="act main">Find</button>
+    <button class="act main">{COMMON.find}</button>
     <a class="act" href={action}>Everything</a>
   </div>
 </form>

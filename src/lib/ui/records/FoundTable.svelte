@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { RECORDS } from '$lib/words/pages/records';
   import type { FoundRivet } from '$lib/api/found-rivet.ts';
   import type { RivetSort } from '$lib/api/records-wish.ts';
   import { FINDING_NAMES } from '$lib/words/heads';
@@ -31,16 +33,16 @@
 {/snippet}
 
 <div class="wide">
-  <table class="figures" aria-label="Rivets on record">
+  <table class="figures" aria-label={RECORDS.rivetsOnRecord}>
     <thead>
       <tr>
         <th class="words">Hole</th>
         {@render head('part', 'Rivet')}
-        <th class="words">Lot</th>
+        <th class="words">{COMMON.lot}</th>
         {@render head('at', 'Driven')}
         <th class="words">Looked at</th>
-        {@render head('diameter', 'Diameter')}
-        {@render head('height', 'Height')}
+        {@render head('diameter', COMMON.diameter)}
+        {@render head('height', COMMON.height)}
         <th class="words">Verdict</th>
       </tr>
     </thead>
@@ -54,7 +56,7 @@
             <span class="hint"
               >job {rivet.job}, release {rivet.release}{rivet.life > 0
                 ? `, rivet ${rivet.life + 1} of this hole`
-                : ''}{rivet.outAt === null ? '' : ', taken out since'}</span
+                : ''}{rivet.outAt === null ? '' : RECORDS.takenOutSince}</span
             >
           </td>
           <td class="words part">{rivet.partNumber}</td>

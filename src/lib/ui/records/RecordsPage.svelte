@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { RECORDS } from '$lib/words/pages/records';
   import type { ComponentProps, Snippet } from 'svelte';
   import { page } from '$app/state';
   import type { RivetWish } from '$lib/api/records-wish.ts';
@@ -16,9 +18,9 @@
   }
   let { wish, problems, people, jobs, offers, children }: Props = $props();
   const VIEWS = [
-    { path: '/records', text: 'Rivets' },
-    { path: '/records/releases', text: 'Releases' },
-    { path: '/records/trend', text: 'Findings by week' }
+    { path: '/records', text: COMMON.rivets },
+    { path: '/records/releases', text: RECORDS.releases },
+    { path: '/records/trend', text: RECORDS.findingsByWeek }
   ];
   const here = $derived(page.url.pathname);
   /** what is asked goes along from view to view, a place in a list does not */

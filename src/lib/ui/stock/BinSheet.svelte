@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { STOCK } from '$lib/words/pages/stock';
+  import { COMMON } from '$lib/words/pages/common';
   import { stockStream, type StockEvent } from '$core/stock/stock.ts';
   import { readEvents } from '$lib/api/events.ts';
   import { call } from '$lib/client/call';
@@ -75,14 +77,14 @@
         label="What happens"
         value={what}
         options={[
-          { value: 'issued', text: 'Hand out' },
-          { value: 'counted', text: 'Count again' }
+          { value: 'issued', text: STOCK.handOut },
+          { value: 'counted', text: STOCK.countAgain }
         ]}
         onchoose={(value) => (what = value)}
       />
       {#if what === 'issued'}
         <Pick
-          label="For"
+          label={COMMON.for}
           value={job}
           options={[
             { value: 'none', text: 'no job' },
@@ -93,7 +95,7 @@
       {/if}
       <TextField
         name="moved"
-        label={what === 'issued' ? 'How many go out' : 'How many are there'}
+        label={what === 'issued' ? STOCK.howManyGoOut : STOCK.howManyAreThere}
         inputmode="numeric"
         bind:value={count}
         errors={count.trim() !== '' && !ready ? [`a whole number from ${least}`] : undefined}
@@ -101,7 +103,7 @@
       <TextField name="note" label="Note" maxlength={120} bind:value={note} />
       {#if desk.refusal !== ''}<p class="wrong" role="alert">{desk.refusal}</p>{/if}
       <button class="act main" disabled={!ready || desk.sending}
-        >{what === 'issued' ? 'Hand out' : 'Set the count'}</button
+        >{what === 'issued' ? STOCK.handOut : STOCK.setTheCount}</button
       >
     </form>
     <h3 class="label">What happened to it</h3>

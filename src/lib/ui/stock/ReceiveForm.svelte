@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { STOCK } from '$lib/words/pages/stock';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { alloyFacts } from '$core/catalog/alloys.ts';
   import { partNumber } from '$core/stack/part-number.ts';
@@ -44,20 +46,20 @@
   <h2 id="receive" class="label">Receive</h2>
   <TextField
     name="part"
-    label="Part number"
+    label={COMMON.partNumber}
     maxlength={60}
     bind:value={part}
     hint={read?.ok ? read.result.canonical : ''}
     errors={read && !read.ok ? [preferences.refusal(read.error.said)] : undefined}
   />
   <div class="pair">
-    <TextField name="lot" label="Lot" maxlength={40} bind:value={lot} />
+    <TextField name="lot" label={COMMON.lot} maxlength={40} bind:value={lot} />
     <TextField name="place" label="Bin or drawer" maxlength={40} bind:value={place} />
   </div>
   <div class="pair">
     <TextField
       name="count"
-      label="How many"
+      label={STOCK.howMany}
       inputmode="numeric"
       bind:value={count}
       errors={count.trim() !== '' && !(Number.isInteger(number) && number > 0)
@@ -69,10 +71,11 @@
         type="checkbox"
         checked={cold}
         onchange={(event) => (chosenCold = event.currentTarget.checked)}
-      /> kept cold</label
+      />
+      {STOCK.keptCold}</label
     >
   </div>
-  <button class="act main" disabled={!ready || desk.sending}>Receive into stock</button>
+  <button class="act main" disabled={!ready || desk.sending}>{STOCK.receiveIntoStock}</button>
 </form>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { TOOLS } from '$lib/words/pages/tools';
   import type { DiesGuide } from '$core/tool-setting/dies-guide.ts';
   import type { DiesSetup } from '$core/tool-setting/tool-setup.ts';
   import { dimples } from '$core/tool-setting/tool-stream.ts';
@@ -42,7 +43,7 @@
     oninput={(value) => desk.type('divisions', value)}
   />
   <DimpleLook bind:seen />
-  <button class="act main" disabled={!whole || told === null}>Keep this dimple</button>
+  <button class="act main" disabled={!whole || told === null}>{TOOLS.keepThisDimple}</button>
 </form>
 
 <style>

@@ -12,6 +12,8 @@
 </script>
 
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { TOOLS } from '$lib/words/pages/tools';
   import YesNo from '../kit/YesNo.svelte';
 
   /** The three looks at a dimple, each answered. */
@@ -21,6 +23,24 @@
   let { seen = $bindable() }: Props = $props();
 </script>
 
-<YesNo label="Cracks, with a glass" yes="cracks" no="none" bind:value={seen.cracks} />
-<YesNo label="A ring pressed round it" yes="a ring" no="none" bind:value={seen.ring} />
-<YesNo label="Head or next dimple in it" yes="lies flush" no="does not" bind:value={seen.nests} />
+<YesNo
+  testid="cracks"
+  label="Cracks, with a glass"
+  yes={TOOLS.cracks}
+  no="none"
+  bind:value={seen.cracks}
+/>
+<YesNo
+  testid="ring"
+  label="A ring pressed round it"
+  yes="a ring"
+  no="none"
+  bind:value={seen.ring}
+/>
+<YesNo
+  testid="nests"
+  label={TOOLS.headOrNextDimpleIn}
+  yes={TOOLS.liesFlush}
+  no={COMMON.doesNot}
+  bind:value={seen.nests}
+/>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { TOOLS } from '$lib/words/pages/tools';
   import type { GunGuide, Wood } from '$core/tool-setting/gun-guide.ts';
   import { WOOD } from '$core/tool-setting/gun-guide.ts';
   import { AirPsi, HeadHeight, Seconds } from '$core/tool-setting/tool-stream.ts';
@@ -76,12 +77,12 @@
       bind:value={() => airText, (text) => desk.type('air', text)}
     />
     <Choice
-      label="It"
+      label={TOOLS.it}
       value={wood}
       options={WOOD.map((value) => ({ value, text: WOOD_WORDS[value] }))}
       onchoose={(value) => (wood = value as Wood)}
     />
-    <button class="act main" disabled={!air.success || wood === ''}>Keep this try</button>
+    <button class="act main" disabled={!air.success || wood === ''}>{TOOLS.keepThisTry}</button>
   </form>
 {:else}
   <form onsubmit={keepBurst} aria-labelledby="{id}-burst">
@@ -98,7 +99,7 @@
       bind:value={() => secondsText, (text) => desk.type('seconds', text)}
     />
     <LengthField
-      label="Head height now"
+      label={TOOLS.headHeightNow}
       value={heightText}
       problem={height.success || heightText.trim() === '' ? undefined : firstProblem(height.error)}
       oninput={(text) => desk.type('height', text)}
@@ -106,7 +107,7 @@
     <button
       class="act main"
       disabled={!seconds.success || !height.success || (mustBeFresh && !fresh)}
-      >Keep this burst</button
+      >{TOOLS.keepThisBurst}</button
     >
     <button class="act" type="button" onclick={() => (again = true)}>Another air, on wood</button>
   </form>

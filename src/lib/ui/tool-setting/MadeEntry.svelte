@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import {
     FIRST_TO_BE_GOOD,
     HeadHeight,
@@ -135,13 +136,13 @@
           </p>
           <div class="pair">
             <LengthField
-              label="Diameter"
+              label={COMMON.diameter}
               value={text('diameter')}
               problem={problem('diameter', read.diameter)}
               oninput={(value) => desk.type('diameter', value)}
             />
             <LengthField
-              label={setup.dimpled ? 'Height, from its dimple' : 'Height'}
+              label={setup.dimpled ? 'Height, from its dimple' : COMMON.height}
               value={text('head')}
               problem={problem('head', read.height)}
               oninput={(value) => desk.type('head', value)}
@@ -169,7 +170,7 @@
         {/if}
         <TextField
           name="lot"
-          label="Lot"
+          label={COMMON.lot}
           maxlength={60}
           bind:value={() => lot, (value) => desk.type('lot', value)}
         />

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { TOOLS } from '$lib/words/pages/tools';
+  import { COMMON } from '$lib/words/pages/common';
   import type { SqueezerGuide } from '$core/tool-setting/squeezer-guide.ts';
   import type { SqueezerSetup } from '$core/tool-setting/tool-setup.ts';
   import { HeadHeight, squeezes } from '$core/tool-setting/tool-stream.ts';
@@ -58,7 +60,7 @@
 <form onsubmit={record} aria-labelledby="{id}-head">
   <h2 id="{id}-head" class="label">The squeeze</h2>
   <StepField
-    label="Divisions closed"
+    label={TOOLS.divisionsClosed}
     value={divisionsText}
     oninput={(text) => desk.type('divisions', text)}
     problem={whole ? '' : 'a whole number of divisions'}
@@ -66,20 +68,20 @@
     one="division"
   />
   {#if opened}
-    <Tick text="a fresh rivet, not squeezed before" bind:checked={fresh} />
+    <Tick text={TOOLS.aFreshRivetNotSqueezed} bind:checked={fresh} />
   {/if}
   <Choice
     label="Measured with"
     value={by}
     options={[
       { value: 'caliper', text: 'caliper' },
-      { value: 'plate', text: 'gauge plate' }
+      { value: 'plate', text: TOOLS.gaugePlate }
     ]}
     onchoose={(value) => desk.type('by', value)}
   />
   {#if by === 'caliper'}
     <LengthField
-      label={setup.dimpled ? 'Head height, from its dimple' : 'Head height'}
+      label={setup.dimpled ? 'Head height, from its dimple' : COMMON.headHeight}
       value={heightText}
       problem={height.success || heightText.trim() === '' ? undefined : firstProblem(height.error)}
       oninput={(text) => desk.type('height', text)}
@@ -87,21 +89,21 @@
   {:else}
     <YesNo
       label="The plate’s hole goes over the head"
-      yes="fits over"
-      no="does not"
+      yes={TOOLS.fitsOver}
+      no={COMMON.doesNot}
       bind:value={fits}
     />
     <YesNo
       label={setup.dimpled
         ? 'The notch’s feet rest on the dimple'
         : 'The notch’s feet rest on the sheet'}
-      yes="touches"
-      no="does not"
+      yes={TOOLS.touches}
+      no={COMMON.doesNot}
       bind:value={touches}
     />
   {/if}
   <button class="act main" disabled={!whole || !read || (opened && !fresh)}
-    >Keep this squeeze</button
+    >{TOOLS.keepThisSqueeze}</button
   >
 </form>
 

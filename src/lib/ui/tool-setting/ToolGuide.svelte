@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { onDestroy, onMount, untrack } from 'svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import SqueezeChart from '$lib/drawing/chart/SqueezeChart.svelte';
@@ -59,7 +60,7 @@
     {:else if desk.status.state === 'bad'}
       <Notice
         level="stop"
-        title="Set, but not to be used"
+        title={COMMON.setButNotToBe}
         text="One made at this setting was not good: begin another setting."
       />
     {:else if desk.state.found}
@@ -113,6 +114,7 @@
     {:else if !desk.state.withdrawn}
       {#if done}
         <button
+          data-testid="keep-setting"
           class="act main keep"
           type="button"
           disabled={desk.outbox.waiting.length > 0}

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { TOOLS } from '$lib/words/pages/tools';
   import { onMount, untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import { DASHES, rivetSize } from '$core/catalog/rivets.ts';
@@ -185,7 +187,7 @@
     <Notice level="attention" title="The shop has none of these" />
   {:else}
     <Pick
-      label={tool === 'gun' ? 'Which gun' : 'Which squeezer'}
+      label={tool === 'gun' ? TOOLS.whichGun : TOOLS.whichSqueezer}
       value={name}
       options={options(names)}
       onchoose={(value) => type('name', value)}
@@ -210,14 +212,14 @@
   {:else if tool === 'dies'}
     <div class="pair">
       <LengthField
-        label="Each sheet"
+        label={TOOLS.eachSheet}
         value={of('sheetIn')}
         problem={problemOf('sheetIn')}
         oninput={(value) => type('sheetIn', value)}
       />
       <TextField
         name="material"
-        label="Material"
+        label={COMMON.material}
         maxlength={40}
         bind:value={() => of('material'), (value) => type('material', value)}
       />
@@ -239,13 +241,13 @@
     </div>
     <div class="three">
       <LengthField
-        label="Length"
+        label={COMMON.length}
         value={of('lengthIn')}
         problem={problemOf('lengthIn')}
         oninput={(value) => type('lengthIn', value)}
       />
       <LengthField
-        label="Grip"
+        label={COMMON.grip}
         value={of('gripIn')}
         problem={problemOf('gripIn')}
         oninput={(value) => type('gripIn', value)}
@@ -295,7 +297,7 @@
   {/if}
   <TextField
     name="lot"
-    label="Lot"
+    label={COMMON.lot}
     maxlength={60}
     hint="with another lot it is looked at again"
     bind:value={() => of('lot'), (value) => type('lot', value)}
@@ -328,7 +330,7 @@
   {/if}
   {#if refusal !== ''}<Notice level="stop" title="Not begun" text={refusal} />{/if}
   <button class="act main begin" disabled={!read.success || band?.ok === false}
-    >Begin the trials</button
+    >{COMMON.beginTheTrials}</button
   >
 </form>
 

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { GUN_SIZES } from '$core/catalog/driving-figures.ts';
 import { DrivingTools } from '$core/drive/driving-tools.ts';
 import { parseLength } from '$core/units/parse-length.ts';
+import { TOOLS } from '$lib/words/pages/tools.ts';
+import { COMMON } from '$lib/words/pages/common.ts';
 import { typedNumber } from '$core/units/typed-number.ts';
 
 /** One thing that is said of a tool. */
@@ -49,7 +51,7 @@ export const TOOL_GROUPS: readonly {
     one: 'a set',
     fields: [
       name,
-      choice('kind', 'For', ['cup', 'flush', 'back'], ['universal', 'flush', 'back']),
+      choice('kind', COMMON.for, ['cup', 'flush', 'back'], ['universal', 'flush', 'back']),
       choice('dash', 'Size on it', ['', '3', '4', '5', '6', '8'], ['any', '3', '4', '5', '6', '8']),
       length('acrossIn', 'Cup or face across'),
       length('radiusIn', 'Radius of its body'),
@@ -62,7 +64,7 @@ export const TOOL_GROUPS: readonly {
     one: 'a bar',
     fields: [
       name,
-      { key: 'weightLb', label: 'Weight, lb', kind: 'number' },
+      { key: 'weightLb', label: TOOLS.weightLb, kind: 'number' },
       length('radiusIn', 'From the rivet to its side'),
       length('heightIn', 'Height behind the rivet')
     ]

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { HOME } from '$lib/words/pages/home';
+  import { COMMON } from '$lib/words/pages/common';
   import { onMount, untrack } from 'svelte';
   import { superForm } from 'sveltekit-superforms';
   import { kindOf } from '$core/kinds/joint.ts';
@@ -32,7 +34,7 @@
 <svelte:head><title>Job {data.job.number} · Zanjador</title></svelte:head>
 
 <div class="page job">
-  <p class="hint"><a class="back" href="/">Bench</a> / job {data.job.number}</p>
+  <p class="hint"><a class="back" href="/">{HOME.bench}</a> / job {data.job.number}</p>
   <div class="head">
     <h1><span class="number">{data.job.number}</span> {data.job.title}</h1>
     <a class="act main" href="#new" onclick={beginNew}>New joint</a>
@@ -41,7 +43,7 @@
   {#if data.practice}
     <Notice
       level="note"
-      title="For practice: nothing here can be released"
+      title={HOME.forPracticeNothingHereCan}
       text="A joint that is to be built moves under its job, with everything in it."
     />
     {#if data.job.joints.length > 0}
@@ -55,14 +57,14 @@
           </select></label
         >
         <label
-          ><span class="label">under job</span>
+          ><span class="label">{HOME.underJob}</span>
           <select class="field-box" name="job">
             {#each data.practice as job (job.id)}<option value={job.id}
                 >{job.number} {job.title}</option
               >{/each}
           </select></label
         >
-        <button class="act" disabled={data.practice.length === 0}>Move it</button>
+        <button class="act" disabled={data.practice.length === 0}>{HOME.moveIt}</button>
       </form>
     {/if}
   {/if}
@@ -72,7 +74,7 @@
       <JointRow {joint} />
     {:else}
       <p class="empty">
-        No joint yet. Name the first one below: the place, as the drawing calls it.
+        {HOME.noJointYetNameThe}
       </p>
     {/each}
   </section>
@@ -85,7 +87,7 @@
         <p class="hint">Not counted yet: {data.rivets.open.join(', ')}.</p>
       {/if}
       <p>
-        <a class="act" href="/api/jobs/{data.job.id}/bill.csv" download>As a table (CSV)</a>
+        <a class="act" href="/api/jobs/{data.job.id}/bill.csv" download>{COMMON.asATableCSV}</a>
         <a class="act" href="/stock">To the stock</a>
       </p>
     </section>
@@ -120,7 +122,7 @@
       <span class="label">Or open a joint file (.json)</span>
       <input type="file" name="file" accept=".json,application/json" />
     </label>
-    <button class="act">Open it</button>
+    <button class="act">{HOME.openIt}</button>
   </form>
   {#if refused}<Notice level="stop" title="Not opened" text={refused} />{/if}
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { RECORDS } from '$lib/words/pages/records';
   import { goto } from '$app/navigation';
   import { readCoupon } from '$core/grading/coupon.ts';
   import { gradeCoupon } from '$core/grading/grade-coupon.ts';
@@ -18,8 +19,8 @@
     return `${graded.marks.toFixed(1)} of ${graded.points}`;
   }
   const COLUMNS: TableColumn<KeptCoupon>[] = [
-    { key: 'name', title: 'Coupon', of: ({ coupon }) => coupon.name, words: true },
-    { key: 'student', title: 'Student', of: ({ coupon }) => coupon.student, words: true },
+    { key: 'name', title: RECORDS.coupon, of: ({ coupon }) => coupon.name, words: true },
+    { key: 'student', title: RECORDS.student, of: ({ coupon }) => coupon.student, words: true },
     { key: 'marks', title: 'Marks', of: marks },
     { key: 'by', title: 'Graded by', of: ({ savedBy }) => savedBy, words: true },
     {
@@ -41,7 +42,8 @@
     <button
       class="act main"
       type="button"
-      onclick={() => void goto(`/records/grading/${crypto.randomUUID()}`)}>Grade a coupon</button
+      onclick={() => void goto(`/records/grading/${crypto.randomUUID()}`)}
+      >{RECORDS.gradeACoupon}</button
     >
   </header>
   <p>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { RECORDS } from '$lib/words/pages/records';
+  import { COMMON } from '$lib/words/pages/common';
   import { page } from '$app/state';
   import RecordsPage from '$lib/ui/records/RecordsPage.svelte';
   import type { PageData } from './$types';
@@ -20,7 +22,7 @@
 
 <RecordsPage {...data}>
   <div class="wide">
-    <table class="figures" aria-label="Releases">
+    <table class="figures" aria-label={RECORDS.releases}>
       <thead>
         <tr>
           <th class="words">Release</th>
@@ -62,8 +64,9 @@
     <p>No release is like that.</p>
   {/if}
   <nav class="pages" aria-label="Pages">
-    {#if data.page > 0}<a class="act" href={onPage(data.page - 1)}>Back</a>{/if}
-    {#if data.found.next !== null}<a class="act" href={onPage(data.found.next)}>Next</a>{/if}
+    {#if data.page > 0}<a class="act" href={onPage(data.page - 1)}>{COMMON.back}</a>{/if}
+    {#if data.found.next !== null}<a class="act" href={onPage(data.found.next)}>{RECORDS.next}</a
+      >{/if}
   </nav>
 </RecordsPage>
 

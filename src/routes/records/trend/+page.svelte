@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { RECORDS } from '$lib/words/pages/records';
   import { page } from '$app/state';
   import TrendChart from '$lib/drawing/chart/TrendChart.svelte';
   import { TREND_WEEKS, type TrendBy } from '$lib/api/found-rivet.ts';
@@ -11,12 +12,12 @@
   }
   let { data }: Props = $props();
   const what = $derived(
-    data.wish.finding === undefined ? 'Anything but good' : FINDING_NAMES[data.wish.finding]
+    data.wish.finding === undefined ? RECORDS.anythingButGood : FINDING_NAMES[data.wish.finding]
   );
   const WAYS = $derived<{ by: TrendBy; text: string }[]>([
     { by: 'all', text: 'Together' },
     { by: 'tool', text: 'By tool' },
-    ...(data.mayAskByPerson ? [{ by: 'person' as const, text: 'By who drove' }] : [])
+    ...(data.mayAskByPerson ? [{ by: 'person' as const, text: RECORDS.byWhoDrove }] : [])
   ]);
   const nameOf = (name: string | null) =>
     data.by === 'all'

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import SetupsPage from '$lib/ui/kit/SetupsPage.svelte';
   import ToolLine from '$lib/ui/tool-setting/ToolLine.svelte';
   import ToolSetupForm from '$lib/ui/tool-setting/ToolSetupForm.svelte';
@@ -14,8 +15,8 @@
 
 {#snippet forRun()}
   {#if data.task}
-    For <strong>{data.task.work}</strong>: {data.task.run.rivets} rivets. Length, grip and hole are the
-    release’s, at its largest grip.
+    {COMMON.for} <strong>{data.task.work}</strong>: {data.task.run.rivets} rivets. Length, grip and hole
+    are the release’s, at its largest grip.
   {/if}
 {/snippet}
 <SetupsPage here="driving" title="Squeezers, guns and dies" work={data.task ? forRun : undefined}>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { TOOLS } from '$lib/words/pages/tools';
   import { untrack } from 'svelte';
   import { told } from '$core/refusal-said.ts';
   import { setToolsAt } from '$lib/api/shop.ts';
@@ -40,7 +41,7 @@
     // what another hand has changed meanwhile stands here too
     was = reply.value.tools;
     typed = typedTools(was);
-    void said.say('The tools are kept');
+    void said.say(TOOLS.theToolsAreKept);
   }
 </script>
 
@@ -91,12 +92,12 @@
     <label class="plate"
       ><input type="checkbox" bind:checked={typed.plate} /> a flat steel plate to back-rivet on</label
     >
-    {#if asked && !read.tools}<p class="wrong" role="alert">
+    {#if asked && !read.tools}<p data-testid="not-kept" class="wrong" role="alert">
         Not kept yet: see the fields above.
       </p>{/if}
-    {#if refusal !== ''}<p class="wrong" role="alert">{refusal}</p>{/if}
+    {#if refusal !== ''}<p data-testid="not-kept" class="wrong" role="alert">{refusal}</p>{/if}
     <button class="act main" type="submit" disabled={!data.person}
-      >{data.person ? 'Keep the tools' : 'Say who is at the bench first'}</button
+      >{data.person ? TOOLS.keepTheTools : 'Say who is at the bench first'}</button
     >
   </form>
 </div>

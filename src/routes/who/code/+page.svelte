@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { PEOPLE } from '$lib/words/pages/people';
   import Field from '$lib/ui/people/Field.svelte';
   import TypedForm from '$lib/ui/people/TypedForm.svelte';
   import type { ActionData, PageData } from './$types';
@@ -20,24 +21,30 @@
       : 'A lead gave you a code: it is good once, for two days. Choose a password with it.'}
   </p>
   <TypedForm action="?" refused={form?.message ?? ''}>
-    {#if data.first}<Field name="name" label="Name" autocomplete="name" required />{/if}
-    <Field name="login" label="Login" autocomplete="username" autocapitalize="none" required />
+    {#if data.first}<Field name="name" label={PEOPLE.name} autocomplete="name" required />{/if}
+    <Field
+      name="login"
+      label={PEOPLE.login}
+      autocomplete="username"
+      autocapitalize="none"
+      required
+    />
     <Field
       name="code"
-      label="Code"
+      label={PEOPLE.code}
       autocomplete="one-time-code"
       autocapitalize="characters"
       required
     />
     <Field
       name="password"
-      label="Password"
+      label={PEOPLE.password}
       type="password"
       autocomplete="new-password"
       hint="at least 12 characters: a few words that nobody would guess"
       required
     />
-    <button class="act main">Keep the password and come in</button>
+    <button class="act main">{PEOPLE.keepThePasswordAndCome}</button>
   </TypedForm>
   {#if !data.first}<p><a href="/who">I have a password</a></p>{/if}
 </div>

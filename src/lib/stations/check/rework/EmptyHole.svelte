@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { CHECK } from '$lib/words/pages/check';
   import { SeenInHole } from '$core/reworking/rework-moves.ts';
   import { flushAt } from '$core/issue/flush-at.ts';
   import { parseLength } from '$core/units/parse-length.ts';
@@ -49,7 +51,7 @@
   const dimpled = $derived(flushAt(rework.issued.facts, { dash, room })?.seat === 'dimpled');
   const wrong = (text: string) =>
     text.trim() !== '' && valueOf(text) === null
-      ? { said: told('no length'), instead: null }
+      ? { said: told(COMMON.noLength), instead: null }
       : undefined;
 </script>
 
@@ -62,7 +64,7 @@
   </p>
   <div class="fields">
     <LengthField
-      label="Widest"
+      label={CHECK.widest}
       value={widest}
       problem={wrong(widest)}
       oninput={(text) => typed.type('widest', text)}
@@ -109,7 +111,7 @@
           typed.clear('widest', 'too-deep', 'seen');
       }}
       >{decided.result.decision === 'refer'
-        ? 'Log it, and refer'
+        ? CHECK.logItAndRefer
         : 'Log it, and use this rivet'}</button
     >
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CHECK } from '$lib/words/pages/check';
   import type { HoleReading } from '$core/reworking/hole-readings.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ReworkDesk } from '../rework-desk.svelte';
@@ -40,14 +41,15 @@
             class="act small"
             type="button"
             aria-expanded={opened === reading.id}
-            onclick={() => (opened = opened === reading.id ? null : reading.id)}>Void…</button
+            onclick={() => (opened = opened === reading.id ? null : reading.id)}
+            >{CHECK.void}</button
           >
         {/if}
         {#if opened === reading.id}
           <ReasonForm
             name="void"
-            label="Why it is false"
-            act="Void this reading"
+            label={CHECK.whyItIsFalse}
+            act={CHECK.voidThisReading}
             onreason={(why) => rework.add({ kind: 'voided', hole, reading: reading.id, why })}
             onleave={() => (opened = null)}
           />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CHECK } from '$lib/words/pages/check';
   import type { ReworkDesk } from '../rework-desk.svelte';
   import More from '../../../ui/kit/More.svelte';
   import TextField from '../../../ui/kit/TextField.svelte';
@@ -38,7 +39,7 @@
   >
     <TextField
       name="question"
-      label="The question, with what was found"
+      label={CHECK.theQuestionWithWhatWas}
       bind:value={() => question, (text) => typed.type('question', text)}
       maxlength={600}
       hint="its figures and the picture of the hole go with the record"
@@ -49,7 +50,7 @@
         bind:checked={instead}
       />
     {/if}
-    <button class="act main" disabled={question.trim() === ''}>Put the question</button>
+    <button class="act main" disabled={question.trim() === ''}>{CHECK.putTheQuestion}</button>
   </form>
 </More>
 

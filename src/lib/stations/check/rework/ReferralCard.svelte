@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { CHECK } from '$lib/words/pages/check';
   import { DASHES, rivetSize } from '$core/catalog/rivets.ts';
   import { drillIn } from '$core/catalog/drills.ts';
   import type { Referral } from '$core/reworking/rework-state.ts';
@@ -88,7 +90,7 @@
 
 <section class="referral" class:open={referral.answered === null} data-testid="referral">
   <p class="label">
-    {referral.answered ? 'Answered' : '◇ Referred, open: nothing is signed before it is answered'}
+    {referral.answered ? 'Answered' : CHECK.referredOpenNothingIsSigned}
   </p>
   <p><strong>{referral.question}</strong></p>
   <p class="hint">by {referral.by}, {when(referral.at)}</p>
@@ -120,25 +122,25 @@
     >
       <TextField
         name="answer"
-        label="What was answered"
+        label={CHECK.whatWasAnswered}
         bind:value={() => text('answer'), (now) => typed.type('answer', now)}
         maxlength={600}
       />
       <TextField
         name="by"
-        label="By whom"
+        label={CHECK.byWhom}
         bind:value={() => text('by'), (now) => typed.type('by', now)}
         maxlength={80}
       />
       <TextField
         name="authority"
-        label="On what authority"
+        label={CHECK.onWhatAuthority}
         bind:value={() => text('authority'), (now) => typed.type('authority', now)}
         maxlength={120}
         hint="the drawing, letter or data it rests on"
       />
       <Pick
-        label="What becomes of it"
+        label={CHECK.whatBecomesOfIt}
         value={what}
         options={choices.map((value) => ({ value, text: WHAT[value] }))}
         onchoose={(value) => typed.type('what', value)}
@@ -146,7 +148,7 @@
       {#if what === 'rivet'}
         <TextField
           name="part"
-          label="Part number"
+          label={COMMON.partNumber}
           bind:value={() => text('part'), (now) => typed.type('part', now)}
           errors={text('part').trim() !== '' && then === null
             ? ['no part number of a solid rivet']
@@ -173,7 +175,7 @@
           bind:value={() => text('grip'), (now) => typed.type('grip', now)}
         />
       {/if}
-      <button class="act main" disabled={!ready}>Log the answer</button>
+      <button class="act main" disabled={!ready}>{CHECK.logTheAnswer}</button>
     </form>
   {/if}
 </section>

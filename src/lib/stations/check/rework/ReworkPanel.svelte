@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
   import { useDriveDesk } from '../../drive/drive-desk.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { CheckDesk } from '../check-desk.svelte';
@@ -96,7 +97,7 @@
   {/if}
   {#if rework.refused}<Notice
       level="stop"
-      title="Not logged"
+      title={COMMON.notLogged}
       text={preferences.refusal(rework.refused)}
     />{/if}
   {#if rework.outbox.clock !== null}<OutboxNotice outbox={rework.outbox} what="the rework" />

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { RECORDS } from '$lib/words/pages/records';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import Length from '$lib/ui/kit/Length.svelte';
@@ -98,7 +100,7 @@
     </div>
     {#if history.hole.gripIn !== null}
       <div>
-        <dt>Grip</dt>
+        <dt>{COMMON.grip}</dt>
         <dd><Length lengthIn={history.hole.gripIn} /></dd>
       </div>
     {/if}
@@ -124,12 +126,14 @@
     {#if history.rivets.length === 0}
       <p class="hint">None was driven or looked at yet.</p>
     {:else}
-      <table class="figures" aria-label="Rivets of this hole">
+      <table class="figures" aria-label={RECORDS.rivetsOfThisHole}>
         <thead>
           <tr>
-            <th class="words">Rivet</th><th class="words">Lot</th><th class="words">Driven</th>
-            <th class="words">Tool’s setting</th><th>Diameter</th><th>Height</th>
-            <th class="words">Last verdict</th><th class="words">Found</th>
+            <th class="words">Rivet</th><th class="words">{COMMON.lot}</th><th class="words"
+              >Driven</th
+            >
+            <th class="words">Tool’s setting</th><th>{COMMON.diameter}</th><th>{COMMON.height}</th>
+            <th class="words">Last verdict</th><th class="words">{COMMON.found}</th>
             <th class="words">Taken out</th>
           </tr>
         </thead>
@@ -150,7 +154,7 @@
                 >{rivet.verdict === null ? 'not looked at' : MARK_WORDS[rivet.verdict]}</td
               >
               <td class="words">{rivet.findings.map((one) => FINDING_NAMES[one]).join(', ')}</td>
-              <td class="words">{rivet.outAt === null ? 'it is in' : when(rivet.outAt)}</td>
+              <td class="words">{rivet.outAt === null ? RECORDS.itIsIn : when(rivet.outAt)}</td>
             </tr>
           {/each}
         </tbody>

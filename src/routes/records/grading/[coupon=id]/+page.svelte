@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { RECORDS } from '$lib/words/pages/records';
   import { onMount, untrack } from 'svelte';
   import { DASHES } from '$core/catalog/rivets.ts';
   import { CRITERIA, MOST_PLACES, type Criterion } from '$core/grading/coupon.ts';
@@ -53,11 +55,11 @@
         class="act main"
         type="button"
         disabled={desk.saving || desk.saved || nameless || person === null}
-        onclick={() => void desk.save()}>{desk.saved ? '✓ Kept' : 'Keep it'}</button
+        onclick={() => void desk.save()}>{desk.saved ? RECORDS.kept : COMMON.keepIt}</button
       >
       {#if desk.isKept && desk.saved && desk.graded}
         <a class="act" href="/api/grading/{desk.id}/sheet.pdf?paper={preferences.paper}" download
-          >Sheet (PDF)</a
+          >{RECORDS.sheetPDF}</a
         >
       {/if}
     </span>
@@ -86,13 +88,13 @@
       <div class="pair">
         <TextField
           name="name"
-          label="Coupon"
+          label={RECORDS.coupon}
           bind:value={() => coupon.name, (name) => desk.edit({ name })}
           maxlength={80}
         />
         <TextField
           name="student"
-          label="Student"
+          label={RECORDS.student}
           bind:value={() => coupon.student, (student) => desk.edit({ student })}
           maxlength={80}
         />
@@ -104,7 +106,7 @@
             desk.resize(DASHES.find((dash) => String(dash) === value) ?? coupon.dash)}
         />
         <Pick
-          label="Heads"
+          label={RECORDS.heads}
           value={coupon.head}
           options={[
             { value: 'universal', text: 'universal' },
@@ -113,7 +115,7 @@
           onchoose={(head) => desk.edit({ head })}
         />
         <Pick
-          label="Places read"
+          label={RECORDS.placesRead}
           value={String(coupon.places)}
           options={PLACES.map((value) => ({ value, text: value }))}
           onchoose={(value) => desk.edit({ places: Number(value) })}
@@ -136,7 +138,7 @@
           />
           <TextField
             name="{key}-limit"
-            label="± limit"
+            label={RECORDS.limit}
             bind:value={() => limit, (text) => desk.editCriterion(key, { limit: text })}
             errors={errors(`${key}.limit`)}
           />
@@ -192,7 +194,7 @@
           class="act"
           type="button"
           aria-expanded={arithmetic}
-          onclick={() => (arithmetic = !arithmetic)}>Arithmetic</button
+          onclick={() => (arithmetic = !arithmetic)}>{COMMON.arithmetic}</button
         >
         {#if arithmetic}<Arithmetic
             work={desk.graded.work}

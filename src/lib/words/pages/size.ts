@@ -1,0 +1,7 @@
+/** What the pages of size call things: tests find them by the same words. */
+export const SIZE = {
+  jointLocationCountFactor: 'Joint location (count factor)',
+  rivetsPerInchFromApproved: 'Rivets per inch from approved data',
+  strengthOverPitch: 'Strength over pitch',
+  whoseFigureAndWhereIt: 'Whose figure, and where it stands'
+};

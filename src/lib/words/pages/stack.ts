@@ -1,0 +1,28 @@
+/** What the pages of stack call things: tests find them by the same words. */
+export const STACK = {
+  asTheStackSays: ', as the stack says.',
+  atMost: 'at most',
+  billOfRivets: 'Bill of rivets',
+  chipsAndBurrsBetweenThem: 'Chips and burrs between them: accepted by whose word?',
+  diameterAtLeast: 'Diameter at least',
+  flushRule: 'Flush rule',
+  goodHead: 'Good head',
+  heightAtLeast: 'Height at least',
+  howFarItIsDriven: 'How far it is driven',
+  inPlaceOfIt: 'In place of it',
+  inserted: 'Inserted',
+  insideTheLimitsStopHere: 'inside the limits: stop here',
+  itIsAsLongAs: 'It is as long as mine',
+  layers: 'Layers',
+  limitsOfTheHeads: 'Limits of the heads',
+  noClosedStructure: 'No: closed structure',
+  planTheJointWithIt: 'Plan the joint with it',
+  sizeOnTheScreen: 'Size on the screen',
+  stacksOfThisJoint: 'Stacks of this joint',
+  substitutes: 'Substitutes',
+  theJointsOwnData: 'The joint’s own data',
+  theShankStillFillsThe: 'the shank still fills the hole',
+  trueSize: 'True size',
+  whereDoTheseLimitsStand: 'Where do these limits stand?',
+  wouldFit: '○ would fit'
+};
