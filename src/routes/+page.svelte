@@ -114,6 +114,7 @@
               class="act small"
               type="button"
               aria-expanded={!folded.has(job.id)}
+              data-testid="fold-{job.number}"
               aria-label="{folded.has(job.id) ? 'Unfold' : 'Fold'} job {job.number}"
               onclick={() => fold(job.id)}>{folded.has(job.id) ? '▸' : '▾'}</button
             >
@@ -162,6 +163,7 @@
     />
     <TextField
       name="data"
+      testid="approved-data"
       label="Approved data it rests on"
       hint="drawing, repair sheet or manual section"
       bind:value={$form.data}

@@ -208,7 +208,7 @@ export async function firstPress(page: Page, press: () => Promise<void>): Promis
     .getByText(OBJECTION_ANSWERS['not-needed'], { exact: true })
     .all())
     await answer.click();
-  await sheet.getByRole('button', { name: /^Log answers/ }).click();
+  await sheet.getByTestId('log-answers').click();
   await sheet.waitFor({ state: 'detached' });
 }
 

@@ -28,7 +28,7 @@ test('a job is opened, and what is missing is asked for', async ({ page, app }) 
   await expect(dialog.getByLabel(HOME.whatIsRepaired)).toHaveValue('Step planking');
 
   await dialog.getByLabel(HOME.aircraftAndPlace).fill('Quillwater Twin, hull 06');
-  await dialog.getByLabel('Approved data').fill('sheet QR-40');
+  await dialog.getByTestId('approved-data').fill('sheet QR-40');
   await dialog.getByRole('button', { name: HOME.openTheJob }).click();
   await expect(dialog.getByText('job 0318 exists already')).toBeVisible();
   await dialog.getByLabel(HOME.jobNumber).fill('0340');
@@ -47,7 +47,7 @@ test('undo and redo step back through typing, and what they leave is saved', asy
   await expect(figure(page, 'Rivets needed')).toContainText('38'); // 6.2 × 8 × 0.75 = 37.2
   await page.keyboard.press('Control+z');
   await expect(figure(page, 'Rivets needed')).toContainText('50'); // 6.2 × 8 = 49.6
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByTestId('undo-edit').click();
   await expect(figure(page, 'Rivets needed')).toHaveCount(0);
   await page.getByRole('button', { name: BENCH.redo }).click();
   await saved(page);

@@ -71,10 +71,10 @@ test('of two tabs the second is refused, told what changed, and loses nothing', 
 
   // what is not saved is not issued either
   await dialog.getByRole('button', { name: COMMON.close }).click();
-  await page.getByRole('link', { name: /6 Check/ }).click();
+  await page.getByTestId('stage-check').click();
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   await expect(page.getByRole('alert')).toContainText(CHECK.whatIsTypedHereIs);
-  await page.getByRole('link', { name: /1 Size/ }).click();
+  await page.getByTestId('stage-carry').click();
   await page.getByRole('button', { name: BENCH.changedElsewhereDecide }).click();
 
   await dialog.getByRole('button', { name: BENCH.saveMineOnTopOf }).click();

@@ -123,13 +123,13 @@ test('the bench shows the worst three needs first, and jobs fold', async ({ page
   expect(await needs.count()).toBeLessThanOrEqual(3);
   // metal that is wrong comes before a figure that is missing
   await expect(needs.first()).toContainText('to drill out');
-  const fold = page.getByRole('button', { name: /^Fold job 0318/ });
+  const fold = page.getByTestId('fold-0318');
   await fold.click();
   await expect(page.locator('article').getByRole('link', { name: /Bottom skin lap/ })).toHaveCount(
     0
   );
   await page.reload();
-  await page.getByRole('button', { name: /^Unfold job 0318/ }).click();
+  await page.getByTestId('fold-0318').click();
   await expect(page.locator('article').getByRole('link', { name: /Bottom skin lap/ })).toHaveCount(
     1
   );

@@ -72,7 +72,7 @@ test('a hole is held open with a reason, and that is impossible to overlook', as
   await openOwn(page, app, FLOAT_LAP, 'lay-out');
   await page.locator('[data-hole="7"]').click();
   await page.getByRole('button', { name: LAYOUT.holdOpen }).click();
-  await page.getByRole('button', { name: 'latch', exact: true }).click();
+  await page.getByTestId('held-for latch').click();
   await expect(page.locator('[data-hole="7"]')).toHaveAttribute('data-kind', 'held-open');
   await expect(page.locator('[data-hole="7"]')).toContainText('open');
   await expect(page.getByTestId('picked-hole')).toContainText('held open: latch');
@@ -107,7 +107,7 @@ test('keys move, pin and take out a hole; a broken limit points at it', async ({
   await expect(
     page.getByRole('complementary', { name: LAYOUT.worksheet }).getByTestId('warning-too-few')
   ).toBeVisible();
-  await page.getByRole('button', { name: 'put 5 back' }).click();
+  await page.getByTestId('put-back').click();
   await expect(holes(page)).toHaveCount(50);
 
   await page.locator('[data-hole="5"]').click();
@@ -181,7 +181,7 @@ test('a row with much in its way is solved in a worker, and can be cancelled', a
 }) => {
   await makeJoint(page, app, 'Very long lap', ['0.040', '0.040', '1150']);
   await page.getByLabel(SIZE.rivetsPerInchFromApproved).fill('1');
-  await page.getByLabel('Whose figure').fill('made up');
+  await page.getByLabel(SIZE.whoseFigureAndWhereIt).fill('made up');
   await toStation(page, 2);
   await page.getByLabel(LAYOUT.ruler).selectOption('0.01');
   await expect(figure(page, 'Holes')).toContainText('1150');

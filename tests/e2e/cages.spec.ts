@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { FLUSH_LAP } from '../../scripts/demo-data.ts';
+import { MEASURED } from '../../src/lib/words/cages.ts';
 import { CAGES } from '../../src/lib/words/pages/cages.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { READY } from '../../src/lib/words/pages/ready.ts';
@@ -21,7 +22,7 @@ async function ownCage(page: Page, app: App, name: string, query = ''): Promise<
   await expect(page.getByRole('heading', { name: new RegExp(name) })).toBeVisible();
 }
 
-const flushField = (page: Page) => page.getByRole('textbox', { name: 'Head above the skin' });
+const flushField = (page: Page) => page.getByLabel(MEASURED.rivet);
 
 async function coupon(page: Page, thickness: string, backing: string): Promise<void> {
   await page.getByLabel(CAGES.theCouponAsMeasured).fill(thickness);
@@ -151,7 +152,7 @@ test('the guide is followed to the end with the simulated gauge, as practice', a
   await ownTrials(page, app, 'Cage C');
   await openGauge(page);
   const panel = page.getByTestId('gauge-panel');
-  const cut = panel.getByRole('button', { name: /^Cut at/ });
+  const cut = panel.getByTestId('cut-and-read');
   await expect(cut).toBeDisabled();
   // a reading that comes before the gauge was zeroed is not taken
   const path = page.url().replace(/\/setups\/([^/]+)\/.*/, '/api/devices/depth-gauge/$1');

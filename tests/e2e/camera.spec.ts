@@ -58,7 +58,7 @@ test('a head inside a closed member is measured in the camera’s picture, and C
   await page.keyboard.press('Space');
   await expect(page.getByTestId('member-looks')).toContainText('2 driven, 0 seen by camera');
 
-  await member.getByRole('button', { name: 'Camera on rivet 1' }).click();
+  await member.getByTestId('camera').click();
   await expect(page.getByTestId('camera')).toBeVisible();
   const reading = page.getByTestId('camera-reading');
   const send = page.getByRole('button', { name: DRIVE.sendItToCheck });
@@ -66,7 +66,7 @@ test('a head inside a closed member is measured in the camera’s picture, and C
   await expect(send).toBeDisabled();
 
   const real = await truth(page, 1);
-  const circle = page.getByRole('slider', { name: /^Circle on the head/ });
+  const circle = page.getByTestId('circle');
   const radius = async () => Number(await circle.getAttribute('data-radius'));
   await dragTo(page, 'circle', [480, 288], [real.x, real.y]);
   const before = await radius();
@@ -101,7 +101,7 @@ test('a head inside a closed member is measured in the camera’s picture, and C
   expect(Number(off)).toBeLessThan(0.015);
   await send.click();
   await expect(page.getByTestId('camera-sent')).toContainText('practice');
-  await page.getByRole('button', { name: 'rivet 2 ›' }).click();
+  await page.getByTestId('camera-next').click();
   // another picture: laid on anew
   await expect(reading).toContainText(DRIVE.layOnTheCircleAnd);
   await page.keyboard.press('Escape');

@@ -12,7 +12,7 @@ test('a held-open hole is never asked for at Check', async ({ page, app }) => {
   await toStation(page, 2);
   await page.locator('[data-testid="plan-view"] [data-hole="3"]').click();
   await page.getByRole('button', { name: LAYOUT.holdOpen }).click();
-  await page.getByRole('button', { name: 'latch', exact: true }).click();
+  await page.getByTestId('held-for latch').click();
   await toStation(page, 6);
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   const map = page.getByTestId('hole-map');

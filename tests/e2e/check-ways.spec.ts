@@ -13,7 +13,7 @@ test('a plate is made, kept as the shop’s, and heads are held against it by ke
   const measured = async (low: string) => {
     await page.getByTestId('measured-no-go-4').fill(low);
     // 1.75 D, 0.65 D, 0.38 D and 1.5 D of 1/8
-    await page.getByLabel('Measured: go-4', { exact: true }).fill('0.2185');
+    await page.getByTestId('measured-go-4').fill('0.2185');
     await page.getByTestId('measured-high-4').fill('0.081');
     await page.getByTestId('measured-low-4').fill('0.0485');
     await page.getByTestId('measured-shank-4').fill('0.1875');

@@ -73,7 +73,7 @@ test('a long member is told in lines under a picture of the whole', async ({ pag
   await page.getByRole('radio', { name: LAYOUT.n12In }).check({ force: true });
   await expect(lines).toHaveCount(14);
   // a hole of the fourth line, picked in the tape's row, comes into sight
-  await page.getByRole('button', { name: 'go to line 9', exact: true }).click();
+  await page.getByTestId('go-to-strip-9').click();
   await expect(lines.nth(8)).toBeInViewport();
   const hole = lines.nth(8).locator('[data-hole]').first();
   const number = (await hole.getAttribute('data-hole')) ?? '';

@@ -105,7 +105,7 @@ test('how one gets at the rivets decides how they are driven; a yoke’s reach i
   await page.getByRole('button', { name: COMMON.keepIt }).click();
   // rows 9/32 and 5/8 down, and 1 in beyond: the 1 5/8 yoke reaches the second row at 1.625
   await expect(page.getByTestId('way-chosen')).toContainText('squeeze');
-  await page.getByRole('button', { name: /^Reach of/ }).click();
+  await page.getByTestId('reach').click();
   await expect(page.locator('.legend')).toContainText('reached by the yoke');
   await page.getByText(DRIVE.theOtherWaysAndWhy).click();
   await expect(page.getByText('for flush heads only')).toBeVisible();
@@ -281,8 +281,8 @@ test('376 rivets inside a member that tapers: where the rod stands, how far to p
   await page.getByLabel(DRIVE.outsideHeightDatumEnd).fill('2.3');
   await page.getByLabel(DRIVE.outsideHeightFarEnd).fill('1.8');
   // the sheets under the rivets taper, so do the walls
-  for (const end of ['datum end', 'far end'])
-    await page.getByLabel(`Both walls together, ${end}`).fill('0.2');
+  for (const end of [DRIVE.bothWallsTogetherDatumEnd, DRIVE.bothWallsTogetherFarEnd])
+    await page.getByLabel(end).fill('0.2');
   await page.getByRole('button', { name: COMMON.keepIt }).click();
   await expect(page.getByTestId('member')).toContainText('enter the walls at each end');
   await page.getByRole('button', { name: DRIVE.changeHowOneGetsAt }).click();
@@ -351,7 +351,7 @@ test.describe('by touch on a tablet', () => {
     await toStation(page, 2);
     await page.locator('[data-testid="plan-view"] [data-hole="3"]').tap();
     await page.getByRole('button', { name: LAYOUT.holdOpen }).tap();
-    await page.getByRole('button', { name: 'latch', exact: true }).tap();
+    await page.getByTestId('held-for latch').tap();
     await saved(page);
     await toStation(page, 5);
     await page.getByRole('button', { name: DRIVE.releaseItAndStartDriving }).tap();

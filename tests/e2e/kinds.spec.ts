@@ -21,7 +21,7 @@ test('a butt splice: rows on both sides, a strap, two grips', async ({ page, app
   await page.getByTestId('asked-farSheetIn').fill('0.032');
   await page.getByLabel(SIZE.rivetsPerInchFromApproved).fill('2');
   await expect(page.getByText('whose rivets an inch').first()).toBeVisible();
-  await page.getByLabel('Whose figure').fill('repair sheet QR-40');
+  await page.getByLabel(SIZE.whoseFigureAndWhereIt).fill('repair sheet QR-40');
   // 2 an inch × 6
   await expect(figure(page, 'Rivets needed')).toContainText('12');
   await toStation(page, 2);
@@ -192,7 +192,7 @@ test('the distance between end holes is measured, and named where it is not as p
 }) => {
   await makeJoint(page, app, 'Measured lap', ['0.040', '0.040', '6']);
   await page.getByLabel(SIZE.rivetsPerInchFromApproved).fill('2.1');
-  await page.getByLabel('Whose figure').fill('repair sheet QR-41');
+  await page.getByLabel(SIZE.whoseFigureAndWhereIt).fill('repair sheet QR-41');
   await page.getByRole('radio', { name: '4', exact: true }).first().check({ force: true });
   await toStation(page, 2);
   await page.getByText(LAYOUT.layoutSteps).click();

@@ -22,8 +22,8 @@ test('steps are ticked off, whole or hole by hole, and that survives', async ({ 
   await openOwn(page, app, BOTTOM_LAP, 'make-ready');
   await expect(page.getByTestId('steps').getByRole('listitem')).toHaveCount(12);
   await expect(page.getByTestId('left')).toContainText('0 of 12 steps');
-  await page.getByRole('button', { name: /^Tick off: Clamp the parts/ }).click();
-  await page.getByRole('button', { name: 'Tick off: Center punch' }).click();
+  await page.locator('[data-tick="clamp"]').click();
+  await page.locator('[data-tick="punch"]').click();
   await expect(page.getByTestId('left')).toContainText('2 of 12 steps');
   // the next step comes up by itself; two of its holes are drilled
   await expect(page.getByTestId('step-card')).toContainText('Drill the pilots');
@@ -37,7 +37,7 @@ test('steps are ticked off, whole or hole by hole, and that survives', async ({ 
   await page.reload();
   await expect(page.getByTestId('left')).toContainText('2 of 12 steps');
   await expect(page.getByTestId('step-card')).toContainText('1 of 50 holes');
-  await page.getByRole('button', { name: 'Take back: Center punch' }).click();
+  await page.locator('[data-tick="punch"]').click();
   await expect(page.getByTestId('left')).toContainText('1 of 12 steps');
 });
 
@@ -71,7 +71,7 @@ test('a tick made without the server is sent once it is back', async ({ page, ap
   await openOwn(page, app, BOTTOM_LAP, 'make-ready');
   await expect(page.getByTestId('steps').getByRole('listitem')).toHaveCount(12);
   await app.stop();
-  await page.getByRole('button', { name: 'Tick off: Center punch' }).click();
+  await page.locator('[data-tick="punch"]').click();
   await expect(page.getByTestId('kept-here')).toBeVisible();
   await app.start();
   await expect(page.getByTestId('kept-here')).toHaveCount(0, {
@@ -96,7 +96,7 @@ test('holders stand at the ends and move over; too few stand wider apart', async
   await page.getByRole('button', { name: READY.timesAndHolders }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel(READY.holdersFor40).fill('8');
-  await dialog.getByLabel('Seconds for center punching').fill('30');
+  await dialog.getByTestId('seconds-punch').fill('30');
   await dialog.getByRole('button', { name: READY.keepForTheShop }).click();
   await expect(page.getByText(READY.holdersStandWiderApart)).toBeVisible();
   // 50 × 30 s
@@ -104,7 +104,7 @@ test('holders stand at the ends and move over; too few stand wider apart', async
   await expect(page.getByTestId('step-card')).toContainText('about 25 min');
   await page.getByRole('button', { name: READY.timesAndHolders }).click();
   await dialog.getByLabel(READY.holdersFor40).fill('60');
-  await dialog.getByLabel('Seconds for center punching').fill('');
+  await dialog.getByTestId('seconds-punch').fill('');
   await dialog.getByRole('button', { name: READY.keepForTheShop }).click();
   await expect(page.getByText(READY.holdersStandWiderApart)).toHaveCount(0);
 });
@@ -112,7 +112,7 @@ test('holders stand at the ends and move over; too few stand wider apart', async
 test('a changed joint asks for another look at what was ticked off', async ({ page, app }) => {
   await openOwn(page, app, HULL_PATCH, 'make-ready');
   await expect(page.getByTestId('steps')).toContainText('Drill the corner reliefs');
-  await page.getByRole('button', { name: 'Tick off: Center punch' }).click();
+  await page.locator('[data-tick="punch"]').click();
   await ticksStored(page, app);
   await page.goto(page.url().replace(/make-ready$/, 'carry'));
   await page.getByTestId('asked-cutoutWIn').fill('5');
@@ -158,12 +158,12 @@ test('step by step, big, on a tablet: one step, its count, its caution', async (
   await floor.getByRole('button', { name: COMMON.done, exact: true }).click();
   await expect(floor).toContainText('Center punch');
   // a row at a time, and a hole on the plan beside it
-  await floor.getByRole('button', { name: /^row 1 done/ }).click();
+  await floor.getByTestId('row 1 done').click();
   await expect(floor).toContainText('25 of 50 holes');
-  await expect(floor.getByRole('button', { name: /^row 1 done/ })).toHaveCount(0);
+  await expect(floor.getByTestId('row 1 done')).toHaveCount(0);
   await floor.locator('[data-hole="26"]').click();
   await expect(floor).toContainText('26 of 50 holes; left: 27–50');
-  await floor.getByRole('button', { name: /^row 2 done/ }).click();
+  await floor.getByTestId('row 2 done').click();
   await expect(floor).toContainText('Drill the pilots');
   await expect(floor).toContainText('Eye protection');
   const button = await floor.getByRole('button', { name: COMMON.done, exact: true }).boundingBox();

@@ -31,7 +31,7 @@ test('heads held against the joint’s own data, measured with a caliper that ha
   await expect(page.getByText('the joint’s own (drawing R-7, note 3)')).toBeVisible();
 
   const caliper = page.getByTestId('caliper-panel');
-  await caliper.getByText('Caliper with a button').click();
+  await caliper.getByTestId('caliper').click();
   await expect(caliper).toContainText('a simulated one, for practice');
   await caliper.getByRole('button', { name: CHECK.pressItsButton }).click();
   await expect(page.getByLabel(COMMON.diameter, { exact: true })).not.toHaveValue('');

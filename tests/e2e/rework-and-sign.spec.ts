@@ -71,7 +71,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     // dash 4 in its own hole: #31 under the shank; never over #30
     await expect(page.getByTestId('take-out')).toContainText('Drill #31 (0.12');
     await expect(page.getByTestId('take-out')).toContainText('Never a drill over #30');
-    await page.getByRole('button', { name: `Rivet ${bad} is out` }).click();
+    await page.getByTestId('is-out').click();
     await expect(hole(page, bad)).toHaveAttribute('data-verdict', 'out');
     await page.getByLabel(CHECK.widest).fill('0.137');
     await expect(page.getByTestId('decision')).toHaveAttribute('data-decision', 'next-size');

@@ -111,7 +111,7 @@ test('a trainee reads at a station that is not theirs to log at, before anything
   await expect(
     page.getByRole('note').filter({ hasText: 'To record what a head is' })
   ).toContainText('is not for a trainee in this shop');
-  await page.getByRole('link', { name: /5 Drive/ }).click();
+  await page.getByTestId('stage-drive').click();
   await page.waitForURL(/drive$/);
   await expect(page.getByText('is not for a trainee')).toHaveCount(0);
 });

@@ -39,6 +39,6 @@ test('a changed school becomes a version; a joint says what would differ and mov
   await expect(other.getByRole('row', { name: /rivet size/ })).toContainText('dash 4');
   await other.getByRole('button', { name: BENCH.planItUnderTheseRules }).click();
   await expect(page.getByRole('button', { name: /Rules .* 2$/ })).toBeVisible();
-  await page.getByRole('link', { name: /1 Size/ }).click();
+  await page.getByTestId('stage-carry').click();
   await expect(figure(page, 'Rivet')).toContainText('dash 4');
 });

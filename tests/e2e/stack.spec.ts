@@ -126,7 +126,7 @@ test('sheets change places by keys and by dragging, one step of undo', async ({ 
   await page.keyboard.press('Alt+ArrowDown');
   await expect(name(1)).toHaveValue('strip');
   await expect(page.getByTestId('thickness-1')).toHaveValue('0.032');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByTestId('undo-edit').click();
   await expect(name(1)).toHaveValue('skin');
 
   await name(2).scrollIntoViewIfNeeded();

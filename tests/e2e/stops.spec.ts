@@ -65,7 +65,7 @@ test('a layout that is not possible hides no stop behind it', async ({ page, app
   await page.getByText('5', { exact: true }).click();
   // more an inch than the least pitch allows, however many rows
   await page.getByLabel(SIZE.rivetsPerInchFromApproved).fill('60');
-  await page.getByLabel('Whose figure').fill('made up');
+  await page.getByLabel(SIZE.whoseFigureAndWhereIt).fill('made up');
   await toStation(page, 4);
   const bar = page.getByTestId('stop-bar');
   await expect(bar).toContainText('Not possible');

@@ -127,7 +127,7 @@ test('a gun is tuned on wood, then drives one rivet in bursts; dies by what is s
   app
 }) => {
   await page.goto(`${app.url}/setups/driving`);
-  await page.getByRole('radio', { name: 'Gun' }).check({ force: true });
+  await page.getByTestId('tool-gun').click();
   await page.getByRole('radio', { name: '5', exact: true }).check({ force: true });
   await page.getByLabel(TOOLS.whichGun).selectOption('gun 3X');
   await page.getByLabel(COMMON.length, { exact: true }).fill('3/8');
@@ -152,7 +152,7 @@ test('a gun is tuned on wood, then drives one rivet in bursts; dies by what is s
   await expect(guide(page)).toContainText('Good after 2.2 s at 50 psi');
 
   await page.goto(`${app.url}/setups/driving`);
-  await page.getByRole('radio', { name: 'Dimple dies' }).check({ force: true });
+  await page.getByTestId('tool-dies').click();
   await page.getByLabel(TOOLS.eachSheet).fill('.032');
   await page.getByLabel(COMMON.material).fill('2024-T3 clad');
   await page.getByRole('button', { name: COMMON.beginTheTrials }).click();

@@ -45,6 +45,7 @@
       type="button"
       disabled={!workspace.canUndo}
       onclick={() => workspace.undo()}
+      data-testid="undo-edit"
       aria-label="Undo"
       data-hint="Undo (Ctrl Z)"><Undo2 size={18} /></button
     >

@@ -34,6 +34,7 @@
       {@const own = status[station.key]}
       <a
         href="/joints/{jointId}/{station.key}"
+        data-testid="stage-{station.key}"
         aria-current={station.key === current ? 'step' : undefined}
         class:later={typeof station.page !== 'function'}
         data-hint="{station.asks} {own.mark ? `${MARKS[own.mark].says} ` : ''}{own.text}"

@@ -93,6 +93,7 @@
     class="circle"
     role="slider"
     tabindex="0"
+    data-testid="circle"
     aria-label="Circle on the head: arrows move it, plus and minus size it, with shift by more"
     aria-valuenow={Math.round(fit.radius * 2)}
     aria-valuemin={LEAST_PX * 2}

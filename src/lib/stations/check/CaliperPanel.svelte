@@ -30,6 +30,7 @@
 
 <div data-testid="caliper-panel">
   <More
+    testid="caliper"
     title="Caliper with a button{!opened
       ? ''
       : !caliper.open

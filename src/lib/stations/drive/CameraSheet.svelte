@@ -111,6 +111,7 @@
           class="act small"
           type="button"
           disabled={at === -1 || at >= driven.length - 1}
+          data-testid="camera-next"
           onclick={() => go(1)}>rivet {driven[at + 1] ?? ''} ›</button
         >
       </span>

@@ -96,8 +96,12 @@
         <strong class="again">look again: {again.join(', ')}</strong>{/if}
     </p>
     {#if driven.length > 0}
-      <button class="act" type="button" disabled={person === ''} onclick={() => (looking = true)}
-        >Camera on rivet {unseen[0] ?? driven.at(-1)}</button
+      <button
+        class="act"
+        type="button"
+        disabled={person === ''}
+        onclick={() => (looking = true)}
+        data-testid="camera">Camera on rivet {unseen[0] ?? driven.at(-1)}</button
       >
     {/if}
     <p class="hint">

@@ -76,7 +76,7 @@
       />{/if}
   {/if}
   {#if found.reach && found.reach.from.size > 0}
-    <button class="act" type="button" aria-pressed={mapped} onclick={onmap}
+    <button class="act" type="button" aria-pressed={mapped} onclick={onmap} data-testid="reach"
       >Reach of {found.reach.yoke.name} on the plan</button
     >
   {/if}

@@ -67,7 +67,7 @@
     {/if}
   {/each}
   <div class="acts">
-    <button class="act main" disabled={open > 0}
+    <button data-testid="log-answers" class="act main" disabled={open > 0}
       >{open > 0 ? `${open} to answer` : 'Log answers and rivet'}</button
     >
     <button class="act" type="button" onclick={() => (desk.pending = null)}>{COMMON.back}</button>

@@ -177,7 +177,12 @@
       <label class="label" for="why-open">Held open for</label>
       <div class="acts">
         {#each REASONS as known (known)}
-          <button class="act small" type="button" onclick={() => holdFor(known)}>{known}</button>
+          <button
+            data-testid="held-for {known}"
+            class="act small"
+            type="button"
+            onclick={() => holdFor(known)}>{known}</button
+          >
         {/each}
       </div>
       <div class="acts">

@@ -198,7 +198,8 @@
                   )
                 },
                 'put back'
-              )}>put {gone.number} back</button
+              )}
+            data-testid="put-back">put {gone.number} back</button
           >
         {/each}
       </div>

@@ -59,7 +59,7 @@
     >
     {#if rows.length > 1}
       {#each open as { name, left } (name)}
-        <button class="act row" type="button" onclick={() => onrow(left)}
+        <button data-testid="{name} done" class="act row" type="button" onclick={() => onrow(left)}
           >{name} done <small>{left.length} holes</small></button
         >
       {/each}

@@ -93,6 +93,7 @@
             class="act"
             type="button"
             disabled={!gauge.zeroed || clicks === null}
+            data-testid="cut-and-read"
             onclick={cut}>Cut at {clicks ?? '–'} and read</button
           >
         {/if}

@@ -176,6 +176,7 @@
   <h2 id="new-setting" class="label">Set a tool</h2>
   <Choice
     label="Tool"
+    testid="tool"
     value={tool}
     options={(['squeezer', 'gun', 'dies'] as const).map((value) => ({
       value,

@@ -77,7 +77,7 @@
         bind:value={() => note, (text) => typed.type('note', text)}
         maxlength={200}
       />
-      <button class="act main">Rivet {hole} is out</button>
+      <button class="act main" data-testid="is-out">Rivet {hole} is out</button>
     </form>
   </div>
 </More>
