@@ -33,6 +33,7 @@ export const BOTTOM_LAP: EnteredOf<'lap'> = {
   location: 'single-lap',
   rows: 2,
   scale: '1/64',
+  edgeIn: '9/32',
   widthIn: '10 3/4',
   sheets: sheets(['upper skin', '0.040'], ['lower skin', '0.040'])
 };

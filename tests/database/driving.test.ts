@@ -8,7 +8,7 @@ import { StockMove } from '../../src/core/stock/stock.ts';
 import { rowsOf } from '../../src/lib/server/db/work.ts';
 import { coldEvents } from '../../src/lib/server/events/cold-events.ts';
 import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
-import { eventsOf } from '../../src/lib/server/events/read.ts';
+import { eventsAfter, eventsOf } from '../../src/lib/server/events/read.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { coldView, takeOut } from '../../src/lib/server/services/cold-batches.ts';
 import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
@@ -82,6 +82,33 @@ describe('the log of driving', () => {
     const again = await recordMoves(database(), driveEvents, issue.id, [first], other);
     expect(valueOf(again)).toMatchObject([{ id: first.id, by: 'Odile Marn' }]);
     expect(await eventsOf(database(), driveEvents, issue.id)).toHaveLength(1);
+  });
+
+  it('is read on from an event, with what may have been on its way when that one was read', async () => {
+    const issue = await issued('AD');
+    const taps = [tap(1), tap(2), tap(3)];
+    for (const one of taps) valueOf(await drive(issue.id, one));
+    const [first, second] = taps.map(({ id }) => id);
+    /** as if its act had begun so long before the others, and ended after them */
+    const begunBefore = async (hole: number, interval: string) => {
+      const id = randomUUID();
+      await rowsOf(
+        database(),
+        `insert into drive_events (id, subject_id, kind, payload, frozen, person_id, at, recorded_at)
+         select $1, subject_id, kind, jsonb_build_object('hole', $2::integer), frozen, person_id, at, recorded_at - $3::interval
+         from drive_events where id = $4`,
+        [id, hole, interval, first ?? '']
+      );
+      return id;
+    };
+    const close = await begunBefore(4, '20 seconds');
+    const long = await begunBefore(5, '1 hour');
+    const read = async (after: string) =>
+      (await eventsAfter(database(), driveEvents, issue.id, after)).map(({ id }) => id);
+    const ids = await read(second ?? '');
+    expect(ids).toEqual([...taps.map(({ id }) => id), close]);
+    // an event that this log has not: the whole log
+    expect(await read(randomUUID())).toEqual([...taps.map(({ id }) => id), close, long]);
   });
 
   it('takes no hole that the issue has not', async () => {

@@ -22,7 +22,7 @@ async function ownCage(page: Page, app: App, name: string, query = ''): Promise<
   await expect(page.getByRole('heading', { name: new RegExp(name) })).toBeVisible();
 }
 
-const flushField = (page: Page) => page.getByLabel(MEASURED.rivet);
+const flushField = (page: Page) => page.getByRole('textbox', { name: MEASURED.rivet });
 
 async function coupon(page: Page, thickness: string, backing: string): Promise<void> {
   await page.getByLabel(CAGES.theCouponAsMeasured).fill(thickness);

@@ -58,7 +58,7 @@ test('a head inside a closed member is measured in the camera’s picture, and C
   await page.keyboard.press('Space');
   await expect(page.getByTestId('member-looks')).toContainText('2 driven, 0 seen by camera');
 
-  await member.getByTestId('camera').click();
+  await member.getByTestId('open-camera').click();
   await expect(page.getByTestId('camera')).toBeVisible();
   const reading = page.getByTestId('camera-reading');
   const send = page.getByRole('button', { name: DRIVE.sendItToCheck });

@@ -45,8 +45,13 @@ export class FakeServer {
       this.said.push(body);
       return { said: true };
     }
-    const subject = path.split('/').at(-1);
-    if (method === 'GET') return this.stored;
+    const { pathname, searchParams } = new URL(path, 'http://server');
+    const subject = pathname.split('/').at(-1);
+    if (method === 'GET') {
+      const known = this.stored.findIndex(({ id }) => id === searchParams.get('after'));
+      // the last that is known comes again
+      return this.stored.slice(Math.max(0, known));
+    }
     const sent = (body as Record<string, unknown>[]).map((move) => ({
       ...move,
       subject,

@@ -68,6 +68,42 @@ describe('a joint of an earlier version', () => {
     expect(plan(read.definition, DEFAULT_PROFILE).layout.ok).toBe(true);
   });
 
+  it('stays where it was laid out: its edge on 1/32, its divisions from the first hole', () => {
+    const raisedAs = (version: number, more: object) =>
+      raised(
+        {
+          ...raised(FIRST_LAP),
+          scale: '1mm',
+          keepOuts: [
+            { id: 'k', name: 'rib', shape: 'rect', xIn: '3.5', yIn: '0', wIn: '1/4', hIn: '' }
+          ],
+          ...more
+        },
+        version
+      );
+    const laid = (entered: ReturnType<typeof raised>) => {
+      const read = readEntered(entered);
+      if (!read.ok) throw new Error(JSON.stringify(read.problems));
+      const { layout } = plan(read.definition, DEFAULT_PROFILE);
+      if (!layout.ok) throw new Error('it has a layout');
+      return layout.result.holes.filter(({ row }) => row === 1).map(({ xIn }) => xIn);
+    };
+    const stored = Object.fromEntries(
+      Object.entries(raised(FIRST_LAP)).filter(([key]) => key !== 'divisionsFrom')
+    );
+    const before = laid(
+      raisedAs(5, { ...stored, scale: '1mm', keepOuts: raisedAs(6, {}).keepOuts })
+    );
+    // dash 4: 2 D is 1/4 in
+    expect(before[0]).toBe(9 / 32);
+    const mm = (at: number) => at * 25.4;
+    for (const at of before.slice(0, -1))
+      expect(Math.abs(mm(at - 9 / 32) - Math.round(mm(at - 9 / 32)))).toBeLessThan(1e-9);
+    const now = laid(raisedAs(6, { divisionsFrom: 'datum' }));
+    expect(now[0]).toBeCloseTo(7 / 25.4, 12);
+    for (const at of now) expect(Math.abs(mm(at) - Math.round(mm(at)))).toBeLessThan(1e-9);
+  });
+
   it('keeps what its datum, its fixed holes and its edits referred to', () => {
     const joint = raised(PLACED_LINE);
     expect(joint.datum).toBe('fixed:fixed-2');

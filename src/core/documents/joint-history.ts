@@ -57,10 +57,17 @@ const plateOverItsSkin: Upcast = (older) => {
 const plasticByWhoseWord: Upcast = (older) =>
   older['kind'] === 'panel' ? { plasticReason: '', ...older } : older;
 
+/**
+ * Version 6: divisions are counted from the datum, and the usual edge distance lies on one. A joint that was laid out
+ * before stays where it is: it counts from its first hole, and its edge is the next whole 1/32.
+ */
+const divisionsAsTheyWere: Upcast = (older) => ({ divisionsFrom: 'first-hole', ...older });
+
 /** What a joint's fields were called and looked like, version by version; a step is never changed. */
 export const JOINT_HISTORY: readonly Upcast[] = [
   itemsByTheirIds,
   strapsSayTheirRun,
   plateOverItsSkin,
-  plasticByWhoseWord
+  plasticByWhoseWord,
+  divisionsAsTheyWere
 ];

@@ -85,6 +85,11 @@ export const commonPicked = {
   /** the profile's pitch school, or this joint's own choice */
   prefer: z.enum(['profile', 'fewest', 'near']),
   scale: RulerScale,
+  /**
+   * Where the scale's divisions are counted from that holes past obstacles lie on. Joints begun before there was a choice
+   * count from their first hole, and take the next whole 1/32 for the edge distance on every scale.
+   */
+  divisionsFrom: z.enum(['datum', 'first-hole']).default('datum'),
   /** closed structure: once drilled, the parts cannot be taken apart */
   closed: z.boolean().default(false),
   /** heads are held against limits of the joint's own data instead of the shop's */
@@ -99,7 +104,7 @@ export const commonPicked = {
 };
 
 export const commonReading = {
-  /** null: the next whole 1/32 over the least */
+  /** null: the scale's next whole division over the least */
   edgeIn: orNull(sizeIn('the edge distance')),
   /** null: the profile's house pitch */
   nearPitchIn: orNull(sizeIn('the wished pitch')),

@@ -61,8 +61,22 @@ export const EDGE: LengthAsk<unknown> = length(
   'edgeIn',
   'Edge distance',
   'usual',
-  'minimum, rounded up to 1/32'
+  'minimum, rounded up to a division of the scale'
 );
+
+/** What every kind asks of the edge; joints of before say where divisions are counted from. */
+export const EDGES: readonly Ask<unknown>[] = [
+  EDGE,
+  choice(
+    'divisionsFrom',
+    'Divisions of the scale from',
+    [
+      ['first-hole', 'first hole, as laid out'],
+      ['datum', 'datum']
+    ],
+    { when: (joint) => (joint as { divisionsFrom?: string }).divisionsFrom === 'first-hole' }
+  )
+];
 
 export const CARRIES: ChoiceAsk<unknown> = choice('carries', 'Does it carry load?', [
   ['guidance', 'Yes: size it'],

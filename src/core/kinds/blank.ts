@@ -10,6 +10,7 @@ export const BLANK = {
   dash: 'rule',
   prefer: 'profile',
   scale: '1/32',
+  divisionsFrom: 'datum',
   datum: 'start',
   thickMeant: {} as Record<string, string>,
   strengthSheet: 'family',

@@ -16,7 +16,7 @@ export interface LayContext {
   dash: Dash;
   diameterIn: number;
   head: Head;
-  /** as given, or the next whole 1/32 over the least */
+  /** as given, or the scale's next whole division over the least */
   edgeIn: number;
   edgeWork: WorkLine;
   /** null stretches towards the largest pitch */

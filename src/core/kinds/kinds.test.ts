@@ -88,6 +88,7 @@ describe('a line on a flange', () => {
       carries: 'attach',
       dash: 4,
       scale: '1/64',
+      edgeIn: '9/32',
       ...change
     });
 

@@ -103,6 +103,7 @@ function explainStuck(stretch: Stretch): ReturnType<typeof notPossible> {
  * of squares), then the smallest marks first; proven, not searched for. The given holes cut the row into
  * stretches that do not depend on one another; each costs O(places × log places) time and O(places) memory.
  *
+ * @param gridStartIn a place of the grid at or before the start, where the start is none
  * @param input inches; holes other than the start, the end and the fixed ones lie on `startIn + k·gridIn`;
  * keep-outs are open intervals for hole centres, already widened by head and tool clearance
  * @returns marks from the datum, in; gaps, in; the sum of squared gaps, in²
@@ -110,9 +111,13 @@ function explainStuck(stretch: Stretch): ReturnType<typeof notPossible> {
  * @source handbook 4.2; contract `constrained-row`
  * @example constrained-row {"startIn":0,"endIn":4,"keepOut":[{"fromIn":0.9,"toIn":1.2}],"minPitchIn":0.375,"maxPitchIn":1.5,"gridIn":0.25} -> {"count":4,"marksIn":[0,1.25,2.5,4]}
  */
-export function constrainedRow(input: ConstrainedRowInput): Answer<ConstrainedRowResult> {
+export function constrainedRow(
+  input: ConstrainedRowInput,
+  gridStartIn = input.startIn
+): Answer<ConstrainedRowResult> {
   const { startIn, endIn, minPitchIn, maxPitchIn } = input;
   const keepOut = mergeClosed(input.keepOut);
+  const grid = { startIn: gridStartIn, gridIn: input.gridIn };
   const given: number[] = [];
   for (const holeIn of [startIn, ...input.fixedIn, endIn].sort((a, b) => a - b)) {
     if (below(holeIn, startIn) || above(holeIn, endIn))
@@ -131,7 +136,7 @@ export function constrainedRow(input: ConstrainedRowInput): Answer<ConstrainedRo
 
   const marksIn: number[] = [startIn];
   for (let index = 1; index < given.length; index++) {
-    const placesIn = placesBetween(given[index - 1] ?? 0, given[index] ?? 0, input, keepOut);
+    const placesIn = placesBetween(given[index - 1] ?? 0, given[index] ?? 0, grid, keepOut);
     const stretch = { placesIn, minPitchIn, maxPitchIn };
     const taken = fillStretch(stretch);
     if (taken === null) return explainStuck(stretch);

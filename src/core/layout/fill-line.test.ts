@@ -13,7 +13,8 @@ const LINE: LineToFill = {
   minPitchIn: 0.375,
   maxPitchIn: 1.5,
   endRoomIn: 0.25,
-  scale: '1/32'
+  scale: '1/32',
+  divisionsFromIn: null
 };
 
 /** Every way to set holes on a small grid, by trying all: the least sum of squares for each count. */
@@ -99,6 +100,38 @@ describe('a line past what is in its way', () => {
     // 9.5 in with a 1.4 in break: the largest pitch alone needs 8 holes, 16 are wanted
     const wide = { ...LINE, alongIn: evenly(0.25, 9.75, 16), closed: [{ fromIn: 4, toIn: 5.4 }] };
     expect(resultOf(fillLine(wide)).count).toBe(16);
+  });
+
+  it('sets holes on divisions counted from the datum, whichever end it is at', () => {
+    const past = { ...LINE, alongIn: evenly(0.3, 5.3, 6), closed: [{ fromIn: 2, toIn: 2.5 }] };
+    const from = (divisionsFromIn: number | null, endRoomIn = 0.25) =>
+      resultOf(fillLine({ ...past, divisionsFromIn, endRoomIn })).marksIn;
+    const off = (marks: readonly number[], datumIn: number) =>
+      marks.filter((at) => Math.abs((at - datumIn) * 32 - Math.round((at - datumIn) * 32)) > 1e-9);
+    // 0.3 goes in to 10/32, 5.3 to 169/32
+    expect(from(0)).toHaveLength(6);
+    expect([from(0)[0], from(0).at(-1)]).toEqual([0.3125, 5.28125]);
+    expect(off(from(0), 0)).toEqual([]);
+    // from the other end, 5.61 in along: 5.61 − 0.3 is 169.92/32, so the first goes in to 169
+    expect(from(5.61)[0]).toBeCloseTo(5.61 - 169 / 32, 12);
+    expect(off(from(5.61), 5.61)).toEqual([]);
+    // ends that may not move stay, and only those are off
+    expect(off(from(0, 0), 0)).toEqual([0.3, 5.3]);
+    // counted from the first hole as before
+    expect(off(from(null), 0.3)).toEqual([]);
+  });
+
+  it('leaves the ends where they are laid where a hole would be lost', () => {
+    // three holes 0.382 apart fit from 0.27 to 1.04 with one at 21/32; not from 9/32 to 33/32
+    const tight = {
+      ...LINE,
+      alongIn: [0.27, 0.655, 1.04],
+      minPitchIn: 0.382,
+      maxPitchIn: 0.5,
+      closed: [{ fromIn: 0.2, toIn: 0.26 }],
+      divisionsFromIn: 0
+    };
+    expect(resultOf(fillLine(tight)).marksIn).toEqual([0.27, 0.65625, 1.04]);
   });
 
   it('moves an end hole inward only as far as its room goes', () => {

@@ -33,6 +33,8 @@ export interface LineToFill {
   /** as far as an end hole may be moved inward */
   endRoomIn: number;
   scale: RulerScale;
+  /** where divisions are counted from; null: from the first hole */
+  divisionsFromIn: number | null;
 }
 
 /** Without a ruler, holes past obstacles lie on hundredths of an inch. */
@@ -42,27 +44,42 @@ const GRID_WITHOUT_RULER_PER_IN = 100;
 export const gridPerIn = (scale: RulerScale): number =>
   divisionsPerIn(scale) ?? GRID_WITHOUT_RULER_PER_IN;
 
-/** An end hole inside a closed stretch moves inward to the next division beyond it. */
-function movedEnd(endIn: number, inward: 1 | -1, line: LineToFill): number {
-  const perIn = gridPerIn(line.scale);
-  let atIn = endIn;
-  for (const { fromIn, toIn } of inward === 1
-    ? mergeClosed(line.closed)
-    : mergeClosed(line.closed).reverse()) {
-    if (!above(atIn, fromIn) || !below(atIn, toIn)) continue;
-    const clearIn = inward === 1 ? toIn : fromIn;
-    atIn = endIn + (inward * ceilTo(Math.abs(clearIn - endIn) * perIn)) / perIn;
-  }
-  return atMost(Math.abs(atIn - endIn), line.endRoomIn) ? atIn : endIn;
+/** The grid that holes of a line lie on: a place of it at or before the first hole, and its step. */
+function gridOf({ scale, divisionsFromIn }: LineToFill, firstIn: number) {
+  const perIn = gridPerIn(scale);
+  const startIn =
+    divisionsFromIn === null
+      ? firstIn
+      : divisionsFromIn + floorTo((firstIn - divisionsFromIn) * perIn) / perIn;
+  return { startIn, gridIn: 1 / perIn };
 }
-
-/** Beyond so many steps only counts that can be the best are tried, each by itself. */
-const STEPS_ALL_COUNTS = 2_000_000;
 
 interface Ends {
   firstIn: number;
   lastIn: number;
 }
+
+/** An end hole that lies in a closed stretch moves inward beyond it, and to a division if that is wanted. */
+function movedEnd(wishedIn: number, inward: 1 | -1, line: LineToFill, onDivision: boolean): number {
+  const perIn = gridPerIn(line.scale);
+  const fromIn = line.divisionsFromIn ?? wishedIn;
+  const divisionBeyond = (atIn: number) =>
+    fromIn + (inward * ceilTo(inward * (atIn - fromIn) * perIn)) / perIn;
+  let atIn = onDivision && line.endRoomIn > 0 ? divisionBeyond(wishedIn) : wishedIn;
+  const closed = mergeClosed(line.closed);
+  for (const { fromIn: begins, toIn: ends } of inward === 1 ? closed : closed.reverse())
+    if (above(atIn, begins) && below(atIn, ends))
+      atIn = divisionBeyond(inward === 1 ? ends : begins);
+  return atMost(Math.abs(atIn - wishedIn), line.endRoomIn) ? atIn : wishedIn;
+}
+
+const endsOf = (line: LineToFill, onDivisions: boolean): Ends => ({
+  firstIn: movedEnd(line.alongIn[0] ?? 0, 1, line, onDivisions),
+  lastIn: movedEnd(line.alongIn.at(-1) ?? 0, -1, line, onDivisions)
+});
+
+/** Beyond so many steps only counts that can be the best are tried, each by itself. */
+const STEPS_ALL_COUNTS = 2_000_000;
 
 /** Exactly `least` holes, or the nearest count above and then below that the obstacles allow. */
 function fillWith(
@@ -73,7 +90,7 @@ function fillWith(
   allUpTo: number
 ): number[] | null {
   const least = line.alongIn.length;
-  const grid = { startIn: firstIn, gridIn: 1 / gridPerIn(line.scale) };
+  const grid = gridOf(line, firstIn);
   const closed = mergeClosed(line.closed);
   const holes = [firstIn, ...given, lastIn];
   const wishIn = (lastIn - firstIn) / (least - 1);
@@ -128,13 +145,13 @@ export function fillAsAsked(line: LineToFill): number[] {
     .sort((a, b) => a - b)
     .filter((at, index, all) => index === 0 || !same(at, all[index - 1] ?? 0));
   const closed = mergeClosed(line.closed);
-  const gridIn = 1 / gridPerIn(line.scale);
+  const grid = gridOf(line, holes[0] ?? 0);
   const marksIn = holes.slice(0, 1);
   for (let index = 1; index < holes.length; index++) {
     const fromIn = holes[index - 1] ?? 0;
     const toIn = holes[index] ?? 0;
     const { minPitchIn, maxPitchIn } = line;
-    const placesIn = placesBetween(fromIn, toIn, { startIn: holes[0] ?? 0, gridIn }, closed);
+    const placesIn = placesBetween(fromIn, toIn, grid, closed);
     const taken = fillStretch({ placesIn, minPitchIn, maxPitchIn });
     for (const place of taken?.slice(1, -1) ?? []) marksIn.push(placesIn[place] ?? 0);
     marksIn.push(toIn);
@@ -142,41 +159,33 @@ export function fillAsAsked(line: LineToFill): number[] {
   return marksIn;
 }
 
-/**
- * Fills a line past fixed holes and keep-outs with the needed count of holes, as evenly as can be: the fewest
- * holes within the largest pitch when those are enough, else exactly the needed count with the least sum of
- * squared gaps.
- *
- * @param allUpTo beyond so many steps only counts that can be the best are tried; the answer is as even
- * @returns running distances, in; `not-possible` says which stretch cannot be filled. Where the obstacles
- * leave no room for the count the most that fit are given, and the plan's own check says so.
- */
-export function fillLine(
+/** A line filled between its ends, as evenly as can be. */
+function fillBetween(
   line: LineToFill,
-  onProgress: OnProgress = () => undefined,
-  allUpTo = STEPS_ALL_COUNTS
+  ends: Ends,
+  onProgress: OnProgress,
+  allUpTo: number
 ): Answer<ConstrainedRowResult> {
   const least = line.alongIn.length;
-  const ends = [
-    movedEnd(line.alongIn[0] ?? 0, 1, line),
-    movedEnd(line.alongIn.at(-1) ?? 0, -1, line)
-  ];
   // An existing hole beyond an end hole is the end.
-  const firstIn = Math.min(ends[0] ?? 0, ...line.fixedIn);
-  const lastIn = Math.max(ends[1] ?? 0, ...line.fixedIn);
+  const firstIn = Math.min(ends.firstIn, ...line.fixedIn);
+  const lastIn = Math.max(ends.lastIn, ...line.fixedIn);
   const given = [...line.fixedIn, ...line.givenIn]
     .filter((at) => above(at, firstIn) && below(at, lastIn))
     .sort((a, b) => a - b)
     .filter((at, index, all) => index === 0 || !same(at, all[index - 1] ?? 0));
-  const fewest = constrainedRow({
-    startIn: firstIn,
-    endIn: lastIn,
-    fixedIn: given,
-    keepOut: [...line.closed],
-    minPitchIn: line.minPitchIn,
-    maxPitchIn: line.maxPitchIn,
-    gridIn: 1 / gridPerIn(line.scale)
-  });
+  const fewest = constrainedRow(
+    {
+      startIn: firstIn,
+      endIn: lastIn,
+      fixedIn: given,
+      keepOut: [...line.closed],
+      minPitchIn: line.minPitchIn,
+      maxPitchIn: line.maxPitchIn,
+      gridIn: 1 / gridPerIn(line.scale)
+    },
+    gridOf(line, firstIn).startIn
+  );
   if (!fewest.ok) return fewest;
   const marksIn =
     fewest.result.count >= least
@@ -203,4 +212,28 @@ export function fillLine(
       )
     ]
   };
+}
+
+/**
+ * Fills a line past fixed holes and keep-outs with the needed count of holes, as evenly as can be: the fewest
+ * holes within the largest pitch when those are enough, else exactly the needed count with the least sum of
+ * squared gaps.
+ *
+ * @param allUpTo beyond so many steps only counts that can be the best are tried; the answer is as even
+ * @returns running distances, in; `not-possible` says which stretch cannot be filled. Where the obstacles
+ * leave no room for the count the most that fit are given, and the plan's own check says so.
+ */
+export function fillLine(
+  line: LineToFill,
+  onProgress: OnProgress = () => undefined,
+  allUpTo = STEPS_ALL_COUNTS
+): Answer<ConstrainedRowResult> {
+  const between = (ends: Ends) => fillBetween(line, ends, onProgress, allUpTo);
+  const onDivisions = between(endsOf(line, true));
+  if (onDivisions.ok && onDivisions.result.count >= line.alongIn.length) return onDivisions;
+  // ends on divisions take a little of the line: where that is too much, they stay as evenly laid
+  const asLaid = between(endsOf(line, false));
+  return !onDivisions.ok || (asLaid.ok && asLaid.result.count > onDivisions.result.count)
+    ? asLaid
+    : onDivisions;
 }

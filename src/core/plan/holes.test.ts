@@ -11,6 +11,7 @@ const layout = layoutOf(
     rows: 2,
     pattern: 'staggered',
     scale: '1/64',
+    edgeIn: '9/32',
     perInch: '4.5',
     perInchReason: 'made up for the test'
   })

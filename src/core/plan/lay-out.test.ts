@@ -17,6 +17,7 @@ const lap = (change: Partial<EnteredOf<'lap'>> = {}) =>
     dash: 4,
     rows: 1,
     scale: '1/64',
+    edgeIn: '9/32',
     perInch: '2.1',
     perInchReason: 'made up for the test',
     ...change
@@ -201,6 +202,18 @@ describe('limits held against every hole', () => {
         dash: fc.constantFrom(3 as const, 4 as const, 5 as const),
         perInch: fc.integer({ min: 5, max: 40 })
       });
+      /** the next whole division above, by counting up */
+      const above = (stepIn: number) => (leastIn: number) => {
+        let steps = 0;
+        while (steps * stepIn < leastIn + 1e-9) steps += 1;
+        return steps * stepIn;
+      };
+      const usualEdge = {
+        '1/32': above(1 / 32),
+        '0.1': above(0.1),
+        '1mm': above(1 / 25.4),
+        exact: above(1 / 32)
+      };
       fc.assert(
         fc.property(joints, ({ width64, rows, pattern, scale, dash, perInch }) => {
           const widthIn = width64 / 64;
@@ -210,6 +223,7 @@ describe('limits held against every hole', () => {
             pattern,
             scale,
             dash,
+            edgeIn: '',
             perInch: String(perInch / 10)
           });
           const { layout } = plan(read(joint), DEFAULT_PROFILE);
@@ -222,6 +236,7 @@ describe('limits held against every hole', () => {
             rows,
             pattern,
             scale,
+            edgeIn: usualEdge[scale](2 * (dash / 32)),
             prefer: 'fewest'
           });
           expect(layout.ok).toBe(theirs.ok);

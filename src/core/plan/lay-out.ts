@@ -75,6 +75,7 @@ function placesOn(
   context: LayContext,
   clear: readonly ClearOf[],
   spots: readonly FixedSpot[],
+  datumIn: number,
   onProgress: OnProgress
 ): LinePlaces {
   const { path } = wish;
@@ -107,7 +108,8 @@ function placesOn(
     endRoomIn: wish.endsMayMove
       ? Math.max(0, limits.edgeMaxD * D - ((wish.alongIn[0] ?? 0) - metalOf(wish)[0]))
       : 0,
-    scale: joint.scale
+    scale: joint.scale,
+    divisionsFromIn: joint.divisionsFrom === 'datum' ? datumIn : null
   };
   const filled = fillLine(line, onProgress);
   if (!filled.ok) {
@@ -170,8 +172,14 @@ export function layHoles(
   let number = 0;
 
   const placed = kind.lines.map((wish, at) =>
-    placesOn(wish, joint, context, clearOf.get(wish.dash) ?? [], spots, (done) =>
-      onProgress((at + done) / kind.lines.length)
+    placesOn(
+      wish,
+      joint,
+      context,
+      clearOf.get(wish.dash) ?? [],
+      spots,
+      datumAlong(wish, joint, kind) ?? 0,
+      (done) => onProgress((at + done) / kind.lines.length)
     )
   );
   const editAt = editsByPlace(joint, kind.lines, placed, spots.length > 0);

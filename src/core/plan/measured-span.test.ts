@@ -11,6 +11,7 @@ const lap = (spanIn: string, line = 'row-1', change = {}) =>
       dash: 4,
       rows: 1,
       scale: '1/64',
+      edgeIn: '9/32',
       perInch: '2.1',
       perInchReason: 'test',
       spans: [{ id: 'span-1', line, spanIn }],

@@ -38,6 +38,7 @@ describe('what to do on the metal', () => {
         dash: 4,
         rows: 1,
         scale: '1/64',
+        edgeIn: '9/32',
         perInch: '2.1',
         perInchReason: 'test'
       })

@@ -35,7 +35,7 @@ const stackOf = (result: Plan): PlannedStack => {
 
 describe('the plan of a lap joint', () => {
   it('goes from sheets to a predicted head', () => {
-    const result = planned({ scale: '1/64' }, '0.040', '0.040');
+    const result = planned({ scale: '1/64', edgeIn: '9/32' }, '0.040', '0.040');
     expect(result.dash).toBe(4);
     expect(result.required && resultOf(result.required).required).toBe(50);
     expect(resultOf(result.layout)).toMatchObject({ rivets: 50, rowsSharing: 2 });
@@ -47,7 +47,7 @@ describe('the plan of a lap joint', () => {
   });
 
   it('numbers holes along each row and keeps mark and residual', () => {
-    const { holes } = planned({ scale: '1/64' }, '0.040', '0.040');
+    const { holes } = planned({ scale: '1/64', edgeIn: '9/32' }, '0.040', '0.040');
     expect(holes).toHaveLength(50);
     expect(holes[0]).toMatchObject({ number: 1, row: 1, xIn: 0.28125, yIn: 0.28125 });
     expect(holes[25]).toMatchObject({ number: 26, row: 2, yIn: 0.28125 + 11 / 32 });

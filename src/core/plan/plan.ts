@@ -1,3 +1,4 @@
+import { edgeOf } from '../joint/usual-edge.ts';
 import { answer, workLine, type Answer } from '../answer.ts';
 import { by, len } from '../notation.ts';
 import { perInchLimits } from '../carry/rivets-required.ts';
@@ -27,7 +28,6 @@ import { lengthRuns, type LengthChange, type LengthRun } from './length-runs.ts'
 import { planStack } from './plan-stack.ts';
 import { measuredSpans } from './measured-span.ts';
 import { plannedTries } from './planned-tries.ts';
-import { next32ndAbove } from '../units/ruler.ts';
 
 const OTHER_SCHOOL = { thickest: 'thinnest', thinnest: 'thickest' } as const;
 
@@ -81,7 +81,7 @@ function contextOf(
   const { head } = joint;
   const limits = limitsOf(joint, profile, diameterIn, needs.length > 0);
   const leastIn = limits.edgeMinD[head] * diameterIn;
-  const edgeIn = joint.edgeIn ?? next32ndAbove(leastIn);
+  const { edgeIn, step } = edgeOf(joint, leastIn);
   const prefer = joint.prefer === 'profile' ? profile.pitch : joint.prefer;
   return {
     dash,
@@ -90,8 +90,8 @@ function contextOf(
     edgeIn,
     edgeWork: workLine(
       'edge distance',
-      joint.edgeIn === null
-        ? by`next whole 1/32 over ${limits.edgeMinD[head]} D = ${len(leastIn)}`
+      step !== null
+        ? by`next whole ${step} over ${limits.edgeMinD[head]} D = ${len(leastIn)}`
         : by`as given; the least is ${limits.edgeMinD[head]} D = ${len(leastIn)}`,
       edgeIn,
       'in'

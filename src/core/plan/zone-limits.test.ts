@@ -104,7 +104,7 @@ describe('an insert’s rounded corner', () => {
     const refused = planned(patch({ cornerRadiusIn: '1', scale: 'exact' }));
     expect(refused.layout.ok).toBe(false);
     // 0.150 in as computed; on a ruler of tenths the mark at 0.9375 in lies at 0.9, nearer both ways: 0.097 in
-    const near = { cornerRadiusIn: '27/32', insertEdgeIn: '11/32', scale: '0.1' };
+    const near = { cornerRadiusIn: '27/32', edgeIn: '9/32', insertEdgeIn: '11/32', scale: '0.1' };
     const onRuler = corner(near);
     expect(onRuler.map(({ rule, limitIn }) => [rule, limitIn])).toContainEqual([
       'insert-corner-least',

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MM_PER_IN } from './factors.ts';
-import { roundHalfAway } from './tolerance.ts';
+import { floorTo, roundHalfAway } from './tolerance.ts';
 
 export const RulerScale = z.enum(['1/32', '1/64', '0.1', '0.01', '1mm', '0.5mm', 'exact']);
 /** A ruler by its finest division; `exact` leaves marks as computed. */
@@ -41,3 +41,9 @@ export const downTo32nd = (lengthIn: number): number => Math.floor(lengthIn * 32
 
 /** The next whole 1/32 strictly above. */
 export const next32ndAbove = (lengthIn: number): number => downTo32nd(lengthIn) + 1 / 32;
+
+/** The next whole division strictly above; without a ruler the next whole 1/32. */
+export function nextDivisionAbove(lengthIn: number, scale: RulerScale): number {
+  const perIn = divisionsPerIn(scale) ?? 32;
+  return (floorTo(lengthIn * perIn) + 1) / perIn;
+}

@@ -39,13 +39,14 @@ export const sendMoves = <Move extends Stamped, Frozen>(
     response: z.array(eventOf(stream))
   });
 
-/** Asks for every event of one subject, in the order recorded. */
+/** Asks for every event of one subject, or for what may be new after one of them; in the order recorded. */
 export const readEvents = <Move extends Stamped, Frozen>(
   stream: Pick<Stream<never, Move, Frozen, never>, 'name' | 'Move' | 'Frozen'>
 ) =>
   endpoint({
     method: 'GET',
-    path: pathOf(stream.name),
+    path: ({ subject, after }: { subject: string; after?: string | undefined }) =>
+      `${pathOf(stream.name)({ subject })}${after === undefined ? '' : `?after=${after}`}`,
     request: NOTHING,
     response: z.array(eventOf(stream))
   });

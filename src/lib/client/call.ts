@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { RefusalBody, type Endpoint } from '$lib/api/endpoint.ts';
+import { readJson } from '$lib/api/read-json.ts';
 
 /** What came back: the answer, a refusal in words, or nothing because the server could not be asked. */
 export type Called<T> =
@@ -8,15 +9,6 @@ export type Called<T> =
   | { reached: false };
 
 const UNREADABLE = 'the server answered in a way that was not understood: load this page anew';
-
-/** @returns null where it is none */
-export function readJson(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return null;
-  }
-}
 
 /** Asks the application's own server; the answer is read by the endpoint's schema, never trusted as it comes. */
 export async function call<Params, Request extends z.ZodType, Response extends z.ZodType>(

@@ -25,6 +25,8 @@ export class Desk<Subject, Move extends Stamped, Frozen, State> {
   /** why the last thing done was not taken */
   refusal = $state.raw<RefusalSaid | null>(null);
   readonly outbox: Outbox<Move, SentBack<Move, Frozen>>;
+  /** the last event of what was read from the server; what was sent from here stands in no order with others' */
+  #readTo: string | undefined;
 
   constructor(
     private readonly stream: Stream<Subject, Move, Frozen, State>,
@@ -32,6 +34,7 @@ export class Desk<Subject, Move extends Stamped, Frozen, State> {
     private readonly opened: Opened<Move, Frozen>
   ) {
     this.stored = opened.stored;
+    this.#readTo = opened.stored.at(-1)?.id;
     const { subjectId, refused } = opened;
     const box = `${stream.name}/${subjectId}`;
     this.outbox = new Outbox(box, stream.Move, {
@@ -75,17 +78,18 @@ export class Desk<Subject, Move extends Stamped, Frozen, State> {
     if (reach.sent > 0) await this.read();
   }
 
-  /** Reads what others have stored meanwhile. Events only grow: what is here already stays. */
+  /** Reads what others have stored since it was read last. Events only grow: what is here already stays. */
   async read(): Promise<void> {
     const reply = await call(
       readEvents(this.stream),
-      { subject: this.opened.subjectId },
+      { subject: this.opened.subjectId, after: this.#readTo },
       undefined
     );
     if (!reply.reached || !reply.ok) return;
     const found = reply.value as unknown as Recorded<Move, Frozen>[];
     const ids = new Set(found.map(({ id }) => id));
-    this.stored = [...found, ...this.stored.filter(({ id }) => !ids.has(id))];
+    this.stored = [...this.stored.filter(({ id }) => !ids.has(id)), ...found];
+    this.#readTo = found.at(-1)?.id ?? this.#readTo;
   }
 
   stop(): void {

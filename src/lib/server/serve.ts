@@ -10,6 +10,7 @@ import type { Outcome } from './services/outcome.ts';
 interface Asked<Body> {
   body: Body;
   params: Record<string, string>;
+  query: URLSearchParams;
   database: Database;
   person: Present;
 }
@@ -20,7 +21,7 @@ type Handler<Request extends z.ZodType, Response extends z.ZodType> = (
 
 async function answer<Request extends z.ZodType, Response extends z.ZodType>(
   { method, request: schema, alsoAt }: Endpoint<never, Request, Response>,
-  { request, params, locals }: RequestEvent,
+  { request, params, url, locals }: RequestEvent,
   person: Present,
   handle: Handler<Request, Response>
 ) {
@@ -32,6 +33,7 @@ async function answer<Request extends z.ZodType, Response extends z.ZodType>(
   const outcome = await handle({
     body: body.value,
     params: params as Record<string, string>,
+    query: url.searchParams,
     database: locals.database(),
     person
   });

@@ -14,6 +14,7 @@ const NAMES: Record<string, string> = {
   dash: 'rivet size',
   prefer: 'spacing practice',
   scale: 'ruler',
+  divisionsFrom: 'divisions from',
   thicknessIn: 'thickness',
   name: 'name',
   sheets: 'sheets',

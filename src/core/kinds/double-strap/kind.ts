@@ -1,4 +1,4 @@
-import { choice, EDGE, length, ROWS } from '../asks.ts';
+import { choice, EDGES, length, ROWS } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind } from '../kind.ts';
 import { allMetal, thin } from '../shared/metal.ts';
@@ -40,7 +40,7 @@ export const doubleStrap = defineKind({
         ['along', 'In lines along']
       ]),
       ...ROWS,
-      EDGE
+      ...EDGES
     ]
   },
   names: {

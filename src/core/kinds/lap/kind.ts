@@ -1,4 +1,4 @@
-import { EDGE, length, ROWS } from '../asks.ts';
+import { EDGES, length, ROWS } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
@@ -21,7 +21,7 @@ export const lap = defineKind({
   },
   asks: {
     carry: [length('widthIn', 'Joint width, along the rivet row', '10 3/4')],
-    'lay-out': [...ROWS, EDGE]
+    'lay-out': [...ROWS, ...EDGES]
   },
   names: {
     widthIn: 'joint width',

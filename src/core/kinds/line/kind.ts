@@ -1,4 +1,4 @@
-import { CARRIES, EDGE, length } from '../asks.ts';
+import { CARRIES, EDGES, length } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
@@ -31,7 +31,10 @@ export const line = defineKind({
       length('bendRadiusIn', 'Bend radius, inside', '1/8'),
       CARRIES
     ],
-    'lay-out': [EDGE, length('offsetIn', 'Line from the flange edge', 'usual', 'one edge distance')]
+    'lay-out': [
+      ...EDGES,
+      length('offsetIn', 'Line from the flange edge', 'usual', 'one edge distance')
+    ]
   },
   names: {
     lengthIn: 'length',

@@ -3,7 +3,7 @@ import { drillIn } from '../../catalog/drills.ts';
 import { clearPanelHole, type ClearPanelHoleResult } from '../../layout/clear-panel-hole.ts';
 import { straight, type LinePath } from '../../layout/lines.ts';
 import { by, len } from '../../notation.ts';
-import { next32ndAbove } from '../../units/ruler.ts';
+import { edgeOf } from '../../joint/usual-edge.ts';
 import { atMost } from '../../units/tolerance.ts';
 import type { LayContext } from '../kind-layout.ts';
 import { alongAsTyped, alongSpan, type AlongSpan } from '../shared/along.ts';
@@ -35,11 +35,11 @@ export interface PanelGeometry {
 function panelEdge(joint: Panel, panelHoleIn: number, { limits, head }: LayContext) {
   const times = limits.edgeMinD[head];
   const leastIn = times * panelHoleIn;
-  const edgeIn = joint.edgeIn ?? next32ndAbove(leastIn);
+  const { edgeIn, step } = edgeOf(joint, leastIn);
   const edgeWork = workLine(
     'edge distance',
-    joint.edgeIn === null
-      ? by`next whole 1/32 over ${times} × the panel’s hole = ${times} × ${len(panelHoleIn)}`
+    step !== null
+      ? by`next whole ${step} over ${times} × the panel’s hole = ${times} × ${len(panelHoleIn)}`
       : by`as given; ${times} × the panel’s hole is ${len(leastIn)}`,
     edgeIn,
     'in'

@@ -1,4 +1,4 @@
-import { choice, EDGE, length, type LengthAsk } from '../asks.ts';
+import { choice, EDGES, length, type LengthAsk } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
@@ -53,7 +53,7 @@ export const panel = defineKind({
       }
     ],
     'lay-out': [
-      EDGE,
+      ...EDGES,
       length('bracketIn', 'Corner bracket’s leg, along each side', 'none', 'no brackets'),
       count('top'),
       count('bottom'),

@@ -1,4 +1,4 @@
-import { asNumber, CARRIES, choice, EDGE, length, type LengthAsk } from '../asks.ts';
+import { asNumber, CARRIES, choice, EDGES, length, type LengthAsk } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind, type WayToTry } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
@@ -94,7 +94,7 @@ export const patch = defineKind({
         ],
         { read: asNumber }
       ),
-      EDGE,
+      ...EDGES,
       length('cornerRadiusIn', 'Corner radius of the cut-out', '1/2', [unitLen(USUAL_CORNER_IN)]),
       ...insertAsks(filled)
     ]

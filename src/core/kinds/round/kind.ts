@@ -1,4 +1,4 @@
-import { asNumber, CARRIES, choice, EDGE, length } from '../asks.ts';
+import { asNumber, CARRIES, choice, EDGES, length } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
@@ -54,7 +54,7 @@ export const round = defineKind({
         ],
         { read: asNumber }
       ),
-      EDGE,
+      ...EDGES,
       ...insertAsks(filled)
     ]
   },

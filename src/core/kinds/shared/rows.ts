@@ -5,9 +5,7 @@ import { rowLayout, type RowLayoutInput, type RowLayoutResult } from '../../layo
 import type { HoleCheck, LayContext, LayoutFigure } from '../kind-layout.ts';
 import { edgeFigure, pitchFigure, transverseFigure } from './common-figures.ts';
 
-export type Rowed = Pick<RowLayoutInput, 'widthIn' | 'rows' | 'pattern' | 'scale'> & {
-  edgeIn: number | null;
-};
+export type Rowed = Pick<RowLayoutInput, 'widthIn' | 'rows' | 'pattern' | 'scale'>;
 
 /** What the rows of a joint with one width must carry. */
 export function needOfRows({ needs }: LayContext): Need['required'] {
@@ -30,7 +28,7 @@ export function layRows(joint: Rowed, context: LayContext): Answer<RowLayoutResu
       rows,
       pattern,
       scale,
-      ...(joint.edgeIn === null ? {} : { edgeIn: joint.edgeIn }),
+      edgeIn: context.edgeIn,
       prefer: context.nearPitchIn === null ? 'fewest' : 'near',
       ...(context.nearPitchIn === null ? {} : { nearPitchIn: context.nearPitchIn })
     },

@@ -1,4 +1,4 @@
-import { EDGE, length, ROWS } from '../asks.ts';
+import { EDGES, length, ROWS } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
@@ -27,7 +27,7 @@ export const splice = defineKind({
       length('gapIn', 'Gap between the skins’ ends', '0', 'none: they touch'),
       length('farSheetIn', 'Far skin, if of another thickness', 'same', 'as thick as the near one')
     ],
-    'lay-out': [...ROWS, EDGE]
+    'lay-out': [...ROWS, ...EDGES]
   },
   names: {
     widthIn: 'joint width',

@@ -1,4 +1,4 @@
-import { asNumber, CARRIES, choice, EDGE, length } from '../asks.ts';
+import { asNumber, CARRIES, choice, EDGES, length } from '../asks.ts';
 import { BLANK, blankSheets } from '../blank.ts';
 import { defineKind } from '../kind.ts';
 import { allMetal } from '../shared/metal.ts';
@@ -42,7 +42,7 @@ export const tapered = defineKind({
         ],
         { read: asNumber }
       ),
-      EDGE
+      ...EDGES
     ]
   },
   names: {

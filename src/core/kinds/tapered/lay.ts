@@ -5,7 +5,7 @@ import { rivetSize } from '../../catalog/rivets.ts';
 import type { Dash } from '../../schema/fields.ts';
 import type { Tapered } from './fields.ts';
 import { layersOf } from '../../stack/layers.ts';
-import { next32ndAbove } from '../../units/ruler.ts';
+import { edgeOf } from '../../joint/usual-edge.ts';
 import { ceilTo } from '../../units/tolerance.ts';
 import { limitsFor } from '../../layout/pitch-limits.ts';
 import { evenly, type LinePath, type LineWish } from '../../layout/lines.ts';
@@ -45,11 +45,11 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
   const zones = sizeZones(joint, context.dash);
   const largestD = Math.max(...zones.map((zone) => rivetSize(zone.dash).diameterIn));
   const leastEdgeIn = limits.edgeMinD[head] * largestD;
-  const edgeIn = joint.edgeIn ?? next32ndAbove(leastEdgeIn);
+  const { edgeIn, step } = edgeOf(joint, leastEdgeIn);
   const edgeWork: WorkLine = workLine(
     'edge distance',
-    joint.edgeIn === null
-      ? by`next whole 1/32 over ${limits.edgeMinD[head]} D of the largest size = ${len(leastEdgeIn)}`
+    step !== null
+      ? by`next whole ${step} over ${limits.edgeMinD[head]} D of the largest size = ${len(leastEdgeIn)}`
       : by`as given; the least is ${len(leastEdgeIn)}`,
     edgeIn,
     'in'

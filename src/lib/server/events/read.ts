@@ -65,6 +65,33 @@ export async function eventsAtHoles<Move extends Stamped, Frozen>(
   return rows.map((row) => toEvent(kept, row));
 }
 
+/** No act takes longer from its beginning to where others see it. */
+const LONGEST_ACT = '1 minute';
+
+/**
+ * What one subject's log may hold that a reader who read it up to an event has not seen: acts that began before that
+ * one may be seen after it, so the last of what is known comes again.
+ *
+ * @param after the last event that was read; of one that the log has not, the whole log is meant
+ */
+export async function eventsAfter<Move extends Stamped, Frozen>(
+  database: Database,
+  kept: Readable<Move, Frozen>,
+  subjectId: string,
+  after: string
+): Promise<Recorded<Move, Frozen>[]> {
+  const { name } = kept.table;
+  const rows = await rowsOf<EventRow>(
+    database,
+    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, e.at, p.name as by
+     from ${name} e join people p on p.id = e.person_id
+     where e.subject_id = $1 and e.recorded_at >= coalesce((select recorded_at - interval '${LONGEST_ACT}'
+       from ${name} where id = $2 and subject_id = $1), '-infinity') order by e.seq`,
+    [subjectId, after]
+  );
+  return rows.map((row) => toEvent(kept, row));
+}
+
 /** Every event of one subject, in the order recorded. */
 export const eventsOf = async <Move extends Stamped, Frozen>(
   database: Database,

@@ -1,6 +1,7 @@
 import { Client } from 'pg';
 import { z } from 'zod';
 import { LiveLine } from '../../api/live.ts';
+import { readJson } from '../../api/read-json.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import { log } from '../log.ts';
@@ -91,8 +92,9 @@ export class LiveHub {
   }
 
   #hand(payload: string): void {
-    const read = Payload.safeParse(JSON.parse(payload));
-    if (!read.success) return;
+    const read = Payload.safeParse(readJson(payload));
+    // anybody who reaches the database can say anything on the channel
+    if (!read.success) return log.warn('a line on the live channel was not understood');
     const { subject, line } = read.data;
     for (const listener of this.#listeners.get(subject) ?? []) listener(JSON.stringify(line));
   }

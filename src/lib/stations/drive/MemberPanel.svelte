@@ -101,7 +101,7 @@
         type="button"
         disabled={person === ''}
         onclick={() => (looking = true)}
-        data-testid="camera">Camera on rivet {unseen[0] ?? driven.at(-1)}</button
+        data-testid="open-camera">Camera on rivet {unseen[0] ?? driven.at(-1)}</button
       >
     {/if}
     <p class="hint">

@@ -121,6 +121,33 @@ describe('driving at one desk', () => {
     expect(server.stored).toHaveLength(2);
   });
 
+  it('reads on from what it read last, not the whole log', async () => {
+    const desk = deskOf();
+    desk.tap(null);
+    await settled();
+    const others = (hole: number) => ({
+      ...(server.stored[0] ?? {}),
+      id: `6b1f6e0e-93ad-4d5a-9c3c-0000000001${String(hole).padStart(2, '0')}`,
+      hole
+    });
+    const [first = 1] = desk.order;
+    const [one = 0, two = 0] = desk.order.slice(10);
+    const asked: string[] = [];
+    const answer = server.answer;
+    vi.stubGlobal('fetch', (path: string, init?: object) => {
+      asked.push(path.split('?')[1] ?? '');
+      return answer(path, init);
+    });
+    server.stored.unshift(others(one));
+    await desk.desk.read();
+    server.stored.push(others(two));
+    await desk.desk.read();
+    // what was sent from here stands after what was never read: the first time all of it is asked for
+    expect(asked).toEqual(['', `after=${String(server.stored[1]?.['id'])}`]);
+    expect([first, one, two].every((hole) => desk.state.holes.get(hole)?.driven)).toBe(true);
+    expect(desk.driven).toBe(3);
+  });
+
   it('says why the server did not take a tap', async () => {
     const desk = deskOf();
     server.refuse = { status: 422, message: 'this release was signed' };

@@ -1,6 +1,7 @@
 import { BEAT_S, teamState, type Call, type Heard, type Role } from '$core/driving/two-people.ts';
 import { LiveLine, sayAt } from '$lib/api/live.ts';
-import { call, readJson } from '../../client/call';
+import { readJson } from '$lib/api/read-json.ts';
+import { call } from '../../client/call';
 import { whileInFront } from '../../client/devices/while-in-front';
 import { whoIsHere } from '../../client/who';
 import type { DriveDesk } from './drive-desk.svelte';

@@ -3,12 +3,13 @@ import { CLOCK_HEADER, CLOCK_RIGHT_HEADER } from '$lib/api/endpoint.ts';
 import { clockQuestion } from '$lib/server/clock';
 import { readEvents, sendMoves } from '$lib/api/events.ts';
 import { KEPT_STREAMS } from '$lib/server/events';
-import { eventsOf } from '$lib/server/events/read';
+import { eventsAfter, eventsOf } from '$lib/server/events/read';
 import { recordMoves } from '$lib/server/events/record';
 import { serve } from '$lib/server/serve';
 import { settleSoon } from '$lib/server/services/settle-rivets';
 import { wereHere } from '$lib/server/people/sessions';
 import { done, refused } from '$lib/server/services/outcome';
+import { z } from 'zod';
 import type { RequestHandler } from './$types';
 
 /** Every stream is read and written in this one way; its own rules are its `follow`. */
@@ -35,9 +36,12 @@ const POSTS = new Map(
 const GETS = new Map(
   [...KEPT_STREAMS].map(([name, kept]) => [
     name,
-    serve(readEvents(kept.stream), async ({ database, params }) => {
+    serve(readEvents(kept.stream), async ({ database, params, query }) => {
       const subject = params['subject'] ?? '';
-      const events = await eventsOf(database, kept, subject);
+      const after = z.uuid().safeParse(query.get('after'));
+      const events = after.success
+        ? await eventsAfter(database, kept, subject, after.data)
+        : await eventsOf(database, kept, subject);
       return done(events.map((event) => ({ ...event, subject })));
     })
   ])
