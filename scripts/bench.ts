@@ -12,6 +12,7 @@ import { randomRow } from '../tests/support/random-rows.ts';
 import { driveRows } from './bench/driving.ts';
 import { eventRows, pageRows } from './bench/routes.ts';
 import { recordRows } from './bench/records.ts';
+import { rivetRows } from './bench/rivets.ts';
 import { browserRows } from './bench/pages.ts';
 import { addLongLap, serveDemo } from './bench/server.ts';
 import { loadSolver, solveRow } from '../tests/support/row-by-solver.ts';
@@ -164,6 +165,12 @@ const page = [
   '| holes | whole plan | a hole | against the first |',
   '|---|---|---|---|',
   ...planRows(),
+  '',
+  '## Records of a release, remade whole',
+  '',
+  '| rivets | all of them | against the first |',
+  '|---|---|---|',
+  ...rivetRows(secondsPerCall),
   '',
   '## Constrained rows',
   '',

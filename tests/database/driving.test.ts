@@ -8,6 +8,8 @@ import { StockMove } from '../../src/core/stock/stock.ts';
 import { rowsOf } from '../../src/lib/server/db/work.ts';
 import { coldEvents } from '../../src/lib/server/events/cold-events.ts';
 import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
+import { reworkEvents } from '../../src/lib/server/events/rework-events.ts';
+import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
 import { eventsAfter, eventsOf } from '../../src/lib/server/events/read.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { coldView, takeOut } from '../../src/lib/server/services/cold-batches.ts';
@@ -109,6 +111,33 @@ describe('the log of driving', () => {
     expect(ids).toEqual([...taps.map(({ id }) => id), close]);
     // an event that this log has not: the whole log
     expect(await read(randomUUID())).toEqual([...taps.map(({ id }) => id), close, long]);
+  });
+
+  it('loses a look by camera that whoever took it says is false', async () => {
+    const issue = await issued('AD');
+    const seen = DriveMove.parse({
+      id: randomUUID(),
+      at: new Date().toISOString(),
+      ...{ kind: 'seen', hole: 1, diameterIn: 0.2, plusMinusIn: 0.005, camera: 'rod' },
+      simulated: false
+    });
+    valueOf(await drive(issue.id, tap(1), seen));
+    const move = (hole: number) =>
+      ReworkMove.parse({
+        id: randomUUID(),
+        at: new Date().toISOString(),
+        ...{ kind: 'voided-look', hole, look: seen.id, why: 'a shadow' }
+      });
+    const other = await addPerson(database(), { name: 'Tove Rask', role: 'mechanic' });
+    const say = (hole: number, who: PersonView) =>
+      recordMoves(database(), reworkEvents, issue.id, [move(hole)], who);
+    expect(await say(1, other)).toMatchObject({ ok: false });
+    expect(await say(2, person)).toMatchObject({ ok: false });
+    valueOf(await say(1, person));
+    const { subject } = (await driveEvents.open(database(), issue.id)) ?? {};
+    if (!subject) throw new Error('there is no release');
+    const events = await eventsOf(database(), driveEvents, issue.id);
+    expect(driveStream.project(subject, events, NOT_DRIVEN).seen.size).toBe(0);
   });
 
   it('takes no hole that the issue has not', async () => {

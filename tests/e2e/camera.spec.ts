@@ -3,7 +3,7 @@ import { SPAR_CAP } from '../../scripts/demo-data.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { CHECK } from '../../src/lib/words/pages/check.ts';
-import { firstPress, expect, openOwn, test } from './app.ts';
+import { firstPress, expect, openOwn, test, headNow } from './app.ts';
 
 /** What the picture really shows of a head and of the scale, in its own pixels. */
 async function truth(page: Page, number: number) {
@@ -113,4 +113,12 @@ test('a head inside a closed member is measured in the camera’s picture, and C
   await expect(page.getByTestId('seen-by-camera')).toContainText(
     CHECK.simulatedCameraPracticeNotFor
   );
+  // it counts until it is said to be false
+  await page.getByTestId('void-camera').click();
+  await page.getByLabel(CHECK.whyItIsFalse).fill('a shadow over the edge');
+  await page.getByRole('button', { name: CHECK.voidThisLook }).click();
+  await expect(page.getByTestId('seen-by-camera')).toHaveCount(0);
+  await page.reload();
+  await expect(headNow(page, 1)).toBeVisible();
+  await expect(page.getByTestId('seen-by-camera')).toHaveCount(0);
 });

@@ -20,6 +20,7 @@ const hole = (change: Partial<HoleDriven> = {}): HoleDriven => ({
 const seen = (diameterIn: number): HeadSeen => ({
   diameterIn,
   plusMinusIn: 0.005,
+  id: 'look',
   camera: 'rod',
   simulated: false,
   at: AT,

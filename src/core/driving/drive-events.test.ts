@@ -12,6 +12,7 @@ import {
 } from '../../../tests/support/drive-log.ts';
 import type { Unstamped } from '../events/stream.ts';
 import type { ReworkState } from '../reworking/rework-state.ts';
+import { NO_REWORK } from '../reworking/rework-state';
 import { driveStream, expiredHoles, type DriveEvent, type HoleDriven } from './drive-events.ts';
 import { type DriveMove } from './drive-move.ts';
 
@@ -255,6 +256,18 @@ describe('what the camera saw', () => {
     expect(of(driven, seen(0.2), driven)).toBeUndefined();
     expect(of(driven, seen(0.2), driven, seen(0.22))).toBe(0.22);
     expect(of(driven, seen(0.2), { kind: 'undriven', hole: 2 })).toBeUndefined();
+  });
+
+  it('is not one that was voided: the next gravest stands', () => {
+    const moves = events(driven, seen(0.29), seen(0.235));
+    const [, wide] = moves;
+    const voidedLooks = new Map([
+      [wide?.id ?? '', { hole: 2, why: 'a shadow', by: 'Ada', at: '2031-02-03T12:00:00Z' }]
+    ]);
+    const rework = { ...NO_REWORK, voidedLooks };
+    const now = driveStream.project({ ...subject(), rework }, moves).seen.get(2);
+    expect(now?.diameterIn).toBe(0.235);
+    expect(now?.id).toBe(moves[2]?.id);
   });
 
   it('is of a hole that gets a rivet', () => {

@@ -66,6 +66,8 @@ export interface HoleDriven {
 
 /** A diameter by camera. */
 export interface HeadSeen {
+  /** of the look */
+  id: string;
   diameterIn: number;
   plusMinusIn: number;
   camera: string;
@@ -321,8 +323,10 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
       } else if (Date.parse(event.at) < (since.get(event.hole) ?? -Infinity)) {
         continue;
       } else if (event.kind === 'seen') {
-        const { hole: number, diameterIn, plusMinusIn, camera, simulated, at, by } = event;
-        const head: HeadSeen = { diameterIn, plusMinusIn, camera, simulated, at, by };
+        // false, on the word of who took it or an inspector
+        if (rework.voidedLooks.has(event.id)) continue;
+        const { id, hole: number, diameterIn, plusMinusIn, camera, simulated, at, by } = event;
+        const head: HeadSeen = { id, diameterIn, plusMinusIn, camera, simulated, at, by };
         const before = seenSinceBlow(holes.get(number), seen.get(number));
         if (!before || rank(head, number) >= rank(before, number)) seen.set(number, head);
       } else holes.set(event.hole, holeAfter(holes.get(event.hole), event));

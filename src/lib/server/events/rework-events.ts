@@ -51,7 +51,7 @@ async function whoMay(database: Database, right: Right): Promise<Set<string>> {
   return new Set(rows.map(({ id }) => id));
 }
 
-/** The looks at the heads of an issue, each with who took it. */
+/** The looks at the heads of an issue, those by camera while driving too, each with who took it. */
 async function looksAt(
   database: Database,
   issueId: string
@@ -59,7 +59,9 @@ async function looksAt(
   const rows = await rowsOf<{ id: string; hole: number; person: string; by: string }>(
     database,
     `select e.id, e.hole, e.person_id as person, p.name as by
-     from hole_events e join people p on p.id = e.person_id where e.subject_id = $1`,
+     from (select id, hole, person_id from hole_events where subject_id = $1
+       union all select id, hole, person_id from drive_events where subject_id = $1 and kind = 'seen') e
+     join people p on p.id = e.person_id`,
     [issueId]
   );
   return new Map(rows.map(({ id, ...look }) => [id, look]));

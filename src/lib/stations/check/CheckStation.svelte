@@ -33,6 +33,8 @@
   import HeadTable from './HeadTable.svelte';
   import HeardHeads from './HeardHeads.svelte';
   import ReworkPanel from './rework/ReworkPanel.svelte';
+  import { useReworkDesk } from './rework-desk.svelte';
+  import VoidIt from './VoidIt.svelte';
   import VerdictLegend from '../../ui/kit/VerdictLegend.svelte';
 
   const workspace = useWorkspace();
@@ -54,6 +56,7 @@
   });
   const ready = useReadyDesk();
   const drive = useDriveDesk();
+  const rework = useReworkDesk();
   const seen = $derived(drive.desk?.state.seen.get(holeHere));
   const seenSaid = $derived(
     seen && open.issue && open.desk
@@ -196,11 +199,22 @@
       {/each}
       {#if open.desk}
         {#if seen && seenSaid}
-          <p class="seen" data-testid="seen-by-camera">
+          <div class="seen" data-testid="seen-by-camera">
             Camera on head {holeHere}: <strong>{seenSaid.figure}</strong>, {seenSaid.verdict}. {seen.by}{seen.simulated
               ? CHECK.simulatedCameraPracticeNotFor
               : ''}
-          </p>
+            {#if rework.desk && person !== ''}
+              {#key seen.id}
+                <VoidIt
+                  name="void-camera"
+                  act={CHECK.voidThisLook}
+                  onvoid={(why) =>
+                    rework.desk?.add({ kind: 'voided-look', hole: holeHere, look: seen.id, why }) ??
+                    false}
+                />
+              {/key}
+            {/if}
+          </div>
         {/if}
         {#snippet mend()}
           {#if open.desk}<ReworkPanel desk={open.desk} hole={holeHere} {person} />{/if}

@@ -4,7 +4,7 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { readingInWords } from '$lib/words/history';
   import { LOOKS, FINDING_NAMES } from '$lib/words/heads';
-  import ReasonForm from '../../ui/kit/ReasonForm.svelte';
+  import VoidIt from './VoidIt.svelte';
   import type { CheckDesk } from './check-desk.svelte';
   import { useReworkDesk } from './rework-desk.svelte';
 
@@ -17,7 +17,6 @@
   const preferences = usePreferences();
   const open = useReworkDesk();
   const rework = $derived(open.desk);
-  let opened = $state<string | null>(null);
   const now = $derived(desk.states.get(hole));
   const counted = $derived(new Set((now?.counted ?? []).map(({ id }) => id)));
   const looks = $derived(
@@ -49,20 +48,10 @@
               : ''}</span
           >
           {#if !voided}
-            <button
-              class="act small"
-              type="button"
-              aria-expanded={opened === look.id}
-              onclick={() => (opened = opened === look.id ? null : look.id)}>{CHECK.void}</button
-            >
-          {/if}
-          {#if opened === look.id && !voided}
-            <ReasonForm
+            <VoidIt
               name="void-look"
-              label={CHECK.whyItIsFalse}
               act={CHECK.voidThisLook}
-              onreason={(why) => rework.add({ kind: 'voided-look', hole, look: look.id, why })}
-              onleave={() => (opened = null)}
+              onvoid={(why) => rework.add({ kind: 'voided-look', hole, look: look.id, why })}
             />
           {/if}
         </li>
@@ -87,8 +76,5 @@
   }
   .voided {
     text-decoration: line-through;
-  }
-  li :global(form) {
-    width: 100%;
   }
 </style>

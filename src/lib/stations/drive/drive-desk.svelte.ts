@@ -322,7 +322,7 @@ export class DriveDesk {
   }
 
   /** A head’s diameter as the camera sees it. */
-  see(number: number, seen: Omit<HeadSeen, 'at' | 'by'>): void {
+  see(number: number, seen: Omit<HeadSeen, 'id' | 'at' | 'by'>): void {
     this.desk.add({ kind: 'seen', hole: number, ...seen });
     this.refused = this.desk.refusal;
   }

@@ -3,7 +3,7 @@
   import type { HoleReading } from '$core/reworking/hole-readings.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ReworkDesk } from '../rework-desk.svelte';
-  import ReasonForm from '../../../ui/kit/ReasonForm.svelte';
+  import VoidIt from '../VoidIt.svelte';
   import { SEEN_IN_HOLE } from '$lib/words/rework';
 
   /** Every measuring of an empty hole; the worst counts until somebody voids it with the reason. */
@@ -14,7 +14,6 @@
   }
   let { rework, hole, readings }: Props = $props();
   const preferences = usePreferences();
-  let opened = $state<string | null>(null);
   const said = ({ widestIn, tooDeepIn, seen }: HoleReading): string =>
     [
       preferences.inWords(widestIn, 'fine'),
@@ -37,21 +36,10 @@
             : `; voided by ${reading.voided.by}: ${reading.voided.why}`}</span
         >
         {#if reading.voided === null}
-          <button
-            class="act small"
-            type="button"
-            aria-expanded={opened === reading.id}
-            onclick={() => (opened = opened === reading.id ? null : reading.id)}
-            >{CHECK.void}</button
-          >
-        {/if}
-        {#if opened === reading.id}
-          <ReasonForm
+          <VoidIt
             name="void"
-            label={CHECK.whyItIsFalse}
             act={CHECK.voidThisReading}
-            onreason={(why) => rework.add({ kind: 'voided', hole, reading: reading.id, why })}
-            onleave={() => (opened = null)}
+            onvoid={(why) => rework.add({ kind: 'voided', hole, reading: reading.id, why })}
           />
         {/if}
       </li>
@@ -75,8 +63,5 @@
   }
   .voided {
     text-decoration: line-through;
-  }
-  li :global(form) {
-    width: 100%;
   }
 </style>
