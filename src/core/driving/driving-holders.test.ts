@@ -52,6 +52,44 @@ describe('sheet holders while driving', () => {
     expect(drivingHolders(row(40), orderOf(40), 4, 1).tooFew).toBe(true);
   });
 
+  it('go to the longest stretch that nothing keeps, to the hole there that is driven last', () => {
+    // from the far end back; of 2 to 5 the last is 2
+    const back = (count: number) => Array.from({ length: count }, (_, at) => count - at);
+    const nine = drivingHolders(row(9), back(9), 4, 60);
+    expect(nine.start).toEqual([1, 9, 2]);
+    // 3 to 8 are kept by nothing once 9 is free: 3 is driven last of them
+    expect([...nine.moves]).toEqual([
+      [9, { out: 9, to: 3 }],
+      [3, { out: 3, to: null }],
+      [2, { out: 2, to: null }],
+      [1, { out: 1, to: null }]
+    ]);
+    expect([...standingHolders(nine, back(9), (hole) => hole === 9)]).toEqual([1, 2, 3]);
+    expect([...standingHolders(nine, back(9), () => false)]).toEqual([1, 9, 2]);
+    // 7 to 11 are longer than 3 to 5
+    expect(drivingHolders(row(12), back(12), 4, 60).moves.get(12)).toEqual({ out: 12, to: 7 });
+    // 7 to 10 are just four
+    expect(drivingHolders(row(11), back(11), 4, 60).moves.get(11)).toEqual({ out: 11, to: 7 });
+    // three are too few
+    expect(drivingHolders(row(10), back(10), 4, 60).moves.get(10)).toEqual({ out: 10, to: null });
+  });
+
+  it('stand once in a row of one, and are too few only where a row’s end goes without', () => {
+    expect(drivingHolders(row(1), [1], 4, 1)).toMatchObject({ start: [1], tooFew: false });
+    expect(drivingHolders(row(2), [1, 2], 4, 2)).toMatchObject({ start: [1, 2], tooFew: false });
+    const one = drivingHolders(row(2), [1, 2], 4, 1);
+    expect([one.start, one.tooFew, [...one.moves.keys()]]).toEqual([[1], true, [1]]);
+    // a row takes only its own holders: two of six, from the far end back
+    const two = [
+      ...row(6),
+      ...row(6).map((hole) => ({ ...hole, number: hole.number + 6, row: 2 }))
+    ];
+    const order = two.map(({ number }) => number).toReversed();
+    const held = drivingHolders(two, order, 4, 60);
+    expect(held.start).toEqual([1, 6, 2, 7, 12, 8]);
+    expect(held.every).toBe(4);
+  });
+
   it('go ahead of one who drives in sequence', () => {
     const { start, moves } = drivingHolders(row(9), orderOf(9, 'sequence'), 4, 3);
     expect(start).toEqual([1, 9, 5]);

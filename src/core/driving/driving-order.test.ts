@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import {
   drivingOrder,
+  isClosed,
+  pathOf,
   neighborsTooSoon,
   type OrderedHole,
   type OrderSchool
@@ -83,6 +85,75 @@ describe('the order of driving', () => {
     );
     for (const count of [6, 7, 12, 13])
       expect(neighborsTooSoon(ring(count), ordered(ring(count), 'flat').order)).toEqual([]);
+  });
+
+  it('is of the holes, in whatever order they are given', () => {
+    const holes = [1, 2, 3].flatMap((row) => straight(row, 9, 9 * (row - 1) + 1, row * 0.5));
+    // columns of three, each the other way: 5, then 7 and 3, then the even ones, then the ends
+    const worked = [
+      ...[5, 14, 23, 7, 16, 25, 3, 12, 21, 6, 15, 24, 26, 17, 8, 4, 13, 22, 20, 11, 2],
+      ...[9, 18, 27, 1, 10, 19]
+    ];
+    expect(ordered(holes, 'flat').order).toEqual(worked);
+    expect(ordered(holes.toReversed(), 'flat').order).toEqual(worked);
+    const mixed = holes.toSorted((a, b) => ((a.number * 7) % 27) - ((b.number * 7) % 27));
+    expect(ordered(mixed, 'flat').order).toEqual(worked);
+    expect(ordered(mixed, 'sequence').order.slice(0, 10)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9, 18]);
+  });
+
+  it('of a row that stands upright goes to one side of its middle hole, then to the other', () => {
+    const upright = (count: number) =>
+      straight(1, count).map((hole) => ({ ...hole, xIn: 1, yIn: hole.xIn }));
+    expect(ordered(upright(9), 'flat').order).toEqual([5, 7, 3, 6, 8, 4, 2, 9, 1]);
+    // of ten the fifth is the middle; lying down the side right of the middle comes first
+    expect(ordered(upright(10), 'flat').order).toEqual([5, 9, 7, 3, 6, 8, 4, 2, 10, 1]);
+    expect(ordered(straight(1, 10), 'flat').order).toEqual([9, 5, 7, 3, 6, 8, 4, 2, 10, 1]);
+  });
+
+  it('drives rows together only while they climb or fall less than 0.35 in an inch', () => {
+    const two = (slope: number) =>
+      [1, 2].flatMap((row) =>
+        straight(row, 5, 5 * (row - 1) + 1, 0, 1).map((hole) => ({
+          ...hole,
+          yIn: row + slope * hole.xIn
+        }))
+      );
+    const together = [3, 8, 4, 9, 2, 7, 5, 10, 1, 6];
+    const apart = [3, 8, 4, 2, 9, 7, 5, 1, 10, 6];
+    expect([0.35, -0.35].map((slope) => ordered(two(slope), 'flat').order)).toEqual([
+      together,
+      together
+    ]);
+    expect([0.36, -0.36].map((slope) => ordered(two(slope), 'flat').order)).toEqual([apart, apart]);
+  });
+
+  it('of a ring goes by halves, then by quarters; the last of an uneven one waits', () => {
+    expect(ordered(ring(8), 'flat').order).toEqual([1, 5, 3, 7, 2, 6, 4, 8]);
+    expect(ordered(ring(7), 'flat').order).toEqual([1, 5, 3, 2, 6, 4, 7]);
+    const { order, passOf, passes } = ordered(ring(12), 'flat');
+    expect(order).toEqual([1, 9, 5, 3, 11, 7, 2, 10, 6, 4, 12, 8]);
+    expect([1, 3, 2, 12].map((hole) => passOf.get(hole))).toEqual([1, 2, 3, 3]);
+    expect(passes).toBe(3);
+    // 12 lies beside 1
+    expect(neighborsTooSoon(ring(12), [1, 12, ...order.filter((n) => n > 1 && n < 12)])).toEqual([
+      { at: 1, first: 1, second: 12 }
+    ]);
+  });
+
+  it('takes a row for a ring from six holes on, where its ends lie as near as one and a half spacings', () => {
+    const placed = (...at: [number, number][]): OrderedHole[] =>
+      at.map(([xIn, yIn], index) => ({ number: index + 1, row: 1, xIn, yIn }));
+    const open = (upIn: number) => placed([0, 0], [1, 0], [1, 0.5], [1, 1], [1, upIn], [0, upIn]);
+    expect(isClosed(open(1.5))).toBe(true);
+    expect(isClosed(open(1.51))).toBe(false);
+    expect(isClosed(placed([0, 0], [1, 0], [1, 1], [0.5, 1], [0, 1]))).toBe(false);
+    expect(isClosed([])).toBe(false);
+  });
+
+  it('has the length of its way, holes that are not there left out', () => {
+    expect(pathOf(straight(1, 3), [1, 3, 2])).toEqual({ longestJumpIn: 1.5, totalPathIn: 2.25 });
+    expect(pathOf(straight(1, 3), [1, 99, 2])).toEqual({ longestJumpIn: 0, totalPathIn: 0 });
+    expect(pathOf([], [])).toEqual({ longestJumpIn: 0, totalPathIn: 0 });
   });
 
   it('says where an order of one’s own drives neighbors too soon', () => {
