@@ -45,6 +45,27 @@ describe('two people, two devices', () => {
     expect(state(word('gun', 'go'), null)).toMatchObject({ link: 'alone', fire: false });
   });
 
+  it('offers nobody what they have said already, and the bar nothing while the gun goes or is not there', () => {
+    const bar = (call: Call, other: Word | null, nowMs = 0) =>
+      state(word('bar', call), other, nowMs).may;
+    expect(bar('ready', word('gun', 'idle'))).toEqual(['stop']);
+    expect(bar('stop', word('gun', 'idle'))).toEqual(['ready', 'stop']);
+    expect(bar('stop', word('gun', 'stop'))).toEqual(['ready', 'stop']);
+    expect(bar('idle', word('gun', 'go'))).toEqual(['stop']);
+    expect(bar('idle', null)).toEqual(['stop']);
+    expect(bar('idle', word('gun', 'idle', 8))).toEqual(['stop']);
+    expect(bar('idle', word('gun', 'idle'), 3001)).toEqual(['stop']);
+    expect(state(word('gun', 'go'), word('bar', 'ready')).may).toEqual(['stop']);
+    expect(state(word('gun', 'idle'), word('bar', 'stop')).may).toEqual(['stop']);
+  });
+
+  it('counts from when the other was heard', () => {
+    const at = (nowMs: number) =>
+      teamState(word('gun', 'go'), heard(word('bar', 'ready'), 60_000), nowMs);
+    expect(at(62_500)).toMatchObject({ link: 'joined', silentS: 2.5, fire: true });
+    expect(at(63_001)).toMatchObject({ link: 'silent', fire: false });
+  });
+
   it('nobody fires on different rivets', () => {
     expect(state(word('gun', 'go', 7), word('bar', 'ready', 8))).toMatchObject({
       link: 'apart',

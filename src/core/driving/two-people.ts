@@ -69,21 +69,16 @@ const linkOf = (mine: Word, other: Heard | null, nowMs: number): TeamState['link
 export function teamState(mine: Word, other: Heard | null, nowMs: number): TeamState {
   const link = linkOf(mine, other, nowMs);
   const silentS = other === null ? null : (nowMs - other.atMs) / 1000;
-  const joined = link === 'joined' && other !== null;
-  const theirs = joined ? other.word.call : 'idle';
-  const stopped = mine.call === 'stop' || theirs === 'stop';
+  // what is said of another rivet, or was said too long ago, is nothing
+  const joined = link === 'joined';
+  const theirs = joined && other ? other.word.call : 'idle';
   const may: Call[] =
     mine.role === 'bar'
       ? [
           ...(joined && theirs !== 'go' && mine.call !== 'ready' ? (['ready'] as const) : []),
           'stop'
         ]
-      : [...(joined && theirs === 'ready' && mine.call !== 'go' ? (['go'] as const) : []), 'stop'];
+      : [...(theirs === 'ready' && mine.call !== 'go' ? (['go'] as const) : []), 'stop'];
   const calls = mine.role === 'gun' ? [mine.call, theirs] : [theirs, mine.call];
-  return {
-    link,
-    silentS,
-    may,
-    fire: joined && !stopped && calls[0] === 'go' && calls[1] === 'ready'
-  };
+  return { link, silentS, may, fire: calls[0] === 'go' && calls[1] === 'ready' };
 }

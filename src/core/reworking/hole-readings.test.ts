@@ -4,7 +4,7 @@ import { DEFAULT_PROFILE } from '../rules/profile';
 
 import { emptyAt, sinceOf } from './rework-state';
 import { drivenInQuestion, heldBack } from './held-back';
-import { foundTogether } from './hole-readings';
+import { decidedTogether, foundTogether, type HoleReading } from './hole-readings';
 
 import { stepsAsked } from './rework-steps';
 import {
@@ -180,5 +180,66 @@ describe('steps before a new rivet', () => {
       'cleaned'
     ]);
     expect(asked([0.063, 0.05], null)).toEqual([]);
+  });
+});
+
+describe('what several readings come to', () => {
+  const reading = (told: Partial<HoleReading> = {}): HoleReading => ({
+    ...{ id: 'r', at: '2031-05-02T08:00:00Z', by: 'Ada', person: undefined },
+    ...{ widestIn: 0.13, tooDeepIn: null, seen: [], decided: null, voided: null },
+    ...told
+  });
+  const VOIDED = { why: 'burr', by: 'Ada', at: '2031-05-02T09:00:00Z' };
+  const decided = (decision: 'keep' | 'next-size' | 'refer') =>
+    ({ decision, mark: decision }) as unknown as HoleReading['decided'];
+  /** of a hole that is none of the release's: only what each came to by itself can count */
+  const worst = (...readings: HoleReading[]) =>
+    decidedTogether(ISSUE.facts, undefined, readings, 1)?.decision ?? null;
+
+  it('is the gravest of them, in whatever order they came', () => {
+    const [keep, next, refer] = (['keep', 'next-size', 'refer'] as const).map((one) =>
+      reading({ decided: decided(one) })
+    );
+    if (!keep || !next || !refer) throw new Error('three were made');
+    expect(worst(keep, next)).toBe('next-size');
+    expect(worst(next, keep)).toBe('next-size');
+    expect(worst(next, refer, keep)).toBe('refer');
+    expect(worst(refer, next)).toBe('refer');
+    expect(worst(reading(), keep)).toBe('keep');
+    expect(worst(keep, reading())).toBe('keep');
+    expect(worst(reading(), reading())).toBeNull();
+    // of equals the first
+    const same = reading({ decided: { ...decided('keep'), second: true } as never });
+    expect(decidedTogether(ISSUE.facts, undefined, [keep, same], 1)).toBe(keep.decided);
+  });
+
+  it('is of those that count', () => {
+    const [keep, refer] = [
+      reading({ decided: decided('keep') }),
+      reading({ decided: decided('refer'), voided: VOIDED })
+    ];
+    expect(worst(refer, keep)).toBe('keep');
+    expect(worst(refer)).toBeNull();
+    expect(worst()).toBeNull();
+    expect(worst(reading({ decided: decided('refer') }))).toBe('refer');
+  });
+
+  it('decides anew by the figures where another reading was voided, and once by what it was', () => {
+    const at = ISSUE.holes.find(({ number }) => number === 2);
+    const wide = reading({ widestIn: 0.175, decided: decided('keep') });
+    // alone it stays as it was decided then
+    expect(decidedTogether(ISSUE.facts, at, [wide], 1)?.decision).toBe('keep');
+    const with0 = [wide, reading({ voided: VOIDED })];
+    expect(decidedTogether(ISSUE.facts, at, with0, 1)?.decision).toBe('refer');
+    expect(decidedTogether(ISSUE.facts, at, [wide, reading()], 1)?.decision).toBe('refer');
+  });
+
+  it('has the deepest cut, where any was measured', () => {
+    const deep = (...cuts: (number | null)[]) =>
+      foundTogether(cuts.map((tooDeepIn) => reading({ tooDeepIn }))).tooDeepIn;
+    expect([deep(null), deep(0.002, null), deep(null, 0.002)]).toEqual([null, 0.002, 0.002]);
+    expect([deep(0.001, 0.004), deep(0.004, 0.001)]).toEqual([0.004, 0.004]);
+    // shallower than it should be is a reading too
+    expect(deep(-0.003, -0.001)).toBe(-0.001);
   });
 });

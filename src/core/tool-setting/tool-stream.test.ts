@@ -219,10 +219,10 @@ describe('what a tool remembers', () => {
     setup,
     state
   });
-  const released = log(SQUEEZER, ...SET, head(), head(), head());
+  const released = () => log(SQUEEZER, ...SET, head(), head(), head());
 
   it('is where to begin, opened for a longer rivet', () => {
-    const had = [remembered(SQUEEZER, released)];
+    const had = [remembered(SQUEEZER, released())];
     expect(toolOffer(SQUEEZER, had)).toMatchObject({ divisions: 11, openedBy: 0 });
     expect(toolOffer(squeezerOf({ lengthIn: 0.4375 }), had)).toMatchObject({
       divisions: 6,
@@ -231,7 +231,7 @@ describe('what a tool remembers', () => {
   });
 
   it('is of the same tool, adjuster and rivet alone, and trusted', () => {
-    const had = [remembered(SQUEEZER, released)];
+    const had = [remembered(SQUEEZER, released())];
     for (const other of [
       squeezerOf({ name: 'hand squeezer' }),
       squeezerOf({ turnIn: 0.05 }),
