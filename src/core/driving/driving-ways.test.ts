@@ -90,6 +90,55 @@ describe('what a yoke reaches', () => {
     expect(reach(hole(1, 0.2, 0.376), {})).toEqual({ from: null, awayIn: null });
   });
 
+  it('is told from each side with its arithmetic, the nearest first', () => {
+    // the outline is 9 wide and 4 high
+    const at = hole(1, 8.2, 3.3);
+    const of = (edges: Partial<DrivingAccess['edges']>, upstands: DrivingAccess['upstands'] = []) =>
+      yokeReach(at, OUTLINE, { edges: { ...OPEN.edges, ...edges }, upstands }, yoke, 0.1);
+    const found = (...args: Parameters<typeof of>) => {
+      const said = of(...args);
+      if (!said.ok) throw new Error('refused');
+      const round = (one: unknown) => (typeof one === 'number' ? Number(one.toFixed(6)) : one);
+      return {
+        ...said.result,
+        awayIn: round(said.result.awayIn),
+        work: said.work.map(({ label, value }) => [label, round(value)])
+      };
+    };
+    expect(found({ right: 0.5, bottom: 0.1, top: 0, left: 0 })).toEqual({
+      from: 'bottom',
+      awayIn: 0.8,
+      work: [['from the bottom', 0.8]]
+    });
+    expect(found({ right: 0.5, top: 0 })).toEqual({
+      from: 'right',
+      awayIn: 1.3,
+      work: [['from the right', 1.3]]
+    });
+    // too deep for the throat from either: the nearest is told all the same
+    expect(found({ top: 0, left: 0 })).toEqual({
+      from: null,
+      awayIn: 3.3,
+      work: [
+        ['from the top', 3.3],
+        ['from the left', 8.2]
+      ]
+    });
+    const wall = (insetIn: number) => [
+      { id: 'w', side: 'right' as const, insetIn, heightIn: 0.66, on: 'shop' as const }
+    ];
+    expect(found({ right: 0 }, wall(0.3))).toEqual({
+      from: null,
+      awayIn: 0.8,
+      work: [
+        ['from the right', 0.8],
+        ['over what stands up 0.66', 0.65]
+      ]
+    });
+    // its face at the hole is not in between
+    expect(found({ right: 0 }, wall(9 - 8.2))).toMatchObject({ from: 'right' });
+  });
+
   it('takes the nearer edge, and goes round what stands up only where the gap is high enough', () => {
     const edges = { left: 0, right: null, top: 0.5, bottom: null };
     expect(reach(hole(1, 0.9, 0.6), { edges }).from).toBe('left');
