@@ -17,7 +17,8 @@ import {
   saved,
   test,
   toStation,
-  type App
+  type App,
+  signIn
 } from './app.ts';
 
 /** A lap of one's own, released for driving. */
@@ -203,6 +204,21 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
   await page.getByRole('textbox', { name: COMMON.diameter }).fill('0.187');
   await page.getByRole('textbox', { name: COMMON.height }).fill('0.0625');
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'replace');
+
+  await test.step('a lead decides that it is asked about instead', async () => {
+    await signIn(page, app, 'Runa Halvik');
+    await goTo(page, app, 'check');
+    await second.click();
+    await page.getByTestId('refer-38').click();
+    const refer = page.getByTestId('refer');
+    await refer.getByLabel(CHECK.theQuestionWithWhatWas).fill('may it stay to the next check');
+    await refer.getByRole('checkbox').check({ force: true });
+    await refer.getByRole('button', { name: CHECK.putTheQuestion }).click();
+    // the page’s clock is still put on
+    await page.getByRole('button', { name: WAITING.thisDevicesTimeIsRight }).click();
+    await expect(second).toHaveAttribute('data-verdict', 'refer');
+    if (process.env['SHOT']) await page.screenshot({ path: process.env['SHOT'] });
+  });
   // an answer that is still on its way would come to a page that is gone
   await page.unrouteAll({ behavior: 'wait' });
 });

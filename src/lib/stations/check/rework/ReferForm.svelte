@@ -20,7 +20,7 @@
   const question = $derived(typed.of('question'));
 </script>
 
-<More title="Refer hole {hole}" open={!optional}>
+<More testid="refer-{hole}" title="Refer hole {hole}" open={!optional}>
   <form
     data-testid="refer"
     onsubmit={(event) => {
