@@ -25,7 +25,8 @@ import { FIRST_STYLE, LengthStyle } from '$core/units/format-length.ts';
 import { writing } from '$lib/words/writing';
 import { mayNot, sayWhoFirst } from '$lib/server/answers';
 import { benchBy } from '$lib/server/people/benches';
-import { BENCH_COOKIE } from '$lib/server/people/cookies';
+import { BENCH_COOKIE, keepDevice } from '$lib/server/people/cookies';
+import { DEVICE_COOKIE, tieToDevice } from '$lib/server/people/devices';
 import { asks } from '$lib/server/people/doors';
 import { presentBy, SESSION_COOKIE } from '$lib/server/people/sessions';
 import { may } from '$core/people/rights.ts';
@@ -119,6 +120,14 @@ const answer: Handle = async ({ event, resolve }) => {
     if (!WATCHED.has(event.route.id ?? '')) {
       const session = cookies.get(SESSION_COOKIE);
       locals.person = session ? await within(ANSWER_MS, presentBy(database(), session)) : null;
+      if (session !== undefined && locals.person?.device === null) {
+        const tied = await within(
+          ANSWER_MS,
+          tieToDevice(database(), session, cookies.get(DEVICE_COOKIE))
+        );
+        locals.person.device = tied.device;
+        if (tied.token !== null) keepDevice(cookies, url, tied.token);
+      }
       locals.bench = await within(ANSWER_MS, benchBy(database(), cookies.get(BENCH_COOKIE)));
     }
   } catch (broken) {

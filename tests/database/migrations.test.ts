@@ -125,7 +125,8 @@ beforeAll(async () => {
     '0017-audit-chain',
     '0018-as-it-happened',
     '0019-expired-rivets',
-    '0020-looks-that-add-up'
+    '0020-looks-that-add-up',
+    '0021-who-sent'
   ]);
 });
 afterAll(async () => {

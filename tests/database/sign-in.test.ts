@@ -11,7 +11,13 @@ import {
   setRole
 } from '../../src/lib/server/people/manage.ts';
 import { benchBy, endBench, trustBench } from '../../src/lib/server/people/benches.ts';
-import { endSession, presentBy, wereHere } from '../../src/lib/server/people/sessions.ts';
+import { tieToDevice } from '../../src/lib/server/people/devices.ts';
+import {
+  beginSession,
+  endSession,
+  presentBy,
+  wereHere
+} from '../../src/lib/server/people/sessions.ts';
 import {
   signInByCode,
   signInByPassword,
@@ -69,7 +75,10 @@ describe('the first lead', () => {
 describe('a password', () => {
   it('lets in whoever knows it, however the login is written; nothing of it is kept', async () => {
     const token = valueOf(await inBy('RUNA', PASSWORD));
-    expect(await present(token)).toEqual({ id: lead, name: 'Runa Holt', role: 'lead' });
+    expect(await present(token)).toEqual({
+      ...{ id: lead, name: 'Runa Holt', role: 'lead' },
+      device: null
+    });
     const rows = await rowsOf<{ all: string }>(
       database(),
       `select (select json_agg(p) from people p)::text || (select json_agg(s) from sessions s)::text
@@ -154,11 +163,16 @@ describe('people', () => {
       await enterPerson(database(), { name: 'Berit Moe', login: 'berit', role: 'mechanic' }, lead)
     );
     const at = (minutes: number) => new Date(Date.now() + minutes * 60_000).toISOString();
-    const sent = (minutes: number) => wereHere(database(), [{ person: id, at: at(minutes) }]);
-    expect(await sent(0)).toBe(false);
     const token = valueOf(
       await signInByCode(database(), { login: 'berit', code, password: 'rain on a tin hull' })
     );
+    const { device, token: browser } = await tieToDevice(database(), token, undefined);
+    const sent = (minutes: number, from = device) =>
+      wereHere(database(), from, [{ person: id, at: at(minutes) }]);
+    // another browser, however much she was here at the time; and one that nobody knows
+    const other = await beginSession(database(), lead, 'demo');
+    const { device: elsewhere } = await tieToDevice(database(), other, undefined);
+    expect([await sent(1, elsewhere), await sent(1, null)]).toEqual([false, false]);
     // a device that was away logs on after its session's time, and what was before it is nobody's
     expect([await sent(1), await sent(13 * 60), await sent(-30), await sent(61 * 60)]).toEqual([
       true,
@@ -168,7 +182,42 @@ describe('people', () => {
     ]);
     await endSession(database(), token);
     expect([await sent(0), await sent(20)]).toEqual([true, false]);
-    expect(await wereHere(database(), [])).toBe(true);
+    // the next hand at the same browser sends what she left there
+    const next = await beginSession(database(), lead, 'demo');
+    expect(await tieToDevice(database(), next, browser ?? '')).toEqual({ device, token: null });
+    expect(await sent(0)).toBe(true);
+    expect(await wereHere(database(), null, [])).toBe(true);
+  });
+
+  it('are known by the browser that they sign in on, once', async () => {
+    const session = await beginSession(database(), lead, 'demo');
+    const tied = await tieToDevice(database(), session, 'a name that it made up');
+    expect(tied).toMatchObject({
+      device: expect.any(String) as string,
+      token: expect.any(String) as string
+    });
+    // a session stays where it was begun, whatever a browser says later
+    const elsewhere = await tieToDevice(
+      database(),
+      await beginSession(database(), lead, 'demo'),
+      undefined
+    );
+    expect(await tieToDevice(database(), session, elsewhere.token ?? '')).toEqual({
+      device: tied.device,
+      token: null
+    });
+    expect(await presentBy(database(), session)).toMatchObject({ device: tied.device });
+    expect(await tieToDevice(database(), 'no session', undefined)).toEqual({
+      device: null,
+      token: null
+    });
+    // two requests of one page at once: one browser
+    const both = await beginSession(database(), lead, 'demo');
+    const [one, two] = await Promise.all(
+      [1, 2].map(() => tieToDevice(database(), both, undefined))
+    );
+    expect(one?.device).toBe(two?.device);
+    expect([one?.token, two?.token].filter((token) => token !== null)).toHaveLength(1);
   });
 
   it('who have left come in no more, and what they did stays theirs', async () => {

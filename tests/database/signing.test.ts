@@ -382,8 +382,8 @@ describe('a signature', () => {
     expect(told).toContainEqual({ code: 'looks-voided', holes: [two] });
     const csv = String(valueOf(await makeJointFile(database(), joint, 'heads.csv')).body);
     const lines = csv.trim().split('\r\n');
-    expect(lines[0]?.endsWith(',at,clean,voided')).toBe(true);
-    expect(lines.filter((line) => line.endsWith('that was head 1'))).toHaveLength(1);
+    expect(lines[0]?.endsWith(',at,clean,voided,sent_by')).toBe(true);
+    expect(lines.filter((line) => line.endsWith(',that was head 1,'))).toHaveLength(1);
     // the far side is no verdict of the head
     expect(lines.filter((line) => line.includes('manufactured head; sheet'))).toHaveLength(
       all.length

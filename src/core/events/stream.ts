@@ -38,8 +38,13 @@ export interface Stamped {
   person?: string | undefined;
 }
 
-/** A stored event: the move as sent, who sent it, and what was frozen with it. */
-export type Recorded<Move, Frozen> = Move & { by: string; frozen: Frozen };
+/** A stored event: the move as sent, who did it, and what was frozen with it. */
+export type Recorded<Move, Frozen> = Move & {
+  by: string;
+  /** who sent it, where that was another: from the browser that whoever did it was signed in on then */
+  sentBy?: string;
+  frozen: Frozen;
+};
 
 /**
  * A kind of record that only grows. State is a projection of its events; nothing is true that no event says.

@@ -59,6 +59,7 @@ export const Told = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('steps-unknown') }),
   z.strictObject({ code: z.literal('changed-since'), revision: z.number().int() }),
   z.strictObject({ code: z.literal('looks-voided'), holes }),
+  z.strictObject({ code: z.literal('sent-by-another'), by: z.string(), sentBy: z.string(), holes }),
   z.strictObject({ code: z.literal('replaced'), was: z.string(), now: z.string(), holes }),
   z.strictObject({ code: z.literal('not-complete'), place: InspectionPlace, holes }),
   z.strictObject({ code: z.literal('not-measured'), holes }),
@@ -87,6 +88,30 @@ export function toldKey(told: Told): string {
   return `${told.code} ${sum.toString(16)}`;
 }
 
+/** What one sent of another's work, from the browser that the other was signed in on then. */
+export interface SentByAnother {
+  by: string;
+  sentBy: string;
+  holes: number[];
+}
+
+/** Who sent what of whose work, each pair of people once; holes in order, of what is about none none. */
+export function sentByOthers(
+  events: readonly { by: string; sentBy?: string; hole?: number | null }[]
+): SentByAnother[] {
+  const pairs = new Map<string, SentByAnother>();
+  for (const { by, sentBy, hole } of events) {
+    if (sentBy === undefined) continue;
+    const pair = pairs.get(`${by}\n${sentBy}`) ?? { by, sentBy, holes: [] };
+    if (typeof hole === 'number' && !pair.holes.includes(hole)) pair.holes.push(hole);
+    pairs.set(`${by}\n${sentBy}`, pair);
+  }
+  return [...pairs.values()].map((pair) => ({
+    ...pair,
+    holes: pair.holes.sort((a, b) => a - b)
+  }));
+}
+
 export interface Missing {
   must: Must[];
   told: Told[];
@@ -108,6 +133,8 @@ export interface SignedMatter {
   earlier: readonly { release: number; holes: number[] }[];
   /** what it took over from the release before; null for a first one */
   since: SinceRelease | null;
+  /** what was sent by another than who did it */
+  sent: readonly SentByAnother[];
   /** part numbers driven as received before anybody told their lot */
   withoutLot: readonly string[];
   /** runs whose tool has no setting that its first heads released; `tool` null where none was begun */
@@ -149,6 +176,7 @@ export function missingToSign(matter: SignedMatter): Missing {
     left,
     earlier,
     since,
+    sent,
     withoutLot,
     settings,
     steps,
@@ -316,6 +344,7 @@ export function missingToSign(matter: SignedMatter): Missing {
         })
       }),
       ...replacedRivets(issued, rework),
+      ...sent.map((one): Told => ({ code: 'sent-by-another', ...one })),
       ...InspectionPlace.options.flatMap((place) =>
         whenAny({ code: 'not-complete', place, holes: missingAt(place) })
       ),

@@ -11,9 +11,9 @@ import { Dash } from '../schema/fields.ts';
 import { FoundTool } from '../tool-setting/tool-stream.ts';
 import { Told } from './missing.ts';
 
-/** An event with who did it and what was frozen with it. */
+/** An event with who did it, who sent it where that was another, and what was frozen with it. */
 const event = <M extends z.ZodType, F extends z.ZodType>(move: M, frozen: F) =>
-  z.strictObject({ by: z.string(), move, frozen });
+  z.strictObject({ by: z.string(), sentBy: z.string().optional(), move, frozen });
 
 const RecordedHole = z.strictObject({
   number: z.number().int(),

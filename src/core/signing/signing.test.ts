@@ -6,7 +6,7 @@ import { NOT_DRIVEN, type HoleDriven } from '../driving/drive-events';
 import type { IssuedFacts, IssuedHole } from '../issue/issue';
 import type { SinceRelease } from '../releases/since-release';
 import { NO_REWORK, type HoleRework, type Referral } from '../reworking/rework-state';
-import { missingToSign, toldKey, type SignedMatter } from './missing';
+import { missingToSign, sentByOthers, toldKey, type SignedMatter } from './missing';
 import { SignMove, signStream, type SignSubject } from './sign-events';
 
 const NOTHING_DUE: NextHead = {
@@ -73,6 +73,7 @@ const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
   left: new Set(),
   earlier: [],
   since: null,
+  sent: [],
   withoutLot: [],
   settings: [],
   steps: { done: 9, of: 9 },
@@ -486,5 +487,34 @@ describe('a signature', () => {
       ok: false,
       error: { said: { code: 'signed', by: 'Tomas' } }
     });
+  });
+});
+
+describe('what one sent of another’s work', () => {
+  it('is told by the two names, each pair once, and asks anew when it grows', () => {
+    const events = [
+      { by: 'Benn', sentBy: 'Ilse', hole: 4 },
+      { by: 'Ilse', hole: 1 },
+      { by: 'Benn', sentBy: 'Ilse', hole: 2 },
+      { by: 'Benn', sentBy: 'Ilse', hole: 4 },
+      { by: 'Tomas', sentBy: 'Ilse', hole: null },
+      { by: 'Benn', sentBy: 'Tomas', hole: 3 }
+    ];
+    const sent = sentByOthers(events);
+    expect(sent).toEqual([
+      { by: 'Benn', sentBy: 'Ilse', holes: [2, 4] },
+      { by: 'Tomas', sentBy: 'Ilse', holes: [] },
+      { by: 'Benn', sentBy: 'Tomas', holes: [3] }
+    ]);
+    const told = missingToSign(matter({ sent })).told.filter(
+      ({ code }) => code === 'sent-by-another'
+    );
+    expect(told).toEqual(sent.map((one) => ({ code: 'sent-by-another', ...one })));
+    expect(new Set(told.map(toldKey)).size).toBe(3);
+    const [first] = sentByOthers(events.slice(0, 1));
+    expect(first && toldKey({ code: 'sent-by-another', ...first })).not.toBe(
+      toldKey(told[0] as never)
+    );
+    expect(sentByOthers([{ by: 'Ilse', hole: 1 }])).toEqual([]);
   });
 });

@@ -8,17 +8,25 @@ export const MOST_MOVES = 2000;
 /** An event as it comes back: with what it happened to. */
 export type SentBack<Move, Frozen> = Recorded<Move, Frozen> & { subject: string };
 
-const Around = z.looseObject({ subject: z.uuid(), by: z.string(), frozen: z.unknown() });
+const Around = z.looseObject({
+  subject: z.uuid(),
+  by: z.string(),
+  sentBy: z.string().optional(),
+  frozen: z.unknown()
+});
 
 /** Reads an event by its stream's own schemas. */
 const eventOf = <Move extends Stamped, Frozen>({
   Move,
   Frozen
 }: Pick<Stream<never, Move, Frozen, never>, 'Move' | 'Frozen'>) =>
-  Around.transform(({ subject, by, frozen, ...rest }, context): SentBack<Move, Frozen> => {
+  Around.transform(({ subject, by, sentBy, frozen, ...rest }, context): SentBack<Move, Frozen> => {
     const move = Move.safeParse(rest);
     const found = Frozen.safeParse(frozen);
-    if (move.success && found.success) return { ...move.data, subject, by, frozen: found.data };
+    if (move.success && found.success) {
+      const sent = sentBy === undefined ? {} : { sentBy };
+      return { ...move.data, subject, by, ...sent, frozen: found.data };
+    }
     context.addIssue({ code: 'custom', message: 'this is no event of its stream' });
     return z.NEVER;
   });

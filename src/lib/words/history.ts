@@ -40,6 +40,10 @@ export function reworkEventInWords(
   }
 }
 
+/** Who did something, and who sent it where that was another. */
+export const whoLogged = ({ by, sentBy }: { by: string; sentBy?: string }): string =>
+  sentBy === undefined ? by : `${by}, sent by ${sentBy}`;
+
 /** Where an entry was logged, if not here. */
 export const carriedInWords = (carried: CarriedFrom | undefined): string =>
   carried === undefined ? '' : `taken over from release ${carried.release}, hole ${carried.hole}`;

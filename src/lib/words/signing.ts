@@ -114,6 +114,8 @@ export function toldInWords(told: Told): string {
       return `The joint is at revision ${told.revision} by now; this release stays as it was made`;
     case 'looks-voided':
       return `A look at the head was voided: head ${named(told.holes)}. The reasons stand in the history`;
+    case 'sent-by-another':
+      return `Entries of ${told.by} were sent by ${told.sentBy}, from the device ${told.by} was signed in on${told.holes.length > 0 ? `: hole ${named(told.holes)}` : ''}`;
     case 'replaced':
       return told.was === told.now
         ? `Replaced by a new ${told.now}: rivet ${named(told.holes)}`

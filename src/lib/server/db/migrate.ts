@@ -20,6 +20,7 @@ import { auditChain } from './migrations/0017-audit-chain.ts';
 import { asItHappened } from './migrations/0018-as-it-happened.ts';
 import { expiredRivets } from './migrations/0019-expired-rivets.ts';
 import { looksThatAddUp } from './migrations/0020-looks-that-add-up.ts';
+import { whoSent } from './migrations/0021-who-sent.ts';
 import { signIn } from './migrations/0015-sign-in.ts';
 
 const MIGRATIONS = [
@@ -42,7 +43,8 @@ const MIGRATIONS = [
   auditChain,
   asItHappened,
   expiredRivets,
-  looksThatAddUp
+  looksThatAddUp,
+  whoSent
 ];
 
 /** Two that start at once bring it there one after the other; any number does that is always the same. */

@@ -18,15 +18,17 @@ interface EventRow {
   person_id: string;
   at: Date;
   by: string;
+  sent_by: string | null;
 }
 
 const toEvent = <Move extends Stamped, Frozen>(
   { stream }: Readable<Move, Frozen>,
-  { id, kind, payload, at, frozen, person_id, by }: EventRow
+  { id, kind, payload, at, frozen, person_id, by, sent_by }: EventRow
 ): Recorded<Move, Frozen> => ({
   ...stream.Move.parse({ ...payload, id, kind, person: person_id, at: at.toISOString() }),
   frozen: stream.Frozen.parse(frozen),
-  by
+  by,
+  ...(sent_by === null ? {} : { sentBy: sent_by })
 });
 
 /** Events of some subjects, each subject's in the order recorded; one query. */
@@ -39,8 +41,8 @@ export async function eventsOfMany<Move extends Stamped, Frozen>(
   if (subjectIds.length === 0) return events;
   const rows = await rowsOf<EventRow>(
     database,
-    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, e.at, p.name as by
-     from ${kept.table.name} e join people p on p.id = e.person_id
+    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, e.at, p.name as by, s.name as sent_by
+     from ${kept.table.name} e join people p on p.id = e.person_id left join people s on s.id = e.sender_id and s.id <> e.person_id
      where e.subject_id = any($1::uuid[]) order by e.seq`,
     [[...subjectIds]]
   );
@@ -57,8 +59,8 @@ export async function eventsAtHoles<Move extends Stamped, Frozen>(
 ): Promise<Recorded<Move, Frozen>[]> {
   const rows = await rowsOf<EventRow>(
     database,
-    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, e.at, p.name as by
-     from ${kept.table.name} e join people p on p.id = e.person_id
+    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, e.at, p.name as by, s.name as sent_by
+     from ${kept.table.name} e join people p on p.id = e.person_id left join people s on s.id = e.sender_id and s.id <> e.person_id
      where e.subject_id = $1 and (e.hole = any($2::integer[]) or e.hole is null) order by e.seq`,
     [subjectId, [...holes]]
   );
@@ -83,8 +85,8 @@ export async function eventsAfter<Move extends Stamped, Frozen>(
   const { name } = kept.table;
   const rows = await rowsOf<EventRow>(
     database,
-    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, e.at, p.name as by
-     from ${name} e join people p on p.id = e.person_id
+    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, e.at, p.name as by, s.name as sent_by
+     from ${name} e join people p on p.id = e.person_id left join people s on s.id = e.sender_id and s.id <> e.person_id
      where e.subject_id = $1 and e.recorded_at >= coalesce((select recorded_at - interval '${LONGEST_ACT}'
        from ${name} where id = $2 and subject_id = $1), '-infinity') order by e.seq`,
     [subjectId, after]

@@ -20,6 +20,8 @@ import { putSql, type EventTable } from './table.ts';
 export interface Sender {
   id: string;
   name: string;
+  /** the browser they send from, where it is one */
+  device?: string | null;
 }
 
 /** An event with what it happened to. */
@@ -48,15 +50,15 @@ export const putTaken = <Move extends Stamped, Frozen>(
   database: Database,
   table: EventTable,
   rows: readonly ToPut<Move, Frozen>[],
-  personId: string
+  sender: Pick<Sender, 'id' | 'device'>
 ): Promise<unknown> =>
-  rows.length === 0 ? Promise.resolve() : put(database, putSql(table), rows, personId);
+  rows.length === 0 ? Promise.resolve() : put(database, putSql(table), rows, sender);
 
 async function put<Move extends Stamped, Frozen>(
   database: Database,
   sql: string,
   rows: readonly ToPut<Move, Frozen>[],
-  personId: string
+  sender: Pick<Sender, 'id' | 'device'>
 ): Promise<Put[]> {
   const sent = rows.map(({ move: { id, at, kind, person, ...payload }, subjectId, frozen }, n) => ({
     n,
@@ -68,7 +70,7 @@ async function put<Move extends Stamped, Frozen>(
     person: person ?? null,
     at
   }));
-  return rowsOf<Put>(database, sql, [JSON.stringify(sent), personId]);
+  return rowsOf<Put>(database, sql, [JSON.stringify(sent), sender.id, sender.device ?? null]);
 }
 
 /** A move sent twice in one go is one; another under its id is refused. */
@@ -173,10 +175,10 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
   );
 
   const sql = putSql(table);
-  let results = await put(database, sql, rows, sender.id);
+  let results = await put(database, sql, rows, sender);
   // Neither there before nor added: another hand sent the same at this very moment. It is there by now.
   if (results.some(({ added, same }) => !added && same === null))
-    results = await put(database, sql, rows, sender.id);
+    results = await put(database, sql, rows, sender);
   if (results.some(({ same }) => same === false)) throw new Refused('conflict', ANOTHER);
   if (kept.keep && results.some(({ added }) => added))
     for (const [id, at] of opened) if (at) await kept.keep(database, id, at.state);

@@ -55,7 +55,8 @@ create trigger ${name}_append_only before update or delete on ${name}
  * Puts events: those that are new are added, in the order given; those that are there already are compared. Where one is
  * there under the same id and differs, nothing is added.
  *
- * `$1` the events as a JSON list, `$2` who sends: an event that names its person is that person's; answers one row an event.
+ * `$1` the events as a JSON list, `$2` who sends: an event that names its person is that person's; `$3` the browser that sends.
+ * Answers one row an event.
  */
 export const putSql = ({ name, alongside }: EventTable): string => `
 with sent as (
@@ -69,8 +70,10 @@ with sent as (
     cross join lateral (select * from ${name} where id = s.id limit 1) e
     join people p on p.id = e.person_id
 ), added as (
-  insert into ${name} (id, subject_id, kind, payload, frozen, person_id, at)
-  select id, subject_id, kind, payload, frozen, coalesce(person, $2::uuid), at from sent
+  insert into ${name} (id, subject_id, kind, payload, frozen, person_id, at, sender_id, device_id)
+  select id, subject_id, kind, payload, frozen, coalesce(person, $2::uuid), at,
+    -- what a release takes over was sent in the one before
+    case when payload ? 'carried' then null else $2::uuid end, $3::uuid from sent
   where not exists (select from known where not same)
   order by n
   on conflict (id) do nothing

@@ -8,6 +8,8 @@ export interface Present {
   id: string;
   name: string;
   role: Role;
+  /** the browser they are signed in on; null before its first request is answered */
+  device: string | null;
 }
 
 export type SignedInBy = 'password' | 'pin' | 'code' | 'demo';
@@ -38,7 +40,7 @@ export async function beginSession(
 export async function presentBy(database: Database, token: string): Promise<Present | null> {
   const [row] = await rowsOf<Present & { stale: boolean }>(
     database,
-    `select p.id, p.name, p.role, s.seen_at < now() - interval '1 minute' as stale
+    `select p.id, p.name, p.role, s.device_id as device, s.seen_at < now() - interval '1 minute' as stale
      from sessions s join people p on p.id = s.person_id
      where s.token_hash = $1 and s.ended_at is null and s.until > now() and p.active`,
     [tokenHash(token)]
@@ -50,7 +52,8 @@ export async function presentBy(database: Database, token: string): Promise<Pres
       'update sessions set seen_at = now() where token_hash = $1 returning 1',
       [tokenHash(token)]
     );
-  return { id: row.id, name: row.name, role: row.role };
+  const { id, name, role, device } = row;
+  return { id, name, role, device };
 }
 
 /** Clocks of devices are set by hand. */
@@ -59,24 +62,26 @@ const CLOCK_MIN = 5;
 const AWAY_H = 48;
 
 /**
- * Whether everyone in whose name something is sent was signed in when it happened: a device that was away sends what another
- * hand did before, and nobody sends what somebody who was not here is to have done.
+ * Whether everyone in whose name something is sent was signed in on this very browser when it happened: a tablet that changes
+ * hands sends what another hand did there before, and nobody sends what somebody did elsewhere, or is to have done.
  */
 export async function wereHere(
   database: Database,
+  device: string | null,
   acts: readonly { person: string; at: string }[]
 ): Promise<boolean> {
   if (acts.length === 0) return true;
+  if (device === null) return false;
   const [found] = await rowsOf<{ stranger: boolean }>(
     database,
     `select exists (
        select from jsonb_to_recordset($1::jsonb) as a (person uuid, at timestamptz)
        where not exists (
-         select from sessions s where s.person_id = a.person
+         select from sessions s where s.person_id = a.person and s.device_id = $4
            and a.at >= s.begun_at - make_interval(mins => $2)
            and a.at <= coalesce(s.ended_at, s.until + make_interval(hours => $3)) + make_interval(mins => $2))
      ) as stranger`,
-    [JSON.stringify(acts), CLOCK_MIN, AWAY_H]
+    [JSON.stringify(acts), CLOCK_MIN, AWAY_H, device]
   );
   return found?.stranger === false;
 }

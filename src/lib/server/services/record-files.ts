@@ -47,31 +47,34 @@ function headsTable(
     (unit === 'mm' ? valueIn * MM_PER_IN : valueIn).toFixed(unit === 'mm' ? 3 : 4);
   const wide = `diameter_${unit}`;
   const high = `height_${unit}`;
-  const data = heads.map(({ by: who, move, frozen }): Record<string, string | number> => ({
-    joint: joint.title,
-    release: release.number,
-    hole: move.hole,
-    row: by.get(move.hole)?.row ?? '',
-    part_in_it_now: by.get(move.hole)?.partNumber ?? '',
-    way:
-      move.kind === 'checked'
-        ? (move.how ?? 'calipers')
-        : move.kind === 'gauged'
-          ? `plate ${move.plate.name}`
-          : 'eye',
-    [wide]: move.kind === 'checked' ? sized(move.diameterIn) : '',
-    [high]: move.kind === 'checked' ? sized(move.heightIn) : '',
-    diameter_D: frozen.diameterD?.toFixed(3) ?? '',
-    height_D: frozen.heightD?.toFixed(3) ?? '',
-    verdict: verdictOfLook(move, frozen) ?? '',
-    findings: frozen.findings.map((finding) => FINDING_NAMES[finding]).join('; '),
-    not_told: frozen.cannotTell.map((one) => CANNOT_TELL[one]).join('; '),
-    taken_over: carriedInWords(move.carried),
-    looked_at_by: who,
-    at: move.at,
-    clean: (move.clean ?? []).map((place) => PLACE_WORDS[place]).join('; '),
-    voided: voided.get(move.id) ?? ''
-  }));
+  const data = heads.map(
+    ({ by: who, sentBy = '', move, frozen }): Record<string, string | number> => ({
+      joint: joint.title,
+      release: release.number,
+      hole: move.hole,
+      row: by.get(move.hole)?.row ?? '',
+      part_in_it_now: by.get(move.hole)?.partNumber ?? '',
+      way:
+        move.kind === 'checked'
+          ? (move.how ?? 'calipers')
+          : move.kind === 'gauged'
+            ? `plate ${move.plate.name}`
+            : 'eye',
+      [wide]: move.kind === 'checked' ? sized(move.diameterIn) : '',
+      [high]: move.kind === 'checked' ? sized(move.heightIn) : '',
+      diameter_D: frozen.diameterD?.toFixed(3) ?? '',
+      height_D: frozen.heightD?.toFixed(3) ?? '',
+      verdict: verdictOfLook(move, frozen) ?? '',
+      findings: frozen.findings.map((finding) => FINDING_NAMES[finding]).join('; '),
+      not_told: frozen.cannotTell.map((one) => CANNOT_TELL[one]).join('; '),
+      taken_over: carriedInWords(move.carried),
+      looked_at_by: who,
+      at: move.at,
+      clean: (move.clean ?? []).map((place) => PLACE_WORDS[place]).join('; '),
+      voided: voided.get(move.id) ?? '',
+      sent_by: sentBy
+    })
+  );
   const fields = [
     'joint',
     'release',
@@ -90,7 +93,8 @@ function headsTable(
     'looked_at_by',
     'at',
     'clean',
-    'voided'
+    'voided',
+    'sent_by'
   ];
   return writeCsv(fields, data);
 }

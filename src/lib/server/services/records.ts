@@ -8,7 +8,7 @@ import { readyPlan } from '../../../core/ready/ready-plan.ts';
 import { readyProgress, stepStream } from '../../../core/ready/progress.ts';
 import { reworkStream } from '../../../core/reworking/rework-events.ts';
 import { releaseNow } from '../../../core/releases/release-now.ts';
-import { missingToSign, type Missing } from '../../../core/signing/missing.ts';
+import { missingToSign, sentByOthers, type Missing } from '../../../core/signing/missing.ts';
 import type { JointRecord } from '../../../core/signing/record.ts';
 import { signStream, type SignEvent } from '../../../core/signing/sign-events.ts';
 import { FoundTool, type ToolState } from '../../../core/tool-setting/tool-stream.ts';
@@ -98,8 +98,9 @@ async function stepsOf(
 
 /** A move with who made it, as the record carries it. */
 const carried = <Move extends Stamped, Frozen>(event: Recorded<Move, Frozen>) => {
-  const { by, frozen, ...move } = event;
-  return { by, move: move as unknown as Move, frozen };
+  const { by, sentBy, frozen, ...move } = event;
+  const sent = sentBy === undefined ? {} : { sentBy };
+  return { by, ...sent, move: move as unknown as Move, frozen };
 };
 
 /** Everything that is known of an issue. */
@@ -144,6 +145,7 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
     earlier: since === null ? await earlierRework(database, jointId, issued.number) : [],
     since,
     due,
+    sent: sentByOthers([...driving, ...heads, ...reworks]),
     withoutLot: partsWithoutLot(driving),
     settings: open,
     steps,

@@ -88,11 +88,12 @@ export async function logTaken(
   { taps, looks }: Pick<TakenOver, 'taps' | 'looks'>,
   personId: string
 ): Promise<void> {
-  const row = <E extends Stamped & { by?: string; frozen: unknown }>(event: E) => {
+  const row = <E extends Stamped & { by?: string; sentBy?: string; frozen: unknown }>(event: E) => {
     const { frozen, ...move } = { ...event, id: randomUUID() };
     delete move.by;
+    delete move.sentBy;
     return { move, subjectId: issueId, frozen };
   };
-  await putTaken(database, DRIVE_EVENTS, taps.map(row), personId);
-  await putTaken(database, HOLE_EVENTS, looks.map(row), personId);
+  await putTaken(database, DRIVE_EVENTS, taps.map(row), { id: personId });
+  await putTaken(database, HOLE_EVENTS, looks.map(row), { id: personId });
 }

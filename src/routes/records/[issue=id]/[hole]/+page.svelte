@@ -12,7 +12,8 @@
     driveEventInWords,
     lookReasons,
     readingInWords,
-    reworkEventInWords
+    reworkEventInWords,
+    whoLogged
   } from '$lib/words/history';
   import type { PageData } from './$types';
 
@@ -48,7 +49,7 @@
       ...history.driving.map((event): Entry => ({
         id: event.id,
         at: event.at,
-        by: event.by,
+        by: whoLogged(event),
         text: driveEventInWords(event, (batch) => history.lots[batch] ?? null, length),
         more: '',
         mark: null
@@ -56,7 +57,7 @@
       ...history.heads.map((look): Entry => ({
         id: look.id,
         at: look.at,
-        by: look.by,
+        by: whoLogged(look),
         text: readingInWords(look, length),
         more: [lookSaid(look, look.frozen, voided), lookReasons(look, length)]
           .filter((words) => words !== '')
@@ -66,7 +67,7 @@
       ...history.rework.map((event): Entry => ({
         id: event.id,
         at: event.at,
-        by: event.by,
+        by: whoLogged(event),
         text: reworkEventInWords(event, event.frozen, length),
         more: '',
         mark: event.kind === 'out' ? 'out' : null

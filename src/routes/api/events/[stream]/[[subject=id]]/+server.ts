@@ -7,6 +7,8 @@ import { eventsAfter, eventsOf } from '$lib/server/events/read';
 import { recordMoves } from '$lib/server/events/record';
 import { serve } from '$lib/server/serve';
 import { settleSoon } from '$lib/server/services/settle-rivets';
+import { STREAM_ASKS } from '$lib/server/people/doors';
+import { namedWithoutRight } from '$lib/server/people/named';
 import { wereHere } from '$lib/server/people/sessions';
 import { done, refused } from '$lib/server/services/outcome';
 import { z } from 'zod';
@@ -22,11 +24,13 @@ const POSTS = new Map(
           ? []
           : [{ person: move.person, at: move.at }]
       );
-      if (!(await wereHere(database, others)))
+      if (!(await wereHere(database, person.device, others)))
         return refused(
           'not-yours',
-          'it is in the name of somebody who was not signed in then: it waits here until they sign in'
+          'it is in the name of somebody who was not signed in on this device then: it waits here until they sign in'
         );
+      const mayNot = await namedWithoutRight(database, STREAM_ASKS[name] ?? 'look', others);
+      if (mayNot !== null) return refused('not-possible', mayNot);
       const recorded = await recordMoves(database, kept, params['subject'] ?? null, body, person);
       settleSoon(database);
       return recorded;
