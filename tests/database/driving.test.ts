@@ -6,6 +6,9 @@ import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { StockMove } from '../../src/core/stock/stock.ts';
 import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { namedByOthers } from '../../src/core/signing/missing.ts';
+import { keepCall } from '../../src/lib/server/events/team-calls.ts';
+import { signingView } from '../../src/lib/server/services/signing.ts';
 import { coldEvents } from '../../src/lib/server/events/cold-events.ts';
 import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
 import { reworkEvents } from '../../src/lib/server/events/rework-events.ts';
@@ -138,6 +141,44 @@ describe('the log of driving', () => {
     if (!subject) throw new Error('there is no release');
     const events = await eventsOf(database(), driveEvents, issue.id);
     expect(driveStream.project(subject, events, NOT_DRIVEN).seen.size).toBe(0);
+  });
+
+  it('keeps who was named at the gun or the bar as named only, until they were heard there', async () => {
+    const issue = await issued('AD');
+    const named = await addPerson(database(), { name: 'Eskil Bro', role: 'trainee' });
+    const hands = { gun: person.id, bar: named.id };
+    const frozen = async (hole: number, more: object = {}) =>
+      valueOf(await drive(issue.id, tap(hole, { hands, ...more })))[0]?.frozen;
+    expect(await frozen(1)).toMatchObject({ unconfirmed: [named.id] });
+    await keepCall(database(), issue.id, { id: named.id, device: null });
+    // twice in a minute is once
+    await keepCall(database(), issue.id, { id: named.id, device: null });
+    expect(await frozen(2)).not.toHaveProperty('unconfirmed');
+    const longBefore = new Date(Date.now() - 20 * 60_000).toISOString();
+    expect(await frozen(3, { at: longBefore })).toMatchObject({ unconfirmed: [named.id] });
+    await expect(database().sequelize.query('delete from team_calls')).rejects.toThrow(
+      /never changed or removed/
+    );
+    const events = await eventsOf(database(), driveEvents, issue.id);
+    const nameOf = (id: string) => (id === named.id ? 'Eskil Bro' : '?');
+    expect(namedByOthers(events, nameOf)).toEqual([
+      { by: 'Odile Marn', named: 'Eskil Bro', holes: [1, 3] }
+    ]);
+    // it counts as having driven all the same
+    const state = driveStream.project({ ...issue, batches: [] }, events, NOT_DRIVEN);
+    expect(state.holes.get(1)?.people).toContain(named.id);
+    const joint = (
+      await rowsOf<{ joint_id: string }>(
+        database(),
+        'select joint_id from joint_issues where id = $1',
+        [issue.id]
+      )
+    )[0]?.joint_id;
+    const view = valueOf(await signingView(database(), joint ?? '', null));
+    expect(view?.told).toContainEqual({
+      code: 'named-only',
+      ...{ by: 'Odile Marn', named: 'Eskil Bro', holes: [1, 3] }
+    });
   });
 
   it('takes no hole that the issue has not', async () => {

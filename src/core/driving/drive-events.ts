@@ -22,7 +22,9 @@ export const DriveFrozen = z.strictObject({
   /** what was put into the hole; null where the move is none of a rivet's */
   partNumber: z.string().nullable(),
   /** how its batch stood then */
-  cold: z.enum(['ok', 'due', 'expired']).nullable()
+  cold: z.enum(['ok', 'due', 'expired']).nullable(),
+  /** who was named as holding gun or bar and did not call from a session of their own then; ids */
+  unconfirmed: z.array(z.uuid()).optional()
 });
 export type DriveFrozen = z.output<typeof DriveFrozen>;
 export type DriveEvent = Recorded<DriveMove, DriveFrozen>;
@@ -40,6 +42,8 @@ export interface ColdBatchFacts {
 export interface DriveSubject extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'> {
   batches: readonly ColdBatchFacts[];
   rework?: ReworkState;
+  /** when whom was heard calling ready or go, ms since 1970; left out where the server says */
+  calls?: ReadonlyMap<string, readonly number[]>;
   /** who signed it; null while nobody has */
   signed?: { by: string } | null;
 }
@@ -249,12 +253,28 @@ export const drivenNow = (
   hitAt: hitsOf(drive)
 });
 
+/** A call and the tap that follows it are this near. */
+const NEAR_CALL_MS = 5 * MINUTE_MS;
+
+/** Who is named at a rivet by another, and was not heard there then: it counts as theirs, and stays to be confirmed. */
+function namedOnly(
+  { hands, person, at }: Extract<DriveMove, { kind: 'driven' }>,
+  calls: ReadonlyMap<string, readonly number[]>
+): string[] {
+  const atMs = Date.parse(at);
+  const heard = (one: string) =>
+    calls.get(one)?.some((callMs) => Math.abs(callMs - atMs) <= NEAR_CALL_MS) ?? false;
+  return [...new Set(hands ? [hands.gun, hands.bar] : [])].filter(
+    (one) => one !== person && !heard(one)
+  );
+}
+
 /** What happens while an issue is driven. What may follow rests on the issue and its batches alone, never on earlier taps. */
 export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, DriveState>({
   name: 'drive',
   Move: DriveMove,
   Frozen: DriveFrozen,
-  follow({ rework = NO_REWORK, signed = null, ...issue }, _, move) {
+  follow({ rework = NO_REWORK, signed = null, calls, ...issue }, _, move) {
     if (signed) return notPossible('hole', { code: 'signed', by: signed.by });
     if (move.kind === 'placed' || move.kind === 'objected') return answer(NOTHING, []);
     const atMs = Date.parse(move.at);
@@ -289,9 +309,16 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
     if (emptyAt(rework, move.hole, atMs))
       return notPossible('hole', { code: 'hole-not-ready', hole: move.hole });
     const cold = coldOf(subject, issued, move);
-    return cold.ok
-      ? answer({ partNumber: rivetOfHole(facts, issued).partNumber, cold: cold.result }, [])
-      : cold;
+    if (!cold.ok) return cold;
+    const unconfirmed = calls ? namedOnly(move, calls) : [];
+    return answer(
+      {
+        partNumber: rivetOfHole(facts, issued).partNumber,
+        cold: cold.result,
+        ...(unconfirmed.length > 0 ? { unconfirmed } : {})
+      },
+      []
+    );
   },
   project: ({ facts, holes: issued, heldOpen, rework = NO_REWORK }, events, from = NOT_DRIVEN) => {
     const holes = new Map(from.holes);

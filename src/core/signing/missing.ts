@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { headStanding, placesAsked } from '../check/head-standing.ts';
 import { checksOwnWork, isMeasured, type HoleEvent, type HoleState } from '../check/hole-events.ts';
 import type { NextHead } from '../check/next-head.ts';
-import { expiredHoles, hitsOf, type DriveState } from '../driving/drive-events.ts';
+import { expiredHoles, hitsOf, type DriveState, type DriveEvent } from '../driving/drive-events.ts';
 import type { Issue, IssuedHole } from '../issue/issue.ts';
 import { isAnotherRivet, type SinceRelease } from '../releases/since-release.ts';
 import { drivenInQuestion } from '../reworking/held-back.ts';
@@ -59,6 +59,7 @@ export const Told = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('steps-unknown') }),
   z.strictObject({ code: z.literal('changed-since'), revision: z.number().int() }),
   z.strictObject({ code: z.literal('looks-voided'), holes }),
+  z.strictObject({ code: z.literal('named-only'), by: z.string(), named: z.string(), holes }),
   z.strictObject({ code: z.literal('sent-by-another'), by: z.string(), sentBy: z.string(), holes }),
   z.strictObject({ code: z.literal('replaced'), was: z.string(), now: z.string(), holes }),
   z.strictObject({ code: z.literal('not-complete'), place: InspectionPlace, holes }),
@@ -112,6 +113,30 @@ export function sentByOthers(
   }));
 }
 
+/** Who was named by another as holding gun or bar. */
+export interface NamedOnly {
+  by: string;
+  named: string;
+  holes: number[];
+}
+
+/** Who was named by whom at which holes, each pair of people once. */
+export function namedByOthers(
+  events: readonly DriveEvent[],
+  nameOf: (person: string) => string
+): NamedOnly[] {
+  const pairs = events.flatMap((event) =>
+    event.kind === 'driven'
+      ? (event.frozen.unconfirmed ?? []).map((person) => ({
+          by: nameOf(person),
+          sentBy: event.by,
+          hole: event.hole
+        }))
+      : []
+  );
+  return sentByOthers(pairs).map(({ by, sentBy, holes }) => ({ by: sentBy, named: by, holes }));
+}
+
 export interface Missing {
   must: Must[];
   told: Told[];
@@ -135,6 +160,8 @@ export interface SignedMatter {
   since: SinceRelease | null;
   /** what was sent by another than who did it */
   sent: readonly SentByAnother[];
+  /** who was named as holding gun or bar and did not confirm it */
+  named: readonly NamedOnly[];
   /** part numbers driven as received before anybody told their lot */
   withoutLot: readonly string[];
   /** runs whose tool has no setting that its first heads released; `tool` null where none was begun */
@@ -177,6 +204,7 @@ export function missingToSign(matter: SignedMatter): Missing {
     earlier,
     since,
     sent,
+    named,
     withoutLot,
     settings,
     steps,
@@ -344,6 +372,7 @@ export function missingToSign(matter: SignedMatter): Missing {
         })
       }),
       ...replacedRivets(issued, rework),
+      ...named.map((one): Told => ({ code: 'named-only', ...one })),
       ...sent.map((one): Told => ({ code: 'sent-by-another', ...one })),
       ...InspectionPlace.options.flatMap((place) =>
         whenAny({ code: 'not-complete', place, holes: missingAt(place) })

@@ -74,6 +74,7 @@ const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
   earlier: [],
   since: null,
   sent: [],
+  named: [],
   withoutLot: [],
   settings: [],
   steps: { done: 9, of: 9 },

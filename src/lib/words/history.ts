@@ -61,6 +61,7 @@ export function driveEventInWords(
         `driven: ${event.frozen.partNumber ?? 'a rivet'}`,
         ...(lot === null ? [] : [`out of the cold, lot ${lot}`]),
         ...(event.frozen.cold === 'expired' ? [`its batch had expired: ${event.late}`] : []),
+        ...(event.frozen.unconfirmed ? [`gun or bar named by ${event.by}, not confirmed`] : []),
         ...(event.quick === null ? [] : [QUICK[event.quick]]),
         ...(event.carried ? [carriedInWords(event.carried)] : [])
       ].join('; ');

@@ -114,6 +114,8 @@ export function toldInWords(told: Told): string {
       return `The joint is at revision ${told.revision} by now; this release stays as it was made`;
     case 'looks-voided':
       return `A look at the head was voided: head ${named(told.holes)}. The reasons stand in the history`;
+    case 'named-only':
+      return `${told.named} was named by ${told.by} as holding the gun or the bar, and has not confirmed it: hole ${named(told.holes)}`;
     case 'sent-by-another':
       return `Entries of ${told.by} were sent by ${told.sentBy}, from the device ${told.by} was signed in on${told.holes.length > 0 ? `: hole ${named(told.holes)}` : ''}`;
     case 'replaced':

@@ -3,6 +3,7 @@ import { driveStream, NOT_DRIVEN } from '../../../core/driving/drive-events.ts';
 import { rivetOfHole } from '../../../core/driving/rivet-of-hole.ts';
 import { batchesOut } from '../services/cold-batches.ts';
 import { frozenIssue } from './frozen-issue.ts';
+import { callsOf } from './team-calls.ts';
 import { keptStream } from './kept-stream.ts';
 import { sinceIssued } from './since-issued.ts';
 import { DRIVE_EVENTS } from './tables.ts';
@@ -19,10 +20,11 @@ export const driveEvents = keptStream({
     const isCold = frozen.holes.some(
       (hole) => alloyFacts(rivetOfHole(frozen.facts, hole).alloy).cold !== null
     );
-    const [batches, since] = await Promise.all([
+    const [batches, since, calls] = await Promise.all([
       isCold ? batchesOut(database) : [],
-      sinceIssued(database, issueId, frozen)
+      sinceIssued(database, issueId, frozen),
+      callsOf(database, issueId)
     ]);
-    return { subject: { ...frozen, ...since, batches }, state: NOT_DRIVEN };
+    return { subject: { ...frozen, ...since, batches, calls }, state: NOT_DRIVEN };
   }
 });

@@ -1,5 +1,5 @@
 import { holeStream } from '../../../core/check/hole-events.ts';
-import { driveStream } from '../../../core/driving/drive-events.ts';
+import { driveStream, type DriveEvent } from '../../../core/driving/drive-events.ts';
 import { partsWithoutLot } from '../../../core/driving/lots-told.ts';
 import { rivetOfHole } from '../../../core/driving/rivet-of-hole.ts';
 import { rivetRuns } from '../../../core/driving/rivet-runs.ts';
@@ -8,7 +8,12 @@ import { readyPlan } from '../../../core/ready/ready-plan.ts';
 import { readyProgress, stepStream } from '../../../core/ready/progress.ts';
 import { reworkStream } from '../../../core/reworking/rework-events.ts';
 import { releaseNow } from '../../../core/releases/release-now.ts';
-import { missingToSign, sentByOthers, type Missing } from '../../../core/signing/missing.ts';
+import {
+  missingToSign,
+  namedByOthers,
+  sentByOthers,
+  type Missing
+} from '../../../core/signing/missing.ts';
 import type { JointRecord } from '../../../core/signing/record.ts';
 import { signStream, type SignEvent } from '../../../core/signing/sign-events.ts';
 import { FoundTool, type ToolState } from '../../../core/tool-setting/tool-stream.ts';
@@ -145,6 +150,7 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
     earlier: since === null ? await earlierRework(database, jointId, issued.number) : [],
     since,
     due,
+    named: namedByOthers(driving, await namesOf(database, driving)),
     sent: sentByOthers([...driving, ...heads, ...reworks]),
     withoutLot: partsWithoutLot(driving),
     settings: open,
@@ -236,6 +242,24 @@ function foundOf(found: ToolState['found']): FoundTool | null {
   delete rest['at'];
   delete rest['by'];
   return FoundTool.parse(rest);
+}
+
+/** Names of those who are named at rivets and did not confirm it. */
+async function namesOf(
+  database: Database,
+  events: readonly DriveEvent[]
+): Promise<(person: string) => string> {
+  const ids = new Set(events.flatMap(({ frozen }) => frozen.unconfirmed ?? []));
+  const rows =
+    ids.size === 0
+      ? []
+      : await rowsOf<{ id: string; name: string }>(
+          database,
+          'select id, name from people where id = any($1::uuid[])',
+          [[...ids]]
+        );
+  const names = new Map(rows.map(({ id, name }) => [id, name]));
+  return (person) => names.get(person) ?? person;
 }
 
 /** Who drove: who logged a rivet, and who held gun and bar where two did. */

@@ -25,6 +25,17 @@ create table devices (
   token_hash text not null unique,
   made_at timestamptz not null default now()
 );
+-- who called ready or go at a release, from a session of their own, by the minute
+create table team_calls (
+  issue_id uuid not null references joint_issues,
+  person_id uuid not null references people,
+  minute timestamptz not null,
+  device_id uuid references devices,
+  primary key (issue_id, person_id, minute)
+);
+create trigger team_calls_append_only before update or delete on team_calls
+  for each row execute function refuse_change();
+select audit_table('team_calls'::regclass);
 alter table sessions add column device_id uuid references devices;
 create index sessions_by_device on sessions (person_id, device_id);
 ${EVENTS.map(

@@ -1,5 +1,6 @@
 import { sayAt } from '$lib/api/live.ts';
 import { lineStream } from '$lib/server/devices/line-stream';
+import { keepCall } from '$lib/server/events/team-calls';
 import { live, sayLive } from '$lib/server/live/live-hub';
 import { serve } from '$lib/server/serve';
 import { done } from '$lib/server/services/outcome';
@@ -11,6 +12,8 @@ export const GET: RequestHandler = ({ params }) =>
 
 /** One device's word to the other. */
 export const POST = serve(sayAt, async ({ database, params, body, person }) => {
+  if (body.call === 'ready' || body.call === 'go')
+    await keepCall(database, params['issue'] ?? '', person);
   await sayLive(database, params['issue'] ?? '', {
     kind: 'word',
     word: body,
