@@ -11,6 +11,7 @@ import {
   type ServerInit
 } from '@sveltejs/kit';
 import { linkSoon } from '$lib/server/audit/chain';
+import { tooMuch } from '$lib/server/body-limit';
 import { closeDatabase, database } from '$lib/server/database';
 import { isAway } from '$lib/server/db/away';
 import { ANSWER_MS, within } from '$lib/server/db/within';
@@ -111,6 +112,9 @@ const answer: Handle = async ({ event, resolve }) => {
       { message: `too often: try again in ${wait} s` },
       { status: 429, headers: { 'retry-after': String(wait) } }
     );
+
+  const much = tooMuch(request.method, url.pathname, request.headers);
+  if (much !== null) return json({ message: much.message }, { status: much.status });
 
   locals.database = database;
   locals.person = null;

@@ -1,4 +1,5 @@
 import { eventsOf } from '../../src/lib/server/events/read.ts';
+import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { stockEvents } from '../../src/lib/server/events/stock-events.ts';
 import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
@@ -36,6 +37,19 @@ beforeAll(async () => {
 });
 
 describe('bins of rivets', () => {
+  it('take what is theirs: a movement sent to a bin’s address is not taken, whatever it names', async () => {
+    const [bin] = valueOf(await move(received('MS20470AD8-16', 'OWN-1', 20)));
+    const stray = received('MS20426AD8-16', 'OWN-2', 500);
+    const sent = await recordMoves(database(), stockEvents, bin?.binId ?? '', [stray], {
+      id: person,
+      name: 'Odile Marn'
+    });
+    expect(sent).toMatchObject({ ok: false, reason: 'not-possible' });
+    const bins = await listBins(database());
+    expect(bins.find(({ lot }) => lot === 'OWN-1')?.count).toBe(20);
+    expect(bins.some(({ lot }) => lot === 'OWN-2')).toBe(false);
+  });
+
   it('fill, empty and are corrected by events that stay', async () => {
     const [{ binId } = { binId: '' }] = valueOf(await move(received('MS20470AD4-4', 'A', 200)));
     expect(valueOf(await move(issued(binId, 35, job)))).toEqual([{ binId, count: 165 }]);

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { invalidInput, type Refusal } from '../answer.ts';
+import { overLong } from './over-long.ts';
 import { told, type RefusalSaid } from '../refusal-said.ts';
 
 type Issue = z.core.$ZodIssue;
@@ -75,6 +76,8 @@ export function readInput<S extends z.ZodType>(
   schema: S,
   input: unknown
 ): { ok: true; value: z.output<S> } | { ok: false; error: Refusal } {
+  const long = overLong(schema, input);
+  if (long) return invalidInput(long.path.map(String).join('.'), told(long.message));
   const parsed = schema.safeParse(input, { reportInput: true });
   if (parsed.success) return { ok: true, value: parsed.data };
   const first = problemsOf(parsed.error)[0] ?? {

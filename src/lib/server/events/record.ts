@@ -136,6 +136,12 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
         : (length) =>
             `entry ${index + 1}: ${typeof why === 'string' ? why : why(length)}; none was stored`
     );
+  // what its moves name for themselves is not told by an address beside them
+  if (subjectId !== null && kept.subjectsOf)
+    throw new Refused(
+      'not-possible',
+      'these entries say for themselves what they are about: send them to the address without one'
+    );
   const places =
     subjectId === null ? await kept.subjectsOf?.(database, sent) : sent.map(() => subjectId);
   // In one order for everyone, so that two acts never wait for each other.
