@@ -190,6 +190,91 @@ describe('a setting of a tool', () => {
     expect(state.found).toMatchObject({ divisions: 11 });
   });
 
+  it('strikes one reading of several, once, while nothing rests on it', () => {
+    const [one, two] = [1, 2].map((n) => `22222222-2222-4222-8222-22222222222${n}`);
+    const strike = (trial: string): Unstamped<ToolMove> => ({ kind: 'struck', trial, why: 'burr' });
+    const trials = [
+      { ...squeeze(0, 0.158, true), id: one ?? '' },
+      { ...squeeze(11, 0.092), id: two ?? '' }
+    ];
+    const struck = log(SQUEEZER, ...trials, strike(two ?? ''));
+    expect(struck.trials.map((trial) => trial.struck)).toEqual([null, 'burr']);
+    expect(() => log(SQUEEZER, ...trials, strike(two ?? ''), strike(two ?? ''))).toThrow(
+      'no-such-reading'
+    );
+    expect(() => log(SQUEEZER, ...trials, strike('33333333-3333-4333-8333-333333333333'))).toThrow(
+      'no-such-reading'
+    );
+    expect(() => log(SQUEEZER, ...trials, KEPT, strike(one ?? ''))).toThrow('tool-is-set');
+    expect(() => log(SQUEEZER, ...trials, strike(two ?? ''), KEPT)).toThrow('readings-not-done');
+    // what was before goes on where it stood
+    const set = log(SQUEEZER, ...SET, head());
+    const again = toolStream.project(SQUEEZER, [], set);
+    expect([again.trials, again.made, again.found]).toEqual([set.trials, set.made, set.found]);
+  });
+
+  it('holds heads to their own grip, and to a rivet a little longer than planned', () => {
+    // it stood 0.2035 out, and lengths of rivets vary by 0.015
+    expect(log(SQUEEZER, squeeze(0, 0.215, true)).trials).toHaveLength(1);
+    expect(() => log(SQUEEZER, ...SET, head(0.234, 0.26))).toThrow('head-over-free-end');
+    expect(log(SQUEEZER, ...SET, head(0.234, 0.26, { gripIn: 0.1 })).made).toHaveLength(1);
+    // the same setting again is no step back
+    expect(log(SQUEEZER, squeeze(11, 0.1, true), squeeze(11, 0.099)).trials).toHaveLength(2);
+    expect(log(SQUEEZER, { kind: 'withdrawn', why: 'adjuster turned' }).withdrawn).toEqual({
+      ...{ why: 'adjuster turned', by: 'Ilse' },
+      at: `${DAY}T08:00:00Z`
+    });
+  });
+
+  it('takes of a tool what that tool makes', () => {
+    const seen = { cracks: false, ring: false, nests: true };
+    const dimple: Unstamped<ToolMove> = {
+      kind: 'made',
+      made: { what: 'dimple', ...seen },
+      ...{ gripIn: null, lot: '' }
+    };
+    const tried = (change: Partial<typeof seen> = {}, id?: string) => ({
+      ...{
+        kind: 'trial' as const,
+        trial: { what: 'dimple' as const, divisions: 4, ...seen, ...change }
+      },
+      ...(id === undefined ? {} : { id })
+    });
+    expect(() => log(SQUEEZER, ...SET, dimple)).toThrow('not-this-tool');
+    expect(() => log(diesOf(), tried(), KEPT, head())).toThrow('not-this-tool');
+    const id = '44444444-4444-4444-8444-444444444444';
+    // a dimple that does not nest is not enough; struck, it is none
+    expect(() => log(diesOf(), tried({ nests: false }), KEPT)).toThrow('readings-not-done');
+    const struck: Unstamped<ToolMove> = { kind: 'struck', trial: id, why: 'wrong scrap' };
+    expect(log(diesOf(), tried({ nests: false }, id), struck, tried(), KEPT).found).toMatchObject({
+      ...{ tool: 'dies', divisions: 4 }
+    });
+    expect(() => log(diesOf(), tried({}, id), struck, KEPT)).toThrow('readings-not-done');
+  });
+
+  it('of a gun begins on wood, and after a head that is too low with a fresh rivet', () => {
+    const id = '55555555-5555-4555-8555-555555555555';
+    const wood = {
+      kind: 'trial' as const,
+      trial: { what: 'wood' as const, airPsi: 50, wood: 'dents' as const }
+    };
+    const burst = (heightIn: number, fresh: boolean): Unstamped<ToolMove> => ({
+      kind: 'trial',
+      trial: { what: 'burst', seconds: 1.2, heightIn, fresh }
+    });
+    const gun = gunOf();
+    expect(() =>
+      log(gun, { ...wood, id }, { kind: 'struck', trial: id, why: 'other wood' }, burst(0.15, true))
+    ).toThrow('wood-first');
+    // still high: on with the same rivet
+    expect(log(gun, wood, burst(0.15, true), burst(0.12, false)).trials).toHaveLength(3);
+    expect(() => log(gun, wood, burst(0.04, true), burst(0.04, false))).toThrow(
+      'fresh-rivet-first'
+    );
+    expect(log(gun, wood, burst(0.04, true), burst(0.15, true)).trials).toHaveLength(3);
+    expect(() => log(gun, wood, burst(0.15, true), KEPT)).toThrow('readings-not-done');
+  });
+
   it('of dies is released by three good dimples; one that rings is damaged metal', () => {
     const dimple = { cracks: false, ring: false, nests: true };
     const trial: Unstamped<ToolMove> = {
