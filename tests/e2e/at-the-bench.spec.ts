@@ -1,3 +1,4 @@
+import { DOORS } from '../../src/lib/words/pages/doors.ts';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
 import { HOME } from '../../src/lib/words/pages/home.ts';
 import { SIZE } from '../../src/lib/words/pages/size.ts';
@@ -181,7 +182,7 @@ test('a head looked at when the session is over waits for whoever signs in, unde
   await page.getByRole('textbox', { name: COMMON.diameter }).fill('0.187');
   await page.getByRole('textbox', { name: COMMON.height }).fill('0.062');
   await page.getByRole('textbox', { name: COMMON.height }).press('c');
-  await expect(page.getByText('Say who is at the bench first.')).toBeVisible();
+  await expect(page.getByText(DOORS.sayWhoFirst)).toBeVisible();
   await expect(own).not.toHaveAttribute('data-verdict', 'accept');
   await signIn(page, app, 'Tomas Ekbrand');
   await openDemoLap(page, app);

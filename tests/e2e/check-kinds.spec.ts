@@ -1,3 +1,4 @@
+import { LOOKS } from '../../src/lib/words/heads.ts';
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
 import { CHECK } from '../../src/lib/words/pages/check.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
@@ -49,20 +50,20 @@ test('every head of a member with two sizes is judged by its own', async ({ page
   await page.getByRole('textbox', { name: COMMON.diameter }).press('c');
   const verdict = page.getByTestId('verdict');
   await expect(verdict).toContainText(CHECK.goodIfStraightAndThe);
-  const record = page.getByRole('button', { name: /record/i });
+  const record = page.getByTestId('record');
   await expect(record).toBeDisabled();
-  await page.getByLabel('It sits straight').check();
+  await page.getByLabel(LOOKS.straight).check();
   await expect(record).toBeDisabled();
-  await page.getByLabel('The sheets are flat').check();
+  await page.getByLabel(LOOKS.flat).check();
   await expect(record).toBeEnabled();
   // another figure asks for another look
   await page.getByRole('textbox', { name: COMMON.diameter }).fill('0.301');
   await expect(record).toBeDisabled();
-  await page.getByLabel('It sits straight').check();
-  await page.getByLabel('The sheets are flat').check();
+  await page.getByLabel(LOOKS.straight).check();
+  await page.getByLabel(LOOKS.flat).check();
   await page.getByTestId('record').click();
   await page.locator('[data-testid="hole-map"] [data-hole="376"]').click();
-  await expect(page.getByTestId('last-reading')).toContainText('the sheets are flat');
+  await expect(page.getByTestId('last-reading')).toContainText(LOOKS.flat);
 });
 
 test('a round patch is checked where its rings lie', async ({ page, app }) => {

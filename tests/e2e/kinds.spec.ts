@@ -50,7 +50,7 @@ test('a flush rectangular patch: insert, doubler, reliefs, and a stop-drilled cr
   await expect(figure(page, 'Holes')).toContainText('24');
   await expect(figure(page, 'Doubler')).toContainText('5.125 × 4.125');
   await expect(page.getByTestId('warning-insert-corner').first()).toBeVisible();
-  await page.getByRole('button', { name: /round the corners to/ }).click();
+  await page.getByTestId('way-round-corners').click();
   await expect(page.getByTestId('warning-insert-corner')).toHaveCount(0);
   await page.getByText(LAYOUT.layoutSteps).click();
   await expect(page.getByTestId('metal-steps')).toContainText('Relieve the corners first');
@@ -180,9 +180,9 @@ test('a broken stringer: lines along it, rows across as the other way', async ({
   await toStation(page, 2);
   await expect(figure(page, 'Holes')).toContainText('16');
   await expect(page.getByText('Straps', { exact: true })).toBeVisible();
-  await page.getByText('In rows across', { exact: true }).click();
-  await expect(page.getByRole('button', { name: /in lines along the member/ })).toBeVisible();
-  await page.getByRole('button', { name: /in lines along the member/ }).click();
+  await page.getByTestId('asked-run-across').click();
+  await expect(page.getByTestId('way-lines-along')).toBeVisible();
+  await page.getByTestId('way-lines-along').click();
   await expect(figure(page, 'Holes')).toContainText('16');
 });
 

@@ -102,8 +102,8 @@ test('a shop says what makes an inspection complete, and a release keeps to what
   await page.getByRole('checkbox', { name: /^Manufactured head/ }).uncheck();
   await page.getByRole('checkbox', { name: /^Sheets/ }).uncheck();
   await page.getByLabel(RULES.whatChangedAndWhy).fill('heads only, by QR-31');
-  await page.getByRole('button', { name: /^Save as version/ }).click();
-  await expect(page.getByText(/is what new joints begin under/)).toBeVisible();
+  await page.getByTestId('save-version').click();
+  await expect(page.getByTestId('saved')).toBeVisible();
   await page.goto(address);
   await measured(page, 1, '0.188');
   await expect(hole(page, 1)).toHaveAttribute('data-verdict', 'not-complete');

@@ -1,3 +1,4 @@
+import { mayNotInWords } from '../../src/lib/words/roles.ts';
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { firstPress, expect, goTo, makeJoint, saved, signIn, test, toStation } from './app.ts';
@@ -38,7 +39,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
   await test.step('may not release it, being a trainee; Ilse does', async () => {
     await toStation(page, 5);
     await page.getByRole('button', { name: DRIVE.releaseItAndStartDriving }).click();
-    await expect(page.getByText('To release a joint is not for a trainee')).toBeVisible();
+    await expect(page.getByText(mayNotInWords('trainee', 'release'))).toBeVisible();
     await signIn(page, app);
     await goTo(page, app, 'drive');
     await page.getByRole('button', { name: DRIVE.releaseItAndStartDriving }).click();

@@ -1,3 +1,4 @@
+import { RIGHT_WORDS } from '../../src/lib/words/roles.ts';
 import { ROLES, type Role } from '../../src/core/people/rights.ts';
 import { routesInTree } from '../support/routes.ts';
 import { WHO_MAY, type Comer } from '../support/who-may.ts';
@@ -108,9 +109,9 @@ test('a trainee reads at a station that is not theirs to log at, before anything
   await page.context().addCookies([{ ...(await sessionOf(app, NAMES.trainee)), url: app.url }]);
   const joint = await demoJoint(app, /Bottom skin lap, bay 9/);
   await page.goto(addressOf(app, joint, 'check'));
-  await expect(
-    page.getByRole('note').filter({ hasText: 'To record what a head is' })
-  ).toContainText('is not for a trainee in this shop');
+  await expect(page.getByRole('note').filter({ hasText: RIGHT_WORDS.check })).toContainText(
+    'is not for a trainee in this shop'
+  );
   await page.getByTestId('stage-drive').click();
   await page.waitForURL(/drive$/);
   await expect(page.getByText('is not for a trainee')).toHaveCount(0);

@@ -1,3 +1,4 @@
+import { DOORS } from '../../src/lib/words/pages/doors.ts';
 import { PEOPLE } from '../../src/lib/words/pages/people.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { HOME } from '../../src/lib/words/pages/home.ts';
@@ -26,18 +27,18 @@ test('a lead enters a mechanic, who comes in by a code, a password and a PIN; an
     await page.getByRole('button', { name: PEOPLE.enterAndGiveACode }).click();
     code = (await page.getByTestId('code').textContent()) ?? '';
     expect(code).toMatch(/^([A-Z2-9]{4}-){2}[A-Z2-9]{4}$/);
-    await expect(page.getByText('A code for Maro Lind')).toBeVisible();
+    await expect(page.getByTestId('code-for Maro Lind')).toBeVisible();
     await expect(page.getByLabel(PEOPLE.login)).toHaveValue('');
     // the only lead stays one, and is shown as one
     const role = page.getByTestId('role-of Runa Halvik');
     await role.selectOption('mechanic');
-    await expect(page.getByText('make somebody else one first')).toBeVisible();
+    await expect(page.getByText(DOORS.lastLead)).toBeVisible();
     await expect(role).toHaveValue('lead');
     // another of that login is refused, and what was typed stays
     await page.getByLabel(PEOPLE.name, { exact: true }).fill('Maro L.');
     await page.getByLabel(PEOPLE.login).fill('MARO');
     await page.getByRole('button', { name: PEOPLE.enterAndGiveACode }).click();
-    await expect(page.getByText('somebody has that name or login already')).toBeVisible();
+    await expect(page.getByText(DOORS.nameTaken)).toBeVisible();
     await expect(page.getByLabel(PEOPLE.name, { exact: true })).toHaveValue('Maro L.');
     await page.getByLabel(PEOPLE.nameOfThisDevice).fill('bench by the slip');
     await page.getByRole('button', { name: PEOPLE.trustThisDevice }).click();
@@ -58,7 +59,7 @@ test('a lead enters a mechanic, who comes in by a code, a password and a PIN; an
     await page.getByLabel(PEOPLE.yourPassword).fill('wet rope, dry hands');
     await page.getByLabel(PEOPLE.pIN, { exact: true }).fill('271828');
     await page.getByRole('button', { name: COMMON.keepIt }).click();
-    await expect(page.getByText('The PIN is kept.')).toBeVisible();
+    await expect(page.getByText(DOORS.pinKept)).toBeVisible();
     // what a lead may, a mechanic may not
     const people = await page.request.get(`${app.url}/people`);
     expect(people.status()).toBe(403);
@@ -71,7 +72,7 @@ test('a lead enters a mechanic, who comes in by a code, a password and a PIN; an
     await page.getByText('Maro Lind', { exact: true }).last().click();
     await page.getByRole('textbox', { name: PEOPLE.pIN }).fill('000000');
     await page.getByRole('button', { name: PEOPLE.comeIn }).click();
-    await expect(page.getByText('that is not the PIN')).toBeVisible();
+    await expect(page.getByText(DOORS.notThatPin)).toBeVisible();
     await page.getByRole('textbox', { name: PEOPLE.pIN }).fill('271828');
     await page.getByRole('button', { name: PEOPLE.comeIn }).click();
     await expect(page.getByRole('navigation', { name: HOME.main })).toContainText('Maro');

@@ -38,7 +38,7 @@ test('a stop travels: its station, all after it, the release; a tick means looke
   await toStation(page, 6);
   await expect(page.getByTestId('release')).toBeDisabled();
   await expect(page.getByTestId('no-release')).toBeVisible();
-  await bar.getByTestId('release-fix-in').click();
+  await bar.getByTestId('fix-in-stack').click();
   await expect(page).toHaveURL(/stack$/);
 
   // nothing there counts as good until it is mended

@@ -11,10 +11,10 @@ it.each([
   // 2 D of dash 4 is 0.25 in = 16/64 = 6.35 mm
   ['1/64', 17 / 64, '1/64'],
   ['1/32', 9 / 32, '1/32'],
-  ['0.1', 0.3, '0.1 in'],
-  ['0.01', 0.26, '0.01 in'],
-  ['1mm', 7 / 25.4, '1 mm'],
-  ['0.5mm', 6.5 / 25.4, '0.5 mm'],
+  ['0.1', 0.3, '0.1'],
+  ['0.01', 0.26, '0.01'],
+  ['1mm', 7 / 25.4, '1mm'],
+  ['0.5mm', 6.5 / 25.4, '0.5mm'],
   ['exact', 9 / 32, '1/32']
 ] as const)('lies on the next division of %s over the least', (scale, edgeIn, step) => {
   const edge = edgeOf({ ...laid, scale }, 0.25);

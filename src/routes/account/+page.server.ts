@@ -1,3 +1,4 @@
+import { DOORS } from '$lib/words/pages/doors.ts';
 import { fail, redirect } from '@sveltejs/kit';
 import { NewPassword, OwnPin } from '$lib/api/people.ts';
 import { dropSession } from '$lib/server/people/cookies';
@@ -39,7 +40,7 @@ export const actions: Actions = {
       ? {
           way: 'pin',
           message: '',
-          said: pin === '' ? 'There is no PIN any more.' : 'The PIN is kept.'
+          said: pin === '' ? DOORS.noPinMore : DOORS.pinKept
         }
       : fail(400, { way: 'pin', message: set.message, said: '' });
   },

@@ -41,7 +41,7 @@
     />
   {/if}
   {#if form?.code}
-    <Notice level="note" title="A code for {codeFor}: it is shown once">
+    <Notice testid="code-for {codeFor}" level="note" title="A code for {codeFor}: it is shown once">
       <p class="code" data-testid="code">{form.code}</p>
       <p>Good once, for two days: with the login, at “I have a code from a lead”.</p>
     </Notice>

@@ -220,7 +220,7 @@
     </section>
 
     <footer>
-      {#if said}<p role="status" class="said">✓ {said}</p>{/if}
+      {#if said}<p role="status" class="said" data-testid="saved">✓ {said}</p>{/if}
       {#if refusal}<Notice level="stop" title="Not saved" text={refusal} />{/if}
       {#if profile.id !== latest?.id}
         <p class="hint">
@@ -230,7 +230,7 @@
           >
         </p>
       {:else if differ.length === 0 && problems.length === 0}
-        <p class="hint">
+        <p class="hint" data-testid="unchanged" data-next={profile.rules.version + 1}>
           Change something and it can be saved as version {profile.rules.version + 1}.
         </p>
       {:else}
@@ -264,7 +264,10 @@
             bind:value={name}
           />
           {#if data.person}
-            <button class="act main" disabled={!draft?.success || note.trim() === ''}
+            <button
+              data-testid="save-version"
+              class="act main"
+              disabled={!draft?.success || note.trim() === ''}
               >Save as {name.trim() === ''
                 ? `version ${profile.rules.version + 1}`
                 : 'a new profile'}</button

@@ -1,3 +1,4 @@
+import { DOORS } from '../../words/pages/doors.ts';
 import { randomUUID } from 'node:crypto';
 import type { Role } from '../../../core/people/rights.ts';
 import type { Database } from '../db/connect.ts';
@@ -50,8 +51,7 @@ async function act<T>(database: Database, inside: () => Promise<T>): Promise<Out
     return done(await inWork(database, inside));
   } catch (error) {
     if (error instanceof Refused) return error.outcome;
-    if (isTwice(error))
-      return refused('conflict', 'somebody has that name or login already: choose another');
+    if (isTwice(error)) return refused('conflict', DOORS.nameTaken);
     throw error;
   }
 }
@@ -99,8 +99,7 @@ async function leadLeft(database: Database): Promise<void> {
   // whoever changes leads does it one after the other
   await rowsOf(database, 'select one from installation for update');
   const leads = await rowsOf(database, `select id from people where role = 'lead' and active`);
-  if (leads.length === 0)
-    throw new Refused('not-possible', 'a shop has a lead: make somebody else one first');
+  if (leads.length === 0) throw new Refused('not-possible', DOORS.lastLead);
 }
 
 async function change(

@@ -1,3 +1,4 @@
+import { DOORS } from '../../words/pages/doors.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
 import { done, refused, type Outcome } from '../services/outcome.ts';
@@ -56,7 +57,7 @@ export async function signInByPin(
     [person]
   );
   const right = await isSecret(known?.pin_hash ?? null, pin);
-  if (!known || !right) return refused('unreadable', 'that is not the PIN');
+  if (!known || !right) return refused('unreadable', DOORS.notThatPin);
   await rightTry(database, key);
   return done(await comeIn(database, known.id, 'pin'));
 }

@@ -39,8 +39,11 @@
     {#if warning.ways && warning.ways.length > 0}
       <div class="holes">
         {#each warning.ways as way (way.said)}
-          <button class="act" type="button" onclick={() => workspace.take(way)}
-            >{wayInWords(way.said, preferences.inWords)}</button
+          <button
+            data-testid="way-{way.said.code}"
+            class="act"
+            type="button"
+            onclick={() => workspace.take(way)}>{wayInWords(way.said, preferences.inWords)}</button
           >
         {/each}
       </div>

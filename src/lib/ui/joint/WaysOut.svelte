@@ -24,8 +24,11 @@
       <p class="would">What would work:</p>
       <div class="ways">
         {#each workspace.ways as way (way.said)}
-          <button class="act" type="button" onclick={() => workspace.take(way)}
-            >{wayInWords(way.said, preferences.inWords)}</button
+          <button
+            data-testid="way-{way.said.code}"
+            class="act"
+            type="button"
+            onclick={() => workspace.take(way)}>{wayInWords(way.said, preferences.inWords)}</button
           >
         {/each}
       </div>
