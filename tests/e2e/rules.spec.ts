@@ -35,7 +35,7 @@ test('a changed school becomes a version; a joint says what would differ and mov
     .first()
     .click();
   await page.getByRole('button', { name: new RegExp(`Rules .* ${next - 1}$`) }).click();
-  const other = page.getByTestId('other-rules');
+  const other = page.getByTestId('other-rules').filter({ hasText: `version ${next}` });
   await expect(other).toContainText('light repairs on the floats');
   await expect(other.getByRole('row', { name: /rivet size/ })).toContainText('dash 4');
   await other.getByRole('button', { name: BENCH.planItUnderTheseRules }).click();
