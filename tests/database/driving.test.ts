@@ -151,6 +151,8 @@ describe('the log of driving', () => {
       valueOf(await drive(issue.id, tap(hole, { hands, ...more })))[0]?.frozen;
     expect(await frozen(1)).toMatchObject({ unconfirmed: [named.id] });
     await keepCall(database(), issue.id, { id: named.id, device: null });
+    // at a release that there is not, nothing is kept and nothing breaks
+    await keepCall(database(), randomUUID(), { id: named.id, device: null });
     // twice in a minute is once
     await keepCall(database(), issue.id, { id: named.id, device: null });
     expect(await frozen(2)).not.toHaveProperty('unconfirmed');

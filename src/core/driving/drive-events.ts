@@ -14,6 +14,7 @@ import {
 import type { DrivingAccess } from './access.ts';
 import { DriveMove, type QuickLook } from './drive-move.ts';
 import { coldBatch } from '../drive/cold-batch.ts';
+import { namedOnly } from './named-only.ts';
 import { seenVerdict, type SeenVerdict } from './head-by-camera.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';
 import type { RivetLot } from './rivet-lots.ts';
@@ -252,22 +253,6 @@ export const drivenNow = (
   expired: expiredHoles(drive),
   hitAt: hitsOf(drive)
 });
-
-/** A call and the tap that follows it are this near. */
-const NEAR_CALL_MS = 5 * MINUTE_MS;
-
-/** Who is named at a rivet by another, and was not heard there then: it counts as theirs, and stays to be confirmed. */
-function namedOnly(
-  { hands, person, at }: Extract<DriveMove, { kind: 'driven' }>,
-  calls: ReadonlyMap<string, readonly number[]>
-): string[] {
-  const atMs = Date.parse(at);
-  const heard = (one: string) =>
-    calls.get(one)?.some((callMs) => Math.abs(callMs - atMs) <= NEAR_CALL_MS) ?? false;
-  return [...new Set(hands ? [hands.gun, hands.bar] : [])].filter(
-    (one) => one !== person && !heard(one)
-  );
-}
 
 /** What happens while an issue is driven. What may follow rests on the issue and its batches alone, never on earlier taps. */
 export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, DriveState>({

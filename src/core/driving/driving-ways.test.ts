@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { OPEN } from '../../../tests/support/open-access.ts';
 import { IssuedFacts, type IssuedHole } from '../issue/issue.ts';
 import type { Dash } from '../schema/fields.ts';
 import type { DrivingAccess } from './access.ts';
@@ -17,16 +18,6 @@ import { runTools } from './run-tools.ts';
 import { rivetRuns } from './rivet-runs.ts';
 
 const OUTLINE = { widthIn: 9, heightIn: 4 };
-const OPEN: DrivingAccess = {
-  edges: { left: null, right: null, top: null, bottom: null },
-  upstands: [],
-  headRoomIn: null,
-  shopRoomIn: null,
-  faceDown: false,
-  armsReach: true,
-  closedMember: false,
-  member: null
-};
 const hole = (number: number, xIn: number, yIn: number, dash: Dash = 4): IssuedHole => ({
   number,
   row: 1,

@@ -1,22 +1,13 @@
 import { describe, expect, it } from 'vitest';
+import { OPEN } from '../../../tests/support/open-access.ts';
 import { IssuedFacts, type IssuedHole } from '../issue/issue.ts';
 import type { DrivingTools } from '../drive/driving-tools.ts';
-import type { DrivingAccess, Upstand } from './access.ts';
+import type { Upstand } from './access.ts';
 import type { RunReach } from './driving-ways.ts';
 import { rivetRuns } from './rivet-runs.ts';
 import { runTools } from './run-tools.ts';
 
 const OUTLINE = { widthIn: 9, heightIn: 4 };
-const OPEN: DrivingAccess = {
-  edges: { left: null, right: null, top: null, bottom: null },
-  upstands: [],
-  headRoomIn: null,
-  shopRoomIn: null,
-  faceDown: false,
-  armsReach: true,
-  closedMember: false,
-  member: null
-};
 const hole = (number: number, yIn: number, gripIn = 0.1): IssuedHole => ({
   number,
   row: 1,

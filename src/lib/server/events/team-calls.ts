@@ -1,7 +1,7 @@
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 
-/** Keeps that somebody called from a session of their own: it confirms that they held the gun or the bar. */
+/** Keeps that somebody called at a release, where there is one, from a session of their own: it confirms that they held the gun or the bar. */
 export const keepCall = (
   database: Database,
   issueId: string,
@@ -10,7 +10,8 @@ export const keepCall = (
   rowsOf(
     database,
     `insert into team_calls (issue_id, person_id, minute, device_id)
-     values ($1, $2, date_trunc('minute', now()), $3) on conflict do nothing returning 1`,
+     select id, $2::uuid, date_trunc('minute', now()), $3::uuid from joint_issues where id = $1::uuid
+     on conflict do nothing returning 1`,
     [issueId, id, device]
   );
 
