@@ -1,6 +1,8 @@
 import { HoleLook } from '../../src/core/check/hole-look.ts';
 import type { HoleEvent } from '../../src/core/check/hole-events.ts';
 import type { DriveEvent } from '../../src/core/driving/drive-events.ts';
+import { DriveMove } from '../../src/core/driving/drive-move.ts';
+import { recorded } from '../../src/core/events/stream.ts';
 import { rivetRecords, type RivetSources } from '../../src/core/records/rivet-record.ts';
 import { NO_REWORK } from '../../src/core/reworking/rework-state.ts';
 import { smallIssue } from '../../tests/support/small-issue.ts';
@@ -20,30 +22,32 @@ function sourcesOf(rivets: number): RivetSources {
     person: '6b1f6e0e-93ad-4d5a-9c3c-000000000001'
   });
   const numbers = Array.from({ length: rivets }, (_, at) => at + 1);
-  const hit = (hole: number, afterS: number): DriveEvent => ({
-    ...stamp(hole, afterS),
-    ...plainTap(hole),
-    by: 'Hand 01',
-    frozen: { partNumber: 'MS20470AD5-6', cold: null }
-  });
-  const look = (hole: number, afterS: number): HoleEvent => ({
-    ...HoleLook.parse({
-      ...stamp(hole, afterS),
-      kind: 'eyed',
-      hole,
-      flags: [],
-      clean: ['manufactured', 'sheet']
-    }),
-    by: 'Hand 02',
-    frozen: {
-      verdict: 'accept',
-      findings: [],
-      diameterD: 1.5,
-      heightD: 0.5,
-      cannotTell: [],
-      seat: null
-    }
-  });
+  const hit = (hole: number, afterS: number): DriveEvent =>
+    recorded(DriveMove.parse({ ...stamp(hole, afterS), ...plainTap(hole) }), {
+      by: 'Hand 01',
+      frozen: { partNumber: 'MS20470AD5-6', cold: null }
+    });
+  const look = (hole: number, afterS: number): HoleEvent =>
+    recorded(
+      HoleLook.parse({
+        ...stamp(hole, afterS),
+        kind: 'eyed',
+        hole,
+        flags: [],
+        clean: ['manufactured', 'sheet']
+      }),
+      {
+        by: 'Hand 02',
+        frozen: {
+          verdict: 'accept',
+          findings: [],
+          diameterD: 1.5,
+          heightD: 0.5,
+          cannotTell: [],
+          seat: null
+        }
+      }
+    );
   return {
     issue: { ...issue, holes: numbers.map((number) => ({ ...like, number })) },
     rework: NO_REWORK,

@@ -123,16 +123,35 @@ function headSince(looks: readonly HoleEvent[], hitMs: number | undefined): numb
   return begun ? Date.parse(begun.at) : -Infinity;
 }
 
-function holeState(
+/** What is known of the rivet in one hole, beside the looks at it. */
+export interface RivetNow {
+  /** from when on looks are of it, ms since 1970 */
+  sinceMs?: number | undefined;
+  /** when it was hit last, ms since 1970; none where driving is not logged */
+  hitMs?: number | undefined;
+  expired: boolean;
+  askedInstead: boolean;
+  /** what makes its inspection complete */
+  asked: readonly InspectionPlace[];
+}
+
+/**
+ * Where one hole stands.
+ *
+ * @param all every look at it, each once, as they were taken
+ * @param voided looks that were false, by their ids
+ */
+export function holeStateOf(
   hole: number,
   all: readonly HoleEvent[],
-  { since, hitAt, expired, voided, askedInstead, asked }: Partial<RivetsNow>
+  { sinceMs = -Infinity, hitMs, expired, askedInstead, asked }: RivetNow,
+  voided?: { has(id: string): boolean }
 ): HoleState {
-  const valid = all.filter(({ id }) => !voided?.has(id));
-  const fromMs = since?.get(hole) ?? -Infinity;
-  const ofRivet = valid.filter(({ at }) => Date.parse(at) >= fromMs);
-  const headMs = headSince(ofRivet, hitAt?.get(hole));
-  const counted = ofRivet.filter(({ at }) => Date.parse(at) >= headMs);
+  const valid = voided ? all.filter(({ id }) => !voided.has(id)) : all;
+  const from = (looks: readonly HoleEvent[], ms: number) =>
+    ms === -Infinity ? looks : looks.filter(({ at }) => Date.parse(at) >= ms);
+  const ofRivet = from(valid, sinceMs);
+  const counted = from(ofRivet, headSince(ofRivet, hitMs));
   return {
     hole,
     all,
@@ -140,11 +159,11 @@ function holeState(
     ofRivet,
     last: ofRivet.at(-1) ?? null,
     counted,
-    standing: headStanding(counted, asked?.get(hole) ?? ONLY_SHOP),
+    standing: headStanding(counted, asked),
     lookedBefore: valid.length > ofRivet.length,
     looks: all.length,
-    expired: expired?.has(hole) ?? false,
-    askedInstead: askedInstead?.has(hole) ?? false
+    expired,
+    askedInstead
   };
 }
 
@@ -160,7 +179,24 @@ export function holeStates(
 ): Map<number, HoleState> {
   const looks = new Map(holes.map((hole) => [hole, [...(now.from?.get(hole)?.all ?? [])]]));
   for (const event of events) looks.get(event.hole)?.push(event);
-  return new Map([...looks].map(([hole, all]) => [hole, holeState(hole, asHappened(all), now)]));
+  const { since, hitAt, expired, askedInstead, asked, voided } = now;
+  return new Map(
+    [...looks].map(([hole, all]) => [
+      hole,
+      holeStateOf(
+        hole,
+        asHappened(all),
+        {
+          sinceMs: since?.get(hole),
+          hitMs: hitAt?.get(hole),
+          expired: expired?.has(hole) ?? false,
+          askedInstead: askedInstead?.has(hole) ?? false,
+          asked: asked?.get(hole) ?? ONLY_SHOP
+        },
+        voided
+      )
+    ])
+  );
 }
 
 /** Measured over predicted volume of the latest readings on some holes; those without a prediction are left out. */

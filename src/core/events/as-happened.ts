@@ -6,15 +6,18 @@ interface Happened {
 /** Events each once, in the order in which they happened; of one instant in the order given. */
 export function asHappened<Event extends Happened>(events: readonly Event[]): readonly Event[] {
   const ids = new Set<string>();
-  const timed: { event: Event; atMs: number }[] = [];
+  const timesMs: number[] = [];
   let inOrder = true;
-  for (const event of events) {
-    if (ids.has(event.id)) continue;
-    ids.add(event.id);
-    const atMs = Date.parse(event.at);
-    inOrder &&= atMs >= (timed.at(-1)?.atMs ?? -Infinity);
-    timed.push({ event, atMs });
-  }
-  if (inOrder) return timed.length === events.length ? events : timed.map(({ event }) => event);
-  return timed.sort((a, b) => a.atMs - b.atMs).map(({ event }) => event);
+  const first = events.filter(({ id, at }) => {
+    if (ids.size === ids.add(id).size) return false;
+    const atMs = Date.parse(at);
+    inOrder &&= atMs >= (timesMs.at(-1) ?? -Infinity);
+    timesMs.push(atMs);
+    return true;
+  });
+  if (inOrder) return first.length === events.length ? events : first;
+  return first
+    .map((event, n) => ({ event, atMs: timesMs[n] ?? NaN }))
+    .sort((a, b) => a.atMs - b.atMs)
+    .map(({ event }) => event);
 }

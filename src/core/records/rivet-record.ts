@@ -1,7 +1,8 @@
 import type { Finding, HeadVerdict } from '../check/findings.ts';
 import { placesAsked } from '../check/head-standing.ts';
-import { holeStates, isMeasured, verdictNow, type HoleEvent } from '../check/hole-events.ts';
+import { holeStateOf, isMeasured, verdictNow, type HoleEvent } from '../check/hole-events.ts';
 import type { DriveEvent } from '../driving/drive-events.ts';
+import { asHappened } from '../events/as-happened.ts';
 import { lotsTold } from '../driving/lots-told.ts';
 import { lotAt, type LotTold } from '../driving/rivet-lots.ts';
 import { rivetOfHole, type HoleRivet } from '../driving/rivet-of-hole.ts';
@@ -83,11 +84,17 @@ function livesOf(rework: HoleRework | undefined): Life[] {
   return lives;
 }
 
-/** Events of each of the lives of a hole, in the order they happened. */
-function byLife<E extends { at: string }>(lives: readonly Life[], events: readonly E[]): E[][] {
+/** Events of each of the lives of a hole; as they happened, and so they stay. */
+function byLife<E extends { at: string }>(
+  lives: readonly Life[],
+  events: readonly E[]
+): (readonly E[])[] {
+  if (lives.length === 1) return [events];
   const of = lives.map((): E[] => []);
-  for (const event of [...events].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)))
-    of[lives.findLastIndex(({ fromMs }) => fromMs <= Date.parse(event.at))]?.push(event);
+  for (const event of events) {
+    const atMs = Date.parse(event.at);
+    of[lives.findLastIndex(({ fromMs }) => fromMs <= atMs)]?.push(event);
+  }
   return of;
 }
 
@@ -143,27 +150,38 @@ export function settingAt(
  */
 export function rivetRecords(sources: RivetSources, holes: Iterable<number>): RivetRecord[] {
   const wanted = new Set(holes);
-  const taps = grouped(sources.driving.filter(tapCounts), wanted);
-  const looks = grouped(sources.heads.filter(counts), wanted);
+  const { voidedLooks } = sources.rework;
+  const taps = grouped(asHappened(sources.driving), wanted, tapCounts);
+  const looks = grouped(
+    asHappened(sources.heads),
+    wanted,
+    (look): look is HoleEvent => counts(look) && !voidedLooks.has(look.id)
+  );
   const told = lotsTold(sources.driving);
-  const issued = new Map(sources.issue.holes.map((hole) => [hole.number, hole]));
-  return [...wanted]
-    .sort((a, b) => a - b)
-    .flatMap((number) => {
-      const hole = issued.get(number);
-      return hole
-        ? ofHole(sources, hole, told, taps.get(number) ?? [], looks.get(number) ?? [])
-        : [];
-    });
+  const asked = askedInstead(sources.rework);
+  const records: RivetRecord[] = [];
+  for (const hole of [...sources.issue.holes].sort((a, b) => a.number - b.number)) {
+    const { number } = hole;
+    if (wanted.has(number))
+      addHole(
+        records,
+        sources,
+        { hole, told, isAsked: asked.has(number) },
+        taps.get(number) ?? [],
+        looks.get(number) ?? []
+      );
+  }
+  return records;
 }
 
-function grouped<E extends { hole: number }>(
-  events: readonly E[],
-  wanted: ReadonlySet<number>
+function grouped<All, E extends All & { hole: number }>(
+  events: readonly All[],
+  wanted: ReadonlySet<number>,
+  belongs: (event: All) => event is E
 ): Map<number, E[]> {
   const groups = new Map<number, E[]>();
   for (const event of events) {
-    if (!wanted.has(event.hole)) continue;
+    if (!belongs(event) || !wanted.has(event.hole)) continue;
     const group = groups.get(event.hole);
     if (group) group.push(event);
     else groups.set(event.hole, [event]);
@@ -171,70 +189,71 @@ function grouped<E extends { hole: number }>(
   return groups;
 }
 
-function ofHole(
+interface HoleAsked {
+  hole: IssuedHole;
+  told: readonly LotTold[];
+  /** it is asked about instead of being replaced */
+  isAsked: boolean;
+}
+
+function addHole(
+  records: RivetRecord[],
   { issue, rework, batchLots, settings }: RivetSources,
-  hole: IssuedHole,
-  told: readonly LotTold[],
+  { hole, told, isAsked }: HoleAsked,
   taps: readonly DriveEvent[],
   heads: readonly HoleEvent[]
-): RivetRecord[] {
+): void {
   const { number } = hole;
   const worked = rework.holes.get(number);
   const lives = livesOf(worked);
   // this hole alone: the others have no say in it, and there may be thousands
-  const alone = { ...issue, holes: [hole], heldOpen: [] };
-  const itsRework = { ...rework, holes: new Map(worked ? [[number, worked]] : []) };
+  const alone = { facts: issue.facts, holes: [hole], heldOpen: [] };
+  const itsRework = worked && { ...rework, holes: new Map([[number, worked]]) };
   const tapsOf = byLife(lives, taps);
-  const counted = heads.filter(({ id }) => !rework.voidedLooks.has(id));
-  const looksOf = byLife(lives, counted);
-  const asked = new Map([[number, placesAsked(issue.facts, hole)]]);
-  return lives.flatMap(({ outAt }, life): RivetRecord[] => {
+  const looksOf = byLife(lives, heads);
+  const asked = placesAsked(issue.facts, hole);
+  lives.forEach(({ outAt }, life) => {
     const hits = hitsOf(tapsOf[life] ?? []);
     const looks = looksOf[life] ?? [];
     const [first] = hits;
-    const last = looks.at(-1);
+    const hit = hits.at(-1);
     const at = first?.at ?? looks[0]?.at;
-    if (at === undefined) return [];
-    const then = asReworked(alone, itsRework, Date.parse(at));
+    if (at === undefined) return;
+    const then = itsRework ? asReworked(alone, itsRework, Date.parse(at)) : alone;
     const [issued] = then.holes;
-    if (!issued) return [];
+    if (!issued) return;
     const rivet = rivetOfHole(then.facts, issued);
     const partNumber = first?.frozen.partNumber ?? rivet.partNumber;
     const batch = first?.batch ?? null;
     const measured = looks.findLast(({ frozen }) => frozen.diameterD !== null);
-    const hit = hits.at(-1);
-    const state = holeStates([number], looks, {
-      asked,
-      expired: new Set(isExpired(hits) ? [number] : []),
-      askedInstead: outAt === null ? askedInstead(rework) : new Set(),
-      ...(hit ? { hitAt: new Map([[number, Date.parse(hit.at)]]) } : {})
-    }).get(number);
-    return [
-      {
-        hole: number,
-        life,
-        partNumber,
-        at,
-        drivenAt: first?.at ?? null,
-        lookedAt: last?.at ?? null,
-        outAt: outAt === null ? null : new Date(outAt).toISOString(),
-        drove: once(
-          hits.flatMap(({ hands, person }) => (hands ? [hands.gun, hands.bar] : [person]))
-        ),
-        looked: once(looks.map(({ person }) => person)),
-        batch,
-        lot:
-          batch === null
-            ? first === undefined
-              ? null
-              : lotAt(told, partNumber, Date.parse(first.at))
-            : (batchLots.get(batch) ?? null),
-        setting: first === undefined ? null : settingAt(rivet, settings, first.at),
-        verdict: state ? verdictNow(state) : null,
-        findings: once(looks.flatMap(({ frozen }) => frozen.findings)),
-        diameterD: measured?.frozen.diameterD ?? null,
-        heightD: measured?.frozen.heightD ?? null
-      }
-    ];
+    const state = holeStateOf(number, looks, {
+      hitMs: hit && Date.parse(hit.at),
+      expired: isExpired(hits),
+      askedInstead: outAt === null && isAsked,
+      asked
+    });
+    records.push({
+      hole: number,
+      life,
+      partNumber,
+      at,
+      drivenAt: first?.at ?? null,
+      lookedAt: looks.at(-1)?.at ?? null,
+      outAt: outAt === null ? null : new Date(outAt).toISOString(),
+      drove: once(hits.flatMap(({ hands, person }) => (hands ? [hands.gun, hands.bar] : [person]))),
+      looked: once(looks.map(({ person }) => person)),
+      batch,
+      lot:
+        batch === null
+          ? first === undefined
+            ? null
+            : lotAt(told, partNumber, Date.parse(first.at))
+          : (batchLots.get(batch) ?? null),
+      setting: first === undefined ? null : settingAt(rivet, settings, first.at),
+      verdict: verdictNow(state),
+      findings: once(looks.flatMap(({ frozen }) => frozen.findings)),
+      diameterD: measured?.frozen.diameterD ?? null,
+      heightD: measured?.frozen.heightD ?? null
+    });
   });
 }

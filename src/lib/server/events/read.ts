@@ -1,4 +1,4 @@
-import type { Recorded, Stamped, Stream } from '../../../core/events/stream.ts';
+import { recorded, type Recorded, type Stamped, type Stream } from '../../../core/events/stream.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import type { EventTable } from './table.ts';
@@ -24,12 +24,12 @@ interface EventRow {
 const toEvent = <Move extends Stamped, Frozen>(
   { stream }: Readable<Move, Frozen>,
   { id, kind, payload, at, frozen, person_id, by, sent_by }: EventRow
-): Recorded<Move, Frozen> => ({
-  ...stream.Move.parse({ ...payload, id, kind, person: person_id, at: at.toISOString() }),
-  frozen: stream.Frozen.parse(frozen),
-  by,
-  ...(sent_by === null ? {} : { sentBy: sent_by })
-});
+): Recorded<Move, Frozen> =>
+  recorded(stream.Move.parse({ ...payload, id, kind, person: person_id, at: at.toISOString() }), {
+    frozen: stream.Frozen.parse(frozen),
+    by,
+    ...(sent_by === null ? {} : { sentBy: sent_by })
+  });
 
 /** Events of some subjects, each subject's in the order recorded; one query. */
 export async function eventsOfMany<Move extends Stamped, Frozen>(
