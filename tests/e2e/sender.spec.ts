@@ -1,6 +1,7 @@
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
 import type { APIRequestContext, Browser } from '@playwright/test';
 import { expect, goTo, jointOf, openOwn, sessionOf, signIn, test, type App } from './app.ts';
+import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { inDatabase } from '../../scripts/fresh-shop.ts';
 import { rowsOf } from '../../src/lib/server/db/work.ts';
 
@@ -98,4 +99,51 @@ test('nobody logs in another’s name but from the browser that the other was si
   ).toBeVisible();
   await page.goto(`${app.url}/records/${issue?.id ?? ''}/2`);
   await expect(page.getByText(`${NAMES.trainee}, sent by ${NAMES.mechanic}`).first()).toBeVisible();
+});
+
+test('whoever was named at the gun or the bar says so themselves, or stays named only', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, BOTTOM_LAP, 'check');
+  await page.getByTestId('release').click();
+  await expect(page.getByTestId('release-now')).toBeVisible();
+  const joint = jointOf(page);
+  const [issue] = await rowsIn<{ id: string }>(
+    app,
+    'select id from joint_issues where joint_id = $1',
+    [joint]
+  );
+  const people = await rowsIn<{ id: string; name: string }>(app, 'select id, name from people', []);
+  const idOf = (name: string) => people.find((one) => one.name === name)?.id ?? '';
+  const tap = (hole: number) => ({
+    id: crypto.randomUUID(),
+    at: new Date().toISOString(),
+    kind: 'driven',
+    ...{ hole, quick: null, batch: null, late: '' },
+    hands: { gun: idOf(NAMES.mechanic), bar: idOf(NAMES.trainee) }
+  });
+  const sent = await page.context().request.post(`${app.url}/api/events/drive/${issue?.id ?? ''}`, {
+    data: [tap(1), tap(2)],
+    headers: { origin: app.url }
+  });
+  expect(sent.status()).toBe(200);
+
+  // neither the one who named them nor anybody else can say it for them
+  await goTo(page, app, 'drive');
+  await expect(page.getByTestId('named-others')).toContainText('1–2');
+  await expect(page.getByRole('button', { name: DRIVE.iHeldIt })).toHaveCount(0);
+  await goTo(page, app, 'sign');
+  const named = page.getByText(`${NAMES.trainee} was named by ${NAMES.mechanic}`);
+  await expect(named).toBeVisible();
+
+  await signIn(page, app, NAMES.trainee);
+  await goTo(page, app, 'drive');
+  await expect(page.getByTestId('named-mine')).toContainText(NAMES.mechanic);
+  await page.getByRole('button', { name: DRIVE.iHeldIt }).click();
+  await expect(page.getByTestId('named-mine')).toHaveCount(0);
+  await signIn(page, app, NAMES.mechanic);
+  await goTo(page, app, 'sign');
+  await expect(page.getByTestId('release-now')).toBeVisible();
+  await expect(named).toHaveCount(0);
 });

@@ -261,7 +261,8 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
   Frozen: DriveFrozen,
   follow({ rework = NO_REWORK, signed = null, calls, ...issue }, _, move) {
     if (signed) return notPossible('hole', { code: 'signed', by: signed.by });
-    if (move.kind === 'placed' || move.kind === 'objected') return answer(NOTHING, []);
+    if (move.kind === 'placed' || move.kind === 'objected' || move.kind === 'confirmed')
+      return answer(NOTHING, []);
     const atMs = Date.parse(move.at);
     const subject = asReworked(issue, rework, atMs);
     const { facts, holes, heldOpen } = subject;
@@ -332,6 +333,8 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
         objections.set(key, { answer, why, by, at });
       } else if (event.kind === 'loaded') {
         lots.set(event.part, { lot: event.lot, at: event.at, by: event.by });
+      } else if (event.kind === 'confirmed') {
+        continue;
       } else if (Date.parse(event.at) < (since.get(event.hole) ?? -Infinity)) {
         continue;
       } else if (event.kind === 'seen') {

@@ -7,6 +7,8 @@ export const QuickLook = z.enum(['good', 'more', 'again']);
 export type QuickLook = z.output<typeof QuickLook>;
 
 const MOST_HOLES = 100_000;
+/** A page confirms so many at once. */
+export const MOST_TAPS = 1000;
 const hole = z.int().min(1);
 
 export const DriveMove = z.discriminatedUnion('kind', [
@@ -52,6 +54,12 @@ export const DriveMove = z.discriminatedUnion('kind', [
     kind: z.literal('loaded'),
     part: z.string().min(1).max(60),
     lot: z.string().trim().min(1).max(60)
+  }),
+  /** whoever was named by another as holding gun or bar says that it was so: at which taps, by their ids */
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('confirmed'),
+    taps: z.array(z.uuid()).min(1).max(MOST_TAPS)
   }),
   /** what was not met, and why it is driven all the same */
   z

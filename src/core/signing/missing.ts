@@ -3,6 +3,7 @@ import { headStanding, placesAsked } from '../check/head-standing.ts';
 import { checksOwnWork, isMeasured, type HoleEvent, type HoleState } from '../check/hole-events.ts';
 import type { NextHead } from '../check/next-head.ts';
 import { expiredHoles, hitsOf, type DriveState, type DriveEvent } from '../driving/drive-events.ts';
+import { namedStill } from '../driving/named-only.ts';
 import type { Issue, IssuedHole } from '../issue/issue.ts';
 import { isAnotherRivet, type SinceRelease } from '../releases/since-release.ts';
 import { drivenInQuestion } from '../reworking/held-back.ts';
@@ -125,15 +126,11 @@ export function namedByOthers(
   events: readonly DriveEvent[],
   nameOf: (person: string) => string
 ): NamedOnly[] {
-  const pairs = events.flatMap((event) =>
-    event.kind === 'driven'
-      ? (event.frozen.unconfirmed ?? []).map((person) => ({
-          by: nameOf(person),
-          sentBy: event.by,
-          hole: event.hole
-        }))
-      : []
-  );
+  const pairs = namedStill(events).map(({ hole, by, person }) => ({
+    by: nameOf(person),
+    sentBy: by,
+    hole
+  }));
   return sentByOthers(pairs).map(({ by, sentBy, holes }) => ({ by: sentBy, named: by, holes }));
 }
 

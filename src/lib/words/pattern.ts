@@ -12,8 +12,8 @@ const WHAT: Partial<Record<PatternLayer, string>> = {
 /** More holes than these are counted, not named. */
 const MOST_NAMED = 12;
 
-/** Hole numbers, neighbours drawn together: 1–4, 7. */
-function inRuns(numbers: readonly number[]): string {
+/** Hole numbers, neighbors drawn together: 1–4, 7. */
+export function inRuns(numbers: readonly number[]): string {
   const runs: [number, number][] = [];
   for (const number of [...numbers].sort((a, b) => a - b)) {
     const last = runs.at(-1);

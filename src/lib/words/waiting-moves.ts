@@ -44,6 +44,8 @@ function tapInWords(move: DriveMove): string {
       return 'how one gets at the rivets';
     case 'objected':
       return `what is not met: ${objectionNamed(move.key)}, ${OBJECTION_ANSWERS[move.answer]}`;
+    case 'confirmed':
+      return `gun or bar held at ${move.taps.length === 1 ? 'a rivet' : `${move.taps.length} rivets`}`;
     case 'loaded':
       return `the lot of ${move.part}`;
   }

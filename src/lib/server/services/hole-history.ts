@@ -1,5 +1,6 @@
 import { holeStream } from '../../../core/check/hole-events.ts';
 import { driveStream } from '../../../core/driving/drive-events.ts';
+import { asConfirmed } from '../../../core/driving/named-only.ts';
 import { rivetRecords } from '../../../core/records/rivet-record.ts';
 import { reworkStream } from '../../../core/reworking/rework-events.ts';
 import { looksSame } from '../../../core/units/tolerance.ts';
@@ -56,7 +57,7 @@ export async function holeHistory(
       [jointId, issueId]
     )
   ]);
-  const taps = driving.filter(atHole(number));
+  const taps = asConfirmed(driving).filter(atHole(number));
   const batchLots = await lotsOf(
     database,
     taps.flatMap((tap) => (tap.kind === 'driven' ? (tap.batch ?? []) : []))

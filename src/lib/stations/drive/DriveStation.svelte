@@ -33,6 +33,7 @@
   import MemberPanel from './MemberPanel.svelte';
   import OrderPanel from './OrderPanel.svelte';
   import SinceCard from '../check/SinceCard.svelte';
+  import NamedCard from './NamedCard.svelte';
   import RunCard from './RunCard.svelte';
   import RunLot from './RunLot.svelte';
   import RunSetting from './RunSetting.svelte';
@@ -236,6 +237,7 @@
         {#if !desk.pending}<SafetyOnce {person} />{/if}
         <OutboxNotice outbox={desk.outbox} what="the rivets logged" />
         {#if team}<TeamCard {team} {desk} {person} />{/if}
+        <NamedCard {desk} {person} whoHref="/who?back=/joints/{workspace.id}/drive" />
         <TapCard
           {desk}
           {person}

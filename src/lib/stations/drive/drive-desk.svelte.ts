@@ -12,12 +12,13 @@ import {
   type HoleDriven,
   type ObjectionAnswer
 } from '$core/driving/drive-events.ts';
-import { type DriveMove, type QuickLook } from '$core/driving/drive-move.ts';
+import { MOST_TAPS, type DriveMove, type QuickLook } from '$core/driving/drive-move.ts';
 import type { DrivingAccess } from '$core/driving/access.ts';
 import { drivingHolders } from '$core/driving/driving-holders.ts';
 import { objectionKey, type Objection } from '$core/driving/objections.ts';
 import { onTheirWay } from '$core/driving/cold-plan.ts';
 import { neighborsTooSoon, pathOf, type OrderSchool } from '$core/driving/driving-order.ts';
+import { namedStill } from '$core/driving/named-only.ts';
 import { issueOrder } from '$core/driving/issue-order.ts';
 import { paceOf, steadyPaceS } from '$core/driving/pace.ts';
 import { rivetOfHole, type HoleRivet } from '$core/driving/rivet-of-hole.ts';
@@ -207,6 +208,13 @@ export class DriveDesk {
       fitting[0]?.id ??
       null
     );
+  }
+
+  /** taps at which somebody is named at gun or bar and has not confirmed it */
+  readonly named = $derived.by(() => namedStill(this.desk.events));
+  /** Whoever is here did hold the gun or the bar there. */
+  confirm(taps: readonly string[]): void {
+    this.desk.add({ kind: 'confirmed', taps: taps.slice(0, MOST_TAPS) });
   }
 
   /** Points at a hole; one that is held open says why it gets no rivet. */
