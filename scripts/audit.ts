@@ -1,26 +1,52 @@
 /** audit [HASH]: whether every row that is only added is as it was noted, and whether a hash that was kept is in the chain. */
 import { openDatabase } from '../src/lib/server/db/connect.ts';
-import { auditReport, isInChain } from '../src/lib/server/audit/chain.ts';
+import { notYetMigrated } from '../src/lib/server/db/migrate.ts';
+import { auditReport, isInChain, type AuditFinding } from '../src/lib/server/audit/report.ts';
 import { databaseUrl } from './database-url.ts';
+import { ownGuards } from './own-guards.ts';
 
-const WORDS = {
-  changed: 'was changed',
-  removed: 'was removed',
-  inserted: 'was put in behind the program’s back',
-  link: 'does not rest on the link before it, or does not hold what was noted'
+const said = ({ what, table, key }: AuditFinding): string => {
+  switch (what) {
+    case 'changed':
+      return `${table} ${key} was changed`;
+    case 'removed':
+      return `${table} ${key} was removed`;
+    case 'inserted':
+      return `${table} ${key} was put in behind the program’s back`;
+    case 'link':
+      return `link ${key} does not rest on the link before it, or does not hold what was noted`;
+    case 'table':
+      return `${table} is not there, or is not the plain table that the program made`;
+    case 'source':
+      return `${table} was noted, and this program has no such table`;
+    case 'guard':
+      return `the ${key} is not as the program made it`;
+  }
 };
-const database = openDatabase(databaseUrl(), true);
+
+const url = databaseUrl();
+const database = openDatabase(url, true);
 try {
-  const { rows, links, waiting, head, findings } = await auditReport(database);
+  const before = await notYetMigrated(database);
+  if (before.length > 0)
+    throw new Error(
+      'this database is of an earlier program: ./zanjador start brings it up to this one, then audit it'
+    );
+  const { rows, links, waiting, head, findings } = await auditReport(
+    database,
+    await ownGuards(url)
+  );
   const [kept] = process.argv.slice(2);
   const gone = kept !== undefined && !(await isInChain(database, kept));
-  for (const { what, table, key } of findings)
-    process.stdout.write(`✗ ${table} ${key} ${WORDS[what]}\n`);
-  if (gone) process.stdout.write(`✗ ${kept} is no link of this chain: it was made anew since\n`);
+  for (const finding of findings) process.stdout.write(`✗ ${said(finding)}\n`);
+  if (gone)
+    process.stdout.write(
+      `✗ ${kept} is no link of this chain: it was made anew since, or the hash is not whole (64 letters and digits)\n`
+    );
   if (findings.length > 0 || gone) process.exitCode = 1;
   else
     process.stdout.write(
-      `✓ ${rows} rows are as they were noted, in ${links} links${waiting > 0 ? `; ${waiting} wait for theirs` : ''}\n  ${head}\n`
+      `✓ ${rows} notes hold, in ${links} links${waiting > 0 ? `; ${waiting} wait for theirs` : ''}\n  ${head}\n`
     );
 } finally {
   await database.sequelize.close();

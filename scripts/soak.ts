@@ -1,13 +1,15 @@
 /** soak [--rounds 100] [--seed 1]: kills application, database or both under four writers, and looks whether anything is lost. */
 import { parseArgs } from 'node:util';
 import { seeded } from '../src/core/devices/random.ts';
-import { auditReport, linkRows } from '../src/lib/server/audit/chain.ts';
+import { linkRows } from '../src/lib/server/audit/chain.ts';
+import { auditReport } from '../src/lib/server/audit/report.ts';
 import { rowsOf } from '../src/lib/server/db/work.ts';
 import { freePort, runApp, type RunningApp } from './running-app.ts';
 import { clusterOfSoak, killCluster, startCluster } from './soak/cluster.ts';
 import { compare, type Compared } from './soak/compare.ts';
 import { Ledger } from './soak/ledger.ts';
 import { freshShop, handOf, inDatabase } from './fresh-shop.ts';
+import { ownGuards } from './own-guards.ts';
 import { placesOf } from './soak/places.ts';
 import { changeJoint, driveAndTick, lookAtHeads, releaseAndSign } from './soak/writers.ts';
 
@@ -104,7 +106,7 @@ going = false;
 await Promise.all(writers);
 const last = await inDatabase(shop.ownerUrl, async (database) => {
   await linkRows(database);
-  const audit = await auditReport(database);
+  const audit = await auditReport(database, await ownGuards(shop.ownerUrl));
   return { compared: await compare(database, ledger, since), audit };
 });
 note(last.compared);

@@ -5,7 +5,9 @@ import { letApplicationIn } from '../../src/lib/server/db/application-role.ts';
 import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
 import { rowsOf, rowsSought } from '../../src/lib/server/db/work.ts';
-import { auditReport, linkRows } from '../../src/lib/server/audit/chain.ts';
+import { linkRows } from '../../src/lib/server/audit/chain.ts';
+import { guardsOf } from '../../src/lib/server/audit/guards.ts';
+import { auditReport } from '../../src/lib/server/audit/report.ts';
 import { makeDatabase, rolePassword } from './database.ts';
 
 let owner: Database;
@@ -71,5 +73,5 @@ it('the application reads, writes what it may, and continues the chain', async (
   );
   expect(sums?.heads).toBeGreaterThan(0);
   expect(await linkRows(application)).toBeGreaterThan(0);
-  expect((await auditReport(owner)).findings).toEqual([]);
+  expect((await auditReport(owner, await guardsOf(owner))).findings).toEqual([]);
 });

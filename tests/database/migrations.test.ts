@@ -126,7 +126,8 @@ beforeAll(async () => {
     '0018-as-it-happened',
     '0019-expired-rivets',
     '0020-looks-that-add-up',
-    '0021-who-sent'
+    '0021-who-sent',
+    '0022-notes-by-the-row'
   ]);
 });
 afterAll(async () => {

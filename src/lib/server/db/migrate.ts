@@ -20,6 +20,7 @@ import { auditChain } from './migrations/0017-audit-chain.ts';
 import { asItHappened } from './migrations/0018-as-it-happened.ts';
 import { expiredRivets } from './migrations/0019-expired-rivets.ts';
 import { looksThatAddUp } from './migrations/0020-looks-that-add-up.ts';
+import { notesByTheRow } from './migrations/0022-notes-by-the-row.ts';
 import { whoSent } from './migrations/0021-who-sent.ts';
 import { signIn } from './migrations/0015-sign-in.ts';
 
@@ -44,7 +45,8 @@ const MIGRATIONS = [
   asItHappened,
   expiredRivets,
   looksThatAddUp,
-  whoSent
+  whoSent,
+  notesByTheRow
 ];
 
 /** Two that start at once bring it there one after the other; any number does that is always the same. */
@@ -68,6 +70,14 @@ export async function refuseNewer(database: Database): Promise<void> {
     throw new Error(
       `this database was brought to ${newer.name} by a newer program; this one knows it up to ${MIGRATIONS.at(-1)?.name ?? ''}. Nothing was changed: use the newer program`
     );
+}
+
+/** Migrations that a database has not seen, by their names. */
+export async function notYetMigrated(database: Database): Promise<string[]> {
+  await refuseNewer(database);
+  const ran = await rowsOf<{ name: string }>(database, 'select name from migrations');
+  const names = new Set(ran.map(({ name }) => name));
+  return MIGRATIONS.map(({ name }) => name).filter((name) => !names.has(name));
 }
 
 /**
