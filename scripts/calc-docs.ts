@@ -125,6 +125,9 @@ export function calcDocs(coreFolder: string): Map<string, string> {
     'Generated from the schemas and docstrings by `./zanjador docs`; a test fails when it is stale.',
     'A *length* is a number of inches, or a text: a decimal, `a/b` or `n a/b`, then nothing, `in`, `"`, `mm`, `cm` or `thou`.',
     'The arithmetic under each example is what the pages show.',
+    '',
+    'Over HTTP (`POST /api/calc/<name>`): 200 with the result, 400 where the input is not understood, 422 where the rule says no, 413 for',
+    'a body over 256 kB, 429 for whoever asks too much in a minute, by what it costs. The command takes any size that the limits allow.',
     ''
   ];
   for (const [op, operation] of Object.entries(OPERATIONS)) {

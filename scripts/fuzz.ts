@@ -23,7 +23,7 @@ const AT_ONCE = 2;
 const COME_IN_EVERY = 400;
 const PEOPLE = ['Runa Halvik', 'Ilse Varnholt', 'Tomas Ekbrand', 'Benn Achterby', 'Sunniva Ask'];
 const ROLES = ['lead', 'mechanic', 'inspector', 'trainee', 'instructor'];
-const MOST_SAID = 20;
+const MOST_SAID = 10;
 
 const cluster = process.env['ZANJADOR_FUZZ_URL'];
 if (!cluster) throw new Error('run this through ./zanjador fuzz');
@@ -115,6 +115,10 @@ for (const door of missed) say(`✗ no request was made of ${door}`);
 const sum = (what: Broken['what']) => broken.filter((one) => one.what === what).length;
 say(
   `${Math.min(done, count)} tried at ${byDoor.size} doors, seed ${seed}: crashes ${crashed ? 1 : 0}, server errors ${sum('server error')}, no answer ${sum('no answer')}, ` +
-    `over ${slowMs} ms ${sum('slow')}, unparsable ${sum('unparsable')}`
+    `over ${slowMs} ms ${sum('slow')}, unparsable ${sum('unparsable')}` +
+    (sum('busy') > 0
+      ? `; the machine was too busy for ${sum('busy')}, which were not answered`
+      : '')
 );
-if (crashed || broken.length + missed.length > 0) process.exitCode = 1;
+if (crashed || broken.some(({ what }) => what !== 'busy') || missed.length > 0)
+  process.exitCode = 1;

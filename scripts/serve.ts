@@ -26,7 +26,8 @@ const LET_GO_MS = 1000;
 function letGo(request: IncomingMessage, response: ServerResponse): void {
   response.on('finish', () => {
     if (request.complete) return;
-    request.resume();
+    // whoever was to read it stops it when nobody does
+    request.removeAllListeners('data').resume();
     setTimeout(() => request.complete || request.destroy(), LET_GO_MS).unref();
   });
 }

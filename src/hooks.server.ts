@@ -106,15 +106,16 @@ const answer: Handle = async ({ event, resolve }) => {
   const refusal = refuseForeignChange(request, url);
   if (refusal !== null) return json({ message: refusal }, { status: 403 });
 
-  const wait = await waitFor(request.method, url.pathname, event.getClientAddress);
+  const much = tooMuch(request.method, url.pathname, request.headers);
+  if (much !== null) return json({ message: much.message }, { status: much.status });
+
+  const bytes = Number(request.headers.get('content-length') ?? 0);
+  const wait = await waitFor(request.method, url.pathname, event.getClientAddress, bytes);
   if (wait > 0)
     return json(
       { message: `too often: try again in ${wait} s` },
       { status: 429, headers: { 'retry-after': String(wait) } }
     );
-
-  const much = tooMuch(request.method, url.pathname, request.headers);
-  if (much !== null) return json({ message: much.message }, { status: much.status });
 
   locals.database = database;
   locals.person = null;

@@ -13,6 +13,9 @@ const nested = (depth: number): unknown => {
   return value;
 };
 
+/** Names that every object answers to, though nobody gave them. */
+export const PROTOTYPE = ['constructor', 'toString', 'valueOf', 'hasOwnProperty', '__proto__'];
+
 /** What has broken programs before. */
 const STRANGE: readonly unknown[] = [
   null,
@@ -45,9 +48,7 @@ const STRANGE: readonly unknown[] = [
   '\u0000',
   '\ud800',
   '\u202eabc',
-  'toString',
-  '__proto__',
-  'constructor',
+  ...PROTOTYPE,
   'x'.repeat(5000),
   '0000-01-01T00:00:00Z',
   '9999-12-31T23:59:59.999Z',
@@ -117,13 +118,31 @@ export function mutated(random: Random, seed: unknown): unknown {
       else Reflect.deleteProperty(branch, key);
     } else if (how < 0.8 && Array.isArray(branch)) branch.push(structuredClone(now));
     else if (how < 0.9 && !Array.isArray(branch))
-      put(branch, pick(random, ['extra', '__proto__', 'toString', 'id']), pick(random, STRANGE));
+      put(branch, pick(random, ['extra', 'id', ...PROTOTYPE]), pick(random, STRANGE));
     else {
       // the value of another place
       const [other, name] = pick(random, places);
       put(branch, key, (other as Record<string, unknown>)[name]);
     }
   }
+  return root.value;
+}
+
+/** Values of a size that nobody types: up to what a request may bring, and beyond. */
+const SIZED: readonly ((size: number) => unknown)[] = [
+  (size) => 'x'.repeat(size),
+  (size) => '9'.repeat(size),
+  (size) => Array.from({ length: size / 2 }, () => 1),
+  (size) => Array.from({ length: size / 8 }, () => '1 1/8'),
+  (size) => Array.from({ length: size / 4 }, () => [])
+];
+const SIZES = [1000, 20_000, 100_000, 250_000, 300_000];
+
+/** A copy of a JSON value in which one place is as large as that. */
+export function swollen(random: Random, seed: unknown): unknown {
+  const root: { value: unknown } = { value: structuredClone(seed) };
+  const [branch, key] = pick(random, placesIn(root));
+  put(branch, key, pick(random, SIZED)(pick(random, SIZES)));
   return root.value;
 }
 

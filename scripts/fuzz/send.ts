@@ -1,5 +1,6 @@
+import { setTimeout as later } from 'node:timers/promises';
 import type { Hand } from '../fresh-shop.ts';
-import { mutated, mutatedText, pick, type Random } from './mutate.ts';
+import { mutated, mutatedText, pick, PROTOTYPE, swollen, type Random } from './mutate.ts';
 import type { Seed } from './corpus.ts';
 
 /** A wrong request, ready to go. */
@@ -13,7 +14,7 @@ export interface Wrong {
 
 /** What came back that must not. */
 export interface Broken {
-  what: 'no answer' | 'server error' | 'slow' | 'unparsable';
+  what: 'no answer' | 'server error' | 'slow' | 'unparsable' | 'busy';
   wrong: Wrong;
   said: string;
 }
@@ -41,10 +42,10 @@ function wrongPath(random: Random, path: string): string {
     return `${at}?${pick(random, QUERIES)}=${encodeURIComponent(text(mutated(random, { a: path })).toWellFormed())}`;
   const parts = at.split('/');
   const place = 1 + Math.floor(random() * (parts.length - 1));
-  parts[place] = encodeURIComponent(mutatedText(random, parts[place] ?? '').toWellFormed()).slice(
-    0,
-    2000
-  );
+  parts[place] =
+    how < 0.8
+      ? pick(random, PROTOTYPE)
+      : encodeURIComponent(mutatedText(random, parts[place] ?? '').toWellFormed()).slice(0, 2000);
   return parts.join('/') || '/';
 }
 
@@ -74,7 +75,7 @@ export function wrongOf(
   if (body === null) return { ...wrong, body: null };
   if (body.kind === 'form') return { ...wrong, path, body: formOf(random, body.fields) };
   headers['content-type'] = random() < 0.97 ? 'application/json' : 'text/plain';
-  const value = text(mutated(random, body.value));
+  const value = text((random() < 0.04 ? swollen : mutated)(random, body.value));
   return {
     ...wrong,
     path: random() < 0.9 ? path : wrong.path,
@@ -84,8 +85,27 @@ export function wrongOf(
 
 const PATIENCE_MS = 30_000;
 
+/** A machine that was busy is asked so often again. */
+const AGAIN = 3;
+const AGAIN_AFTER_MS = 1500;
+
 /** Sends it, and looks at what comes back. @returns what must not be; null where all is well */
 export async function sendWrong(url: string, wrong: Wrong, slowMs: number): Promise<Broken | null> {
+  let found = await sendOnce(url, wrong, slowMs);
+  for (let again = 0; found?.what === 'busy' && again < AGAIN; again++) {
+    await later(AGAIN_AFTER_MS);
+    found = await sendOnce(url, wrong, slowMs);
+  }
+  // one door that is always busy while the others are open is broken
+  if (found?.what === 'busy' && (await isReady(url))) return { ...found, what: 'server error' };
+  return found;
+}
+
+const isReady = async (url: string): Promise<boolean> =>
+  (await fetch(`${url}/ready`, { signal: AbortSignal.timeout(PATIENCE_MS) }).catch(() => null))
+    ?.ok ?? false;
+
+async function sendOnce(url: string, wrong: Wrong, slowMs: number): Promise<Broken | null> {
   const from = performance.now();
   const broken = (what: Broken['what'], said: string): Broken => ({ what, wrong, said });
   try {
@@ -104,6 +124,9 @@ export async function sendWrong(url: string, wrong: Wrong, slowMs: number): Prom
     }
     const said = await answer.text();
     const ms = performance.now() - from;
+    // it says so itself, and is well: a busy machine
+    if (answer.status === 503 && answer.headers.has('retry-after'))
+      return broken('busy', said.slice(0, 300));
     if (answer.status >= 500)
       return broken('server error', `${answer.status} ${said.slice(0, 300)}`);
     if (type.startsWith('application/json')) JSON.parse(said);

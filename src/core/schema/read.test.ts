@@ -49,6 +49,12 @@ describe('reading input', () => {
     ]);
   });
 
+  it('stops at ten complaints: nobody mends more at once', () => {
+    const Many = z.array(z.number());
+    const parsed = Many.safeParse(Array.from({ length: 3000 }, () => 'x'));
+    expect(parsed.success ? null : problemsOf(parsed.error)).toHaveLength(10);
+  });
+
   it('takes no object at all with a reason', () => {
     expect(readInput(Sample, 7)).toMatchObject({
       ok: false,

@@ -60,9 +60,15 @@ function plainly(issue: Issue): string {
   return `this was not understood; ${was}`;
 }
 
-/** Every complaint of a failed parse, paths dotted (`sheetsIn.0`). */
-export const problemsOf = (error: z.ZodError): { path: string; said: RefusalSaid }[] =>
-  error.issues.map((issue) => {
+/** Nobody mends more at once. */
+const MOST_PROBLEMS = 10;
+
+/** The first complaints of a failed parse, paths dotted (`sheetsIn.0`). */
+export const problemsOf = (
+  error: z.ZodError,
+  most = MOST_PROBLEMS
+): { path: string; said: RefusalSaid }[] =>
+  error.issues.slice(0, most).map((issue) => {
     const { path, said } = describe(issue);
     return { path: path.map(String).join('.'), said };
   });
@@ -80,7 +86,7 @@ export function readInput<S extends z.ZodType>(
   if (long) return invalidInput(long.path.map(String).join('.'), told(long.message));
   const parsed = schema.safeParse(input, { reportInput: true });
   if (parsed.success) return { ok: true, value: parsed.data };
-  const first = problemsOf(parsed.error)[0] ?? {
+  const first = problemsOf(parsed.error, 1)[0] ?? {
     path: '',
     said: told('this input was not understood')
   };

@@ -27,7 +27,10 @@ export const respond = <T>(outcome: Outcome<T>, length: WriteLength): Response =
     ? json(outcome.value)
     : json(
         { reason: outcome.reason, message: outcome.inWords(length) },
-        { status: OUTCOME_STATUS[outcome.reason] }
+        {
+          status: OUTCOME_STATUS[outcome.reason],
+          ...(outcome.reason === 'busy' ? { headers: { 'retry-after': '5' } } : {})
+        }
       );
 
 /** A calculation's answer over HTTP: 200, 400 for bad input, 422 when the rule says no. */

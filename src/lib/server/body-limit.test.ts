@@ -23,3 +23,15 @@ it('asks for the length where none is told, and of nothing where nothing is sent
   // those who signed in have the adapter's limit
   expect(sent('/api/joints/1', { 'content-length': '5000000' })).toBeNull();
 });
+
+it('takes 64 kB of fields without a file, wherever they are sent', () => {
+  const fields = { 'content-type': 'application/x-www-form-urlencoded; charset=utf-8' };
+  expect(sent('/jobs/1', { ...fields, 'content-length': '64000' })).toBeNull();
+  expect(sent('/jobs/1', { ...fields, 'content-length': '64001' })).toBe(413);
+  expect(
+    sent('/jobs/1', {
+      'content-type': 'multipart/form-data; boundary=x',
+      'content-length': '900000'
+    })
+  ).toBeNull();
+});

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { waitFor } from './limits';
+import { chargeFor, waitFor } from './limits';
 
 describe('requests of one address', () => {
   it('to sign in are as many as a shop needs, and no more; others are not held back by it', async () => {
@@ -17,5 +17,21 @@ describe('requests of one address', () => {
     for (let at = 0; at < 6001; at++)
       if ((await waitFor('POST', '/api/calc/removal', () => '10.0.0.9')) > 0) refused += 1;
     expect(refused).toBe(1);
+  });
+
+  it('count by what they cost: by how much is sent, and by how long it took', async () => {
+    const left = async (address: string): Promise<number> => {
+      for (let more = 0; more < 6001; more++)
+        if ((await waitFor('POST', '/api/calc/removal', () => address)) > 0) return more;
+      return NaN;
+    };
+    // 256 kB count as 129
+    for (let at = 0; at < 40; at++)
+      expect(await waitFor('POST', '/api/calc/removal', () => '10.0.1.1', 256_000)).toBe(0);
+    expect(await left('10.0.1.1')).toBe(6000 - 40 * 129);
+    // half a minute of reckoning is all of it; a quick one costs no more than itself
+    await chargeFor('10.0.1.2', 29_000);
+    await chargeFor('10.0.1.2', 4.9);
+    expect(await left('10.0.1.2')).toBe(200);
   });
 });

@@ -4,13 +4,21 @@ import { zod4, type ZodValidationSchema } from 'sveltekit-superforms/adapters';
 import type { z } from 'zod';
 import { illFormed } from '../../core/schema/well-formed.ts';
 
-/** What was posted; a form that was cut off or is none is answered 400. */
+/** No form of ours has so many. */
+const MOST_FIELDS = 100;
+
+/** What was posted; a form that was cut off, is none or has more fields than any of ours is answered 400. */
 export async function formOf(request: Request): Promise<FormData> {
+  let form: FormData;
   try {
-    return await request.formData();
+    form = await request.formData();
   } catch {
     error(400, 'this form cannot be read');
   }
+  const fields = [...form.keys()].length;
+  if (fields > MOST_FIELDS)
+    error(400, `a form has at most ${MOST_FIELDS} fields; ${fields} were sent`);
+  return form;
 }
 
 /** Reads a form against a schema, or says the first thing that is wrong with it. */
