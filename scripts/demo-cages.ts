@@ -98,10 +98,9 @@ export async function seedDemoCages(
     step: NewSetting['step'] = null,
     work = ''
   ): Promise<void> => {
-    const id = must(
-      await beginSetting(database, cageId, { id: randomUUID(), setup, step, work }, person.id)
-    );
     const begun = now - daysAgo * DAY_MS - moves.length * TRIAL_MS;
+    const setting = { id: randomUUID(), setup, step, work };
+    const id = must(await beginSetting(database, cageId, setting, person.id, new Date(begun)));
     const sent = moves.map((move, index): CageMove => ({
       ...move,
       id: randomUUID(),

@@ -60,10 +60,9 @@ export async function seedDemoTools(
     of: NewToolSetting['run'] = null,
     work = ''
   ): Promise<void> => {
-    const id = must(
-      await beginToolSetting(database, { id: randomUUID(), setup, run: of, work }, person.id)
-    );
     const begun = Date.now() - minutesAgo * MINUTE_MS;
+    const setting = { id: randomUUID(), setup, run: of, work };
+    const id = must(await beginToolSetting(database, setting, person.id, new Date(begun)));
     const sent = moves.map((move, at): ToolMove => ({
       ...move,
       id: randomUUID(),

@@ -74,7 +74,7 @@ const STREAM_TABLES: Record<string, string> = {
   rework: 'rework_events',
   sign: 'sign_events'
 };
-const AT = '2026-11-20T09:00:00.000Z';
+const AT = new Date().toISOString();
 
 /** A coupon of two places, half graded. */
 const COUPON = {

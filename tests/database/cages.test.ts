@@ -27,7 +27,7 @@ import { cageOf, setupOf } from '../support/cages.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
 import { pdfText } from './pdf-text.ts';
-import { recordCageMoves, recordReady } from './record.ts';
+import { LONG_AGO, recordCageMoves, recordReady } from './record.ts';
 import { valueOf } from './value-of.ts';
 import { whyNot } from '../support/why-not.ts';
 
@@ -52,7 +52,7 @@ const newSetting = (
   step: NewSetting['step'] = null
 ): NewSetting => ({ id: randomUUID(), setup: setupOf(setup), step, work: '' });
 async function begun(setup: Partial<CageSetup> = {}, step: NewSetting['step'] = null) {
-  return valueOf(await beginSetting(database(), cage, newSetting(setup, step), person));
+  return valueOf(await beginSetting(database(), cage, newSetting(setup, step), person, LONG_AGO));
 }
 const record = (setting: string, ...moves: CageMove[]) =>
   recordCageMoves(database(), setting, moves, person);
@@ -114,8 +114,8 @@ describe('cages', () => {
 
   it('a setting begun twice is one', async () => {
     const setting = newSetting();
-    const first = valueOf(await beginSetting(database(), cage, setting, person));
-    expect(valueOf(await beginSetting(database(), cage, setting, person))).toBe(first);
+    const first = valueOf(await beginSetting(database(), cage, setting, person, LONG_AGO));
+    expect(valueOf(await beginSetting(database(), cage, setting, person, LONG_AGO))).toBe(first);
     const other = { ...setting, setup: setupOf({ dash: 3, holeIn: 0.098 }) };
     expect(whyNot(await beginSetting(database(), cage, other, person))).toBe('not-possible');
   });
@@ -197,7 +197,8 @@ describe('a joint’s own step', () => {
         database(),
         cage,
         newSetting({}, { jointId: randomUUID(), key: STEP, rests: '' }),
-        person
+        person,
+        LONG_AGO
       )
     ).toMatchObject({ reason: 'not-found' });
   });

@@ -16,7 +16,7 @@ import {
 } from '../../src/lib/server/services/profiles.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
-import { recordHead } from './record.ts';
+import { LONG_AGO, recordHead } from './record.ts';
 import { valueOf } from './value-of.ts';
 
 const database = useDatabase();
@@ -65,7 +65,7 @@ describe('issuing joints of every kind', () => {
         ]
       })
     );
-    valueOf(await issueJoint(database(), id, 1, person));
+    valueOf(await issueJoint(database(), id, 1, person, LONG_AGO));
     const issue = await latestIssue(database(), id);
     expect(issue?.holes.map(({ number }) => number)).toEqual([1, 2, 4, 5, 6, 7, 8]);
     expect(issue?.heldOpen).toMatchObject([{ number: 3, reason: 'nut plate' }]);
@@ -85,7 +85,7 @@ describe('issuing joints of every kind', () => {
         perInchReason: 'test'
       })
     );
-    valueOf(await issueJoint(database(), id, 1, person));
+    valueOf(await issueJoint(database(), id, 1, person, LONG_AGO));
     const issue = await latestIssue(database(), id);
     const [near, far] = [issue?.holes[0], issue?.holes.at(-1)];
     if (!issue || !near || !far) throw new Error('an issue with holes');
@@ -114,7 +114,7 @@ describe('issuing joints of every kind', () => {
         zones: [{ id: 'zone-3', dash: 5, toIn: '8' }]
       })
     );
-    valueOf(await issueJoint(database(), id, 1, person));
+    valueOf(await issueJoint(database(), id, 1, person, LONG_AGO));
     const issue = await latestIssue(database(), id);
     const sizes = new Set(issue?.holes.map(({ dash }) => dash));
     expect(sizes).toEqual(new Set([4, 5]));
@@ -150,7 +150,7 @@ describe('issuing joints of every kind', () => {
         ]
       })
     );
-    const refused = await issueJoint(database(), id, 1, person);
+    const refused = await issueJoint(database(), id, 1, person, LONG_AGO);
     expect(refused.ok ? '' : refused.message).toMatch(
       /Too few rivets on the joint: 12 are driven where 13 are needed/
     );
@@ -192,7 +192,7 @@ describe('rule profiles', () => {
     const id = await make(
       entered('lap', ['0.040', '0.040'], { widthIn: '6', location: 'single-lap' })
     );
-    valueOf(await issueJoint(database(), id, 1, person));
+    valueOf(await issueJoint(database(), id, 1, person, LONG_AGO));
     const to = older?.id ?? '';
     expect(
       valueOf(await setJointProfile(database(), id, { profileId: to, baseRevision: 1 }, person))

@@ -15,7 +15,7 @@ import { openShortages } from '../../src/lib/server/services/rivet-bills.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
 import { statementsOf } from './queries.ts';
-import { eventsOfIssue } from './record.ts';
+import { LONG_AGO, eventsOfIssue } from './record.ts';
 import { valueOf } from './value-of.ts';
 
 const database = useDatabase();
@@ -60,12 +60,12 @@ describe('reads that do not grow', () => {
     const stock = () => statementsOf(database(), () => openShortages(database()));
     for (const title of ['a', 'b', 'c']) {
       const id = await make(title);
-      valueOf(await issueJoint(database(), id, 1, person.id));
+      valueOf(await issueJoint(database(), id, 1, person.id, LONG_AGO));
     }
     const few = [await bench(), await stock()];
     for (let n = 0; n < 9; n++) {
       const id = await make(`m ${n}`);
-      valueOf(await issueJoint(database(), id, 1, person.id));
+      valueOf(await issueJoint(database(), id, 1, person.id, LONG_AGO));
     }
     expect([await bench(), await stock()]).toEqual(few);
     expect(Math.max(...few)).toBeLessThanOrEqual(12);
@@ -73,7 +73,7 @@ describe('reads that do not grow', () => {
 
   it('a batch of a hundred heads takes four statements at most, and again when it is sent again', async () => {
     const id = await make('Long');
-    valueOf(await issueJoint(database(), id, 1, person.id));
+    valueOf(await issueJoint(database(), id, 1, person.id, LONG_AGO));
     const issue = await latestIssue(database(), id);
     const heads = Array.from({ length: 100 }, (_, index): CheckedHead => ({
       kind: 'checked',
@@ -96,7 +96,7 @@ describe('reads that do not grow', () => {
 
   it('a batch with one bad head stores none of them', async () => {
     const id = await make('Bad');
-    valueOf(await issueJoint(database(), id, 1, person.id));
+    valueOf(await issueJoint(database(), id, 1, person.id, LONG_AGO));
     const issue = (await latestIssue(database(), id))?.id ?? '';
     const head = (hole: number): CheckedHead => ({
       kind: 'checked',

@@ -98,7 +98,7 @@ beforeAll(async () => {
     { definition: JSON.stringify(OLD_LAP) }
   );
   await put(
-    "insert into joint_issues (id, joint_id, number, revision, definition, rules, facts, issued_by) values (:issue, :joint, 1, 1, '{}', :rules, :facts, :person)",
+    "insert into joint_issues (id, joint_id, number, revision, definition, rules, facts, issued_at, issued_by) values (:issue, :joint, 1, 1, '{}', :rules, :facts, '2020-01-01', :person)",
     { rules: JSON.stringify(OLD_RULES), facts: JSON.stringify(OLD_FACTS) }
   );
   for (const number of [1, 2])
@@ -127,7 +127,8 @@ beforeAll(async () => {
     '0019-expired-rivets',
     '0020-looks-that-add-up',
     '0021-who-sent',
-    '0022-notes-by-the-row'
+    '0022-notes-by-the-row',
+    '0023-logs-set-right'
   ]);
 });
 afterAll(async () => {

@@ -90,7 +90,7 @@ beforeAll(async () => {
     { definition: JSON.stringify(entered('lap', ['0.040', '0.040'], { widthIn: '5' })) }
   );
   await put(
-    "insert into joint_issues (id, joint_id, number, revision, definition, rules, facts, issued_by) values (:issue, :joint, 1, 1, '{}', '{}', :facts, :person)",
+    "insert into joint_issues (id, joint_id, number, revision, definition, rules, facts, issued_at, issued_by) values (:issue, :joint, 1, 1, '{}', '{}', :facts, '2020-01-01', :person)",
     { facts: JSON.stringify(FACTS) }
   );
   for (const number of [1, 2])
@@ -157,7 +157,8 @@ beforeAll(async () => {
     '0019-expired-rivets',
     '0020-looks-that-add-up',
     '0021-who-sent',
-    '0022-notes-by-the-row'
+    '0022-notes-by-the-row',
+    '0023-logs-set-right'
   ]);
 });
 afterAll(async () => {

@@ -37,6 +37,9 @@ async function record<S, M extends Stamped, F, T>(
   return outcome.ok ? done(await eventsOf(database, kept, subject)) : outcome;
 }
 
+/** Released, or begun, before anything that a test logs. */
+export const LONG_AGO = new Date('2020-01-01T00:00:00Z');
+
 export async function recordHead(
   database: Database,
   issue: string,

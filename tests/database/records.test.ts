@@ -14,7 +14,7 @@ import { addJoint, getJoint, saveJoint } from '../../src/lib/server/services/joi
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import { useDatabase } from './database.ts';
-import { eventsOfIssue, recordHead } from './record.ts';
+import { LONG_AGO, eventsOfIssue, recordHead } from './record.ts';
 import { valueOf } from './value-of.ts';
 import { newSheet } from '../../src/core/joint/sheets';
 
@@ -143,8 +143,8 @@ describe('saving a joint', () => {
 describe('issuing and checking', () => {
   it('freezes the holes and is not made twice', async () => {
     const id = await newJoint();
-    expect(valueOf(await issueJoint(database(), id, 1, mechanic))).toEqual({ number: 1 });
-    expect(valueOf(await issueJoint(database(), id, 1, mechanic))).toEqual({ number: 1 });
+    expect(valueOf(await issueJoint(database(), id, 1, mechanic, LONG_AGO))).toEqual({ number: 1 });
+    expect(valueOf(await issueJoint(database(), id, 1, mechanic, LONG_AGO))).toEqual({ number: 1 });
     const issue = await latestIssue(database(), id);
     // dash 3 by rule: 0.032/(0.5 × π/4 × 0.096²) = 8.84 → 8.8 × 4.5 = 39.6 → 40 rivets;
     // two rows of 20 would be 0.214 apart, under 3 D: three rows of 14.
@@ -170,7 +170,7 @@ describe('issuing and checking', () => {
 
   it('stores a head once, judged by the server, and never changes it', async () => {
     const id = await newJoint();
-    await issueJoint(database(), id, 1, mechanic);
+    await issueJoint(database(), id, 1, mechanic, LONG_AGO);
     const issue = await latestIssue(database(), id);
     const checked = {
       id: randomUUID(),
@@ -204,7 +204,7 @@ describe('issuing and checking', () => {
 
   it('a reading is the measurer’s, and counts by when it was taken, whoever sends it whenever', async () => {
     const id = await newJoint();
-    await issueJoint(database(), id, 1, mechanic);
+    await issueJoint(database(), id, 1, mechanic, LONG_AGO);
     const issue = (await latestIssue(database(), id))?.id ?? '';
     const { id: other } = await addPerson(database(), { name: 'Berit Solvang', role: 'inspector' });
     const look = (at: string, diameterIn: number, person?: string) => ({
@@ -237,7 +237,7 @@ describe('issuing and checking', () => {
 
   it('a joint that was changed since it was released is listed so, until it is issued anew', async () => {
     const id = await newJoint();
-    await issueJoint(database(), id, 1, mechanic);
+    await issueJoint(database(), id, 1, mechanic, LONG_AGO);
     const listed = async () => (await listJoints(database())).find((joint) => joint.id === id);
     expect((await listed())?.attention).toEqual([]);
     const save = {
@@ -247,13 +247,13 @@ describe('issuing and checking', () => {
     };
     valueOf(await saveJoint(database(), id, save, mechanic));
     expect((await listed())?.attention).toContain('changed since it was released');
-    await issueJoint(database(), id, 2, mechanic);
+    await issueJoint(database(), id, 2, mechanic, LONG_AGO);
     expect((await listed())?.attention).toEqual([]);
   });
 
   it('refuses a hole that is not there and a reading that cannot be', async () => {
     const id = await newJoint();
-    await issueJoint(database(), id, 1, mechanic);
+    await issueJoint(database(), id, 1, mechanic, LONG_AGO);
     const issue = (await latestIssue(database(), id))?.id ?? '';
     const checked = {
       id: randomUUID(),

@@ -108,7 +108,7 @@ describe('a joint released anew', () => {
   });
 
   it('takes over what stays, as it was logged, and looks the same in every list', async () => {
-    valueOf(await issueJoint(database(), joint, 2, mechanic.id));
+    valueOf(await issueJoint(database(), joint, 2, mechanic.id, new Date(BEGAN + 50 * 60_000)));
     const second = await newest();
     expect(second.number).toBe(2);
     const since = await sinceOfIssue(database(), second.id);

@@ -20,6 +20,7 @@ import {
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
 import { squeezerOf } from '../support/tool-setups.ts';
 import { useDatabase } from './database.ts';
+import { LONG_AGO } from './record.ts';
 import { valueOf } from './value-of.ts';
 import { whyNot } from '../support/why-not.ts';
 
@@ -58,7 +59,8 @@ const begun = async (setup: ToolSetup = squeezerOf(), run: string | null = null)
         run: run === null ? null : { jointId: joint, key: run },
         work: ''
       },
-      person.id
+      person.id,
+      LONG_AGO
     )
   );
 

@@ -54,4 +54,10 @@ export const OfPerson = z.object({ person: z.uuid('choose somebody') });
 export const RoleOf = OfPerson.extend({ role: Role });
 export const Presence = OfPerson.extend({ active: z.enum(['yes', 'no']) });
 export const NewBench = z.object({ name: line('a name for the bench', 1, 60) });
+/** A log that is ahead, and why a lead sets it right. */
+export const SetRight = z.object({
+  log: z.string().max(20),
+  subject: z.uuid('choose a log'),
+  why: line('a reason', 3, 200)
+});
 export const OfBench = z.object({ bench: z.uuid('choose a bench') });

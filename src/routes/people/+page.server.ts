@@ -1,5 +1,13 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { NewBench, NewPerson, OfBench, OfPerson, Presence, RoleOf } from '$lib/api/people.ts';
+import {
+  NewBench,
+  NewPerson,
+  OfBench,
+  OfPerson,
+  Presence,
+  RoleOf,
+  SetRight
+} from '$lib/api/people.ts';
 import { endBench, trustBench, trustedBenches } from '$lib/server/people/benches';
 import { keepBench } from '$lib/server/people/cookies';
 import {
@@ -11,6 +19,7 @@ import {
 } from '$lib/server/people/manage';
 import { lastBackup } from '$lib/server/last-backup';
 import { readForm } from '$lib/server/read-form';
+import { logsAhead, setLogRight } from '$lib/server/services/set-right';
 import type { Outcome } from '$lib/server/services/outcome';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
@@ -24,6 +33,7 @@ export const load: PageServerLoad = async (event) => {
     managed: await managedPeople(database),
     benches: await trustedBenches(database),
     here: event.locals.bench,
+    ahead: await logsAhead(database),
     backup: await lastBackup()
   };
 };
@@ -76,5 +86,10 @@ export const actions: Actions = {
     if (!form.ok) return no('bench', form.message);
     const ended = await endBench(event.locals.database(), form.value.bench, leadOf(event).id);
     return ended ? yes('bench') : no('bench', 'this bench is not trusted any more');
+  },
+  setRight: async (event) => {
+    const form = await readForm(event.request, SetRight);
+    if (!form.ok) return no('ahead', form.message);
+    return told('ahead', await setLogRight(event.locals.database(), form.value, leadOf(event).id));
   }
 };

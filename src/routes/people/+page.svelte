@@ -1,6 +1,7 @@
 <script lang="ts">
   import { PEOPLE } from '$lib/words/pages/people';
   import { ROLES } from '$core/people/rights.ts';
+  import LogAhead from '$lib/ui/people/LogAhead.svelte';
   import Field from '$lib/ui/people/Field.svelte';
   import PersonLine from '$lib/ui/people/PersonLine.svelte';
   import TypedForm from '$lib/ui/people/TypedForm.svelte';
@@ -40,6 +41,9 @@
       text="./zanjador backup makes one; docs/deploy.md says how it is made every night."
     />
   {/if}
+  {#each data.ahead as ahead (`${ahead.log} ${ahead.subject}`)}
+    <LogAhead {ahead} refused={refused('ahead')} />
+  {/each}
   {#if form?.code}
     <Notice testid="code-for {codeFor}" level="note" title="A code for {codeFor}: it is shown once">
       <p class="code" data-testid="code">{form.code}</p>

@@ -18,7 +18,7 @@ export const AUDITED: readonly Audited[] = [
     ['seq'],
     ...['cage_events', 'cold_events', 'drive_events', 'hole_events', 'rework_events'],
     ...['sign_events', 'step_events', 'stock_events', 'tool_setting_events'],
-    ...['people_log', 'shop_figures', 'cage_settings', 'tool_settings']
+    ...['people_log', 'shop_figures', 'cage_settings', 'tool_settings', 'logs_set_right']
   ),
   ...only(['id'], 'cages', 'cold_batches', 'devices', 'joint_issues', 'rule_profiles'),
   { name: 'holes', key: ['issue_id', 'number'] },

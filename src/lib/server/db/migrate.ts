@@ -21,6 +21,7 @@ import { asItHappened } from './migrations/0018-as-it-happened.ts';
 import { expiredRivets } from './migrations/0019-expired-rivets.ts';
 import { looksThatAddUp } from './migrations/0020-looks-that-add-up.ts';
 import { notesByTheRow } from './migrations/0022-notes-by-the-row.ts';
+import { logsSetRight } from './migrations/0023-logs-set-right.ts';
 import { whoSent } from './migrations/0021-who-sent.ts';
 import { signIn } from './migrations/0015-sign-in.ts';
 
@@ -46,7 +47,8 @@ const MIGRATIONS = [
   expiredRivets,
   looksThatAddUp,
   whoSent,
-  notesByTheRow
+  notesByTheRow,
+  logsSetRight
 ];
 
 /** Two that start at once bring it there one after the other; any number does that is always the same. */

@@ -18,16 +18,17 @@ export const cageEvents = keptStream({
   missing: 'there is no such setting',
   order: 'locked',
   async open(database, settingId) {
-    const [row] = await rowsOf<{ setup: unknown }>(
+    const [row] = await rowsOf<{ setup: unknown; since: Date }>(
       database,
-      'select setup from cage_settings where id = $1 for update',
+      'select setup, begun_at as since from cage_settings where id = $1 for update',
       [settingId]
     );
     if (!row) return null;
     const subject = CageSetup.parse(row.setup);
     return {
       subject,
-      state: cageStream.project(subject, await settingEvents(database, settingId))
+      state: cageStream.project(subject, await settingEvents(database, settingId)),
+      sinceMs: row.since.getTime()
     };
   }
 });

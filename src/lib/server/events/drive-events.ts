@@ -25,6 +25,10 @@ export const driveEvents = keptStream({
       sinceIssued(database, issueId, frozen),
       callsOf(database, issueId)
     ]);
-    return { subject: { ...frozen, ...since, batches, calls }, state: NOT_DRIVEN };
+    return {
+      subject: { ...frozen, ...since, batches, calls },
+      state: NOT_DRIVEN,
+      sinceMs: frozen.issuedMs
+    };
   }
 });

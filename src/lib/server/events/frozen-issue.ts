@@ -3,7 +3,10 @@ import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import { toIssuedHoles, type HoleRow } from '../services/issued-holes.ts';
 
-type Frozen = Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
+interface Frozen extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'> {
+  /** when it was released, ms since 1970 */
+  issuedMs: number;
+}
 
 /** Issues never change, so those that heads are being recorded on are kept at hand. */
 const MOST_AT_HAND = 100;
@@ -13,15 +16,19 @@ const atHand = new Map<string, Frozen>();
 export async function frozenIssue(database: Database, issueId: string): Promise<Frozen | null> {
   const known = atHand.get(issueId);
   if (known) return known;
-  const [row] = await rowsOf<{ facts: unknown; holes: HoleRow[] }>(
+  const [row] = await rowsOf<{ facts: unknown; holes: HoleRow[]; issued_at: Date }>(
     database,
-    `select i.facts, (select json_agg(h order by h.number) from holes h where h.issue_id = i.id) as holes
+    `select i.facts, i.issued_at, (select json_agg(h order by h.number) from holes h where h.issue_id = i.id) as holes
      from joint_issues i where i.id = $1`,
     [issueId]
   );
   if (!row) return null;
   const facts = IssuedFacts.parse(row.facts);
-  const frozen = { facts, ...toIssuedHoles(row.holes, facts) };
+  const frozen = {
+    facts,
+    ...toIssuedHoles(row.holes, facts),
+    issuedMs: row.issued_at.getTime()
+  };
   const [oldest] = atHand.keys();
   if (atHand.size >= MOST_AT_HAND && oldest !== undefined) atHand.delete(oldest);
   atHand.set(issueId, frozen);

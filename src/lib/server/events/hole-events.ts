@@ -21,7 +21,11 @@ export const holeEvents = keptStream({
       frozen.facts.rules?.checking === 'another'
         ? await drovePeople(database, issueId, { ...frozen, ...since })
         : undefined;
-    return { subject: { ...frozen, ...since, people }, state: holeStates([], []) };
+    return {
+      subject: { ...frozen, ...since, people },
+      state: holeStates([], []),
+      sinceMs: frozen.issuedMs
+    };
   }
 });
 

@@ -6,6 +6,8 @@ import type { EventTable } from './table.ts';
 export interface Opened<Subject, State> {
   subject: Subject;
   state: State;
+  /** since when it has been there, ms since 1970, where that is known: nothing happened to it before */
+  sinceMs?: number;
 }
 
 /** A stream with its table, and how the server finds what its events happen to. */

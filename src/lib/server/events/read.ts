@@ -5,7 +5,7 @@ import type { EventTable } from './table.ts';
 
 /** As much of a kept stream as reading needs. */
 interface Readable<Move extends Stamped, Frozen> {
-  stream: Pick<Stream<never, Move, Frozen, never>, 'Move' | 'Frozen'>;
+  stream: Pick<Stream<never, Move, Frozen, never>, 'name' | 'Move' | 'Frozen'>;
   table: EventTable;
 }
 
@@ -20,6 +20,11 @@ interface EventRow {
   by: string;
   sent_by: string | null;
 }
+
+/** What an entry's instant counts as: its log may have been ahead, and set right since. Where none ever was that is asked once. */
+const countedAt = ({ stream }: { stream: { name: string } }): string =>
+  `case when exists (select from logs_set_right)
+     then counted_at('${stream.name}', e.subject_id, e.seq, e.at) else e.at end`;
 
 const toEvent = <Move extends Stamped, Frozen>(
   { stream }: Readable<Move, Frozen>,
@@ -41,7 +46,7 @@ export async function eventsOfMany<Move extends Stamped, Frozen>(
   if (subjectIds.length === 0) return events;
   const rows = await rowsOf<EventRow>(
     database,
-    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, e.at, p.name as by, s.name as sent_by
+    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, ${countedAt(kept)} as at, p.name as by, s.name as sent_by
      from ${kept.table.name} e join people p on p.id = e.person_id left join people s on s.id = e.sender_id and s.id <> e.person_id
      where e.subject_id = any($1::uuid[]) order by e.seq`,
     [[...subjectIds]]
@@ -59,7 +64,7 @@ export async function eventsAtHoles<Move extends Stamped, Frozen>(
 ): Promise<Recorded<Move, Frozen>[]> {
   const rows = await rowsOf<EventRow>(
     database,
-    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, e.at, p.name as by, s.name as sent_by
+    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, ${countedAt(kept)} as at, p.name as by, s.name as sent_by
      from ${kept.table.name} e join people p on p.id = e.person_id left join people s on s.id = e.sender_id and s.id <> e.person_id
      where e.subject_id = $1 and (e.hole = any($2::integer[]) or e.hole is null) order by e.seq`,
     [subjectId, [...holes]]
@@ -85,7 +90,7 @@ export async function eventsAfter<Move extends Stamped, Frozen>(
   const { name } = kept.table;
   const rows = await rowsOf<EventRow>(
     database,
-    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, e.at, p.name as by, s.name as sent_by
+    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, ${countedAt(kept)} as at, p.name as by, s.name as sent_by
      from ${name} e join people p on p.id = e.person_id left join people s on s.id = e.sender_id and s.id <> e.person_id
      where e.subject_id = $1 and e.recorded_at >= coalesce((select recorded_at - interval '${LONGEST_ACT}'
        from ${name} where id = $2 and subject_id = $1), '-infinity') order by e.seq`,

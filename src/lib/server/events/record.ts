@@ -175,9 +175,19 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
   });
   await refuseWrongClocks(
     database,
+    stream.name,
     table.name,
     [...opened.keys()],
-    sent.flatMap(({ id, at }) => (before.has(id) ? [] : [Date.parse(at)]))
+    sent.flatMap(({ id, at }, index) =>
+      before.has(id)
+        ? []
+        : [
+            {
+              atMs: Date.parse(at),
+              sinceMs: opened.get(places?.[index] ?? '')?.sinceMs ?? -Infinity
+            }
+          ]
+    )
   );
 
   const sql = putSql(table);
@@ -224,42 +234,52 @@ async function namesOf(
   return names;
 }
 
-/** No clock of a shop is further ahead than this; what is dated later is refused. */
-const MOST_AHEAD_MS = 24 * 60 * 60 * 1000;
+/** What is dated later than this waits: one of the clocks is wrong, whoever says that theirs is right. */
+export const MOST_AHEAD_MS = 5 * 60_000;
+
+const AHEAD = 'A lead sets the log right, with a reason, at People and benches';
 
 /**
- * What was done last must count last, and instants say which that is: nothing is dated far ahead, and where the last entry
- * is dated in what is still to come, nothing new is dated before it.
+ * What was done last must count last, and instants say which that is: nothing is dated ahead or before what it happened to
+ * was there, and where the last entry is dated in what is still to come, nothing new is dated before it.
  *
- * @param atsMs of what is new
+ * @param fresh what is new, and since when its subject has been there
  * @throws Refused for good, or until the clocks are right
  */
 async function refuseWrongClocks(
   database: Database,
+  log: string,
   table: string,
   subjects: readonly string[],
-  atsMs: readonly number[]
+  fresh: readonly { atMs: number; sinceMs: number }[]
 ): Promise<void> {
-  if (atsMs.length === 0) return;
+  if (fresh.length === 0) return;
   const [row] = await rowsOf<{ now: Date; last: Date | null }>(
     database,
     `select now() as now, (select max(e.at) from unnest($1::uuid[]) s (id) cross join lateral
-       (select at from ${table} where subject_id = s.id order by seq desc limit 1) e) as last`,
+       (select case when exists (select from logs_set_right) then counted_at('${log}', subject_id, seq, at) else at end as at
+        from ${table} where subject_id = s.id order by seq desc limit 1) e) as last`,
     [subjects]
   );
   // of two clocks of the house the one that is ahead: none of them alone keeps anybody waiting
   const nowMs = Math.max(row?.now.getTime() ?? 0, Date.now());
-  const aheadMs = Math.max(...atsMs) - nowMs;
+  for (const { atMs, sinceMs } of fresh)
+    if (sinceMs - atMs > CLOCK_SLACK_MS)
+      throw new Refused(
+        'not-possible',
+        `it is dated ${inWords(sinceMs - atMs)} before what it happened to was there: the clock it was stamped by is behind. Set it right, and log it again`
+      );
+  const aheadMs = Math.max(...fresh.map(({ atMs }) => atMs)) - nowMs;
   if (aheadMs > MOST_AHEAD_MS)
     throw new Refused(
-      'not-possible',
-      `it is dated ${inWords(aheadMs)} from now: the clock it was stamped by is wrong. Set it right, and log it again`
+      'clock',
+      `It is dated ${inWords(aheadMs)} from now: the clock it was stamped by is ahead, or the server’s is behind. It waits in this browser. Set the clocks of this device and of the server right`
     );
   const lastMs = row?.last?.getTime() ?? -Infinity;
-  if (lastMs - nowMs > CLOCK_SLACK_MS && Math.min(...atsMs) < lastMs)
+  if (lastMs - nowMs > CLOCK_SLACK_MS && fresh.some(({ atMs }) => atMs < lastMs))
     throw new Refused(
       'clock',
-      `The last entry of this log is dated ${inWords(lastMs - nowMs)} from now: a clock was wrong, or was set back since. What is logged here now would count as older than that one, so it waits in this browser. Set the clocks of this device and of the server right`
+      `The last entry of this log is dated ${inWords(lastMs - nowMs)} from now: a clock was wrong, or was set back since. What is logged here now would count as older than that one, so it waits in this browser. Set the clocks of this device and of the server right. ${AHEAD}`
     );
 }
 

@@ -34,7 +34,8 @@ export const reworkEvents = keptStream({
         leads: await whoMay(database, 'rules'),
         looks: await looksAt(database, issueId)
       },
-      state: rework
+      state: rework,
+      sinceMs: frozen.issuedMs
     };
   },
   keep: keepForLists

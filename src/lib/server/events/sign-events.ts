@@ -15,14 +15,20 @@ export const signEvents = keptStream({
   ownHand: true,
   async open(database, issueId) {
     // held against every move that refers to the issue: what is weighed here stays as it is
-    const [held] = await rowsOf(database, 'select id from joint_issues where id = $1 for update', [
-      issueId
-    ]);
+    const [held] = await rowsOf<{ since: Date }>(
+      database,
+      'select issued_at as since from joint_issues where id = $1 for update',
+      [issueId]
+    );
     if (!held) return null;
     const matter = await matterOf(database, issueId);
     if (!matter.ok) throw new Refused(matter.reason, matter.inWords);
     const { missing, drivers, signing, signed, lastAt } = matter.value;
-    return { subject: { missing, drivers, signing, lastAt }, state: signed };
+    return {
+      subject: { missing, drivers, signing, lastAt },
+      state: signed,
+      sinceMs: held.since.getTime()
+    };
   },
   async keep(database, issueId) {
     const matter = await matterOf(database, issueId);

@@ -13,16 +13,17 @@ export const toolEvents = keptStream({
   missing: 'there is no such setting',
   order: 'locked',
   async open(database, settingId) {
-    const [row] = await rowsOf<{ setup: unknown }>(
+    const [row] = await rowsOf<{ setup: unknown; since: Date }>(
       database,
-      'select setup from tool_settings where id = $1 for update',
+      'select setup, begun_at as since from tool_settings where id = $1 for update',
       [settingId]
     );
     if (!row) return null;
     const subject = ToolSetup.parse(row.setup);
     return {
       subject,
-      state: toolStream.project(subject, await eventsOf(database, stream, settingId))
+      state: toolStream.project(subject, await eventsOf(database, stream, settingId)),
+      sinceMs: row.since.getTime()
     };
   }
 });

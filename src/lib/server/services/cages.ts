@@ -126,7 +126,8 @@ export async function beginSetting(
   { models }: Database,
   cageId: string,
   { id, setup, step, work }: NewSetting,
-  personId: string
+  personId: string,
+  begunAt = new Date()
 ): Promise<Outcome<string>> {
   const cage = await models.CageRow.findByPk(cageId);
   if (!cage) return refused('not-found', 'there is no such cage');
@@ -148,7 +149,8 @@ export async function beginSetting(
       rests: step?.rests ?? '',
       work,
       setup,
-      personId
+      personId,
+      begunAt
     }
   });
   const same =

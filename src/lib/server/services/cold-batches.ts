@@ -79,7 +79,8 @@ export async function batchesOut(database: Database): Promise<ColdBatchFacts[]> 
 export async function takeOut(
   database: Database,
   { id, binId, count, jobId }: TakeOut,
-  person: PersonView
+  person: PersonView,
+  removedAt = new Date()
 ): Promise<Outcome<string>> {
   try {
     return await inWork(database, async () => {
@@ -101,7 +102,6 @@ export async function takeOut(
           'not-possible',
           `${bin.part_number} is driven as received: it needs no clock`
         );
-      const removedAt = new Date();
       const moved = await recordMoves(
         database,
         stockEvents,

@@ -87,7 +87,8 @@ export async function toolSettings(
 export async function beginToolSetting(
   database: Database,
   { id, setup, run, work }: NewToolSetting,
-  personId: string
+  personId: string,
+  begunAt = new Date()
 ): Promise<Outcome<string>> {
   const band = setup.tool === 'dies' ? null : headBand(setup);
   if (band && !band.ok) return refused('not-possible', because(band.error));
@@ -101,10 +102,10 @@ export async function beginToolSetting(
   }>(
     database,
     `with put as (
-       insert into tool_settings (id, joint_id, run, work, setup, person_id)
-       values ($1, $2, $3, $4, $5::jsonb, $6) on conflict (id) do nothing returning setup, joint_id, run, work)
+       insert into tool_settings (id, joint_id, run, work, setup, person_id, begun_at)
+       values ($1, $2, $3, $4, $5::jsonb, $6, $7) on conflict (id) do nothing returning setup, joint_id, run, work)
      select * from put union all select setup, joint_id, run, work from tool_settings where id = $1 limit 1`,
-    [id, run?.jointId ?? null, run?.key ?? null, work, JSON.stringify(setup), personId]
+    [id, run?.jointId ?? null, run?.key ?? null, work, JSON.stringify(setup), personId, begunAt]
   );
   const same =
     row?.joint_id === (run?.jointId ?? null) &&

@@ -14,5 +14,20 @@ export const PEOPLE = {
   signIn: 'Sign in',
   signOutEverywhere: 'Sign out everywhere',
   trustThisDevice: 'Trust this device',
+  setItRight: 'Set it right',
+  whatWasWrongWithTheClock: 'What was wrong with the clock',
   yourPassword: 'Your password'
+};
+
+/** What each log is of. */
+export const LOG_OF: Readonly<Record<string, string>> = {
+  drive: 'driving',
+  hole: 'looks at heads',
+  rework: 'rework',
+  sign: 'signature',
+  step: 'steps before driving',
+  stock: 'movements of a bin',
+  cold: 'a batch out of the cold',
+  cage: 'setting of a stop countersink',
+  tool: 'setting of a tool'
 };
