@@ -16,6 +16,7 @@ import {
 } from '../../src/lib/server/services/profiles.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
+import { signingView } from '../../src/lib/server/services/signing.ts';
 import { LONG_AGO, recordHead } from './record.ts';
 import { valueOf } from './value-of.ts';
 
@@ -207,5 +208,62 @@ describe('rule profiles', () => {
     expect(
       await setJointProfile(database(), id, { profileId: randomUUID(), baseRevision: 2 }, person)
     ).toMatchObject({ ok: false, reason: 'not-found' });
+  });
+
+  it('that bind a joint and are not the shop’s are told by who set them, and looser ones are a lead’s to release', async () => {
+    const lead = (await addPerson(database(), { name: 'Runa Halvik', role: 'lead' })).id;
+    const other = (await addPerson(database(), { name: 'Tove Rask', role: 'mechanic' })).id;
+    const strict = {
+      ...DEFAULT_PROFILE,
+      name: 'Strict',
+      signing: 'another',
+      checking: 'another'
+    } as const;
+    const loose = { ...strict, name: 'Loose', checking: 'anyone', inspect: ['sheet'] } as const;
+    const looseId = await addProfile(database(), { ...loose, inspect: ['sheet'] }, lead);
+    const tightId = await addProfile(
+      database(),
+      { ...strict, name: 'Tight', headLimits: 'tight' },
+      lead
+    );
+    await addProfile(database(), strict, lead);
+    const id = await make(
+      entered('lap', ['0.040', '0.040'], { widthIn: '6', location: 'single-lap' })
+    );
+    const under = async (profileId: string, by: string) => {
+      const { revision } = valueOf(await getJoint(database(), id));
+      return valueOf(
+        await setJointProfile(database(), id, { profileId, baseRevision: revision }, by)
+      ).revision;
+    };
+    const revision = await under(looseId, other);
+    expect(await issueJoint(database(), id, revision, person, LONG_AGO)).toMatchObject({
+      ok: false,
+      reason: 'not-possible',
+      message: expect.stringMatching(
+        /set by Tove Rask\. That is looser than the shop’s own rule: a lead/
+      )
+    });
+    valueOf(await issueJoint(database(), id, revision, lead, LONG_AGO));
+    const issue = await latestIssue(database(), id);
+    expect(issue?.facts.bound).toEqual([
+      { rule: 'checking', shop: 'another', joint: 'anyone', by: 'Tove Rask', loosens: true },
+      {
+        rule: 'inspect',
+        shop: 'flush, manufactured, sheet',
+        joint: 'sheet',
+        by: 'Tove Rask',
+        loosens: true
+      }
+    ]);
+    const view = valueOf(await signingView(database(), id, null));
+    expect(view?.told.filter(({ code }) => code === 'bound-rule')).toHaveLength(2);
+
+    // tighter limits go by whoever releases, and are told
+    const tight = await under(tightId, person);
+    valueOf(await issueJoint(database(), id, tight, person, LONG_AGO));
+    expect((await latestIssue(database(), id))?.facts.bound).toEqual([
+      { rule: 'headLimits', shop: 'standard', joint: 'tight', by: 'Odile Marn', loosens: false }
+    ]);
   });
 });

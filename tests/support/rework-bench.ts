@@ -37,6 +37,7 @@ export const ISSUE = {
     limitsReference: null,
     keptClosed: null,
     throughPlastic: null,
+    bound: null,
     predictedIn3: 0.0022,
     rules: DEFAULT_PROFILE,
     stacks: []

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { PlannedHole } from '../plan/holes.ts';
+import { BoundRule } from '../rules/bound-rules.ts';
 import { INSPECTION_RELEASED } from '../rules/inspection.ts';
 import { RuleProfile } from '../rules/profile.ts';
 import { Dash, Head, HeadLimitsName } from '../schema/fields.ts';
@@ -40,6 +41,8 @@ export const IssuedFacts = z.strictObject({
   predictedIn3: z.number().nullable(),
   /** the rules it was planned under; null in issues made before they were frozen here too */
   rules: RuleProfile.extend(INSPECTION_RELEASED).nullable().default(null),
+  /** what of those is not the shop’s own, as it was when this was released; null in issues made before that was told */
+  bound: z.array(BoundRule).nullable().default(null),
   /** empty in issues made when a joint had one stack: the figures above are then every hole's */
   stacks: z.array(IssuedStack).default([])
 });

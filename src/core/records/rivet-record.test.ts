@@ -43,6 +43,7 @@ const ISSUE = {
     limitsReference: null,
     keptClosed: null,
     throughPlastic: null,
+    bound: null,
     predictedIn3: 0.0046,
     rules: DEFAULT_PROFILE,
     stacks: []

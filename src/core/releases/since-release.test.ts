@@ -56,6 +56,7 @@ const FACTS: Issue['facts'] = {
   limitsReference: null,
   keptClosed: null,
   throughPlastic: null,
+  bound: null,
   predictedIn3: 0.0022,
   rules: DEFAULT_PROFILE,
   stacks: [stackOf(PART)]

@@ -18,6 +18,7 @@ const facts = (changes: Partial<IssuedFacts> = {}): IssuedFacts => ({
   limitsReference: null,
   keptClosed: null,
   throughPlastic: null,
+  bound: null,
   predictedIn3: 0.0022,
   rules: DEFAULT_PROFILE,
   stacks: [],

@@ -8,6 +8,7 @@ import type { Issue, IssuedHole } from '../issue/issue.ts';
 import { isAnotherRivet, type SinceRelease } from '../releases/since-release.ts';
 import { drivenInQuestion } from '../reworking/held-back.ts';
 import { issuedRivet } from '../reworking/replaced-rivet.ts';
+import { BoundRule } from '../rules/bound-rules.ts';
 import { InspectionPlace } from '../rules/inspection.ts';
 import { emptyHoles, type ReworkState } from '../reworking/rework-state.ts';
 
@@ -54,6 +55,7 @@ export const Told = z.discriminatedUnion('code', [
     part: z.string(),
     tool: z.string().nullable()
   }),
+  z.strictObject({ code: z.literal('bound-rule'), ...BoundRule.shape }),
   z.strictObject({ code: z.literal('kept-closed'), by: z.string() }),
   z.strictObject({ code: z.literal('through-plastic'), by: z.string() }),
   z.strictObject({ code: z.literal('steps-open'), done: z.number().int(), of: z.number().int() }),
@@ -349,6 +351,7 @@ export function missingToSign(matter: SignedMatter): Missing {
         })
       }),
       ...settings.map((setting): Told => ({ code: 'setting-open', ...setting })),
+      ...(issue.facts.bound ?? []).map((rule): Told => ({ code: 'bound-rule', ...rule })),
       ...(issue.facts.throughPlastic === null
         ? []
         : [{ code: 'through-plastic' as const, by: issue.facts.throughPlastic }]),

@@ -62,7 +62,7 @@ const seen = (...events: HoleEvent[]) => holeStates([1, 2, 3], events);
 const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
   issued: { facts: {} as IssuedFacts, holes: HOLES },
   issue: {
-    facts: { keptClosed: null, throughPlastic: null } as IssuedFacts,
+    facts: { keptClosed: null, throughPlastic: null, bound: null } as IssuedFacts,
     holes: HOLES,
     heldOpen: []
   },
@@ -131,7 +131,12 @@ describe('what is missing before a signature', () => {
 
   it('asks for other eyes where a tap came in after its driver’s own look', () => {
     const facts = (checking: string) =>
-      ({ keptClosed: null, throughPlastic: null, rules: { checking } }) as unknown as IssuedFacts;
+      ({
+        keptClosed: null,
+        throughPlastic: null,
+        bound: null,
+        rules: { checking }
+      }) as unknown as IssuedFacts;
     const drive = { ...NOT_DRIVEN, holes: new Map([[2, driven({ people: ['ilse'] })]]) };
     const states = seen(
       look(1, { person: 'ilse' }),
@@ -206,7 +211,7 @@ describe('what is missing before a signature', () => {
 
   it('tells what of a head nobody looked at, place by place, where the sampling wants nothing of it', () => {
     const rules = { inspect: ['manufactured', 'sheet'] } as unknown as IssuedFacts['rules'];
-    const facts = { keptClosed: null, throughPlastic: null, rules } as IssuedFacts;
+    const facts = { keptClosed: null, throughPlastic: null, bound: null, rules } as IssuedFacts;
     const asked = new Map(
       [1, 2, 3].map((hole) => [hole, ['shop', 'manufactured', 'sheet'] as const])
     );

@@ -14,6 +14,7 @@
   import { whenIdle } from '$lib/client/when-idle';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { provideWorkspace, Workspace } from '$lib/client/workspace.svelte';
+  import { boundRules } from '$core/rules/bound-rules.ts';
   import { printOf } from '$core/plan/blocks.ts';
   import { Seen } from '$lib/client/seen.svelte';
   import { isPlanStation, standings } from '$lib/stations/standings';
@@ -43,6 +44,7 @@
     signedBy,
     since,
     toolsSet,
+    shop,
     ready,
     person,
     role,
@@ -84,6 +86,18 @@
       ? inMetal(workspace.shown?.plan.holes ?? [], issue, reworking?.state ?? NO_REWORK, since)
       : []
   );
+  const bound = $derived.by(() => {
+    const { ownHeads, headsReason } = workspace.now?.definition ?? {
+      ownHeads: false,
+      headsReason: ''
+    };
+    const own = ownHeads ? headsReason.trim() : null;
+    return boundRules(shop.rules, workspace.profile, own, {
+      ...shop.setBy,
+      // what is typed here and not saved yet is whose who types it
+      ownHeads: joint.definition.ownHeads ? shop.setBy.ownHeads : person
+    });
+  });
   provideIssueDesk({
     get issue() {
       return issueNow;
@@ -102,6 +116,9 @@
     },
     get since() {
       return since;
+    },
+    get bound() {
+      return bound;
     },
     get inMetal() {
       return reworkedHoles;

@@ -5,6 +5,7 @@ import type { Issue } from '$core/issue/issue.ts';
 import type { EnteredJoint } from '$core/kinds/joint.ts';
 import type { SinceRelease } from '$core/releases/since-release.ts';
 import type { ReworkEvent } from '$core/reworking/rework-events.ts';
+import type { SetBy } from '$core/rules/bound-rules.ts';
 import type { RuleProfile } from '$core/rules/profile.ts';
 import type { ReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
 import type { StationKey } from '$lib/stations/stations.ts';
@@ -28,6 +29,8 @@ export interface BenchProps {
   events: HoleEvent[];
   driving: DriveEvent[];
   rework: ReworkEvent[];
+  /** the shop’s rules as they stand now, and who set those of this joint */
+  shop: { rules: RuleProfile; setBy: SetBy };
   /** who signed the newest release; null while nobody has */
   signedBy: string | null;
   /** what that release took over; null for a first one */

@@ -1,4 +1,5 @@
 import type { Must, Told } from '../../core/signing/missing.ts';
+import { boundRuleInWords } from './bound-rules.ts';
 import { OBJECTION_ANSWERS, objectionNamed } from './objections.ts';
 import { INSPECTION_WORDS } from './heads.ts';
 import { plural, sentence } from './writing.ts';
@@ -102,6 +103,8 @@ export function toldInWords(told: Told): string {
       return told.tool === null
         ? `No tool’s setting is on record for ${told.part}`
         : `The setting of ${told.tool} for ${told.part} was never released by its first heads`;
+    case 'bound-rule':
+      return `Not by the shop’s rules: ${boundRuleInWords(told, 'decimal')}`;
     case 'kept-closed':
       return `Not taken apart after drilling; chips and burrs accepted by: ${told.by}`;
     case 'through-plastic':

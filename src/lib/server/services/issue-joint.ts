@@ -7,12 +7,14 @@ import type { Plan } from '../../../core/plan/plan-shape.ts';
 import { stopsOf } from '../../../core/plan/stops.ts';
 import type { InspectionPlace } from '../../../core/rules/inspection.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
+import { boundRuleInWords } from '../../words/bound-rules.ts';
 import { warningInWords } from '../../words/warnings.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork } from '../db/work.ts';
 import { planOf, type PlannedJoint } from '../heavy/kept-plans.ts';
 import { outcomeOf } from './documents.ts';
 import { getJoint, type JointView } from './joints.ts';
+import { boundOf, mayLoosen } from './bound-rules.ts';
 import { because, done, refused, type Outcome } from './outcome.ts';
 import { isPractice } from './practice.ts';
 import { logTaken, takenOverFrom } from './take-over.ts';
@@ -43,6 +45,7 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
     limits: planned.headLimits,
     limitsReference: definition.ownHeads ? definition.headsReason.trim() : null,
     rules,
+    bound: null,
     keptClosed: definition.closed ? definition.closedReason : null,
     throughPlastic: definition.kind === 'panel' ? definition.plasticReason.trim() : null,
     predictedIn3: first.head.ok ? first.head.result.volumeIn3 : null,
@@ -92,7 +95,14 @@ export const issueJoint = (
     const { profile } = joint.value;
     const facts = factsOf(planned.value.definition, profile, planned.value.plan);
     if (!facts.ok) return facts;
-    const frozen = { joint: joint.value, ...planned.value, facts: facts.value };
+    const bound = await boundOf(database, joint.value, facts.value.limitsReference);
+    const looser = bound.find(({ loosens }) => loosens);
+    if (looser && !(await mayLoosen(database, issuedBy)))
+      return refused(
+        'not-possible',
+        `${boundRuleInWords(looser, 'decimal')}. That is looser than the shop’s own rule: a lead releases it, or plan the joint under the shop’s rules`
+      );
+    const frozen = { joint: joint.value, ...planned.value, facts: { ...facts.value, bound } };
     return inWork(database, () => freeze(database, frozen, issuedBy, issuedAt));
   });
 

@@ -5,6 +5,8 @@
   import { call } from '$lib/client/call';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';
+  import { may } from '$core/people/rights.ts';
+  import { boundRuleInWords } from '$lib/words/bound-rules';
   import { blockInWords, PLANNED_AT } from '$lib/words/warnings';
   import Notice from '../../ui/kit/Notice.svelte';
   import { useIssueDesk } from './issue-desk';
@@ -23,6 +25,10 @@
   let issuing = $state(false);
   /** what stops the joint as it is now: it cannot be released */
   const block = $derived(workspace.blocks[0]);
+  /** a rule looser than the shop’s, which a lead alone lets take effect */
+  const needsLead = $derived(
+    open.bound.some(({ loosens }) => loosens) && !(open.role !== null && may(open.role, 'rules'))
+  );
 
   async function issue(): Promise<void> {
     issuing = true;
@@ -46,12 +52,34 @@
   }
 </script>
 
+{#if open.bound.length > 0}
+  <Notice
+    testid="bound-rules"
+    level={needsLead ? 'stop' : 'attention'}
+    title={needsLead ? CHECK.aLeadReleasesThis : CHECK.notByTheShopsRules}
+  >
+    <ul>
+      {#each open.bound as rule (rule.rule)}
+        <li>
+          {boundRuleInWords(rule, preferences.lengths)}{rule.loosens
+            ? ': looser than the shop’s'
+            : ''}
+        </li>
+      {/each}
+    </ul>
+    <p>
+      {needsLead
+        ? 'What lets in whoever may inspect or sign, or skips heads, is a lead’s to release. Else plan it under the shop’s rules.'
+        : 'They take effect by your release. Whoever signs is told each.'}
+    </p>
+  </Notice>
+{/if}
 {#if open.person !== ''}
   <button
     data-testid="release"
     class="act main"
     type="button"
-    disabled={issuing || block !== undefined}
+    disabled={issuing || block !== undefined || needsLead}
     aria-describedby={block ? 'no-release' : undefined}
     onclick={() => void issue()}>{text}</button
   >

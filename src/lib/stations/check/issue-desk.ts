@@ -2,6 +2,7 @@ import { getContext, setContext } from 'svelte';
 import type { Issue } from '$core/issue/issue.ts';
 import type { Role } from '$core/people/rights.ts';
 import type { InMetal } from '$core/releases/in-metal.ts';
+import type { BoundRule } from '$core/rules/bound-rules.ts';
 import type { SinceRelease } from '$core/releases/since-release.ts';
 import type { CheckDesk } from './check-desk.svelte';
 
@@ -17,6 +18,8 @@ export interface IssueDesk {
   readonly signedBy: string | null;
   /** what it took over from the release before it; null for a first one */
   readonly since: SinceRelease | null;
+  /** binding rules of the joint that are not the shop’s: they take effect by whoever releases it */
+  readonly bound: readonly BoundRule[];
   /** holes of the joint as planned now that rework left another way, by the plan’s numbers */
   readonly inMetal: readonly InMetal[];
 }

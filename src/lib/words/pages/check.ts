@@ -1,5 +1,7 @@
 /** What the pages of check call things: tests find them by the same words. */
 export const CHECK = {
+  aLeadReleasesThis: 'A lead releases this',
+  notByTheShopsRules: 'Not by the shop’s own rules',
   byEye: 'By eye',
   byWhom: 'By whom',
   doNow: 'Do now',

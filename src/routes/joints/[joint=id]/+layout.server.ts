@@ -12,6 +12,7 @@ import { readyEvents, shopFigures, timedWorks } from '$lib/server/services/ready
 import { listBins } from '$lib/server/services/stock';
 import { sinceOfIssue } from '$lib/server/services/take-over';
 import { toolSettings } from '$lib/server/services/tool-settings';
+import { shopRules } from '$lib/server/services/bound-rules';
 import { getJoint } from '$lib/server/services/joints';
 import type { LayoutServerLoad } from './$types';
 
@@ -27,20 +28,33 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
       joint.reason === 'unreadable' ? joint.message : 'There is no such joint.'
     );
   if (!issue.ok) error(422, issue.message);
-  const [events, driving, rework, signed, since, held, ticks, figures, recorded, cages, toolsSet] =
-    await Promise.all([
-      issue.value ? eventsOf(database, holeEvents, issue.value.id) : [],
-      issue.value ? eventsOf(database, driveEvents, issue.value.id) : [],
-      issue.value ? eventsOf(database, reworkEvents, issue.value.id) : [],
-      issue.value ? eventsOf(database, signEvents, issue.value.id) : [],
-      issue.value ? sinceOfIssue(database, issue.value.id) : null,
-      listBins(database),
-      readyEvents(database, params.joint),
-      shopFigures(database),
-      timedWorks(database),
-      settingsOfJoint(database, params.joint),
-      toolSettings(database, params.joint)
-    ]);
+  const [
+    events,
+    driving,
+    rework,
+    signed,
+    since,
+    held,
+    ticks,
+    figures,
+    recorded,
+    cages,
+    toolsSet,
+    shop
+  ] = await Promise.all([
+    issue.value ? eventsOf(database, holeEvents, issue.value.id) : [],
+    issue.value ? eventsOf(database, driveEvents, issue.value.id) : [],
+    issue.value ? eventsOf(database, reworkEvents, issue.value.id) : [],
+    issue.value ? eventsOf(database, signEvents, issue.value.id) : [],
+    issue.value ? sinceOfIssue(database, issue.value.id) : null,
+    listBins(database),
+    readyEvents(database, params.joint),
+    shopFigures(database),
+    timedWorks(database),
+    settingsOfJoint(database, params.joint),
+    toolSettings(database, params.joint),
+    shopRules(database, joint.value)
+  ]);
   return {
     joint: joint.value,
     issue: issue.value,
@@ -50,6 +64,7 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
     signedBy: signed.at(-1)?.by ?? null,
     since,
     toolsSet,
+    shop,
     drawers: held.filter(({ count }) => count > 0),
     ready: { events: ticks, figures, recorded, cages }
   };

@@ -25,6 +25,7 @@
     signedBy={data.signedBy}
     since={data.since}
     toolsSet={data.toolsSet}
+    shop={data.shop}
     drawers={data.drawers}
     ready={data.ready}
     person={data.person?.name ?? ''}
