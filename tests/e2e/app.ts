@@ -22,6 +22,8 @@ export interface App {
   another: (databaseUrl?: string) => Promise<string>;
   /** its database, by the role that it is served by */
   databaseUrl: string;
+  /** the same as its owner has it: what no user of the application can do */
+  ownerUrl: string;
 }
 
 /**
@@ -83,6 +85,7 @@ export const test = base.extend<Here, { app: App }>({
           running = null;
         },
         databaseUrl,
+        ownerUrl: made.url,
         async another(servedFrom = databaseUrl) {
           const other = await runApp(servedFrom, await freePort());
           others.push(other);

@@ -1,4 +1,6 @@
 import type { Page } from '@playwright/test';
+import { inDatabase } from '../../scripts/fresh-shop.ts';
+import { rowsSought } from '../../src/lib/server/db/work.ts';
 import { BOTTOM_LAP, SPAR_CAP } from '../../scripts/demo-data.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { KIT } from '../../src/lib/words/pages/kit.ts';
@@ -137,6 +139,18 @@ test('an order of one’s own is kept; neighbors too soon are said', async ({ pa
   await expect(order.locator('li').nth(1)).toHaveAttribute('data-order', '38');
 });
 
+/** What is out of the cold came out so much earlier: an hour that no test waits for. */
+const outEarlier = (app: App, byMs: number): Promise<unknown> =>
+  inDatabase(app.ownerUrl, (database) =>
+    rowsSought(
+      database,
+      `set session_replication_role = replica;
+       update cold_batches set removed_at = removed_at - interval '${byMs} milliseconds';
+       set session_replication_role = origin`,
+      []
+    )
+  );
+
 test('a cold batch runs out: due, expired, and refused without a written reason', async ({
   page,
   app
@@ -192,8 +206,12 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
   await page.getByLabel(DRIVE.whyOneOfTheseIs).fill('trial for the lead');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Space');
-  // the page’s clock was put on: which is right is asked before anything is stored
+  // the page’s clock was put on: which is right is asked before anything is stored, and the server takes nothing from ahead of its own
   await page.getByRole('button', { name: WAITING.thisDevicesTimeIsRight }).click();
+  await expect(page.getByText(/is dated \d+ min from now/).first()).toBeVisible();
+  await outEarlier(app, onMs);
+  await page.reload();
+  await page.getByRole('button', { name: WAITING.theServersTime }).click();
   await expect(page.getByText(DRIVE.toBeLookedAt, { exact: true })).toBeVisible();
   // figures within limits do not make it good: to be drilled out, wherever it is told
   await goTo(page, app, 'check');
@@ -215,7 +233,7 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
     await refer.getByRole('checkbox').check({ force: true });
     await refer.getByRole('button', { name: CHECK.putTheQuestion }).click();
     // the page’s clock is still put on
-    await page.getByRole('button', { name: WAITING.thisDevicesTimeIsRight }).click();
+    await page.getByRole('button', { name: WAITING.theServersTime }).click();
     await expect(second).toHaveAttribute('data-verdict', 'refer');
     if (process.env['SHOT']) await page.screenshot({ path: process.env['SHOT'] });
   });

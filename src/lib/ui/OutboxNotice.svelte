@@ -20,7 +20,7 @@
   />
   <div class="acts">
     <button class="act main" type="button" onclick={() => outbox.settleClock('server')}
-      >The server’s time</button
+      >{WAITING.theServersTime}</button
     >
     <button class="act" type="button" onclick={() => outbox.settleClock('device')}
       >{WAITING.thisDevicesTimeIsRight}</button

@@ -8,6 +8,7 @@ export const WAITING = {
   notStoredYet: 'Not stored yet',
   nothingAllThatWasLogged: 'Nothing: all that was logged on this device is stored.',
   takeAllOfItOut: 'Take all of it out as a file',
+  theServersTime: 'The server’s time',
   thisDevicesTimeIsRight: 'This device’s time is right',
   yesItIsGoneThen: 'Yes, it is gone then'
 };
