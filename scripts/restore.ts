@@ -45,11 +45,30 @@ async function isAsDumped({ tables }: BackupHead): Promise<void> {
   }
 }
 
+/** A copy lets in nobody who was let in when it was made: whoever holds its file holds no session, and no shared device. */
+async function letNobodyIn(): Promise<void> {
+  const client = new pg.Client({ connectionString: databaseUrl() });
+  await client.connect();
+  try {
+    for (const table of ['sessions', 'trusted_benches']) {
+      // a backup of the first versions has neither
+      const { rows } = await client.query('select 1 where to_regclass($1) is not null', [table]);
+      if (rows.length > 0)
+        await client.query(`update ${table} set ended_at = now() where ended_at is null`);
+    }
+  } finally {
+    await client.end();
+  }
+}
+
 const [path, how] = process.argv.slice(2);
 if (!path) throw new Error('restore FILE: say which');
 try {
   const head = how === '--look' ? await readBackup(path) : await fill(path);
-  if (how !== '--look') await isAsDumped(head);
+  if (how !== '--look') {
+    await isAsDumped(head);
+    await letNobodyIn();
+  }
   const rows = Object.values(head.tables).reduce((sum, table) => sum + table.rows, 0);
   process.stdout.write(`  · ${path}: of ${head.at}, ${rows} rows, whole\n`);
 } catch (error) {

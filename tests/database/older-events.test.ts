@@ -158,7 +158,8 @@ beforeAll(async () => {
     '0020-looks-that-add-up',
     '0021-who-sent',
     '0022-notes-by-the-row',
-    '0023-logs-set-right'
+    '0023-logs-set-right',
+    '0024-begun-on-a-bench'
   ]);
 });
 afterAll(async () => {

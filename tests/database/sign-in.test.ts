@@ -11,6 +11,7 @@ import {
   setRole
 } from '../../src/lib/server/people/manage.ts';
 import { benchBy, endBench, trustBench } from '../../src/lib/server/people/benches.ts';
+import { OpenStreams } from '../../src/lib/server/live/open-streams.ts';
 import { tieToDevice } from '../../src/lib/server/people/devices.ts';
 import {
   beginSession,
@@ -272,9 +273,56 @@ describe('a shared bench', () => {
     valueOf(await setPin(database(), { id: lead }, 'a tide table, folded', '271828'));
     await later(1000);
     expect(whyNot(await pin('271829'))).toBe('unreadable');
-    expect(await present(valueOf(await pin('271828')))).toMatchObject({ id: lead });
+    const byPin = valueOf(await pin('271828'));
+    expect(await present(byPin)).toMatchObject({ id: lead });
+    const byPassword = valueOf(
+      await signInByPassword(database(), { login: 'runa', password: 'a tide table, folded' }, bench)
+    );
+    const elsewhere = await beginSession(database(), lead, 'password');
     expect(await endBench(database(), bench.id, lead)).toBe(true);
+    // what was begun on it ends with it, and nothing else
+    expect(await present(byPin)).toBeNull();
+    expect(await present(byPassword)).toBeNull();
+    expect(await present(elsewhere)).toMatchObject({ id: lead });
+    expect(await endBench(database(), bench.id, lead)).toBe(false);
     expect(await benchBy(database(), token)).toBeNull();
     expect(await benchBy(database(), 'made up')).toBeNull();
+  });
+});
+
+describe('streams that a browser holds open', () => {
+  it('end when their session does, or whoever it is has left; the others stay', async () => {
+    const mechanic = valueOf(
+      await enterPerson(
+        database(),
+        { name: 'Stream Hand', login: 'stream-hand', role: 'mechanic' },
+        lead
+      )
+    ).id;
+    const streams = new OpenStreams(database);
+    const closed: string[] = [];
+    const opened = async (name: string, person: string) => {
+      const session = await beginSession(database(), person, 'password');
+      const off = streams.add(session, () => {
+        closed.push(name);
+        off();
+      });
+      return session;
+    };
+    const out = await opened('signed out', lead);
+    await opened('has left', mechanic);
+    const stays = await opened('stays', lead);
+    await streams.look();
+    expect(closed).toEqual([]);
+    await endSession(database(), out);
+    await streams.look();
+    expect(closed).toEqual(['signed out']);
+    valueOf(await setActive(database(), mechanic, false, lead));
+    await streams.look();
+    expect(closed).toEqual(['signed out', 'has left']);
+    await endSession(database(), stays);
+    await streams.look();
+    await streams.look();
+    expect(closed).toEqual(['signed out', 'has left', 'stays']);
   });
 });

@@ -36,7 +36,11 @@ export const actions: Actions = {
   password: async (event) => {
     const form = await readForm(event.request, SignInForm);
     if (!form.ok) return fail(400, { way: 'password', message: form.message });
-    return comeIn(event, await signInByPassword(event.locals.database(), form.value), 'password');
+    return comeIn(
+      event,
+      await signInByPassword(event.locals.database(), form.value, event.locals.bench),
+      'password'
+    );
   },
   pin: async (event) => {
     const { bench } = event.locals;
@@ -49,6 +53,10 @@ export const actions: Actions = {
   demo: async (event) => {
     const form = await readForm(event.request, OfPerson);
     if (!form.ok) return fail(400, { way: 'demo', message: 'Choose one of the names.' });
-    return comeIn(event, await signInToDemo(event.locals.database(), form.value.person), 'demo');
+    return comeIn(
+      event,
+      await signInToDemo(event.locals.database(), form.value.person, event.locals.bench),
+      'demo'
+    );
   }
 };

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { BenchHub } from './bench-hub.ts';
+import { OpenStreams } from '../live/open-streams.ts';
 import { lineStream } from './line-stream.ts';
 
 const nothing = (): void => undefined;
@@ -46,7 +47,13 @@ describe('the simulated benches', () => {
 
   it('end every stream when the server is to end, also those that come after', async () => {
     const hub = new BenchHub();
-    const stream = () => lineStream((send, close) => hub.listen('a', send, close)).text();
+    const nobodys = {
+      session: undefined,
+      open: new OpenStreams(() => {
+        throw new Error('no database is asked');
+      })
+    };
+    const stream = () => lineStream(nobodys, (send, close) => hub.listen('a', send, close)).text();
     const before = stream();
     hub.say('a', 'ID?');
     hub.closeAll();

@@ -1,5 +1,14 @@
+import type { OpenStreams } from '../live/open-streams.ts';
+
+/** Whose stream it is: it ends with their session. */
+export interface StreamOf {
+  session: string | undefined;
+  open: OpenStreams;
+}
+
 /** Lines as server-sent events, one event a line. */
 export function lineStream(
+  { session = '', open }: StreamOf,
   begin: (send: (line: string) => void, close: () => void) => () => void
 ): Response {
   const encoder = new TextEncoder();
@@ -9,13 +18,16 @@ export function lineStream(
       const send = (text: string) => controller.enqueue(encoder.encode(text));
       // Said at once: the browser takes the stream as open only when something has come.
       send(': open\n\n');
-      end = begin(
-        (line) => send(`data: ${line}\n\n`),
-        () => {
-          end();
-          controller.close();
-        }
-      );
+      const close = () => {
+        end();
+        controller.close();
+      };
+      const leave = begin((line) => send(`data: ${line}\n\n`), close);
+      const out = open.add(session, close);
+      end = () => {
+        out();
+        leave();
+      };
     },
     cancel() {
       end();

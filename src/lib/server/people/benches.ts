@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { inWork, rowsOf } from '../db/work.ts';
 import { logPeople } from './people-log.ts';
 import { newToken, tokenHash } from './secrets.ts';
 
@@ -36,16 +36,27 @@ export async function trustBench(database: Database, name: string, by: string): 
   return token;
 }
 
-export async function endBench(database: Database, id: string, by: string): Promise<boolean> {
-  const ended = await rowsOf(
-    database,
-    'update trusted_benches set ended_at = now() where id::text = $1 and ended_at is null returning id',
-    [id]
-  );
-  if (ended.length > 0)
-    await logPeople(database, 'bench-ended', { by, person: null, detail: { bench: id } });
-  return ended.length > 0;
-}
+/** Ends a shared device, and every session that was begun on it. */
+export const endBench = (database: Database, id: string, by: string): Promise<boolean> =>
+  inWork(database, async () => {
+    const ended = await rowsOf(
+      database,
+      'update trusted_benches set ended_at = now() where id::text = $1 and ended_at is null returning id',
+      [id]
+    );
+    if (ended.length === 0) return false;
+    const out = await rowsOf(
+      database,
+      'update sessions set ended_at = now() where bench_id::text = $1 and ended_at is null returning 1',
+      [id]
+    );
+    await logPeople(database, 'bench-ended', {
+      by,
+      person: null,
+      detail: { bench: id, ended: out.length }
+    });
+    return true;
+  });
 
 export const trustedBenches = (
   database: Database

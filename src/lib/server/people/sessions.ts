@@ -20,18 +20,19 @@ export const SESSION_COOKIE = 'session';
 /** A shift; whoever works longer says again who they are. */
 export const SESSION_H = 12;
 
-/** Begins a session. @returns what the browser holds: it is nowhere kept */
+/** Begins a session, on a shared device where it is one. @returns what the browser holds: it is nowhere kept */
 export async function beginSession(
   database: Database,
   personId: string,
-  how: SignedInBy
+  how: SignedInBy,
+  bench: string | null = null
 ): Promise<string> {
   const token = newToken();
   await rowsOf(
     database,
-    `insert into sessions (token_hash, person_id, how, until)
-     values ($1, $2, $3, now() + make_interval(hours => $4)) returning token_hash`,
-    [tokenHash(token), personId, how, SESSION_H]
+    `insert into sessions (token_hash, person_id, how, until, bench_id)
+     values ($1, $2, $3, now() + make_interval(hours => $4), $5) returning token_hash`,
+    [tokenHash(token), personId, how, SESSION_H, bench]
   );
   return token;
 }
@@ -107,4 +108,20 @@ export async function endSessionsOf(
     [personId, but === null ? null : tokenHash(but)]
   );
   return ended.length;
+}
+
+/** Which of some sessions let nobody in any more: ended, over, or of somebody who has left. */
+export async function endedSessions(
+  database: Database,
+  tokens: readonly string[]
+): Promise<string[]> {
+  const byHash = new Map(tokens.map((token) => [tokenHash(token), token]));
+  const open = await rowsOf<{ token_hash: string }>(
+    database,
+    `select s.token_hash from sessions s join people p on p.id = s.person_id
+     where s.token_hash = any($1::text[]) and s.ended_at is null and s.until > now() and p.active`,
+    [[...byHash.keys()]]
+  );
+  for (const { token_hash } of open) byHash.delete(token_hash);
+  return [...byHash.values()];
 }

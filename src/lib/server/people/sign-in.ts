@@ -17,8 +17,16 @@ const tooOften = (seconds: number) =>
     `too many wrong ones: try again in ${seconds < 90 ? `${seconds} s` : `${Math.ceil(seconds / 60)} min`}, or ask a lead for a code`
   );
 
-async function comeIn(database: Database, id: string, how: SignedInBy): Promise<Token> {
-  const token = await beginSession(database, id, how);
+/** The shared device that somebody comes in on; null for one of their own. */
+type On = { id: string } | null;
+
+async function comeIn(
+  database: Database,
+  id: string,
+  how: SignedInBy,
+  on: On = null
+): Promise<Token> {
+  const token = await beginSession(database, id, how, on?.id ?? null);
   await logPeople(database, 'signed-in', { by: id, person: id, detail: { how } });
   return token;
 }
@@ -26,7 +34,8 @@ async function comeIn(database: Database, id: string, how: SignedInBy): Promise<
 /** By login and password. An unknown login is told and timed as a wrong password. */
 export async function signInByPassword(
   database: Database,
-  { login, password }: { login: string; password: string }
+  { login, password }: { login: string; password: string },
+  on: On = null
 ): Promise<Outcome<Token>> {
   const key = `password ${login.toLowerCase()}`;
   const wait = await beginTry(database, key);
@@ -39,7 +48,7 @@ export async function signInByPassword(
   const right = await isSecret(person?.password_hash ?? null, password);
   if (!person || !right) return refused('unreadable', WRONG);
   await rightTry(database, key);
-  return done(await comeIn(database, person.id, 'password'));
+  return done(await comeIn(database, person.id, 'password', on));
 }
 
 /** By PIN, on a bench that a lead has trusted: the same hand that knows the password chose it. */
@@ -59,11 +68,15 @@ export async function signInByPin(
   const right = await isSecret(known?.pin_hash ?? null, pin);
   if (!known || !right) return refused('unreadable', DOORS.notThatPin);
   await rightTry(database, key);
-  return done(await comeIn(database, known.id, 'pin'));
+  return done(await comeIn(database, known.id, 'pin', bench));
 }
 
 /** By a click, where the people are made up. */
-export async function signInToDemo(database: Database, person: string): Promise<Outcome<Token>> {
+export async function signInToDemo(
+  database: Database,
+  person: string,
+  on: On = null
+): Promise<Outcome<Token>> {
   const [known] = await rowsOf<{ id: string; demo: boolean }>(
     database,
     'select p.id, i.demo from people p cross join installation i where p.id::text = $1 and p.active',
@@ -72,13 +85,14 @@ export async function signInToDemo(database: Database, person: string): Promise<
   if (!known) return refused('not-found', 'Choose one of the names.');
   if (!known.demo)
     return refused('not-possible', 'only the people of the demo come in by a click: sign in');
-  return done(await comeIn(database, known.id, 'demo'));
+  return done(await comeIn(database, known.id, 'demo', on));
 }
 
 /** The first time, and whenever a lead gave a new code: the code is spent, the password is kept. */
 export async function signInByCode(
   database: Database,
-  { login, code, password, name }: { login: string; code: string; password: string; name?: string }
+  { login, code, password, name }: { login: string; code: string; password: string; name?: string },
+  on: On = null
 ): Promise<Outcome<Token>> {
   if (password.toLowerCase().includes(login.toLowerCase()))
     return refused('unreadable', 'a password does not hold the login');
@@ -99,7 +113,7 @@ export async function signInByCode(
     // whoever had the password before is out: that may be why a new code was asked for
     await endSessionsOf(database, id);
     await logPeople(database, 'code-used', { by: id, person: id });
-    return comeIn(database, id, 'code');
+    return comeIn(database, id, 'code', on);
   });
   if (token === null)
     return refused(

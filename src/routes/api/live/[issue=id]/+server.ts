@@ -1,5 +1,6 @@
 import { sayAt } from '$lib/api/live.ts';
 import { lineStream } from '$lib/server/devices/line-stream';
+import { streamOf } from '$lib/server/live/streams';
 import { keepCall } from '$lib/server/events/team-calls';
 import { live, sayLive } from '$lib/server/live/live-hub';
 import { serve } from '$lib/server/serve';
@@ -7,8 +8,8 @@ import { done } from '$lib/server/services/outcome';
 import type { RequestHandler } from './$types';
 
 /** What is said and logged about a release, from whatever process. */
-export const GET: RequestHandler = ({ params }) =>
-  lineStream((send, close) => live.listen(params.issue, send, close));
+export const GET: RequestHandler = ({ params, cookies }) =>
+  lineStream(streamOf(cookies), (send, close) => live.listen(params.issue, send, close));
 
 /** One device's word to the other. */
 export const POST = serve(sayAt, async ({ database, params, body, person }) => {
