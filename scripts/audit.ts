@@ -1,9 +1,9 @@
 /** audit [HASH]: whether every row that is only added is as it was noted, and whether a hash that was kept is in the chain. */
-import { openDatabase } from '../src/lib/server/db/connect.ts';
 import { notYetMigrated } from '../src/lib/server/db/migrate.ts';
 import { auditReport, isInChain, type AuditFinding } from '../src/lib/server/audit/report.ts';
 import { databaseUrl } from './database-url.ts';
 import { ownGuards } from './own-guards.ts';
+import { onDatabase } from './patient.ts';
 
 const said = ({ what, table, key }: AuditFinding): string => {
   switch (what) {
@@ -24,9 +24,7 @@ const said = ({ what, table, key }: AuditFinding): string => {
   }
 };
 
-const url = databaseUrl();
-const database = openDatabase(url, true);
-try {
+await onDatabase(async (database) => {
   const before = await notYetMigrated(database);
   if (before.length > 0)
     throw new Error(
@@ -34,7 +32,7 @@ try {
     );
   const { rows, links, waiting, head, findings } = await auditReport(
     database,
-    await ownGuards(url)
+    await ownGuards(databaseUrl())
   );
   const [kept] = process.argv.slice(2);
   const gone = kept !== undefined && !(await isInChain(database, kept));
@@ -48,6 +46,4 @@ try {
     process.stdout.write(
       `✓ ${rows} notes hold, in ${links} links${waiting > 0 ? `; ${waiting} wait for theirs` : ''}\n  ${head}\n`
     );
-} finally {
-  await database.sequelize.close();
-}
+});

@@ -37,6 +37,12 @@ backup() {
   [ -z "$keep" ] || ls -1 "$where/$name-"*.backup | sort -r | tail -n +"$((keep + 1))" | while read -r old; do rm -f -- "$old"; done
 }
 
+# restore_leave NAME: what was not put in its place goes.
+restore_leave() {
+  on_database dropdb --if-exists --force "$1_restored" >/dev/null 2>&1
+  cluster_leave
+}
+
 # restore FILE [--yes]: into a database beside; only when that is whole does it take the place of the one before, which stays.
 restore() {
   local file="${1:-}" yes="${2:-}" name="${OWN:-zanjador}" before
@@ -48,16 +54,20 @@ restore() {
     read -r yes
     [ "$yes" = restore ] || stop_with "Nothing was touched."
   fi
+  # nobody starts it while its database is changed; a start that runs holds this until it has ended
+  exec 9>"$DATA/start.lock"
+  app_running || flock -n 9 || stop_with "Zanjador is being started from this folder: restore once it runs, or after ./zanjador stop. Nothing was touched."
   cluster_open
-  trap cluster_leave EXIT
+  # however this ends, nothing half restored is left beside the database
+  trap 'restore_leave "$name"' EXIT
+  trap 'exit 130' INT TERM
   on_database dropdb --if-exists "${name}_restored" && on_database createdb "${name}_restored" || stop_with "Nothing was touched."
-  if ! DATABASE_URL="$CLUSTER_URL/${name}_restored" ZANJADOR_PG="$PG" node .build/scripts/restore.js "$file"; then
-    on_database dropdb --if-exists "${name}_restored"
+  DATABASE_URL="$CLUSTER_URL/${name}_restored" ZANJADOR_PG="$PG" node .build/scripts/restore.js "$file" ||
     stop_with "The database is as it was."
-  fi
   # the start that runs it ends its database with it: it is opened again for the change
   if app_running; then
     stop_app
+    flock -w 60 9 || stop_with "The start that ran does not end. The database is as it was."
     for _ in $(seq 100); do as_postgres "$PG/pg_ctl" -D "$CLUSTER" status >/dev/null 2>&1 || break; sleep 0.1; done
     cluster_open
   fi
@@ -66,7 +76,9 @@ restore() {
     on_database psql -d postgres -qc "alter database $name rename to $before" || stop_with "The database is as it was."
     echo "  · the database before is kept aside as $before" >&2
   fi
-  on_database psql -d postgres -qc "alter database ${name}_restored rename to $name" ||
-    stop_with "The restored database is ${name}_restored; it could not be named $name."
+  if ! on_database psql -d postgres -qc "alter database ${name}_restored rename to $name"; then
+    [ -z "$before" ] || on_database psql -d postgres -qc "alter database $before rename to $name"
+    stop_with "The restored database could not take its place. The database is as it was."
+  fi
   echo "  · restored: ./zanjador start serves it" >&2
 }

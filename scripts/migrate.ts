@@ -3,17 +3,16 @@
  * the application's own role, and a code for the first lead where there is nobody.
  */
 import { DEFAULT_PROFILE } from '../src/core/rules/profile.ts';
-import { openDatabase } from '../src/lib/server/db/connect.ts';
 import { letApplicationIn } from '../src/lib/server/db/application-role.ts';
 import { migrate } from '../src/lib/server/db/migrate.ts';
 import { firstCode } from '../src/lib/server/people/installation.ts';
 import { addProfile } from '../src/lib/server/services/profiles.ts';
-import { databaseUrl } from './database-url.ts';
 import { seedDemoData } from './demo-data.ts';
+import { onDatabase } from './patient.ts';
 
-const database = openDatabase(databaseUrl(), true);
 const say = (text: string) => process.stdout.write(`  · ${text}\n`);
-try {
+
+await onDatabase(async (database) => {
   const ran = await migrate(database);
   if (ran.length > 0) say(`migrations: ${ran.join(', ')}`);
   if (process.argv.includes('--demo-data') && (await seedDemoData(database)))
@@ -28,6 +27,4 @@ try {
     if (code !== null)
       say(`nobody is entered yet: the first lead comes in at /who/code with ${code}, within a day`);
   }
-} finally {
-  await database.sequelize.close();
-}
+});

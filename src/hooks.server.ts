@@ -13,7 +13,8 @@ import {
 import { linkSoon } from '$lib/server/audit/chain';
 import { tooMuch } from '$lib/server/body-limit';
 import { closeDatabase, database } from '$lib/server/database';
-import { isAway } from '$lib/server/db/away';
+import { isAway, isBusy } from '$lib/server/db/away';
+import { asks, WITHOUT_DATABASE } from '$lib/server/people/doors';
 import { ANSWER_MS, within } from '$lib/server/db/within';
 import { benches, calipers } from '$lib/server/devices/bench-hub';
 import { live } from '$lib/server/live/live-hub';
@@ -28,7 +29,6 @@ import { mayNot, sayWhoFirst } from '$lib/server/answers';
 import { benchBy } from '$lib/server/people/benches';
 import { BENCH_COOKIE, keepDevice } from '$lib/server/people/cookies';
 import { DEVICE_COOKIE, tieToDevice } from '$lib/server/people/devices';
-import { asks } from '$lib/server/people/doors';
 import { presentBy, SESSION_COOKIE } from '$lib/server/people/sessions';
 import { may } from '$core/people/rights.ts';
 import { mayNotInWords } from '$lib/words/roles';
@@ -37,7 +37,12 @@ import { settleSoon } from '$lib/server/services/settle-rivets';
 const DATABASE_AWAY =
   'The database does not answer just now. What was saved is safe, and what you typed stays in this browser; this page tries again by itself.';
 
-const WATCHED: ReadonlySet<string> = new Set(['/health', '/ready', '/metrics']);
+const MANY_AT_ONCE =
+  'Many ask at once just now: again in a moment. What was saved is safe, and what you typed stays in this browser; this page tries again by itself.';
+const notNow = (error: unknown): string => (isBusy(error) ? MANY_AT_ONCE : DATABASE_AWAY);
+
+/** These ask of the process alone, whoever asks. */
+const ALONE: ReadonlySet<string> = new Set(['/health', '/ready', '/metrics', '/api/calc/[op]']);
 
 process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), endThreads()]));
 // The server ends once its last answer has; a stream of lines would never end by itself.
@@ -121,8 +126,7 @@ const answer: Handle = async ({ event, resolve }) => {
   locals.person = null;
   locals.bench = null;
   try {
-    // those who watch ask of the process itself
-    if (!WATCHED.has(event.route.id ?? '')) {
+    if (!ALONE.has(event.route.id ?? '')) {
       const session = cookies.get(SESSION_COOKIE);
       locals.person = session ? await within(ANSWER_MS, presentBy(database(), session)) : null;
       if (session !== undefined && locals.person?.device === null) {
@@ -136,8 +140,10 @@ const answer: Handle = async ({ event, resolve }) => {
       locals.bench = await within(ANSWER_MS, benchBy(database(), cookies.get(BENCH_COOKIE)));
     }
   } catch (broken) {
-    if (isAway(broken)) error(503, DATABASE_AWAY);
-    throw broken;
+    if (!isAway(broken)) throw broken;
+    // who asks is not known then, and there it need not be
+    if (!WITHOUT_DATABASE.has(event.route.id ?? '')) error(503, notNow(broken));
+    locals.person = null;
   }
   const shut = shutDoor(event);
   if (shut !== null) return shut;
@@ -188,8 +194,8 @@ function unavailable({ body, headers }: Response): Response {
 export const handleError: HandleServerError = ({ error: err, status, event }) => {
   if (isAway(err)) {
     event.locals.away = true;
-    log.warn(about(event), 'the database does not answer');
-    return { message: DATABASE_AWAY };
+    log.warn(about(event), isBusy(err) ? 'no connection was free' : 'the database does not answer');
+    return { message: notNow(err) };
   }
   if (status >= 500) log.error({ err, ...about(event) }, 'request failed');
   return {

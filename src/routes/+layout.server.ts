@@ -1,13 +1,15 @@
 import { FIRST_STYLE, LengthStyle } from '$core/units/format-length.ts';
 import { PaperName } from '$lib/joint-files.ts';
+import { isAway } from '$lib/server/db/away';
 import { ANSWER_MS, within } from '$lib/server/db/within';
+import { WITHOUT_DATABASE } from '$lib/server/people/doors';
 import { installation } from '$lib/server/people/installation';
 import { coldView } from '$lib/server/services/cold-batches';
 import { listPeople } from '$lib/server/services/people';
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = async ({ cookies, locals }) => {
-  const lengths = LengthStyle.safeParse(cookies.get('lengths'));
+/** Who is in the shop, and what is out of the cold. */
+async function shopNow(locals: App.Locals) {
   const database = locals.database();
   // whoever has not said who they are is told of nobody, and of nothing that is out
   const present = locals.person !== null;
@@ -15,8 +17,19 @@ export const load: LayoutServerLoad = async ({ cookies, locals }) => {
   const { demo } = await within(ANSWER_MS, installation(database));
   const [people, cold] = await Promise.all([
     present || demo ? listPeople(database) : [],
-    present ? coldView(database) : { serverAt: new Date().toISOString(), batches: [] }
+    present ? coldView(database) : NOTHING_OUT()
   ]);
+  return { people, cold };
+}
+const NOTHING_OUT = () => ({ serverAt: new Date().toISOString(), batches: [] });
+
+export const load: LayoutServerLoad = async ({ cookies, locals, route, untrack }) => {
+  const lengths = LengthStyle.safeParse(cookies.get('lengths'));
+  const { people, cold } = await shopNow(locals).catch((away: unknown) => {
+    const here = untrack(() => route.id) ?? '';
+    if (!isAway(away) || !WITHOUT_DATABASE.has(here)) throw away;
+    return { people: [], cold: NOTHING_OUT() };
+  });
   return {
     people,
     cold,

@@ -258,6 +258,14 @@ describe('./zanjador start', () => {
       expect([asked.code, asked.err.includes('Zanjador is running')]).toEqual([1, true]);
       expect(await bench()).toContain('Bottom skin lap, bay 9');
 
+      // while it is being started its database is nobody’s to change
+      await stopBy('SIGINT');
+      const starting = spawn('flock', ['--no-fork', join(data, 'start.lock'), 'sleep', '30']);
+      const meanwhile = await run(['restore', file, '--yes'], '', env);
+      starting.kill('SIGKILL');
+      expect([meanwhile.code, meanwhile.err.includes('is being started')]).toEqual([1, true]);
+      await start();
+
       const restored = await run(['restore', file, '--yes'], '', env);
       expect(restored.err).toContain('the database before is kept aside as zanjador_before_');
       expect(restored.code).toBe(0);

@@ -73,6 +73,15 @@ test('a database that hangs is said to be away at once, and everything goes on b
   expect((await page.request.get(`${url}/ready`)).status()).toBe(503);
   expect((await page.request.get(`${url}/health`)).status()).toBe(200);
 
+  // what needs no database is answered, whoever is signed in
+  const rivets = await page.request.get(`${url}/rivets`);
+  expect([rivets.status(), (await rivets.text()).includes('MS20470')]).toEqual([200, true]);
+  const calculated = await page.request.post(`${url}/api/calc/part-number`, {
+    data: { text: 'MS20470AD4-6' },
+    headers: { origin: url }
+  });
+  expect(calculated.status()).toBe(200);
+
   way.hang(false);
   // nobody touches it: the page asks again
   await expect(shown.getByRole('heading', { name: HOME.bench, exact: true })).toBeVisible({

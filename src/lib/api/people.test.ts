@@ -9,3 +9,18 @@ it('a PIN is none that everyone tries first', () => {
     ['123456', '876543', '000000', '121212', '13579', '135799x', '1357913'].filter(isPin)
   ).toEqual(['1357913']);
 });
+
+it.each([
+  ['', null],
+  ['271828', null],
+  ['2718281828', null],
+  ['27182', 'a PIN has 6 to 10 figures'],
+  ['27182818284', 'a PIN has 6 to 10 figures'],
+  ['abcdef', 'a PIN has 6 to 10 figures'],
+  ['123456', 'a PIN has three different figures at least, and is no run like 123456'],
+  ['987654', 'a PIN has three different figures at least, and is no run like 123456'],
+  ['778877', 'a PIN has three different figures at least, and is no run like 123456']
+])('a PIN of %j: %s', (pin, said) => {
+  const read = OwnPin.safeParse({ password: 'x', pin });
+  expect(read.success ? null : read.error.issues[0]?.message).toBe(said);
+});

@@ -26,10 +26,14 @@ const isGuessed = (pin: string): boolean => {
   const steps = figures.slice(1).map((figure, at) => figure - (figures[at] ?? 0));
   return new Set(figures).size < 3 || new Set(steps).size < 2;
 };
-const Pin = z
-  .string()
-  .regex(/^\d{6,10}$/)
-  .refine((pin) => !isGuessed(pin));
+/** Empty: none. */
+const PinOrNone = z
+  .string('a PIN is needed')
+  .refine((pin) => pin === '' || /^\d{6,10}$/.test(pin), 'a PIN has 6 to 10 figures')
+  .refine(
+    (pin) => pin === '' || !isGuessed(pin),
+    'a PIN has three different figures at least, and is no run like 123456'
+  );
 /** What is only compared is of any shape, within reason. */
 const secret = z.string().max(200, 'that is too long');
 
@@ -46,9 +50,7 @@ export const NewPerson = z.object({ name: Name, login: Login, role: Role });
 export const NewPassword = z.object({ old: secret, password: Password });
 export const OwnPin = z.object({
   password: secret,
-  pin: z.union([z.literal(''), Pin], {
-    error: 'a PIN has 6 to 10 figures, three different ones at least, and is no run like 123456'
-  })
+  pin: PinOrNone
 });
 export const OfPerson = z.object({ person: z.uuid('choose somebody') });
 export const RoleOf = OfPerson.extend({ role: Role });

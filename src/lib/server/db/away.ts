@@ -1,4 +1,5 @@
-import { ConnectionError } from 'sequelize';
+import { ConnectionAcquireTimeoutError, ConnectionError } from 'sequelize';
+import { answeredWithin } from './work.ts';
 import { Unanswered } from './within.ts';
 
 /** PostgreSQL's own words for a server that is going, coming or full: the classes 08, 53 and 57P. */
@@ -17,4 +18,14 @@ export function isAway(error: unknown): boolean {
   if (GOING.test(code) || UNREACHED.has(code) || ENDED.test(error.message)) return true;
   const inner = 'parent' in error ? error.parent : error.cause;
   return inner !== undefined && inner !== error && isAway(inner);
+}
+
+const LATELY_MS = 2000;
+
+/** Whether it only waited for a free connection, while the database answered others: not away, busy. */
+export function isBusy(error: unknown): boolean {
+  if (error instanceof ConnectionAcquireTimeoutError) return answeredWithin(LATELY_MS);
+  if (!(error instanceof Error)) return false;
+  const inner = 'parent' in error ? error.parent : error.cause;
+  return inner !== undefined && inner !== error && isBusy(inner);
 }

@@ -8,7 +8,7 @@ export interface Database {
 }
 
 /** Nobody waits longer for a connection: the page says that the database does not answer. */
-const ACQUIRE_MS = 1800;
+const ACQUIRE_MS = 1500;
 const CONNECT_MS = 1500;
 /** A statement that takes longer is given up by the database; one that is never answered, by us. */
 const STATEMENT_MS = 15_000;
@@ -31,7 +31,7 @@ export function openDatabase(url: string, patient = false): Database {
     logging: false,
     pool: { max: MOST_CONNECTIONS, idle: 10_000, acquire: patient ? PATIENT_MS : ACQUIRE_MS },
     dialectOptions: {
-      connectionTimeoutMillis: CONNECT_MS,
+      connectionTimeoutMillis: patient ? PATIENT_MS : CONNECT_MS,
       ...(patient
         ? {}
         : {

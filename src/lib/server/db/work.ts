@@ -95,6 +95,10 @@ export const rowsOf = <R extends object>(
   values: unknown[] = []
 ): Promise<R[]> => ask(database, { name: nameOf(sql), text: sql, values });
 
+let answeredAt = -Infinity;
+/** Whether the database has answered anything of late. */
+export const answeredWithin = (ms: number): boolean => performance.now() - answeredAt <= ms;
+
 async function ask<R extends object>(
   { sequelize }: Database,
   statement: { name?: string; text: string; values: unknown[] }
@@ -106,7 +110,9 @@ async function ask<R extends object>(
   const { connectionManager } = veiled;
   const connection = await connectionManager.getConnection();
   try {
-    return (await connection.query(statement)).rows as R[];
+    const { rows } = await connection.query(statement);
+    answeredAt = performance.now();
+    return rows as R[];
   } finally {
     connectionManager.releaseConnection(connection);
   }

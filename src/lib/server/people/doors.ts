@@ -17,6 +17,9 @@ export const STREAM_ASKS: Readonly<Record<string, Right>> = {
   sign: 'sign'
 };
 
+/** Pages that answer out of the program alone: also while the database is away, to whoever asks. */
+export const WITHOUT_DATABASE: ReadonlySet<string> = new Set(['/rivets']);
+
 /** A door whose right is told by what goes through it. */
 const BY_STREAM = 'by-stream';
 
