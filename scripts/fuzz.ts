@@ -1,4 +1,4 @@
-/** fuzz [--count 100000] [--seed 1] [--slow 1000]: wrong requests at every door. Drawings, which the browser reads: tests/unit/wrong-drawings.test.ts. */
+/** fuzz [--count 100000] [--seed 1] [--slow 1000]: wrong requests at every door. Drawings, which the browser reads: tests/unit/wrong-files.test.ts. */
 import { parseArgs } from 'node:util';
 import { seeded } from '../src/core/devices/random.ts';
 import { rowsOf } from '../src/lib/server/db/work.ts';

@@ -17,13 +17,13 @@ function axesOf(columns: readonly string[]) {
         ? [{ name, inPerUnit: unit ? (IN_PER_UNIT[unit] ?? null) : null }]
         : [];
     });
-  const [x, y] = [axis('x'), axis('y')];
-  // A table may hold inches beside millimetres: the first column of x, and y in its unit.
-  const first = x[0];
-  return {
-    x: first,
-    y: y.find(({ inPerUnit }) => inPerUnit === first?.inPerUnit) ?? y[0]
-  };
+  const [xs, ys] = [axis('x'), axis('y')];
+  // a table may hold inches beside millimeters, and one column of a pair alone: the first whole pair is meant
+  for (const x of xs) {
+    const y = ys.find(({ inPerUnit }) => inPerUnit === x.inPerUnit);
+    if (y) return { x, y };
+  }
+  return { x: xs[0], y: ys[0] };
 }
 
 const unitWords = (inPerUnit: number | null): string =>

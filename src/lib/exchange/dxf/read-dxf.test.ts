@@ -38,7 +38,7 @@ describe('holes from a DXF file', () => {
   it.each([
     ['an empty file', '', /no sections/],
     ['a picture', '\x89PNG\r\n\x1a\n', /no sections/],
-    ['a file cut off in the middle', dxf(CIRCLE).slice(0, 70), /end of file/],
+    ['a file cut off in the middle', dxf(CIRCLE).slice(0, 70), /it was cut off/],
     [
       'numbers that are none',
       dxf('0\nCIRCLE\n8\nA\n10\nNaN\n20\nabc\n40\n1\n'),
@@ -46,7 +46,7 @@ describe('holes from a DXF file', () => {
     ],
     ['nothing in it', dxf(''), /nothing to pick up$/],
     ['a web page', '<html>SECTION</html>', /cannot be read/],
-    ['groups without end', '0\nSECTION\n'.repeat(20), /end of input/]
+    ['groups without end', '0\nSECTION\n'.repeat(20), /it was cut off/]
   ])('refuses %s with a reason', (_, text, why) => {
     expect(whyNot(readDxf(text))).toMatch(why);
   });
@@ -158,5 +158,78 @@ describe('holes from a DXF file', () => {
     expect(whyNot(readDxf(sections(block('TAB', circle(2, 1, 0.05)), burst)))).toMatch(
       /over 20000 entities/
     );
+  });
+
+  it('reads no number more loosely than a table’s: such an entity is left out and counted', () => {
+    const places: [string, (n: string) => string][] = [
+      ['circle', (n) => `0\nCIRCLE\n8\nH\n10\n${n}\n20\n1\n40\n0.05\n`],
+      ['radius', (n) => `0\nCIRCLE\n8\nH\n10\n1\n20\n1\n40\n${n}\n`],
+      ['point', (n) => `0\nPOINT\n8\nH\n10\n1\n20\n${n}\n`],
+      ['arc', (n) => `0\nARC\n8\nH\n10\n1\n20\n1\n40\n0.05\n50\n0\n51\n${n}\n`],
+      ['line', (n) => `0\nLINE\n8\nH\n10\n1\n20\n1\n11\n${n}\n21\n3\n`],
+      ['plane polyline', (n) => `0\nLWPOLYLINE\n8\nH\n90\n2\n10\n0\n20\n${n}\n10\n1\n20\n1\n`],
+      [
+        'old polyline',
+        (n) =>
+          `0\nPOLYLINE\n8\nH\n0\nVERTEX\n8\nH\n10\n${n}\n20\n1\n0\nVERTEX\n8\nH\n10\n2\n20\n1\n0\nSEQEND\n`
+      ],
+      ['extrusion', (n) => `0\nCIRCLE\n8\nH\n10\n1\n20\n1\n40\n0.05\n230\n${n}\n`],
+      ['visibility', (n) => `0\nCIRCLE\n8\nH\n60\n${n}\n10\n1\n20\n1\n40\n0.05\n`]
+    ];
+    for (const wrong of ['12,7', '0x10', '1 1/2', '4mm', '1e999', 'NaN', '', '1.2.3', '１２'])
+      for (const [what, drawn] of places) {
+        const text = dxf(drawn(wrong) + circle(9, 9, 0.1));
+        expect(holesOf(text), `${what} ${wrong}`).toEqual([[9, -9, 0.2]]);
+        expect(leftOut(text).join(), `${what} ${wrong}`).toMatch(/^1 (with a number|on layers)/);
+      }
+    // and what is one is read
+    for (const [right, value] of [
+      [' 12.7 ', 12.7],
+      ['+.5', 0.5],
+      ['-3.', -3],
+      ['1E1', 10]
+    ] as const)
+      expect(holesOf(dxf(circle(right as never, 0, 0.1)))[0]?.[0], right).toBe(value);
+  });
+
+  it('refuses a unit that is no number, instead of guessing it', () => {
+    for (const unit of ['4mm', '4,0', '0x4', '4.5', 'mm'])
+      expect(whyNot(readDxf(dxf(CIRCLE, `9\n$INSUNITS\n70\n${unit}\n`)))).toMatch(
+        /the unit of the drawing \(\$INSUNITS\) is a whole number/
+      );
+  });
+
+  it('says where a file is not built as one, and never goes round in it', () => {
+    const from = performance.now();
+    const vertex = '0\nVERTEX\n8\nH\n10\n1\n20\n1\n';
+    expect(whyNot(readDxf(dxf(`0\nPOLYLINE\n8\nH\n${vertex}${CIRCLE}`)))).toMatch(
+      /line 11: a POLYLINE without its SEQEND/
+    );
+    expect(whyNot(readDxf(dxf(`0\nPOLYLINE\n8\nH\n${vertex}`)))).toMatch(/without its SEQEND/);
+    const stray = '0\nTEXT\n8\nH\nstray\n10\n0\n20\n0\n1\nA\n';
+    expect(whyNot(readDxf(dxf(stray + CIRCLE)))).toMatch(
+      /line 15: the number of a group is expected; it reads "stray"/
+    );
+    const layer = '0\nTABLE\n2\nLAYER\n70\n1\n0\nLAYER\nstray\n2\nOLD\n70\n1\n0\nENDTAB\n';
+    expect(whyNot(readDxf(sections('', CIRCLE, layer)))).toMatch(
+      /the number of a group is expected/
+    );
+    expect(whyNot(readDxf(sections('0\nBLOCK\n2\nTAB\n', CIRCLE)))).toMatch(/without its ENDBLK/);
+    expect(performance.now() - from).toBeLessThan(1000);
+  });
+
+  it('takes names of layers and blocks in any case as the same', () => {
+    const off = '0\nTABLE\n2\nLAYER\n0\nLAYER\n2\nOff\n70\n0\n62\n-7\n0\nENDTAB\n';
+    const text = sections(
+      block('Tab', circle(2, 1, 0.05)),
+      circle(1, 1, 0.1).replace('8\nH', '8\nOFF') +
+        circle(1, 2, 0.1).replace('8\nH', '8\nSkin') +
+        circle(1, 3, 0.1).replace('8\nH', '8\nSKIN') +
+        '0\nINSERT\n8\nskin\n2\nTAB\n10\n0\n20\n0\n',
+      off
+    );
+    const read = readDxf(text);
+    expect(read.ok && read.found.holes.map(({ layer }) => layer)).toEqual(['Skin', 'Skin', 'H']);
+    expect(leftOut(text)).toEqual(['1 on layers that are frozen or off']);
   });
 });
