@@ -47,6 +47,21 @@ type Schema = Record<string, unknown>;
 const schemaOf = (schema: z.ZodType, io: 'input' | 'output'): Schema =>
   z.toJSONSchema(schema, { io, unrepresentable: 'any' });
 
+const isLength = (type: unknown): boolean =>
+  Array.isArray(type) && type.includes('number') && type.includes('string');
+/** The schema of what was read once: a length is a number there, never the text that was typed. */
+const asStored = (schema: unknown): unknown =>
+  Array.isArray(schema)
+    ? schema.map(asStored)
+    : typeof schema === 'object' && schema !== null
+      ? Object.fromEntries(
+          Object.entries(schema).map(([key, value]) => [
+            key,
+            key === 'type' && isLength(value) ? 'number' : asStored(value)
+          ])
+        )
+      : schema;
+
 /** A property's type in a word or two. */
 function typeWord(property: Schema): string {
   if (Array.isArray(property['enum']))
@@ -155,7 +170,7 @@ export function calcDocs(coreFolder: string): Map<string, string> {
   );
   files.set(
     'schemas/record.json',
-    json({ title: 'signed record', ...schemaOf(SealedRecord, 'input') })
+    json({ title: 'signed record', ...(asStored(schemaOf(SealedRecord, 'input')) as Schema) })
   );
   files.set('calc.md', lines.join('\n'));
   return files;

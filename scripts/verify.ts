@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { z } from 'zod';
 import { Seal } from '../src/core/signing/record.ts';
 import { brokenParts } from '../src/lib/server/record/seal.ts';
+import { readOneWay } from '../src/lib/server/record/strict-json.ts';
 
 /** `./zanjador verify FILE [DIGEST]`: whether a record is what its seal, and the digest printed on paper, say. */
 const [file, printed] = process.argv.slice(2);
@@ -19,15 +20,11 @@ try {
 } catch {
   stop(`${file} cannot be read`);
 }
-let json: unknown;
-try {
-  json = JSON.parse(text);
-} catch (error) {
-  stop(`${file} is no JSON any more: ${error instanceof Error ? error.message : ''}`);
-}
+const json = readOneWay(text);
+if (!json.ok) stop(`${file} cannot be held against its seal: ${json.message}`);
 const read = z
   .strictObject({ record: z.record(z.string(), z.unknown()), seal: Seal })
-  .safeParse(json);
+  .safeParse(json.value);
 if (!read.success)
   stop(`${file} is no sealed record: ${read.error.issues[0]?.path.join('.') ?? ''}`);
 const { record, seal } = read.data;
@@ -38,6 +35,17 @@ if (broken.length > 0) {
     `${file} is not what was sealed; it differs at ${broken.slice(0, MOST_SHOWN).join(', ')}${more}`
   );
 }
-if (printed !== undefined && printed.replace(/\s/g, '').toLowerCase() !== seal.digest)
-  stop(`${file} is whole, but it is another record: its digest is ${seal.digest}`);
+if (printed !== undefined) {
+  const typed = printed.replace(/\s/g, '').toLowerCase();
+  if (!/^[0-9a-f]*$/.test(typed))
+    stop(`the digest typed has other signs than 0 to 9 and a to f: ${printed}`);
+  if (typed.length !== seal.digest.length)
+    stop(
+      `the digest typed is incomplete: it has ${seal.digest.length} signs, ${typed.length} were typed. ${file} is whole by itself; its digest is ${seal.digest}`
+    );
+  if (typed !== seal.digest)
+    stop(`${file} is whole, but it is another record: its digest is ${seal.digest}`);
+}
+if ((record['signature'] ?? null) === null)
+  process.stdout.write('△ nobody has signed this record: it is a draft of one\n');
 process.stdout.write(`✓ ${file} is as it was sealed\n  ${seal.digest}\n`);

@@ -348,6 +348,11 @@ describe('a signature', () => {
     expect(text).toContain('SIGNED by Berit Solvang (stamp 3)');
     expect(text).toContain(seal.digest);
     expect(text).toContain('Data: sheet 4');
+    // which sheets, how thick and of what, in order from the manufactured heads
+    expect(text.replace(/\s+/g, ' ')).toMatch(
+      /1\. upper sheet: 0\.05 in, .+ 2\. lower sheet: 0\.063 in, /
+    );
+    expect(text).not.toContain('They stand in the record as JSON');
     expect(text).toContain('What was assumed');
     const csv = String(valueOf(await makeJointFile(database(), joint, 'heads.csv')).body);
     expect(csv.trim().split('\r\n')).toHaveLength(issue.holes.length + 1);

@@ -95,18 +95,23 @@ function plan({ page, widthPt, footPt }: Sheet, { release, holes }: JointRecord)
   page.y = top + high + pt(0.08);
 }
 
-const Typed = z.looseObject({
+/** As releases freeze them; the first ones froze what was typed. */
+const Sheets = z.looseObject({
   sheets: z.array(
-    z.looseObject({ name: z.string(), thicknessIn: z.string(), material: z.string() })
+    z.looseObject({
+      name: z.string(),
+      thicknessIn: z.union([z.number(), z.string()]),
+      material: z.string()
+    })
   )
 });
-/** The sheets of a joint as its fields stood, in the order from the manufactured heads. */
-function sheetsTyped(definition: unknown): string[] {
-  const read = Typed.safeParse(definition);
+/** The sheets of a joint in the order from the manufactured heads: which, how thick, of what. */
+function sheetsOf(definition: unknown, length: WriteLength): string[] {
+  const read = Sheets.safeParse(definition);
   return read.success
     ? read.data.sheets.map(
         ({ name, thicknessIn, material }, at) =>
-          `${at + 1}. ${name}: "${thicknessIn}"${material === '' ? '' : `, ${material}`}`
+          `${at + 1}. ${name}: ${typeof thicknessIn === 'number' ? length(thicknessIn, 'fine') : `"${thicknessIn}"`}, ${material === '' ? 'its material not told' : material}`
       )
     : ['They stand in the record as JSON.'];
 }
@@ -164,8 +169,8 @@ export const pdfRecord = (
     heading(sheet, 'Plan, seen from the side of the manufactured heads; to scale, not full size');
     plan(sheet, record);
 
-    heading(sheet, 'Sheets, as typed');
-    for (const words of sheetsTyped(release.definition)) say(words);
+    heading(sheet, 'Sheets, from the manufactured heads on');
+    for (const words of sheetsOf(release.definition, length)) say(words);
 
     heading(sheet, 'Rivets and limits');
     const { diameterD, heightD } = headLimits(facts.limits);
