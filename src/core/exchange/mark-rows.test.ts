@@ -23,6 +23,7 @@ const rowsOf = (datum: string, unit: 'in' | 'mm' = 'in', reworked: InMetal[] = [
     profile: DEFAULT_PROFILE,
     unit,
     reworked,
+    fixed: [],
     warningOf: () => ''
   });
 };
@@ -60,5 +61,68 @@ describe('the table of marks', () => {
       expect(row['hole_diameter_mm']).toBeCloseTo(0.1285 * 25.4, 5);
       expect(Object.keys(row)).toEqual(markColumns('mm'));
     });
+  });
+
+  it('tells a hole that is there, one that is kept where it is and one to drill apart', () => {
+    const kept = (id: string, kind: 'existing' | 'pinned', atIn: string) => ({
+      ...{ id, kind, atIn, line: 'row-1', name: '', offIn: '' }
+    });
+    const joint = definition('lap', ['0.040', '0.040'], {
+      dash: 4,
+      widthIn: '6',
+      fixed: [kept('old', 'existing', '2'), kept('pin', 'pinned', '4')]
+    });
+    const plan = planned(joint);
+    if (!plan.layout.ok) throw new Error('laid');
+    const rows = markRows({
+      layout: plan.layout.result,
+      stacks: plan.stacks,
+      profile: DEFAULT_PROFILE,
+      unit: 'in',
+      fixed: joint.fixed,
+      warningOf: () => ''
+    });
+    const at = (xIn: number) => rows.find((row) => row['x_in'] === xIn);
+    // what is there is not drilled again
+    expect(at(2)).toMatchObject({ state: 'existing', drill: '' });
+    expect(at(4)).toMatchObject({ state: 'pinned', drill: '#30' });
+    expect(new Set(rows.map(({ state }) => state))).toEqual(
+      new Set(['existing', 'pinned', 'rivet'])
+    );
+  });
+
+  it('has reliefs and stop-drills beneath the rivets, with their sizes', () => {
+    const rowsOf = (more: object) => {
+      const plan = planned(
+        definition('patch', ['0.032', '0.040'], {
+          carries: 'attach',
+          dash: 4,
+          cutoutWIn: '3',
+          cutoutHIn: '3',
+          ...more
+        } as never)
+      );
+      if (!plan.layout.ok) throw new Error('laid');
+      return markRows({
+        layout: plan.layout.result,
+        stacks: plan.stacks,
+        profile: DEFAULT_PROFILE,
+        unit: 'mm',
+        fixed: [],
+        warningOf: () => ''
+      }).filter(({ hole }) => typeof hole === 'string');
+    };
+    expect(rowsOf({ cornerRadiusIn: '1/4' })).toMatchObject(
+      ['R1', 'R2', 'R3', 'R4'].map((hole) => ({
+        hole,
+        state: 'relief',
+        hole_diameter_mm: 12.7,
+        rivet: ''
+      }))
+    );
+    expect(rowsOf({ crackIn: '2' })).toMatchObject([
+      { hole: 'S1', state: 'stop drill', drill: '#40', hole_diameter_mm: 2.4892 },
+      { hole: 'S2', state: 'stop drill', drill: '#40', hole_diameter_mm: 2.4892 }
+    ]);
   });
 });

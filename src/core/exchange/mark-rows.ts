@@ -3,6 +3,9 @@ import { PILOT_DRILL, rivetSize } from '../catalog/rivets.ts';
 import type { JointLayout, PlannedStack } from '../plan/plan-shape.ts';
 import type { InMetal } from '../releases/in-metal.ts';
 import type { RuleProfile } from '../rules/profile.ts';
+import { endHolesOf } from './end-holes.ts';
+import { byId } from '../joint/item-id.ts';
+import type { Joint } from '../kinds/joint.ts';
 import { MM_PER_IN } from '../units/factors.ts';
 import type { DrawingUnit } from './dxf-r12.ts';
 
@@ -48,20 +51,61 @@ export interface MarksWish {
   unit: DrawingUnit;
   /** what rework left in the metal in another way than planned */
   reworked?: readonly InMetal[];
+  /** which of the fixed holes are there already, and which are only kept where they are */
+  fixed: Joint['fixed'];
   /** what stops the joint at a hole, in words; empty where nothing does */
   warningOf: (hole: number) => string;
 }
 
-/** Every hole with its running mark, its exact place, its drills and its rivet. */
-export const markRows = ({
+type Cells = Partial<Record<Column, string | number | null>>;
+
+/** Cells as they go into a file of a unit. */
+const inUnit = (cells: Cells, unit: DrawingUnit): MarkRow =>
+  Object.fromEntries(
+    COLUMNS.map((column) => {
+      const value = cells[column] ?? '';
+      const written =
+        IS_LENGTH[column] && typeof value === 'number'
+          ? Number((unit === 'mm' ? value * MM_PER_IN : value).toFixed(6))
+          : value;
+      return [named(column, unit), written];
+    })
+  );
+
+const END_STATE = { RELIEFS: 'relief', STOP_DRILL: 'stop drill' } as const;
+
+/**
+ * Every hole with its running mark, its exact place, its drills and its rivet; then the holes that get none, by their names:
+ * reliefs and stop-drills.
+ */
+export const markRows = (wish: MarksWish): MarkRow[] => [
+  ...rivetRows(wish),
+  ...endHolesOf(wish.layout, null).map(({ name, layer, xIn, yIn, diameterIn, drill }) =>
+    inUnit(
+      {
+        hole: name,
+        state: END_STATE[layer],
+        x: xIn,
+        y: yIn,
+        drill: drill ?? '',
+        hole_diameter: diameterIn
+      },
+      wish.unit
+    )
+  )
+];
+
+const rivetRows = ({
   layout,
   stacks,
   profile,
   unit,
   reworked = [],
+  fixed,
   warningOf
 }: MarksWish): MarkRow[] =>
   layout.holes.map((hole) => {
+    const kept = hole.fixed === null ? null : (byId(fixed, hole.fixed)?.kind ?? 'existing');
     const now = reworked.find((one) => one.hole === hole.number);
     const stack = stacks[hole.stack];
     const line = layout.lines[hole.row - 1];
@@ -70,10 +114,10 @@ export const markRows = ({
       ? (hole.openDrill?.name ?? PILOT_DRILL)
       : rivetSize(hole.dash).drill[profile.drill];
     const larger = open || now ? null : layout.growth;
-    const row: Record<Column, string | number | null> = {
+    const row: Cells = {
       hole: hole.number,
       line: line?.name ?? '',
-      state: now ? 'reworked' : open ? 'held open' : hole.fixed === null ? 'rivet' : 'fixed',
+      state: now ? 'reworked' : open ? 'held open' : (kept ?? 'rivet'),
       reason: hole.reason,
       mark: hole.markIn,
       cross_mark: hole.crossMarkIn,
@@ -87,7 +131,7 @@ export const markRows = ({
           ? stack.length.result.partNumber
           : '',
       // nothing is drilled there: its hole is in the metal
-      drill: now ? '' : drill,
+      drill: now || kept === 'existing' ? '' : drill,
       hole_diameter: now
         ? now.holeIn
         : open && hole.openDrill
@@ -99,14 +143,5 @@ export const markRows = ({
       grip: hole.gripIn,
       warning: warningOf(hole.number)
     };
-    return Object.fromEntries(
-      COLUMNS.map((column) => {
-        const value = row[column] ?? '';
-        const inUnit =
-          IS_LENGTH[column] && typeof value === 'number'
-            ? Number((unit === 'mm' ? value * MM_PER_IN : value).toFixed(6))
-            : value;
-        return [named(column, unit), inUnit];
-      })
-    );
+    return inUnit(row, unit);
   });

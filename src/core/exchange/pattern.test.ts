@@ -54,7 +54,7 @@ describe('the full-size pattern', () => {
     expect(circlesOn('REPLACED', now).map(({ radiusIn }) => radiusIn)).toEqual([0.0801, 0.06425]);
     expect(circlesOn('HOLES', now)).toHaveLength(layout.rivets - 2);
     expect(circlesOn('PILOTS', now)).toHaveLength(layout.rivets - 2);
-    expect(now.drills.filter(({ drill }) => drill === null)).toMatchObject([
+    expect(now.drills.filter(({ fitted }) => fitted !== null)).toMatchObject([
       { layer: 'REPLACED', diameterIn: 0.1602, fitted: 'MS20470AD5-5', holes: [3] },
       { layer: 'REPLACED', fitted: 'blind, note 4', holes: [4] }
     ]);
@@ -99,6 +99,34 @@ describe('the full-size pattern', () => {
     expect(insert.drills.flatMap(({ layer, holes }) => (layer === 'HOLES' ? holes : []))).toEqual([
       ...new Set(inside)
     ]);
+  });
+
+  it('has the size of every hole in its drill table, those without a rivet by their names', () => {
+    expect(pattern.drills.filter(({ named }) => named.length > 0)).toEqual([
+      {
+        layer: 'RELIEFS',
+        part: null,
+        drill: null,
+        diameterIn: 0.5,
+        fitted: null,
+        holes: [],
+        named: ['R1', 'R2', 'R3', 'R4']
+      }
+    ]);
+    const crack = definition('patch', ['0.032', '0.040'], {
+      carries: 'attach',
+      dash: 4,
+      cutoutWIn: '3',
+      cutoutHIn: '3',
+      crackIn: '2'
+    });
+    const stopped = patternOf({ layout: layoutOf(crack), profile, fixed: [], part: 'skin' });
+    expect(stopped.drills.filter(({ layer }) => layer === 'STOP_DRILL')).toMatchObject([
+      { drill: '#40', diameterIn: 0.098, named: ['S1', 'S2'], holes: [] }
+    ]);
+    // the plate has none
+    const plate = patternOf({ layout: layoutOf(crack), profile, fixed: [], part: 'doubler' });
+    expect(plate.drills.some(({ layer }) => layer === 'STOP_DRILL')).toBe(false);
   });
 
   it('keeps holes that are there already on a layer of their own', () => {

@@ -8,6 +8,7 @@ import type { RuleProfile } from '../rules/profile.ts';
 import type { InMetal } from '../releases/in-metal.ts';
 import { layerEnds } from '../stack/layer-ends.ts';
 import { atLeast } from '../units/tolerance.ts';
+import { endHolesOf, type EndHole } from './end-holes.ts';
 import {
   boundsOfAll,
   circle,
@@ -25,12 +26,14 @@ export interface DrilledHoles {
   layer: PatternLayer;
   /** the part that they are larger in; null where they go through as they are */
   part: string | null;
-  /** by name; null where nothing is drilled: the hole is there */
+  /** by name; null where no drill is named: the hole is there, or is made by whatever makes its size */
   drill: string | null;
   diameterIn: number;
   /** what is in holes that were reworked */
   fitted: string | null;
   holes: number[];
+  /** holes without a number, by what they are called */
+  named: string[];
 }
 
 type Drilled = Pick<DrilledHoles, 'drill' | 'diameterIn'>;
@@ -131,7 +134,15 @@ function holeStrokes(wish: PatternWish): { strokes: Stroke[]; drills: DrilledHol
   ): void => {
     strokes.push(circle(layer, hole.xIn, hole.yIn, diameterIn / 2, of));
     const key = `${layer} ${of ?? ''} ${drill ?? `${diameterIn} ${fitted ?? ''}`}`;
-    const row = drills.get(key) ?? { layer, part: of, drill, diameterIn, fitted, holes: [] };
+    const row = drills.get(key) ?? {
+      layer,
+      part: of,
+      drill,
+      diameterIn,
+      fitted,
+      holes: [],
+      named: []
+    };
     row.holes.push(hole.number);
     drills.set(key, row);
   };
@@ -164,33 +175,33 @@ function holeStrokes(wish: PatternWish): { strokes: Stroke[]; drills: DrilledHol
   return { strokes, drills: [...drills.values()] };
 }
 
-/** Holes where cuts end and where cracks stop: numbered, and marked unlike a rivet's, which may lie close beside. */
-function endHoles({ layout, part }: PatternWish): Stroke[] {
-  const cut = layout.parts.find(({ openings }) => openings.length > 0)?.key;
-  const named = (
-    layer: PatternLayer,
-    letter: string,
-    at: number,
-    { xIn, yIn, diameterIn }: { xIn: number; yIn: number; diameterIn: number }
-  ): Stroke[] => [
+/** Holes where cuts end and where cracks stop: named, and marked unlike a rivet's, which may lie close beside. */
+const endStrokes = (holes: readonly EndHole[]): Stroke[] =>
+  holes.flatMap(({ layer, name, xIn, yIn, diameterIn }) => [
     circle(layer, xIn, yIn, diameterIn / 2),
     ...cross('LINES', xIn, yIn, 0.08, true),
-    text(
-      'TEXT',
-      xIn - diameterIn / 2,
-      yIn + diameterIn / 2 + NUMBER_HIGH_IN,
-      NUMBER_HIGH_IN,
-      `${letter}${at + 1}`
-    )
-  ];
-  const inPart = part === null || part === cut;
-  return [
-    ...(inPart ? layout.reliefs.flatMap((relief, at) => named('RELIEFS', 'R', at, relief)) : []),
-    // a crack is stopped in the sheet that is cracked
-    ...(part === null || part === 'skin'
-      ? layout.drilledOnly.flatMap((hole, at) => named('STOP_DRILL', 'S', at, hole))
-      : [])
-  ];
+    text('TEXT', xIn - diameterIn / 2, yIn + diameterIn / 2 + NUMBER_HIGH_IN, NUMBER_HIGH_IN, name)
+  ]);
+
+/** Their lines of the drill table: one a size. */
+function endDrills(ends: readonly EndHole[]): DrilledHoles[] {
+  const rows = new Map<string, DrilledHoles>();
+  for (const { layer, name, diameterIn, drill } of ends) {
+    const key = `${layer} ${drill ?? diameterIn}`;
+    const row = rows.get(key);
+    if (row) row.named.push(name);
+    else
+      rows.set(key, {
+        layer,
+        part: null,
+        drill,
+        diameterIn,
+        fitted: null,
+        holes: [],
+        named: [name]
+      });
+  }
+  return [...rows.values()];
 }
 
 function lineStrokes({ lines }: JointLayout): Stroke[] {
@@ -298,14 +309,18 @@ export function patternOf(wish: PatternWish): Pattern {
   const { layout, part } = wish;
   const parts = layout.parts.filter(({ key }) => part === null || key === part);
   const { strokes, drills } = holeStrokes(wish);
+  const ends = endHolesOf(layout, part);
   const metal = parts.flatMap((one) => partStrokes(one, part !== null));
   const drawn = [
     ...metal,
-    ...endHoles(wish),
+    ...endStrokes(ends),
     ...lineStrokes(layout),
     ...layerEndStrokes(layout),
     ...strokes
   ];
   const { left, top } = boundsOfAll(drawn);
-  return framed([...drawn, ...datumStrokes(Math.min(0, left), Math.min(0, top))], drills);
+  return framed(
+    [...drawn, ...datumStrokes(Math.min(0, left), Math.min(0, top))],
+    [...drills, ...endDrills(ends)]
+  );
 }

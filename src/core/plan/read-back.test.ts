@@ -29,12 +29,13 @@ describe('positions read back from our own files', () => {
       stacks: planned.stacks,
       profile: DEFAULT_PROFILE,
       unit: 'in',
+      fixed: [],
       warningOf: () => ''
-    }).map(({ x_in, y_in }) => ({
-      xIn: Number(x_in),
-      yIn: Number(y_in),
-      diameterIn: null
-    }));
+    }).flatMap(({ hole, x_in, y_in }) =>
+      typeof hole === 'number'
+        ? [{ xIn: Number(x_in), yIn: Number(y_in), diameterIn: null }]
+        : []
+    );
     const { fixed, left } = takeUp(found, [], layout.lines, 'own');
     expect(left).toEqual([]);
     const again = laidOut({ ...entered, fixed, keepOuts: [] } as EnteredJoint);

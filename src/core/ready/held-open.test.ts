@@ -53,6 +53,7 @@ describe('a hole that is not this rivet’s', () => {
           stacks: plan.stacks,
           profile: DEFAULT_PROFILE,
           unit: 'in',
+          fixed: [],
           warningOf: () => ''
         })[1]?.drill,
         radiusIn: circle?.stroke === 'circle' ? circle.radiusIn : NaN

@@ -4,6 +4,13 @@ import type { DrawingRead, Found } from './found.ts';
 
 const MOST_ROWS = 20_000;
 
+const STATE = 'state';
+/** What our own table calls holes that get no rivet, and what they are. */
+const NO_RIVET: Readonly<Record<string, string>> = {
+  relief: 'corner reliefs',
+  'stop drill': 'stop-drills'
+};
+
 /** A column of one axis, with the unit that its name ends in. */
 const COLUMN = /^([xy])(?:[_ ]?(?:\(?(in|inch|inches|mm)\)?))?$/;
 const IN_PER_UNIT: Record<string, number> = { in: 1, inch: 1, inches: 1, mm: 1 / MM_PER_IN };
@@ -50,7 +57,14 @@ export function readHolesCsv(text: string): DrawingRead {
       message: `the columns disagree: ${x.name} ${unitWords(x.inPerUnit)}, ${y.name} ${unitWords(y.inPerUnit)}`
     };
   const holes: Found['holes'] = [];
+  const leftOut = new Map<string, number>();
   for (const { line, cell } of rows) {
+    // our own table has holes that get no rivet beneath those that do
+    const no = columns.includes(STATE) ? NO_RIVET[cell(STATE)] : undefined;
+    if (no !== undefined) {
+      leftOut.set(no, (leftOut.get(no) ?? 0) + 1);
+      continue;
+    }
     const [px, py] = [numberIn(cell(x.name), read.table), numberIn(cell(y.name), read.table)];
     if (px === null || py === null) {
       const wrong = px === null ? x.name : y.name;
@@ -65,6 +79,11 @@ export function readHolesCsv(text: string): DrawingRead {
     return { ok: false, message: 'the table has no holes below its first line' };
   return {
     ok: true,
-    found: { holes, outlines: [], inPerUnit: x.inPerUnit, leftOut: [] }
+    found: {
+      holes,
+      outlines: [],
+      inPerUnit: x.inPerUnit,
+      leftOut: [...leftOut].map(([what, count]) => ({ what, count }))
+    }
   };
 }

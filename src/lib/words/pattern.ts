@@ -6,7 +6,9 @@ const WHAT: Partial<Record<PatternLayer, string>> = {
   HOLES: 'rivet holes',
   EXISTING: 'existing holes',
   HELD_OPEN: 'held open',
-  PILOTS: 'pilots first'
+  PILOTS: 'pilots first',
+  RELIEFS: 'corner reliefs, before the cut-out',
+  STOP_DRILL: 'stop-drills at the ends of cracks, no rivet'
 };
 
 /** More holes than these are counted, not named. */
@@ -25,16 +27,22 @@ export function inRuns(numbers: readonly number[]): string {
 
 /** A line of the drill table in words: what is drilled, how many, with what. */
 export function drilledInWords(
-  { layer, part, drill, diameterIn, fitted, holes }: DrilledHoles,
+  { layer, part, drill, diameterIn, fitted, holes, named: letters }: DrilledHoles,
   partName: string,
   length: WriteLength
 ): string {
-  const which = inRuns(holes);
+  const count = holes.length + letters.length;
+  const which = letters.length > 0 ? letters.join(', ') : inRuns(holes);
   const named = which.split(', ').length <= MOST_NAMED ? ` (${which})` : '';
   const where = part === null ? '' : ` in the ${partName} alone, after taking apart`;
+  const size = length(diameterIn, 'fine');
+  if (layer === 'EXISTING')
+    return `${count} existing holes${named}: there already. Measure them; ${drill ?? 'the drill'}, ${size}, is the size planned${where}`;
+  if (drill === null && fitted === null)
+    return `${count} ${WHAT[layer] ?? 'holes'}${named}: ${size} in diameter`;
   if (drill === null)
-    return `${holes.length} reworked${named}, drill nothing there: ${fitted ?? 'another fastener'} is in the metal, its hole drawn ${length(diameterIn, 'fine')}`;
-  return `${holes.length} ${WHAT[layer] ?? 'holes'}${named}: drill ${drill}, ${length(diameterIn, 'fine')}${where}`;
+    return `${count} reworked${named}, drill nothing there: ${fitted ?? 'another fastener'} is in the metal, its hole drawn ${size}`;
+  return `${count} ${WHAT[layer] ?? 'holes'}${named}: drill ${drill}, ${size}${where}`;
 }
 
 /** From which side every drawing of the metal is seen. */

@@ -111,6 +111,7 @@ export function filesOf(entered: EnteredJoint): PlanFiles | null {
       stacks: planned.stacks,
       profile: DEFAULT_PROFILE,
       unit: 'in',
+      fixed,
       warningOf: () => ''
     }),
     ...drawn(dxfR12(pattern, 'a joint', 'in'))

@@ -135,6 +135,8 @@ export function whatIsWrong(joint: EnteredJoint, files: PlanFiles): string[] {
 
   // every hole is drawn once, where the table says, as wide as its final drill
   for (const row of files.marks) {
+    // reliefs and stop-drills stand on layers of their own
+    if (row['state'] === 'relief' || row['state'] === 'stop drill') continue;
     const at: Point = [number(row['x_in']), number(row['y_in'])];
     const there = files.circles.filter(
       ({ layer, at: [x, y] }) =>
@@ -156,7 +158,7 @@ export function whatIsWrong(joint: EnteredJoint, files: PlanFiles): string[] {
   const step = SCALES_IN[joint.scale];
   if (step !== undefined)
     for (const rivet of rivets) {
-      if (rivet.state === 'fixed') continue;
+      if (rivet.state === 'existing' || rivet.state === 'pinned') continue;
       const off = Math.abs(rivet.mark / step - Math.round(rivet.mark / step)) * step;
       if (off > FILE_IN) say('off-ruler', rivet, rivet.mark, off);
     }

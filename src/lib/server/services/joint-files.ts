@@ -82,7 +82,8 @@ export async function makeJointFile(
       const { stacks, warnings } = planned;
       const cost = STEPS_A_WRITTEN_HOLE * planned.holes.length;
       const reworked = await reworkedHoles(database, jointId, planned.holes);
-      const table = { layout, stacks, profile, unit, reworked, warnings, style };
+      const { fixed } = made.value.definition;
+      const table = { layout, stacks, profile, unit, reworked, fixed, warnings, style };
       const body = await inThread('tabulated', table, cost);
       if (!body.ok) return body;
       return done({ type: 'text/csv; charset=utf-8', name, body: body.value });

@@ -10,6 +10,7 @@
   import { readHolesFile } from '$lib/client/read-file';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import type { Found } from '$lib/exchange/found.ts';
+  import { holesMeant } from '$lib/exchange/own-pattern.ts';
   import { fieldName } from '$lib/words/field-names.ts';
   import Choice from '../../ui/kit/Choice.svelte';
   import FileDrop from '../../ui/kit/FileDrop.svelte';
@@ -75,7 +76,7 @@
     const result = await readHolesFile(file);
     if (!result.ok) return onrefused(`${file.name}: ${result.message}.`);
     unit = unitOf(result.found);
-    read = { name: file.name, found: result.found };
+    read = { name: file.name, found: holesMeant(result.found) };
   }
   function takeSize(): void {
     for (const { path, sizeIn } of fields) workspace.setAt(path, writeDecimal(sizeIn, 0, 6));
