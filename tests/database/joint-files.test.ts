@@ -239,7 +239,7 @@ describe.each([
 describe('other files out', () => {
   it('the table of marks reads back to the same places', async () => {
     const { body, name } = await file('marks.csv');
-    expect(name).toBe('rib-4-flange-left-marks.csv');
+    expect(name).toBe('rib-4-flange-left-marks-in.csv');
     const rows = csvParse(String(body));
     expect(rows).toHaveLength(layout.drilled);
     rows.forEach((row, index) => {
@@ -256,7 +256,7 @@ describe('other files out', () => {
 
   it('one part alone names it; a part that is none is refused with those there are', async () => {
     const { name, body } = await file('pattern.dxf', { part: 'flange', unit: 'mm' });
-    expect(name).toBe('rib-4-flange-left-flange-pattern.dxf');
+    expect(name).toBe('rib-4-flange-left-flange-pattern-mm.dxf');
     expect(String(body)).toMatch(/^999\r\nRib 4 .* flange \(left\), job 7, revision 1, flange/);
     const refused = await makeJointFile(database(), joint, 'pattern.dxf', {
       ...PLAIN_FILE,

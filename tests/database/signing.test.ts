@@ -353,6 +353,16 @@ describe('a signature', () => {
       /1\. upper sheet: 0\.05 in, .+ 2\. lower sheet: 0\.063 in, /
     );
     expect(text).not.toContain('They stand in the record as JSON');
+    // given another name since: what was signed keeps its own, and both are told
+    await rowsOf(database(), 'update joints set title = $2 where id = $1 returning id', [
+      joint,
+      'Lap, as it is called now'
+    ]);
+    const renamed = valueOf(await makeJointFile(database(), joint, 'record.pdf'));
+    const words = (await pdfText(Buffer.from(renamed.body))).replace(/\s+/g, ' ');
+    expect(words).toMatch(/On record as “.+”; the joint is called “Lap, as it is called now” now/);
+    const again = valueOf(await makeJointFile(database(), joint, 'record.json'));
+    expect(String(again.body)).not.toContain('called now');
     expect(text).toContain('What was assumed');
     const csv = String(valueOf(await makeJointFile(database(), joint, 'heads.csv')).body);
     expect(csv.trim().split('\r\n')).toHaveLength(issue.holes.length + 1);
@@ -395,6 +405,10 @@ describe('a signature', () => {
     );
     const pdf = valueOf(await makeJointFile(database(), joint, 'record.pdf'));
     expect(await pdfText(Buffer.from(pdf.body))).toContain('voided: that was head 1');
+    // codes stay, and beside each stand the words that every other file has for it
+    const [head1 = ''] = lines.slice(1);
+    expect(lines[0]).toContain(',verdict,verdict_in_words,findings,finding_codes,');
+    expect(head1).toContain(',accept,good,,,');
   });
 
   it('is said to be missing on a record that nobody has signed', async () => {

@@ -34,16 +34,44 @@ const real = (value: number): string => {
   return text === '-0.0' ? '0.0' : text;
 };
 
-/** Letters beyond the first hundred-odd are written by their number, as readers of the format know them. */
-const lettered = (text: string): string =>
+/** Signs that our words use and plain ASCII lacks. */
+const ASCII: Readonly<Record<string, string>> = {
+  '’': "'",
+  '′': "'",
+  '″': '"',
+  '‘': "'",
+  '“': '"',
+  '”': '"',
+  '–': '-',
+  '—': '-',
+  '−': '-',
+  '×': 'x',
+  '·': '.',
+  '±': '+/-',
+  '°': ' deg',
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  ø: 'o',
+  Ø: 'O',
+  æ: 'ae',
+  Æ: 'AE',
+  ß: 'ss',
+  ł: 'l',
+  Ł: 'L',
+  đ: 'd',
+  Đ: 'D'
+};
+
+/** A text in plain ASCII, which every cutter reads: letters without their accents, and what no letter stands for as a question mark. */
+export const plainAscii = (text: string): string =>
   text
     // eslint-disable-next-line no-control-regex -- a line break in a text would end its group
     .replace(/[\x00-\x1f\x7f]/g, ' ')
-    .replace(/[^\x20-\x7e]/gu, (letter) =>
-      [...Array(letter.length).keys()]
-        .map((at) => `\\U+${letter.charCodeAt(at).toString(16).toUpperCase().padStart(4, '0')}`)
-        .join('')
-    );
+    .replace(/[^\x20-\x7e]/gu, (letter) => ASCII[letter] ?? letter)
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .replace(/[^\x20-\x7e]/gu, '?');
 
 /** y runs up in the file, so what ran clockwise runs the other way. */
 function entity(stroke: Stroke, perIn: number): Group[] {
@@ -91,7 +119,7 @@ function entity(stroke: Stroke, perIn: number): Group[] {
         [8, layer],
         ...at(stroke.xIn, stroke.yIn),
         [40, real(stroke.heightIn * perIn)],
-        [1, lettered(stroke.text)]
+        [1, plainAscii(stroke.text)]
       ];
   }
 }
@@ -110,7 +138,7 @@ export function dxfR12(
   const { insUnits, metric, perIn } = UNITS[unit];
   const layers = new Map(strokes.map((stroke) => [layerName(stroke), COLOURS[stroke.layer]]));
   const groups: Group[] = [
-    [999, lettered(title)],
+    [999, plainAscii(title)],
     [0, 'SECTION'],
     [2, 'HEADER'],
     [9, '$ACADVER'],

@@ -2,7 +2,7 @@ import DxfParser from 'dxf-parser';
 import { describe, expect, it } from 'vitest';
 import { definition, layoutOf } from '../../../tests/support/joints';
 import { DEFAULT_PROFILE } from '../rules/profile';
-import { dxfR12 } from './dxf-r12';
+import { dxfR12, plainAscii } from './dxf-r12';
 import { patternOf, withCaptions, type Pattern } from './pattern';
 import { layerName, type Stroke } from './strokes';
 import { svgPattern } from './svg';
@@ -239,9 +239,14 @@ describe('the pattern as DXF', () => {
     expect(Math.abs(area)).toBeCloseTo(3.125 * 2.125 - (4 - Math.PI) / 16, 5);
   });
 
-  it('writes letters that the release does not have by their number', () => {
+  it('writes plain ASCII: letters without their accents, signs as they are typed by hand', () => {
     const named = withCaptions(pattern, [{ layer: 'TEXT', text: 'Flügel λ\nend' }]);
-    expect(dxfR12(named, '')).toContain('Fl\\U+00FCgel \\U+03BB end');
+    expect(dxfR12(named, '')).toContain('Flugel ? end');
+    expect(plainAscii('3′ – “A” ½ × 2 ± 0.1 · Øverli’s Łódź, 45°')).toBe(
+      `3' - "A" 1/2 x 2 +/- 0.1 . Overli's Lodz, 45 deg`
+    );
+    // eslint-disable-next-line no-control-regex -- every sign of plain ASCII
+    expect(dxfR12(named, 'Fügung × 2')).toMatch(/^[\x00-\x7f]*$/);
   });
 });
 

@@ -1,4 +1,4 @@
-import { json } from '@sveltejs/kit';
+import { error, json } from '@sveltejs/kit';
 import type { z } from 'zod';
 import type { Answer } from '../../core/answer.ts';
 import { illFormed } from '../../core/schema/well-formed.ts';
@@ -32,6 +32,21 @@ export const respond = <T>(outcome: Outcome<T>, length: WriteLength): Response =
           ...(outcome.reason === 'busy' ? { headers: { 'retry-after': '5' } } : {})
         }
       );
+
+/**
+ * The same of a file: whoever follows a link to it in a browser is shown a page, a program is answered JSON.
+ *
+ * @throws the framework's error, which becomes that page
+ */
+export function respondFile(
+  outcome: Outcome<unknown> & { ok: false },
+  request: Request,
+  length: WriteLength
+): Response {
+  if (request.headers.get('accept')?.includes('text/html'))
+    error(OUTCOME_STATUS[outcome.reason], outcome.inWords(length));
+  return respond(outcome, length);
+}
 
 /** A calculation's answer over HTTP: 200, 400 for bad input, 422 when the rule says no. */
 export const respondCalc = (answer: Answer<unknown>): Response =>

@@ -122,11 +122,12 @@ const when = (at: string): string => `${at.slice(0, 16).replace('T', ' ')} UTC`;
  * The record of one release on paper, for an inspector who has never seen the program.
  *
  * @param seal printed on it: the JSON of the record reproduces its digest
+ * @param titleNow what the joint is called by now: it may have been given another name since it was signed
  */
 export const pdfRecord = (
   record: JointRecord,
   seal: Seal,
-  paper: Paper,
+  { paper, titleNow }: { paper: Paper; titleNow: string },
   length: WriteLength
 ): Promise<Buffer> => {
   const { joint, release, holes, heads, rework, driving, batches, settings, signature } = record;
@@ -141,6 +142,8 @@ export const pdfRecord = (
     const say = (words: string, face: Face = 'plain', size = 9) => line(sheet, face, size, words);
     page.y = pt(0.6);
     say(title, 'bold', 15);
+    if (titleNow !== joint.title)
+      say(`On record as “${joint.title}”; the joint is called “${titleNow}” now.`);
     say(
       signature
         ? `SIGNED by ${signature.by} (${signature.entitled}), ${when(signature.at)}`

@@ -4,7 +4,9 @@ import { readEntered } from '../../../core/kinds/read-entered.ts';
 import type { Plan } from '../../../core/plan/plan-shape.ts';
 import { planCost } from '../../../core/plan/plan-cost.ts';
 import type { JointView } from '../services/joints.ts';
-import { because, done, FIELD_MISSING, refused, type Outcome } from '../services/outcome.ts';
+import { fieldName } from '../../words/field-names.ts';
+import { refusalInWords } from '../../words/refusals.ts';
+import { done, FIELD_MISSING, refused, type Outcome } from '../services/outcome.ts';
 import { inThread } from './threads.ts';
 
 /** A stored joint with its plan. */
@@ -28,7 +30,14 @@ async function make(
   { definition: entered, profile }: Pick<JointView, 'definition' | 'profile'>
 ): Promise<Outcome<PlannedJoint>> {
   const read = readEntered(entered);
-  if (!read.ok) return refused('not-possible', because(read.problems[0] ?? FIELD_MISSING));
+  if (!read.ok) {
+    const { path, said } = read.problems[0] ?? { path: '', ...FIELD_MISSING };
+    // which field it is: the same is said of many
+    return refused('not-possible', (length) => {
+      const words = refusalInWords(said, length);
+      return path === '' ? words : `${fieldName(path, entered)}: ${words}`;
+    });
+  }
   const { definition } = read;
   const plan = await inThread('planned', { definition, profile }, planCost(definition));
   if (!plan.ok) return plan;

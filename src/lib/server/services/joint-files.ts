@@ -33,6 +33,14 @@ const plainName = (title: string): string =>
     .replace(/^-|-$/g, '')
     .toLowerCase() || 'joint';
 
+const IN_UNITS: ReadonlySet<JointFileName> = new Set(['marks.csv', 'heads.csv', 'pattern.dxf']);
+
+/** A file as it is called: with the unit that it is in, or the paper that it is laid out for. */
+const namedBy = (file: JointFileName, { unit, paper }: FileWish): string => {
+  const told = IN_UNITS.has(file) ? unit : file.endsWith('.pdf') ? paper : null;
+  return told === null ? file : file.replace('.', `-${told}.`);
+};
+
 /** What stops a joint, as it stands in every file of it. */
 const stopsInWords = (planned: Plan, length: WriteLength): string[] =>
   stopsOf(planned).map((stop) => `STOP, do not build: ${stopInWords(stop, length)}`);
@@ -53,7 +61,7 @@ export async function makeJointFile(
   const joint = await getJoint(database, jointId);
   if (!joint.ok) return joint;
   const { title, definition, profile, job, revision } = joint.value;
-  const name = `${plainName(title)}-${file}`;
+  const name = `${plainName(title)}-${namedBy(file, wish)}`;
   // what is driven is what was released, whatever the joint has become since
   if (file === 'driving.pdf') return drivingCard(database, joint.value, name, wish.paper, length);
   if (file === 'record.pdf' || file === 'record.json' || file === 'heads.csv')
@@ -172,10 +180,9 @@ async function patternFile(
   if (!made.ok) return made;
   if (!made.value.ok) return refused('not-possible', because(made.value.error));
   const { body } = made.value;
-  const ending = file === 'pattern.pdf' ? `${wish.paper}.pdf` : file;
   return done({
     type: PATTERN_TYPES[file],
-    name: [plain, ...(part ? [part.key] : []), ending].join('-'),
+    name: [plain, ...(part ? [part.key] : []), namedBy(file, wish)].join('-'),
     body: typeof body === 'string' ? body : Buffer.from(body)
   });
 }

@@ -4,6 +4,8 @@ import { writeCsv } from '../../exchange/csv.ts';
 import { MM_PER_IN } from '../../../core/units/factors.ts';
 import { carriedInWords } from '../../words/history.ts';
 import { CANNOT_TELL, FINDING_NAMES, PLACE_WORDS } from '../../words/heads.ts';
+import type { LookVerdict } from '../../../core/check/findings.ts';
+import { VERDICT_NAMES } from '../../words/records.ts';
 import { verdictOfLook } from '../../../core/check/hole-look.ts';
 import type { WriteLength } from '../../words/writing.ts';
 import type { Database } from '../db/connect.ts';
@@ -23,7 +25,7 @@ export async function recordFileOf(
 ): Promise<Outcome<MadeFile>> {
   const found = await recordFile(database, jointId);
   if (!found.ok) return found;
-  const { record, seal, asSigned } = found.value;
+  const { record, seal, asSigned, titleNow } = found.value;
   if (file === 'record.json')
     return done({
       type: 'application/json',
@@ -31,14 +33,22 @@ export async function recordFileOf(
       body: `${JSON.stringify({ record: asSigned, seal }, null, 2)}\n`
     });
   if (file === 'heads.csv')
-    return done({ type: 'text/csv; charset=utf-8', name, body: headsTable(record, wish.unit) });
-  const body = await pdfRecord(record, seal, wish.paper, length);
+    return done({
+      type: 'text/csv; charset=utf-8',
+      name,
+      body: headsTable(record, titleNow, wish.unit)
+    });
+  const body = await pdfRecord(record, seal, { paper: wish.paper, titleNow }, length);
   return done({ type: 'application/pdf', name, body });
 }
+
+const saidOf = (verdict: LookVerdict | null): string =>
+  verdict === null ? '' : VERDICT_NAMES[verdict];
 
 /** Every look at every head, one a line, in the order recorded. */
 function headsTable(
   { joint, release, heads, holes, rework }: JointRecord,
+  titleNow: string,
   unit: 'in' | 'mm'
 ): string {
   const voided = voidedLooks(rework);
@@ -50,6 +60,7 @@ function headsTable(
   const data = heads.map(
     ({ by: who, sentBy = '', move, frozen }): Record<string, string | number> => ({
       joint: joint.title,
+      joint_now: titleNow,
       release: release.number,
       hole: move.hole,
       row: by.get(move.hole)?.row ?? '',
@@ -65,7 +76,9 @@ function headsTable(
       diameter_D: frozen.diameterD?.toFixed(3) ?? '',
       height_D: frozen.heightD?.toFixed(3) ?? '',
       verdict: verdictOfLook(move, frozen) ?? '',
+      verdict_in_words: saidOf(verdictOfLook(move, frozen)),
       findings: frozen.findings.map((finding) => FINDING_NAMES[finding]).join('; '),
+      finding_codes: frozen.findings.join('; '),
       not_told: frozen.cannotTell.map((one) => CANNOT_TELL[one]).join('; '),
       taken_over: carriedInWords(move.carried),
       looked_at_by: who,
@@ -77,6 +90,7 @@ function headsTable(
   );
   const fields = [
     'joint',
+    'joint_now',
     'release',
     'hole',
     'row',
@@ -87,7 +101,9 @@ function headsTable(
     'diameter_D',
     'height_D',
     'verdict',
+    'verdict_in_words',
     'findings',
+    'finding_codes',
     'not_told',
     'taken_over',
     'looked_at_by',

@@ -25,7 +25,9 @@ const COLUMNS = [
   'diameter_D',
   'height_D',
   'verdict',
+  'verdict_code',
   'findings',
+  'finding_codes',
   'taken_out_at'
 ];
 
@@ -60,7 +62,9 @@ export async function rivetsTable(database: Database, wish: RivetWish): Promise<
         diameter_D: rivet.diameterD?.toFixed(3) ?? '',
         height_D: rivet.heightD?.toFixed(3) ?? '',
         verdict: rivet.verdict === null ? '' : VERDICT_NAMES[rivet.verdict],
+        verdict_code: rivet.verdict ?? '',
         findings: rivet.findings.map((one) => FINDING_NAMES[one]).join('; '),
+        finding_codes: rivet.findings.join('; '),
         taken_out_at: rivet.outAt ?? ''
       }))
     )

@@ -61,15 +61,26 @@ export async function signingView(
 export async function recordFile(
   database: Database,
   jointId: string
-): Promise<Outcome<{ record: JointRecord; seal: Seal; asSigned: unknown }>> {
+): Promise<Outcome<{ record: JointRecord; seal: Seal; asSigned: unknown; titleNow: string }>> {
   const issueId = await newestIssue(database, jointId);
   if (issueId === null)
     return refused('not-possible', 'it is not released yet: there is nothing to record');
   const kept = await signedRecord(database, issueId);
+  const [joint] = await rowsOf<{ title: string }>(
+    database,
+    'select title from joints where id = $1',
+    [jointId]
+  );
+  const titleNow = joint?.title ?? '';
   if (kept)
-    return done({ record: JointRecord.parse(kept.record), seal: kept.seal, asSigned: kept.record });
+    return done({
+      record: JointRecord.parse(kept.record),
+      seal: kept.seal,
+      asSigned: kept.record,
+      titleNow
+    });
   const matter = await matterOf(database, issueId);
   if (!matter.ok) return matter;
   const { record } = matter.value;
-  return done({ record, seal: sealOf(record), asSigned: record });
+  return done({ record, seal: sealOf(record), asSigned: record, titleNow });
 }

@@ -3,6 +3,7 @@ import { recheckStatus } from '$core/ready/cage/rechecks.ts';
 import { cageStream } from '$core/ready/cage/setting.ts';
 import { getSetting } from '$lib/server/services/cages';
 import { pdfTapeLabel } from '$lib/server/files/pdf-tape-label';
+import { ONLY_HERE, shopAddress } from '$lib/server/shop-address';
 import { settingAddress } from '$lib/setups-address';
 import { recheckInWords } from '$lib/words/cages';
 import { TapeWish } from '$lib/tape-label.ts';
@@ -14,6 +15,8 @@ const day = new Intl.DateTimeFormat('en', { year: 'numeric', month: 'short', day
 export const GET: RequestHandler = async ({ params, url, locals }) => {
   const tape = TapeWish.safeParse(url.searchParams.get('tape') ?? undefined);
   if (!tape.success) error(400, tape.error.issues[0]?.message ?? 'no such tape');
+  const address = shopAddress(url.origin);
+  if (address === null) error(422, `No label: ${ONLY_HERE}.`);
   const setting = await getSetting(locals.database(), params.setting);
   if (!setting.ok || setting.value.cageId !== params.cage) error(404, 'There is no such setting.');
   const { setup, events, cage, holesCut } = setting.value;
@@ -34,7 +37,7 @@ export const GET: RequestHandler = async ({ params, url, locals }) => {
         `dash ${setup.dash}, ${day.format(new Date(found.at))}`,
         `${found.by}; scan to re-check`
       ],
-      address: new URL(settingAddress(params.cage, params.setting), url.origin).href
+      address: new URL(settingAddress(params.cage, params.setting), address).href
     },
     tape.data
   );
