@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { Alloy } from '../schema/fields';
-import { alloyFacts, alloysByMark } from './alloys';
+import { alloyFacts, byMark } from './alloys';
 
 describe('rivet alloys', () => {
   it('are known for every alloy that is calculated', () => {
@@ -25,7 +25,19 @@ describe('rivet alloys', () => {
     ['plain', ['A', 'M']],
     ['star', []]
   ])('are found by their mark: %s', (words, codes) => {
-    expect(alloysByMark(words).map(({ code }) => code)).toEqual(codes);
+    expect(byMark(words).alloys.map(({ code }) => code)).toEqual(codes);
+  });
+
+  it.each([
+    ['three raised dashes', ['7075-T73']],
+    ['recessed dash', ['corrosion-resistant steel']],
+    ['triangle', ['carbon steel']],
+    ['recessed dot', ['titanium', 'nickel-copper, some']],
+    ['plain', ['copper', 'brass']],
+    ['yellow', ['brass']],
+    ['star', []]
+  ])('are told from rivets that are not planned here: %s', (words, metals) => {
+    expect(byMark(words).others.map(({ metal }) => metal)).toEqual(metals);
   });
 
   it('say how long cold ones may be driven', () => {

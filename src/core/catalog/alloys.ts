@@ -81,16 +81,44 @@ export function alloyFacts(code: Alloy): AlloyFacts {
   return found;
 }
 
-/** Alloys whose head carries a mark, found by its words: "one raised dot", "cross", "plain". */
-export function alloysByMark(words: string): AlloyFacts[] {
+/** A rivet that is met at the bench and not planned here: identified, and never driven for another. */
+export interface OtherMark {
+  metal: string;
+  mark: string;
+}
+
+/** Marks that are met and not planned here (handbook 3.1). */
+const OTHER_MARKS: readonly OtherMark[] = [
+  { metal: '7075-T73', mark: 'three raised dashes' },
+  { metal: 'corrosion-resistant steel', mark: 'recessed dash' },
+  { metal: 'carbon steel', mark: 'recessed triangle' },
+  { metal: 'titanium', mark: 'recessed large and small dot' },
+  { metal: 'nickel-copper, some', mark: 'recessed double dot' },
+  { metal: 'copper', mark: 'plain, reddish' },
+  { metal: 'brass', mark: 'plain, yellow' }
+];
+
+/** What a head may be by its mark: alloys that are planned here, and rivets that are not. */
+export interface MarkedAs {
+  alloys: AlloyFacts[];
+  others: OtherMark[];
+}
+
+/**
+ * Rivets whose head carries a mark, found by its words: "one raised dot", "cross", "plain".
+ *
+ * @returns both empty where no list has it: such a rivet is not identified
+ */
+export function byMark(words: string): MarkedAs {
   const asked = words
     .toLowerCase()
     .split(/[^a-z]+/)
     .filter((word) => word !== '');
-  return ALLOYS.filter(({ mark }) => {
+  const carries = ({ mark }: { mark: string }): boolean => {
     const said = mark.split(/[^a-z]+/);
     return asked.every((word) => said.some((part) => part.startsWith(word) || `${part}s` === word));
-  });
+  };
+  return { alloys: ALLOYS.filter(carries), others: OTHER_MARKS.filter(carries) };
 }
 
 /** Older heads: their pictures help to recognise a rivet; none is calculated here (handbook 3.1). */

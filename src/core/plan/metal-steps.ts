@@ -30,8 +30,8 @@ export type MetalStep =
       line: string;
       spaces: number;
       pitchIn: number;
-      first: number;
-      last: number;
+      /** as they lie along it: corner holes keep the numbers of the line that they were laid on */
+      holes: number[];
     }
   | { code: 'outline-rect'; xIn: number; yIn: number; wIn: number; hIn: number }
   | { code: 'outline-circle'; radiusIn: number }
@@ -91,8 +91,7 @@ function lineSteps(line: LaidLine, holes: Map<number, PlannedHole>): MetalStep[]
           line: name,
           spaces: spacesBetween({ ...line, pitchIn: line.pitchIn }, first, last),
           pitchIn: line.pitchIn,
-          first: first.number,
-          last: last.number
+          holes: own.map(({ number }) => number)
         }
   ];
 }

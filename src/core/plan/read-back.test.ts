@@ -32,9 +32,7 @@ describe('positions read back from our own files', () => {
       fixed: [],
       warningOf: () => ''
     }).flatMap(({ hole, x_in, y_in }) =>
-      typeof hole === 'number'
-        ? [{ xIn: Number(x_in), yIn: Number(y_in), diameterIn: null }]
-        : []
+      typeof hole === 'number' ? [{ xIn: Number(x_in), yIn: Number(y_in), diameterIn: null }] : []
     );
     const { fixed, left } = takeUp(found, [], layout.lines, 'own');
     expect(left).toEqual([]);

@@ -1,5 +1,12 @@
 import type { MetalStep } from '../../core/plan/metal-steps.ts';
 
+/** Holes in the order they lie: from one to another where they are numbered so, else each by its number. */
+function inOrder(holes: readonly number[]): string {
+  const [first] = holes;
+  const runs = holes.every((hole, at) => hole === (first ?? 0) + at);
+  return runs && holes.length > 2 ? `${first} to ${holes.at(-1)}` : holes.join(', ');
+}
+
 /** A step as one reads it: words with their lengths between, so that a page can set those large. */
 export interface WrittenMetalStep {
   title: string;
@@ -70,7 +77,7 @@ export function metalStepInWords(said: MetalStep): WrittenMetalStep {
         `Divide and mark ${said.line}`,
         `${said.spaces} equal spaces of `,
         at(said.pitchIn),
-        `: mark holes ${said.first} to ${said.last} by their running marks from the datum, never each from the last.`
+        `: mark holes ${inOrder(said.holes)} by their running marks from the datum, never each from the last.`
       );
     case 'outline-rect':
       return step(

@@ -2,7 +2,7 @@
   import { COMMON } from '$lib/words/pages/common';
   import { RIVETS } from '$lib/words/pages/rivets';
   import { usePreferences } from '$lib/client/preferences.svelte';
-  import { ALLOYS, alloyFacts, alloysByMark, OLDER_HEADS } from '$core/catalog/alloys.ts';
+  import { alloyFacts, byMark, OLDER_HEADS } from '$core/catalog/alloys.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { partNumber } from '$core/stack/part-number.ts';
   import HeadMark from '$lib/drawing/head/HeadMark.svelte';
@@ -15,7 +15,7 @@
   let typed = $state('MS20470AD4-6');
   let mark = $state('');
   const read = $derived(typed.trim() === '' ? null : partNumber({ text: typed.slice(0, 60) }));
-  const found = $derived(mark.trim() === '' ? ALLOYS : alloysByMark(mark));
+  const found = $derived(byMark(mark));
   const SHAPES = { universal: 'universal, protruding', countersunk: '100° countersunk, flush' };
   const MEASURED = {
     universal: 'measured under the head',
@@ -79,7 +79,7 @@
       <input class="field-box" type="text" autocomplete="off" maxlength="60" bind:value={mark} />
     </label>
     <ul class="marks" data-testid="marks">
-      {#each found as alloy (alloy.code)}
+      {#each found.alloys as alloy (alloy.code)}
         <li>
           <svg viewBox="0 0 88 88" width="88" height="88" aria-hidden="true">
             <HeadMark shape={alloy.shape} cx={44} cy={44} radius={40} />
@@ -90,12 +90,22 @@
             <small class:cold={alloy.cold !== null}>{alloy.use}</small>
           </span>
         </li>
-      {:else}
-        <li class="none">
-          No rivet alloy carries such a mark. Words are: plain, dimple, raised, dot, dashes, cross,
-          ring.
+      {/each}
+      {#each found.others as other (other.metal)}
+        <li class="other" data-testid="other-mark">
+          <span>
+            <strong>{other.metal}</strong>
+            <small>{other.mark}</small>
+            <small>not planned here: never drive it for another</small>
+          </span>
         </li>
       {/each}
+      {#if found.alloys.length + found.others.length === 0}
+        <li class="none" data-testid="no-such-mark">
+          None of those listed: do not use it until it is identified. Words are: plain, dimple,
+          raised, recessed, dot, dash, cross, ring, triangle, reddish, yellow.
+        </li>
+      {/if}
     </ul>
     <p class="hint">
       A plain head may be soft 1100: never use it in structure unless its bag says what it is.
@@ -174,6 +184,10 @@
   }
   .marks svg {
     flex: none;
+  }
+  .marks .other {
+    align-items: flex-start;
+    color: var(--ink-soft);
   }
   .marks .none {
     grid-column: 1 / -1;

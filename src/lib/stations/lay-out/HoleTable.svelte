@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { LaidLine, PlannedHole } from '$core/plan/holes.ts';
+  import { runningMarkIn, type LaidLine, type PlannedHole } from '$core/plan/holes.ts';
   import type { InMetal } from '$core/releases/in-metal.ts';
   import { inMetalInWords } from '$lib/words/releases';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -43,7 +43,7 @@
               >{hole.number}</button
             ></th
           >
-          <td>{preferences.inWords(hole.markIn)}</td>
+          <td>{preferences.inWords(line ? runningMarkIn(line, hole) : hole.markIn)}</td>
           <td>{preferences.inWords(hole.xIn)}</td>
           <td>{preferences.inWords(hole.yIn)}</td>
           <td>{hole.dash}</td>
