@@ -241,3 +241,15 @@ export const saved = (page: Page) => page.locator('[data-save="saved"]').waitFor
 
 /** The figure of one named answer, as text. */
 export const figure = (page: Page, label: string) => page.locator(`[data-figure="${label}"]`);
+
+/** Answers how one gets at the rivets, in the open dialog: nothing is answered by itself. */
+export async function answerAccess(
+  page: Page,
+  answers: Partial<Record<'armsReach' | 'faceDown' | 'closedMember', 'yes' | 'no'>>
+): Promise<void> {
+  for (const [question, answer] of Object.entries({
+    ...{ armsReach: 'yes', faceDown: 'no', closedMember: 'no' },
+    ...answers
+  }))
+    await page.getByRole('dialog').getByTestId(`${question}-${answer}`).click();
+}

@@ -3,7 +3,7 @@ import { SPAR_CAP } from '../../scripts/demo-data.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { CHECK } from '../../src/lib/words/pages/check.ts';
-import { firstPress, expect, openOwn, test, headNow } from './app.ts';
+import { answerAccess, firstPress, expect, openOwn, test, headNow } from './app.ts';
 
 /** What the picture really shows of a head and of the scale, in its own pixels. */
 async function truth(page: Page, number: number) {
@@ -41,11 +41,7 @@ test('a head inside a closed member is measured in the camera’s picture, and C
   await openOwn(page, app, SPAR_CAP, 'drive');
   await page.getByRole('button', { name: DRIVE.releaseItAndStartDriving }).click();
   await page.getByRole('button', { name: DRIVE.howDoesOneGetAt }).click();
-  const dialog = page.getByRole('dialog');
-  await dialog
-    .getByRole('radiogroup', { name: DRIVE.insideAClosedMember })
-    .getByText('yes')
-    .click();
+  await answerAccess(page, { closedMember: 'yes' });
   await page.getByLabel(DRIVE.outsideHeightDatumEnd).fill('2.39');
   await page.getByLabel(DRIVE.outsideHeightFarEnd).fill('1.8');
   await page.getByLabel(DRIVE.bothWallsTogetherDatumEnd).fill('0.29');

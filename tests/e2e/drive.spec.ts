@@ -10,6 +10,7 @@ import { CHECK } from '../../src/lib/words/pages/check.ts';
 import { TOOLS } from '../../src/lib/words/pages/tools.ts';
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
 import {
+  answerAccess,
   firstPress,
   beginJoint,
   expect,
@@ -105,6 +106,10 @@ test('how one gets at the rivets decides how they are driven; a yoke’s reach i
   await page.getByRole('button', { name: COMMON.keepIt }).click();
   await expect(page.getByTestId('not-kept')).toBeVisible();
   await page.getByTestId('edge-top').fill('1');
+  // three questions wait for their answers: none is given for them
+  await page.getByRole('button', { name: COMMON.keepIt }).click();
+  await expect(page.getByText('Not answered: yes or no')).toHaveCount(3);
+  await answerAccess(page, {});
   await page.getByRole('button', { name: COMMON.keepIt }).click();
   // rows 9/32 and 5/8 down, and 1 in beyond: the 1 5/8 yoke reaches the second row at 1.625
   await expect(page.getByTestId('way-chosen')).toContainText('squeeze');
@@ -305,11 +310,7 @@ test('376 rivets inside a member that tapers: where the rod stands, how far to p
   // along the rows: a member of 13 ft
   await expect(next(page)).toHaveText('1');
   await page.getByRole('button', { name: DRIVE.howDoesOneGetAt }).click();
-  const dialog = page.getByRole('dialog');
-  await dialog
-    .getByRole('radiogroup', { name: DRIVE.insideAClosedMember })
-    .getByText('yes')
-    .click();
+  await answerAccess(page, { closedMember: 'yes' });
   await page.getByRole('button', { name: COMMON.keepIt }).click();
   await expect(page.getByTestId('not-kept')).toBeVisible();
   await page.getByLabel(DRIVE.outsideHeightDatumEnd).fill('2.3');
@@ -349,6 +350,7 @@ test('376 rivets inside a member that tapers: where the rod stands, how far to p
 test('the shop’s tools are its own, and Drive chooses from them', async ({ page, app }) => {
   await released(page, app);
   await page.getByRole('button', { name: DRIVE.howDoesOneGetAt }).click();
+  await answerAccess(page, {});
   await page.getByRole('button', { name: COMMON.keepIt }).click();
   await expect(page.getByTestId('way-chosen')).toContainText('gun and bar');
   await expect(page.locator('[data-run]')).toContainText('bar, block');

@@ -25,7 +25,7 @@ test('every file goes out, and the joint file comes back in', async ({ page, app
 
   await page.getByText(KIT.letter, { exact: true }).click();
   const pdf = await download(page, 'Full-size pattern, PDF');
-  expect(pdf.name).toBe('frame-11-flange-to-skin-letter.pdf');
+  expect(pdf.name).toBe('frame-11-flange-to-skin-pattern-letter.pdf');
   expect(readFileSync(pdf.path).subarray(0, 5).toString()).toBe('%PDF-');
 
   const dxf = await download(page, 'Pattern, DXF');

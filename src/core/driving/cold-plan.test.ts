@@ -14,6 +14,14 @@ describe('how many to take out of the cold', () => {
     expect(takeOutAdvice('DD', 601, 9)).toMatchObject({ result: { count: 0 } });
   });
 
+  it('counts those that are out: they are driven first', () => {
+    expect(takeOutAdvice('DD', 37, 40, 7)).toMatchObject({ result: { count: 9 } });
+    expect(takeOutAdvice('DD', 37, 9, 7)).toMatchObject({ result: { count: 2 } });
+    expect(takeOutAdvice('DD', 37, 9, 12)).toMatchObject({ result: { count: 0 } });
+    const advice = takeOutAdvice('DD', 37, 9, 7);
+    expect(advice.ok && advice.work.at(-1)?.formula).toContain('less 7 that are out');
+  });
+
   it('is no question for what is driven as received', () => {
     expect(takeOutAdvice('AD', 30, 9)).toMatchObject({
       ok: false,

@@ -10,6 +10,7 @@ import type { DriveMove } from './drive-move.ts';
  *
  * @param perRivetS seconds from one rivet to the next
  * @param open holes of that rivet that are not driven yet
+ * @param out rivets of it that are out already and may still be driven: they are driven first
  * @returns `not-possible` where the alloy is driven as received
  * @throws never
  * @source handbook 3.1 and 4.5: take out only what can be driven in the window
@@ -17,15 +18,21 @@ import type { DriveMove } from './drive-move.ts';
 export function takeOutAdvice(
   alloy: Alloy,
   perRivetS: number,
-  open: number
+  open: number,
+  out = 0
 ): Answer<{ count: number; dueMinutes: number }> {
   const { cold } = alloyFacts(alloy);
   if (!cold) return notPossible('alloy', { code: 'not-driven-cold', alloy });
   const inTime = floorTo((cold.dueMinutes * 60) / perRivetS);
-  const count = Math.min(open, inTime);
+  const count = Math.max(0, Math.min(open, inTime) - out);
   return answer({ count, dueMinutes: cold.dueMinutes }, [
     workLine('in time', `⌊${cold.dueMinutes} min × 60 / ${num(perRivetS)} s⌋`, inTime, 'rivets'),
-    workLine('take out', `least of ${inTime} and ${open} still open`, count, 'rivets')
+    workLine(
+      'take out',
+      `least of ${inTime} and ${open} still open${out > 0 ? `, less ${out} that are out` : ''}`,
+      count,
+      'rivets'
+    )
   ]);
 }
 

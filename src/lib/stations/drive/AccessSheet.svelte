@@ -56,10 +56,14 @@
     {#each QUESTIONS as { key, label } (key)}
       <Choice
         {label}
-        value={typed[key] ? 'yes' : 'no'}
+        testid={key}
+        value={typed[key] === null ? '' : typed[key] ? 'yes' : 'no'}
         options={YES_NO}
         onchoose={(value) => (typed[key] = value === 'yes')}
       />
+      {#if asked && typed[key] === null}<p class="wrong" role="alert">
+          △ Not answered: yes or no.
+        </p>{/if}
     {/each}
     {#if typed.closedMember}
       <fieldset>

@@ -36,8 +36,11 @@
   const advised = $derived(
     runs.flatMap(({ partNumber, alloy, holes }) => {
       const open = holes.filter(({ number }) => !desk.stateOf(number)?.driven).length;
-      const advice = takeOutAdvice(alloy, perRivetS, open);
-      return advice.ok ? [{ partNumber, open, ...advice.result, work: advice.work }] : [];
+      const out = running
+        .filter((batch) => batch.partNumber === partNumber && batch.now.state !== 'expired')
+        .reduce((sum, { left }) => sum + left, 0);
+      const advice = takeOutAdvice(alloy, perRivetS, open, out);
+      return advice.ok ? [{ partNumber, open, out, ...advice.result, work: advice.work }] : [];
     })
   );
   const adviceFor = (part: string) =>
@@ -154,7 +157,7 @@
         {Math.round(perRivetS)} s a rivet{measuredS !== null
           ? ', as measured'
           : ', assumed until four are logged one after the other'};
-        {advice.open} are still to drive.
+        {advice.open} are still to drive{advice.out > 0 ? `, ${advice.out} are out` : ''}.
       </p>
       {#if arithmetic}<Arithmetic
           work={advice.work}

@@ -124,7 +124,7 @@
       g: outsideFields(() => person !== '' && desk?.tap('good')),
       m: outsideFields(() => person !== '' && desk?.tap('more')),
       l: outsideFields(() => person !== '' && desk?.tap('again')),
-      Backspace: outsideFields(() => person !== '' && desk?.undo())
+      Backspace: outsideFields(() => person !== '' && issued.signedBy === null && desk?.undo())
     })
   );
   /** What was pressed with a finger keeps no focus: the foot switch’s next Space would press it again. */
@@ -243,6 +243,7 @@
           {person}
           whoHref="/who?back=/joints/{workspace.id}/drive"
           checkHref="/joints/{workspace.id}/check"
+          signed={issued.signedBy !== null}
           {setting}
         />
         {#if access?.closedMember}<MemberPanel

@@ -3,6 +3,7 @@
   import { COMMON } from '$lib/words/pages/common';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { Snippet } from 'svelte';
+  import { steadyPaceS } from '$core/driving/pace.ts';
   import type { RivetRun } from '$core/driving/rivet-runs.ts';
   import type { DriveDesk } from './drive-desk.svelte';
   import { objectionInWords } from '$lib/words/objections';
@@ -16,10 +17,12 @@
     /** where one says who is at the bench */
     whoHref: string;
     checkHref: string;
+    /** nothing is added to it, and nothing taken back */
+    signed: boolean;
     /** how the tool of a rivet’s run is set */
     setting: Snippet<[RivetRun]>;
   }
-  let { desk, person, whoHref, checkHref, setting }: Props = $props();
+  let { desk, person, whoHref, checkHref, signed, setting }: Props = $props();
   const preferences = usePreferences();
   const here = $derived(desk.here);
   const rivet = $derived(here === null ? null : desk.rivetOf(here));
@@ -34,6 +37,8 @@
     const next = desk.rivetOf(number);
     return { number, changes: next?.partNumber !== rivet?.partNumber ? next?.partNumber : null };
   });
+  /** the same that rivets out of the cold are reckoned by: of fewer it is chance */
+  const steadyS = $derived(steadyPaceS(desk.pace));
   const holder = $derived(here === null ? undefined : desk.holders.moves.get(here));
   const row = $derived(here === null ? undefined : desk.holeOf(here)?.row);
   const rowLeft = $derived(
@@ -49,8 +54,8 @@
 <section class="tap" aria-label="The rivet that comes next" data-testid="tap-card">
   <p class="count">
     driven <strong>{desk.driven} of {desk.issue.holes.length}</strong>
-    {#if desk.pace}<span data-testid="pace"
-        >{Math.round(desk.pace.perRivetS)} s a rivet (middle of {desk.pace.gaps})</span
+    {#if steadyS !== null}<span data-testid="pace"
+        >{Math.round(steadyS)} s a rivet (middle of {desk.pace?.gaps})</span
       >{/if}
     {#if desk.outbox.waiting.length > 0}<span class="waits" data-testid="waits"
         >{desk.outbox.waiting.length} to send</span
@@ -131,7 +136,7 @@
         data-testid="undo"
         class="act"
         type="button"
-        disabled={desk.last === null}
+        disabled={desk.last === null || signed}
         onclick={() => desk.undo()}
         >Undo {desk.last === null ? '' : desk.last} <kbd aria-label="Backspace">⌫</kbd></button
       >

@@ -13,9 +13,10 @@ export interface TypedAccess {
   }[];
   headRoom: string;
   shopRoom: string;
-  faceDown: boolean;
-  armsReach: boolean;
-  closedMember: boolean;
+  /** null: not answered */
+  faceDown: boolean | null;
+  armsReach: boolean | null;
+  closedMember: boolean | null;
   member: {
     near: string;
     far: string;
@@ -42,9 +43,9 @@ export const typedOf = (access: DrivingAccess | null): TypedAccess => ({
   })),
   headRoom: text(access?.headRoomIn ?? null),
   shopRoom: text(access?.shopRoomIn ?? null),
-  faceDown: access?.faceDown ?? false,
-  armsReach: access?.armsReach ?? true,
-  closedMember: access?.closedMember ?? false,
+  faceDown: access?.faceDown ?? null,
+  armsReach: access?.armsReach ?? null,
+  closedMember: access?.closedMember ?? null,
   member: {
     near: text(access?.member?.nearIn ?? null),
     far: text(access?.member?.farIn ?? null),
@@ -86,6 +87,8 @@ export function accessOf(typed: TypedAccess): {
     if (why !== '') wrong.set(key, why);
     return inches;
   };
+  for (const key of ['faceDown', 'armsReach', 'closedMember'] as const)
+    if (typed[key] === null) wrong.set(key, 'yes or no');
   const draft = {
     edges: Object.fromEntries(
       SIDES.map((side) => [side, field(`edges.${side}`, typed.edges[side])])

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { SIGN } from '$lib/words/pages/sign';
   import { onMount } from 'svelte';
   import { invalidateAll } from '$app/navigation';
   import { signStream } from '$core/signing/sign-events.ts';
@@ -118,6 +119,9 @@
           digest stands on the printed record; <code>./zanjador verify FILE DIGEST</code> holds a file
           against it.
         </p>
+        <a class="act" data-testid="next-release" href="/joints/{workspace.id}/carry"
+          >{SIGN.planTheNextRelease}</a
+        >
       </section>
     {:else if view}
       <section aria-labelledby="missing">

@@ -4,7 +4,8 @@
   /** One of a few, all in sight. */
   interface Props {
     label: string;
-    value: T;
+    /** empty: none is chosen yet */
+    value: T | '';
     options: readonly { value: T; text: string; title?: string }[];
     onchoose: (value: T) => void;
     quiet?: boolean;
