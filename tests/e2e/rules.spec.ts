@@ -2,7 +2,13 @@ import { SIZE } from '../../src/lib/words/pages/size.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { RULES } from '../../src/lib/words/pages/rules.ts';
 import { BENCH } from '../../src/lib/words/pages/bench.ts';
-import { expect, figure, makeJoint, signIn, test } from './app.ts';
+import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
+import { inDatabase } from '../../scripts/fresh-shop.ts';
+import { must } from '../../scripts/must.ts';
+import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { getJoint, setJointProfile } from '../../src/lib/server/services/joints.ts';
+import { addProfile, currentProfile } from '../../src/lib/server/services/profiles.ts';
+import { expect, figure, goTo, jointOf, makeJoint, openOwn, signIn, test } from './app.ts';
 
 test('a changed school becomes a version; a joint says what would differ and moves when told', async ({
   page,
@@ -42,4 +48,50 @@ test('a changed school becomes a version; a joint says what would differ and mov
   await expect(page.getByRole('button', { name: new RegExp(`Rules .* ${next}$`) })).toBeVisible();
   await page.getByTestId('stage-carry').click();
   await expect(figure(page, 'Rivet')).toContainText('dash 4');
+});
+
+test('rules looser than the shop’s are a lead’s to release, and whoever signs is told each', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, BOTTOM_LAP, 'check');
+  const joint = jointOf(page);
+  await inDatabase(app.databaseUrl, async (database) => {
+    const shop = await currentProfile(database);
+    if (!shop) throw new Error('the shop has no rules');
+    const loose = {
+      ...shop.rules,
+      name: 'Night shift',
+      version: 1,
+      sampling: 'first-then-every' as const
+    };
+    const id = await addProfile(database, loose);
+    // the shop's own are those made last
+    await addProfile(database, { ...shop.rules, version: shop.rules.version + 1 });
+    const benn = await database.models.Person.findOne({
+      where: { name: 'Benn Achterby' },
+      rejectOnEmpty: true
+    });
+    const found = must(await getJoint(database, joint));
+    must(
+      await setJointProfile(
+        database,
+        joint,
+        { profileId: id, baseRevision: found.revision },
+        benn.id
+      )
+    );
+  });
+  await page.reload();
+  const bound = page.getByTestId('bound-rules');
+  await expect(bound).toContainText(CHECK.aLeadReleasesThis);
+  await expect(bound).toContainText('set by Benn Achterby');
+  await expect(page.getByTestId('release')).toBeDisabled();
+  await signIn(page, app, 'Runa Halvik');
+  await goTo(page, app, 'check');
+  await expect(bound).toContainText(CHECK.notByTheShopsRules);
+  await page.getByTestId('release').click();
+  await expect(page.getByTestId('release-now')).toBeVisible();
+  await goTo(page, app, 'sign');
+  await expect(page.getByTestId('told').filter({ hasText: 'Benn Achterby' })).toHaveCount(1);
 });

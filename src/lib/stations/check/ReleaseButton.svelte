@@ -58,7 +58,7 @@
     level={needsLead ? 'stop' : 'attention'}
     title={needsLead ? CHECK.aLeadReleasesThis : CHECK.notByTheShopsRules}
   >
-    <ul>
+    <ul class="bound">
       {#each open.bound as rule (rule.rule)}
         <li>
           {boundRuleInWords(rule, preferences.lengths)}{rule.loosens
@@ -100,3 +100,12 @@
   >
 {/if}
 {#if refusal}<Notice level="stop" title={CHECK.notReleased} text={refusal} />{/if}
+
+<style>
+  .bound {
+    display: grid;
+    gap: 4px;
+    padding-left: 1.1em;
+    list-style: disc;
+  }
+</style>
