@@ -99,6 +99,11 @@ export interface HeadReport {
 
 const LEAST_SHARE = 0.75;
 const MOST_SHARE = 1.2;
+/** More than this no rivet has for its head, whatever was filled, lost or too long: something else was read, or read wrongly. */
+const MOST_POSSIBLE_SHARE = 2;
+/** Whether a reading holds more metal than there is. */
+export const isImpossible = (share: number): boolean => share > MOST_POSSIBLE_SHARE;
+
 /** Fewer heads than this do not tell a row's habit from one head's. */
 const ROW_HEADS = 3;
 

@@ -1,10 +1,11 @@
 import { z } from 'zod';
+import { headVolumeIn3, isImpossible } from '../check/head-report.ts';
 import { headStanding, placesAsked } from '../check/head-standing.ts';
 import { checksOwnWork, isMeasured, type HoleEvent, type HoleState } from '../check/hole-events.ts';
 import type { NextHead } from '../check/next-head.ts';
 import { expiredHoles, hitsOf, type DriveState, type DriveEvent } from '../driving/drive-events.ts';
 import { namedStill } from '../driving/named-only.ts';
-import type { Issue, IssuedHole } from '../issue/issue.ts';
+import { predictedHeadIn3, type Issue, type IssuedHole } from '../issue/issue.ts';
 import { isAnotherRivet, type SinceRelease } from '../releases/since-release.ts';
 import { drivenInQuestion } from '../reworking/held-back.ts';
 import { issuedRivet } from '../reworking/replaced-rivet.ts';
@@ -48,6 +49,7 @@ export const Told = z.discriminatedUnion('code', [
     )
   }),
   z.strictObject({ code: z.literal('driven-in-question'), holes }),
+  z.strictObject({ code: z.literal('more-metal'), holes }),
   z.strictObject({ code: z.literal('readings-voided'), holes }),
   z.strictObject({ code: z.literal('rework-steps-open'), holes }),
   z.strictObject({
@@ -169,6 +171,16 @@ export interface SignedMatter {
   steps: { done: number; of: number } | null;
   /** the joint's present revision, where it is another than the issue's */
   changedTo: number | null;
+}
+
+/** Whether a look read more metal in a head than its rivet had. */
+function holdsTooMuch(look: HoleEvent, facts: Issue['facts'], hole: IssuedHole): boolean {
+  const predictedIn3 = isMeasured(look) ? predictedHeadIn3(facts, hole) : null;
+  return (
+    isMeasured(look) &&
+    predictedIn3 !== null &&
+    isImpossible(headVolumeIn3(look.diameterIn, look.heightIn) / predictedIn3)
+  );
 }
 
 /** Rivets that were taken out and another put in, by what was released and what is in now: the same again among them. */
@@ -337,6 +349,14 @@ export function missingToSign(matter: SignedMatter): Missing {
           ]
         : []),
       ...whenAny({ code: 'driven-in-question', holes: numbers.filter((hole) => asked.has(hole)) }),
+      ...whenAny({
+        code: 'more-metal',
+        holes: issue.holes.flatMap((hole) =>
+          states.get(hole.number)?.ofRivet.some((look) => holdsTooMuch(look, issue.facts, hole))
+            ? [hole.number]
+            : []
+        )
+      }),
       ...whenAny({
         code: 'readings-voided',
         holes: numbers.filter((hole) =>

@@ -60,9 +60,15 @@ const rework = (hole: number, stage: HoleRework['stage']): HoleRework =>
 const HOLES = [1, 2, 3].map((number) => ({ number }) as IssuedHole);
 const seen = (...events: HoleEvent[]) => holeStates([1, 2, 3], events);
 const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
-  issued: { facts: {} as IssuedFacts, holes: HOLES },
+  issued: { facts: {} as unknown as IssuedFacts, holes: HOLES },
   issue: {
-    facts: { keptClosed: null, throughPlastic: null, bound: null } as IssuedFacts,
+    facts: {
+      keptClosed: null,
+      throughPlastic: null,
+      bound: null,
+      stacks: [],
+      predictedIn3: null
+    } as unknown as IssuedFacts,
     holes: HOLES,
     heldOpen: []
   },
@@ -135,6 +141,8 @@ describe('what is missing before a signature', () => {
         keptClosed: null,
         throughPlastic: null,
         bound: null,
+        stacks: [],
+        predictedIn3: null,
         rules: { checking }
       }) as unknown as IssuedFacts;
     const drive = { ...NOT_DRIVEN, holes: new Map([[2, driven({ people: ['ilse'] })]]) };
@@ -167,9 +175,11 @@ describe('what is missing before a signature', () => {
       matter({
         issue: {
           facts: {
+            stacks: [],
+            predictedIn3: null,
             keptClosed: 'Ilse, sheet 2',
             throughPlastic: 'sleeves, sheet QR-3'
-          } as IssuedFacts,
+          } as unknown as IssuedFacts,
           holes: HOLES,
           heldOpen: [{ number: 9, reason: 'latch' } as IssuedHole & { reason: string }]
         },
@@ -211,7 +221,14 @@ describe('what is missing before a signature', () => {
 
   it('tells what of a head nobody looked at, place by place, where the sampling wants nothing of it', () => {
     const rules = { inspect: ['manufactured', 'sheet'] } as unknown as IssuedFacts['rules'];
-    const facts = { keptClosed: null, throughPlastic: null, bound: null, rules } as IssuedFacts;
+    const facts = {
+      keptClosed: null,
+      throughPlastic: null,
+      bound: null,
+      stacks: [],
+      predictedIn3: null,
+      rules
+    } as unknown as IssuedFacts;
     const asked = new Map(
       [1, 2, 3].map((hole) => [hole, ['shop', 'manufactured', 'sheet'] as const])
     );
@@ -249,6 +266,28 @@ describe('what is missing before a signature', () => {
       { code: 'replaced', was: 'P4', now: 'P5', holes: [1, 3] },
       { code: 'replaced', was: 'P4', now: 'P4', holes: [2] }
     ]);
+  });
+
+  it('tells of a reading that holds more than twice the metal there is, and of none within it', () => {
+    // π/4 · 0.19² · 0.062 is 0.001758: of 0.00088 it is 1.998 times, of 0.00087 2.02
+    const told = (predictedIn3: number) =>
+      missingToSign(
+        matter({
+          issue: {
+            facts: {
+              keptClosed: null,
+              throughPlastic: null,
+              bound: null,
+              stacks: [],
+              predictedIn3
+            } as unknown as IssuedFacts,
+            holes: HOLES,
+            heldOpen: []
+          }
+        })
+      ).told.filter(({ code }) => code === 'more-metal');
+    expect(told(0.00088)).toEqual([]);
+    expect(told(0.00087)).toEqual([{ code: 'more-metal', holes: [1, 2, 3] }]);
   });
 
   it('tells which looks were voided', () => {

@@ -95,6 +95,8 @@ export function toldInWords(told: Told): string {
         .join('; ')}`;
     case 'driven-in-question':
       return `Driven while a question about it was open: ${named(told.holes)}`;
+    case 'more-metal':
+      return `A reading holds more than twice the metal that the rivet had: head ${named(told.holes)}. It stands as it was taken`;
     case 'readings-voided':
       return `A reading of the empty hole was voided: hole ${named(told.holes)}. The reasons stand in the history`;
     case 'rework-steps-open':

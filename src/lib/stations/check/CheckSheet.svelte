@@ -59,6 +59,7 @@
   const problems = $derived(desk.problemsFor(hole));
   const looksLeft = $derived(desk.looksLeft(hole));
   const datum = $derived(desk.datumAsked(hole));
+  const metal = $derived(desk.metalAsked(hole));
   const issued = $derived(desk.issue.holes.find(({ number }) => number === hole));
   const flush = $derived(issued ? flushAt(desk.issue.facts, issued) : null);
   const plate = $derived(desk.plateFor(dash));
@@ -84,6 +85,10 @@
 
   function record(): void {
     if (!judged?.ok || !person) return;
+    if (metal !== null) {
+      form?.querySelector<HTMLElement>('[data-testid=metal-asked] button')?.focus();
+      return;
+    }
     if (datum) {
       form?.querySelector<HTMLElement>('[data-testid=datum-asked] button')?.focus();
       return;
@@ -220,11 +225,11 @@
     <button
       data-testid="record"
       class="act main record"
-      disabled={!person || looksLeft.length > 0 || datum !== null}
+      disabled={!person || looksLeft.length > 0 || datum !== null || metal !== null}
     >
       {!person
         ? 'Say who is at the bench first'
-        : datum
+        : datum || metal !== null
           ? 'Answer the question first'
           : looksLeft.length > 0
             ? 'Look first, then record'

@@ -9,6 +9,7 @@
   import Tick from '../../ui/kit/Tick.svelte';
   import { NOT_SENT, type CheckDesk } from './check-desk.svelte';
   import DatumAsked from './DatumAsked.svelte';
+  import MetalAsked from './MetalAsked.svelte';
   import DoNow from './DoNow.svelte';
   import HeadTaught from './HeadTaught.svelte';
   import VerdictCard from './VerdictCard.svelte';
@@ -26,6 +27,7 @@
   const judged = $derived(desk.judgedFor(hole));
   const expected = $derived(desk.expectedFor(hole));
   const datum = $derived(desk.datumAsked(hole));
+  const metal = $derived(desk.metalAsked(hole));
   const now = $derived(desk.states.get(hole));
   const looks = $derived(judged?.ok ? looksAsked(judged.result) : ([] as const));
 </script>
@@ -33,6 +35,9 @@
 {#if judged?.ok && expected}
   {@const verdict = comesTo(expected.verdict, now?.expired ?? false, now?.askedInstead)}
   {@const own = expected.decisive.id === NOT_SENT}
+  {#if metal !== null}
+    <MetalAsked share={metal} onasread={() => desk.type(hole, { asRead: true })} />
+  {/if}
   {#if datum}
     <DatumAsked
       asked={datum}

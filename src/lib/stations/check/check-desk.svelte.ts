@@ -1,6 +1,11 @@
 import type { Clocked } from '$lib/client/outbox.svelte';
 import type { Answer } from '$core/answer.ts';
-import { HeadReading, readingRefused, type HeadReport } from '$core/check/head-report.ts';
+import {
+  HeadReading,
+  isImpossible,
+  readingRefused,
+  type HeadReport
+} from '$core/check/head-report.ts';
 import {
   holeStream,
   isMeasured,
@@ -224,6 +229,12 @@ export class CheckDesk {
     });
   }
 
+  /** How much of the metal that there is a typed head would hold, where that cannot be and nobody has said that it was read so. */
+  metalAsked(hole: number): number | null {
+    const share = this.reportFor(hole)?.report.metal?.share ?? null;
+    return share !== null && isImpossible(share) && !this.typedFor(hole).asRead ? share : null;
+  }
+
   /** What must still be looked at before the typed head is recorded. */
   looksLeft(hole: number): readonly Look[] {
     const judged = this.judgedFor(hole);
@@ -285,7 +296,14 @@ export class CheckDesk {
   record(hole: number): void {
     const look = this.lookFor(hole);
     const judged = this.judgedFor(hole);
-    if (!look || !judged?.ok || this.looksLeft(hole).length > 0 || this.datumAsked(hole)) return;
+    if (
+      !look ||
+      !judged?.ok ||
+      this.looksLeft(hole).length > 0 ||
+      this.datumAsked(hole) ||
+      this.metalAsked(hole) !== null
+    )
+      return;
     const asked = looksAsked(judged.result);
     const sent =
       look.kind === 'checked' && asked.length > 0 ? { ...look, looked: [...asked] } : look;

@@ -138,6 +138,25 @@ describe('looking at heads at one desk', () => {
     expect(desk.datumAsked(2)).not.toBeNull();
   });
 
+  it('asks of a reading that holds more metal than there is, before it is recorded and of each anew', async () => {
+    const issue = smallIssue();
+    issue.facts.predictedIn3 = 0.0035;
+    const desk = new CheckDesk(issue, [], () => NO_REWORK);
+    desks.push(desk);
+    // π/4 · 0.35² · 0.11 is three times what there is
+    await record(desk, 1, { diameter: '0.35', height: '0.11' });
+    expect(desk.metalAsked(1)).toBeGreaterThan(2);
+    expect(server.stored).toEqual([]);
+    desk.type(1, { asRead: true });
+    desk.type(1, { height: '0.12' });
+    expect(desk.metalAsked(1)).toBeGreaterThan(2);
+    await record(desk, 1, { asRead: true });
+    expect(server.stored[0]).toMatchObject({ diameterIn: 0.35, heightIn: 0.12 });
+    // an ordinary one is asked nothing
+    desk.type(2, GOOD);
+    expect(desk.metalAsked(2)).toBeNull();
+  });
+
   it('asks for a look where a head passes on a condition, and sends that it was looked at', async () => {
     const desk = deskOf();
     // 1.86 D wide and not low: good if it sits straight and the sheets are flat

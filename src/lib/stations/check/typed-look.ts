@@ -24,6 +24,8 @@ export const TypedLook = z.object({
   looked: z.array(Look).default([]),
   /** it was said that the height is from the dimple; asked of a reading that fits the sheet's flat */
   fromDimple: z.boolean().default(false),
+  /** it was said that the figures are as read; asked of a reading that holds more metal than there is */
+  asRead: z.boolean().default(false),
   how: z.enum(HOWS).default('caliper'),
   /** how far off either reading may be */
   plusMinus: z.string().default(''),

@@ -28,7 +28,9 @@ export class TypedLooks {
     const before = this.of(hole);
     const fromDimple =
       change.fromDimple ?? (change.height === undefined ? before.fromDimple : false);
-    this.#typed = { ...this.#typed, [hole]: { ...before, ...change, looked, fromDimple } };
+    const figures = change.height !== undefined || change.diameter !== undefined;
+    const asRead = change.asRead ?? (figures ? false : before.asRead);
+    this.#typed = { ...this.#typed, [hole]: { ...before, ...change, looked, fromDimple, asRead } };
     this.#store();
   }
 

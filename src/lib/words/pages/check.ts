@@ -1,5 +1,6 @@
 /** What the pages of check call things: tests find them by the same words. */
 export const CHECK = {
+  itIsWhatIRead: 'Yes, it is what I read',
   aLeadReleasesThis: 'A lead releases this',
   notByTheShopsRules: 'Not by the shop’s own rules',
   byEye: 'By eye',

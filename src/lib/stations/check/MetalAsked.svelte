@@ -1,0 +1,33 @@
+<script lang="ts">
+  import { CHECK } from '$lib/words/pages/check';
+
+  /** A reading that holds more metal than the rivet had: typed or read wrongly, or of another head. */
+  interface Props {
+    /** of the predicted head */
+    share: number;
+    onasread: () => void;
+  }
+  let { share, onasread }: Props = $props();
+</script>
+
+<div class="asked" role="group" aria-label="More metal than there is" data-testid="metal-asked">
+  <p>
+    <strong
+      >{Math.round(share * 100)} % of the metal that this rivet has for its head. Is that what you read,
+      at this head?</strong
+    >
+  </p>
+  <button class="act" type="button" onclick={onasread}>{CHECK.itIsWhatIRead}</button>
+  <p class="hint">Else type it again. Recorded so, whoever signs is told.</p>
+</div>
+
+<style>
+  .asked {
+    display: grid;
+    gap: 6px;
+    padding: 8px 12px;
+    border: 2px solid var(--amber-line);
+    border-radius: 8px;
+    background: var(--amber-soft);
+  }
+</style>
