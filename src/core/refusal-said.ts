@@ -62,6 +62,7 @@ type LayoutRefusal =
   | { code: 'no-insert-line'; cutoutIn: number; leastIn: number }
   | { code: 'no-member-line' }
   | { code: 'flush-in-plastic' }
+  | { code: 'square-corner'; leastIn: number; usualIn: number }
   | { code: 'frame-covers-panel'; frameIn: number; panelIn: number }
   | { code: 'on-side'; side: string; of: RefusalSaid }
   | {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { refusal, stops, written } from '../../../tests/support/words';
-import { definition, layoutOf, planned } from '../../../tests/support/joints';
+import { definition, entered, layoutOf, planned } from '../../../tests/support/joints';
+import { readEntered } from './read-entered';
 import type { JointLayout } from '../plan/plan-shape';
 
 const own = (perInch: string) => ({ perInch, perInchReason: 'made up for the test' });
@@ -59,6 +60,23 @@ describe('a rectangular patch', () => {
     // cut-out from ½; ½ in corners: holes of 1 in centred ½ in from both lines
     expect(layoutOf(plate()).reliefs[0]).toEqual({ xIn: 1, yIn: 1, diameterIn: 1 });
   });
+
+  it.each(['0', '-1/4', '0 mm'])(
+    'answers corners of %s by what a cut-out needs',
+    (cornerRadiusIn) => {
+      const read = readEntered(
+        entered('patch', ['0.032', '0.040'], {
+          cutoutWIn: '3',
+          cutoutHIn: '3',
+          cornerRadiusIn
+        })
+      );
+      expect(read.ok ? null : read.problems[0]).toMatchObject({
+        path: 'cornerRadiusIn',
+        said: { code: 'square-corner', leastIn: 0.25, usualIn: 0.5 }
+      });
+    }
+  );
 
   it('puts a second line further out', () => {
     const layout = layoutOf(plate({ rows: 2 }));

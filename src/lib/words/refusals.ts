@@ -68,6 +68,8 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return 'the member has no line';
     case 'flush-in-plastic':
       return 'a clear panel is never countersunk: the cut cracks it and leaves it no room to grow. Choose a protruding head';
+    case 'square-corner':
+      return `a cut-out has no square corners: they crack. Round them, ${length(said.usualIn)} usually and ${length(said.leastIn)} at least`;
     case 'frame-covers-panel':
       return `a frame strip of ${length(said.frameIn)} covers the whole ${length(said.panelIn)} panel`;
     case 'on-side':

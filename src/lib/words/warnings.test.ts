@@ -19,6 +19,19 @@ describe('a warning', () => {
     holes: [3, 4]
   } as const;
 
+  it('says of a cover that is less than none what it is', () => {
+    const washer = (coverIn: number) =>
+      warningInWords({ said: { code: 'washer-needed', coverIn, leastIn: 0.03 } }, inInches);
+    expect(washer(0.01)).toMatchObject({
+      title: 'The head hardly covers the panel’s hole',
+      text: expect.stringContaining('0.01 in is left')
+    });
+    expect(washer(-0.012)).toMatchObject({
+      title: 'The head does not cover the panel’s hole',
+      text: expect.stringContaining('its hole stands 0.012 in past the head')
+    });
+  });
+
   it('is read in the unit of whoever reads it', () => {
     const of = (style: '1/64' | 'decimal' | 'thou' | 'mm') =>
       warningInWords({ said: limit.said, holes: [...limit.holes] }, inStyle(style)).text;

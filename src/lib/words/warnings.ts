@@ -199,10 +199,15 @@ export function warningInWords(
           : `Written choice: ${said.by}.`
       );
     case 'washer-needed':
-      return written(
-        'The head hardly covers the panel’s hole',
-        `${length(said.coverIn)} is left when the panel has grown, under ${length(said.leastIn)}: put a washer under the head.`
-      );
+      return said.coverIn < 0
+        ? written(
+            'The head does not cover the panel’s hole',
+            `When the panel has grown its hole stands ${length(-said.coverIn)} past the head: put a washer under the head, wide enough for the hole.`
+          )
+        : written(
+            'The head hardly covers the panel’s hole',
+            `${length(said.coverIn)} is left when the panel has grown, under ${length(said.leastIn)}: put a washer under the head.`
+          );
     case 'limit':
       return written(CHECK_NAMES[said.rule], limitText(said, holes, length));
     case 'stuck':
