@@ -1,5 +1,5 @@
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
-import type { APIRequestContext, Browser } from '@playwright/test';
+import type { APIRequestContext, Browser, Page } from '@playwright/test';
 import { expect, goTo, jointOf, openOwn, sessionOf, signIn, test, type App } from './app.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { inDatabase } from '../../scripts/fresh-shop.ts';
@@ -18,11 +18,8 @@ async function browserOf(browser: Browser, app: App, name: string): Promise<APIR
   return context.request;
 }
 
-test('nobody logs in another’s name but from the browser that the other was signed in on', async ({
-  page,
-  app,
-  browser
-}) => {
+/** A lap of one's own, released, and everybody's id. */
+async function releasedLap(page: Page, app: App) {
   await openOwn(page, app, BOTTOM_LAP, 'check');
   await page.getByTestId('release').click();
   await expect(page.getByTestId('release-now')).toBeVisible();
@@ -34,6 +31,15 @@ test('nobody logs in another’s name but from the browser that the other was si
   );
   const people = await rowsIn<{ id: string; name: string }>(app, 'select id, name from people', []);
   const idOf = (name: string) => people.find((one) => one.name === name)?.id ?? '';
+  return { issue, idOf };
+}
+
+test('nobody logs in another’s name but from the browser that the other was signed in on', async ({
+  page,
+  app,
+  browser
+}) => {
+  const { issue, idOf } = await releasedLap(page, app);
   let sent = 0;
   const post = (
     from: APIRequestContext,
@@ -105,17 +111,7 @@ test('whoever was named at the gun or the bar says so themselves, or stays named
   page,
   app
 }) => {
-  await openOwn(page, app, BOTTOM_LAP, 'check');
-  await page.getByTestId('release').click();
-  await expect(page.getByTestId('release-now')).toBeVisible();
-  const joint = jointOf(page);
-  const [issue] = await rowsIn<{ id: string }>(
-    app,
-    'select id from joint_issues where joint_id = $1',
-    [joint]
-  );
-  const people = await rowsIn<{ id: string; name: string }>(app, 'select id, name from people', []);
-  const idOf = (name: string) => people.find((one) => one.name === name)?.id ?? '';
+  const { issue, idOf } = await releasedLap(page, app);
   const tap = (hole: number) => ({
     id: crypto.randomUUID(),
     at: new Date().toISOString(),

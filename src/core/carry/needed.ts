@@ -1,4 +1,5 @@
 import { answer, notPossible, num, workLine, type Answer } from '../answer.ts';
+import { gaugeOfMetric } from '../catalog/gauges.ts';
 import { LEAST_SHEET_IN, LOCATION_FACTOR, MOST_PER_INCH } from '../catalog/families.ts';
 import type { Dash, Family, Head, Location } from '../schema/fields.ts';
 import { below, ceilTo } from '../units/tolerance.ts';
@@ -27,6 +28,8 @@ export interface Needed extends Omit<RivetsRequiredResult, 'critical' | 'warning
   basis: 'guidance' | 'double-shear' | 'own-data';
   /** null when the job's own figure stands instead of the guidance's */
   critical: 'shear' | 'bearing' | null;
+  /** the gauge that a metric sheet was taken for; null where its own thickness was taken */
+  asGaugeIn: number | null;
 }
 
 function byOwnData(
@@ -44,6 +47,7 @@ function byOwnData(
       factor,
       required,
       requiredExact: required,
+      asGaugeIn: null,
       basis: 'own-data'
     },
     [
@@ -64,7 +68,11 @@ function byOwnData(
   );
 }
 
-function inDoubleShear(input: NeededInput, guidance: Answer<RivetsRequiredResult>): Answer<Needed> {
+function inDoubleShear(
+  input: NeededInput,
+  guidance: Answer<RivetsRequiredResult>,
+  asGaugeIn: number | null
+): Answer<Needed> {
   const { family, thicknessIn, dash, widthIn, location } = input;
   const { bearing, shear } = perInchLimits(family, thicknessIn, dash);
   const half = shear / 2;
@@ -82,6 +90,7 @@ function inDoubleShear(input: NeededInput, guidance: Answer<RivetsRequiredResult
   return answer(
     {
       ...counted,
+      asGaugeIn,
       basis: 'double-shear'
     },
     [
@@ -112,16 +121,27 @@ function inDoubleShear(input: NeededInput, guidance: Answer<RivetsRequiredResult
  * @throws never
  * @source handbook 4.1; double shear halves the shear term of its formula
  */
-export function needed(input: NeededInput): Answer<Needed> {
+export function needed(asked: NeededInput): Answer<Needed> {
+  const asGaugeIn = gaugeOfMetric(asked.thicknessIn);
+  const input = { ...asked, thicknessIn: asGaugeIn ?? asked.thicknessIn };
   const { family, thicknessIn, dash, widthIn, location, head, own, shear } = input;
   const guidance = rivetsRequired({ family, thicknessIn, dash, widthIn, location, head });
   if (own) return byOwnData(input, own, guidance);
   const tooLarge = below(thicknessIn, LEAST_SHEET_IN[dash] ?? 0);
-  if (shear === 'double' && !tooLarge) return inDoubleShear(input, guidance);
+  if (shear === 'double' && !tooLarge) return inDoubleShear(input, guidance, asGaugeIn);
   if (!guidance.ok) return guidance;
   const { perInch, perInchExact, required, requiredExact, factor, critical } = guidance.result;
   return answer(
-    { perInch, perInchExact, required, requiredExact, factor, critical, basis: 'guidance' },
+    {
+      perInch,
+      perInchExact,
+      required,
+      requiredExact,
+      factor,
+      critical,
+      asGaugeIn,
+      basis: 'guidance'
+    },
     guidance.work
   );
 }

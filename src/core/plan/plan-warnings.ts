@@ -69,6 +69,9 @@ function carryWarnings(definition: Joint, derived: Derived): PlanWarning[] {
     });
   if (derived.required?.ok && derived.required.result.basis === 'double-shear')
     say({ code: 'double-shear' });
+  const asGaugeIn = derived.required?.ok ? derived.required.result.asGaugeIn : null;
+  if (asGaugeIn !== null)
+    say({ code: 'as-gauge', thicknessIn: derived.reckonedSheetIn, gaugeIn: asGaugeIn }, [], 'note');
   if (derived.needs.length === 0) say({ code: 'holds-only' }, [], 'note');
   return found;
 }

@@ -3,6 +3,7 @@ import { answer, workLine, type Answer } from '../answer.ts';
 import { by, len } from '../notation.ts';
 import { perInchLimits } from '../carry/rivets-required.ts';
 import { rivetDiameter } from '../carry/rivet-diameter.ts';
+import { gaugeOfMetric } from '../catalog/gauges.ts';
 import { neededFor, needsOf, reckonedSheets } from './needs.ts';
 import { DASHES, rivetSize } from '../catalog/rivets.ts';
 import { kindOf, type Joint } from '../kinds/joint.ts';
@@ -51,7 +52,11 @@ function planCarry(joint: Joint, profile: RuleProfile) {
     requiredOnOther:
       otherIn === null || !first ? null : neededFor(joint, first.widthIn, otherIn, first.dash),
     sizes: DASHES.map((size) => {
-      const { bearing, shear } = perInchLimits(joint.family, reckonedIn, size);
+      const { bearing, shear } = perInchLimits(
+        joint.family,
+        gaugeOfMetric(reckonedIn) ?? reckonedIn,
+        size
+      );
       return {
         dash: size,
         bearingPerInch: bearing,

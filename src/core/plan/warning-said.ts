@@ -27,6 +27,7 @@ type CarrySaid =
       required: number;
       where: WidthPlace;
     }
+  | { code: 'as-gauge'; thicknessIn: number; gaugeIn: number }
   | { code: 'own-figure'; perInch: number; reason: string };
 
 /** What Lay out warns of; the holes it points at stand beside it. */

@@ -146,6 +146,11 @@ export function warningInWords(
         'The rivets an inch are this job’s own',
         `${num(said.perInch)} an inch: ${said.reason}`
       );
+    case 'as-gauge':
+      return written(
+        'A metric sheet, counted as its gauge',
+        `The guidance is made for gauges: a sheet of ${length(said.thicknessIn)} takes that for ${length(said.gaugeIn)}.`
+      );
     case 'double-shear':
       return written(
         'Counted in double shear',

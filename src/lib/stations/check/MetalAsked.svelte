@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Asked from './Asked.svelte';
   import { CHECK } from '$lib/words/pages/check';
 
   /** A reading that holds more metal than the rivet had: typed or read wrongly, or of another head. */
@@ -10,7 +11,7 @@
   let { share, onasread }: Props = $props();
 </script>
 
-<div class="asked" role="group" aria-label="More metal than there is" data-testid="metal-asked">
+<Asked label="More metal than there is" testid="metal-asked">
   <p>
     <strong
       >{Math.round(share * 100)} % of the metal that this rivet has for its head. Is that what you read,
@@ -19,15 +20,4 @@
   </p>
   <button class="act" type="button" onclick={onasread}>{CHECK.itIsWhatIRead}</button>
   <p class="hint">Else type it again. Recorded so, whoever signs is told.</p>
-</div>
-
-<style>
-  .asked {
-    display: grid;
-    gap: 6px;
-    padding: 8px 12px;
-    border: 2px solid var(--amber-line);
-    border-radius: 8px;
-    background: var(--amber-soft);
-  }
-</style>
+</Asked>
