@@ -4,11 +4,13 @@ import { driveStream } from '../../../core/driving/drive-events.ts';
 import { drivingWays } from '../../../core/driving/driving-ways.ts';
 import { issueOrder } from '../../../core/driving/issue-order.ts';
 import { pathOf } from '../../../core/driving/driving-order.ts';
+import { reachedRuns } from '../../../core/driving/reached-runs.ts';
 import { rivetRuns } from '../../../core/driving/rivet-runs.ts';
 import { runTools } from '../../../core/driving/run-tools.ts';
 import type { Paper } from '../../../core/exchange/tiles.ts';
 import { settingOfRun } from '../../../core/tool-setting/run-setting.ts';
 import { settingInUseInWords } from '../../words/tool-settings.ts';
+import { inRuns } from '../../words/pattern.ts';
 import { toolInWords, WAY_STEPS, WAY_WORDS, wayReasonInWords } from '../../words/driving.ts';
 import type { WriteLength } from '../../words/writing.ts';
 import type { Database } from '../db/connect.ts';
@@ -45,8 +47,13 @@ export async function drivingCard(
   const found = issueOrder(issue, state.order);
   const outline = { widthIn: issue.facts.widthIn, heightIn: issue.facts.overlapIn };
   const access = state.access?.access ?? null;
-  const runs = rivetRuns(issue).map((run): CardRun => {
-    const head = `${run.holes.length} × ${run.partNumber}`;
+  const whole = rivetRuns(issue);
+  const parts = access
+    ? whole.flatMap((run) => reachedRuns(run, issue, outline, access, tools))
+    : whole;
+  const runs = parts.map((run): CardRun => {
+    const which = whole.includes(run) ? '' : `: ${inRuns(run.holes.map(({ number }) => number))}`;
+    const head = `${run.holes.length} × ${run.partNumber}${which}`;
     const used = settingOfRun(issue, run, set, {
       at: new Date().toISOString(),
       gripIn: null,

@@ -9,6 +9,7 @@
     headsTouched,
     touchedOfRuns
   } from '$core/driving/driving-ways.ts';
+  import { reachedRuns } from '$core/driving/reached-runs.ts';
   import type { RivetRun } from '$core/driving/rivet-runs.ts';
   import { standingHolders } from '$core/driving/driving-holders.ts';
   import { objections } from '$core/driving/objections.ts';
@@ -66,10 +67,16 @@
     if (!run || !access) return null;
     return new Set(bestYoke(run, outline, access, tools.yokes)?.from.keys());
   });
+  /** runs as they can be driven: one that is partly blocked in two */
+  const parts = $derived.by(() => {
+    if (!desk) return [];
+    const { runs, issue } = desk;
+    return access ? runs.flatMap((run) => reachedRuns(run, issue, outline, access, tools)) : runs;
+  });
   /** where neither set nor bar of the shop stands clear, of runs that are not driven without them */
   const touched = $derived.by(() => {
     if (!desk || !access || access.upstands.length === 0) return new Set<number>();
-    return touchedOfRuns(desk.runs, outline, access, tools);
+    return touchedOfRuns(parts, outline, access, tools);
   });
   const standing = $derived.by(() => {
     if (!desk) return new Set<number>();
@@ -104,7 +111,15 @@
             const { setup } = used?.setting ?? {};
             return {
               part: run.partNumber,
-              hasWay: !access || drivingWays(run, outline, access, tools).chosen !== null,
+              // of a run that is partly blocked only those that no way reaches
+              hasWay:
+                !access ||
+                parts.every(
+                  (part) =>
+                    part.key !== run.key ||
+                    (part !== run && part.holes.every(({ number }) => number !== desk.here)) ||
+                    drivingWays(part, outline, access, tools).chosen !== null
+                ),
               setting: setup
                 ? { tool: setup.name, released: used?.status.state === 'released' }
                 : null
@@ -196,9 +211,10 @@
                 onclick={() => (placing = true)}>{DRIVE.howDoesOneGetAt}</button
               >
             {:else}
-              {#each desk.runs as run (run.key)}
+              {#each parts as run (`${run.key} ${run.holes[0]?.number}`)}
                 <RunCard
                   {run}
+                  some={desk.runs.every((whole) => whole !== run)}
                   {outline}
                   {access}
                   {tools}

@@ -5,6 +5,7 @@
   import type { DrivingAccess } from '$core/driving/access.ts';
   import { drivingWays } from '$core/driving/driving-ways.ts';
   import type { RivetRun } from '$core/driving/rivet-runs.ts';
+  import { inRuns } from '$lib/words/pattern';
   import { runTools } from '$core/driving/run-tools.ts';
   import type { DrivingTools } from '$core/drive/driving-tools.ts';
   import { toolInWords, WAY_STEPS, WAY_WORDS, wayReasonInWords } from '$lib/words/driving';
@@ -15,6 +16,8 @@
   /** How one run of equal rivets is driven, and with what; the other ways with their reasons. */
   interface Props {
     run: RivetRun;
+    /** a part of its run: the others have a way of their own */
+    some: boolean;
     outline: { widthIn: number; heightIn: number };
     access: DrivingAccess;
     tools: DrivingTools;
@@ -25,7 +28,7 @@
     /** how its tool is set */
     setting: Snippet<[RivetRun]>;
   }
-  let { run, outline, access, tools, mapped, onmap, arithmetic, setting }: Props = $props();
+  let { run, some, outline, access, tools, mapped, onmap, arithmetic, setting }: Props = $props();
   const preferences = usePreferences();
   const length = preferences.inWords;
   const found = $derived(drivingWays(run, outline, access, tools));
@@ -41,7 +44,10 @@
 <section class="run" data-run={run.key} aria-label={run.partNumber}>
   <p class="head">
     <strong>{run.partNumber}</strong>
-    <span class="hint">{run.holes.length} rivets · grip {grips.join(' to ')}</span>
+    <span class="hint"
+      >{run.holes.length} rivets{some ? `: ${inRuns(run.holes.map(({ number }) => number))}` : ''} · grip
+      {grips.join(' to ')}</span
+    >
   </p>
   {#if found.chosen === null}
     <Notice

@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest';
+import { OPEN } from '../../../tests/support/open-access.ts';
+import { smallIssue } from '../../../tests/support/small-issue.ts';
+import { STARTING_TOOLS } from '../drive/driving-tools.ts';
+import type { IssuedHole } from '../issue/issue.ts';
+import { drivingWays } from './driving-ways.ts';
+import { reachedRuns } from './reached-runs.ts';
+import { rivetRuns } from './rivet-runs.ts';
+
+const OUTLINE = { widthIn: 9, heightIn: 4 };
+const [like] = smallIssue().holes;
+const row = [0.2, 1.5, 3, 4.5, 8.9].map((xIn, at): IssuedHole => {
+  if (!like) throw new Error('no hole');
+  return { ...like, number: at + 1, xIn, yIn: 2 };
+});
+const issue = { ...smallIssue(), holes: row };
+const [run] = rivetRuns(issue);
+if (!run) throw new Error('no run');
+/** a wall on the left, on the side of the shop heads, and no edge that a yoke comes over */
+const walled = {
+  ...OPEN,
+  upstands: [{ id: 'w', side: 'left' as const, insetIn: 0, heightIn: 2, on: 'shop' as const }]
+};
+const parts = (access = walled, tools = STARTING_TOOLS) =>
+  reachedRuns(run, issue, OUTLINE, access, tools).map((part) => ({
+    holes: part.holes.map(({ number }) => number),
+    key: part.key,
+    chosen: drivingWays(part, OUTLINE, access, tools).chosen
+  }));
+
+describe('a run that is partly blocked', () => {
+  it('is two: those that a bar reaches, and the others with no way', () => {
+    expect(drivingWays(run, OUTLINE, walled, STARTING_TOOLS).chosen).toBeNull();
+    expect(parts()).toEqual([
+      { holes: [2, 3, 4, 5], key: run.key, chosen: 'buck' },
+      { holes: [1], key: run.key, chosen: null }
+    ]);
+  });
+
+  it('gives the others a way of their own where there is one', () => {
+    // a yoke comes over the left edge, on whose other face nothing stands: its wall is lower than the gap lets by
+    const access = {
+      ...walled,
+      edges: { ...walled.edges, left: 0 },
+      upstands: walled.upstands.map((one) => ({ ...one, heightIn: 0.2 }))
+    };
+    const found = parts(access);
+    expect(found[0]).toMatchObject({ holes: [2, 3, 4, 5], chosen: 'buck' });
+    expect(found[1]).toMatchObject({ holes: [1], chosen: 'squeeze' });
+  });
+
+  it('stays whole where one way fits all, and where none is reached', () => {
+    expect(reachedRuns(run, issue, OUTLINE, OPEN, STARTING_TOOLS)).toEqual([run]);
+    const noBar = { ...STARTING_TOOLS, bars: [] };
+    expect(reachedRuns(run, issue, OUTLINE, walled, noBar)).toEqual([run]);
+    const low = { ...walled, shopRoomIn: 0.1 };
+    expect(reachedRuns(run, issue, OUTLINE, low, STARTING_TOOLS)).toEqual([run]);
+  });
+});
