@@ -175,6 +175,12 @@ describe('what to do next with a cage', () => {
       trials([0, 0.01255], [10, 0.00105], [10, 0.00105], [10, 0.00105])
     );
     expect(measured.nest).toMatchObject({ ok: true, result: { extraClicks: 8 } });
+    // less than 0.001 a click: 0.0092 over 10 clicks, and 0.009773 / 0.00092 = 10.6
+    const shallow = guideOf(setup, trials([0, 0.0102], [10, 0.001], [10, 0.001], [10, 0.001]));
+    expect(shallow.nest).toMatchObject({ ok: true, result: { extraClicks: 10 } });
+    // trials nearer together than three clicks say nothing of it
+    const near = guideOf(setup, trials([8, 0.0028], [9, 0.001], [9, 0.001], [9, 0.001]));
+    expect(near.nest).toMatchObject({ ok: true, result: { extraClicks: 9 } });
     // 0.042 − 0.001 + 9 × 0.001 = 0.05 deep
     expect(assumed.nest?.ok && assumed.nest.result.depthIn).toBeCloseTo(0.05, 9);
     expect(assumed.nest?.ok && assumed.nest.result.wallIn).toBeCloseTo(0.013, 9);

@@ -200,6 +200,22 @@ const first = (rememberedClicks: number | null): Told => ({
   said: { state: 'first', rememberedClicks }
 });
 
+/** Trials nearer together than this say nothing of the cage’s own step. */
+const LEAST_SPAN_CLICKS = 3;
+
+/**
+ * What a click of this cage cuts, in: of a nest a step too long would leave it shallow, so a cage that cuts less than an ordinary
+ * one is taken at its word.
+ */
+function ownStepIn(groups: readonly TrialGroup[]): number {
+  const clicks = groups.map((group) => group.clicks);
+  const span = Math.max(...clicks) - Math.min(...clicks);
+  const line = lineThrough(groups.flatMap((group) => group.readings));
+  return line && span >= LEAST_SPAN_CLICKS && line.slopePerClickIn < 0
+    ? -line.slopePerClickIn
+    : CLICK_IN;
+}
+
 /**
  * The next step of setting a cage by trial, always from the shallow side; the deepest hole of a setting decides.
  *
@@ -260,7 +276,7 @@ export function cageGuide(
   };
   const nest =
     state === 'set' && setup.seat === 'rivet' && setup.skinIn !== null
-      ? nestSetting(setup, here.clicks, here.deepestIn, slopePerClickIn)
+      ? nestSetting(setup, here.clicks, here.deepestIn, ownStepIn(counted))
       : null;
   const work = [
     ...limits.work,

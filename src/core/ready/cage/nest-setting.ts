@@ -2,14 +2,14 @@ import { z } from 'zod';
 import { answer, notPossible, workLine, type Answer } from '../../answer.ts';
 import { by, len } from '../../notation.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
-import { dimpleNest } from '../../stack/dimple-nest.ts';
+import { CLICK_IN, dimpleNest } from '../../stack/dimple-nest.ts';
 import { above } from '../../units/tolerance.ts';
 import type { CageSetup } from './setup.ts';
 
 export const NestSetting = z.strictObject({
   clicks: z.int(),
   extraClicks: z.int(),
-  /** the cut from the face, in */
+  /** the cut from the face at its deepest, in */
   depthIn: z.number(),
   /** metal left beneath it, in */
   wallIn: z.number()
@@ -18,11 +18,11 @@ export const NestSetting = z.strictObject({
 export type NestSetting = z.output<typeof NestSetting>;
 
 /**
- * The setting for holes beneath a dimple, from the flush setting and the cage's own slope: of one cutter, whose angle both
- * cuts have.
+ * The setting for holes beneath a dimple, from the flush setting and the cage's own step: of one cutter, whose angle both
+ * cuts have. That the cut stays in its sheet is held against the longer of that step and an ordinary one.
  *
  * @param flushClicks the flush setting; @param flushIn where the deepest head stands at it, in
- * @param slopePerClickIn in a click, negative
+ * @param stepIn what a click of this cage cuts
  * @returns `not-possible` where the cut would go through the sheet
  * @source handbook 4.3 (nest) and 4.4; contract `dimple-nest`
  */
@@ -30,14 +30,14 @@ export function nestSetting(
   setup: Pick<CageSetup, 'dash' | 'skinIn' | 'sheetIn'>,
   flushClicks: number,
   flushIn: number,
-  slopePerClickIn: number
+  stepIn: number
 ): Answer<NestSetting> {
-  const stepIn = -slopePerClickIn;
   const nest = dimpleNest({ skinIn: setup.skinIn ?? 0, dash: setup.dash, clickIn: stepIn });
   if (!nest.ok) return nest;
   const { extraClicks } = nest.result;
   const { heightIn } = rivetSize(setup.dash).head.countersunk;
-  const depthIn = heightIn - flushIn + extraClicks * stepIn;
+  const longestIn = Math.max(stepIn, CLICK_IN);
+  const depthIn = heightIn - flushIn + extraClicks * longestIn;
   const wallIn = setup.sheetIn - depthIn;
   if (above(depthIn, setup.sheetIn))
     return notPossible('sheetIn', { code: 'nest-through', depthIn, sheetIn: setup.sheetIn });
@@ -46,7 +46,7 @@ export function nestSetting(
     workLine('setting', `${flushClicks} + ${extraClicks}`, flushClicks + extraClicks, 'clicks'),
     workLine(
       'left under the cut',
-      by`${len(setup.sheetIn)} − (${len(heightIn)} − ${len(flushIn)} + ${extraClicks} × ${len(stepIn)})`,
+      by`${len(setup.sheetIn)} − (${len(heightIn)} − ${len(flushIn)} + ${extraClicks} × ${len(longestIn)})`,
       wallIn,
       'in'
     )

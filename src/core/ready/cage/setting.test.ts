@@ -3,7 +3,14 @@ import { setupOf } from '../../../../tests/support/cages';
 import { isTrusted, offerFor, type RememberedSetting } from './remembered';
 import { recheckStatus } from './rechecks';
 import type { Unstamped } from '../../events/stream';
-import { CageMove, cageStream, type CageEvent, type ReadingFrom } from './setting';
+import {
+  isNestTried,
+  type SettingState,
+  CageMove,
+  cageStream,
+  type CageEvent,
+  type ReadingFrom
+} from './setting';
 import type { CageSetup } from './setup';
 import { cageOfStep, type StepSetting } from './step-cage';
 import { recheckInWords, refusal, settingInWords } from '../../../../tests/support/words';
@@ -72,6 +79,23 @@ describe('the events of a setting', () => {
       by: 'Odile Marn'
     });
     expect(rechecks).toEqual([]);
+  });
+
+  it('say nothing of a nest that no dimpled scrap sat flush in', () => {
+    const plain = { clicks: 9, nest: null } as SettingState['found'];
+    const nested = {
+      clicks: 9,
+      nest: { clicks: 18, extraClicks: 9, depthIn: 0.05, wallIn: 0.013 }
+    } as SettingState['found'];
+    const check = (verdict: 'good' | 'proud' | 'too-deep') =>
+      ({ verdict }) as SettingState['rechecks'][number];
+    expect(isNestTried({ found: null, rechecks: [] })).toBe(true);
+    expect(isNestTried({ found: plain, rechecks: [] })).toBe(true);
+    expect(isNestTried({ found: nested, rechecks: [] })).toBe(false);
+    expect(isNestTried({ found: nested, rechecks: [check('proud'), check('too-deep')] })).toBe(
+      false
+    );
+    expect(isNestTried({ found: nested, rechecks: [check('proud'), check('good')] })).toBe(true);
   });
 
   it('leave a struck reading out, and keep it with its reason', () => {

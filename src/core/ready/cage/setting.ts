@@ -93,6 +93,16 @@ export interface SettingState {
   practice: boolean;
 }
 
+/**
+ * Whether holes beneath a dimple may be cut by a setting: by geometry alone it is not tried, until a dimpled scrap sat flush in such
+ * a cut.
+ */
+export const isNestTried = ({
+  found,
+  rechecks
+}: Pick<SettingState, 'found' | 'rechecks'>): boolean =>
+  !found?.nest || rechecks.some(({ verdict }) => verdict === 'good');
+
 const UNTRIED: SettingState = {
   readings: [],
   counted: [],

@@ -2,6 +2,7 @@
   import { CAGES } from '$lib/words/pages/cages';
   import { COMMON } from '$lib/words/pages/common';
   import Mark from '../marks/Mark.svelte';
+  import { isNestTried } from '$core/ready/cage/setting.ts';
   import { Flushness } from '$core/ready/cage/trials.ts';
   import type { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
   import Arithmetic from '../kit/Arithmetic.svelte';
@@ -33,6 +34,7 @@
   const flushText = $derived(desk.typed('recheck') ?? '');
   /** in the work a nested cut holds a dimple, not a rivet */
   const nested = $derived(Boolean(found?.nest));
+  const tried = $derived(isNestTried(desk.state));
   const measured = $derived(MEASURED[nested ? 'dimpled-scrap' : desk.view.setup.seat]);
   const holes = $derived(Number(holesText.trim() || NaN));
   const flush = $derived(Flushness.safeParse(flushText, { reportInput: true }));
@@ -53,7 +55,13 @@
     <h2 id="tape" class="label">Write on the cage’s tape</h2>
     <p class="marks">
       <span>flush <strong>{found.clicks}</strong></span>
-      {#if found.nest}<span>nested <strong>{found.nest.clicks}</strong></span>{/if}
+      {#if found.nest}<span
+          >nested <strong>{found.nest.clicks}</strong>{#if !tried}<small
+              data-testid="nest-not-tried"
+            >
+              △ not tried</small
+            >{/if}</span
+        >{/if}
       <button
         class="act small"
         type="button"
@@ -81,6 +89,11 @@
         level="attention"
         title={CAGES.practice}
         text="Cut at the simulated bench: it says nothing about the real cage."
+      />{:else if !withdrawn && !tried}<Notice
+        level="attention"
+        testid="nest-by-geometry"
+        title="The nested setting is not tried"
+        text="It is by geometry. Press a dimpled scrap into such a cut and record how it sits, as a re-check below: the tape gets its label then."
       />{:else if !withdrawn && status.state !== 'too-deep' && status.state !== 'proud'}
       <p class="labels">
         <span class="label">Tape label</span>

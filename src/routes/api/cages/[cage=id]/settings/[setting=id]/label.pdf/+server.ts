@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { recheckStatus } from '$core/ready/cage/rechecks.ts';
-import { cageStream } from '$core/ready/cage/setting.ts';
+import { cageStream, isNestTried } from '$core/ready/cage/setting.ts';
 import { getSetting } from '$lib/server/services/cages';
 import { pdfTapeLabel } from '$lib/server/files/pdf-tape-label';
 import { ONLY_HERE, shopAddress } from '$lib/server/shop-address';
@@ -26,6 +26,11 @@ export const GET: RequestHandler = async ({ params, url, locals }) => {
   if (withdrawn) error(422, 'This setting is withdrawn: its tape comes off the cage.');
   if (practice)
     error(422, 'This setting was cut at the simulated bench: it is no setting of the real cage.');
+  if (!isNestTried(state))
+    error(
+      422,
+      'Its nested setting is by geometry and not tried: press a dimpled scrap into such a cut, and record how it sits, before the tape says it.'
+    );
   const status = recheckStatus(setup, state, holesCut ?? 0);
   if (status.state === 'too-deep' || status.state === 'proud')
     error(422, `${recheckInWords(status)} It is set anew before it gets a label.`);
