@@ -146,9 +146,13 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     await page.getByTestId('record').click();
     await expect(hole(page, 1)).toHaveAttribute('data-verdict', 'refer');
     await hole(page, 1).click();
-    await page
-      .getByLabel(CHECK.theQuestionWithWhatWas)
-      .fill('Ring mark, not felt with a nail. Dress?');
+    // it begins with what was measured; figures alone ask nothing
+    const question = page.getByLabel(CHECK.theQuestionWithWhatWas);
+    await expect(question).toHaveValue(/^Head 1: .+ wide, .+ high/);
+    await expect(page.getByRole('button', { name: CHECK.putTheQuestion })).toBeDisabled();
+    await question.fill('');
+    await expect(question).toHaveValue('');
+    await question.fill('Ring mark, not felt with a nail. Dress?');
     await page.getByRole('button', { name: CHECK.putTheQuestion }).click();
     await expect(page.getByTestId('referral')).toContainText(CHECK.referredOpenNothingIsSigned);
     await page.getByLabel(CHECK.whatWasAnswered).fill('Polish along the grain; it stays.');

@@ -1,3 +1,5 @@
+import { isMeasured, type HoleEvent } from '../../core/check/hole-look.ts';
+import type { HoleReading } from '../../core/reworking/hole-readings.ts';
 import type { AgainstSize, HoleDecision } from '../../core/reworking/decide-hole.ts';
 import type { RemovalSchool, RemovalStep, HowOut } from '../../core/reworking/removal-walk.ts';
 import type { ReworkStep, SeenInHole } from '../../core/reworking/rework-moves.ts';
@@ -95,4 +97,30 @@ export function decisionInWords(
         ? SEEN_IN_HOLE[because]
         : against.map((one) => AGAINST[one]).join('; ');
   return { title: 'Refer to the data holder', why };
+}
+
+/**
+ * How a question to the data holder begins: with what was measured there, so that nobody copies figures by hand.
+ *
+ * @param readings of the empty hole; those that count no more say nothing
+ * @param looks at the rivet that is in, or was; those that nobody voided
+ */
+export function questionBegins(
+  hole: number,
+  readings: readonly Pick<HoleReading, 'widestIn' | 'voided'>[],
+  looks: readonly HoleEvent[],
+  length: WriteLength
+): string {
+  const widest = readings.flatMap(({ widestIn, voided }) => (voided === null ? widestIn : []));
+  const last = looks.findLast(isMeasured);
+  return [
+    ...(widest.length > 0
+      ? [`Hole ${hole}: ${length(Math.max(...widest), 'fine')} at its widest. `]
+      : []),
+    ...(last
+      ? [
+          `Head ${hole}: ${length(last.diameterIn, 'fine')} wide, ${length(last.heightIn, 'fine')} high. `
+        ]
+      : [])
+  ].join('');
 }

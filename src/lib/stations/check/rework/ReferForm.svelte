@@ -9,15 +9,19 @@
   interface Props {
     rework: ReworkDesk;
     hole: number;
+    /** what was measured there: the question begins with it */
+    begins: string;
     /** there is another way: it is not opened by itself */
     optional?: boolean;
     /** the person here may decide that it is asked about instead of being replaced */
     mayAskInstead?: boolean;
   }
-  let { rework, hole, optional = false, mayAskInstead = false }: Props = $props();
+  let { rework, hole, begins, optional = false, mayAskInstead = false }: Props = $props();
   let instead = $state(false);
   const typed = $derived(rework.fieldsOf(hole));
-  const question = $derived(typed.of('question'));
+  /** once it is typed in, what stands there is what was typed: emptied, it stays empty */
+  let begun = $state(false);
+  const question = $derived(typed.of('question') || (begun ? '' : begins));
 </script>
 
 <More testid="refer-{hole}" title="Refer hole {hole}" open={!optional}>
@@ -27,6 +31,8 @@
       event.preventDefault();
       if (
         question.trim() !== '' &&
+        // figures alone ask nothing
+        question.trim() !== begins.trim() &&
         rework.add({
           kind: 'referred',
           hole,
@@ -40,7 +46,13 @@
     <TextField
       name="question"
       label={CHECK.theQuestionWithWhatWas}
-      bind:value={() => question, (text) => typed.type('question', text)}
+      bind:value={
+        () => question,
+        (text) => {
+          begun = true;
+          typed.type('question', text);
+        }
+      }
       maxlength={600}
       hint="its figures and the picture of the hole go with the record"
     />
@@ -50,7 +62,9 @@
         bind:checked={instead}
       />
     {/if}
-    <button class="act main" disabled={question.trim() === ''}>{CHECK.putTheQuestion}</button>
+    <button class="act main" disabled={question.trim() === '' || question.trim() === begins.trim()}
+      >{CHECK.putTheQuestion}</button
+    >
   </form>
 </More>
 

@@ -7,6 +7,7 @@
   import { isAnotherRivet } from '$core/releases/since-release.ts';
   import { useIssueDesk } from '../issue-desk';
   import { useReworkDesk } from '../rework-desk.svelte';
+  import { questionBegins } from '$lib/words/rework';
   import Notice from '../../../ui/kit/Notice.svelte';
   import OutboxNotice from '$lib/ui/OutboxNotice.svelte';
   import More from '../../../ui/kit/More.svelte';
@@ -45,6 +46,14 @@
       ) ??
         false)
   );
+  const begins = $derived(
+    questionBegins(
+      hole,
+      now?.readings ?? [],
+      desk.states.get(hole)?.valid ?? [],
+      preferences.inWords
+    )
+  );
   const asked = $derived(questions.some(({ answered }) => answered === null));
 </script>
 
@@ -55,7 +64,7 @@
   {#if now?.stage === 'out' || now?.stage === 'ask'}
     <EmptyHole {rework} {hole} dash={desk.dashOf(hole)} head={desk.issue.facts.head} />
     {#if now.readings.length > 0}<HoleReadings {rework} {hole} readings={now.readings} />{/if}
-    {#if now.stage === 'ask' && !asked}<ReferForm {rework} {hole} />{/if}
+    {#if now.stage === 'ask' && !asked}<ReferForm {rework} {hole} {begins} />{/if}
   {:else if now?.stage === 'ready' && now.rivet && !driven && verdict === null}
     <ReadyHole {rework} {now} />
     {#if now.decision?.decision === 'keep'}
@@ -82,6 +91,7 @@
     {#if !asked}<ReferForm
         {rework}
         {hole}
+        {begins}
         optional={verdict === 'replace'}
         mayAskInstead={verdict === 'replace' &&
           (desk.states.get(hole)?.expired ?? false) &&
