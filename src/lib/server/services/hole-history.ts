@@ -1,6 +1,6 @@
 import { holeStream } from '../../../core/check/hole-events.ts';
 import { driveStream } from '../../../core/driving/drive-events.ts';
-import { asConfirmed } from '../../../core/driving/named-only.ts';
+import { asConfirmed } from '../../../core/driving/named-still.ts';
 import { rivetRecords } from '../../../core/records/rivet-record.ts';
 import { reworkStream } from '../../../core/reworking/rework-events.ts';
 import { looksSame } from '../../../core/units/tolerance.ts';

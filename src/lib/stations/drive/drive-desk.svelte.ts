@@ -18,7 +18,7 @@ import { drivingHolders } from '$core/driving/driving-holders.ts';
 import { objectionKey, type Objection } from '$core/driving/objections.ts';
 import { onTheirWay } from '$core/driving/cold-plan.ts';
 import { neighborsTooSoon, pathOf, type OrderSchool } from '$core/driving/driving-order.ts';
-import { namedStill } from '$core/driving/named-only.ts';
+import { namedStill } from '$core/driving/named-still.ts';
 import { issueOrder } from '$core/driving/issue-order.ts';
 import { paceOf, steadyPaceS } from '$core/driving/pace.ts';
 import { rivetOfHole, type HoleRivet } from '$core/driving/rivet-of-hole.ts';
