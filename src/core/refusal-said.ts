@@ -64,6 +64,7 @@ type LayoutRefusal =
   | { code: 'flush-in-plastic' }
   | { code: 'square-corner'; leastIn: number; usualIn: number }
   | { code: 'frame-covers-panel'; frameIn: number; panelIn: number }
+  | { code: 'one-between-corners'; side: string }
   | { code: 'on-side'; side: string; of: RefusalSaid }
   | {
       code: 'ring-too-full';

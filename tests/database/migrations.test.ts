@@ -129,7 +129,8 @@ beforeAll(async () => {
     '0021-who-sent',
     '0022-notes-by-the-row',
     '0023-logs-set-right',
-    '0024-begun-on-a-bench'
+    '0024-begun-on-a-bench',
+    '0025-rivets-say-who-sent'
   ]);
 });
 afterAll(async () => {

@@ -105,6 +105,17 @@ test('nobody logs in another’s name but from the browser that the other was si
   ).toBeVisible();
   await page.goto(`${app.url}/records/${issue?.id ?? ''}/2`);
   await expect(page.getByText(`${NAMES.trainee}, sent by ${NAMES.mechanic}`).first()).toBeVisible();
+
+  await test.step('the lists of rivets say it too', async () => {
+    await page.goto(`${app.url}/records?person=${idOf(NAMES.trainee)}&did=drove`);
+    await expect(page.getByText(`sent by ${NAMES.mechanic}`)).toBeVisible();
+    const table = await page.request.get(
+      `${app.url}/api/records.csv?person=${idOf(NAMES.trainee)}&did=drove`
+    );
+    const [head, line] = (await table.text()).trim().split(/\r?\n/);
+    const at = head?.split(',').indexOf('sent_by') ?? -1;
+    expect(line?.split(',')[at]).toBe(NAMES.mechanic);
+  });
 });
 
 test('whoever was named at the gun or the bar says so themselves, or stays named only', async ({

@@ -36,21 +36,41 @@ describe('a solid rivet through plastic', () => {
 
 describe('a frame round a clear panel', () => {
   it('lays a side as it was typed, one in the middle too, and judges it', () => {
-    const { layout } = laid({ topCount: '1', bottomCount: '3' });
+    // past corner brackets no rivet lies on two sides
+    const { layout } = laid({ topCount: '1', bottomCount: '3', bracketIn: '1' });
     const on = (key: string) => layout.lines.find((line) => line.key === key)?.holes ?? [];
     expect(on('top')).toHaveLength(1);
     expect(layout.holes.find(({ number }) => number === on('top')[0])?.xIn).toBeCloseTo(8.75, 9);
-    // one by itself is 8.75 − edge from where the end rivets would be: far over 1.5
-    const alone = laid({ topCount: '1' }).layout.checks.filter(
+    // one by itself is 7.75 − edge from where the end rivets would be: far over 1.5
+    const alone = laid({ topCount: '1', bracketIn: '1' }).layout.checks.filter(
       ({ rule, ok }) => rule === 'pitch-max' && !ok
     );
     expect(alone).toHaveLength(1);
-    expect(alone[0]?.valueIn).toBeGreaterThan(8);
+    expect(alone[0]?.valueIn).toBeGreaterThan(7);
     // three over 17 1/2 stand over 12 × 1/8 apart: laid so, and said
     expect(on('bottom')).toHaveLength(3);
     const wide = layout.checks.find(({ rule, holes }) => rule === 'pitch-max' && holes.length > 0);
     expect(wide).toMatchObject({ ok: false, limitIn: 1.5 });
     expect(wide?.holes).toEqual(expect.arrayContaining(on('bottom').slice(1)));
+  });
+
+  it('counts the rivets of a side with its corners, however many they are', () => {
+    const { layout: all } = laid({
+      topCount: '1',
+      bottomCount: '1',
+      leftCount: '1',
+      rightCount: '1'
+    });
+    expect(all.rivets).toBe(4);
+    const two = laid({ topCount: '2', bottomCount: '2', leftCount: '2', rightCount: '2' });
+    expect(two.layout.rivets).toBe(4);
+    const three = laid({ topCount: '3', bottomCount: '3', leftCount: '3', rightCount: '3' });
+    expect(three.layout.rivets).toBe(8);
+    // one in the middle between two corners would be three: said, and what to enter
+    const { layout } = planned(window({ topCount: '1', leftCount: '3' }));
+    expect(layout.ok ? '' : refusal(layout.error)).toMatch(/one rivet on the top side .* enter 3/);
+    // the sides beside it are spaced by themselves: they have their corners too
+    expect(planned(window({ leftCount: '1' })).layout.ok).toBe(false);
   });
 
   it('goes as far apart as the job says, since it only holds', () => {
@@ -59,6 +79,21 @@ describe('a frame round a clear panel', () => {
     expect(wide).toMatchObject({ ok: true, limitIn: 9 });
     // and the fewest are fewer: 10 in of a side need two holes only where 9 in apart are enough
     expect(laid({ holdPitchIn: '9' }).layout.rivets).toBeLessThan(laid().layout.rivets);
+  });
+
+  it('asks whose largest pitch it is, and says so where the shop’s is nearer', () => {
+    const said = (change: object) => {
+      const plan = planned(window(change));
+      return plan.warnings.filter(({ said: { code } }) => code.startsWith('own-pitch'));
+    };
+    expect(said({ holdPitchReason: 'Sheet 7' })).toEqual([]);
+    expect(said({ holdPitchIn: '2', holdPitchReason: ' ' })).toMatchObject([
+      { level: 'stop', said: { code: 'own-pitch-unsaid', pitchIn: 2 } }
+    ]);
+    expect(said({ holdPitchIn: '2', holdPitchReason: 'Sheet 7' })).toMatchObject([
+      { level: 'attention', said: { reference: 'Sheet 7', shopIn: 1.5 } }
+    ]);
+    expect(said({ holdPitchIn: '1', holdPitchReason: 'Sheet 7' })[0]?.level).toBe('note');
   });
 
   it('is never flush, and says what a solid rivet does to plastic', () => {

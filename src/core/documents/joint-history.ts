@@ -63,11 +63,15 @@ const plasticByWhoseWord: Upcast = (older) =>
  */
 const divisionsAsTheyWere: Upcast = (older) => ({ divisionsFrom: 'first-hole', ...older });
 
+/** Version 7: a largest pitch of the job's own names the data it stands in; nobody has said so yet. */
+const largestPitchByWhoseData: Upcast = (older) => ({ holdPitchReason: '', ...older });
+
 /** What a joint's fields were called and looked like, version by version; a step is never changed. */
 export const JOINT_HISTORY: readonly Upcast[] = [
   itemsByTheirIds,
   strapsSayTheirRun,
   plateOverItsSkin,
   plasticByWhoseWord,
-  divisionsAsTheyWere
+  divisionsAsTheyWere,
+  largestPitchByWhoseData
 ];

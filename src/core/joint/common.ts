@@ -110,6 +110,8 @@ export const commonReading = {
   nearPitchIn: orNull(sizeIn('the wished pitch')),
   /** where the joint only holds, the largest pitch is the job's own; null: the shop's multiple of D */
   holdPitchIn: orNull(sizeIn('the largest pitch')),
+  /** the data that name it */
+  holdPitchReason: z.string().max(120, 'a reference is at most 120 characters'),
   /** null: the guidance's own figure */
   perInch: orNull(written('the rivets an inch', { least: 0.1, most: 100 })),
   perInchReason: z.string().max(120, 'a reason is at most 120 characters'),

@@ -18,6 +18,7 @@ describe('the questions of each kind', () => {
     const elsewhere = [
       'nearPitchIn',
       'holdPitchIn',
+      'holdPitchReason',
       'perInch',
       'perInchReason',
       'closedReason',

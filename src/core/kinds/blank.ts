@@ -17,6 +17,7 @@ export const BLANK = {
   edgeIn: '',
   nearPitchIn: '',
   holdPitchIn: '',
+  holdPitchReason: '',
   perInch: '',
   perInchReason: '',
   closed: false,

@@ -44,6 +44,25 @@ function nearestTo(places: readonly Place[], alongIn: number): Place | undefined
   return alongIn - before.alongIn <= after.alongIn - alongIn ? before : after;
 }
 
+/**
+ * A line's even places with its end holes at the outermost holes that it is given, where those lie beyond an end hole or
+ * leave it no room: the given hole is the end then.
+ *
+ * @param roomIn the least pitch, in
+ */
+function endsAtGiven(
+  { alongIn, givenIn }: Pick<LineWish, 'alongIn' | 'givenIn'>,
+  roomIn: number
+): number[] {
+  const low = Math.min(...givenIn);
+  const high = Math.max(...givenIn);
+  const last = alongIn.length - 1;
+  return alongIn.map((place, at) => {
+    if (at === 0 && below(low - place, roomIn)) return low;
+    return at === last && below(place - high, roomIn) ? high : place;
+  });
+}
+
 export interface HeldPlaces {
   fixed: Place[];
   /** the wish's, its ends moved to the fixed holes that are meant */
@@ -65,6 +84,7 @@ export function heldPlaces(
   withinIn: number
 ): HeldPlaces {
   const { path } = wish;
+  const wished = endsAtGiven(wish, 2 * withinIn);
   const own: Place[] = [];
   const near: Place[] = [];
   for (const { fixed, line, alongIn, offIn, xIn, yIn } of spots)
@@ -72,7 +92,7 @@ export function heldPlaces(
     else if (Math.abs(offLineIn(path, xIn, yIn)) < withinIn)
       near.push({ alongIn: alongOf(path, xIn, yIn), offIn: offLineIn(path, xIn, yIn), fixed });
   if (own.length + near.length === 0)
-    return { fixed: [], alongIn: [...wish.alongIn], givenIn: [...wish.givenIn] };
+    return { fixed: [], alongIn: wished, givenIn: [...wish.givenIn] };
   const inOrder = [...own, ...near].sort((a, b) => a.alongIn - b.alongIn);
   const shared = new Set<Place>();
   const others = new Set(near);
@@ -82,8 +102,8 @@ export function heldPlaces(
     if (others.has(at)) shared.add(at);
     return at;
   };
-  const last = wish.alongIn.length - 1;
-  const alongIn = wish.alongIn.map((place, at) =>
+  const last = wished.length - 1;
+  const alongIn = wished.map((place, at) =>
     at === 0 || at === last ? (standsFor(place)?.alongIn ?? place) : place
   );
   const givenIn = wish.givenIn.filter((place) => standsFor(place) === undefined);

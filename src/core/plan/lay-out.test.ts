@@ -341,6 +341,26 @@ describe('what was asked', () => {
     });
   });
 
+  it('begins at a divided span that leaves the line’s own end hole no room', () => {
+    // the edge distance is 9/32 here: 5/16 is less than 3 D = 3/8 past it, and 3/16 lies before it
+    for (const fromIn of ['5/16', '3/16', '1/2']) {
+      const { holes, lines, stuck, checks } = layoutOf(
+        line([{ id: 'd', fromIn, toIn: '6', count: '5' }])
+      );
+      expect(stuck, fromIn).toEqual([]);
+      expect(lines[0]?.fromIn).toBeCloseTo(
+        { '5/16': 0.3125, '3/16': 0.1875, '1/2': 0.5 }[fromIn] ?? 0,
+        9
+      );
+      expect(holes.filter(({ xIn }) => xIn < 6.001)).toHaveLength(7);
+      // what is too near the edge is said
+      expect(checks.find(({ rule }) => rule === 'edge-min')?.ok).toBe(fromIn !== '3/16');
+    }
+    // 3/4 leaves the end hole at 9/32 its 3 D
+    const { lines } = layoutOf(line([{ id: 'd', fromIn: '3/4', toIn: '6', count: '5' }]));
+    expect(lines[0]?.fromIn).toBeCloseTo(0.28125, 9);
+  });
+
   it('is laid too where two given holes stand too close', () => {
     const plan = planned(line([{ id: 'd', fromIn: '3', toIn: '4', count: '9' }]));
     expect(plan.holes.filter(({ xIn }) => xIn > 2.99 && xIn < 4.01)).toHaveLength(11);

@@ -5,6 +5,7 @@ import type { Joint } from '../kinds/joint.ts';
 import type { JointLayout, Plan, PlanWarning } from './plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { stackWarnings } from './stack-warnings.ts';
+import { above } from '../units/tolerance.ts';
 import { byNumber, type ByNumber } from './by-number.ts';
 import type { LaidLine } from './holes.ts';
 
@@ -132,6 +133,28 @@ function countWarnings(derived: Derived, layout: JointLayout): PlanWarning[] {
 /** Half a 64th: nobody reads a rule closer between two holes. */
 const SPAN_AGREES_IN = 1 / 128;
 
+/** A largest pitch of the job's own: by whose data, and whether the shop's would be nearer. */
+function ownPitchWarnings(
+  { holdPitchIn, holdPitchReason }: Joint,
+  { multipliers }: RuleProfile,
+  { needs, diameterIn }: Derived
+): PlanWarning[] {
+  if (needs.length > 0 || holdPitchIn === null) return [];
+  const pitchIn = holdPitchIn;
+  const reference = holdPitchReason.trim();
+  const say = (level: PlanWarning['level'], said: PlanWarningSaid): PlanWarning[] => [
+    { station: 'lay-out', level, said }
+  ];
+  if (reference === '') return say('stop', { code: 'own-pitch-unsaid', pitchIn });
+  const shopIn = multipliers.pitchMaxD * diameterIn;
+  return say(above(pitchIn, shopIn) ? 'attention' : 'note', {
+    code: 'own-pitch',
+    pitchIn,
+    reference,
+    shopIn
+  });
+}
+
 /** End holes that stand otherwise on the metal than in the plan. */
 const spanWarnings = ({ spans }: Derived): PlanWarning[] =>
   spans.flatMap(({ name, found }): PlanWarning[] => {
@@ -154,7 +177,7 @@ const spanWarnings = ({ spans }: Derived): PlanWarning[] =>
     ];
   });
 
-function layoutWarnings(derived: Derived): PlanWarning[] {
+function layoutWarnings(definition: Joint, profile: RuleProfile, derived: Derived): PlanWarning[] {
   if (!derived.layout.ok) return [];
   const layout = derived.layout.result;
   const found: PlanWarning[] = layout.checks
@@ -203,6 +226,7 @@ function layoutWarnings(derived: Derived): PlanWarning[] {
     });
   return [
     ...found,
+    ...ownPitchWarnings(definition, profile, derived),
     ...spanWarnings(derived),
     ...countWarnings(derived, layout),
     ...layout.warnings.map((warning) => ({ ...warning, station: 'lay-out' as const }))
@@ -216,6 +240,6 @@ export const planWarnings = (
   derived: Derived
 ): PlanWarning[] => [
   ...carryWarnings(definition, derived),
-  ...layoutWarnings(derived),
+  ...layoutWarnings(definition, profile, derived),
   ...stackWarnings(definition, derived, profile)
 ];

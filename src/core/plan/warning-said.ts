@@ -45,6 +45,8 @@ type LayOutSaid =
       /** the largest or the least pitch that those spaces break; null while they hold */
       limitIn: number | null;
     }
+  | { code: 'own-pitch-unsaid'; pitchIn: number }
+  | { code: 'own-pitch'; pitchIn: number; reference: string; shopIn: number }
   | { code: 'held-open'; holes: number[]; reasons: string[] }
   | { code: 'too-few' | 'more-than-needed'; lines: string; has: number; needs: number };
 

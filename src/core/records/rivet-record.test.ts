@@ -200,6 +200,21 @@ describe('what is known of each rivet', () => {
     expect(one).toMatchObject({ drove: [ILSE, BENN], batch: BATCH, lot: 'C-7', drivenAt: at(4) });
   });
 
+  it('says who sent what another did, of hits that count and of looks', () => {
+    const sent = <E>(event: E, sentBy: string) => ({ ...event, sentBy });
+    const [one] = records({
+      driving: [
+        sent(drive(1, { kind: 'driven', hole: 1 }), 'Odile'),
+        drive(2, { kind: 'undriven', hole: 1 }),
+        sent(drive(3, { kind: 'driven', hole: 1 }), 'Berit'),
+        sent(drive(4, { kind: 'driven', hole: 1 }), 'Berit')
+      ],
+      heads: [look(5, 'accept'), sent(look(6, 'accept'), 'Oskar')]
+    });
+    expect(one?.sentBy).toEqual(['Berit', 'Oskar']);
+    expect(records({ heads: [look(5, 'accept')] })[0]?.sentBy).toEqual([]);
+  });
+
   it('keeps apart the rivets that were in a hole one after the other', () => {
     const sources: Partial<RivetSources> = {
       rework: reworked(

@@ -28,6 +28,8 @@ export interface RivetRecord {
   /** people by their ids: who drove it, who looked at it */
   drove: string[];
   looked: string[];
+  /** who sent a hit or a look that another did, by their names */
+  sentBy: string[];
   /** the cold batch that it came from, by its id */
   batch: string | null;
   /** the batch’s lot, or the one told for rivets driven as received; null where nobody told */
@@ -57,8 +59,8 @@ export interface SettingSpan {
 export interface RivetSources {
   issue: Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
   rework: ReworkState;
-  driving: readonly DriveEvent[];
-  heads: readonly HoleEvent[];
+  driving: readonly (DriveEvent & { sentBy?: string })[];
+  heads: readonly (HoleEvent & { sentBy?: string })[];
   /** lots of cold batches, by the batch’s id */
   batchLots: ReadonlyMap<string, string>;
   /** of the joint */
@@ -98,7 +100,7 @@ function byLife<E extends { at: string }>(
   return of;
 }
 
-type Hit = Extract<DriveEvent, { kind: 'driven' }>;
+type Hit = Extract<DriveEvent, { kind: 'driven' }> & { sentBy?: string };
 
 /** The hits that count: one that was taken back does not. */
 function hitsOf(events: readonly DriveEvent[]): Hit[] {
@@ -201,7 +203,7 @@ function addHole(
   { issue, rework, batchLots, settings }: RivetSources,
   { hole, told, isAsked }: HoleAsked,
   taps: readonly DriveEvent[],
-  heads: readonly HoleEvent[]
+  heads: readonly (HoleEvent & { sentBy?: string })[]
 ): void {
   const { number } = hole;
   const worked = rework.holes.get(number);
@@ -242,6 +244,7 @@ function addHole(
       outAt: outAt === null ? null : new Date(outAt).toISOString(),
       drove: once(hits.flatMap(({ hands, person }) => (hands ? [hands.gun, hands.bar] : [person]))),
       looked: once(looks.map(({ person }) => person)),
+      sentBy: once([...hits, ...looks].map((event) => event.sentBy)),
       batch,
       lot:
         batch === null

@@ -22,6 +22,8 @@ export interface FoundRivet {
   outAt: string | null;
   drove: string[];
   looked: string[];
+  /** who sent what another did */
+  sentBy: string[];
   verdict: HeadVerdict | null;
   findings: Finding[];
   diameterD: number | null;

@@ -6,6 +6,7 @@ const NAMES: Record<string, string> = {
   edgeIn: 'edge distance',
   nearPitchIn: 'wished pitch',
   holdPitchIn: 'largest pitch',
+  holdPitchReason: 'data of the largest pitch',
   family: 'sheet family',
   reckonOn: 'sheet the count is based on',
   location: 'where it sits',

@@ -72,6 +72,8 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return `a cut-out has no square corners: they crack. Round them, ${length(said.usualIn)} usually and ${length(said.leastIn)} at least`;
     case 'frame-covers-panel':
       return `a frame strip of ${length(said.frameIn)} covers the whole ${length(said.panelIn)} panel`;
+    case 'one-between-corners':
+      return `one rivet on the ${said.side} side does not go: the sides beside it have rivets in its corners, which count on it too; enter 3 for one between its corners, or 1 on every side`;
     case 'on-side':
       return `${said.side} side: ${refusalInWords(said.of, length)}`;
     case 'ring-too-full':

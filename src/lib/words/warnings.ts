@@ -146,6 +146,16 @@ export function warningInWords(
         'The rivets an inch are this job’s own',
         `${num(said.perInch)} an inch: ${said.reason}`
       );
+    case 'own-pitch-unsaid':
+      return written(
+        'A largest pitch of the job needs its source',
+        `${length(said.pitchIn)}: enter whose data name it, and where. Or leave it empty: the shop’s limit holds then.`
+      );
+    case 'own-pitch':
+      return written(
+        'The largest pitch is this job’s own',
+        `${length(said.pitchIn)} by ${said.reference}; the shop’s is ${length(said.shopIn)}.`
+      );
     case 'as-gauge':
       return written(
         'A metric sheet, counted as its gauge',

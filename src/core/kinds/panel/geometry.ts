@@ -47,6 +47,23 @@ function panelEdge(joint: Panel, panelHoleIn: number, { limits, head }: LayConte
   return { edgeIn, edgeWork };
 }
 
+/**
+ * A side that is to have one rivet in its middle while a side beside it has its end rivets in the same corners: those lie
+ * on it too, and it would have three. Past corner brackets no rivet lies on two sides.
+ */
+function cornersShared({
+  bracketIn,
+  topCount,
+  bottomCount,
+  leftCount,
+  rightCount
+}: Panel): PanelSide['key'] | null {
+  const counts = { top: topCount, bottom: bottomCount, left: leftCount, right: rightCount };
+  const keys = Object.keys(counts) as PanelSide['key'][];
+  const alone = keys.filter((key) => counts[key] === 1);
+  return bracketIn === 0 && alone.length < keys.length ? (alone[0] ?? null) : null;
+}
+
 /** Spaces each side by itself. */
 export function panelGeometry(joint: Panel, context: LayContext): Answer<PanelGeometry> {
   const { dash } = context;
@@ -72,6 +89,9 @@ export function panelGeometry(joint: Panel, context: LayContext): Answer<PanelGe
     { key: 'left' as const, ...upright(edgeIn), count: joint.leftCount },
     { key: 'right' as const, ...upright(widthIn - edgeIn), count: joint.rightCount }
   ];
+  const shared = cornersShared(joint);
+  if (shared !== null)
+    return notPossible(`${shared}Count`, { code: 'one-between-corners', side: shared });
   const sides: PanelSide[] = [];
   for (const { count, ...side } of wishes) {
     const spanIn = side.lengthIn - 2 * endIn;

@@ -10,7 +10,7 @@ import { CLEAR_PANEL } from './parts.ts';
 const plain = (key: string, label: string, placeholder: string, whenEmpty: string) =>
   ({ ask: 'number', key, label, placeholder, whenEmpty }) satisfies LengthAsk<unknown>;
 const count = (side: string) =>
-  plain(`${side}Count`, `Rivets, ${side}`, 'fewest', 'the fewest that hold');
+  plain(`${side}Count`, `Rivets, ${side}, ends counted`, 'fewest', 'the fewest that hold');
 
 /** A frame riveted round a clear plastic panel. */
 export const panel = defineKind({

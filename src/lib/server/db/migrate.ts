@@ -23,6 +23,7 @@ import { looksThatAddUp } from './migrations/0020-looks-that-add-up.ts';
 import { notesByTheRow } from './migrations/0022-notes-by-the-row.ts';
 import { logsSetRight } from './migrations/0023-logs-set-right.ts';
 import { begunOnABench } from './migrations/0024-begun-on-a-bench.ts';
+import { rivetsSayWhoSent } from './migrations/0025-rivets-say-who-sent.ts';
 import { whoSent } from './migrations/0021-who-sent.ts';
 import { signIn } from './migrations/0015-sign-in.ts';
 
@@ -50,7 +51,8 @@ const MIGRATIONS = [
   whoSent,
   notesByTheRow,
   logsSetRight,
-  begunOnABench
+  begunOnABench,
+  rivetsSayWhoSent
 ];
 
 /** Two that start at once bring it there one after the other; any number does that is always the same. */

@@ -46,6 +46,7 @@ interface Row {
   out_at: Date | null;
   drove_names: string[];
   looked_names: string[];
+  sent_by: string[];
   verdict: HeadVerdict | null;
   findings: Finding[];
   diameter_d: number | null;
@@ -75,6 +76,7 @@ const toFound = (row: Row): FoundRivet => ({
   outAt: instant(row.out_at),
   drove: row.drove_names,
   looked: row.looked_names,
+  sentBy: row.sent_by,
   verdict: row.verdict,
   findings: row.findings,
   diameterD: row.diameter_d,

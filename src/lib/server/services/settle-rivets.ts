@@ -111,11 +111,11 @@ async function makeAnew(
   await rowsOf(
     database,
     `insert into rivet_records (issue_id, hole, life, joint_id, part_number, at, driven_at, looked_at, out_at,
-       drove, looked, batch, lot, setting, verdict, findings, diameter_d, height_d)
+       drove, looked, sent_by, batch, lot, setting, verdict, findings, diameter_d, height_d)
      select $1, hole, life, $2, "partNumber", at, "drivenAt", "lookedAt", "outAt",
-       drove, looked, batch, lot, setting, verdict, findings, "diameterD", "heightD"
+       drove, looked, "sentBy", batch, lot, setting, verdict, findings, "diameterD", "heightD"
      from jsonb_to_recordset($3::jsonb) as r (hole integer, life integer, "partNumber" text, at timestamptz, "drivenAt" timestamptz,
-       "lookedAt" timestamptz, "outAt" timestamptz, drove uuid[], looked uuid[], batch uuid, lot text, setting uuid,
+       "lookedAt" timestamptz, "outAt" timestamptz, drove uuid[], looked uuid[], "sentBy" text[], batch uuid, lot text, setting uuid,
        verdict text, findings text[], "diameterD" double precision, "heightD" double precision)`,
     [issueId, owner.joint_id, JSON.stringify(records)]
   );

@@ -7,6 +7,7 @@
   import { outsideFields } from '$lib/client/keys';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import { useIssueDesk } from '../check/issue-desk';
+  import { LAYOUT } from '$lib/words/pages/layout';
   import CloseUp from '$lib/drawing/section/CloseUp.svelte';
   import { MOST_ELEMENTS } from '$lib/drawing/plan/hole-marks';
   import PlanView from '$lib/drawing/plan/PlanView.svelte';
@@ -238,6 +239,16 @@
           problem={workspace.problemAt('holdPitchIn')}
           oninput={(text) => workspace.edit({ holdPitchIn: text }, 'holdPitchIn')}
         />
+        {#if entered.holdPitchIn.trim() !== ''}
+          <LengthField
+            label={LAYOUT.whoseLargestPitch}
+            plain
+            placeholder="drawing, sheet, note"
+            value={entered.holdPitchReason}
+            problem={workspace.problemAt('holdPitchReason')}
+            oninput={(text) => workspace.edit({ holdPitchReason: text }, 'holdPitchReason')}
+          />
+        {/if}
       {/if}
       <InTheWay onpickup={() => (pickingUp = true)} />
     </section>

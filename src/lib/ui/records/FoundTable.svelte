@@ -76,7 +76,9 @@
           >
           <td class="words"
             >{rivet.lookedAt === null ? 'not looked at' : when(rivet.lookedAt)}
-            <span class="hint">{names(rivet.looked)}</span></td
+            <span class="hint">{names(rivet.looked)}</span>
+            {#if rivet.sentBy.length > 0}<span class="hint">sent by {names(rivet.sentBy)}</span
+              >{/if}</td
           >
           <td>{inD(rivet.diameterD)}</td>
           <td>{inD(rivet.heightD)}</td>

@@ -1,5 +1,6 @@
 /** What the pages of layout call things: tests find them by the same words. */
 export const LAYOUT = {
+  whoseLargestPitch: 'Whose largest pitch, and where it stands',
   aDrawingOrTable: 'A drawing or table',
   aToneForEachRow: 'A tone for each row',
   alternatives: 'Alternatives',
