@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BatchTimes, IceboxRule } from '../core/rules/icebox.ts';
 
 /** A batch out of the cold, as pages show it. */
 export const ColdBatchView = z.strictObject({
@@ -7,6 +8,8 @@ export const ColdBatchView = z.strictObject({
   lot: z.string(),
   count: z.int(),
   removedAt: z.string(),
+  /** the shop's own times that it was taken out under; null: the guidance's */
+  times: BatchTimes.nullable(),
   by: z.string(),
   /** neither driven nor put away */
   left: z.int()
@@ -14,7 +17,12 @@ export const ColdBatchView = z.strictObject({
 export type ColdBatchView = z.output<typeof ColdBatchView>;
 
 /** What is out, and what the server's clock says: every clock on a page runs by it. */
-export const ColdView = z.strictObject({ serverAt: z.string(), batches: z.array(ColdBatchView) });
+export const ColdView = z.strictObject({
+  serverAt: z.string(),
+  /** what is taken out now runs by these */
+  icebox: IceboxRule,
+  batches: z.array(ColdBatchView)
+});
 export type ColdView = z.output<typeof ColdView>;
 
 /** What a page sends to take rivets out; the server says when. */

@@ -1,3 +1,4 @@
+import { GUIDANCE_TIMES } from '$core/rules/icebox.ts';
 import { FIRST_STYLE, LengthStyle } from '$core/units/format-length.ts';
 import { PaperName } from '$lib/joint-files.ts';
 import { isAway } from '$lib/server/db/away';
@@ -21,7 +22,11 @@ async function shopNow(locals: App.Locals) {
   ]);
   return { people, cold };
 }
-const NOTHING_OUT = () => ({ serverAt: new Date().toISOString(), batches: [] });
+const NOTHING_OUT = () => ({
+  serverAt: new Date().toISOString(),
+  icebox: GUIDANCE_TIMES,
+  batches: []
+});
 
 export const load: LayoutServerLoad = async ({ cookies, locals, route, untrack }) => {
   const lengths = LengthStyle.safeParse(cookies.get('lengths'));

@@ -21,7 +21,10 @@ import { latestIssue } from '../../src/lib/server/services/issues.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson, type PersonView } from '../../src/lib/server/services/people.ts';
-import { addProfile } from '../../src/lib/server/services/profiles.ts';
+import { recordFileOf } from '../../src/lib/server/services/record-files.ts';
+import { inInches } from '../../src/lib/words/writing.ts';
+import type { IceboxTimes } from '../../src/core/rules/icebox.ts';
+import { addProfile, currentProfile } from '../../src/lib/server/services/profiles.ts';
 import { listBins } from '../../src/lib/server/services/stock.ts';
 import { entered } from '../support/joints.ts';
 import { makeJointFile } from '../../src/lib/server/services/joint-files.ts';
@@ -217,9 +220,8 @@ describe('the log of driving', () => {
 });
 
 describe('a batch out of the cold', () => {
-  it('leaves its bin, runs by the server’s clock, and is counted by what is driven', async () => {
-    const issue = await issued('DD');
-    const part = issue.facts.partNumber;
+  /** A bin in the cold with 30 rivets received into it. */
+  const coldBin = async (part: string, lot: string) => {
     valueOf(
       await moveStock(
         database(),
@@ -229,7 +231,7 @@ describe('a batch out of the cold', () => {
             id: randomUUID(),
             at: '2026-11-28T07:00:00Z',
             partNumber: part,
-            lot: 'CC-4',
+            lot,
             cold: true,
             count: 30
           })
@@ -237,7 +239,13 @@ describe('a batch out of the cold', () => {
         person.id
       )
     );
-    const [bin] = (await listBins(database())).filter(({ lot }) => lot === 'CC-4');
+    return (await listBins(database())).find((bin) => bin.lot === lot);
+  };
+
+  it('leaves its bin, runs by the server’s clock, and is counted by what is driven', async () => {
+    const issue = await issued('DD');
+    const part = issue.facts.partNumber;
+    const bin = await coldBin(part, 'CC-4');
     const batch = { id: randomUUID(), binId: bin?.id ?? '', count: 9, jobId: job };
     const removed = new Date(Date.now() - 20 * 60_000);
     valueOf(await takeOut(database(), batch, person, removed));
@@ -291,6 +299,52 @@ describe('a batch out of the cold', () => {
     expect((await coldView(database())).batches[0]?.left).toBe(0);
     // nothing goes back into the bin by itself
     expect((await listBins(database())).find(({ lot }) => lot === 'CC-4')?.count).toBe(21);
+  });
+
+  it('keeps the shop’s own times that it was taken out under', async () => {
+    const issue = await issued('DD');
+    const current = await currentProfile(database());
+    if (!current) throw new Error('no rules');
+    let { version } = current.rules;
+    const rules = (DD: IceboxTimes | null) =>
+      addProfile(database(), {
+        ...current.rules,
+        version: (version += 1),
+        icebox: { D: null, DD }
+      });
+    const bin = await coldBin(issue.facts.partNumber, 'CC-5');
+    const out = async () => {
+      const batch = { id: randomUUID(), binId: bin?.id ?? '', count: 3, jobId: null };
+      valueOf(await takeOut(database(), batch, person, removed));
+      return batch.id;
+    };
+    const removed = new Date(Date.now() - 25 * 60_000);
+    await rules({ dueMinutes: 15, limitMinutes: 30, data: 'process sheet 12' });
+    const longer = await out();
+    await rules(null);
+    const plain = await out();
+    const view = await coldView(database());
+    expect(view.icebox.DD).toBeNull();
+    expect(view.batches.find(({ id }) => id === longer)?.times).toMatchObject({
+      limitMinutes: 30,
+      data: 'process sheet 12'
+    });
+    expect(view.batches.find(({ id }) => id === plain)?.times).toBeNull();
+    const late = (hole: number, batch: string) =>
+      tap(hole, { batch, at: new Date(removed.getTime() + 21 * 60_000).toISOString() });
+    expect(await drive(issue.id, late(1, plain))).toMatchObject({ ok: false });
+    const [told] = valueOf(await drive(issue.id, late(1, longer)));
+    expect(told?.frozen.cold).toBe('due');
+    const [{ joint_id: joint } = { joint_id: '' }] = await rowsOf<{ joint_id: string }>(
+      database(),
+      'select joint_id from joint_issues where id = $1',
+      [issue.id]
+    );
+    const paper = { unit: 'in', paper: 'a4' } as const;
+    const file = await recordFileOf(database(), joint, 'record.pdf', 'r', paper as never, inInches);
+    expect((await pdfText(valueOf(file).body)).replace(/\s+/g, ' ')).toContain(
+      'Longer than the guidance’s 20 min: due at 15 min, limit 30 min by process sheet 12'
+    );
   });
 
   it('is none of rivets driven as received', async () => {

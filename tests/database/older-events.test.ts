@@ -160,7 +160,8 @@ beforeAll(async () => {
     '0022-notes-by-the-row',
     '0023-logs-set-right',
     '0024-begun-on-a-bench',
-    '0025-rivets-say-who-sent'
+    '0025-rivets-say-who-sent',
+    '0026-icebox-times'
   ]);
 });
 afterAll(async () => {

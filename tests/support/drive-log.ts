@@ -44,7 +44,8 @@ export const subject = (part = 'MS20470AD5-6'): DriveSubject => ({
       partNumber: 'MS20470DD5-6',
       lot: 'Q7',
       count: 20,
-      removedAt: '2026-11-28T08:00:00Z'
+      removedAt: '2026-11-28T08:00:00Z',
+      times: null
     }
   ]
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { answer, num, workLine, type Answer } from '../answer.ts';
-import { alloyFacts } from '../catalog/alloys.ts';
+import { windowOf, type IceboxWindow } from '../rules/icebox.ts';
 import { Alloy } from '../schema/fields.ts';
 import { floorTo } from '../units/tolerance.ts';
 
@@ -37,18 +37,17 @@ const MINUTE_S = 60;
  * How long a batch of refrigerated rivets may still be driven, and how many at one's own pace.
  *
  * @param input instants in ISO 8601 with an offset; seconds a rivet
+ * @param times those that the batch was taken out under, minutes; null: the guidance's
  * @returns instants in UTC; `remainingS` to the limit, not below 0; nulls where the alloy has no limit
  * @throws never
  * @source handbook 3.1 and 4.5; contract `cold-batch`
  * @example cold-batch {"alloy":"DD","removedAt":"2026-05-04T08:00:00Z","now":"2026-05-04T08:10:00Z","perRivetS":20} -> {"state":"due","remainingS":600,"canDrive":30}
  */
-export function coldBatch({
-  alloy,
-  removedAt,
-  now,
-  perRivetS
-}: ColdBatchInput): Answer<ColdBatchResult> {
-  const window = alloyFacts(alloy).cold;
+export function coldBatch(
+  { alloy, removedAt, now, perRivetS }: ColdBatchInput,
+  times: IceboxWindow | null = null
+): Answer<ColdBatchResult> {
+  const window = windowOf(alloy, times);
   if (!window)
     return answer(
       { dueAt: null, limitAt: null, remainingS: null, state: 'no-limit', canDrive: null },

@@ -14,6 +14,15 @@ describe('how many to take out of the cold', () => {
     expect(takeOutAdvice('DD', 601, 9)).toMatchObject({ result: { count: 0 } });
   });
 
+  it('goes by the shop’s own times where it has some', () => {
+    // 5 min at 37 s: 300 / 37 = 8.1
+    const own = { dueMinutes: 5, limitMinutes: 12 };
+    expect(takeOutAdvice('DD', 37, 40, 0, own)).toMatchObject({
+      result: { count: 8, dueMinutes: 5 }
+    });
+    expect(takeOutAdvice('AD', 37, 40, 0, own).ok).toBe(false);
+  });
+
   it('counts those that are out: they are driven first', () => {
     expect(takeOutAdvice('DD', 37, 40, 7)).toMatchObject({ result: { count: 9 } });
     expect(takeOutAdvice('DD', 37, 9, 7)).toMatchObject({ result: { count: 2 } });

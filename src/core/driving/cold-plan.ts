@@ -1,5 +1,5 @@
 import { answer, num, notPossible, workLine, type Answer } from '../answer.ts';
-import { alloyFacts } from '../catalog/alloys.ts';
+import { windowOf, type IceboxWindow } from '../rules/icebox.ts';
 import type { Alloy } from '../schema/fields.ts';
 import { floorTo } from '../units/tolerance.ts';
 import type { DriveMove } from './drive-move.ts';
@@ -11,6 +11,7 @@ import type { DriveMove } from './drive-move.ts';
  * @param perRivetS seconds from one rivet to the next
  * @param open holes of that rivet that are not driven yet
  * @param out rivets of it that are out already and may still be driven: they are driven first
+ * @param times the shop's own, minutes; null: the guidance's
  * @returns `not-possible` where the alloy is driven as received
  * @throws never
  * @source handbook 3.1 and 4.5: take out only what can be driven in the window
@@ -19,9 +20,10 @@ export function takeOutAdvice(
   alloy: Alloy,
   perRivetS: number,
   open: number,
-  out = 0
+  out = 0,
+  times: IceboxWindow | null = null
 ): Answer<{ count: number; dueMinutes: number }> {
-  const { cold } = alloyFacts(alloy);
+  const cold = windowOf(alloy, times);
   if (!cold) return notPossible('alloy', { code: 'not-driven-cold', alloy });
   const inTime = floorTo((cold.dueMinutes * 60) / perRivetS);
   const count = Math.max(0, Math.min(open, inTime) - out);

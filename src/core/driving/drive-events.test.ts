@@ -132,6 +132,18 @@ describe('cold rivets in the log', () => {
     });
   });
 
+  it('stand by the times that their batch was taken out under', () => {
+    const times = { dueMinutes: 4, limitMinutes: 12, data: '', rule: 'Shop, version 3' };
+    const own = { ...cold, batches: cold.batches.map((batch) => ({ ...batch, times })) };
+    const at = (time: string) => follow(tap(1, time, { batch: BATCH }), own);
+    expect(at('08:03:59')).toMatchObject({ result: { cold: 'ok' } });
+    expect(at('08:04:00')).toMatchObject({ result: { cold: 'due' } });
+    expect(refusedFor(tap(1, '08:12:00', { batch: BATCH }), own)).toMatchObject({
+      code: 'batch-expired',
+      limitMin: 12
+    });
+  });
+
   it('of a clock that was set back are not as fresh as at their removal', () => {
     const at = (time: string, more: object = {}) =>
       follow(tap(1, time, { batch: BATCH, ...more }), cold);

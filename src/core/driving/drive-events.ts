@@ -14,6 +14,7 @@ import {
 import type { DrivingAccess } from './access.ts';
 import { DriveMove, type QuickLook } from './drive-move.ts';
 import { coldBatch } from '../drive/cold-batch.ts';
+import { windowOf, type BatchTimes } from '../rules/icebox.ts';
 import { namedOnly } from './named-only.ts';
 import { seenVerdict, type SeenVerdict } from './head-by-camera.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';
@@ -37,6 +38,8 @@ export interface ColdBatchFacts {
   lot: string;
   count: number;
   removedAt: string;
+  /** the shop's own times that it was taken out under; null: the guidance's */
+  times: BatchTimes | null;
 }
 
 /** What driving is held against: an issue, and the batches out of the cold. */
@@ -132,7 +135,7 @@ function coldOf(
       part: partNumber,
       batch: batch.partNumber
     });
-  const { removedAt, lot } = batch;
+  const { removedAt, lot, times } = batch;
   const beforeMs = Date.parse(removedAt) - Date.parse(move.at);
   // how long they were out cannot be told: one of the two clocks was wrong, or was set back since
   if (beforeMs > CLOCK_SLACK_MS)
@@ -146,7 +149,7 @@ function coldOf(
       : answer('expired', []);
   // a tap of a slow clock, just before the batch was out, is as at its removal
   const now = later(move.at, removedAt) ? move.at : removedAt;
-  const stood = coldBatch({ alloy, removedAt, now, perRivetS: 1 });
+  const stood = coldBatch({ alloy, removedAt, now, perRivetS: 1 }, times);
   if (!stood.ok) return stood;
   const { state } = stood.result;
   if (state === 'expired' && move.late === '')
@@ -154,7 +157,7 @@ function coldOf(
       code: 'batch-expired',
       hole: move.hole,
       lot,
-      limitMin: alloyFacts(alloy).cold?.limitMinutes ?? 0
+      limitMin: windowOf(alloy, times)?.limitMinutes ?? 0
     });
   return answer(state === 'no-limit' ? null : state, []);
 }

@@ -96,7 +96,8 @@ const ISSUE = {
       partNumber: 'MS20470DD5-6',
       lot: 'Q7',
       count: 20,
-      removedAt: '2031-05-02T07:55:00Z'
+      removedAt: '2031-05-02T07:55:00Z',
+      times: null
     },
     // of the next size, for holes that were widened
     {
@@ -104,7 +105,8 @@ const ISSUE = {
       partNumber: 'MS20470DD6-6.5',
       lot: 'R2',
       count: 20,
-      removedAt: '2031-05-02T07:55:00Z'
+      removedAt: '2031-05-02T07:55:00Z',
+      times: null
     }
   ]
 };

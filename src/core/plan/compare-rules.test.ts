@@ -55,6 +55,7 @@ describe('the list of schools', () => {
     // lengths, counts, limits and places are set beside the schools
     expect(left.sort()).toEqual([
       'housePitchIn',
+      'icebox',
       'inspect',
       'multipliers',
       'name',

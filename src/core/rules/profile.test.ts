@@ -49,6 +49,30 @@ describe('a rule profile', () => {
     expect(problems(change)).toContain(path);
   });
 
+  it('takes shorter icebox times as they are, and longer ones with the data that allow them', () => {
+    const wrong = (icebox: object) => {
+      const read = RuleProfile.safeParse({
+        ...DEFAULT_PROFILE,
+        icebox: { D: null, DD: null, ...icebox }
+      });
+      return read.success ? [] : problemsOf(read.error).map(({ path }) => path);
+    };
+    const times = (dueMinutes: number, limitMinutes: number, data = '') => ({
+      dueMinutes,
+      limitMinutes,
+      data
+    });
+    // the guidance: DD 10 and 20, D 60 and 60
+    expect(wrong({ DD: times(5, 12), D: times(20, 40) })).toEqual([]);
+    expect(wrong({ DD: times(10, 20) })).toEqual([]);
+    expect(wrong({ DD: times(10, 21) })).toEqual(['icebox.DD.data']);
+    expect(wrong({ DD: times(11, 20, '  ') })).toEqual(['icebox.DD.data']);
+    expect(wrong({ D: times(60, 61) })).toEqual(['icebox.D.data']);
+    expect(wrong({ DD: times(15, 30, 'process sheet 12') })).toEqual([]);
+    expect(wrong({ DD: times(15, 12) })).toContain('icebox.DD.dueMinutes');
+    expect(wrong({ D: times(0, 12) })).toContain('icebox.D.dueMinutes');
+  });
+
   it('lets a minimum equal its maximum', () => {
     expect(problems({ pitchMinD: 12 })).toEqual([]);
   });

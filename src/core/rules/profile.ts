@@ -8,6 +8,7 @@ import {
   lengthIn
 } from '../schema/fields.ts';
 import { FlushnessSchool } from './flushness.ts';
+import { GUIDANCE_TIMES, IceboxRule } from './icebox.ts';
 import { BesideShopHead, INSPECTION } from './inspection.ts';
 import { DEFAULT_MULTIPLIERS, Multipliers } from './multipliers.ts';
 import { SAMPLING } from './sampling.ts';
@@ -46,6 +47,8 @@ export const RuleProfile = z.strictObject({
   signing: z.enum(['another', 'anyone']).default('another'),
   ...SAMPLING,
   ...INSPECTION,
+  /** how long icebox rivets may be out */
+  icebox: IceboxRule.default(GUIDANCE_TIMES),
   multipliers: Multipliers.default(DEFAULT_MULTIPLIERS)
 });
 /** The schools of practice and the limits a shop has chosen. A joint is planned under one profile. */
@@ -75,5 +78,6 @@ export const DEFAULT_PROFILE: RuleProfile = {
   sampleEvery: 5,
   tighten: 5,
   inspect: [...BesideShopHead.options],
+  icebox: GUIDANCE_TIMES,
   multipliers: DEFAULT_MULTIPLIERS
 };

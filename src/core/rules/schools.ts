@@ -24,6 +24,7 @@ export interface School {
     | 'version'
     | 'multipliers'
     | 'inspect'
+    | 'icebox'
     | keyof typeof SHOP_LENGTHS
     | (typeof SHOP_COUNTS)[number]['key']
   >;

@@ -7,6 +7,7 @@ import { IssuedFacts, IssuedRoom } from '../issue/issue.ts';
 import { ReworkFrozen } from '../reworking/rework-events.ts';
 import { ReworkMove } from '../reworking/rework-moves.ts';
 import { SinceRelease } from '../releases/since-release.ts';
+import { BatchTimes } from '../rules/icebox.ts';
 import { Dash } from '../schema/fields.ts';
 import { FoundTool } from '../tool-setting/tool-stream.ts';
 import { Told } from './missing.ts';
@@ -67,7 +68,9 @@ export const JointRecord = z.strictObject({
       partNumber: z.string(),
       lot: z.string(),
       count: z.number(),
-      removedAt: z.string()
+      removedAt: z.string(),
+      /** the shop's own times out of the icebox; null: the guidance's */
+      times: BatchTimes.nullable().default(null)
     })
   ),
   settings: z.array(

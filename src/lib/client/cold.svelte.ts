@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { alloyFacts } from '$core/catalog/alloys.ts';
+import { GUIDANCE_TIMES, windowOf, type IceboxRule } from '$core/rules/icebox.ts';
 import { CLOCK_SLACK_MS } from '$core/events/clock-slack.ts';
 import { coldBatch, type ColdBatchResult } from '$core/drive/cold-batch.ts';
 import { partNumber } from '$core/stack/part-number.ts';
@@ -31,6 +31,8 @@ export interface RunningBatch extends ColdBatchView {
 /** Batches out of the cold, one clock each. Every clock runs on the server's time. */
 class ColdClocks {
   #batches = $state.raw<readonly ColdBatchView[]>([]);
+  /** the shop's times for what is taken out now */
+  icebox = $state.raw<IceboxRule>(GUIDANCE_TIMES);
   /** what this device's clock must be put on by to be the server's */
   #offMs = $state(0);
   #nowMs = $state(Date.now());
@@ -61,7 +63,7 @@ class ColdClocks {
     this.#batches.flatMap((counted) => {
       const batch = { ...counted, left: counted.left - (this.#onTheirWay.get(counted.id) ?? 0) };
       const read = partNumber({ text: batch.partNumber });
-      const window = read.ok ? alloyFacts(read.result.alloy).cold : null;
+      const window = read.ok ? windowOf(read.result.alloy, batch.times) : null;
       if (!read.ok || !window || batch.left <= 0) return [];
       const removedMs = Date.parse(batch.removedAt);
       // a clock was set back since: how long they are out cannot be told, so they count as out too long
@@ -71,12 +73,15 @@ class ColdClocks {
         : this.serverNow < batch.removedAt
           ? batch.removedAt
           : this.serverNow;
-      const stands = coldBatch({
-        alloy: read.result.alloy,
-        removedAt: batch.removedAt,
-        now,
-        perRivetS: this.perRivetS ?? ASSUMED_PER_RIVET_S
-      });
+      const stands = coldBatch(
+        {
+          alloy: read.result.alloy,
+          removedAt: batch.removedAt,
+          now,
+          perRivetS: this.perRivetS ?? ASSUMED_PER_RIVET_S
+        },
+        batch.times
+      );
       if (!stands.ok) return [];
       const overMs = Date.parse(now) - Date.parse(stands.result.limitAt ?? now);
       return overMs > EXPIRED_SHOWN_MS
@@ -97,6 +102,7 @@ class ColdClocks {
     if (view === this.#last) return;
     this.#last = view;
     this.#batches = view.batches;
+    this.icebox = view.icebox;
     this.#offMs = pageSays(view.serverAt);
   }
 
@@ -116,6 +122,7 @@ class ColdClocks {
     const reply = await call(coldAt, {}, undefined);
     if (!reply.reached || !reply.ok || asked !== this.#asked) return;
     this.#batches = reply.value.batches;
+    this.icebox = reply.value.icebox;
     this.#offMs = heardNow(reply.value.serverAt);
   }
 

@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { pageWithServer, type FakeServer } from '../../../tests/support/fake-server.ts';
+import { GUIDANCE_TIMES } from '$core/rules/icebox.ts';
 import type { ColdBatchView } from '$lib/cold-view';
 import { ASSUMED_PER_RIVET_S, cold } from './cold.svelte.ts';
 
@@ -13,12 +14,14 @@ const batch = (minutesAgo: number, change: Partial<ColdBatchView> = {}): ColdBat
   lot: 'Q7',
   count: 24,
   removedAt: at(NOW - minutesAgo * MINUTE),
+  times: null,
   by: 'Ilse',
   left: 24,
   ...change
 });
 const view = (batches: ColdBatchView[], serverMs = Date.now()) => ({
   serverAt: at(serverMs),
+  icebox: GUIDANCE_TIMES,
   batches
 });
 const [states] = [() => cold.running.map(({ now }) => now.state)];
@@ -52,6 +55,25 @@ describe('clocks of batches out of the cold', () => {
     cold.set(view([batch(minutes, { partNumber })]));
     await onTick();
     expect(states()).toEqual([state]);
+  });
+
+  it('run by the times that a batch was taken out under', async () => {
+    const times = {
+      dueMinutes: 5,
+      limitMinutes: 30,
+      data: 'process sheet 12',
+      rule: 'Shop, version 2'
+    };
+    for (const [minutes, state] of [
+      [4, 'ok'],
+      [5, 'due'],
+      [29, 'due'],
+      [30, 'expired']
+    ] as const) {
+      cold.set(view([batch(minutes, { times })]));
+      await onTick();
+      expect(states(), `${minutes} min`).toEqual([state]);
+    }
   });
 
   it('run on the server’s time, whatever this device’s clock says', async () => {

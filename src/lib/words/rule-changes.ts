@@ -1,5 +1,7 @@
 import type { RuleProfile } from '../../core/rules/profile.ts';
 import { INSPECTION_PLACES } from '../../core/rules/inspection.ts';
+import { ICEBOX_ALLOYS, publishedWindow } from '../../core/rules/icebox.ts';
+import { ownTimes } from './icebox.ts';
 import { SHOP_COUNTS } from '../../core/rules/sampling.ts';
 import { LIMITS } from '../../core/rules/limit-settings.ts';
 import { SCHOOLS, SHOP_LENGTHS } from '../../core/rules/schools.ts';
@@ -36,6 +38,15 @@ export function ruleChangesInWords(
       const asked = (rules: RuleProfile) =>
         rules.inspect.includes(value) ? 'inspected' : 'not asked for';
       return changed(label, asked(was), asked(now));
+    }),
+    ...ICEBOX_ALLOYS.flatMap((alloy) => {
+      const times = ({ icebox }: RuleProfile) => {
+        const own = icebox[alloy];
+        const { dueMinutes, limitMinutes } = own ?? publishedWindow(alloy);
+        const data = own === null ? 'guidance' : own.data;
+        return `${ownTimes(dueMinutes, limitMinutes)}${data === '' ? '' : `, ${data}`}`;
+      };
+      return changed(`Icebox rivets of alloy ${alloy}`, times(was), times(now));
     }),
     ...LIMITS.flatMap(({ label, unit, of }) => {
       const limit = (rules: RuleProfile) => `${num(of(rules.multipliers))} ${unit}`;

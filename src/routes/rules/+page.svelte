@@ -5,6 +5,13 @@
   import { untrack } from 'svelte';
   import { invalidateAll } from '$app/navigation';
   import { INSPECTION_PLACES, type BesideShopHead } from '$core/rules/inspection.ts';
+  import {
+    ICEBOX_ALLOYS,
+    publishedWindow,
+    type IceboxAlloy,
+    type IceboxRule,
+    type IceboxTimes
+  } from '$core/rules/icebox.ts';
   import { SHOP_COUNTS } from '$core/rules/sampling.ts';
   import { LIMITS } from '$core/rules/limit-settings.ts';
   import { typedNumber } from '$core/units/typed-number.ts';
@@ -41,6 +48,21 @@
     typed = {};
     name = note = refusal = said = '';
   }
+  /** An alloy's times as typed; left empty they are the guidance's. */
+  function iceboxTyped(stands: IceboxRule): unknown {
+    const of = (alloy: IceboxAlloy) => {
+      const text = (key: keyof IceboxTimes) =>
+        (typed[`icebox.${alloy}.${key}`] ?? String(stands[alloy]?.[key] ?? '')).trim();
+      const own = { dueMinutes: text('dueMinutes'), limitMinutes: text('limitMinutes') };
+      if (own.dueMinutes === '' && own.limitMinutes === '') return null;
+      return {
+        dueMinutes: typedNumber(own.dueMinutes),
+        limitMinutes: typedNumber(own.limitMinutes),
+        data: text('data')
+      };
+    };
+    return { D: of('D'), DD: of('DD') };
+  }
   const draft = $derived.by(() => {
     if (!profile) return null;
     let multipliers = profile.rules.multipliers;
@@ -62,6 +84,7 @@
             return text === undefined ? [] : [[key, typedNumber(text)]];
           })
         ),
+        icebox: iceboxTyped(profile.rules.icebox),
         multipliers
       },
       { reportInput: true }
@@ -119,6 +142,25 @@
       oninput={(text) => (typed[key] = text)}
     />
     <p class="hint">{why}</p>
+  </div>
+{/snippet}
+
+{#snippet iceboxField(
+  alloy: IceboxAlloy,
+  key: keyof IceboxTimes,
+  label: string,
+  placeholder: string
+)}
+  <div class="limit">
+    <LengthField
+      plain
+      {label}
+      {placeholder}
+      whenEmpty={key === 'data' ? '' : 'the guidance’s'}
+      value={typed[`icebox.${alloy}.${key}`] ?? String(profile?.rules.icebox[alloy]?.[key] ?? '')}
+      problem={problemAt(`icebox.${alloy}.${key}`)}
+      oninput={(text) => (typed[`icebox.${alloy}.${key}`] = text)}
+    />
   </div>
 {/snippet}
 
@@ -191,6 +233,34 @@
             </label>
           {/each}
         </div>
+      </fieldset>
+
+      <fieldset>
+        <legend>{RULES.iceboxTimes}</legend>
+        <p class="hint">{RULES.iceboxWhy}</p>
+        {#each ICEBOX_ALLOYS as alloy (alloy)}
+          {@const guided = publishedWindow(alloy)}
+          <div class="limits">
+            {@render iceboxField(
+              alloy,
+              'dueMinutes',
+              `Alloy ${alloy}, due, min`,
+              String(guided.dueMinutes)
+            )}
+            {@render iceboxField(
+              alloy,
+              'limitMinutes',
+              `Alloy ${alloy}, limit, min`,
+              String(guided.limitMinutes)
+            )}
+            {@render iceboxField(
+              alloy,
+              'data',
+              `Alloy ${alloy}, whose data`,
+              RULES.onlyWhereLonger
+            )}
+          </div>
+        {/each}
       </fieldset>
 
       <h2>Limits</h2>

@@ -1,3 +1,4 @@
+import { timesInWords } from '../../words/icebox.ts';
 import { z } from 'zod';
 import { surroundings } from '../../../core/reworking/surroundings.ts';
 import { voidedLooks, type JointRecord, type Seal } from '../../../core/signing/record.ts';
@@ -189,8 +190,10 @@ export const pdfRecord = (
     for (const { move, by } of driving)
       if (move.kind === 'loaded')
         say(`Lot ${move.lot} of ${move.part} from ${when(move.at)} on, ${by}`);
-    for (const { lot, partNumber, count, removedAt } of batches)
-      say(`Out of the cold: ${count} × ${partNumber}, lot ${lot}, ${when(removedAt)}`);
+    for (const { lot, partNumber, count, removedAt, times } of batches)
+      say(
+        `Out of the icebox: ${count} × ${partNumber}, lot ${lot}, ${when(removedAt)}${times ? `. ${timesInWords(partNumber, times)}` : ''}`
+      );
 
     heading(sheet, 'Holes without a rivet');
     const open = holes.filter(({ heldOpen }) => heldOpen !== '');

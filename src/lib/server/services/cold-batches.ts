@@ -1,20 +1,26 @@
 import { alloyFacts } from '../../../core/catalog/alloys.ts';
 import type { ColdBatchFacts } from '../../../core/driving/drive-events.ts';
+import { BatchTimes, GUIDANCE_TIMES, ruledTimes } from '../../../core/rules/icebox.ts';
+import type { Alloy } from '../../../core/schema/fields.ts';
 import { partNumber } from '../../../core/stack/part-number.ts';
 import type { ColdView, TakeOut } from '../../cold-view.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
 import { recordMoves } from '../events/record.ts';
 import { stockEvents } from '../events/stock-events.ts';
+import { currentProfile } from './profiles.ts';
 import type { PersonView } from './people.ts';
 import { done, Refused, refused, type Outcome } from './outcome.ts';
 
-interface BatchRow {
+export interface BatchFactsRow {
   id: string;
   part_number: string;
   lot: string;
   count: number;
   removed_at: Date;
+  times: unknown;
+}
+interface BatchRow extends BatchFactsRow {
   by: string;
   driven: number;
   away: number;
@@ -23,7 +29,7 @@ interface BatchRow {
 /** A batch is looked back at for a day; older ones lie in the record. */
 const RECENT = "interval '1 day'";
 /** A rivet is of the batch that it was put in from, as long as it is in. */
-const BATCHES = `select b.id, b.part_number, b.lot, b.count, b.removed_at, p.name as by,
+const BATCHES = `select b.id, b.part_number, b.lot, b.count, b.removed_at, b.times, p.name as by,
   (select count(*)::integer
    from (select distinct subject_id from drive_events where batch = b.id) tapped
      cross join lateral rivets_in(tapped.subject_id) now_in
@@ -32,12 +38,20 @@ const BATCHES = `select b.id, b.part_number, b.lot, b.count, b.removed_at, p.nam
    where c.subject_id = b.id) as away
   from cold_batches b join people p on p.id = b.person_id`;
 
-const factsOf = ({ id, part_number, lot, count, removed_at }: BatchRow): ColdBatchFacts => ({
+export const factsOf = ({
+  id,
+  part_number,
+  lot,
+  count,
+  removed_at,
+  times
+}: BatchFactsRow): ColdBatchFacts => ({
   id,
   partNumber: part_number,
   lot,
   count,
-  removedAt: removed_at.toISOString()
+  removedAt: removed_at.toISOString(),
+  times: BatchTimes.nullable().parse(times)
 });
 
 /** How many of a batch were driven, and how many put away; null where there is no such batch. */
@@ -55,8 +69,10 @@ export async function coldView(database: Database): Promise<ColdView> {
     database,
     `${BATCHES} where b.removed_at > now() - ${RECENT} order by b.removed_at, b.seq`
   );
+  const rules = await currentProfile(database);
   return {
     serverAt: new Date().toISOString(),
+    icebox: rules?.rules.icebox ?? GUIDANCE_TIMES,
     batches: rows.map((row) => ({
       ...factsOf(row),
       by: row.by,
@@ -69,10 +85,19 @@ export async function coldView(database: Database): Promise<ColdView> {
 export async function batchesOut(database: Database): Promise<ColdBatchFacts[]> {
   const rows = await rowsOf<BatchRow>(
     database,
-    `select id, part_number, lot, count, removed_at from cold_batches
+    `select id, part_number, lot, count, removed_at, times from cold_batches
      where removed_at > now() - interval '14 days'`
   );
   return rows.map(factsOf);
+}
+
+/** The shop's own times for an alloy as its rules stand, with whose rule they are; null: the guidance's. */
+async function timesNow(database: Database, alloy: Alloy): Promise<BatchTimes | null> {
+  const current = await currentProfile(database);
+  const times = current && ruledTimes(current.rules.icebox, alloy);
+  if (!current || !times) return null;
+  const { name, version } = current.rules;
+  return { ...times, rule: `${name}, version ${version}` };
 }
 
 /** Takes rivets out of the cold: out of their bin, and their clock begins, by the server's time. A repeat is done once. */
@@ -121,12 +146,22 @@ export async function takeOut(
       );
       // whatever was written is taken back with it
       if (!moved.ok) throw new Refused(moved.reason, moved.message);
+      const times = await timesNow(database, part.result.alloy);
       await rowsOf(
         database,
-        `insert into cold_batches (id, bin_id, part_number, lot, count, removed_at, person_id)
-         values ($1, $2, $3, $4, $5, $6, $7)
+        `insert into cold_batches (id, bin_id, part_number, lot, count, removed_at, person_id, times)
+         values ($1, $2, $3, $4, $5, $6, $7, $8)
          on conflict (id) do nothing returning id`,
-        [id, binId, bin.part_number, bin.lot, count, removedAt.toISOString(), person.id]
+        [
+          id,
+          binId,
+          bin.part_number,
+          bin.lot,
+          count,
+          removedAt.toISOString(),
+          person.id,
+          times && JSON.stringify(times)
+        ]
       );
       return done(id);
     });

@@ -18,6 +18,8 @@ import type { JointRecord } from '../../../core/signing/record.ts';
 import { signStream, type SignEvent } from '../../../core/signing/sign-events.ts';
 import { FoundTool, type ToolState } from '../../../core/tool-setting/tool-stream.ts';
 import { isTrustedTool } from '../../../core/tool-setting/tool-status.ts';
+import type { ColdBatchFacts } from '../../../core/driving/drive-events.ts';
+import { factsOf, type BatchFactsRow } from './cold-batches.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import { eventsOf } from '../events/read.ts';
@@ -43,30 +45,16 @@ export interface IssueMatter {
   lastAt: number;
 }
 
-interface BatchRow {
-  id: string;
-  part_number: string;
-  lot: string;
-  count: number;
-  removed_at: Date;
-}
-
 /** The batches out of the cold that rivets of an issue came from. */
-const batchesOf = async (database: Database, issueId: string) =>
+const batchesOf = async (database: Database, issueId: string): Promise<ColdBatchFacts[]> =>
   (
-    await rowsOf<BatchRow>(
+    await rowsOf<BatchFactsRow>(
       database,
-      `select id, part_number, lot, count, removed_at from cold_batches
+      `select id, part_number, lot, count, removed_at, times from cold_batches
        where id in (select batch from drive_events where subject_id = $1) order by seq`,
       [issueId]
     )
-  ).map(({ id, part_number: partNumber, lot, count, removed_at: at }) => ({
-    id,
-    partNumber,
-    lot,
-    count,
-    removedAt: at.toISOString()
-  }));
+  ).map(factsOf);
 
 /** Rivets that were replaced in earlier releases of a joint: this one was planned without knowing of them. */
 async function earlierRework(

@@ -9,6 +9,8 @@
   import { useStock } from '$lib/client/stock';
   import { clockText } from '../../ui/cold/clock-text';
   import { steadyPaceS } from '$core/driving/pace.ts';
+  import { ruledTimes } from '$core/rules/icebox.ts';
+  import { timesInWords } from '$lib/words/icebox';
   import { takeOutAdvice } from '$core/driving/cold-plan.ts';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
@@ -39,7 +41,7 @@
       const out = running
         .filter((batch) => batch.partNumber === partNumber && batch.now.state !== 'expired')
         .reduce((sum, { left }) => sum + left, 0);
-      const advice = takeOutAdvice(alloy, perRivetS, open, out);
+      const advice = takeOutAdvice(alloy, perRivetS, open, out, ruledTimes(cold.icebox, alloy));
       return advice.ok ? [{ partNumber, open, out, ...advice.result, work: advice.work }] : [];
     })
   );
@@ -93,6 +95,7 @@
           <strong>{clockText(batch.now.remainingS ?? 0)}</strong> · {batch.left} of {batch.count}
           {batch.partNumber}, lot {batch.lot}, out by {batch.by}
         </p>
+        {#if batch.times}<p class="hint">{timesInWords(batch.partNumber, batch.times)}</p>{/if}
         {#if running.length > 1 && batch.now.state !== 'expired'}
           <button
             class="act"

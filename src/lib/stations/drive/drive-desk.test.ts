@@ -1,3 +1,4 @@
+import { GUIDANCE_TIMES } from '$core/rules/icebox.ts';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { pageWithServer, type FakeServer } from '../../../../tests/support/fake-server.ts';
 import { smallIssue } from '../../../../tests/support/small-issue.ts';
@@ -40,7 +41,7 @@ beforeEach(() => {
   setWhoIsHere(ME);
   endClocks = cold.run();
   vi.advanceTimersByTime(1000);
-  cold.set({ serverAt: new Date(NOW).toISOString(), batches: [] });
+  cold.set({ serverAt: new Date(NOW).toISOString(), icebox: GUIDANCE_TIMES, batches: [] });
 });
 afterEach(() => {
   for (const desk of desks.splice(0)) desk.stop();
@@ -200,12 +201,14 @@ describe('driving cold rivets', () => {
   const out = (minutesAgo: readonly [number, number], left: readonly [number, number] = [6, 6]) =>
     cold.set({
       serverAt: new Date(NOW).toISOString(),
+      icebox: GUIDANCE_TIMES,
       batches: BATCHES.map((id, at) => ({
         id,
         partNumber: PART,
         lot: `Q${at + 1}`,
         count: 6,
         removedAt: new Date(NOW - (minutesAgo[at] ?? 0) * 60_000).toISOString(),
+        times: null,
         by: 'Ilse',
         left: left[at] ?? 0
       }))

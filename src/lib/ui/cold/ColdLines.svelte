@@ -1,6 +1,7 @@
 <script lang="ts">
   import { DRIVE } from '$lib/words/pages/drive';
   import { cold, ASSUMED_PER_RIVET_S, type RunningBatch } from '$lib/client/cold.svelte';
+  import { timesInWords } from '$lib/words/icebox';
   import { clockText } from './clock-text';
 
   /** Batches out of the cold, each with its clock. */
@@ -25,6 +26,9 @@
         <span class="clock">{clockText(batch.now.remainingS ?? 0)}</span>
         <span>{batch.left} of {batch.count} {batch.partNumber}, lot {batch.lot}: {toDo(batch)}</span
         >
+        {#if batch.times}<span data-testid="own-times"
+            >{timesInWords(batch.partNumber, batch.times)}</span
+          >{/if}
       </p>
     {/each}
   </section>
