@@ -129,7 +129,9 @@ export const FRAME_FLANGE: EnteredOf<'line'> = {
       line: 'line-1',
       name: 'stringer 4',
       atIn: '5 3/8',
-      offIn: ''
+      offIn: '',
+      state: '',
+      holeIn: ''
     },
     {
       id: 'fixed-2',
@@ -137,7 +139,9 @@ export const FRAME_FLANGE: EnteredOf<'line'> = {
       line: 'line-1',
       name: 'stringer 5',
       atIn: '9 7/8',
-      offIn: ''
+      offIn: '',
+      state: '',
+      holeIn: ''
     }
   ],
   divides: [{ id: 'divide-7', fromIn: '5 3/8', toIn: '9 7/8', count: '4' }],
@@ -155,7 +159,10 @@ export const FRAME_FLANGE: EnteredOf<'line'> = {
       nudgeIn: '',
       reason: 'nut plate',
       drill: '#11',
-      asRivets: false
+      asRivets: false,
+      blind: '',
+      blindLeastIn: '',
+      blindMostIn: ''
     }
   ]
 };

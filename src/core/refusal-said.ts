@@ -182,6 +182,7 @@ type RecordRefusal =
   | { code: 'signs-own-work' | 'signed-before-last' }
   | { code: 'rivet-mismatch'; part: string }
   | { code: 'hole-is-wider'; holeIn: number; widestIn: number }
+  | { code: 'no-blind'; hole: number }
   | { code: 'blind-too-short'; gripIn: number; sheetsIn: number }
   | { code: 'walls-under-grip'; hole: number; gripIn: number; wallsIn: number }
   | { code: 'walls-do-not-taper'; leastIn: number; mostIn: number }

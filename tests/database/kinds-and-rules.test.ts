@@ -17,6 +17,12 @@ import {
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
 import { signingView } from '../../src/lib/server/services/signing.ts';
+import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
+import { recordMoves } from '../../src/lib/server/events/record.ts';
+import { reworkEvents } from '../../src/lib/server/events/rework-events.ts';
+import { recordFileOf } from '../../src/lib/server/services/record-files.ts';
+import { inInches } from '../../src/lib/words/writing.ts';
+import { pdfText } from './pdf-text.ts';
 import { LONG_AGO, recordHead } from './record.ts';
 import { valueOf } from './value-of.ts';
 
@@ -60,8 +66,11 @@ describe('issuing joints of every kind', () => {
             state: 'held-open',
             nudgeIn: '',
             reason: 'nut plate',
-            drill: '',
-            asRivets: false
+            drill: '#30',
+            asRivets: false,
+            blind: 'NAS1398D4-2',
+            blindLeastIn: '',
+            blindMostIn: ''
           }
         ]
       })
@@ -70,6 +79,29 @@ describe('issuing joints of every kind', () => {
     const issue = await latestIssue(database(), id);
     expect(issue?.holes.map(({ number }) => number)).toEqual([1, 2, 4, 5, 6, 7, 8]);
     expect(issue?.heldOpen).toMatchObject([{ number: 3, reason: 'nut plate' }]);
+    expect(issue?.heldOpen[0]?.blind).toEqual({
+      fastener: 'NAS1398D4-2',
+      drillIn: 0.1285,
+      grip: { leastIn: 0.0625, mostIn: 0.125, over: true }
+    });
+    const put = { id: randomUUID(), at: '2026-03-04T09:00:00Z', hole: 3 };
+    const by = { id: person, name: 'Odile Marn' };
+    valueOf(
+      await recordMoves(
+        database(),
+        reworkEvents,
+        issue?.id ?? '',
+        [ReworkMove.parse({ ...put, kind: 'blind-in', lot: 'BL-7' })],
+        by
+      )
+    );
+    const paper = { unit: 'in', paper: 'a4' } as const;
+    const file = await recordFileOf(database(), id, 'record.pdf', 'r', paper as never, inInches);
+    const pdf = (await pdfText(valueOf(file).body)).replace(/\s+/g, ' ');
+    expect(pdf).toContain(
+      'Blind rivet: NAS1398D4-2, hole 0.1285 in, grip over 0.0625 in up to 0.125 in; put in by Odile Marn'
+    );
+    expect(pdf).toContain('lot BL-7; put in, not inspected; in no strength and no count');
     const refused = await recordHead(database(), issue?.id ?? '', reading(3), person);
     expect(refused.ok ? '' : refused.message).toMatch(/hole 3 is held open \(nut plate\)/);
     expect((await recordHead(database(), issue?.id ?? '', reading(4), person)).ok).toBe(true);
@@ -146,7 +178,10 @@ describe('issuing joints of every kind', () => {
             nudgeIn: '',
             reason: '',
             drill: '',
-            asRivets: false
+            asRivets: false,
+            blind: '',
+            blindLeastIn: '',
+            blindMostIn: ''
           }
         ]
       })

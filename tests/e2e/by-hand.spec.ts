@@ -154,6 +154,12 @@ test('running distances are taken up in any unit, and one that is none is named'
   await page.getByTestId('take-up').click();
   await page.getByRole('button', { name: COMMON.close }).click();
   await expect(page.locator('[data-kind="existing"]')).toHaveCount(2);
+  // measured: too small for the rivet planned, then good for it
+  await page.getByTestId('existing-hole-1').fill('0.120');
+  await expect(page.getByTestId('existing-judged-1')).toContainText('too small for dash');
+  await expect(page.getByTestId('warning-existing-small')).toBeVisible();
+  await page.getByTestId('existing-state-2').selectOption('riveted');
+  await expect(page.getByTestId('existing-judged-2')).toContainText('its old rivet comes out first');
 });
 
 test('marks are measured from another datum', async ({ page, app }) => {

@@ -2,9 +2,14 @@ import { LOOKS } from '../../src/lib/words/heads.ts';
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
 import { CHECK } from '../../src/lib/words/pages/check.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
+import { BLINDS } from '../../src/lib/words/pages/blinds.ts';
+import { BLIND_FINDINGS, BLIND_STANDINGS } from '../../src/lib/words/blind-rivets.ts';
 import { beginJoint, expect, openDemo, test, toStation, headNow } from './app.ts';
 
-test('a held-open hole is never asked for at Check', async ({ page, app }) => {
+test('a held-open hole is never asked for at Check, and its blind rivet is put in and looked at', async ({
+  page,
+  app
+}) => {
   await beginJoint(page, app, 'line', 'Flange to check', ['0.032', '0.040']);
   await page.getByTestId('asked-lengthIn').fill('10');
   await page.getByTestId('asked-flangeIn').fill('1');
@@ -13,9 +18,37 @@ test('a held-open hole is never asked for at Check', async ({ page, app }) => {
   await toStation(page, 2);
   await page.locator('[data-testid="plan-view"] [data-hole="3"]').click();
   await page.getByRole('button', { name: LAYOUT.holdOpen }).click();
+  // a blind rivet too short for 0.072 of sheets is not released
+  await page.getByLabel(BLINDS.fastener).fill('NAS1398D4-1');
+  await page.getByLabel('Its own drill').click();
+  await expect(page.getByLabel('Its own drill')).toHaveValue('#30');
   await page.getByTestId('held-for latch').click();
+  await expect(page.getByTestId('picked-hole')).toContainText('NAS1398D4-1');
+  await expect(page.getByTestId('warning-open-blind').first()).toContainText(
+    'does not fit the sheets at hole 3'
+  );
+  await page.getByRole('button', { name: 'Rivet it' }).click();
+  await page.getByRole('button', { name: LAYOUT.holdOpen }).click();
+  await page.getByLabel(BLINDS.fastener).fill('NAS1398D4-2');
+  await page.getByLabel('Its own drill').click();
+  await page.getByTestId('held-for latch').click();
+  await expect(page.getByTestId('warning-open-blind')).toHaveCount(0);
   await toStation(page, 6);
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
+  const blind = page.getByTestId('blind 3');
+  await expect(blind).toContainText('grip over 1/16 in up to 1/8 in; sheets 0.072 in');
+  await blind.getByLabel(BLINDS.lot).fill('BL-7');
+  await blind.getByRole('button', { name: BLINDS.putIn }).click();
+  await expect(blind).toContainText(BLIND_STANDINGS['not-inspected']);
+  await expect(blind).toContainText('lot BL-7');
+  await blind.getByRole('button', { name: BLIND_FINDINGS['stem-high'] }).click();
+  await blind.getByRole('button', { name: BLINDS.record }).click();
+  await expect(blind).toContainText(BLIND_STANDINGS.bad);
+  await blind.getByLabel(BLINDS.whyOut).fill('stem high');
+  await blind.getByRole('button', { name: BLINDS.isOut }).click();
+  await blind.getByRole('button', { name: BLINDS.putIn }).click();
+  await blind.getByRole('button', { name: BLINDS.nothingWrong }).click();
+  await expect(blind).toContainText(BLIND_STANDINGS.good);
   const map = page.getByTestId('hole-map');
   await expect(map.locator('[data-hole]')).toHaveCount(7);
   await expect(map.locator('[data-held-open="3"]')).toContainText('open');

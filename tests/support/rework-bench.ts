@@ -36,6 +36,7 @@ export const ISSUE = {
     limits: 'standard',
     limitsReference: null,
     keptClosed: null,
+    blinds: [],
     throughPlastic: null,
     bound: null,
     predictedIn3: 0.0022,

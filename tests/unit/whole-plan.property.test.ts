@@ -53,7 +53,9 @@ function changed(joint: EnteredJoint, hands: readonly ByHand[], givens: readonly
           line: line.key,
           name: '',
           atIn: along.toFixed(4),
-          offIn: inInches(one.off)
+          offIn: inInches(one.off),
+          state: '',
+          holeIn: ''
         }
       ];
     else
@@ -82,6 +84,9 @@ function changed(joint: EnteredJoint, hands: readonly ByHand[], givens: readonly
       of,
       state: hand.state,
       asRivets: false,
+      blind: '',
+      blindLeastIn: '',
+      blindMostIn: '',
       nudgeIn: hand.nudge === 0 ? '' : inInches(hand.nudge),
       reason: hand.state === 'held-open' ? 'latch' : '',
       drill: ''
@@ -160,7 +165,9 @@ describe('a hole off one of its sheets', () => {
     line,
     name: '',
     atIn,
-    offIn
+    offIn,
+    state: '',
+    holeIn: ''
   });
   const moved = (line: string, of: number, nudgeIn: string) => ({
     id: 'e',
@@ -169,6 +176,9 @@ describe('a hole off one of its sheets', () => {
     of,
     state: 'as-laid' as const,
     asRivets: false,
+    blind: '',
+    blindLeastIn: '',
+    blindMostIn: '',
     nudgeIn,
     reason: '',
     drill: ''

@@ -3,6 +3,7 @@ import { rivetSize } from '../catalog/rivets.ts';
 import { workLine, type WorkLine } from '../answer.ts';
 import { by, len } from '../notation.ts';
 import { HeadLimitsKey } from '../schema/fields.ts';
+import { heldAgainst } from './at-its-limit.ts';
 import { drivenHead } from './driven-head.ts';
 import type { Finding, Verdict } from './findings.ts';
 import type { HeadReading, MetalAccount } from './head-report.ts';
@@ -123,7 +124,7 @@ export function driveTo({
 export const otherSchools = (reading: HeadReading): { limits: HeadLimitsKey; verdict: Verdict }[] =>
   HeadLimitsKey.options.flatMap((limits) => {
     if (limits === reading.limits) return [];
-    const judged = drivenHead({ ...reading, limits });
+    const judged = drivenHead(heldAgainst({ ...reading, limits }));
     return judged.ok ? [{ limits, verdict: judged.result.verdict }] : [];
   });
 

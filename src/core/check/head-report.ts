@@ -7,6 +7,7 @@ import { saying, type RefusalSaid } from '../refusal-said.ts';
 import { Dash, HeadLimitsName, lengthIn } from '../schema/fields.ts';
 import { problemsOf } from '../schema/read.ts';
 import { above, below } from '../units/tolerance.ts';
+import { heldAgainst } from './at-its-limit.ts';
 import { drivenHead, type DrivenHeadResult } from './driven-head.ts';
 import { SeenFlag, type Finding } from './findings.ts';
 
@@ -202,7 +203,7 @@ export function headReport(
   predictedIn3: number | null,
   rowShares: readonly number[]
 ): HeadReport {
-  const judged = drivenHead(reading);
+  const judged = drivenHead(heldAgainst(reading));
   return {
     judged,
     reasons: judged.ok ? reasonsFor(judged.result, reading) : [],

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { IssuedFacts, IssuedHole } from '../issue/issue';
+import { checksOwnWork } from '../rules/own-work.ts';
 import {
-  checksOwnWork,
   comesTo,
   headsInD,
   holeStates,

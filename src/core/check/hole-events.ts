@@ -15,6 +15,7 @@ import { isBad, type HeadVerdict, type LookVerdict } from './findings.ts';
 import { headStanding, placesAsked, type HeadStanding } from './head-standing.ts';
 import { HeadJudged } from './head-judged.ts';
 import { headVolumeIn3 } from './head-report.ts';
+import { checksOwnWork } from '../rules/own-work.ts';
 import { HoleLook, isMeasured, judgeLook, type HoleEvent } from './hole-look.ts';
 
 export { isMeasured, type HoleEvent };
@@ -213,14 +214,6 @@ export const lastShares = (
       ? []
       : [headVolumeIn3(last.diameterIn, last.heightIn) / predictedIn3];
   });
-
-/** Whether the shop's rule keeps somebody from judging a head: they drove it. */
-export const checksOwnWork = (
-  rules: IssuedFacts['rules'],
-  drove: readonly string[] | undefined,
-  person: string | undefined
-): boolean =>
-  rules?.checking === 'another' && person !== undefined && (drove?.includes(person) ?? false);
 
 /** What looks are held against: an issue, what was taken out of it, and whether it is signed. */
 export interface HoleSubject extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'> {

@@ -3,6 +3,7 @@ import { notPossible, type Answer, type WorkLine } from '../answer.ts';
 import { CarriedFrom, MOVE_STAMP, type Recorded } from '../events/stream.ts';
 import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
 import { readInput } from '../schema/read.ts';
+import { heldAgainst } from './at-its-limit.ts';
 import { drivenHead } from './driven-head.ts';
 import {
   flagVerdict,
@@ -118,7 +119,7 @@ function measuredBy(
   const { diameterIn, heightIn, plusMinus } = move;
   const reading = readInput(HeadReading, { dash, limits, diameterIn, heightIn, flags: [] });
   if (!reading.ok) return reading;
-  const judged = drivenHead(reading.value);
+  const judged = drivenHead(heldAgainst(reading.value));
   if (!judged.ok) return judged;
   const straddles =
     plusMinus !== undefined &&

@@ -197,7 +197,8 @@ describe('what may follow in the log of driving', () => {
     const rework: ReworkState = {
       holes: new Map([[2, reworkOf(2, { outAt: Date.parse('2026-11-28T07:00:00Z') })]]),
       referrals: new Map(),
-      voidedLooks: new Map()
+      voidedLooks: new Map(),
+      blinds: new Map()
     };
     expect(refusedFor(tap(2, '08:00:00'), { ...subject(), rework })).toEqual({
       code: 'hole-not-ready',

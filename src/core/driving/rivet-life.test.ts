@@ -12,7 +12,8 @@ describe('a rivet’s own life', () => {
       [1, reworkOf(1, { stage: readyAt === null ? 'out' : 'ready', outAt: OUT_AT, readyAt })]
     ]),
     referrals: new Map(),
-    voidedLooks: new Map()
+    voidedLooks: new Map(),
+    blinds: new Map()
   });
   const [ADA, BO] = ['a', 'b'].map((last) => `6b1f6e0e-93ad-4d5a-9c3c-00000000000${last}`);
   const cold = subject('MS20470DD5-6');

@@ -19,6 +19,8 @@ const isOf = (edit: Edit, line: string, { index, of }: Pick<HoleRef, 'index' | '
 const says = ({ state, nudgeIn }: Edit): boolean =>
   state !== 'as-laid' || (nudgeIn.trim() !== '' && nudgeIn !== '0');
 
+const NO_BLIND = { blind: '', blindLeastIn: '', blindMostIn: '' };
+
 function withEdit(
   edits: readonly Edit[],
   line: string,
@@ -36,6 +38,7 @@ function withEdit(
     reason: '',
     drill: '',
     asRivets: false,
+    ...NO_BLIND,
     ...before,
     ...change
   };
@@ -73,13 +76,16 @@ export const withState = (
   hole: Pick<HoleRef, 'index' | 'of'>,
   line: string,
   state: Edit['state'],
-  open: Partial<Pick<Edit, 'reason' | 'drill' | 'asRivets'>> = {}
+  open: Partial<
+    Pick<Edit, 'reason' | 'drill' | 'asRivets' | 'blind' | 'blindLeastIn' | 'blindMostIn'>
+  > = {}
 ): Pick<EnteredJoint, 'edits'> => ({
   edits: withEdit(entered.edits, line, hole, {
     state,
     reason: '',
     drill: '',
     asRivets: false,
+    ...NO_BLIND,
     ...open
   })
 });
@@ -96,7 +102,9 @@ export function pinned(
     line: line.key,
     name: 'pinned',
     atIn: written(hole.alongIn),
-    offIn: ''
+    offIn: '',
+    state: '',
+    holeIn: ''
   };
   return {
     fixed: [...entered.fixed, pin],

@@ -26,8 +26,26 @@ describe('existing holes given to their lines', () => {
     );
     expect(left).toEqual([]);
     expect(fixed).toEqual([
-      { id: 'found-1', kind: 'existing', line: 'row-1', name: 'old', atIn: '1.25', offIn: '' },
-      { id: 'found-2', kind: 'existing', line: 'row-2', name: 'old', atIn: '2.5', offIn: '0.02' }
+      {
+        id: 'found-1',
+        kind: 'existing',
+        line: 'row-1',
+        name: 'old',
+        atIn: '1.25',
+        offIn: '',
+        state: '',
+        holeIn: ''
+      },
+      {
+        id: 'found-2',
+        kind: 'existing',
+        line: 'row-2',
+        name: 'old',
+        atIn: '2.5',
+        offIn: '0.02',
+        state: '',
+        holeIn: ''
+      }
     ]);
   });
 

@@ -91,7 +91,10 @@ export function takeUp(
       line: key,
       name,
       atIn: written(alongIn),
-      offIn: Math.abs(offIn) < 5e-7 ? '' : written(offIn)
+      offIn: Math.abs(offIn) < 5e-7 ? '' : written(offIn),
+      // a drawn diameter is no measurement
+      state: '',
+      holeIn: ''
     });
   }
   return { fixed, left };

@@ -89,7 +89,13 @@ const ISSUE = {
     rules: DEFAULT_PROFILE
   }),
   holes: [1, 2, 3].map(issuedHole),
-  heldOpen: [{ ...issuedHole(4), reason: 'latch pin' }],
+  heldOpen: [
+    {
+      ...issuedHole(4),
+      reason: 'latch pin',
+      blind: { fastener: 'pulled', drillIn: 0.16, grip: { leastIn: 0, mostIn: 0.2, over: false } }
+    }
+  ],
   batches: [
     {
       id: BATCH,
@@ -136,6 +142,13 @@ const reworkTries = tried(
     hole,
     step: fc.constantFrom('drilled', 'deburred'),
     done: fc.boolean()
+  }),
+  fc.record({ kind: fc.constant('blind-in'), hole: fc.constant(4) }),
+  fc.record({ kind: fc.constant('blind-out'), hole: fc.constant(4), why: fc.constant('turns') }),
+  fc.record({
+    kind: fc.constant('blind-looked'),
+    hole: fc.constant(4),
+    found: fc.constantFrom([], ['ring'])
   }),
   fc.record({ kind: fc.constant('referred'), hole: fc.option(hole), question: fc.constant('?') }),
   fc.record({

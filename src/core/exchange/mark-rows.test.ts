@@ -65,7 +65,7 @@ describe('the table of marks', () => {
 
   it('tells a hole that is there, one that is kept where it is and one to drill apart', () => {
     const kept = (id: string, kind: 'existing' | 'pinned', atIn: string) => ({
-      ...{ id, kind, atIn, line: 'row-1', name: '', offIn: '' }
+      ...{ id, kind, atIn, line: 'row-1', name: '', offIn: '', state: '' as const, holeIn: '' }
     });
     const joint = definition('lap', ['0.040', '0.040'], {
       dash: 4,

@@ -1,5 +1,6 @@
 import { drillIn } from '../catalog/drills.ts';
 import { PILOT_DRILL, rivetSize } from '../catalog/rivets.ts';
+import type { ExistingHole } from '../plan/existing-holes.ts';
 import type { JointLayout, PlannedStack } from '../plan/plan-shape.ts';
 import type { InMetal } from '../releases/in-metal.ts';
 import type { RuleProfile } from '../rules/profile.ts';
@@ -53,6 +54,8 @@ export interface MarksWish {
   reworked?: readonly InMetal[];
   /** which of the fixed holes are there already, and which are only kept where they are */
   fixed: Joint['fixed'];
+  /** the existing ones as they were measured */
+  existing?: readonly ExistingHole[];
   /** what stops the joint at a hole, in words; empty where nothing does */
   warningOf: (hole: number) => string;
 }
@@ -102,11 +105,14 @@ const rivetRows = ({
   unit,
   reworked = [],
   fixed,
-  warningOf
-}: MarksWish): MarkRow[] =>
-  layout.holes.map((hole) => {
+  warningOf,
+  existing: judged = []
+}: MarksWish): MarkRow[] => {
+  const existing = new Map(judged.map((one) => [one.hole, one]));
+  return layout.holes.map((hole) => {
     const kept = hole.fixed === null ? null : (byId(fixed, hole.fixed)?.kind ?? 'existing');
     const now = reworked.find((one) => one.hole === hole.number);
+    const found = existing.get(hole.number);
     const stack = stacks[hole.stack];
     const line = layout.lines[hole.row - 1];
     const open = hole.state === 'held-open';
@@ -130,13 +136,15 @@ const rivetRows = ({
         : !open && stack?.length.ok
           ? stack.length.result.partNumber
           : '',
-      // nothing is drilled there: its hole is in the metal
-      drill: now || kept === 'existing' ? '' : drill,
+      // nothing is drilled there: its hole is in the metal, unless it measured too small
+      drill: now || (kept === 'existing' && found?.standing !== 'too-small') ? '' : drill,
       hole_diameter: now
         ? now.holeIn
-        : open && hole.openDrill
-          ? hole.openDrill.diameterIn
-          : drillIn(drill),
+        : found && found.holeIn !== null && found.standing !== 'too-small'
+          ? found.holeIn
+          : open && hole.openDrill
+            ? hole.openDrill.diameterIn
+            : drillIn(drill),
       larger_part: larger?.part ?? '',
       larger_drill: larger?.drill ?? '',
       larger_hole_diameter: larger?.diameterIn ?? null,
@@ -145,3 +153,4 @@ const rivetRows = ({
     };
     return inUnit(row, unit);
   });
+};

@@ -16,7 +16,10 @@ const HELD_OPEN = {
   nudgeIn: '',
   reason: 'latch',
   drill: '',
-  asRivets: false
+  asRivets: false,
+  blind: '',
+  blindLeastIn: '',
+  blindMostIn: ''
 };
 const patch = definition('patch', ['0.032', '0.040'], {
   carries: 'attach',
@@ -133,7 +136,18 @@ describe('the full-size pattern', () => {
     const joint = definition('lap', ['0.040', '0.040'], {
       dash: 4,
       widthIn: '6',
-      fixed: [{ id: 'old', kind: 'existing', line: 'row-1', name: '', atIn: '2.9', offIn: '' }]
+      fixed: [
+        {
+          id: 'old',
+          kind: 'existing',
+          line: 'row-1',
+          name: '',
+          atIn: '2.9',
+          offIn: '',
+          state: '',
+          holeIn: ''
+        }
+      ]
     });
     const old = patternOf({ layout: layoutOf(joint), profile, fixed: joint.fixed, part: null });
     expect(circlesOn('EXISTING', old).map(({ xIn }) => xIn)).toEqual([2.9]);

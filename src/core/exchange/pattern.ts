@@ -2,6 +2,7 @@ import { drillIn } from '../catalog/drills.ts';
 import { PILOT_DRILL, rivetSize } from '../catalog/rivets.ts';
 import type { Joint } from '../kinds/joint.ts';
 import { edgeOfPartIn, type Part } from '../layout/shapes.ts';
+import type { ExistingHole } from '../plan/existing-holes.ts';
 import type { PlannedHole } from '../plan/holes.ts';
 import type { JointLayout } from '../plan/plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
@@ -54,6 +55,8 @@ export interface PatternWish {
   layout: JointLayout;
   profile: Pick<RuleProfile, 'drill'>;
   fixed: Joint['fixed'];
+  /** the existing ones as they were measured */
+  existing?: readonly ExistingHole[];
   /** what rework left in the metal in another way than planned */
   reworked?: readonly InMetal[];
   /** one part by its key, or all of them on layers of their own */
@@ -100,7 +103,8 @@ function partStrokes({ outline, goesOn, openings, key }: Part, only: boolean): S
 function drilled(
   hole: PlannedHole,
   { profile, fixed }: PatternWish,
-  existing: ReadonlySet<string>
+  existing: ReadonlySet<string>,
+  known: ReadonlyMap<number, ExistingHole>
 ): Drilled & { layer: PatternLayer } {
   if (hole.state === 'held-open') {
     const { name, diameterIn } = hole.openDrill ?? {
@@ -112,7 +116,11 @@ function drilled(
   const drill = rivetSize(hole.dash).drill[profile.drill];
   const layer =
     fixed.length > 0 && hole.fixed !== null && existing.has(hole.fixed) ? 'EXISTING' : 'HOLES';
-  return { layer, drill, diameterIn: drillIn(drill) };
+  const found = known.get(hole.number);
+  // as it is in the metal, unless it is drilled up
+  return found && found.holeIn !== null && found.standing !== 'too-small'
+    ? { layer, drill: null, diameterIn: found.holeIn }
+    : { layer, drill, diameterIn: drillIn(drill) };
 }
 
 /** The holes of the chosen part, or of all: as drilled, and larger where a part lets them grow. */
@@ -121,6 +129,7 @@ function holeStrokes(wish: PatternWish): { strokes: Stroke[]; drills: DrilledHol
   const part = layout.parts.find(({ key }) => key === wished);
   const grown = layout.parts.find(({ name }) => name === layout.growth?.part);
   const pilotIn = drillIn(PILOT_DRILL);
+  const known = new Map(wish.existing?.map((one) => [one.hole, one]));
   const existing = new Set(wish.fixed.flatMap(({ id, kind }) => (kind === 'existing' ? [id] : [])));
   const reworked = new Map(wish.reworked?.map((one) => [one.hole, one]));
   const drills = new Map<string, DrilledHoles>();
@@ -157,12 +166,12 @@ function holeStrokes(wish: PatternWish): { strokes: Stroke[]; drills: DrilledHol
     const now = reworked.get(hole.number);
     if (now) {
       const { holeIn, partNumber, fastener } = now;
-      const diameterIn = holeIn ?? drilled(hole, wish, existing).diameterIn;
+      const diameterIn = holeIn ?? drilled(hole, wish, existing, known).diameterIn;
       add('REPLACED', hole, { drill: null, diameterIn }, null, partNumber ?? fastener);
       numberBeside(hole, diameterIn / 2, `${hole.number} AS IT IS`);
       continue;
     }
-    const own = drilled(hole, wish, existing);
+    const own = drilled(hole, wish, existing, known);
     const larger = layout.growth && hole.state === 'rivet' ? layout.growth : null;
     const atOwn = part && part === grown && larger ? larger : own;
     add(own.layer, hole, atOwn, null);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { PlannedHole } from '../plan/holes.ts';
+import { OpenBlind } from '../plan/open-blind.ts';
 import { BoundRule } from '../rules/bound-rules.ts';
 import { INSPECTION_RELEASED } from '../rules/inspection.ts';
 import { RuleProfile } from '../rules/profile.ts';
@@ -43,6 +44,8 @@ export const IssuedFacts = z.strictObject({
   rules: RuleProfile.extend(INSPECTION_RELEASED).nullable().default(null),
   /** what of those is not the shop’s own, as it was when this was released; null in issues made before that was told */
   bound: z.array(BoundRule).nullable().default(null),
+  /** blind rivets planned for its open holes */
+  blinds: z.array(OpenBlind.extend({ hole: z.int().min(1) })).default([]),
   /** empty in issues made when a joint had one stack: the figures above are then every hole's */
   stacks: z.array(IssuedStack).default([])
 });
@@ -71,6 +74,12 @@ export interface IssuedHole extends Pick<
   room: IssuedRoom | null;
 }
 
+/** A hole that gets no solid rivet, why, and the blind rivet that goes in it, if any. */
+export interface HeldOpenHole extends IssuedHole {
+  reason: string;
+  blind?: OpenBlind;
+}
+
 /** A frozen layout that driving and checking refer to. */
 export interface Issue {
   id: string;
@@ -83,7 +92,7 @@ export interface Issue {
   /** the holes that get a rivet */
   holes: IssuedHole[];
   /** drilled and never riveted, each with its reason */
-  heldOpen: (IssuedHole & { reason: string })[];
+  heldOpen: HeldOpenHole[];
 }
 
 /**

@@ -37,10 +37,19 @@ const keepOutReading = {
   hIn: orNull(sizeIn("the obstacle's height"))
 };
 
-const fixedPicked = { id: ItemId, kind: z.enum(['existing', 'pinned']), line: LineKey, name: Name };
+const fixedPicked = {
+  id: ItemId,
+  kind: z.enum(['existing', 'pinned']),
+  line: LineKey,
+  name: Name,
+  /** of an existing hole: as it was found; empty while nobody has said it */
+  state: z.enum(['', 'open', 'riveted', 'enlarged']).default('')
+};
 const fixedReading = {
   atIn: placeIn('the running distance'),
-  offIn: orUsual(placeIn('the distance off the line'), 0)
+  offIn: orUsual(placeIn('the distance off the line'), 0),
+  /** of an existing hole: at its widest */
+  holeIn: orNull(lengthIn('the hole as measured', { above: 0, most: 2 })).default(null)
 };
 
 /** A hole of a line by its place in the line as laid; `of` says of how many, so that it is never taken for another. */
@@ -63,7 +72,12 @@ const editReading = {
     .refine((text) => text.trim() === '' || readDrill(text) !== null, {
       message: 'a drill is named by its number or letter, as #19 or F, or by its diameter'
     })
-    .default('')
+    .default(''),
+  /** of a hole held open: the blind rivet that goes in it; empty: none is planned */
+  blind: z.string().max(80, 'a fastener is named in at most 80 characters').default(''),
+  /** its grip, where its part number does not say it */
+  blindLeastIn: orNull(lengthIn('the least grip', { least: 0, most: 4 })).default(null),
+  blindMostIn: orNull(lengthIn('the largest grip', { above: 0, most: 4 })).default(null)
 };
 
 /** What every kind of joint picks rather than measures. */

@@ -117,7 +117,16 @@ describe('a line on a flange', () => {
     const layout = layoutOf(
       joint({
         fixed: [
-          { id: 'fixed-1', kind: 'existing', line: 'line-1', name: '', atIn: '3 1/8', offIn: '' }
+          {
+            id: 'fixed-1',
+            kind: 'existing',
+            line: 'line-1',
+            name: '',
+            atIn: '3 1/8',
+            offIn: '',
+            state: '',
+            holeIn: ''
+          }
         ],
         keepOuts: [
           {

@@ -21,7 +21,10 @@ describe('groups of rivets', () => {
             nudgeIn: '',
             reason: 'latch',
             drill: '',
-            asRivets: false
+            asRivets: false,
+            blind: '',
+            blindLeastIn: '',
+            blindMostIn: ''
           }
         ]
       })

@@ -2,6 +2,7 @@ import { readDrill } from '../catalog/drills.ts';
 import type { Joint } from '../kinds/joint.ts';
 import type { LineWish } from '../layout/lines.ts';
 import { snapToRuler } from '../units/ruler.ts';
+import { blindOf } from './open-blind.ts';
 import type { Place } from './fixed-places.ts';
 import { pointOff, type PlannedHole } from './holes.ts';
 
@@ -51,6 +52,7 @@ export function holeAt(
     state: heldOpen ? 'held-open' : 'rivet',
     reason: heldOpen ? edit.reason : '',
     openDrill: heldOpen ? readDrill(edit.drill) : null,
+    blind: heldOpen ? blindOf(edit) : null,
     flushed: !heldOpen || edit.asRivets,
     fixed: place.fixed,
     nudgedIn

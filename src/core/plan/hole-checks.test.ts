@@ -30,7 +30,10 @@ const twoSizes = (nudgeIn: string) => {
           nudgeIn,
           reason: '',
           drill: '',
-          asRivets: false
+          asRivets: false,
+          blind: '',
+          blindLeastIn: '',
+          blindMostIn: ''
         }
       ]
     })

@@ -1,6 +1,7 @@
 import { num, workLine, type WorkLine } from '../answer.ts';
 import { by, len } from '../notation.ts';
 import type { Drill } from '../catalog/drills.ts';
+import type { OpenBlind } from './open-blind.ts';
 import type { Dash } from '../schema/fields.ts';
 import type { RulerScale } from '../units/ruler.ts';
 import { distanceIn } from '../layout/hole-room.ts';
@@ -37,6 +38,8 @@ export interface PlannedHole {
   reason: string;
   /** its own drill where it is held open; null where none was named, so that it stays at the pilot */
   openDrill: Drill | null;
+  /** the blind rivet planned for it; null where none is */
+  blind: OpenBlind | null;
   /** dimpled or countersunk with the rivet's tools: a rivet's hole, or a held-open one that was told so */
   flushed: boolean;
   /** an existing or pinned hole, by its id in the definition */

@@ -119,7 +119,9 @@ describe('fixed holes', () => {
     line: 'row-1',
     name: 'old',
     atIn: '2.2',
-    offIn: ''
+    offIn: '',
+    state: '' as const,
+    holeIn: ''
   } as const;
 
   it('stay where they are; the ruler does not move them', () => {
@@ -160,7 +162,16 @@ describe('the datum', () => {
 
   it('may be a fixed hole, with marks both ways', () => {
     const fixed = [
-      { id: 'old', kind: 'existing' as const, line: 'row-1', name: '', atIn: '2.2', offIn: '' }
+      {
+        id: 'old',
+        kind: 'existing' as const,
+        line: 'row-1',
+        name: '',
+        atIn: '2.2',
+        offIn: '',
+        state: '' as const,
+        holeIn: ''
+      }
     ];
     const { holes } = laidOut(lap({ fixed, datum: 'fixed:old' }));
     expect(holes.find((hole) => hole.fixed === 'old')?.markIn).toBe(0);

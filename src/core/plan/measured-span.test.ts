@@ -82,7 +82,18 @@ describe('a span between end holes, as measured', () => {
     expect(spanOf('0')).toMatchObject({ found: { ok: false } });
     expect(spanOf('5', 'row-9')).toEqual({ line: 'row-9', name: 'row-9', found: null });
     const pinned = lap('5', 'row-1', {
-      fixed: [{ id: 'fixed-1', kind: 'pinned', line: 'row-1', name: '', atIn: '3 1/16', offIn: '' }]
+      fixed: [
+        {
+          id: 'fixed-1',
+          kind: 'pinned',
+          line: 'row-1',
+          name: '',
+          atIn: '3 1/16',
+          offIn: '',
+          state: '',
+          holeIn: ''
+        }
+      ]
     });
     expect(pinned.spans[0]?.found).toBeNull();
     expect(lap('').spans).toEqual([]);

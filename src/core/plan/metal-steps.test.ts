@@ -99,7 +99,10 @@ describe('what to do on the metal', () => {
             nudgeIn: '',
             reason: 'latch',
             drill: '',
-            asRivets: false
+            asRivets: false,
+            blind: '',
+            blindLeastIn: '',
+            blindMostIn: ''
           }
         ]
       })

@@ -4,6 +4,7 @@ import type { Answer, WorkLine } from '../answer.ts';
 import type { Need } from '../carry/need.ts';
 import type { Needed } from '../carry/needed.ts';
 import type { RivetDiameterResult } from '../carry/rivet-diameter.ts';
+import type { ExistingHole } from './existing-holes.ts';
 import type { HoleHeadroom } from './headroom.ts';
 import type { PlannedHole } from './holes.ts';
 import type { KindLayout } from '../kinds/kind-layout.ts';
@@ -103,6 +104,8 @@ export interface Plan {
   holes: PlannedHole[];
   /** the largest rivet each hole could still take, in the order of the holes */
   headroom: HoleHeadroom[];
+  /** the existing ones that get a rivet, held against it, in the order of the holes */
+  existing: ExistingHole[];
   /** at least one; holes say which is theirs */
   stacks: PlannedStack[];
   mass: JointMass | null;

@@ -6,6 +6,8 @@ import type { JointLayout, Plan, PlanWarning } from './plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import { stackWarnings } from './stack-warnings.ts';
 import { above } from '../units/tolerance.ts';
+import type { ExistingHole } from './existing-holes.ts';
+import { plannedBlinds } from './planned-blinds.ts';
 import { byNumber, type ByNumber } from './by-number.ts';
 import type { LaidLine } from './holes.ts';
 
@@ -177,6 +179,39 @@ const spanWarnings = ({ spans }: Derived): PlanWarning[] =>
     ];
   });
 
+/** Existing holes that are not known, hold a rivet, or do not fit the planned one. */
+function existingWarnings(existing: readonly ExistingHole[]): PlanWarning[] {
+  const of = (standing: ExistingHole['standing']) =>
+    existing.filter((one) => one.standing === standing);
+  const warn = (
+    level: PlanWarning['level'],
+    said: Extract<PlanWarningSaid, { holes: number[]; code: `existing-${string}` }>
+  ): PlanWarning => ({ station: 'lay-out', level, said, holes: said.holes });
+  const numbers = (some: readonly ExistingHole[]) => some.map(({ hole }) => hole);
+  const found: PlanWarning[] = [];
+  for (const [standing, code] of [
+    ['not-measured', 'existing-not-measured'],
+    ['riveted', 'existing-riveted']
+  ] as const) {
+    const own = of(standing);
+    if (own.length > 0) found.push(warn('attention', { code, holes: numbers(own) }));
+  }
+  const small = of('too-small');
+  for (const dash of new Set(small.map((one) => one.dash))) {
+    const own = small.filter((one) => one.dash === dash);
+    const [{ drill, drillIn } = { drill: '', drillIn: 0 }] = own;
+    found.push(
+      warn('attention', { code: 'existing-small', holes: numbers(own), dash, drill, drillIn })
+    );
+  }
+  // the planned rivet does not fill it: nothing is released so
+  for (const { hole, holeIn, dash, next } of [...of('next-size'), ...of('refer')])
+    found.push(
+      warn('stop', { code: 'existing-large', holes: [hole], holeIn: holeIn ?? 0, dash, next })
+    );
+  return found;
+}
+
 function layoutWarnings(definition: Joint, profile: RuleProfile, derived: Derived): PlanWarning[] {
   if (!derived.layout.ok) return [];
   const layout = derived.layout.result;
@@ -224,6 +259,23 @@ function layoutWarnings(definition: Joint, profile: RuleProfile, derived: Derive
       },
       holes: open.map((hole) => hole.number)
     });
+  found.push(...existingWarnings(derived.existing));
+  for (const { blind, sheetsIn, holes, against } of plannedBlinds(derived.holes))
+    for (const why of against)
+      found.push({
+        station: 'lay-out',
+        // what cannot hold is not released; what nobody has said yet is asked
+        level: why === 'short' || why === 'long' ? 'stop' : 'attention',
+        said: {
+          code: 'open-blind',
+          holes,
+          fastener: blind.fastener,
+          sheetsIn,
+          grip: blind.grip,
+          why
+        },
+        holes
+      });
   return [
     ...found,
     ...ownPitchWarnings(definition, profile, derived),

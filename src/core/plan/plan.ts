@@ -9,6 +9,7 @@ import { DASHES, rivetSize } from '../catalog/rivets.ts';
 import { kindOf, type Joint } from '../kinds/joint.ts';
 import type { OnProgress } from '../layout/fill-near.ts';
 import { headLimitsOf } from './head-limits-of.ts';
+import { existingHoles } from './existing-holes.ts';
 import { headroom, type HoleHeadroom } from './headroom.ts';
 import { holeChecks, type AtEdge } from './hole-checks.ts';
 import { holeRooms, type HoleRoom } from '../layout/hole-room.ts';
@@ -251,6 +252,9 @@ function derive(
     layout,
     holes: laid?.layout.holes ?? [],
     headroom: laid?.headroom ?? [],
+    existing: laid
+      ? existingHoles(joint, { holes: laid.layout.holes, headroom: laid.headroom }, profile)
+      : [],
     stacks: laid?.stacks ?? [planStack(bareStack(joint, carry.dash), joint, profile)],
     mass: laid?.mass ?? null,
     lengthRuns: laid?.runs ?? [],

@@ -1,3 +1,4 @@
+import type { BlindWhy, GripRange } from './open-blind.ts';
 import type { WidthPlace } from '../carry/need.ts';
 import type { CheckRule } from '../kinds/kind-layout.ts';
 import type { RefusalSaid } from '../refusal-said.ts';
@@ -48,6 +49,23 @@ type LayOutSaid =
   | { code: 'own-pitch-unsaid'; pitchIn: number }
   | { code: 'own-pitch'; pitchIn: number; reference: string; shopIn: number }
   | { code: 'held-open'; holes: number[]; reasons: string[] }
+  | { code: 'existing-not-measured' | 'existing-riveted'; holes: number[] }
+  | { code: 'existing-small'; holes: number[]; dash: Dash; drill: string; drillIn: number }
+  | {
+      code: 'existing-large';
+      holes: number[];
+      holeIn: number;
+      dash: Dash;
+      next: { dash: Dash; partNumber: string | null } | null;
+    }
+  | {
+      code: 'open-blind';
+      holes: number[];
+      fastener: string;
+      sheetsIn: number;
+      grip: GripRange | null;
+      why: BlindWhy;
+    }
   | { code: 'too-few' | 'more-than-needed'; lines: string; has: number; needs: number };
 
 /** What Stack warns of; `stack` names the one where there are several. */

@@ -15,6 +15,9 @@ const line = (open: { drill: string; asRivets: boolean }) =>
     bendRadiusIn: '1/8',
     edits: [
       {
+        blind: '',
+        blindLeastIn: '',
+        blindMostIn: '',
         id: 'e',
         line: 'line-1',
         index: 1,

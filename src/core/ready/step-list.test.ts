@@ -17,7 +17,10 @@ describe('steps before the first rivet', () => {
           nudgeIn: '',
           reason: 'latch',
           drill: '#11',
-          asRivets: false
+          asRivets: false,
+          blind: '',
+          blindLeastIn: '',
+          blindMostIn: ''
         }
       ]
     });
@@ -86,7 +89,9 @@ describe('steps before the first rivet', () => {
           line: 'line-1',
           name: 'stringer 4',
           atIn: '5',
-          offIn: ''
+          offIn: '',
+          state: '',
+          holeIn: ''
         }
       ]
     });

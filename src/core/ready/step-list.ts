@@ -85,7 +85,7 @@ const partSteps = (pieces: readonly Piece[]): MadeStep[] =>
   );
 
 /** Before any rivet hole: reliefs, the cut-out, the parts that are added, stop-drilled ends, holes that must match. */
-function beforeHoles(joint: Joint, layout: JointLayout): MadeStep[] {
+function beforeHoles(joint: Joint, layout: JointLayout, known: Plan['existing']): MadeStep[] {
   const made: MadeStep[] = [];
   const { reliefs, cutOut, cutLayer, pieces, drilledOnly } = layout;
   const skin = pieces.find(({ layer }) => layer === cutLayer);
@@ -129,9 +129,14 @@ function beforeHoles(joint: Joint, layout: JointLayout): MadeStep[] {
         op: 'match',
         holes: existing.map(({ number, fixed }) => ({
           number,
-          name: byId(joint.fixed, fixed ?? '')?.name ?? ''
+          name: byId(joint.fixed, fixed ?? '')?.name ?? '',
+          standing: known.find(({ hole }) => hole === number)?.standing ?? null
         }))
       },
+      // a hole that measured otherwise since is another step
+      rests: known.some(({ standing }) => standing !== 'not-measured')
+        ? known.map(({ hole, standing }) => [hole, standing])
+        : null,
       count: existing.length,
       holes: numbersOf(existing),
       hazard: 'drill'
@@ -166,9 +171,15 @@ function pilotSteps(joint: Joint, layout: JointLayout, holders: HolderPlan | nul
 }
 
 /** To their own sizes: rivets' holes, and those held open. */
-function sizeSteps(layout: JointLayout, school: RuleProfile['drill']): MadeStep[] {
+function sizeSteps(
+  layout: JointLayout,
+  school: RuleProfile['drill'],
+  sized: ReadonlySet<number>
+): MadeStep[] {
   const made: MadeStep[] = [];
-  const riveted = layout.holes.filter(({ state }) => state === 'rivet');
+  const riveted = layout.holes.filter(
+    ({ state, number }) => state === 'rivet' && !sized.has(number)
+  );
   const sizes = [...new Set(riveted.map(({ dash }) => dash))].sort((a, b) => a - b);
   for (const dash of sizes) {
     const drill = rivetSize(dash).drill[school];
@@ -225,19 +236,24 @@ export function stepList(
 ): ReadyStep[] {
   if (!plan.layout.ok || stopsOf(plan).length > 0) return [];
   const layout = plan.layout.result;
+  // existing holes that measured right: the new parts are matched to them, nothing is drilled there again
+  const sized = new Set(
+    plan.existing.flatMap(({ hole, standing }) => (standing === 'fits' ? [hole] : []))
+  );
+  const toSize = sizeSteps(layout, profile.drill, sized);
   const flush = flushSteps(joint, plan, profile);
   const clamped = flush.filter(({ said }) => said.op === 'countersink' && said.clamped);
   const cutClamped = clamped.reduce((sum, { count }) => sum + count, 0);
   const made = [
-    ...beforeHoles(joint, layout),
+    ...beforeHoles(joint, layout, plan.existing),
     ...(layout.growth
       ? [{ said: { op: 'film' as const, plastic: layout.growth.part }, count: 1 }]
       : []),
     ...pilotSteps(joint, layout, holders),
     // Metal is drilled to size together; a clear panel between it is taken out first.
     ...(layout.growth
-      ? [...apartSteps(joint, layout), ...growthSteps(layout), ...sizeSteps(layout, profile.drill)]
-      : [...sizeSteps(layout, profile.drill), ...clamped, ...apartSteps(joint, layout)]),
+      ? [...apartSteps(joint, layout), ...growthSteps(layout), ...toSize]
+      : [...toSize, ...clamped, ...apartSteps(joint, layout)]),
     ...finishSteps(joint, plan, layout, cutClamped),
     ...flush.filter((step) => !clamped.includes(step)),
     ...lastSteps(joint, plan, layout)

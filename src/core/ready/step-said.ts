@@ -1,3 +1,4 @@
+import type { ExistingStanding } from '../plan/existing-holes.ts';
 import type { CuttingMethod } from './cutting-advice.ts';
 import type { FlushTarget } from '../stack/flush-target.ts';
 import type { Hot } from '../stack/flush-tools.ts';
@@ -22,7 +23,10 @@ export type StepSaid =
     }
   | { op: 'fit'; part: string; clearanceIn: number }
   | { op: 'stopDrill'; drill: string }
-  | { op: 'match'; holes: { number: number; name: string }[] }
+  | {
+      op: 'match';
+      holes: { number: number; name: string; standing: ExistingStanding | null }[];
+    }
   | { op: 'clamp'; closed: boolean }
   | { op: 'punch' }
   | { op: 'pilot'; drill: string; diameterIn: number }

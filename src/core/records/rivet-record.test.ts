@@ -42,6 +42,7 @@ const ISSUE = {
     limits: 'standard',
     limitsReference: null,
     keptClosed: null,
+    blinds: [],
     throughPlastic: null,
     bound: null,
     predictedIn3: 0.0046,

@@ -55,6 +55,7 @@ const FACTS: Issue['facts'] = {
   limits: 'standard',
   limitsReference: null,
   keptClosed: null,
+  blinds: [],
   throughPlastic: null,
   bound: null,
   predictedIn3: 0.0022,
@@ -510,6 +511,34 @@ describe('what a new release takes over', () => {
     expect(takeOver(earlier({}, issue, blind), next).since.blind).toEqual([
       { hole: 2, fastener: 'blind 5' }
     ]);
+  });
+
+  it('takes over a planned blind rivet that is in and good, and plans every other anew', () => {
+    const blind = {
+      fastener: 'NAS1398D4-2',
+      drillIn: 0.1285,
+      grip: { leastIn: 0.0625, mostIn: 0.125, over: true }
+    };
+    const open = { ...hole(2), reason: 'closed tube', blind };
+    const issue = { ...ISSUE, holes: [hole(1)], heldOpen: [open] };
+    const next = {
+      facts: { ...FACTS, blinds: [{ hole: 2, ...blind }] },
+      holes: [hole(1)],
+      heldOpen: [open]
+    };
+    const put: [number, object][] = [[10, { kind: 'blind-in', hole: 2 }]];
+    const good: [number, object][] = [...put, [11, { kind: 'blind-looked', hole: 2, found: [] }]];
+    const stays = takeOver(earlier({ rework: good }, issue), next);
+    expect(stays.since.blind).toEqual([{ hole: 2, fastener: 'NAS1398D4-2' }]);
+    expect(stays.facts.blinds).toEqual([]);
+    const unseen = takeOver(earlier({ rework: put }, issue), next);
+    expect(unseen.since.blind).toEqual([]);
+    expect(unseen.facts.blinds).toHaveLength(1);
+    // another is planned there now
+    const other = { ...open, blind: { ...blind, fastener: 'NAS1398D4-3' } };
+    expect(
+      takeOver(earlier({ rework: good }, issue), { ...next, heldOpen: [other] }).since.blind
+    ).toEqual([]);
   });
 
   it('an old rivet that was planned otherwise is driven over by nobody: looked at, it is this one’s', () => {

@@ -5,6 +5,7 @@ import { rivetOfHole } from '../driving/rivet-of-hole.ts';
 import { flushAt } from '../issue/flush-at.ts';
 import type { Issue, IssuedFacts, IssuedHole } from '../issue/issue.ts';
 import { ReplacedRivet } from '../reworking/replaced-rivet.ts';
+import { blindStanding } from '../reworking/blind-rivets.ts';
 import { asReworked, type HoleRework, type ReworkState } from '../reworking/rework-state.ts';
 import { atLeast, looksSame } from '../units/tolerance.ts';
 import { samePlace } from './same-place.ts';
@@ -129,7 +130,10 @@ export const replacedBy = (rework: HoleRework | undefined) =>
  * @throws never
  * @source design: issuing; handbook 4.7 and 4.8
  */
-export function takeOver(earlier: EarlierRelease, next: Pick<Issue, 'facts' | 'holes'>): TakenOver {
+export function takeOver(
+  earlier: EarlierRelease,
+  next: Pick<Issue, 'facts' | 'holes'> & Partial<Pick<Issue, 'heldOpen'>>
+): TakenOver {
   const { issue, driving, drive, states, rework } = earlier;
   const present = asReworked(issue, rework);
   const facts: IssuedFacts = { ...next.facts, stacks: [...next.facts.stacks] };
@@ -272,6 +276,19 @@ export function takeOver(earlier: EarlierRelease, next: Pick<Issue, 'facts' | 'h
       else
         since.again.push({ hole: planned.number, was: was.number, why: 'not-driven', inIt: false });
     }
+  }
+  // a blind rivet that is in and good stays: it is planned no more
+  for (const planned of next.heldOpen ?? []) {
+    const was = present.heldOpen.find((one) => samePlace(one, planned));
+    if (!was?.blind || was.blind.fastener !== planned.blind?.fastener) continue;
+    if (
+      blindStanding(rework.blinds.get(was.number), issue.facts) !== 'good' ||
+      !sameLength(was.gripIn, planned.gripIn) ||
+      !sameSheets(was, planned)
+    )
+      continue;
+    since.blind.push({ hole: planned.number, fastener: was.blind.fastener });
+    facts.blinds = facts.blinds.filter(({ hole }) => hole !== planned.number);
   }
   since.gone = [
     ...(earlier.since?.gone ?? []).filter(

@@ -17,6 +17,7 @@ const facts = (changes: Partial<IssuedFacts> = {}): IssuedFacts => ({
   limits: 'standard',
   limitsReference: null,
   keptClosed: null,
+  blinds: [],
   throughPlastic: null,
   bound: null,
   predictedIn3: 0.0022,

@@ -1,12 +1,14 @@
 import { z } from 'zod';
 import { answer, notPossible, type Answer } from '../answer.ts';
 import { defineStream, type Recorded } from '../events/stream.ts';
+import { checksOwnWork } from '../rules/own-work.ts';
 import { blindFits, rivetFits } from './answer-fits.ts';
 import { decideHole } from './decide-hole.ts';
 import { ReplacedRivet } from './replaced-rivet.ts';
 import { decidedTogether, foundTogether, counted, type HoleReading } from './hole-readings.ts';
 import { ReworkMove, SeenInHole } from './rework-moves.ts';
 import {
+  asReworked,
   beforeRemoval,
   FRESH,
   NO_REWORK,
@@ -84,6 +86,31 @@ const mayVoid = (
     ? answer<ReworkFrozen>(null, [])
     : notPossible('person', { code: 'reading-of-another', by: taken.by });
 
+type BlindMove = Extract<ReworkMove, { kind: 'blind-in' | 'blind-out' | 'blind-looked' }>;
+const isOfBlind = (move: ReworkMove): move is BlindMove => move.kind.startsWith('blind-');
+
+/** A blind rivet goes in where one is planned or approved, and is looked at while it is in. */
+function mayFollowBlind(
+  subject: ReworkSubject,
+  state: ReworkState,
+  move: BlindMove
+): Answer<ReworkFrozen> {
+  const { hole } = move;
+  const open = asReworked(subject, state, Date.parse(move.at)).heldOpen;
+  const blind = open.find(({ number }) => number === hole)?.blind;
+  if (!blind) return notPossible('hole', { code: 'no-blind', hole });
+  const now = state.blinds.get(hole);
+  const isBefore = now !== undefined && Date.parse(move.at) < Date.parse(now.at);
+  if (isBefore || (now !== undefined) === (move.kind === 'blind-in')) return OUT_OF_ORDER(hole);
+  const putBy = now?.person === undefined ? [] : [now.person];
+  // finding something wrong with one's own is always taken
+  return move.kind === 'blind-looked' &&
+    move.found.length === 0 &&
+    checksOwnWork(subject.facts.rules, putBy, move.person)
+    ? notPossible('person', { code: 'checks-own-work', hole })
+    : answer<ReworkFrozen>(null, []);
+}
+
 function mayFollow(
   subject: ReworkSubject,
   state: ReworkState,
@@ -121,6 +148,7 @@ function mayFollow(
         : nothing;
   }
   if (move.hole === null) return nothing;
+  if (isOfBlind(move)) return mayFollowBlind(subject, state, move);
   const { holes, heldOpen } = subject;
   const open = heldOpen.find(({ number }) => number === move.hole);
   if (open) return notPossible('hole', { code: 'held-open', hole: move.hole, reason: open.reason });
@@ -208,6 +236,7 @@ function after(subject: Layout, state: ReworkState, event: ReworkEvent): ReworkS
   const holes = new Map(state.holes);
   const referrals = new Map(state.referrals);
   const voidedLooks = new Map(state.voidedLooks);
+  const blinds = new Map(state.blinds);
   const at = Date.parse(event.at);
   const change = (hole: number, changes: Partial<HoleRework>) =>
     holes.set(hole, { ...FRESH, hole, ...holes.get(hole), ...changes });
@@ -258,6 +287,25 @@ function after(subject: Layout, state: ReworkState, event: ReworkEvent): ReworkS
       voidedLooks.set(look, { hole, why, by, at: when });
       break;
     }
+    case 'blind-in': {
+      const { hole, lot, by, person, at: when } = event;
+      // two devices may say so of one rivet
+      if (!blinds.has(hole)) blinds.set(hole, { hole, lot, by, person, at: when, looks: [] });
+      break;
+    }
+    case 'blind-out':
+      blinds.delete(event.hole);
+      break;
+    case 'blind-looked': {
+      const now = blinds.get(event.hole);
+      const { by, person, at: when, found, note } = event;
+      if (now)
+        blinds.set(event.hole, {
+          ...now,
+          looks: [...now.looks, { by, person, at: when, found, note }]
+        });
+      break;
+    }
     case 'step': {
       const now = holes.get(event.hole);
       if (!now) break;
@@ -288,7 +336,7 @@ function after(subject: Layout, state: ReworkState, event: ReworkEvent): ReworkS
       break;
     }
   }
-  return { holes, referrals, voidedLooks };
+  return { holes, referrals, voidedLooks, blinds };
 }
 
 /** Rivets taken out and what came of their holes, and questions put to those who own the data. */

@@ -14,6 +14,10 @@ export const ReworkStep = z.enum(['drilled', 'deburred', 'cut', 'dimpled', 'clea
 /** What is done at a hole before its new rivet goes in. */
 export type ReworkStep = z.output<typeof ReworkStep>;
 
+export const BlindFinding = z.enum(['head-gap', 'stem-high', 'stem-loose', 'ring', 'sheets-apart']);
+/** What is wrong with a blind rivet that is in. */
+export type BlindFinding = z.output<typeof BlindFinding>;
+
 export const Blind = z.strictObject({
   fastener: said(80).min(1, 'which fastener it is'),
   drillIn: z.number().positive().max(2),
@@ -66,6 +70,29 @@ export const ReworkMove = z.discriminatedUnion('kind', [
     hole,
     step: ReworkStep,
     done: z.boolean()
+  }),
+  /** the blind rivet planned or approved for a hole went in */
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('blind-in'),
+    hole,
+    /** as its package says; empty where nobody could tell */
+    lot: said(60).default('')
+  }),
+  /** it is out again, or never was in */
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('blind-out'),
+    hole,
+    why: said(200).min(1, 'why it is out')
+  }),
+  /** a look at it; nothing found: it is good */
+  z.strictObject({
+    ...MOVE_STAMP,
+    kind: z.literal('blind-looked'),
+    hole,
+    found: z.array(BlindFinding).max(BlindFinding.options.length),
+    note: said(200).default('')
   }),
   z.strictObject({
     ...MOVE_STAMP,

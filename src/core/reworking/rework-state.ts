@@ -2,6 +2,7 @@ import type { Issue, IssuedHole } from '../issue/issue.ts';
 import type { HoleDecision } from './decide-hole.ts';
 import type { HoleReading } from './hole-readings.ts';
 import type { ReplacedRivet } from './replaced-rivet.ts';
+import type { BlindIn } from './blind-rivets.ts';
 import type { Blind, ReworkMove, ReworkStep } from './rework-moves.ts';
 
 /** Where the rework of one hole stands. */
@@ -49,6 +50,8 @@ export interface ReworkState {
   referrals: ReadonlyMap<string, Referral>;
   /** looks at heads that were false, by their ids: they count no more, and stay on record */
   voidedLooks: ReadonlyMap<string, VoidedLook>;
+  /** blind rivets that are in, by their holes */
+  blinds: ReadonlyMap<number, BlindIn>;
 }
 /** Why a look at a head counts no more. */
 export interface VoidedLook {
@@ -60,7 +63,8 @@ export interface VoidedLook {
 export const NO_REWORK: ReworkState = {
   holes: new Map(),
   referrals: new Map(),
-  voidedLooks: new Map()
+  voidedLooks: new Map(),
+  blinds: new Map()
 };
 
 /**
@@ -104,7 +108,9 @@ export function asReworked<I extends Layout>(
     const now = byHole.get(hole.number);
     if (!now) return [hole];
     if (now.blind) {
-      heldOpen.push({ ...hole, reason: now.blind.fastener });
+      const { fastener, drillIn, gripIn } = now.blind;
+      const blind = { fastener, drillIn, grip: { leastIn: 0, mostIn: gripIn, over: false } };
+      heldOpen.push({ ...hole, reason: fastener, blind });
       return [];
     }
     const { rivet } = now;

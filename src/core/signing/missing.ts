@@ -1,12 +1,14 @@
 import { z } from 'zod';
 import { headVolumeIn3, isImpossible } from '../check/head-report.ts';
 import { headStanding, placesAsked } from '../check/head-standing.ts';
-import { checksOwnWork, isMeasured, type HoleEvent, type HoleState } from '../check/hole-events.ts';
+import { isMeasured, type HoleEvent, type HoleState } from '../check/hole-events.ts';
+import { checksOwnWork } from '../rules/own-work.ts';
 import type { NextHead } from '../check/next-head.ts';
 import { expiredHoles, hitsOf, type DriveState, type DriveEvent } from '../driving/drive-events.ts';
 import { namedStill } from '../driving/named-still.ts';
 import { predictedHeadIn3, type Issue, type IssuedHole } from '../issue/issue.ts';
 import { isAnotherRivet, type SinceRelease } from '../releases/since-release.ts';
+import { blindStanding, type BlindStanding } from '../reworking/blind-rivets.ts';
 import { drivenInQuestion } from '../reworking/held-back.ts';
 import { issuedRivet } from '../reworking/replaced-rivet.ts';
 import { BoundRule } from '../rules/bound-rules.ts';
@@ -22,13 +24,22 @@ export const Must = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('heads-bad'), holes }),
   z.strictObject({ code: z.literal('heads-simulated'), holes }),
   z.strictObject({ code: z.literal('heads-by-driver'), holes }),
+  z.strictObject({ code: z.literal('blinds-bad'), holes }),
+  z.strictObject({ code: z.literal('blinds-not-inspected'), holes }),
+  z.strictObject({ code: z.literal('blinds-not-in'), holes }),
   z.strictObject({ code: z.literal('referrals-open'), holes, count: z.number().int() })
 ]);
 /** What keeps an issue from being signed. */
 export type Must = z.output<typeof Must>;
 
 export const Told = z.discriminatedUnion('code', [
-  z.strictObject({ code: z.literal('held-open'), hole: z.number().int(), reason: z.string() }),
+  z.strictObject({
+    code: z.literal('held-open'),
+    hole: z.number().int(),
+    reason: z.string(),
+    /** the blind rivet of that hole, which is in no count of the plan */
+    blind: z.strictObject({ fastener: z.string(), isIn: z.boolean() }).optional()
+  }),
   z.strictObject({ code: z.literal('left-as-is'), holes }),
   z.strictObject({ code: z.literal('earlier-rework'), release: z.number().int(), holes }),
   z.strictObject({ code: z.literal('taken-over'), release: z.number().int(), holes }),
@@ -248,13 +259,22 @@ export function missingToSign(matter: SignedMatter): Missing {
   const byDriver = restingOn(({ hole, person }) =>
     checksOwnWork(issue.facts.rules, drive.holes.get(hole)?.people, person)
   );
+  const blindsAt = (standing: BlindStanding): number[] =>
+    issue.heldOpen.flatMap(({ number, blind }) =>
+      blind && blindStanding(rework.blinds.get(number), issue.facts) === standing ? [number] : []
+    );
+  const answered = (hole: number) => rework.holes.get(hole)?.stage === 'blind';
   const must: Must[] = [
     { code: 'not-driven', holes: notDriven },
     { code: 'holes-empty', holes: empty },
     { code: 'heads-due', holes: due.due.filter((hole) => !empty.includes(hole)) },
     { code: 'heads-bad', holes: due.open.filter((hole) => !empty.includes(hole)) },
     { code: 'heads-simulated', holes: simulated },
-    { code: 'heads-by-driver', holes: byDriver }
+    { code: 'heads-by-driver', holes: byDriver },
+    { code: 'blinds-bad', holes: blindsAt('bad') },
+    { code: 'blinds-not-inspected', holes: blindsAt('not-inspected') },
+    // a planned one may go in later: that is told instead
+    { code: 'blinds-not-in', holes: blindsAt('not-in').filter((hole) => answered(hole)) }
   ];
   const asked = drivenInQuestion(rework, hitsOf(drive));
   const tooHard = expiredHoles(drive);
@@ -298,10 +318,11 @@ export function missingToSign(matter: SignedMatter): Missing {
         : [])
     ],
     told: [
-      ...issue.heldOpen.map(({ number: hole, reason }): Told => ({
+      ...issue.heldOpen.map(({ number: hole, reason, blind }): Told => ({
         code: 'held-open',
         hole,
-        reason
+        reason,
+        ...(blind ? { blind: { fastener: blind.fastener, isIn: rework.blinds.has(hole) } } : {})
       })),
       ...whenAny({ code: 'left-as-is', holes: numbers.filter((hole) => left.has(hole)) }),
       ...earlier.map((one): Told => ({ code: 'earlier-rework', ...one })),

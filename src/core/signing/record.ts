@@ -4,6 +4,7 @@ import { HoleLook } from '../check/hole-look.ts';
 import { DriveFrozen } from '../driving/drive-events.ts';
 import { DriveMove } from '../driving/drive-move.ts';
 import { IssuedFacts, IssuedRoom } from '../issue/issue.ts';
+import { OpenBlind } from '../plan/open-blind.ts';
 import { ReworkFrozen } from '../reworking/rework-events.ts';
 import { ReworkMove } from '../reworking/rework-moves.ts';
 import { SinceRelease } from '../releases/since-release.ts';
@@ -30,7 +31,15 @@ const RecordedHole = z.strictObject({
   holeIn: z.number().nullable(),
   room: IssuedRoom.nullable(),
   /** why it gets no rivet; empty where it does */
-  heldOpen: z.string()
+  heldOpen: z.string(),
+  /** the blind rivet planned or approved for it, which is in no strength and no count; left out where there is none */
+  blind: OpenBlind.extend({
+    standing: z.enum(['not-in', 'not-inspected', 'good', 'bad']),
+    lot: z.string(),
+    putInBy: z.string().nullable(),
+    putInAt: z.string().nullable(),
+    inspectedBy: z.array(z.string())
+  }).optional()
 });
 
 export const JointRecord = z.strictObject({

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { holeStates, type HoleEvent } from '../check/hole-events';
 import type { NextHead } from '../check/next-head';
 import { NOT_DRIVEN, type HoleDriven } from '../driving/drive-events';
-import type { IssuedFacts, IssuedHole } from '../issue/issue';
+import type { HeldOpenHole, IssuedFacts, IssuedHole } from '../issue/issue';
 import type { SinceRelease } from '../releases/since-release';
 import { NO_REWORK, type HoleRework, type Referral } from '../reworking/rework-state';
 import { missingToSign, sentByOthers, toldKey, type SignedMatter } from './missing';
@@ -89,6 +89,59 @@ const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
 });
 
 describe('what is missing before a signature', () => {
+  it('asks for the look at a blind rivet that is in, and tells of one that is not', () => {
+    const blind = { fastener: 'NAS1398D4-2', drillIn: 0.1285, grip: null };
+    const open = { number: 9, reason: 'closed tube', blind } as HeldOpenHole;
+    const of = (stage: HoleRework['stage'] | null, looks: ('ring' | null)[] | null) =>
+      missingToSign(
+        matter({
+          issue: { ...matter().issue, heldOpen: [open] },
+          rework: {
+            ...NO_REWORK,
+            holes: stage === null ? new Map() : new Map([[9, rework(9, stage)]]),
+            blinds:
+              looks === null
+                ? new Map()
+                : new Map([
+                    [
+                      9,
+                      {
+                        ...{
+                          hole: 9,
+                          lot: '',
+                          by: 'Benn',
+                          person: 'benn',
+                          at: '2031-05-02T08:00:00Z'
+                        },
+                        looks: looks.map((one) => ({
+                          ...{ by: 'Ilse', person: 'ilse', at: '2031-05-02T09:00:00Z', note: '' },
+                          found: one === null ? [] : [one]
+                        }))
+                      }
+                    ]
+                  ])
+          }
+        })
+      );
+    const told = (isIn: boolean) => [
+      {
+        code: 'held-open',
+        hole: 9,
+        reason: 'closed tube',
+        blind: { fastener: 'NAS1398D4-2', isIn }
+      }
+    ];
+    expect(of(null, null)).toEqual({ must: [], told: told(false) });
+    // the data holder's word was that it goes in
+    expect(of('blind', null).must).toEqual([{ code: 'blinds-not-in', holes: [9] }]);
+    expect(of(null, [])).toEqual({
+      must: [{ code: 'blinds-not-inspected', holes: [9] }],
+      told: told(true)
+    });
+    expect(of(null, [null])).toEqual({ must: [], told: told(true) });
+    expect(of(null, ['ring', null]).must).toEqual([{ code: 'blinds-bad', holes: [9] }]);
+  });
+
   it('is nothing where all is driven, looked at and good', () => {
     expect(missingToSign(matter())).toEqual({ must: [], told: [] });
   });
@@ -115,7 +168,8 @@ describe('what is missing before a signature', () => {
               }
             ]
           ]),
-          voidedLooks: new Map()
+          voidedLooks: new Map(),
+          blinds: new Map()
         }
       })
     );
@@ -418,7 +472,8 @@ describe('what is missing before a signature', () => {
         rework: {
           holes: new Map([[2, rework(2, 'ask')]]),
           referrals: new Map(),
-          voidedLooks: new Map()
+          voidedLooks: new Map(),
+          blinds: new Map()
         }
       })
     );
@@ -444,8 +499,11 @@ describe('what is missing before a signature', () => {
     ];
     const referrals = new Map([asked('a', null), asked('b', 2), asked('c', 3, { answer: 'ok' })]);
     expect(
-      missingToSign(matter({ rework: { holes: new Map(), referrals, voidedLooks: new Map() } }))
-        .must
+      missingToSign(
+        matter({
+          rework: { holes: new Map(), referrals, voidedLooks: new Map(), blinds: new Map() }
+        })
+      ).must
     ).toEqual([{ code: 'referrals-open', count: 2, holes: [2] }]);
   });
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { notPossible, type Answer } from '../answer.ts';
+import { heldAgainst } from '../check/at-its-limit.ts';
 import { drivenHead } from '../check/driven-head.ts';
 import type { Verdict } from '../check/findings.ts';
 import { defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
@@ -164,7 +165,10 @@ function judged(setup: ToolSetup, made: Made): Pick<MadeOne, 'verdict' | 'good'>
   if (setup.tool === 'dies') return plain('refer');
   const { dash, limits } = setup;
   const { diameterIn, heightIn } = made;
-  const head = drivenHead({ dash, limits, diameterIn, heightIn, flags: [] });
+  const head = drivenHead({
+    ...heldAgainst({ dash, limits, diameterIn, heightIn }),
+    flags: []
+  });
   if (!head.ok) return plain('refer');
   const { verdict, findings } = head.result;
   return { verdict, good: verdict === 'accept' && findings.length === 0 };

@@ -12,6 +12,9 @@ export const TOLERANCE_SHARE = 1e-9;
 /** Lengths closer than this look the same on every scale and in every unit a page writes, in. */
 export const LOOKS_SAME_IN = 1e-6;
 
+/** Limits and readings are written to the ten-thousandth: no instrument here tells closer figures apart, in. */
+export const WRITTEN_ALIKE_IN = 0.00005;
+
 /** Sums of squares that are equal on paper differ by the rounding of a double, as a share of each term and at least. */
 const ROUNDING_SHARE = 1e-13;
 export const LEAST_ROUNDING = 1e-15;

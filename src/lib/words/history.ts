@@ -1,3 +1,4 @@
+import { blindFoundInWords } from './blind-rivets.ts';
 import type { CarriedFrom } from '../../core/events/stream.ts';
 import type { HoleEvent } from '../../core/check/hole-events.ts';
 import type { DriveEvent } from '../../core/driving/drive-events.ts';
@@ -29,6 +30,12 @@ export function reworkEventInWords(
       return `a look at head ${move.hole} voided: ${move.why}`;
     case 'step':
       return `hole ${move.hole}: ${REWORK_STEPS[move.step].done}${move.done ? '' : ', taken back'}`;
+    case 'blind-in':
+      return `blind rivet put in hole ${move.hole}${move.lot === '' ? ', its lot not told' : `, lot ${move.lot}`}`;
+    case 'blind-out':
+      return `blind rivet of hole ${move.hole} is out: ${move.why}`;
+    case 'blind-looked':
+      return `blind rivet of hole ${move.hole} inspected: ${blindFoundInWords(move)}`;
     case 'referred':
       return `referred${move.hole === null ? '' : `, hole ${move.hole}`}${move.instead ? ', instead of replacing it' : ''}: ${move.question}`;
     case 'answered':

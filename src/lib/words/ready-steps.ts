@@ -1,3 +1,4 @@
+import type { ExistingStanding } from '../../core/plan/existing-holes.ts';
 import type { CuttingMethod } from '../../core/ready/cutting-advice.ts';
 import type { ReadyStep } from '../../core/ready/step-list.ts';
 import type { StepHazard, StepSaid } from '../../core/ready/step-said.ts';
@@ -117,7 +118,7 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
     case 'match':
       return words(
         'Pick up the holes that must match',
-        `Through the old hole, or with a hole finder, onto the new part: ${said.holes.map(({ number, name }) => `hole ${number} (${name})`).join(', ')}. Nothing else is drilled before these fit.`,
+        `Through the old hole, or with a hole finder, onto the new part: ${said.holes.map(({ number, name, standing }) => `hole ${number}${name === '' ? '' : ` (${name})`}${matched(standing)}`).join(', ')}. Nothing else is drilled before these fit.`,
         'hole finder, or drill through the old hole'
       );
     case 'clamp':
@@ -247,3 +248,15 @@ export const stepInWords = (
   ...wordsOf(said, length),
   caution: hazard === null ? '' : CAUTIONS[hazard]
 });
+
+/** What the existing hole itself is. */
+const matched = (standing: ExistingStanding | null): string =>
+  standing === 'fits'
+    ? ', which is at size: not drilled again'
+    : standing === 'too-small'
+      ? ', which is under size'
+      : standing === 'riveted'
+        ? ', its old rivet out first'
+        : standing === 'not-measured'
+          ? ', to be measured'
+          : '';

@@ -216,6 +216,8 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return 'this signature is dated before the last thing that was logged: look at the clock of this device';
     case 'hole-is-wider':
       return `its hole would be ${length(said.holeIn, 'fine')}, and the one in the metal was measured ${length(said.widestIn, 'fine')}: a hole does not grow narrower`;
+    case 'no-blind':
+      return `hole ${said.hole}: no blind rivet is planned or approved for it. Plan it at Layout for an open hole and release again, or log the data holder’s answer`;
     case 'blind-too-short':
       return `a grip of ${length(said.gripIn, 'fine')} does not reach through ${length(said.sheetsIn, 'fine')} of sheets: it is at least that`;
     case 'rivet-mismatch':

@@ -56,6 +56,24 @@ export function mustInWords(must: Must): {
         station: 'check',
         hole
       };
+    case 'blinds-bad':
+      return {
+        text: `Something was found wrong with ${plural(must.holes.length, 'blind rivet')}: take ${must.holes.length === 1 ? 'it' : 'them'} out, stem first: ${named(must.holes)}`,
+        station: 'check',
+        hole
+      };
+    case 'blinds-not-inspected':
+      return {
+        text: `${plural(must.holes.length, 'blind rivet')} put in and not inspected: ${named(must.holes)}`,
+        station: 'check',
+        hole
+      };
+    case 'blinds-not-in':
+      return {
+        text: `${plural(must.holes.length, 'approved blind rivet')} not put in: ${named(must.holes)}`,
+        station: 'check',
+        hole
+      };
     case 'referrals-open':
       return {
         text: `${plural(must.count, 'question')} not answered${must.holes.length > 0 ? `, of hole ${named(must.holes)}` : ''}`,
@@ -69,7 +87,9 @@ export function mustInWords(must: Must): {
 export function toldInWords(told: Told): string {
   switch (told.code) {
     case 'held-open':
-      return `Hole ${told.hole} has no rivet: ${told.reason}`;
+      return told.blind
+        ? `Hole ${told.hole} has a blind rivet, ${told.blind.fastener}, ${told.blind.isIn ? 'put in and inspected' : 'not put in yet'}; the strength and the counts do without it`
+        : `Hole ${told.hole} has no rivet: ${told.reason}`;
     case 'left-as-is':
       return `Left as it is on the data holder’s word: head ${named(told.holes)}`;
     case 'earlier-rework':

@@ -6,6 +6,8 @@ import type { PlanWarning } from '../../core/plan/plan-shape.ts';
 import type { PlanWarningSaid } from '../../core/plan/warning-said.ts';
 import { asRanges } from '../../core/units/ranges.ts';
 import type { AdriftSaid } from '../../core/plan/adrift.ts';
+import { existingText } from './existing-holes.ts';
+import { openBlindText } from './blind-rivets.ts';
 import { flushRange } from './flush.ts';
 import { OWN_LIMITS_MISSING } from './heads.ts';
 import { placeInWords } from './places.ts';
@@ -247,6 +249,13 @@ export function warningInWords(
           : `${said.holes.length} holes are held open`,
         `${said.reasons.join('; ')}: drilled, never riveted.`
       );
+    case 'existing-not-measured':
+    case 'existing-riveted':
+    case 'existing-small':
+    case 'existing-large':
+      return existingText(said, length);
+    case 'open-blind':
+      return openBlindText(said, length);
     case 'too-few':
       return written(
         `Too few rivets on ${said.lines}`,

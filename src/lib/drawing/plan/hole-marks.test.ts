@@ -10,7 +10,18 @@ const plan = planned(
     rows: 1,
     perInch: '2.1',
     perInchReason: 'test',
-    fixed: [{ id: 'fixed-1', kind: 'pinned', line: 'row-1', name: '', atIn: '2.1', offIn: '' }],
+    fixed: [
+      {
+        id: 'fixed-1',
+        kind: 'pinned',
+        line: 'row-1',
+        name: '',
+        atIn: '2.1',
+        offIn: '',
+        state: '',
+        holeIn: ''
+      }
+    ],
     edits: [
       {
         id: 'edit-2',
@@ -21,7 +32,10 @@ const plan = planned(
         nudgeIn: '',
         reason: 'latch',
         drill: '',
-        asRivets: false
+        asRivets: false,
+        blind: '',
+        blindLeastIn: '',
+        blindMostIn: ''
       }
     ]
   })

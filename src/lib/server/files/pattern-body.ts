@@ -4,7 +4,7 @@ import { patternOf, withCaptions } from '../../../core/exchange/pattern.ts';
 import { svgPattern } from '../../../core/exchange/svg.ts';
 import { tile } from '../../../core/exchange/tiles.ts';
 import type { Joint } from '../../../core/kinds/joint.ts';
-import type { JointLayout } from '../../../core/plan/plan-shape.ts';
+import type { JointLayout, Plan } from '../../../core/plan/plan-shape.ts';
 import type { InMetal } from '../../../core/releases/in-metal.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { LengthStyle } from '../../../core/units/format-length.ts';
@@ -20,6 +20,7 @@ export interface PatternWish {
   layout: JointLayout;
   profile: RuleProfile;
   fixed: Joint['fixed'];
+  existing: Plan['existing'];
   reworked: readonly InMetal[];
   /** job, joint, revision and part */
   title: string;
@@ -40,13 +41,14 @@ export async function patternBody({
   layout,
   profile,
   fixed,
+  existing,
   reworked,
   title,
   stops,
   style
 }: PatternWish): Promise<PatternBody> {
   const length = writing(style);
-  const pattern = patternOf({ layout, profile, fixed, reworked, part });
+  const pattern = patternOf({ layout, profile, fixed, existing, reworked, part });
   const nameOf = (one: string | null) =>
     layout.parts.find((known) => known.key === one)?.name ?? '';
   const lines = [

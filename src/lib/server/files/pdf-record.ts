@@ -1,3 +1,4 @@
+import { blindOnRecordInWords } from '../../words/blind-rivets.ts';
 import { timesInWords } from '../../words/icebox.ts';
 import { z } from 'zod';
 import { surroundings } from '../../../core/reworking/surroundings.ts';
@@ -198,7 +199,10 @@ export const pdfRecord = (
     heading(sheet, 'Holes without a rivet');
     const open = holes.filter(({ heldOpen }) => heldOpen !== '');
     if (open.length === 0) say('None.');
-    for (const { number, heldOpen } of open) say(`Hole ${number}: ${heldOpen}`);
+    for (const { number, heldOpen, blind } of open)
+      say(
+        `Hole ${number}: ${heldOpen}${blind ? `. ${blindOnRecordInWords(blind, when, length)}` : ''}`
+      );
 
     heading(sheet, 'Settings of tools and their first heads');
     if (settings.length === 0) say('None on record.');

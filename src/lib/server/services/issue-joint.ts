@@ -1,6 +1,11 @@
 import { placesAsked } from '../../../core/check/head-standing.ts';
 import { ISSUE_DOCUMENT } from '../../../core/documents/documents.ts';
-import type { IssuedFacts, IssuedHole, IssuedRoom } from '../../../core/issue/issue.ts';
+import type {
+  HeldOpenHole,
+  IssuedFacts,
+  IssuedHole,
+  IssuedRoom
+} from '../../../core/issue/issue.ts';
 import type { Joint } from '../../../core/kinds/joint.ts';
 import type { HoleHeadroom } from '../../../core/plan/headroom.ts';
 import type { Plan } from '../../../core/plan/plan-shape.ts';
@@ -48,6 +53,7 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
     bound: null,
     keptClosed: definition.closed ? definition.closedReason : null,
     throughPlastic: definition.kind === 'panel' ? definition.plasticReason.trim() : null,
+    blinds: planned.holes.flatMap(({ number: hole, blind }) => (blind ? [{ hole, ...blind }] : [])),
     predictedIn3: first.head.ok ? first.head.result.volumeIn3 : null,
     stacks: stacks.flatMap(({ name, dash, length, hole, dimpledThrough, wide }) =>
       length.ok
@@ -132,6 +138,18 @@ function roomOf(growth: HoleHeadroom | undefined): IssuedRoom | null {
 const isStale = (now: number, seen: number): Outcome<never> =>
   refused('stale', `the joint is at revision ${now}, not ${seen}: look at it again`);
 
+/** The open holes of a plan, each with the blind rivet that goes in it. */
+const openHoles = (
+  holes: readonly (IssuedHole & { state: string; reason: string })[],
+  blinds: IssuedFacts['blinds']
+): HeldOpenHole[] =>
+  holes
+    .filter(({ state }) => state === 'held-open')
+    .map((hole) => {
+      const blind = blinds.find((one) => one.hole === hole.number);
+      return blind ? { ...hole, blind } : hole;
+    });
+
 async function freeze(
   database: Database,
   {
@@ -170,7 +188,12 @@ async function freeze(
   );
   const riveted: IssuedHole[] = planHoles.filter(({ state }) => state === 'rivet');
   const taken = last
-    ? await takenOverFrom(database, last.id, { facts, holes: riveted, definition })
+    ? await takenOverFrom(database, last.id, {
+        facts,
+        holes: riveted,
+        heldOpen: openHoles(planHoles, facts.blinds),
+        definition
+      })
     : null;
   const takenHoles = new Map(taken?.holes.map((hole) => [hole.number, hole]));
   const blind = new Map(taken?.since.blind.map(({ hole, fastener }) => [hole, fastener]));

@@ -1,4 +1,5 @@
 import type { Issue, IssuedFacts, IssuedHole, IssuedRoom } from '../../../core/issue/issue.ts';
+import { OpenBlind } from '../../../core/plan/open-blind.ts';
 import type { Dash } from '../../../core/schema/fields.ts';
 
 /** A row of `holes`, as the database writes it. */
@@ -36,5 +37,12 @@ export const toIssuedHoles = (
   holes: (rows ?? []).filter(({ state }) => state === 'rivet').map((hole) => toHole(hole, facts)),
   heldOpen: (rows ?? [])
     .filter(({ state }) => state === 'held-open')
-    .map((hole) => ({ ...toHole(hole, facts), reason: hole.reason }))
+    .map((hole) => {
+      const blind = facts.blinds.find((one) => one.hole === hole.number);
+      return {
+        ...toHole(hole, facts),
+        reason: hole.reason,
+        ...(blind ? { blind: OpenBlind.strip().parse(blind) } : {})
+      };
+    })
 });

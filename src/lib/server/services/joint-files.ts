@@ -91,7 +91,10 @@ export async function makeJointFile(
       const cost = STEPS_A_WRITTEN_HOLE * planned.holes.length;
       const reworked = await reworkedHoles(database, jointId, planned.holes);
       const { fixed } = made.value.definition;
-      const table = { layout, stacks, profile, unit, reworked, fixed, warnings, style };
+      const { existing } = planned;
+      const table = {
+        ...{ layout, stacks, profile, unit, reworked, fixed, existing, warnings, style }
+      };
       const body = await inThread('tabulated', table, cost);
       if (!body.ok) return body;
       return done({ type: 'text/csv; charset=utf-8', name, body: body.value });
@@ -113,6 +116,7 @@ export async function makeJointFile(
           layout,
           profile,
           fixed: read.fixed,
+          existing: planned.existing,
           reworked: await reworkedHoles(database, jointId, planned.holes),
           style
         },

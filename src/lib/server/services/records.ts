@@ -1,6 +1,7 @@
 import { holeStream } from '../../../core/check/hole-events.ts';
 import { driveStream, type DriveEvent } from '../../../core/driving/drive-events.ts';
 import { partsWithoutLot } from '../../../core/driving/lots-told.ts';
+import { blindOnRecord } from '../../../core/reworking/blind-rivets.ts';
 import { rivetOfHole } from '../../../core/driving/rivet-of-hole.ts';
 import { rivetRuns } from '../../../core/driving/rivet-runs.ts';
 import type { Recorded, Stamped } from '../../../core/events/stream.ts';
@@ -146,7 +147,7 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
     changedTo: joint.value.revision === issued.revision ? null : joint.value.revision
   });
   const signed = signatures.at(-1) ?? null;
-  const drivers = driversOf(driving);
+  const drivers = driversOf([...driving, ...reworks]);
   const { job } = joint.value;
   const record: JointRecord = {
     format: 'zanjador-record',
@@ -174,13 +175,19 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
         const place = { number, row, xIn, yIn, markIn, dash, room };
         return { ...place, partNumber, gripIn, lengthIn, holeIn, heldOpen: '' };
       }),
-      ...issue.heldOpen.map(({ number, row, xIn, yIn, markIn, dash, room, gripIn, reason }) => ({
-        ...{ number, row, xIn, yIn, markIn, dash, room, gripIn },
-        partNumber: null,
-        lengthIn: null,
-        holeIn: null,
-        heldOpen: reason === '' ? 'held open' : reason
-      }))
+      ...issue.heldOpen.map((hole) => {
+        const { number, row, xIn, yIn, markIn, dash, room, gripIn, reason } = hole;
+        return {
+          ...{ number, row, xIn, yIn, markIn, dash, room, gripIn },
+          partNumber: null,
+          lengthIn: null,
+          holeIn: null,
+          heldOpen: reason === '' ? 'held open' : reason,
+          ...(hole.blind
+            ? { blind: blindOnRecord(hole.blind, rework.blinds.get(number), issue.facts) }
+            : {})
+        };
+      })
     ].sort((a, b) => a.number - b.number),
     order: [...order],
     driving: driving.map(carried),
@@ -250,7 +257,7 @@ async function namesOf(
   return (person) => names.get(person) ?? person;
 }
 
-/** Who drove: who logged a rivet, and who held gun and bar where two did. */
+/** Who drove: who logged a rivet or put a blind one in, and who held gun and bar where two did. */
 function driversOf(events: readonly Recorded<Stamped, unknown>[]): {
   ids: ReadonlySet<string>;
   names: string[];
@@ -258,7 +265,7 @@ function driversOf(events: readonly Recorded<Stamped, unknown>[]): {
   const ids = new Set<string>();
   const names = new Set<string>();
   for (const event of events) {
-    if (event.kind !== 'driven') continue;
+    if (event.kind !== 'driven' && event.kind !== 'blind-in') continue;
     const { hands } = event as { hands?: { gun: string; bar: string } | null };
     if (event.person !== undefined) ids.add(event.person);
     names.add(event.by);

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { holeStream } from '../../../core/check/hole-events.ts';
 import { driveStream } from '../../../core/driving/drive-events.ts';
 import type { Stamped } from '../../../core/events/stream.ts';
-import type { IssuedFacts, IssuedHole } from '../../../core/issue/issue.ts';
+import type { HeldOpenHole, IssuedFacts, IssuedHole } from '../../../core/issue/issue.ts';
 import { differences } from '../../../core/joint/differences.ts';
 import {
   SinceRelease,
@@ -69,7 +69,12 @@ async function earlierRelease(
 export async function takenOverFrom(
   database: Database,
   issueId: string,
-  next: { facts: IssuedFacts; holes: IssuedHole[]; definition: unknown }
+  next: {
+    facts: IssuedFacts;
+    holes: IssuedHole[];
+    heldOpen: HeldOpenHole[];
+    definition: unknown;
+  }
 ): Promise<Omit<TakenOver, 'since'> & { since: SinceRelease }> {
   const earlier = await earlierRelease(database, issueId);
   const taken = takeOver(earlier, next);

@@ -28,6 +28,7 @@
   import { cold } from '$lib/client/cold.svelte';
   import DueBar from './DueBar.svelte';
   import { headGroups } from './head-groups';
+  import BlindRivets from './BlindRivets.svelte';
   import SinceCard from './SinceCard.svelte';
   import FarSide from './FarSide.svelte';
   import HeadTable from './HeadTable.svelte';
@@ -193,6 +194,11 @@
           since={open.since}
           document={workspace.entered}
           onpick={pick}
+        />{/if}
+      {#if rework.desk}<BlindRivets
+          rework={rework.desk}
+          {person}
+          signed={open.signedBy !== null}
         />{/if}
       {#each open.desk?.rowsApart ?? [] as { row, share, meaning } (row)}
         <Notice level="attention" {...rowInWords(row, share, meaning)} />

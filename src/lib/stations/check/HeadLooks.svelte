@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whenInWords } from '$lib/words/when';
   import { CHECK } from '$lib/words/pages/check';
   import type { HoleEvent } from '$core/check/hole-events.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -22,8 +23,6 @@
   const looks = $derived(
     (now?.all ?? []).filter(({ id }) => counted.has(id) || desk.rework.voidedLooks.has(id))
   );
-  const time = (at: string) =>
-    new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
   const said = (look: HoleEvent): string =>
     [
       readingInWords(look, preferences.inWords),
@@ -43,7 +42,7 @@
         <li>
           <span class:voided={voided !== undefined}>{said(look)}</span>
           <span class="hint"
-            >{look.by}, {time(look.at)}{voided
+            >{look.by}, {whenInWords(look.at)}{voided
               ? `; voided by ${voided.by}: ${voided.why}`
               : ''}</span
           >

@@ -33,6 +33,8 @@
   import { LiveTeam } from './live-team.svelte';
   import MemberPanel from './MemberPanel.svelte';
   import OrderPanel from './OrderPanel.svelte';
+  import BlindRivets from '../check/BlindRivets.svelte';
+  import { useReworkDesk } from '../check/rework-desk.svelte';
   import SinceCard from '../check/SinceCard.svelte';
   import NamedCard from './NamedCard.svelte';
   import RunCard from './RunCard.svelte';
@@ -46,6 +48,7 @@
   const preferences = usePreferences();
   const open = useDriveDesk();
   const issued = useIssueDesk();
+  const rework = useReworkDesk();
   const ready = useReadyDesk();
   const desk = $derived(open.desk);
   const person = $derived(issued.person);
@@ -241,6 +244,11 @@
     {/snippet}
     {#snippet worksheet()}
       {#if issued.since}<SinceCard since={issued.since} document={workspace.entered} />{/if}
+      {#if rework.desk}<BlindRivets
+          rework={rework.desk}
+          {person}
+          signed={issued.signedBy !== null}
+        />{/if}
       {#if desk}
         {#if changed}
           <Notice

@@ -3,6 +3,10 @@
   import Mark from '../../ui/marks/Mark.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { readDrill } from '$core/catalog/drills.ts';
+  import { readBlindPart } from '$core/catalog/blind-rivets.ts';
+  import { BLINDS } from '$lib/words/pages/blinds';
+  import { existingInWords } from '$lib/words/existing-holes';
+  import { blindInWords } from '$lib/words/blind-rivets';
   import { byId } from '$core/joint/item-id.ts';
   import { nudged, pinned, withoutFixed, withState } from '$core/edit/hole-edits.ts';
   import { gridPerIn } from '$core/layout/fill-line.ts';
@@ -10,6 +14,7 @@
   import { same } from '$core/units/tolerance.ts';
   import { useWorkspace, type ShownPlan } from '$lib/client/workspace.svelte';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
+  import LengthField from '../../ui/kit/LengthField.svelte';
   import Length from '../../ui/kit/Length.svelte';
 
   /** The picked hole: its mark, its room, and what can be done with it by hand. */
@@ -24,6 +29,7 @@
   const exactly = (lengthIn: number) =>
     preferences.inWords(Math.round(lengthIn * 1e4) / 1e4, 'fine');
   const workspace = useWorkspace();
+  const judged = $derived(shown.plan.existing.find((entry) => entry.hole === hole.number));
   const room = $derived(shown.plan.headroom.find((entry) => entry.hole === hole.number));
   const stepIn = $derived(1 / gridPerIn(shown.definition.scale));
   let markOpen = $state(false);
@@ -32,6 +38,14 @@
   const REASONS = ['screw', 'nut plate', 'latch', 'blind rivet later', 'drain'];
   let drill = $state('');
   let asRivets = $state(false);
+  let blind = $state('');
+  let blindLeastIn = $state('');
+  let blindMostIn = $state('');
+  const part = $derived(readBlindPart(blind));
+  /** its size's own drill, while nobody has named another */
+  function fitDrill(): void {
+    if (drill.trim() === '' && part?.drill) drill = part.drill;
+  }
   const wrongDrill = $derived(drill.trim() !== '' && readDrill(drill) === null);
 
   const edit = (change: Parameters<typeof workspace.edit>[0], what: string) =>
@@ -50,12 +64,15 @@
       withState(workspace.entered, hole, line.key, 'held-open', {
         reason: why.trim(),
         drill: drill.trim(),
-        asRivets
+        asRivets,
+        blind: blind.trim(),
+        blindLeastIn,
+        blindMostIn
       }),
       'state'
     );
     asking = false;
-    reason = drill = '';
+    reason = drill = blind = blindLeastIn = blindMostIn = '';
     asRivets = false;
   }
   export function pin(): void {
@@ -77,9 +94,14 @@
     {#if hole.state === 'held-open'}<span class="open"
         >◇ held open: {hole.reason}, {hole.openDrill
           ? `drill ${hole.openDrill.name}`
-          : 'left at the pilot'}</span
+          : 'left at the pilot'}{hole.blind
+          ? `, ${blindInWords(hole.blind, preferences.inWords)}`
+          : ''}</span
       >{/if}
     {#if fixedKind}<span class="hint">{fixedKind === 'pinned' ? 'pinned' : 'existing hole'}</span
+      >{/if}
+    {#if judged}<span data-testid="existing-judged"
+        >{existingInWords(judged, preferences.inWords)}</span
       >{/if}
   </p>
   <p class="said">
@@ -158,6 +180,36 @@
         holdFor(reason);
       }}
     >
+      <label class="label" for="own-blind">{BLINDS.fastener}</label>
+      <input
+        id="own-blind"
+        class="field-box"
+        bind:value={blind}
+        onchange={fitDrill}
+        maxlength="80"
+        placeholder={BLINDS.fastenerEx}
+      />
+      {#if part?.grip}
+        <p class="hint">
+          {BLINDS.asItsNumber} grip over {preferences.inWords(part.grip.overIn)} up to {preferences.inWords(
+            part.grip.mostIn
+          )}; the sheets here come to {preferences.inWords(hole.gripIn)}
+        </p>
+      {:else if blind.trim() !== ''}
+        <div class="grips">
+          <LengthField
+            label={BLINDS.least}
+            value={blindLeastIn}
+            oninput={(text) => (blindLeastIn = text)}
+          />
+          <LengthField
+            label={BLINDS.most}
+            value={blindMostIn}
+            oninput={(text) => (blindMostIn = text)}
+          />
+        </div>
+        <p class="hint">The sheets here come to {preferences.inWords(hole.gripIn)}.</p>
+      {/if}
       <label class="label" for="own-drill">Its own drill</label>
       <input
         id="own-drill"
@@ -199,7 +251,7 @@
   {/if}
 </section>
 {#if markOpen || workspace.arithmetic}
-  <Arithmetic work={markWork(hole, line, shown.definition.scale)} />
+  <Arithmetic work={[...markWork(hole, line, shown.definition.scale), ...(judged?.work ?? [])]} />
 {/if}
 
 <style>
@@ -246,6 +298,11 @@
   [aria-pressed='true'] {
     background: var(--ink);
     color: var(--paper);
+  }
+  .grips {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 8px;
   }
   .why {
     display: flex;

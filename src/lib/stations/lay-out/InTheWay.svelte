@@ -9,6 +9,7 @@
   import { RIVET_SIZES } from '$core/catalog/rivets.ts';
   import { useWorkspace, type Change } from '$lib/client/workspace.svelte';
   import LengthField from '../../ui/kit/LengthField.svelte';
+  import { EXISTING_STATES, existingInWords } from '$lib/words/existing-holes';
   import RowList from './RowList.svelte';
   import { TOOL_CLEARANCE_IN } from '$core/joint/common.ts';
 
@@ -24,6 +25,12 @@
     workspace.shown?.plan.layout.ok ? workspace.shown.plan.layout.result : null
   );
   const lines = $derived(layout?.lines ?? []);
+  /** what each existing hole is for its rivet, by its id */
+  const existing = $derived.by(() => {
+    const plan = workspace.shown?.plan;
+    const ids = new Map(plan?.holes.map(({ number, fixed }) => [number, fixed]));
+    return new Map(plan?.existing.map((one) => [ids.get(one.hole) ?? '', one]));
+  });
   const middle = $derived({ x: (layout?.widthIn ?? 4) / 2, y: (layout?.heightIn ?? 1) / 2 });
   const write = (inches: number) => String(Number(inches.toFixed(4)));
   const line = $derived(entered.kind === 'line' ? entered : null);
@@ -53,7 +60,9 @@
       line: lines[0]?.key ?? 'row-1',
       name: '',
       atIn: write(middle.x),
-      offIn: ''
+      offIn: '',
+      state: '',
+      holeIn: ''
     };
     setList('fixed', [...entered.fixed, fixed], 'add');
   }
@@ -166,6 +175,36 @@
       problem={workspace.problemAt(`fixed.${fixed.id}.offIn`)}
       oninput={(text) => workspace.setAt(`fixed.${fixed.id}.offIn`, text)}
     />
+    {#if fixed.kind === 'existing'}
+      {@const judged = existing.get(fixed.id)}
+      <label class="pick">
+        <span class="label">{LAYOUT.foundAs}</span>
+        <select
+          class="field-box"
+          data-testid="existing-state-{index + 1}"
+          value={fixed.state}
+          onchange={(event) =>
+            workspace.setAt(`fixed.${fixed.id}.state`, event.currentTarget.value)}
+        >
+          {#each Object.entries(EXISTING_STATES) as [state, text] (state)}
+            <option value={state}>{text}</option>
+          {/each}
+        </select>
+      </label>
+      {#if fixed.state !== 'riveted'}
+        <LengthField
+          testid="existing-hole-{index + 1}"
+          label={LAYOUT.holeMeasured}
+          value={fixed.holeIn}
+          whenEmpty={LAYOUT.notMeasured}
+          problem={workspace.problemAt(`fixed.${fixed.id}.holeIn`)}
+          oninput={(text) => workspace.setAt(`fixed.${fixed.id}.holeIn`, text)}
+        />
+      {/if}
+      {#if judged}<p class="judged" data-testid="existing-judged-{index + 1}">
+          {existingInWords(judged, preferences.inWords)}
+        </p>{/if}
+    {/if}
     {#if lines.length > 1}
       <select
         class="field-box"
@@ -253,6 +292,10 @@
 {/if}
 
 <style>
+  .judged {
+    grid-column: 1 / -1;
+    font-weight: 700;
+  }
   .pick {
     display: flex;
     flex-direction: column;

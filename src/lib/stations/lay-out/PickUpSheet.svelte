@@ -11,6 +11,9 @@
   import Choice from '../../ui/kit/Choice.svelte';
   import Length from '../../ui/kit/Length.svelte';
   import LengthField from '../../ui/kit/LengthField.svelte';
+  import type { EnteredJoint } from '$core/kinds/joint.ts';
+  import { EXISTING_STATE_OPTIONS } from '$lib/words/existing-holes';
+  import Pick from '../../ui/kit/Pick.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import Sheet from '../../ui/kit/Sheet.svelte';
   import PickUpFile from './PickUpFile.svelte';
@@ -29,11 +32,17 @@
   );
   const lines = $derived(layout?.lines ?? []);
   let way = $state<'running' | 'tapes' | 'file'>('running');
+  /** how all that are taken up together were found */
+  let asFound = $state<{ state: EnteredJoint['fixed'][number]['state']; holeIn: string }>({
+    state: '',
+    holeIn: ''
+  });
   let said = $state('');
   let refusal = $state('');
 
   function add(found: readonly FoundHole[], name: string): void {
-    const { fixed, left } = takeUp(found, workspace.entered.fixed, lines, name);
+    const { fixed: taken, left } = takeUp(found, workspace.entered.fixed, lines, name);
+    const fixed = taken.map((hole) => ({ ...hole, ...asFound }));
     refusal = '';
     said = '';
     if (fixed.length > 0)
@@ -68,7 +77,8 @@
           line: line.key,
           name: '',
           atIn: one.text,
-          offIn: ''
+          offIn: '',
+          ...asFound
         });
     workspace.edit({ fixed: [...before, ...fixed] }, 'fixed pick up');
     said = `${fixed.length} holes taken up on the ${line.name}.`;
@@ -97,6 +107,22 @@
 </script>
 
 <Sheet title={LAYOUT.pickUpExistingHoles} {open} {onclose}>
+  <div class="grid">
+    <Pick
+      label={LAYOUT.foundAs}
+      value={asFound.state}
+      options={EXISTING_STATE_OPTIONS}
+      onchoose={(state) => (asFound.state = state)}
+    />
+    {#if asFound.state !== 'riveted'}
+      <LengthField
+        label={LAYOUT.holeMeasured}
+        value={asFound.holeIn}
+        whenEmpty={LAYOUT.allOfThem}
+        oninput={(text) => (asFound.holeIn = text)}
+      />
+    {/if}
+  </div>
   {#if said}<p role="status" class="said">✓ {said}</p>{/if}
   {#if refusal}<Notice level="stop" title="Not taken up" text={refusal} />{/if}
 

@@ -24,7 +24,16 @@ describe('reading marks out', () => {
 
 describe('where marks may be measured from', () => {
   const fixed = [
-    { id: 'old', kind: 'existing' as const, line: 'row-1', name: 'old', atIn: '2.2', offIn: '' }
+    {
+      id: 'old',
+      kind: 'existing' as const,
+      line: 'row-1',
+      name: 'old',
+      atIn: '2.2',
+      offIn: '',
+      state: '' as const,
+      holeIn: ''
+    }
   ];
   it('offers what is there, in the words of the line’s direction', () => {
     const down = {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whenInWords } from '$lib/words/when';
   import { COMMON } from '$lib/words/pages/common';
   import { CHECK } from '$lib/words/pages/check';
   import { DASHES, rivetSize } from '$core/catalog/rivets.ts';
@@ -83,8 +84,6 @@
     then !== null &&
       (['answer', 'by', 'authority'] as const).every((field) => text(field).trim() !== '')
   );
-  const when = (at: string) =>
-    new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
   const smallest = $derived(DASHES.indexOf(dash));
 </script>
 
@@ -93,7 +92,7 @@
     {referral.answered ? 'Answered' : CHECK.referredOpenNothingIsSigned}
   </p>
   <p><strong>{referral.question}</strong></p>
-  <p class="hint">by {referral.by}, {when(referral.at)}</p>
+  <p class="hint">by {referral.by}, {whenInWords(referral.at)}</p>
   {#if around}<Around {around} />{/if}
   {#if referral.answered}
     <p>
@@ -101,7 +100,7 @@
       <span class="hint"
         >{referral.answered.answeredBy}, on {referral.answered.authority}; {WHAT[
           referral.answered.then.what
-        ]}; logged by {referral.answered.by}, {when(referral.answered.at)}</span
+        ]}; logged by {referral.answered.by}, {whenInWords(referral.answered.at)}</span
       >
     </p>
   {:else}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whenInWords } from '$lib/words/when';
   import { COMMON } from '$lib/words/pages/common';
   import { RECORDS } from '$lib/words/pages/records';
   import { rivetSize } from '$core/catalog/rivets.ts';
@@ -24,8 +25,6 @@
   const preferences = usePreferences();
   const length = (valueIn: number) => preferences.inWords(valueIn);
   const history = $derived(data.history);
-  const when = (at: string) =>
-    new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
 
   interface Entry {
     id: string;
@@ -107,19 +106,19 @@
     {/if}
     <div>
       <dt>Released</dt>
-      <dd>{when(history.release.issuedAt)}, {history.release.issuedBy}</dd>
+      <dd>{whenInWords(history.release.issuedAt)}, {history.release.issuedBy}</dd>
     </div>
     <div>
       <dt>Signed</dt>
       <dd>
         {history.signature
-          ? `✓ ${when(history.signature.at)}, ${history.signature.by}`
+          ? `✓ ${whenInWords(history.signature.at)}, ${history.signature.by}`
           : 'not signed'}
       </dd>
     </div>
   </dl>
   {#if history.heldOpen !== ''}
-    <p class="held">Held open: it gets no rivet. {history.heldOpen}</p>
+    <p class="held">Open hole: no solid rivet. {history.heldOpen}</p>
   {/if}
 
   <section aria-labelledby="rivets">
@@ -143,7 +142,9 @@
             <tr>
               <td class="words"><strong>{rivet.partNumber}</strong></td>
               <td class="words">{rivet.lot ?? 'not told'}</td>
-              <td class="words">{rivet.drivenAt === null ? 'not logged' : when(rivet.drivenAt)}</td>
+              <td class="words"
+                >{rivet.drivenAt === null ? 'not logged' : whenInWords(rivet.drivenAt)}</td
+              >
               <td class="words"
                 >{#if rivet.setting !== null}<a class="back" href="/setups/driving/{rivet.setting}"
                     >{rivet.tool}</a
@@ -155,7 +156,9 @@
                 >{rivet.verdict === null ? 'not looked at' : MARK_WORDS[rivet.verdict]}</td
               >
               <td class="words">{rivet.findings.map((one) => FINDING_NAMES[one]).join(', ')}</td>
-              <td class="words">{rivet.outAt === null ? RECORDS.itIsIn : when(rivet.outAt)}</td>
+              <td class="words"
+                >{rivet.outAt === null ? RECORDS.itIsIn : whenInWords(rivet.outAt)}</td
+              >
             </tr>
           {/each}
         </tbody>
@@ -168,7 +171,7 @@
     <ol data-testid="history">
       {#each entries as entry (entry.id)}
         <li>
-          <span class="when">{when(entry.at)}</span>
+          <span class="when">{whenInWords(entry.at)}</span>
           <span class="sign" aria-hidden="true"
             >{#if entry.mark}<svg width="22" height="22" viewBox="-11 -11 22 22"
                 ><VerdictMark kind={entry.mark} radius={8} /></svg
