@@ -72,6 +72,7 @@ const STREAM_TABLES: Record<string, string> = {
   tool: 'tool_setting_events',
   cold: 'cold_events',
   rework: 'rework_events',
+  'old-work': 'old_work_events',
   sign: 'sign_events'
 };
 const AT = new Date().toISOString();

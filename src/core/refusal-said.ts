@@ -1,3 +1,4 @@
+import type { Disposition } from './old-work/signs.ts';
 /** What a rule of the rivet and its sheets refuses; lengths in inches. */
 type CarryRefusal =
   | { code: 'rivet-too-large'; dash: number; thicknessIn: number; leastSheetIn: number }
@@ -192,6 +193,8 @@ type RecordRefusal =
   | { code: 'rework-order'; hole: number }
   | { code: 'no-room-frozen'; hole: number }
   | { code: 'no-such-referral' }
+  | { code: 'no-such-finding' }
+  | { code: 'disposition-by-data'; disposition: Disposition }
   | { code: 'answered-already'; by: string }
   | { code: 'bin-kept-otherwise'; lot: string; part: string; cold: boolean }
   | { code: 'not-so-many'; count: number; held: number; part: string; lot: string };

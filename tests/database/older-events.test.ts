@@ -161,7 +161,8 @@ beforeAll(async () => {
     '0023-logs-set-right',
     '0024-begun-on-a-bench',
     '0025-rivets-say-who-sent',
-    '0026-icebox-times'
+    '0026-icebox-times',
+    '0027-old-work'
   ]);
 });
 afterAll(async () => {

@@ -4,7 +4,11 @@ import { CHECK } from '../../src/lib/words/pages/check.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { BLINDS } from '../../src/lib/words/pages/blinds.ts';
 import { BLIND_FINDINGS, BLIND_STANDINGS } from '../../src/lib/words/blind-rivets.ts';
-import { beginJoint, expect, openDemo, test, toStation, headNow } from './app.ts';
+import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
+import { OLD_SIGNS } from '../../src/core/old-work/signs.ts';
+import { AROUND_WORDS, DISPOSITIONS } from '../../src/lib/words/old-work.ts';
+import { OLD_WORK } from '../../src/lib/words/pages/old-work.ts';
+import { beginJoint, expect, openDemo, openOwn, test, toStation, headNow } from './app.ts';
 
 test('a held-open hole is never asked for at Check, and its blind rivet is put in and looked at', async ({
   page,
@@ -116,4 +120,34 @@ test('a round patch is checked where its rings lie', async ({ page, app }) => {
   expect(last.x).toBeGreaterThan(first.x);
   expect(second.y).toBeGreaterThan(first.y);
   expect(Math.abs(second.y - last.y)).toBeLessThan(1.5);
+});
+
+test('old work is found, looked around and decided before anything is released', async ({
+  page,
+  app
+}) => {
+  await openOwn(page, app, BOTTOM_LAP, 'check');
+  const card = page.getByTestId('old-work');
+  await page.getByText(OLD_WORK.title).click();
+  await card.getByLabel(OLD_WORK.sign).selectOption('crack');
+  await card.getByLabel(OLD_WORK.where).fill('old row, hole 5');
+  await card.getByLabel(OLD_WORK.hours).fill('4120');
+  await card.getByRole('button', { name: OLD_WORK.record }).click();
+  const finding = page.getByTestId('old-finding');
+  await expect(finding).toContainText('Found in service at old row, hole 5');
+  for (const what of OLD_SIGNS.crack.around)
+    await finding
+      .getByRole('button', { name: `${OLD_WORK.looked}: ${AROUND_WORDS[what]}` })
+      .click();
+  await expect(finding).toContainText(`Looked at ${AROUND_WORDS.cracks}`);
+  // a crack is not left on the mechanic's word
+  await finding.getByText(DISPOSITIONS.leave, { exact: true }).click();
+  await finding.getByRole('button', { name: OLD_WORK.decide }).click();
+  await expect(card).toContainText(OLD_WORK.notTaken);
+  await finding.getByText(DISPOSITIONS.refer, { exact: true }).click();
+  await finding.getByRole('button', { name: OLD_WORK.decide }).click();
+  await expect(finding).toContainText('refer to engineering');
+  await expect(page.getByText(`${OLD_WORK.title}: 1, ${OLD_WORK.settled}`)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(`${OLD_WORK.title}: 1, ${OLD_WORK.settled}`)).toBeVisible();
 });

@@ -41,6 +41,11 @@ export const Told = z.discriminatedUnion('code', [
     blind: z.strictObject({ fastener: z.string(), isIn: z.boolean() }).optional()
   }),
   z.strictObject({ code: z.literal('left-as-is'), holes }),
+  z.strictObject({
+    code: z.literal('old-work'),
+    findings: z.number().int(),
+    open: z.number().int()
+  }),
   z.strictObject({ code: z.literal('earlier-rework'), release: z.number().int(), holes }),
   z.strictObject({ code: z.literal('taken-over'), release: z.number().int(), holes }),
   z.strictObject({ code: z.literal('old-rivets'), release: z.number().int(), holes }),
@@ -180,6 +185,8 @@ export interface SignedMatter {
   settings: readonly { part: string; tool: string | null }[];
   /** steps before driving; null where the joint has changed since */
   steps: { done: number; of: number } | null;
+  /** findings of service on the joint, and those of them that are open: they count for no release */
+  oldWork: { findings: number; open: number };
   /** the joint's present revision, where it is another than the issue's */
   changedTo: number | null;
 }
@@ -230,7 +237,8 @@ export function missingToSign(matter: SignedMatter): Missing {
     withoutLot,
     settings,
     steps,
-    changedTo
+    changedTo,
+    oldWork
   } = matter;
   const numbers = issue.holes.map(({ number }) => number);
   const out = emptyHoles(rework);
@@ -324,6 +332,7 @@ export function missingToSign(matter: SignedMatter): Missing {
         reason,
         ...(blind ? { blind: { fastener: blind.fastener, isIn: rework.blinds.has(hole) } } : {})
       })),
+      ...(oldWork.findings > 0 ? [{ code: 'old-work' as const, ...oldWork }] : []),
       ...whenAny({ code: 'left-as-is', holes: numbers.filter((hole) => left.has(hole)) }),
       ...earlier.map((one): Told => ({ code: 'earlier-rework', ...one })),
       ...(since === null

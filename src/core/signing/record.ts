@@ -4,6 +4,7 @@ import { HoleLook } from '../check/hole-look.ts';
 import { DriveFrozen } from '../driving/drive-events.ts';
 import { DriveMove } from '../driving/drive-move.ts';
 import { IssuedFacts, IssuedRoom } from '../issue/issue.ts';
+import { OldWorkMove } from '../old-work/old-work-stream.ts';
 import { OpenBlind } from '../plan/open-blind.ts';
 import { ReworkFrozen } from '../reworking/rework-events.ts';
 import { ReworkMove } from '../reworking/rework-moves.ts';
@@ -96,6 +97,8 @@ export const JointRecord = z.strictObject({
   ),
   heads: z.array(event(HoleLook, HeadJudged)),
   rework: z.array(event(ReworkMove, ReworkFrozen)),
+  /** found in service on this joint, beside every release; left out where nothing was */
+  oldWork: z.array(event(OldWorkMove, z.null())).optional(),
   steps: z.strictObject({ done: z.number().int(), of: z.number().int() }).nullable(),
   /** what whoever signs was told */
   told: z.array(Told),

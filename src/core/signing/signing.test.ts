@@ -85,6 +85,7 @@ const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
   settings: [],
   steps: { done: 9, of: 9 },
   changedTo: null,
+  oldWork: { findings: 0, open: 0 },
   ...changes
 });
 

@@ -5,7 +5,7 @@ import type { WriteLength } from './writing.ts';
 
 /** How an existing hole was found. */
 export const EXISTING_STATES = {
-  '': 'state not entered',
+  '': 'not entered',
   open: 'open',
   riveted: 'riveted',
   enlarged: 'enlarged'

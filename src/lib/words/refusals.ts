@@ -1,3 +1,4 @@
+import { DISPOSITIONS } from './old-work.ts';
 import { num } from '../../core/answer.ts';
 import type { RefusalSaid } from '../../core/refusal-said.ts';
 import { plural, type WriteLength } from './writing.ts';
@@ -240,6 +241,10 @@ export function refusalInWords(said: RefusalSaid, length: WriteLength): string {
       return `hole ${said.hole}: that does not follow on what was done there, or is dated before it; read what was logged meanwhile, and look at the clock`;
     case 'no-room-frozen':
       return `hole ${said.hole}: this release does not hold what stands around the hole; release the joint again to judge it, or refer it`;
+    case 'no-such-finding':
+      return 'that finding is not on record, was voided, or is dated later: look at the clock of this device';
+    case 'disposition-by-data':
+      return `“${DISPOSITIONS[said.disposition]}” rests on the data for such a finding: say which, and where they stand`;
     case 'no-such-referral':
       return 'there is no such question in this release';
     case 'answered-already':

@@ -90,6 +90,8 @@ export function toldInWords(told: Told): string {
       return told.blind
         ? `Hole ${told.hole} has a blind rivet, ${told.blind.fastener}, ${told.blind.isIn ? 'put in and inspected' : 'not put in yet'}; the strength and the counts do without it`
         : `Hole ${told.hole} has no rivet: ${told.reason}`;
+    case 'old-work':
+      return `Found in service on this joint, which counts for no release: ${plural(told.findings, 'finding')}, ${told.open === 0 ? 'none open' : `${told.open} open`}`;
     case 'left-as-is':
       return `Left as it is on the data holder’s word: head ${named(told.holes)}`;
     case 'earlier-rework':

@@ -1,3 +1,5 @@
+import { OldWorkMove } from '../../core/old-work/old-work-stream.ts';
+import { oldWorkMoveInWords } from './old-work.ts';
 import { OBJECTION_ANSWERS, objectionNamed } from './objections.ts';
 import { HoleLook } from '../../core/check/hole-look.ts';
 import { DriveMove } from '../../core/driving/drive-move.ts';
@@ -79,6 +81,8 @@ export function keptMoveInWords(log: string, move: unknown, length: WriteLength)
                 ({ hole, done }) =>
                   `a step of Make ready${hole === null ? '' : `, hole ${hole},`} ${done ? 'ticked off' : 'taken back'}`
               )
-            : null;
+            : log === 'old-work'
+              ? read(OldWorkMove, oldWorkMoveInWords)
+              : null;
   return said ?? LOGS[log] ?? 'an entry';
 }

@@ -17,6 +17,7 @@ export const AUDITED: readonly Audited[] = [
   ...only(
     ['seq'],
     ...['cage_events', 'cold_events', 'drive_events', 'hole_events', 'rework_events'],
+    'old_work_events',
     ...['sign_events', 'step_events', 'stock_events', 'tool_setting_events'],
     ...['people_log', 'shop_figures', 'cage_settings', 'tool_settings', 'logs_set_right']
   ),

@@ -25,6 +25,7 @@ import { logsSetRight } from './migrations/0023-logs-set-right.ts';
 import { begunOnABench } from './migrations/0024-begun-on-a-bench.ts';
 import { rivetsSayWhoSent } from './migrations/0025-rivets-say-who-sent.ts';
 import { iceboxTimes } from './migrations/0026-icebox-times.ts';
+import { oldWork } from './migrations/0027-old-work.ts';
 import { whoSent } from './migrations/0021-who-sent.ts';
 import { signIn } from './migrations/0015-sign-in.ts';
 
@@ -54,7 +55,8 @@ const MIGRATIONS = [
   logsSetRight,
   begunOnABench,
   rivetsSayWhoSent,
-  iceboxTimes
+  iceboxTimes,
+  oldWork
 ];
 
 /** Two that start at once bring it there one after the other; any number does that is always the same. */

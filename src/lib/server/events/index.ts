@@ -3,6 +3,7 @@ import { coldEvents } from './cold-events.ts';
 import { driveEvents } from './drive-events.ts';
 import { holeEvents } from './hole-events.ts';
 import type { AnyKeptStream } from './kept-stream.ts';
+import { oldWorkEvents } from './old-work-events.ts';
 import { reworkEvents } from './rework-events.ts';
 import { signEvents } from './sign-events.ts';
 import { stepEvents } from './step-events.ts';
@@ -18,6 +19,7 @@ const KEPT: readonly AnyKeptStream[] = [
   coldEvents,
   toolEvents,
   reworkEvents,
+  oldWorkEvents,
   signEvents
 ];
 

@@ -46,6 +46,13 @@ export const REWORK_EVENTS: EventTable = {
   ]
 };
 
+/** Findings of service on a joint. */
+export const OLD_WORK_EVENTS: EventTable = {
+  name: 'old_work_events',
+  subject: 'joints',
+  links: []
+};
+
 export const SIGN_EVENTS: EventTable = { name: 'sign_events', subject: 'joint_issues', links: [] };
 
 /** The log of driving an issue. */

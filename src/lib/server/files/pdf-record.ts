@@ -1,4 +1,5 @@
 import { blindOnRecordInWords } from '../../words/blind-rivets.ts';
+import { oldWorkLines } from '../../words/old-work.ts';
 import { timesInWords } from '../../words/icebox.ts';
 import { z } from 'zod';
 import { surroundings } from '../../../core/reworking/surroundings.ts';
@@ -203,6 +204,11 @@ export const pdfRecord = (
       say(
         `Hole ${number}: ${heldOpen}${blind ? `. ${blindOnRecordInWords(blind, when, length)}` : ''}`
       );
+
+    if (record.oldWork) {
+      heading(sheet, 'Found in service: old work, which counts for no release');
+      for (const words of oldWorkLines(record.oldWork, when)) say(words);
+    }
 
     heading(sheet, 'Settings of tools and their first heads');
     if (settings.length === 0) say('None on record.');

@@ -14,6 +14,7 @@ export const STREAM_ASKS: Readonly<Record<string, Right>> = {
   drive: 'drive',
   hole: 'check',
   rework: 'rework',
+  'old-work': 'check',
   sign: 'sign'
 };
 

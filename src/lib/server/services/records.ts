@@ -7,6 +7,7 @@ import { rivetRuns } from '../../../core/driving/rivet-runs.ts';
 import type { Recorded, Stamped } from '../../../core/events/stream.ts';
 import { readyPlan } from '../../../core/ready/ready-plan.ts';
 import { readyProgress, stepStream } from '../../../core/ready/progress.ts';
+import { isOpen, oldWorkStream, standingFindings } from '../../../core/old-work/old-work-stream.ts';
 import { reworkStream } from '../../../core/reworking/rework-events.ts';
 import { releaseNow } from '../../../core/releases/release-now.ts';
 import {
@@ -24,7 +25,13 @@ import { factsOf, type BatchFactsRow } from './cold-batches.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import { eventsOf } from '../events/read.ts';
-import { DRIVE_EVENTS, HOLE_EVENTS, REWORK_EVENTS, SIGN_EVENTS } from '../events/tables.ts';
+import {
+  DRIVE_EVENTS,
+  HOLE_EVENTS,
+  OLD_WORK_EVENTS,
+  REWORK_EVENTS,
+  SIGN_EVENTS
+} from '../events/tables.ts';
 import { planOf } from '../heavy/kept-plans.ts';
 import { issueWithSource } from './issues.ts';
 import { getJoint, type JointView } from './joints.ts';
@@ -111,6 +118,12 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
   const signatures = await eventsOf(database, { stream: signStream, table: SIGN_EVENTS }, issueId);
   const batches = await batchesOf(database, issueId);
   const set = await toolSettings(database, jointId);
+  const found = await eventsOf(
+    database,
+    { stream: oldWorkStream, table: OLD_WORK_EVENTS },
+    jointId
+  );
+  const findings = standingFindings(oldWorkStream.project(null, found));
   const steps = await stepsOf(database, joint.value, issued.revision);
   const { issue, rework, drive, states, left, order, due } = releaseNow({
     issue: issued,
@@ -144,6 +157,7 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
     withoutLot: partsWithoutLot(driving),
     settings: open,
     steps,
+    oldWork: { findings: findings.length, open: findings.filter(isOpen).length },
     changedTo: joint.value.revision === issued.revision ? null : joint.value.revision
   });
   const signed = signatures.at(-1) ?? null;
@@ -204,6 +218,7 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
     })),
     heads: heads.map(carried),
     rework: reworks.map(carried),
+    ...(found.length > 0 ? { oldWork: found.map(carried) } : {}),
     steps,
     told: missing.told,
     signature:

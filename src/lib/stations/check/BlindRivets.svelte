@@ -155,7 +155,10 @@
   form {
     display: flex;
     flex-wrap: wrap;
-    align-items: end;
+    align-items: start;
     gap: 8px;
+  }
+  form .act {
+    margin-top: 20px;
   }
 </style>

@@ -33,6 +33,7 @@
   import FarSide from './FarSide.svelte';
   import HeadTable from './HeadTable.svelte';
   import HeardHeads from './HeardHeads.svelte';
+  import OldWork from './OldWork.svelte';
   import ReworkPanel from './rework/ReworkPanel.svelte';
   import { useReworkDesk } from './rework-desk.svelte';
   import VoidIt from './VoidIt.svelte';
@@ -195,11 +196,6 @@
           document={workspace.entered}
           onpick={pick}
         />{/if}
-      {#if rework.desk}<BlindRivets
-          rework={rework.desk}
-          {person}
-          signed={open.signedBy !== null}
-        />{/if}
       {#each open.desk?.rowsApart ?? [] as { row, share, meaning } (row)}
         <Notice level="attention" {...rowInWords(row, share, meaning)} />
       {/each}
@@ -248,6 +244,12 @@
             {#if person && open.signedBy === null}<FarSide desk={open.desk} onpick={pick} />{/if}
           </CheckSheet>
         {/if}
+        {#if rework.desk}<BlindRivets
+            rework={rework.desk}
+            {person}
+            signed={open.signedBy !== null}
+          />{/if}
+        <OldWork jointId={workspace.id} {person} />
       {/if}
     {/snippet}
     {#snippet foot()}
@@ -280,6 +282,7 @@
     act={CHECK.releaseItAndStartChecking}
     station="check"
   />
+  <div class="old-work"><OldWork jointId={workspace.id} {person} /></div>
 {/if}
 
 <style>
@@ -312,6 +315,10 @@
     .run {
       height: 240px;
     }
+  }
+  .old-work {
+    max-width: 620px;
+    padding: 0 3rem 3rem;
   }
   .again {
     padding-top: 8px;

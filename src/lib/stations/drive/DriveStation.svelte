@@ -244,11 +244,6 @@
     {/snippet}
     {#snippet worksheet()}
       {#if issued.since}<SinceCard since={issued.since} document={workspace.entered} />{/if}
-      {#if rework.desk}<BlindRivets
-          rework={rework.desk}
-          {person}
-          signed={issued.signedBy !== null}
-        />{/if}
       {#if desk}
         {#if changed}
           <Notice
@@ -276,6 +271,11 @@
             {tools}
             {person}
             arithmetic={workspace.arithmetic}
+          />{/if}
+        {#if rework.desk}<BlindRivets
+            rework={rework.desk}
+            {person}
+            signed={issued.signedBy !== null}
           />{/if}
         <ColdPanel {desk} jobId={open.jobId} {person} arithmetic={workspace.arithmetic} />
         {#if desk.holders.tooFew}

@@ -24,6 +24,7 @@ export const LOG_OF: Readonly<Record<string, string>> = {
   drive: 'driving',
   hole: 'looks at heads',
   rework: 'rework',
+  'old-work': 'findings of old work',
   sign: 'signature',
   step: 'steps before driving',
   stock: 'movements of a bin',
