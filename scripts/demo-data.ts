@@ -206,6 +206,16 @@ export const FLOAT_STRINGER: EnteredOf<'double-strap'> = {
   sheets: sheets(['upper strap', '0.032'], ['stringer 6', '0.040'], ['lower strap', '0.032'])
 };
 
+/** Sheets, edge and ruler of a shop that works in millimeters. */
+export const TIP_RIB: EnteredOf<'lap'> = {
+  ...newJoint('lap', true),
+  location: 'intermediate-frame',
+  rows: 2,
+  edgeIn: '8 mm',
+  widthIn: '310 mm',
+  sheets: sheets(['tip skin', '1.2 mm'], ['rib flange', '1 mm'])
+};
+
 /** Rivets in the drawers: part, lot, drawer, how many came in, kept cold. */
 const DRAWERS: [string, string, string, number, boolean][] = [
   ['MS20470AD4-4.5', 'PK-218', 'drawer 4 c', 160, false],
@@ -304,6 +314,7 @@ export async function seedDemoData(database: Database): Promise<boolean> {
     await addJoint(database, wing, 'Float stringer 6, broken', FLOAT_STRINGER, ilse.id)
   );
   must(await addJoint(database, wing, 'Fin, leading strip', FIN_STRIP, ilse.id));
+  must(await addJoint(database, wing, 'Tip rib 3, in millimeters', TIP_RIB, ilse.id));
   const lap = must(await addJoint(database, hull, 'Bottom skin lap, bay 9', BOTTOM_LAP, ilse.id));
 
   const started = Date.now() - MEASURED.length * MINUTES_BETWEEN_HEADS * 60_000;

@@ -19,7 +19,7 @@ export const actions: Actions = {
       locals.database(),
       job,
       'Practice joint',
-      newJoint('lap'),
+      newJoint('lap', locals.style === 'mm'),
       locals.person?.id ?? null
     );
     if (!added.ok) error(500, added.message);

@@ -48,6 +48,12 @@ describe('reading the fields of a joint', () => {
     ]);
   });
 
+  it('offers it in the unit that was typed', () => {
+    const slipped = { ...FILLED, sheets: [newSheet('skin', '9mm'), ...FILLED.sheets.slice(1)] };
+    const read = readEntered(slipped);
+    expect(read.ok ? [] : read.problems.map(({ instead }) => instead)).toEqual(['0.9 mm']);
+  });
+
   it('takes a thick part that is meant, and asks again for another', () => {
     const wall = { ...FILLED, sheets: [newSheet('wall', '1/2'), ...FILLED.sheets.slice(1)] };
     const meant = { ...wall, thickMeant: { 'sheets.wall.thicknessIn': '1/2' } };

@@ -1,6 +1,7 @@
 import { told, type RefusalSaid } from '../refusal-said.ts';
 import { problemsOf } from '../schema/read.ts';
 import { slippedThicknessIn, thickAsked } from '../schema/fields.ts';
+import { MM_PER_IN } from '../units/factors.ts';
 import { writeDecimal } from '../units/format-length.ts';
 import { parseLength } from '../units/parse-length.ts';
 import { pathById, valueAt } from '../joint/paths.ts';
@@ -42,7 +43,11 @@ function slipOf(path: string, entered: EnteredJoint): string | null {
   if (!isThickness(path)) return null;
   const read = parseLength(textAt(entered, path));
   const moved = read.ok ? slippedThicknessIn(read.valueIn) : null;
-  return moved === null ? null : writeDecimal(moved, 3, 6);
+  if (moved === null) return null;
+  // in the unit that it was typed in
+  return /mm\s*$/i.test(textAt(entered, path))
+    ? `${writeDecimal(moved * MM_PER_IN, 0, 4)} mm`
+    : writeDecimal(moved, 3, 6);
 }
 
 /** Thick parts that nobody said are meant: each is asked about, and stands once the same text is confirmed. */

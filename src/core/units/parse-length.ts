@@ -31,7 +31,12 @@ const refuse = (message: string): ParsedLength => ({ ok: false, message });
 export function parseLength(text: string): ParsedLength {
   if (text.length > LONGEST_TEXT)
     return refuse(`a length is at most ${LONGEST_TEXT} characters long`);
-  const tidy = text.trim().toLowerCase().replace(/\s+/g, ' ');
+  // a no-break hyphen is one too: whoever copies 1‑1/8 off a page gets it
+  const tidy = text
+    .trim()
+    .toLowerCase()
+    .replace(/\s+/g, ' ')
+    .replace(/[\u2010\u2011]/g, '-');
   if (tidy === '') return refuse('a length is missing here');
   const unit = UNIT.exec(tidy)?.[0] ?? '';
   const figure = tidy

@@ -8,6 +8,7 @@ import {
 import type { Paper } from '$core/exchange/tiles.ts';
 import type { RefusalSaid } from '$core/refusal-said.ts';
 import { refusalInWords } from '$lib/words/refusals';
+import { carryUnit, sayInches } from '$core/units/carry-unit.ts';
 import { exactDecimal, inStyle, type WriteLength } from '$lib/words/writing';
 
 export type Mode = 'light' | 'dark';
@@ -70,6 +71,16 @@ export class Preferences {
   /** Said once on a drawing whose figures carry no unit; empty where they do. */
   get drawingNote(): string {
     return ['mm', 'thou'].includes(this.lengths) ? '' : 'dimensions in inches';
+  }
+
+  /** What this person typed, with its unit where they work in millimeters. */
+  typed(text: string): string {
+    return this.lengths === 'mm' ? carryUnit(text) : text;
+  }
+
+  /** A figure in inches as a choice for a box: there a bare one is read in this person’s unit. */
+  offered(text: string): string {
+    return this.lengths === 'mm' ? sayInches(text) : text;
   }
 
   /** Figure and unit in one text; the unit is left off inches on drawings that state it once. */

@@ -46,7 +46,7 @@
   function fitDrill(): void {
     if (drill.trim() === '' && part?.drill) drill = part.drill;
   }
-  const wrongDrill = $derived(drill.trim() !== '' && readDrill(drill) === null);
+  const wrongDrill = $derived(drill.trim() !== '' && readDrill(preferences.typed(drill)) === null);
 
   const edit = (change: Parameters<typeof workspace.edit>[0], what: string) =>
     workspace.edit(change, `hole ${line.key} ${hole.index} ${what}`);
@@ -63,7 +63,7 @@
     edit(
       withState(workspace.entered, hole, line.key, 'held-open', {
         reason: why.trim(),
-        drill: drill.trim(),
+        drill: preferences.typed(drill.trim()),
         asRivets,
         blind: blind.trim(),
         blindLeastIn,

@@ -56,7 +56,8 @@
   let lineKey = $state('');
   let distances = $state('');
   const read = $derived(
-    distances
+    preferences
+      .typed(distances)
       .split(/[;\n]+|,\s+/)
       .map((text) => text.trim())
       .filter((text) => text !== '')

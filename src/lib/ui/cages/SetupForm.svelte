@@ -249,7 +249,8 @@
     </div>
     <datalist id="final-drills">
       {#each HOLES as name (name)}<option
-          value={text(DRILLS.find((one) => one.name === name)?.diameterIn)}>{name}</option
+          value={preferences.offered(text(DRILLS.find((one) => one.name === name)?.diameterIn))}
+          >{name}</option
         >{/each}
     </datalist>
   </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import LengthInput from '../kit/LengthInput.svelte';
   import type { EnteredCoupon } from '$core/grading/coupon.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { COUPON_PROBLEMS, CRITERION_NAMES, toTenths } from '$lib/words/grading';
@@ -40,15 +41,13 @@
         {#each PEOPLE as { who } (who)}
           {@const problem = desk.problemAt(`${criterion.key}.${at + 1}.${who}`)}
           <td class="words">
-            <input
-              class="field-box"
-              autocomplete="off"
-              maxlength="120"
+            <LengthInput
+              maxlength={120}
               data-testid="{who}-{at + 1}"
               aria-label="Place {at + 1}, the {who}’s"
               aria-invalid={problem !== undefined}
               value={criterion.readings[at]?.[who] ?? ''}
-              oninput={(event) => desk.reading(criterion.key, at, who, event.currentTarget.value)}
+              oninput={(text) => desk.reading(criterion.key, at, who, text)}
             />
             {#if problem !== undefined}<p class="wrong">{COUPON_PROBLEMS[problem]}</p>{/if}
           </td>

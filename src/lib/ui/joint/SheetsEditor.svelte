@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import Plus from '@lucide/svelte/icons/plus';
   import type { DndEvent } from 'svelte-dnd-action';
   import { GAUGES_IN, OLDER_GAUGES_IN } from '$core/catalog/gauges.ts';
@@ -14,6 +15,7 @@
     detail?: boolean;
   }
   let { detail = false }: Props = $props();
+  const preferences = usePreferences();
   const workspace = useWorkspace();
   const entered = $derived(workspace.entered);
   const sheets = $derived(entered.sheets);
@@ -65,8 +67,11 @@
 <fieldset class="sheets">
   <legend class="label">Sheets, under the manufactured head first</legend>
   <datalist id="gauges">
-    {#each GAUGES_IN as gauge (gauge)}<option value={gauge.toFixed(3)}></option>{/each}
-    {#each OLDER_GAUGES_IN as gauge (gauge)}<option value={gauge.toFixed(3)}>older</option>{/each}
+    {#each GAUGES_IN as gauge (gauge)}<option value={preferences.offered(gauge.toFixed(3))}
+      ></option>{/each}
+    {#each OLDER_GAUGES_IN as gauge (gauge)}<option value={preferences.offered(gauge.toFixed(3))}
+        >older</option
+      >{/each}
   </datalist>
   {#each sheets.slice(0, firstFree) as sheet, index (sheet.id)}{@render row(
       sheet,

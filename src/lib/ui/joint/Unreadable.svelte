@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sayInches as withUnit } from '$core/units/carry-unit.ts';
   import { LAYOUT } from '$lib/words/pages/layout';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';
@@ -48,7 +49,7 @@
             type="button"
             onclick={() => workspace.setAt(problem.path, problem.instead ?? '')}
           >
-            Use {problem.instead} in
+            Use {withUnit(problem.instead)}
           </button>
         {/if}
         {#if maybeMeant(problem)}

@@ -1,6 +1,9 @@
 <script lang="ts">
   import { usePreferences } from '$lib/client/preferences.svelte';
+  import { refusalInWords } from '$lib/words/refusals';
+  import { inStyle } from '$lib/words/writing';
   import { understood } from '$lib/words/understood';
+  import LengthInput from './LengthInput.svelte';
   import { maybeMeant, type FieldProblem } from './field-problem.ts';
 
   /** A length as one writes it, with how it was understood, or what is wrong and what would work. */
@@ -40,30 +43,29 @@
   const reading = $derived(
     value.trim() === '' ? whenEmpty : plain ? '' : (understood(value) ?? '')
   );
+  /** what is wrong with a figure is said in the unit that it was typed in */
+  const asTyped = $derived(/mm\s*$/i.test(value) ? inStyle('mm') : preferences.inWords);
   const missing = $derived(problem !== undefined && value.trim() === '');
 </script>
 
 <div class="field">
   <label class={quiet ? 'sr-only' : 'label'} for={id}>{label}</label>
-  <input
+  <LengthInput
     {id}
     data-testid={testid}
-    class="field-box"
-    type="text"
     inputmode="text"
-    autocomplete="off"
-    spellcheck="false"
-    maxlength="200"
+    maxlength={200}
     {placeholder}
     {list}
     {value}
+    {plain}
     aria-invalid={problem !== undefined && !missing}
     aria-describedby="{id}-said"
-    oninput={(event) => oninput(event.currentTarget.value)}
+    {oninput}
   />
   <p id="{id}-said" class="hint" class:wrong={problem && !missing} aria-live="polite">
     {#if problem && !missing}
-      {preferences.refusal(problem.said)}
+      {refusalInWords(problem.said, asTyped)}
       {#if problem.instead !== null}
         <button class="act instead" type="button" onclick={() => oninput(problem.instead ?? '')}>
           Use {problem.instead}

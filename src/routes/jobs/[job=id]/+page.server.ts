@@ -64,7 +64,12 @@ export const actions: Actions = {
   make: async ({ params, request, locals }) => {
     const form = await superValidate(request, zod4(NewJoint));
     if (!form.valid) return fail(400, { form });
-    return make(locals, params.job, form.data.title, newJoint(form.data.kind));
+    return make(
+      locals,
+      params.job,
+      form.data.title,
+      newJoint(form.data.kind, locals.style === 'mm')
+    );
   },
   fromFile: async ({ params, request, locals }) => {
     const file = (await formOf(request)).get('file');

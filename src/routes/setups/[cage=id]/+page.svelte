@@ -4,12 +4,14 @@
   import SettingLine from '$lib/ui/cages/SettingLine.svelte';
   import SetupForm from '$lib/ui/cages/SetupForm.svelte';
   import Length from '$lib/ui/kit/Length.svelte';
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import type { PageData } from './$types';
 
   interface Props {
     data: PageData;
   }
   let { data }: Props = $props();
+  const preferences = usePreferences();
   const cage = $derived(data.cage.cage);
 </script>
 
@@ -45,7 +47,8 @@
   </section>
 </div>
 <datalist id="gauges">
-  {#each GAUGES_IN as gauge (gauge)}<option value={writeDecimal(gauge, 3, 4)}></option>{/each}
+  {#each GAUGES_IN as gauge (gauge)}<option value={preferences.offered(writeDecimal(gauge, 3, 4))}
+    ></option>{/each}
 </datalist>
 
 <style>

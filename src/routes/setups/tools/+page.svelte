@@ -73,7 +73,7 @@
                 <LengthField
                   label={field.label}
                   value={tool[field.key] ?? ''}
-                  plain={field.kind !== 'length'}
+                  plain={field.kind !== 'length' && field.kind !== 'lengths'}
                   oninput={(value) => (tool[field.key] = value)}
                   problem={problem(tool.id, field.key)}
                 />

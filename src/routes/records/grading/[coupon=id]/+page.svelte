@@ -133,12 +133,14 @@
           <TextField
             name="{key}-expected"
             label="expected"
+            length
             bind:value={() => expected, (text) => desk.editCriterion(key, { expected: text })}
             errors={errors(`${key}.expected`)}
           />
           <TextField
             name="{key}-limit"
             label={RECORDS.limit}
+            length
             bind:value={() => limit, (text) => desk.editCriterion(key, { limit: text })}
             errors={errors(`${key}.limit`)}
           />
@@ -156,6 +158,7 @@
         <TextField
           name="agree"
           label="agrees within ±"
+          length
           bind:value={() => coupon.agreeWithin, (agreeWithin) => desk.edit({ agreeWithin })}
           errors={errors('agreeWithin')}
         />
