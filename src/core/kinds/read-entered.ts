@@ -45,8 +45,9 @@ function slipOf(path: string, entered: EnteredJoint): string | null {
   const moved = read.ok ? slippedThicknessIn(read.valueIn) : null;
   if (moved === null) return null;
   // in the unit that it was typed in
-  return /mm\s*$/i.test(textAt(entered, path))
-    ? `${writeDecimal(moved * MM_PER_IN, 0, 4)} mm`
+  const metric = /mm\s*$/i.test(textAt(entered, path));
+  return metric
+    ? [writeDecimal(moved * MM_PER_IN, 0, 4), 'mm'].join(' ')
     : writeDecimal(moved, 3, 6);
 }
 

@@ -8,7 +8,7 @@ import {
 import type { Paper } from '$core/exchange/tiles.ts';
 import type { RefusalSaid } from '$core/refusal-said.ts';
 import { refusalInWords } from '$lib/words/refusals';
-import { carryUnit, sayInches } from '$core/units/carry-unit.ts';
+import { carryUnit, sayInches } from '$lib/words/carry-unit';
 import { exactDecimal, inStyle, type WriteLength } from '$lib/words/writing';
 
 export type Mode = 'light' | 'dark';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { sayInches as withUnit } from '$core/units/carry-unit.ts';
+  import { sayInches as withUnit } from '$lib/words/carry-unit';
   import { LAYOUT } from '$lib/words/pages/layout';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { HTMLInputAttributes } from 'svelte/elements';
-  import { carryUnit, isBare, sayInches } from '$core/units/carry-unit.ts';
+  import { carryUnit, isBare, sayInches } from '$lib/words/carry-unit';
   import { parseLength } from '$core/units/parse-length.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
 

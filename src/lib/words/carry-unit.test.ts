@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { carryUnit, isBare, sayInches } from './carry-unit.ts';
-import { parseLength } from './parse-length.ts';
+import { parseLength } from '../../core/units/parse-length.ts';
 
 describe('a figure typed by somebody who works in millimeters', () => {
   it('carries its unit', () => {
