@@ -541,6 +541,45 @@ describe('what a new release takes over', () => {
     ).toEqual([]);
   });
 
+  it('asks once more for an approved blind rivet that nobody has found good', () => {
+    const answered: [number, object][] = [
+      [10, { kind: 'out', hole: 2, school: 'under-shank', how: 'plain' }],
+      [11, { kind: 'measured', hole: 2, widestIn: 0.17, seen: ['cracked'] }]
+    ];
+    const of = (...put: [number, object][]) => {
+      const before = earlier({ taps: DRIVEN, rework: answered });
+      const asked = ReworkMove.parse({
+        ...stamp(12),
+        kind: 'referred',
+        hole: 2,
+        question: 'what goes in?'
+      });
+      const told = ReworkMove.parse({
+        ...stamp(13),
+        kind: 'answered',
+        referral: asked.id,
+        answer: 'a blind one',
+        answeredBy: 'the data holder',
+        authority: 'letter 9',
+        then: { what: 'blind', blind: { fastener: 'NAS1398D6-3', drillIn: 0.1935, gripIn: 0.1875 } }
+      });
+      const moves = [
+        asked,
+        told,
+        ...put.map(([minutes, move]) => ReworkMove.parse({ ...stamp(minutes), ...move }))
+      ].map((move) => ({ ...move, by: 'Ilse', frozen: null }) as ReworkEvent);
+      const rework = reworkStream.project(ISSUE, moves, before.rework);
+      return takeOver({ ...before, rework }, { facts: FACTS, holes: [hole(2)] });
+    };
+    const put: [number, object] = [14, { kind: 'blind-in', hole: 2 }];
+    const good: [number, object] = [15, { kind: 'blind-looked', hole: 2, found: [] }];
+    for (const taken of [of(), of(put), of(put, good)])
+      expect(taken.since.blind).toEqual([{ hole: 2, fastener: 'NAS1398D6-3' }]);
+    expect(of().facts.blinds).toMatchObject([{ hole: 2, fastener: 'NAS1398D6-3' }]);
+    expect(of(put).facts.blinds).toHaveLength(1);
+    expect(of(put, good).facts.blinds).toEqual([]);
+  });
+
   it('an old rivet that was planned otherwise is driven over by nobody: looked at, it is this one’s', () => {
     const again = [{ hole: 1, was: 1, why: 'another-grip' as const, inIt: true }];
     const since = { ...NO_SINCE, again };

@@ -217,6 +217,10 @@ export function takeOver(
         continue;
       }
       since.blind.push({ hole: planned.number, fastener });
+      const { blind } = present.heldOpen.find(({ number }) => number === was.number) ?? {};
+      // nobody has found it good: it is asked for again
+      if (blind && blindStanding(rework.blinds.get(was.number), issue.facts) !== 'good')
+        facts.blinds = [...facts.blinds, { hole: planned.number, ...blind }];
       taken.holes.push(planned);
       continue;
     }
