@@ -1,4 +1,4 @@
-import type { Outcome } from '../src/lib/server/services/outcome.ts';
+import type { Outcome } from '../src/lib/server/outcome.ts';
 
 /** The value of what must not be refused: the demo data is ours. */
 export function must<T>(outcome: Outcome<T>): T {

@@ -1,4 +1,3 @@
-import type { Disposition } from './old-work/signs.ts';
 /** What a rule of the rivet and its sheets refuses; lengths in inches. */
 type CarryRefusal =
   | { code: 'rivet-too-large'; dash: number; thicknessIn: number; leastSheetIn: number }
@@ -194,7 +193,7 @@ type RecordRefusal =
   | { code: 'no-room-frozen'; hole: number }
   | { code: 'no-such-referral' }
   | { code: 'no-such-finding' }
-  | { code: 'disposition-by-data'; disposition: Disposition }
+  | { code: 'disposition-by-data'; disposition: 'replace' | 'refer' | 'leave' }
   | { code: 'answered-already'; by: string }
   | { code: 'bin-kept-otherwise'; lot: string; part: string; cold: boolean }
   | { code: 'not-so-many'; count: number; held: number; part: string; lot: string };

@@ -6,7 +6,7 @@ import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { StockMove } from '../../src/core/stock/stock.ts';
 import { rowsOf } from '../../src/lib/server/db/work.ts';
-import { namedByOthers } from '../../src/core/signing/missing.ts';
+import { namedByOthers } from '../../src/core/signing/signed-matter.ts';
 import { keepCall } from '../../src/lib/server/events/team-calls.ts';
 import { signingView } from '../../src/lib/server/services/signing.ts';
 import { coldEvents } from '../../src/lib/server/events/cold-events.ts';

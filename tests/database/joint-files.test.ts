@@ -41,7 +41,10 @@ const LONG = [
         nudgeIn: '',
         reason: '=latch',
         drill: '#21',
-        asRivets: false
+        asRivets: false,
+        blind: '',
+        blindLeastIn: '',
+        blindMostIn: ''
       }
     ]
   }

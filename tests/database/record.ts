@@ -12,7 +12,7 @@ import { eventsOf } from '../../src/lib/server/events/read.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { stepEvents } from '../../src/lib/server/events/step-events.ts';
 import { stockEvents } from '../../src/lib/server/events/stock-events.ts';
-import { done, type Outcome } from '../../src/lib/server/services/outcome.ts';
+import { done, type Outcome } from '../../src/lib/server/outcome.ts';
 import { listPeople } from '../../src/lib/server/services/people.ts';
 import { listBins } from '../../src/lib/server/services/stock.ts';
 

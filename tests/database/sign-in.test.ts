@@ -11,7 +11,7 @@ import {
   setRole
 } from '../../src/lib/server/people/manage.ts';
 import { benchBy, endBench, trustBench } from '../../src/lib/server/people/benches.ts';
-import { OpenStreams } from '../../src/lib/server/live/open-streams.ts';
+import { OpenStreams } from '../../src/lib/server/open-streams.ts';
 import { tieToDevice } from '../../src/lib/server/people/devices.ts';
 import {
   beginSession,

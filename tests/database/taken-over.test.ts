@@ -19,7 +19,7 @@ import { addJoint, saveJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson, type PersonView } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import { matterOf } from '../../src/lib/server/services/records.ts';
-import { sinceOfIssue } from '../../src/lib/server/services/take-over.ts';
+import { sinceOfIssue } from '../../src/lib/server/services/open-release.ts';
 import { entered } from '../support/joints.ts';
 import { pdfText } from './pdf-text.ts';
 import { useDatabase } from './database.ts';

@@ -1,4 +1,4 @@
-import type { Outcome } from '../../src/lib/server/services/outcome.ts';
+import type { Outcome } from '../../src/lib/server/outcome.ts';
 
 /** What a service answered, where it must not refuse. */
 export function valueOf<T>(outcome: Outcome<T>): T {

@@ -10,7 +10,7 @@ import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
 import { eventsOf } from '../../src/lib/server/events/read.ts';
 import { MOST_AHEAD_MS, putTaken, recordMoves } from '../../src/lib/server/events/record.ts';
 import { DRIVE_EVENTS, STOCK_EVENTS } from '../../src/lib/server/events/tables.ts';
-import { logsAhead, setLogRight } from '../../src/lib/server/services/set-right.ts';
+import { logsAhead, setLogRight } from '../../src/lib/server/streams/set-right.ts';
 import { beginTry } from '../../src/lib/server/people/tries.ts';
 import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
 import { latestIssue } from '../../src/lib/server/services/issues.ts';

@@ -1,6 +1,6 @@
 import type { ZodError } from 'zod';
 import type { Refusal } from '../../src/core/answer.ts';
-import type { Reason } from '../../src/lib/server/services/outcome.ts';
+import type { Reason } from '../../src/lib/server/outcome.ts';
 
 /** What says no, each in its own shape: a calculation, a service, a schema, a reader of files. */
 type Said =

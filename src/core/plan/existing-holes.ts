@@ -6,7 +6,7 @@ import type { Joint } from '../kinds/joint.ts';
 import { oversize, type OversizeResult } from '../rework/oversize.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import type { Dash } from '../schema/fields.ts';
-import { below, WRITTEN_ALIKE_IN } from '../units/tolerance.ts';
+import { isUnder } from '../units/tolerance.ts';
 import type { HoleHeadroom } from './headroom.ts';
 import type { PlannedHole } from './holes.ts';
 
@@ -64,8 +64,7 @@ export function existingHoles(
     };
     if (holeIn === null || fixed.state === 'riveted') return [found];
     // written alike it is at it: a plug of 0.1285 reads 0.1285
-    if (below(holeIn + WRITTEN_ALIKE_IN, nominalHoleIn))
-      return [{ ...found, standing: 'too-small' }];
+    if (isUnder(holeIn, nominalHoleIn)) return [{ ...found, standing: 'too-small' }];
     const { edgeIn, pitchIn } = growth.room;
     const decided = oversize(
       {

@@ -531,6 +531,12 @@ describe('what a new release takes over', () => {
     const stays = takeOver(earlier({ rework: good }, issue), next);
     expect(stays.since.blind).toEqual([{ hole: 2, fastener: 'NAS1398D4-2' }]);
     expect(stays.facts.blinds).toEqual([]);
+    // and in the release after that
+    const later = { ...issue, heldOpen: [{ ...hole(2), reason: 'closed tube' }] };
+    const before = { ...NO_SINCE, blind: stays.since.blind };
+    const again = takeOver(earlier({}, later, before), next);
+    expect(again.since.blind).toEqual(stays.since.blind);
+    expect(again.facts.blinds).toEqual([]);
     const unseen = takeOver(earlier({ rework: put }, issue), next);
     expect(unseen.since.blind).toEqual([]);
     expect(unseen.facts.blinds).toHaveLength(1);

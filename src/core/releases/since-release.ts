@@ -284,14 +284,16 @@ export function takeOver(
   // a blind rivet that is in and good stays: it is planned no more
   for (const planned of next.heldOpen ?? []) {
     const was = present.heldOpen.find((one) => samePlace(one, planned));
-    if (!was?.blind || was.blind.fastener !== planned.blind?.fastener) continue;
-    if (
-      blindStanding(rework.blinds.get(was.number), issue.facts) !== 'good' ||
-      !sameLength(was.gripIn, planned.gripIn) ||
-      !sameSheets(was, planned)
-    )
-      continue;
-    since.blind.push({ hole: planned.number, fastener: was.blind.fastener });
+    if (!was || !planned.blind) continue;
+    const { fastener } = planned.blind;
+    const isGood = was.blind
+      ? was.blind.fastener === fastener &&
+        blindStanding(rework.blinds.get(was.number), issue.facts) === 'good'
+      : // it was good in a release before that
+        (earlier.since?.blind.some((one) => one.hole === was.number && one.fastener === fastener) ??
+        false);
+    if (!isGood || !sameLength(was.gripIn, planned.gripIn) || !sameSheets(was, planned)) continue;
+    since.blind.push({ hole: planned.number, fastener });
     facts.blinds = facts.blinds.filter(({ hole }) => hole !== planned.number);
   }
   since.gone = [

@@ -52,8 +52,15 @@ describe('what becomes of an empty hole', () => {
       decision: 'keep',
       rivet: { partNumber: 'MS20470DD4-5', dash: 4, holeIn: 0.1315 }
     });
-    // measured under the drill: the hole is as drilled
-    expect(decide({ widestIn: 0.127 }).rivet?.holeIn).toBe(0.1285);
+    // measured under the nominal hole: it is reamed or drilled to size, and is then as drilled
+    expect(decide({ widestIn: 0.127 })).toMatchObject({
+      decision: 'keep',
+      rivet: { holeIn: 0.1285 },
+      tooSmall: { drill: '#30', drillIn: 0.1285 }
+    });
+    // written alike it is at it
+    expect(decide({ widestIn: 0.12846 }).tooSmall).toBeUndefined();
+    expect(decide({ widestIn: 0.1315 }).tooSmall).toBeUndefined();
   });
 
   it('goes one size up, in its own alloy, with its own length and drill', () => {

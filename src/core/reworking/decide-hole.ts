@@ -8,7 +8,7 @@ import type { Dash } from '../schema/fields.ts';
 import { partNumber as readPartNumber, writePartNumber } from '../stack/part-number.ts';
 import { predictHead } from '../stack/predict-head.ts';
 import { stockedLength } from '../stack/rivet-length.ts';
-import { above, below } from '../units/tolerance.ts';
+import { above, below, isUnder } from '../units/tolerance.ts';
 import { issuedRivet, type ReplacedRivet } from './replaced-rivet.ts';
 import type { SeenInHole } from './rework-moves.ts';
 
@@ -36,6 +36,8 @@ export interface HoleDecision {
   against: AgainstSize[];
   /** what goes in; null where it is referred */
   rivet: ReplacedRivet | null;
+  /** the hole is under its nominal size: what it is reamed or drilled to before anything goes in */
+  tooSmall?: { drill: string; drillIn: number } | undefined;
 }
 
 /** An empty hole as found. */
@@ -104,7 +106,12 @@ export function decideHole(
   if (decided.result.decision === 'keep' && !cutDeep) {
     const holeIn = Math.max(own.holeIn, widestIn);
     const same = headedRivet(facts, hole, { ...own, dash, holeIn });
-    return same ? say('keep', { rivet: same }) : say('refer', { against: ['length'] });
+    if (!same) return say('refer', { against: ['length'] });
+    const { nominalHoleIn, drill: drills } = rivetSize(dash);
+    const drill = drills[rules.drill];
+    return isUnder(widestIn, nominalHoleIn)
+      ? say('keep', { rivet: same, tooSmall: { drill, drillIn: drillIn(drill) } })
+      : say('keep', { rivet: same });
   }
 
   // a cut that is too deep asks for the next size even where the hole itself would do

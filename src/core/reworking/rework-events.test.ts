@@ -27,6 +27,16 @@ describe('a rivet that is taken out', () => {
     expect(sinceOf(bench.state).get(2)).toBe(BEGAN + 12 * MINUTE);
   });
 
+  it('asks that a hole under its nominal size is drilled first', () => {
+    const bench = new Bench();
+    bench.do(1, { ...OUT, hole: 1 });
+    bench.do(2, { kind: 'measured', hole: 1, widestIn: 0.126, seen: [] });
+    expect(bench.state.holes.get(1)?.toDo).toEqual(['drilled', 'deburred', 'cleaned']);
+    bench.do(3, { ...OUT, hole: 2 });
+    bench.do(4, { kind: 'measured', hole: 2, widestIn: 0.13, seen: [] });
+    expect(bench.state.holes.get(2)?.toDo).toEqual(['deburred', 'cleaned']);
+  });
+
   it('keeps the order of the work', () => {
     const bench = new Bench();
     expect(whyNot(bench.try(1, { kind: 'measured', hole: 1, widestIn: 0.13, seen: [] }))).toBe(

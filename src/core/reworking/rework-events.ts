@@ -34,7 +34,8 @@ export const ReworkFrozen = z
         'no-larger-size'
       ])
     ),
-    rivet: ReplacedRivet.nullable()
+    rivet: ReplacedRivet.nullable(),
+    tooSmall: z.strictObject({ drill: z.string(), drillIn: z.number() }).optional()
   })
   .nullable();
 /** What was decided of a hole when it was measured; null with every other move. */
@@ -223,7 +224,7 @@ function settled(
   const same = rivet?.partNumber === now.rivet?.partNumber;
   return {
     ...common,
-    toDo: hole ? stepsAsked(facts, hole, rivet) : [],
+    toDo: hole ? stepsAsked(facts, hole, rivet, decision?.tooSmall !== undefined) : [],
     steps: same ? now.steps : [],
     stage: decision === null ? 'out' : agree ? 'ready' : 'ask',
     rivet,

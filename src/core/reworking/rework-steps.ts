@@ -8,17 +8,19 @@ import type { ReworkStep } from './rework-moves.ts';
  *
  * @param hole as it was before its rivet came out
  * @param rivet that goes in; null where none does
+ * @param tooSmall the hole is under the nominal size of that rivet
  * @source handbook 4.4 and 4.7
  */
 export function stepsAsked(
   facts: Pick<IssuedFacts, 'head' | 'rules'>,
   hole: Pick<IssuedHole, 'dash' | 'room'>,
-  rivet: Pick<ReplacedRivet, 'dash'> | null
+  rivet: Pick<ReplacedRivet, 'dash'> | null,
+  tooSmall = false
 ): ReworkStep[] {
   if (rivet === null) return [];
   const larger = rivet.dash > hole.dash;
   const seat = flushAt(facts, { dash: rivet.dash, room: hole.room })?.seat ?? null;
   const letIn: ReworkStep[] =
     larger && facts.head === 'countersunk' ? [seat === 'dimpled' ? 'dimpled' : 'cut'] : [];
-  return [...(larger ? (['drilled'] as const) : []), 'deburred', ...letIn, 'cleaned'];
+  return [...(larger || tooSmall ? (['drilled'] as const) : []), 'deburred', ...letIn, 'cleaned'];
 }

@@ -12,7 +12,7 @@ import { SinceRelease } from '../releases/since-release.ts';
 import { BatchTimes } from '../rules/icebox.ts';
 import { Dash } from '../schema/fields.ts';
 import { FoundTool } from '../tool-setting/tool-stream.ts';
-import { Told } from './missing.ts';
+import { Told } from './told.ts';
 
 /** An event with who did it, who sent it where that was another, and what was frozen with it. */
 const event = <M extends z.ZodType, F extends z.ZodType>(move: M, frozen: F) =>

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { answer, notPossible } from '../answer.ts';
 import { CLOCK_SLACK_MS } from '../events/clock-slack.ts';
 import { defineStream, MOVE_STAMP, type Recorded } from '../events/stream.ts';
-import { toldKey, type Missing } from './missing.ts';
+import { toldKey } from './told.ts';
+import { type Missing } from './missing.ts';
 
 export const SignMove = z.strictObject({
   ...MOVE_STAMP,

@@ -6,7 +6,9 @@ import { NOT_DRIVEN, type HoleDriven } from '../driving/drive-events';
 import type { HeldOpenHole, IssuedFacts, IssuedHole } from '../issue/issue';
 import type { SinceRelease } from '../releases/since-release';
 import { NO_REWORK, type HoleRework, type Referral } from '../reworking/rework-state';
-import { missingToSign, sentByOthers, toldKey, type SignedMatter } from './missing';
+import { missingToSign } from './missing';
+import { sentByOthers, type SignedMatter } from './signed-matter';
+import { toldKey } from './told';
 import { SignMove, signStream, type SignSubject } from './sign-events';
 
 const NOTHING_DUE: NextHead = {

@@ -44,6 +44,10 @@ export const above = (a: number, b: number): boolean => a > b + TOLERANCE;
 /** a < b by more than the tolerance. */
 export const below = (a: number, b: number): boolean => a < b - TOLERANCE;
 
+/** A reading is under its limit: not only by less than either is written to. */
+export const isUnder = (readIn: number, limitIn: number): boolean =>
+  below(readIn + WRITTEN_ALIKE_IN, limitIn);
+
 /** The two agree within the tolerance. */
 export const same = (a: number, b: number): boolean => Math.abs(a - b) <= TOLERANCE;
 

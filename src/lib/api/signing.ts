@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Must, Told } from '../../core/signing/missing.ts';
+import { Must, Told } from '../../core/signing/told.ts';
 import { endpoint, NOTHING } from './endpoint.ts';
 
 /** Where the newest release of a joint stands before its signature, as the server weighs it. */

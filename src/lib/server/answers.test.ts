@@ -4,7 +4,7 @@ import { answer, invalidInput, notPossible } from '../../core/answer';
 import { told } from '../../core/refusal-said';
 import { inInches, inStyle } from '../words/writing';
 import { readBody, respond, respondCalc, sayWhoFirst } from './answers';
-import { because, done, refused } from './services/outcome';
+import { because, done, refused } from './outcome';
 
 const posted = (body: string) => new Request('http://127.0.0.1/x', { method: 'POST', body });
 

@@ -7,7 +7,7 @@ import { DOORS } from '../words/pages/doors.ts';
 import { answerInWords } from '../words/arithmetic.ts';
 import { refusalInWords } from '../words/refusals.ts';
 import type { WriteLength } from '../words/writing.ts';
-import type { Outcome } from './services/outcome.ts';
+import type { Outcome } from './outcome.ts';
 
 const OUTCOME_STATUS = {
   'not-found': 404,

@@ -4,7 +4,7 @@ import type { Endpoint } from '../api/endpoint.ts';
 import { readBody, respond, sayWhoFirst } from './answers.ts';
 import type { Database } from './db/connect.ts';
 import type { Present } from './people/sessions.ts';
-import type { Outcome } from './services/outcome.ts';
+import type { Outcome } from './outcome.ts';
 
 /** What a handler is given: the body as the endpoint's schema read it, and who asks. */
 interface Asked<Body> {

@@ -74,9 +74,14 @@ const AGAINST: Record<AgainstSize, string> = {
 
 /** What is to be done with an empty hole, and why. */
 export function decisionInWords(
-  { decision, because, against, rivet }: HoleDecision,
+  { decision, because, against, rivet, tooSmall }: HoleDecision,
   length: WriteLength
 ): { title: string; why: string } {
+  if (decision === 'keep' && tooSmall)
+    return {
+      title: `Same size: ${rivet?.partNumber ?? ''}`,
+      why: `the hole is too small for dash ${rivet?.dash ?? ''}: ream or drill to ${tooSmall.drill} (${length(tooSmall.drillIn)}) first`
+    };
   if (decision === 'keep')
     return {
       title: `Same size: ${rivet?.partNumber ?? ''}`,

@@ -1,4 +1,4 @@
-import type { Must, Told } from '../../core/signing/missing.ts';
+import type { Must, Told } from '../../core/signing/told.ts';
 import { boundRuleInWords } from './bound-rules.ts';
 import { OBJECTION_ANSWERS, objectionNamed } from './objections.ts';
 import { INSPECTION_WORDS } from './heads.ts';

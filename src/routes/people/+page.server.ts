@@ -19,8 +19,8 @@ import {
 } from '$lib/server/people/manage';
 import { lastBackup } from '$lib/server/last-backup';
 import { readForm } from '$lib/server/read-form';
-import { logsAhead, setLogRight } from '$lib/server/services/set-right';
-import type { Outcome } from '$lib/server/services/outcome';
+import { logsAhead, setLogRight } from '$lib/server/streams/set-right';
+import type { Outcome } from '$lib/server/outcome';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** The door lets leads through, nobody else. */

@@ -8,7 +8,7 @@ import { signInByPassword, signInByPin, signInToDemo } from '$lib/server/people/
 import { readForm } from '$lib/server/read-form';
 import { withPin } from '$lib/server/services/people';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
-import type { Outcome } from '$lib/server/services/outcome';
+import type { Outcome } from '$lib/server/outcome';
 
 export const load: PageServerLoad = async ({ url, locals }) => {
   const database = locals.database();

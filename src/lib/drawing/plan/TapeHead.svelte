@@ -26,7 +26,7 @@
       value === 'exact'
         ? 'none: exact'
         : value.endsWith('mm')
-          ? value.replace('mm', LAYOUT.mm)
+          ? value.replace('mm', ` ${LAYOUT.mm}`)
           : `${value} in`
   }));
   const exact = $derived(stepped !== null && same(stepped.errorIn, 0));

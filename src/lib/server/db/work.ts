@@ -1,6 +1,6 @@
 import { AsyncLocalStorage, AsyncResource } from 'node:async_hooks';
 import { createHash } from 'node:crypto';
-import { Sequelize } from 'sequelize';
+import { Sequelize, Transaction } from 'sequelize';
 import type { Database } from './connect.ts';
 
 type Context = Map<string, unknown>;
@@ -32,6 +32,16 @@ export async function inWork<T>({ sequelize }: Database, act: () => Promise<T>):
       if (tries === MOST_TRIES || !isCrossed(error)) throw error;
     }
 }
+
+/**
+ * Everything that is read in `look` is of one instant: what is added meanwhile is in none of it. Inside an act it is part of that.
+ */
+export const inOneView = <T>({ sequelize }: Database, look: () => Promise<T>): Promise<T> =>
+  contexts.getStore()?.get(TRANSACTION)
+    ? look()
+    : sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ }, () =>
+        look()
+      );
 
 /** Acts that crossed another’s are taken back whole by the database; another try finds the way free. */
 const MOST_TRIES = 4;

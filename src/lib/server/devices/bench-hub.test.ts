@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { BenchHub } from './bench-hub.ts';
-import { OpenStreams } from '../live/open-streams.ts';
+import { OpenStreams } from '../open-streams.ts';
 import { lineStream } from './line-stream.ts';
 
 const nothing = (): void => undefined;

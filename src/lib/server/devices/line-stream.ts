@@ -1,4 +1,4 @@
-import type { OpenStreams } from '../live/open-streams.ts';
+import type { OpenStreams } from '../open-streams.ts';
 
 /** Whose stream it is: it ends with their session. */
 export interface StreamOf {

@@ -1,6 +1,6 @@
 import { coldStream } from '../../../core/driving/cold-events.ts';
 import { rowsOf } from '../db/work.ts';
-import { countsOfBatch } from '../services/cold-batches.ts';
+import { countsOfBatch } from './batches.ts';
 import { keptStream } from './kept-stream.ts';
 import { COLD_EVENTS } from './tables.ts';
 

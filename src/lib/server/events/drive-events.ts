@@ -1,7 +1,7 @@
 import { alloyFacts } from '../../../core/catalog/alloys.ts';
 import { driveStream, NOT_DRIVEN } from '../../../core/driving/drive-events.ts';
 import { rivetOfHole } from '../../../core/driving/rivet-of-hole.ts';
-import { batchesOut } from '../services/cold-batches.ts';
+import { batchesOut } from './batches.ts';
 import { frozenIssue } from './frozen-issue.ts';
 import { callsOf } from './team-calls.ts';
 import { keptStream } from './kept-stream.ts';

@@ -1,7 +1,8 @@
+import { LRUCache } from 'lru-cache';
 import { IssuedFacts, type Issue } from '../../../core/issue/issue.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
-import { toIssuedHoles, type HoleRow } from '../services/issued-holes.ts';
+import { toIssuedHoles, type HoleRow } from './issued-holes.ts';
 
 interface Frozen extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'> {
   /** when it was released, ms since 1970 */
@@ -9,8 +10,7 @@ interface Frozen extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'> {
 }
 
 /** Issues never change, so those that heads are being recorded on are kept at hand. */
-const MOST_AT_HAND = 100;
-const atHand = new Map<string, Frozen>();
+const atHand = new LRUCache<string, Frozen>({ max: 100 });
 
 /** What an issue froze, or null where there is no such issue. */
 export async function frozenIssue(database: Database, issueId: string): Promise<Frozen | null> {
@@ -29,8 +29,6 @@ export async function frozenIssue(database: Database, issueId: string): Promise<
     ...toIssuedHoles(row.holes, facts),
     issuedMs: row.issued_at.getTime()
   };
-  const [oldest] = atHand.keys();
-  if (atHand.size >= MOST_AT_HAND && oldest !== undefined) atHand.delete(oldest);
   atHand.set(issueId, frozen);
   return frozen;
 }

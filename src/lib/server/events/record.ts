@@ -12,7 +12,7 @@ import {
   type Outcome,
   type Reason,
   type Why
-} from '../services/outcome.ts';
+} from '../outcome.ts';
 import type { KeptStream, Opened } from './kept-stream.ts';
 import { putSql, type EventTable } from './table.ts';
 

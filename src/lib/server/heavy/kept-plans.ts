@@ -1,18 +1,27 @@
 import { LRUCache } from 'lru-cache';
-import type { Joint } from '../../../core/kinds/joint.ts';
+import type { EnteredJoint, Joint } from '../../../core/kinds/joint.ts';
 import { readEntered } from '../../../core/kinds/read-entered.ts';
 import type { Plan } from '../../../core/plan/plan-shape.ts';
 import { planCost } from '../../../core/plan/plan-cost.ts';
-import type { JointView } from '../services/joints.ts';
+import type { RuleProfile } from '../../../core/rules/profile.ts';
 import { fieldName } from '../../words/field-names.ts';
 import { refusalInWords } from '../../words/refusals.ts';
-import { done, FIELD_MISSING, refused, type Outcome } from '../services/outcome.ts';
+import { done, FIELD_MISSING, refused, type Outcome } from '../outcome.ts';
 import { inThread } from './threads.ts';
 
 /** A stored joint with its plan. */
 export interface PlannedJoint {
   definition: Joint;
   plan: Plan;
+}
+
+/** As much of a stored joint as its plan rests on. */
+interface StoredJoint {
+  id: string;
+  revision: number;
+  profileId: string;
+  definition: EnteredJoint;
+  profile: RuleProfile;
 }
 
 /** Holes of all plans that are kept, about 2 kB each. */
@@ -27,7 +36,7 @@ const making = new Map<string, Promise<Outcome<PlannedJoint>>>();
 
 async function make(
   key: string,
-  { definition: entered, profile }: Pick<JointView, 'definition' | 'profile'>
+  { definition: entered, profile }: Pick<StoredJoint, 'definition' | 'profile'>
 ): Promise<Outcome<PlannedJoint>> {
   const read = readEntered(entered);
   if (!read.ok) {
@@ -47,9 +56,7 @@ async function make(
 }
 
 /** The plan of a joint as it is stored: what a revision comes to under a profile never changes, so it is made once. */
-export function planOf(
-  joint: Pick<JointView, 'id' | 'revision' | 'profileId' | 'definition' | 'profile'>
-): Promise<Outcome<PlannedJoint>> {
+export function planOf(joint: StoredJoint): Promise<Outcome<PlannedJoint>> {
   const key = `${joint.id}:${joint.revision}:${joint.profileId}`;
   const known = kept.get(key);
   if (known) return Promise.resolve(done(known));

@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 import { STEPS_AT_ONCE } from '../../../core/plan/plan-cost.ts';
-import { done, refused, type Outcome } from '../services/outcome.ts';
+import { done, refused, type Outcome } from '../outcome.ts';
 import * as tasks from './tasks.ts';
 
 type Tasks = typeof tasks;

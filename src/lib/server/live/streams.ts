@@ -2,7 +2,7 @@ import type { Cookies } from '@sveltejs/kit';
 import { database } from '../database.ts';
 import type { StreamOf } from '../devices/line-stream.ts';
 import { SESSION_COOKIE } from '../people/sessions.ts';
-import { OpenStreams } from './open-streams.ts';
+import { OpenStreams } from '../open-streams.ts';
 
 const open = new OpenStreams(database);
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { routesInTree } from '../../../../tests/support/routes.ts';
-import { KEPT_STREAMS } from '../events/index.ts';
+import { KEPT_STREAMS } from '../streams/index.ts';
 import { asks, DOORS, STREAM_ASKS } from './doors';
 
 describe('the list of doors', () => {

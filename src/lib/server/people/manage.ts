@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { Role } from '../../../core/people/rights.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
-import { done, Refused, refused, type Outcome } from '../services/outcome.ts';
+import { done, Refused, refused, type Outcome } from '../outcome.ts';
 import { logPeople, type PeopleAct } from './people-log.ts';
 import { codeHash, hashSecret, isSecret, newCode } from './secrets.ts';
 import { endSessionsOf } from './sessions.ts';

@@ -1,7 +1,7 @@
 import { DOORS } from '../../words/pages/doors.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
-import { done, refused, type Outcome } from '../services/outcome.ts';
+import { done, refused, type Outcome } from '../outcome.ts';
 import { logPeople } from './people-log.ts';
 import { codeHash, hashSecret, isSecret, readCode } from './secrets.ts';
 import { beginSession, endSessionsOf, type SignedInBy } from './sessions.ts';

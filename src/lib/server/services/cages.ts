@@ -13,7 +13,7 @@ import { rowsOf } from '../db/work.ts';
 import { cageEvents, settingEvents } from '../events/cage-events.ts';
 import { eventsOfMany } from '../events/read.ts';
 import { checkInWords } from '../../words/cages.ts';
-import { done, refused, type Outcome } from './outcome.ts';
+import { done, refused, type Outcome } from '../outcome.ts';
 import { readyEvents } from './ready.ts';
 
 /** A setting with whatever names its cage and its step. */

@@ -1,15 +1,11 @@
-import { holeStream, isMeasured } from '../../../core/check/hole-events.ts';
+import { isMeasured } from '../../../core/check/hole-events.ts';
 import { seedOf } from '../../../core/devices/random.ts';
 import { simulatedPicture } from '../../../core/devices/simulated-camera.ts';
 import { beforeCamera } from '../../../core/driving/before-camera.ts';
-import { driveStream } from '../../../core/driving/drive-events.ts';
 import type { CameraShot } from '../../camera-view.ts';
 import type { Database } from '../db/connect.ts';
-import { driveEvents } from '../events/drive-events.ts';
-import { frozenIssue } from '../events/frozen-issue.ts';
-import { holeEvents } from '../events/hole-events.ts';
-import { eventsOf } from '../events/read.ts';
-import { done, refused, type Outcome } from './outcome.ts';
+import { openRelease } from './open-release.ts';
+import { done, refused, type Outcome } from '../outcome.ts';
 
 /** What the simulated camera sees of a release: heads as recorded, else as metal predicts them. */
 export async function simulatedShot(
@@ -17,24 +13,20 @@ export async function simulatedShot(
   issueId: string,
   look: { indexIn: number; row: number }
 ): Promise<Outcome<CameraShot>> {
-  const frozen = await frozenIssue(database, issueId);
-  if (!frozen) return refused('not-found', 'there is no such issue');
-  const [driving, checked] = await Promise.all([
-    eventsOf(database, driveEvents, issueId),
-    eventsOf(database, holeEvents, issueId)
-  ]);
-  const state = driveStream.project({ ...frozen, batches: [] }, driving);
+  const release = await openRelease(database, issueId);
+  if (!release) return refused('not-found', 'there is no such issue');
+  const { issue, drive, states } = release;
   const measured = new Map(
-    [...holeStream.project(frozen, checked)].flatMap(([hole, { ofRivet }]) => {
+    [...states].flatMap(([hole, { ofRivet }]) => {
       const last = ofRivet.findLast(isMeasured);
       return last ? [[hole, last.diameterIn] as const] : [];
     })
   );
   const before = beforeCamera(
-    { id: issueId, ...frozen },
-    state.access?.access.member ?? null,
+    issue,
+    drive.access?.access.member ?? null,
     look,
-    (hole) => state.holes.get(hole)?.driven ?? false,
+    (hole) => drive.holes.get(hole)?.driven ?? false,
     measured
   );
   const { svg, ...picture } = simulatedPicture(

@@ -1,68 +1,19 @@
 import { alloyFacts } from '../../../core/catalog/alloys.ts';
-import type { ColdBatchFacts } from '../../../core/driving/drive-events.ts';
 import { BatchTimes, GUIDANCE_TIMES, ruledTimes } from '../../../core/rules/icebox.ts';
 import type { Alloy } from '../../../core/schema/fields.ts';
 import { partNumber } from '../../../core/stack/part-number.ts';
 import type { ColdView, TakeOut } from '../../cold-view.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
+import { BATCHES, factsOf, type BatchRow } from '../events/batches.ts';
 import { recordMoves } from '../events/record.ts';
 import { stockEvents } from '../events/stock-events.ts';
 import { currentProfile } from './profiles.ts';
 import type { PersonView } from './people.ts';
-import { done, Refused, refused, type Outcome } from './outcome.ts';
-
-export interface BatchFactsRow {
-  id: string;
-  part_number: string;
-  lot: string;
-  count: number;
-  removed_at: Date;
-  times: unknown;
-}
-interface BatchRow extends BatchFactsRow {
-  by: string;
-  driven: number;
-  away: number;
-}
+import { done, Refused, refused, type Outcome } from '../outcome.ts';
 
 /** A batch is looked back at for a day; older ones lie in the record. */
 const RECENT = "interval '1 day'";
-/** A rivet is of the batch that it was put in from, as long as it is in. */
-const BATCHES = `select b.id, b.part_number, b.lot, b.count, b.removed_at, b.times, p.name as by,
-  (select count(*)::integer
-   from (select distinct subject_id from drive_events where batch = b.id) tapped
-     cross join lateral rivets_in(tapped.subject_id) now_in
-   where now_in.batch = b.id) as driven,
-  (select coalesce(sum((payload->>'count')::integer), 0)::integer from cold_events c
-   where c.subject_id = b.id) as away
-  from cold_batches b join people p on p.id = b.person_id`;
-
-export const factsOf = ({
-  id,
-  part_number,
-  lot,
-  count,
-  removed_at,
-  times
-}: BatchFactsRow): ColdBatchFacts => ({
-  id,
-  partNumber: part_number,
-  lot,
-  count,
-  removedAt: removed_at.toISOString(),
-  times: BatchTimes.nullable().parse(times)
-});
-
-/** How many of a batch were driven, and how many put away; null where there is no such batch. */
-export async function countsOfBatch(
-  database: Database,
-  batchId: string
-): Promise<{ count: number; driven: number; away: number } | null> {
-  const [row] = await rowsOf<BatchRow>(database, `${BATCHES} where b.id = $1`, [batchId]);
-  return row ?? null;
-}
-
 /** Batches of the last day that still have rivets, the oldest first, with the server's time. */
 export async function coldView(database: Database): Promise<ColdView> {
   const rows = await rowsOf<BatchRow>(
@@ -79,16 +30,6 @@ export async function coldView(database: Database): Promise<ColdView> {
       left: row.count - row.driven - row.away
     }))
   };
-}
-
-/** Batches that a tap may name: what is out, and what was out when a tap was made that comes in late. */
-export async function batchesOut(database: Database): Promise<ColdBatchFacts[]> {
-  const rows = await rowsOf<BatchRow>(
-    database,
-    `select id, part_number, lot, count, removed_at, times from cold_batches
-     where removed_at > now() - interval '14 days'`
-  );
-  return rows.map(factsOf);
 }
 
 /** The shop's own times for an alloy as its rules stand, with whose rule they are; null: the guidance's. */

@@ -7,7 +7,7 @@ import type { WriteLength } from '../../words/writing.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import { pdfCoupon } from '../files/pdf-coupon.ts';
-import { done, refused, type Outcome } from './outcome.ts';
+import { done, refused, type Outcome } from '../outcome.ts';
 
 interface Row {
   id: string;

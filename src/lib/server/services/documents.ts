@@ -4,7 +4,7 @@ import {
   JOINT_DOCUMENT,
   PROFILE_DOCUMENT
 } from '../../../core/documents/documents.ts';
-import { Refused, type Outcome } from './outcome.ts';
+import { Refused, type Outcome } from '../outcome.ts';
 import { refusalInWords } from '../../words/refusals.ts';
 import { inInches } from '../../words/writing.ts';
 

@@ -1,6 +1,4 @@
 import { drivingHolders } from '../../../core/driving/driving-holders.ts';
-import { asReworked } from '../../../core/reworking/rework-state.ts';
-import { driveStream } from '../../../core/driving/drive-events.ts';
 import { drivingWays } from '../../../core/driving/driving-ways.ts';
 import { issueOrder } from '../../../core/driving/issue-order.ts';
 import { pathOf } from '../../../core/driving/driving-order.ts';
@@ -14,14 +12,12 @@ import { inRuns } from '../../words/pattern.ts';
 import { toolInWords, WAY_STEPS, WAY_WORDS, wayReasonInWords } from '../../words/driving.ts';
 import type { WriteLength } from '../../words/writing.ts';
 import type { Database } from '../db/connect.ts';
-import { driveEvents } from '../events/drive-events.ts';
-import { sinceIssued } from '../events/since-issued.ts';
-import { eventsOf } from '../events/read.ts';
 import { pdfDrivingCard, type CardRun } from '../files/pdf-driving-card.ts';
-import { latestIssue } from './issues.ts';
+import { newestIssue } from './issues.ts';
+import { openRelease } from './open-release.ts';
 import type { MadeFile } from './made-file.ts';
 import type { JointView } from './joints.ts';
-import { done, refused, type Outcome } from './outcome.ts';
+import { done, refused, type Outcome } from '../outcome.ts';
 import { shopFigures } from './ready.ts';
 import { toolSettings } from './tool-settings.ts';
 
@@ -33,20 +29,18 @@ export async function drivingCard(
   paper: Paper,
   length: WriteLength
 ): Promise<Outcome<MadeFile>> {
-  const released = await latestIssue(database, joint.id);
-  if (!released)
+  const newest = await newestIssue(database, joint.id);
+  const release = newest === null ? null : await openRelease(database, newest);
+  if (!release)
     return refused('not-possible', 'it is not released yet: release it under Drive first');
-  const { rework } = await sinceIssued(database, released.id, released);
-  const issue = asReworked(released, rework);
-  const [events, { holders, tools }, set] = await Promise.all([
-    eventsOf(database, driveEvents, issue.id),
+  const { issue, drive } = release;
+  const [{ holders, tools }, set] = await Promise.all([
     shopFigures(database),
     toolSettings(database, joint.id)
   ]);
-  const state = driveStream.project({ ...released, batches: [], rework }, events);
-  const found = issueOrder(issue, state.order);
+  const found = issueOrder(issue, drive.order);
   const outline = { widthIn: issue.facts.widthIn, heightIn: issue.facts.overlapIn };
-  const access = state.access?.access ?? null;
+  const access = drive.access?.access ?? null;
   const whole = rivetRuns(issue);
   const parts = access
     ? whole.flatMap((run) => reachedRuns(run, issue, outline, access, tools))

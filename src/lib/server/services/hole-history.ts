@@ -10,7 +10,7 @@ import { rowsOf } from '../db/work.ts';
 import { eventsAtHoles, eventsOf } from '../events/read.ts';
 import { DRIVE_EVENTS, HOLE_EVENTS, REWORK_EVENTS } from '../events/tables.ts';
 import { issueWithSource } from './issues.ts';
-import { done, refused, type Outcome } from './outcome.ts';
+import { done, refused, type Outcome } from '../outcome.ts';
 import { lotsOf, settingSpans } from './settle-rivets.ts';
 
 /** What an entry of a log says of one hole. */

@@ -20,7 +20,7 @@ import { planOf, type PlannedJoint } from '../heavy/kept-plans.ts';
 import { outcomeOf } from './documents.ts';
 import { getJoint, type JointView } from './joints.ts';
 import { boundOf, mayLoosen } from './bound-rules.ts';
-import { because, done, refused, type Outcome } from './outcome.ts';
+import { because, done, refused, type Outcome } from '../outcome.ts';
 import { isPractice } from './practice.ts';
 import { logTaken, takenOverFrom } from './take-over.ts';
 

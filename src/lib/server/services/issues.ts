@@ -2,7 +2,7 @@ import type { Issue } from '../../../core/issue/issue.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import { must, readFacts } from './documents.ts';
-import { toIssuedHoles, type HoleRow } from './issued-holes.ts';
+import { toIssuedHoles, type HoleRow } from '../events/issued-holes.ts';
 
 interface IssueRow {
   id: string;
@@ -55,4 +55,14 @@ export async function issueWithSource(
   return row
     ? { issue: toIssue(row), jointId: row.joint_id, definition: row.definition, rules: row.rules }
     : null;
+}
+
+/** The newest release of a joint by its id; null before the first. */
+export async function newestIssue(database: Database, jointId: string): Promise<string | null> {
+  const [row] = await rowsOf<{ id: string }>(
+    database,
+    'select id from joint_issues where joint_id = $1 order by number desc limit 1',
+    [jointId]
+  );
+  return row?.id ?? null;
 }

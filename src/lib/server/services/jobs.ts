@@ -6,7 +6,7 @@ import type { Job } from '../db/models.ts';
 import { listJoints, type JointSummary } from './joint-summaries.ts';
 import { inInches, type WriteLength } from '../../words/writing.ts';
 import { isPractice } from './practice.ts';
-import { done, refused, type Outcome } from './outcome.ts';
+import { done, refused, type Outcome } from '../outcome.ts';
 
 const line = (what: string, most: number) =>
   z

@@ -22,9 +22,9 @@ import { settingInWords } from '../../words/cages.ts';
 import { stopInWords } from '../../words/warnings.ts';
 import { writing, type WriteLength } from '../../words/writing.ts';
 import type { MadeFile } from './made-file.ts';
-import { sinceOfIssue } from './take-over.ts';
+import { sinceOfIssue } from './open-release.ts';
 import { recordFileOf } from './record-files.ts';
-import { because, done, refused, type Outcome } from './outcome.ts';
+import { because, done, refused, type Outcome } from '../outcome.ts';
 
 const plainName = (title: string): string =>
   title

@@ -11,7 +11,7 @@ import { inWork, rowsOf } from '../db/work.ts';
 import { must, outcomeOf, readDefinition, readProfile } from './documents.ts';
 import { keepSummary, makeSummary, type MadeSummary } from './kept-summaries.ts';
 import { currentProfile, rulesOf } from './profiles.ts';
-import { done, refused, type Outcome } from './outcome.ts';
+import { done, refused, type Outcome } from '../outcome.ts';
 
 export interface JointView {
   id: string;

@@ -1,6 +1,6 @@
 import type { Database } from '../db/connect.ts';
 import { inWork } from '../db/work.ts';
-import { done, refused, type Outcome } from './outcome.ts';
+import { done, refused, type Outcome } from '../outcome.ts';
 
 /** Joints without an aircraft and without data; nothing under it can be released. */
 const PRACTICE = {

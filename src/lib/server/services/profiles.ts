@@ -5,7 +5,7 @@ import type { Database } from '../db/connect.ts';
 import type { Profile } from '../db/models.ts';
 import { inWork, rowsOf } from '../db/work.ts';
 import { must, readProfile } from './documents.ts';
-import { done, refused, type Outcome } from './outcome.ts';
+import { done, refused, type Outcome } from '../outcome.ts';
 
 const documentVersion = PROFILE_DOCUMENT.version;
 

@@ -8,7 +8,7 @@ import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
 import { eventsOf } from '../events/read.ts';
 import { stepEvents } from '../events/step-events.ts';
-import { done, refused, type Outcome } from './outcome.ts';
+import { done, refused, type Outcome } from '../outcome.ts';
 
 /** Ticks of a joint in the order recorded. */
 export const readyEvents = (database: Database, jointId: string): Promise<ReadyEvent[]> =>

@@ -11,7 +11,7 @@ import type { WriteLength } from '../../words/writing.ts';
 import type { Database } from '../db/connect.ts';
 import { pdfRecord } from '../files/pdf-record.ts';
 import type { MadeFile } from './made-file.ts';
-import { done, type Outcome } from './outcome.ts';
+import { done, type Outcome } from '../outcome.ts';
 import { recordFile } from './signing.ts';
 
 /** The record of the newest release: to be read, to be held against its seal, or its heads as a table. */

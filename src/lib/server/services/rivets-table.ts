@@ -4,7 +4,7 @@ import { writeCsv } from '../../exchange/csv.ts';
 import type { RivetWish } from '../../api/records-wish.ts';
 import type { Database } from '../db/connect.ts';
 import { findRivets } from './find-rivets.ts';
-import { done, refused, type Outcome } from './outcome.ts';
+import { done, refused, type Outcome } from '../outcome.ts';
 
 /** A table longer than this is asked for in parts. */
 export const MOST_LINES = 50_000;

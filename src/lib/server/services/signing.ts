@@ -3,17 +3,9 @@ import type { SigningView } from '../../api/signing.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import { sealOf } from '../record/seal.ts';
+import { newestIssue } from './issues.ts';
 import { matterOf } from './records.ts';
-import { done, refused, type Outcome } from './outcome.ts';
-
-async function newestIssue(database: Database, jointId: string): Promise<string | null> {
-  const [row] = await rowsOf<{ id: string }>(
-    database,
-    'select id from joint_issues where joint_id = $1 order by number desc limit 1',
-    [jointId]
-  );
-  return row?.id ?? null;
-}
+import { done, refused, type Outcome } from '../outcome.ts';
 
 /** What was signed of an issue, word for word; null while nobody has. */
 async function signedRecord(

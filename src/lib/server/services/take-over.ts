@@ -1,6 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import { holeStream } from '../../../core/check/hole-events.ts';
-import { driveStream } from '../../../core/driving/drive-events.ts';
 import type { Stamped } from '../../../core/events/stream.ts';
 import type { HeldOpenHole, IssuedFacts, IssuedHole } from '../../../core/issue/issue.ts';
 import { differences } from '../../../core/joint/differences.ts';
@@ -10,31 +8,15 @@ import {
   type EarlierRelease,
   type TakenOver
 } from '../../../core/releases/since-release.ts';
-import { releaseNow } from '../../../core/releases/release-now.ts';
-import { reworkStream } from '../../../core/reworking/rework-events.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
-import { eventsOf } from '../events/read.ts';
 import { putTaken } from '../events/record.ts';
-import { DRIVE_EVENTS, HOLE_EVENTS, REWORK_EVENTS } from '../events/tables.ts';
-import { issueWithSource } from './issues.ts';
-import { Refused } from './outcome.ts';
+import { DRIVE_EVENTS, HOLE_EVENTS } from '../events/tables.ts';
+import { openRelease } from './open-release.ts';
+import { Refused } from '../outcome.ts';
 
 /** So many changed fields are told; more are another joint. */
 const MOST_CHANGES = 100;
-
-/** What a release took over, as it is stored with it; null for a first one. */
-export async function sinceOfIssue(
-  database: Database,
-  issueId: string
-): Promise<SinceRelease | null> {
-  const [row] = await rowsOf<{ since: unknown }>(
-    database,
-    'select since from joint_issues where id = $1',
-    [issueId]
-  );
-  return SinceRelease.nullable().parse(row?.since ?? null);
-}
 
 async function earlierRelease(
   database: Database,
@@ -42,27 +24,15 @@ async function earlierRelease(
 ): Promise<EarlierRelease & { definition: unknown }> {
   // what is logged of it from now on stays with it: it is held while it is read
   await rowsOf(database, 'select id from joint_issues where id = $1 for update', [issueId]);
-  const source = await issueWithSource(database, issueId);
-  if (!source) throw new Refused('not-found', 'there is no such issue');
-  const { issue, definition } = source;
-  const driving = await eventsOf(database, { stream: driveStream, table: DRIVE_EVENTS }, issueId);
-  const heads = await eventsOf(database, { stream: holeStream, table: HOLE_EVENTS }, issueId);
-  const reworks = await eventsOf(database, { stream: reworkStream, table: REWORK_EVENTS }, issueId);
-  const { rework, drive, states } = releaseNow({ issue, batches: [], driving, heads, reworks });
+  const release = await openRelease(database, issueId);
+  if (!release) throw new Refused('not-found', 'there is no such issue');
+  const { issued: issue, definition, driving, rework, drive, states, since } = release;
   if ([...rework.referrals.values()].some(({ answered }) => answered === null))
     throw new Refused(
       'not-possible',
       `a question of release ${issue.number} is open: log its answer at Check first, a new release would lose sight of it`
     );
-  return {
-    issue,
-    definition,
-    driving,
-    rework,
-    drive,
-    states,
-    since: await sinceOfIssue(database, issueId)
-  };
+  return { issue, definition, driving, rework, drive, states, since };
 }
 
 /** What a new release takes over from the one before it, and what changed. */

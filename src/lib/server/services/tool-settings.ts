@@ -12,7 +12,7 @@ import { rowsOf } from '../db/work.ts';
 import { eventsOf, eventsOfMany } from '../events/read.ts';
 import { toolEvents } from '../events/tool-events.ts';
 import { latestIssue } from './issues.ts';
-import { because, done, refused, type Outcome } from './outcome.ts';
+import { because, done, refused, type Outcome } from '../outcome.ts';
 import { shopFigures } from './ready.ts';
 
 interface Row {

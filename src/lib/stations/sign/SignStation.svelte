@@ -3,7 +3,7 @@
   import { onMount } from 'svelte';
   import { invalidateAll } from '$app/navigation';
   import { signStream } from '$core/signing/sign-events.ts';
-  import { toldKey } from '$core/signing/missing.ts';
+  import { toldKey } from '$core/signing/told.ts';
   import { sendMoves } from '$lib/api/events.ts';
   import { signingAt, type SigningView } from '$lib/api/signing.ts';
   import { call } from '$lib/client/call';

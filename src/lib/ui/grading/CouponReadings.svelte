@@ -71,7 +71,7 @@
 {/if}
 
 <style>
-  input {
+  td :global(input) {
     width: 100%;
     min-width: 0;
   }

@@ -1,6 +1,6 @@
 import { listProfilesAt, saveProfileAt } from '$lib/api/profiles.ts';
 import { serve } from '$lib/server/serve';
-import { done } from '$lib/server/services/outcome';
+import { done } from '$lib/server/outcome';
 import { listProfiles, saveProfile } from '$lib/server/services/profiles';
 
 export const GET = serve(listProfilesAt, async ({ database }) =>

@@ -1,5 +1,5 @@
 import type { QueryInterface } from 'sequelize';
-import { eventTableSql, type EventTable } from '../../events/table.ts';
+import { eventTableSql, type EventTable } from './event-table.ts';
 
 /** The tables as this migration makes them: what the program calls them later is its own affair. */
 const TABLES: (EventTable & { was: string; copy: string })[] = [

@@ -1,5 +1,5 @@
 import type { QueryInterface } from 'sequelize';
-import { eventTableSql } from '../../events/table.ts';
+import { eventTableSql } from './event-table.ts';
 
 const BATCHES = `
 create table cold_batches (

@@ -1,5 +1,5 @@
 import type { QueryInterface } from 'sequelize';
-import { eventTableSql } from '../../events/table.ts';
+import { eventTableSql } from './event-table.ts';
 
 /** Old work: findings of service on a joint, beside every release. */
 export const oldWork = {

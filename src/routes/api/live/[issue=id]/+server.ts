@@ -4,7 +4,7 @@ import { streamOf } from '$lib/server/live/streams';
 import { keepCall } from '$lib/server/events/team-calls';
 import { live, sayLive } from '$lib/server/live/live-hub';
 import { serve } from '$lib/server/serve';
-import { done } from '$lib/server/services/outcome';
+import { done } from '$lib/server/outcome';
 import type { RequestHandler } from './$types';
 
 /** What is said and logged about a release, from whatever process. */

@@ -3,7 +3,7 @@ import { calipers } from '$lib/server/devices/bench-hub';
 import { lineStream } from '$lib/server/devices/line-stream';
 import { streamOf } from '$lib/server/live/streams';
 import { serve } from '$lib/server/serve';
-import { done } from '$lib/server/services/outcome';
+import { done } from '$lib/server/outcome';
 import type { RequestHandler } from './$types';
 
 /** What the simulated caliper at a release says (docs/depth-gauge.md). */

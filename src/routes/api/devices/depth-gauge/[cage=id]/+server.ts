@@ -3,7 +3,7 @@ import { benches } from '$lib/server/devices/bench-hub';
 import { lineStream } from '$lib/server/devices/line-stream';
 import { streamOf } from '$lib/server/live/streams';
 import { serve } from '$lib/server/serve';
-import { done } from '$lib/server/services/outcome';
+import { done } from '$lib/server/outcome';
 import type { RequestHandler } from './$types';
 
 /** What the simulated gauge of a cage says (docs/depth-gauge.md). */

@@ -2,7 +2,7 @@ import { json } from '@sveltejs/kit';
 import { CLOCK_HEADER, CLOCK_RIGHT_HEADER } from '$lib/api/endpoint.ts';
 import { clockQuestion } from '$lib/server/clock';
 import { readEvents, sendMoves } from '$lib/api/events.ts';
-import { KEPT_STREAMS } from '$lib/server/events';
+import { KEPT_STREAMS } from '$lib/server/streams';
 import { eventsAfter, eventsOf } from '$lib/server/events/read';
 import { recordMoves } from '$lib/server/events/record';
 import { serve } from '$lib/server/serve';
@@ -10,7 +10,7 @@ import { settleSoon } from '$lib/server/services/settle-rivets';
 import { STREAM_ASKS } from '$lib/server/people/doors';
 import { namedWithoutRight } from '$lib/server/people/named';
 import { wereHere } from '$lib/server/people/sessions';
-import { done, refused } from '$lib/server/services/outcome';
+import { done, refused } from '$lib/server/outcome';
 import { z } from 'zod';
 import type { RequestHandler } from './$types';
 

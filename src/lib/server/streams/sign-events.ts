@@ -2,9 +2,9 @@ import { signStream } from '../../../core/signing/sign-events.ts';
 import { rowsOf } from '../db/work.ts';
 import { sealOf } from '../record/seal.ts';
 import { matterOf } from '../services/records.ts';
-import { Refused } from '../services/outcome.ts';
-import { keptStream } from './kept-stream.ts';
-import { SIGN_EVENTS } from './tables.ts';
+import { Refused } from '../outcome.ts';
+import { keptStream } from '../events/kept-stream.ts';
+import { SIGN_EVENTS } from '../events/tables.ts';
 
 /** The signature of an issue: everything about it is weighed under its lock, and what was signed is kept word for word. */
 export const signEvents = keptStream({

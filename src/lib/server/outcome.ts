@@ -1,7 +1,7 @@
-import type { Refusal } from '../../../core/answer.ts';
-import { told } from '../../../core/refusal-said.ts';
-import { refusalInWords } from '../../words/refusals.ts';
-import { inInches, type WriteLength } from '../../words/writing.ts';
+import type { Refusal } from '../../core/answer.ts';
+import { told } from '../../core/refusal-said.ts';
+import { refusalInWords } from '../words/refusals.ts';
+import { inInches, type WriteLength } from '../words/writing.ts';
 
 /** Why a service says no. */
 export type Reason =

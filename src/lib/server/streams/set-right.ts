@@ -2,8 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { CLOCK_SLACK_MS } from '../../../core/events/clock-slack.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
-import { KEPT_STREAMS } from '../events/index.ts';
-import { done, refused, type Outcome } from './outcome.ts';
+import { KEPT_STREAMS } from './index.ts';
+import { done, refused, type Outcome } from '../outcome.ts';
 
 /** A log whose last entry is dated in what is still to come: nothing new gets into it until then. */
 export interface LogAhead {

@@ -1,6 +1,6 @@
-import type { Database } from '../db/connect.ts';
-import { log } from '../log.ts';
-import { endedSessions } from '../people/sessions.ts';
+import type { Database } from './db/connect.ts';
+import { log } from './log.ts';
+import { endedSessions } from './people/sessions.ts';
 
 /** A stream of somebody who is not here any more is open no longer than this. */
 const LOOK_MS = 5000;

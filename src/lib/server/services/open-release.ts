@@ -1,0 +1,70 @@
+import { holeStream, type HoleEvent } from '../../../core/check/hole-events.ts';
+import {
+  driveStream,
+  type ColdBatchFacts,
+  type DriveEvent
+} from '../../../core/driving/drive-events.ts';
+import type { Issue } from '../../../core/issue/issue.ts';
+import { releaseNow, type ReleaseNow } from '../../../core/releases/release-now.ts';
+import { SinceRelease } from '../../../core/releases/since-release.ts';
+import { reworkStream, type ReworkEvent } from '../../../core/reworking/rework-events.ts';
+import type { Database } from '../db/connect.ts';
+import { inOneView, rowsOf } from '../db/work.ts';
+import { batchesOf } from '../events/batches.ts';
+import { eventsOf } from '../events/read.ts';
+import { DRIVE_EVENTS, HOLE_EVENTS, REWORK_EVENTS } from '../events/tables.ts';
+import { issueWithSource } from './issues.ts';
+
+/** A release with everything that was logged of it and what that comes to: one reading, of one instant. */
+export interface OpenRelease extends ReleaseNow {
+  /** as it was released; `issue` is that with what was replaced since */
+  issued: Issue;
+  jointId: string;
+  /** the joint as its fields stood, and the rules it was planned under */
+  definition: unknown;
+  rules: unknown;
+  /** what it took over from the release before it; null for a first one */
+  since: SinceRelease | null;
+  /** out of the cold, as far as its rivets came from them */
+  batches: ColdBatchFacts[];
+  driving: DriveEvent[];
+  heads: HoleEvent[];
+  reworks: ReworkEvent[];
+}
+
+/**
+ * The one way to read where a release stands: pages, files, records and signatures all go by it.
+ *
+ * @returns null where there is no such release
+ */
+export const openRelease = (database: Database, issueId: string): Promise<OpenRelease | null> =>
+  inOneView(database, async () => {
+    const source = await issueWithSource(database, issueId);
+    if (!source) return null;
+    const { issue: issued, ...from } = source;
+    // one after the other: within an act they go over its one connection
+    const driving = await eventsOf(database, { stream: driveStream, table: DRIVE_EVENTS }, issueId);
+    const heads = await eventsOf(database, { stream: holeStream, table: HOLE_EVENTS }, issueId);
+    const reworks = await eventsOf(
+      database,
+      { stream: reworkStream, table: REWORK_EVENTS },
+      issueId
+    );
+    const batches = await batchesOf(database, issueId);
+    const since = await sinceOfIssue(database, issueId);
+    const logged = { batches, driving, heads, reworks };
+    return { issued, ...from, since, ...logged, ...releaseNow({ issue: issued, ...logged }) };
+  });
+
+/** What a release took over, as it is stored with it; null for a first one. */
+export async function sinceOfIssue(
+  database: Database,
+  issueId: string
+): Promise<SinceRelease | null> {
+  const [row] = await rowsOf<{ since: unknown }>(
+    database,
+    'select since from joint_issues where id = $1',
+    [issueId]
+  );
+  return SinceRelease.nullable().parse(row?.since ?? null);
+}
