@@ -1,10 +1,10 @@
-import { notPossible, workLine, type Answer } from '../answer.ts';
+import { notPossible, workLine, type Answer, type WorkLine } from '../answer.ts';
 import { drillIn } from '../catalog/drills.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
 import { by, len } from '../notation.ts';
 import { oversize } from '../rework/oversize.ts';
-import type { Dash } from '../schema/fields.ts';
+import type { Dash, Head } from '../schema/fields.ts';
 import { partNumber as readPartNumber, writePartNumber } from '../stack/part-number.ts';
 import { predictHead } from '../stack/predict-head.ts';
 import { stockedLength } from '../stack/rivet-length.ts';
@@ -71,11 +71,48 @@ export function decideHole(
   const mostIn = MOST_BELIEVABLE_D * rivetSize(dash).diameterIn;
   if (above(widestIn, mostIn))
     return notPossible('widestIn', { code: 'hole-too-large', holeIn: widestIn, dash, mostIn });
-  const decided = oversize(
+  const decided = bySize({ rules, head, room, dash }, widestIn);
+  if (!decided.ok) return decided;
+  const work = [
+    ...decided.work,
+    workLine('rivets taken out of it', `at ${OUTS_BEFORE_REFERRAL} it is referred`, outs, 'times')
+  ];
+  const say = (result: HoleDecision): Answer<HoleDecision> => ({ ok: true, result, work });
+  if (outs >= OUTS_BEFORE_REFERRAL) return say(referred([], 'third-time'));
+  const grave = seen[0];
+  if (grave !== undefined) return say(referred([], grave));
+  const keeps = decided.result.decision === 'keep';
+  const cutDeepIn =
+    head === 'countersunk' && tooDeepIn !== null && above(tooDeepIn, 0) ? tooDeepIn : null;
+  if (keeps && cutDeepIn === null) return say(sameSize(facts, hole, widestIn, rules));
+  // a cut that is too deep asks for the next size even where the hole itself would do: it is held against all but that
+  const keepsIn = drillIn(rivetSize(dash).drill[rules.drill]);
+  const grown = keeps
+    ? bySize({ rules, head, room, dash }, Math.max(widestIn, keepsIn + JUST_OVER_IN))
+    : decided;
+  return grown.ok
+    ? say(nextSize(facts, hole, { rules, room, cutDeepIn, fails: grown.result.fails }, work))
+    : grown;
+}
+
+type Rules = NonNullable<IssuedFacts['rules']>;
+type Room = NonNullable<IssuedHole['room']>;
+
+const referred = (
+  against: AgainstSize[],
+  because: HoleDecision['because'] = null
+): HoleDecision => ({ decision: 'refer', because, against, rivet: null });
+
+/** What the size of a hole alone asks for, in the room that it has. */
+const bySize = (
+  { rules, head, room, dash }: { rules: Rules; head: Head; room: Room; dash: Dash },
+  holeIn: number
+) =>
+  oversize(
     {
       dash,
       head,
-      holeIn: widestIn,
+      holeIn,
       edgeIn: room.edgeIn,
       pitchesIn: room.pitchIn === null ? [] : [room.pitchIn],
       sheetsIn: room.sheetsIn,
@@ -84,47 +121,40 @@ export function decideHole(
     },
     rules.multipliers
   );
-  if (!decided.ok) return decided;
-  const work = [...decided.work];
-  const say = (
-    decision: HoleDecision['decision'],
-    rest: Partial<HoleDecision> = {}
-  ): Answer<HoleDecision> => ({
-    ok: true,
-    result: { decision, because: null, against: [], rivet: null, ...rest },
-    work
-  });
-  work.push(
-    workLine('rivets taken out of it', `at ${OUTS_BEFORE_REFERRAL} it is referred`, outs, 'times')
-  );
-  if (outs >= OUTS_BEFORE_REFERRAL) return say('refer', { because: 'third-time' });
-  const grave = seen[0];
-  if (grave !== undefined) return say('refer', { because: grave });
 
+/** The same rivet again, or a longer one: in a hole under its nominal size once that is drilled. */
+function sameSize(
+  facts: IssuedFacts,
+  hole: IssuedHole,
+  widestIn: number,
+  rules: Rules
+): HoleDecision {
+  const { dash } = hole;
   const own = issuedRivet(facts, hole);
-  const cutDeep = head === 'countersunk' && tooDeepIn !== null && above(tooDeepIn, 0);
-  if (decided.result.decision === 'keep' && !cutDeep) {
-    const holeIn = Math.max(own.holeIn, widestIn);
-    const same = headedRivet(facts, hole, { ...own, dash, holeIn });
-    if (!same) return say('refer', { against: ['length'] });
-    const { nominalHoleIn, drill: drills } = rivetSize(dash);
-    const drill = drills[rules.drill];
-    return isUnder(widestIn, nominalHoleIn)
-      ? say('keep', { rivet: same, tooSmall: { drill, drillIn: drillIn(drill) } })
-      : say('keep', { rivet: same });
-  }
+  const rivet = headedRivet(facts, hole, { ...own, dash, holeIn: Math.max(own.holeIn, widestIn) });
+  if (!rivet) return referred(['length']);
+  const same: HoleDecision = { decision: 'keep', because: null, against: [], rivet };
+  const { nominalHoleIn, drill: drills } = rivetSize(dash);
+  const drill = drills[rules.drill];
+  return isUnder(widestIn, nominalHoleIn)
+    ? { ...same, tooSmall: { drill, drillIn: drillIn(drill) } }
+    : same;
+}
 
-  // a cut that is too deep asks for the next size even where the hole itself would do
-  const grown =
-    cutDeep && decided.result.decision === 'keep' ? nextOnly(facts, hole, widestIn) : decided;
-  if (!grown.ok) return grown;
-  const against: AgainstSize[] = [...grown.result.fails];
-  const next = nextDash(dash);
-  if (next === null)
-    return say('refer', { against: against.length > 0 ? against : ['no-larger-size'] });
+/** The next size, held against rows, cut and length too; what is reckoned goes into `work`. */
+function nextSize(
+  facts: IssuedFacts,
+  hole: IssuedHole,
+  held: { rules: Rules; room: Room; cutDeepIn: number | null; fails: readonly AgainstSize[] },
+  work: WorkLine[]
+): HoleDecision {
+  const { rules, room, cutDeepIn } = held;
+  const against = [...held.fails];
+  const next = nextDash(hole.dash);
+  if (next === null) return referred(against.length > 0 ? against : ['no-larger-size']);
   const bigger = rivetSize(next);
-  const leastIn = rules.multipliers.transverseMinD * bigger.diameterIn;
   if (room.betweenRowsIn !== null) {
+    const leastIn = rules.multipliers.transverseMinD * bigger.diameterIn;
     work.push(
       workLine(
         'its least between rows',
@@ -135,27 +165,25 @@ export function decideHole(
     );
     if (below(room.betweenRowsIn, leastIn)) against.push('between-rows');
   }
-  if (cutDeep) {
-    const deeperIn = bigger.head.countersunk.heightIn - rivetSize(dash).head.countersunk.heightIn;
+  if (cutDeepIn !== null) {
+    const own = rivetSize(hole.dash).head.countersunk.heightIn;
+    const deeperIn = bigger.head.countersunk.heightIn - own;
     work.push(
-      workLine('its head is deeper by', by`the cut lies ${len(tooDeepIn)} too deep`, deeperIn, 'in')
+      workLine('its head is deeper by', by`the cut lies ${len(cutDeepIn)} too deep`, deeperIn, 'in')
     );
-    if (above(tooDeepIn, deeperIn)) against.push('cut-too-deep');
+    if (above(cutDeepIn, deeperIn)) against.push('cut-too-deep');
   }
   const gripIn = hole.gripIn ?? facts.gripIn;
-  const stocked = stockedLength(gripIn, {
-    dash: next,
-    increments: rules.increments,
-    lean: rules.lean
-  });
-  if (against.length > 0 || !stocked.ok) return say('refer', { against });
+  const { increments, lean } = rules;
+  const stocked = stockedLength(gripIn, { dash: next, increments, lean });
+  if (against.length > 0 || !stocked.ok) return referred(against);
   const rivet = headedRivet(facts, hole, {
     dash: next,
-    partNumber: own.partNumber,
+    partNumber: issuedRivet(facts, hole).partNumber,
     lengthIn: stocked.lengthIn,
     holeIn: drillIn(bigger.drill[rules.drill])
   });
-  if (!rivet) return say('refer', { against: ['length'] });
+  if (!rivet) return referred(['length']);
   work.push(
     workLine(
       'its length',
@@ -164,7 +192,7 @@ export function decideHole(
       'in'
     )
   );
-  return say('next-size', { rivet });
+  return { decision: 'next-size', because: null, against: [], rivet };
 }
 
 const STEPS_PER_IN = { half: 32, sixteenth: 16 } as const;
@@ -211,24 +239,5 @@ function headedRivet(
 const nextDash = (dash: Dash): Dash | null =>
   dash === 3 ? 4 : dash === 4 ? 5 : dash === 5 ? 6 : dash === 6 ? 8 : null;
 
-/** The next size asked for by the cut: held against everything but a hole that would still keep its size. */
-function nextOnly({ rules, head }: IssuedFacts, { room, dash }: IssuedHole, widestIn: number) {
-  if (rules === null || room === null) throw new Error('asked only where both are frozen');
-  const keepsIn = drillIn(rivetSize(dash).drill[rules.drill]);
-  return oversize(
-    {
-      dash,
-      head,
-      // the least hole that is over its own size
-      holeIn: Math.max(widestIn, keepsIn + JUST_OVER_IN),
-      edgeIn: room.edgeIn,
-      pitchesIn: room.pitchIn === null ? [] : [room.pitchIn],
-      sheetsIn: room.sheetsIn,
-      increments: rules.increments,
-      school: rules.drill
-    },
-    rules.multipliers
-  );
-}
 /** A hole this much over its drill no longer keeps its size (handbook 4.7). */
 const JUST_OVER_IN = 0.0031;

@@ -2,12 +2,8 @@ import { randomUUID } from 'node:crypto';
 import type { Stamped } from '../../../core/events/stream.ts';
 import type { HeldOpenHole, IssuedFacts, IssuedHole } from '../../../core/issue/issue.ts';
 import { differences } from '../../../core/joint/differences.ts';
-import {
-  SinceRelease,
-  takeOver,
-  type EarlierRelease,
-  type TakenOver
-} from '../../../core/releases/since-release.ts';
+import type { EarlierRelease, SinceRelease } from '../../../core/releases/since-release.ts';
+import { takeOver, type TakenOver } from '../../../core/releases/take-over.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import { putTaken } from '../events/record.ts';

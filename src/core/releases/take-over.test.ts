@@ -9,13 +9,8 @@ import { reworkStream, type ReworkEvent } from '../reworking/rework-events';
 import { NO_REWORK } from '../reworking/rework-state';
 import { ReworkMove } from '../reworking/rework-moves';
 import { DEFAULT_PROFILE } from '../rules/profile';
-import {
-  AgainWhy,
-  isAnotherRivet,
-  takeOver,
-  type EarlierRelease,
-  type SinceRelease
-} from './since-release';
+import { AgainWhy, isAnotherRivet, type EarlierRelease, type SinceRelease } from './since-release';
+import { takeOver } from './take-over';
 
 const PERSON = '0d5bb3a2-3a4e-4c36-9f0e-0a5a3a3b1c01';
 const BEGAN = Date.parse('2031-08-12T07:00:00Z');
