@@ -22,6 +22,7 @@ import { becomeDemo } from '../src/lib/server/people/installation.ts';
 import { addProfile } from '../src/lib/server/services/profiles.ts';
 import { seedDemoCages } from './demo-cages.ts';
 import { seedDemoChecks, seedDemoSigned } from './demo-checks.ts';
+import { seedDemoOldWork } from './demo-old-work.ts';
 import { seedDemoTools } from './demo-tools.ts';
 import { must } from './must.ts';
 
@@ -307,7 +308,9 @@ export async function seedDemoData(database: Database): Promise<boolean> {
   must(await addJoint(database, hull, 'Keelson web, splice at frame 14', KEELSON_SPLICE, ilse.id));
   must(await addJoint(database, hull, 'Hull side, flush patch', HULL_PATCH, ilse.id));
   must(await addJoint(database, hull, 'Bilge hole, round patch', BILGE_HOLE, ilse.id));
-  must(await addJoint(database, hull, 'Frame 11 flange to skin', FRAME_FLANGE, ilse.id));
+  const flange = must(
+    await addJoint(database, hull, 'Frame 11 flange to skin', FRAME_FLANGE, ilse.id)
+  );
   must(await addJoint(database, wing, 'Front spar cap, upper', SPAR_CAP, ilse.id));
   must(await addJoint(database, wing, 'Nose window frame', NOSE_WINDOW, ilse.id));
   const stringer = must(
@@ -349,6 +352,7 @@ export async function seedDemoData(database: Database): Promise<boolean> {
   await seedDemoCages(database, ilse, root);
   await seedDemoTools(database, ilse, lap, issue.facts.partNumber);
   const crew = { mechanic: ilse, apprentice: benn, inspector: tomas };
+  await seedDemoOldWork(database, tomas, flange, started);
   await seedDemoChecks(database, crew, float);
   await seedDemoSigned(database, crew, stringer);
   return true;
