@@ -165,7 +165,8 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
   let onMs = 0;
   await page.route('**/api/cold', async (route) => {
     if (route.request().method() !== 'GET') return route.continue();
-    const response = await route.fetch();
+    // a kept connection may be closed just as it is used again: that is asked once more
+    const response = await route.fetch({ maxRetries: 2 });
     const view = (await response.json()) as { serverAt: string };
     const serverAt = new Date(Date.parse(view.serverAt) + onMs).toISOString();
     return route.fulfill({ response, json: { ...view, serverAt } });
