@@ -75,7 +75,7 @@ export const oldFindingLines = (
   { sign, where, hours, note, by, at, around, dispositions, voided }: OldFinding,
   when: (at: string) => string
 ): string[] => [
-  `Found in service at ${where}, ${when(at)}, by ${by}${hours === null ? '' : `, ${hours} h`}: ${OLD_SIGN_WORDS[sign].name}, ${OLD_SIGN_WORDS[sign].means}${note === '' ? '' : `. ${note}`}`,
+  `Found in service at ${where}, ${when(at)}, by ${by}${hours === null ? '' : `, ${hours} h`}: ${OLD_SIGN_WORDS[sign].name}, ${OLD_SIGN_WORDS[sign].means}${note === '' ? '' : `; ${note}`}`,
   ...around.map(
     (one) =>
       `Looked at ${AROUND_WORDS[one.what]}, ${one.by}: ${one.seen === '' ? 'nothing seen' : one.seen}`
