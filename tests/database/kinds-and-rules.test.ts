@@ -99,9 +99,9 @@ describe('issuing joints of every kind', () => {
     const file = await recordFileOf(database(), id, 'record.pdf', 'r', paper as never, inInches);
     const pdf = (await pdfText(valueOf(file).body)).replace(/\s+/g, ' ');
     expect(pdf).toContain(
-      'Blind rivet: NAS1398D4-2, hole 0.1285 in, grip over 0.0625 in up to 0.125 in; put in by Odile Marn'
+      'Blind rivet: NAS1398D4-2, hole 0.1285 in, grip over 0.0625 in up to 0.125 in; installed by Odile Marn'
     );
-    expect(pdf).toContain('lot BL-7; put in, not inspected; in no strength and no count');
+    expect(pdf).toContain('lot BL-7; installed, not inspected; not in the joint strength');
     const refused = await recordHead(database(), issue?.id ?? '', reading(3), person);
     expect(refused.ok ? '' : refused.message).toMatch(/hole 3 is held open \(nut plate\)/);
     expect((await recordHead(database(), issue?.id ?? '', reading(4), person)).ok).toBe(true);

@@ -159,9 +159,7 @@ test('running distances are taken up in any unit, and one that is none is named'
   await expect(page.getByTestId('existing-judged-1')).toContainText('too small for dash');
   await expect(page.getByTestId('warning-existing-small')).toBeVisible();
   await page.getByTestId('existing-state-2').selectOption('riveted');
-  await expect(page.getByTestId('existing-judged-2')).toContainText(
-    'its old rivet comes out first'
-  );
+  await expect(page.getByTestId('existing-judged-2')).toContainText('remove the old rivet');
 });
 
 test('marks are measured from another datum', async ({ page, app }) => {

@@ -40,7 +40,7 @@ test('a held-open hole is never asked for at Check, and its blind rivet is put i
   await toStation(page, 6);
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   const blind = page.getByTestId('blind 3');
-  await expect(blind).toContainText('grip over 1/16 in up to 1/8 in; sheets 0.072 in');
+  await expect(blind).toContainText('grip over 1/16 in up to 1/8 in; stack-up 0.072 in');
   await blind.getByLabel(BLINDS.lot).fill('BL-7');
   await blind.getByRole('button', { name: BLINDS.putIn }).click();
   await expect(blind).toContainText(BLIND_STANDINGS['not-inspected']);
@@ -139,7 +139,7 @@ test('old work is found, looked around and decided before anything is released',
     await finding
       .getByRole('button', { name: `${OLD_WORK.looked}: ${AROUND_WORDS[what]}` })
       .click();
-  await expect(finding).toContainText(`Looked at ${AROUND_WORDS.cracks}`);
+  await expect(finding).toContainText(`Inspected ${AROUND_WORDS.cracks}`);
   // a crack is not left on the mechanic's word
   await finding.getByText(DISPOSITIONS.leave, { exact: true }).click();
   await finding.getByRole('button', { name: OLD_WORK.decide }).click();

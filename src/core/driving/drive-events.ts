@@ -1,7 +1,6 @@
 import { z } from 'zod';
-import { answer, notPossible, type Answer } from '../answer.ts';
+import { answer, notPossible } from '../answer.ts';
 import { alloyFacts } from '../catalog/alloys.ts';
-import { CLOCK_SLACK_MS } from '../events/clock-slack.ts';
 import { defineStream, type Recorded } from '../events/stream.ts';
 import type { Issue } from '../issue/issue.ts';
 import {
@@ -12,9 +11,8 @@ import {
   type ReworkState
 } from '../reworking/rework-state.ts';
 import type { DrivingAccess } from './access.ts';
+import { ColdState, coldOf, type ColdBatchFacts } from './cold-of.ts';
 import { DriveMove, type QuickLook } from './drive-move.ts';
-import { coldBatch } from '../drive/cold-batch.ts';
-import { windowOf, type BatchTimes } from '../rules/icebox.ts';
 import { namedOnly } from './named-only.ts';
 import { seenVerdict, type SeenVerdict } from './head-by-camera.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';
@@ -24,23 +22,12 @@ export const DriveFrozen = z.strictObject({
   /** what was put into the hole; null where the move is none of a rivet's */
   partNumber: z.string().nullable(),
   /** how its batch stood then */
-  cold: z.enum(['ok', 'due', 'expired']).nullable(),
+  cold: ColdState.nullable(),
   /** who was named as holding gun or bar and did not call from a session of their own then; ids */
   unconfirmed: z.array(z.uuid()).optional()
 });
 export type DriveFrozen = z.output<typeof DriveFrozen>;
 export type DriveEvent = Recorded<DriveMove, DriveFrozen>;
-
-/** Rivets taken out of the cold together. */
-export interface ColdBatchFacts {
-  id: string;
-  partNumber: string;
-  lot: string;
-  count: number;
-  removedAt: string;
-  /** the shop's own times that it was taken out under; null: the guidance's */
-  times: BatchTimes | null;
-}
 
 /** What driving is held against: an issue, and the batches out of the cold. */
 export interface DriveSubject extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'> {
@@ -113,54 +100,7 @@ export const NOT_DRIVEN: DriveState = {
   objections: new Map()
 };
 
-const MINUTE_MS = 60_000;
 const NOTHING: DriveFrozen = { partNumber: null, cold: null };
-const later = (at: string, than: string | undefined): boolean =>
-  than === undefined || Date.parse(at) >= Date.parse(than);
-
-/** How a batch stood when a rivet of it was driven; null where the alloy is driven as received. */
-function coldOf(
-  { facts, batches }: DriveSubject,
-  issued: Issue['holes'][number],
-  move: Extract<DriveMove, { kind: 'driven' }>
-): Answer<DriveFrozen['cold']> {
-  const { alloy, partNumber } = rivetOfHole(facts, issued);
-  if (!alloyFacts(alloy).cold) return answer(null, []);
-  const batch = batches.find(({ id }) => id === move.batch);
-  if (!batch) return notPossible('batch', { code: 'no-batch', hole: move.hole, part: partNumber });
-  if (batch.partNumber !== partNumber)
-    return notPossible('batch', {
-      code: 'batch-of-another',
-      hole: move.hole,
-      part: partNumber,
-      batch: batch.partNumber
-    });
-  const { removedAt, lot, times } = batch;
-  const beforeMs = Date.parse(removedAt) - Date.parse(move.at);
-  // how long they were out cannot be told: one of the two clocks was wrong, or was set back since
-  if (beforeMs > CLOCK_SLACK_MS)
-    return move.late === ''
-      ? notPossible('at', {
-          code: 'before-its-batch',
-          hole: move.hole,
-          lot,
-          beforeMin: Math.round(beforeMs / MINUTE_MS)
-        })
-      : answer('expired', []);
-  // a tap of a slow clock, just before the batch was out, is as at its removal
-  const now = later(move.at, removedAt) ? move.at : removedAt;
-  const stood = coldBatch({ alloy, removedAt, now, perRivetS: 1 }, times);
-  if (!stood.ok) return stood;
-  const { state } = stood.result;
-  if (state === 'expired' && move.late === '')
-    return notPossible('late', {
-      code: 'batch-expired',
-      hole: move.hole,
-      lot,
-      limitMin: windowOf(alloy, times)?.limitMinutes ?? 0
-    });
-  return answer(state === 'no-limit' ? null : state, []);
-}
 
 type HoleMove = Extract<DriveEvent, { kind: 'driven' | 'looked' | 'undriven' }>;
 

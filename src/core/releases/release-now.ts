@@ -3,10 +3,10 @@ import { nextHead, type NextHead } from '../check/next-head.ts';
 import {
   drivenNow,
   driveStream,
-  type ColdBatchFacts,
   type DriveEvent,
   type DriveState
 } from '../driving/drive-events.ts';
+import type { ColdBatchFacts } from '../driving/cold-of.ts';
 import { issueOrder } from '../driving/issue-order.ts';
 import type { Issue } from '../issue/issue.ts';
 import { reworkStream, type ReworkEvent } from '../reworking/rework-events.ts';

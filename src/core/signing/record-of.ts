@@ -1,5 +1,6 @@
 import type { HoleEvent } from '../check/hole-events.ts';
-import type { ColdBatchFacts, DriveEvent } from '../driving/drive-events.ts';
+import type { DriveEvent } from '../driving/drive-events.ts';
+import type { ColdBatchFacts } from '../driving/cold-of.ts';
 import { rivetOfHole } from '../driving/rivet-of-hole.ts';
 import { rivetRuns } from '../driving/rivet-runs.ts';
 import type { Recorded, Stamped } from '../events/stream.ts';

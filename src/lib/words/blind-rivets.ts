@@ -11,14 +11,14 @@ export const BLIND_FINDINGS: Record<BlindFinding, string> = {
   'stem-high': 'stem broken above the head',
   'stem-loose': 'stem loose or missing',
   ring: 'locking ring missing or high',
-  'sheets-apart': 'sheets apart, or it turns'
+  'sheets-apart': 'gap between sheets, or rivet turns'
 };
 
 export const BLIND_STANDINGS: Record<BlindStanding, string> = {
-  'not-in': 'not put in',
-  'not-inspected': 'put in, not inspected',
-  good: 'inspected, nothing found',
-  bad: 'take it out, stem first'
+  'not-in': 'not installed',
+  'not-inspected': 'installed, not inspected',
+  good: 'accepted',
+  bad: 'replace: remove the stem first'
 };
 
 export const blindFoundInWords = ({
@@ -40,8 +40,8 @@ const gripInWords = ({ leastIn, mostIn, over }: GripRange, length: WriteLength):
 export const blindInWords = ({ fastener, drillIn, grip }: OpenBlind, length: WriteLength): string =>
   [
     fastener,
-    drillIn === null ? 'no drill named' : `hole ${length(drillIn)}`,
-    grip === null ? 'its grip range not entered' : gripInWords(grip, length)
+    drillIn === null ? 'drill not entered' : `hole ${length(drillIn)}`,
+    grip === null ? 'grip range not entered' : gripInWords(grip, length)
   ].join(', ');
 
 /** What stands against a blind rivet where it is planned. */
@@ -57,22 +57,22 @@ export function openBlindText(
     case 'long':
       return {
         title: `${fastener} does not fit the sheets at ${where}`,
-        text: `The sheets come to ${sheets}; its ${grip ? gripInWords(grip, length) : 'grip is not known'}. A grip range is never stretched: take a ${why === 'short' ? 'longer' : 'shorter'} one.`
+        text: `Stack-up ${sheets}, ${grip ? gripInWords(grip, length) : 'grip range not entered'}. Select a ${why === 'short' ? 'longer' : 'shorter'} blind rivet.`
       };
     case 'grip-unknown':
       return {
         title: `No grip range for ${fastener}`,
-        text: `Enter it at ${where} from its maker’s sheet; the sheets there come to ${sheets}. Without it nobody knows whether it holds them.`
+        text: `Enter the grip range at ${where} from the maker’s sheet. The stack-up there is ${sheets}.`
       };
     case 'no-drill':
       return {
         title: `No drill for ${fastener}`,
-        text: `Name its own drill at ${where}: the hole stays at the pilot until then.`
+        text: `Enter the drill at ${where}. Until then the hole stays at pilot size.`
       };
     case 'other-drill':
       return {
-        title: `Another drill than usual for ${fastener}`,
-        text: `Look at the drill at ${where} again, or drill it by the data that name it.`
+        title: `Unusual drill for ${fastener}`,
+        text: `Check the drill at ${where} against the data for this blind rivet.`
       };
   }
 }
@@ -87,7 +87,9 @@ export const blindOnRecordInWords = (
     `Blind rivet: ${blindInWords(blind, length)}`,
     ...(putInBy === null || putInAt === null
       ? []
-      : [`put in by ${putInBy}, ${when(putInAt)}, ${lot === '' ? 'lot not told' : `lot ${lot}`}`]),
+      : [
+          `installed by ${putInBy}, ${when(putInAt)}, ${lot === '' ? 'lot not recorded' : `lot ${lot}`}`
+        ]),
     `${BLIND_STANDINGS[standing]}${inspectedBy.length > 0 ? ` (${inspectedBy.join(', ')})` : ''}`,
-    'in no strength and no count of the plan'
+    'not in the joint strength or the counts'
   ].join('; ');

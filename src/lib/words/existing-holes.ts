@@ -23,17 +23,17 @@ export function existingInWords(
 ): string {
   switch (standing) {
     case 'not-measured':
-      return '△ measure it';
+      return '△ measure the hole';
     case 'riveted':
-      return '△ its old rivet comes out first, then measure it';
+      return '△ remove the old rivet, then measure the hole';
     case 'too-small':
       return `△ too small for dash ${dash}: ream or drill to ${drill} (${length(drillIn)})`;
     case 'fits':
       return `✓ good for dash ${dash}: not drilled again`;
     case 'next-size':
-      return `✕ too large for dash ${dash}: dash ${next?.dash ?? ''} would fill it`;
+      return `✕ too large for dash ${dash}: dash ${next?.dash ?? ''} fits`;
     case 'refer':
-      return `✕ too large for dash ${dash}, and the next size does not go in: refer it`;
+      return `✕ too large for dash ${dash}, and the next size does not fit: refer to engineering`;
   }
 }
 
@@ -47,26 +47,26 @@ export function existingText(
     case 'existing-not-measured':
       return {
         title: `Measure the existing ${where}`,
-        text: 'Enter each at its widest: whether the planned rivet fills it is not known until then.'
+        text: 'Enter the maximum diameter of each hole. Until then the fit of the planned rivet is not known.'
       };
     case 'existing-riveted':
       return {
         title: `An old rivet is in the existing ${where}`,
-        text: 'Take it out first, then measure the hole at its widest and enter that.'
+        text: 'Remove the rivet first. Then measure the hole and enter the maximum diameter.'
       };
     case 'existing-small':
       return {
         title: `Existing ${where}: too small for dash ${said.dash}`,
-        text: `Ream or drill to ${said.drill} (${length(said.drillIn)}): a rivet that must be forced in loses its coating.`
+        text: `Ream or drill to ${said.drill} (${length(said.drillIn)}). A rivet that is forced in loses its coating.`
       };
     case 'existing-large': {
       const { holeIn, dash, next } = said;
       return {
         title: `Existing ${where}: too large for dash ${dash}`,
-        text: `It measures ${length(holeIn, 'fine')}. ${
+        text: `Measured diameter: ${length(holeIn, 'fine')}. ${
           next === null
-            ? 'The next size does not go in there either: leave the hole open here and refer it to engineering.'
-            : `Dash ${next.dash}${next.partNumber === null ? '' : ` (${next.partNumber})`} would fill it: plan the joint in that size, or leave this hole open and refer it to engineering.`
+            ? 'The next size does not fit either. Leave the hole open and refer to engineering.'
+            : `Dash ${next.dash}${next.partNumber === null ? '' : ` (${next.partNumber})`} fits. Plan the joint in that size, or leave the hole open and refer to engineering.`
         }`
       };
     }

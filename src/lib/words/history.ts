@@ -31,9 +31,9 @@ export function reworkEventInWords(
     case 'step':
       return `hole ${move.hole}: ${REWORK_STEPS[move.step].done}${move.done ? '' : ', taken back'}`;
     case 'blind-in':
-      return `blind rivet put in hole ${move.hole}${move.lot === '' ? ', its lot not told' : `, lot ${move.lot}`}`;
+      return `blind rivet installed in hole ${move.hole}${move.lot === '' ? ', lot not recorded' : `, lot ${move.lot}`}`;
     case 'blind-out':
-      return `blind rivet of hole ${move.hole} is out: ${move.why}`;
+      return `blind rivet removed from hole ${move.hole}: ${move.why}`;
     case 'blind-looked':
       return `blind rivet of hole ${move.hole} inspected: ${blindFoundInWords(move)}`;
     case 'referred':

@@ -12,7 +12,7 @@ export const OLD_SIGN_WORDS: Record<OldSign, { name: string; means: string }> = 
   smoking: { name: 'dark trail or ring from the head', means: 'the rivet works in its hole' },
   loose: { name: 'head turns, rocks or sounds dull', means: 'the rivet is loose' },
   'paint-ring': {
-    name: 'paint cracked in a ring round heads of one row',
+    name: 'paint cracked in rings around the heads of one row',
     means: 'the joint moves or was overloaded'
   },
   'head-pulled': {
@@ -31,21 +31,21 @@ export const OLD_SIGN_WORDS: Record<OldSign, { name: string; means: string }> = 
 };
 
 export const AROUND_WORDS: Record<Around, string> = {
-  neighbors: 'the rivets beside it',
+  neighbors: 'neighboring rivets',
   'structure-behind': 'the structure behind',
-  'oval-holes': 'whether holes are oval: those take the next size',
-  cause: 'the cause: load, vibration, corrosion or age',
+  'oval-holes': 'oval holes (next size needed)',
+  cause: 'cause: load, vibration, corrosion or age',
   row: 'the whole row',
   'far-side': 'the far side',
-  cracks: 'cracks from this hole and the next ones',
-  'crack-end': 'where the crack ends, marked; no stop-drilling without data',
-  extent: 'how far it goes, marked'
+  cracks: 'cracks at this hole and its neighbors',
+  'crack-end': 'crack end, marked (no stop-drilling without data)',
+  extent: 'extent, marked'
 };
 
 export const DISPOSITIONS: Record<Disposition, string> = {
   replace: 'replace',
   refer: 'refer to engineering',
-  leave: 'leave as it is'
+  leave: 'left as is'
 };
 
 /** What a move of old work says. */
@@ -58,7 +58,7 @@ export function oldWorkMoveInWords(move: OldWorkMove): string {
         ...(move.note === '' ? [] : [move.note])
       ].join('; ');
     case 'looked-around':
-      return `looked at ${AROUND_WORDS[move.what]}: ${move.seen === '' ? 'nothing seen' : move.seen}`;
+      return `inspected ${AROUND_WORDS[move.what]}: ${move.seen === '' ? 'nothing found' : move.seen}`;
     case 'disposed':
       return [
         DISPOSITIONS[move.disposition],
@@ -78,7 +78,7 @@ export const oldFindingLines = (
   `Found in service at ${where}, ${when(at)}, by ${by}${hours === null ? '' : `, ${hours} h`}: ${OLD_SIGN_WORDS[sign].name}, ${OLD_SIGN_WORDS[sign].means}${note === '' ? '' : `; ${note}`}`,
   ...around.map(
     (one) =>
-      `Looked at ${AROUND_WORDS[one.what]}, ${one.by}: ${one.seen === '' ? 'nothing seen' : one.seen}`
+      `Inspected ${AROUND_WORDS[one.what]}, ${one.by}: ${one.seen === '' ? 'nothing found' : one.seen}`
   ),
   ...dispositions.map(
     (one) =>

@@ -208,7 +208,7 @@ const REFUSALS: { readonly [C in RefusalSaid['code']]: Say<C> } = {
   'hole-is-wider': (said, length) =>
     `its hole would be ${length(said.holeIn, 'fine')}, and the one in the metal was measured ${length(said.widestIn, 'fine')}: a hole does not grow narrower`,
   'no-blind': (said) =>
-    `hole ${said.hole}: no blind rivet is planned or approved for it. Plan it at Layout for an open hole and release again, or log the data holder’s answer`,
+    `hole ${said.hole}: no blind rivet is planned or approved. Plan one at Layout and release again, or record the disposition`,
   'blind-too-short': (said, length) =>
     `a grip of ${length(said.gripIn, 'fine')} does not reach through ${length(said.sheetsIn, 'fine')} of sheets: it is at least that`,
   'rivet-mismatch': (said) => `${said.part} is not of that size, head and length`,
@@ -229,9 +229,9 @@ const REFUSALS: { readonly [C in RefusalSaid['code']]: Say<C> } = {
   'no-room-frozen': (said) =>
     `hole ${said.hole}: this release does not hold what stands around the hole; release the joint again to judge it, or refer it`,
   'no-such-finding': () =>
-    'that finding is not on record, was voided, or is dated later: look at the clock of this device',
+    'that finding is not on record, is voided, or has a later time. Check the clock of this device',
   'disposition-by-data': (said) =>
-    `“${DISPOSITIONS[said.disposition]}” rests on the data for such a finding: say which, and where they stand`,
+    `“${DISPOSITIONS[said.disposition]}” needs a data reference for this finding. Enter the document and sheet`,
   'no-such-referral': () => 'there is no such question in this release',
   'answered-already': (said) => `it was answered already, by ${said.by}`,
   'no-such-hole': (said) => `there is no hole ${said.hole} in this release`,

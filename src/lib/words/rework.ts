@@ -80,7 +80,7 @@ export function decisionInWords(
   if (decision === 'keep' && tooSmall)
     return {
       title: `Same size: ${rivet?.partNumber ?? ''}`,
-      why: `the hole is too small for dash ${rivet?.dash ?? ''}: ream or drill to ${tooSmall.drill} (${length(tooSmall.drillIn)}) first`
+      why: `the hole is too small for dash ${rivet?.dash ?? ''}. Ream or drill to ${tooSmall.drill} (${length(tooSmall.drillIn)}) first`
     };
   if (decision === 'keep')
     return {

@@ -58,19 +58,19 @@ export function mustInWords(must: Must): {
       };
     case 'blinds-bad':
       return {
-        text: `Something was found wrong with ${plural(must.holes.length, 'blind rivet')}: take ${must.holes.length === 1 ? 'it' : 'them'} out, stem first: ${named(must.holes)}`,
+        text: `${plural(must.holes.length, 'blind rivet')} to replace: ${named(must.holes)}`,
         station: 'check',
         hole
       };
     case 'blinds-not-inspected':
       return {
-        text: `${plural(must.holes.length, 'blind rivet')} put in and not inspected: ${named(must.holes)}`,
+        text: `${plural(must.holes.length, 'blind rivet')} installed but not inspected: ${named(must.holes)}`,
         station: 'check',
         hole
       };
     case 'blinds-not-in':
       return {
-        text: `${plural(must.holes.length, 'approved blind rivet')} not put in: ${named(must.holes)}`,
+        text: `${plural(must.holes.length, 'approved blind rivet')} not installed: ${named(must.holes)}`,
         station: 'check',
         hole
       };
@@ -88,10 +88,10 @@ export function toldInWords(told: Told): string {
   switch (told.code) {
     case 'held-open':
       return told.blind
-        ? `Hole ${told.hole} has a blind rivet, ${told.blind.fastener}, ${told.blind.isIn ? 'put in and inspected' : 'not put in yet'}; the strength and the counts do without it`
+        ? `Hole ${told.hole} has a blind rivet, ${told.blind.fastener}, ${told.blind.isIn ? 'installed' : 'not installed'}. It is not in the joint strength or the counts`
         : `Hole ${told.hole} has no rivet: ${told.reason}`;
     case 'old-work':
-      return `Found in service on this joint, which counts for no release: ${plural(told.findings, 'finding')}, ${told.open === 0 ? 'none open' : `${told.open} open`}`;
+      return `Old work found in service on this joint: ${plural(told.findings, 'finding')}, ${told.open === 0 ? 'none open' : `${told.open} open`}. Old work does not count for a release`;
     case 'left-as-is':
       return `Left as it is on the data holder’s word: head ${named(told.holes)}`;
     case 'earlier-rework':

@@ -1,4 +1,4 @@
-import type { ColdBatchFacts } from '../../../core/driving/drive-events.ts';
+import type { ColdBatchFacts } from '../../../core/driving/cold-of.ts';
 import { BatchTimes } from '../../../core/rules/icebox.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';

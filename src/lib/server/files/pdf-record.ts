@@ -206,7 +206,7 @@ export const pdfRecord = (
       );
 
     if (record.oldWork) {
-      heading(sheet, 'Found in service: old work, which counts for no release');
+      heading(sheet, 'Old work: found in service. It does not count for a release');
       for (const words of oldWorkLines(record.oldWork, when)) say(words);
     }
 

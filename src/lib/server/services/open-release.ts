@@ -1,9 +1,6 @@
 import { holeStream, type HoleEvent } from '../../../core/check/hole-events.ts';
-import {
-  driveStream,
-  type ColdBatchFacts,
-  type DriveEvent
-} from '../../../core/driving/drive-events.ts';
+import { driveStream, type DriveEvent } from '../../../core/driving/drive-events.ts';
+import type { ColdBatchFacts } from '../../../core/driving/cold-of.ts';
 import type { Issue } from '../../../core/issue/issue.ts';
 import { releaseNow, type ReleaseNow } from '../../../core/releases/release-now.ts';
 import { SinceRelease } from '../../../core/releases/since-release.ts';

@@ -63,12 +63,12 @@
             <strong>Hole {number}</strong>
             {blindInWords(blind, preferences.inWords)}{gripIn === null
               ? ''
-              : `; sheets ${preferences.inWords(gripIn)}`}
+              : `; stack-up ${preferences.inWords(gripIn)}`}
           </p>
           <p class="standing">{BLIND_STANDINGS[standing]}</p>
           {#if now}
             <p class="hint">
-              Put in by {now.by}, {whenInWords(now.at)}{now.lot === ''
+              Installed by {now.by}, {whenInWords(now.at)}{now.lot === ''
                 ? `, ${BLINDS.lotNotTold}`
                 : `, lot ${now.lot}`}
             </p>

@@ -2,6 +2,7 @@
   import { onMount, untrack } from 'svelte';
   import { aroundLeft, isOpen, oldWorkStream } from '$core/old-work/old-work-stream.ts';
   import { Disposition, OLD_SIGNS, OldSign } from '$core/old-work/signs.ts';
+  import { KeptFields } from '$lib/client/kept-fields.svelte';
   import { Desk } from '$lib/client/desk.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { AROUND_WORDS, DISPOSITIONS, OLD_SIGN_WORDS, oldFindingLines } from '$lib/words/old-work';
@@ -28,6 +29,7 @@
       new Desk(oldWorkStream, null, { subjectId: jointId, stored: [], by: person, unsent: null })
   );
   onMount(() => {
+    void kept.restore();
     void desk.restore().then(() => desk.read());
     return () => desk.stop();
   });
@@ -41,21 +43,19 @@
   );
 
   let sign = $state<OldSign>('smoking');
-  let typed = $state({ where: '', hours: '', note: '' });
-  const hoursIn = $derived(typed.hours.trim() === '' ? null : typedNumber(typed.hours));
+  /** kept in this browser until it is recorded */
+  const kept = untrack(() => new KeptFields(`old-work-typed.${jointId}`));
+  const of = (field: string) => kept.of(field) ?? '';
+  const FIELDS = ['where', 'hours', 'note'];
+  const hoursIn = $derived(of('hours').trim() === '' ? null : typedNumber(of('hours')));
   const wrongHours = $derived(hoursIn !== null && !(hoursIn >= 0));
   function find(event: SubmitEvent): void {
     event.preventDefault();
-    if (typed.where.trim() === '' || wrongHours) return;
-    const { where, note } = typed;
-    const found = { where: where.trim(), note: note.trim(), hours: hoursIn };
-    if (desk.add({ kind: 'found', sign, ...found })) typed = { where: '', hours: '', note: '' };
+    const [where = '', , note = ''] = FIELDS.map((field) => of(field).trim());
+    if (where === '' || wrongHours) return;
+    if (desk.add({ kind: 'found', sign, where, note, hours: hoursIn })) kept.clear(...FIELDS);
   }
-  /** what is typed at each finding */
-  let at = $state<
-    Record<string, { seen: string; disposition: Disposition | null; authority: string } | undefined>
-  >({});
-  const typedAt = (id: string) => at[id] ?? { seen: '', disposition: null, authority: '' };
+  let chosen = $state<Record<string, Disposition | undefined>>({});
   const refused = $derived(desk.refusal ? preferences.refusal(desk.refusal) : '');
 </script>
 
@@ -64,7 +64,9 @@
     <p class="hint">{OLD_WORK.none}</p>
     <OutboxNotice outbox={desk.outbox} what="findings of old work" />
     {#each findings as found (found.id)}
-      {@const mine = typedAt(found.id)}
+      {@const disposition = chosen[found.id] ?? null}
+      {@const seenField = `seen ${found.id}`}
+      {@const dataField = `authority ${found.id}`}
       {@const left = aroundLeft(found)}
       <section class:voided={found.voided !== null} data-testid="old-finding">
         {#each oldFindingLines(found, whenInWords) as line, n (n)}
@@ -76,7 +78,7 @@
               name="seen-{found.id}"
               label={OLD_WORK.seen}
               maxlength={200}
-              bind:value={() => mine.seen, (seen) => (at[found.id] = { ...mine, seen })}
+              bind:value={() => of(seenField), (text) => kept.type(seenField, text)}
             />
             <div class="acts" role="group" aria-label={OLD_WORK.around}>
               {#each left as what (what)}
@@ -84,9 +86,9 @@
                   class="act small"
                   type="button"
                   onclick={() => {
-                    const seen = mine.seen.trim();
+                    const seen = of(seenField).trim();
                     if (desk.add({ kind: 'looked-around', finding: found.id, what, seen }))
-                      at[found.id] = { ...mine, seen: '' };
+                      kept.clear(seenField);
                   }}>{OLD_WORK.looked}: {AROUND_WORDS[what]}</button
                 >
               {/each}
@@ -95,34 +97,27 @@
           <form
             onsubmit={(event) => {
               event.preventDefault();
-              const { disposition, authority } = mine;
               if (disposition === null) return;
-              desk.add({
-                kind: 'disposed',
-                finding: found.id,
-                disposition,
-                authority: authority.trim(),
-                note: ''
-              });
+              const authority = of(dataField).trim();
+              const decided = { finding: found.id, disposition, authority, note: '' };
+              if (desk.add({ kind: 'disposed', ...decided })) kept.clear(dataField);
             }}
           >
             <Choice
               label={OLD_WORK.disposition}
-              value={mine.disposition ?? ''}
+              value={disposition ?? ''}
               options={Disposition.options.map((value) => ({ value, text: DISPOSITIONS[value] }))}
-              onchoose={(disposition) => (at[found.id] = { ...mine, disposition })}
+              onchoose={(value) => (chosen[found.id] = value)}
             />
-            {#if mine.disposition !== null && !OLD_SIGNS[found.sign].usual.includes(mine.disposition)}
+            {#if disposition !== null && !OLD_SIGNS[found.sign].usual.includes(disposition)}
               <TextField
                 name="authority-{found.id}"
                 label={OLD_WORK.authority}
                 maxlength={120}
-                bind:value={
-                  () => mine.authority, (authority) => (at[found.id] = { ...mine, authority })
-                }
+                bind:value={() => of(dataField), (text) => kept.type(dataField, text)}
               />
             {/if}
-            <button class="act" disabled={mine.disposition === null}>{OLD_WORK.decide}</button>
+            <button class="act" disabled={disposition === null}>{OLD_WORK.decide}</button>
           </form>
           <VoidIt
             name="void-old-{found.id}"
@@ -146,18 +141,23 @@
           label={OLD_WORK.where}
           hint={OLD_WORK.whereEx}
           maxlength={120}
-          bind:value={typed.where}
+          bind:value={() => of('where'), (text) => kept.type('where', text)}
         />
         <TextField
           name="old-hours"
           label={OLD_WORK.hours}
           inputmode="decimal"
           maxlength={10}
-          bind:value={typed.hours}
+          bind:value={() => of('hours'), (text) => kept.type('hours', text)}
         />
         {#if wrongHours}<p class="hint">Hours are a number: 4120.</p>{/if}
-        <TextField name="old-note" label={OLD_WORK.note} maxlength={400} bind:value={typed.note} />
-        <button class="act main" disabled={typed.where.trim() === '' || wrongHours}
+        <TextField
+          name="old-note"
+          label={OLD_WORK.note}
+          maxlength={400}
+          bind:value={() => of('note'), (text) => kept.type('note', text)}
+        />
+        <button class="act main" disabled={of('where').trim() === '' || wrongHours}
           >{OLD_WORK.record}</button
         >
       </form>

@@ -7,6 +7,7 @@
   import { BLINDS } from '$lib/words/pages/blinds';
   import { existingInWords } from '$lib/words/existing-holes';
   import { blindInWords } from '$lib/words/blind-rivets';
+  import { parseLength } from '$core/units/parse-length.ts';
   import { byId } from '$core/joint/item-id.ts';
   import { nudged, pinned, withoutFixed, withState } from '$core/edit/hole-edits.ts';
   import { gridPerIn } from '$core/layout/fill-line.ts';
@@ -42,6 +43,9 @@
   let blindLeastIn = $state('');
   let blindMostIn = $state('');
   const part = $derived(readBlindPart(blind));
+  const wrongGrip = $derived(
+    [blindLeastIn, blindMostIn].some((text) => text.trim() !== '' && !parseLength(text).ok)
+  );
   /** its size's own drill, while nobody has named another */
   function fitDrill(): void {
     if (drill.trim() === '' && part?.drill) drill = part.drill;
@@ -59,7 +63,7 @@
     else asking = true;
   }
   function holdFor(why: string): void {
-    if (why.trim() === '' || wrongDrill) return;
+    if (why.trim() === '' || wrongDrill || wrongGrip) return;
     edit(
       withState(workspace.entered, hole, line.key, 'held-open', {
         reason: why.trim(),
@@ -193,7 +197,7 @@
         <p class="hint">
           {BLINDS.asItsNumber} grip over {preferences.inWords(part.grip.overIn)} up to {preferences.inWords(
             part.grip.mostIn
-          )}; the sheets here come to {preferences.inWords(hole.gripIn)}
+          )}; stack-up here: {preferences.inWords(hole.gripIn)}
         </p>
       {:else if blind.trim() !== ''}
         <div class="grips">
@@ -208,7 +212,8 @@
             oninput={(text) => (blindMostIn = text)}
           />
         </div>
-        <p class="hint">The sheets here come to {preferences.inWords(hole.gripIn)}.</p>
+        {#if wrongGrip}<p class="hint">Enter each grip as a length: 1/8, 0.125 or 3.2mm.</p>{/if}
+        <p class="hint">Stack-up here: {preferences.inWords(hole.gripIn)}.</p>
       {/if}
       <label class="label" for="own-drill">Its own drill</label>
       <input

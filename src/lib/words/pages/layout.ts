@@ -11,10 +11,10 @@ export const LAYOUT = {
   datum: 'Datum',
   distancesFromTheLinesBeginning:
     'Distances from the line’s beginning, one a line or with semicolons',
-  foundAs: 'Found',
-  holeMeasured: 'Hole, at its widest',
+  foundAs: 'Condition',
+  holeMeasured: 'Maximum hole diameter',
   notMeasured: 'not measured',
-  allOfThem: 'The same for all of these; each can be changed in the list',
+  allOfThem: 'Applies to all holes picked up here. Change single holes in the list.',
   endsAt: 'Ends at',
   files: 'Files',
   filmIsOn: 'film is on',
