@@ -13,7 +13,7 @@ const CORE = [
   ['schema'],
   ['catalog', 'devices', 'people'],
   ['rules', 'events'],
-  ['joint'],
+  ['joint', 'trial-setting'],
   ['layout', 'stack', 'drive'],
   ['carry', 'rework'],
   ['kinds'],
@@ -37,7 +37,7 @@ const LIB = [
   ['ui/kit'],
   ['ui/[^/]+$'],
   ['drawing'],
-  ['ui/joint', 'ui/rules'],
+  ['ui/joint', 'ui/rules', 'ui/setting'],
   [
     'ui/cages',
     'ui/stock',
@@ -146,7 +146,7 @@ module.exports = {
       name: 'nothing-missing',
       severity: 'error',
       from: {},
-      to: { couldNotResolve: true, pathNot: '^(\\$app|virtual:|\\./\\$types|\\$env)' }
+      to: { couldNotResolve: true, pathNot: '^(\\$app|\\$service-worker|\\./\\$types|\\$env)' }
     }
   ],
   options: {

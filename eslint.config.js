@@ -53,7 +53,7 @@ export default ts.config(
   {
     // An object in a sentence reads as [object Object].
     files: ['src/**/*.ts'],
-    ignores: ['**/*.test.ts', '**/*.svelte.ts'],
+    ignores: ['**/*.test.ts', '**/*.svelte.ts', 'src/service-worker.ts'],
     languageOptions: { parserOptions: { project: ['./tsconfig.json'] } },
     rules: {
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }]

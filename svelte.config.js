@@ -1,11 +1,11 @@
-import adapter from '@sveltejs/adapter-node';
-import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
+import { nodeAdapter } from './node.adapter.js';
 
 /** @type {import('@sveltejs/kit').Config} */
 export default {
-  preprocess: vitePreprocess(),
   kit: {
-    adapter: adapter({ out: 'build' }),
+    adapter: nodeAdapter({ out: 'build' }),
+    // put in once a page is there (ui/ReachLayer)
+    serviceWorker: { register: false },
     alias: { $core: 'src/core' },
     csp: {
       mode: 'auto',

@@ -1,8 +1,12 @@
 import { sveltekit } from '@sveltejs/kit/vite';
-import tailwindcss from '@tailwindcss/vite';
-import { SvelteKitPWA } from '@vite-pwa/sveltekit';
 import { defineConfig } from 'vitest/config';
-import { PAGES_CACHE, PWA } from './pwa.config.ts';
+import ours from './package.json' with { type: 'json' };
+
+/**
+ * Pages that a browser keeps are of one build: those of another ask for code that is gone. This file is read more than once
+ * a build, so its name stands in the environment.
+ */
+const build = (process.env['ZANJADOR_BUILD'] ??= Date.now().toString(36));
 
 /**
  * What is always loaded together is one file: a first visit over a hangar's radio waits for each request. A station's own
@@ -20,6 +24,8 @@ const TOGETHER = [
     name: 'kit',
     test: /node_modules\/@zag-js\/(core|svelte|utils|dom-query|anatomy|types|store|i18n-utils)\/|skeleton-svelte\/dist\/(internal|components\/locale)/
   },
+  // tables that sort are asked for by name
+  { name: 'sorted-table', test: /node_modules\/@tanstack\/|ui\/kit\/(SortedTable|table-column)/ },
   {
     name: 'file-drop',
     test: /node_modules\/@zag-js\/(file-utils|file-upload)\/|skeleton-svelte\/dist\/components\/file-upload|ui\/kit\/FileDrop/
@@ -50,7 +56,7 @@ const TOGETHER = [
 ];
 
 export default defineConfig({
-  plugins: [tailwindcss(), sveltekit(), SvelteKitPWA(PWA)],
+  plugins: [sveltekit()],
   environments: {
     client: {
       build: {
@@ -62,7 +68,9 @@ export default defineConfig({
       }
     }
   },
-  define: { __PAGES_CACHE__: JSON.stringify(PAGES_CACHE) },
+  // the server is bundled once, with every package that does not ship beside it
+  ssr: { noExternal: true, external: Object.keys(ours.dependencies) },
+  define: { __PAGES_CACHE__: JSON.stringify(`pages-${build}`) },
   worker: { format: 'es' },
   test: {
     // how fast the machine is decides nothing about what is right

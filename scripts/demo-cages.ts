@@ -6,7 +6,7 @@ import type { CageMove } from '../src/core/ready/cage/setting.ts';
 import type { CageSetup } from '../src/core/ready/cage/setup.ts';
 import type { NewSetting } from '../src/lib/api/cages.ts';
 import type { Database } from '../src/lib/server/db/connect.ts';
-import { cageEvents } from '../src/lib/server/events/cage-events.ts';
+import { cageEvents } from '../src/lib/server/events/setting-events.ts';
 import { recordMoves, type Sender } from '../src/lib/server/events/record.ts';
 import { addCage, beginSetting } from '../src/lib/server/services/cages.ts';
 import { cageTaskOf } from '../src/lib/server/services/cage-tasks.ts';

@@ -2,11 +2,11 @@
 import { randomUUID } from 'node:crypto';
 import type { Unstamped } from '../src/core/events/stream.ts';
 import type { GunSetup, ToolSetup } from '../src/core/tool-setting/tool-setup.ts';
-import type { ToolMove } from '../src/core/tool-setting/tool-stream.ts';
+import type { ToolMove } from '../src/core/tool-setting/tool-moves.ts';
 import type { NewToolSetting } from '../src/lib/api/tool-settings.ts';
 import type { Database } from '../src/lib/server/db/connect.ts';
 import { recordMoves, type Sender } from '../src/lib/server/events/record.ts';
-import { toolEvents } from '../src/lib/server/events/tool-events.ts';
+import { toolEvents } from '../src/lib/server/events/setting-events.ts';
 import { beginToolSetting, toolTaskOf } from '../src/lib/server/services/tool-settings.ts';
 import { must } from './must.ts';
 

@@ -18,6 +18,7 @@ run_checks() {
   check "nothing unused" npm run --silent check:unused
   check "lint" npm run --silent check:lint
   check "types" npm run --silent check:types
+  check "types of the core and the commands" npm run --silent check:commands
 }
 
 run_all_tests() {

@@ -1,4 +1,3 @@
-import 'vite-plugin-pwa/client';
 import type { Database } from '$lib/server/db/connect';
 import type { LengthStyle } from '$core/units/format-length.ts';
 import type { WriteLength } from '$lib/words/writing';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { sideBySide, type Ask } from './load.ts';
-import { AT, bareInsert, ratio, someIssue, whole } from './routes.ts';
+import { bareInsert, now, ratio, someIssue, whole } from './routes.ts';
 import type { Served } from './server.ts';
 import { plainTap } from '../plain-tap.ts';
 
@@ -8,7 +8,7 @@ import { plainTap } from '../plain-tap.ts';
 export async function driveRows(served: Served): Promise<string[]> {
   const { url, headers } = served;
   const { id: issue, hole } = await someIssue(served);
-  const tap = (id: string) => ({ id, at: AT, ...plainTap(hole) });
+  const tap = (id: string) => ({ id, at: now(), ...plainTap(hole) });
   const path = `/api/events/drive/${issue}`;
   const taps: Ask = { url, headers, path, body: (id) => [tap(id())] };
   const { ratio: share, one, other } = await sideBySide(taps, bareInsert(served, tap));

@@ -127,7 +127,7 @@ type ReadyRefusal =
     }
   | { code: 'film-unsaid' }
   | { code: 'nest-through'; depthIn: number; sheetIn: number }
-  | { code: 'setting-withdrawn' | 'cage-not-set' | 'cage-is-set' | 'no-such-reading' }
+  | { code: 'setting-withdrawn' | 'no-such-reading' }
   | { code: 'recheck-backwards'; last: number; after: number }
   /** `here`: the setting at which more holes must agree; null where something else comes first */
   | { code: 'readings-not-done'; here: { clicks: number; holesToGo: number } | null }

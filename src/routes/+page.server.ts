@@ -1,6 +1,6 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { message, superValidate } from 'sveltekit-superforms';
-import { zod4 } from 'sveltekit-superforms/adapters';
+import { zod4 } from '$lib/server/zod4';
 import { newJoint } from '$core/kinds/new-joint.ts';
 import { addJob, listJobs, NewJob } from '$lib/server/services/jobs';
 import { practiceJob } from '$lib/server/services/practice';

@@ -142,7 +142,7 @@
 
 <Sheet title={HOME.newJob} open={adding || $message !== undefined} onclose={() => (adding = false)}>
   <form method="POST" action="?/open" use:enhance class="new">
-    {#if $message}<p class="wrong" role="alert">{$message}</p>{/if}
+    {#if $message}<p class="warns" role="alert">{$message}</p>{/if}
     <TextField
       name="number"
       label={HOME.jobNumber}
@@ -260,9 +260,6 @@
     display: flex;
     flex-direction: column;
     gap: 0.3rem;
-  }
-  .wrong {
-    color: var(--amber);
   }
   @media (max-width: 700px) {
     .head {

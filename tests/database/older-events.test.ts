@@ -10,7 +10,7 @@ import { kindsOfJoint } from '../../src/lib/server/db/migrations/0002-kinds-of-j
 import { stock } from '../../src/lib/server/db/migrations/0003-stock.ts';
 import { makeReady } from '../../src/lib/server/db/migrations/0004-make-ready.ts';
 import { cages } from '../../src/lib/server/db/migrations/0005-cages.ts';
-import { settingEvents } from '../../src/lib/server/events/cage-events.ts';
+import { cageEvents } from '../../src/lib/server/events/setting-events.ts';
 import { findRivets } from '../../src/lib/server/services/find-rivets.ts';
 import { listJoints } from '../../src/lib/server/services/joint-summaries.ts';
 import { readyEvents, timedWorks } from '../../src/lib/server/services/ready.ts';
@@ -255,7 +255,7 @@ describe('events of an earlier version', () => {
   });
 
   it('trials of a cage', async () => {
-    expect(await settingEvents(database, ids.setting)).toEqual([
+    expect(await eventsOf(database, cageEvents, ids.setting)).toEqual([
       { ...trialMove, person: ids.person, by: 'Odile Marn', frozen: null }
     ]);
   });

@@ -5,7 +5,7 @@ import type { CageEvent, CageMove } from '../../src/core/ready/cage/setting.ts';
 import type { ReadyEvent, ReadyMove } from '../../src/core/ready/progress.ts';
 import type { StockMove } from '../../src/core/stock/stock.ts';
 import type { Database } from '../../src/lib/server/db/connect.ts';
-import { cageEvents } from '../../src/lib/server/events/cage-events.ts';
+import { cageEvents } from '../../src/lib/server/events/setting-events.ts';
 import { holeEvents } from '../../src/lib/server/events/hole-events.ts';
 import type { KeptStream } from '../../src/lib/server/events/kept-stream.ts';
 import { eventsOf } from '../../src/lib/server/events/read.ts';

@@ -116,7 +116,7 @@ test('the drawing is to scale, zooms and fits again', async ({ page, app }) => {
   const view = page.getByTestId('plan-view');
   const scale = async () => Number(await view.getAttribute('data-px-per-in'));
   const centre = async (hole: number) => {
-    const box = await view.locator(`[data-hole="${hole}"] .edge`).boundingBox();
+    const box = await view.locator(`[data-hole="${hole}"] .target`).boundingBox();
     return (box?.x ?? NaN) + (box?.width ?? NaN) / 2;
   };
   await expect(view).toBeVisible();

@@ -54,7 +54,7 @@ test('a keep-out is typed, dragged, and the row goes round it', async ({ page, a
   await expect(async () => {
     const rib = await at(page, '[data-keep-out="0"] .body');
     for (const hole of await holes(page).all()) {
-      const box = await hole.locator('.edge').boundingBox();
+      const box = await hole.locator('.target').boundingBox();
       // half of ¼, half a head, tools ⅛
       const offIn = Math.abs((box?.x ?? 0) + (box?.width ?? 0) / 2 - rib.x) / pxPerIn;
       expect(offIn).toBeGreaterThan(0.37);

@@ -51,7 +51,7 @@ test('heads measured without the server, of a release that another took the plac
     .getByRole('list', { name: WAITING.entriesThatAreNotStored })
     .getByRole('listitem');
   await expect(rows).toHaveCount(2);
-  await expect(rows.first()).toContainText('Head 1: 0.1905 in wide, 0.0612 in high');
+  await expect(rows.first()).toContainText('Head 1, measured: 0.1905 in wide, 0.0612 in high');
   await expect(rows.first()).toContainText('Ilse Varnholt');
   await expect(rows.first()).toContainText('release 2 has taken its place');
   await expect(rows.first().getByRole('link', { name: /A joint of its own/ })).toBeVisible();

@@ -1,10 +1,7 @@
 import { expect } from 'vitest';
 import type { Issue } from '../../src/core/issue/issue.ts';
-import {
-  reworkStream,
-  type ReworkEvent,
-  type ReworkSubject
-} from '../../src/core/reworking/rework-events.ts';
+import type { ReworkEvent, ReworkSubject } from '../../src/core/reworking/rework-subject.ts';
+import { reworkStream } from '../../src/core/reworking/rework-events.ts';
 import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
 import { NO_REWORK, type ReworkState } from '../../src/core/reworking/rework-state.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';

@@ -9,7 +9,8 @@ import {
 import type { ColdBatchFacts } from '../driving/cold-of.ts';
 import { issueOrder } from '../driving/issue-order.ts';
 import type { Issue } from '../issue/issue.ts';
-import { reworkStream, type ReworkEvent } from '../reworking/rework-events.ts';
+import type { ReworkEvent } from '../reworking/rework-subject.ts';
+import { reworkStream } from '../reworking/rework-events.ts';
 import { asReworked, emptyHoles, leftAsIs, type ReworkState } from '../reworking/rework-state.ts';
 
 /** A release with everything that was logged of it. */

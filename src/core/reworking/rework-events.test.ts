@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 
-import { reworkStream, type ReworkEvent } from './rework-events';
+import type { ReworkEvent } from './rework-subject';
+import { reworkStream } from './rework-events';
 import { asReworked, emptyAt, leftAsIs, sinceOf } from './rework-state';
 
 import { BEGAN, Bench, ISSUE, MINUTE, OUT, stamped } from '../../../tests/support/rework-bench.ts';

@@ -10,11 +10,22 @@ export interface SchoolOption {
   who: string;
 }
 
-/** Lengths that a shop sets for itself, in. */
-export const SHOP_LENGTHS = {
-  housePitchIn: 'House pitch',
-  setRadiusIn: 'Half the width of the widest set or die'
-} as const satisfies Partial<Record<keyof RuleProfile, string>>;
+/** Lengths that a shop sets for itself, in: every field of the profile that is named as one. */
+type LengthKey = Extract<keyof RuleProfile, `${string}In`>;
+
+/** What each is called and what it changes; one that belongs to a school stands beside it. */
+const LENGTHS: Record<LengthKey, { label: string; why: string; beside: School['key'] | null }> = {
+  housePitchIn: { label: 'House pitch', why: '', beside: 'pitch' },
+  setRadiusIn: {
+    label: 'Half the width of the widest set or die',
+    why: 'Beside a bend the line is kept as far from where the bend begins.',
+    beside: null
+  }
+};
+export const SHOP_LENGTHS = (Object.keys(LENGTHS) as LengthKey[]).map((key) => ({
+  key,
+  ...LENGTHS[key]
+}));
 
 /** A point on which the trade disagrees. */
 export interface School {
@@ -25,7 +36,7 @@ export interface School {
     | 'multipliers'
     | 'inspect'
     | 'icebox'
-    | keyof typeof SHOP_LENGTHS
+    | LengthKey
     | (typeof SHOP_COUNTS)[number]['key']
   >;
   question: string;

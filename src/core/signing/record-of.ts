@@ -9,9 +9,9 @@ import type { OldWorkEvent } from '../old-work/old-work-stream.ts';
 import type { ReleaseNow } from '../releases/release-now.ts';
 import type { SinceRelease } from '../releases/since-release.ts';
 import { blindOnRecord } from '../reworking/blind-rivets.ts';
-import type { ReworkEvent } from '../reworking/rework-events.ts';
+import type { ReworkEvent } from '../reworking/rework-subject.ts';
 import { isTrustedTool } from '../tool-setting/tool-status.ts';
-import { FoundTool, type ToolState } from '../tool-setting/tool-stream.ts';
+import { FoundTool, type ToolState } from '../tool-setting/tool-moves.ts';
 import type { ToolSetup } from '../tool-setting/tool-setup.ts';
 import type { Told } from './told.ts';
 import type { JointRecord } from './record.ts';
@@ -116,7 +116,7 @@ export function recordOf(matter: RecordMatter): JointRecord {
       begunAt,
       by,
       found: foundOf(state.found),
-      firstHeads: state.made.map((made) => ({ ...made })),
+      firstHeads: state.looks.map((made) => ({ ...made })),
       released: isTrustedTool(state)
     })),
     heads: heads.map(carried),

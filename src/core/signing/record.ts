@@ -6,12 +6,12 @@ import { DriveMove } from '../driving/drive-move.ts';
 import { IssuedFacts, IssuedRoom } from '../issue/issue.ts';
 import { OldWorkMove } from '../old-work/old-work-stream.ts';
 import { OpenBlind } from '../plan/open-blind.ts';
-import { ReworkFrozen } from '../reworking/rework-events.ts';
+import { ReworkFrozen } from '../reworking/rework-subject.ts';
 import { ReworkMove } from '../reworking/rework-moves.ts';
 import { SinceRelease } from '../releases/since-release.ts';
 import { BatchTimes } from '../rules/icebox.ts';
 import { Dash } from '../schema/fields.ts';
-import { FoundTool } from '../tool-setting/tool-stream.ts';
+import { FoundTool } from '../tool-setting/tool-moves.ts';
 import { Told } from './told.ts';
 
 /** An event with who did it, who sent it where that was another, and what was frozen with it. */

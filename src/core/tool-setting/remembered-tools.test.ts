@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { untried } from '../trial-setting/trial-stream.ts';
 import { diesOf, gunOf, squeezerOf } from '../../../tests/support/tool-setups.ts';
 import { secondsAt, toolOffer, type RememberedTool } from './remembered-tools.ts';
 import type { ToolSetup } from './tool-setup.ts';
-import { UNTRIED, type FoundTool, type MadeOne, type ToolState } from './tool-stream.ts';
+import type { FoundTool, MadeOne, ToolState } from './tool-moves.ts';
 
 const made = (seconds: number | null): MadeOne => ({
   id: `${seconds}`,
@@ -15,9 +16,9 @@ const made = (seconds: number | null): MadeOne => ({
   by: 'Ilse'
 });
 const state = (found: FoundTool, heads = [made(null), made(null), made(null)]): ToolState => ({
-  ...UNTRIED,
+  ...untried(),
   found: { ...found, at: '2031-05-02T07:00:00Z', by: 'Ilse' },
-  made: heads
+  looks: heads
 });
 const SQUEEZED: FoundTool = { tool: 'squeezer', divisions: 9, slopeIn: 0.007 };
 const FIRED: FoundTool = { tool: 'gun', airPsi: 48, seconds: 2.5 };
@@ -104,7 +105,7 @@ describe('where to begin, of what was found before', () => {
     expect(offered(gunOf(named), had('d', diesOf(named), PRESSED))).toBeNull();
     expect(offered(diesOf(named), had('s', squeezerOf(named), SQUEEZED))).toBeNull();
     expect(offered(squeezerOf(), had('new', squeezerOf(), SQUEEZED, [made(null)]))).toBeNull();
-    const open = { ...had('open', squeezerOf(), SQUEEZED), state: UNTRIED };
+    const open = { ...had('open', squeezerOf(), SQUEEZED), state: untried() } as RememberedTool;
     expect(offered(squeezerOf(), open)).toBeNull();
   });
 });

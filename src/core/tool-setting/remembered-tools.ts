@@ -1,18 +1,13 @@
 import type { WorkLine } from '../answer.ts';
+import type { Remembered } from '../trial-setting/remembered.ts';
 import { median } from '../units/median.ts';
 import { openingBetween } from './squeezer-guide.ts';
 import type { HeadSetup, ToolSetup } from './tool-setup.ts';
 import { isTrustedTool } from './tool-status.ts';
-import type { FoundTool, ToolState } from './tool-stream.ts';
+import type { FoundTool, ToolState } from './tool-moves.ts';
 
 /** A setting that a tool was given once. */
-export interface RememberedTool {
-  id: string;
-  /** what for: the joint and its part number, or empty */
-  work: string;
-  setup: ToolSetup;
-  state: ToolState;
-}
+export type RememberedTool = Remembered<ToolSetup, ToolState>;
 
 /** Where to begin from, of what was found before. */
 export type ToolOffer<R extends RememberedTool> =
@@ -25,7 +20,7 @@ const sameRivet = (a: HeadSetup, b: HeadSetup) =>
 
 /** What a head took at a setting: the middle of its first ones, or of the trial. */
 export function secondsAt(state: ToolState, found: FoundTool & { tool: 'gun' }): number {
-  const took = state.made.flatMap(({ made }) =>
+  const took = state.looks.flatMap(({ made }) =>
     made.what === 'head' && made.seconds !== null ? [made.seconds] : []
   );
   return took.length > 0 ? median(took) : found.seconds;

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { untried } from '../trial-setting/trial-stream';
 import { rivetRuns } from '../driving/rivet-runs';
 import { IssuedFacts, type IssuedHole } from '../issue/issue';
 import {
@@ -9,7 +10,7 @@ import {
   type RunSetting
 } from './run-setting';
 import type { ToolSetup } from './tool-setup';
-import { UNTRIED, type ToolState } from './tool-stream';
+import type { ToolState } from './tool-moves';
 
 const PART = 'MS20470AD5-6';
 const facts = (stack: object = {}) =>
@@ -91,11 +92,11 @@ describe('the setting that a run is driven with', () => {
     run: run.key,
     turnedAt: null,
     setup: squeezerForRun(issue, run, SQUEEZER, ''),
-    state: UNTRIED,
+    state: untried(),
     ...change
   });
   const withdrawn: ToolState = {
-    ...UNTRIED,
+    ...untried(),
     withdrawn: { why: 'turned', at: NOW.at, by: 'Ilse' }
   };
 

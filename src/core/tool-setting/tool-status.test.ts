@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { untried } from '../trial-setting/trial-stream.ts';
 import { diesOf, squeezerOf } from '../../../tests/support/tool-setups.ts';
 import { isTrustedTool, toolStatus, type UseNow } from './tool-status.ts';
-import { UNTRIED, type MadeOne, type ToolState } from './tool-stream.ts';
+import type { MadeOne, ToolState } from './tool-moves.ts';
 
 const BEGAN = Date.parse('2031-05-02T06:00:00Z');
 const at = (hours: number) => new Date(BEGAN + hours * 3_600_000).toISOString();
@@ -17,7 +18,7 @@ const head = (hours: number, change: Partial<MadeOne> = {}): MadeOne => ({
   ...change
 });
 const found = { tool: 'squeezer' as const, divisions: 7, slopeIn: 0.007, at: at(0), by: 'Ilse' };
-const set = (...made: MadeOne[]): ToolState => ({ ...UNTRIED, found, made });
+const set = (...looks: MadeOne[]): ToolState => ({ ...untried(), found, looks });
 const use = (hours: number, change: Partial<UseNow> = {}): UseNow => ({
   at: at(hours),
   gripIn: 0.1715,
@@ -34,7 +35,7 @@ const why = (state: ToolState, now: UseNow, setup: Parameters<typeof toolStatus>
 
 describe('whether a tool may go on with its setting', () => {
   it('is tried, then released by its first three, one after the other', () => {
-    expect(toolStatus(SETUP, UNTRIED, use(1))).toEqual({ state: 'trying' });
+    expect(toolStatus(SETUP, untried(), use(1))).toEqual({ state: 'trying' });
     expect(toolStatus(SETUP, set(), use(1))).toEqual({ state: 'first', good: 0, toGo: 3 });
     expect(toolStatus(SETUP, set(head(1), head(2)), use(3))).toEqual({
       state: 'first',

@@ -1,6 +1,7 @@
+import { firstBad, isTrusted } from '../trial-setting/standing.ts';
 import { above } from '../units/tolerance.ts';
 import type { ToolSetup } from './tool-setup.ts';
-import { FIRST_TO_BE_GOOD, type MadeOne, type ToolState } from './tool-stream.ts';
+import { FIRST_TO_BE_GOOD, type MadeOne, type ToolState } from './tool-moves.ts';
 
 /** After so long a setting is looked at again before it is trusted: the next day’s first rivet. */
 const LOOK_AFTER_H = 12;
@@ -51,22 +52,20 @@ const HOUR_MS = 3_600_000;
 export function toolStatus(setup: ToolSetup, state: ToolState, now: UseNow): ToolStatus {
   if (state.withdrawn) return { state: 'withdrawn' };
   if (!state.found) return { state: 'trying' };
-  const badAt = state.made.findIndex(({ good }) => !good);
-  const bad = state.made[badAt];
-  // A good one later does not mend those between: once bad, the tool is set anew.
-  if (bad) return { state: 'bad', which: bad, first: badAt < FIRST_TO_BE_GOOD };
-  const last = state.made.at(-1);
+  const bad = firstBad(state);
+  if (bad) return { state: 'bad', which: bad.look, first: bad.at < FIRST_TO_BE_GOOD };
+  const last = state.looks.at(-1);
   const turned =
     now.turnedAt !== null && Date.parse(now.turnedAt) > Date.parse(last?.at ?? state.found.at)
       ? [{ code: 'turned' as const }]
       : [];
-  if (turned.length > 0 && state.made.length < FIRST_TO_BE_GOOD)
+  if (turned.length > 0 && state.looks.length < FIRST_TO_BE_GOOD)
     return { state: 'look', why: turned, last: last ?? null };
-  if (!last || state.made.length < FIRST_TO_BE_GOOD)
+  if (!last || state.looks.length < FIRST_TO_BE_GOOD)
     return {
       state: 'first',
-      good: state.made.length,
-      toGo: FIRST_TO_BE_GOOD - state.made.length
+      good: state.looks.length,
+      toGo: FIRST_TO_BE_GOOD - state.looks.length
     };
   const why: LookReason[] = [...turned];
   const hours = (Date.parse(now.at) - Date.parse(last.at)) / HOUR_MS;
@@ -81,8 +80,4 @@ export function toolStatus(setup: ToolSetup, state: ToolState, now: UseNow): Too
 }
 
 /** Released once, and nothing bad since. */
-export const isTrustedTool = ({ found, withdrawn, made }: ToolState): boolean =>
-  found !== null &&
-  withdrawn === null &&
-  made.length >= FIRST_TO_BE_GOOD &&
-  made.every(({ good }) => good);
+export const isTrustedTool = (state: ToolState): boolean => isTrusted(state, FIRST_TO_BE_GOOD);

@@ -3,7 +3,8 @@ import { diesOf, gunOf, squeezerOf } from '../../../tests/support/tool-setups';
 import { toolOffer, type RememberedTool } from './remembered-tools';
 import type { ToolSetup } from './tool-setup';
 import { isTrustedTool, toolStatus } from './tool-status';
-import { toolStream, type ToolEvent, type ToolMove } from './tool-stream';
+import type { ToolEvent, ToolMove } from './tool-moves';
+import { toolStream } from './tool-stream';
 import type { Unstamped } from '../events/stream';
 
 const DAY = '2031-03-04';
@@ -210,14 +211,14 @@ describe('a setting of a tool', () => {
     // what was before goes on where it stood
     const set = log(SQUEEZER, ...SET, head());
     const again = toolStream.project(SQUEEZER, [], set);
-    expect([again.trials, again.made, again.found]).toEqual([set.trials, set.made, set.found]);
+    expect([again.trials, again.looks, again.found]).toEqual([set.trials, set.looks, set.found]);
   });
 
   it('holds heads to their own grip, and to a rivet a little longer than planned', () => {
     // it stood 0.2035 out, and lengths of rivets vary by 0.015
     expect(log(SQUEEZER, squeeze(0, 0.215, true)).trials).toHaveLength(1);
     expect(() => log(SQUEEZER, ...SET, head(0.234, 0.26))).toThrow('head-over-free-end');
-    expect(log(SQUEEZER, ...SET, head(0.234, 0.26, { gripIn: 0.1 })).made).toHaveLength(1);
+    expect(log(SQUEEZER, ...SET, head(0.234, 0.26, { gripIn: 0.1 })).looks).toHaveLength(1);
     // the same setting again is no step back
     expect(log(SQUEEZER, squeeze(11, 0.1, true), squeeze(11, 0.099)).trials).toHaveLength(2);
     expect(log(SQUEEZER, { kind: 'withdrawn', why: 'adjuster turned' }).withdrawn).toEqual({

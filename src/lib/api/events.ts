@@ -47,6 +47,14 @@ export const sendMoves = <Move extends Stamped, Frozen>(
     response: z.array(eventOf(stream))
   });
 
+/** Sends what lies in a browser for a page that is not open: as it was kept, for the server to read. */
+export const sendKeptMoves = endpoint({
+  method: 'POST',
+  path: ({ box }: { box: string }) => `/api/events/${box.replace(/\/null$/, '')}`,
+  request: z.array(z.unknown()),
+  response: z.array(z.unknown())
+});
+
 /** Asks for every event of one subject, or for what may be new after one of them; in the order recorded. */
 export const readEvents = <Move extends Stamped, Frozen>(
   stream: Pick<Stream<never, Move, Frozen, never>, 'name' | 'Move' | 'Frozen'>

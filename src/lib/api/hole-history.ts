@@ -2,7 +2,7 @@ import type { HoleEvent } from '../../core/check/hole-events.ts';
 import type { DriveEvent } from '../../core/driving/drive-events.ts';
 import type { IssuedHole, Issue } from '../../core/issue/issue.ts';
 import type { RivetRecord } from '../../core/records/rivet-record.ts';
-import type { ReworkEvent } from '../../core/reworking/rework-events.ts';
+import type { ReworkEvent } from '../../core/reworking/rework-subject.ts';
 
 /** Everything that happened at one hole of a release. */
 export interface HoleHistory {

@@ -1,7 +1,5 @@
 import type { z } from 'zod';
-import { CLOCK_HEADER, CLOCK_RIGHT_HEADER } from '$lib/api/endpoint.ts';
-import type { Called } from './call';
-import { isForGood } from './for-good';
+import { sendOnce, type Post } from './sender';
 import { dropMoves, keepMove, keptMoves, setAside } from './store';
 
 const RETRY_MS = 3000;
@@ -21,7 +19,7 @@ export interface Clocked {
 }
 
 interface Ways<M, E> {
-  post: (moves: M[], headers: Record<string, string>) => Promise<Called<E[]>>;
+  post: Post<M, E>;
   /** the server has them */
   taken: (moves: M[], events: E[]) => void;
   /** the server will never take it: for whoever wants it back */
@@ -64,45 +62,44 @@ export class Outbox<M extends { id: string; at: string }, E> implements Clocked 
     if (this.sending || this.waiting.length === 0 || this.clock !== null) return;
     clearTimeout(this.#timer);
     this.sending = true;
-    const sent = this.waiting.slice(0, this.#singly ? 1 : MOST_AT_ONCE);
-    const reply = await this.ways.post(sent, {
-      [CLOCK_HEADER]: new Date().toISOString(),
-      ...(this.#clockRight ? { [CLOCK_RIGHT_HEADER]: 'yes' } : {})
-    });
+    const moves = this.waiting.slice(0, this.#singly ? 1 : MOST_AT_ONCE);
+    const sent = await sendOnce(this.ways.post, moves, this.#clockRight);
     this.sending = false;
-    if (reply.reached && !reply.ok && reply.clockOffMs !== undefined) {
-      this.away = false;
-      this.clock = { message: reply.message, offMs: reply.clockOffMs };
+    this.away = sent.what === 'later' && sent.away;
+    switch (sent.what) {
+      case 'clock':
+        this.clock = sent.clock;
+        return;
+      case 'later':
+        this.refusal = sent.message;
+        this.#timer = setTimeout(() => void this.sendAll(), RETRY_MS);
+        return;
+      case 'taken':
+        this.refusal = this.#singly ? this.refusal : '';
+        this.#drop(moves);
+        this.ways.taken(moves, sent.events);
+        if (this.waiting.length === 0) this.#singly = false;
+        break;
+      case 'refused':
+        this.#refuse(moves, sent.message);
+    }
+    void this.sendAll();
+  }
+
+  /** Someone who says who they are, or who may, sends them again; what the server will never take is not kept for ever. */
+  #refuse(moves: M[], message: string): void {
+    const [only] = moves;
+    if (moves.length > 1 || !only) {
+      this.#singly = true;
       return;
     }
-    if (reply.reached && reply.ok) {
-      this.away = false;
-      this.refusal = this.#singly ? this.refusal : '';
-      this.#drop(sent);
-      this.ways.taken(sent, reply.value);
-      if (this.waiting.length === 0) this.#singly = false;
-      void this.sendAll();
-      return;
-    }
-    // Someone who says who they are, or who may, sends them again; what the server will never take is not kept for ever.
-    if (reply.reached && isForGood(reply.status)) {
-      this.away = false;
-      const [only] = sent;
-      if (sent.length === 1 && only) {
-        this.refusal = reply.message;
-        // of several that are refused together one reads the last answer only
-        if (this.#singly || Date.now() - Date.parse(only.at) > STILL_THERE_MS) {
-          this.#forget(sent);
-          void setAside([only.id], reply.message);
-        } else this.#drop(sent);
-        this.ways.refused?.(only, reply.message);
-      } else this.#singly = true;
-      void this.sendAll();
-      return;
-    }
-    this.away = !reply.reached || reply.status >= 500;
-    this.refusal = reply.reached && !this.away ? reply.message : '';
-    this.#timer = setTimeout(() => void this.sendAll(), RETRY_MS);
+    this.refusal = message;
+    // of several that are refused together one reads the last answer only
+    if (this.#singly || Date.now() - Date.parse(only.at) > STILL_THERE_MS) {
+      this.#forget(moves);
+      void setAside([only.id], message);
+    } else this.#drop(moves);
+    this.ways.refused?.(only, message);
   }
 
   /** Picks up what this browser still holds from an earlier visit, or from another tab. */

@@ -1,25 +1,18 @@
-import { CLOCK_HEADER, RefusalBody } from '$lib/api/endpoint.ts';
-import { MOST_MOVES } from '$lib/api/events.ts';
-import { isForGood } from './for-good';
+import { MOST_MOVES, sendKeptMoves } from '$lib/api/events.ts';
+import { call } from './call';
+import { sendOnce } from './sender';
 import { byBox, dropMoves, keptEntries, setAside } from './store';
 
 interface Kept {
   id: string;
   move: unknown;
 }
-type Sent = 'taken' | 'later' | { refused: string };
 
-async function send(box: string, some: readonly Kept[]): Promise<Sent> {
-  const reply = await fetch(`/api/events/${box.replace(/\/null$/, '')}`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', [CLOCK_HEADER]: new Date().toISOString() },
-    body: JSON.stringify(some.map(({ move }) => move))
-  }).catch(() => null);
-  if (reply?.status === 200) return 'taken';
-  if (reply === null || !isForGood(reply.status)) return 'later';
-  const said = RefusalBody.safeParse(await reply.json().catch(() => null));
-  return said.success ? { refused: said.data.message } : 'later';
-}
+const send = (box: string, some: readonly Kept[]) =>
+  sendOnce(
+    (moves, headers) => call(sendKeptMoves, { box }, moves, false, headers),
+    some.map(({ move }) => move)
+  );
 
 /**
  * Sends what waits in this browser for pages that are not open: in order, each box by itself. What the server will never
@@ -35,13 +28,13 @@ export async function sendKept(taken: () => void): Promise<void> {
   for (const [box, kept] of byBox(await keptEntries())) {
     const some = kept.slice(0, MOST_MOVES);
     const sent = await send(box, some);
-    if (sent === 'taken') await drop(some.map(({ id }) => id));
-    if (typeof sent === 'string') continue;
+    if (sent.what === 'taken') await drop(some.map(({ id }) => id));
+    if (sent.what !== 'refused') continue;
     for (const one of some) {
       const alone = await send(box, [one]);
-      if (alone === 'later') break;
-      if (alone === 'taken') await drop([one.id]);
-      else await setAside([one.id], alone.refused);
+      if (alone.what === 'taken') await drop([one.id]);
+      else if (alone.what === 'refused') await setAside([one.id], alone.message);
+      else break;
     }
   }
 }

@@ -22,18 +22,17 @@
   import type { BenchProps } from './bench-props';
   import { jointKeys } from './joint-keys';
   import KeptPages from './KeptPages.svelte';
+  import Later from '$lib/ui/kit/Later.svelte';
   import KeysSheet from './KeysSheet.svelte';
   import JointTools from './JointTools.svelte';
   import LeftBehind from './LeftBehind.svelte';
   import MayNot from './MayNot.svelte';
   import PickedSaid from './PickedSaid.svelte';
-  import RulesSheet from './RulesSheet.svelte';
   import SavedState from './SavedState.svelte';
-  import StaleSheet from './StaleSheet.svelte';
   import StationLine from './StationLine.svelte';
   import StopBar from './StopBar.svelte';
 
-  /** One joint: its name, whether it is saved, the seven stations, and the one being worked at. */
+  /** One joint: its name, whether it is saved, its stations, and the one being worked at. */
   type Props = BenchProps & { children: Snippet };
   let {
     joint,
@@ -269,13 +268,15 @@
 </div>
 
 {#if workspace.save.state.kind === 'stale'}
-  <StaleSheet theirs={workspace.save.state.theirs} base={workspace.save.state.base} {workspace} />
+  {@const { theirs, base } = workspace.save.state}
+  <Later load={() => import('./StaleSheet.svelte')} wanted props={{ theirs, base, workspace }} />
 {/if}
-<KeptPages
-  joint={joint.id}
-  outboxes={[desk?.outbox, drive?.outbox, readyDesk.outbox, reworking?.outbox]}
+<KeptPages joint={joint.id} open={openJoint} />
+<Later
+  load={() => import('./RulesSheet.svelte')}
+  wanted={rulesOpen}
+  props={{ open: rulesOpen, profileId: joint.profileId, onclose: () => (rulesOpen = false) }}
 />
-<RulesSheet open={rulesOpen} profileId={joint.profileId} onclose={() => (rulesOpen = false)} />
 <KeysSheet open={keysOpen} onclose={() => (keysOpen = false)} />
 
 <style>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { BENCH } from '$lib/words/pages/bench';
+  import { STATIONS } from '$lib/stations/stations.ts';
   import Sheet from '../ui/kit/Sheet.svelte';
 
   interface Props {
@@ -7,8 +8,8 @@
     onclose: () => void;
   }
   let { open, onclose }: Props = $props();
-  const KEYS = [
-    ['1 … 7', 'stations'],
+  const KEYS: readonly (readonly [key: string, does: string])[] = [
+    [`1 … ${STATIONS.length}`, 'stations'],
     ['[  ]', BENCH.holeBackHoleOn],
     ['U', 'lengths: fractions, decimal, thou, mm'],
     ['A', 'arithmetic of every number'],
@@ -16,14 +17,12 @@
     ['Ctrl Shift Z', 'redo'],
     ['+  −  0', 'zoom and fit, on a drawing'],
     ['← ↑ → ↓', 'move, on a drawing'],
-    ['Shift ← →', 'Lay out: move the picked hole along its line'],
-    ['H  P  Del', 'Lay out: hold it open, pin it, delete it'],
-    ['R', 'Lay out: read the marks out, one at a time'],
-    ['Space', 'reader: next mark'],
-    ['Enter', 'Check: on to height, then record and next head'],
+    ...STATIONS.flatMap(({ name, keys }) =>
+      keys.map(([key, does]): [string, string] => [key, `${name}: ${does}`])
+    ),
     ['Esc', 'leave a field, so that the keys work'],
     ['?', 'this list']
-  ] as const;
+  ];
 </script>
 
 <Sheet title="Keys" {open} {onclose}>

@@ -43,7 +43,7 @@
             {#each ['mine', 'theirs'] as const as whose (whose)}
               <td>
                 {#if crosses(row.path)}
-                  <label class="pick">
+                  <label class="tick-line">
                     <input
                       type="radio"
                       name="stays {row.path}"
@@ -63,7 +63,7 @@
             <td></td>
             {#each ['mine', 'theirs'] as const as whose (whose)}
               <td>
-                <label class="pick">
+                <label class="tick-line">
                   <input
                     type="radio"
                     name="stays {path}"
@@ -139,12 +139,6 @@
   }
   .crosses td {
     background: var(--amber-soft);
-  }
-  .pick {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-    min-height: 44px;
   }
   [role='status'] {
     margin-block: 10px;

@@ -3,7 +3,7 @@
   import { nextOf, type Standing } from '$lib/stations/standings';
   import { STATIONS, type StationKey } from '$lib/stations/stations.ts';
 
-  /** The seven stations as a steel rule, each with where it stands. */
+  /** The stations as a steel rule, each with where it stands. */
   interface Props {
     jointId: string;
     current: StationKey;

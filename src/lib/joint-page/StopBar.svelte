@@ -21,7 +21,7 @@
     <p>
       <strong>{title}.</strong>
       {text}{#if blocks.length > 1}
-        <span class="more">And {blocks.length - 1} more.</span>{/if}
+        <span class="quiet-text">And {blocks.length - 1} more.</span>{/if}
     </p>
     <a
       data-testid="fix-in-{first.station}"
@@ -49,9 +49,6 @@
     flex: 1;
     min-width: 0;
     line-height: 1.25;
-  }
-  .more {
-    color: var(--ink-soft);
   }
   a {
     flex: none;

@@ -4,13 +4,13 @@ import type { DriveEvent } from '$core/driving/drive-events.ts';
 import type { Issue } from '$core/issue/issue.ts';
 import type { EnteredJoint } from '$core/kinds/joint.ts';
 import type { SinceRelease } from '$core/releases/since-release.ts';
-import type { ReworkEvent } from '$core/reworking/rework-events.ts';
+import type { ReworkEvent } from '$core/reworking/rework-subject.ts';
 import type { SetBy } from '$core/rules/bound-rules.ts';
 import type { RuleProfile } from '$core/rules/profile.ts';
 import type { ReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
 import type { StationKey } from '$lib/stations/stations.ts';
 import type { BinView } from '$lib/stock-view.ts';
-import type { ToolSettingLine } from '$lib/tool-setting-view';
+import type { ToolLine } from '$lib/setting-view';
 
 /** What the page of a joint is given: the joint as stored, its newest release and what was logged of it. */
 export interface BenchProps {
@@ -36,7 +36,7 @@ export interface BenchProps {
   /** what that release took over; null for a first one */
   since: SinceRelease | null;
   /** settings of tools made for its runs, the latest first */
-  toolsSet: readonly ToolSettingLine[];
+  toolsSet: readonly ToolLine[];
   ready: ConstructorParameters<typeof ReadyDesk>[1];
   /** who is at the bench; empty when nobody said */
   person: string;

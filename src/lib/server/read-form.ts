@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
-import { zod4, type ZodValidationSchema } from 'sveltekit-superforms/adapters';
+import type { ZodValidationSchema } from 'sveltekit-superforms/adapters';
+import { zod4 } from './zod4';
 import type { z } from 'zod';
 import { illFormed } from '../../core/schema/well-formed.ts';
 

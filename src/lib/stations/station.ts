@@ -1,5 +1,6 @@
 import type { Component } from 'svelte';
 import type { Issue } from '$core/issue/issue.ts';
+import type { Clocked } from '$lib/client/outbox.svelte';
 import type { Workspace } from '$lib/client/workspace.svelte';
 import type { DriveDesk } from './drive/drive-desk.svelte';
 import type { CheckDesk } from './check/check-desk.svelte';
@@ -36,9 +37,13 @@ export interface Station<K extends string = string> {
   status: (joint: OpenJoint) => StationStatus;
   /** whether it rests on nothing of the joint as it is now, so that no stop reaches it */
   standsAlone: (joint: OpenJoint) => boolean;
+  /** keys that it answers to, and what they do */
+  keys: readonly (readonly [key: string, does: string])[];
+  /** what was logged there and is not stored yet */
+  outboxes: (joint: OpenJoint) => readonly (Pick<Clocked, 'waiting'> | undefined)[];
 }
 
 /** Keeps the key's own type. */
 export const defineStation = <const K extends string>(
-  station: Omit<Station<K>, 'standsAlone'> & Partial<Station<K>>
-): Station<K> => ({ standsAlone: () => false, ...station });
+  station: Omit<Station<K>, 'standsAlone' | 'keys' | 'outboxes'> & Partial<Station<K>>
+): Station<K> => ({ standsAlone: () => false, keys: [], outboxes: () => [], ...station });

@@ -18,7 +18,7 @@
     title="Is this device’s clock right?"
     text="{outbox.clock.message}. Until you say which time is theirs, {what} wait here."
   />
-  <div class="acts">
+  <div class="wraps-wide">
     <button class="act main" type="button" onclick={() => outbox.settleClock('server')}
       >{WAITING.theServersTime}</button
     >
@@ -36,11 +36,3 @@
       : outbox.refusal}
   />
 {/if}
-
-<style>
-  .acts {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-  }
-</style>

@@ -12,14 +12,23 @@
     new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
 
   /** Takes up a version of the application that is there; null while there is none. */
-  let takeUp = $state.raw<(() => Promise<void>) | null>(null);
+  let takeUp = $state.raw<(() => void) | null>(null);
   onMount(() => {
     // no browser is asked to keep anything before it has the page itself
-    void import('virtual:pwa-register').then(({ registerSW }) => {
-      const update = registerSW({ onNeedRefresh: () => (takeUp = () => update(true)) });
-    });
+    if ('serviceWorker' in navigator) void import('workbox-window').then(putIn);
     return reach.begin(untrack(() => madeAt));
   });
+
+  function putIn({ Workbox }: typeof import('workbox-window')): void {
+    const worker = new Workbox('/service-worker.js');
+    worker.addEventListener('waiting', () => {
+      takeUp = () => {
+        worker.addEventListener('controlling', () => location.reload());
+        worker.messageSkipWaiting();
+      };
+    });
+    void worker.register();
+  }
 
   const since = $derived(reach.awaySince === null ? '' : clock(reach.awaySince));
   const waits = $derived(

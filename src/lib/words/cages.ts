@@ -5,6 +5,7 @@ import type { FoundSetting } from '../../core/ready/cage/setting.ts';
 import type { CageSetup } from '../../core/ready/cage/setup.ts';
 import type { SetupCheck } from '../../core/ready/cage/setup-checks.ts';
 import { flushRange } from './flush.ts';
+import { CAGES } from './pages/cages.ts';
 import { refusalInWords } from './refusals.ts';
 import { counted, signed, type WriteLength } from './writing.ts';
 
@@ -259,3 +260,19 @@ export const checkInWords = (
   title: CHECK_TITLES[check.key],
   say: checkText(check, length)
 });
+
+/** Where a setting stands, in a list. */
+export function lineMarkInWords(setting: {
+  withdrawn: boolean;
+  set: boolean;
+  practice: boolean;
+  looked: boolean;
+  status: RecheckStatus;
+}): { sign: '✓' | '…' | '✕'; text: string } {
+  if (setting.withdrawn) return { sign: '✕', text: 'withdrawn' };
+  if (!setting.set) return { sign: '…', text: 'not set yet' };
+  if (setting.practice) return { sign: '…', text: CAGES.practiceOnly };
+  if (setting.status.state === 'too-deep' || setting.status.state === 'proud')
+    return { sign: '✕', text: 're-check was bad' };
+  return { sign: '✓', text: setting.looked ? 're-checked' : 'set' };
+}

@@ -1,13 +1,16 @@
 import { blindFoundInWords } from './blind-rivets.ts';
 import type { CarriedFrom } from '../../core/events/stream.ts';
 import type { HoleEvent } from '../../core/check/hole-events.ts';
-import type { DriveEvent } from '../../core/driving/drive-events.ts';
-import type { ReworkFrozen } from '../../core/reworking/rework-events.ts';
+import type { HoleLook } from '../../core/check/hole-look.ts';
+import type { DriveFrozen } from '../../core/driving/drive-events.ts';
+import type { DriveMove } from '../../core/driving/drive-move.ts';
+import type { ReworkFrozen } from '../../core/reworking/rework-subject.ts';
 import type { ReworkMove } from '../../core/reworking/rework-moves.ts';
 import { PLACE_WORDS } from './heads.ts';
 import { lookInWords } from './looks.ts';
 import { decisionInWords, HOW_OUT, REMOVAL_SCHOOLS, REWORK_STEPS } from './rework.ts';
-import type { WriteLength } from './writing.ts';
+import { OBJECTION_ANSWERS, objectionNamed } from './objections.ts';
+import { counted, type WriteLength } from './writing.ts';
 
 /** What one entry of the rework log says, without who and when. */
 export function reworkEventInWords(
@@ -55,30 +58,43 @@ export const whoLogged = ({ by, sentBy }: { by: string; sentBy?: string }): stri
 export const carriedInWords = (carried: CarriedFrom | undefined): string =>
   carried === undefined ? '' : `taken over from release ${carried.release}, hole ${carried.hole}`;
 
-/** What one entry of the driving log says of its hole. */
-export function driveEventInWords(
-  event: Extract<DriveEvent, { hole: number }>,
+/** What one entry of the driving log says, without its hole, who and when. */
+export function driveMoveInWords(
+  move: DriveMove,
+  /** what stands beside it once it is stored */
+  stored: { frozen: DriveFrozen; by: string } | null,
   lotOf: (batch: string) => string | null,
   length: WriteLength
 ): string {
-  switch (event.kind) {
+  switch (move.kind) {
     case 'driven': {
-      const lot = event.batch === null ? null : lotOf(event.batch);
+      const frozen = stored?.frozen;
+      const lot = move.batch === null ? null : lotOf(move.batch);
       return [
-        `driven: ${event.frozen.partNumber ?? 'a rivet'}`,
+        frozen?.partNumber ? `driven: ${frozen.partNumber}` : 'driven',
         ...(lot === null ? [] : [`out of the cold, lot ${lot}`]),
-        ...(event.frozen.cold === 'expired' ? [`its batch had expired: ${event.late}`] : []),
-        ...(event.frozen.unconfirmed ? [`gun or bar named by ${event.by}, not confirmed`] : []),
-        ...(event.quick === null ? [] : [QUICK[event.quick]]),
-        ...(event.carried ? [carriedInWords(event.carried)] : [])
+        ...(move.late === '' ? [] : [`its batch had expired: ${move.late}`]),
+        ...(frozen?.unconfirmed ? [`gun or bar named by ${stored?.by}, not confirmed`] : []),
+        ...(move.quick === null ? [] : [QUICK[move.quick]]),
+        ...(move.carried ? [carriedInWords(move.carried)] : [])
       ].join('; ');
     }
     case 'undriven':
       return 'taken back: it was not driven';
     case 'looked':
-      return `a quick look: ${QUICK[event.quick]}`;
+      return `a quick look: ${QUICK[move.quick]}`;
     case 'seen':
-      return `by camera: ${length(event.diameterIn)} ± ${length(event.plusMinusIn)} wide${event.simulated ? '; by a simulated camera, which is practice' : ''}`;
+      return `by camera: ${length(move.diameterIn)} ± ${length(move.plusMinusIn)} wide${move.simulated ? '; by a simulated camera, which is practice' : ''}`;
+    case 'ordered':
+      return 'an order of driving';
+    case 'placed':
+      return 'how one gets at the rivets';
+    case 'objected':
+      return `what is not met: ${objectionNamed(move.key)}, ${OBJECTION_ANSWERS[move.answer]}`;
+    case 'confirmed':
+      return `gun or bar held at ${counted(move.taps.length, 'rivet')}`;
+    case 'loaded':
+      return `the lot of ${move.part}`;
   }
 }
 const QUICK = {
@@ -87,8 +103,11 @@ const QUICK = {
   again: 'to be looked at again'
 } as const;
 
+/** A look at a head, before or after the server has judged it. */
+type Told = HoleLook & { frozen?: HoleEvent['frozen'] };
+
 /** How a head was looked at, and what it measured. */
-export function readingInWords(look: HoleEvent, length: WriteLength): string {
+export function readingInWords(look: Told, length: WriteLength): string {
   const taken = look.carried ? `; ${carriedInWords(look.carried)}` : '';
   const on = look.drivenOn ? 'driven further, then ' : '';
   const clean = look.clean?.length
@@ -97,10 +116,10 @@ export function readingInWords(look: HoleEvent, length: WriteLength): string {
   return `${on}${wayInWords(look, length)}${clean}${taken}`;
 }
 
-function wayInWords(look: HoleEvent, length: WriteLength): string {
+function wayInWords(look: Told, length: WriteLength): string {
   switch (look.kind) {
     case 'checked': {
-      const { diameterD, heightD } = look.frozen;
+      const { diameterD = null, heightD = null } = look.frozen ?? {};
       const inD =
         diameterD === null || heightD === null
           ? ''

@@ -142,8 +142,6 @@ const REFUSALS: { readonly [C in RefusalSaid['code']]: Say<C> } = {
   'nest-through': (said, length) =>
     `the cut for the nest would be ${length(said.depthIn)} deep in a sheet of ${length(said.sheetIn)}: a knife edge. A smaller rivet, a thicker sheet, or engineering`,
   'setting-withdrawn': () => 'this setting was withdrawn: begin another',
-  'cage-not-set': () => 'the cage is not set yet: finish the trials first',
-  'cage-is-set': () => 'the cage is set: begin another setting to go on',
   'no-such-reading': () => 'there is no such reading to strike',
   'recheck-backwards': (said) =>
     `the last look came after ${said.last} holes; ${said.after} is before it`,

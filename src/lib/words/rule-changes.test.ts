@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_PROFILE, type RuleProfile } from '../../core/rules/profile';
+import { SHOP_LENGTHS } from '../../core/rules/schools';
 import { ruleChangesInWords } from './rule-changes';
 
 const changed = (change: Partial<RuleProfile>, style: 'decimal' | 'mm' = 'decimal') =>
@@ -43,5 +44,12 @@ describe('what a shop’s rules say otherwise', () => {
       'Least edge distance, flush or dimpled: 2.5 D → 3 D',
       'Largest pitch: 12 D → 8 D'
     ]);
+  });
+
+  it('says every length of the profile: one that is added is shown, saved and said', () => {
+    const lengths = Object.keys(DEFAULT_PROFILE).filter((key) => key.endsWith('In'));
+    expect(SHOP_LENGTHS.map(({ key }) => key).toSorted()).toEqual(lengths.toSorted());
+    for (const { key, label } of SHOP_LENGTHS)
+      expect(changed({ [key]: 2.5 })).toEqual([expect.stringContaining(`${label}: `)]);
   });
 });

@@ -10,8 +10,6 @@ import { num } from '../../core/answer.ts';
 import { notationInWords } from './arithmetic.ts';
 import { inStyle } from './writing.ts';
 
-const LENGTHS = ['housePitchIn', 'setRadiusIn'] as const satisfies (keyof typeof SHOP_LENGTHS)[];
-
 /** What a shop's rules say otherwise than before, each point by its question, its label and its unit. */
 export function ruleChangesInWords(
   was: RuleProfile,
@@ -28,10 +26,10 @@ export function ruleChangesInWords(
         notationInWords(options.find((option) => option.value === value)?.text ?? value, style);
       return was[key] === now[key] ? [] : [`${question} ${text(was[key])} → ${text(now[key])}`];
     }),
-    ...LENGTHS.flatMap((key) =>
+    ...SHOP_LENGTHS.flatMap(({ key, label }) =>
       was[key] === now[key]
         ? []
-        : [`${SHOP_LENGTHS[key]}: ${length(was[key], 'fine')} → ${length(now[key], 'fine')}`]
+        : [`${label}: ${length(was[key], 'fine')} → ${length(now[key], 'fine')}`]
     ),
     ...SHOP_COUNTS.flatMap(({ key, label }) => changed(label, num(was[key]), num(now[key]))),
     ...INSPECTION_PLACES.flatMap(({ value, label }) => {

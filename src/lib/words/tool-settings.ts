@@ -5,7 +5,7 @@ import type { RunSetting, SettingInUse, ToolChange } from '../../core/tool-setti
 import { asTurns, type SqueezerSaid } from '../../core/tool-setting/squeezer-guide.ts';
 import type { SetTool, ToolSetup } from '../../core/tool-setting/tool-setup.ts';
 import type { LookReason, ToolStatus } from '../../core/tool-setting/tool-status.ts';
-import type { FoundTool, Made, ToolTrial } from '../../core/tool-setting/tool-stream.ts';
+import type { FoundTool, Made, ToolTrial } from '../../core/tool-setting/tool-moves.ts';
 import { counted, type WriteLength } from './writing.ts';
 
 export const TOOL_WORDS: Record<SetTool, string> = {

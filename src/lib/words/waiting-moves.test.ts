@@ -10,9 +10,9 @@ it.each([
   [
     'hole',
     { kind: 'checked', hole: 15, diameterIn: 0.19, heightIn: 0.062, flags: ['ring-mark'] },
-    'head 15: 4.826 mm wide, 1.5748 mm high; seen: ring mark'
+    'head 15, measured: 4.83 mm wide, 1.57 mm high; seen: ring mark'
   ],
-  ['drive', { kind: 'driven', hole: 7, quick: 'more' }, 'rivet 7 driven, wants more'],
+  ['drive', { kind: 'driven', hole: 7, quick: 'more' }, 'rivet 7 driven; wants more'],
   ['drive', { kind: 'undriven', hole: 7 }, 'rivet 7 taken back: it was not driven'],
   [
     'rework',

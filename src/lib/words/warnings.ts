@@ -100,275 +100,283 @@ const of = (stack: string | null): string => (stack === null ? '' : `: ${stack}`
  * @param holes those it points at
  * @param length how its lengths are written
  */
-export function warningInWords(
+export const warningInWords = (
   { said, holes = [] }: Pick<PlanWarning, 'said' | 'holes'>,
   length: WriteLength
-): WrittenWarning {
-  const written = (title: string, text: string): WrittenWarning => ({ title, text });
-  switch (said.code) {
-    case 'rule-larger':
-      return written(
-        'Larger than any standard rivet',
-        `3 t is ${length(said.ruleDiameterIn)}; dash 8 is the largest.`
-      );
-    case 'rule-smaller':
-      return written(
-        'Smaller than any standard rivet',
-        `3 t is ${length(said.ruleDiameterIn)}; dash 3 is the smallest.`
-      );
-    case 'other-material':
-      return written(
-        `${said.name} is ${said.material}`,
-        said.family === null
-          ? 'The rivets-per-inch guidance gives no figure for it: use the aircraft’s own data.'
-          : `The guidance is read for ${FAMILY_CONSTANTS[said.readFor].sheets}.`
-      );
-    case 'flush-carries-less':
-      return written(
-        'Flush heads carry less',
-        'The rivets-per-inch guidance is for protruding heads. Use the aircraft’s own data for flush rivets.'
-      );
-    case 'alloy-a':
-      return written(
-        'Alloy A is for non-structural work',
-        'The rivets-per-inch guidance is for AD rivets; A shears at a third of that.'
-      );
-    case 'alloy-b':
-      return written(
-        'Alloy B shears at less than AD',
-        'The rivets-per-inch guidance is for AD rivets (28 against 30 ksi).'
-      );
-    case 'unrounded-more':
-      return written(
-        'The unrounded figure asks for more',
-        `${num(said.perInch)} an inch gives ${said.exact} ${placeInWords(said.where, length)}; the tables’ one decimal gives ${said.required}.`
-      );
-    case 'own-figure':
-      return written(
-        'The rivets an inch are this job’s own',
-        `${num(said.perInch)} an inch: ${said.reason}`
-      );
-    case 'own-pitch-unsaid':
-      return written(
-        'A largest pitch of the job needs its source',
-        `${length(said.pitchIn)}: enter whose data name it, and where. Or leave it empty: the shop’s limit holds then.`
-      );
-    case 'own-pitch':
-      return written(
-        'The largest pitch is this job’s own',
-        `${length(said.pitchIn)} by ${said.reference}; the shop’s is ${length(said.shopIn)}.`
-      );
-    case 'as-gauge':
-      return written(
-        'A metric sheet, counted as its gauge',
-        `The guidance is made for gauges: a sheet of ${length(said.thicknessIn)} takes that for ${length(said.gaugeIn)}.`
-      );
-    case 'double-shear':
-      return written(
-        'Counted in double shear',
-        'The printed guidance is for single shear. Cutting each rivet in two places halves its shear limit; the data must allow it.'
-      );
-    case 'holds-only':
-      return written(
-        'Attachment only',
-        'No load is counted: the fewest rivets within the largest pitch are laid out.'
-      );
-    case 'strap-missing':
-      return written(
-        'A strap is missing',
-        'The broken member lies between two straps: name the strap on the other side too.'
-      );
-    case 'straps-thinner':
-      return said.of === 'member'
-        ? written(
-            'The straps are thinner than the member',
-            `${length(said.strapsIn)} of straps carry what ${length(said.memberIn)} of member carried.`
-          )
-        : written(
-            'The strap is thinner than the skin',
-            `${length(said.strapsIn)} of strap carries what ${length(said.memberIn)} of skin carried.`
-          );
-    case 'insert-corner':
-      return written(
-        'The insert’s corner rivets are near its rounded corners',
-        `${length(said.edgeIn)} to the curve, under the least edge distance of ${length(said.edgeMinIn)}. Use a smaller corner radius, a larger edge distance, or move the corner rivets in.`
-      );
-    case 'crack-longer':
-      return written(
-        'The crack is longer than the damage named',
-        `It runs ${length(said.acrossIn)} across and ${length(said.downIn)} down; the damage is ${length(said.cutoutWIn)} × ${length(said.cutoutHIn)}. Widen the damage so that the plate bridges the whole crack.`
-      );
-    case 'divided-off':
-      return written(
-        'Holes divided as asked break a limit',
-        `${said.count} new hole${said.count === 1 ? '' : 's'} between ${length(said.fromIn)} and ${length(said.toIn)} stand ${length(said.pitchIn)} apart; ${length(said.leastIn)} to ${length(said.mostIn)} holds. ${said.nearest === null ? 'No count of holes between them holds it.' : said.nearest === 0 ? 'None between them would hold it.' : `The nearest that holds: ${said.nearest}.`}`
-      );
-    case 'crack-under-flush':
-      return written(
-        'A flush insert needs the damage cut out',
-        'A crack that stays is stop-drilled under a plate: choose a plate, or cut the damage out and clear the crack’s length.'
-      );
-    case 'solid-in-plastic':
-      return written(
-        'A solid rivet swells in the plastic’s hole and cracks it',
-        said.by === ''
-          ? 'Use a sleeve, a screw, or a blind rivet with a washer, as approved data specify. Enter at Size how it is done and by whose word.'
-          : `Written choice: ${said.by}.`
-      );
-    case 'washer-needed':
-      return said.coverIn < 0
-        ? written(
-            'The head does not cover the panel’s hole',
-            `When the panel has grown its hole stands ${length(-said.coverIn)} past the head: put a washer under the head, wide enough for the hole.`
-          )
-        : written(
-            'The head hardly covers the panel’s hole',
-            `${length(said.coverIn)} is left when the panel has grown, under ${length(said.leastIn)}: put a washer under the head.`
-          );
-    case 'limit':
-      return written(CHECK_NAMES[said.rule], limitText(said, holes, length));
-    case 'stuck':
-      return written(
-        `${sentence(said.line)} cannot be filled`,
-        `${refusalInWords(said.why, length)}.`
-      );
-    case 'span-off':
-      return written(
-        `${sentence(said.line)}: its end holes are ${length(tenThousandths(Math.abs(said.differenceIn)))} ${said.differenceIn > 0 ? 'further apart' : 'nearer together'} than planned`,
-        `Divided by ${said.spaces} spaces that is a pitch of ${length(tenThousandths(said.pitchIn))}${said.limitIn === null ? '' : `, against a limit of ${length(said.limitIn)}`}. Take the end holes up as existing ones and the line is laid between them; look at their edge distance too.`
-      );
-    case 'adrift':
-      return written(
-        'Something set by hand no longer fits',
-        `${sentence(adriftInWords(said.what))}. Set it anew or let it go.`
-      );
-    case 'held-open':
-      return written(
-        said.holes.length === 1
-          ? `Hole ${said.holes[0]} is held open`
-          : `${said.holes.length} holes are held open`,
-        `${said.reasons.join('; ')}: drilled, never riveted.`
-      );
-    case 'existing-not-measured':
-    case 'existing-riveted':
-    case 'existing-small':
-    case 'existing-large':
-      return existingText(said, length);
-    case 'open-blind':
-      return openBlindText(said, length);
-    case 'too-few':
-      return written(
-        `Too few rivets on ${said.lines}`,
-        `${said.has} are driven where ${said.needs} are needed.`
-      );
-    case 'more-than-needed':
-      return written(
-        'You have more than needed',
-        `${said.has} rivets on ${said.lines} where ${said.needs} carry the load: each extra hole weakens the sheet.`
-      );
-    case 'knife-edge':
-    case 'no-flush-method':
-      return written(
-        `${said.code === 'knife-edge' ? 'Knife edge' : 'No standard flush method'}${of(said.stack)}`,
-        `A dash ${said.dash} flush head is ${length(said.headIn)} high. Use a smaller rivet or a thicker top sheet, or refer to engineering.`
-      );
-    case 'marginal-countersink':
-      return written(
-        `Countersink is marginal${of(said.stack)}`,
-        'The cut takes more than ⅔ of its sheet: permitted, not preferred.'
-      );
-    case 'no-flush-target':
-      return written(
-        `No flushness fits ${said.sheet}${of(said.stack)}`,
-        'A countersink within the shop’s flushness limits goes through this sheet. Use a smaller rivet or a thicker sheet, or refer to engineering.'
-      );
-    case 'stays-proud':
-      return written(
-        `${said.leastIn > 0 ? 'Head must stay above flush' : 'The sheet sets the low limit of flushness'}${of(said.stack)}`,
-        said.marginal
-          ? `Flushness ${flushRange({ lowIn: said.leastIn, highIn: said.highIn }, length)}, less than one click: marginal. Any lower and the countersink goes through the sheet.`
-          : `Flushness ${flushRange({ lowIn: said.leastIn, highIn: said.highIn }, length)}: below that the countersink goes through the sheet.`
-      );
-    case 'dimple-hot':
-      return written('Dimple hot', `${said.sheets.join(', ')}: 7075-T6 cracks when dimpled cold.`);
-    case 'dimple-hot-if':
-      return written(
-        'Dimple hot if it is 7075-T6',
-        'Harder tempers crack when dimpled cold. Tell each sheet’s material to be sure.'
-      );
-    case 'no-rivet':
-      return written(
-        `No rivet for this stack${of(said.stack)}`,
-        `${refusalInWords(said.why, length)}.`
-      );
-    case 'no-head':
-      return written(
-        `No head can be made${of(said.stack)}`,
-        `${sentence(refusalInWords(said.why, length))}: take a longer rivet.`
-      );
-    case 'protrusion':
-      return written(
-        `Protrusion outside its window${of(said.stack)}`,
-        `${hundredths(said.protrusionD)} D${said.atDimple ? ' reckoned from the raised dimple, as this shop does' : ''}; it must be over ${said.overD} D and under ${said.underD} D.`
-      );
-    case 'no-good-head': {
-      const { wideD, diameterD, heightD } = said;
-      return written(
-        `By its volume this length makes no good head${of(said.stack)}`,
-        `At ${said.nominalHeightD} D high it would be ${hundredths(wideD)} D wide: too ${wideD > diameterD.high ? 'much' : 'little'} metal. At no height is it both ${diameterD.low}–${diameterD.high} D wide and ${heightD.low}–${heightD.high} D high.`
-      );
-    }
-    case 'hold-nothing':
-      return written(
-        'Holes that hold nothing together',
-        `Fewer than two layers lie at holes ${asRanges(said.holes)}.`
-      );
-    case 'under-no-hole':
-      return written(`${said.name} lies under no hole`, 'Look at where it begins and ends.');
-    case 'closed':
-      return written(
-        'The parts stay together: chips and burrs between them are accepted',
-        `${sentence(said.reason)}.`
-      );
-    case 'own-heads-unfinished':
-      return written(
-        'The joint’s own limits of heads are not whole',
-        OWN_LIMITS_MISSING[said.missing]
-      );
-    case 'own-heads':
-      return written(
-        `Heads are held against the joint’s own limits: ${said.reference}`,
-        said.wider
-          ? 'They let through heads that the shop’s limits do not.'
-          : 'They are within the shop’s.'
-      );
-    case 'closed-unsaid':
-      return written(
-        'Chips and burrs would stay between the parts',
-        'A joint that cannot be taken apart is neither cleaned nor deburred inside: say by whose word that is accepted.'
-      );
-    case 'closed-panel':
-      return written(
-        'A clear panel must come apart',
-        'Its holes are opened in the panel alone; opened between metal its edges crack.'
-      );
-    case 'closed-flush':
-      return written(
-        `Sheets that stay together cannot be dimpled one by one${of(said.stack)}`,
-        'Use protruding heads, a top sheet thick enough to countersink, or refer to engineering.'
-      );
-    case 'film-on':
-      return written(
-        `Film is still on ${said.sheets.join(' and ')}`,
-        `Peel it before measuring and before riveting: it raises a head by ${length(FILM_RAISES_IN.least)} to ${length(FILM_RAISES_IN.most)}. It is not counted in the grip.`
-      );
-    case 'measured-off':
-      return written(
-        `Hole ${said.hole}: ${length(tenThousandths(Math.abs(said.differenceIn)))} ${said.differenceIn > 0 ? 'more' : 'less'} in the grip than the stack says`,
-        `Look for: ${said.causes.map((cause) => causeInWords(cause, length)).join('; ')}.`
-      );
-  }
-}
+): WrittenWarning => (WARNINGS[said.code] as Say<PlanWarningSaid['code']>)(said, length, holes);
+
+/** What one warning says. */
+type Say<C extends PlanWarningSaid['code']> = (
+  said: Saying<C>,
+  length: WriteLength,
+  holes: readonly number[]
+) => WrittenWarning;
+/** What is said under a code, also where it is one of several of its kind. */
+type Saying<C, Said = PlanWarningSaid> = Said extends { code: infer Codes }
+  ? C extends Codes
+    ? Said
+    : never
+  : never;
+
+const written = (title: string, text: string): WrittenWarning => ({ title, text });
+
+const existingNotMeasured: Say<
+  'existing-not-measured' | 'existing-riveted' | 'existing-small' | 'existing-large'
+> = (said, length) => existingText(said, length);
+
+const knifeEdge: Say<'knife-edge' | 'no-flush-method'> = (said, length) =>
+  written(
+    `${said.code === 'knife-edge' ? 'Knife edge' : 'No standard flush method'}${of(said.stack)}`,
+    `A dash ${said.dash} flush head is ${length(said.headIn)} high. Use a smaller rivet or a thicker top sheet, or refer to engineering.`
+  );
+
+const WARNINGS: { [C in PlanWarningSaid['code']]: Say<C> } = {
+  'rule-larger': (said, length) =>
+    written(
+      'Larger than any standard rivet',
+      `3 t is ${length(said.ruleDiameterIn)}; dash 8 is the largest.`
+    ),
+  'rule-smaller': (said, length) =>
+    written(
+      'Smaller than any standard rivet',
+      `3 t is ${length(said.ruleDiameterIn)}; dash 3 is the smallest.`
+    ),
+  'other-material': (said) =>
+    written(
+      `${said.name} is ${said.material}`,
+      said.family === null
+        ? 'The rivets-per-inch guidance gives no figure for it: use the aircraft’s own data.'
+        : `The guidance is read for ${FAMILY_CONSTANTS[said.readFor].sheets}.`
+    ),
+  'flush-carries-less': () =>
+    written(
+      'Flush heads carry less',
+      'The rivets-per-inch guidance is for protruding heads. Use the aircraft’s own data for flush rivets.'
+    ),
+  'alloy-a': () =>
+    written(
+      'Alloy A is for non-structural work',
+      'The rivets-per-inch guidance is for AD rivets; A shears at a third of that.'
+    ),
+  'alloy-b': () =>
+    written(
+      'Alloy B shears at less than AD',
+      'The rivets-per-inch guidance is for AD rivets (28 against 30 ksi).'
+    ),
+  'unrounded-more': (said, length) =>
+    written(
+      'The unrounded figure asks for more',
+      `${num(said.perInch)} an inch gives ${said.exact} ${placeInWords(said.where, length)}; the tables’ one decimal gives ${said.required}.`
+    ),
+  'own-figure': (said) =>
+    written(
+      'The rivets an inch are this job’s own',
+      `${num(said.perInch)} an inch: ${said.reason}`
+    ),
+  'own-pitch-unsaid': (said, length) =>
+    written(
+      'A largest pitch of the job needs its source',
+      `${length(said.pitchIn)}: enter whose data name it, and where. Or leave it empty: the shop’s limit holds then.`
+    ),
+  'own-pitch': (said, length) =>
+    written(
+      'The largest pitch is this job’s own',
+      `${length(said.pitchIn)} by ${said.reference}; the shop’s is ${length(said.shopIn)}.`
+    ),
+  'as-gauge': (said, length) =>
+    written(
+      'A metric sheet, counted as its gauge',
+      `The guidance is made for gauges: a sheet of ${length(said.thicknessIn)} takes that for ${length(said.gaugeIn)}.`
+    ),
+  'double-shear': () =>
+    written(
+      'Counted in double shear',
+      'The printed guidance is for single shear. Cutting each rivet in two places halves its shear limit; the data must allow it.'
+    ),
+  'holds-only': () =>
+    written(
+      'Attachment only',
+      'No load is counted: the fewest rivets within the largest pitch are laid out.'
+    ),
+  'strap-missing': () =>
+    written(
+      'A strap is missing',
+      'The broken member lies between two straps: name the strap on the other side too.'
+    ),
+  'straps-thinner': (said, length) =>
+    said.of === 'member'
+      ? written(
+          'The straps are thinner than the member',
+          `${length(said.strapsIn)} of straps carry what ${length(said.memberIn)} of member carried.`
+        )
+      : written(
+          'The strap is thinner than the skin',
+          `${length(said.strapsIn)} of strap carries what ${length(said.memberIn)} of skin carried.`
+        ),
+  'insert-corner': (said, length) =>
+    written(
+      'The insert’s corner rivets are near its rounded corners',
+      `${length(said.edgeIn)} to the curve, under the least edge distance of ${length(said.edgeMinIn)}. Use a smaller corner radius, a larger edge distance, or move the corner rivets in.`
+    ),
+  'crack-longer': (said, length) =>
+    written(
+      'The crack is longer than the damage named',
+      `It runs ${length(said.acrossIn)} across and ${length(said.downIn)} down; the damage is ${length(said.cutoutWIn)} × ${length(said.cutoutHIn)}. Widen the damage so that the plate bridges the whole crack.`
+    ),
+  'divided-off': (said, length) =>
+    written(
+      'Holes divided as asked break a limit',
+      `${said.count} new hole${said.count === 1 ? '' : 's'} between ${length(said.fromIn)} and ${length(said.toIn)} stand ${length(said.pitchIn)} apart; ${length(said.leastIn)} to ${length(said.mostIn)} holds. ${said.nearest === null ? 'No count of holes between them holds it.' : said.nearest === 0 ? 'None between them would hold it.' : `The nearest that holds: ${said.nearest}.`}`
+    ),
+  'crack-under-flush': () =>
+    written(
+      'A flush insert needs the damage cut out',
+      'A crack that stays is stop-drilled under a plate: choose a plate, or cut the damage out and clear the crack’s length.'
+    ),
+  'solid-in-plastic': (said) =>
+    written(
+      'A solid rivet swells in the plastic’s hole and cracks it',
+      said.by === ''
+        ? 'Use a sleeve, a screw, or a blind rivet with a washer, as approved data specify. Enter at Size how it is done and by whose word.'
+        : `Written choice: ${said.by}.`
+    ),
+  'washer-needed': (said, length) =>
+    said.coverIn < 0
+      ? written(
+          'The head does not cover the panel’s hole',
+          `When the panel has grown its hole stands ${length(-said.coverIn)} past the head: put a washer under the head, wide enough for the hole.`
+        )
+      : written(
+          'The head hardly covers the panel’s hole',
+          `${length(said.coverIn)} is left when the panel has grown, under ${length(said.leastIn)}: put a washer under the head.`
+        ),
+  limit: (said, length, holes) => written(CHECK_NAMES[said.rule], limitText(said, holes, length)),
+  stuck: (said, length) =>
+    written(`${sentence(said.line)} cannot be filled`, `${refusalInWords(said.why, length)}.`),
+  'span-off': (said, length) =>
+    written(
+      `${sentence(said.line)}: its end holes are ${length(tenThousandths(Math.abs(said.differenceIn)))} ${said.differenceIn > 0 ? 'further apart' : 'nearer together'} than planned`,
+      `Divided by ${said.spaces} spaces that is a pitch of ${length(tenThousandths(said.pitchIn))}${said.limitIn === null ? '' : `, against a limit of ${length(said.limitIn)}`}. Take the end holes up as existing ones and the line is laid between them; look at their edge distance too.`
+    ),
+  adrift: (said) =>
+    written(
+      'Something set by hand no longer fits',
+      `${sentence(adriftInWords(said.what))}. Set it anew or let it go.`
+    ),
+  'held-open': (said) =>
+    written(
+      said.holes.length === 1
+        ? `Hole ${said.holes[0]} is held open`
+        : `${said.holes.length} holes are held open`,
+      `${said.reasons.join('; ')}: drilled, never riveted.`
+    ),
+  'existing-not-measured': existingNotMeasured,
+  'existing-riveted': existingNotMeasured,
+  'existing-small': existingNotMeasured,
+  'existing-large': existingNotMeasured,
+  'open-blind': (said, length) => openBlindText(said, length),
+  'too-few': (said) =>
+    written(
+      `Too few rivets on ${said.lines}`,
+      `${said.has} are driven where ${said.needs} are needed.`
+    ),
+  'more-than-needed': (said) =>
+    written(
+      'You have more than needed',
+      `${said.has} rivets on ${said.lines} where ${said.needs} carry the load: each extra hole weakens the sheet.`
+    ),
+  'knife-edge': knifeEdge,
+  'no-flush-method': knifeEdge,
+  'marginal-countersink': (said) =>
+    written(
+      `Countersink is marginal${of(said.stack)}`,
+      'The cut takes more than ⅔ of its sheet: permitted, not preferred.'
+    ),
+  'no-flush-target': (said) =>
+    written(
+      `No flushness fits ${said.sheet}${of(said.stack)}`,
+      'A countersink within the shop’s flushness limits goes through this sheet. Use a smaller rivet or a thicker sheet, or refer to engineering.'
+    ),
+  'stays-proud': (said, length) =>
+    written(
+      `${said.leastIn > 0 ? 'Head must stay above flush' : 'The sheet sets the low limit of flushness'}${of(said.stack)}`,
+      said.marginal
+        ? `Flushness ${flushRange({ lowIn: said.leastIn, highIn: said.highIn }, length)}, less than one click: marginal. Any lower and the countersink goes through the sheet.`
+        : `Flushness ${flushRange({ lowIn: said.leastIn, highIn: said.highIn }, length)}: below that the countersink goes through the sheet.`
+    ),
+  'dimple-hot': (said) =>
+    written('Dimple hot', `${said.sheets.join(', ')}: 7075-T6 cracks when dimpled cold.`),
+  'dimple-hot-if': () =>
+    written(
+      'Dimple hot if it is 7075-T6',
+      'Harder tempers crack when dimpled cold. Tell each sheet’s material to be sure.'
+    ),
+  'no-rivet': (said, length) =>
+    written(`No rivet for this stack${of(said.stack)}`, `${refusalInWords(said.why, length)}.`),
+  'no-head': (said, length) =>
+    written(
+      `No head can be made${of(said.stack)}`,
+      `${sentence(refusalInWords(said.why, length))}: take a longer rivet.`
+    ),
+  protrusion: (said) =>
+    written(
+      `Protrusion outside its window${of(said.stack)}`,
+      `${hundredths(said.protrusionD)} D${said.atDimple ? ' reckoned from the raised dimple, as this shop does' : ''}; it must be over ${said.overD} D and under ${said.underD} D.`
+    ),
+  'no-good-head': (said) => {
+    const { wideD, diameterD, heightD } = said;
+    return written(
+      `By its volume this length makes no good head${of(said.stack)}`,
+      `At ${said.nominalHeightD} D high it would be ${hundredths(wideD)} D wide: too ${wideD > diameterD.high ? 'much' : 'little'} metal. At no height is it both ${diameterD.low}–${diameterD.high} D wide and ${heightD.low}–${heightD.high} D high.`
+    );
+  },
+  'hold-nothing': (said) =>
+    written(
+      'Holes that hold nothing together',
+      `Fewer than two layers lie at holes ${asRanges(said.holes)}.`
+    ),
+  'under-no-hole': (said) =>
+    written(`${said.name} lies under no hole`, 'Look at where it begins and ends.'),
+  closed: (said) =>
+    written(
+      'The parts stay together: chips and burrs between them are accepted',
+      `${sentence(said.reason)}.`
+    ),
+  'own-heads-unfinished': (said) =>
+    written('The joint’s own limits of heads are not whole', OWN_LIMITS_MISSING[said.missing]),
+  'own-heads': (said) =>
+    written(
+      `Heads are held against the joint’s own limits: ${said.reference}`,
+      said.wider
+        ? 'They let through heads that the shop’s limits do not.'
+        : 'They are within the shop’s.'
+    ),
+  'closed-unsaid': () =>
+    written(
+      'Chips and burrs would stay between the parts',
+      'A joint that cannot be taken apart is neither cleaned nor deburred inside: say by whose word that is accepted.'
+    ),
+  'closed-panel': () =>
+    written(
+      'A clear panel must come apart',
+      'Its holes are opened in the panel alone; opened between metal its edges crack.'
+    ),
+  'closed-flush': (said) =>
+    written(
+      `Sheets that stay together cannot be dimpled one by one${of(said.stack)}`,
+      'Use protruding heads, a top sheet thick enough to countersink, or refer to engineering.'
+    ),
+  'film-on': (said, length) =>
+    written(
+      `Film is still on ${said.sheets.join(' and ')}`,
+      `Peel it before measuring and before riveting: it raises a head by ${length(FILM_RAISES_IN.least)} to ${length(FILM_RAISES_IN.most)}. It is not counted in the grip.`
+    ),
+  'measured-off': (said, length) =>
+    written(
+      `Hole ${said.hole}: ${length(tenThousandths(Math.abs(said.differenceIn)))} ${said.differenceIn > 0 ? 'more' : 'less'} in the grip than the stack says`,
+      `Look for: ${said.causes.map((cause) => causeInWords(cause, length)).join('; ')}.`
+    )
+};
 
 /** A stop in one line of a file. */
 export function stopInWords(

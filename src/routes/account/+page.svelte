@@ -16,12 +16,12 @@
 
 <svelte:head><title>{data.me.name} · Zanjador</title></svelte:head>
 
-<div class="page account">
+<div class="page narrow-page">
   <h1>{data.me.name}</h1>
   <p>{data.me.role}</p>
   {#if form?.said}<Notice level="note" title={COMMON.done} text={form.said} />{/if}
   <section aria-labelledby="password">
-    <h2 id="password">Another password</h2>
+    <h2 class="head-2" id="password">Another password</h2>
     <TypedForm action="?/password" refused={refused('password')}>
       <Field name="old" label="The one until now" type="password" autocomplete="current-password" />
       <Field
@@ -35,7 +35,7 @@
     </TypedForm>
   </section>
   <section aria-labelledby="pin">
-    <h2 id="pin">PIN for a shared bench</h2>
+    <h2 class="head-2" id="pin">PIN for a shared bench</h2>
     <p class="hint">
       Where a lead has trusted the device, a PIN is enough to take the bench over from another hand.
     </p>
@@ -58,7 +58,7 @@
     </TypedForm>
   </section>
   <section aria-labelledby="out">
-    <h2 id="out">Everywhere</h2>
+    <h2 class="head-2" id="out">Everywhere</h2>
     <form method="POST" action="?/everywhere">
       <button class="act">{PEOPLE.signOutEverywhere}</button>
     </form>
@@ -66,16 +66,7 @@
 </div>
 
 <style>
-  .account {
-    max-width: 620px;
-    display: flex;
-    flex-direction: column;
-    gap: 14px;
-  }
   h1 {
     font-size: 1.9rem;
-  }
-  h2 {
-    font-size: 1.2rem;
   }
 </style>

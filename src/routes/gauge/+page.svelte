@@ -110,7 +110,7 @@
       onchoose={(value) => (limits = value)}
     />
   </div>
-  <section class="plate">
+  <section class="plate boxed-wide">
     <GaugeDrawing pattern={plate.pattern} />
     <p class="hint">
       <Length lengthIn={plate.pattern.wIn} decimal /> × <Length
@@ -125,7 +125,7 @@
       <a class="act" href="/api/gauge/gauge.dxf?{query}" download>DXF</a>
     </p>
   </section>
-  <section aria-labelledby="check">
+  <section class="boxed-wide" aria-labelledby="check">
     <h2 id="check" class="label">Check the finished plate</h2>
     <p data-testid="plate-verdict">
       {measured} of {plate.features.length} measured{off > 0
@@ -188,12 +188,6 @@
     gap: 24px;
     align-items: end;
   }
-  section {
-    padding: 14px 18px;
-    border: 1.5px solid var(--line);
-    border-radius: 10px;
-    background: var(--panel);
-  }
   .files {
     display: flex;
     flex-wrap: wrap;
@@ -209,9 +203,6 @@
   }
   /* each feature a card of its own, so that nothing lies beyond the screen */
   @media (max-width: 600px) {
-    section {
-      padding: 12px 10px;
-    }
     thead {
       display: none;
     }

@@ -51,7 +51,7 @@
     </Notice>
   {/if}
   {#if refused('list')}<Notice level="attention" title="Not done" text={refused('list')} />{/if}
-  <div class="wide">
+  <div class="scrolls-across">
     <table aria-label="People">
       <thead>
         <tr>
@@ -67,7 +67,7 @@
   </div>
   <div class="halves">
     <section aria-labelledby="enter">
-      <h2 id="enter">Enter somebody</h2>
+      <h2 class="head-2" id="enter">Enter somebody</h2>
       <TypedForm action="?/enter" refused={refused('enter')}>
         <Field name="name" label={PEOPLE.name} autocomplete="off" maxlength={80} required />
         <Field
@@ -86,7 +86,7 @@
       </TypedForm>
     </section>
     <section aria-labelledby="benches">
-      <h2 id="benches">Benches that change hands by PIN</h2>
+      <h2 class="head-2" id="benches">Benches that change hands by PIN</h2>
       <ul>
         {#each data.benches as bench (bench.id)}
           <li>
@@ -126,17 +126,11 @@
   h1 {
     font-size: 1.7rem;
   }
-  h2 {
-    font-size: 1.2rem;
-  }
   .code {
     font-size: 1.6rem;
     letter-spacing: 0.06em;
     font-variant-numeric: tabular-nums;
     user-select: all;
-  }
-  .wide {
-    overflow-x: auto;
   }
   table {
     width: 100%;

@@ -27,7 +27,7 @@
 
 <div class="page rivets">
   <h1>{COMMON.rivets}</h1>
-  <section aria-labelledby="read">
+  <section class="boxed-wide" aria-labelledby="read">
     <h2 id="read" class="label">What is this rivet?</h2>
     <label class="ask">
       <span>{RIVETS.partNumberAsItStands}</span>
@@ -68,11 +68,11 @@
         <RivetPicture {rivet} />
       </div>
     {:else if read}
-      <p class="refused" role="status">{preferences.refusal(read.error.said)}</p>
+      <p class="warns-strong" role="status">{preferences.refusal(read.error.said)}</p>
     {/if}
   </section>
 
-  <section aria-labelledby="marks">
+  <section class="boxed-wide" aria-labelledby="marks">
     <h2 id="marks" class="label">A loose rivet: what is on its head?</h2>
     <label class="ask">
       <span>{RIVETS.findByMarkOneRaised}</span>
@@ -112,7 +112,7 @@
     </p>
   </section>
 
-  <section aria-labelledby="older">
+  <section class="boxed-wide" aria-labelledby="older">
     <h2 id="older" class="label">Older heads, to recognise only</h2>
     <ul class="older">
       {#each OLDER_HEADS as older (older.standard)}
@@ -129,12 +129,6 @@
   }
   h1 {
     font-size: 1.7rem;
-  }
-  section {
-    padding: 14px 18px;
-    border: 1.5px solid var(--line);
-    border-radius: 10px;
-    background: var(--panel);
   }
   .ask {
     display: grid;
@@ -164,10 +158,6 @@
   }
   dd {
     margin: 0;
-  }
-  .refused {
-    color: var(--amber);
-    font-weight: 700;
   }
   .marks {
     display: grid;

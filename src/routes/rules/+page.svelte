@@ -76,8 +76,12 @@
         ...profile.rules,
         ...changes,
         ...(renamed === '' ? {} : { name: renamed, version: 1 }),
-        ...(typed.housePitchIn === undefined ? {} : { housePitchIn: typed.housePitchIn }),
-        ...(typed.setRadiusIn === undefined ? {} : { setRadiusIn: typed.setRadiusIn }),
+        ...Object.fromEntries(
+          SHOP_LENGTHS.flatMap(({ key }) => {
+            const text = typed[key];
+            return text === undefined ? [] : [[key, text]];
+          })
+        ),
         ...Object.fromEntries(
           SHOP_COUNTS.flatMap(({ key }) => {
             const text = typed[key];
@@ -145,6 +149,16 @@
   </div>
 {/snippet}
 
+{#snippet shopLength({ key, label, why }: (typeof SHOP_LENGTHS)[number])}
+  <LengthField
+    {label}
+    value={typed[key] ?? String(profile?.rules[key] ?? '')}
+    problem={problemAt(key)}
+    oninput={(text) => (typed[key] = text)}
+  />
+  {#if why !== ''}<p class="hint">{why}</p>{/if}
+{/snippet}
+
 {#snippet iceboxField(
   alloy: IceboxAlloy,
   key: keyof IceboxTimes,
@@ -200,16 +214,9 @@
               </label>
             {/each}
           </div>
-          {#if school.key === 'pitch'}
-            <div class="house">
-              <LengthField
-                label={SHOP_LENGTHS.housePitchIn}
-                value={typed.housePitchIn ?? String(profile.rules.housePitchIn)}
-                problem={problemAt('housePitchIn')}
-                oninput={(text) => (typed.housePitchIn = text)}
-              />
-            </div>
-          {/if}
+          {#each SHOP_LENGTHS.filter(({ beside }) => beside === school.key) as length (length.key)}
+            <div class="house">{@render shopLength(length)}</div>
+          {/each}
         </fieldset>
       {/each}
 
@@ -277,15 +284,9 @@
         {#each SHOP_COUNTS as { key, label, why } (key)}
           {@render plainLimit(key, `${label}, heads`, why, String(profile.rules[key]), key)}
         {/each}
-        <div class="limit">
-          <LengthField
-            label={SHOP_LENGTHS.setRadiusIn}
-            value={typed.setRadiusIn ?? String(profile.rules.setRadiusIn)}
-            problem={problemAt('setRadiusIn')}
-            oninput={(text) => (typed.setRadiusIn = text)}
-          />
-          <p class="hint">Beside a bend the line is kept as far from where the bend begins.</p>
-        </div>
+        {#each SHOP_LENGTHS.filter(({ beside }) => beside === null) as length (length.key)}
+          <div class="limit">{@render shopLength(length)}</div>
+        {/each}
       </div>
     </section>
 
@@ -305,7 +306,7 @@
         </p>
       {:else}
         <p>
-          {#each problems as problem (problem)}<span class="wrong"
+          {#each problems as problem (problem)}<span class="warns"
               >△ {preferences.refusal(problem.said)}.
             </span>{/each}
           {differ.join(' · ')}
@@ -436,9 +437,6 @@
   .said {
     color: var(--olive-deep);
     font-weight: 700;
-  }
-  .wrong {
-    color: var(--amber);
   }
   .link {
     min-height: 44px;

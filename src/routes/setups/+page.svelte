@@ -3,7 +3,7 @@
   import { invalidateAll } from '$app/navigation';
   import CageForm from '$lib/ui/cages/CageForm.svelte';
   import SetupsPage from '$lib/ui/kit/SetupsPage.svelte';
-  import SettingLine from '$lib/ui/cages/SettingLine.svelte';
+  import CageSettingLine from '$lib/ui/cages/CageSettingLine.svelte';
   import Length from '$lib/ui/kit/Length.svelte';
   import { taskAsQuery } from '$lib/setups-address';
   import type { PageData } from './$types';
@@ -34,7 +34,9 @@
     {#each data.cages as { id, cage, settings } (id)}
       <section aria-labelledby="cage-{id}">
         <header>
-          <h2 id="cage-{id}">{cage.name}<span class="cutter">, {cage.cutter}</span></h2>
+          <h2 class="head-2" id="cage-{id}">
+            {cage.name}<span class="quiet-text">, {cage.cutter}</span>
+          </h2>
           <a class="act main" href="/setups/{id}{taskAsQuery(data.task)}"
             >{data.task ? 'Take this one' : COMMON.setIt}</a
           >
@@ -46,7 +48,7 @@
           />, stands out <Length lengthIn={cage.pilotLengthIn} decimal />
         </p>
         {#each settings.slice(0, SHOWN) as setting (setting.id)}
-          <SettingLine {setting} href="/setups/{id}/{setting.id}" />
+          <CageSettingLine {setting} />
         {:else}
           <p class="hint">Never set yet.</p>
         {/each}
@@ -70,12 +72,6 @@
     align-items: center;
     justify-content: space-between;
     gap: 12px;
-  }
-  h2 {
-    font-size: 1.2rem;
-  }
-  .cutter {
-    color: var(--ink-soft);
   }
   .older {
     display: inline-flex;

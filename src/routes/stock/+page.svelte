@@ -136,9 +136,6 @@
     gap: 12px;
     padding-bottom: 12px;
   }
-  h1 {
-    font-size: 1.7rem;
-  }
   .halves {
     display: grid;
     grid-template-columns: minmax(0, 1fr) 340px;

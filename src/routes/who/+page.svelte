@@ -21,7 +21,7 @@
 
 <svelte:head><title>Who is at the bench? · Zanjador</title></svelte:head>
 
-<div class="page who">
+<div class="page narrow-page">
   <h1>Who is at the bench?</h1>
   <p>Every save and every checked head is kept under a name.</p>
   {#if data.demo}
@@ -46,7 +46,7 @@
   {/if}
   {#if data.bench !== null && data.withPin.length > 0}
     <section aria-label={PEOPLE.byPIN}>
-      <h2>By PIN, at {data.bench}</h2>
+      <h2 class="head-2">By PIN, at {data.bench}</h2>
       <TypedForm action={at('pin')} refused={refused('pin')}>
         <fieldset class="names">
           <legend class="label">{PEOPLE.name}</legend>
@@ -74,7 +74,7 @@
     </section>
   {/if}
   <section aria-label="By password">
-    {#if data.demo}<h2>By password</h2>{/if}
+    {#if data.demo}<h2 class="head-2">By password</h2>{/if}
     <TypedForm action={at('password')} refused={refused('password')}>
       <Field name="login" label={PEOPLE.login} autocomplete="username" autocapitalize="none" />
       <Field
@@ -100,17 +100,8 @@
 </div>
 
 <style>
-  .who {
-    max-width: 620px;
-    display: flex;
-    flex-direction: column;
-    gap: 14px;
-  }
   h1 {
     font-size: 1.9rem;
-  }
-  h2 {
-    font-size: 1.2rem;
   }
   .people {
     display: flex;

@@ -1,4 +1,4 @@
-import { answer, notPossible, workLine, type WorkLine } from '../../answer.ts';
+import { answer, notPossible, workLine, type Answer, type WorkLine } from '../../answer.ts';
 import { by, len } from '../../notation.ts';
 import { sizeZones } from './size-zones.ts';
 import { rivetSize } from '../../catalog/rivets.ts';
@@ -34,6 +34,110 @@ function across(fromY: number, toY: number, lengthIn: number): LinePath {
   };
 }
 
+/** A zone as it is laid: its share of every line, and what is shown of it. */
+interface ZoneLaid {
+  wishes: LineWish[];
+  figure: LayoutFigure;
+  work: WorkLine[];
+  pitchIn: number;
+}
+
+/** Zones beside each other of one size. */
+interface Run {
+  dash: Dash;
+  fromIn: number;
+  needed: number;
+  laid: number;
+}
+
+/** The lines that run along the flange: one in its middle, or one along each edge. */
+const linesOf = (
+  { lengthIn, flangeIn, lines }: Tapered,
+  farIn: number,
+  edgeIn: number
+): LinePath[] =>
+  lines === 1
+    ? [across(flangeIn / 2, farIn / 2, lengthIn)]
+    : [across(edgeIn, edgeIn, lengthIn), across(flangeIn - edgeIn, farIn - edgeIn, lengthIn)];
+
+/** Rivets of one zone, no fewer than it has in a member of one size; `run` grows by them. */
+function layZone(
+  { joint, context, zones, paths, edgeIn }: Laying,
+  index: number,
+  run: Run | null
+): Answer<{ laid: ZoneLaid; run: Run }> {
+  const { lengthIn, lines: lineCount } = joint;
+  const zone = zones[index];
+  const [path] = paths;
+  if (!zone || path?.path !== 'straight')
+    return notPossible('lengthIn', { code: 'no-member-line' });
+  const need = context.needs[index]?.required;
+  if (need && !need.ok) return need;
+  // the rivet on the border with the zone before is counted there
+  const needed = ceilTo((need?.result.required ?? 0) / lineCount);
+  const own = needed > 0 && index > 0 ? needed + 1 : needed;
+  const isLast = index === zones.length - 1;
+  const per = path.lengthIn / lengthIn;
+  const fromIn = index === 0 ? edgeIn : zone.fromIn * per;
+  const toIn = isLast ? path.lengthIn - edgeIn : zone.toIn * per;
+  const begun =
+    run !== null && run.dash === zone.dash
+      ? run
+      : { dash: zone.dash, fromIn, needed: index > 0 ? 1 : 0, laid: 0 };
+  // zones of one size hold no fewer than they would as one
+  const asOne = alongSpan(toIn - begun.fromIn, begun.needed + needed, zone.dash, context);
+  const shared = begun.laid > 0 ? 1 : 0;
+  const least = Math.max(own, asOne.ok ? asOne.result.count - begun.laid + shared : 0);
+  const along = alongSpan(toIn - fromIn, least, zone.dash, context);
+  if (!along.ok) return along;
+  const { count, pitchIn, work } = along.result;
+  const isOnly = zones.length === 1;
+  return answer(
+    {
+      run: { ...begun, needed: begun.needed + needed, laid: begun.laid + count - shared },
+      laid: {
+        work,
+        pitchIn,
+        figure: pitchFigure(
+          { ...context, limits: limitsFor(context.limits, zone.dash) },
+          pitchIn,
+          rivetSize(zone.dash).diameterIn,
+          work,
+          {
+            key: `pitch-${index + 1}`,
+            label: isOnly ? 'Pitch' : `Pitch, zone ${index + 1} (dash ${zone.dash})`
+          }
+        ),
+        wishes: paths.map((line, at) => {
+          const ownPer = line.path === 'straight' ? line.lengthIn / lengthIn : 1;
+          const ownTo = isLast ? lengthIn * ownPer - edgeIn : zone.toIn * ownPer;
+          return {
+            key: `line-${at + 1}-zone-${index + 1}`,
+            name: `line ${at + 1}${isOnly ? '' : `, zone ${index + 1}`}`,
+            path: line,
+            alongIn: evenly(index === 0 ? edgeIn : zone.fromIn * ownPer, ownTo, count),
+            givenIn: [],
+            dash: zone.dash,
+            stack: 0,
+            through: ['flange'],
+            endsMayMove: isOnly,
+            endsAtEdge: isOnly || (index === 0 ? 'first' : isLast && 'last')
+          };
+        })
+      }
+    },
+    work
+  );
+}
+
+interface Laying {
+  joint: Tapered;
+  context: LayContext;
+  zones: ReturnType<typeof sizeZones>;
+  paths: readonly LinePath[];
+  edgeIn: number;
+}
+
 /**
  * A long tapered member: one line down the flange's middle or two along its edges, each in zones of one rivet
  * size. A hole stands on every zone's end; it takes the larger of the two sizes.
@@ -54,12 +158,24 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
     edgeIn,
     'in'
   );
-  const paths =
-    lineCount === 1
-      ? [across(flangeIn / 2, farIn / 2, lengthIn)]
-      : [across(edgeIn, edgeIn, lengthIn), across(flangeIn - edgeIn, farIn - edgeIn, lengthIn)];
-
-  const wishes: LineWish[] = [];
+  const paths = linesOf(joint, farIn, edgeIn);
+  const laid: ZoneLaid[] = [];
+  let run: Run | null = null;
+  for (const index of zones.keys()) {
+    const zone = layZone({ joint, context, zones, paths, edgeIn }, index, run);
+    if (!zone.ok) return zone;
+    run = zone.result.run;
+    laid.push(zone.result.laid);
+  }
+  const wishes = laid.flatMap((zone) => zone.wishes);
+  const work: WorkLine[] = [edgeWork, ...laid.flatMap((zone) => zone.work)];
+  const widestIn = Math.max(0, ...laid.map(({ pitchIn }) => pitchIn));
+  const narrowIn = Math.min(flangeIn, farIn);
+  const checks: HoleCheck[] = [wholeCheck('edge-max', 'most', limits.edgeMaxD * largestD, edgeIn)];
+  if (lineCount === 2)
+    checks.push(
+      wholeCheck('transverse-min', 'least', limits.transverseMinD * largestD, narrowIn - 2 * edgeIn)
+    );
   const figures: LayoutFigure[] = [
     {
       key: 'edge',
@@ -73,76 +189,8 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
         unit: 'D'
       },
       work: [edgeWork]
-    }
-  ];
-  const work: WorkLine[] = [edgeWork];
-  let widestIn = 0;
-  /** zones beside each other of one size */
-  let run: { dash: Dash; fromIn: number; needed: number; laid: number } | null = null;
-  for (const [index, zone] of zones.entries()) {
-    const need = context.needs[index]?.required;
-    if (need && !need.ok) return need;
-    // the rivet on the border with the zone before is counted there
-    const needed = ceilTo((need?.result.required ?? 0) / lineCount);
-    const own = needed > 0 && index > 0 ? needed + 1 : needed;
-    const D = rivetSize(zone.dash).diameterIn;
-    const [path] = paths;
-    if (!path || path.path !== 'straight')
-      return notPossible('lengthIn', { code: 'no-member-line' });
-    const per = path.lengthIn / lengthIn;
-    const fromIn = index === 0 ? edgeIn : zone.fromIn * per;
-    const toIn = index === zones.length - 1 ? path.lengthIn - edgeIn : zone.toIn * per;
-    if (run === null || run.dash !== zone.dash)
-      run = { dash: zone.dash, fromIn, needed: index > 0 ? 1 : 0, laid: 0 };
-    run.needed += needed;
-    // zones of one size hold no fewer than they would as one
-    const asOne = alongSpan(toIn - run.fromIn, run.needed, zone.dash, context);
-    const shared = run.laid > 0 ? 1 : 0;
-    const least = Math.max(own, asOne.ok ? asOne.result.count - run.laid + shared : 0);
-    const along = alongSpan(toIn - fromIn, least, zone.dash, context);
-    if (!along.ok) return along;
-    const { count, pitchIn } = along.result;
-    run.laid += count - shared;
-    widestIn = Math.max(widestIn, pitchIn);
-    const zoneWords = zones.length > 1 ? `, zone ${index + 1}` : '';
-    figures.push(
-      pitchFigure(
-        { ...context, limits: limitsFor(limits, zone.dash) },
-        pitchIn,
-        D,
-        along.result.work,
-        {
-          key: `pitch-${index + 1}`,
-          label: zones.length > 1 ? `Pitch, zone ${index + 1} (dash ${zone.dash})` : 'Pitch'
-        }
-      )
-    );
-    work.push(...along.result.work);
-    for (const [at, line] of paths.entries()) {
-      const ownPer = line.path === 'straight' ? line.lengthIn / lengthIn : 1;
-      const ownTo = index === zones.length - 1 ? lengthIn * ownPer - edgeIn : zone.toIn * ownPer;
-      wishes.push({
-        key: `line-${at + 1}-zone-${index + 1}`,
-        name: `line ${at + 1}${zoneWords}`,
-        path: line,
-        alongIn: evenly(index === 0 ? edgeIn : zone.fromIn * ownPer, ownTo, count),
-        givenIn: [],
-        dash: zone.dash,
-        stack: 0,
-        through: ['flange'],
-        endsMayMove: zones.length === 1,
-        endsAtEdge:
-          zones.length === 1 || (index === 0 ? 'first' : index === zones.length - 1 && 'last')
-      });
-    }
-  }
-  const narrowIn = Math.min(flangeIn, farIn);
-  const checks: HoleCheck[] = [wholeCheck('edge-max', 'most', limits.edgeMaxD * largestD, edgeIn)];
-  if (lineCount === 2)
-    checks.push(
-      wholeCheck('transverse-min', 'least', limits.transverseMinD * largestD, narrowIn - 2 * edgeIn)
-    );
-  figures.push(
+    },
+    ...laid.map((zone) => zone.figure),
     figure('narrow', 'Narrowest flange', narrowIn, [
       workLine(
         'flange',
@@ -151,7 +199,7 @@ export function layTapered(joint: Tapered, context: LayContext): LaidKind {
         'in'
       )
     ])
-  );
+  ];
   return answer(
     {
       ...PLAIN,

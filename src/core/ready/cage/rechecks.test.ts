@@ -3,12 +3,12 @@ import { setupOf } from '../../../../tests/support/cages';
 import { recheckStatus } from './rechecks';
 import type { SettingState } from './setting';
 
-type Given = Pick<SettingState, 'found' | 'rechecks'>;
+type Given = Pick<SettingState, 'found' | 'looks'>;
 const found = { afterHoles: 3 } as Given['found'];
-const look = (afterHoles: number, verdict: Given['rechecks'][number]['verdict'] = 'good') =>
-  ({ afterHoles, verdict }) as Given['rechecks'][number];
-const status = (holes: number, ...rechecks: Given['rechecks']) =>
-  recheckStatus(setupOf({ recheckEvery: 10 }), { found, rechecks }, holes);
+const look = (afterHoles: number, verdict: Given['looks'][number]['verdict'] = 'good') =>
+  ({ afterHoles, verdict, good: verdict === 'good' }) as Given['looks'][number];
+const status = (holes: number, ...looks: Given['looks']) =>
+  recheckStatus(setupOf({ recheckEvery: 10 }), { found, looks }, holes);
 
 describe('whether a set cage may go on', () => {
   it('counts from where it was set, then from the last look', () => {
@@ -20,7 +20,7 @@ describe('whether a set cage may go on', () => {
   });
 
   it('counts from nothing where it was not finished', () => {
-    expect(recheckStatus(setupOf(), { found: null, rechecks: [] }, 4)).toMatchObject({
+    expect(recheckStatus(setupOf(), { found: null, looks: [] }, 4)).toMatchObject({
       state: 'good',
       nextAfter: 10,
       since: 4
@@ -43,14 +43,13 @@ describe('whether a set cage may go on', () => {
 
   it('wants a look at the bare work where nobody said when the film was on', () => {
     const filmed = setupOf({ filmIn: 0.0015 });
-    const of = (...rechecks: Given['rechecks']) =>
-      recheckStatus(filmed, { found, rechecks }, 4).state;
+    const of = (...looks: Given['looks']) => recheckStatus(filmed, { found, looks }, 4).state;
     expect(of()).toBe('film-unsaid');
     expect(of(look(4))).toBe('good');
     expect(
       recheckStatus(
         setupOf({ filmIn: 0.0015, filmOn: { cut: true, read: true, work: true } }),
-        { found, rechecks: [] },
+        { found, looks: [] },
         4
       ).state
     ).toBe('good');

@@ -1,3 +1,4 @@
+import { firstBad } from '../../trial-setting/standing.ts';
 import { asRanges } from '../../units/ranges.ts';
 import { filmUnsaid, type CageSetup } from './setup.ts';
 import type { SettingState } from './setting.ts';
@@ -23,24 +24,22 @@ export interface RecheckStatus {
  */
 export function recheckStatus(
   setup: Pick<CageSetup, 'recheckEvery' | 'filmIn' | 'filmOn'>,
-  { found, rechecks }: Pick<SettingState, 'found' | 'rechecks'>,
+  { found, looks }: Pick<SettingState, 'found' | 'looks'>,
   holes: number
 ): RecheckStatus {
-  const last = rechecks.at(-1);
+  const last = looks.at(-1);
   const from = found?.afterHoles ?? 0;
-  // A good look later does not mend the holes before it: once bad, the cage is set anew.
-  const badAt = rechecks.findIndex(({ verdict }) => verdict !== 'good');
-  const bad = rechecks[badAt];
+  const bad = firstBad({ looks });
   const lastLook = last?.afterHoles ?? from;
   const nextAfter = lastLook + setup.recheckEvery;
   const cut = Math.max(holes, lastLook);
-  if (bad && bad.verdict !== 'good') {
-    const lastGood = rechecks[badAt - 1]?.afterHoles ?? from;
+  if (bad && bad.look.verdict !== 'good') {
+    const lastGood = looks[bad.at - 1]?.afterHoles ?? from;
     const suspect = asRanges(
       Array.from({ length: cut - lastGood }, (_, index) => lastGood + index + 1)
     );
     return {
-      state: bad.verdict,
+      state: bad.look.verdict,
       holes: cut,
       nextAfter,
       suspect,
@@ -50,11 +49,7 @@ export function recheckStatus(
   return {
     // A look at the bare work tells what nobody said of the film.
     state:
-      filmUnsaid(setup) && rechecks.length === 0
-        ? 'film-unsaid'
-        : cut >= nextAfter
-          ? 'due'
-          : 'good',
+      filmUnsaid(setup) && looks.length === 0 ? 'film-unsaid' : cut >= nextAfter ? 'due' : 'good',
     holes: cut,
     nextAfter,
     suspect: '',

@@ -1,23 +1,16 @@
+import { isTrusted } from '../../trial-setting/standing.ts';
+import type { Remembered } from '../../trial-setting/remembered.ts';
 import { atMost } from '../../units/tolerance.ts';
 import { SAME_THICKNESS_IN } from './setup-checks.ts';
+import { isPractice, type SettingState } from './setting.ts';
 import { filmUnsaid, type CageSetup } from './setup.ts';
-import type { SettingState } from './setting.ts';
 
 /** A setting that a cage was given once. */
-export interface RememberedSetting {
-  id: string;
-  /** what for: the joint and its sheet, or empty */
-  work: string;
-  setup: CageSetup;
-  state: SettingState;
-}
+export type RememberedSetting = Remembered<CageSetup, SettingState>;
 
 /** Finished at a real bench, not withdrawn, and no re-check was bad. */
-export const isTrusted = ({ found, withdrawn, rechecks, practice }: SettingState): boolean =>
-  found !== null &&
-  !practice &&
-  withdrawn === null &&
-  rechecks.every(({ verdict }) => verdict === 'good');
+export const isTrustedCage = (state: SettingState): boolean =>
+  isTrusted(state, 0) && !isPractice(state);
 
 /**
  * The latest trusted setting of a cage for the same rivet, seat and limits in a sheet as thick.
@@ -30,7 +23,7 @@ export const offerFor = (
 ): RememberedSetting | null =>
   remembered.find(
     ({ setup: had, state }) =>
-      isTrusted(state) &&
+      isTrustedCage(state) &&
       !filmUnsaid(had) &&
       had.dash === setup.dash &&
       had.seat === setup.seat &&

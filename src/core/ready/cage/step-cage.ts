@@ -1,5 +1,5 @@
 import type { RememberedSetting } from './remembered.ts';
-import type { FoundSetting } from './setting.ts';
+import { isPractice, type FoundSetting } from './setting.ts';
 import { settingChanges, type SettingChange } from './tasks.ts';
 import { recheckStatus, type RecheckStatus } from './rechecks.ts';
 
@@ -40,9 +40,10 @@ export function cageOfStep<S extends StepSetting>(
   const holds = (one: S) => changesOf(one)?.length === 0;
   const own = standing.filter(holds);
   const outdated =
-    standing.find((one) => !holds(one) && one.state.found !== null && !one.state.practice) ?? null;
+    standing.find((one) => !holds(one) && one.state.found !== null && !isPractice(one.state)) ??
+    null;
   const begun = own.find(({ state }) => state.found === null) ?? null;
-  const setting = own.find(({ state }) => state.found !== null && !state.practice);
+  const setting = own.find(({ state }) => state.found !== null && !isPractice(state));
   const found = setting?.state.found;
   const changes = (outdated && changesOf(outdated)) ?? [];
   if (!setting || !found) return { set: null, begun, outdated, changes };

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { COMMON } from '$lib/words/pages/common';
   import type { SqueezerGuide } from '$core/tool-setting/squeezer-guide.ts';
-  import type { ToolState } from '$core/tool-setting/tool-stream.ts';
+  import type { ToolState } from '$core/tool-setting/tool-moves.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { trialInWords } from '$lib/words/tool-settings';
   import LimitPlot, { type PlotPoint } from './LimitPlot.svelte';
@@ -15,7 +15,8 @@
   const preferences = usePreferences();
   const read = $derived(new Map(guide.read.map((one) => [one.id, one])));
   const points = $derived(
-    trials.flatMap(({ id, trial, by, struck }): PlotPoint[] => {
+    trials.flatMap((trial): PlotPoint[] => {
+      const { id, by, struck } = trial;
       if (trial.what !== 'squeeze') return [];
       const between = read.get(id);
       const leastIn =

@@ -11,7 +11,7 @@
   /** Trial holes of a cage: how far the head stood out at each setting. */
   interface Props {
     guide: CageGuide;
-    readings: SettingState['readings'];
+    readings: SettingState['trials'];
     setup: CageSetup;
   }
   let { guide, readings, setup }: Props = $props();

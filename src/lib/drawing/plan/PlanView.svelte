@@ -6,29 +6,22 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ShownPlan } from '$lib/client/workspace.svelte';
   import Dim from '../Dim.svelte';
-  import {
-    failingHoles,
-    holeMarks,
-    MOST_ELEMENTS,
-    nameSpots,
-    numbered,
-    sayHole,
-    type NumberPlace,
-    type Spot
-  } from './hole-marks';
+  import { failingHoles, holeMarks, nameSpots, numbered, sayHole, type Spot } from './hole-marks';
   import type { Place } from './part-path';
   import { besideDrawingPx, datumLine, placeDims } from './plan-dims';
   import { markNameSpots, obstacleSpots, openSpots, openWords } from './names';
+  import { MOST_ELEMENTS, nearestMark, type NumberPlace } from '../marks/map-mark';
+  import MarkCanvas from '../marks/MarkCanvas.svelte';
+  import MarkElements from '../marks/MarkElements.svelte';
+  import { planMarks } from './plan-glyphs';
   import PlanFixedGrips from './PlanFixedGrips.svelte';
   import PlanLayerEnds from './PlanLayerEnds.svelte';
   import PlanLengthChanges from './PlanLengthChanges.svelte';
-  import PlanHoles from './PlanHoles.svelte';
-  import PlanHolesCanvas from './PlanHolesCanvas.svelte';
   import PlanImpossible from './PlanImpossible.svelte';
   import PlanMetal from './PlanMetal.svelte';
   import PlanReady from './PlanReady.svelte';
   import PlanObstacles from './PlanObstacles.svelte';
-  import { nearestHole, picksHoles } from './picked-hole';
+  import { picksHoles } from './picked-hole';
   import { extentOf, fitPlan } from './plan-scene';
   import { Zoomable } from '../zoomable.svelte';
   import { answersHints } from '$lib/ui/kit/hint.ts';
@@ -178,6 +171,8 @@
     return [...written, ...obstacleSpots(shown.definition.keepOuts, extent, own, written)];
   }
   const onCanvas = $derived(marks.length > MOST_ELEMENTS);
+  const markRadius = $derived(Math.max(2, holeRadius));
+  const drawn = $derived(planMarks(marks, place, holeRadius, picked));
   const middle = $derived<[number, number]>(
     pickedHole ? [place.x(pickedHole.xIn), place.y(pickedHole.yIn)] : [widthPx / 2, heightPx / 2]
   );
@@ -200,7 +195,7 @@
   <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
   <svg
     {@attach zoomable.attach}
-    {@attach picksHoles((x, y) => nearestHole(marks, place, x, y), onpick)}
+    {@attach picksHoles((x, y) => nearestMark(drawn, x, y), onpick)}
     {@attach answersHints(sayOf)}
     width={widthPx}
     height={heightPx}
@@ -230,7 +225,7 @@
         written={shown.definition.keepOuts.length > 0 ? writtenAt(layout, place) : []}
       />
       {#if !onCanvas}
-        <PlanHoles {marks} {numbers} {place} radiusPx={holeRadius} {picked} />
+        <MarkElements marks={drawn} {numbers} radiusPx={markRadius} {picked} />
       {/if}
       <PlanLengthChanges
         changes={shown.plan.lengthChanges}
@@ -266,15 +261,7 @@
     {/if}
   </svg>
   {#if onCanvas}
-    <PlanHolesCanvas
-      {marks}
-      {numbers}
-      {place}
-      radiusPx={holeRadius}
-      {widthPx}
-      {heightPx}
-      {picked}
-    />
+    <MarkCanvas marks={drawn} {numbers} radiusPx={holeRadius} {widthPx} {heightPx} {picked} />
   {/if}
   <div class="tools" role="toolbar" aria-label="View">
     <button

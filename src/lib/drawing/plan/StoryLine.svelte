@@ -6,18 +6,20 @@
   import type { JointLayout } from '$core/plan/plan-shape.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ShownPlan } from '$lib/client/workspace.svelte';
-  import { MOST_ELEMENTS, numbered, type HoleMark } from './hole-marks';
+  import { MOST_ELEMENTS, nearestMark } from '../marks/map-mark';
+  import MarkCanvas from '../marks/MarkCanvas.svelte';
+  import MarkElements from '../marks/MarkElements.svelte';
+  import { numbered, type HoleMark } from './hole-marks';
+  import { planMarks } from './plan-glyphs';
   import type { Place } from './part-path';
   import { markNameSpots, obstacleSpots, openSpots, openWords } from './names';
   import { inSight } from '../in-sight';
   import PlanFixedGrips from './PlanFixedGrips.svelte';
-  import PlanHoles from './PlanHoles.svelte';
-  import PlanHolesCanvas from './PlanHolesCanvas.svelte';
   import PlanLayerEnds from './PlanLayerEnds.svelte';
   import PlanLengthChanges from './PlanLengthChanges.svelte';
   import PlanMetal from './PlanMetal.svelte';
   import PlanObstacles from './PlanObstacles.svelte';
-  import { nearestHole, picksHoles } from './picked-hole';
+  import { picksHoles } from './picked-hole';
   import type { Extent } from './plan-scene';
   import type { Stretch } from './story-strip';
   import { rulerTicks } from './tape';
@@ -119,6 +121,7 @@
       [0, widthPx]
     )
   );
+  const drawnMarks = $derived(planMarks(own, place, radiusPx, picked));
   const rulerY = $derived(ABOVE_PX + deepPx + 3);
   const scale = $derived(preferences.lengths === 'mm' ? '1mm' : '1/32');
   const ticks = $derived(
@@ -140,7 +143,7 @@
       height={highPx}
       role="group"
       aria-label={name}
-      {@attach picksHoles((x, y) => nearestHole(own, place, x, y), onpick)}
+      {@attach picksHoles((x, y) => nearestMark(drawnMarks, x, y), onpick)}
     >
       <defs>
         <clipPath id="{id}-clip">
@@ -184,7 +187,12 @@
           {/if}
         {/each}
       </g>
-      {#if !onCanvas}<PlanHoles marks={own} {numbers} {place} {radiusPx} {picked} />{/if}
+      {#if !onCanvas}<MarkElements
+          marks={drawnMarks}
+          {numbers}
+          radiusPx={Math.max(2, radiusPx)}
+          {picked}
+        />{/if}
       <PlanFixedGrips
         holes={shown.plan.holes.filter(({ xIn }) => within(xIn))}
         lines={layout.lines}
@@ -195,15 +203,7 @@
       />
     </svg>
     {#if onCanvas}
-      <PlanHolesCanvas
-        marks={own}
-        {numbers}
-        {place}
-        {radiusPx}
-        {widthPx}
-        heightPx={highPx}
-        {picked}
-      />
+      <MarkCanvas marks={drawnMarks} {numbers} {radiusPx} {widthPx} heightPx={highPx} {picked} />
     {/if}
   {/if}
 </div>

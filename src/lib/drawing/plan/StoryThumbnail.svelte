@@ -64,9 +64,6 @@
 </div>
 
 <style>
-  svg {
-    display: block;
-  }
   .metal {
     fill: var(--metal-light);
     stroke: var(--metal-edge);

@@ -247,9 +247,6 @@
   .strip:focus-visible {
     outline-offset: -3px;
   }
-  svg {
-    display: block;
-  }
   .steel {
     fill: var(--metal-light);
     stroke: var(--metal-edge);

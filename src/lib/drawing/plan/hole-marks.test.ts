@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../../../../tests/support/joints';
 import { straight } from '../../../core/layout/lines.ts';
-import { holeMarks, numberAt, numbered } from './hole-marks';
+import { numberAt } from '../marks/map-mark';
+import { holeMarks, numbered } from './hole-marks';
 
 const plan = planned(
   definition('lap', ['0.040', '0.040'], {

@@ -2,12 +2,10 @@ import type { HoleHeadroom } from '../../../core/plan/headroom.ts';
 import type { HoleCheck } from '../../../core/kinds/kind-layout.ts';
 import type { LaidLine, PlannedHole } from '../../../core/plan/holes.ts';
 import { labelled } from '../label-levels.ts';
+import type { NumberPlace } from '../marks/map-mark.ts';
 
 /** How a hole is drawn: what it is, told by shape and word as well as colour. */
 export type HoleKind = 'rivet' | 'existing' | 'pinned' | 'held-open' | 'reworked';
-
-/** Measured: so many elements still repaint in a frame while panning; more go on a canvas. */
-export const MOST_ELEMENTS = 400;
 
 export interface HoleMark {
   number: number;
@@ -65,26 +63,6 @@ export const sayHole = (
   hole
     ? `hole ${hole.number}${hole.state === 'held-open' ? `, held open: ${hole.reason}` : ''}: ${exact(hole.xIn)} right, ${exact(hole.yIn)} down`
     : '';
-
-/** Where a hole's number is written. */
-export type NumberPlace = 'above' | 'below' | 'right' | 'left';
-
-/** Beside a hole of a radius, where its number stands, px. */
-export function numberAt(
-  place: NumberPlace,
-  radiusPx: number
-): { dx: number; dy: number; anchor: 'start' | 'middle' | 'end' } {
-  switch (place) {
-    case 'above':
-      return { dx: 0, dy: -radiusPx - 8, anchor: 'middle' };
-    case 'below':
-      return { dx: 0, dy: radiusPx + 17, anchor: 'middle' };
-    case 'right':
-      return { dx: radiusPx + 6, dy: 4.5, anchor: 'start' };
-    case 'left':
-      return { dx: -radiusPx - 6, dy: 4.5, anchor: 'end' };
-  }
-}
 
 const CELL_PX = 22;
 /** half the width of a written number */

@@ -1,27 +1,4 @@
 import type { Attachment } from 'svelte/attachments';
-import type { HoleMark } from './hole-marks.ts';
-import type { Place } from './part-path.ts';
-
-/** A gloved finger's reach on the screen. */
-const REACH_PX = 22;
-
-/** The hole nearest to a place on the screen, within a finger's reach. */
-export function nearestHole(
-  marks: readonly Pick<HoleMark, 'number' | 'xIn' | 'yIn'>[],
-  { x, y }: Pick<Place, 'x' | 'y'>,
-  atX: number,
-  atY: number
-): number | null {
-  let nearest: number | null = null;
-  let withinPx = REACH_PX;
-  for (const { number, xIn, yIn } of marks) {
-    const awayPx = Math.hypot(x(xIn) - atX, y(yIn) - atY);
-    if (awayPx > withinPx) continue;
-    withinPx = awayPx;
-    nearest = number;
-  }
-  return nearest;
-}
 
 /**
  * Picks holes of a drawing: a tap picks the nearest, and a finger that came down on a hole and moves on picks each one it

@@ -5,7 +5,8 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { ShownPlan } from '$lib/client/workspace.svelte';
   import { detailWindow } from '../plan/detail-window';
-  import { nameSpots, numberAt, numbered } from '../plan/hole-marks';
+  import { numberAt } from '../marks/map-mark';
+  import { nameSpots, numbered } from '../plan/hole-marks';
   import Dim from '../Dim.svelte';
   import { dimTextPx } from '../dim-text';
   import PlanObstacles from '../plan/PlanObstacles.svelte';

@@ -10,7 +10,7 @@ import {
   type Sequelize
 } from 'sequelize';
 import type { Dash } from '../../../core/schema/fields.ts';
-import { defineCageModels } from './cage-models.ts';
+import { defineSettingModels } from './setting-models.ts';
 import {
   json,
   maybeOwner,
@@ -239,6 +239,10 @@ export function defineModels(sequelize: Sequelize) {
     },
     at('shop_figures')
   );
+  const settings = defineSettingModels(sequelize);
+  const person = { as: 'person', foreignKey: 'personId' };
+  settings.CageSettingRow.belongsTo(Person, person);
+  settings.ToolSettingRow.belongsTo(Person, person);
   return {
     Person,
     Profile,
@@ -249,6 +253,6 @@ export function defineModels(sequelize: Sequelize) {
     Hole,
     StockBin,
     ShopFiguresRow,
-    ...defineCageModels(sequelize)
+    ...settings
   };
 }

@@ -9,7 +9,7 @@ import { rivetSize } from '../../../core/catalog/rivets.ts';
 import { PAPERS, type Paper } from '../../../core/exchange/tiles.ts';
 import { CANNOT_TELL, FINDING_NAMES, PLACE_WORDS } from '../../words/heads.ts';
 import { lookSaid } from '../../words/looks.ts';
-import { carriedInWords, reworkEventInWords } from '../../words/history.ts';
+import { carriedInWords, driveMoveInWords, reworkEventInWords } from '../../words/history.ts';
 import { VERDICT_NAMES } from '../../words/records.ts';
 import { ASSUMED, toldInWords } from '../../words/signing.ts';
 import type { WriteLength } from '../../words/writing.ts';
@@ -227,9 +227,12 @@ export const pdfRecord = (
         [0.08, 0.24, 0.24, 0.22, 0.22],
         driven.map(({ move, by, frozen }) => [
           'hole' in move ? String(move.hole) : '',
-          move.kind === 'driven'
-            ? `driven${move.late === '' ? '' : `; late: ${move.late}`}${move.carried ? `; ${carriedInWords(move.carried)}` : ''}`
-            : 'taken back',
+          driveMoveInWords(
+            move,
+            { frozen: { ...frozen, partNumber: null }, by },
+            () => null,
+            length
+          ),
           frozen.partNumber ?? '',
           by,
           when(move.at)

@@ -1,12 +1,12 @@
 import { cageTasks, type CageTask } from '../../../core/ready/cage/tasks.ts';
 import { cageOfStep, type StepCage } from '../../../core/ready/cage/step-cage.ts';
 import { stepStream, tickedHoles } from '../../../core/ready/progress.ts';
-import type { JointCageSetting } from '../../cage-view.ts';
+import type { StepCageLine } from '../../setting-view.ts';
 import type { Database } from '../db/connect.ts';
 import { eventsOfMany } from '../events/read.ts';
 import { stepEvents } from '../events/step-events.ts';
 import { planOf } from '../heavy/kept-plans.ts';
-import { settingsWhere } from './cages.ts';
+import { stepSettings } from './cages.ts';
 import { getJoint } from './joints.ts';
 import { shopFigures } from './ready.ts';
 
@@ -39,12 +39,11 @@ export async function cageTaskOf(
 async function settingsOfJoints(
   database: Database,
   jointIds: readonly string[]
-): Promise<Map<string, JointCageSetting[]>> {
-  const settings = await settingsWhere(database, { jointIds });
-  const byJoint = new Map<string, JointCageSetting[]>();
-  for (const { jointId, step, ...setting } of settings)
-    if (jointId !== null && step !== null)
-      byJoint.set(jointId, [...(byJoint.get(jointId) ?? []), { ...setting, step }]);
+): Promise<Map<string, StepCageLine[]>> {
+  const byJoint = new Map<string, StepCageLine[]>();
+  for (const setting of await stepSettings(database, jointIds))
+    if (setting.jointId !== null)
+      byJoint.set(setting.jointId, [...(byJoint.get(setting.jointId) ?? []), setting]);
   return byJoint;
 }
 
@@ -52,10 +51,10 @@ async function settingsOfJoints(
 export const settingsOfJoint = async (
   database: Database,
   jointId: string
-): Promise<JointCageSetting[]> => (await settingsOfJoints(database, [jointId])).get(jointId) ?? [];
+): Promise<StepCageLine[]> => (await settingsOfJoints(database, [jointId])).get(jointId) ?? [];
 
 /** The cage that a step is cut with, and whether it may go on. */
-type SetCage = NonNullable<StepCage<JointCageSetting>['set']>;
+type SetCage = NonNullable<StepCage<StepCageLine>['set']>;
 
 /**
  * How the cage of each countersinking step is set, by joint and by the step's key.

@@ -1,84 +1,61 @@
 import { isDeepStrictEqual } from 'node:util';
-import { UniqueConstraintError } from 'sequelize';
+import { UniqueConstraintError, type InferAttributes, type WhereOptions } from 'sequelize';
 import { Cage } from '../../../core/ready/cage/cage.ts';
 import { offerFor } from '../../../core/ready/cage/remembered.ts';
-import { cageStream } from '../../../core/ready/cage/setting.ts';
-import { CageSetup } from '../../../core/ready/cage/setup.ts';
 import { setupChecks } from '../../../core/ready/cage/setup-checks.ts';
 import { stepStream, tickedHoles } from '../../../core/ready/progress.ts';
 import type { NewSetting } from '../../api/cages.ts';
-import type { CageView, SettingView } from '../../cage-view.ts';
+import type { CageLine, CageSettingView, CageView, StepCageLine } from '../../setting-view.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
-import { cageEvents, settingEvents } from '../events/cage-events.ts';
-import { eventsOfMany } from '../events/read.ts';
+import type { CageSettingRow } from '../db/setting-models.ts';
+import { cageEvents } from '../events/setting-events.ts';
 import { checkInWords } from '../../words/cages.ts';
 import { done, refused, type Outcome } from '../outcome.ts';
 import { readyEvents } from './ready.ts';
+import { begun, withStates, WITH_PERSON } from './trial-settings.ts';
 
-/** A setting with whatever names its cage and its step. */
-type PlacedSetting = CageView['settings'][number] & {
-  cageId: string;
-  /** the cage's name and its cutter's */
-  cage: string;
-  jointId: string | null;
-  step: string | null;
-  /** what of the joint it rests on; empty where that was not kept */
-  rests: string;
-};
-
-interface SettingRow {
-  id: string;
-  cage_id: string;
-  cage: string;
-  joint_id: string | null;
-  step: string | null;
-  rests: string;
-  work: string;
-  setup: unknown;
-  begun_at: Date;
-  by: string;
+/** Settings of cages with what happened to them, the latest first. */
+export async function cageSettings(
+  database: Database,
+  where: WhereOptions<InferAttributes<CageSettingRow>> = {}
+): Promise<CageLine[]> {
+  return (await settingsWhere(database, where)).map(({ line }) => line);
 }
 
-const SETTINGS = `select s.id, s.cage_id, c.name || ', ' || c.cutter as cage, s.joint_id, s.step, s.rests,
-  s.work, s.setup, s.begun_at, p.name as by
-  from cage_settings s join cages c on c.id = s.cage_id join people p on p.id = s.person_id`;
-
-/** Settings with what happened to them, the latest first; two queries. */
-export async function settingsWhere(
+/** Settings that were made for steps of some joints, the latest first. */
+export async function stepSettings(
   database: Database,
-  where: { jointIds?: readonly string[]; cageId?: string }
-): Promise<PlacedSetting[]> {
-  const rows = await rowsOf<SettingRow>(
-    database,
-    `${SETTINGS} where ($1::uuid[] is null or s.joint_id = any($1::uuid[]))
-     and ($2::uuid is null or s.cage_id = $2) order by s.seq desc`,
-    [where.jointIds ? [...where.jointIds] : null, where.cageId ?? null]
+  jointIds: readonly string[]
+): Promise<StepCageLine[]> {
+  const settings = await settingsWhere(database, { jointId: [...jointIds] });
+  return settings.flatMap(({ line, row: { step, rests, cage } }) =>
+    step === null || !cage ? [] : [{ ...line, step, rests, cage: `${cage.name}, ${cage.cutter}` }]
   );
-  const events = await eventsOfMany(
-    database,
-    cageEvents,
-    rows.map(({ id }) => id)
-  );
-  return rows.map(({ id, cage_id: cageId, joint_id: jointId, begun_at: begunAt, ...row }) => {
-    const setup = CageSetup.parse(row.setup);
-    return {
-      ...row,
-      id,
-      cageId,
-      jointId,
-      setup,
-      begunAt: begunAt.toISOString(),
-      state: cageStream.project(setup, events.get(id) ?? [])
-    };
+}
+
+async function settingsWhere(
+  database: Database,
+  where: WhereOptions<InferAttributes<CageSettingRow>>
+) {
+  const rows = await database.models.CageSettingRow.findAll({
+    ...WITH_PERSON,
+    include: [...WITH_PERSON.include, 'cage'],
+    where
   });
+  const settings = await withStates(database, cageEvents, rows);
+  return settings.map(({ row, events, setting, line }) => ({
+    row,
+    events,
+    setting: { ...setting, cageId: row.cageId },
+    line: { ...line, cageId: row.cageId }
+  }));
 }
 
 /** Every cage with its settings, the latest first. */
 export async function listCages(database: Database): Promise<CageView[]> {
   const [cages, settings] = await Promise.all([
     database.models.CageRow.findAll({ order: ['name', 'cutter'] }),
-    settingsWhere(database, {})
+    cageSettings(database)
   ]);
   return cages.map(({ id, cage }) => ({
     id,
@@ -94,7 +71,7 @@ export async function getCage(database: Database, id: string): Promise<Outcome<C
   return done({
     id,
     cage: Cage.parse(row.cage),
-    settings: await settingsWhere(database, { cageId: id })
+    settings: await cageSettings(database, { cageId: id })
   });
 }
 
@@ -139,27 +116,21 @@ export async function beginSetting(
     });
   if (step && !(await models.Joint.findByPk(step.jointId)))
     return refused('not-found', 'there is no such joint');
-  const [row, fresh] = await models.CageSettingRow.findOrCreate({
-    where: { id },
-    defaults: {
-      id,
-      cageId,
-      jointId: step?.jointId ?? null,
-      step: step?.key ?? null,
-      rests: step?.rests ?? '',
-      work,
-      setup,
-      personId,
-      begunAt
-    }
-  });
-  const same =
-    row.cageId === cageId &&
-    row.jointId === (step?.jointId ?? null) &&
-    row.step === (step?.key ?? null) &&
-    row.work === work &&
-    isDeepStrictEqual(row.setup, setup);
-  return fresh || same ? done(id) : refused('conflict', 'another setting was stored under this id');
+  const sent = {
+    id,
+    cageId,
+    jointId: step?.jointId ?? null,
+    step: step?.key ?? null,
+    work,
+    setup
+  };
+  return begun(
+    await models.CageSettingRow.findOrCreate({
+      where: { id },
+      defaults: { ...sent, rests: step?.rests ?? '', personId, begunAt }
+    }),
+    sent
+  );
 }
 
 /** Holes of a step that are ticked off. */
@@ -174,31 +145,25 @@ async function holesCutOf(
 }
 
 /** One setting with its events, and what its cage remembers for the same work. */
-export async function getSetting(database: Database, id: string): Promise<Outcome<SettingView>> {
-  const [row] = await rowsOf<SettingRow>(database, `${SETTINGS} where s.id = $1`, [id]);
-  if (!row) return refused('not-found', 'there is no such setting');
-  const [own, events, holesCut] = await Promise.all([
-    getCage(database, row.cage_id),
-    settingEvents(database, id),
-    holesCutOf(database, row.joint_id, row.step)
+export async function getSetting(
+  database: Database,
+  id: string
+): Promise<Outcome<CageSettingView>> {
+  const [one] = await settingsWhere(database, { id });
+  if (!one) return refused('not-found', 'there is no such setting');
+  const { row, events, setting } = one;
+  const [own, holesCut] = await Promise.all([
+    getCage(database, row.cageId),
+    holesCutOf(database, row.jointId, row.step)
   ]);
   if (!own.ok) return own;
-  const setup = CageSetup.parse(row.setup);
-  const begunAt = row.begun_at.toISOString();
-  const before = own.value.settings.filter(
-    (setting) => setting.id !== id && setting.begunAt <= begunAt
-  );
-  const offer = offerFor(setup, before);
+  const { cage, settings } = own.value;
+  const before = settings.filter((had) => had.id !== id && had.begunAt <= setting.begunAt);
+  const offer = offerFor(setting.setup, before);
   const found = offer?.state.found;
   return done({
-    id,
-    cageId: row.cage_id,
-    cage: own.value.cage,
-    setup,
-    work: row.work,
-    jointId: row.joint_id,
-    begunAt,
-    by: row.by,
+    ...setting,
+    cage,
     events,
     holesCut,
     offered:

@@ -1,4 +1,3 @@
-import { cageEvents } from '../events/cage-events.ts';
 import { coldEvents } from '../events/cold-events.ts';
 import { driveEvents } from '../events/drive-events.ts';
 import { holeEvents } from '../events/hole-events.ts';
@@ -8,7 +7,7 @@ import { reworkEvents } from '../events/rework-events.ts';
 import { signEvents } from './sign-events.ts';
 import { stepEvents } from '../events/step-events.ts';
 import { stockEvents } from '../events/stock-events.ts';
-import { toolEvents } from '../events/tool-events.ts';
+import { cageEvents, toolEvents } from '../events/setting-events.ts';
 
 const KEPT: readonly AnyKeptStream[] = [
   holeEvents,

@@ -122,7 +122,9 @@
                     plan.reckonedSheetIn
                   )} in`}
             >
-              {result.required}<small class="of">&nbsp;at {num(result.perInch)} an inch</small>
+              {result.required}<small class="small-print"
+                >&nbsp;at {num(result.perInch)} per inch</small
+              >
             </Figure>
             {#if plan.needs.length === 1 && need.where.at !== 'joint'}
               <p class="hint">Counted {placeInWords(need.where, preferences.inWords)}.</p>
@@ -138,7 +140,9 @@
             note={plan.dashChosen ? 'chosen here' : `3 × ${school} sheet`}
             source="school: {school} sheet, {workspace.profile.name} {workspace.profile.version}"
           >
-            <Length lengthIn={plan.diameterIn} /><small class="of">&nbsp;dash {plan.dash}</small>
+            <Length lengthIn={plan.diameterIn} /><small class="small-print"
+              >&nbsp;dash {plan.dash}</small
+            >
           </Figure>
           {#if plan.dashChosen && rule.result.dash !== plan.dash}
             <p class="hint">The rule would take dash {rule.result.dash}.</p>
@@ -169,7 +173,7 @@
               strength.thicknessIn
             )} in"
           >
-            {(strength.at.result.efficiency * 100).toFixed(0)}<small class="of"
+            {(strength.at.result.efficiency * 100).toFixed(0)}<small class="small-print"
               >&nbsp;% of the sheet</small
             >
           </Figure>
@@ -181,7 +185,7 @@
       {/if}
     {/if}
 
-    <section class="form" aria-label="The joint">
+    <section class="column-wide" aria-label="The joint">
       <SheetsEditor />
       <KindFields station="carry" />
       <Pick
@@ -288,15 +292,5 @@
   .over {
     position: absolute;
     inset: 0;
-  }
-  .form {
-    display: flex;
-    flex-direction: column;
-    gap: 10px;
-  }
-  .of {
-    font-size: 0.85rem;
-    font-weight: 400;
-    color: var(--ink-soft);
   }
 </style>

@@ -126,7 +126,7 @@
         </section>
       {/each}
       {#if told}<Notice level="attention" title={BLINDS.notTaken} text="{told}." />{/if}
-      <p class="never">{BLINDS.caution}</p>
+      <p class="fails-strong">{BLINDS.caution}</p>
     </div>
   </More>
 {/if}
@@ -147,8 +147,7 @@
   .standing {
     font-weight: 700;
   }
-  .bad .standing,
-  .never {
+  .bad .standing {
     color: var(--brick);
     font-weight: 700;
   }

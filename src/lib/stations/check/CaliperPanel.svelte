@@ -59,12 +59,6 @@
     {:else}
       <p class="hint">Type what you read.</p>
     {/if}
-    {#if caliper.problem !== ''}<p class="wrong" role="alert">{caliper.problem}</p>{/if}
+    {#if caliper.problem !== ''}<p class="warns" role="alert">{caliper.problem}</p>{/if}
   </More>
 </div>
-
-<style>
-  .wrong {
-    color: var(--amber);
-  }
-</style>

@@ -169,6 +169,7 @@
 />
 
 <form
+  class="column"
   bind:this={form}
   onsubmit={(event) => {
     event.preventDefault();
@@ -316,11 +317,6 @@
     display: flex;
     gap: 6px;
     margin-left: auto;
-  }
-  form {
-    display: flex;
-    flex-direction: column;
-    gap: 8px;
   }
   .record {
     font-size: 1.1rem;

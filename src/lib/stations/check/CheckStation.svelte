@@ -10,7 +10,7 @@
   import { issuedParts } from '$core/issue/issue.ts';
   import { useIssueDesk } from '$lib/stations/check/issue-desk';
   import { useWorkspace } from '$lib/client/workspace.svelte';
-  import HoleMap from '$lib/drawing/plan/HoleMap.svelte';
+  import HoleMap from '$lib/drawing/marks/HoleMap.svelte';
   import GateChart from '$lib/drawing/chart/GateChart.svelte';
   import RunChart from '$lib/drawing/chart/RunChart.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -23,6 +23,7 @@
   import CheckSheet from './CheckSheet.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
+  import Later from '$lib/ui/kit/Later.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
   import Pick from '../../ui/kit/Pick.svelte';
   import { cold } from '$lib/client/cold.svelte';
@@ -31,7 +32,6 @@
   import BlindRivets from './BlindRivets.svelte';
   import SinceCard from './SinceCard.svelte';
   import FarSide from './FarSide.svelte';
-  import HeadTable from './HeadTable.svelte';
   import HeardHeads from './HeardHeads.svelte';
   import OldWork from './OldWork.svelte';
   import ReworkPanel from './rework/ReworkPanel.svelte';
@@ -151,7 +151,11 @@
           </div>
           {#if view !== 'table'}<HeardHeads {events} />{/if}
           {#if view === 'table'}
-            <HeadTable desk={open.desk} drive={drive.desk} onpick={pick} />
+            <Later
+              load={() => import('./HeadTable.svelte')}
+              wanted
+              props={{ desk: open.desk, drive: drive.desk, onpick: pick }}
+            />
           {:else}
             <div class="charts">
               <div class="run">

@@ -60,11 +60,6 @@
 {/if}
 
 <style>
-  ul {
-    margin: 0;
-    padding: 0;
-    list-style: none;
-  }
   li {
     display: flex;
     flex-wrap: wrap;

@@ -80,7 +80,7 @@
               maxlength={200}
               bind:value={() => of(seenField), (text) => kept.type(seenField, text)}
             />
-            <div class="acts" role="group" aria-label={OLD_WORK.around}>
+            <div class="wraps" role="group" aria-label={OLD_WORK.around}>
               {#each left as what (what)}
                 <button
                   class="act small"
@@ -178,11 +178,6 @@
     padding: 8px 12px;
     border: 1.5px solid var(--line-strong);
     border-radius: 8px;
-  }
-  .acts {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 6px;
   }
   .first {
     font-weight: 700;

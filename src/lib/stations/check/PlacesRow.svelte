@@ -13,7 +13,7 @@
     onchange(clean.includes(place) ? clean.filter((one) => one !== place) : [...clean, place]);
 </script>
 
-<div class="places" role="group" aria-label="Looked at and clean">
+<div class="wraps" role="group" aria-label="Looked at and clean">
   {#each Place.options as place (place)}
     <button
       class="act"
@@ -26,11 +26,6 @@
 </div>
 
 <style>
-  .places {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 6px;
-  }
   .act {
     flex: 1 1 7rem;
     min-height: 44px;

@@ -122,7 +122,7 @@
 </div>
 
 {#if typed.simulated}
-  <p class="practice" data-testid="practice">
+  <p class="warns" data-testid="practice">
     A figure here came from a simulated caliper: recorded, it is practice.
     <button
       class="act small"
@@ -138,9 +138,6 @@
     display: grid;
     grid-template-columns: 1fr 1fr;
     gap: 10px;
-  }
-  .practice {
-    color: var(--amber);
   }
   .readings :global(input) {
     font-size: 1.6rem;

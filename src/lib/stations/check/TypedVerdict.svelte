@@ -59,7 +59,7 @@
     <fieldset class="looks">
       <legend class="label">Looked at, before it is recorded</legend>
       {#each looks as look (look)}
-        <label>
+        <label class="tick-line">
           <input
             type="checkbox"
             checked={typed.looked.includes(look)}
@@ -83,12 +83,6 @@
     display: flex;
     flex-wrap: wrap;
     gap: 4px 16px;
-  }
-  label {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-    min-height: 44px;
   }
   input {
     width: 24px;

@@ -1,11 +1,7 @@
 import { getContext, setContext } from 'svelte';
 import type { Issue } from '$core/issue/issue.ts';
-import {
-  reworkStream,
-  type ReworkEvent,
-  type ReworkFrozen,
-  type ReworkSubject
-} from '$core/reworking/rework-events.ts';
+import type { ReworkEvent, ReworkFrozen, ReworkSubject } from '$core/reworking/rework-subject.ts';
+import { reworkStream } from '$core/reworking/rework-events.ts';
 import { type ReworkState } from '$core/reworking/rework-state.ts';
 import { decideHole, type FoundHole, type HoleDecision } from '$core/reworking/decide-hole.ts';
 import { counted, foundTogether } from '$core/reworking/hole-readings.ts';

@@ -6,6 +6,8 @@ export const check = defineStation({
   name: 'Check',
   asks: 'Is this head good, and if not, why?',
   page: () => import('./CheckStation.svelte'),
+  keys: [['Enter', 'on to height, then record and next head']],
+  outboxes: ({ desk, rework }) => [desk?.outbox, rework?.outbox],
   // heads belong to the holes as issued
   standsAlone: ({ issue }) => issue !== null,
   status: ({ issue, desk }) => {

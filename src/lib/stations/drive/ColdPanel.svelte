@@ -118,7 +118,7 @@
           </p>
         {/if}
         <form
-          class="put"
+          class="wraps-middle"
           onsubmit={(event) => {
             event.preventDefault();
             void putAway(batch.id, batch.left);
@@ -176,7 +176,7 @@
     {/if}
     {#each bins as bin (bin.id)}
       <form
-        class="put"
+        class="wraps-middle"
         onsubmit={(event) => {
           event.preventDefault();
           void takeOut(bin.id, bin.count);
@@ -201,7 +201,7 @@
       text="a tone when a batch is due and when it has expired"
       bind:checked={() => cold.sound, (allowed) => cold.allowSound(allowed)}
     />
-    {#if said !== ''}<p class="wrong" role="alert">{said}</p>{/if}
+    {#if said !== ''}<p class="fails" role="alert">{said}</p>{/if}
     {#if Math.abs(cold.deviceOffS) > 20}
       <p class="hint" data-testid="clock-off">
         This device’s clock is {Math.round(Math.abs(cold.deviceOffS))} s {cold.deviceOffS > 0
@@ -228,16 +228,7 @@
     border-radius: 8px;
     background: var(--bench);
   }
-  .put {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 8px;
-  }
   .count {
     width: 5rem;
-  }
-  .wrong {
-    color: var(--brick);
   }
 </style>

@@ -19,7 +19,7 @@
   import { outsideFields } from '$lib/client/keys';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';
-  import DriveMap from '$lib/drawing/plan/DriveMap.svelte';
+  import DriveMap from '$lib/drawing/marks/DriveMap.svelte';
   import { useReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
   import OutboxNotice from '../../ui/OutboxNotice.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
@@ -293,7 +293,7 @@
             text="Rivet {desk.toLook.map(([hole]) => hole).join(', ')}"
           />
         {/if}
-        <p class="files">
+        <p class="wraps-wide">
           {#if desk.driven > 0 && desk.here !== null}
             <a class="act" href="/joints/{workspace.id}/check">Check the first heads ▸</a>
           {/if}
@@ -367,10 +367,5 @@
     padding: 10px 16px;
     background: var(--bench);
     border-top: 1.5px solid var(--line);
-  }
-  .files {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
   }
 </style>

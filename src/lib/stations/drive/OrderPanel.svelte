@@ -55,14 +55,14 @@
   }
 </script>
 
-<section aria-label="Driving order">
+<section class="rows" aria-label="Driving order">
   <Choice
     label="Order"
     value={desk.school}
     options={SCHOOLS}
     onchoose={(school: OrderSchool) => desk.setOrder(school, null)}
   />
-  <p class="figures" data-testid="path">
+  <p class="even-digits" data-testid="path">
     longest jump <strong>{preferences.inWords(desk.path.longestJumpIn)}</strong> · path
     <strong>{preferences.inWords(desk.path.totalPathIn)}</strong>
     {#if desk.byHand}· put in order by hand{/if}
@@ -118,13 +118,6 @@
 </section>
 
 <style>
-  section {
-    display: grid;
-    gap: 8px;
-  }
-  .figures {
-    font-variant-numeric: tabular-nums;
-  }
   ol {
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(118px, 1fr));

@@ -71,8 +71,8 @@
     <dl>
       {#each needs as need (need.tool)}
         {@const said = toolInWords(need, length)}
-        <dt>{said.name}</dt>
-        <dd class:missing={said.missing}>{said.missing ? '△ ' : ''}{said.text}</dd>
+        <dt class="quiet-text">{said.name}</dt>
+        <dd class:warns={said.missing}>{said.missing ? '△ ' : ''}{said.text}</dd>
       {/each}
     </dl>
     {@render setting(run)}
@@ -123,11 +123,5 @@
     display: grid;
     grid-template-columns: auto minmax(0, 1fr);
     gap: 2px 12px;
-  }
-  dt {
-    color: var(--ink-soft);
-  }
-  .missing {
-    color: var(--amber);
   }
 </style>

@@ -37,7 +37,7 @@
 
 {#if asReceived}
   <div class="lot" data-testid="run-lot">
-    <p class:open={!told}>
+    <p class:warns={!told}>
       <span>{told ? `✓ Lot ${told.lot}` : DRIVE.lotNotTold}</span>
       <button
         class="act small"
@@ -78,9 +78,6 @@
     gap: 8px;
     color: var(--olive-deep);
     font-weight: 600;
-  }
-  .open {
-    color: var(--amber);
   }
   .ask {
     display: flex;

@@ -4,7 +4,7 @@
   import { settingOfRun } from '$core/tool-setting/run-setting.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { runSettingAddress, toolSettingAddress } from '$lib/setups-address';
-  import type { ToolSettingLine } from '$lib/tool-setting-view';
+  import type { ToolLine } from '$lib/setting-view';
   import { settingInUseInWords } from '$lib/words/tool-settings';
   import type { DriveDesk } from './drive-desk.svelte';
 
@@ -12,7 +12,7 @@
   interface Props {
     desk: DriveDesk;
     run: RivetRun;
-    settings: readonly ToolSettingLine[];
+    settings: readonly ToolLine[];
     jointId: string;
   }
   let { desk, run, settings, jointId }: Props = $props();
@@ -22,7 +22,7 @@
   const anew = $derived(used === null || used.changes.length > 0 || used.status.state === 'bad');
 </script>
 
-<p class="setting" class:good={said.good} data-testid="run-setting">
+<p class="setting" class:passes={said.good} data-testid="run-setting">
   <span>{said.good ? '✓' : '△'} Setting: {said.text}</span>
   <a
     class="act small"
@@ -39,9 +39,6 @@
     gap: 8px;
     color: var(--amber);
     font-weight: 600;
-  }
-  .good {
-    color: var(--olive-deep);
   }
   a {
     flex: none;

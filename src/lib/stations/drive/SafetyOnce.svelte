@@ -26,7 +26,7 @@
 {#if !read}
   <section aria-label="Before the first rivet of the shift" data-testid="safety-once">
     <h2 class="label">△ Before the first rivet of the shift</h2>
-    <ul>
+    <ul class="bulleted">
       {#each DRIVE_SAFETY as line (line)}<li>{line}</li>{/each}
     </ul>
     <p class="hint">Looked at today: {TOOL_CHECKS.join(' · ')}</p>
@@ -42,9 +42,5 @@
     border-left: 6px solid var(--amber-line);
     border-radius: 8px;
     background: var(--amber-soft);
-  }
-  ul {
-    padding-left: 1.1rem;
-    list-style: disc;
   }
 </style>

@@ -120,7 +120,7 @@
       </div>
     {/if}
     <p class="hint">
-      {#if after}then {after.number}{#if after.changes}<strong class="changes">
+      {#if after}then {after.number}{#if after.changes}<strong class="warns">
             · other rivet: {after.changes}</strong
           >{/if}{:else}the last one{/if}
     </p>
@@ -223,9 +223,6 @@
     min-height: 60px;
     white-space: nowrap;
     padding: 0 8px;
-  }
-  .changes {
-    color: var(--amber);
   }
   .row > button {
     flex: 1;

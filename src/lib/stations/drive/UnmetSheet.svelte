@@ -66,7 +66,7 @@
       />
     {/if}
   {/each}
-  <div class="acts">
+  <div class="in-a-row">
     <button data-testid="log-answers" class="act main" disabled={open > 0}
       >{open > 0 ? `${open} to answer` : 'Log answers and rivet'}</button
     >
@@ -81,9 +81,5 @@
     padding: 10px 12px;
     border: 2px solid var(--amber-line);
     border-radius: 10px;
-  }
-  .acts {
-    display: flex;
-    gap: 8px;
   }
 </style>

@@ -30,7 +30,7 @@ import { headGripIn } from '$core/tool-setting/run-setting.ts';
 import type { UseNow } from '$core/tool-setting/tool-status.ts';
 import type { ShopFigures } from '$core/ready/shop-figures.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
-import type { ToolSettingLine } from '$lib/tool-setting-view';
+import type { ToolLine } from '$lib/setting-view';
 import { cold } from '../../client/cold.svelte';
 import { Desk } from '../../client/desk.svelte';
 
@@ -366,7 +366,7 @@ export interface OpenDrive {
   /** what rivets are taken out for */
   readonly jobId: string;
   /** settings of tools made for this joint’s runs, the latest first */
-  readonly toolsSet: readonly ToolSettingLine[];
+  readonly toolsSet: readonly ToolLine[];
 }
 export const provideDriveDesk = (open: OpenDrive): OpenDrive => setContext(KEY, open);
 export const useDriveDesk = (): OpenDrive => getContext<OpenDrive>(KEY);

@@ -5,6 +5,7 @@ export const drive = defineStation({
   name: 'Drive',
   asks: 'With what, in what order, before when?',
   page: () => import('./DriveStation.svelte'),
+  outboxes: ({ drive }) => [drive?.outbox],
   // rivets belong to the holes as released
   standsAlone: ({ issue }) => issue !== null,
   status: ({ issue, drive: desk }) => {

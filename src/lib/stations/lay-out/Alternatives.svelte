@@ -47,7 +47,7 @@
         <dt>{LAYOUT.reworkMargin}</dt>
         <dd>{other.withRoom === 0 ? 'none' : `${other.withRoom} of ${other.rivets}`}</dd>
       </dl>
-      {#if other.stops > 0}<p class="stop">
+      {#if other.stops > 0}<p class="fails-strong">
           ✕ {other.stops} limit{other.stops > 1 ? 's' : ''} broken
         </p>{/if}
       {#if other.current}
@@ -114,10 +114,6 @@
   dd {
     text-align: right;
     white-space: nowrap;
-  }
-  .stop {
-    color: var(--brick);
-    font-weight: 700;
   }
   .now {
     margin-top: auto;

@@ -9,7 +9,7 @@
   import { useIssueDesk } from '../check/issue-desk';
   import { LAYOUT } from '$lib/words/pages/layout';
   import CloseUp from '$lib/drawing/section/CloseUp.svelte';
-  import { MOST_ELEMENTS } from '$lib/drawing/plan/hole-marks';
+  import { MOST_ELEMENTS } from '$lib/drawing/marks/map-mark';
   import PlanView from '$lib/drawing/plan/PlanView.svelte';
   import { LINE_IN, STORY_FROM } from '$lib/drawing/plan/story-strip';
   import StoryStrip from '$lib/drawing/plan/StoryStrip.svelte';
@@ -20,7 +20,7 @@
   import Alternatives from './Alternatives.svelte';
   import { datumOptions } from './datums';
   import { Drags } from './drags';
-  import FilesSheet from './FilesSheet.svelte';
+  import Later from '$lib/ui/kit/Later.svelte';
   import HoleTable from './HoleTable.svelte';
   import HolePanel from './HolePanel.svelte';
   import InTheWay from './InTheWay.svelte';
@@ -29,7 +29,6 @@
   import LayoutWarnings from './LayoutWarnings.svelte';
   import MetalSteps from './MetalSteps.svelte';
   import NotPossible from './NotPossible.svelte';
-  import PickUpSheet from './PickUpSheet.svelte';
   import Reader from './Reader.svelte';
   import Reworked from './Reworked.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
@@ -164,7 +163,7 @@
         {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
       </div>
     {:else}
-      <div class="first">
+      <div class="in-the-middle">
         {#if plan && !plan.layout.ok}
           <NotPossible refused={plan.layout} />
         {:else}
@@ -206,7 +205,7 @@
       </div>
     {/if}
 
-    <section class="form" aria-label="How it is laid out">
+    <section class="column-wide" aria-label="How it is laid out">
       <KindFields station="lay-out" />
       {#if spaced}
         <Choice
@@ -284,8 +283,16 @@
     onclose={() => (reading = false)}
   />
 {/if}
-<PickUpSheet open={pickingUp} onclose={() => (pickingUp = false)} />
-<FilesSheet open={files} onclose={() => (files = false)} />
+<Later
+  load={() => import('./PickUpSheet.svelte')}
+  wanted={pickingUp}
+  props={{ open: pickingUp, onclose: () => (pickingUp = false) }}
+/>
+<Later
+  load={() => import('./FilesSheet.svelte')}
+  wanted={files}
+  props={{ open: files, onclose: () => (files = false) }}
+/>
 
 <style>
   .board {
@@ -319,22 +326,11 @@
     display: flex;
     align-items: center;
   }
-  .first {
-    display: flex;
-    align-items: center;
-    justify-content: center;
-    height: 100%;
-  }
   .gone {
     display: flex;
     flex-wrap: wrap;
     align-items: center;
     gap: 6px;
-  }
-  .form {
-    display: flex;
-    flex-direction: column;
-    gap: 10px;
   }
   @media (max-width: 900px) {
     .sheets {

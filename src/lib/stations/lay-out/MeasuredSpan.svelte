@@ -38,7 +38,7 @@
     oninput={type}
   />
   {#if found?.ok}
-    <p class:off={found.result.breaks !== null} data-testid="span-said">
+    <p class:fails-strong={found.result.breaks !== null} data-testid="span-said">
       {spanInWords(found.result, preferences.inWords)}
     </p>
     {#if workspace.arithmetic}<Arithmetic work={found.work} />{/if}
@@ -50,9 +50,5 @@
     display: grid;
     gap: 4px;
     margin-top: 6px;
-  }
-  .off {
-    color: var(--brick);
-    font-weight: 700;
   }
 </style>

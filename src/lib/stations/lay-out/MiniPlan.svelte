@@ -68,9 +68,6 @@
   .mini {
     background: var(--bench);
   }
-  svg {
-    display: block;
-  }
   path {
     stroke-width: 5;
     stroke-linecap: round;

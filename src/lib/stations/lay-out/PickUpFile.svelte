@@ -149,7 +149,7 @@
     {/if}
     {#if inPerUnit !== null}
       {#if layout}<FoundPreview {layout} holes={placed} />{/if}
-      <div class="acts">
+      <div class="wraps-wide">
         <button
           data-testid="take-up"
           class="act main"
@@ -194,10 +194,5 @@
   .groups input {
     width: 22px;
     height: 22px;
-  }
-  .acts {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
   }
 </style>

@@ -131,7 +131,7 @@
       aria-label={LAYOUT.nextMark}
     >
       {#if hole}
-        <span class="number" class:open={hole.state === 'held-open'}>
+        <span class="number" class:warns-strong={hole.state === 'held-open'}>
           hole {hole.number}{hole.state === 'held-open' ? `, ◇ held open: ${hole.reason}` : ''}
         </span>
         <span
@@ -218,10 +218,6 @@
     font-size: clamp(1rem, 2.6vw, 1.6rem);
     color: var(--ink-soft);
     font-variant-numeric: tabular-nums;
-  }
-  .open {
-    color: var(--amber);
-    font-weight: 700;
   }
   .digits {
     font-weight: 700;

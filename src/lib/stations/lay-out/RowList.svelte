@@ -40,7 +40,7 @@
       >{Math.min(AT_ONCE, items.length - most)} of {items.length - most} more</button
     >
   {/if}
-  <div class="add">
+  <div class="wraps">
     <button data-testid="add {what}" class="act" type="button" onclick={onadd}
       ><Plus size={18} /> {what[0]?.toUpperCase()}{what.slice(1)}</button
     >
@@ -67,10 +67,5 @@
     display: grid;
     grid-template-columns: repeat(2, minmax(0, 1fr));
     gap: 6px 8px;
-  }
-  .add {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 6px;
   }
 </style>

@@ -5,6 +5,12 @@ export const layOut = defineStation({
   name: 'Lay out',
   asks: 'Where does each hole go?',
   page: () => import('./LayOutStation.svelte'),
+  keys: [
+    ['Shift ← →', 'move the picked hole along its line'],
+    ['H  P  Del', 'hold it open, pin it, delete it'],
+    ['R', 'read the marks out, one at a time'],
+    ['Space', 'reader: next mark']
+  ],
   status: ({ workspace }) => {
     if (!workspace.now) return open('—');
     const { layout } = workspace.now.plan;

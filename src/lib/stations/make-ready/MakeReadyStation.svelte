@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Later from '$lib/ui/kit/Later.svelte';
   import { READY } from '$lib/words/pages/ready';
   import { COMMON } from '$lib/words/pages/common';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -14,8 +15,6 @@
   import OutboxNotice from '../../ui/OutboxNotice.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
   import FloorMode from './FloorMode.svelte';
-  import ShadowBoard from './ShadowBoard.svelte';
-  import ShopSheet from './ShopSheet.svelte';
   import StepActs from './StepActs.svelte';
   import StepCage from './StepCage.svelte';
   import StepCard from './StepCard.svelte';
@@ -240,7 +239,7 @@
         </p>
       {/each}
     </section>
-    <div class="more">
+    <div class="wraps">
       {#if steps.length > 0}<a
           class="act"
           href="/api/joints/{workspace.id}/files/checklist.pdf?paper={preferences.paper}"
@@ -289,8 +288,16 @@
     {@render card(true)}
   </FloorMode>
 {/if}
-<ShadowBoard jointId={workspace.id} {steps} open={boardOpen} onclose={() => (boardOpen = false)} />
-<ShopSheet open={shopOpen} onclose={() => (shopOpen = false)} />
+<Later
+  load={() => import('./ShadowBoard.svelte')}
+  wanted={boardOpen}
+  props={{ jointId: workspace.id, steps, open: boardOpen, onclose: () => (boardOpen = false) }}
+/>
+<Later
+  load={() => import('./ShopSheet.svelte')}
+  wanted={shopOpen}
+  props={{ open: shopOpen, onclose: () => (shopOpen = false) }}
+/>
 
 <style>
   .view {
@@ -347,10 +354,5 @@
   .part-mark {
     padding: 4px 0;
     line-height: 1.3;
-  }
-  .more {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 6px;
   }
 </style>

@@ -62,7 +62,7 @@
 </script>
 
 <Sheet title="The shop’s times and holders" {open} {onclose}>
-  <form onsubmit={save}>
+  <form class="rows-wide" onsubmit={save}>
     <div class="holders">
       {#each HOLDERS as field (field.key)}
         <label
@@ -100,20 +100,15 @@
       Three recorded times of an operation outweigh what is set by hand; “Time it” on a step records
       one.
     </p>
-    {#each problems as problem (problem.path)}<p class="wrong" role="alert">
+    {#each problems as problem (problem.path)}<p class="fails" role="alert">
         {preferences.refusal(problem.said)}
       </p>{/each}
-    {#if desk.figuresRefusal !== ''}<p class="wrong" role="alert">{desk.figuresRefusal}</p>{/if}
+    {#if desk.figuresRefusal !== ''}<p class="fails" role="alert">{desk.figuresRefusal}</p>{/if}
     <button class="act main" disabled={!draft.success}>{READY.keepForTheShop}</button>
   </form>
 </Sheet>
 
 <style>
-  form {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: 10px;
-  }
   .holders {
     display: grid;
     grid-template-columns: repeat(4, minmax(0, 1fr));
@@ -127,8 +122,5 @@
   small {
     color: var(--ink-soft);
     font-weight: 400;
-  }
-  .wrong {
-    color: var(--brick);
   }
 </style>

@@ -39,9 +39,9 @@
   );
 </script>
 
-{#if words.caution !== ''}<p class="caution">△ {words.caution}</p>{/if}
+{#if words.caution !== ''}<p class="warns-strong">△ {words.caution}</p>{/if}
 {#if progress.changed.length > 0}
-  <p class="caution">
+  <p class="warns-strong">
     △ Ticked off before this was changed: {stepChangesInWords(progress.changed)}. Not done as it is
     now; look again.
   </p>
@@ -75,10 +75,6 @@
 </div>
 
 <style>
-  .caution {
-    color: var(--amber);
-    font-weight: 700;
-  }
   .done {
     color: var(--olive-deep);
     font-weight: 700;

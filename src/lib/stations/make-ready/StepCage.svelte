@@ -2,7 +2,7 @@
   import { READY } from '$lib/words/pages/ready';
   import { cageOfStep } from '$core/ready/cage/step-cage.ts';
   import type { ReadyStep } from '$core/ready/step-list.ts';
-  import type { JointCageSetting } from '$lib/cage-view';
+  import type { StepCageLine } from '$lib/setting-view';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { settingChangesInWords } from '$lib/words/changes';
   import { taskAsQuery } from '$lib/setups-address';
@@ -13,7 +13,7 @@
     jointId: string;
     step: ReadyStep;
     /** settings for this joint, the latest first */
-    settings: readonly JointCageSetting[];
+    settings: readonly StepCageLine[];
     /** ticked off so far */
     holes: number;
   }
@@ -28,7 +28,7 @@
     {@const { setting, status } = cage.set}
     <p>
       <strong>{settingInWords(cage.set)}.</strong>
-      <span class:bad={status.state !== 'good'}
+      <span class:warns-strong={status.state !== 'good'}
         >{status.state === 'good' ? '' : status.state === 'due' ? '△ ' : '✕ '}{recheckInWords(
           status
         )}</span
@@ -60,9 +60,5 @@
   }
   p {
     flex: 1 1 16rem;
-  }
-  .bad {
-    color: var(--amber);
-    font-weight: 700;
   }
 </style>

@@ -40,7 +40,7 @@
 
 <article class="step" class:big data-testid="step-card">
   <h3>
-    <span class="no">{number}</span>
+    <span class="quiet-text">{number}</span>
     {words.title}
   </h3>
   <p class="count">
@@ -69,9 +69,6 @@
   }
   h3 {
     font-size: 1.25rem;
-  }
-  .no {
-    color: var(--ink-soft);
   }
   .count {
     display: flex;

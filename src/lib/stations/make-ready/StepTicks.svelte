@@ -44,7 +44,7 @@
       >
         <span
           >{words.title}
-          {#if of && of.changed.length > 0}<span class="changed">△ look again</span>{/if}</span
+          {#if of && of.changed.length > 0}<span class="warns">△ look again</span>{/if}</span
         >
         <small
           >{one.count}
@@ -103,8 +103,5 @@
   .name small {
     display: block;
     color: var(--ink-soft);
-  }
-  .changed {
-    color: var(--amber);
   }
 </style>

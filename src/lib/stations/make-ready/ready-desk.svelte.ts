@@ -15,7 +15,7 @@ import {
 import type { RuleProfile } from '$core/rules/profile.ts';
 import type { ShopFigures } from '$core/ready/shop-figures.ts';
 import type { ReadyStep } from '$core/ready/step-list.ts';
-import type { JointCageSetting } from '$lib/cage-view';
+import type { StepCageLine } from '$lib/setting-view';
 import { setShopFiguresAt } from '$lib/api/shop.ts';
 import { call } from '../../client/call';
 import { Desk } from '../../client/desk.svelte';
@@ -54,7 +54,7 @@ export class ReadyDesk {
   #othersRecorded: TimedWork[];
   #since: (events: readonly ReadyEvent[]) => ReadyEvent[];
   /** settings of cages for this joint, the latest first */
-  readonly cages: readonly JointCageSetting[];
+  readonly cages: readonly StepCageLine[];
 
   constructor(
     jointId: string,
@@ -62,7 +62,7 @@ export class ReadyDesk {
       events: ReadyEvent[];
       figures: ShopFigures;
       recorded: TimedWork[];
-      cages: JointCageSetting[];
+      cages: StepCageLine[];
     },
     by: string
   ) {

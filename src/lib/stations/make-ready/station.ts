@@ -5,6 +5,7 @@ export const makeReady = defineStation({
   name: 'Make ready',
   asks: 'What must be done before the first rivet?',
   page: () => import('./MakeReadyStation.svelte'),
+  outboxes: ({ ready }) => [ready.outbox],
   status: ({ ready: { told } }) => {
     if (!told || told.steps === 0) return open('—');
     return told.done === told.steps

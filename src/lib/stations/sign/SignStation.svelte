@@ -139,7 +139,9 @@
             >
           </p>
         {:else}
-          <p class="none">✓ Nothing. {view.looks} looks at {view.holes} heads are on record.</p>
+          <p class="passes-strong">
+            ✓ Nothing. {view.looks} looks at {view.holes} heads are on record.
+          </p>
         {/each}
       </section>
       <section aria-labelledby="told">
@@ -154,7 +156,7 @@
             <span>{toldInWords(told)}</span>
           </label>
         {:else}
-          <p class="none">✓ Nothing else: no hole is open, every setting was released.</p>
+          <p class="passes-strong">✓ Nothing else: no hole is open, every setting was released.</p>
         {/each}
       </section>
       <section aria-labelledby="signature">
@@ -283,10 +285,6 @@
     flex: none;
     width: 26px;
     height: 26px;
-  }
-  .none {
-    color: var(--olive-deep);
-    font-weight: 700;
   }
   .seal {
     border: 2.5px solid var(--olive);

@@ -9,7 +9,7 @@
   const { closed, closedReason } = $derived(workspace.entered);
 </script>
 
-<section class="apart" aria-label="Taking apart">
+<section class="rows" aria-label="Taking apart">
   <Choice
     label="Once drilled, can the parts be taken apart?"
     value={closed ? 'no' : 'yes'}
@@ -30,10 +30,3 @@
     />
   {/if}
 </section>
-
-<style>
-  .apart {
-    display: grid;
-    gap: 8px;
-  }
-</style>

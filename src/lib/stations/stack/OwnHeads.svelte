@@ -32,7 +32,7 @@
   }
 </script>
 
-<section aria-label={STACK.limitsOfTheHeads}>
+<section class="rows" aria-label={STACK.limitsOfTheHeads}>
   <Choice
     label="Heads are held against"
     value={entered.ownHeads ? 'own' : 'shop'}
@@ -72,10 +72,6 @@
 </section>
 
 <style>
-  section {
-    display: grid;
-    gap: 8px;
-  }
   .four {
     display: grid;
     grid-template-columns: repeat(2, minmax(0, 1fr));

@@ -78,7 +78,7 @@
             : ''}
         </p>
       {:else}
-        <p class="short">✕ none in the bins</p>
+        <p class="fails-strong">✕ none in the bins</p>
       {/each}
     </li>
   {/each}
@@ -110,9 +110,5 @@
     stroke: var(--ink);
     stroke-width: 1.5;
     stroke-linejoin: round;
-  }
-  .short {
-    color: var(--brick);
-    font-weight: 700;
   }
 </style>

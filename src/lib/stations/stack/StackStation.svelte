@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Later from '$lib/ui/kit/Later.svelte';
   import { STACK } from '$lib/words/pages/stack';
   import { headLimits } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
@@ -10,7 +11,6 @@
   import HeadCurve from '$lib/drawing/chart/HeadCurve.svelte';
   import LayerPicture from '$lib/drawing/section/LayerPicture.svelte';
   import SectionView from '$lib/drawing/section/SectionView.svelte';
-  import BillSheet from './BillSheet.svelte';
   import DrivingSlider from './DrivingSlider.svelte';
   import FlushRule from './FlushRule.svelte';
   import LengthTable from './LengthTable.svelte';
@@ -141,7 +141,7 @@
     <SheetsEditor detail />
     <Apart />
     <OwnHeads />
-    <div class="more">
+    <div class="wraps">
       <button class="act" type="button" onclick={() => (billOpen = true)}
         >{STACK.billOfRivets}</button
       >
@@ -164,7 +164,13 @@
     onclose={() => (glassOpen = false)}
   />
 {/if}
-{#if plan}<BillSheet open={billOpen} {plan} onclose={() => (billOpen = false)} />{/if}
+{#if plan}
+  <Later
+    load={() => import('./BillSheet.svelte')}
+    wanted={billOpen}
+    props={{ open: billOpen, plan, onclose: () => (billOpen = false) }}
+  />
+{/if}
 
 <style>
   .view {
@@ -202,10 +208,5 @@
   .view .over {
     position: absolute;
     inset: 0;
-  }
-  .more {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 6px;
   }
 </style>

@@ -34,7 +34,7 @@
 </script>
 
 <div class="substitutes" data-testid="substitutes">
-  <p class="rule">△ {SUBSTITUTION_RULE}</p>
+  <p class="warns-strong">△ {SUBSTITUTION_RULE}</p>
   <div class="pick">
     <Pick
       label={STACK.inPlaceOfIt}
@@ -78,10 +78,6 @@
     min-height: 100%;
     padding: 8px 12px;
     background: var(--panel);
-  }
-  .rule {
-    font-weight: 700;
-    color: var(--amber);
   }
   .pick {
     display: flex;

@@ -1,35 +1,37 @@
 <script lang="ts">
+  import { isNestTried, isPractice } from '$core/ready/cage/setting.ts';
+  import { Flushness } from '$core/ready/cage/trials.ts';
+  import { TAPE_WIDTHS } from '$lib/tape-label';
+  import { firstProblem } from '$lib/ui/kit/field-problem';
+  import { MEASURED, recheckInWords } from '$lib/words/cages';
   import { CAGES } from '$lib/words/pages/cages';
   import { COMMON } from '$lib/words/pages/common';
-  import Mark from '../marks/Mark.svelte';
-  import { isNestTried } from '$core/ready/cage/setting.ts';
-  import { Flushness } from '$core/ready/cage/trials.ts';
-  import type { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
+  import { whenInWords } from '$lib/words/when';
   import Arithmetic from '../kit/Arithmetic.svelte';
   import Length from '../kit/Length.svelte';
   import LengthField from '../kit/LengthField.svelte';
   import Notice from '../kit/Notice.svelte';
-  import ReasonForm from '../kit/ReasonForm.svelte';
   import TextField from '../kit/TextField.svelte';
-  import { MEASURED, recheckInWords } from '$lib/words/cages';
-  import { TAPE_WIDTHS } from '$lib/tape-label';
-  import { firstProblem } from '$lib/ui/kit/field-problem';
+  import Mark from '../marks/Mark.svelte';
+  import SetTool from '../setting/SetTool.svelte';
+  import type { CageDesk } from './cage-desk.svelte';
 
   /** A set cage: what to write on its tape, its re-checks, and how to give it up. */
   interface Props {
     desk: CageDesk;
   }
   let { desk }: Props = $props();
-  const day = new Intl.DateTimeFormat('en', {
-    month: 'short',
-    day: 'numeric',
-    hour: 'numeric',
-    minute: '2-digit'
-  });
   const WORDS = { good: COMMON.good, 'too-deep': CAGES.tooDeep, proud: '✕ too proud' };
-  const found = $derived(desk.state.found);
+  const LEVELS = {
+    good: 'plain',
+    due: 'attention',
+    'film-unsaid': 'attention',
+    'too-deep': 'stop',
+    proud: 'stop'
+  } as const;
+  const { found, looks, withdrawn } = $derived(desk.state);
   const status = $derived(desk.rechecks);
-  const withdrawn = $derived(desk.state.withdrawn);
+  const bad = $derived(LEVELS[status.state] === 'stop');
   const holesText = $derived(desk.typed('holes') ?? String(status.holes));
   const flushText = $derived(desk.typed('recheck') ?? '');
   /** in the work a nested cut holds a dimple, not a rivet */
@@ -51,9 +53,16 @@
 </script>
 
 {#if found}
-  <section class="tape" aria-labelledby="tape" data-testid="tape">
-    <h2 id="tape" class="label">Write on the cage’s tape</h2>
-    <p class="marks">
+  <SetTool
+    tape="Write on the cage’s tape"
+    title="Re-check while working"
+    testid="rechecks"
+    status={{ level: LEVELS[status.state], text: recheckInWords(status) }}
+    {withdrawn}
+    hint="another cutter, the ring moved: it is not offered again"
+    onwithdraw={(why) => desk.add({ kind: 'withdrawn', why })}
+  >
+    {#snippet marks()}
       <span>flush <strong>{found.clicks}</strong></span>
       {#if found.nest}<span
           >nested <strong>{found.nest.clicks}</strong>{#if !tried}<small
@@ -69,62 +78,48 @@
         aria-label="Arithmetic of the setting"
         onclick={() => (arithmetic = !arithmetic)}><Mark name="arithmetic" size={20} /></button
       >
-    </p>
-    <p class="hint">
-      dash {desk.view.setup.dash}, {day.format(new Date(found.at))}: {found.holes} holes from <Length
-        lengthIn={found.deepestIn}
-        decimal
-        signed
-      /> to <Length lengthIn={found.proudestIn} decimal signed />, by {found.by}{#if found.nest}&nbsp;·
-        beneath the dimple <Length lengthIn={found.nest.wallIn} decimal /> is left under the cut{/if}
-    </p>
-    {#if arithmetic && desk.guide.ok}<Arithmetic
-        work={[
-          ...desk.guide.result.work,
-          ...(desk.guide.result.nest?.ok ? desk.guide.result.nest.work : [])
-        ]}
-        source="the deepest hole decides; the nest by this cage’s own step"
-      />{/if}
-    {#if desk.state.practice}<Notice
-        level="attention"
-        title={CAGES.practice}
-        text="Cut at the simulated bench: it says nothing about the real cage."
-      />{:else if !withdrawn && !tried}<Notice
-        level="attention"
-        testid="nest-by-geometry"
-        title="The nested setting is not tried"
-        text="It is by geometry. Press a dimpled scrap into such a cut and record how it sits, as a re-check below: the tape gets its label then."
-      />{:else if !withdrawn && status.state !== 'too-deep' && status.state !== 'proud'}
-      <p class="labels">
-        <span class="label">Tape label</span>
-        {#each TAPE_WIDTHS as width (width)}
-          <a
-            class="act small"
-            href="/api/cages/{desk.view.cageId}/settings/{desk.view.id}/label.pdf?tape={width}"
-            download>{width} mm</a
-          >
-        {/each}
+    {/snippet}
+    {#snippet about()}
+      <p class="hint">
+        dash {desk.view.setup.dash}, {whenInWords(found.at)}: {found.holes} holes from <Length
+          lengthIn={found.deepestIn}
+          decimal
+          signed
+        /> to <Length lengthIn={found.proudestIn} decimal signed />, by {found.by}{#if found.nest}&nbsp;·
+          beneath the dimple <Length lengthIn={found.nest.wallIn} decimal /> is left under the cut{/if}
       </p>
-    {/if}
-  </section>
-  {#if withdrawn}
-    <Notice
-      level="stop"
-      title="Withdrawn"
-      text="{withdrawn.why}. {withdrawn.by}, {day.format(new Date(withdrawn.at))}"
-    />
-  {:else}
-    <section aria-labelledby="recheck" data-testid="rechecks">
-      <h2 id="recheck" class="label">Re-check while working</h2>
-      {#if status.state === 'too-deep' || status.state === 'proud'}
-        <Notice level="stop" title={recheckInWords(status)} />
-      {:else if status.state === 'due'}
-        <Notice level="attention" title={recheckInWords(status)} />
-      {:else}
-        <p>{recheckInWords(status)}</p>
+      {#if arithmetic && desk.guide.ok}<Arithmetic
+          work={[
+            ...desk.guide.result.work,
+            ...(desk.guide.result.nest?.ok ? desk.guide.result.nest.work : [])
+          ]}
+          source="the deepest hole decides; the nest by this cage’s own step"
+        />{/if}
+      {#if isPractice(desk.state)}<Notice
+          level="attention"
+          title={CAGES.practice}
+          text="Cut at the simulated bench: it says nothing about the real cage."
+        />{:else if !withdrawn && !tried}<Notice
+          level="attention"
+          testid="nest-by-geometry"
+          title="The nested setting is not tried"
+          text="It is by geometry. Press a dimpled scrap into such a cut and record how it sits, as a re-check below: the tape gets its label then."
+        />{:else if !withdrawn && !bad}
+        <p class="wraps-middle">
+          <span class="label">Tape label</span>
+          {#each TAPE_WIDTHS as width (width)}
+            <a
+              class="act small"
+              href="/api/cages/{desk.view.cageId}/settings/{desk.view.id}/label.pdf?tape={width}"
+              download>{width} mm</a
+            >
+          {/each}
+        </p>
       {/if}
-      <form onsubmit={recheck}>
-        <div class="pair">
+    {/snippet}
+    {#snippet look()}
+      <form class="rows" onsubmit={recheck}>
+        <div class="in-two">
           <TextField
             name="holes"
             label={CAGES.holesCutSoFar}
@@ -145,64 +140,28 @@
           >{CAGES.keepThisReCheck}</button
         >
       </form>
-      {#if desk.state.rechecks.length > 0}
+    {/snippet}
+    {#snippet log()}
+      {#if looks.length > 0}
         <table class="figures" data-testid="recheck-log">
           <thead
             ><tr><th>After</th><th>Read</th><th>Verdict</th><th class="words">By</th></tr></thead
           >
           <tbody>
-            {#each desk.state.rechecks as one (one.id)}
+            {#each looks as one (one.id)}
               <tr>
                 <th scope="row">{one.afterHoles} holes</th>
                 <td><Length lengthIn={one.flushIn} decimal signed /></td>
-                <td class:short={one.verdict !== 'good'}>{WORDS[one.verdict]}</td>
-                <td class="words">{one.by.split(' ')[0]}, {day.format(new Date(one.at))}</td>
+                <td class:short={!one.good}>{WORDS[one.verdict]}</td>
+                <td class="words">{one.by.split(' ')[0]}, {whenInWords(one.at)}</td>
               </tr>
             {/each}
           </tbody>
         </table>
       {/if}
-    </section>
-    <ReasonForm
-      name="withdraw"
-      label="No longer good because …"
-      act="Withdraw it"
-      hint="another cutter, the ring moved: it is not offered again"
-      onreason={(why) => desk.add({ kind: 'withdrawn', why })}
-    />
-  {/if}
+    {/snippet}
+  </SetTool>
 {/if}
 
 <style>
-  .labels {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 8px;
-  }
-  .tape {
-    padding: 8px 14px;
-    border: 2px dashed var(--line-strong);
-    border-radius: 6px;
-    background: var(--bench);
-  }
-  .marks {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 18px;
-    font-size: 1.2rem;
-  }
-  .marks .act {
-    margin-left: auto;
-  }
-  .marks strong {
-    font-size: 2.2rem;
-    font-variant-numeric: tabular-nums;
-  }
-  .pair {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 10px;
-  }
 </style>

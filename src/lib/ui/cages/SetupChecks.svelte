@@ -25,11 +25,6 @@
 <p class="caution">△ Disconnect the air before touching the cutter. Eye protection.</p>
 
 <style>
-  ul {
-    margin: 0;
-    padding: 0;
-    list-style: none;
-  }
   li {
     display: grid;
     grid-template-columns: 1.6rem minmax(0, 1fr);

@@ -62,7 +62,7 @@
 
 <form onsubmit={record} aria-labelledby="{id}-head">
   <h2 id="{id}-head" class="label">The trial hole</h2>
-  <div class="entry">
+  <div class="in-two">
     <StepField
       label={CAGES.clicksOnTheCage}
       value={clicksText}
@@ -80,7 +80,7 @@
       oninput={(text) => desk.type('flush', text)}
     />
   </div>
-  <p id="{id}-said" class="hint" class:wrong={tooFar || !clicks.success} aria-live="polite">
+  <p id="{id}-said" class="hint" class:fails={tooFar || !clicks.success} aria-live="polite">
     {#if !clicks.success}{:else if predicted === null}
       Count from a mark on the cage that you find again; more clicks are deeper.
     {:else if tooFar}
@@ -122,13 +122,5 @@
     display: grid;
     grid-template-columns: minmax(0, 1fr);
     gap: 6px;
-  }
-  .entry {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 10px;
-  }
-  .wrong {
-    color: var(--brick);
   }
 </style>

@@ -43,7 +43,7 @@
 <TrialList
   title="Trial holes"
   one="Hole"
-  trials={desk.state.readings}
+  trials={desk.state.trials}
   heads={HEADS}
   {doubted}
   open={!desk.state.found}

@@ -1,3 +1,4 @@
+import { countedOf } from '$core/trial-setting/trial-stream.ts';
 import { cageGuide } from '$core/ready/cage/guide.ts';
 import { recheckStatus } from '$core/ready/cage/rechecks.ts';
 import {
@@ -7,20 +8,20 @@ import {
   type SettingState
 } from '$core/ready/cage/setting.ts';
 import type { CageSetup } from '$core/ready/cage/setup.ts';
-import type { SettingView } from '$lib/cage-view';
+import type { CageSettingView } from '$lib/setting-view';
 import { SettingDesk } from '../../client/setting-desk.svelte';
 
 /** One setting of a cage in this browser: its trials, what is typed, and what to do next. */
 export class CageDesk extends SettingDesk<CageSetup, CageMove, FoundSetting, SettingState> {
   constructor(
-    readonly view: SettingView,
+    readonly view: CageSettingView,
     by: string
   ) {
     super(cageStream, view, by);
   }
 
   readonly guide = $derived.by(() =>
-    cageGuide(this.view.setup, this.state.counted, this.view.offered?.clicks ?? null)
+    cageGuide(this.view.setup, countedOf(this.state), this.view.offered?.clicks ?? null)
   );
   readonly rechecks = $derived.by(() =>
     recheckStatus(this.view.setup, this.state, this.view.holesCut ?? 0)

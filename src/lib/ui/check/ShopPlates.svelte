@@ -54,14 +54,14 @@
   const due = (plate: ShopPlate) => plateDueInDays(plate, Date.now());
 </script>
 
-<section aria-labelledby="plates" data-testid="shop-plates">
+<section class="boxed-wide" aria-labelledby="plates" data-testid="shop-plates">
   <h2 id="plates" class="label">The shop’s plates</h2>
   {#each stored as plate (plate.id)}
     {@const left = due(plate)}
     <div class="plate" data-plate={plate.name}>
       <p>
         <strong>{plate.name}</strong>, measured {new Date(plate.measuredAt).toLocaleDateString()}:
-        <span class:late={left < 0}
+        <span class:fails-strong={left < 0}
           >{left < 0
             ? `✕ to be measured again since ${-left} days`
             : `✓ again in ${left} days`}</span
@@ -134,12 +134,6 @@
 </section>
 
 <style>
-  section {
-    padding: 14px 18px;
-    border: 1.5px solid var(--line);
-    border-radius: 10px;
-    background: var(--panel);
-  }
   .plate {
     display: grid;
     grid-template-columns: minmax(0, 1fr) auto;
@@ -155,10 +149,6 @@
     grid-column: 2;
     grid-row: 1 / span 2;
     align-self: center;
-  }
-  .late {
-    color: var(--brick);
-    font-weight: 700;
   }
   form {
     display: flex;

@@ -23,7 +23,7 @@
 {:else if bill.result.lines.length === 0}
   <p class="hint">No rivets yet: they are counted once a joint can be laid out.</p>
 {:else}
-  <div class="wide">
+  <div class="scrolls-across">
     <table class="figures" data-testid="bill">
       <thead>
         <tr>
@@ -71,9 +71,6 @@
 {/if}
 
 <style>
-  .wide {
-    overflow-x: auto;
-  }
   @media (max-width: 600px) {
     table,
     tbody,

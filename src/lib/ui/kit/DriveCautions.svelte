@@ -12,15 +12,8 @@
 
 {#each LISTS as { title, lines } (title)}
   <More {title}>
-    <ul>
+    <ul class="bulleted">
       {#each lines as line (line)}<li>{line}</li>{/each}
     </ul>
   </More>
 {/each}
-
-<style>
-  ul {
-    padding-left: 1.1rem;
-    list-style: disc;
-  }
-</style>

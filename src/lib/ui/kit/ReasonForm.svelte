@@ -22,7 +22,7 @@
 
 <form onsubmit={send}>
   <TextField {name} {label} maxlength={120} bind:value={why} {hint} />
-  <div class="acts">
+  <div class="in-a-row">
     <button class="act" class:main={onleave !== undefined} disabled={why.trim() === ''}
       >{act}</button
     >
@@ -36,9 +36,5 @@
     grid-template-columns: minmax(0, 1fr) auto;
     align-items: center;
     gap: 10px;
-  }
-  .acts {
-    display: flex;
-    gap: 8px;
   }
 </style>

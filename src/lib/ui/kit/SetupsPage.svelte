@@ -25,9 +25,6 @@
 </div>
 
 <style>
-  h1 {
-    font-size: 1.7rem;
-  }
   .for {
     margin: 6px 0 10px;
     padding: 8px 12px;

@@ -74,7 +74,7 @@
     bind:value={searched}
   />
 {/if}
-<div class="wide">
+<div class="scrolls-across">
   <table class="figures" aria-label={label}>
     <thead>
       {#each table.getHeaderGroups() as group (group.id)}
@@ -119,9 +119,6 @@
   </p>{/if}
 
 <style>
-  .wide {
-    overflow-x: auto;
-  }
   th button {
     min-height: 44px;
     color: inherit;

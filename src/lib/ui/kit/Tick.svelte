@@ -7,15 +7,9 @@
   let { text, checked = $bindable() }: Props = $props();
 </script>
 
-<label><input type="checkbox" bind:checked /> {text}</label>
+<label class="tick-line"><input type="checkbox" bind:checked /> {text}</label>
 
 <style>
-  label {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-    min-height: 44px;
-  }
   input {
     width: 24px;
     height: 24px;

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { verdictNow, type HoleState } from '$core/check/hole-events.ts';
-  import VerdictMark, { MARK_WORDS, type MarkKind } from './VerdictMark.svelte';
+  import type { MarkKind } from '../marks/verdict-glyphs';
+  import VerdictMark, { MARK_WORDS } from './VerdictMark.svelte';
 
   /** What each mark on the hole map means, with how many there are. */
   interface Props {

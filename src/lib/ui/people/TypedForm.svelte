@@ -14,6 +14,7 @@
 </script>
 
 <form
+  class="column-wide"
   method="POST"
   {action}
   use:enhance={() =>
@@ -23,11 +24,3 @@
   {#if refused !== ''}<Notice level="attention" title="Not yet" text={refused} />{/if}
   {@render children()}
 </form>
-
-<style>
-  form {
-    display: flex;
-    flex-direction: column;
-    gap: 10px;
-  }
-</style>

@@ -32,7 +32,7 @@
   </th>
 {/snippet}
 
-<div class="wide">
+<div class="scrolls-across">
   <table class="figures" aria-label={RECORDS.rivetsOnRecord}>
     <thead>
       <tr>
@@ -98,9 +98,6 @@
 </div>
 
 <style>
-  .wide {
-    overflow-x: auto;
-  }
   td {
     height: 52px;
   }

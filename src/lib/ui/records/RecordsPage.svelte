@@ -35,7 +35,7 @@
 <div class="page">
   <header>
     <h1>Records</h1>
-    <nav aria-label="Views of the records">
+    <nav class="wraps-wide" aria-label="Views of the records">
       {#each VIEWS as { path, text } (path)}
         <a class="act" href={path + asked} aria-current={here === path ? 'page' : undefined}
           >{text}</a
@@ -53,7 +53,7 @@
         {offers}
         action={here}
       />{/key}
-    <section aria-label="What was found" aria-live="polite">
+    <section class="rows-wide" aria-label="What was found" aria-live="polite">
       {#each problems as problem (problem)}
         <Notice level="attention" title="Not asked" text={problem} />
       {/each}
@@ -70,14 +70,6 @@
     justify-content: space-between;
     gap: 8px 12px;
   }
-  h1 {
-    font-size: 1.7rem;
-  }
-  nav {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-  }
   nav [aria-current='page'] {
     background: var(--olive-soft);
     border-color: var(--olive);
@@ -87,11 +79,6 @@
     grid-template-columns: 290px minmax(0, 1fr);
     gap: 18px;
     align-items: start;
-  }
-  section {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: 10px;
   }
   @media (max-width: 900px) {
     .halves {

@@ -101,7 +101,7 @@
         errors={count.trim() !== '' && !ready ? [`a whole number from ${least}`] : undefined}
       />
       <TextField name="note" label="Note" maxlength={120} bind:value={note} />
-      {#if desk.refusal !== ''}<p class="wrong" role="alert">{desk.refusal}</p>{/if}
+      {#if desk.refusal !== ''}<p class="fails" role="alert">{desk.refusal}</p>{/if}
       <button class="act main" disabled={!ready || desk.sending}
         >{what === 'issued' ? STOCK.handOut : STOCK.setTheCount}</button
       >
@@ -128,9 +128,6 @@
     display: grid;
     gap: 8px;
     padding: 8px 0 14px;
-  }
-  .wrong {
-    color: var(--brick);
   }
   ol {
     padding: 0;

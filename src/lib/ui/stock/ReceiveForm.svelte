@@ -42,7 +42,7 @@
   }
 </script>
 
-<form onsubmit={receive} aria-labelledby="receive">
+<form class="rows-within" onsubmit={receive} aria-labelledby="receive">
   <h2 id="receive" class="label">Receive</h2>
   <TextField
     name="part"
@@ -79,11 +79,6 @@
 </form>
 
 <style>
-  form {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: 8px;
-  }
   .pair {
     display: grid;
     grid-template-columns: repeat(2, minmax(0, 1fr));

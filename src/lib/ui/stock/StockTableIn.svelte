@@ -36,7 +36,7 @@
   }
 </script>
 
-<section aria-labelledby="table-in">
+<section class="rows-within" aria-labelledby="table-in">
   <h2 id="table-in" class="label">A table in (CSV)</h2>
   <Choice
     label="This file is"
@@ -48,7 +48,7 @@
     onchoose={(value) => (mode = value)}
   />
   <FileDrop label="Table of bins" endings={['.csv']} onfile={(file) => void choose(file)} />
-  {#if refused !== ''}<p class="wrong" role="alert">{refused}</p>{/if}
+  {#if refused !== ''}<p class="fails" role="alert">{refused}</p>{/if}
   {#if read?.ok}
     <p>
       {read.moves.length}
@@ -58,7 +58,7 @@
       >
     </p>
   {:else if read}
-    <ul class="wrong" role="alert">
+    <ul class="fails" role="alert">
       {#each read.problems.slice(0, MOST_SHOWN) as problem, index (index)}<li>{problem}</li>{/each}
       {#if read.problems.length > MOST_SHOWN}<li>
           and {read.problems.length - MOST_SHOWN} more
@@ -66,14 +66,3 @@
     </ul>
   {/if}
 </section>
-
-<style>
-  section {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: 8px;
-  }
-  .wrong {
-    color: var(--brick);
-  }
-</style>

@@ -2,7 +2,7 @@
   import { TOOLS } from '$lib/words/pages/tools';
   import type { DiesGuide } from '$core/tool-setting/dies-guide.ts';
   import type { DiesSetup } from '$core/tool-setting/tool-setup.ts';
-  import { dimples } from '$core/tool-setting/tool-stream.ts';
+  import { dimples } from '$core/tool-setting/tool-rooms.ts';
   import StepField from '../kit/StepField.svelte';
   import DimpleLook, { asSeen, NOT_SEEN } from './DimpleSeen.svelte';
   import type { ToolDesk } from './tool-desk.svelte';
@@ -32,7 +32,7 @@
   }
 </script>
 
-<form onsubmit={record} aria-labelledby="{id}-head">
+<form class="rows" onsubmit={record} aria-labelledby="{id}-head">
   <h2 id="{id}-head" class="label">The trial dimple</h2>
   <StepField
     label="Divisions past touching"
@@ -45,10 +45,3 @@
   <DimpleLook bind:seen />
   <button class="act main" disabled={!whole || told === null}>{TOOLS.keepThisDimple}</button>
 </form>
-
-<style>
-  form {
-    display: grid;
-    gap: 8px;
-  }
-</style>

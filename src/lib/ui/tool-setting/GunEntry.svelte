@@ -2,7 +2,7 @@
   import { TOOLS } from '$lib/words/pages/tools';
   import type { GunGuide, Wood } from '$core/tool-setting/gun-guide.ts';
   import { WOOD } from '$core/tool-setting/gun-guide.ts';
-  import { AirPsi, HeadHeight, Seconds } from '$core/tool-setting/tool-stream.ts';
+  import { AirPsi, HeadHeight, Seconds } from '$core/tool-setting/tool-moves.ts';
   import { WOOD_WORDS } from '$lib/words/tool-settings';
   import { firstProblem } from '$lib/ui/kit/field-problem';
   import Choice from '../kit/Choice.svelte';
@@ -66,7 +66,7 @@
 </script>
 
 {#if onWood}
-  <form onsubmit={keepWood} aria-labelledby="{id}-wood">
+  <form class="rows" onsubmit={keepWood} aria-labelledby="{id}-wood">
     <h2 id="{id}-wood" class="label">On scrap wood</h2>
     <TextField
       name="air"
@@ -85,7 +85,7 @@
     <button class="act main" disabled={!air.success || wood === ''}>{TOOLS.keepThisTry}</button>
   </form>
 {:else}
-  <form onsubmit={keepBurst} aria-labelledby="{id}-burst">
+  <form class="rows" onsubmit={keepBurst} aria-labelledby="{id}-burst">
     <h2 id="{id}-burst" class="label">One burst, then the head</h2>
     {#if !isFirst}
       <Tick text="on a fresh rivet" bind:checked={fresh} />
@@ -112,10 +112,3 @@
     <button class="act" type="button" onclick={() => (again = true)}>Another air, on wood</button>
   </form>
 {/if}
-
-<style>
-  form {
-    display: grid;
-    gap: 8px;
-  }
-</style>

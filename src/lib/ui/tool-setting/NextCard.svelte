@@ -1,11 +1,17 @@
 <script lang="ts">
   import { usePreferences } from '$lib/client/preferences.svelte';
-  import { diesInWords, gunInWords, squeezerInWords } from '$lib/words/tool-settings';
+  import {
+    diesInWords,
+    foundInWords,
+    gunInWords,
+    squeezerInWords,
+    toolStatusInWords
+  } from '$lib/words/tool-settings';
   import NextStep, { type StepLevel } from '../kit/NextStep.svelte';
   import Notice from '../kit/Notice.svelte';
   import type { ToolDesk } from './tool-desk.svelte';
 
-  /** The next step of setting a tool; or why no setting of it makes a good head. */
+  /** The next step of setting a tool, or of using it once it is set; or why no setting of it makes a good head. */
   interface Props {
     desk: ToolDesk;
   }
@@ -21,8 +27,9 @@
     cracked: 'stop',
     contradiction: 'stop'
   };
-  const { guide } = $derived(desk);
-  const told = $derived.by(() => {
+  const { guide, status } = $derived(desk);
+  const { found } = $derived(desk.state);
+  const next = $derived.by(() => {
     const length = preferences.inWords;
     if (guide.tool === 'dies') {
       const { said } = guide.guide;
@@ -43,12 +50,22 @@
   });
 </script>
 
-{#if told}
+{#if found}
   <NextStep
-    level={LEVELS[told.state] ?? 'go'}
-    say={told.say}
-    why={told.why}
-    work={told.work}
+    level={status.state === 'released' ? 'good' : status.state === 'look' ? 'attention' : 'go'}
+    say="{toolStatusInWords(status, preferences.inWords)}."
+    why="{foundInWords(found, desk.view.setup)}: {status.state === 'first'
+      ? 'fresh rivets or dimples in scrap, each in one go, nothing turned in between.'
+      : 're-check after a day, with another lot, at another grip.'}"
+    work={next?.work ?? []}
+    source="from the open side; released by the first three that are plainly good"
+  />
+{:else if next}
+  <NextStep
+    level={LEVELS[next.state] ?? 'go'}
+    say={next.say}
+    why={next.why}
+    work={next.work}
     source="always from the open side: a head driven too low cannot be undone"
   />
 {:else if guide.tool !== 'dies' && !guide.answer.ok}

@@ -3,7 +3,8 @@
   import { COMMON } from '$lib/words/pages/common';
   import type { SqueezerGuide } from '$core/tool-setting/squeezer-guide.ts';
   import type { SqueezerSetup } from '$core/tool-setting/tool-setup.ts';
-  import { HeadHeight, squeezes } from '$core/tool-setting/tool-stream.ts';
+  import { squeezes } from '$core/tool-setting/tool-rooms.ts';
+  import { HeadHeight } from '$core/tool-setting/tool-moves.ts';
   import { firstProblem } from '$lib/ui/kit/field-problem';
   import Choice from '../kit/Choice.svelte';
   import LengthField from '../kit/LengthField.svelte';
@@ -57,7 +58,7 @@
   }
 </script>
 
-<form onsubmit={record} aria-labelledby="{id}-head">
+<form class="rows" onsubmit={record} aria-labelledby="{id}-head">
   <h2 id="{id}-head" class="label">The squeeze</h2>
   <StepField
     label={TOOLS.divisionsClosed}
@@ -106,10 +107,3 @@
     >{TOOLS.keepThisSqueeze}</button
   >
 </form>
-
-<style>
-  form {
-    display: grid;
-    gap: 8px;
-  }
-</style>

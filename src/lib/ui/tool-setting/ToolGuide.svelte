@@ -1,30 +1,21 @@
 <script lang="ts">
-  import { COMMON } from '$lib/words/pages/common';
   import { onDestroy, onMount, untrack } from 'svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import SqueezeChart from '$lib/drawing/chart/SqueezeChart.svelte';
-  import type { ToolSettingView } from '$lib/tool-setting-view';
-  import {
-    foundInWords,
-    setupInWords,
-    TOOL_WORDS,
-    toolStatusInWords
-  } from '$lib/words/tool-settings';
+  import type { ToolSettingView } from '$lib/setting-view';
+  import { foundInWords, setupInWords, TOOL_WORDS } from '$lib/words/tool-settings';
   import Arithmetic from '../kit/Arithmetic.svelte';
-  import GuideFrame from '../kit/GuideFrame.svelte';
-  import NextStep from '../kit/NextStep.svelte';
   import DriveCautions from '../kit/DriveCautions.svelte';
-  import Notice from '../kit/Notice.svelte';
-  import OutboxNotice from '../OutboxNotice.svelte';
+  import SettingGuide from '../setting/SettingGuide.svelte';
   import DiesEntry from './DiesEntry.svelte';
   import GunEntry from './GunEntry.svelte';
-  import MadeEntry from './MadeEntry.svelte';
   import NextCard from './NextCard.svelte';
+  import SetTools from './SetTools.svelte';
   import SqueezeEntry from './SqueezeEntry.svelte';
   import ToolTrials from './ToolTrials.svelte';
   import { ToolDesk } from './tool-desk.svelte';
 
-  /** One setting of a squeezer, a gun or dies, from the first trial to the last look. */
+  /** One setting of a squeezer, a gun or dies. */
   interface Props {
     setting: ToolSettingView;
     person: string;
@@ -37,7 +28,7 @@
   const { setup, offered } = $derived(setting);
   const { guide } = $derived(desk);
   const day = new Intl.DateTimeFormat('en', { dateStyle: 'long' });
-  const set = $derived(desk.state.found !== null);
+  const was = $derived(offered?.from.state.found ?? null);
   const done = $derived(
     guide.tool === 'dies'
       ? guide.guide.said.state === 'done'
@@ -45,97 +36,57 @@
   );
 </script>
 
-<GuideFrame label="Trials">
-  {#snippet header()}
-    <p class="label">
-      <a class="back" href="/setups/driving">Squeezers, guns and dies</a> ›
-      {TOOL_WORDS[setup.tool]}: {setup.name}
-      {#if setting.jointId}› <a href="/joints/{setting.jointId}/drive">{setting.work}</a>{/if}
+{#snippet opened()}
+  {#if offered?.tool === 'squeezer' && offered.openedBy > 0}
+    <Arithmetic work={offered.work} source="closed gap follows grip and head" />
+  {/if}
+{/snippet}
+{#snippet squeezes()}
+  {#if guide.tool === 'squeezer' && guide.answer.ok}
+    <SqueezeChart guide={guide.answer.result} trials={desk.state.trials} />
+    <p class="hint key">
+      ● caliper · ◆ plate, from the lowest to the highest it can be · ✕ struck · ○ next · solid line
+      as measured, dashed while the thread says it
     </p>
-    <p>{setupInWords(setup, preferences.inWords)}</p>
+  {/if}
+{/snippet}
+<SettingGuide
+  {desk}
+  bad={desk.status.state === 'bad'
+    ? 'One made at this setting was not good: begin another setting.'
+    : null}
+  had={offered &&
+    was && {
+      title: `It was set like this before: ${foundInWords(was, offered.from.setup)}`,
+      text: `${day.format(new Date(was.at))}, ${was.by}, ${setupInWords(offered.from.setup, preferences.inWords)}.`,
+      below: opened
+    }}
+  chart={setup.tool === 'squeezer' ? squeezes : undefined}
+  keep={done
+    ? {
+        text: 'Keep this setting; then the first three',
+        ready: true,
+        onkeep: () => desk.add({ kind: 'kept' })
+      }
+    : null}
+>
+  {#snippet crumbs()}
+    <a class="back" href="/setups/driving">Squeezers, guns and dies</a> ›
+    {TOOL_WORDS[setup.tool]}: {setup.name}
+    {#if setting.jointId}› <a href="/joints/{setting.jointId}/drive">{setting.work}</a>{/if}
   {/snippet}
-  {#snippet left()}
-    {#if desk.state.withdrawn}
-      <Notice level="stop" title="This setting was withdrawn" text={desk.state.withdrawn.why} />
-    {:else if desk.status.state === 'bad'}
-      <Notice
-        level="stop"
-        title={COMMON.setButNotToBe}
-        text="One made at this setting was not good: begin another setting."
-      />
-    {:else if desk.state.found}
-      <NextStep
-        level={desk.status.state === 'released'
-          ? 'good'
-          : desk.status.state === 'look'
-            ? 'attention'
-            : 'go'}
-        say="{toolStatusInWords(desk.status, preferences.inWords)}."
-        why="{foundInWords(desk.state.found, setup)}: {desk.status.state === 'first'
-          ? 'fresh rivets or dimples in scrap, each in one go, nothing turned in between.'
-          : 'looked at again after a day, with another lot, at another grip.'}"
-        work={guide.tool !== 'dies' && guide.answer.ok ? guide.answer.result.work : []}
-        source="from the open side; released by the first three that are plainly good"
-      />
-    {:else}
-      <NextCard {desk} />
-    {/if}
-    {#if offered && desk.state.trials.length === 0 && offered.from.state.found}
-      <Notice
-        level="attention"
-        title="It was set like this before: {foundInWords(
-          offered.from.state.found,
-          offered.from.setup
-        )}"
-        text="{day.format(new Date(offered.from.state.found.at))}, {offered.from.state.found
-          .by}, {setupInWords(offered.from.setup, preferences.inWords)}."
-      />
-      {#if offered.tool === 'squeezer' && offered.openedBy > 0}
-        <Arithmetic work={offered.work} source="closed gap follows grip and head" />
-      {/if}
-    {/if}
+  {#snippet about()}{setupInWords(setup, preferences.inWords)}{/snippet}
+  {#snippet next()}<NextCard {desk} />{/snippet}
+  {#snippet entry()}
     {#if guide.tool === 'squeezer' && guide.answer.ok}
-      <SqueezeChart guide={guide.answer.result} trials={desk.state.trials} />
-      <p class="hint key">
-        ● caliper · ◆ plate, from the lowest to the highest it can be · ✕ struck · ○ next · solid
-        line as measured, dashed while the thread says it
-      </p>
+      <SqueezeEntry {desk} guide={guide.answer.result} setup={guide.setup} />
+    {:else if guide.tool === 'gun' && guide.answer.ok}
+      <GunEntry {desk} guide={guide.answer.result} />
+    {:else if guide.tool === 'dies'}
+      <DiesEntry {desk} guide={guide.guide} setup={guide.setup} />
     {/if}
-    {#if setup.tool !== 'squeezer'}<ToolTrials {desk} />{/if}
-    <DriveCautions />
   {/snippet}
-  {#snippet side()}
-    {#if desk.refusal !== null}
-      <Notice level="stop" title="Not taken" text={preferences.refusal(desk.refusal)} />
-    {/if}
-    <OutboxNotice outbox={desk.outbox} what="the trials" />
-    {#if set}
-      <MadeEntry {desk} />
-    {:else if !desk.state.withdrawn}
-      {#if done}
-        <button
-          data-testid="keep-setting"
-          class="act main keep"
-          type="button"
-          disabled={desk.outbox.waiting.length > 0}
-          onclick={() => desk.add({ kind: 'kept' })}>Keep this setting; then the first three</button
-        >
-      {/if}
-      {#if guide.tool === 'squeezer' && guide.answer.ok}
-        <SqueezeEntry {desk} guide={guide.answer.result} setup={guide.setup} />
-      {:else if guide.tool === 'gun' && guide.answer.ok}
-        <GunEntry {desk} guide={guide.answer.result} />
-      {:else if guide.tool === 'dies'}
-        <DiesEntry {desk} guide={guide.guide} setup={guide.setup} />
-      {/if}
-    {/if}
-    {#if setup.tool === 'squeezer'}<ToolTrials {desk} />{/if}
-  {/snippet}
-</GuideFrame>
-
-<style>
-  .keep {
-    min-height: 60px;
-    font-size: 1.1rem;
-  }
-</style>
+  {#snippet set()}<SetTools {desk} />{/snippet}
+  {#snippet trials()}<ToolTrials {desk} />{/snippet}
+  {#snippet below()}<DriveCautions />{/snippet}
+</SettingGuide>

@@ -21,7 +21,8 @@
   open={!desk.state.found}
   onstrike={(trial, why) => desk.add({ kind: 'struck', trial, why })}
 >
-  {#snippet cells({ trial, by, struck })}
+  {#snippet cells(trial)}
+    {@const { by, struck } = trial}
     {@const said = trialInWords(trial, preferences.inWords)}
     <td>{said.at}</td>
     <td class="words">{said.came}</td>

@@ -1,18 +1,12 @@
 import { diesGuide } from '$core/tool-setting/dies-guide.ts';
 import { gunGuide } from '$core/tool-setting/gun-guide.ts';
 import { squeezerGuide } from '$core/tool-setting/squeezer-guide.ts';
+import { bursts, dimples, squeezes } from '$core/tool-setting/tool-rooms.ts';
 import type { ToolSetup } from '$core/tool-setting/tool-setup.ts';
 import { toolStatus } from '$core/tool-setting/tool-status.ts';
-import {
-  bursts,
-  dimples,
-  squeezes,
-  toolStream,
-  type FoundTool,
-  type ToolMove,
-  type ToolState
-} from '$core/tool-setting/tool-stream.ts';
-import type { ToolSettingView } from '$lib/tool-setting-view';
+import type { FoundTool, ToolMove, ToolState } from '$core/tool-setting/tool-moves.ts';
+import { toolStream } from '$core/tool-setting/tool-stream.ts';
+import type { ToolSettingView } from '$lib/setting-view';
 import { cold } from '../../client/cold.svelte';
 import { SettingDesk } from '../../client/setting-desk.svelte';
 

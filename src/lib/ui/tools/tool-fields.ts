@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { GUN_SIZES } from '$core/catalog/driving-figures.ts';
 import { DrivingTools } from '$core/drive/driving-tools.ts';
 import { parseLength } from '$core/units/parse-length.ts';
+import type { SetupField } from '$lib/ui/setting/setup-field.ts';
 import { TOOLS } from '$lib/words/pages/tools.ts';
 import { COMMON } from '$lib/words/pages/common.ts';
 import { typedNumber } from '$core/units/typed-number.ts';
@@ -104,6 +105,12 @@ export const TOOL_GROUPS: readonly {
     ]
   }
 ];
+
+/** As the form of settings takes it. */
+export const asSetupField = ({ key, label, kind }: ToolField): SetupField =>
+  typeof kind === 'object'
+    ? { key, label, as: 'choice', options: kind.options }
+    : { key, label, as: 'length', plain: kind === 'text' || kind === 'number' };
 
 /** A tool as it is typed. */
 export type TypedTool = { id: string } & Record<string, string>;

@@ -11,7 +11,7 @@ export const CAGES = {
   pilotDiameter: 'Pilot diameter',
   pilotLength: 'Pilot length',
   practice: 'Practice',
-  practiceOnly: '○ practice only',
+  practiceOnly: 'practice only',
   saveCage: 'Save cage',
   theCouponAsMeasured: 'The coupon, as measured',
   theHole: 'The hole',

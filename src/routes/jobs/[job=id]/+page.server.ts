@@ -1,6 +1,6 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
-import { zod4 } from 'sveltekit-superforms/adapters';
+import { zod4 } from '$lib/server/zod4';
 import { z } from 'zod';
 import { LARGEST_FILE_BYTES, readJointFile } from '$core/exchange/joint-file.ts';
 import { fileRefusalInWords } from '$lib/words/refusals';

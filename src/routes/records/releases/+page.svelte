@@ -21,7 +21,7 @@
 <svelte:head><title>Releases on record · Zanjador</title></svelte:head>
 
 <RecordsPage {...data}>
-  <div class="wide">
+  <div class="scrolls-across">
     <table class="figures" aria-label={RECORDS.releases}>
       <thead>
         <tr>
@@ -71,9 +71,6 @@
 </RecordsPage>
 
 <style>
-  .wide {
-    overflow-x: auto;
-  }
   td .hint {
     display: block;
   }

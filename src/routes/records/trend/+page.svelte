@@ -40,7 +40,7 @@
 <RecordsPage {...data}>
   <div class="over">
     <h2>{what[0]?.toUpperCase()}{what.slice(1)}, share of the heads looked at</h2>
-    <nav aria-label="Told apart">
+    <nav class="in-a-row" aria-label="Told apart">
       {#each WAYS as { by, text } (by)}
         <a class="act small" href={ask(by)} aria-current={data.by === by ? 'true' : undefined}
           >{text}</a
@@ -70,10 +70,6 @@
     gap: 8px;
     align-items: center;
     justify-content: space-between;
-  }
-  nav {
-    display: flex;
-    gap: 8px;
   }
   nav [aria-current] {
     background: var(--olive-soft);

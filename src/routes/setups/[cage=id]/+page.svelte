@@ -1,8 +1,8 @@
 <script lang="ts">
   import { GAUGES_IN } from '$core/catalog/gauges.ts';
   import { writeDecimal } from '$core/units/format-length.ts';
-  import SettingLine from '$lib/ui/cages/SettingLine.svelte';
-  import SetupForm from '$lib/ui/cages/SetupForm.svelte';
+  import CageSettingLine from '$lib/ui/cages/CageSettingLine.svelte';
+  import CageSetupForm from '$lib/ui/cages/CageSetupForm.svelte';
   import Length from '$lib/ui/kit/Length.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { PageData } from './$types';
@@ -29,7 +29,7 @@
       · for <strong>{data.task.work}</strong>, {data.task.holes.length} holes{/if}
   </p>
   {#key data.cage.id}
-    <SetupForm
+    <CageSetupForm
       cageId={data.cage.id}
       {cage}
       remembered={data.cage.settings}
@@ -37,10 +37,10 @@
       recheckEvery={data.recheckEvery}
     />
   {/key}
-  <section aria-labelledby="had">
+  <section class="boxed" aria-labelledby="had">
     <h2 id="had" class="label">Settings it had</h2>
     {#each data.cage.settings as setting (setting.id)}
-      <SettingLine {setting} href="/setups/{data.cage.id}/{setting.id}" />
+      <CageSettingLine {setting} />
     {:else}
       <p class="hint">None yet.</p>
     {/each}
@@ -56,14 +56,5 @@
     display: inline-flex;
     align-items: center;
     min-height: 32px;
-  }
-  h1 {
-    font-size: 1.7rem;
-  }
-  section {
-    padding: 12px 16px;
-    border: 1.5px solid var(--line);
-    border-radius: 10px;
-    background: var(--panel);
   }
 </style>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { COMMON } from '$lib/words/pages/common';
   import SetupsPage from '$lib/ui/kit/SetupsPage.svelte';
-  import ToolLine from '$lib/ui/tool-setting/ToolLine.svelte';
+  import ToolSettingLine from '$lib/ui/tool-setting/ToolSettingLine.svelte';
   import ToolSetupForm from '$lib/ui/tool-setting/ToolSetupForm.svelte';
   import type { PageData } from './$types';
 
@@ -23,7 +23,7 @@
   {#snippet list()}
     <section aria-label="Settings, the latest first">
       {#each data.settings as setting (setting.id)}
-        <ToolLine {setting} />
+        <ToolSettingLine {setting} />
       {:else}
         <p class="hint">
           None was set yet. A setting is found on scrap, released by its first three good heads, and

@@ -5,11 +5,16 @@
   import { setToolsAt } from '$lib/api/shop.ts';
   import { call } from '$lib/client/call';
   import { TOOL_CHECKS } from '$lib/words/driving';
-  import Choice from '$lib/ui/kit/Choice.svelte';
   import SetupsNav from '$lib/ui/kit/SetupsNav.svelte';
-  import LengthField from '$lib/ui/kit/LengthField.svelte';
   import { said } from '$lib/ui/kit/said.svelte';
-  import { blankTool, TOOL_GROUPS, toolsOf, typedTools } from '$lib/ui/tools/tool-fields';
+  import SetupFields from '$lib/ui/setting/SetupFields.svelte';
+  import {
+    asSetupField,
+    blankTool,
+    TOOL_GROUPS,
+    toolsOf,
+    typedTools
+  } from '$lib/ui/tools/tool-fields';
   import type { PageData } from './$types';
 
   interface Props {
@@ -55,30 +60,20 @@
     list that is not on the board is worse than none.
   </p>
   <p class="hint">Before use, once a day: {TOOL_CHECKS.join(' · ')}</p>
-  <form onsubmit={save} novalidate>
+  <form class="rows-wide" onsubmit={save} novalidate>
     {#each TOOL_GROUPS as { key, title, one, fields } (key)}
-      <section aria-label={title}>
-        <h2>{title}</h2>
+      <section class="rows-wide boxed" aria-label={title}>
+        <h2 class="head-2">{title}</h2>
         {#each typed[key] as tool, at (tool.id)}
           <div class="tool" data-tool={tool.id}>
-            {#each fields as field (field.key)}
-              {#if typeof field.kind === 'object'}
-                <Choice
-                  label={field.label}
-                  value={tool[field.key] ?? ''}
-                  options={field.kind.options}
-                  onchoose={(value) => (tool[field.key] = value)}
-                />
-              {:else}
-                <LengthField
-                  label={field.label}
-                  value={tool[field.key] ?? ''}
-                  plain={field.kind !== 'length' && field.kind !== 'lengths'}
-                  oninput={(value) => (tool[field.key] = value)}
-                  problem={problem(tool.id, field.key)}
-                />
-              {/if}
-            {/each}
+            <SetupFields
+              rows={[{ fields: fields.map(asSetupField) }]}
+              filling={{
+                shown: (key) => tool[key] ?? '',
+                type: (key, value) => (tool[key] = value),
+                problemOf: (key) => problem(tool.id, key)
+              }}
+            />
             <button class="act" type="button" onclick={() => typed[key].splice(at, 1)}
               >Remove</button
             >
@@ -103,27 +98,9 @@
 </div>
 
 <style>
-  h1 {
-    font-size: 1.7rem;
-  }
-  h2 {
-    font-size: 1.2rem;
-  }
-  form,
-  section {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: 10px;
-  }
-  section {
-    padding: 12px 16px;
-    border: 1.5px solid var(--line);
-    border-radius: 10px;
-    background: var(--panel);
-  }
   .tool {
     display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(min(100%, 280px), 1fr));
+    grid-template-columns: minmax(0, 1fr) auto;
     align-items: start;
     gap: 10px;
     padding-bottom: 10px;

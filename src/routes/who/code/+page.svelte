@@ -13,7 +13,7 @@
 
 <svelte:head><title>In by a code · Zanjador</title></svelte:head>
 
-<div class="page code">
+<div class="page narrow-page">
   <h1>{data.first ? 'The first lead of this shop' : 'In by a code'}</h1>
   <p>
     {data.first
@@ -50,12 +50,6 @@
 </div>
 
 <style>
-  .code {
-    max-width: 620px;
-    display: flex;
-    flex-direction: column;
-    gap: 14px;
-  }
   h1 {
     font-size: 1.9rem;
   }

@@ -56,7 +56,9 @@
 </script>
 
 <section class="empty" data-testid="empty-hole">
-  <h3>{readings.length === 0 ? `Hole ${hole} is empty` : `Measure hole ${hole} again`}</h3>
+  <h3 class="head-3">
+    {readings.length === 0 ? `Hole ${hole} is empty` : `Measure hole ${hole} again`}
+  </h3>
   <p class="hint">
     Measure it at its widest, both ways: an oval hole is as wide as that. Its drill is {drill} ({preferences.inWords(
       drillIn(drill)
@@ -130,9 +132,6 @@
     padding: 10px 12px;
     border: 2px solid var(--amber-line);
     border-radius: 10px;
-  }
-  h3 {
-    font-size: 1.15rem;
   }
   .fields {
     display: grid;

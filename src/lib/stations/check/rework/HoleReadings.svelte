@@ -48,11 +48,6 @@
 </section>
 
 <style>
-  ul {
-    margin: 0;
-    padding: 0;
-    list-style: none;
-  }
   li {
     display: flex;
     flex-wrap: wrap;

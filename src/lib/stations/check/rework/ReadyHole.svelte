@@ -18,7 +18,7 @@
 </script>
 
 <section class="ready" data-testid="ready-hole">
-  <h3>Next rivet: {now.rivet?.partNumber}</h3>
+  <h3 class="head-3">Next rivet: {now.rivet?.partNumber}</h3>
   <p class="hint">
     Hole {preferences.inWords(now.rivet?.holeIn ?? 0)}. Tick each step when it is done.
   </p>
@@ -50,9 +50,6 @@
     padding: 10px 12px;
     border: 2px solid var(--line-strong);
     border-radius: 10px;
-  }
-  h3 {
-    font-size: 1.15rem;
   }
   ul {
     display: flex;

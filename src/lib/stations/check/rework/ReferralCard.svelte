@@ -105,6 +105,7 @@
     </p>
   {:else}
     <form
+      class="column"
       onsubmit={(event) => {
         event.preventDefault();
         if (!ready || !then) return;
@@ -191,10 +192,5 @@
   .open {
     border-color: var(--dye);
     background: var(--dye-soft);
-  }
-  form {
-    display: flex;
-    flex-direction: column;
-    gap: 8px;
   }
 </style>

@@ -32,7 +32,7 @@
 </script>
 
 <More title="Take rivet {hole} out" open>
-  <div class="take" data-testid="take-out">
+  <div class="column" data-testid="take-out">
     <Choice
       label="Drill"
       value={school}
@@ -60,7 +60,7 @@
           {removalStepInWords(step, preferences.inWords)}
         </li>{/each}
     </ol>
-    <p class="never">
+    <p class="fails-strong">
       ✕ Never a drill over {walk.neverOver.drill} ({preferences.inWords(walk.neverOver.drillIn)}):
       it cuts the hole itself. Never chisel a head off sideways. Eyes covered; chips cut.
     </p>
@@ -83,21 +83,12 @@
 </More>
 
 <style>
-  .take {
-    display: flex;
-    flex-direction: column;
-    gap: 8px;
-  }
   ol {
     padding-left: 1.4rem;
     list-style: decimal;
   }
   li {
     padding-block: 3px;
-  }
-  .never {
-    color: var(--brick);
-    font-weight: 700;
   }
   form {
     display: flex;

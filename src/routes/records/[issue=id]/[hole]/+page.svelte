@@ -5,12 +5,13 @@
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import Length from '$lib/ui/kit/Length.svelte';
-  import VerdictMark, { MARK_WORDS, type MarkKind } from '$lib/ui/kit/VerdictMark.svelte';
+  import VerdictMark, { MARK_WORDS } from '$lib/ui/kit/VerdictMark.svelte';
+  import type { MarkKind } from '$lib/ui/marks/verdict-glyphs';
   import { verdictOfLook } from '$core/check/hole-look.ts';
   import { FINDING_NAMES } from '$lib/words/heads';
   import { lookSaid } from '$lib/words/looks';
   import {
-    driveEventInWords,
+    driveMoveInWords,
     lookReasons,
     readingInWords,
     reworkEventInWords,
@@ -49,7 +50,7 @@
         id: event.id,
         at: event.at,
         by: whoLogged(event),
-        text: driveEventInWords(event, (batch) => history.lots[batch] ?? null, length),
+        text: driveMoveInWords(event, event, (batch) => history.lots[batch] ?? null, length),
         more: '',
         mark: null
       })),
@@ -121,7 +122,7 @@
     <p class="held">Open hole: no solid rivet. {history.heldOpen}</p>
   {/if}
 
-  <section aria-labelledby="rivets">
+  <section class="scrolls-across" aria-labelledby="rivets">
     <h2 id="rivets">Rivets in it, one after the other</h2>
     {#if history.rivets.length === 0}
       <p class="hint">None was driven or looked at yet.</p>
@@ -166,7 +167,7 @@
     {/if}
   </section>
 
-  <section aria-labelledby="log">
+  <section class="scrolls-across" aria-labelledby="log">
     <h2 id="log">Everything that happened at it</h2>
     <ol data-testid="history">
       {#each entries as entry (entry.id)}
@@ -189,7 +190,7 @@
   </section>
 
   {#if history.elsewhere.length > 0}
-    <section aria-labelledby="elsewhere">
+    <section class="scrolls-across" aria-labelledby="elsewhere">
       <h2 id="elsewhere">The same place in other releases</h2>
       {#each history.elsewhere as one (one.issueId)}
         <a class="act" href="/records/{one.issueId}/{one.hole}"
@@ -231,9 +232,6 @@
     border: 1.5px solid var(--amber-line);
     border-radius: 10px;
     background: var(--amber-soft);
-  }
-  section {
-    overflow-x: auto;
   }
   ol {
     display: grid;

@@ -187,8 +187,8 @@
         <p>Choose what it is graded by.</p>
       {/if}
       {#if desk.graded}
-        <h2>What to take from it</h2>
-        <ul data-testid="feedback">
+        <h2 class="head-3">What to take from it</h2>
+        <ul class="bulleted" data-testid="feedback">
           {#each desk.graded.feedback as said (`${said.key} ${said.code}`)}
             <li>{feedbackInWords(said, preferences.inWords)}</li>
           {/each}
@@ -221,9 +221,6 @@
   h1 {
     flex: 1;
     font-size: 1.6rem;
-  }
-  h2 {
-    font-size: 1.15rem;
   }
   .total {
     font-size: 1.8rem;
@@ -262,10 +259,6 @@
   legend {
     padding-top: 6px;
     font-weight: 700;
-  }
-  ul {
-    padding-left: 1.1rem;
-    list-style: disc;
   }
   @media (max-width: 900px) {
     .halves {

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { recheckStatus } from '$core/ready/cage/rechecks.ts';
-import { cageStream, isNestTried } from '$core/ready/cage/setting.ts';
+import { cageStream, isNestTried, isPractice } from '$core/ready/cage/setting.ts';
 import { getSetting } from '$lib/server/services/cages';
 import { pdfTapeLabel } from '$lib/server/files/pdf-tape-label';
 import { ONLY_HERE, shopAddress } from '$lib/server/shop-address';
@@ -21,10 +21,10 @@ export const GET: RequestHandler = async ({ params, url, locals }) => {
   if (!setting.ok || setting.value.cageId !== params.cage) error(404, 'There is no such setting.');
   const { setup, events, cage, holesCut } = setting.value;
   const state = cageStream.project(setup, events);
-  const { found, withdrawn, practice } = state;
+  const { found, withdrawn } = state;
   if (!found) error(422, 'This cage is not set yet: there is nothing to write on its tape.');
   if (withdrawn) error(422, 'This setting is withdrawn: its tape comes off the cage.');
-  if (practice)
+  if (isPractice(state))
     error(422, 'This setting was cut at the simulated bench: it is no setting of the real cage.');
   if (!isNestTried(state))
     error(
