@@ -91,7 +91,7 @@ describe('./zanjador start', () => {
   }
 
   async function stopBy(signal: 'SIGINT' | 'SIGTERM'): Promise<void> {
-    if (!started) return;
+    if (!started || started.exitCode !== null || started.signalCode !== null) return;
     const ended = once(started, 'exit');
     started.kill(signal);
     await ended;
@@ -262,7 +262,10 @@ describe('./zanjador start', () => {
       await stopBy('SIGINT');
       const starting = spawn('flock', ['--no-fork', join(data, 'start.lock'), 'sleep', '30']);
       const meanwhile = await run(['restore', file, '--yes'], '', env);
+      // the lock is free when it has ended, not when it was told to
+      const ended = once(starting, 'exit');
       starting.kill('SIGKILL');
+      await ended;
       expect([meanwhile.code, meanwhile.err.includes('is being started')]).toEqual([1, true]);
       await start();
 
