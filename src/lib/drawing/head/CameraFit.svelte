@@ -12,7 +12,7 @@
 </script>
 
 <script lang="ts">
-  import { dragged } from '../plan/dragged';
+  import { dragged } from '../gestures/dragged';
 
   /** A camera’s picture with a circle to lay round the head and two marks to lay on the scale’s ends: by dragging, or by keys. */
   interface Props {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { LaidLine, PlannedHole } from '$core/plan/holes.ts';
   import type { Place } from './part-path';
-  import { dragged } from './dragged.ts';
+  import { dragged } from '../gestures/dragged';
 
   /** What one takes hold of to drag a fixed hole along its line. */
   interface Props {

@@ -2,7 +2,7 @@
   import { layerEnds, type LayerEnd } from '$core/stack/layer-ends.ts';
   import type { Stacking } from '$core/stack/layers.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
-  import { dragged } from './dragged.ts';
+  import { dragged } from '../gestures/dragged';
   import type { Extent } from './plan-scene';
   import type { Place } from './part-path';
 

@@ -4,7 +4,7 @@
   import type { Spot } from './hole-marks';
   import type { Extent } from './plan-scene';
   import type { Place } from './part-path';
-  import { dragged } from './dragged.ts';
+  import { dragged } from '../gestures/dragged';
   import { obstacleName } from './names.ts';
 
   /** Obstacles as they stand, each with the zone round it that stays free of holes; dragged by the middle. */

@@ -23,7 +23,7 @@
   import PlanObstacles from './PlanObstacles.svelte';
   import { picksHoles } from './picked-hole';
   import { extentOf, fitPlan } from './plan-scene';
-  import { Zoomable } from '../zoomable.svelte';
+  import { Zoomable } from '../gestures/zoomable.svelte';
   import { answersHints } from '$lib/ui/kit/hint.ts';
 
   /** The joint from above, to scale: sheets, cut-out, rivet lines, numbered holes, what is in the way, dimensions. */
@@ -90,8 +90,8 @@
     const { originX, originY, pxPerIn } = scene;
     const view = zoomable.view;
     return {
-      x: (inches) => view.applyX(originX + inches * pxPerIn),
-      y: (inches) => view.applyY(originY + inches * pxPerIn),
+      x: (inches) => view.x + view.k * (originX + inches * pxPerIn),
+      y: (inches) => view.y + view.k * (originY + inches * pxPerIn),
       pxPerIn: pxPerIn * view.k
     };
   });

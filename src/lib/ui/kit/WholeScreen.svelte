@@ -1,24 +1,10 @@
 <script lang="ts">
-  import type { Snippet } from 'svelte';
-  import { Dialog, Portal } from '@skeletonlabs/skeleton-svelte';
+  import type { ComponentProps } from 'svelte';
+  import type WholeScreenDialog from './WholeScreenDialog.svelte';
+  import Later from './Later.svelte';
 
-  /** Something alone on the whole screen, to be read from across the bench. */
-  interface Props {
-    label: string;
-    testid: string;
-    onclose: () => void;
-    onkeydown?: (event: KeyboardEvent) => void;
-    children: Snippet;
-  }
-  let { label, testid, onclose, onkeydown, children }: Props = $props();
+  /** Something alone on the whole screen. What draws it comes when it is asked for. */
+  let props: ComponentProps<typeof WholeScreenDialog> = $props();
 </script>
 
-<Dialog open onOpenChange={(details) => !details.open && onclose()}>
-  <Portal>
-    <Dialog.Positioner class="whole">
-      <Dialog.Content class="whole" aria-label={label} data-testid={testid} {onkeydown}>
-        {@render children()}
-      </Dialog.Content>
-    </Dialog.Positioner>
-  </Portal>
-</Dialog>
+<Later load={() => import('./WholeScreenDialog.svelte')} wanted {props} />
