@@ -1,6 +1,7 @@
 import { HoleLook } from '../../src/core/check/hole-look';
 import { holeStream, type HoleEvent } from '../../src/core/check/hole-events';
 import { drivenNow, driveStream, type DriveEvent } from '../../src/core/driving/drive-events';
+import { headsOf } from '../../src/core/releases/release-now';
 import { DriveMove } from '../../src/core/driving/drive-move';
 import type { Issue, IssuedHole } from '../../src/core/issue/issue';
 import { reworkStream } from '../../src/core/reworking/rework-events';
@@ -115,7 +116,7 @@ export function earlier(
     rework,
     since,
     drive,
-    states: holeStream.project({ ...issue, rework, ...drivenNow(drive) }, heads)
+    states: holeStream.project(headsOf(issue, rework, drivenNow(drive)), heads)
   };
 }
 export const DRIVEN: [number, number][] = [

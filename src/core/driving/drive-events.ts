@@ -190,11 +190,17 @@ export const hitsOf = ({ holes }: Pick<DriveState, 'holes'>): Map<number, number
   );
 
 /** What the looks at heads have to know of driving. */
-export const drivenNow = (
-  drive: Pick<DriveState, 'holes'>
-): { expired: Set<number>; hitAt: Map<number, number> } => ({
+export interface DrivenNow {
+  expired: ReadonlySet<number>;
+  /** when each rivet that is in was hit last, ms since 1970 */
+  hitAt: ReadonlyMap<number, number>;
+  /** who drove the rivet in each hole, by their ids */
+  people: ReadonlyMap<number, readonly string[]>;
+}
+export const drivenNow = (drive: Pick<DriveState, 'holes'>): DrivenNow => ({
   expired: expiredHoles(drive),
-  hitAt: hitsOf(drive)
+  hitAt: hitsOf(drive),
+  people: new Map([...drive.holes].map(([hole, { people }]) => [hole, people]))
 });
 
 /** What happens while an issue is driven. What may follow rests on the issue and its batches alone, never on earlier taps. */

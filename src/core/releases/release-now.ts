@@ -1,10 +1,18 @@
-import { holeStream, lastBadAt, type HoleEvent, type HoleState } from '../check/hole-events.ts';
+import {
+  holeStream,
+  lastBadAt,
+  type HoleEvent,
+  type HoleState,
+  type HoleSubject
+} from '../check/hole-events.ts';
 import { nextHead, type NextHead } from '../check/next-head.ts';
 import {
   drivenNow,
   driveStream,
+  type DrivenNow,
   type DriveEvent,
-  type DriveState
+  type DriveState,
+  type DriveSubject
 } from '../driving/drive-events.ts';
 import type { ColdBatchFacts } from '../driving/cold-of.ts';
 import { issueOrder } from '../driving/issue-order.ts';
@@ -37,6 +45,51 @@ export interface ReleaseNow {
   due: NextHead;
 }
 
+type Layout = Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
+
+/** What taps are held against: the release as it was made, and what rework has made of it. */
+export const drivingOf = (
+  { facts, holes, heldOpen }: Layout,
+  rework: ReworkState,
+  batches: readonly ColdBatchFacts[]
+): DriveSubject => ({ facts, holes, heldOpen, rework, batches });
+
+/** What looks are held against: that, and what driving comes to. */
+export const headsOf = (
+  { facts, holes, heldOpen }: Layout,
+  rework: ReworkState,
+  driven: DrivenNow
+): HoleSubject => ({ facts, holes, heldOpen, rework, ...driven });
+
+/** A release as far as its heads are looked at: what is due follows from it. */
+export interface LookedAt {
+  /** as released, with what was replaced since */
+  issue: Issue;
+  rework: ReworkState;
+  driven: Pick<DrivenNow, 'hitAt'>;
+  /** in which its rivets are driven */
+  order: readonly number[];
+  heads: readonly HoleEvent[];
+  states: ReadonlyMap<number, HoleState>;
+}
+
+/** Heads that stay as they are on the data holder’s word, and which are due. */
+export function dueNow(at: LookedAt): Pick<ReleaseNow, 'left' | 'due'> {
+  const { issue, rework, states } = at;
+  const left = leftAsIs(rework, (hole) => lastBadAt(states.get(hole)));
+  const present = new Set(issue.holes.map(({ number }) => number));
+  const due = nextHead({
+    order: at.order.filter((hole) => present.has(hole)),
+    hitAt: at.driven.hitAt,
+    events: at.heads,
+    states,
+    left,
+    empty: emptyHoles(rework),
+    rules: issue.facts.rules
+  });
+  return { left, due };
+}
+
 /**
  * What a release comes to by everything that was logged of it: what is out, what is driven, what its heads are, what is due.
  *
@@ -46,20 +99,10 @@ export function releaseNow(logged: LoggedRelease): ReleaseNow {
   const { issue: issued, batches, driving, heads, reworks } = logged;
   const rework = reworkStream.project(issued, reworks);
   const issue = asReworked(issued, rework);
-  const drive = driveStream.project({ ...issued, batches, rework }, driving);
+  const drive = driveStream.project(drivingOf(issued, rework, batches), driving);
   const driven = drivenNow(drive);
-  const states = holeStream.project({ ...issued, rework, ...driven }, heads);
-  const left = leftAsIs(rework, (hole) => lastBadAt(states.get(hole)));
+  const states = holeStream.project(headsOf(issued, rework, driven), heads);
   const { order } = issueOrder(issue, drive.order);
-  const present = new Set(issue.holes.map(({ number }) => number));
-  const due = nextHead({
-    order: order.filter((hole) => present.has(hole)),
-    hitAt: driven.hitAt,
-    events: heads,
-    states,
-    left,
-    empty: emptyHoles(rework),
-    rules: issued.facts.rules
-  });
+  const { left, due } = dueNow({ issue, rework, driven, order, heads, states });
   return { issue, rework, drive, states, left, order, due };
 }

@@ -30,7 +30,8 @@ export class Desk<Subject, Move extends Stamped, Frozen, State> {
 
   constructor(
     private readonly stream: Stream<Subject, Move, Frozen, State>,
-    private readonly subject: Subject,
+    /** what moves are held against, as it is now */
+    private readonly subject: () => Subject,
     private readonly opened: Opened<Move, Frozen>
   ) {
     this.stored = opened.stored;
@@ -56,7 +57,7 @@ export class Desk<Subject, Move extends Stamped, Frozen, State> {
       ? this.stored
       : [...this.stored, ...this.outbox.waiting.map((move) => ({ ...move, by, frozen: unsent }))];
   });
-  readonly state = $derived.by((): State => this.stream.project(this.subject, this.events));
+  readonly state = $derived.by((): State => this.stream.project(this.subject(), this.events));
 
   /** @returns false where it may not follow on what happened before: why stands in `refusal` */
   add(loose: Unstamped<Move>): boolean {
@@ -67,7 +68,7 @@ export class Desk<Subject, Move extends Stamped, Frozen, State> {
       ...(person === null ? {} : { person })
     };
     const move = { ...loose, ...stamp } as unknown as Move;
-    const may = this.stream.follow(this.subject, this.state, move);
+    const may = this.stream.follow(this.subject(), this.state, move);
     this.refusal = may.ok ? null : may.error.said;
     if (may.ok) this.outbox.add(move);
     return may.ok;

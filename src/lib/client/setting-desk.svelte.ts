@@ -18,7 +18,7 @@ export class SettingDesk<Subject, Move extends Stamped, Found, State> {
   ) {
     this.#fields = new KeptFields(`${stream.name}-typed.${id}`);
     // What is found is frozen by the server alone.
-    this.desk = new Desk(stream, setup, { subjectId: id, stored: events, by, unsent: null });
+    this.desk = new Desk(stream, () => setup, { subjectId: id, stored: events, by, unsent: null });
   }
 
   get events() {

@@ -3,11 +3,10 @@
   import { onMount, untrack, type Snippet } from 'svelte';
   import { goto } from '$app/navigation';
   import { inMetal } from '$core/releases/in-metal.ts';
-  import { asReworked, NO_REWORK } from '$core/reworking/rework-state.ts';
-  import { provideReworkDesk, ReworkDesk } from '$lib/stations/check/rework-desk.svelte';
-  import { CheckDesk } from '$lib/stations/check/check-desk.svelte';
+  import { provideReworkDesk } from '$lib/stations/check/rework-desk.svelte';
   import { provideIssueDesk } from '$lib/stations/check/issue-desk';
-  import { DriveDesk, provideDriveDesk } from '$lib/stations/drive/drive-desk.svelte';
+  import { provideDriveDesk } from '$lib/stations/drive/drive-desk.svelte';
+  import { ReleaseDesks } from '$lib/stations/release-desks.svelte';
   import { provideReadyDesk, ReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
   import { countsOf, provideStock } from '$lib/client/stock';
   import { cold } from '$lib/client/cold.svelte';
@@ -53,36 +52,34 @@
   }: Props = $props();
   const preferences = usePreferences();
   const workspace = provideWorkspace(untrack(() => new Workspace(joint)));
+  const readyDesk = provideReadyDesk(untrack(() => new ReadyDesk(joint.id, ready, person)));
   // A new issue gets new desks; what was recorded of one issue stays with it.
-  const reworking = $derived.by(() => {
+  const release = $derived.by(() => {
     const current = issue;
-    return current === null ? null : untrack(() => new ReworkDesk(current, rework, person));
+    if (current === null) return null;
+    return untrack(
+      () =>
+        new ReleaseDesks(
+          current,
+          { heads: events, driving, rework },
+          person,
+          () => readyDesk.figures
+        )
+    );
   });
+  const reworking = $derived(release?.rework ?? null);
+  const drive = $derived(release?.drive ?? null);
+  const desk = $derived(release?.heads ?? null);
   provideReworkDesk({
     get desk() {
       return reworking;
     }
   });
-  const reworkOf = (desk: ReworkDesk | null) => () => desk?.state ?? NO_REWORK;
-  const desk = $derived.by(() => {
-    const current = issue;
-    const around = reworkOf(reworking);
-    if (current === null) return null;
-    const made = untrack(() => new CheckDesk(current, events, around));
-    made.plates = () => readyDesk.figures.plates;
-    made.driving = () => ({
-      order: drive?.order ?? current.holes.map(({ number }) => number),
-      hitAt: drive?.hitAt ?? new Map(),
-      people: drive?.people ?? new Map(),
-      expired: drive?.expired ?? new Set()
-    });
-    return made;
-  });
   /** as released, with what was replaced since */
-  const issueNow = $derived(issue && asReworked(issue, reworking?.state ?? NO_REWORK));
+  const issueNow = $derived(reworking?.now ?? null);
   const reworkedHoles = $derived(
-    issue
-      ? inMetal(workspace.shown?.plan.holes ?? [], issue, reworking?.state ?? NO_REWORK, since)
+    issue && reworking
+      ? inMetal(workspace.shown?.plan.holes ?? [], issue, reworking.state, since)
       : []
   );
   const bound = $derived.by(() => {
@@ -123,7 +120,6 @@
       return reworkedHoles;
     }
   });
-  const readyDesk = provideReadyDesk(untrack(() => new ReadyDesk(joint.id, ready, person)));
   const onHand = $derived(countsOf(drawers));
   provideStock({
     get drawers() {
@@ -134,13 +130,6 @@
     }
   });
   const seen = untrack(() => new Seen(joint.id, person));
-  const drive = $derived.by(() => {
-    const current = issue;
-    const around = reworkOf(reworking);
-    return current === null
-      ? null
-      : untrack(() => new DriveDesk(current, driving, person, () => readyDesk.figures, around));
-  });
   provideDriveDesk({
     get desk() {
       return drive;
@@ -184,15 +173,10 @@
   let keysOpen = $state(false);
   let rulesOpen = $state(false);
 
-  /** Picks up what an earlier visit left of a desk, until another takes its place. */
-  function hold(open: { restore: () => Promise<void>; stop: () => void } | null) {
-    if (!open) return;
-    void untrack(() => open.restore());
-    return () => open.stop();
-  }
-  $effect(() => hold(desk));
-  $effect(() => hold(reworking));
-  $effect(() => hold(drive));
+  $effect(() => {
+    const held = release;
+    return held ? untrack(() => held.hold()) : undefined;
+  });
 
   onMount(() => {
     void workspace.restoreKept(joint);

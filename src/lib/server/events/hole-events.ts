@@ -1,5 +1,7 @@
 import { holeStates, holeStream } from '../../../core/check/hole-events.ts';
-import { driveStream } from '../../../core/driving/drive-events.ts';
+import { drivenNow, driveStream } from '../../../core/driving/drive-events.ts';
+import { drivingOf } from '../../../core/releases/release-now.ts';
+import type { ReworkState } from '../../../core/reworking/rework-state.ts';
 import type { Database } from '../db/connect.ts';
 import { frozenIssue } from './frozen-issue.ts';
 import { keptStream } from './kept-stream.ts';
@@ -19,7 +21,7 @@ export const holeEvents = keptStream({
     const since = await sinceIssued(database, issueId, frozen);
     const people =
       frozen.facts.rules?.checking === 'another'
-        ? await drovePeople(database, issueId, { ...frozen, ...since })
+        ? await drovePeople(database, issueId, frozen, since.rework)
         : undefined;
     return {
       subject: { ...frozen, ...since, people },
@@ -33,9 +35,9 @@ export const holeEvents = keptStream({
 async function drovePeople(
   database: Database,
   issueId: string,
-  issue: Omit<Parameters<typeof driveStream.project>[0], 'batches'>
+  issue: Parameters<typeof drivingOf>[0],
+  rework: ReworkState
 ): Promise<ReadonlyMap<number, readonly string[]>> {
   const taps = await eventsOf(database, { stream: driveStream, table: DRIVE_EVENTS }, issueId);
-  const { holes } = driveStream.project({ ...issue, batches: [] }, taps);
-  return new Map([...holes].map(([hole, { people }]) => [hole, people]));
+  return drivenNow(driveStream.project(drivingOf(issue, rework, []), taps)).people;
 }

@@ -153,7 +153,7 @@
     >
   </span>
 </header>
-<DueBar due={desk.due} here={hole} logged={desk.driving().hitAt.size > 0} {onpick} />
+<DueBar due={desk.due} here={hole} logged={desk.logged} {onpick} />
 {#if expired && !desk.left.has(hole)}
   <Notice
     level="stop"

@@ -226,12 +226,7 @@
           {#if open.desk}<ReworkPanel desk={open.desk} hole={holeHere} {person} />{/if}
         {/snippet}
         {#if reworked(holeHere) === 'out'}
-          <DueBar
-            due={open.desk.due}
-            here={holeHere}
-            logged={open.desk.driving().hitAt.size > 0}
-            onpick={pick}
-          />
+          <DueBar due={open.desk.due} here={holeHere} logged={open.desk.logged} onpick={pick} />
           {@render mend()}
           {#if !person}<a class="act" href="/who?back=/joints/{workspace.id}/check"
               >Say who is at the bench first</a

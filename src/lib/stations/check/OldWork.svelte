@@ -26,7 +26,12 @@
   const preferences = usePreferences();
   const desk = untrack(
     () =>
-      new Desk(oldWorkStream, null, { subjectId: jointId, stored: [], by: person, unsent: null })
+      new Desk(oldWorkStream, () => null, {
+        subjectId: jointId,
+        stored: [],
+        by: person,
+        unsent: null
+      })
   );
   onMount(() => {
     void kept.restore();

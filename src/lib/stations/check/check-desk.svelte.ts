@@ -9,7 +9,6 @@ import {
 import {
   holeStream,
   isMeasured,
-  lastBadAt,
   verdictNow,
   type HoleEvent,
   type HoleState,
@@ -28,18 +27,15 @@ import { headStanding, placesAsked, type HeadStanding } from '$core/check/head-s
 import type { HeadJudged } from '$core/check/head-judged.ts';
 import { otherDatum, type TwoDatums } from '$core/check/height-datum.ts';
 import { judgeLook, type HoleLook } from '$core/check/hole-look.ts';
-import { headAfter, nextHead, type NextHead } from '$core/check/next-head.ts';
+import { headAfter, type NextHead } from '$core/check/next-head.ts';
 import type { ShopPlate } from '$core/devices/shop-plate.ts';
 import type { PlateUsed } from '$core/check/plate-look.ts';
+import { drivenNow, type DrivenNow, type DriveState } from '$core/driving/drive-events.ts';
 import { rivetOfHole } from '$core/driving/rivet-of-hole.ts';
+import { dueNow, headsOf } from '$core/releases/release-now.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
 import type { Issue } from '$core/issue/issue.ts';
-import {
-  asReworked,
-  emptyHoles,
-  leftAsIs,
-  type ReworkState
-} from '$core/reworking/rework-state.ts';
+import { asReworked, emptyHoles, type ReworkState } from '$core/reworking/rework-state.ts';
 import type { Dash } from '$core/schema/fields.ts';
 import { Desk } from '../../client/desk.svelte';
 import { reportInRow, rowsApart, type RowApart } from './row-reports.ts';
@@ -59,11 +55,19 @@ interface Refused {
   said: RefusalSaid;
 }
 
+/** What the desk has to know of the release around its heads. */
+export interface AroundHeads {
+  rework: ReworkState;
+  drive: Pick<DriveState, 'holes'>;
+  /** in which its rivets are driven */
+  order: readonly number[];
+}
+
 /** The readings of one issue: what is typed, what it means, what is recorded, what is still on its way. */
 export class CheckDesk {
   readonly #issued: Issue;
-  readonly #rework: () => ReworkState;
-  readonly #subject: HoleSubject;
+  readonly #around: () => AroundHeads;
+  readonly #subject = (): HoleSubject => headsOf(this.#issued, this.rework, this.driven);
   readonly desk: Desk<HoleSubject, HoleLook, HeadJudged, Map<number, HoleState>>;
   readonly #typed: TypedLooks;
   /** what was typed of looks handed over: refused, it stands there again as it was */
@@ -77,31 +81,12 @@ export class CheckDesk {
   /** the head that was not taken */
   #refused = $state.raw<Refused | null>(null);
 
-  constructor(issue: Issue, events: HoleEvent[], rework: () => ReworkState) {
+  constructor(issue: Issue, events: HoleEvent[], around: () => AroundHeads) {
     this.#issued = issue;
-    this.#rework = rework;
+    this.#around = around;
     this.#typed = new TypedLooks(issue.id);
-    const { facts, holes, heldOpen } = issue;
-    const driving = () => this.driving();
-    const subject: HoleSubject = (this.#subject = {
-      facts,
-      holes,
-      heldOpen,
-      get rework() {
-        return rework();
-      },
-      get people() {
-        return driving().people;
-      },
-      get expired() {
-        return driving().expired;
-      },
-      get hitAt() {
-        return driving().hitAt;
-      }
-    });
     // A head counts once the server has judged it.
-    this.desk = new Desk(holeStream, subject, {
+    this.desk = new Desk(holeStream, this.#subject, {
       subjectId: issue.id,
       stored: events,
       by: '',
@@ -117,9 +102,15 @@ export class CheckDesk {
   }
 
   /** as released, with what was replaced since */
-  readonly issue = $derived.by((): Issue => asReworked(this.#issued, this.#rework()));
+  readonly issue = $derived.by((): Issue => asReworked(this.#issued, this.rework));
   get rework(): ReworkState {
-    return this.#rework();
+    return this.#around().rework;
+  }
+  /** what looks have to know of driving */
+  readonly driven = $derived.by((): DrivenNow => drivenNow(this.#around().drive));
+  /** somebody logs driving */
+  get logged(): boolean {
+    return this.driven.hitAt.size > 0;
   }
   get events(): HoleEvent[] {
     return this.desk.events;
@@ -207,7 +198,7 @@ export class CheckDesk {
   /** Whether it has to be said if a bad head was driven further before this look: where no blow is logged nobody knows. */
   asksDrivenOn(hole: number): boolean {
     const standing = this.states.get(hole)?.standing;
-    return !this.driving().hitAt.has(hole) && standing !== null && standing !== undefined
+    return !this.driven.hitAt.has(hole) && standing !== null && standing !== undefined
       ? isBad(standing.verdict)
       : false;
   }
@@ -316,7 +307,7 @@ export class CheckDesk {
 
   /** Rivets that can be looked at from the far side: in the metal as far as anybody knows. */
   inMetal(): number[] {
-    const { hitAt } = this.driving();
+    const { hitAt } = this.driven;
     const out = emptyHoles(this.rework);
     return this.issue.holes.flatMap(({ number }) =>
       out.has(number) || (hitAt.size > 0 && !hitAt.has(number)) ? [] : [number]
@@ -337,47 +328,26 @@ export class CheckDesk {
     return this.desk.outbox.waiting.some((checked) => checked.hole === hole);
   }
 
-  /** when each rivet was hit last, and in what order they are driven; told by whoever knows */
-  driving: () => {
-    order: readonly number[];
-    hitAt: ReadonlyMap<number, number>;
-    people: ReadonlyMap<number, readonly string[]>;
-    expired: ReadonlySet<number>;
-  } = () => ({
-    order: this.issue.holes.map(({ number }) => number),
-    hitAt: new Map(),
-    people: new Map(),
-    expired: new Set()
-  });
-
-  /** heads that stay on the data holder’s word, as they were last seen */
-  readonly left = $derived.by(() =>
-    leftAsIs(this.rework, (hole) => lastBadAt(this.states.get(hole)))
-  );
-
-  #dueBy(events: readonly HoleEvent[], states: ReadonlyMap<number, HoleState>): NextHead {
-    const { order, hitAt } = this.driving();
-    const present = new Set(this.issue.holes.map(({ number }) => number));
-    return nextHead({
-      order: order.filter((hole) => present.has(hole)),
-      hitAt,
-      events,
-      states,
-      left: this.left,
-      empty: emptyHoles(this.rework),
-      rules: this.issue.facts.rules
-    });
+  #dueBy(heads: readonly HoleEvent[], states: ReadonlyMap<number, HoleState>) {
+    const { issue, rework, driven } = this;
+    return dueNow({ issue, rework, driven, order: this.#around().order, heads, states });
   }
-
+  readonly #now = $derived.by(() => this.#dueBy(this.events, this.states));
+  /** heads that stay on the data holder’s word, as they were last seen */
+  get left(): ReadonlySet<number> {
+    return this.#now.left;
+  }
   /** What is due, and what comes next. */
-  readonly due = $derived.by((): NextHead => this.#dueBy(this.events, this.states));
+  get due(): NextHead {
+    return this.#now.due;
+  }
 
   /** The next head that is due and not on its way, or the next one along. */
   nextToDo(after: number): number {
     const last = this.issue.holes.at(-1)?.number ?? after;
     // what was just handed over decides already where one looks next
     const events = [...this.events, ...expectedLooks(this.desk.outbox.waiting, this.issue)];
-    const due = this.#dueBy(events, holeStream.project(this.#subject, events));
+    const { due } = this.#dueBy(events, holeStream.project(this.#subject(), events));
     return (
       headAfter(due, due.order, after, (hole) => !this.isOnItsWay(hole)) ??
       Math.min(after + 1, last)

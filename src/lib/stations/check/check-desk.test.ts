@@ -2,26 +2,41 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { pageWithServer, type FakeServer } from '../../../../tests/support/fake-server.ts';
 import { smallIssue } from '../../../../tests/support/small-issue.ts';
 import { judgeLook, type HoleLook } from '$core/check/hole-look.ts';
+import { driveStream, NOT_DRIVEN } from '$core/driving/drive-events.ts';
+import { drivingOf } from '$core/releases/release-now.ts';
 import { NO_REWORK } from '$core/reworking/rework-state.ts';
 import { setWhoIsHere } from '../../client/who';
-import { CheckDesk } from './check-desk.svelte';
+import { CheckDesk, type AroundHeads } from './check-desk.svelte';
 
 const ME = '6b1f6e0e-93ad-4d5a-9c3c-000000000001';
 const NOW = Date.parse('2031-05-02T08:10:00Z');
 /** Dash 5: 1.5 D by 0.5 D. */
 const GOOD = { diameter: '0.234', height: '0.078' };
-const UNLOGGED = {
-  order: [1, 2, 3],
-  hitAt: new Map<number, number>(),
-  people: new Map<number, string[]>(),
-  expired: new Set<number>()
+/** Nobody logs driving; a rivet driven at an instant is logged by `drove`. */
+let around: AroundHeads;
+const drove = (hole: number, ms: number): void => {
+  const drive = driveStream.project(drivingOf(smallIssue(), NO_REWORK, []), [
+    {
+      kind: 'driven',
+      hole,
+      quick: null,
+      batch: null,
+      hands: null,
+      late: '',
+      id: ME,
+      at: new Date(ms).toISOString(),
+      by: 'Ilse',
+      frozen: { partNumber: null, cold: null }
+    }
+  ]);
+  around = { ...around, drive };
 };
 const TOO_LOW = { diameter: '0.29', height: '0.05' };
 
 let server: FakeServer;
 const desks: CheckDesk[] = [];
 const deskOf = (): CheckDesk => {
-  const desk = new CheckDesk(smallIssue(), [], () => NO_REWORK);
+  const desk = new CheckDesk(smallIssue(), [], () => around);
   desks.push(desk);
   return desk;
 };
@@ -38,6 +53,11 @@ async function record(desk: CheckDesk, hole: number, typed: object): Promise<voi
 beforeEach(() => {
   vi.useFakeTimers({ now: NOW });
   server = pageWithServer();
+  around = {
+    rework: NO_REWORK,
+    drive: NOT_DRIVEN,
+    order: smallIssue().holes.map(({ number }) => number)
+  };
   setWhoIsHere(ME);
 });
 afterEach(() => {
@@ -124,7 +144,7 @@ describe('looking at heads at one desk', () => {
         ...{ dimpledThrough: true, raisedIn: 0, wideIn3: 0 }
       }
     ];
-    const desk = new CheckDesk(dimpled, [], () => NO_REWORK);
+    const desk = new CheckDesk(dimpled, [], () => around);
     desks.push(desk);
     // 0.133 from the flat is 0.078 from the dimple: the head of dash 5 is 0.055 high
     await record(desk, 1, { diameter: '0.234', height: '0.133' });
@@ -141,7 +161,7 @@ describe('looking at heads at one desk', () => {
   it('asks of a reading that holds more metal than there is, before it is recorded and of each anew', async () => {
     const issue = smallIssue();
     issue.facts.predictedIn3 = 0.0035;
-    const desk = new CheckDesk(issue, [], () => NO_REWORK);
+    const desk = new CheckDesk(issue, [], () => around);
     desks.push(desk);
     // π/4 · 0.35² · 0.11 is three times what there is
     await record(desk, 1, { diameter: '0.35', height: '0.11' });
@@ -267,7 +287,7 @@ describe('looking at heads at one desk', () => {
     expect(desk.asksDrivenOn(1)).toBe(true);
     desk.type(1, { drivenOn: true });
     expect(desk.expectedFor(1)?.verdict).toBe('not-complete');
-    desk.driving = () => ({ ...UNLOGGED, hitAt: new Map([[1, NOW - 60_000]]) });
+    drove(1, NOW - 60_000);
     expect(desk.asksDrivenOn(1)).toBe(false);
   });
 
@@ -275,7 +295,7 @@ describe('looking at heads at one desk', () => {
     const desk = deskOf();
     const all = desk.issue.holes.map(({ number }) => number);
     expect(desk.inMetal()).toEqual(all);
-    desk.driving = () => ({ ...UNLOGGED, hitAt: new Map([[2, NOW]]) });
+    drove(2, NOW);
     expect(desk.inMetal()).toEqual([2]);
   });
 });

@@ -34,7 +34,7 @@ export class ReworkDesk {
     this.issued = issue;
     this.#typed = new KeptFields(`rework-typed.${issue.id}`);
     // A decision counts once the server has made it.
-    this.desk = new Desk(reworkStream, issue, {
+    this.desk = new Desk(reworkStream, () => issue, {
       subjectId: issue.id,
       stored: events,
       by,

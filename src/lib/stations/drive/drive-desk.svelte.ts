@@ -4,8 +4,6 @@ import {
   driveStream,
   type DriveEvent,
   type DriveFrozen,
-  expiredHoles,
-  hitsOf,
   type DriveState,
   type DriveSubject,
   type HeadSeen,
@@ -24,6 +22,7 @@ import { paceOf, steadyPaceS } from '$core/driving/pace.ts';
 import { rivetOfHole, type HoleRivet } from '$core/driving/rivet-of-hole.ts';
 import { rivetRuns, type RivetRun } from '$core/driving/rivet-runs.ts';
 import type { Issue, IssuedHole } from '$core/issue/issue.ts';
+import { drivingOf } from '$core/releases/release-now.ts';
 import { heldBack, type HeldBack } from '$core/reworking/held-back.ts';
 import { asReworked, type ReworkState } from '$core/reworking/rework-state.ts';
 import { headGripIn } from '$core/tool-setting/run-setting.ts';
@@ -42,7 +41,7 @@ export class DriveDesk {
   readonly #rework: () => ReworkState;
   readonly desk: Desk<DriveSubject, DriveMove, DriveFrozen, DriveState>;
   readonly figures: () => ShopFigures;
-  readonly #subject: DriveSubject;
+  readonly #subject = (): DriveSubject => drivingOf(this.#issued, this.#rework(), cold.batches);
   /** why the last tap was not taken */
   refused = $state.raw<RefusalSaid | null>(null);
   /** a hole that was pointed at instead of the next one */
@@ -64,20 +63,7 @@ export class DriveDesk {
     this.#issued = issue;
     this.#rework = rework;
     this.figures = figures;
-    const { facts, holes, heldOpen } = issue;
-    const subject: DriveSubject = {
-      facts,
-      holes,
-      heldOpen,
-      get batches() {
-        return cold.batches;
-      },
-      get rework() {
-        return rework();
-      }
-    };
-    this.#subject = subject;
-    this.desk = new Desk(driveStream, subject, {
+    this.desk = new Desk(driveStream, this.#subject, {
       subjectId: issue.id,
       stored: events,
       by,
@@ -125,19 +111,11 @@ export class DriveDesk {
   readonly driven = $derived.by(
     () => [...this.state.holes.values()].filter(({ driven }) => driven).length
   );
-  /** when each rivet that is in was hit last, ms since 1970 */
-  readonly hitAt = $derived.by((): ReadonlyMap<number, number> => hitsOf(this.state));
-  /** who drove the rivet in each hole, by their ids */
-  readonly people = $derived.by(
-    (): ReadonlyMap<number, readonly string[]> =>
-      new Map([...this.state.holes].map(([hole, { people }]) => [hole, people]))
-  );
-  readonly expired = $derived.by((): ReadonlySet<number> => expiredHoles(this.state));
   /** rivets of cold batches that were logged here and that the server has not counted */
   readonly onTheirWay = $derived.by((): ReadonlyMap<string, number> => {
     const { waiting } = this.desk.outbox;
     if (!waiting.some((move) => move.kind === 'driven' && move.batch !== null)) return NONE;
-    const stored = driveStream.project(this.#subject, this.desk.stored);
+    const stored = driveStream.project(this.#subject(), this.desk.stored);
     return onTheirWay(waiting, (hole) => stored.holes.get(hole)?.driven ?? false);
   });
   readonly toLook = $derived.by(() =>

@@ -71,7 +71,7 @@ export class ReadyDesk {
     this.cages = ready.cages;
     this.#keptBegun = new Kept(`timing.${jointId}`, Begun);
     const before = new Set(ready.events.map(({ id }) => id));
-    this.desk = new Desk(stepStream, null, {
+    this.desk = new Desk(stepStream, () => null, {
       subjectId: jointId,
       stored: ready.events,
       by,

@@ -4,7 +4,12 @@
   import Later from './Later.svelte';
 
   /** Something alone on the whole screen. What draws it comes when it is asked for. */
-  let props: ComponentProps<typeof WholeScreenDialog> = $props();
+  let { label, testid, onclose, onkeydown, children }: ComponentProps<typeof WholeScreenDialog> =
+    $props();
 </script>
 
-<Later load={() => import('./WholeScreenDialog.svelte')} wanted {props} />
+<Later
+  load={() => import('./WholeScreenDialog.svelte')}
+  wanted
+  props={{ label, testid, onclose, ...(onkeydown ? { onkeydown } : {}), children }}
+/>

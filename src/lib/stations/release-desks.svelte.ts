@@ -1,0 +1,51 @@
+import type { HoleEvent } from '$core/check/hole-events.ts';
+import type { DriveEvent } from '$core/driving/drive-events.ts';
+import type { Issue } from '$core/issue/issue.ts';
+import type { ShopFigures } from '$core/ready/shop-figures.ts';
+import type { ReworkEvent } from '$core/reworking/rework-subject.ts';
+import { CheckDesk } from './check/check-desk.svelte';
+import { ReworkDesk } from './check/rework-desk.svelte';
+import { DriveDesk } from './drive/drive-desk.svelte';
+
+/** What the server has of a release’s logs. */
+interface ReleaseLogs {
+  rework: ReworkEvent[];
+  driving: DriveEvent[];
+  heads: HoleEvent[];
+}
+
+/**
+ * One release in this browser: its three logs, each held against what those before it come to, in the layers of `releaseNow`.
+ * Entries that are not stored yet count where a desk says so.
+ */
+export class ReleaseDesks {
+  readonly rework: ReworkDesk;
+  readonly drive: DriveDesk;
+  readonly heads: CheckDesk;
+
+  constructor(issue: Issue, logs: ReleaseLogs, person: string, figures: () => ShopFigures) {
+    const rework = (this.rework = new ReworkDesk(issue, logs.rework, person));
+    const drive = (this.drive = new DriveDesk(
+      issue,
+      logs.driving,
+      person,
+      figures,
+      () => rework.state
+    ));
+    this.heads = new CheckDesk(issue, logs.heads, () => ({
+      rework: rework.state,
+      drive: drive.state,
+      order: drive.order
+    }));
+    this.heads.plates = () => figures().plates;
+  }
+
+  /** Picks up what an earlier visit left; whoever begins it ends it. */
+  hold(): () => void {
+    const desks = [this.heads, this.rework, this.drive];
+    for (const desk of desks) void desk.restore();
+    return () => {
+      for (const desk of desks) desk.stop();
+    };
+  }
+}
