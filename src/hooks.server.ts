@@ -13,7 +13,7 @@ import {
 import { linkSoon } from '$lib/server/audit/chain';
 import { tooMuch } from '$lib/server/body-limit';
 import { closeDatabase, database } from '$lib/server/database';
-import { isAway, isBusy } from '$lib/server/db/away';
+import { hasLeft, isAway, isBusy } from '$lib/server/db/away';
 import { asks, WITHOUT_DATABASE } from '$lib/server/people/doors';
 import { ANSWER_MS, within } from '$lib/server/db/within';
 import { benches, calipers } from '$lib/server/devices/bench-hub';
@@ -197,7 +197,9 @@ export const handleError: HandleServerError = ({ error: err, status, event }) =>
     log.warn(about(event), isBusy(err) ? 'no connection was free' : 'the database does not answer');
     return { message: notNow(err) };
   }
-  if (status >= 500) log.error({ err, ...about(event) }, 'request failed');
+  // nobody is there any more to be answered, and nothing failed here
+  if (hasLeft(err)) log.info(about(event), 'whoever asked has left');
+  else if (status >= 500) log.error({ err, ...about(event) }, 'request failed');
   return {
     message:
       status === 404

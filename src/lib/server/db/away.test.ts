@@ -1,6 +1,9 @@
+import { once } from 'node:events';
+import { createServer, type IncomingMessage } from 'node:http';
+import { connect, type AddressInfo } from 'node:net';
 import { ConnectionAcquireTimeoutError, ConnectionRefusedError, DatabaseError } from 'sequelize';
 import { describe, expect, it } from 'vitest';
-import { isAway } from './away';
+import { hasLeft, isAway } from './away';
 import { Unanswered, within } from './within';
 
 const coded = (code: string) => Object.assign(new Error('x'), { code });
@@ -33,6 +36,23 @@ describe('a database that does not answer', () => {
   ])('%s was asked wrongly, or is no error of a database', (error) =>
     expect(isAway(error)).toBe(false)
   );
+});
+
+it('is not what is told when whoever asked goes in the middle of asking', async () => {
+  const server = createServer((request) => {
+    request.resume();
+  }).listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  const { port } = server.address() as AddressInfo;
+  const asking = connect(port, '127.0.0.1');
+  asking.write('POST / HTTP/1.1\r\nhost: here\r\ncontent-length: 500\r\n\r\n{"id":');
+  const [request] = (await once(server, 'request')) as [IncomingMessage];
+  const failed = once(request, 'error');
+  asking.destroy();
+  const [error] = await failed;
+  server.close();
+  expect([hasLeft(error), isAway(error)]).toEqual([true, false]);
+  expect(hasLeft(coded('ECONNRESET'))).toBe(false);
 });
 
 it('is waited for so long and no longer', async () => {

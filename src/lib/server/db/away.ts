@@ -10,10 +10,17 @@ const UNREACHED = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', '
 const ENDED =
   /connection terminated|query read timeout|timeout expired|client has encountered a connection error|connection manager was closed/i;
 
+/** Whoever asked has gone in the middle of asking: Node's own words, under the code that a lost database has too. */
+export const hasLeft = (error: unknown): boolean =>
+  error instanceof Error &&
+  'code' in error &&
+  error.code === 'ECONNRESET' &&
+  error.message === 'aborted';
+
 /** Whether an error says that the database does not answer, rather than that it was asked wrongly. */
 export function isAway(error: unknown): boolean {
   if (error instanceof ConnectionError || error instanceof Unanswered) return true;
-  if (!(error instanceof Error)) return false;
+  if (!(error instanceof Error) || hasLeft(error)) return false;
   const code = 'code' in error ? String(error.code) : '';
   if (GOING.test(code) || UNREACHED.has(code) || ENDED.test(error.message)) return true;
   const inner = 'parent' in error ? error.parent : error.cause;
