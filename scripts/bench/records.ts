@@ -6,7 +6,7 @@ import {
 } from '../../src/lib/server/services/find-rivets.ts';
 import { findReleases, releasesStatement } from '../../src/lib/server/services/find-releases.ts';
 import { findingTrend, trendStatement } from '../../src/lib/server/services/finding-trend.ts';
-import { rowsOf, rowsSought } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/work.ts';
 import type { RivetWish } from '../../src/lib/api/records-wish.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import type { Database } from '../../src/lib/server/db/connect.ts';
@@ -79,7 +79,7 @@ async function indexesOf(
   database: Database,
   { text, values }: { text: string; values: unknown[] }
 ): Promise<string> {
-  const plan = await rowsSought<{ 'QUERY PLAN': string }>(database, `explain ${text}`, values);
+  const plan = await rowsOf<{ 'QUERY PLAN': string }>(database, `explain ${text}`, values);
   const named = plan.flatMap(
     (line) => /(?:using|Index Scan on|Seq Scan on) (\w+)/.exec(line['QUERY PLAN'])?.[1] ?? []
   );

@@ -4,7 +4,7 @@ import { seedDemoData } from '../../scripts/demo-data.ts';
 import { letApplicationIn } from '../../src/lib/server/db/application-role.ts';
 import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
-import { rowsOf, rowsSought } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/work.ts';
 import { linkRows } from '../../src/lib/server/audit/chain.ts';
 import { guardsOf } from '../../src/lib/server/audit/guards.ts';
 import { auditReport } from '../../src/lib/server/audit/report.ts';
@@ -45,13 +45,13 @@ it.each([
   'update joint_issues set facts = facts',
   'update rule_profiles set rules = rules'
 ])('the application cannot: %s', async (sql) => {
-  await expect(rowsSought(application, sql, [])).rejects.toThrow(
+  await expect(rowsOf(application, sql, [])).rejects.toThrow(
     /permission denied|must be owner of|rows are never changed or removed/
   );
 });
 
 it('the application holds what it has to while it adds', async () => {
-  await rowsSought(
+  await rowsOf(
     application,
     'begin; lock table rule_profiles in share row exclusive mode; rollback',
     []
@@ -63,7 +63,7 @@ it('the application holds what it has to while it adds', async () => {
     'cage_settings',
     'cold_batches'
   ])
-    await rowsSought(application, `select 1 from ${table} limit 1 for update`, []);
+    await rowsOf(application, `select 1 from ${table} limit 1 for update`, []);
 });
 
 it('the application reads, writes what it may, and continues the chain', async () => {

@@ -1,6 +1,6 @@
 import { afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { ownGuards } from '../../scripts/own-guards.ts';
-import { rowsOf, rowsSought } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/work.ts';
 import { AUDITED } from '../../src/lib/server/audit/audited.ts';
 import { linkRows } from '../../src/lib/server/audit/chain.ts';
 import type { Guards } from '../../src/lib/server/audit/guards.ts';
@@ -23,7 +23,7 @@ afterEach(async () => {
 });
 /** As somebody does who has the database to themselves. */
 const behind = (sql: string) =>
-  rowsSought(
+  rowsOf(
     database(),
     `set session_replication_role = replica; ${sql}; set session_replication_role = origin`,
     []

@@ -132,7 +132,8 @@ beforeAll(async () => {
     '0024-begun-on-a-bench',
     '0025-rivets-say-who-sent',
     '0026-icebox-times',
-    '0027-old-work'
+    '0027-old-work',
+    '0028-statements-with-a-plan'
   ]);
 });
 afterAll(async () => {

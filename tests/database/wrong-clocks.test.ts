@@ -5,7 +5,7 @@ import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import { StockMove } from '../../src/core/stock/stock.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { isAway } from '../../src/lib/server/db/away.ts';
-import { rowsOf, rowsSought } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/work.ts';
 import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
 import { eventsOf } from '../../src/lib/server/events/read.ts';
 import { MOST_AHEAD_MS, putTaken, recordMoves } from '../../src/lib/server/events/record.ts';
@@ -234,13 +234,13 @@ describe('a clock that was set back', () => {
 });
 
 it('a full disk takes nothing, and says that it is not now; what is sent again is there once', async () => {
-  await rowsSought(
+  await rowsOf(
     database(),
     `create function is_full() returns trigger language plpgsql as $$
      begin raise exception 'could not extend file: No space left on device' using errcode = '53100'; end $$`,
     []
   );
-  await rowsSought(
+  await rowsOf(
     database(),
     `create trigger full_disk before insert on drive_events
      for each statement execute function is_full()`,
@@ -254,7 +254,7 @@ it('a full disk takes nothing, and says that it is not now; what is sent again i
   );
   expect(isAway(broken)).toBe(true);
   expect(await stored()).toEqual(before);
-  await rowsSought(database(), 'drop trigger full_disk on drive_events', []);
+  await rowsOf(database(), 'drop trigger full_disk on drive_events', []);
   valueOf(await drive(move));
   valueOf(await drive(move));
   expect((await stored()).filter((id) => id === move.id)).toHaveLength(1);

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { inDatabase } from '../../scripts/fresh-shop.ts';
-import { rowsSought } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/work.ts';
 import { BOTTOM_LAP, SPAR_CAP } from '../../scripts/demo-data.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { KIT } from '../../src/lib/words/pages/kit.ts';
@@ -147,7 +147,7 @@ test('an order of one’s own is kept; neighbors too soon are said', async ({ pa
 /** What is out of the cold came out so much earlier: an hour that no test waits for. */
 const outEarlier = (app: App, byMs: number): Promise<unknown> =>
   inDatabase(app.ownerUrl, (database) =>
-    rowsSought(
+    rowsOf(
       database,
       `set session_replication_role = replica;
        update cold_batches set removed_at = removed_at - interval '${byMs} milliseconds';

@@ -1,5 +1,5 @@
 import type { Database } from '../db/connect.ts';
-import { inWork, rowsSought } from '../db/work.ts';
+import { inWork, rowsOf } from '../db/work.ts';
 
 /** Triggers, functions and rules of a database, each by its name, as the database writes them out. */
 export type Guards = ReadonlyMap<string, string>;
@@ -22,14 +22,14 @@ const PLAINLY = `set local search_path = pg_catalog, pg_temp; set local timezone
 /** One look at a whole database as it stands at one instant, with nothing of its own in the way. */
 export const inPlainSight = <T>(database: Database, look: () => Promise<T>): Promise<T> =>
   inWork(database, async () => {
-    await rowsSought(database, 'set transaction isolation level repeatable read read only', []);
-    for (const setting of PLAINLY.split('; ')) await rowsSought(database, setting, []);
+    await rowsOf(database, 'set transaction isolation level repeatable read read only', []);
+    for (const setting of PLAINLY.split('; ')) await rowsOf(database, setting, []);
     return look();
   });
 
 export const guardsOf = (database: Database): Promise<Guards> =>
   inPlainSight(database, async () => {
-    const rows = await rowsSought<{ name: string; text: string }>(database, GUARDS, []);
+    const rows = await rowsOf<{ name: string; text: string }>(database, GUARDS, []);
     return new Map(rows.map(({ name, text }) => [name, text]));
   });
 

@@ -1,5 +1,5 @@
 import type { Database } from '../db/connect.ts';
-import { rowsSought } from '../db/work.ts';
+import { rowsOf } from '../db/work.ts';
 import { AUDITED } from './audited.ts';
 import { guardsChanged, guardsOf, inPlainSight, type Guards } from './guards.ts';
 import { MOST_NAMED, rowsNotAsNoted, sha256, type RowFinding } from './rows-as-noted.ts';
@@ -40,7 +40,7 @@ const PAGE = 20_000;
 /** Notes that are tied in, link by link, as they were tied in. */
 async function* tiedIn(database: Database): AsyncGenerator<Note> {
   for (let from: Pick<Note, 'link' | 'id'> = { link: '0', id: '0' }; ;) {
-    const page = await rowsSought<Note>(
+    const page = await rowsOf<Note>(
       database,
       `select id::text, link::text, source || ' ' || key || ' ' || digest as words from public.audit_rows
        where (link, id) > ($1::bigint, $2::bigint) order by public.audit_rows.link, public.audit_rows.id limit ${PAGE}`,
@@ -88,7 +88,7 @@ async function brokenLinks(database: Database, links: readonly Link[]): Promise<
 
 /** Tables that are no plain table any more: what they show is not what is in them. */
 async function notPlain(database: Database): Promise<Set<string>> {
-  const rows = await rowsSought<{ name: string }>(
+  const rows = await rowsOf<{ name: string }>(
     database,
     `select relname::text as name from pg_class
      where relnamespace = 'public'::regnamespace and relkind = 'r' and not relrowsecurity and not relhasrules`,
@@ -124,7 +124,7 @@ export async function auditReport(database: Database, own: Guards): Promise<Audi
       if (!veiled.has(table.name))
         for (const found of await rowsNotAsNoted(database, table))
           findings.push({ ...found, table: table.name });
-    const sources = await rowsSought<{ source: string }>(
+    const sources = await rowsOf<{ source: string }>(
       database,
       'select distinct source from public.audit_rows order by 1',
       []
@@ -132,14 +132,14 @@ export async function auditReport(database: Database, own: Guards): Promise<Audi
     for (const { source } of sources)
       if (!AUDITED.some(({ name }) => name === source))
         findings.push({ what: 'source', table: source, key: '' });
-    const links = await rowsSought<Link>(
+    const links = await rowsOf<Link>(
       database,
       'select number::text, before, hash, rows from public.audit_links order by public.audit_links.number',
       []
     );
     for (const key of (await brokenLinks(database, links)).slice(0, MOST_NAMED))
       findings.push({ what: 'link', table: 'audit_links', key });
-    const [sums] = await rowsSought<{ rows: number; waiting: number }>(
+    const [sums] = await rowsOf<{ rows: number; waiting: number }>(
       database,
       `select count(*)::integer as rows, count(*) filter (where link is null)::integer as waiting from public.audit_rows`,
       []
@@ -156,5 +156,4 @@ export async function auditReport(database: Database, own: Guards): Promise<Audi
 
 /** Whether a hash that somebody kept is one of the chain's. */
 export const isInChain = async (database: Database, hash: string): Promise<boolean> =>
-  (await rowsSought(database, 'select 1 from public.audit_links where hash = $1', [hash])).length >
-  0;
+  (await rowsOf(database, 'select 1 from public.audit_links where hash = $1', [hash])).length > 0;

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { Database } from '../db/connect.ts';
-import { rowsSought } from '../db/work.ts';
+import { rowsOf } from '../db/work.ts';
 import type { Audited } from './audited.ts';
 
 /** What is wrong with a row of a table. */
@@ -55,8 +55,8 @@ export async function rowsNotAsNoted(database: Database, table: Audited): Promis
   const findings: RowFinding[] = [];
   let from = FIRST_PLACE;
   for (;;) {
-    const rows = await rowsSought<RowWords>(database, wordsOf(table), [from]);
-    const noted = await rowsSought<{ key: string; digests: string[] }>(
+    const rows = await rowsOf<RowWords>(database, wordsOf(table), [from]);
+    const noted = await rowsOf<{ key: string; digests: string[] }>(
       database,
       'select key, array_agg(digest) as digests from public.audit_rows where source = $1 and key = any($2::text[]) group by key',
       [table.name, rows.map(({ key }) => key)]
@@ -81,7 +81,7 @@ export async function rowsNotAsNoted(database: Database, table: Audited): Promis
 async function gone(database: Database, { name, key, again }: Audited): Promise<RowFinding[]> {
   const there = `concat_ws(' ', ${key.map(inKey).join(', ')})`;
   const noted = again ? `regexp_replace(n.key, ' [0-9]+$', '')` : 'n.key';
-  return rowsSought<RowFinding>(
+  return rowsOf<RowFinding>(
     database,
     `select 'removed' as what, key from (select distinct ${noted} as key from public.audit_rows n where n.source = $1) noted
      where not exists (select from public.${name} t where ${there} = noted.key) order by key limit ${MOST_NAMED}`,
@@ -95,7 +95,7 @@ const putBack = (
   { name, key }: Audited,
   again: string
 ): Promise<RowFinding[]> =>
-  rowsSought<RowFinding>(
+  rowsOf<RowFinding>(
     database,
     `select 'changed' as what, concat_ws(' ', ${[...key, again].map(inKey).join(', ')}) as key from public.${name} t
      where exists (select from public.audit_rows n where n.source = $1 and n.key ~ '^\\S+ [0-9]+$'

@@ -1,5 +1,5 @@
 import type { Database } from './connect.ts';
-import { rowsOf, rowsSought } from './work.ts';
+import { rowsOf } from './work.ts';
 
 export const APPLICATION_ROLE = 'zanjador_app';
 
@@ -19,7 +19,7 @@ export async function letApplicationIn(database: Database, password: string): Pr
   const [there] = await rowsOf(database, 'select 1 from pg_roles where rolname = $1', [
     APPLICATION_ROLE
   ]);
-  const say = (sql: string) => rowsSought(database, sql, []);
+  const say = (sql: string) => rowsOf(database, sql, []);
   await say(
     `${there ? 'alter' : 'create'} role ${APPLICATION_ROLE} login nosuperuser nocreatedb nocreaterole noreplication nobypassrls password '${password}'`
   );

@@ -1,6 +1,6 @@
 import { SequelizeStorage, Umzug } from 'umzug';
 import type { Database } from './connect.ts';
-import { inWork, rowsOf, rowsSought } from './work.ts';
+import { inWork, rowsOf } from './work.ts';
 import { firstTables } from './migrations/0001-first-tables.ts';
 import { kindsOfJoint } from './migrations/0002-kinds-of-joint.ts';
 import { stock } from './migrations/0003-stock.ts';
@@ -26,6 +26,7 @@ import { begunOnABench } from './migrations/0024-begun-on-a-bench.ts';
 import { rivetsSayWhoSent } from './migrations/0025-rivets-say-who-sent.ts';
 import { iceboxTimes } from './migrations/0026-icebox-times.ts';
 import { oldWork } from './migrations/0027-old-work.ts';
+import { statementsWithAPlan } from './migrations/0028-statements-with-a-plan.ts';
 import { whoSent } from './migrations/0021-who-sent.ts';
 import { signIn } from './migrations/0015-sign-in.ts';
 
@@ -56,7 +57,8 @@ const MIGRATIONS = [
   begunOnABench,
   rivetsSayWhoSent,
   iceboxTimes,
-  oldWork
+  oldWork,
+  statementsWithAPlan
 ];
 
 /** Two that start at once bring it there one after the other; any number does that is always the same. */
@@ -98,7 +100,7 @@ export async function notYetMigrated(database: Database): Promise<string[]> {
  */
 export const migrate = (database: Database): Promise<string[]> =>
   inWork(database, async () => {
-    await rowsSought(database, `select pg_advisory_xact_lock(${MIGRATING})`, []);
+    await rowsOf(database, `select pg_advisory_xact_lock(${MIGRATING})`, []);
     await refuseNewer(database);
     const { sequelize } = database;
     const umzug = new Umzug({

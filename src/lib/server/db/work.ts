@@ -1,6 +1,11 @@
 import { AsyncLocalStorage, AsyncResource } from 'node:async_hooks';
-import { createHash } from 'node:crypto';
-import { Sequelize, Transaction } from 'sequelize';
+import {
+  DatabaseError,
+  QueryTypes,
+  Sequelize,
+  Transaction,
+  UniqueConstraintError
+} from 'sequelize';
 import type { Database } from './connect.ts';
 
 type Context = Map<string, unknown>;
@@ -24,7 +29,7 @@ Sequelize.useCLS({
  * Inside another act it is part of that one.
  */
 export async function inWork<T>({ sequelize }: Database, act: () => Promise<T>): Promise<T> {
-  if (contexts.getStore()?.get(TRANSACTION)) return act();
+  if (actOfNow()) return act();
   for (let tries = 1; ; tries++)
     try {
       return await sequelize.transaction(() => act());
@@ -37,7 +42,7 @@ export async function inWork<T>({ sequelize }: Database, act: () => Promise<T>):
  * Everything that is read in `look` is of one instant: what is added meanwhile is in none of it. Inside an act it is part of that.
  */
 export const inOneView = <T>({ sequelize }: Database, look: () => Promise<T>): Promise<T> =>
-  contexts.getStore()?.get(TRANSACTION)
+  actOfNow()
     ? look()
     : sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ }, () =>
         look()
@@ -51,80 +56,36 @@ const isCrossed = (error: unknown): boolean =>
   (('code' in error && CROSSED.has(String(error.code))) ||
     ('parent' in error && isCrossed(error.parent)));
 
-/** What the library has and its types leave out or veil. */
-interface Veiled {
-  log(sql: string): void;
-  connectionManager: Connections;
-}
-interface Connections {
-  getConnection(): Promise<DriverConnection>;
-  releaseConnection(connection: DriverConnection): void;
-}
-
-/** A connection as the driver has it: the library hands it out, and speaks to it in its own words only. */
-interface DriverConnection {
-  query(statement: {
-    name?: string;
-    text: string;
-    values: unknown[];
-  }): Promise<{ rows: unknown[] }>;
-}
-
-/** The driver's name for a statement is at most so long. */
-const NAME_LENGTH = 32;
-const names = new Map<string, string>();
-function nameOf(sql: string): string {
-  let name = names.get(sql);
-  if (name === undefined) {
-    name = createHash('sha256').update(sql).digest('hex').slice(0, NAME_LENGTH);
-    names.set(sql, name);
-  }
-  return name;
-}
-
-/**
- * Rows of a statement that is put together for its parameters, as a search is: planned for them each time.
- *
- * @throws the driver's error, with PostgreSQL's `code` and `constraint`
- */
-export const rowsSought = <R extends object>(
-  database: Database,
-  sql: string,
-  values: unknown[]
-): Promise<R[]> => ask(database, { text: sql, values });
-
-/**
- * Rows of a statement of our own, parameters bound as `$1`, `$2`, …; inside an act it belongs to the act. The statement's
- * text is the same each time it is asked: the database plans it once a connection, which is most of its cost.
- *
- * @throws the driver's error, with PostgreSQL's `code` and `constraint`
- */
-export const rowsOf = <R extends object>(
-  database: Database,
-  sql: string,
-  values: unknown[] = []
-): Promise<R[]> => ask(database, { name: nameOf(sql), text: sql, values });
-
 let answeredAt = -Infinity;
 /** Whether the database has answered anything of late. */
 export const answeredWithin = (ms: number): boolean => performance.now() - answeredAt <= ms;
+/** Noted by whatever has just had an answer. */
+export const answered = (): void => void (answeredAt = performance.now());
 
-async function ask<R extends object>(
+/** The act that one is in, if any. */
+export const actOfNow = (): Transaction | undefined =>
+  contexts.getStore()?.get(TRANSACTION) as Transaction | undefined;
+
+/**
+ * Rows of a statement of our own, parameters bound as `$1`, `$2`, …; inside an act it belongs to the act.
+ *
+ * @throws the driver's error, with PostgreSQL's `code` and `constraint`
+ */
+export async function rowsOf<R extends object>(
   { sequelize }: Database,
-  statement: { name?: string; text: string; values: unknown[] }
+  sql: string,
+  values: unknown[] = []
 ): Promise<R[]> {
-  const veiled = sequelize as unknown as Veiled;
-  veiled.log(statement.text);
-  const act = contexts.getStore()?.get(TRANSACTION) as { connection: DriverConnection } | undefined;
-  if (act) return (await act.connection.query(statement)).rows as R[];
-  const { connectionManager } = veiled;
-  const connection = await connectionManager.getConnection();
   try {
-    const { rows } = await connection.query(statement);
-    answeredAt = performance.now();
+    // `$$` is the library's `$` where something is bound
+    const bound = values.length > 0 ? { bind: values } : {};
+    const [rows] = await sequelize.query(sql, { ...bound, type: QueryTypes.RAW });
+    answered();
     return rows as R[];
-  } finally {
-    connectionManager.releaseConnection(connection);
+  } catch (error) {
+    throw error instanceof DatabaseError || error instanceof UniqueConstraintError
+      ? error.parent
+      : error;
   }
 }
 

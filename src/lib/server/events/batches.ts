@@ -18,15 +18,12 @@ export interface BatchRow extends BatchFactsRow {
   away: number;
 }
 
-/** A rivet is of the batch that it was put in from, as long as it is in. */
-export const BATCHES = `select b.id, b.part_number, b.lot, b.count, b.removed_at, b.times, p.name as by,
-  (select count(*)::integer
-   from (select distinct subject_id from drive_events where batch = b.id) tapped
-     cross join lateral rivets_in(tapped.subject_id) now_in
-   where now_in.batch = b.id) as driven,
-  (select coalesce(sum((payload->>'count')::integer), 0)::integer from cold_events c
-   where c.subject_id = b.id) as away
-  from cold_batches b join people p on p.id = b.person_id`;
+/** Batches with what became of them: one, or those taken out within so many hours, the oldest first (migration 0028). */
+export const batchesCounted = (
+  database: Database,
+  { one = null, hours = null }: { one?: string | null; hours?: number | null }
+): Promise<BatchRow[]> =>
+  rowsOf<BatchRow>(database, 'select * from batches_counted($1::uuid, $2::integer)', [one, hours]);
 
 export const factsOf = ({
   id,
@@ -49,7 +46,7 @@ export async function countsOfBatch(
   database: Database,
   batchId: string
 ): Promise<{ count: number; driven: number; away: number } | null> {
-  const [row] = await rowsOf<BatchRow>(database, `${BATCHES} where b.id = $1`, [batchId]);
+  const [row] = await batchesCounted(database, { one: batchId });
   return row ?? null;
 }
 

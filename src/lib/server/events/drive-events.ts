@@ -20,15 +20,16 @@ export const driveEvents = keptStream({
     const isCold = frozen.holes.some(
       (hole) => alloyFacts(rivetOfHole(frozen.facts, hole).alloy).cold !== null
     );
-    const [batches, since, calls] = await Promise.all([
+    const [batches, { clock, ...since }, calls] = await Promise.all([
       isCold ? batchesOut(database) : [],
-      sinceIssued(database, issueId, frozen),
+      sinceIssued(database, issueId, frozen, 'drive'),
       callsOf(database, issueId)
     ]);
     return {
       subject: { ...frozen, ...since, batches, calls },
       state: NOT_DRIVEN,
-      sinceMs: frozen.issuedMs
+      sinceMs: frozen.issuedMs,
+      clock
     };
   }
 });

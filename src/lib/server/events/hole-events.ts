@@ -18,7 +18,7 @@ export const holeEvents = keptStream({
   async open(database, issueId) {
     const frozen = await frozenIssue(database, issueId);
     if (!frozen) return null;
-    const since = await sinceIssued(database, issueId, frozen);
+    const { clock, ...since } = await sinceIssued(database, issueId, frozen, 'hole');
     const people =
       frozen.facts.rules?.checking === 'another'
         ? await drovePeople(database, issueId, frozen, since.rework)
@@ -26,7 +26,8 @@ export const holeEvents = keptStream({
     return {
       subject: { ...frozen, ...since, people },
       state: holeStates([], []),
-      sinceMs: frozen.issuedMs
+      sinceMs: frozen.issuedMs,
+      clock
     };
   }
 });

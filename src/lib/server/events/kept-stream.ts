@@ -2,12 +2,20 @@ import type { Stamped, Stream } from '../../../core/events/stream.ts';
 import type { Database } from '../db/connect.ts';
 import type { EventTable } from './table.ts';
 
+/** How the clocks of a log stand: what time it is, and when the entry counts that was stored last; ms since 1970. */
+export interface LogClock {
+  nowMs: number;
+  lastMs: number;
+}
+
 /** A subject as it stands now. */
 export interface Opened<Subject, State> {
   subject: Subject;
   state: State;
   /** since when it has been there, ms since 1970, where that is known: nothing happened to it before */
   sinceMs?: number;
+  /** how the clocks of its log stand, where that was asked with the rest */
+  clock?: LogClock;
 }
 
 /** A stream with its table, and how the server finds what its events happen to. */

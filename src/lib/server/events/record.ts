@@ -13,7 +13,7 @@ import {
   type Reason,
   type Why
 } from '../outcome.ts';
-import type { KeptStream, Opened } from './kept-stream.ts';
+import type { KeptStream, LogClock, Opened } from './kept-stream.ts';
 import { putSql, type EventTable } from './table.ts';
 
 /** Who sends. */
@@ -173,22 +173,18 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
       );
     return { move, subjectId: place, frozen: may.result };
   });
-  await refuseWrongClocks(
-    database,
-    stream.name,
-    table.name,
-    [...opened.keys()],
-    sent.flatMap(({ id, at }, index) =>
-      before.has(id)
-        ? []
-        : [
-            {
-              atMs: Date.parse(at),
-              sinceMs: opened.get(places?.[index] ?? '')?.sinceMs ?? -Infinity
-            }
-          ]
-    )
+  const fresh = sent.flatMap(({ id, at }, index) =>
+    before.has(id)
+      ? []
+      : [
+          {
+            atMs: Date.parse(at),
+            sinceMs: opened.get(places?.[index] ?? '')?.sinceMs ?? -Infinity
+          }
+        ]
   );
+  if (fresh.length > 0)
+    refuseWrongClocks(await clockOf(database, stream.name, table.name, opened), fresh);
 
   const sql = putSql(table);
   let results = await put(database, sql, rows, sender);
@@ -239,6 +235,25 @@ export const MOST_AHEAD_MS = 5 * 60_000;
 
 const AHEAD = 'A lead sets the log right, with a reason, at People and benches';
 
+/** How the clocks of a log stand for several subjects at once: the entry that counts last is the last of any. */
+async function clockOf<Subject, State>(
+  database: Database,
+  log: string,
+  table: string,
+  opened: ReadonlyMap<string, Opened<Subject, State> | null>
+): Promise<LogClock> {
+  const [only] = opened.values();
+  if (opened.size === 1 && only?.clock) return only.clock;
+  const [row] = await rowsOf<{ now: Date; last: Date | null }>(
+    database,
+    `select now() as now, (select max(e.at) from unnest($1::uuid[]) s (id) cross join lateral
+       (select case when exists (select from logs_set_right) then counted_at('${log}', subject_id, seq, at) else at end as at
+        from ${table} where subject_id = s.id order by seq desc limit 1) e) as last`,
+    [[...opened.keys()]]
+  );
+  return { nowMs: row?.now.getTime() ?? 0, lastMs: row?.last?.getTime() ?? -Infinity };
+}
+
 /**
  * What was done last must count last, and instants say which that is: nothing is dated ahead or before what it happened to
  * was there, and where the last entry is dated in what is still to come, nothing new is dated before it.
@@ -246,23 +261,12 @@ const AHEAD = 'A lead sets the log right, with a reason, at People and benches';
  * @param fresh what is new, and since when its subject has been there
  * @throws Refused for good, or until the clocks are right
  */
-async function refuseWrongClocks(
-  database: Database,
-  log: string,
-  table: string,
-  subjects: readonly string[],
+function refuseWrongClocks(
+  { nowMs: databaseMs, lastMs }: LogClock,
   fresh: readonly { atMs: number; sinceMs: number }[]
-): Promise<void> {
-  if (fresh.length === 0) return;
-  const [row] = await rowsOf<{ now: Date; last: Date | null }>(
-    database,
-    `select now() as now, (select max(e.at) from unnest($1::uuid[]) s (id) cross join lateral
-       (select case when exists (select from logs_set_right) then counted_at('${log}', subject_id, seq, at) else at end as at
-        from ${table} where subject_id = s.id order by seq desc limit 1) e) as last`,
-    [subjects]
-  );
+): void {
   // of two clocks of the house the one that is ahead: none of them alone keeps anybody waiting
-  const nowMs = Math.max(row?.now.getTime() ?? 0, Date.now());
+  const nowMs = Math.max(databaseMs, Date.now());
   for (const { atMs, sinceMs } of fresh)
     if (sinceMs - atMs > CLOCK_SLACK_MS)
       throw new Refused(
@@ -275,7 +279,6 @@ async function refuseWrongClocks(
       'clock',
       `It is dated ${inWords(aheadMs)} from now: the clock it was stamped by is ahead, or the server’s is behind. It waits in this browser. Set the clocks of this device and of the server right`
     );
-  const lastMs = row?.last?.getTime() ?? -Infinity;
   if (lastMs - nowMs > CLOCK_SLACK_MS && fresh.some(({ atMs }) => atMs < lastMs))
     throw new Refused(
       'clock',

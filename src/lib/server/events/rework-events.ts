@@ -20,7 +20,7 @@ export const reworkEvents = keptStream({
     ]);
     const frozen = held ? await frozenIssue(database, issueId) : null;
     if (!frozen) return null;
-    const { rework, signed } = await sinceIssued(database, issueId, frozen);
+    const { rework, signed, clock } = await sinceIssued(database, issueId, frozen, 'rework');
     const driven = await rowsOf<{ hole: number }>(database, 'select hole from rivets_in($1)', [
       issueId
     ]);
@@ -35,7 +35,8 @@ export const reworkEvents = keptStream({
         looks: await looksAt(database, issueId)
       },
       state: rework,
-      sinceMs: frozen.issuedMs
+      sinceMs: frozen.issuedMs,
+      clock
     };
   },
   keep: keepForLists

@@ -3,26 +3,33 @@ import { NO_REWORK, type ReworkState } from '../../../core/reworking/rework-stat
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
 import { eventsOf } from './read.ts';
+import type { LogClock } from './kept-stream.ts';
 import { REWORK_EVENTS } from './tables.ts';
 
 /** What has become of an issue since it was made, that later moves are held against. */
 export interface SinceIssued {
   rework: ReworkState;
   signed: { by: string } | null;
+  clock: LogClock;
 }
 
-/** Most issues have neither: one query says so. */
+/**
+ * One query says it all of most issues, which have neither rework nor signature.
+ *
+ * @param log whose clock is asked for
+ */
 export async function sinceIssued(
   database: Database,
   issueId: string,
-  frozen: Parameters<typeof reworkStream.project>[0]
+  frozen: Parameters<typeof reworkStream.project>[0],
+  log: 'hole' | 'drive' | 'rework'
 ): Promise<SinceIssued> {
-  const [found] = await rowsOf<{ reworked: boolean; signed: string | null }>(
-    database,
-    `select exists (select from rework_events where subject_id = $1) as reworked,
-       (select p.name from sign_events s join people p on p.id = s.person_id where s.subject_id = $1 limit 1) as signed`,
-    [issueId]
-  );
+  const [found] = await rowsOf<{
+    reworked: boolean;
+    signed: string | null;
+    now: Date;
+    last: Date | null;
+  }>(database, `select * from opened_${log}_events($1)`, [issueId]);
   const signed = found?.signed ?? null;
   return {
     rework: found?.reworked
@@ -31,6 +38,10 @@ export async function sinceIssued(
           await eventsOf(database, { stream: reworkStream, table: REWORK_EVENTS }, issueId)
         )
       : NO_REWORK,
-    signed: signed === null ? null : { by: signed }
+    signed: signed === null ? null : { by: signed },
+    clock: {
+      nowMs: found?.now.getTime() ?? Date.now(),
+      lastMs: found?.last?.getTime() ?? -Infinity
+    }
   };
 }

@@ -1,13 +1,7 @@
 import type { EventTable } from './table.ts';
 
 /** The looks at heads of an issue; `hole_looks` keeps of each what the lists read (`heads_in`). */
-export const HOLE_EVENTS: EventTable = {
-  name: 'hole_events',
-  alongside: `looked as (
-  insert into hole_looks (issue_id, hole, seq, at, verdict, told)
-  select subject_id, (payload->>'hole')::integer, seq, at, frozen->>'verdict', look_told(kind, payload, frozen) from added
-)`
-};
+export const HOLE_EVENTS: EventTable = { name: 'hole_events' };
 
 export const STEP_EVENTS: EventTable = { name: 'step_events' };
 

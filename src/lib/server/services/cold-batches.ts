@@ -5,7 +5,7 @@ import { partNumber } from '../../../core/stack/part-number.ts';
 import type { ColdView, TakeOut } from '../../cold-view.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
-import { BATCHES, factsOf, type BatchRow } from '../events/batches.ts';
+import { batchesCounted, factsOf } from '../events/batches.ts';
 import { recordMoves } from '../events/record.ts';
 import { stockEvents } from '../events/stock-events.ts';
 import { currentProfile } from './profiles.ts';
@@ -13,13 +13,10 @@ import type { PersonView } from './people.ts';
 import { done, Refused, refused, type Outcome } from '../outcome.ts';
 
 /** A batch is looked back at for a day; older ones lie in the record. */
-const RECENT = "interval '1 day'";
+const RECENT_H = 24;
 /** Batches of the last day that still have rivets, the oldest first, with the server's time. */
 export async function coldView(database: Database): Promise<ColdView> {
-  const rows = await rowsOf<BatchRow>(
-    database,
-    `${BATCHES} where b.removed_at > now() - ${RECENT} order by b.removed_at, b.seq`
-  );
+  const rows = await batchesCounted(database, { hours: RECENT_H });
   const rules = await currentProfile(database);
   return {
     serverAt: new Date().toISOString(),

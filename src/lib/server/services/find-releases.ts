@@ -1,7 +1,7 @@
 import type { FoundReleases } from '../../api/found-rivet.ts';
 import type { RivetWish } from '../../api/records-wish.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsSought } from '../db/work.ts';
+import { rowsOf } from '../db/work.ts';
 import { PAGE_LENGTH } from './find-rivets.ts';
 import { asksOfRivets, rivetsAsked } from './rivet-search.ts';
 import { settleRivets } from './settle-rivets.ts';
@@ -59,7 +59,7 @@ export async function findReleases(
 ): Promise<FoundReleases> {
   await settleRivets(database);
   const { text, values } = releasesStatement(wish, page);
-  const rows = await rowsSought<Row>(database, text, values);
+  const rows = await rowsOf<Row>(database, text, values);
   return {
     releases: rows.slice(0, PAGE_LENGTH).map((row) => ({
       issueId: row.issue_id,

@@ -2,7 +2,7 @@ import type { Finding, HeadVerdict } from '../../../core/check/findings.ts';
 import type { FoundPage, FoundRivet } from '../../api/found-rivet.ts';
 import type { RivetSort, RivetWish } from '../../api/records-wish.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsSought } from '../db/work.ts';
+import { rowsOf } from '../db/work.ts';
 import { narrow, rivetsAsked, type NarrowWish } from './rivet-search.ts';
 import { settleRivets } from './settle-rivets.ts';
 
@@ -156,8 +156,8 @@ export async function findRivets(
   const page = pageStatement(asked, pageLength + 1);
   const counting = countStatement(asked);
   const [rows, [counted]] = await Promise.all([
-    rowsSought<Row>(database, page.text, page.values),
-    rowsSought<{ count: number }>(database, counting.text, counting.values)
+    rowsOf<Row>(database, page.text, page.values),
+    rowsOf<{ count: number }>(database, counting.text, counting.values)
   ]);
   const more = rows.length > pageLength;
   const shown = rows.slice(0, pageLength);

@@ -8,7 +8,7 @@ import {
 } from '../../api/found-rivet.ts';
 import type { RivetWish } from '../../api/records-wish.ts';
 import type { Database } from '../db/connect.ts';
-import { inWork, rowsSought } from '../db/work.ts';
+import { inWork, rowsOf } from '../db/work.ts';
 import { rivetsAsked } from './rivet-search.ts';
 import { settleRivets } from './settle-rivets.ts';
 
@@ -74,10 +74,10 @@ export async function findingTrend(
   const { text, values } = trendStatement(wish, finding, by);
   const { rows, weeks } = await inWork(database, async () => {
     // enough for the groups to be counted as they come instead of sorting half a year of heads on disk
-    await rowsSought(database, `set local work_mem = '64MB'`, []);
-    const all = await rowsSought<{ week: string }>(database, WEEKS, []);
+    await rowsOf(database, `set local work_mem = '64MB'`, []);
+    const all = await rowsOf<{ week: string }>(database, WEEKS, []);
     return {
-      rows: await rowsSought<TrendWeek & { name: string | null }>(database, text, values),
+      rows: await rowsOf<TrendWeek & { name: string | null }>(database, text, values),
       weeks: all.map(({ week }) => week)
     };
   });

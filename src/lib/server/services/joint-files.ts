@@ -134,7 +134,7 @@ async function reworkedHoles(
 ): Promise<InMetal[]> {
   const issue = await latestIssue(database, jointId);
   if (!issue) return [];
-  const { rework } = await sinceIssued(database, issue.id, issue);
+  const { rework } = await sinceIssued(database, issue.id, issue, 'rework');
   return inMetal(holes, issue, rework, await sinceOfIssue(database, issue.id));
 }
 

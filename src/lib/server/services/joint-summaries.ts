@@ -211,38 +211,7 @@ const CAGE_WORDS: Record<RecheckStatus['state'], string> = {
 
 /** The newest issue of each joint, with its holes counted by stack and by what their heads come to. */
 const issuesOf = (database: Database, jointIds: readonly string[]): Promise<IssueRow[]> =>
-  rowsOf<IssueRow>(
-    database,
-    `with newest as (
-       select distinct on (joint_id) id, joint_id, revision, facts, document_version
-       from joint_issues where joint_id = any($1::uuid[]) order by joint_id, number desc
-     ), by_stack as (
-       select issue_id, stack, count(*)::integer as count from holes
-       where state = 'rivet' and issue_id in (select id from newest) group by issue_id, stack
-     ), in_now as (
-       select n.id as issue_id, i.hole from newest n cross join lateral rivets_in(n.id) i
-     ), head as (
-       select n.id as issue_id, h.* from newest n cross join lateral heads_in(n.id) h
-     ), by_verdict as (
-       select issue_id, verdict, count(*)::integer as count from head where verdict is not null group by issue_id, verdict
-     )
-     select n.*,
-       (select json_agg(json_build_object('stack', stack, 'count', count) order by stack)
-        from by_stack where issue_id = n.id) as stacks,
-       (select json_object_agg(verdict, count) from by_verdict where issue_id = n.id) as verdicts,
-       (select count(*) filter (where looked)::integer from head where issue_id = n.id) as looked,
-       (select count(*)::integer from in_now where issue_id = n.id) as driven,
-       (select json_agg(json_build_object('stage', r.stage, 'stack', h.stack, 'part', r.part_number,
-         'in', exists (select from in_now i where i.issue_id = n.id and i.hole = r.hole)))
-        from hole_rework r join holes h on h.issue_id = r.issue_id and h.number = r.hole
-        where r.issue_id = n.id) as reworked,
-       (select count(*) filter (where kind = 'referred') - count(*) filter (where kind = 'answered')
-        from rework_events where subject_id = n.id)::integer as questions,
-       (select p.name from sign_events s join people p on p.id = s.person_id
-        where s.subject_id = n.id limit 1) as signed_by
-     from newest n`,
-    [[...jointIds]]
-  );
+  rowsOf<IssueRow>(database, 'select * from joints_stand($1::uuid[])', [[...jointIds]]);
 
 /** Joints of one job, or of all, by title. However many there are, they are read in a fixed number of queries. */
 export async function listJoints(

@@ -1,6 +1,6 @@
 import type { RivetWish } from '../../api/records-wish.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsSought } from '../db/work.ts';
+import { rowsOf } from '../db/work.ts';
 
 /** A condition with the values that stand in it. */
 export interface Sought {
@@ -28,11 +28,7 @@ export async function narrow(database: Database, wish: RivetWish): Promise<Narro
   const values: unknown[] = [];
   const joints = jointsAsked(wish, (value) => `$${values.push(value)}`);
   if (joints === null) return wish;
-  const found = await rowsSought<{ id: string }>(
-    database,
-    `${joints} limit ${FEW_JOINTS + 1}`,
-    values
-  );
+  const found = await rowsOf<{ id: string }>(database, `${joints} limit ${FEW_JOINTS + 1}`, values);
   return found.length > FEW_JOINTS ? wish : { ...wish, joints: found.map(({ id }) => id) };
 }
 

@@ -96,7 +96,7 @@ async function makeAnew(
   const heads = every
     ? await eventsOf(database, look, issueId)
     : await eventsAtHoles(database, look, issueId, holes);
-  const { rework } = await sinceIssued(database, issueId, issue);
+  const { rework } = await sinceIssued(database, issueId, issue, 'rework');
   const batchLots = await lotsOf(
     database,
     driving.flatMap((event) => (event.kind === 'driven' ? (event.batch ?? []) : []))
