@@ -1,4 +1,4 @@
-import { DataTypes } from 'sequelize';
+import { cast, col, DataTypes, where } from 'sequelize';
 
 // Made anew for every column: Sequelize writes each column's name into what it is given.
 export const uuid = () => ({
@@ -18,3 +18,6 @@ export const seq = () => ({ type: DataTypes.BIGINT, autoIncrement: true, primary
 /** An id made by the sender, so that a repeat is stored once. */
 export const sentId = () => ({ type: DataTypes.UUID, allowNull: false, unique: true });
 export const maybeWhole = () => ({ type: DataTypes.INTEGER, allowNull: true });
+
+/** A condition on an id that comes from outside: what is no id at all is nobody’s. */
+export const asText = (column: string, value: string) => where(cast(col(column), 'text'), value);

@@ -1,4 +1,3 @@
-import type { Role } from '../../../core/people/rights.ts';
 import type { IssuedRoom } from '../../../core/issue/issue.ts';
 import type { SinceRelease } from '../../../core/releases/since-release.ts';
 import {
@@ -10,6 +9,7 @@ import {
   type Sequelize
 } from 'sequelize';
 import type { Dash } from '../../../core/schema/fields.ts';
+import { definePeopleModels } from './people-models.ts';
 import { defineSettingModels } from './setting-models.ts';
 import {
   json,
@@ -23,12 +23,6 @@ import {
   uuid,
   whole
 } from './columns.ts';
-
-export class Person extends Model<InferAttributes<Person>, InferCreationAttributes<Person>> {
-  declare id: CreationOptional<string>;
-  declare name: string;
-  declare role: Role;
-}
 
 export class Profile extends Model<InferAttributes<Profile>, InferCreationAttributes<Profile>> {
   declare id: CreationOptional<string>;
@@ -139,7 +133,6 @@ export function defineModels(sequelize: Sequelize) {
     timestamps: false,
     underscored: true
   });
-  Person.init({ id: uuid(), name: text(), role: text() }, at('people'));
   Profile.init(
     {
       id: uuid(),
@@ -240,11 +233,12 @@ export function defineModels(sequelize: Sequelize) {
     at('shop_figures')
   );
   const settings = defineSettingModels(sequelize);
+  const people = definePeopleModels(sequelize);
   const person = { as: 'person', foreignKey: 'personId' };
-  settings.CageSettingRow.belongsTo(Person, person);
-  settings.ToolSettingRow.belongsTo(Person, person);
+  settings.CageSettingRow.belongsTo(people.Person, person);
+  settings.ToolSettingRow.belongsTo(people.Person, person);
   return {
-    Person,
+    ...people,
     Profile,
     Job,
     Joint,

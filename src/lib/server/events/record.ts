@@ -213,7 +213,7 @@ const isCoded = (error: unknown, code: string): boolean =>
 
 /** Who did what is sent, by their ids. */
 async function namesOf(
-  database: Database,
+  { models }: Database,
   moves: readonly Stamped[],
   sender: Sender
 ): Promise<Map<string, string>> {
@@ -221,11 +221,7 @@ async function namesOf(
   const others = new Set(moves.flatMap(({ person }) => person ?? []));
   others.delete(sender.id);
   if (others.size === 0) return names;
-  const rows = await rowsOf<Sender>(
-    database,
-    'select id, name from people where id = any($1::uuid[])',
-    [[...others]]
-  );
+  const rows = await models.Person.findAll({ where: { id: [...others] }, raw: true });
   for (const { id, name } of rows) names.set(id, name);
   return names;
 }

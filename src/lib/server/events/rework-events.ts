@@ -43,13 +43,9 @@ export const reworkEvents = keptStream({
 });
 
 /** Who has a right, by their ids. */
-async function whoMay(database: Database, right: Right): Promise<Set<string>> {
+async function whoMay({ models }: Database, right: Right): Promise<Set<string>> {
   const roles = ROLES.filter((role) => may(role, right));
-  const rows = await rowsOf<{ id: string }>(
-    database,
-    'select id from people where active and role = any($1::text[])',
-    [roles]
-  );
+  const rows = await models.Person.scope('here').findAll({ where: { role: roles }, raw: true });
   return new Set(rows.map(({ id }) => id));
 }
 

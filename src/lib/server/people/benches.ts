@@ -1,6 +1,7 @@
-import { randomUUID } from 'node:crypto';
+import { fn, Op } from 'sequelize';
+import { asText } from '../db/columns.ts';
 import type { Database } from '../db/connect.ts';
-import { inWork, rowsOf } from '../db/work.ts';
+import { inWork } from '../db/work.ts';
 import { logPeople } from './people-log.ts';
 import { newToken, tokenHash } from './secrets.ts';
 
@@ -15,23 +16,21 @@ export async function benchBy(
   token: string | undefined
 ): Promise<TrustedBench | null> {
   if (token === undefined || token === '') return null;
-  const [bench] = await rowsOf<TrustedBench>(
-    database,
-    'select id, name from trusted_benches where token_hash = $1 and ended_at is null',
-    [tokenHash(token)]
-  );
-  return bench ?? null;
+  return database.models.TrustedBenchRow.scope('trusted').findOne({
+    attributes: ['id', 'name'],
+    where: { tokenHash: tokenHash(token) },
+    raw: true
+  });
 }
 
 /** @returns what the device holds from now on */
 export async function trustBench(database: Database, name: string, by: string): Promise<string> {
   const token = newToken();
-  const id = randomUUID();
-  await rowsOf(
-    database,
-    'insert into trusted_benches (id, token_hash, name, trusted_by) values ($1, $2, $3, $4) returning id',
-    [id, tokenHash(token), name, by]
-  );
+  const { id } = await database.models.TrustedBenchRow.create({
+    tokenHash: tokenHash(token),
+    name,
+    trustedBy: by
+  });
   await logPeople(database, 'bench-trusted', { by, person: null, detail: { bench: id, name } });
   return token;
 }
@@ -39,30 +38,29 @@ export async function trustBench(database: Database, name: string, by: string): 
 /** Ends a shared device, and every session that was begun on it. */
 export const endBench = (database: Database, id: string, by: string): Promise<boolean> =>
   inWork(database, async () => {
-    const ended = await rowsOf(
-      database,
-      'update trusted_benches set ended_at = now() where id::text = $1 and ended_at is null returning id',
-      [id]
-    );
-    if (ended.length === 0) return false;
-    const out = await rowsOf(
-      database,
-      'update sessions set ended_at = now() where bench_id::text = $1 and ended_at is null returning 1',
-      [id]
-    );
+    const { TrustedBenchRow, Session } = database.models;
+    const now = { endedAt: fn('now') };
+    const [ended] = await TrustedBenchRow.scope('trusted').update(now, {
+      where: asText('id', id)
+    });
+    if (ended === 0) return false;
+    const [out] = await Session.update(now, {
+      where: { [Op.and]: [{ endedAt: null }, asText('bench_id', id)] }
+    });
     await logPeople(database, 'bench-ended', {
       by,
       person: null,
-      detail: { bench: id, ended: out.length }
+      detail: { bench: id, ended: out }
     });
     return true;
   });
 
-export const trustedBenches = (
-  database: Database
-): Promise<{ id: string; name: string; by: string; at: Date }[]> =>
-  rowsOf(
-    database,
-    `select b.id, b.name, p.name as by, b.trusted_at as at from trusted_benches b
-     join people p on p.id = b.trusted_by where b.ended_at is null order by b.trusted_at`
-  );
+export async function trustedBenches({
+  models
+}: Database): Promise<{ id: string; name: string; by: string; at: Date }[]> {
+  const rows = await models.TrustedBenchRow.scope('trusted').findAll({
+    include: 'lead',
+    order: ['trustedAt']
+  });
+  return rows.map(({ id, name, lead, trustedAt: at }) => ({ id, name, by: lead?.name ?? '', at }));
+}

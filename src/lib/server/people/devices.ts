@@ -1,5 +1,5 @@
 import type { Database } from '../db/connect.ts';
-import { inWork, rowsOf } from '../db/work.ts';
+import { inWork } from '../db/work.ts';
 import { newToken, tokenHash } from './secrets.ts';
 
 /** What a browser is known by. */
@@ -18,33 +18,18 @@ export async function tieToDevice(
   deviceToken: string | undefined
 ): Promise<{ device: string | null; token: string | null }> {
   const session = tokenHash(sessionToken);
+  const { Session, Device } = database.models;
   return inWork(database, async () => {
-    const [open] = await rowsOf<{ device: string | null }>(
-      database,
-      'select device_id as device from sessions where token_hash = $1 for update',
-      [session]
-    );
+    const open = await Session.findByPk(session, { lock: true });
     // two requests of one page come at once: the second finds what the first has tied
-    if (!open || open.device !== null) return { device: open?.device ?? null, token: null };
-    const [known] =
+    if (!open || open.deviceId !== null) return { device: open?.deviceId ?? null, token: null };
+    const known =
       deviceToken === undefined
-        ? []
-        : await rowsOf<{ id: string }>(database, 'select id from devices where token_hash = $1', [
-            tokenHash(deviceToken)
-          ]);
+        ? null
+        : await Device.findOne({ where: { tokenHash: tokenHash(deviceToken) } });
     const token = known ? null : newToken();
-    const [device] =
-      token === null
-        ? [known]
-        : await rowsOf<{ id: string }>(
-            database,
-            'insert into devices (token_hash) values ($1) returning id',
-            [tokenHash(token)]
-          );
-    await rowsOf(database, 'update sessions set device_id = $2 where token_hash = $1 returning 1', [
-      session,
-      device?.id ?? null
-    ]);
+    const device = token === null ? known : await Device.create({ tokenHash: tokenHash(token) });
+    await open.update({ deviceId: device?.id ?? null });
     return { device: device?.id ?? null, token };
   });
 }

@@ -1,6 +1,7 @@
 import { DOORS } from '../../words/pages/doors.ts';
-import { randomUUID } from 'node:crypto';
+import { literal, Op, UniqueConstraintError } from 'sequelize';
 import type { Role } from '../../../core/people/rights.ts';
+import { asText } from '../db/columns.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
 import { done, Refused, refused, type Outcome } from '../outcome.ts';
@@ -28,22 +29,32 @@ export interface ManagedPerson {
 const CODE_H = 48;
 
 export async function managedPeople(database: Database): Promise<ManagedPerson[]> {
-  const rows = await rowsOf<Omit<ManagedPerson, 'codeUntil'> & { code_until: Date | null }>(
-    database,
-    `select p.id, p.name, p.login, p.role, p.active, p.password_hash is not null as "hasPassword",
-       p.pin_hash is not null as "hasPin", case when p.code_until > now() then p.code_until end as code_until,
-       (select count(*)::integer from sessions s
-        where s.person_id = p.id and s.ended_at is null and s.until > now()) as open
-     from people p order by p.active desc, p.name`
-  );
-  return rows.map(({ code_until, ...person }) => ({
-    ...person,
-    codeUntil: code_until?.toISOString() ?? null
+  const { Person, Session } = database.models;
+  const rows = await Person.scope('withSecrets').findAll({
+    include: {
+      model: Session.scope('open'),
+      as: 'sessions',
+      required: false,
+      attributes: ['tokenHash']
+    },
+    order: [
+      ['active', 'desc'],
+      ['name', 'asc']
+    ]
+  });
+  return rows.map(({ id, name, login, role, active, ...own }) => ({
+    id,
+    name,
+    login,
+    role,
+    active,
+    hasPassword: own.passwordHash !== null,
+    hasPin: own.pinHash !== null,
+    codeUntil:
+      own.codeUntil && own.codeUntil.getTime() > Date.now() ? own.codeUntil.toISOString() : null,
+    open: own.sessions?.length ?? 0
   }));
 }
-
-const isTwice = (error: unknown): boolean =>
-  error instanceof Error && 'code' in error && error.code === '23505';
 
 /** One lead's act on people, all of it or nothing. */
 async function act<T>(database: Database, inside: () => Promise<T>): Promise<Outcome<T>> {
@@ -51,7 +62,7 @@ async function act<T>(database: Database, inside: () => Promise<T>): Promise<Out
     return done(await inWork(database, inside));
   } catch (error) {
     if (error instanceof Refused) return error.outcome;
-    if (isTwice(error)) return refused('conflict', DOORS.nameTaken);
+    if (error instanceof UniqueConstraintError) return refused('conflict', DOORS.nameTaken);
     throw error;
   }
 }
@@ -59,13 +70,11 @@ async function act<T>(database: Database, inside: () => Promise<T>): Promise<Out
 /** Gives somebody a code to come in with once; what they had for a password stays good until they use it. */
 async function giveCode(database: Database, person: string, by: string): Promise<string> {
   const code = newCode();
-  const given = await rowsOf(
-    database,
-    `update people set code_hash = $2, code_until = now() + make_interval(hours => $3)
-     where id::text = $1 and active and login is not null returning id`,
-    [person, codeHash(code), CODE_H]
+  const [given] = await database.models.Person.update(
+    { codeHash: codeHash(code), codeUntil: literal(`now() + interval '${CODE_H} hours'`) },
+    { where: { [Op.and]: [{ active: true, login: { [Op.ne]: null } }, asText('id', person)] } }
   );
-  if (given.length === 0)
+  if (given === 0)
     throw new Refused('not-possible', 'only somebody with a login who is here gets a code');
   await logPeople(database, 'code-given', { by, person });
   return code;
@@ -78,12 +87,7 @@ export const enterPerson = (
   by: string
 ): Promise<Outcome<{ id: string; code: string }>> =>
   act(database, async () => {
-    const id = randomUUID();
-    await rowsOf(
-      database,
-      'insert into people (id, name, login, role) values ($1, $2, $3, $4) returning id',
-      [id, name, login, role]
-    );
+    const { id } = await database.models.Person.create({ name, login, role });
     await logPeople(database, 'added', { by, person: id, detail: { name, login, role } });
     return { id, code: await giveCode(database, id, by) };
   });
@@ -98,8 +102,8 @@ export const newCodeFor = (
 async function leadLeft(database: Database): Promise<void> {
   // whoever changes leads does it one after the other
   await rowsOf(database, 'select one from installation for update');
-  const leads = await rowsOf(database, `select id from people where role = 'lead' and active`);
-  if (leads.length === 0) throw new Refused('not-possible', DOORS.lastLead);
+  const leads = await database.models.Person.scope('here').count({ where: { role: 'lead' } });
+  if (leads === 0) throw new Refused('not-possible', DOORS.lastLead);
 }
 
 async function change(
@@ -107,16 +111,15 @@ async function change(
   person: string,
   by: string,
   what: PeopleAct,
-  set: string,
-  values: unknown[]
+  set: { role: Role } | { active: boolean }
 ): Promise<void> {
-  const changed = await rowsOf(
-    database,
-    `update people set ${set} where id::text = $1 returning id`,
-    [person, ...values]
-  );
-  if (changed.length === 0) throw new Refused('not-found', 'there is no such person');
-  await logPeople(database, what, { by, person, detail: { to: values[0] ?? null } });
+  const [changed] = await database.models.Person.update(set, { where: asText('id', person) });
+  if (changed === 0) throw new Refused('not-found', 'there is no such person');
+  await logPeople(database, what, {
+    by,
+    person,
+    detail: { to: 'role' in set ? set.role : set.active }
+  });
 }
 
 export const setRole = (
@@ -126,7 +129,7 @@ export const setRole = (
   by: string
 ): Promise<Outcome<void>> =>
   act(database, async () => {
-    await change(database, person, by, 'role', 'role = $2', [role]);
+    await change(database, person, by, 'role', { role });
     await leadLeft(database);
   });
 
@@ -138,7 +141,7 @@ export const setActive = (
   by: string
 ): Promise<Outcome<void>> =>
   act(database, async () => {
-    await change(database, person, by, active ? 'back' : 'left', 'active = $2', [active]);
+    await change(database, person, by, active ? 'back' : 'left', { active });
     await leadLeft(database);
     if (!active) await endSessionsOf(database, person);
   });
@@ -152,12 +155,8 @@ async function notOwnPassword(
   const key = `own ${person}`;
   const wait = await beginTry(database, key);
   if (wait > 0) return refused('busy', `too many wrong ones: try again in ${wait} s`);
-  const [row] = await rowsOf<{ password_hash: string | null }>(
-    database,
-    'select password_hash from people where id = $1',
-    [person]
-  );
-  if (!(await isSecret(row?.password_hash ?? null, old)))
+  const row = await database.models.Person.scope('withSecrets').findByPk(person);
+  if (!(await isSecret(row?.passwordHash ?? null, old)))
     return refused('unreadable', 'that is not the password');
   await rightTry(database, key);
   return null;
@@ -174,10 +173,7 @@ export async function changePassword(
   if (wrong) return wrong;
   const hash = await hashSecret(password);
   return act(database, async () => {
-    await rowsOf(database, 'update people set password_hash = $2 where id = $1 returning id', [
-      person.id,
-      hash
-    ]);
+    await database.models.Person.update({ passwordHash: hash }, { where: { id: person.id } });
     await logPeople(database, 'password', { by: person.id, person: person.id });
     return endSessionsOf(database, person.id, session);
   });
@@ -194,10 +190,7 @@ export async function setPin(
   if (wrong) return wrong;
   const hash = pin === null ? null : await hashSecret(pin);
   return act(database, async () => {
-    await rowsOf(database, 'update people set pin_hash = $2 where id = $1 returning id', [
-      person.id,
-      hash
-    ]);
+    await database.models.Person.update({ pinHash: hash }, { where: { id: person.id } });
     await logPeople(database, pin === null ? 'pin-gone' : 'pin', {
       by: person.id,
       person: person.id

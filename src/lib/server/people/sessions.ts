@@ -1,3 +1,4 @@
+import { fn, literal, Op } from 'sequelize';
 import type { Role } from '../../../core/people/rights.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/work.ts';
@@ -28,12 +29,14 @@ export async function beginSession(
   bench: string | null = null
 ): Promise<string> {
   const token = newToken();
-  await rowsOf(
-    database,
-    `insert into sessions (token_hash, person_id, how, until, bench_id)
-     values ($1, $2, $3, now() + make_interval(hours => $4), $5) returning token_hash`,
-    [tokenHash(token), personId, how, SESSION_H, bench]
-  );
+  await database.models.Session.create({
+    tokenHash: tokenHash(token),
+    personId,
+    how,
+    // reckoned by the clock that ends it
+    until: literal(`now() + interval '${SESSION_H} hours'`) as unknown as Date,
+    benchId: bench
+  });
   return token;
 }
 
@@ -48,10 +51,9 @@ export async function presentBy(database: Database, token: string): Promise<Pres
   );
   if (!row) return null;
   if (row.stale)
-    await rowsOf(
-      database,
-      'update sessions set seen_at = now() where token_hash = $1 returning 1',
-      [tokenHash(token)]
+    await database.models.Session.update(
+      { seenAt: fn('now') },
+      { where: { tokenHash: tokenHash(token) } }
     );
   const { id, name, role, device } = row;
   return { id, name, role, device };
@@ -88,10 +90,9 @@ export async function wereHere(
 }
 
 export async function endSession(database: Database, token: string): Promise<void> {
-  await rowsOf(
-    database,
-    'update sessions set ended_at = now() where token_hash = $1 and ended_at is null returning 1',
-    [tokenHash(token)]
+  await database.models.Session.update(
+    { endedAt: fn('now') },
+    { where: { tokenHash: tokenHash(token), endedAt: null } }
   );
 }
 
@@ -101,13 +102,17 @@ export async function endSessionsOf(
   personId: string,
   but: string | null = null
 ): Promise<number> {
-  const ended = await rowsOf(
-    database,
-    `update sessions set ended_at = now()
-     where person_id = $1 and ended_at is null and token_hash is distinct from $2 returning 1`,
-    [personId, but === null ? null : tokenHash(but)]
+  const [ended] = await database.models.Session.update(
+    { endedAt: fn('now') },
+    {
+      where: {
+        personId,
+        endedAt: null,
+        ...(but === null ? {} : { tokenHash: { [Op.ne]: tokenHash(but) } })
+      }
+    }
   );
-  return ended.length;
+  return ended;
 }
 
 /** Which of some sessions let nobody in any more: ended, over, or of somebody who has left. */
@@ -116,12 +121,12 @@ export async function endedSessions(
   tokens: readonly string[]
 ): Promise<string[]> {
   const byHash = new Map(tokens.map((token) => [tokenHash(token), token]));
-  const open = await rowsOf<{ token_hash: string }>(
-    database,
-    `select s.token_hash from sessions s join people p on p.id = s.person_id
-     where s.token_hash = any($1::text[]) and s.ended_at is null and s.until > now() and p.active`,
-    [[...byHash.keys()]]
-  );
-  for (const { token_hash } of open) byHash.delete(token_hash);
+  const { Session, Person } = database.models;
+  const open = await Session.scope('open').findAll({
+    attributes: ['tokenHash'],
+    where: { tokenHash: [...byHash.keys()] },
+    include: { model: Person.scope('here'), as: 'person', required: true, attributes: [] }
+  });
+  for (const { tokenHash: hash } of open) byHash.delete(hash);
   return [...byHash.values()];
 }

@@ -1,7 +1,10 @@
+import { col, fn, Op, where } from 'sequelize';
 import { DOORS } from '../../words/pages/doors.ts';
+import { asText } from '../db/columns.ts';
 import type { Database } from '../db/connect.ts';
 import { inWork, rowsOf } from '../db/work.ts';
 import { done, refused, type Outcome } from '../outcome.ts';
+import { installation } from './installation.ts';
 import { logPeople } from './people-log.ts';
 import { codeHash, hashSecret, isSecret, readCode } from './secrets.ts';
 import { beginSession, endSessionsOf, type SignedInBy } from './sessions.ts';
@@ -9,6 +12,9 @@ import { beginTry, rightTry } from './tries.ts';
 
 /** A session's token, for the browser alone. */
 export type Token = string;
+
+/** A login is the same however it is written. */
+const isLogin = (login: string) => where(fn('lower', col('login')), fn('lower', login));
 
 const WRONG = 'that login and password do not go together';
 const tooOften = (seconds: number) =>
@@ -40,12 +46,10 @@ export async function signInByPassword(
   const key = `password ${login.toLowerCase()}`;
   const wait = await beginTry(database, key);
   if (wait > 0) return tooOften(wait);
-  const [person] = await rowsOf<{ id: string; password_hash: string | null }>(
-    database,
-    'select id, password_hash from people where lower(login) = lower($1) and active',
-    [login]
-  );
-  const right = await isSecret(person?.password_hash ?? null, password);
+  const person = await database.models.Person.scope('withSecrets').findOne({
+    where: { [Op.and]: [{ active: true }, isLogin(login)] }
+  });
+  const right = await isSecret(person?.passwordHash ?? null, password);
   if (!person || !right) return refused('unreadable', WRONG);
   await rightTry(database, key);
   return done(await comeIn(database, person.id, 'password', on));
@@ -60,12 +64,10 @@ export async function signInByPin(
   const key = `pin ${person} ${bench.id}`;
   const wait = await beginTry(database, key);
   if (wait > 0) return tooOften(wait);
-  const [known] = await rowsOf<{ id: string; pin_hash: string | null }>(
-    database,
-    'select id, pin_hash from people where id = $1 and active',
-    [person]
-  );
-  const right = await isSecret(known?.pin_hash ?? null, pin);
+  const known = await database.models.Person.scope('withSecrets').findOne({
+    where: { id: person, active: true }
+  });
+  const right = await isSecret(known?.pinHash ?? null, pin);
   if (!known || !right) return refused('unreadable', DOORS.notThatPin);
   await rightTry(database, key);
   return done(await comeIn(database, known.id, 'pin', bench));
@@ -77,13 +79,11 @@ export async function signInToDemo(
   person: string,
   on: On = null
 ): Promise<Outcome<Token>> {
-  const [known] = await rowsOf<{ id: string; demo: boolean }>(
-    database,
-    'select p.id, i.demo from people p cross join installation i where p.id::text = $1 and p.active',
-    [person]
-  );
+  const known = await database.models.Person.scope('here').findOne({
+    where: asText('id', person)
+  });
   if (!known) return refused('not-found', 'Choose one of the names.');
-  if (!known.demo)
+  if (!(await installation(database)).demo)
     return refused('not-possible', 'only the people of the demo come in by a click: sign in');
   return done(await comeIn(database, known.id, 'demo', on));
 }
@@ -105,10 +105,9 @@ export async function signInByCode(
     const id =
       (await firstLead(database, { login, code, name })) ?? (await spend(database, login, code));
     if (id === null) return null;
-    await rowsOf(
-      database,
-      'update people set password_hash = $2, code_hash = null, code_until = null where id = $1 returning id',
-      [id, hash]
+    await database.models.Person.update(
+      { passwordHash: hash, codeHash: null, codeUntil: null },
+      { where: { id } }
     );
     // whoever had the password before is out: that may be why a new code was asked for
     await endSessionsOf(database, id);
@@ -126,12 +125,12 @@ export async function signInByCode(
 
 /** Whose code it is; null for nobody's. */
 async function spend(database: Database, login: string, code: string): Promise<string | null> {
-  const [person] = await rowsOf<{ id: string }>(
-    database,
-    `select id from people where lower(login) = lower($1) and active
-       and code_hash = $2 and code_until > now() for update`,
-    [login, codeHash(code)]
-  );
+  const person = await database.models.Person.scope('here').findOne({
+    where: {
+      [Op.and]: [{ codeHash: codeHash(code), codeUntil: { [Op.gt]: fn('now') } }, isLogin(login)]
+    },
+    lock: true
+  });
   return person?.id ?? null;
 }
 
@@ -147,16 +146,11 @@ async function firstLead(
     [codeHash(code)]
   );
   if (!open?.right || name === undefined) return null;
-  const [person] = await rowsOf<{ id: string }>(
-    database,
-    `insert into people (id, name, login, role) values (gen_random_uuid(), $1, $2, 'lead') returning id`,
-    [name, login]
-  );
+  const person = await database.models.Person.create({ name, login, role: 'lead' });
   await rowsOf(
     database,
     'update installation set first_code_hash = null, first_code_until = null returning one'
   );
-  if (person)
-    await logPeople(database, 'added', { by: null, person: person.id, detail: { role: 'lead' } });
-  return person?.id ?? null;
+  await logPeople(database, 'added', { by: null, person: person.id, detail: { role: 'lead' } });
+  return person.id;
 }

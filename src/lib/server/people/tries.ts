@@ -42,5 +42,5 @@ export async function beginTry(database: Database, key: string): Promise<number>
 
 /** It was right: what went before is forgotten. */
 export async function rightTry(database: Database, key: string): Promise<void> {
-  await rowsOf(database, 'delete from sign_in_tries where key = $1 returning 1', [key]);
+  await rowsOf(database, 'delete from sign_in_tries where key = $1', [key]);
 }

@@ -1,6 +1,5 @@
 import type { Role } from '../../../core/people/rights.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
 
 export interface PersonView {
   id: string;
@@ -9,15 +8,12 @@ export interface PersonView {
 }
 
 /** Everyone who works here, or did, by name: what they did stands under it. */
-export const listPeople = (database: Database): Promise<PersonView[]> =>
-  rowsOf(database, 'select id, name, role from people order by name');
+export const listPeople = ({ models }: Database): Promise<PersonView[]> =>
+  models.Person.findAll({ order: ['name'], raw: true });
 
 /** Whoever has a PIN for a shared bench, by name. */
-export const withPin = (database: Database): Promise<{ id: string; name: string }[]> =>
-  rowsOf(
-    database,
-    'select id, name from people where pin_hash is not null and active order by name'
-  );
+export const withPin = ({ models }: Database): Promise<{ id: string; name: string }[]> =>
+  models.Person.scope('withPin').findAll({ order: ['name'], raw: true });
 
 /** Adds a person; the name must be new. */
 export async function addPerson(
