@@ -124,6 +124,10 @@ export interface Kind<Key extends string, Read extends z.ZodType, Entered extend
   names: Readonly<Record<string, string>>;
   outline: OutlineFields;
   roles: SheetRoles;
+  /** its shape spaces the rivets, so no practice of spacing is chosen */
+  spacedByShape?: true;
+  /** the guidance counts its rivets on one sheet of it, whatever is chosen elsewhere */
+  countedOnOne?: true;
   metal(joint: z.output<Read>): MetalSheets;
   /** empty where the joint only holds parts together */
   widths(joint: z.output<Read>, dash: Dash): Width[];

@@ -4,6 +4,7 @@
   import { goto } from '$app/navigation';
   import { inMetal } from '$core/releases/in-metal.ts';
   import { provideReworkDesk } from '$lib/stations/check/rework-desk.svelte';
+  import { oldWorkDesk, provideOldWork } from '$lib/stations/check/old-work-desk';
   import { provideIssueDesk } from '$lib/stations/check/issue-desk';
   import { provideDriveDesk } from '$lib/stations/drive/drive-desk.svelte';
   import { ReleaseDesks } from '$lib/stations/release-desks.svelte';
@@ -129,6 +130,7 @@
       return onHand;
     }
   });
+  const oldWork = provideOldWork(untrack(() => oldWorkDesk(joint.id, person)));
   const seen = untrack(() => new Seen(joint.id, person));
   provideDriveDesk({
     get desk() {
@@ -152,6 +154,7 @@
     desk,
     drive,
     rework: reworking,
+    oldWork,
     signedBy,
     ready: readyDesk
   });
@@ -181,6 +184,7 @@
   onMount(() => {
     void workspace.restoreKept(joint);
     void readyDesk.restore();
+    void oldWork.restore();
     seen.restore();
     // Stations are gone through without a server too.
     const forget = whenIdle(() => Promise.all(STATIONS.map(({ page }) => page())));
@@ -200,6 +204,7 @@
       forget();
       unbind();
       readyDesk.stop();
+      oldWork.stop();
       seen.stop();
       document.removeEventListener('visibilitychange', onhide);
       void workspace.save.flush();

@@ -4,6 +4,7 @@ import type { Clocked } from '$lib/client/outbox.svelte';
 import type { Workspace } from '$lib/client/workspace.svelte';
 import type { DriveDesk } from './drive/drive-desk.svelte';
 import type { CheckDesk } from './check/check-desk.svelte';
+import type { OldWorkDesk } from './check/old-work-desk';
 import type { ReworkDesk } from './check/rework-desk.svelte';
 import type { ReadyDesk } from './make-ready/ready-desk.svelte';
 
@@ -14,6 +15,7 @@ export interface OpenJoint {
   desk: CheckDesk | null;
   drive: DriveDesk | null;
   rework: ReworkDesk | null;
+  oldWork: OldWorkDesk;
   /** who signed the newest release; null while nobody has */
   signedBy: string | null;
   ready: ReadyDesk;

@@ -54,6 +54,7 @@ export const doubleStrap = defineKind({
   outline: { across: 'widthIn', down: null },
   roles: { first: 3, last: 0, vary: false, layered: true },
   // The broken member is itself what must be carried.
+  countedOnOne: true,
   metal: ({ sheets, shear }) => ({
     ...allMetal(sheets),
     countedOnIn: sheets[1]?.thicknessIn ?? 0,

@@ -115,6 +115,7 @@ export const patch = defineKind({
   },
   outline: { across: 'cutoutWIn', down: 'cutoutHIn' },
   roles: { first: 1, last: 0, vary: true, layered: false },
+  spacedByShape: true,
   metal: ({ sheets }) => allMetal(sheets),
   widths: ({ carries, cutoutWIn, cutoutHIn }, dash) =>
     carries === 'attach'

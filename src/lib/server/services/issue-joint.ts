@@ -52,7 +52,7 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
     rules,
     bound: null,
     keptClosed: definition.closed ? definition.closedReason : null,
-    throughPlastic: definition.kind === 'panel' ? definition.plasticReason.trim() : null,
+    throughPlastic: 'plasticReason' in definition ? definition.plasticReason.trim() : null,
     blinds: planned.holes.flatMap(({ number: hole, blind }) => (blind ? [{ hole, ...blind }] : [])),
     predictedIn3: first.head.ok ? first.head.result.volumeIn3 : null,
     stacks: stacks.flatMap(({ name, dash, length, hole, dimpledThrough, wide }) =>

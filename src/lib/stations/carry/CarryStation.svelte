@@ -6,6 +6,7 @@
   import { onMount } from 'svelte';
   import type Drawn from './CarryCharts.svelte';
   import { num } from '$core/answer.ts';
+  import { kindOf } from '$core/kinds/joint.ts';
   import { Alloy, Dash } from '$core/schema/fields.ts';
   import { strengthView } from '$core/plan/strength-view.ts';
   import { whenIdle } from '$lib/client/when-idle';
@@ -200,7 +201,7 @@
         options={LOCATION_OPTIONS}
         onchoose={(location) => workspace.edit({ location }, 'location')}
       />
-      {#if unequal && entered.kind !== 'double-strap'}
+      {#if unequal && !kindOf(entered).countedOnOne}
         <Choice
           label="Sheets differ: base the count on the"
           value={entered.reckonOn}

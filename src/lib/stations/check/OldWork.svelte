@@ -1,9 +1,8 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
-  import { aroundLeft, isOpen, oldWorkStream } from '$core/old-work/old-work-stream.ts';
+  import { aroundLeft, isOpen } from '$core/old-work/old-work-stream.ts';
   import { Disposition, OLD_SIGNS, OldSign } from '$core/old-work/signs.ts';
   import { KeptFields } from '$lib/client/kept-fields.svelte';
-  import { Desk } from '$lib/client/desk.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { AROUND_WORDS, DISPOSITIONS, OLD_SIGN_WORDS, oldFindingLines } from '$lib/words/old-work';
   import { OLD_WORK } from '$lib/words/pages/old-work';
@@ -15,6 +14,7 @@
   import Notice from '../../ui/kit/Notice.svelte';
   import Pick from '../../ui/kit/Pick.svelte';
   import TextField from '../../ui/kit/TextField.svelte';
+  import { useOldWork } from './old-work-desk';
   import VoidIt from './VoidIt.svelte';
 
   /** Old work on a joint: what service left on existing rivets and picked-up holes, what lies around it, what becomes of it. */
@@ -24,19 +24,10 @@
   }
   let { jointId, person }: Props = $props();
   const preferences = usePreferences();
-  const desk = untrack(
-    () =>
-      new Desk(oldWorkStream, () => null, {
-        subjectId: jointId,
-        stored: [],
-        by: person,
-        unsent: null
-      })
-  );
+  const desk = useOldWork();
   onMount(() => {
     void kept.restore();
-    void desk.restore().then(() => desk.read());
-    return () => desk.stop();
+    void desk.read();
   });
   const findings = $derived([...desk.state.values()]);
   const standing = $derived(findings.filter(({ voided }) => voided === null));

@@ -7,7 +7,7 @@ export const check = defineStation({
   asks: 'Is this head good, and if not, why?',
   page: () => import('./CheckStation.svelte'),
   keys: [['Enter', 'on to height, then record and next head']],
-  outboxes: ({ desk, rework }) => [desk?.outbox, rework?.outbox],
+  outboxes: ({ desk, rework, oldWork }) => [desk?.outbox, rework?.outbox, oldWork.outbox],
   // heads belong to the holes as issued
   standsAlone: ({ issue }) => issue !== null,
   status: ({ issue, desk }) => {

@@ -33,8 +33,8 @@
   });
   const middle = $derived({ x: (layout?.widthIn ?? 4) / 2, y: (layout?.heightIn ?? 1) / 2 });
   const write = (inches: number) => String(Number(inches.toFixed(4)));
-  const line = $derived(entered.kind === 'line' ? entered : null);
-  const tapered = $derived(entered.kind === 'tapered' ? entered : null);
+  const line = $derived('divides' in entered ? entered : null);
+  const tapered = $derived('zones' in entered ? entered : null);
 
   const setList = (
     key: 'keepOuts' | 'fixed' | 'divides' | 'zones',

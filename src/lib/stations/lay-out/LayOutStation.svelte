@@ -1,5 +1,6 @@
 <script lang="ts">
   import { num } from '$core/answer.ts';
+  import { kindOf } from '$core/kinds/joint.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { onMount } from 'svelte';
   import { tinykeys } from 'tinykeys';
@@ -50,7 +51,7 @@
   const near = $derived(
     entered.prefer === 'near' || (entered.prefer === 'profile' && school === 'near')
   );
-  const spaced = $derived(entered.kind !== 'patch');
+  const spaced = $derived(!kindOf(entered).spacedByShape);
   const onlyHolds = $derived(workspace.shown?.plan.needs.length === 0);
   /** over so many times as long as deep it is told in lines, unless the whole is asked for */
   const long = $derived(
