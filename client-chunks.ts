@@ -1,4 +1,5 @@
-import { resolve } from 'node:path';
+import { readdirSync } from 'node:fs';
+import { join, resolve } from 'node:path';
 import type { Rolldown } from 'vite';
 
 type Graph = Pick<Rolldown.ChunkingContext, 'getModuleInfo'>;
@@ -17,15 +18,14 @@ const JOINT = [
   'src/routes/joints/[joint=id]/[station=station]/+page.ts',
   'src/routes/joints/[joint=id]/[station=station]/+page.svelte'
 ];
-const STATIONS = [
-  'carry/Carry',
-  'lay-out/LayOut',
-  'stack/Stack',
-  'make-ready/MakeReady',
-  'drive/Drive',
-  'check/Check',
-  'sign/Sign'
-].map((name) => `src/lib/stations/${name}Station.svelte`);
+const ROOMS = 'src/lib/stations';
+const STATIONS = readdirSync(ROOMS, { withFileTypes: true })
+  .filter((room) => room.isDirectory())
+  .flatMap(({ name }) =>
+    readdirSync(join(ROOMS, name))
+      .filter((file) => file.endsWith('Station.svelte'))
+      .map((file) => join(ROOMS, name, file))
+  );
 /** What this many stations share comes with every joint. */
 const MOST_STATIONS = 3;
 

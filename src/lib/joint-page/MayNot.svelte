@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { may, type Right, type Role } from '$core/people/rights.ts';
-  import type { StationKey } from '$lib/stations/stations.ts';
+  import { may, type Role } from '$core/people/rights.ts';
+  import { stationOf, type StationKey } from '$lib/stations/stations.ts';
   import { mayNotInWords } from '$lib/words/roles';
 
   /** Above a station whose log is not for whoever is here: they read it, and learn so before they type. */
@@ -10,19 +10,11 @@
   }
   let { role, station }: Props = $props();
 
-  const LOGS: Record<StationKey, Right> = {
-    carry: 'plan',
-    'lay-out': 'plan',
-    stack: 'plan',
-    'make-ready': 'prepare',
-    drive: 'drive',
-    check: 'check',
-    sign: 'sign'
-  };
+  const logs = $derived(stationOf(station)?.logs);
 </script>
 
-{#if role !== null && !may(role, LOGS[station])}
-  <p class="may-not" role="note">{mayNotInWords(role, LOGS[station])}</p>
+{#if role !== null && logs !== undefined && !may(role, logs)}
+  <p class="may-not" role="note">{mayNotInWords(role, logs)}</p>
 {/if}
 
 <style>

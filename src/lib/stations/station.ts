@@ -1,4 +1,5 @@
 import type { Component } from 'svelte';
+import type { Right } from '$core/people/rights.ts';
 import type { Issue } from '$core/issue/issue.ts';
 import type { Clocked } from '$lib/client/outbox.svelte';
 import type { Workspace } from '$lib/client/workspace.svelte';
@@ -34,6 +35,8 @@ export interface Station<K extends string = string> {
   key: K;
   name: string;
   asks: string;
+  /** what one must be allowed to do to log there */
+  logs: Right;
   /** its page, whose code comes with it and not before */
   page: () => Promise<{ default: Component }>;
   status: (joint: OpenJoint) => StationStatus;

@@ -14,6 +14,7 @@ export const carry = defineStation({
   key: 'carry',
   name: 'Size',
   asks: 'Which rivet, and how many?',
+  logs: 'plan',
   page: () => import('./CarryStation.svelte'),
   status: ({ workspace: { now } }) => {
     if (!now) return open('needs a figure');

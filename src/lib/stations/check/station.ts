@@ -5,6 +5,7 @@ export const check = defineStation({
   key: 'check',
   name: 'Check',
   asks: 'Is this head good, and if not, why?',
+  logs: 'check',
   page: () => import('./CheckStation.svelte'),
   keys: [['Enter', 'on to height, then record and next head']],
   outboxes: ({ desk, rework, oldWork }) => [desk?.outbox, rework?.outbox, oldWork.outbox],

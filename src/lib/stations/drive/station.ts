@@ -4,6 +4,7 @@ export const drive = defineStation({
   key: 'drive',
   name: 'Drive',
   asks: 'With what, in what order, before when?',
+  logs: 'drive',
   page: () => import('./DriveStation.svelte'),
   outboxes: ({ drive }) => [drive?.outbox],
   // rivets belong to the holes as released

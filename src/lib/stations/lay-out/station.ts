@@ -4,6 +4,7 @@ export const layOut = defineStation({
   key: 'lay-out',
   name: 'Lay out',
   asks: 'Where does each hole go?',
+  logs: 'plan',
   page: () => import('./LayOutStation.svelte'),
   keys: [
     ['Shift ← →', 'move the picked hole along its line'],

@@ -4,6 +4,7 @@ export const makeReady = defineStation({
   key: 'make-ready',
   name: 'Make ready',
   asks: 'What must be done before the first rivet?',
+  logs: 'prepare',
   page: () => import('./MakeReadyStation.svelte'),
   outboxes: ({ ready }) => [ready.outbox],
   status: ({ ready: { told } }) => {

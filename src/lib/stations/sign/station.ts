@@ -4,6 +4,7 @@ export const sign = defineStation({
   key: 'sign',
   name: 'Sign',
   asks: 'What was done, by whom, to which data?',
+  logs: 'sign',
   page: () => import('./SignStation.svelte'),
   standsAlone: () => true,
   status: ({ issue, signedBy }) =>

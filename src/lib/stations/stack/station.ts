@@ -12,6 +12,7 @@ export const stack = defineStation({
   key: 'stack',
   name: 'Stack',
   asks: 'How thick, how long, how flush?',
+  logs: 'plan',
   page: () => import('./StackStation.svelte'),
   status: ({ workspace }) => {
     if (!workspace.now) return open('—');
