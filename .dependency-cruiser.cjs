@@ -37,7 +37,7 @@ const LIB = [
   ['ui/kit'],
   ['ui/[^/]+$'],
   ['drawing'],
-  ['ui/joint', 'ui/rules', 'ui/setting'],
+  ['ui/joint', 'ui/rules', 'ui/setting', 'ui/instruments'],
   [
     'ui/cages',
     'ui/stock',

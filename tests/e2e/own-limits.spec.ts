@@ -2,6 +2,7 @@ import { expect, openOwn, saved, test, headNow } from './app.ts';
 import { STACK } from '../../src/lib/words/pages/stack.ts';
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
 import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { INSTRUMENTS } from '../../src/lib/words/pages/instruments.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
 
@@ -31,7 +32,7 @@ test('heads held against the joint’s own data, measured with a caliper that ha
   await expect(page.getByText('the joint’s own (drawing R-7, note 3)')).toBeVisible();
 
   const caliper = page.getByTestId('caliper-panel');
-  await caliper.getByTestId('caliper').click();
+  await caliper.getByTestId('caliper-closed').click();
   await expect(caliper).toContainText('a simulated one, for practice');
   await caliper.getByRole('button', { name: CHECK.pressItsButton }).click();
   await expect(page.getByLabel(COMMON.diameter, { exact: true })).not.toHaveValue('');
@@ -40,4 +41,15 @@ test('heads held against the joint’s own data, measured with a caliper that ha
   await expect(headNow(page, 2)).toBeVisible();
   await page.getByRole('button', { name: CHECK.holeBack }).click();
   await expect(page.getByTestId('head-looks')).toContainText('which is practice');
+
+  // one’s own, that types what it shows and presses Enter: in millimeters here, and no practice
+  await caliper.getByLabel(INSTRUMENTS.whichOne).selectOption({ label: INSTRUMENTS.typesItself });
+  await caliper.getByLabel(INSTRUMENTS.shows).selectOption({ label: INSTRUMENTS.millimeters });
+  const typed = caliper.getByTestId('caliper-typed');
+  await typed.fill('E04');
+  await typed.press('Enter');
+  await expect(caliper).toContainText(INSTRUMENTS.notAReading('E04'));
+  await typed.fill('4.85');
+  await typed.press('Enter');
+  await expect(page.getByLabel(COMMON.diameter, { exact: true })).toHaveValue('0.19094');
 });

@@ -15,8 +15,8 @@ export class DepthGauge extends Instrument {
   at = $state<number | null>(null);
 
   /** @param onread called for every reading, also one that was taken at the gauge itself */
-  constructor(port: LinePort, onread: (reading: GaugeReading) => void) {
-    super(port, 'gauge', (said) => {
+  constructor(onread: (reading: GaugeReading) => void) {
+    super('gauge', (said) => {
       if (said.kind === 'zeroed') this.zeroed = true;
       else if (said.kind === 'at' || said.kind === 'cut') this.at = said.clicks;
       else if (said.kind === 'flush') {
@@ -24,5 +24,11 @@ export class DepthGauge extends Instrument {
         onread({ flushnessIn: said.flushnessIn, zeroed: said.zeroed });
       }
     });
+  }
+
+  /** Another gauge, or the same again: nobody has zeroed it yet. */
+  override connect(port: LinePort): void {
+    this.zeroed = false;
+    super.connect(port);
   }
 }

@@ -8,18 +8,22 @@ export class Instrument {
   simulated = $state(false);
   problem = $state('');
 
+  #port: LinePort | null = null;
+
   /**
    * @param called what it is, as in “the gauge”
    * @param onsaid called for whatever it says of its own matter
    */
   constructor(
-    private readonly port: LinePort,
     private readonly called: string,
     private readonly onsaid: (said: GaugeLine) => void
   ) {}
 
-  connect(): void {
-    this.port.open(
+  connect(port: LinePort): void {
+    this.name = this.problem = '';
+    this.simulated = false;
+    this.#port = port;
+    port.open(
       (line) => this.#take(line),
       (open) => {
         this.open = open;
@@ -30,11 +34,12 @@ export class Instrument {
 
   async say(...lines: string[]): Promise<void> {
     this.problem = '';
-    if (!(await this.port.write(lines))) this.problem = `The ${this.called} does not answer.`;
+    if (!(await this.#port?.write(lines))) this.problem = `The ${this.called} does not answer.`;
   }
 
   disconnect(): void {
-    this.port.close();
+    this.#port?.close();
+    this.#port = null;
     this.open = false;
   }
 

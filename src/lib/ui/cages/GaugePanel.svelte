@@ -1,16 +1,14 @@
 <script lang="ts">
   import { CAGES } from '$lib/words/pages/cages';
-  import { untrack } from 'svelte';
   import { BENCH_FAULTS } from '$core/devices/simulated-bench.ts';
   import { backOffFor } from '$core/ready/cage/guide.ts';
   import { cutDepthIn, type CageSetup } from '$core/ready/cage/setup.ts';
   import { writeDecimal } from '$core/units/format-length.ts';
   import { DepthGauge } from '$lib/client/devices/depth-gauge.svelte';
-  import { ServedPort } from '$lib/client/devices/line-port';
   import Pick from '../kit/Pick.svelte';
-  import More from '../kit/More.svelte';
+  import InstrumentPanel from '../instruments/InstrumentPanel.svelte';
 
-  /** The depth gauge on the bench: whether it is there and zeroed, and its reading. The one that ships is simulated. */
+  /** The depth gauge on the bench: whether it is zeroed, and its reading. */
   interface Props {
     cageId: string;
     setup: CageSetup;
@@ -23,21 +21,13 @@
   let { cageId, setup, clicks, comeUp, onread }: Props = $props();
   const PLACES = 5;
   let refused = $state(false);
-  const port = new ServedPort({ device: 'depth-gauge', place: untrack(() => cageId) });
-  const gauge = new DepthGauge(port, ({ flushnessIn, zeroed }) => {
+  const gauge = new DepthGauge(({ flushnessIn, zeroed }) => {
     refused = !zeroed;
     if (zeroed)
       onread(
         `${flushnessIn < 0 ? '' : '+'}${writeDecimal(flushnessIn, 4, PLACES)}`,
         gauge.simulated
       );
-  });
-  // Only while the panel is open: a browser keeps six connections in all, and every open stream holds one.
-  let opened = $state(false);
-  $effect(() => {
-    if (!opened) return;
-    gauge.connect();
-    return () => gauge.disconnect();
   });
   const FAULT_WORDS: Record<(typeof BENCH_FAULTS)[number], string> = {
     none: 'nothing is wrong',
@@ -60,67 +50,51 @@
 </script>
 
 <div class="gauge" data-testid="gauge-panel">
-  <More
-    testid="gauge-{!opened
-      ? 'closed'
-      : !gauge.open
-        ? 'away'
-        : gauge.simulated
-          ? 'simulated'
-          : 'open'}"
-    title="Depth gauge{!opened
-      ? ''
-      : !gauge.open
-        ? ': not connected'
-        : gauge.simulated
-          ? ': a simulated one, for practice'
-          : `: ${gauge.name}`}"
-    onopen={(open) => (opened = open)}
+  <InstrumentPanel
+    at={{ device: 'depth-gauge', place: cageId }}
+    title="Depth gauge"
+    instrument={gauge}
+    testid="gauge"
   >
-    {#if gauge.open}
-      <div class="acts">
-        <button class="act" type="button" onclick={() => void gauge.say('ZERO')}
-          >{gauge.zeroed ? '✓ Zeroed' : CAGES.zeroOnBareSkin}</button
-        >
+    <div class="acts">
+      <button class="act" type="button" onclick={() => void gauge.say('ZERO')}
+        >{gauge.zeroed ? '✓ Zeroed' : CAGES.zeroOnBareSkin}</button
+      >
+      <button
+        class="act"
+        type="button"
+        disabled={!gauge.zeroed}
+        onclick={() => void gauge.say('READ')}>Read again</button
+      >
+      {#if gauge.simulated}
         <button
           class="act"
           type="button"
-          disabled={!gauge.zeroed}
-          onclick={() => void gauge.say('READ')}>Read again</button
+          disabled={!gauge.zeroed || clicks === null}
+          data-testid="cut-and-read"
+          onclick={cut}>Cut at {clicks ?? '–'} and read</button
         >
-        {#if gauge.simulated}
-          <button
-            class="act"
-            type="button"
-            disabled={!gauge.zeroed || clicks === null}
-            data-testid="cut-and-read"
-            onclick={cut}>Cut at {clicks ?? '–'} and read</button
-          >
-        {/if}
-      </div>
-      {#if gauge.simulated}
-        <Pick
-          label="At the simulated bench"
-          value={fault}
-          options={BENCH_FAULTS.map((value) => ({ value, text: FAULT_WORDS[value] }))}
-          onchoose={(value) => {
-            fault = value;
-            void gauge.say(`SIM FAULT ${value}`);
-          }}
-        />
-        <p class="hint">
-          No real gauge is connected: these holes and readings are made up. A setting found with
-          them is kept as practice and never offered for work.
-        </p>
       {/if}
-    {:else}
-      <p class="hint">Type what you read.</p>
+    </div>
+    {#if gauge.simulated}
+      <Pick
+        label="At the simulated bench"
+        value={fault}
+        options={BENCH_FAULTS.map((value) => ({ value, text: FAULT_WORDS[value] }))}
+        onchoose={(value) => {
+          fault = value;
+          void gauge.say(`SIM FAULT ${value}`);
+        }}
+      />
+      <p class="hint">
+        No real gauge is connected: these holes and readings are made up. A setting found with them
+        is kept as practice and never offered for work.
+      </p>
     {/if}
     {#if refused}<p class="wrong" role="alert">
         {CAGES.zeroTheGaugeOnThe}
       </p>{/if}
-    {#if gauge.problem !== ''}<p class="wrong" role="alert">{gauge.problem}</p>{/if}
-  </More>
+  </InstrumentPanel>
 </div>
 
 <style>
