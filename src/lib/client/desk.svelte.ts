@@ -76,7 +76,7 @@ export class Desk<Subject, Move extends Stamped, Frozen, State> {
 
   async restore(): Promise<void> {
     await this.outbox.restore();
-    if (reach.sent > 0) await this.read();
+    if (reach.sent > 0 || this.outbox.storedLately) await this.read();
   }
 
   /** Reads what others have stored since it was read last. Events only grow: what is here already stays. */

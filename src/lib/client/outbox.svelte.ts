@@ -1,8 +1,10 @@
-import type { z } from 'zod';
+import { z } from 'zod';
+import { recalled, remember } from './remembered';
 import { sendOnce, type Post } from './sender';
 import { dropMoves, keepMove, keptMoves, setAside } from './store';
 
 const RETRY_MS = 3000;
+const LATELY_MS = 10_000;
 /** Whoever made it is still there to be told why it is refused; what has waited longer is set aside for them. */
 const STILL_THERE_MS = 30_000;
 /** Sent at once; the rest follows when these are acknowledged. */
@@ -77,6 +79,7 @@ export class Outbox<M extends { id: string; at: string }, E> implements Clocked 
       case 'taken':
         this.refusal = this.#singly ? this.refusal : '';
         this.#drop(moves);
+        remember(`stored.${this.box}`, Date.now());
         this.ways.taken(moves, sent.events);
         if (this.waiting.length === 0) this.#singly = false;
         break;
@@ -112,6 +115,15 @@ export class Outbox<M extends { id: string; at: string }, E> implements Clocked 
     });
     this.waiting = [...found, ...this.waiting];
     void this.sendAll();
+  }
+
+  /**
+   * Something from this browser was stored so lately that a page loaded meanwhile may have been read before it: it is in
+   * neither, where nobody asks once more.
+   */
+  get storedLately(): boolean {
+    const at = recalled(`stored.${this.box}`, z.number());
+    return at !== null && Math.abs(Date.now() - at) < LATELY_MS;
   }
 
   /** Sends what waits: as it was stamped, or with the server's time in its place. */

@@ -269,6 +269,23 @@ describe('driving cold rivets', () => {
     expect(desk.outbox.waiting[0]).toMatchObject({ late: 'the lead agreed', batch: BATCHES[0] });
   });
 
+  it('shows what was stored while its page was on the way, and asks for it only then', async () => {
+    const before = deskOf();
+    before.tap('good');
+    await settled();
+    expect([before.driven, before.outbox.waiting.length]).toEqual([1, 0]);
+    // a page that the server read before that entry, and whose browser keeps it no longer
+    const after = deskOf();
+    expect(after.driven).toBe(0);
+    await after.restore();
+    expect(after.driven).toBe(1);
+    vi.advanceTimersByTime(11_000);
+    server.up = false;
+    const later = deskOf();
+    await later.restore();
+    expect(later.driven).toBe(0);
+  });
+
   it('learns one’s own pace from three gaps on', () => {
     const desk = deskOf();
     for (let tap = 0; tap < 4; tap += 1) {
