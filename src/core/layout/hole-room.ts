@@ -28,6 +28,26 @@ const STRIDE = 8192;
 const cellOf = (xIn: number, yIn: number): number =>
   Math.floor(xIn / SEARCH_IN) * STRIDE + Math.floor(yIn / SEARCH_IN);
 
+/** A cell and those around it, its own first: the nearest is mostly there. */
+const AROUND = [
+  [0, 0],
+  [-1, 0],
+  [1, 0],
+  [0, -1],
+  [0, 1],
+  [-1, -1],
+  [-1, 1],
+  [1, -1],
+  [1, 1]
+] as const;
+
+/** How far a spot is from the cell before, from its own, or from the next, along one axis. */
+const toCellIn = (atIn: number, step: -1 | 0 | 1): number => {
+  if (step === 0) return 0;
+  const intoIn = atIn - Math.floor(atIn / SEARCH_IN) * SEARCH_IN;
+  return step < 0 ? intoIn : SEARCH_IN - intoIn;
+};
+
 /** Which lines each spot is on: two at most, a corner or a zone's end. */
 interface OnLines {
   first: Int32Array;
@@ -56,24 +76,26 @@ function betweenRows(spots: readonly Spot[], on: OnLines): Float64Array {
   });
   const nearest = new Float64Array(spots.length).fill(SEARCH_IN ** 2);
   for (const [key, cell] of cells)
-    for (let dx = -1; dx <= 1; dx++)
-      for (let dy = -1; dy <= 1; dy++) {
-        const others = cells.get(key + dx * STRIDE + dy);
-        if (!others) continue;
-        for (const index of cell) {
-          const xIn = x[index] as number;
-          const yIn = y[index] as number;
-          let least = nearest[index] as number;
-          for (const other of others) {
-            const across = (x[other] as number) - xIn;
-            const down = (y[other] as number) - yIn;
-            const squared = across * across + down * down;
-            if (squared < least && other !== index && !sharesLine(on, index, other))
-              least = squared;
-          }
-          nearest[index] = least;
+    for (const [dx, dy] of AROUND) {
+      const others = cells.get(key + dx * STRIDE + dy);
+      if (!others) continue;
+      for (const index of cell) {
+        const xIn = x[index] as number;
+        const yIn = y[index] as number;
+        let least = nearest[index] as number;
+        // nothing in that cell is nearer than its border
+        const acrossIn = toCellIn(xIn, dx);
+        const downIn = toCellIn(yIn, dy);
+        if (acrossIn * acrossIn + downIn * downIn >= least) continue;
+        for (const other of others) {
+          const across = (x[other] as number) - xIn;
+          const down = (y[other] as number) - yIn;
+          const squared = across * across + down * down;
+          if (squared < least && other !== index && !sharesLine(on, index, other)) least = squared;
         }
+        nearest[index] = least;
       }
+    }
   return nearest.map((squared) => (squared < SEARCH_IN ** 2 ? Math.sqrt(squared) : Infinity));
 }
 

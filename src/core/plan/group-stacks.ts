@@ -22,6 +22,12 @@ function placeKey(
   ].join(':');
 }
 
+/** Holes that take one rivet. */
+interface Group {
+  spec: number;
+  holes: PlannedHole[];
+}
+
 /**
  * Groups holes into stacks that take one rivet each, and tells every hole its group.
  *
@@ -37,16 +43,21 @@ export function groupStacks(
   const changing = kind.stackings.map(({ layers }) => varies(layers, kind.widthIn));
   const layersUnder = (hole: PlannedHole | undefined) =>
     kind.stackings[hole?.stack ?? 0]?.layers ?? [];
-  const groups = new Map<string, { spec: number; holes: PlannedHole[] }>();
+  const groups = new Map<string, Group>();
+  let before: (Group & { dash: Dash; place: string }) | null = null;
   for (const hole of holes) {
-    const spec = hole.stack;
+    const { stack: spec, dash } = hole;
     const place = changing[spec]
       ? placeKey(hole, heldAt(layersUnder(hole), hole.xIn), joint, profile)
       : '';
-    const key = `${spec}:${hole.dash}:${place}`;
-    let group = groups.get(key);
-    if (!group) groups.set(key, (group = { spec, holes: [] }));
-    group.holes.push(hole);
+    // mostly it is of the group of the one before: a key for each of thousands costs more than the rest
+    if (before?.spec !== spec || before.dash !== dash || before.place !== place) {
+      const key = `${spec}:${dash}:${place}`;
+      let group = groups.get(key);
+      if (!group) groups.set(key, (group = { spec, holes: [] }));
+      before = { ...group, dash, place };
+    }
+    before.holes.push(hole);
   }
   const stacks = [...groups.values()].map(({ spec, holes: members }, at): StackToPlan => {
     const [first] = members;

@@ -42,10 +42,11 @@ function stoppedByRoom(
   dash: Dash,
   room: HoleRoom,
   head: Head,
-  limits: Multipliers
+  limits: Multipliers,
+  edgeIn = room.edgeIn
 ): HeadroomLimit | null {
   const D = rivetSize(dash).diameterIn;
-  if (below(room.edgeIn, limits.edgeMinD[head] * D)) return 'edge';
+  if (below(edgeIn, limits.edgeMinD[head] * D)) return 'edge';
   if (below(room.pitchIn, limits.pitchMinD * D)) return 'pitch';
   return below(room.betweenRowsIn, limits.transverseMinD * D) ? 'between-rows' : null;
 }
@@ -87,9 +88,8 @@ export function headroom(
       if (larger <= dash) continue;
       const limitedBy = stoppedByRoom(larger, room, head, limits) ?? sheetsStop(larger, sheetsIn);
       if (limitedBy) {
-        const roomy = { ...room, edgeIn: Infinity };
         const edgeAlone =
-          stoppedByRoom(larger, roomy, head, limits) === null &&
+          stoppedByRoom(larger, room, head, limits, Infinity) === null &&
           sheetsStop(larger, sheetsIn) === null;
         const asksIn = limits.edgeMinD[head] * rivetSize(larger).diameterIn;
         const edgeShortIn = edgeAlone ? asksIn - room.edgeIn : null;

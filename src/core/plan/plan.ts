@@ -136,10 +136,12 @@ function roomsOf(kind: KindLayout, laid: LaidHoles) {
     marked: atMarks,
     /** to an insert's rounded corners, where it has any */
     corners: real?.map(({ edgeIn }) => edgeIn) ?? null,
-    growing: (real ?? atMarks).map((room, at) => ({
-      ...room,
-      edgeIn: Math.min(room.edgeIn, toLayerEndIn(laid.holes[at] as PlannedHole))
-    }))
+    growing: ends.every((own) => own.length === 0)
+      ? (real ?? atMarks)
+      : (real ?? atMarks).map((room, at) => ({
+          ...room,
+          edgeIn: Math.min(room.edgeIn, toLayerEndIn(laid.holes[at] as PlannedHole))
+        }))
   };
 }
 
