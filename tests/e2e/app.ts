@@ -236,6 +236,10 @@ export async function toStation(page: Page, number: number): Promise<void> {
 export const headNow = (page: Page, hole: number) =>
   page.locator(`[data-testid="head-now"][data-hole="${hole}"]`);
 
+/** Waits until what can be dragged on the drawing can be: nobody has a hand on it as soon as it is drawn. */
+export const draggable = (page: Page) =>
+  expect(page.locator('[data-drag]:not([data-gestures])')).toHaveCount(0);
+
 /** Waits until the server has acknowledged everything typed. */
 export const saved = (page: Page) => page.locator('[data-save="saved"]').waitFor();
 

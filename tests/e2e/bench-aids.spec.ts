@@ -72,9 +72,10 @@ test('the reader shows where the mark is, and measures it from the far edge too'
   await openDemo(page, app, /Bottom skin lap/, 'lay-out');
   await expect(page.getByTestId('plan-view')).toBeVisible();
   await page.keyboard.press('r');
-  await page.keyboard.press(' ');
-  await page.keyboard.press(' ');
   const reader = page.getByTestId('reader');
+  await reader.waitFor();
+  await page.keyboard.press(' ');
+  await page.keyboard.press(' ');
   await expect(reader.getByTestId('reader-mark')).toContainText('1 1/8');
   // 10 3/4 − 1 1/8
   await expect(reader.getByTestId('reader-back')).toContainText('from the right edge 9.625 in');

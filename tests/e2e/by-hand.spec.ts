@@ -12,7 +12,8 @@ import {
   openOwn,
   saved,
   test,
-  toStation
+  toStation,
+  draggable
 } from './app.ts';
 
 const at = async (page: Page, selector: string) => {
@@ -21,6 +22,7 @@ const at = async (page: Page, selector: string) => {
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 };
 async function drag(page: Page, selector: string, dx: number, dy: number): Promise<void> {
+  await draggable(page);
   const from = await at(page, selector);
   await page.mouse.move(from.x, from.y);
   await page.mouse.down();

@@ -22,6 +22,7 @@ async function truth(page: Page, number: number) {
 
 /** Drags something of the picture to a place in it. */
 async function dragTo(page: Page, handle: string, from: [number, number], to: [number, number]) {
+  await expect(page.getByTestId('circle')).toHaveAttribute('data-gestures', '');
   const box = await page.getByTestId('camera').boundingBox();
   if (!box) throw new Error(`nothing to drag: ${handle}`);
   const at = ([x, y]: [number, number]): [number, number] => [

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, openOwn, test } from './app.ts';
+import { expect, firstPress, openOwn, test } from './app.ts';
 import { CHECK } from '../../src/lib/words/pages/check.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { entered } from '../support/joints.ts';
@@ -48,7 +48,7 @@ test('more rivets than are drawn one by one are driven and inspected on a canvas
   await expect(next).not.toHaveText(first ?? '');
   const middle = await next.textContent();
   const before = await drawn(page);
-  await page.getByTestId('driven').click();
+  await firstPress(page, () => page.getByTestId('driven').click());
   await expect(page.getByTestId('tap-card')).toContainText(`driven 1 of ${holes}`);
   // the mark of the one that is driven is another than before
   await expect.poll(() => drawn(page)).not.toBe(before);

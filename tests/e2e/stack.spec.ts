@@ -4,7 +4,7 @@ import { newSheet } from '../../src/core/joint/sheets.ts';
 import { STACK } from '../../src/lib/words/pages/stack.ts';
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
-import { expect, figure, openOwn, saved, test, toStation } from './app.ts';
+import { draggable, expect, figure, openOwn, saved, test, toStation } from './app.ts';
 
 const box = async (page: Page, selector: string) => {
   const found = await page.getByTestId('section').locator(selector).first().boundingBox();
@@ -86,6 +86,7 @@ test('layers end along the joint: runs of one rivet, marked on plan and tape', a
   await expect(page.locator('.tape [data-change]')).toContainText('3-3.5');
 
   // dragged an eighth back, the doubler ends too near the last rivets it has, and nothing is ordered
+  await draggable(page);
   const end = page.locator('[data-drag="layer-end"] .grab');
   const at = await end.boundingBox();
   if (!at) throw new Error('no end is drawn');

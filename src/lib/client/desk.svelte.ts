@@ -7,6 +7,12 @@ import { takeOlderMoves } from './older-outbox';
 import { Outbox } from './outbox.svelte';
 import { reach } from './reach.svelte';
 
+/** The page before this one was this one: what it sent at last may have come to the server after this was read there. */
+const wasReloaded = (): boolean =>
+  performance
+    .getEntriesByType('navigation')
+    .some((entry) => (entry as PerformanceNavigationTiming).type === 'reload');
+
 /** What a desk is opened with. */
 interface Opened<Move, Frozen> {
   subjectId: string;
@@ -76,7 +82,7 @@ export class Desk<Subject, Move extends Stamped, Frozen, State> {
 
   async restore(): Promise<void> {
     await this.outbox.restore();
-    if (reach.sent > 0 || this.outbox.storedLately) await this.read();
+    if (reach.sent > 0 || this.outbox.storedLately || wasReloaded()) await this.read();
   }
 
   /** Reads what others have stored since it was read last. Events only grow: what is here already stays. */

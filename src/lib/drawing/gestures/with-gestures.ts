@@ -1,9 +1,8 @@
-import { whenIdle } from '$lib/client/when-idle';
 import type * as Gestures from './d3-gestures';
 
 /**
- * Hands over what reads gestures, once the page has nothing else to do or somebody reaches for the element: a drawing is
- * looked at before it is moved.
+ * Hands over what reads gestures, right after the page is there or when somebody reaches for the element: a drawing is looked
+ * at before it is moved. The element says by `data-gestures` that it can be.
  *
  * @param begin may return what takes it back
  * @returns takes all of it back
@@ -16,15 +15,17 @@ export function withGestures(
   let left = false;
   const load = async () => {
     const gestures = await import('./d3-gestures');
-    if (!left) end ??= begin(gestures);
+    if (left || end) return;
+    end = begin(gestures);
+    element.dataset['gestures'] = '';
   };
   // what cannot be fetched now is fetched at the next touch
   const reachedFor = () => void load().catch(() => undefined);
-  const forget = whenIdle(load);
+  const timer = setTimeout(reachedFor);
   element.addEventListener('pointerenter', reachedFor);
   return () => {
     left = true;
-    forget();
+    clearTimeout(timer);
     element.removeEventListener('pointerenter', reachedFor);
     end?.();
   };
