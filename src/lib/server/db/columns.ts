@@ -1,4 +1,4 @@
-import { cast, col, DataTypes, where } from 'sequelize';
+import { cast, col, DataTypes, where, type Sequelize } from 'sequelize';
 
 // Made anew for every column: Sequelize writes each column's name into what it is given.
 export const uuid = () => ({
@@ -21,3 +21,11 @@ export const maybeWhole = () => ({ type: DataTypes.INTEGER, allowNull: true });
 
 /** A condition on an id that comes from outside: what is no id at all is nobody’s. */
 export const asText = (column: string, value: string) => where(cast(col(column), 'text'), value);
+
+/** How a model finds its table, which the migrations have made. */
+export const tableOf = (sequelize: Sequelize) => (tableName: string) => ({
+  sequelize,
+  tableName,
+  timestamps: false,
+  underscored: true
+});

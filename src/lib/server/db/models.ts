@@ -18,6 +18,7 @@ import {
   owner,
   real,
   seq,
+  tableOf,
   stamped,
   text,
   uuid,
@@ -127,12 +128,7 @@ export class ShopFiguresRow extends Model<
 
 /** Binds the models to one connection; tables are made by the migrations alone. */
 export function defineModels(sequelize: Sequelize) {
-  const at = (tableName: string) => ({
-    sequelize,
-    tableName,
-    timestamps: false,
-    underscored: true
-  });
+  const at = tableOf(sequelize);
   Profile.init(
     {
       id: uuid(),

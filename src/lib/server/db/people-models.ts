@@ -9,7 +9,7 @@ import {
   type Sequelize
 } from 'sequelize';
 import type { Role } from '../../../core/people/rights.ts';
-import { json, maybeOwner, owner, seq, text, uuid } from './columns.ts';
+import { json, maybeOwner, owner, seq, tableOf, text, uuid } from './columns.ts';
 
 /** Who works here, or did. Their secrets are read by the scope `withSecrets` alone. */
 export class Person extends Model<InferAttributes<Person>, InferCreationAttributes<Person>> {
@@ -81,12 +81,7 @@ const atNow = (sequelize: Sequelize) => ({
 
 /** Binds the models of people and their coming and going to one connection. */
 export function definePeopleModels(sequelize: Sequelize) {
-  const at = (tableName: string) => ({
-    sequelize,
-    tableName,
-    timestamps: false,
-    underscored: true
-  });
+  const at = tableOf(sequelize);
   Person.init(
     {
       id: uuid(),

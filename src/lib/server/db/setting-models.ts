@@ -7,7 +7,7 @@ import {
   type NonAttribute,
   type Sequelize
 } from 'sequelize';
-import { json, maybeOwner, owner, sentId, seq, stamped, text, uuid } from './columns.ts';
+import { json, maybeOwner, owner, sentId, seq, tableOf, stamped, text, uuid } from './columns.ts';
 
 export class CageRow extends Model<InferAttributes<CageRow>, InferCreationAttributes<CageRow>> {
   declare id: string;
@@ -55,12 +55,7 @@ export class ToolSettingRow extends Model<
 
 /** Binds the models of settings found by trial to one connection. */
 export function defineSettingModels(sequelize: Sequelize) {
-  const at = (tableName: string) => ({
-    sequelize,
-    tableName,
-    timestamps: false,
-    underscored: true
-  });
+  const at = tableOf(sequelize);
   const common = () => ({
     seq: seq(),
     id: sentId(),

@@ -86,51 +86,55 @@
         : `: ${instrument.name}`}"
   onopen={open}
 >
-  {#if options.length > 1}
-    <Pick
-      label={INSTRUMENTS.whichOne}
-      value={chosen}
-      {options}
-      onchoose={(value) => {
-        chosen = value;
-        keep();
-      }}
-    />
-  {/if}
-  {#if chosen !== 'simulated' && at.device === 'caliper'}
-    <Pick
-      label={INSTRUMENTS.shows}
-      value={unit}
-      options={[
-        { value: 'in', text: INSTRUMENTS.inches },
-        { value: 'mm', text: INSTRUMENTS.millimeters }
-      ]}
-      onchoose={(value) => {
-        unit = value;
-        keep();
-      }}
-    />
-  {/if}
-  {#if instrument.open}
-    {#if keyboard}
-      <form onsubmit={take}>
-        <label class="label"
-          >{INSTRUMENTS.landsHere}
-          <input
-            class="field-box"
-            data-testid="{testid}-typed"
-            bind:value={text}
-            autocomplete="off"
-            maxlength="40"
-          /></label
-        >
-        <p class="hint">{INSTRUMENTS.pressWithTheBoxPicked}</p>
-      </form>
-      {#if refused !== ''}<p class="warns" role="alert">{INSTRUMENTS.notAReading(refused)}</p>{/if}
+  <div class="column">
+    {#if options.length > 1}
+      <Pick
+        label={INSTRUMENTS.whichOne}
+        value={chosen}
+        {options}
+        onchoose={(value) => {
+          chosen = value;
+          keep();
+        }}
+      />
     {/if}
-    {@render children()}
-  {:else}
-    <p class="hint">{chosen === 'serial' ? INSTRUMENTS.notConnected : INSTRUMENTS.typeIt}</p>
-  {/if}
-  {#if instrument.problem !== ''}<p class="warns" role="alert">{instrument.problem}</p>{/if}
+    {#if chosen !== 'simulated' && at.device === 'caliper'}
+      <Pick
+        label={INSTRUMENTS.shows}
+        value={unit}
+        options={[
+          { value: 'in', text: INSTRUMENTS.inches },
+          { value: 'mm', text: INSTRUMENTS.millimeters }
+        ]}
+        onchoose={(value) => {
+          unit = value;
+          keep();
+        }}
+      />
+    {/if}
+    {#if instrument.open}
+      {#if keyboard}
+        <form onsubmit={take}>
+          <label class="label"
+            >{INSTRUMENTS.landsHere}
+            <input
+              class="field-box"
+              data-testid="{testid}-typed"
+              bind:value={text}
+              autocomplete="off"
+              maxlength="40"
+            /></label
+          >
+          <p class="hint">{INSTRUMENTS.pressWithTheBoxPicked}</p>
+        </form>
+        {#if refused !== ''}<p class="warns" role="alert">
+            {INSTRUMENTS.notAReading(refused)}
+          </p>{/if}
+      {/if}
+      {@render children()}
+    {:else}
+      <p class="hint">{chosen === 'serial' ? INSTRUMENTS.notConnected : INSTRUMENTS.typeIt}</p>
+    {/if}
+    {#if instrument.problem !== ''}<p class="warns" role="alert">{instrument.problem}</p>{/if}
+  </div>
 </More>
