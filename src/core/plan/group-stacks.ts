@@ -44,7 +44,7 @@ export function groupStacks(
   const layersUnder = (hole: PlannedHole | undefined) =>
     kind.stackings[hole?.stack ?? 0]?.layers ?? [];
   const groups = new Map<string, Group>();
-  let before: (Group & { dash: Dash; place: string }) | null = null;
+  let before = null as (Group & { dash: Dash; place: string }) | null;
   for (const hole of holes) {
     const { stack: spec, dash } = hole;
     const place = changing[spec]
