@@ -26,6 +26,10 @@ afterEach(() => {
   vi.useRealTimers();
 });
 
+/** Typing that this browser holds; another store of this worker may still note what it sent. */
+const keptTyping = () =>
+  [...browser.local.entries.keys()].filter((key) => key.startsWith('zanjador.unsaved.')).length;
+
 async function open(session?: Parameters<FakeBrowser['page']>[0]) {
   vi.resetModules();
   const own = browser.page(session);
@@ -47,7 +51,7 @@ describe('saving as one types', () => {
     await vi.advanceTimersByTimeAsync(400);
     expect(saves).toMatchObject([{ baseRevision: 1, title: 'Flo' }]);
     expect([save.revision, save.state.kind]).toEqual([2, 'saved']);
-    expect(browser.local.entries.size).toBe(0);
+    expect(keptTyping()).toBe(0);
   });
 
   it('keeps what is typed while the server is away, over a reload, and sends it then', async () => {
@@ -62,7 +66,7 @@ describe('saving as one types', () => {
     const after = await open(before.session);
     expect(after.kept).toMatchObject({ baseRevision: 1, title: 'Typed without a server' });
     // looking is not taking: it is still there until it is saved
-    expect(browser.local.entries.size).toBe(1);
+    expect(keptTyping()).toBe(1);
   });
 
   it('typing during a save is sent after it', async () => {
@@ -109,7 +113,7 @@ describe('saving as one types', () => {
     save.touch();
     await vi.advanceTimersByTimeAsync(400);
     expect(save.state).toEqual({ kind: 'refused', message: 'too long' });
-    expect(browser.local.entries.size).toBe(1);
+    expect(keptTyping()).toBe(1);
     save.touch();
     await vi.advanceTimersByTimeAsync(400);
     expect(save.state.kind).toBe('stale');
