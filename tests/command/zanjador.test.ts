@@ -143,13 +143,22 @@ describe('./zanjador start', () => {
     return server;
   }
 
+  /** A process that was killed lets go of its port with the last of its threads. */
+  async function portFree(): Promise<boolean> {
+    try {
+      const held = await occupy();
+      held.close();
+      await once(held, 'close');
+      return true;
+    } catch {
+      return false;
+    }
+  }
+
   beforeAll(async () => {
-    const probe = createServer().listen(0, '127.0.0.1');
-    await once(probe, 'listening');
-    const address = probe.address();
-    port = typeof address === 'object' && address !== null ? address.port : 0;
-    probe.close();
-    await once(probe, 'close');
+    // below those that the machine hands out by itself: between two starts nobody else gets it
+    do port = 20_000 + Math.floor(Math.random() * 10_000);
+    while (!(await portFree()));
     env = { PORT: String(port), ZANJADOR_DATA: data };
   });
   afterAll(async () => {
@@ -225,7 +234,8 @@ describe('./zanjador start', () => {
       started?.kill('SIGKILL');
       process.kill(app, 'SIGKILL');
       process.kill(pid, 'SIGKILL');
-      while (alive(pid) || alive(app)) await new Promise((resolve) => setTimeout(resolve, 50));
+      while (alive(pid) || alive(app) || !(await portFree()))
+        await new Promise((resolve) => setTimeout(resolve, 50));
 
       const again = await start();
       expect(again).not.toContain('build the application');

@@ -11,6 +11,7 @@ export const INSTRUMENTS = {
   pressWithTheBoxPicked: 'Keep this box picked and press the button on the instrument.',
   notAReading: (text: string) =>
     `“${text}” is not a reading. Wanted: one decimal number, such as 0.189. Press its button again.`,
-  notConnected: 'Not connected. Close this panel and open it again to choose a line, or type the reading.',
+  notConnected:
+    'Not connected. Close this panel and open it again to choose a line, or type the reading.',
   typeIt: 'Type what you read.'
 } as const;
