@@ -120,7 +120,7 @@ test('how one gets at the rivets decides how they are driven; a yoke’s reach i
   // kept, with who said it
   await page.reload();
   await expect(page.getByTestId('way-chosen')).toContainText('squeeze');
-  await expect(page.getByText('told by Ilse Varnholt')).toBeVisible();
+  await expect(page.getByText('entered by Ilse Varnholt')).toBeVisible();
 });
 
 test('an order of one’s own is kept; neighbors too soon are said', async ({ page, app }) => {

@@ -37,3 +37,24 @@ export const plateDueInDays = (
   const days = (Date.parse(measuredAt) - nowMs) / DAY_MS + dueAfterDays;
   return days < 0 ? Math.floor(days) : Math.ceil(days);
 };
+
+/** A plate's holes and notches for one size, under the plate's name; inches. */
+export type PlateOfSize = Pick<ShopPlate, 'name'> & Omit<ShopPlate['sizes'][number], 'dash'>;
+
+/**
+ * The plate that a size is held against: the one chosen, else the first that has the size.
+ *
+ * @returns null where the shop has none
+ */
+export function plateUsed(
+  plates: readonly ShopPlate[],
+  chosen: string,
+  dash: Dash
+): PlateOfSize | null {
+  const having = plates.filter(({ sizes }) => sizes.some((size) => size.dash === dash));
+  const plate = having.find(({ id }) => id === chosen) ?? having[0];
+  const size = plate?.sizes.find((one) => one.dash === dash);
+  if (!plate || !size) return null;
+  const { headHoleIn, notchIn, upperHoleIn, upperNotchIn } = size;
+  return { name: plate.name, headHoleIn, notchIn, upperHoleIn, upperNotchIn };
+}

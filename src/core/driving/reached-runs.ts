@@ -41,3 +41,23 @@ export function reachedRuns(
     ? [clear, rest]
     : [run];
 }
+
+/**
+ * Whether a run can be driven as far as the next rivet asks: of one that is driven in two parts only the part with that rivet counts.
+ *
+ * @param parts the runs as they can be driven (`reachedRuns`)
+ * @param here the rivet that is driven next; null where there is none
+ * @throws never
+ */
+export const hasWay = (
+  run: RivetRun,
+  parts: readonly RivetRun[],
+  here: number | null,
+  { outline, access, tools }: { outline: Outline; access: DrivingAccess; tools: DrivingTools }
+): boolean =>
+  parts.every(
+    (part) =>
+      part.key !== run.key ||
+      (part !== run && part.holes.every(({ number }) => number !== here)) ||
+      drivingWays(part, outline, access, tools).chosen !== null
+  );

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { BENCH } from '$lib/words/pages/bench';
   import { onMount, untrack, type Snippet } from 'svelte';
   import { goto } from '$app/navigation';
   import { inMetal } from '$core/releases/in-metal.ts';
@@ -24,11 +23,10 @@
   import KeptPages from './KeptPages.svelte';
   import Later from '$lib/ui/kit/Later.svelte';
   import KeysSheet from './KeysSheet.svelte';
-  import JointTools from './JointTools.svelte';
+  import JointHead from './JointHead.svelte';
   import LeftBehind from './LeftBehind.svelte';
   import MayNot from './MayNot.svelte';
   import PickedSaid from './PickedSaid.svelte';
-  import SavedState from './SavedState.svelte';
   import StationLine from './StationLine.svelte';
   import StopBar from './StopBar.svelte';
 
@@ -210,38 +208,17 @@
       void workspace.save.flush();
     };
   });
-  // one line each, or the drawing below would change its scale as one types; the whole stands in the hint
-  const place = $derived(`${joint.job.place} · data: ${joint.job.data}`);
-  const rulesName = $derived(`Rules ${joint.profile.name} ${joint.profile.version}`);
 </script>
 
 <PickedSaid {station} {desk} />
 <div class="joint">
   <h1 class="sr-only">{workspace.title}: {stationOf(station)?.name}</h1>
-  <header>
-    <div class="name">
-      <input
-        class="title"
-        aria-label={BENCH.nameOfTheJoint}
-        value={workspace.title}
-        maxlength="80"
-        aria-invalid={workspace.nameMissing}
-        placeholder="needs a name; the last one is kept until then"
-        oninput={(event) => workspace.rename(event.currentTarget.value)}
-      />
-      <p class="hint place" data-hint={place}>{place}</p>
-    </div>
-    <SavedState state={workspace.save.state} />
-    <JointTools onkeys={() => (keysOpen = true)}>
-      <a class="to" href="/jobs/{joint.job.id}">Job {joint.job.number}</a>
-      <button
-        class="to rules"
-        type="button"
-        data-hint={rulesName}
-        onclick={() => (rulesOpen = true)}>{rulesName}</button
-      >
-    </JointTools>
-  </header>
+  <JointHead
+    {joint}
+    {workspace}
+    onkeys={() => (keysOpen = true)}
+    onrules={() => (rulesOpen = true)}
+  />
   <LeftBehind texts={workspace.save.unreadable} title={workspace.title} />
   <StationLine
     jointId={joint.id}
@@ -275,55 +252,6 @@
     height: 100%;
     min-width: 0;
   }
-  header {
-    display: flex;
-    align-items: center;
-    gap: 10px;
-    padding: 6px 14px 6px 16px;
-    background: var(--panel);
-  }
-  .name {
-    flex: 1;
-    min-width: 9rem;
-  }
-  .title {
-    width: 100%;
-    min-height: 44px;
-    margin-block: -5px -7px;
-    padding: 2px 4px;
-    margin-left: -4px;
-    background: transparent;
-    border: 1.5px solid transparent;
-    border-radius: 6px;
-    font-family: var(--head-font);
-    font-weight: 600;
-    font-size: 1.25rem;
-    text-overflow: ellipsis;
-  }
-  .title:hover {
-    border-color: var(--line-strong);
-  }
-  .place {
-    white-space: nowrap;
-    overflow: hidden;
-    text-overflow: ellipsis;
-  }
-  .to {
-    display: inline-flex;
-    align-items: center;
-    min-width: 44px;
-    min-height: 44px;
-    font-size: 0.9rem;
-    text-decoration: underline;
-    white-space: nowrap;
-    cursor: pointer;
-  }
-  .rules {
-    display: block;
-    max-width: 11rem;
-    overflow: hidden;
-    text-overflow: ellipsis;
-  }
   .station {
     flex: 1 1 0;
     min-height: 0;
@@ -335,21 +263,5 @@
     --olive-deep: var(--ink-soft);
     --olive-soft: var(--bench);
     --olive-fill: var(--metal-dark);
-  }
-  @media (max-width: 1150px) {
-    .rules {
-      max-width: 6rem;
-    }
-  }
-  @media (max-width: 900px) {
-    header {
-      flex-wrap: wrap;
-    }
-    .rules {
-      max-width: none;
-    }
-    .place {
-      display: none;
-    }
   }
 </style>

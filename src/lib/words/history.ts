@@ -88,7 +88,7 @@ export function driveMoveInWords(
     case 'ordered':
       return 'an order of driving';
     case 'placed':
-      return 'how one gets at the rivets';
+      return 'access to the rivets';
     case 'objected':
       return `what is not met: ${objectionNamed(move.key)}, ${OBJECTION_ANSWERS[move.answer]}`;
     case 'confirmed':

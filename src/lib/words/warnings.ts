@@ -1,15 +1,15 @@
 import { num } from '../../core/answer.ts';
 import { FAMILY_CONSTANTS } from '../../core/catalog/families.ts';
-import type { CheckRule } from '../../core/kinds/kind-layout.ts';
 import type { Block } from '../../core/plan/blocks.ts';
 import type { PlanWarning } from '../../core/plan/plan-shape.ts';
 import type { PlanWarningSaid } from '../../core/plan/warning-said.ts';
 import { asRanges } from '../../core/units/ranges.ts';
-import type { AdriftSaid } from '../../core/plan/adrift.ts';
+import { adriftInWords } from './adrift.ts';
 import { existingText } from './existing-holes.ts';
 import { openBlindText } from './blind-rivets.ts';
 import { flushRange } from './flush.ts';
 import { OWN_LIMITS_MISSING } from './heads.ts';
+import { CHECK_NAMES, limitText } from './limits.ts';
 import { placeInWords } from './places.ts';
 import { refusalInWords } from './refusals.ts';
 import { causeInWords } from './stacks.ts';
@@ -27,70 +27,6 @@ export const PLANNED_AT: Record<PlanWarning['station'], string> = {
   'lay-out': 'Lay out',
   stack: 'Stack'
 };
-
-const CHECK_NAMES: Record<CheckRule, string> = {
-  'edge-min': 'Edge distance is under its least',
-  'layer-end-min': 'A hole is too near the end of a layer',
-  'edge-max': 'Edge distance is over its largest: a loose flap beyond the rivets',
-  'pitch-min': 'Pitch is under its least',
-  'pitch-max': 'Pitch is over its largest',
-  'snapped-edge-min': 'On this ruler a mark comes too close to an edge',
-  'snapped-pitch-min': 'On this ruler two marks come closer than the least pitch',
-  'snapped-pitch-max': 'On this ruler two marks are further apart than the largest pitch',
-  'transverse-min': 'Rows are too close',
-  'centre-min': 'Rivets of neighboring rows are too close',
-  'open-gap': 'Over an open hole the rivets stand far apart',
-  'keep-out': 'A hole lies in a keep-out',
-  'bend-clear': 'The heads or the tools come into the bend',
-  'insert-corner': 'A mark comes near an insert’s rounded corner',
-  'insert-corner-least': 'A mark is less than one D from an insert’s rounded corner',
-  'no-metal': 'Hole outside one of its sheets'
-};
-
-const MOST_NAMED = 6;
-
-/** Ends a sentence about some holes. */
-
-function holesNamed(holes: readonly number[]): string {
-  if (holes.length === 0) return '';
-  const more = holes.length > MOST_NAMED ? ` and ${holes.length - MOST_NAMED} more` : '';
-  return ` Hole${holes.length > 1 ? 's' : ''} ${holes.slice(0, MOST_NAMED).join(', ')}${more}.`;
-}
-
-function limitText(
-  { rule, valueIn, limitIn, layer }: Extract<PlanWarningSaid, { code: 'limit' }>,
-  holes: readonly number[],
-  length: WriteLength
-): string {
-  const where = holesNamed(holes);
-  if (rule === 'keep-out')
-    return `${length(valueIn)} inside, head and tool clearance counted.${where}`;
-  if (rule === 'layer-end-min')
-    return `${valueIn < 0 ? `The hole cuts into an end of ${layer ?? 'a layer'}, ${length(-valueIn)} beside its middle` : `An end of ${layer ?? 'a layer'} is ${length(valueIn)} from the hole’s middle`}; the least edge distance is ${length(limitIn)}.${where}`;
-  if (rule === 'no-metal')
-    return `Its grip counts a sheet that is not there. Move it, or delete it.${where}`;
-  return `${length(valueIn)} against a limit of ${length(limitIn)}.${where}`;
-}
-
-const EDITS = { 'held-open': 'held open', removed: 'deleted', 'as-laid': 'moved' };
-
-function adriftInWords(said: AdriftSaid): string {
-  switch (said.what) {
-    case 'fixed':
-      return `the fixed hole ${said.name} is on a line that is no longer there`;
-    case 'edit': {
-      const { state, reason, place } = said;
-      const done = `${EDITS[state]}${state === 'held-open' ? ` (${reason})` : ''}`;
-      return place === null
-        ? `a hole was ${done} on a line that is no longer there`
-        : `hole ${place.hole} of ${place.of} on ${place.line} was ${done}; it now has ${place.holesNow} holes`;
-    }
-    case 'crossing':
-      return `hole ${said.hole} on ${said.line} was ${EDITS[said.state]}, and another line that it lies on says otherwise`;
-    case 'datum':
-      return 'the datum chosen is not there: marks run from the beginning';
-  }
-}
 
 const of = (stack: string | null): string => (stack === null ? '' : `: ${stack}`);
 

@@ -28,9 +28,9 @@ import type { HeadJudged } from '$core/check/head-judged.ts';
 import { otherDatum, type TwoDatums } from '$core/check/height-datum.ts';
 import { judgeLook, type HoleLook } from '$core/check/hole-look.ts';
 import { headAfter, type NextHead } from '$core/check/next-head.ts';
-import type { ShopPlate } from '$core/devices/shop-plate.ts';
+import { plateUsed, type ShopPlate } from '$core/devices/shop-plate.ts';
 import type { PlateUsed } from '$core/check/plate-look.ts';
-import { drivenNow, type DrivenNow, type DriveState } from '$core/driving/drive-events.ts';
+import { drivenNow, type DrivenNow } from '$core/driving/drive-events.ts';
 import { rivetOfHole } from '$core/driving/rivet-of-hole.ts';
 import { dueNow, headsOf } from '$core/releases/release-now.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
@@ -38,6 +38,7 @@ import type { Issue } from '$core/issue/issue.ts';
 import { asReworked, emptyHoles, type ReworkState } from '$core/reworking/rework-state.ts';
 import type { Dash } from '$core/schema/fields.ts';
 import { Desk } from '../../client/desk.svelte';
+import type { AroundHeads, DeskState, Refused } from './desk-state';
 import { reportInRow, rowsApart, type RowApart } from './row-reports.ts';
 import { lookTyped, typedAgain, type LookWay, type TypedLook } from './typed-look.ts';
 import { TypedLooks } from './typed-looks.svelte';
@@ -45,23 +46,6 @@ import { TypedLooks } from './typed-looks.svelte';
 /** A look before it is stamped is judged as it would be now. */
 export const NOT_SENT = '00000000-0000-4000-8000-000000000000';
 const UNSTAMPED = { id: NOT_SENT, at: '2000-01-01T00:00:00Z' };
-
-export type DeskState =
-  { kind: 'idle' } | { kind: 'sending' } | { kind: 'waiting' } | ({ kind: 'refused' } & Refused);
-
-/** A head that was not taken; null where it is not known which. */
-interface Refused {
-  hole: number | null;
-  said: RefusalSaid;
-}
-
-/** What the desk has to know of the release around its heads. */
-export interface AroundHeads {
-  rework: ReworkState;
-  drive: Pick<DriveState, 'holes'>;
-  /** in which its rivets are driven */
-  order: readonly number[];
-}
 
 /** The readings of one issue: what is typed, what it means, what is recorded, what is still on its way. */
 export class CheckDesk {
@@ -235,12 +219,7 @@ export class CheckDesk {
 
   /** The plate that a size is held against; null where the shop has none. */
   plateFor(dash: Dash): PlateUsed | null {
-    const having = this.plates().filter(({ sizes }) => sizes.some((size) => size.dash === dash));
-    const plate = having.find(({ id }) => id === this.plateChosen) ?? having[0];
-    const size = plate?.sizes.find((one) => one.dash === dash);
-    if (!plate || !size) return null;
-    const { headHoleIn, notchIn, upperHoleIn, upperNotchIn } = size;
-    return { name: plate.name, headHoleIn, notchIn, upperHoleIn, upperNotchIn };
+    return plateUsed(this.plates(), this.plateChosen, dash);
   }
 
   /** The rivet size of one hole. */

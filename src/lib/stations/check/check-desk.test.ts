@@ -6,7 +6,8 @@ import { driveStream, NOT_DRIVEN } from '$core/driving/drive-events.ts';
 import { drivingOf } from '$core/releases/release-now.ts';
 import { NO_REWORK } from '$core/reworking/rework-state.ts';
 import { setWhoIsHere } from '../../client/who';
-import { CheckDesk, type AroundHeads } from './check-desk.svelte';
+import { CheckDesk } from './check-desk.svelte';
+import type { AroundHeads } from './desk-state';
 
 const ME = '6b1f6e0e-93ad-4d5a-9c3c-000000000001';
 const NOW = Date.parse('2031-05-02T08:10:00Z');

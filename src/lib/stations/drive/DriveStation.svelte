@@ -3,17 +3,10 @@
   import { COMMON } from '$lib/words/pages/common';
   import { onMount } from 'svelte';
   import { tinykeys } from 'tinykeys';
-  import {
-    bestYoke,
-    drivingWays,
-    headsTouched,
-    touchedOfRuns
-  } from '$core/driving/driving-ways.ts';
+  import { bestYoke, headsTouched, touchedOfRuns } from '$core/driving/driving-ways.ts';
   import { reachedRuns } from '$core/driving/reached-runs.ts';
   import type { RivetRun } from '$core/driving/rivet-runs.ts';
   import { standingHolders } from '$core/driving/driving-holders.ts';
-  import { objections } from '$core/driving/objections.ts';
-  import { settingOfRun } from '$core/tool-setting/run-setting.ts';
   import { tone } from '$lib/client/tone';
   import { cold } from '$lib/client/cold.svelte';
   import { outsideFields } from '$lib/client/keys';
@@ -30,8 +23,10 @@
   import AccessSheet from './AccessSheet.svelte';
   import ColdPanel from './ColdPanel.svelte';
   import { useDriveDesk } from './drive-desk.svelte';
+  import { footSwitch, letGoOfFocus } from './foot-switch';
   import { LiveTeam } from './live-team.svelte';
   import MemberPanel from './MemberPanel.svelte';
+  import { objectionsNow } from './objections-now';
   import OrderPanel from './OrderPanel.svelte';
   import BlindRivets from '../check/BlindRivets.svelte';
   import { useReworkDesk } from '../check/rework-desk.svelte';
@@ -104,31 +99,9 @@
   $effect(() => {
     if (!desk) return;
     const { told } = ready;
-    desk.objections = () =>
-      objections(
-        told && !changed ? { done: told.done, of: told.steps } : null,
-        desk.runs
-          .filter(({ holes }) => holes.some(({ number }) => !desk.stateOf(number)?.driven))
-          .map((run) => {
-            const used = settingOfRun(desk.issue, run, open.toolsSet, desk.useNow(run));
-            const { setup } = used?.setting ?? {};
-            return {
-              part: run.partNumber,
-              // of a run that is partly blocked only those that no way reaches
-              hasWay:
-                !access ||
-                parts.every(
-                  (part) =>
-                    part.key !== run.key ||
-                    (part !== run && part.holes.every(({ number }) => number !== desk.here)) ||
-                    drivingWays(part, outline, access, tools).chosen !== null
-                ),
-              setting: setup
-                ? { tool: setup.name, released: used?.status.state === 'released' }
-                : null
-            };
-          })
-      );
+    const steps = told && !changed ? { done: told.done, of: told.steps } : null;
+    const { toolsSet } = open;
+    desk.objections = () => objectionsNow(desk, { parts, outline, access, tools, steps, toolsSet });
   });
   // a press that logs nothing is heard
   $effect(() => {
@@ -145,21 +118,7 @@
       Backspace: outsideFields(() => person !== '' && issued.signedBy === null && desk?.undo())
     })
   );
-  /** What was pressed with a finger keeps no focus: the foot switch’s next Space would press it again. */
-  function letGo(event: MouseEvent): void {
-    const { target, detail } = event;
-    if (detail > 0 && target instanceof Element)
-      target.closest<HTMLElement>('button, a, [role=button]')?.blur();
-  }
-  /** a foot switch types Space or Enter; on a button that keys went to they press it */
-  function tap(action: () => void) {
-    const outside = outsideFields(() => person !== '' && action());
-    return (event: KeyboardEvent) => {
-      const on = event.target instanceof HTMLElement ? event.target : null;
-      if (event.repeat || on?.closest('button, a, [role=button], [role=radio], summary')) return;
-      outside(event);
-    };
-  }
+  const tap = (action: () => void) => footSwitch(() => person !== '' && action());
 </script>
 
 {#snippet setting(run: RivetRun)}
@@ -168,7 +127,7 @@
     <RunLot {desk} {run} {person} />
   {/if}
 {/snippet}
-<svelte:window onclick={letGo} />
+<svelte:window onclick={letGoOfFocus} />
 {#if desk}
   {@const { facts, holes, heldOpen, number } = desk.issue}
   <StationFrame worksheetFirst>
@@ -204,7 +163,7 @@
             {#if access === null}
               <Notice
                 level="attention"
-                title="Say how one gets at the rivets"
+                title="Enter access to the rivets"
                 text={DRIVE.freeEdgesWhatStandsUp}
               />
               <button
@@ -233,7 +192,7 @@
                 disabled={person === ''}
                 onclick={() => (placing = true)}>{DRIVE.changeHowOneGetsAt}</button
               >
-              <p class="hint">told by {desk.state.access?.by}</p>
+              <p class="hint">entered by {desk.state.access?.by}</p>
             {/if}
           </div>
           <div>

@@ -59,7 +59,7 @@
     <Notice
       level="attention"
       title="The member was not measured"
-      text="Its heights at both ends and its walls, under how one gets at the rivets."
+      text="Enter heights and walls under Access."
     />
   {:else if !found.ok}
     <Notice

@@ -18,6 +18,7 @@
   import StepActs from './StepActs.svelte';
   import StepCage from './StepCage.svelte';
   import StepCard from './StepCard.svelte';
+  import PartMarks from './PartMarks.svelte';
   import StepTicks from './StepTicks.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
   import Unreadable from '../../ui/joint/Unreadable.svelte';
@@ -226,19 +227,7 @@
       ontick={tick}
       onchoose={(one) => (chosen = one)}
     />
-    <section aria-labelledby="parts">
-      <h3 id="parts" class="label">Mark the parts</h3>
-      {#each marks as mark (mark.part)}
-        <p class="part-mark">
-          <strong>{mark.part} of {mark.of}</strong>
-          {mark.name}: {mark.face}<small
-            >{'|'.repeat(mark.strokesAbove) || 'no stroke'} towards the head · {'|'.repeat(
-              mark.strokesBelow
-            ) || 'no stroke'} away from it, at the datum end</small
-          >
-        </p>
-      {/each}
-    </section>
+    <PartMarks {marks} />
     <div class="wraps">
       {#if steps.length > 0}<a
           class="act"
@@ -346,13 +335,5 @@
     display: block;
     height: 100%;
     background: var(--olive);
-  }
-  .part-mark small {
-    display: block;
-    color: var(--ink-soft);
-  }
-  .part-mark {
-    padding: 4px 0;
-    line-height: 1.3;
   }
 </style>

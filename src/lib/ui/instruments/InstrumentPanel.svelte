@@ -125,7 +125,7 @@
               maxlength="40"
             /></label
           >
-          <p class="hint">{INSTRUMENTS.pressWithTheBoxPicked}</p>
+          <p class="hint">{INSTRUMENTS.pressWithTheBoxSelected}</p>
         </form>
         {#if refused !== ''}<p class="warns" role="alert">
             {INSTRUMENTS.notAReading(refused)}

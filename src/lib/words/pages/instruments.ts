@@ -2,13 +2,13 @@
 export const INSTRUMENTS = {
   whichOne: 'Instrument',
   simulated: 'The simulated one, for practice',
-  typesItself: 'Mine types its reading and presses Enter',
-  serial: 'Mine is on a serial or USB line',
+  typesItself: 'Types its own reading and presses Enter',
+  serial: 'On a serial or USB line',
   shows: 'Its display shows',
   inches: 'inches',
   millimeters: 'millimeters',
   landsHere: 'Reading from the instrument',
-  pressWithTheBoxPicked: 'Keep this box picked and press the button on the instrument.',
+  pressWithTheBoxSelected: 'Keep this box selected and press the button on the instrument.',
   notAReading: (text: string) =>
     `“${text}” is not a reading. Wanted: one decimal number, such as 0.189. Press its button again.`,
   notConnected:
