@@ -97,6 +97,8 @@ test('a shop says what makes an inspection complete, and a release keeps to what
   await signIn(page, app, 'Runa Halvik');
   await openOwn(page, app, BOTTOM_LAP, 'check');
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
+  // going on before the release is made would take back what asked for it
+  await hole(page, 1).waitFor();
   const address = page.url();
   await page.goto(`${app.url}/rules`);
   await page.getByRole('checkbox', { name: /^Manufactured head/ }).uncheck();
