@@ -133,7 +133,8 @@ beforeAll(async () => {
     '0025-rivets-say-who-sent',
     '0026-icebox-times',
     '0027-old-work',
-    '0028-statements-with-a-plan'
+    '0028-statements-with-a-plan',
+    '0029-counted-by-kind'
   ]);
 });
 afterAll(async () => {

@@ -12,7 +12,7 @@ import {
 } from '../reworking/rework-state.ts';
 import type { DrivingAccess } from './access.ts';
 import { ColdState, coldOf, type ColdBatchFacts } from './cold-of.ts';
-import { DriveMove, type QuickLook } from './drive-move.ts';
+import { DriveMove, HITS, type QuickLook } from './drive-move.ts';
 import { namedOnly } from './named-only.ts';
 import { seenVerdict, type SeenVerdict } from './head-by-camera.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';
@@ -126,7 +126,6 @@ function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
     times: 0,
     before: null
   };
-  const times = was.times + (event.kind === 'driven' ? 1 : 0);
   const people = [...new Set([...was.people, ...handsOf(event)])];
   if (event.kind === 'undriven') {
     // one that was hit before is still in
@@ -157,7 +156,7 @@ function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
     batch: was.driven ? was.batch : event.batch,
     expired: was.expired || event.frozen.cold === 'expired',
     late: event.late === '' ? was.late : event.late,
-    times,
+    times: was.times + HITS[event.kind],
     before: was.driven ? was : null
   };
 }

@@ -77,3 +77,16 @@ export const DriveMove = z.discriminatedUnion('kind', [
 ]);
 /** What a page sends while an issue is driven. */
 export type DriveMove = z.output<typeof DriveMove>;
+
+/** By how much a move changes how often the rivet of its hole was hit; lists in the database count by it too. */
+export const HITS: Readonly<Record<DriveMove['kind'], -1 | 0 | 1>> = {
+  driven: 1,
+  undriven: -1,
+  looked: 0,
+  ordered: 0,
+  seen: 0,
+  placed: 0,
+  loaded: 0,
+  confirmed: 0,
+  objected: 0
+};

@@ -124,3 +124,18 @@ export const ReworkMove = z.discriminatedUnion('kind', [
 ]);
 /** What a page sends while a rivet is replaced, or a question is put. */
 export type ReworkMove = z.output<typeof ReworkMove>;
+
+/** By how much a move changes how many questions are open; lists in the database count by it. */
+export const OPEN_QUESTIONS: Readonly<Record<ReworkMove['kind'], -1 | 0 | 1>> = {
+  referred: 1,
+  answered: -1,
+  out: 0,
+  'still-in': 0,
+  measured: 0,
+  voided: 0,
+  'voided-look': 0,
+  step: 0,
+  'blind-in': 0,
+  'blind-out': 0,
+  'blind-looked': 0
+};

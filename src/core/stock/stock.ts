@@ -65,16 +65,22 @@ export type NewMove = Unstamped<StockMove>;
 /** A stored movement of one bin. `counted` sets what is there, the others add and take. */
 export type StockEvent = Recorded<StockMove, null>;
 
+/** What a move does to a bin's count: adds, takes, or says what is there (null); lists in the database count by it too. */
+export const IN_BIN: Readonly<Record<StockMove['kind'], 1 | -1 | null>> = {
+  received: 1,
+  issued: -1,
+  counted: null
+};
+
 /** @returns what is in a bin after its events, in the order in which they happened; never less than nothing */
 export const balanceOf = (
   events: readonly Pick<StockEvent, 'kind' | 'count'>[],
   from = 0
 ): number =>
-  events.reduce(
-    (held, { kind, count: moved }) =>
-      kind === 'counted' ? moved : Math.max(0, kind === 'received' ? held + moved : held - moved),
-    from
-  );
+  events.reduce((held, { kind, count: moved }) => {
+    const by = IN_BIN[kind];
+    return by === null ? moved : Math.max(0, held + by * moved);
+  }, from);
 
 /** A bin as movements are held against it. */
 export type Bin = BinName & { cold: boolean };

@@ -6,7 +6,7 @@ import { ownPath } from '$lib/server/people/own-path';
 import { endSession, SESSION_COOKIE } from '$lib/server/people/sessions';
 import { signInByPassword, signInByPin, signInToDemo } from '$lib/server/people/sign-in';
 import { readForm } from '$lib/server/read-form';
-import { withPin } from '$lib/server/services/people';
+import { listPeople, withPin } from '$lib/server/services/people';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 import type { Outcome } from '$lib/server/outcome';
 
@@ -17,6 +17,7 @@ export const load: PageServerLoad = async ({ url, locals }) => {
   return {
     back: ownPath(url.searchParams.get('back')),
     demo,
+    people: demo ? await listPeople(database) : [],
     bench: locals.bench?.name ?? null,
     withPin: locals.bench ? await withPin(database) : []
   };

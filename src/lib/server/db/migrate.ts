@@ -1,5 +1,6 @@
 import { SequelizeStorage, Umzug } from 'umzug';
 import type { Database } from './connect.ts';
+import { writeCountedKinds } from './counted-kinds.ts';
 import { inWork, rowsOf } from './work.ts';
 import { firstTables } from './migrations/0001-first-tables.ts';
 import { kindsOfJoint } from './migrations/0002-kinds-of-joint.ts';
@@ -27,6 +28,7 @@ import { rivetsSayWhoSent } from './migrations/0025-rivets-say-who-sent.ts';
 import { iceboxTimes } from './migrations/0026-icebox-times.ts';
 import { oldWork } from './migrations/0027-old-work.ts';
 import { statementsWithAPlan } from './migrations/0028-statements-with-a-plan.ts';
+import { countedByKind } from './migrations/0029-counted-by-kind.ts';
 import { whoSent } from './migrations/0021-who-sent.ts';
 import { signIn } from './migrations/0015-sign-in.ts';
 
@@ -58,7 +60,8 @@ const MIGRATIONS = [
   rivetsSayWhoSent,
   iceboxTimes,
   oldWork,
-  statementsWithAPlan
+  statementsWithAPlan,
+  countedByKind
 ];
 
 /** Two that start at once bring it there one after the other; any number does that is always the same. */
@@ -109,5 +112,7 @@ export const migrate = (database: Database): Promise<string[]> =>
       storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
       logger: undefined
     });
-    return (await umzug.up()).map((migration) => migration.name);
+    const ran = (await umzug.up()).map((migration) => migration.name);
+    await writeCountedKinds(database);
+    return ran;
   });

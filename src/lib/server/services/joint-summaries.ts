@@ -213,44 +213,58 @@ const CAGE_WORDS: Record<RecheckStatus['state'], string> = {
 const issuesOf = (database: Database, jointIds: readonly string[]): Promise<IssueRow[]> =>
   rowsOf<IssueRow>(database, 'select * from joints_stand($1::uuid[])', [[...jointIds]]);
 
-/** Joints of one job, or of all, by title. However many there are, they are read in a fixed number of queries. */
-export async function listJoints(
-  database: Database,
-  length: WriteLength = inInches,
-  jobId?: string
-): Promise<JointSummary[]> {
-  const joints = await rowsOf<JointRow>(
+const jointRows = (database: Database, jobId: string | null): Promise<JointRow[]> =>
+  rowsOf<JointRow>(
     database,
     `select j.id, j.job_id, j.title, j.saved_at, j.revision,
        s.version, s.summary
      from joints j left join joint_summaries s on s.joint_id = j.id
      where $1::uuid is null or j.job_id = $1 order by j.title, j.id`,
-    [jobId ?? null]
+    [jobId]
   );
-  const ids = joints.map(({ id }) => id);
-  const stale = joints.filter(({ version }) => version !== SUMMARY_VERSION).map(({ id }) => id);
-  const [made, issues, cages] = await Promise.all([
-    makeSummaries(database, stale),
-    issuesOf(database, ids),
-    cagesOfSteps(database, ids)
+const idsOf = (joints: readonly { id: string }[]): string[] => joints.map(({ id }) => id);
+
+/** Joints with what is kept of them; the release is null where the joint was changed since, or was never released. */
+async function standing(database: Database, joints: readonly JointRow[]) {
+  const stale = joints.filter(({ version }) => version !== SUMMARY_VERSION);
+  const [made, issues] = await Promise.all([
+    makeSummaries(database, idsOf(stale)),
+    issuesOf(database, idsOf(joints))
   ]);
   const issueOf = new Map(issues.map((issue) => [issue.joint_id, issue]));
-  return joints.map(({ id, job_id: job, title, saved_at: savedAt, revision, ...row }) => {
-    const issue = issueOf.get(id);
-    const summary = row.version === SUMMARY_VERSION ? row.summary : made.get(id);
-    const told =
-      issue?.revision === revision
-        ? asIssued(issue, length)
-        : asPlanned(summary, issue !== undefined, length);
-    const wrong = [...(cages.get(id)?.values() ?? [])].filter(
+  return joints.map((row) => {
+    const issue = issueOf.get(row.id);
+    return {
+      row,
+      summary: row.version === SUMMARY_VERSION ? row.summary : made.get(row.id),
+      issued: issue !== undefined,
+      release: issue?.revision === row.revision ? issue : null
+    };
+  });
+}
+
+/** Joints of one job, or of all, by title. However many there are, they are read in a fixed number of queries. */
+export async function listJoints(
+  database: Database,
+  length: WriteLength = inInches,
+  jobId: string | null = null
+): Promise<JointSummary[]> {
+  const rows = await jointRows(database, jobId);
+  const [joints, cages] = await Promise.all([
+    standing(database, rows),
+    cagesOfSteps(database, idsOf(rows))
+  ]);
+  return joints.map(({ row, summary, issued, release }) => {
+    const told = release ? asIssued(release, length) : asPlanned(summary, issued, length);
+    const wrong = [...(cages.get(row.id)?.values() ?? [])].filter(
       ({ status }) => status.state !== 'good'
     );
     return {
-      id,
-      jobId: job,
+      id: row.id,
+      jobId: row.job_id,
       kind: summary?.kind ?? null,
-      title,
-      savedAt: savedAt.toISOString(),
+      title: row.title,
+      savedAt: row.saved_at.toISOString(),
       ...told,
       attention: [
         ...told.attention,
@@ -258,4 +272,16 @@ export async function listJoints(
       ]
     };
   });
+}
+
+/** The rivets that every joint takes; null while they are not known. */
+export async function partsOfJoints(
+  database: Database
+): Promise<Pick<JointSummary, 'jobId' | 'title' | 'parts'>[]> {
+  const joints = await standing(database, await jointRows(database, null));
+  return joints.map(({ row, summary, release }) => ({
+    jobId: row.job_id,
+    title: row.title,
+    parts: release ? asIssued(release, inInches).parts : (summary?.parts ?? null)
+  }));
 }

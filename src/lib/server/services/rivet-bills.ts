@@ -4,9 +4,11 @@ import {
   USUAL_SPARES,
   type BillOfRivets
 } from '../../../core/stack/bill-of-rivets.ts';
+import type { PartCount } from '../../../core/issue/summary.ts';
 import { shortages, type Shortage } from '../../../core/stock/shortages.ts';
 import type { Database } from '../db/connect.ts';
-import { listJobs, type JobView } from './jobs.ts';
+import { jobNames, type JobView } from './jobs.ts';
+import { partsOfJoints } from './joint-summaries.ts';
 import { issuedToJobs, onHand } from './stock.ts';
 
 /** What a job takes from stock; `open`: joints whose rivets are not known yet. */
@@ -30,29 +32,38 @@ export function jobBill(
   };
 }
 
+/** One line a part number: hundreds of joints take the same few. */
+function summed(parts: readonly PartCount[]): PartCount[] {
+  const counts = new Map<string, number>();
+  for (const { partNumber, count } of parts)
+    counts.set(partNumber, (counts.get(partNumber) ?? 0) + count);
+  return [...counts].map(([partNumber, count]) => ({ partNumber, count }));
+}
+
 /** What all jobs together still want of the stock. */
 export async function openShortages(database: Database): Promise<{
   shortages: Answer<Shortage[]>;
   jobs: { id: string; number: string; title: string }[];
   open: string[];
 }> {
-  const [jobs, held, issued] = await Promise.all([
-    listJobs(database),
+  const [jobs, joints, held, issued] = await Promise.all([
+    jobNames(database),
+    partsOfJoints(database),
     onHand(database),
     issuedToJobs(database)
   ]);
   return {
     shortages: shortages(
-      jobs.map((job) => ({
-        job: job.number,
-        needs: job.joints.flatMap(({ parts }) => parts ?? []),
-        issued: issued.get(job.id) ?? {}
+      jobs.map(({ id, number }) => ({
+        job: number,
+        needs: summed(joints.flatMap(({ jobId, parts }) => (jobId === id ? (parts ?? []) : []))),
+        issued: issued.get(id) ?? {}
       })),
       held
     ),
-    jobs: jobs.map(({ id, number, title }) => ({ id, number, title })),
-    open: jobs.flatMap(({ joints }) =>
-      joints.filter(({ parts }) => parts === null).map(({ title }) => title)
+    jobs,
+    open: jobs.flatMap(({ id }) =>
+      joints.flatMap(({ jobId, title, parts }) => (jobId === id && parts === null ? title : []))
     )
   };
 }
