@@ -27,6 +27,7 @@ const EACH_S = 3;
 const GROUPS = 10;
 const JOINTS = 20;
 const LOOK_MS = 1000;
+const ALONE_S = 20;
 const MIB = 1024 * 1024;
 
 const cluster = process.env['ZANJADOR_LOAD_URL'];
@@ -145,6 +146,10 @@ async function atWork(
         `while warming up: ${JSON.stringify(warm.statusCodeStats)}, ${warm.errors} failed`
       );
   }
+  const [one] = asked;
+  if (!one) throw new Error('no process');
+  // the yardstick: each of these requests with nothing beside it
+  const alone = await autocannon({ ...one, connections: 1, duration: ALONE_S });
   const looks = async () => Promise.all(apps.map(look));
   const seen: Look[][] = [await looks()];
   const watch = setInterval(() => void looks().then((all) => seen.push(all)), LOOK_MS);
@@ -178,9 +183,11 @@ async function atWork(
     .sort((a, b) => a - b);
   const sum = (of: (one: autocannon.Result) => number): number =>
     results.reduce((total, one) => total + of(one), 0);
-  /** of the group that waited longest */
-  const slowest = (of: (one: autocannon.Result) => number): string =>
-    `${whole(Math.max(...results.map(of)))} ms`;
+  /** of the group that waited longest, and against one that asks alone */
+  const slowest = (of: (one: autocannon.Result) => number): string => {
+    const ms = Math.max(...results.map(of));
+    return `${whole(ms)} ms, ${(ms / of(alone)).toFixed(1)} × alone`;
+  };
   const [refused, failed, late] = [
     sum(({ non2xx }) => non2xx),
     sum(({ errors }) => errors),
@@ -216,7 +223,7 @@ const lines = [
   '# A large shop at work',
   '',
   `Written by \`./zanjador load\`: ${people} people on connections of their own, each asking for something every ${EACH_S} s for ${seconds} s, on loopback, ${cpus().length} cores that the database and the load tool share.`,
-  `Of sixteen things they ask seven are taps, four heads, one a figure, four pages, at ${JOINTS} releases of 50 rivets. Two processes serve half of them each, on one database. Times are of that tenth of the people who waited longest.`,
+  `Of sixteen things they ask seven are taps, four heads, one a figure, four pages, at ${JOINTS} releases of 50 rivets. Two processes serve half of them each, on one database. Times are of that tenth of the people who waited longest; alone: the same requests one after the other over one connection, in the same run.`,
   '',
   '| what | one process | two processes |',
   '|---|---|---|',

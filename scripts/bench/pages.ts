@@ -42,11 +42,14 @@ async function costOf(context: BrowserContext, url: string): Promise<Cost> {
   return cost;
 }
 
-/** Milliseconds from a key to the frame that shows it, for one field typed into again and again. */
-async function keyToFrame(page: Page, label: string, texts: string[]): Promise<number[]> {
+/**
+ * Milliseconds from a key to the frame that shows it, for one field typed into again and again; a text that is null is no key:
+ * an empty frame of that page.
+ */
+async function keyToFrame(page: Page, label: string, texts: (string | null)[]): Promise<number[]> {
   const field = page.getByLabel(label).first();
   await field.waitFor();
-  return field.evaluate(async (input: HTMLInputElement, typed: string[]) => {
+  return field.evaluate(async (input: HTMLInputElement, typed: (string | null)[]) => {
     const times: number[] = [];
     const frame = () => new Promise<void>((resolve) => requestAnimationFrame(() => resolve()));
     const painted = () =>
@@ -58,8 +61,10 @@ async function keyToFrame(page: Page, label: string, texts: string[]): Promise<n
     for (const text of typed) {
       await frame();
       const from = performance.now();
-      input.value = text;
-      input.dispatchEvent(new Event('input', { bubbles: true }));
+      if (text !== null) {
+        input.value = text;
+        input.dispatchEvent(new Event('input', { bubbles: true }));
+      }
       await painted();
       times.push(performance.now() - from);
       await new Promise((resolve) => setTimeout(resolve, 30));
@@ -68,8 +73,9 @@ async function keyToFrame(page: Page, label: string, texts: string[]): Promise<n
   }, texts);
 }
 
-const at = (times: readonly number[], share: number): string =>
-  ([...times].sort((a, b) => a - b)[Math.floor((times.length - 1) * share)] ?? NaN).toFixed(0);
+const at = (times: readonly number[], share: number): number =>
+  [...times].sort((a, b) => a - b)[Math.floor((times.length - 1) * share)] ?? NaN;
+const ms = (time: number): string => `${time.toFixed(0)} ms`;
 
 const kB = (bytes: number): string => `${(bytes / 1000).toFixed(0)} kB`;
 
@@ -112,12 +118,20 @@ export async function browserRows(served: Served, jointId: string): Promise<stri
     for (const [station, field, text] of STATIONS) {
       await page.goto(`${served.url}/joints/${jointId}/${station}`);
       await page.waitForLoadState('networkidle');
-      const times = await keyToFrame(
-        page,
-        field,
-        Array.from({ length: KEYS }, (_, index) => text(index))
+      const keys = Array.from({ length: KEYS }, (_, index) => text(index));
+      const empty = at(
+        await keyToFrame(
+          page,
+          field,
+          keys.map(() => null)
+        ),
+        0.5
       );
-      typing.push(`| ${station} | ${at(times, 0.5)} ms | ${at(times, 0.95)} ms |`);
+      const times = await keyToFrame(page, field, keys);
+      const [middle, slow] = [at(times, 0.5), at(times, 0.95)];
+      typing.push(
+        `| ${station} | ${ms(empty)} | ${ms(middle)} | ${ms(slow)} | ${(slow / empty).toFixed(1)} × |`
+      );
     }
     return [
       '## In the browser',
@@ -130,8 +144,8 @@ export async function browserRows(served: Served, jointId: string): Promise<stri
       '',
       'Typing into a joint of 600 holes, from the key to the frame that shows it:',
       '',
-      '| station | middle | slow twentieth |',
-      '|---|---|---|',
+      '| station | an empty frame there | middle | slow twentieth | against the empty one |',
+      '|---|---|---|---|---|',
       ...typing,
       ''
     ];

@@ -138,8 +138,10 @@ export async function recordRows({ database }: Served): Promise<string[]> {
     ['a part number nobody drove', { part: 'NAS9' }]
   ];
   const rows: string[] = [];
+  const rivetsMs = new Map<string, number>();
   for (const [name, wish] of searches) {
     const ms = await slowest(() => findRivets(database, wish));
+    rivetsMs.set(name, ms);
     const asked = await narrow(database, wish);
     const used = await indexesOf(database, pageStatement(asked, 51));
     const counting = await indexesOf(database, countStatement(asked));
@@ -152,8 +154,10 @@ export async function recordRows({ database }: Served): Promise<string[]> {
     ['a lot', { lot: some.lot }]
   ] satisfies [string, RivetWish][]) {
     const ms = await slowest(() => findReleases(database, wish, 0));
+    const rivets = rivetsMs.get(name);
+    const against = rivets ? `${(ms / rivets).toFixed(1)} × its rivets` : '';
     rows.push(
-      `| releases: ${name} | ${Math.round(ms)} ms | ${await indexesOf(database, releasesStatement(wish, 0))} | |`
+      `| releases: ${name} | ${Math.round(ms)} ms | ${await indexesOf(database, releasesStatement(wish, 0))} | ${against} |`
     );
   }
   for (const by of ['all', 'tool', 'person'] as const) {

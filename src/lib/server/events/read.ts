@@ -46,9 +46,7 @@ export async function eventsOfMany<Move extends Stamped, Frozen>(
   if (subjectIds.length === 0) return events;
   const rows = await rowsOf<EventRow>(
     database,
-    `select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, ${countedAt(kept)} as at, p.name as by, s.name as sent_by
-     from ${kept.table.name} e join people p on p.id = e.person_id left join people s on s.id = e.sender_id and s.id <> e.person_id
-     where e.subject_id = any($1::uuid[]) order by e.seq`,
+    `select * from read_${kept.table.name}($1::uuid[])`,
     [[...subjectIds]]
   );
   for (const row of rows) events.get(row.subject_id)?.push(toEvent(kept, row));

@@ -44,9 +44,7 @@ export async function beginSession(
 export async function presentBy(database: Database, token: string): Promise<Present | null> {
   const [row] = await rowsOf<Present & { stale: boolean }>(
     database,
-    `select p.id, p.name, p.role, s.device_id as device, s.seen_at < now() - interval '1 minute' as stale
-     from sessions s join people p on p.id = s.person_id
-     where s.token_hash = $1 and s.ended_at is null and s.until > now() and p.active`,
+    'select * from present_by($1)',
     [tokenHash(token)]
   );
   if (!row) return null;

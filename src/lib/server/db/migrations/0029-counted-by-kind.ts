@@ -106,9 +106,49 @@ end $stand$;
 alter function joints_stand(uuid[]) set plan_cache_mode = force_generic_plan;
 alter function batches_counted(uuid, integer) set plan_cache_mode = force_generic_plan;`;
 
+/** What every request asks first: who holds a session that has not ended. */
+const PRESENT = `
+create function present_by(token text)
+  returns table (id uuid, name text, role text, device uuid, stale boolean)
+  language plpgsql stable set plan_cache_mode = force_generic_plan as $present$
+begin
+  return query
+  select p.id, p.name, p.role, s.device_id, s.seen_at < now() - interval '1 minute'
+  from sessions s join people p on p.id = s.person_id
+  where s.token_hash = token and s.ended_at is null and s.until > now() and p.active;
+end $present$;`;
+
+/** By table: the log it is. */
+const LOGS: Readonly<Record<string, string>> = {
+  hole_events: 'hole',
+  step_events: 'step',
+  stock_events: 'stock',
+  cage_events: 'cage',
+  rework_events: 'rework',
+  old_work_events: 'old-work',
+  sign_events: 'sign',
+  drive_events: 'drive',
+  tool_setting_events: 'tool',
+  cold_events: 'cold'
+};
+
+/** Events of some subjects in the order recorded, each with when it counts as having happened. */
+const readSql = ([table, log]: [table: string, log: string]): string => `
+create function read_${table}(subjects uuid[])
+  returns table (id uuid, subject_id uuid, kind text, payload jsonb, frozen jsonb, person_id uuid, at timestamptz, by text, sent_by text)
+  language plpgsql stable set plan_cache_mode = force_generic_plan as $read$
+begin
+  return query
+  select e.id, e.subject_id, e.kind, e.payload, e.frozen, e.person_id, ${COUNTED(log, 'e.')}, p.name, s.name
+  from ${table} e join people p on p.id = e.person_id left join people s on s.id = e.sender_id and s.id <> e.person_id
+  where e.subject_id = any(subjects) order by e.seq;
+end $read$;`;
+
 export const countedByKind = {
   name: '0029-counted-by-kind',
   up: async ({ context }: { context: QueryInterface }): Promise<void> => {
-    await context.sequelize.query(BY_KIND);
+    await context.sequelize.query(
+      [BY_KIND, PRESENT, ...Object.entries(LOGS).map(readSql)].join('\n')
+    );
   }
 };
