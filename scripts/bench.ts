@@ -128,8 +128,9 @@ async function servedRows(): Promise<string[]> {
   if (!cluster) return [];
   const served = await serveDemo(cluster);
   try {
-    // before the load leaves thousands of heads on a joint
+    // before the load leaves thousands of heads and taps on one release
     const browser = await browserRows(served, await addLongLap(served));
+    const pages = await pageRows(served);
     return [
       '## The served application, eight clients at once',
       '',
@@ -137,7 +138,7 @@ async function servedRows(): Promise<string[]> {
       '|---|---|---|---|',
       ...(await eventRows(served)),
       ...(await driveRows(served)),
-      ...(await pageRows(served)),
+      ...pages,
       '',
       ...browser,
       '',

@@ -151,6 +151,11 @@
       : '';
   }
   const TICK_PX = [26, 18, 12, 7] as const;
+  /** all of them in one path: hundreds move at each key */
+  const scored = $derived(
+    ticks.map(({ atIn, rank }) => `M${x(atIn)} 44v${TICK_PX[rank]}`).join('')
+  );
+  const figured = $derived(ticks.filter(({ text }) => text !== null));
   const stepped = $derived(line?.steppedOffErrorIn ?? null);
 
   // Only picking a hole scrolls the tape: asking for its place while typing would lay the page out twice.
@@ -197,11 +202,9 @@
     >
       <svg width={widthPx} height="92" role="list" aria-label="Marks of {line.name}">
         <rect class="steel" x={x(-datumIn)} y="44" width={lengthIn * pxPerIn} height="46" />
-        {#each ticks as tick (tick.atIn)}
-          <path class="tick" d="M{x(tick.atIn)} 44 v{TICK_PX[tick.rank]}" />
-          {#if tick.text !== null}
-            <text class="inch" x={x(tick.atIn) + 4} y="85">{tick.text}</text>
-          {/if}
+        <path class="tick" d={scored} />
+        {#each figured as { atIn, text } (atIn)}
+          <text class="inch" x={x(atIn) + 4} y="85">{text}</text>
         {/each}
         <TapeChanges places={lineChanges.map(({ change, atIn }) => ({ change, at: x(atIn) }))} />
         <path class="datum" d="M{x(0)} 30 V90" />
