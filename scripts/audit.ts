@@ -12,9 +12,9 @@ const said = ({ what, table, key }: AuditFinding): string => {
     case 'removed':
       return `${table} ${key} was removed`;
     case 'inserted':
-      return `${table} ${key} was put in behind the program’s back`;
+      return `${table} ${key} was inserted outside the program`;
     case 'link':
-      return `link ${key} does not rest on the link before it, or does not hold what was noted`;
+      return `link ${key} breaks the audit chain`;
     case 'table':
       return `${table} is not there, or is not the plain table that the program made`;
     case 'source':
@@ -39,7 +39,7 @@ await onDatabase(async (database) => {
   for (const finding of findings) process.stdout.write(`✗ ${said(finding)}\n`);
   if (gone)
     process.stdout.write(
-      `✗ ${kept} is no link of this chain: it was made anew since, or the hash is not whole (64 letters and digits)\n`
+      `✗ ${kept} is not in this chain: the chain was rebuilt, or the hash is incomplete (64 letters and digits)\n`
     );
   if (findings.length > 0 || gone) process.exitCode = 1;
   else

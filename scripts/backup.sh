@@ -25,7 +25,7 @@ backup() {
     mkdir -p "$where" && chmod 700 "$where" || stop_with "$where cannot be made."
     file="$where/$name-$(date -u +%Y%m%dT%H%M%SZ).backup"
   else
-    [ ! -e "$where" ] || stop_with "$where is there already: nothing is written over."
+    [ ! -e "$where" ] || stop_with "$where already exists. Nothing was overwritten."
     file="$where"
   fi
   cluster_open

@@ -158,7 +158,7 @@ const page = [
   '',
   '## Calculations, from raw input to answer with arithmetic',
   '',
-  '| calculation | a second | against the slowest |',
+  '| calculation | a second | relative to the slowest |',
   '|---|---|---|',
   ...operationRows(),
   '',

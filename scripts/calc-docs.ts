@@ -142,7 +142,7 @@ export function calcDocs(coreFolder: string): Map<string, string> {
     'The arithmetic under each example is what the pages show.',
     '',
     'Over HTTP (`POST /api/calc/<name>`): 200 with the result, 400 where the input is not understood, 422 where the rule says no, 413 for',
-    'a body over 256 kB, 429 for whoever asks too much in a minute, by what it costs. The command takes any size that the limits allow.',
+    'a body over 256 kB, 429 for too many requests in a minute, by their cost. The command takes any size that the limits allow.',
     ''
   ];
   for (const [op, operation] of Object.entries(OPERATIONS)) {

@@ -211,9 +211,9 @@ async function atWork(
 const WHAT = [
   'requests answered',
   'refused, failed, timed out',
-  'half within',
-  '97.5 of a hundred within',
-  '99 of a hundred within',
+  'median',
+  '97.5th percentile',
+  '99th percentile',
   'event loop delay, p99 of a second, middle and largest',
   'memory of the processes, least of each fifth of the time',
   'of it the heap of scripts, least of each fifth'

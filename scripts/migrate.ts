@@ -25,6 +25,6 @@ await onDatabase(async (database) => {
     if ((await database.models.Profile.count()) === 0) await addProfile(database, DEFAULT_PROFILE);
     const code = await firstCode(database);
     if (code !== null)
-      say(`nobody is entered yet: the first lead comes in at /who/code with ${code}, within a day`);
+      say(`No users yet. Create the first lead at /who/code with code ${code} (valid for one day)`);
   }
 });

@@ -31,9 +31,7 @@ const { record, seal } = read.data;
 const broken = brokenParts(record, seal);
 if (broken.length > 0) {
   const more = broken.length > MOST_SHOWN ? ` and ${broken.length - MOST_SHOWN} more` : '';
-  stop(
-    `${file} is not what was sealed; it differs at ${broken.slice(0, MOST_SHOWN).join(', ')}${more}`
-  );
+  stop(`${file} was changed after sealing, at ${broken.slice(0, MOST_SHOWN).join(', ')}${more}`);
 }
 if (printed !== undefined) {
   const typed = printed.replace(/\s/g, '').toLowerCase();
@@ -46,6 +44,5 @@ if (printed !== undefined) {
   if (typed !== seal.digest)
     stop(`${file} is whole, but it is another record: its digest is ${seal.digest}`);
 }
-if ((record['signature'] ?? null) === null)
-  process.stdout.write('△ nobody has signed this record: it is a draft of one\n');
-process.stdout.write(`✓ ${file} is as it was sealed\n  ${seal.digest}\n`);
+if ((record['signature'] ?? null) === null) process.stdout.write('△ not signed: draft record\n');
+process.stdout.write(`✓ ${file} matches its seal\n  ${seal.digest}\n`);

@@ -198,7 +198,7 @@ export const handleError: HandleServerError = ({ error: err, status, event }) =>
     return { message: notNow(err) };
   }
   // nobody is there any more to be answered, and nothing failed here
-  if (hasLeft(err)) log.info(about(event), 'whoever asked has left');
+  if (hasLeft(err)) log.info(about(event), 'the client has left');
   else if (status >= 500) log.error({ err, ...about(event) }, 'request failed');
   return {
     message:

@@ -76,7 +76,7 @@ const kB = (bytes: number): string => `${(bytes / 1000).toFixed(0)} kB`;
 
 const STATIONS: [station: string, field: string, texts: (index: number) => string][] = [
   ['carry', 'Joint width', (index) => String(72 - (index % 4) * 0.25)],
-  ['lay-out', 'Wished pitch', (index) => String(0.36 + (index % 4) * 0.005)],
+  ['lay-out', 'Target pitch', (index) => String(0.36 + (index % 4) * 0.005)],
   ['stack', 'Thickness of sheet 1', (index) => (0.02 + (index % 4) * 0.001).toFixed(3)]
 ];
 const KEYS = 60;

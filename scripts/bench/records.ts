@@ -129,13 +129,13 @@ export async function recordRows({ database }: Served): Promise<string[]> {
       { finding: 'under-driven', sort: 'height', way: 'up' }
     ],
     ['a verdict that most have, the oldest', { verdict: 'accept', way: 'up' }],
-    ['a verdict nobody was given', { verdict: 'refer' }],
+    ['a result never given', { verdict: 'refer' }],
     ['three months, years ago', { from: day(4), to: day(3.75) }],
     [
       'a person, a finding and a year',
       { person: some.person, finding: 'over-driven', from: day(3), to: day(2) }
     ],
-    ['a part number nobody drove', { part: 'NAS9' }]
+    ['a part number never driven', { part: 'NAS9' }]
   ];
   const rows: string[] = [];
   const rivetsMs = new Map<string, number>();
@@ -150,7 +150,7 @@ export async function recordRows({ database }: Served): Promise<string[]> {
   for (const [name, wish] of [
     ['nothing asked', {}],
     ['a rare finding', { finding: 'clinched' }],
-    ['a verdict that most have', { verdict: 'accept' }],
+    ['a result that most have', { verdict: 'accept' }],
     ['a lot', { lot: some.lot }]
   ] satisfies [string, RivetWish][]) {
     const ms = await slowest(() => findReleases(database, wish, 0));

@@ -71,7 +71,7 @@ export async function pageRows(served: Served): Promise<string[]> {
     'select id from jobs order by number limit 1'
   );
   const pages = [
-    ['Bench', '/'],
+    ['Jobs', '/'],
     ['job', `/jobs/${job?.id ?? ''}`],
     ['Stock', '/stock']
   ] as const;

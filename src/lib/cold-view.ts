@@ -30,6 +30,6 @@ export const TakeOut = z.strictObject({
   id: z.uuid(),
   binId: z.uuid(),
   jobId: z.uuid().nullable(),
-  count: z.int('rivets are counted whole').min(1, 'take out at least one').max(100_000)
+  count: z.int('rivets are counted whole').min(1, 'Take out at least one rivet').max(100_000)
 });
 export type TakeOut = z.output<typeof TakeOut>;

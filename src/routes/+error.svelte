@@ -14,7 +14,7 @@
 <svelte:head><title>{page.status} · Zanjador</title></svelte:head>
 
 <div class="miss">
-  <h1>{page.status === 404 ? 'Not here' : 'That did not work'}</h1>
+  <h1>{page.status === 404 ? 'Page not found' : 'Something went wrong'}</h1>
   <p>{page.error?.message}</p>
   <a class="act main" href="/">{COMMON.toTheBench}</a>
 </div>

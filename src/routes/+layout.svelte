@@ -33,7 +33,7 @@
 <a class="skip" href="#content">{HOME.skipToTheContent}</a>
 <div class="shop">
   <nav class="rail" aria-label={HOME.main}>
-    <a class="sign" href="/" aria-label="Zanjador, to the bench">
+    <a class="sign" href="/" aria-label="Zanjador home">
       <svg viewBox="0 0 32 32" width="40" height="40" aria-hidden="true">
         <path d="M8 9h16L8 23h16" fill="none" stroke="#b5bf6a" stroke-width="3" />
         <circle cx="8" cy="9" r="3" fill="#f5f2e9" /><circle cx="24" cy="23" r="3" fill="#f5f2e9" />
@@ -43,13 +43,13 @@
       ><Mark name="bench" /> {HOME.bench}</a
     >
     <a href="/setups" aria-current={here.startsWith('/setups') ? 'page' : undefined}
-      ><Mark name="setups" /> Setups</a
+      ><Mark name="setups" /> Tool setup</a
     >
     <a href="/stock" aria-current={here === '/stock' ? 'page' : undefined}
       ><Mark name="stock" /> Stock</a
     >
     <a href="/rivets" aria-current={here === '/rivets' ? 'page' : undefined}
-      ><Mark name="rivets" /> {COMMON.rivets}</a
+      ><Mark name="rivets" /> {COMMON.rivetId}</a
     >
     <a href="/records" aria-current={here.startsWith('/records') ? 'page' : undefined}
       ><Mark name="records" /> Records</a
@@ -66,12 +66,10 @@
       href="/who?back={encodeURIComponent(here)}"
       aria-current={here === '/who' ? 'page' : undefined}
       class:nobody={!data.person}
-      data-hint={data.person
-        ? `${data.person.name}, ${data.person.role}`
-        : 'Nobody has said who is at the bench'}
+      data-hint={data.person ? `${data.person.name}, ${data.person.role}` : 'Not signed in'}
     >
       <Mark name="who" />
-      {data.person ? data.person.name.split(' ')[0] : 'Who?'}
+      {data.person ? data.person.name.split(' ')[0] : 'Sign in'}
     </a>
   </nav>
   <div class="stage">

@@ -50,14 +50,14 @@
     <div>
       <h1>{HOME.bench}</h1>
       <p class="hint">
-        {data.person
-          ? `${data.person.name}, ${data.person.role}`
-          : 'Nobody has said who is at the bench yet.'}
+        {data.person ? `${data.person.name}, ${data.person.role}` : 'Not signed in.'}
       </p>
     </div>
     <div class="begin">
       <form method="POST" action="?/practice">
-        <button class="act" data-hint="a joint without job and data; it can move under a job later"
+        <button
+          class="act"
+          data-hint="Practice only: no job, no approved data. Can be moved to a job later."
           >{HOME.practiceJoint}</button
         >
       </form>
@@ -69,7 +69,7 @@
 
   {#if waiting.length > 0}
     <section aria-labelledby="needs">
-      <h2 id="needs" class="label">Needs someone now</h2>
+      <h2 id="needs" class="label">Needs attention</h2>
       <ul class="waiting">
         {#each inSight as { job, joint } (joint.id)}
           <li>
@@ -87,7 +87,7 @@
           type="button"
           aria-expanded={allNeeds}
           onclick={() => (allNeeds = !allNeeds)}
-          >{allNeeds ? 'The first three' : `${waiting.length - FIRST} more`}</button
+          >{allNeeds ? 'Show fewer' : `Show ${waiting.length - FIRST} more`}</button
         >
       {/if}
     </section>
@@ -102,7 +102,7 @@
             <span class="number">{job.number}</span>
             <span class="what">
               <strong>{job.title}</strong>
-              <span class="hint">{job.place} · data: {job.data}</span>
+              <span class="hint">{job.place} · Approved data: {job.data}</span>
             </span>
             <span class="hint"
               >{job.joints.length} {job.joints.length === 1 ? 'joint' : 'joints'}</span
@@ -115,7 +115,7 @@
               type="button"
               aria-expanded={!folded.has(job.id)}
               data-testid="fold-{job.number}"
-              aria-label="{folded.has(job.id) ? 'Unfold' : 'Fold'} job {job.number}"
+              aria-label="{folded.has(job.id) ? 'Expand' : 'Collapse'} job {job.number}"
               onclick={() => fold(job.id)}>{folded.has(job.id) ? '▸' : '▾'}</button
             >
           {/if}
@@ -127,10 +127,7 @@
         {/if}
       </article>
     {:else}
-      <p>
-        No jobs yet. Open one with “New job”, then lay out its first joint; or begin at once with a
-        practice joint.
-      </p>
+      <p>No jobs yet. Add a job and lay out its first joint, or try a practice joint.</p>
     {/each}
   </section>
 
@@ -164,7 +161,7 @@
     <TextField
       name="data"
       testid="approved-data"
-      label="Approved data it rests on"
+      label="Approved data (reference)"
       hint="drawing, repair sheet or manual section"
       bind:value={$form.data}
       errors={$errors.data}

@@ -89,7 +89,7 @@ describe('cages', () => {
     const third = cageOf({ name: other.name, cutter: 'cutter 77' });
     expect(await addCage(database(), third, id, person)).toMatchObject({
       ok: false,
-      message: 'another cage was stored under this id'
+      message: 'another stop countersink has this id'
     });
     expect(await addCage(database(), other, randomUUID(), person)).toMatchObject({
       ok: false,

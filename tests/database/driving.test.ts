@@ -379,7 +379,7 @@ describe('the driving card', () => {
       pdfText(valueOf(await makeJointFile(database(), joint, 'driving.pdf')).body);
     const before = await text();
     expect(before).toContain('release 1');
-    expect(before).toContain('not told yet how one gets at them');
+    expect(before).toContain('access not entered');
     expect(before).toContain('Never fire into the air');
     for (const { number } of issue.holes) expect(before).toMatch(new RegExp(`\\b${number}\\b`));
     const order = issue.holes.map(({ number }) => number).reverse();

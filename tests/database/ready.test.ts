@@ -167,11 +167,11 @@ describe('on paper', () => {
   it('the checklist has every step with its count and tool', async () => {
     const text = pdfText(valueOf(await makeJointFile(database(), joint, 'checklist.pdf')).body);
     // 23 rivets needed, 24 set; 24 × 2 sheets × 2 sides
-    expect(text).toMatch(/Make ready: Stringer “six” lap, job 9/);
+    expect(text).toMatch(/Prepare: Stringer “six” lap, job 9/);
     expect(text).toMatch(/3\. Drill the pilots: 24 holes/);
     expect(text).toMatch(/Tool: #30, 0\.1285 in/);
     expect(text).toMatch(/Deburr every hole, both sides, every sheet: 96 hole sides/);
-    expect(text).toMatch(/12\. Put together the marked way round/);
+    expect(text).toMatch(/12\. Reassemble as marked/);
   });
 
   it('each part has its label', async () => {

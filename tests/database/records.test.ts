@@ -161,7 +161,7 @@ describe('issuing and checking', () => {
     });
     const loose = await newJoint({ ...FILLED, edgeIn: '0.4' });
     const refused = await issueJoint(database(), loose, 1, mechanic);
-    expect(refused.ok ? '' : refused.message).toMatch(/over its largest/);
+    expect(refused.ok ? '' : refused.message).toMatch(/above maximum/);
     expect(await issueJoint(database(), loose, 3, mechanic)).toMatchObject({
       ok: false,
       reason: 'stale'
@@ -198,7 +198,7 @@ describe('issuing and checking', () => {
       /never changed/
     );
     expect((await listJobs(database()))[0]?.joints.flatMap((joint) => joint.attention)).toContain(
-      '1 to drive more'
+      '1 to drive further'
     );
   });
 

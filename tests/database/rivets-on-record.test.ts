@@ -322,7 +322,7 @@ describe('the table of rivets', () => {
       joint: 'Chine strip 100%',
       lot: 'K-7',
       findings: 'clinched',
-      verdict: 'drill out',
+      verdict: 'replace',
       driven_by: 'Odile Marn'
     });
   });

@@ -363,7 +363,7 @@ describe('a signature', () => {
     expect(words).toMatch(/On record as “.+”; the joint is called “Lap, as it is called now” now/);
     const again = valueOf(await makeJointFile(database(), joint, 'record.json'));
     expect(String(again.body)).not.toContain('called now');
-    expect(text).toContain('What was assumed');
+    expect(text).toContain('Assumptions');
     const csv = String(valueOf(await makeJointFile(database(), joint, 'heads.csv')).body);
     expect(csv.trim().split('\r\n')).toHaveLength(issue.holes.length + 1);
   });

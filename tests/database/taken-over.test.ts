@@ -180,7 +180,7 @@ describe('a joint released anew', () => {
     );
     // a repeat of what was stored before is answered as it was stored
     const [stored] = await eventsOf(database(), holeEvents, first.id);
-    if (!stored) throw new Error('nothing was looked at');
+    if (!stored) throw new Error('nothing was inspected');
     const again = Object.fromEntries(
       Object.entries(stored).filter(([name]) => name !== 'by' && name !== 'frozen')
     );

@@ -160,7 +160,9 @@ test('what the eye saw outweighs a good measurement', async ({ page, app }) => {
   await page.getByTestId('eye').click();
   await page.getByTestId('seen-ring-mark').click();
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'refer');
-  await expect(page.getByTestId('verdict')).toContainText('ring mark: set too large or tilted');
+  await expect(page.getByTestId('verdict')).toContainText(
+    'rivet set mark on sheet: set too large or tilted'
+  );
   // another hole and back: nothing typed is lost
   await page.getByRole('button', { name: CHECK.holeOn }).click();
   await expect(page.getByRole('textbox', { name: COMMON.diameter })).toHaveValue('');

@@ -56,7 +56,7 @@ test('the shadow board keeps what lies on the bench', async ({ page, app }) => {
   await page.getByRole('button', { name: READY.shadowBoard }).click();
   const board = page.getByTestId('shadow-board');
   await board.getByRole('button', { name: /center punch/ }).click();
-  await expect(page.getByText(/^Shadow board: 1 of \d+ on the bench$/)).toBeVisible();
+  await expect(page.getByText(/^Tools for this joint: 1 of \d+ on the bench$/)).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: READY.shadowBoard }).click();
   await expect(board.getByRole('button', { name: /center punch/ })).toHaveAttribute(
@@ -123,7 +123,7 @@ test('the bench shows the worst three needs first, and jobs fold', async ({ page
   await expect(needs).toHaveCount(await needs.count());
   expect(await needs.count()).toBeLessThanOrEqual(3);
   // metal that is wrong comes before a figure that is missing
-  await expect(needs.first()).toContainText('to drill out');
+  await expect(needs.first()).toContainText('to replace');
   const fold = page.getByTestId('fold-0318');
   await fold.click();
   await expect(page.locator('article').getByRole('link', { name: /Bottom skin lap/ })).toHaveCount(
@@ -153,6 +153,6 @@ test('a hole that is picked is told, and the drawing is there as a table', async
   // the slider tells height and verdict
   await expect(page.getByRole('slider', { name: STACK.howFarItIsDriven })).toHaveAttribute(
     'aria-valuetext',
-    /high, inside the limits: stop here/
+    /high, within limits: stop/
   );
 });

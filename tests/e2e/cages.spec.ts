@@ -18,7 +18,7 @@ async function ownCage(page: Page, app: App, name: string, query = ''): Promise<
   await page.getByLabel(CAGES.pilotLength).fill('.30');
   await page.getByRole('button', { name: CAGES.saveCage }).click();
   const card = page.getByRole('region', { name });
-  await card.getByRole('link', { name: /Set it|Take this one/ }).click();
+  await card.getByRole('link', { name: /Set it|Use this one/ }).click();
   await expect(page.getByRole('heading', { name: new RegExp(name) })).toBeVisible();
 }
 

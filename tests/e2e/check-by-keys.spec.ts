@@ -54,7 +54,7 @@ test('fifty heads by keys only; a figure that cannot be is said where it stands'
   await expect(page.locator('[data-testid="hole-map"] [data-verdict="accept"]')).toHaveCount(50);
   await toStation(page, 6);
   await expect(page.getByRole('navigation', { name: BENCH.stations })).toContainText(
-    '50 of 50 looked at'
+    '50 of 50 inspected'
   );
 });
 

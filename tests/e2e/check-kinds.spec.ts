@@ -24,8 +24,8 @@ test('a held-open hole is never asked for at Check, and its blind rivet is put i
   await page.getByRole('button', { name: LAYOUT.holdOpen }).click();
   // a blind rivet too short for 0.072 of sheets is not released
   await page.getByLabel(BLINDS.fastener).fill('NAS1398D4-1');
-  await page.getByLabel('Its own drill').click();
-  await expect(page.getByLabel('Its own drill')).toHaveValue('#30');
+  await page.getByLabel('Drill size').click();
+  await expect(page.getByLabel('Drill size')).toHaveValue('#30');
   await page.getByTestId('held-for latch').click();
   await expect(page.getByTestId('picked-hole')).toContainText('NAS1398D4-1');
   await expect(page.getByTestId('warning-open-blind').first()).toContainText(
@@ -34,7 +34,7 @@ test('a held-open hole is never asked for at Check, and its blind rivet is put i
   await page.getByRole('button', { name: 'Rivet it' }).click();
   await page.getByRole('button', { name: LAYOUT.holdOpen }).click();
   await page.getByLabel(BLINDS.fastener).fill('NAS1398D4-2');
-  await page.getByLabel('Its own drill').click();
+  await page.getByLabel('Drill size').click();
   await page.getByTestId('held-for latch').click();
   await expect(page.getByTestId('warning-open-blind')).toHaveCount(0);
   await toStation(page, 6);

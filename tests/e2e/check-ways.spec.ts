@@ -47,7 +47,7 @@ test('a plate is made, kept as the shop’s, and heads are held against it by ke
   await expect(headNow(page, 2)).toBeVisible();
   for (const key of ['y', 'y']) await page.keyboard.press(key);
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'measure');
-  await expect(page.getByText('Never drill it out on this word.')).toBeVisible();
+  await expect(page.getByText('Do not replace the rivet on this reading alone.')).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-testid="hole-map"] [data-hole="2"]')).toHaveAttribute(
     'data-verdict',
@@ -95,7 +95,7 @@ test('by eye one condemns, flushness is felt with a slip, a mirror’s reading m
   await page.getByLabel(CHECK.eitherMayBeOffBy).fill('0.002');
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'not-complete');
 
-  await page.getByText(/^How flush/).click();
+  await page.getByText(/^Flushness/).click();
   await page.getByText('catches', { exact: true }).click();
   // a head that catches a slip of 0.003 stands prouder than the 0.002 that is allowed
   await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'replace');

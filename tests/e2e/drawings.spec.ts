@@ -146,7 +146,7 @@ test('what is not possible is drawn, with a way out as a ghost', async ({ page, 
   const picture = page.getByTestId('not-possible');
   await expect(picture.locator('[data-cannot]')).toHaveAttribute('data-cannot', /^(2[1-9]|30)$/);
   await expect(picture.locator('[data-ghost]')).toHaveAttribute('data-ghost', /^3\d$/);
-  await expect(page.getByText(/dashed: let the rows be chosen, 3\d holes/)).toBeVisible();
+  await expect(page.getByText(/dashed: use automatic rows, 3\d holes/)).toBeVisible();
   await page.getByTestId('way-rows-chosen').click();
   await expect(picture).toHaveCount(0);
   await expect(page.getByTestId('plan-view')).toBeVisible();

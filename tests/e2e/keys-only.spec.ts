@@ -86,7 +86,7 @@ test('a joint from bare sheets to a signature without a mouse', async ({ page, a
     await expect.poll(() => said(page)).not.toBe(first);
   });
 
-  await test.step('Make ready: steps are ticked', async () => {
+  await test.step('Prepare: steps are ticked', async () => {
     await station(page, 4, 'make-ready');
     await press(page, /^Tick off: Clamp the parts/);
     await expect(page.getByTestId('left')).toContainText(/^1 of/);

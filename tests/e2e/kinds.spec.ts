@@ -20,7 +20,7 @@ test('a butt splice: rows on both sides, a strap, two grips', async ({ page, app
   await page.getByTestId('asked-gapIn').fill('1/8');
   await page.getByTestId('asked-farSheetIn').fill('0.032');
   await page.getByLabel(SIZE.rivetsPerInchFromApproved).fill('2');
-  await expect(page.getByText('whose rivets an inch').first()).toBeVisible();
+  await expect(page.getByText('source of rivets per inch').first()).toBeVisible();
   await page.getByLabel(SIZE.whoseFigureAndWhereIt).fill('repair sheet QR-40');
   // 2 an inch × 6
   await expect(figure(page, 'Rivets needed')).toContainText('12');
@@ -53,7 +53,9 @@ test('a flush rectangular patch: insert, doubler, reliefs, and a stop-drilled cr
   await page.getByTestId('way-round-corners').click();
   await expect(page.getByTestId('warning-insert-corner')).toHaveCount(0);
   await page.getByText(LAYOUT.layoutSteps).click();
-  await expect(page.getByTestId('metal-steps')).toContainText('Relieve the corners first');
+  await expect(page.getByTestId('metal-steps')).toContainText(
+    'Drill the corner relief holes first'
+  );
   await toStation(page, 1);
   await page.getByTestId('asked-style-plate-over').click();
   await page.getByTestId('asked-crackIn').fill('1 1/2');

@@ -89,7 +89,7 @@ test('a lap joint from bare sheets to a judged head, over a restart', async ({ p
     await expect(page.getByTestId('last-reading')).toContainText('0.161');
     await page.goto(app.url);
     await expect(page.getByRole('link', { name: /Keel lap, bay 3/ }).first()).toContainText(
-      /1\s+(to )?drive more/
+      /1\s+(to )?drive further/
     );
   });
 });

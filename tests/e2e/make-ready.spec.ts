@@ -170,7 +170,7 @@ test('step by step, big, on a tablet: one step, its count, its caution', async (
   expect(button?.height ?? 0).toBeGreaterThanOrEqual(64);
   expect(await wrongOn(page, 'one step at a time')).toEqual([]);
   await floor.getByRole('button', { name: RECORDS.next }).click();
-  await expect(floor).toContainText('Set the sheet holders');
+  await expect(floor).toContainText('Install temporary fasteners');
   // at 200 % nothing of the step lies below the fold, and its caution and Done are in sight
   await page.setViewportSize({ width: 640, height: 400 });
   await floor.getByRole('button', { name: COMMON.back }).click();

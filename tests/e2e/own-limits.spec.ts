@@ -22,7 +22,7 @@ test('heads held against the joint’s own data, measured with a caliper that ha
   await expect(sheet.getByText('Say in which data they stand')).toBeVisible();
   await limits.getByLabel(STACK.whereDoTheseLimitsStand).fill('drawing R-7, note 3');
   await expect(
-    page.getByText('Heads are held against the joint’s own limits: drawing R-7, note 3')
+    page.getByText('Joint-specific head limits in use: drawing R-7, note 3')
   ).toBeVisible();
   await saved(page);
 

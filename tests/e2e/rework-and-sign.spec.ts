@@ -136,10 +136,10 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
         at + 1
       );
     }
-    await expect(page.getByTestId('due')).toContainText('Nothing is due.');
+    await expect(page.getByTestId('due')).toContainText('No inspections due.');
   });
 
-  await test.step('she sees a ring mark after all, and puts the question', async () => {
+  await test.step('she sees a rivet set mark on sheet after all, and puts the question', async () => {
     await hole(page, 1).click();
     await page.getByText(CHECK.byEye, { exact: true }).click();
     await page.getByTestId('seen-ring-mark').click();
@@ -194,7 +194,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     return download.path();
   };
   await test.step('the record is read by others, and held against its seal', async () => {
-    const json = await get('Record as JSON, sealed');
+    const json = await get('Sealed record (JSON)');
     const digest =
       /[0-9a-f]{64}/.exec((await page.getByTestId('signed').textContent()) ?? '')?.[0] ?? '';
     const text = execFileSync('pdftotext', ['-layout', await get('Record as PDF'), '-'], {

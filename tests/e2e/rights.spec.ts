@@ -110,7 +110,7 @@ test('a trainee reads at a station that is not theirs to log at, before anything
   const joint = await demoJoint(app, /Bottom skin lap, bay 9/);
   await page.goto(addressOf(app, joint, 'check'));
   await expect(page.getByRole('note').filter({ hasText: RIGHT_WORDS.check })).toContainText(
-    'is not for a trainee in this shop'
+    'The trainee role cannot'
   );
   await page.getByTestId('stage-drive').click();
   await page.waitForURL(/drive$/);

@@ -51,7 +51,7 @@ test('a lead enters a mechanic, who comes in by a code, a password and a PIN; an
     await page.getByLabel(PEOPLE.code).fill(code);
     await page.getByLabel(PEOPLE.password).fill('short');
     await page.getByRole('button', { name: PEOPLE.keepThePasswordAndCome }).click();
-    await expect(page.getByText('a password has at least 12 characters')).toBeVisible();
+    await expect(page.getByText('Password: at least 12 characters')).toBeVisible();
     await page.getByLabel(PEOPLE.password).fill('wet rope, dry hands');
     await page.getByRole('button', { name: PEOPLE.keepThePasswordAndCome }).click();
     await expect(page).toHaveURL(`${app.url}/`);
@@ -63,7 +63,7 @@ test('a lead enters a mechanic, who comes in by a code, a password and a PIN; an
     // what a lead may, a mechanic may not
     const people = await page.request.get(`${app.url}/people`);
     expect(people.status()).toBe(403);
-    expect(await people.text()).toContain('is not for a mechanic in this shop');
+    expect(await people.text()).toContain('The mechanic role cannot');
   });
 
   await test.step('Ilse has the bench, and Maro takes it over by PIN', async () => {

@@ -26,7 +26,7 @@ async function squeeze(page: Page, at: string, high: string): Promise<void> {
 async function head(page: Page, wide: string, high: string): Promise<void> {
   await page.getByLabel(COMMON.diameter, { exact: true }).fill(wide);
   await page.getByLabel(COMMON.height, { exact: true }).fill(high);
-  await page.getByRole('button', { name: 'Keep this head' }).click();
+  await page.getByRole('button', { name: 'Save head' }).click();
 }
 
 test('a squeezer is set for a run, released by its first three heads, and says so at Drive', async ({
@@ -34,7 +34,7 @@ test('a squeezer is set for a run, released by its first three heads, and says s
   app
 }) => {
   await released(page, app);
-  await expect(page.getByTestId('run-setting')).toContainText('no tool is set for these yet');
+  await expect(page.getByTestId('run-setting')).toContainText('no tool set up');
   await page.getByTestId('run-setting').getByRole('link', { name: COMMON.setIt }).click();
   await expect(page.getByTestId('task')).toContainText('50 rivets');
   // the one that suits the size comes first; the demo shop set it for the same rivet this morning
@@ -73,17 +73,17 @@ test('a squeezer is set for a run, released by its first three heads, and says s
     await head(page, wide, '0.072');
     await expect(page.getByLabel(COMMON.diameter, { exact: true })).toHaveValue('');
   }
-  await expect(status).toContainText('Released for the row');
+  await expect(status).toContainText('Qualified');
   await expect(page.getByTestId('tape')).toContainText('10 divisions (1 turn and 2)');
 
   await page.getByRole('link', { name: /Bottom skin lap|MS20470/ }).click();
   const setting = page.getByTestId('run-setting').first();
   await expect(setting).toContainText('✓ Setting: hand squeezer, 10 divisions');
-  await expect(setting).toContainText('Released for the row');
+  await expect(setting).toContainText('Qualified');
 
   // it is remembered: the same again begins there
   await page.goto(`${app.url}/setups/driving`);
-  await expect(page.locator('[data-setting]').first()).toContainText('Released for the row');
+  await expect(page.locator('[data-setting]').first()).toContainText('Qualified');
   await page.getByLabel(TOOLS.whichSqueezer).selectOption('hand squeezer');
   await page.getByLabel(COMMON.length, { exact: true }).fill('9/32');
   await page.getByLabel(COMMON.grip, { exact: true }).fill('.080');

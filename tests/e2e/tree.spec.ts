@@ -26,23 +26,23 @@ const STATIONS: [StationKey, RegExp[]][] = [
     [
       /heading "Bottom skin lap, bay 9: Stack"/,
       /img "Section through one rivet/,
-      /slider "How far it is driven"/,
+      /slider "Driven height"/,
       /tab "Lengths"/
     ]
   ],
   [
     'make-ready',
     [
-      /heading "Bottom skin lap, bay 9: Make ready"/,
-      /progressbar "Made ready"/,
-      /button "Bench view"/
+      /heading "Bottom skin lap, bay 9: Prepare"/,
+      /progressbar "Preparation progress"/,
+      /button "Full screen"/
     ]
   ],
   [
     'check',
     [
       /heading "Bottom skin lap, bay 9: Check"/,
-      /group "Hole map by verdict"/,
+      /group "Hole map by result"/,
       /button "hole 1, good"/,
       /table "Heads measured"/,
       /textbox "Diameter"/

@@ -141,7 +141,7 @@ export const WHO_MAY: Readonly<Record<string, Work>> = {
     why: 'entitled people sign; which of them under the shop’s rule, the stream asks besides',
     through: [`POST ${EVENTS}:sign`]
   },
-  'keep the shop’s figures, tools and gauge plates': {
+  'edit shop times, tools and gauge plates': {
     may: ANSWERABLE,
     why: 'every later plan and look rests on them',
     through: ['PUT /api/shop', 'PUT /api/shop/plates', 'PUT /api/shop/tools']

@@ -197,7 +197,7 @@ describe('a hole off one of its sheets', () => {
     expect(offSheet(lap({ fixed: [existing(key, '4', '-0.6')] }))).toBe(true);
   });
 
-  it('of a patch, inside its cut-out', () => {
+  it('of a patch, inside its cutout', () => {
     const patch = (change: object) =>
       entered('patch', ['0.025', '0.025'], {
         style: 'plate-under',

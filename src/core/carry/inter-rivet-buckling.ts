@@ -47,7 +47,7 @@ export function interRivetBuckling(input: InterRivetBucklingInput): Answer<Inter
   const maxPitchIn = thicknessIn * Math.sqrt((SHAPE * c * SHEET_MODULUS_KSI) / stressKsi);
   work.push(
     workLine(
-      'largest pitch',
+      'maximum pitch',
       by`t·√(0.9·c·E / σ) = ${len(thicknessIn)} × √(0.9 × ${c} × ${SHEET_MODULUS_KSI} / ${num(stressKsi)})`,
       maxPitchIn,
       'in'

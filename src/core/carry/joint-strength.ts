@@ -88,7 +88,7 @@ export function jointStrength(input: JointStrengthInput): Answer<JointStrengthRe
   const efficiency = weakest.loadLb / grossLb;
   return answer({ shearLb, bearingLb, netTensionLb, grossLb, governs: weakest.name, efficiency }, [
     workLine(
-      'shear a rivet',
+      'shear per rivet',
       `Fsu·π/4·dh² = ${shearKsi} ksi × π/4 × ${num(holeIn)}²`,
       shearLb,
       'lb',
@@ -96,20 +96,20 @@ export function jointStrength(input: JointStrengthInput): Answer<JointStrengthRe
     ),
     workLine('edge distance in D', by`${len(edgeIn)} / ${len(D)}`, edgeIn / D, 'D'),
     workLine(
-      'bearing a rivet',
+      'bearing per rivet',
       `Fbru·dh·t = ${num(bearing)} ksi × ${num(holeIn)} × ${num(thicknessIn)}`,
       bearingLb,
       'lb',
       'bearing'
     ),
     workLine(
-      'net tension a pitch',
+      'net tension per pitch',
       `Ftu·t·(p−dh) = ${tensionKsi} ksi × ${num(thicknessIn)} × (${num(pitchIn)} − ${num(holeIn)})`,
       netTensionLb,
       'lb'
     ),
     workLine(
-      'whole sheet a pitch',
+      'gross sheet per pitch',
       `Ftu·t·p = ${tensionKsi} ksi × ${num(thicknessIn)} × ${num(pitchIn)}`,
       grossLb,
       'lb'

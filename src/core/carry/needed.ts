@@ -53,7 +53,7 @@ function byOwnData(
     [
       workLine(
         'the guidance would give',
-        guidance.ok ? 'rivets an inch' : [{ refused: guidance.error.said }],
+        guidance.ok ? 'rivets per inch' : [{ refused: guidance.error.said }],
         guidance.ok ? guidance.result.perInch : 'refused',
         guidance.ok ? '/in' : ''
       ),
@@ -95,7 +95,7 @@ function inDoubleShear(
     },
     [
       workLine('bearing', 'as in single shear', bearing, '/in'),
-      workLine('shear, cut in two places', `½ × ${num(shear)}`, half, '/in'),
+      workLine('shear, two shear planes', `½ × ${num(shear)}`, half, '/in'),
       workLine(`per inch, ${critical} governs`, 'the larger, to one decimal', perInch, '/in'),
       workLine(
         'rivets required',

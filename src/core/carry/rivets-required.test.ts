@@ -42,7 +42,7 @@ describe('rivets required', () => {
     [{ dash: 5, thicknessIn: 0.019 }, /too large.*0\.02 in/],
     [{ dash: 6, thicknessIn: 0.031 }, /too large.*0\.032 in/],
     [{ dash: 8, thicknessIn: 0.035 }, /too large.*0\.036 in/],
-    [{ dash: 3, thicknessIn: 0.09 }, /too small.*up to 14/]
+    [{ dash: 3, thicknessIn: 0.09 }, /too small.*maximum is 14/]
   ] as const)('says no to %j with the limit and the value', (change, message) => {
     const answer = rivetsRequired({ ...ASKED, ...change });
     expect(answer).toMatchObject({ ok: false, error: { code: 'not-possible', path: 'dash' } });
@@ -56,7 +56,7 @@ describe('rivets required', () => {
       error: { code: 'invalid-input', path: 'thicknessIn' }
     });
     expect(answer.ok ? '' : refusal(answer.error)).toMatch(
-      /decimal point slip\? Was 0\.032 in meant/
+      /decimal point\. Was 0\.032 in meant/
     );
   });
 

@@ -29,7 +29,7 @@ export const ALLOYS: readonly AlloyFacts[] = [
     alloy: '2117-T4',
     mark: 'one dimple',
     shape: 'dimple',
-    use: 'as received; the everyday field rivet',
+    use: 'as received; standard field rivet',
     cold: null
   },
   {
@@ -45,7 +45,7 @@ export const ALLOYS: readonly AlloyFacts[] = [
     alloy: '2024-T4',
     mark: 'two raised dashes',
     shape: 'two-dashes',
-    use: 'refrigerated; due 10 minutes after removal, the limit is 20',
+    use: 'icebox; drive within 10 min of removal, never after 20 min',
     cold: { dueMinutes: 10, limitMinutes: 20 }
   },
   {

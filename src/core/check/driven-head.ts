@@ -126,7 +126,7 @@ export function drivenHead(input: HeadToJudge): Answer<DrivenHeadResult> {
         measured.finding ?? 'inside'
       ),
       ...seen.map((flag) => workLine('seen', flag, flagVerdict(flag))),
-      workLine('verdict', 'the gravest of these', verdict)
+      workLine('verdict', 'the most severe of these', verdict)
     ]
   );
 }

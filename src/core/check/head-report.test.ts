@@ -19,7 +19,7 @@ describe('what is done now', () => {
       reportInWords({ reasons: [], findings: [] }, inInches, verdict).doNow;
     expect(now('accept')[0]).toContain('Good head');
     // its batch had expired: its figures find nothing
-    expect(now('replace')).toEqual(['Drill it out and replace it.']);
+    expect(now('replace')).toEqual(['Replace the rivet.']);
     expect(now('refer')).toEqual(['Refer to engineering.']);
   });
 });
@@ -47,11 +47,11 @@ describe('the report on a head', () => {
   it('gives the reasons in the limits’ own words', () => {
     const { reasons, doNow } = reportInWords(report(0.161, 0.092, null, []), inInches);
     expect(reasons).toEqual([
-      '0.161 in wide (1.29 D), 0.1625 in (1.30 D) is the least',
-      '0.092 in high (0.74 D), 0.08125 in (0.65 D) is the most',
+      '0.161 in wide (1.29 D), minimum 0.1625 in (1.30 D)',
+      '0.092 in high (0.74 D), maximum 0.08125 in (0.65 D)',
       'under-driven: stopped early, or low air'
     ]);
-    expect(doNow).toEqual(['Drive more: one short burst, then measure again.']);
+    expect(doNow).toEqual(['Drive further: one short burst, then measure again.']);
   });
 
   it('accounts for the metal', () => {
@@ -90,9 +90,9 @@ describe('the report on a head', () => {
   });
 
   it.each([
-    ['1.87', '0.0625', 'diameterIn', /14\.96 D wide.*decimal point slip/],
-    ['0.0187', '0.0625', 'diameterIn', /decimal point slip/],
-    ['0.187', '0.625', 'heightIn', /5 D high.*decimal point slip/],
+    ['1.87', '0.0625', 'diameterIn', /14\.96 D wide.*decimal point/],
+    ['0.0187', '0.0625', 'diameterIn', /decimal point/],
+    ['0.187', '0.625', 'heightIn', /5 D high.*decimal point/],
     ['0.187', 'x', 'heightIn', /not a length/]
   ])('asks about %s × %s', (diameter, height, path, message) => {
     const read = reading(diameter, height);

@@ -271,7 +271,7 @@ describe('a head that passes on a condition', () => {
     // a plain good one asks nothing, one that must come out neither
     [{ diameterIn: 0.234 }, true],
     [{ diameterIn: 0.33 }, true]
-  ])('is recorded once it was looked at: %j', (change, expected) => {
+  ])('is recorded once it was inspected: %j', (change, expected) => {
     const answer = follow(change);
     expect(answer.ok).toBe(expected);
     if (!answer.ok)

@@ -12,11 +12,11 @@ export const SamplingDueInput = z
       z.strictObject({ kind: z.literal('all') }),
       z.strictObject({
         kind: z.literal('first-then-every'),
-        first: z.int('how many first is whole').min(1, 'at least the first one is looked at'),
+        first: z.int('how many first is whole').min(1, 'at least the first head is inspected'),
         every: z.int('every which is whole').min(2, 'every second one at the most')
       })
     ]),
-    tighten: z.int('how many good in a row is whole').min(1, 'at least one good one').default(5),
+    tighten: z.int('how many good in a row is whole').min(1, 'at least one good head').default(5),
     checked: z
       .array(z.strictObject({ hole: HoleNumber, good: z.boolean('good is true or false') }))
       .max(10 * MOST_HOLES),
@@ -162,7 +162,7 @@ export function samplingDue(input: SamplingDueInput): Answer<SamplingDueResult> 
     },
     [
       workLine(
-        'wanted by the plan',
+        'required by the plan',
         plan.kind === 'all'
           ? 'all'
           : `the first ${plan.first}, then every ${plan.every}th, and the last`,
@@ -175,7 +175,7 @@ export function samplingDue(input: SamplingDueInput): Answer<SamplingDueResult> 
         walked.size,
         'heads'
       ),
-      workLine('looked at', `of ${required.length} wanted`, looked, 'heads')
+      workLine('inspected', `of ${required.length} wanted`, looked, 'heads')
     ]
   );
 }

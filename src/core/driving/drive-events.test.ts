@@ -127,7 +127,7 @@ describe('cold rivets in the log', () => {
       lot: 'Q7',
       limitMin: 20
     });
-    expect(at('08:20:00', { late: 'lead agreed, to be looked at' })).toMatchObject({
+    expect(at('08:20:00', { late: 'lead agreed, to be inspected' })).toMatchObject({
       result: { cold: 'expired' }
     });
   });

@@ -52,7 +52,7 @@ export function diameterByCircle(dash: Dash, fit: CircleFit): Answer<SeenDiamete
   const plusMinusIn = aimIn + looksIn * share;
   return answer({ diameterIn, plusMinusIn }, [
     workLine(
-      'looks',
+      'apparent diameter',
       by`circle / scale × its length = ${circlePx.toFixed(1)} / ${scalePx.toFixed(1)} × ${len(scaleIn)}`,
       looksIn,
       'in'

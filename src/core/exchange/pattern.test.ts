@@ -77,7 +77,7 @@ describe('the full-size pattern', () => {
     expect(texts).toContain('1');
   });
 
-  it('draws each part as one closed outline; a skin that goes on has none, its cut-out is one', () => {
+  it('draws each part as one closed outline; a skin that goes on has none, its cutout is one', () => {
     const paths = pattern.strokes.filter(({ stroke }) => stroke === 'path');
     expect(paths.map(layerName)).toEqual(['DOUBLER-EDGES', 'SKIN-CUT_OUT', 'INSERT-EDGES']);
     expect(paths.every((one) => one.stroke === 'path' && one.closed)).toBe(true);

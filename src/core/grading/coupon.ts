@@ -30,7 +30,7 @@ const EnteredCriterion = z.strictObject({
 });
 export const EnteredCoupon = z.strictObject({
   name: z.string().trim().min(1, 'a coupon has a name').max(80),
-  student: z.string().trim().min(1, 'whose work it is').max(80),
+  student: z.string().trim().min(1, 'the student').max(80),
   head: Head,
   dash: Dash,
   places: z.int().min(1).max(MOST_PLACES),

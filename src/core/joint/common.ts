@@ -76,8 +76,8 @@ const editReading = {
   /** of a hole held open: the blind rivet that goes in it; empty: none is planned */
   blind: z.string().max(80, 'a fastener is named in at most 80 characters').default(''),
   /** its grip, where its part number does not say it */
-  blindLeastIn: orNull(lengthIn('the least grip', { least: 0, most: 4 })).default(null),
-  blindMostIn: orNull(lengthIn('the largest grip', { above: 0, most: 4 })).default(null)
+  blindLeastIn: orNull(lengthIn('the minimum grip', { least: 0, most: 4 })).default(null),
+  blindMostIn: orNull(lengthIn('the maximum grip', { above: 0, most: 4 })).default(null)
 };
 
 /** What every kind of joint picks rather than measures. */
@@ -121,21 +121,21 @@ export const commonReading = {
   /** null: the scale's next whole division over the least */
   edgeIn: orNull(sizeIn('the edge distance')),
   /** null: the profile's house pitch */
-  nearPitchIn: orNull(sizeIn('the wished pitch')),
+  nearPitchIn: orNull(sizeIn('the target pitch')),
   /** where the joint only holds, the largest pitch is the job's own; null: the shop's multiple of D */
-  holdPitchIn: orNull(sizeIn('the largest pitch')),
+  holdPitchIn: orNull(sizeIn('the maximum pitch')),
   /** the data that name it */
   holdPitchReason: z.string().max(120, 'a reference is at most 120 characters'),
   /** null: the guidance's own figure */
-  perInch: orNull(written('the rivets an inch', { least: 0.1, most: 100 })),
+  perInch: orNull(written('the rivets per inch', { least: 0.1, most: 100 })),
   perInchReason: z.string().max(120, 'a reason is at most 120 characters'),
   /** by whose word parts stay together with what drilling left between them */
   closedReason: z.string().max(120, 'a reason is at most 120 characters'),
   /** the joint's own limits of heads, in D; null: not given */
-  headWideLowD: orNull(written('the least diameter', WIDE_D)),
-  headWideHighD: orNull(written('the largest diameter', WIDE_D)),
-  headHighLowD: orNull(written('the least height', HIGH_D)),
-  headHighHighD: orNull(written('the largest height', HIGH_D)),
+  headWideLowD: orNull(written('the minimum diameter', WIDE_D)),
+  headWideHighD: orNull(written('the maximum diameter', WIDE_D)),
+  headHighLowD: orNull(written('the minimum height', HIGH_D)),
+  headHighHighD: orNull(written('the maximum height', HIGH_D)),
   /** the data they stand in */
   headsReason: z.string().max(120, 'a reference is at most 120 characters'),
   /** kept free between an obstacle and the rivet's head */
@@ -172,7 +172,7 @@ export const readLists = {
           .strictObject({ ...editPicked, ...editReading })
           .refine((edit) => edit.state !== 'held-open' || edit.reason.trim() !== '', {
             path: ['reason'],
-            message: 'say why the hole is held open: a latch, a nut plate, a blind fastener later'
+            message: 'enter why the hole is left open: a latch, a nut plate, a blind fastener later'
           })
       )
       .max(MOST_EDITS)

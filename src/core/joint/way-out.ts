@@ -9,7 +9,7 @@ export type WaySaid =
   | { code: 'size'; dash: number; diameterIn: number }
   | { code: 'widen'; widthIn: number }
   | { code: 'rows-chosen' | 'rows-staggered' | 'rows-in-line' | 'lines-along' }
-  | { code: 'two-lines'; round: 'cut-out' | null }
+  | { code: 'two-lines'; round: 'cutout' | null }
   | { code: 'rings'; rings: number }
   | { code: 'no-insert' | 'plate-without-insert' | 'attachment-only' }
   | { code: 'universal-heads'; dash: number | null };

@@ -74,7 +74,7 @@ describe('a member between two straps', () => {
   it('reckons on the member, whatever the straps are', () => {
     expect(planned(joint('single')).reckonedSheetIn).toBe(0.063);
     expect(written(planned(joint('double'))).map(({ title }) => title)).toContain(
-      'Counted in double shear'
+      'Calculated in double shear'
     );
   });
 });
@@ -105,11 +105,11 @@ describe('a line on a flange', () => {
     expect(stops(planned(joint()))).toEqual([]);
     // a set of ⅝ in across needs 0.3125; half an inch is 0.25
     expect(stops(planned(joint(), { ...DEFAULT_PROFILE, setRadiusIn: 0.3125 }))).toEqual([
-      'The heads or the tools come into the bend'
+      'Heads or tools interfere with the bend'
     ]);
     // ½ − ⅛ − 0.040 − 9/32 = 0.05375
     expect(stops(planned(joint({ flangeIn: '1/2' })))).toContain(
-      'The heads or the tools come into the bend'
+      'Heads or tools interfere with the bend'
     );
   });
 

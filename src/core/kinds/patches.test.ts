@@ -56,13 +56,13 @@ describe('a rectangular patch', () => {
     });
   });
 
-  it('relieves the corners of the cut-out', () => {
+  it('relieves the corners of the cutout', () => {
     // cut-out from ½; ½ in corners: holes of 1 in centred ½ in from both lines
     expect(layoutOf(plate()).reliefs[0]).toEqual({ xIn: 1, yIn: 1, diameterIn: 1 });
   });
 
   it.each(['0', '-1/4', '0 mm'])(
-    'answers corners of %s by what a cut-out needs',
+    'answers corners of %s by what a cutout needs',
     (cornerRadiusIn) => {
       const read = readEntered(
         entered('patch', ['0.032', '0.040'], {
@@ -117,7 +117,7 @@ describe('a rectangular patch', () => {
     expect(stops(planned(plate({ crackIn: '3 1/2' })))).toEqual([]);
   });
 
-  it('fills the cut-out flush with an insert of its own line', () => {
+  it('fills the cutout flush with an insert of its own line', () => {
     const flush = definition('patch', ['0.032', '0.040'], {
       carries: 'attach',
       dash: 4,
@@ -209,7 +209,7 @@ describe('a round patch', () => {
     expect(turn).toBeCloseTo(half, 9);
   });
 
-  it('lets each half of the rings carry the width of the cut-out', () => {
+  it('lets each half of the rings carry the width of the cutout', () => {
     const layout = layoutOf(joint({ carries: 'guidance', ...own('4'), rings: 2 }));
     // 4 × 3 = 12 on each half: 24 over two rings, more than the largest pitch asks for
     expect(layout.rivets).toBe(24);
@@ -227,6 +227,6 @@ describe('a round patch', () => {
 
   it('refuses an insert with no room for its line', () => {
     const { layout } = planned(joint({ cutoutIn: '1/2', insert: true }));
-    expect(layout.ok ? '' : refusal(layout.error)).toMatch(/no rivet line on its insert/);
+    expect(layout.ok ? '' : refusal(layout.error)).toMatch(/no rivet row on its insert/);
   });
 });

@@ -18,7 +18,7 @@ export type ReadJoint = { ok: true; definition: Joint } | { ok: false; problems:
 
 const REASON_MISSING: EntryProblem = {
   path: 'perInchReason',
-  said: told('say whose figure this is: the data and its sheet'),
+  said: told('enter the source: document and page'),
   instead: null
 };
 

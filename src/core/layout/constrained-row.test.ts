@@ -89,12 +89,12 @@ describe('a row past fixed holes and keep-outs', () => {
     const answer = constrainedRow({ ...ROW, keepOut: [{ fromIn: 6.5, toIn: 7.9 }] });
     // from 6.5 to 7.9 on a 1/32 grid: 7.90625 is the first place beyond
     expect(answer.ok ? '' : refusal(answer.error)).toBe(
-      'needs a pitch up to 1.40625 in, the largest is 1.125 in, between 6.5 in and 7.90625 in'
+      'needs a pitch of 1.40625 in, maximum 1.125 in, between 6.5 in and 7.90625 in'
     );
   });
 
   it.each([
-    [{ fixedIn: [5, 5.2] }, /5 in and 5\.2 in are 0\.2 in apart, under the least pitch of 0\.375/],
+    [{ fixedIn: [5, 5.2] }, /5 in and 5\.2 in are 0\.2 in apart, below the minimum pitch of 0\.375/],
     [{ fixedIn: [13] }, /beyond the row/],
     [
       { fixedIn: [6], keepOut: [{ fromIn: 5.9, toIn: 6.1 }] },
@@ -102,7 +102,7 @@ describe('a row past fixed holes and keep-outs', () => {
     ],
     [
       { endIn: 1, minPitchIn: 0.6, maxPitchIn: 0.9 },
-      /would have to be smaller|needs a pitch up to 1 in/
+      /is too large|needs a pitch of 1 in/
     ]
   ])('says no to %j', (change, message) => {
     const answer = constrainedRow({ ...ROW, ...change });

@@ -24,8 +24,8 @@ export const ConstrainedRowInput = z
       .array(z.strictObject({ fromIn: position('a keep-out'), toIn: position('a keep-out') }))
       .max(MOST_OBSTACLES)
       .default([]),
-    minPitchIn: pitch('the least pitch'),
-    maxPitchIn: pitch('the largest pitch'),
+    minPitchIn: pitch('the minimum pitch'),
+    maxPitchIn: pitch('the maximum pitch'),
     gridIn: pitch('the grid')
   })
   .superRefine((input, context) => {

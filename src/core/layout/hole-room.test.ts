@@ -75,7 +75,7 @@ describe('the room of every hole', () => {
     });
   });
 
-  it('has no neighbours between rows where there is one line, nor along one of a single hole', () => {
+  it('has no neighbors between rows where there is one line, nor along one of a single hole', () => {
     const one = [{ number: 7, xIn: 1, yIn: 1 }];
     expect(
       holeRooms(

@@ -113,7 +113,7 @@ describe('a rectangular patch', () => {
     [{ cornerRadiusIn: 0.2 }, 'cornerRadiusIn', /outside 0\.25 in/],
     [{ cornerRadiusIn: 2 }, 'cornerRadiusIn', /half the smaller side, 1\.75/],
     [{ cornerRadiusIn: 1.5 }, 'cornerRadiusIn', /under D = 0\.125/],
-    [{ leastW: 40 }, 'cutoutIn', /under the least of 3 D/],
+    [{ leastW: 40 }, 'cutoutIn', /below the minimum of 3 D/],
     [{ cutoutIn: { w: 0.6, h: 0.6 }, cornerRadiusIn: 0.25 }, 'cutoutIn', /too small/]
   ])('says no to %j', (change, path, message) => {
     const answer = patchLayout({ ...ASKED, ...change });

@@ -15,7 +15,7 @@ const leastRivets = z
   .default(2);
 
 export const PatchLayoutInput = z.strictObject({
-  cutoutIn: z.strictObject({ w: side("the cut-out's width"), h: side("the cut-out's height") }),
+  cutoutIn: z.strictObject({ w: side("the cutout's width"), h: side("the cutout's height") }),
   cornerRadiusIn: lengthIn('the corner radius', { above: 0, most: WIDEST_IN }).default(0.5),
   dash: Dash,
   head: Head,
@@ -144,14 +144,14 @@ export function patchLayout(
   const work = [
     workLine(
       'doubler',
-      by`cut-out + 4 × edge, each way: + ${len(4 * edgeIn)}`,
+      by`cutout + 4 × edge, each way: + ${len(4 * edgeIn)}`,
       by`${len(doublerIn.w)} × ${len(doublerIn.h)}`,
       'in',
       'doubler'
     ),
     workLine(
       'skin rivet line',
-      by`cut-out + 2 × edge: + ${len(2 * edgeIn)}`,
+      by`cutout + 2 × edge: + ${len(2 * edgeIn)}`,
       by`${len(skin.w)} × ${len(skin.h)}`,
       'in'
     )
@@ -185,7 +185,7 @@ export function patchLayout(
     work.push(
       workLine(
         'insert',
-        by`cut-out − 2 × clearance: − ${len(2 * clearanceIn)}`,
+        by`cutout − 2 × clearance: − ${len(2 * clearanceIn)}`,
         by`${len(insertIn.w)} × ${len(insertIn.h)}`,
         'in',
         'insert'

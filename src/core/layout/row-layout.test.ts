@@ -57,7 +57,12 @@ describe('row layout', () => {
       ],
       ['overlap', '2 × edge + (rows − 1) × between rows = 2 × 0.28125 + 0 × 0.5', 0.5625, 'in'],
       ['rivets in all', 'over 1 row', 9, 'rivets'],
-      ['stepping off would end', '8 × 0.6875 (pitch on the 1/32 ruler) − 5.4375', 0.0625, 'in']
+      [
+        'accumulated error if stepped off',
+        '8 × 0.6875 (pitch on the 1/32 scale) − 5.4375',
+        0.0625,
+        'in'
+      ]
     ]);
     // (9 + 1) / 2 = 5, and 4 in the second; 5.45 in 4 spaces of 1.3625, edge as typed
     const staggered = workOf({ rows: 2, pattern: 'staggered', edgeIn: 0.275 });
@@ -139,7 +144,7 @@ describe('row layout', () => {
   });
 
   it.each([
-    [{ edgeIn: 0.24 }, 'edgeIn', /least of 2 D = 0\.25/],
+    [{ edgeIn: 0.24 }, 'edgeIn', /minimum of 2 D = 0\.25/],
     [{ widthIn: 0.5625 }, 'widthIn', /over 0\.5625 in/],
     [{ rows: 1 as const }, 'required', /0\.207908 in, under the least of 3 D = 0\.375/],
     [{ required: 500 }, 'required', /3 rows.*under the least of 3 D/]

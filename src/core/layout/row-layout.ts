@@ -27,7 +27,7 @@ export const RowLayoutInput = z
     pattern: z.enum(['in-line', 'staggered']).default('in-line'),
     edgeIn: lengthIn('the edge distance', { above: 0, most: WIDEST_IN }).optional(),
     prefer: z.enum(['fewest', 'near']).default('fewest'),
-    nearPitchIn: lengthIn('the wished pitch', { above: 0, most: WIDEST_IN }).optional(),
+    nearPitchIn: lengthIn('the target pitch', { above: 0, most: WIDEST_IN }).optional(),
     scale: RulerScale.default('exact')
   })
   .refine((input) => input.prefer !== 'near' || input.nearPitchIn !== undefined, {
@@ -322,8 +322,8 @@ function explain(
       'rivets'
     ),
     workLine(
-      'stepping off would end',
-      by`${spaces} × ${len(at.snappedPitchIn)} (pitch on the ${scale} ruler) − ${len(at.spanIn)}`,
+      'accumulated error if stepped off',
+      by`${spaces} × ${len(at.snappedPitchIn)} (pitch on the ${scale} scale) − ${len(at.spanIn)}`,
       at.steppedOffErrorIn,
       'in'
     )

@@ -25,7 +25,7 @@ const part = (change: Partial<Part>): Part => ({
 
 describe('how deep a point lies in a shape', () => {
   it.each([
-    ['the nearest side', rect(0, 0, 4, 2), 1, 0.3, 0.3],
+    ['nearest side', rect(0, 0, 4, 2), 1, 0.3, 0.3],
     ['outside a side', rect(0, 0, 4, 2), -0.5, 1, -0.5],
     // 3-4-5 from the corner
     ['outside a corner', rect(0, 0, 4, 2), -0.3, -0.4, -0.5],

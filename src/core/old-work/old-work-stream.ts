@@ -13,7 +13,7 @@ export const OldWorkMove = z.discriminatedUnion('kind', [
     kind: z.literal('found'),
     sign: OldSign,
     /** where, as one finds it again: an existing hole by its name, a row, a frame */
-    where: said(120).min(1, 'where it is, so that it is found again'),
+    where: said(120).min(1, 'location'),
     note: said(400).default(''),
     /** in service so far, h; null where they are not known */
     hours: z.number().min(0).max(MOST_HOURS).nullable().default(null)
@@ -40,7 +40,7 @@ export const OldWorkMove = z.discriminatedUnion('kind', [
     ...MOVE_STAMP,
     kind: z.literal('voided'),
     finding,
-    why: said(200).min(1, 'why it was false')
+    why: said(200).min(1, 'reason for voiding')
   })
 ]);
 /** What a page sends of old work: findings of service, what was looked at around them, and what becomes of them. */

@@ -94,7 +94,7 @@ export function alternatives(
   profile: RuleProfile,
   now: Plan
 ): Alternative[] {
-  const present = measure({ name: 'As it stands', change: {} }, now);
+  const present = measure({ name: 'Current', change: {} }, now);
   const found: Alternative[] = present ? [{ ...present, current: true }] : [];
   for (const candidate of [...kindOf(joint).otherWays(joint), ...sizeWays(joint, now.dash)]) {
     const changed = readEntered({ ...entered, ...candidate.change } as EnteredJoint);
@@ -103,7 +103,7 @@ export function alternatives(
     if (!measured) continue;
     const twin = found.find((other) => sameAs(other, measured));
     // The present layout keeps its place and takes the name of the school it follows.
-    if (twin?.current && twin.name === 'As it stands') twin.name = measured.name;
+    if (twin?.current && twin.name === 'Current') twin.name = measured.name;
     else if (!twin) found.push(measured);
   }
   return found;

@@ -78,8 +78,8 @@ export function markWork(hole: PlannedHole, line: LaidLine, scale: RulerScale): 
       hole.fixed !== null
         ? 'an existing or pinned hole: as it is'
         : scale === 'exact'
-          ? 'no ruler: as computed'
-          : `nearest division of the ${scale} ruler`,
+          ? 'no scale: as calculated'
+          : `nearest division of the ${scale} scale`,
       valueIn,
       'in'
     );

@@ -73,7 +73,7 @@ describe('a hole changed by hand', () => {
     expect(result.ok ? [] : result.problems).toMatchObject([
       {
         path: 'edits.row-1:4/13.reason',
-        said: { code: 'told', text: expect.stringMatching(/say why/) as string }
+        said: { code: 'told', text: expect.stringMatching(/enter why/) as string }
       }
     ]);
   });
@@ -106,9 +106,7 @@ describe('a hole changed by hand', () => {
     expect(layout.adrift).toMatchObject([
       { what: 'edit', id: expect.stringMatching(/^row-1:/) as string }
     ]);
-    expect(stops(plan(read(held), DEFAULT_PROFILE))).toContain(
-      'Something set by hand no longer fits'
-    );
+    expect(stops(plan(read(held), DEFAULT_PROFILE))).toContain('Manual edit no longer applies');
   });
 });
 
@@ -181,7 +179,7 @@ describe('the datum', () => {
       if (at === null) expect(markIn * 64).toBeCloseTo(Math.round(markIn * 64), 9);
   });
 
-  it('may be the cut-out’s edge', () => {
+  it('may be the cutout’s edge', () => {
     const patch = definition('patch', ['0.032', '0.040'], {
       carries: 'attach',
       dash: 4,
@@ -295,7 +293,7 @@ describe('limits held against every hole', () => {
     const check = layoutOf(joint).checks.find(({ rule }) => rule === 'keep-out');
     expect(check).toMatchObject({ ok: false, holes: [1] });
     expect(
-      written(planned(joint)).find(({ title }) => title === 'A hole lies in a keep-out')?.holes
+      written(planned(joint)).find(({ title }) => title === 'Hole inside a keep-out')?.holes
     ).toEqual([1]);
   });
 

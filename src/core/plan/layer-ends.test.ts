@@ -35,7 +35,7 @@ describe('a layer’s own ends', () => {
     const said = planned(near).warnings.find(({ said: { code } }) => code === 'limit');
     expect(said?.level).toBe('stop');
     expect(written({ warnings: said ? [said] : [] })[0]?.text).toMatch(
-      /^An end of sheet 3 is 0\.05 in from the hole’s middle; the least edge distance is 0\.25 in\. Holes 7, 20, 33/
+      /^An end of sheet 3 is 0\.05 in from the hole’s middle; minimum edge distance 0\.25 in\. Holes 7, 20, 33/
     );
   });
 

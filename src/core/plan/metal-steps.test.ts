@@ -44,15 +44,15 @@ describe('what to do on the metal', () => {
       })
     );
     expect(steps).toEqual([
-      expect.stringContaining('Choose the datum') as string,
+      expect.stringContaining('Choose one datum') as string,
       'Draw row 1: A line 0.28125 in from the upper edge, over its whole length.',
       'End holes of row 1: Hole 1 at 0.28125 in and hole 13 at 5.71875 in from the datum. Measure between them: 5.4375 in.',
-      'Divide and mark row 1: 12 equal spaces of 0.453125 in: mark holes 1 to 13 by their running marks from the datum, never each from the last.',
+      'Divide and mark row 1: 12 equal spaces of 0.453125 in: mark holes 1 to 13 from the datum, never hole to hole.',
       'Check before drilling: Count 13 holes. Measure the last mark again from the datum; a slipped decimal shows here.'
     ]);
   });
 
-  it('relieves the corners of a cut-out before it is cut', () => {
+  it('relieves the corners of a cutout before it is cut', () => {
     const steps = stepsOf(
       definition('patch', ['0.032', '0.040'], {
         carries: 'attach',

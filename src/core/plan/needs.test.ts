@@ -23,7 +23,7 @@ describe('the job’s own rivets-per-inch figure', () => {
       'QR-31, table 2'
     );
     expect(required?.ok && required.work[0]?.value).toBe(6.2);
-    expect(written(plan).find(({ title }) => title.includes('own'))?.text).toContain('QR-31');
+    expect(written(plan).find(({ title }) => title.includes('job data'))?.text).toContain('QR-31');
   });
 
   it('may stand where the guidance gives nothing', () => {
@@ -40,7 +40,7 @@ describe('the job’s own rivets-per-inch figure', () => {
   });
 
   it('is asked for its reason', () => {
-    expect(() => lap({ perInch: '4.5' })).toThrow(/say whose figure/);
+    expect(() => lap({ perInch: '4.5' })).toThrow(/enter the source/);
   });
 });
 

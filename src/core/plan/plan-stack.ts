@@ -81,7 +81,7 @@ export function planStack(
     drill,
     diameterIn,
     work: [
-      workLine('final drill', `dash ${dash}, ${profile.drill} school: ${drill}`, diameterIn, 'in'),
+      workLine('final drill', `dash ${dash}, ${profile.drill} drill: ${drill}`, diameterIn, 'in'),
       workLine(
         'clearance',
         by`${len(diameterIn)} − ${len(rivetSize(dash).diameterIn)}`,

@@ -82,7 +82,7 @@ describe('the plan of a lap joint', () => {
       expect.objectContaining({
         station: 'stack',
         level: 'attention',
-        title: 'By its volume this length makes no good head'
+        title: 'This length cannot form a good shop head'
       })
     );
   });
@@ -102,7 +102,7 @@ describe('the plan of a lap joint', () => {
     expect(warnings).toContainEqual(
       expect.objectContaining({
         level: 'stop',
-        title: 'On this ruler a mark comes too close to an edge'
+        title: 'Rounded to this scale, a mark is too close to an edge'
       })
     );
   });
@@ -121,7 +121,7 @@ describe('the plan of a lap joint', () => {
         '0.040'
       )
     );
-    expect(warnings.map((warning) => warning.title)).toContain('You have more than needed');
+    expect(warnings.map((warning) => warning.title)).toContain('More rivets than required');
   });
 
   it('knows each hole’s headroom as it will be marked', () => {

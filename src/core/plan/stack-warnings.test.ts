@@ -101,8 +101,8 @@ describe('what is said of a length', () => {
       ...dimpled,
       multipliers: { ...dimpled.multipliers, protrusionMinD: 1.46 }
     };
-    expect(said(joint, 'Protrusion outside its window', narrow)).toMatch(
-      /^1.46 D reckoned from the raised dimple/
+    expect(said(joint, 'Protrusion out of limits', narrow)).toMatch(
+      /^1.46 D measured from the raised dimple/
     );
     expect(titles(joint, dimpled)).toEqual([]);
   });
@@ -111,7 +111,7 @@ describe('what is said of a length', () => {
     // tight limits, -4.5 in 0.080: 1.574 of π/4·D³ is √(1.574 / 0.5) = 1.77 D wide at ½ D
     const text = said(
       lap(['0.040', '0.040'], { head: 'universal' }),
-      'By its volume this length makes no good head',
+      'This length cannot form a good shop head',
       { ...DEFAULT_PROFILE, headLimits: 'tight' }
     );
     expect(text).toMatch(/^At 0.5 D high it would be 1.77 D wide: too much metal\./);

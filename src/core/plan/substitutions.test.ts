@@ -37,19 +37,19 @@ describe('another rivet in place of the planned one', () => {
 
   it('compares the weaker of shear and bearing', () => {
     // AD: 30,000 × π/4 × 0.1285² = 389; dash 5: × (0.159/0.1285)²; edge 9/32
-    expect(line('up', 'Strength a rivet')).toMatchObject({
+    expect(line('up', 'Strength per rivet')).toMatchObject({
       now: '389 lb, shear',
       then: '596 lb, shear',
       ratio: expect.closeTo((0.159 / 0.1285) ** 2, 9) as number,
       level: 'same'
     });
-    expect(line('down', 'Strength a rivet')).toMatchObject({
+    expect(line('down', 'Strength per rivet')).toMatchObject({
       ratio: expect.closeTo((0.096 / 0.1285) ** 2, 9) as number,
       level: 'stop'
     });
-    expect(line('alloy-B', 'Strength a rivet')?.ratio).toBeCloseTo(28 / 30, 9);
+    expect(line('alloy-B', 'Strength per rivet')?.ratio).toBeCloseTo(28 / 30, 9);
     // DD would take 532 lb in shear; the 0.040 sheet bears 119,000 × 0.1285 × 0.04 = 612
-    expect(line('alloy-DD', 'Strength a rivet')).toMatchObject({ then: '532 lb, shear' });
+    expect(line('alloy-DD', 'Strength per rivet')).toMatchObject({ then: '532 lb, shear' });
   });
 
   it('says what no longer fits', () => {
@@ -86,7 +86,7 @@ describe('another rivet in place of the planned one', () => {
 
   it('refuses a flush head that the stack has no method for', () => {
     const thick = asked({ dash: 8, edgeIn: '0.8' });
-    expect(thick.line('head', 'Stack')).toMatchObject({
+    expect(thick.line('head', 'Stack-up')).toMatchObject({
       then: 'no standard flush method',
       level: 'stop'
     });

@@ -26,7 +26,7 @@ const IMPOSSIBLE: [string, EnteredJoint, string][] = [
       style: 'plate-over',
       ...own('3.6')
     }),
-    'set two lines round the cut-out'
+    'use two rows around the cutout'
   ],
   [
     'a patch whose insert has no room for its corner rivets',
@@ -47,7 +47,7 @@ const IMPOSSIBLE: [string, EnteredJoint, string][] = [
   [
     'an insert too small for a rivet line',
     entered('round', ['0.032', '0.040'], { cutoutIn: '5/8', dash: 4, carries: 'attach' }),
-    'go without an insert'
+    'remove the insert'
   ],
   [
     'a member with more rivets than one line holds',
@@ -57,7 +57,7 @@ const IMPOSSIBLE: [string, EnteredJoint, string][] = [
   [
     'rows of a splice that do not fit',
     entered('splice', ['0.040', '0.040'], { widthIn: '6', dash: 4, rows: 1, ...own('4') }),
-    'let the rows be chosen'
+    'use automatic rows'
   ]
 ];
 

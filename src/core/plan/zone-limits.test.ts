@@ -74,7 +74,7 @@ describe('the bend beside a line', () => {
     const near = bend('5/16');
     expect(near).toMatchObject({ ok: false });
     expect(near?.holes).toHaveLength(1);
-    expect(stops(planned(flange('5/16')))).toContain('The heads or the tools come into the bend');
+    expect(stops(planned(flange('5/16')))).toContain('Heads or tools interfere with the bend');
   });
 });
 

@@ -47,6 +47,6 @@ describe('parts that stay together', () => {
           })
         )
       )
-    ).toEqual(['A clear panel must come apart']);
+    ).toEqual(['Clear panel must be disassembled']);
   });
 });

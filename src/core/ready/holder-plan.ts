@@ -112,7 +112,7 @@ export function holderPlan(
       },
       [
         workLine(
-          'pilot-size holders',
+          'pilot-size temporary fasteners',
           `ends and every ${spread}th hole of ${lines.length} lines`,
           first.size,
           'holders'
@@ -121,7 +121,7 @@ export function holderPlan(
           ? []
           : [
               workLine(
-                'final-size holders',
+                'final-size temporary fasteners',
                 'beside those, in holes drilled to size',
                 finals,
                 'holders'

@@ -41,7 +41,7 @@ export function holePlan({ holes, layers, dash, school }: HolePlanInput): Answer
   const drillings = holes * passes;
   const deburrs = holes * layers * 2;
   return answer({ pilot: PILOT_DRILL, final, finalIn: drillIn(final), drillings, deburrs }, [
-    workLine('final drill', `dash ${dash}, ${school} school: ${final}`, drillIn(final), 'in'),
+    workLine('final drill', `dash ${dash}, ${school} practice: ${final}`, drillIn(final), 'in'),
     workLine(
       'drillings',
       `${num(holes)} holes × ${passes === 1 ? '1, the pilot is final' : '2, pilot and final'}`,

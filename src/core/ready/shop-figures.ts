@@ -5,7 +5,7 @@ import { RecheckEvery } from './cage/setup.ts';
 import { OperationKey } from './operations.ts';
 
 const MOST_HOLDERS = 5000;
-const holders = z.int('holders are counted whole').min(0).max(MOST_HOLDERS);
+const holders = z.int('temporary fasteners are whole numbers').min(0).max(MOST_HOLDERS);
 
 export const ShopFigures = z.strictObject({
   /** seconds for one of an operation, where the shop sets them by hand */

@@ -275,7 +275,7 @@ export function stepList(
     const minutes = (count * secondsEach) / SECONDS_PER_MINUTE;
     const whose = {
       recorded: `median of ${records} recorded`,
-      shop: 'the shop’s figure',
+      shop: 'shop time',
       starting: 'a starting estimate'
     }[from];
     return {

@@ -77,7 +77,7 @@ describe('what is known of each rivet', () => {
     expect(records({ heads: on })[0]).toMatchObject({ ...common, verdict: 'accept' });
   });
 
-  it('is not complete as long as places were not looked at, and good once another has', () => {
+  it('is not complete as long as places were not inspected, and good once another has', () => {
     const heads = [look(5, 'accept', { clean: [] })];
     expect(records({ heads })[0]?.verdict).toBe('not-complete');
     const rest: HoleEvent = {

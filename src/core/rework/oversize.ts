@@ -25,8 +25,8 @@ export const OversizeInput = takesThickness({
   holeIn: lengthIn('the measured hole', { above: 0, most: 2 }),
   edgeIn: lengthIn('the edge distance', { above: 0, most: WIDEST_IN }),
   pitchesIn: z
-    .array(lengthIn('the pitch to a neighbour', { above: 0, most: WIDEST_IN }))
-    .max(20, 'at most 20 neighbours'),
+    .array(lengthIn('the pitch to a neighbor', { above: 0, most: WIDEST_IN }))
+    .max(20, 'at most 20 neighbors'),
   sheetsIn,
   increments: Increments.default('half'),
   school: DrillSchool.default('close')
@@ -90,7 +90,12 @@ export function oversize(
   const gripIn = sheetsIn.reduce((sum, sheet) => sum + sheet, 0);
   const stocked = stockedLength(gripIn, { dash: next, increments, lean: 'nearest' });
   work.push(
-    workLine('next final drill', `dash ${next}, ${school} school: ${drill}`, drillIn(drill), 'in'),
+    workLine(
+      'next final drill',
+      `dash ${next}, ${school} practice: ${drill}`,
+      drillIn(drill),
+      'in'
+    ),
     workLine(
       'its edge minimum',
       by`${limits.edgeMinD[head]} D; there is ${len(edgeIn)}`,
@@ -99,7 +104,7 @@ export function oversize(
     ),
     workLine(
       'its pitch minimum',
-      by`${limits.pitchMinD} D; there ${pitchesIn.length === 1 ? 'is' : 'are'} ${pitchesIn.length === 0 ? 'no neighbours' : lens(pitchesIn, ', ')}`,
+      by`${limits.pitchMinD} D; there ${pitchesIn.length === 1 ? 'is' : 'are'} ${pitchesIn.length === 0 ? 'no neighbors' : lens(pitchesIn, ', ')}`,
       pitchMinIn,
       'in'
     )

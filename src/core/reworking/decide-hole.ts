@@ -75,7 +75,12 @@ export function decideHole(
   if (!decided.ok) return decided;
   const work = [
     ...decided.work,
-    workLine('rivets taken out of it', `at ${OUTS_BEFORE_REFERRAL} it is referred`, outs, 'times')
+    workLine(
+      'rivets removed from this hole',
+      `at ${OUTS_BEFORE_REFERRAL} it is referred`,
+      outs,
+      'times'
+    )
   ];
   const say = (result: HoleDecision): Answer<HoleDecision> => ({ ok: true, result, work });
   if (outs >= OUTS_BEFORE_REFERRAL) return say(referred([], 'third-time'));

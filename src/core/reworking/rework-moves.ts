@@ -53,7 +53,7 @@ export const ReworkMove = z.discriminatedUnion('kind', [
     hole,
     /** the id of what was measured */
     reading: z.uuid(),
-    why: said(200).min(1, 'why it was false')
+    why: said(200).min(1, 'reason for voiding')
   }),
   /** a look at a head was false: it counts no more, and stays on record */
   z.strictObject({
@@ -61,7 +61,7 @@ export const ReworkMove = z.discriminatedUnion('kind', [
     kind: z.literal('voided-look'),
     hole,
     look: z.uuid(),
-    why: said(200).min(1, 'why it was false')
+    why: said(200).min(1, 'reason for voiding')
   }),
   /** something done at a hole before its new rivet goes in; taken back where it was ticked by mistake */
   z.strictObject({
@@ -84,7 +84,7 @@ export const ReworkMove = z.discriminatedUnion('kind', [
     ...MOVE_STAMP,
     kind: z.literal('blind-out'),
     hole,
-    why: said(200).min(1, 'why it is out')
+    why: said(200).min(1, 'reason for removal')
   }),
   /** a look at it; nothing found: it is good */
   z.strictObject({

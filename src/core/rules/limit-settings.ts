@@ -38,32 +38,32 @@ const edgeMin = (head: 'universal' | 'countersunk', label: string, why: string):
 export const LIMITS: LimitSetting[] = [
   edgeMin(
     'universal',
-    'Least edge distance, protruding',
+    'Minimum edge distance, protruding',
     'Nearer to the edge the sheet tears out.'
   ),
   edgeMin(
     'countersunk',
-    'Least edge distance, flush or dimpled',
-    'The cut or the dimple takes metal towards the edge.'
+    'Minimum edge distance, flush or dimpled',
+    'The countersink or dimple removes metal toward the edge.'
   ),
-  plain('edgeMaxD', 'Largest edge distance', 'Beyond it the sheet is a loose flap.'),
-  plain('pitchMinD', 'Least pitch', 'Nearer together the sheet tears between the holes.'),
-  plain('pitchMaxD', 'Largest pitch', 'Further apart the sheets open between the rivets.'),
+  plain('edgeMaxD', 'Maximum edge distance', 'Beyond it the sheet is a loose flap.'),
+  plain('pitchMinD', 'Minimum pitch', 'Below this the sheet may tear between holes.'),
+  plain('pitchMaxD', 'Maximum pitch', 'Further apart the sheets open between the rivets.'),
   plain(
     'transverseMinD',
-    'Least distance between rows',
+    'Minimum transverse pitch',
     'Also between nearest rivets of staggered rows.'
   ),
   plain(
     'transverseMaxD',
-    'Largest distance between rows',
+    'Maximum transverse pitch',
     'Rows further apart no longer share the load.'
   ),
-  plain('transverseOfPitch', 'Usual distance between rows', 'As a share of the pitch.', '× pitch'),
+  plain('transverseOfPitch', 'Usual transverse pitch', 'As a share of the pitch.', '× pitch'),
   plain(
     'protrusionMinD',
-    'Least protrusion',
+    'Minimum protrusion',
     'Less makes no full head; it must be more than this.'
   ),
-  plain('protrusionMaxD', 'Largest protrusion', 'More folds over; it must be less than this.')
+  plain('protrusionMaxD', 'Maximum protrusion', 'More folds over; it must be less than this.')
 ];

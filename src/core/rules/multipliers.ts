@@ -11,24 +11,24 @@ export const Multipliers = z
   .strictObject({
     /** least distance from a hole's centre to the nearest sheet edge */
     edgeMinD: z.strictObject({
-      universal: timesD('the least edge distance', 1, 6),
-      countersunk: timesD('the least edge distance', 1, 6)
+      universal: timesD('the minimum edge distance', 1, 6),
+      countersunk: timesD('the minimum edge distance', 1, 6)
     }),
     /** beyond this the sheet past the rivets is a loose flap */
-    edgeMaxD: timesD('the largest edge distance', 1.5, 20),
-    pitchMinD: timesD('the least pitch', 2, 12),
-    pitchMaxD: timesD('the largest pitch', 2, 60),
+    edgeMaxD: timesD('the maximum edge distance', 1.5, 20),
+    pitchMinD: timesD('the minimum pitch', 2, 12),
+    pitchMaxD: timesD('the maximum pitch', 2, 60),
     /** between rows, and between nearest centres of staggered rows */
-    transverseMinD: timesD('the least distance between rows', 1.5, 12),
-    transverseMaxD: timesD('the largest distance between rows', 2, 60),
+    transverseMinD: timesD('the minimum transverse pitch', 1.5, 12),
+    transverseMaxD: timesD('the maximum transverse pitch', 2, 60),
     /** usual distance between rows as a share of the pitch */
     transverseOfPitch: z
       .number('the usual distance between rows is a share of the pitch')
-      .min(0.1, 'the usual distance between rows is at least 0.1 of the pitch')
+      .min(0.1, 'the usual transverse pitch is at least 0.1 of the pitch')
       .max(4, 'the usual distance between rows is at most 4 times the pitch'),
     /** protrusion is good strictly between these */
-    protrusionMinD: timesD('the least protrusion', 0.5, 2.5),
-    protrusionMaxD: timesD('the largest protrusion', 1, 4)
+    protrusionMinD: timesD('the minimum protrusion', 0.5, 2.5),
+    protrusionMaxD: timesD('the maximum protrusion', 1, 4)
   })
   .superRefine((limits, context) => {
     const ordered = (low: number, high: number, key: string, what: string) => {
@@ -36,7 +36,7 @@ export const Multipliers = z
         context.addIssue({
           code: 'custom',
           path: [key],
-          message: `the least ${what}, ${low} D, is above the largest, ${high} D`
+          message: `the minimum ${what}, ${low} D, is above the maximum, ${high} D`
         });
     };
     ordered(limits.edgeMinD.universal, limits.edgeMaxD, 'edgeMinD', 'edge distance');

@@ -32,13 +32,13 @@ export const samplingPlan = ({
 export const SHOP_COUNTS = [
   {
     key: 'sampleFirst',
-    label: 'Heads looked at first',
-    why: 'Of a row, in the order driven, when not every head is looked at.'
+    label: 'First heads inspected',
+    why: 'Of a row, in driving order, when not every head is inspected.'
   },
-  { key: 'sampleEvery', label: 'Then every which', why: 'And the last one.' },
+  { key: 'sampleEvery', label: 'Then every nth', why: 'And the last one.' },
   {
     key: 'tighten',
-    label: 'Good in a row beside a bad one',
-    why: 'From a bad head every neighbor is looked at, both ways, until so many are good.'
+    label: 'Consecutive good heads next to a reject',
+    why: 'Next to a rejected head, neighbors are inspected both ways until this many are good.'
   }
 ] as const satisfies { key: keyof Sampling; label: string; why: string }[];

@@ -17,8 +17,8 @@ type LengthKey = Extract<keyof RuleProfile, `${string}In`>;
 const LENGTHS: Record<LengthKey, { label: string; why: string; beside: School['key'] | null }> = {
   housePitchIn: { label: 'House pitch', why: '', beside: 'pitch' },
   setRadiusIn: {
-    label: 'Half the width of the widest set or die',
-    why: 'Beside a bend the line is kept as far from where the bend begins.',
+    label: 'Half width of the widest rivet set or die',
+    why: 'Rows keep at least this distance from the bend line.',
     beside: null
   }
 };
@@ -55,7 +55,7 @@ export const SCHOOLS: School[] = [
   {
     key: 'diameter',
     question: 'Rivet diameter = 3 × which sheet?',
-    changes: 'the rivet diameter at Size, and with it everything else',
+    changes: 'the rivet diameter in Size, and everything that follows',
     options: [
       {
         value: 'thickest',
@@ -71,18 +71,18 @@ export const SCHOOLS: School[] = [
   },
   {
     key: 'pitch',
-    question: 'How far apart, when the load leaves a choice?',
-    changes: 'how many holes Lay out sets',
+    question: 'Rivet spacing',
+    changes: 'the number of holes in Layout',
     options: [
       {
         value: 'fewest',
         text: 'fewest rivets',
-        who: 'Those who stretch towards the largest pitch: more rivets than needed is poor work, and each hole weakens the sheet.'
+        who: 'Pitch near the maximum. Extra rivets add weight, and each hole weakens the sheet.'
       },
       {
         value: 'near',
         text: 'near a house pitch',
-        who: 'Those who match the neighbouring rows, usually about an inch.'
+        who: 'Matches adjacent rows, usually about 1 in.'
       }
     ]
   },
@@ -106,45 +106,45 @@ export const SCHOOLS: School[] = [
   {
     key: 'increments',
     question: 'Which lengths are stocked?',
-    changes: 'the rivet length at Stack',
+    changes: 'the rivet length in Stack-up',
     options: [
       {
         value: 'half',
         text: 'half sizes too',
-        who: 'Shops that keep thirty-seconds in the bins and get nearer to one and a half diameters.'
+        who: 'Half dash lengths in stock. Closer to 1½ D.'
       },
       {
         value: 'sixteenth',
         text: 'sixteenths only',
-        who: 'Shops that keep whole dash lengths and trim or lean.'
+        who: 'Whole dash lengths in stock; trim or round.'
       }
     ]
   },
   {
     key: 'lean',
-    question: 'Between two lengths, which?',
-    changes: 'the rivet length at Stack',
+    question: 'Rounding between rivet lengths',
+    changes: 'the rivet length in Stack-up',
     options: [
       {
         value: 'nearest',
-        text: 'the nearest',
-        who: 'Most: the head comes nearest to its nominal size.'
+        text: 'nearest',
+        who: 'Most common. Head closest to nominal size.'
       },
       {
         value: 'long',
-        text: 'lean long',
-        who: 'Those who say a little extra is easier to drive than too little; a long rivet folds more easily.'
+        text: 'round up',
+        who: 'A slightly long rivet fills well, but clinches more easily.'
       },
       {
         value: 'short',
-        text: 'lean short',
+        text: 'round down',
         who: 'Those who drive thin skins by hand and want no folding.'
       }
     ]
   },
   {
     key: 'dimpled',
-    question: 'From where is a dimpled stack’s protrusion reckoned?',
+    question: 'Protrusion in dimpled stacks measured from',
     changes: 'which of the two protrusions Stack shows first',
     options: [
       {
@@ -179,12 +179,12 @@ export const SCHOOLS: School[] = [
   {
     key: 'countersinkWhen',
     question: 'When are holes countersunk?',
-    changes: 'the order of the steps at Make ready',
+    changes: 'the order of the steps in Prepare',
     options: [
       {
         value: 'apart',
         text: 'once apart',
-        who: 'Those who take apart and deburr first: nothing lies between the sheets when the cage is pressed on, and each sheet is backed by itself.'
+        who: 'Disassemble and deburr first. No chips between the sheets, and each sheet is backed alone.'
       },
       {
         value: 'clamped',
@@ -195,22 +195,22 @@ export const SCHOOLS: School[] = [
   },
   {
     key: 'flushness',
-    question: 'How flush is flush?',
+    question: 'Flushness',
     changes: 'the band that a countersink is set to',
     options: [
-      { value: 'two-proud', text: bandOf('two-proud'), who: 'Most: a touch proud at most.' },
+      { value: 'two-proud', text: bandOf('two-proud'), who: 'Most common. Slightly high at most.' },
       {
         value: 'three-proud',
         text: bandOf('three-proud'),
         who: 'Those who let driving flatten the head.'
       },
-      { value: 'aerodynamic', text: bandOf('aerodynamic'), who: 'Where the air must not notice.' }
+      { value: 'aerodynamic', text: bandOf('aerodynamic'), who: 'Aerodynamic surfaces.' }
     ]
   },
   {
     key: 'headLimits',
-    question: 'How good must a driven head be?',
-    changes: 'every verdict at Check',
+    question: 'Shop head limits',
+    changes: 'every result in Inspect',
     options: [
       {
         value: 'standard',
@@ -231,7 +231,7 @@ export const SCHOOLS: School[] = [
   },
   {
     key: 'removal',
-    question: 'Which drill takes a rivet out?',
+    question: 'Drill for rivet removal',
     changes: 'the drill that rework calls for',
     options: [
       {
@@ -242,36 +242,36 @@ export const SCHOOLS: School[] = [
       {
         value: 'hole-drill',
         text: 'the hole’s own drill',
-        who: 'Those in a hurry: fast, and the hole is at risk.'
+        who: 'Faster, but may enlarge the hole.'
       }
     ]
   },
   {
     key: 'sampling',
-    question: 'Which heads are looked at?',
-    changes: 'which head comes next at Check, and when all are seen',
+    question: 'Inspection sampling',
+    changes: 'which hole is inspected next, and when inspection is complete',
     options: [
-      { value: 'all', text: 'every one', who: 'Repairs, and whoever signs for each rivet.' },
+      { value: 'all', text: 'every one', who: 'For repairs and when each rivet is signed for.' },
       {
         value: 'first-then-every',
-        text: 'the first ones, then every so many',
+        text: 'first heads, then every nth',
         who: 'Long rows of one setting: as many as the data allow. A bad one tightens it again.'
       }
     ]
   },
   {
     key: 'checking',
-    question: 'Who judges a driven head?',
-    changes: 'who may record a head at Check; the record names who drove and who looked either way',
+    question: 'Who may inspect?',
+    changes: 'who may record an inspection; the record always names driver and inspector',
     options: [
       {
         value: 'anyone',
         text: 'its driver too',
-        who: 'Most: whoever drives measures as they go; somebody else signs.'
+        who: 'Most common. The driver inspects; another person signs.'
       },
       {
         value: 'another',
-        text: 'somebody who did not drive it',
+        text: 'someone who did not drive the rivet',
         who: 'Where local rules want a second pair of eyes on every head.'
       }
     ]
@@ -283,13 +283,13 @@ export const SCHOOLS: School[] = [
     options: [
       {
         value: 'another',
-        text: 'somebody who drove none of it',
-        who: 'Most: a second pair of eyes. Local rules say who is entitled.'
+        text: 'someone who drove none of the rivets',
+        who: 'Most common. A second person; local rules apply.'
       },
       {
         value: 'anyone',
         text: 'its driver too',
-        who: 'One-person shops and schools whose local rules allow it.'
+        who: 'One-person shops where local rules allow it.'
       }
     ]
   }

@@ -265,7 +265,7 @@ describe('what whoever signs is told', () => {
     expect(codes(by('measure', ['too-narrow']))).toEqual([]);
   });
 
-  it('counts a head as not looked at only where nothing else asks for it', () => {
+  it('counts a head as not inspected only where nothing else asks for it', () => {
     const states = seen(look(1));
     const told = (changes: Partial<SignedMatter>) =>
       missingToSign(matter({ states, ...changes })).told;

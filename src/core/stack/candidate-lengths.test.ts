@@ -41,7 +41,7 @@ describe('lengths round the ideal', () => {
     expect(lengths[0] && lengthVerdictInWords(lengths[0])).toMatch(
       /^0.86 D, must be over 1 and under 2 D; short/
     );
-    expect(lengths[5] && lengthVerdictInWords(lengths[5])).toMatch(/folds over/);
+    expect(lengths[5] && lengthVerdictInWords(lengths[5])).toMatch(/clinches/);
   });
 
   it('are called out where their volume makes no good head', () => {

@@ -13,7 +13,7 @@ export const CLICK_IN = 0.001;
 export const DimpleNestInput = takesThickness({
   skinIn: thicknessIfMeantIn,
   dash: Dash,
-  clickIn: lengthIn('one click of the cage', { above: 0, most: 0.1 }).default(CLICK_IN)
+  clickIn: lengthIn('one click of the stop countersink', { above: 0, most: 0.1 }).default(CLICK_IN)
 });
 export type DimpleNestInput = z.output<typeof DimpleNestInput>;
 

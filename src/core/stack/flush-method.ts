@@ -71,7 +71,7 @@ export function flushMethod({ sheetsIn, dash }: FlushMethodInput): Answer<FlushM
       return decide(
         'none',
         'knife-edge',
-        by`head ${len(headIn)} > ${len(topIn)} + ${len(PROUD_IN)} proud`
+        by`head ${len(headIn)} > ${len(topIn)} + ${len(PROUD_IN)} high`
       );
     const preferred = atMost(headIn, PREFERRED_SHARE * topIn);
     return decide(

@@ -75,12 +75,12 @@ export function flushTarget(
       workLine(
         'low limit',
         atMost(throughIn, shop.lowIn)
-          ? 'of the school'
+          ? 'shop practice'
           : by`knife edge: depth when flush − sheet = ${len(deepIn)} − ${len(sheetIn)}`,
         lowIn,
         'in'
       ),
-      workLine('high limit', 'of the school', highIn, 'in'),
+      workLine('high limit', 'shop practice', highIn, 'in'),
       workLine(
         'target',
         wantedIn === null ? by`(${len(lowIn)} + ${len(highIn)}) / 2` : 'as typed',

@@ -96,8 +96,8 @@ describe('tools for a flush head', () => {
     expect(top).toMatchObject({ byTrial: false, nest: null, diameterIn: 0.225 });
     expect(workOf(top)).toEqual([
       'depth when flush: 100° head of dash 4 = 0.042 in',
-      'low limit: of the school = 0 in',
-      'high limit: of the school = 0.002 in',
+      'low limit: shop practice = 0 in',
+      'high limit: shop practice = 0.002 in',
       'target: (0 + 0.002) / 2 = 0.001 in',
       'depth of the cut: 0.042 − 0.001 = 0.041 in',
       'left under it: 0.063 − 0.041 = 0.022 in'

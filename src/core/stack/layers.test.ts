@@ -118,8 +118,8 @@ describe('layers of any straight joint', () => {
 
   it('stop the joint where fewer than two lie at a hole, and point there', () => {
     const plan = planned(lap([skin, { ...strip, toIn: '6' }]));
-    expect(stops(plan)).toContain('Holes that hold nothing together');
-    const warning = written(plan).find(({ title }) => title.startsWith('Holes that hold'));
+    expect(stops(plan)).toContain('Hole through fewer than two sheets');
+    const warning = written(plan).find(({ title }) => title.startsWith('Hole through fewer'));
     const beyond = plan.holes.filter(({ xIn }) => xIn > 6).map(({ number }) => number);
     expect(warning?.holes).toEqual(beyond);
     expect(beyond.length).toBeGreaterThan(3);
@@ -141,7 +141,7 @@ describe('layers of any straight joint', () => {
 
   it('with film are warned of, and film is not counted', () => {
     const plan = planned(lap([{ ...skin, film: true }, strip]));
-    expect(written(plan).map(({ title }) => title)).toContain('Film is still on skin');
+    expect(written(plan).map(({ title }) => title)).toContain('Protective film still on skin');
     expect(plan.holes[0]?.gripIn).toBeCloseTo(0.072, 12);
   });
 
@@ -156,7 +156,7 @@ describe('layers of any straight joint', () => {
       length.ok ? [(length.result.lengthIn - gripMinIn) / 0.09375] : []
     );
     expect(Math.max(...worst)).toBeGreaterThan(2);
-    expect(stops(plan).some((title) => title.startsWith('Protrusion outside'))).toBe(true);
+    expect(stops(plan).some((title) => title.startsWith('Protrusion out of'))).toBe(true);
   });
 
   it('do not begin or end in a patch', () => {

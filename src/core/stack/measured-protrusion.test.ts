@@ -151,7 +151,7 @@ describe('in a joint', () => {
     expect(written(plan).find(({ title }) => title.startsWith('Hole 2:'))).toMatchObject({
       station: 'stack',
       level: 'attention',
-      title: 'Hole 2: 0.011 in more in the grip than the stack says',
+      title: 'Hole 2: 0.011 in more grip than the stack-up',
       holes: [2]
     });
   });

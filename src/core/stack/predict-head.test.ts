@@ -42,7 +42,7 @@ describe('predicted shop head', () => {
     // V = π/4 × (0.015625 × 0.20125 − 0.00088725 × 0.08) = π/4 × 0.00307355; √(0.00307355/0.0625); /0.0351563; /0.00598145
     expect(flat.ok && arithmetic(flat.work)).toEqual([
       'metal past the sheets: π/4·D²·(L−G) = π/4 × 0.125² × (0.28125 − 0.08) = 0.00247 in³',
-      'metal that fills the hole: π/4·(hole²−D²)·G = π/4 × (0.1285² − 0.125²) × 0.08 = 0.000056 in³',
+      'rivet volume filling the hole: π/4·(hole²−D²)·G = π/4 × (0.1285² − 0.125²) × 0.08 = 0.000056 in³',
       'head volume: 0.00247 − 0.000056 = 0.002414 in³',
       'diameter at ½ D high: √(4·V / (π·½D)) = 0.221758 in',
       'height at 1.5 D wide: 4·V / (π·(1.5D)²) = 0.087425 in',
@@ -50,12 +50,12 @@ describe('predicted shop head', () => {
     ]);
     const sunk = predictHead({ ...ASKED, head: 'countersunk', gripIn: 0.103 });
     expect(sunk.ok && arithmetic(sunk.work)[1]).toBe(
-      'metal that fills the hole: π/4·(hole²−D²)·(G−head) = π/4 × (0.1285² − 0.125²) × 0.061 = 0.000043 in³'
+      'rivet volume filling the hole: π/4·(hole²−D²)·(G−head) = π/4 × (0.1285² − 0.125²) × 0.061 = 0.000043 in³'
     );
     const dimpled = predictHead({ ...ASKED, head: 'countersunk', gripIn: 0.057, dimpled: true });
     expect(dimpled.ok && arithmetic(dimpled.work).slice(0, 2)).toEqual([
       'metal past the dimple: π/4·D²·(L−G−head) = π/4 × 0.125² × (0.28125 − 0.057 − 0.042) = 0.002237 in³',
-      'metal that fills the hole: π/4·(hole²−D²)·G = π/4 × (0.1285² − 0.125²) × 0.057 = 0.00004 in³'
+      'rivet volume filling the hole: π/4·(hole²−D²)·G = π/4 × (0.1285² − 0.125²) × 0.057 = 0.00004 in³'
     ]);
     const wide = wideHoles([{ name: 'panel', thicknessIn: 0.04, holeIn: 0.14 }], 0.1285, 0.125);
     const lost = predictHead(ASKED, wide);
@@ -76,7 +76,7 @@ describe('predicted shop head', () => {
   it.each([
     [{ lengthIn: 0.08 }, 'not-possible', /no metal is left/],
     [{ head: 'countersunk', gripIn: 0.04 } as const, 'not-possible', /higher than the grip/],
-    [{ holeIn: 0.12 }, 'invalid-input', /does not take a dash 4/],
+    [{ holeIn: 0.12 }, 'invalid-input', /too small for a dash 4/],
     // 1.15 D is 0.14375
     [{ holeIn: 0.1438 }, 'not-possible', /too large for a dash 4/],
     [{ dimpled: true }, 'invalid-input', /universal|countersunk|dimpled/]

@@ -97,7 +97,7 @@ export function predictHead(
       'in³'
     ),
     workLine(
-      'metal that fills the hole',
+      'rivet volume filling the hole',
       by`π/4·(hole²−D²)·${sunkIn < headHeightIn ? '(G−head)' : 'G'} = π/4 × (${len(holeIn)}² − ${len(D)}²) × ${len(filledIn)}`,
       fillIn3,
       'in³'

@@ -38,7 +38,7 @@ describe('rivet length', () => {
     ]);
     const long = asked({ lean: 'long', increments: 'sixteenth' });
     expect(long.ok && arithmetic(long.work)[2]).toBe(
-      'length, lean long: to a whole 1/16 = -5 (16ths) = 0.3125 in'
+      'length, round up: to a whole 1/16 = -5 (16ths) = 0.3125 in'
     );
   });
 
@@ -55,7 +55,7 @@ describe('rivet length', () => {
     expect(resultOf(raised).idealIn).toBeCloseTo(0.2865, 12);
     expect(resultOf(raised).atDimpleIn).toBeCloseTo(0.18225, 12);
     expect(raised.ok && arithmetic(raised.work)[1]).toBe(
-      'ideal length: G + head + 1.5 D, reckoned from the dimple = 0.057 + 0.042 + 1.5 × 0.125 = 0.2865 in'
+      'ideal length: G + head + 1.5 D, measured from the dimple = 0.057 + 0.042 + 1.5 × 0.125 = 0.2865 in'
     );
     expect(raised.ok && arithmetic(raised.work).at(-1)).toBe(
       'protrusion at the dimple: 0.22425 − head height 0.042 = 0.18225 in'

@@ -66,6 +66,8 @@ export function stockedLength(
     : { ok: true, idealIn, lengthIn, sixteenths };
 }
 
+const ROUNDING = { nearest: 'nearest', long: 'round up', short: 'round down' } as const;
+
 /** @returns whether a protrusion in D is inside the window, its limits excluded */
 export const protrusionInWindow = (
   protrusionD: number,
@@ -119,12 +121,12 @@ export function rivetLength(
       'ideal length',
       beyondIn === 0
         ? by`G + 1.5 D = ${len(gripIn)} + 1.5 × ${len(D)}`
-        : by`G + head + 1.5 D, reckoned from the dimple = ${len(gripIn)} + ${len(beyondIn)} + 1.5 × ${len(D)}`,
+        : by`G + head + 1.5 D, measured from the dimple = ${len(gripIn)} + ${len(beyondIn)} + 1.5 × ${len(D)}`,
       idealIn,
       'in'
     ),
     workLine(
-      `length, ${lean === 'nearest' ? 'nearest' : `lean ${lean}`}`,
+      `length, ${ROUNDING[lean]}`,
       `to a whole 1/${STEPS_PER_IN[increments]} = -${lengthDash} (16ths)`,
       lengthIn,
       'in'

@@ -59,7 +59,7 @@ describe('a movement as sent', () => {
     [{ partNumber: 'MS20470XX4-4' }, /alloy "XX" is not one of/],
     [{ count: 0 }, /at least 1/],
     [{ count: 2.5 }, /whole number/],
-    [{ lot: ' ' }, /lot is missing/]
+    [{ lot: ' ' }, /Lot missing/]
   ])('is refused with %j', (change, message) => {
     const read = StockMove.safeParse({ ...received, ...change }, { reportInput: true });
     expect(read.success ? '' : problemsOf(read.error).map(refusal).join()).toMatch(message);

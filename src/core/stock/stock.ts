@@ -29,7 +29,7 @@ const common = {
 /** Which rivets lie in a bin; with lot and place this names it. */
 export const BinName = z.strictObject({
   partNumber: StockPart,
-  lot: z.string().trim().min(1, 'the lot is missing: it stands on the bag').max(40),
+  lot: z.string().trim().min(1, 'Lot missing. See the bag.').max(40),
   place: z.string().trim().max(40).default('')
 });
 export type BinName = z.output<typeof BinName>;

@@ -162,7 +162,7 @@ function burstOn(
   const seconds = tenths(Math.min(mostS, safeS, Math.max(SHORTEST_BURST_S, wantS)));
   const work = moved
     ? [
-        workLine('fastest so far, a second', 'the quickest burst at this air', rateIn, 'in'),
+        workLine('fastest rate so far, per second', 'the quickest burst at this air', rateIn, 'in'),
         workLine(
           'next burst',
           by`${BURST_SHARE} × (${len(heightIn)} − ${len(band.targetIn)}) / ${len(rateIn)}, at most ${safeS.toFixed(1)} before the low limit`,

@@ -62,7 +62,7 @@ export function headBand(setup: HeadSetup): Answer<HeadBand> {
       'in'
     ),
     workLine(
-      'stands out before it is driven',
+      'protrusion before driving',
       by`${len(lengthIn)} − ${len(gripIn)}${dimpled ? by` − ${len(sunkIn)}` : ''}`,
       freeIn,
       'in'

@@ -6,7 +6,7 @@ import { defineStream, type Recorded, type Stamped, type Stream } from '../event
 export const Why = z
   .string()
   .trim()
-  .min(1, 'say why in a few words')
+  .min(1, 'enter a reason')
   .max(120, 'a reason is at most 120 characters');
 
 /** Who did it and when. */

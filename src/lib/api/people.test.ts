@@ -14,12 +14,12 @@ it.each([
   ['', null],
   ['271828', null],
   ['2718281828', null],
-  ['27182', 'a PIN has 6 to 10 figures'],
-  ['27182818284', 'a PIN has 6 to 10 figures'],
-  ['abcdef', 'a PIN has 6 to 10 figures'],
-  ['123456', 'a PIN has three different figures at least, and is no run like 123456'],
-  ['987654', 'a PIN has three different figures at least, and is no run like 123456'],
-  ['778877', 'a PIN has three different figures at least, and is no run like 123456']
+  ['27182', 'PIN: 6 to 10 digits'],
+  ['27182818284', 'PIN: 6 to 10 digits'],
+  ['abcdef', 'PIN: 6 to 10 digits'],
+  ['123456', 'PIN: at least three different digits, no sequence such as 123456'],
+  ['987654', 'PIN: at least three different digits, no sequence such as 123456'],
+  ['778877', 'PIN: at least three different digits, no sequence such as 123456']
 ])('a PIN of %j: %s', (pin, said) => {
   const read = OwnPin.safeParse({ password: 'x', pin });
   expect(read.success ? null : read.error.issues[0]?.message).toBe(said);

@@ -13,12 +13,12 @@ const line = (what: string, least: number, most: number) =>
 export const Name = line('a name', 1, 80);
 export const Login = line('a login', 3, 40).regex(
   /^[\p{L}\p{N}._-]+$/u,
-  'a login has letters, figures, dots and dashes'
+  'Login: letters, digits, dots and dashes only'
 );
 /** As it is typed, spaces and all: length is what counts. */
 export const Password = z
   .string('a password is needed')
-  .min(12, 'a password has at least 12 characters')
+  .min(12, 'Password: at least 12 characters')
   .max(200, 'a password has at most 200 characters');
 /** Three tries cost nothing: what everyone tries first is no PIN. */
 const isGuessed = (pin: string): boolean => {
@@ -29,10 +29,10 @@ const isGuessed = (pin: string): boolean => {
 /** Empty: none. */
 const PinOrNone = z
   .string('a PIN is needed')
-  .refine((pin) => pin === '' || /^\d{6,10}$/.test(pin), 'a PIN has 6 to 10 figures')
+  .refine((pin) => pin === '' || /^\d{6,10}$/.test(pin), 'PIN: 6 to 10 digits')
   .refine(
     (pin) => pin === '' || !isGuessed(pin),
-    'a PIN has three different figures at least, and is no run like 123456'
+    'PIN: at least three different digits, no sequence such as 123456'
   );
 /** What is only compared is of any shape, within reason. */
 const secret = z.string().max(200, 'that is too long');
@@ -52,10 +52,10 @@ export const OwnPin = z.object({
   password: secret,
   pin: PinOrNone
 });
-export const OfPerson = z.object({ person: z.uuid('choose somebody') });
+export const OfPerson = z.object({ person: z.uuid('Select a person') });
 export const RoleOf = OfPerson.extend({ role: Role });
 export const Presence = OfPerson.extend({ active: z.enum(['yes', 'no']) });
-export const NewBench = z.object({ name: line('a name for the bench', 1, 60) });
+export const NewBench = z.object({ name: line('Enter a device name', 1, 60) });
 /** A log that is ahead, and why a lead sets it right. */
 export const SetRight = z.object({
   log: z.string().max(20),

@@ -19,7 +19,7 @@ export type ProfileView = z.output<typeof ProfileView>;
 export const ProfileSave = z.strictObject({
   rules: RuleProfile,
   /** why it was changed; shown beside the version */
-  note: z.string().trim().min(1, 'say in a few words what changed and why').max(200)
+  note: z.string().trim().min(1, 'Enter what changed and why').max(200)
 });
 export type ProfileSave = z.output<typeof ProfileSave>;
 

@@ -31,11 +31,13 @@ const ASKED = {
   setting: z.uuid('a setting is known by its id'),
   person: z.uuid('a person is chosen from the list'),
   /** what that person did; either where left out */
-  did: z.enum(['drove', 'looked'], { error: 'a person drove it or looked at it' }),
+  did: z.enum(['drove', 'looked'], { error: 'a person drove or inspected it' }),
   finding: z.enum([...MeasuredFinding.options, ...SeenFlag.options], {
     error: 'a finding is chosen from the list'
   }),
-  verdict: z.enum([...HeadVerdict.options, 'none'], { error: 'a verdict is chosen from the list' }),
+  verdict: z.enum([...HeadVerdict.options, 'none'], {
+    error: 'a result is selected from the list'
+  }),
   from: day,
   to: day
 };

@@ -8,7 +8,7 @@ export type Called<T> =
   | { reached: true; ok: false; status: number; message: string; clockOffMs?: number | undefined }
   | { reached: false };
 
-const UNREADABLE = 'the server answered in a way that was not understood: load this page anew';
+const UNREADABLE = 'Unexpected server response. Reload the page.';
 
 /** Asks the application's own server; the answer is read by the endpoint's schema, never trusted as it comes. */
 export async function call<Params, Request extends z.ZodType, Response extends z.ZodType>(

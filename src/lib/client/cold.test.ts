@@ -159,7 +159,7 @@ describe('clocks of batches out of the cold', () => {
 describe('taking rivets out of the cold', () => {
   it('is done once, however often it is pressed before the answer came', async () => {
     server.up = false;
-    expect(await cold.takeOut(ID, 12, null)).toMatch(/^The server cannot be reached/);
+    expect(await cold.takeOut(ID, 12, null)).toMatch(/^No answer from the server/);
     server.up = true;
     server.cold = view([batch(0, { left: 12 })]);
     expect(await cold.takeOut(ID, 12, null)).toBe('');

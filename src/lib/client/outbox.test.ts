@@ -74,10 +74,10 @@ describe('moves on their way', () => {
   });
 
   it('are kept while nobody has said who is at the bench', async () => {
-    const { box } = boxWith([no(401, 'say who is at the bench first')]);
+    const { box } = boxWith([no(401, 'Sign in first')]);
     box.add(move(1));
     await settled();
-    expect([box.waiting.length, box.refusal]).toEqual([1, 'say who is at the bench first']);
+    expect([box.waiting.length, box.refusal]).toEqual([1, 'Sign in first']);
     box.stop();
   });
 

@@ -72,7 +72,7 @@ describe('the bins as a table', () => {
     );
     expect(read.ok ? [] : read.problems).toEqual([
       expect.stringMatching(/^line 3: "MS2047AD4-5" does not start with MS20470/),
-      expect.stringMatching(/^line 4: the lot is missing/),
+      expect.stringMatching(/^line 4: Lot missing/),
       expect.stringMatching(/^line 5: /),
       expect.stringMatching(/^line 6: cold is yes or no; "warm"/)
     ]);

@@ -26,7 +26,7 @@
       value={workspace.title}
       maxlength="80"
       aria-invalid={workspace.nameMissing}
-      placeholder="needs a name; the last one is kept until then"
+      placeholder="Enter a name. The last name is kept until then."
       oninput={(event) => workspace.rename(event.currentTarget.value)}
     />
     <p class="hint place" data-hint={place}>{place}</p>

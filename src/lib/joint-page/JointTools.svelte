@@ -70,10 +70,12 @@
     type="button"
     aria-pressed={workspace.arithmetic}
     onclick={() => (workspace.arithmetic = !workspace.arithmetic)}
-    data-hint="Open every number to its arithmetic (A)"
+    data-hint="Show all calculations (A)"
     ><Mark name="arithmetic" size={20} /> <span class="name">{COMMON.arithmetic}</span></button
   >
-  <button class="act small keys" type="button" onclick={onkeys} aria-label="All keys">?</button>
+  <button class="act small keys" type="button" onclick={onkeys} aria-label="Keyboard shortcuts"
+    >?</button
+  >
 </div>
 
 <style>

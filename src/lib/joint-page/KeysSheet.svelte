@@ -25,7 +25,7 @@
   ];
 </script>
 
-<Sheet title="Keys" {open} {onclose}>
+<Sheet title="Keyboard shortcuts" {open} {onclose}>
   <dl>
     {#each KEYS as [key, what] (key)}
       <dt><kbd>{key}</kbd></dt>

@@ -16,12 +16,12 @@
 {#if texts.length > 0 && !closed}
   <Notice
     level="attention"
-    title="Earlier typing of this joint lies in this browser and was never saved"
-    text="It does not fit this joint as it is read now (too many holes, or another version). What you see is what the server has. The typing stays here; take it out as a file before it is asked for again."
+    title="Unsaved edits from an earlier session"
+    text="They do not fit the saved joint (too many holes or another version). The saved joint is shown. Download the edits if you need them."
   />
   <div class="acts">
-    <button class="act" type="button" onclick={takeOut}>Take it out as a file</button>
-    <button class="act" type="button" onclick={() => (closed = true)}>Go on</button>
+    <button class="act" type="button" onclick={takeOut}>Download edits</button>
+    <button class="act" type="button" onclick={() => (closed = true)}>Dismiss</button>
   </div>
 {/if}
 

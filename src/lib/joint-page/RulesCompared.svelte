@@ -24,7 +24,7 @@
   async function load(): Promise<void> {
     const reply = await call(listProfilesAt, undefined, undefined);
     if (reply.reached && reply.ok) profiles = reply.value;
-    else refusal = reply.reached ? reply.message : 'The server could not be reached.';
+    else refusal = reply.reached ? reply.message : 'Offline. Try again.';
   }
   onMount(load);
   const compared = $derived(
@@ -50,7 +50,7 @@
       { joint: workspace.id },
       { profileId: id, baseRevision: workspace.save.revision }
     );
-    if (!reply.reached) refusal = 'The server could not be reached. The rules are as they were.';
+    if (!reply.reached) refusal = 'Offline: the rules were not changed.';
     else if (!reply.ok) refusal = reply.message;
     // The whole bench is made anew under the other rules.
     else location.reload();
@@ -58,20 +58,20 @@
 </script>
 
 <p>
-  Planned under <strong>{workspace.profile.name}, version {workspace.profile.version}</strong>.
-  <a href="/rules">See all schools and limits</a>
+  Rules in use: <strong>{workspace.profile.name}, version {workspace.profile.version}</strong>.
+  <a href="/rules">View all practices and limits</a>
 </p>
 {#if refusal}<Notice level="stop" title="Not changed" text={refusal} />{/if}
 {#each compared as { profile, changes, effects } (profile.id)}
   <article data-testid="other-rules">
     <h3>{profile.rules.name}, version {profile.rules.version}</h3>
     {#if profile.note}<p class="hint">{profile.note}</p>{/if}
-    {#if changes.length > 0}<p>Set otherwise: {changes.join(' · ')}.</p>{/if}
+    {#if changes.length > 0}<p>Differences: {changes.join(' · ')}.</p>{/if}
     {#if effects.length === 0}
-      <p>No size, count, place or length of this joint would differ.</p>
+      <p>No effect on this joint.</p>
     {:else}
       <table>
-        <thead><tr><th>would differ</th><th>here</th><th>there</th></tr></thead>
+        <thead><tr><th>Item</th><th>Current rules</th><th>Other rules</th></tr></thead>
         <tbody>
           {#each effects as { name, here, there }, index (index)}
             <tr>
@@ -92,7 +92,7 @@
     {profiles === null
       ? 'Looking…'
       : !workspace.now
-        ? 'Other rules are compared once every figure of the joint can be read.'
+        ? 'Comparison needs complete input.'
         : 'There are no other rules yet. A changed version can be made on the Rules page.'}
   </p>
 {/each}

@@ -15,6 +15,6 @@
   {#await import('./RulesCompared.svelte') then { default: RulesCompared }}
     <RulesCompared {profileId} />
   {:catch}
-    <Notice level="stop" title="Not compared" text="The server could not be reached." />
+    <Notice level="stop" title="Not compared" text="Offline. Try again." />
   {/await}
 </Sheet>

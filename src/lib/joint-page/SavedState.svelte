@@ -15,11 +15,11 @@
       case 'saving':
         return { mark: '…', text: 'Saving', tone: 'busy' };
       case 'waiting':
-        return { mark: '△', text: 'Not saved yet: no server', tone: 'warn' };
+        return { mark: '△', text: 'Not saved: offline', tone: 'warn' };
       case 'refused':
         return { mark: '△', text: `Not saved: ${state.message}`, tone: 'warn' };
       case 'stale':
-        return { mark: '△', text: 'Changed elsewhere', tone: 'warn' };
+        return { mark: '△', text: 'Edit conflict', tone: 'warn' };
     }
   });
 </script>

@@ -29,8 +29,8 @@
 
 <Sheet title={BENCH.changedInAnotherPlace} open={!later} onclose={() => (later = true)}>
   <p>
-    This joint was saved elsewhere{theirs.savedBy ? ` by ${theirs.savedBy}` : ''}. Nothing was
-    overwritten, and what you typed here is kept.
+    {theirs.savedBy ?? 'Another session'} saved this joint while you were editing. Nothing was overwritten.
+    Choose what to keep.
   </p>
   {#if both}
     <table>
@@ -92,10 +92,10 @@
     <p role="status">
       {open.length > 0
         ? `Both changed ${open.map(name).join(', ')}: choose which stays.`
-        : 'Together they are planned anew: look at the joint again afterwards.'}
+        : 'The merged joint is recalculated. Review it afterward.'}
     </p>
   {:else if both}
-    <p role="status">These two are not one joint together: one of them stays.</p>
+    <p role="status">These versions cannot be merged. Choose one.</p>
   {/if}
   <div class="acts">
     {#if both?.together}
@@ -108,7 +108,7 @@
       >
     {/if}
     <button class="act" type="button" onclick={() => workspace.takeTheirs(theirs)}
-      >Take the other version</button
+      >Use their version</button
     >
     <button class="act" type="button" onclick={() => workspace.keepMine(theirs)}
       >{BENCH.saveMineOnTopOf}</button

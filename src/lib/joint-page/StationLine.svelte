@@ -21,9 +21,9 @@
   });
   const next = $derived(nextOf(status, current, alone));
   const MARKS = {
-    done: { sign: '✓', says: 'looked at, nothing stops it:' },
-    unseen: { sign: '○', says: 'not looked at as it is now:' },
-    stop: { sign: '✕', says: 'stopped here:' },
+    done: { sign: '✓', says: 'reviewed, no blocking issue:' },
+    unseen: { sign: '○', says: 'changed since last review:' },
+    stop: { sign: '✕', says: 'blocked here:' },
     waits: { sign: '△', says: '' }
   };
 </script>

@@ -58,7 +58,10 @@ export const respondCalc = (answer: Answer<unknown>): Response =>
 const isTooLarge = (error: unknown): boolean =>
   typeof error === 'object' && error !== null && 'status' in error && error.status === 413;
 const tooLarge = () =>
-  json({ message: 'that is more than is taken at once: send it in parts' }, { status: 413 });
+  json(
+    { message: 'Too many entries in one request. Send them in smaller parts.' },
+    { status: 413 }
+  );
 const noJson = () => json({ message: 'a JSON body is expected' }, { status: 400 });
 
 /** Reads a JSON body against a schema, or answers 400 with what was wrong and where. */

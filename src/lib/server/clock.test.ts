@@ -13,7 +13,7 @@ describe('a sender’s clock', () => {
   it('that is far off is asked about, with how far', () => {
     expect(ask('2026-03-04T09:13:00Z')).toEqual({
       clockOffMs: -47 * 60_000,
-      message: expect.stringContaining('is 47 min behind the server’s')
+      message: expect.stringContaining('is 47 min behind the server.')
     });
     expect(ask('2026-03-04T12:05:00Z')?.message).toContain('2 h 5 min ahead of');
     expect(ask('2026-03-04T09:13:00Z', true)).toBeNull();

@@ -22,6 +22,6 @@ export function clockQuestion(
   const clockOffMs = theirs - now;
   return {
     clockOffMs,
-    message: `This device’s clock is ${inWords(clockOffMs)} ${clockOffMs > 0 ? 'ahead of' : 'behind'} the server’s, and what is sent was stamped with it`
+    message: `This device’s clock is ${inWords(clockOffMs)} ${clockOffMs > 0 ? 'ahead of' : 'behind'} the server. Its entries carry the wrong time`
   };
 }

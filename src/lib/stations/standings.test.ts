@@ -11,13 +11,13 @@ const SEEN = { carry: 'done', 'lay-out': 'done', stack: 'done' } as const;
 
 describe('where to go on', () => {
   it.each<[string, Partial<Record<StationKey, Standing['mark']>>, StationKey, string | null]>([
-    ['to what was not looked at', { ...SEEN, stack: 'unseen' }, 'carry', 'Next: Stack'],
-    ['back to what has changed', { ...SEEN, 'lay-out': 'unseen' }, 'stack', 'Look at Lay out'],
-    ['to the next work', SEEN, 'stack', 'Next: Make ready'],
+    ['to what was not inspected', { ...SEEN, stack: 'unseen' }, 'carry', 'Next: Stack-up'],
+    ['back to what has changed', { ...SEEN, 'lay-out': 'unseen' }, 'stack', 'Review Layout'],
+    ['to the next work', SEEN, 'stack', 'Next: Prepare'],
     ['to driving', { ...SEEN, 'make-ready': 'done' }, 'make-ready', 'Next: Drive'],
     ['to signing after looking', SEEN, 'check', 'Next: Sign'],
-    ['back to what is left', { ...SEEN, sign: 'done' }, 'sign', 'Look at Make ready'],
-    ['to what stops it', { carry: 'done', stack: 'stop', check: 'waits' }, 'carry', 'Fix in Stack'],
+    ['back to what is left', { ...SEEN, sign: 'done' }, 'sign', 'Review Prepare'],
+    ['to what stops it', { carry: 'done', stack: 'stop', check: 'waits' }, 'carry', 'Fix in Stack-up'],
     ['nowhere, where it is mended here', { stack: 'stop' }, 'stack', null],
     [
       'nowhere by itself, where a stop stands above',

@@ -32,7 +32,7 @@ export function standings(
     if (own) return [key, { mark: 'stop', text: blockInWords(own, length).title }];
     const { text, done } = station.status(joint);
     if (first && index > stoppedAt && !station.standsAlone(joint))
-      return [key, { mark: 'waits', text: `waits for ${PLANNED_AT[first.station]}` }];
+      return [key, { mark: 'waits', text: `blocked by ${PLANNED_AT[first.station]}` }];
     if (!done) return [key, { mark: null, text }];
     const looked = !isPlanStation(key) || (now !== null && seen.has(key, printOf(now.plan, key)));
     return [key, { mark: looked ? 'done' : 'unseen', text }];
@@ -66,5 +66,5 @@ export function nextOf(
     STATIONS.find((one) => one.key !== current && isOpen(one));
   if (!next) return null;
   const back = STATIONS.indexOf(next) < at;
-  return { key: next.key, text: `${back ? 'Look at' : 'Next:'} ${next.name}` };
+  return { key: next.key, text: `${back ? 'Review' : 'Next:'} ${next.name}` };
 }

@@ -16,7 +16,7 @@
   <Notice
     level="attention"
     title="Is this device’s clock right?"
-    text="{outbox.clock.message}. Until you say which time is theirs, {what} wait here."
+    text="{outbox.clock.message}. Choose the correct time; until then {what} are not sent."
   />
   <div class="wraps-wide">
     <button class="act main" type="button" onclick={() => outbox.settleClock('server')}
@@ -32,7 +32,7 @@
     testid={outbox.away ? 'kept-here' : 'not-taken'}
     title={WAITING.notStoredYet}
     text={outbox.away
-      ? `The server cannot be reached: ${what} are kept here and sent again.`
+      ? `Offline: ${what} are kept on this device and sent automatically.`
       : outbox.refusal}
   />
 {/if}

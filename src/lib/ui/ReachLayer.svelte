@@ -50,37 +50,30 @@
 <div class:said role="status">
   {#if reach.awaySince !== null}
     <p>
-      <strong>{WAITING.noServerSince} {since}.</strong> This page is as it was last loaded here.
-      What you log is kept in this browser and goes by itself once the server is back{waits
-        ? `: ${waits}`
-        : ''}.
+      <strong>{WAITING.noServerSince} {since}.</strong> You see the last loaded page. Entries are
+      kept in this browser and sent automatically{waits ? `: ${waits}` : ''}.
     </p>
   {:else if waits}
-    <p><strong>Not all is stored.</strong> {waits}. <a href="/waiting">Look at what waits</a></p>
+    <p><strong>Unsent entries:</strong> {waits}. <a href="/waiting">View</a></p>
   {:else if reach.wasAway || reach.keptAt !== null}
     <p>
-      {reach.wasAway
-        ? 'The server is back.'
-        : `This page was kept here at ${clock(reach.keptAt ?? '')}.`}
-      It may be older than what is stored.
+      {reach.wasAway ? 'Back online.' : `This page was saved here at ${clock(reach.keptAt ?? '')}.`}
+      It may be out of date.
     </p>
     <button class="act" type="button" onclick={() => location.reload()}>{WAITING.loadItAnew}</button
     >
   {/if}
   {#if reach.aside > 0}
     <p>
-      <strong>Not stored:</strong>
-      {reach.aside === 1 ? 'an entry' : `${reach.aside} entries`}
+      <strong>Not sent:</strong>
+      {reach.aside === 1 ? '1 entry' : `${reach.aside} entries`}
       {WAITING.loggedOnThisDeviceCould}
-      <a href="/waiting">Look at {reach.aside === 1 ? 'it' : 'them'}</a>
+      <a href="/waiting">Review {reach.aside === 1 ? 'it' : 'them'}</a>
     </p>
   {/if}
   {#if takeUp}
-    <p>
-      A new version of Zanjador is there. Until it is taken up, pages do not open here without the
-      server.
-    </p>
-    <button class="act" type="button" onclick={takeUp}>Take it up: this page loads anew</button>
+    <p>A new version is available. Update to keep pages available offline.</p>
+    <button class="act" type="button" onclick={takeUp}>Update and reload</button>
   {/if}
 </div>
 

@@ -15,7 +15,7 @@ export function adriftInWords(said: AdriftSaid): string {
         : `hole ${place.hole} of ${place.of} on ${place.line} was ${done}; it now has ${place.holesNow} holes`;
     }
     case 'crossing':
-      return `hole ${said.hole} on ${said.line} was ${EDITS[said.state]}, and another line that it lies on says otherwise`;
+      return `hole ${said.hole} on ${said.line} was ${EDITS[said.state]}, but another row at this hole differs`;
     case 'datum':
       return 'the datum chosen is not there: marks run from the beginning';
   }

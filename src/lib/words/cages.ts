@@ -11,8 +11,8 @@ import { counted, signed, type WriteLength } from './writing.ts';
 
 /** What is measured, by what lies in the cut. */
 export const MEASURED: Record<CageSetup['seat'], string> = {
-  rivet: 'Head above the skin',
-  'dimpled-scrap': 'Scrap above the coupon'
+  rivet: 'Head above skin',
+  'dimpled-scrap': 'Dimpled coupon above surface'
 };
 
 /** Paper that a straightedge is laid over, in (handbook 4.4). */
@@ -21,8 +21,8 @@ const PAPER_IN = { least: 0.003, most: 0.004 };
 /** How it is measured. */
 export const howToMeasure = (seat: CageSetup['seat'], length: WriteLength): string =>
   seat === 'rivet'
-    ? `Press until no more chips come; put the rivet in; measure with a depth gauge, or a straightedge over paper of ${length(PAPER_IN.least, 'fine')} to ${length(PAPER_IN.most, 'fine')}.`
-    : 'Press until no more chips come; press the dimpled scrap in; measure its face over the coupon and take its own thickness off. It cannot read below 0: stop at the first good reading.';
+    ? `Press until the cutter stops cutting, insert the rivet, measure with a depth gauge or a straightedge over paper of ${length(PAPER_IN.least, 'fine')} to ${length(PAPER_IN.most, 'fine')}.`
+    : 'Press until the cutter stops cutting, press the dimpled coupon in, measure its face above the coupon, and subtract its thickness. It cannot read below 0: stop at the first good reading.';
 
 /** What to do, and why. */
 interface SayWhy {
@@ -36,12 +36,12 @@ function guideOf(said: GuideSaid, length: WriteLength): SayWhy {
     case 'first':
       return said.rememberedClicks === null
         ? {
-            say: 'Set the cage well shallow and cut one hole in the coupon.',
-            why: 'Nothing is known of this cage yet: the cutter should just mark the hole’s edge.'
+            say: 'Set the stop countersink shallow. Cut one hole in the coupon.',
+            why: 'New stop countersink: the cutter should just mark the edge of the hole.'
           }
         : {
-            say: `Come up to ${said.rememberedClicks}, as remembered, and cut one hole in the coupon.`,
-            why: 'A remembered setting is checked on scrap before it is trusted.'
+            say: `Advance to ${said.rememberedClicks} (last setting). Cut one hole in the coupon.`,
+            why: 'Verify a saved setting on scrap first.'
           };
     case 'deeper':
       return {
@@ -55,24 +55,24 @@ function guideOf(said: GuideSaid, length: WriteLength): SayWhy {
       };
     case 'from-deep':
       return {
-        say: `Back off to ${said.backOffTo}, come up to ${said.clicks}, and cut a fresh hole.`,
-        why: 'This setting was reached by turning back: the play of the thread is on the wrong side.'
+        say: `Back off to ${said.backOffTo}, advance to ${said.clicks} and cut a new hole.`,
+        why: 'This setting was reached by turning back: thread backlash is on the wrong side.'
       };
     case 'uneven':
       return {
-        say: 'The holes do not agree: find out why first.',
-        why: `${at(said.deepestIn)} to ${at(said.proudestIn)} at one setting. Strike a false reading, or begin again from shallow.`
+        say: 'Test holes disagree. Find the cause first.',
+        why: `${at(said.deepestIn)} to ${at(said.proudestIn)} at one setting. Void the bad reading or start again shallow.`
       };
     case 'unfit':
       return {
-        say: 'Do not keep it yet: the readings do not fit.',
-        why: 'These holes agree, but not with those before. Find out why; strike what was read falsely, or begin again from shallow.'
+        say: 'Do not save yet: readings are inconsistent.',
+        why: 'These holes agree with each other, not with earlier ones. Find the cause. Void wrong readings or start again shallow.'
       };
     case 'too-deep':
       return {
-        say: `Too deep. Back off to ${said.backOffTo}, come up to ${said.clicks}, and cut a fresh hole.`,
+        say: `Too deep. Back off to ${said.backOffTo}, advance to ${said.clicks} and cut a new hole.`,
         why: said.ring
-          ? 'The shiny ring says too deep. In the real sheet this could not be undone.'
+          ? 'The shiny ring means too deep. In the real sheet this cannot be undone.'
           : `${at(said.nowIn)} is below the low limit. In the real sheet this could not be undone.`
       };
     case 'stuck':
@@ -106,11 +106,11 @@ export function doubtInWords(doubt: Doubt, length: WriteLength): string {
     case 'ring':
       return 'A shiny ring round the rim: too deep already.';
     case 'from-deep':
-      return `${doubt.clicks.join(', ')} clicks reached by turning back: the thread’s play is on the wrong side. Not counted.`;
+      return `${doubt.clicks.join(', ')} clicks reached by turning back: thread backlash on the wrong side. Not counted.`;
     case 'uneven':
       return `At ${doubt.clicks} clicks the holes differ by ${length(doubt.apartIn, 'fine')}, more than a click of ${length(doubt.clickIn, 'fine')}.`;
     case 'no-deeper':
-      return `${doubt.clicks} clicks changed the cut by ${length(doubt.slopeIn, 'fine')} a click: it does not go deeper as it is set.`;
+      return `${doubt.clicks} clicks changed the cut by ${length(doubt.slopeIn, 'fine')} per click: depth does not follow the setting.`;
     case 'too-steep':
       return `${length(doubt.slopeIn, 'fine')} a click is more than two clicks’ worth: something gives way.`;
     case 'off-line':
@@ -121,21 +121,21 @@ export function doubtInWords(doubt: Doubt, length: WriteLength): string {
 /** What makes a cut or a reading false, and what to do about it. */
 export const FALSE_READING_WORDS: Record<FalseReading, { cause: string; look: string }> = {
   pilot: {
-    cause: 'The pilot touches the bench',
+    cause: 'The pilot touches the table',
     look: 'Backing deeper than the pilot; then cut again.'
   },
   chuck: {
-    cause: 'The cage touches the chuck',
+    cause: 'The stop countersink touches the chuck',
     look: 'Push the cutter’s shank further out of the chuck.'
   },
   'lock-ring': {
     cause: 'The lock ring is loose',
     look: 'Tighten it; the setting may have wandered, so begin again from shallow.'
   },
-  film: { cause: 'Film left on', look: 'Peel it, or say how thick it is.' },
+  film: { cause: 'Film left on', look: 'Peel it or enter its thickness.' },
   chips: {
-    cause: 'Chips under the cage',
-    look: 'Blow it clean, press until no more chips come.'
+    cause: 'Chips under the stop countersink',
+    look: 'Blow it clean, press until the cutter stops cutting.'
   },
   pressure: {
     cause: 'Uneven pressure',
@@ -143,30 +143,30 @@ export const FALSE_READING_WORDS: Record<FalseReading, { cause: string; look: st
   },
   deep: {
     cause: 'A shiny ring round the rivet’s rim',
-    look: 'Too deep already, whatever the gauge says.'
+    look: 'Too deep already, regardless of the gauge.'
   }
 };
 
 /** Whether a set cage may go on cutting. */
 export function recheckInWords({ state, suspect, since, nextAfter }: RecheckStatus): string {
-  const look = suspect === '' ? '' : ` Look at the holes cut as ${suspect} one by one.`;
+  const look = suspect === '' ? '' : ` Inspect the holes cut as ${suspect} one by one.`;
   switch (state) {
     case 'good':
       return `Next re-check after hole ${nextAfter}.`;
     case 'due':
-      return `Re-check now: ${since} holes since the last look.`;
+      return `Re-check now: ${since} holes since the last check.`;
     case 'film-unsaid':
-      return 'Re-check on the bare work before the next hole: this setting was made with film on, and it was not said when. A head may stand prouder than was reckoned.';
+      return 'Re-check on the bare part before the next hole: film was on for this setup, but when was not recorded. Heads may be higher than calculated.';
     case 'too-deep':
-      return `Stop: too deep. It cannot be undone: next size up, or refer.${look} Set the cage anew.`;
+      return `Stop: too deep. It cannot be undone: next size up, or refer.${look} Set up the stop countersink again.`;
     case 'proud':
-      return `Stop: too proud.${look} They can still be cut deeper once the cage is set anew.`;
+      return `Stop: heads too high.${look} They can be cut deeper after a new setup.`;
   }
 }
 
 const CHECK_TITLES: Record<SetupCheck['key'], string> = {
   pilot: 'The pilot fits the hole',
-  angle: 'The cutter has the angle of what lies in it',
+  angle: 'Cutter angle matches',
   width: 'The cutter is wider than the cut',
   coupon: 'The coupon is as thick as the sheet',
   backing: 'The backing is as deep as the pilot',
@@ -185,15 +185,15 @@ function filmText(
   if (filmIn === 0) return 'none';
   switch (wrong) {
     case 'too-thick':
-      return `Film is ${usual} thick, not ${length(filmIn, 'fine')}: did a decimal point slip?`;
+      return `Film is ${usual} thick, not ${length(filmIn, 'fine')}. Check the decimal point.`;
     case 'unsaid':
-      return 'Say when it was on: while the coupon is cut, while it is read, while the work will be cut. Best is none at all: peel it.';
+      return 'Enter when it was on: coupon cut, reading, work cut. Best: peel it.';
     case 'read-but-not-cut':
       return 'A head cannot be read with film on a coupon that was cut without it.';
     case null:
       return raisedIn === 0
-        ? 'Cut and read alike: heads on the bare work stand as read.'
-        : `Heads on the bare work will stand ${length(Math.abs(raisedIn), 'fine')} ${raisedIn > 0 ? 'prouder' : 'deeper'} than read; every reading is corrected by it. Best is none at all: peel it.`;
+        ? 'Same film for cut and reading: heads on the bare part are as measured.'
+        : `Heads on the bare part will be ${length(Math.abs(raisedIn), 'fine')} ${raisedIn > 0 ? 'prouder' : 'deeper'} than read; every reading is corrected by it. Best: peel it.`;
   }
 }
 
@@ -206,7 +206,7 @@ function checkText(check: SetupCheck, length: WriteLength): string {
       if (fit === 'tight')
         return `${numbers}: it does not go in. A pilot of at most ${length(holeIn, 'fine')} works.`;
       return fit === 'loose'
-        ? `${numbers} loose: the cutter wanders. At most ${length(loosestIn, 'fine')} works: a pilot from ${length(holeIn - loosestIn, 'fine')}.`
+        ? `${numbers} clearance: too loose, the cutter wanders. Maximum ${length(loosestIn, 'fine')}: a pilot from ${length(holeIn - loosestIn, 'fine')}.`
         : `${numbers} loose`;
     }
     case 'angle': {
@@ -215,7 +215,7 @@ function checkText(check: SetupCheck, length: WriteLength): string {
         return `A rivet’s head has ${headDeg}°, this cutter ${cutterDeg}°: take a ${headDeg}° cutter, or set it with a dimpled scrap in the cut.`;
       return seat === 'rivet'
         ? `${headDeg}° for a rivet`
-        : `${cutterDeg}°, found by trial with a dimpled scrap`;
+        : `${cutterDeg}°, found by test with a dimpled coupon`;
     }
     case 'width':
       return wrong
@@ -230,7 +230,7 @@ function checkText(check: SetupCheck, length: WriteLength): string {
     case 'backing': {
       const { backingIn, pilotLengthIn } = check;
       return wrong
-        ? `The pilot stands out ${length(pilotLengthIn)}, the backing is ${length(backingIn)}: the pilot would touch the bench and every cut read too shallow. Take ${length(pilotLengthIn)} or more.`
+        ? `Pilot length ${length(pilotLengthIn)}, the backing is ${length(backingIn)}: the pilot would hit the table and every cut would read shallow. Use ${length(pilotLengthIn)} or more.`
         : `backing ${length(backingIn)}, pilot ${length(pilotLengthIn)}`;
     }
     case 'depth':

@@ -8,11 +8,11 @@ import { THOU_PER_IN } from '../../core/units/factors.ts';
 import { plural, type WriteLength } from './writing.ts';
 
 export const WAY_WORDS: Record<DrivingWay, string> = {
-  'remote-bar': 'remote bar, inside',
-  'punch-dimpling': 'rivet as punch',
+  'remote-bar': 'wedge bar, closed member',
+  'punch-dimpling': 'rivet as male die',
   squeeze: 'squeeze',
   'back-rivet': 'back-rivet',
-  buck: 'gun and bar',
+  buck: 'gun and bucking bar',
   'two-people': 'two people'
 };
 
@@ -24,11 +24,11 @@ export const forceInWords = ({ lb, estimated }: SqueezeForce): string =>
 /** What to do, way by way, in the order of doing it. */
 export const WAY_STEPS: Record<DrivingWay, readonly string[]> = {
   'remote-bar': [
-    'Rod to the rivet’s number; the bar touches, then pull to the figure for the finished head.',
+    'Set the rod to the rivet mark; the bar touches; pull to the value for the finished head.',
     'Camera on every head before the rod moves on.'
   ],
   'punch-dimpling': [
-    'The bar holder uses the set shaped like the dimple first: one burst forms both sheets.',
+    'First use the rivet set shaped like the dimple: one burst forms both sheets.',
     'Then the plain bar. Dead straight: a tilted one cracks the dimple’s lip.'
   ],
   squeeze: [
@@ -43,10 +43,10 @@ export const WAY_STEPS: Record<DrivingWay, readonly string[]> = {
   ],
   buck: [
     'Bar square on the shank, thumb as a fence; the gun pushes a little harder than the bar.',
-    'Short burst, look, hit again: one can always drive more, never less.'
+    'Short burst, check, repeat: drive a little at a time; a low head cannot be raised.'
   ],
   'two-people': [
-    'Ready? – ready – go – burst – bar off, look – good, more or stop.',
+    'Ready? – ready – go – burst – bar off, check – good, more or stop.',
     'The gun stays on the head until the bar says good.'
   ]
 };
@@ -80,7 +80,7 @@ export function wayReasonInWords(said: WayReason, length: WriteLength): string {
     case 'no-yoke-reaches':
       return 'no yoke of the shop reaches over a free edge';
     case 'squeezer-too-weak':
-      return `takes ${forceInWords({ lb: said.needLb, estimated: said.estimated })}: no squeezer of the shop has that`;
+      return `needs ${forceInWords({ lb: said.needLb, estimated: said.estimated })}: no squeezer strong enough`;
     case 'no-squeeze-figure':
       return `no squeeze force is given for ${said.alloy} rivets: use one that the shop has measured for that alloy`;
     case 'lies-face-down':
@@ -104,7 +104,7 @@ export function wayReasonInWords(said: WayReason, length: WriteLength): string {
     case 'no-room':
       return `${length(said.roomIn)} clear ${said.side === 'head' ? 'over the heads' : 'behind the shop heads'}, ${said.side === 'head' ? 'gun' : 'tool'} needs ${length(said.needIn)}`;
     case 'touches':
-      return `the ${said.tool} touches what stands up at ${plural(said.holes, 'hole')}`;
+      return `the ${said.tool} hits an obstruction at ${plural(said.holes, 'hole')}`;
   }
 }
 
@@ -121,9 +121,9 @@ export function seenInWords(
     figure: `${length(toThou(diameterIn), 'fine')} ± ${length(Math.ceil(plusMinusIn * THOU_PER_IN) / THOU_PER_IN, 'fine')} wide`,
     verdict: {
       within: '✓ within the limits for width',
-      'too-narrow': '✕ too narrow: look at its height, then drive more or replace',
+      'too-narrow': '✕ too narrow: check height, then drive further or replace',
       'too-wide': '✕ too wide',
-      'measure-again': '△ a limit lies within this uncertainty: measure again, closer or otherwise'
+      'measure-again': '△ limit within the uncertainty: measure again by another method'
     }[verdict],
     good: verdict === 'within'
   };
@@ -139,7 +139,7 @@ export function toolInWords(
 ): { name: string; text: string; missing: boolean } {
   const of = (name: string, have: string | null, text: string) => ({
     name,
-    text: have === null ? `none that suits: ${text}` : `${have} · ${text}`,
+    text: have === null ? `none suitable: ${text}` : `${have} · ${text}`,
     missing: have === null
   });
   const plain = (name: string, text: string) => ({ name, text, missing: false });
@@ -163,7 +163,7 @@ export function toolInWords(
           ? `cup ${need.have ? length(need.have.acrossIn) : `over ${length(need.headIn)}`}, head ${length(need.headIn)}`
           : need.kind === 'flush'
             ? need.have === null
-              ? 'a flush face that stands clear'
+              ? 'a flush face with clearance'
               : `the widest that fits, ${length(need.have.acrossIn)}${need.have.rim === 'plain' ? '; hold its rim so that it does not skate' : `, ${need.have.rim === 'rubber' ? 'rubber rim' : 'swivel'}`}`
             : 'sleeved'
       );
@@ -174,7 +174,7 @@ export function toolInWords(
         `${need.have ? `${need.have.weightLb} lb, ` : ''}wanted ${range(need.leastLb, need.mostLb, 'lb')}`
       );
     case 'burst':
-      return plain('Burst', `${range(need.leastS, need.mostS, 's')}, then look`);
+      return plain('Burst', `${range(need.leastS, need.mostS, 's')}, then check`);
     case 'squeezer':
       return of('Squeezer', need.have, need.force ? forceInWords(need.force) : '');
     case 'gap':
@@ -192,7 +192,7 @@ export function toolInWords(
         'shaped like the dimple, in the bar’s place for the first burst'
       );
     case 'tape':
-      return plain('Tape', 'the kind made for it, that peels off whole');
+      return plain('Tape', 'rivet tape that peels off in one piece');
     case 'plate':
       return plain('Steel plate', 'flat and clean, face down on it');
     case 'wedge-bar':
@@ -202,15 +202,15 @@ export function toolInWords(
 
 /** Looked at before use, once a day. */
 export const TOOL_CHECKS: readonly string[] = [
-  'Set clean and unmarked inside; its size is written on it',
+  'Rivet set clean and undamaged, size marked',
   'Retaining spring on',
-  'One drop of oil in the gun today',
+  'Gun oiled today',
   'Bar face smooth, free of tape'
 ];
 
 /** What can hurt, once a shift. */
 export const DRIVE_SAFETY: readonly string[] = [
-  'Eyes and ears covered, everyone near.',
+  'Eye and ear protection for everyone nearby.',
   'Never fire into the air: set against a rivet or wood, spring on.',
   'Air off before a set is changed.',
   'Fingers out of yokes: they close with thousands of pounds.',

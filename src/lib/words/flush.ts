@@ -10,7 +10,7 @@ export function questionInWords(said: FlushQuestion, length: WriteLength): strin
     case 'top-thick':
       return `Is the top sheet ${length(said.limitIn)} or more?`;
     case 'head-within':
-      return `Does the head stay within it, ${length(said.proudIn, 'fine')} proud allowed?`;
+      return `Does the head fit, ${length(said.proudIn, 'fine')} high allowed?`;
     case 'stack-thin':
       return `Is the whole stack ${length(said.limitIn)} or less?`;
     case 'thick-beneath':
@@ -30,9 +30,9 @@ export const LEADS: Record<FlushLead, string> = {
   'dimple-together': 'dimple the sheets together, the rivet as punch',
   'dimple-each': 'dimple each sheet separately',
   'dimple-top-countersink-under': 'dimple the top, countersink beneath',
-  none: 'no standard method: smaller rivet, thicker sheet, or engineering',
+  none: 'no standard method: use a smaller rivet or thicker sheet, or refer to engineering',
   'may-countersink': 'it may be countersunk',
-  'is-dimpled': 'it is dimpled',
+  'is-dimpled': 'dimpled',
   'not-together': 'not together',
   'may-receive': 'it may be countersunk to receive the dimple',
   'all-dimpled': 'every sheet is dimpled',
@@ -41,7 +41,7 @@ export const LEADS: Record<FlushLead, string> = {
 
 /** An angle beyond what the school of angles tells is nobody’s to assume. */
 export const angle = (degrees: number | null): string =>
-  degrees === null ? 'no angle told' : `${degrees}°`;
+  degrees === null ? 'angle not specified' : `${degrees}°`;
 
 /** Between which limits a head may stand: one figure where they meet. */
 export const flushRange = (

@@ -19,6 +19,6 @@ export function featureInWords({ what, dash }: Pick<GaugeFeature, 'what' | 'dash
 /** What becomes of a feature as it was measured. */
 export const FEATURE_VERDICTS: Record<JudgedFeature['verdict'], string> = {
   good: 'good',
-  'too-large': 'too large: make it anew',
+  'too-large': 'too large: make a new one',
   'too-small': 'too small: open it up and measure again'
 };

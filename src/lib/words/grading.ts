@@ -45,13 +45,13 @@ export function feedbackInWords(said: FeedbackSaid, length: WriteLength): string
     case 'all-within':
       return `The ${name} is within its limit at every place read.`;
     case 'off':
-      return `The ${name} is ${SIDES[said.side]} what is expected at ${listed(said.places)}, by ${fine(said.meanIn)} on average: look at how the work was set up there.`;
+      return `The ${name} is ${SIDES[said.side]} what is expected at ${listed(said.places)}, by ${fine(said.meanIn)} on average: check the setup there.`;
     case 'biased':
       return `You read the ${name} ${fine(said.biasIn)} ${said.biasIn > 0 ? 'more' : 'less'} than the instructor everywhere: zero the instrument, and hold it square. That is your measuring, not your work.`;
     case 'scatters':
       return `Your readings of the ${name} scatter by ${fine(said.scatterIn)} where ${fine(said.limitIn)} is allowed: take each twice, with the same feel.`;
     case 'misjudged':
-      return `By your own readings of the ${name} you would have judged ${listed(said.places)} otherwise than it is.`;
+      return `By your own readings of the ${name} you would have accepted or rejected ${listed(said.places)} differently.`;
     case 'measures-well':
       return `Your readings of the ${name} agree with the instructor’s.`;
   }

@@ -14,18 +14,18 @@ import { sentence, type WriteLength } from './writing.ts';
 export const FINDING_NAMES: Record<Finding, string> = {
   'under-driven': 'under-driven',
   'over-driven': 'over-driven',
-  'short-of-metal': 'short of metal',
-  'too-long': 'too long',
+  'short-of-metal': 'rivet too short',
+  'too-long': 'rivet too long',
   cracked: 'cracked',
   clinched: 'clinched',
-  tilted: 'tilted',
+  tilted: 'tipped head',
   'off-centre': 'off center',
-  'bar-mark': 'bar cut',
-  'open-head': 'open head',
-  smile: 'smile',
-  'swelled-between': 'swelled between sheets',
+  'bar-mark': 'bucking bar cut',
+  'open-head': 'gap under manufactured head',
+  smile: 'open smile',
+  'swelled-between': 'shank swelled between sheets',
   'not-flush-high': 'head high',
-  'ring-mark': 'ring mark',
+  'ring-mark': 'rivet set mark on sheet',
   'bar-dent': 'bar dent',
   distorted: 'distorted sheet',
   'dimple-crack': 'cracked dimple',
@@ -37,7 +37,7 @@ const FINDING_NOTES: Record<Finding, { where: string; cause: string; remedy: str
   'under-driven': {
     where: 'shop head',
     cause: 'stopped early, or low air',
-    remedy: 'drive more: one short burst, then measure again'
+    remedy: 'drive further: one short burst, then measure again'
   },
   'over-driven': {
     where: 'shop head',
@@ -52,11 +52,11 @@ const FINDING_NOTES: Record<Finding, { where: string; cause: string; remedy: str
   'too-long': {
     where: 'shop head',
     cause: 'rivet too long',
-    remedy: 'accept only while it sits straight and the sheets are flat; else a shorter rivet'
+    remedy: 'accept only if straight and sheets flat; otherwise use a shorter rivet'
   },
   cracked: {
     where: 'shop head',
-    cause: 'hard rivet (cold time passed), or worked too long',
+    cause: 'hard rivet (icebox time passed) or worked too long',
     remedy: 'replace'
   },
   clinched: { where: 'shop head', cause: 'too long, or the bar at an angle', remedy: 'replace' },
@@ -98,7 +98,7 @@ const FINDING_NOTES: Record<Finding, { where: string; cause: string; remedy: str
   'not-flush-low': {
     where: 'manufactured head',
     cause: 'countersink too deep: it cannot be undone',
-    remedy: 'refer; the next size may be the way out'
+    remedy: 'refer; the next rivet size may solve it'
   }
 };
 
@@ -140,8 +140,8 @@ function reasonInWords(said: ReasonSaid, seat: HeadSeat | null, length: WriteLen
   const { valueD, lowD, highD, way, place, diameterIn } = said;
   const both = (multiple: number) => `${length(multiple * diameterIn)} (${multiple.toFixed(2)} D)`;
   const measured = `${length(valueD * diameterIn)} ${way} (${valueD.toFixed(2)} D)`;
-  if (place === 'under') return `${measured}, ${both(lowD)} is the least`;
-  if (place === 'over') return `${measured}, ${both(highD)} is the most`;
+  if (place === 'under') return `${measured}, minimum ${both(lowD)}`;
+  if (place === 'over') return `${measured}, maximum ${both(highD)}`;
   return `${measured}, inside ${both(lowD)} to ${both(highD)}`;
 }
 
@@ -150,7 +150,7 @@ const WITHOUT_FINDING: Record<Exclude<HeadVerdict, 'measure'>, string> = {
   'not-complete': 'Inspect what is missing.',
   accept: `Good head: nominal is 1.5 D wide, ${NOMINAL_HEIGHT_D} D high.`,
   'drive-more': 'Drive it further.',
-  replace: 'Drill it out and replace it.',
+  replace: 'Replace the rivet.',
   refer: 'Refer to engineering.'
 };
 
@@ -164,7 +164,9 @@ export const reportInWords = (
   reasons: reasons.map((said) => reasonInWords(said, seat, length)),
   doNow:
     verdict === 'measure'
-      ? ['Measure it again, with calipers where one gets at it. Never drill it out on this word.']
+      ? [
+          'Measure again, with calipers if there is access. Do not replace the rivet on this reading alone.'
+        ]
       : findings.length === 0
         ? [WITHOUT_FINDING[verdict]]
         : [...new Set(findings.map((finding) => findingNote(finding, seat).remedy))].map(
@@ -174,13 +176,13 @@ export const reportInWords = (
 
 /** Where a head's metal is. */
 export function metalInWords({ share, meaning }: MetalAccount): string {
-  const percent = `${Math.round(share * 100)} % of the predicted head`;
+  const percent = `${Math.round(share * 100)} % of predicted volume`;
   return {
-    ordinary: `${percent}: ordinary, the metal is there.`,
-    lost: `${percent}: metal went elsewhere. Look for a gap, an oversize hole or a shorter rivet.`,
-    longer: `${percent}: a longer rivet than planned was used.`,
-    'row-lost': `${percent}: as its whole row, so look at the row first.`,
-    'row-longer': `${percent}: as its whole row, so look at the row first.`
+    ordinary: `${percent}: normal.`,
+    lost: `${percent}: low. Check for a gap, oversize hole or short rivet.`,
+    longer: `${percent}: high. The rivet was longer than planned.`,
+    'row-lost': `${percent}: like the whole row. Check the row first.`,
+    'row-longer': `${percent}: like the whole row. Check the row first.`
   }[meaning];
 }
 
@@ -199,8 +201,8 @@ export const rowInWords = (
   title: `Row ${row}: ${Math.round(share * 100)} % of the metal that was predicted, head for head`,
   text:
     meaning === 'row-lost'
-      ? 'All alike, so it is not the driving: look at the length used, at the size of the holes, and at gaps between the sheets.'
-      : 'All alike, so it is not the driving: look at the length used and at the thickness of the sheets.'
+      ? 'All alike: not the driving. Check rivet length, hole size and gaps between sheets.'
+      : 'All alike: not the driving. Check rivet length and sheet thickness.'
 });
 
 export const PLACE_WORDS: Record<Place, string> = {
@@ -231,15 +233,15 @@ export function thresholdInWords(
     case 'clinched':
       return 'folded over: replace';
     case 'tilted':
-      return `up to ${length(tiltIn)} higher on one side: leave it. More: replace`;
+      return `accept up to ${length(tiltIn)} height difference; replace above`;
     case 'off-centre':
       return `the head covers the hole by ${length(coverIn)} all round: leave it. Less: replace`;
     case 'bar-mark':
       return 'a mark that does not cut: dress it. A cut: replace';
     case 'open-head':
-      return `a ${length(feelerIn)} feeler does not reach the shank: leave it. It does: replace`;
+      return `accept if a ${length(feelerIn)} feeler does not reach the shank; otherwise replace`;
     case 'smile':
-      return `up to ${length(smileIn)} deep: dress it. Deeper: replace`;
+      return `up to ${length(smileIn)} deep: blend out; deeper: replace`;
     case 'swelled-between':
       return 'sheets held apart by the shank: replace';
     case 'not-flush-high':
@@ -258,16 +260,16 @@ export function thresholdInWords(
 }
 
 export const CANNOT_TELL: Record<CannotTell, string> = {
-  'short-of-metal': 'whether metal is missing',
-  'over-driven': 'whether it was driven too far',
-  'too-wide': 'whether it is too wide',
-  'too-high': 'whether it is too high',
-  'too-narrow': 'whether it is too narrow under these limits',
-  'too-low': 'whether it is too low under these limits',
-  'too-long': 'whether it is under 2 D wide',
-  'not-flush-high': 'whether it stands too proud',
-  'not-flush-low': 'whether it lies too deep',
-  'within-uncertainty': 'on which side of a limit it is'
+  'short-of-metal': 'head volume',
+  'over-driven': 'overdriven',
+  'too-wide': 'too wide',
+  'too-high': 'too high',
+  'too-narrow': 'too narrow for these limits',
+  'too-low': 'too low for these limits',
+  'too-long': 'under 2 D wide',
+  'not-flush-high': 'too high above the skin',
+  'not-flush-low': 'too low below the skin',
+  'within-uncertainty': 'side of the limit'
 };
 
 export const CAUSE_WORDS: Record<Cause, string> = {
@@ -280,9 +282,9 @@ export const CAUSE_WORDS: Record<Cause, string> = {
   gap: 'metal in a gap between the sheets',
   'rivet-long': 'rivet too long',
   'bar-not-square': 'bar not square',
-  'setting-moved': 'the setting: it has moved, or was never released by its first heads',
+  'setting-moved': 'tool setting moved or never qualified',
   'row-alike': 'its whole row is alike: the length used, or the holes',
-  'cold-time-passed': 'driven after its cold time had passed'
+  'cold-time-passed': 'driven after its icebox time'
 };
 
 /** Why a head comes next. */
@@ -292,28 +294,28 @@ export function nextInWords({
   near,
   missing
 }: Pick<NextHead, 'next' | 'reason' | 'near' | 'missing'>): string {
-  if (next === null || reason === null) return 'Nothing is due.';
+  if (next === null || reason === null) return 'No inspections due.';
   if (missing.length > 0 && (reason === 'plan' || reason === 'near-a-bad-one'))
-    return `Head ${next}: ${missingInWords(missing)} not inspected yet`;
+    return `Hole ${next}: ${missingInWords(missing)} not inspected yet`;
   switch (reason) {
     case 'again-replaced':
-      return `Head ${next}: its rivet is new`;
+      return `Hole ${next}: new rivet`;
     case 'again-driven':
-      return `Head ${next}: driven more since it was looked at`;
+      return `Hole ${next}: driven further since last inspection`;
     case 'again-measure':
-      return `Head ${next}: the last look did not tell; measure it`;
+      return `Hole ${next}: last inspection inconclusive, measure it`;
     case 'near-a-bad-one':
       return near === null
-        ? `Head ${next}: beside a bad one`
-        : `Head ${next}: near ${near} in the order, and ${near} was bad`;
+        ? `Hole ${next}: next to a rejected head`
+        : `Hole ${next}: near hole ${near} in the driving order, which was rejected`;
     case 'plan':
-      return `Head ${next}: by the shop’s plan`;
+      return `Hole ${next}: sampling plan`;
   }
 }
 
 /** What a joint’s own limits of heads want before they count. */
 export const OWN_LIMITS_MISSING = {
-  figures: 'Give the least and the largest diameter and height, in D.',
-  order: 'A least lies under its largest: look at the four figures again.',
-  reference: 'Say in which data they stand; without it nobody can follow them.'
+  figures: 'Enter minimum and maximum diameter and height, in D.',
+  order: 'A minimum must be below its maximum. Check the four values.',
+  reference: 'Enter the source document.'
 } as const;

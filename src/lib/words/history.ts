@@ -20,7 +20,7 @@ export function reworkEventInWords(
 ): string {
   switch (move.kind) {
     case 'out':
-      return `rivet ${move.hole} taken out (${REMOVAL_SCHOOLS[move.school].name}; ${HOW_OUT[move.how]})${move.note === '' ? '' : `: ${move.note}`}`;
+      return `rivet ${move.hole} removed (${REMOVAL_SCHOOLS[move.school].name}; ${HOW_OUT[move.how]})${move.note === '' ? '' : `: ${move.note}`}`;
     case 'still-in':
       return `rivet ${move.hole} is still in; its removal was logged by mistake`;
     case 'measured': {
@@ -30,7 +30,7 @@ export function reworkEventInWords(
     case 'voided':
       return `a reading of hole ${move.hole} voided: ${move.why}`;
     case 'voided-look':
-      return `a look at head ${move.hole} voided: ${move.why}`;
+      return `inspection of hole ${move.hole} voided: ${move.why}`;
     case 'step':
       return `hole ${move.hole}: ${REWORK_STEPS[move.step].done}${move.done ? '' : ', taken back'}`;
     case 'blind-in':
@@ -56,7 +56,9 @@ export const whoLogged = ({ by, sentBy }: { by: string; sentBy?: string }): stri
 
 /** Where an entry was logged, if not here. */
 export const carriedInWords = (carried: CarriedFrom | undefined): string =>
-  carried === undefined ? '' : `taken over from release ${carried.release}, hole ${carried.hole}`;
+  carried === undefined
+    ? ''
+    : `carried forward from release ${carried.release}, hole ${carried.hole}`;
 
 /** What one entry of the driving log says, without its hole, who and when. */
 export function driveMoveInWords(
@@ -72,7 +74,7 @@ export function driveMoveInWords(
       const lot = move.batch === null ? null : lotOf(move.batch);
       return [
         frozen?.partNumber ? `driven: ${frozen.partNumber}` : 'driven',
-        ...(lot === null ? [] : [`out of the cold, lot ${lot}`]),
+        ...(lot === null ? [] : [`out of the icebox, lot ${lot}`]),
         ...(move.late === '' ? [] : [`its batch had expired: ${move.late}`]),
         ...(frozen?.unconfirmed ? [`gun or bar named by ${stored?.by}, not confirmed`] : []),
         ...(move.quick === null ? [] : [QUICK[move.quick]]),
@@ -80,11 +82,11 @@ export function driveMoveInWords(
       ].join('; ');
     }
     case 'undriven':
-      return 'taken back: it was not driven';
+      return 'entry reversed: not driven';
     case 'looked':
-      return `a quick look: ${QUICK[move.quick]}`;
+      return `quick check: ${QUICK[move.quick]}`;
     case 'seen':
-      return `by camera: ${length(move.diameterIn)} ± ${length(move.plusMinusIn)} wide${move.simulated ? '; by a simulated camera, which is practice' : ''}`;
+      return `by camera: ${length(move.diameterIn)} ± ${length(move.plusMinusIn)} wide${move.simulated ? '; simulated camera (practice)' : ''}`;
     case 'ordered':
       return 'an order of driving';
     case 'placed':
@@ -98,9 +100,9 @@ export function driveMoveInWords(
   }
 }
 const QUICK = {
-  good: 'good at a quick look',
-  more: 'wants more',
-  again: 'to be looked at again'
+  good: 'quick check: good',
+  more: 'drive further',
+  again: 'flagged'
 } as const;
 
 /** A look at a head, before or after the server has judged it. */
@@ -130,9 +132,9 @@ function wayInWords(look: Told, length: WriteLength): string {
       }`;
     }
     case 'gauged':
-      return `held against plate ${look.plate.name}`;
+      return `gauge plate ${look.plate.name}`;
     case 'eyed':
-      return 'by eye';
+      return 'visual';
   }
 }
 

@@ -4,20 +4,20 @@ import type { WriteLength } from './writing.ts';
 
 /** What is wrong where a limit is not kept. */
 export const CHECK_NAMES: Record<CheckRule, string> = {
-  'edge-min': 'Edge distance is under its least',
+  'edge-min': 'Edge distance below minimum',
   'layer-end-min': 'A hole is too near the end of a layer',
-  'edge-max': 'Edge distance is over its largest: a loose flap beyond the rivets',
-  'pitch-min': 'Pitch is under its least',
-  'pitch-max': 'Pitch is over its largest',
-  'snapped-edge-min': 'On this ruler a mark comes too close to an edge',
-  'snapped-pitch-min': 'On this ruler two marks come closer than the least pitch',
-  'snapped-pitch-max': 'On this ruler two marks are further apart than the largest pitch',
-  'transverse-min': 'Rows are too close',
+  'edge-max': 'Edge distance above maximum: loose edge beyond the rivets',
+  'pitch-min': 'Pitch below minimum',
+  'pitch-max': 'Pitch is above maximum',
+  'snapped-edge-min': 'Rounded to this scale, a mark is too close to an edge',
+  'snapped-pitch-min': 'Rounded to this scale, two marks are closer than the minimum pitch',
+  'snapped-pitch-max': 'Rounded to this scale, two marks exceed the maximum pitch',
+  'transverse-min': 'Transverse pitch below minimum',
   'centre-min': 'Rivets of neighboring rows are too close',
-  'open-gap': 'Over an open hole the rivets stand far apart',
-  'keep-out': 'A hole lies in a keep-out',
-  'bend-clear': 'The heads or the tools come into the bend',
-  'insert-corner': 'A mark comes near an insert’s rounded corner',
+  'open-gap': 'Large rivet spacing at an open hole',
+  'keep-out': 'Hole inside a keep-out',
+  'bend-clear': 'Heads or tools interfere with the bend',
+  'insert-corner': 'A mark is close to a rounded insert corner',
   'insert-corner-least': 'A mark is less than one D from an insert’s rounded corner',
   'no-metal': 'Hole outside one of its sheets'
 };
@@ -41,7 +41,7 @@ export function limitText(
   if (rule === 'keep-out')
     return `${length(valueIn)} inside, head and tool clearance counted.${where}`;
   if (rule === 'layer-end-min')
-    return `${valueIn < 0 ? `The hole cuts into an end of ${layer ?? 'a layer'}, ${length(-valueIn)} beside its middle` : `An end of ${layer ?? 'a layer'} is ${length(valueIn)} from the hole’s middle`}; the least edge distance is ${length(limitIn)}.${where}`;
+    return `${valueIn < 0 ? `The hole cuts into an end of ${layer ?? 'a layer'}, ${length(-valueIn)} beside its middle` : `An end of ${layer ?? 'a layer'} is ${length(valueIn)} from the hole’s middle`}; minimum edge distance ${length(limitIn)}.${where}`;
   if (rule === 'no-metal')
     return `Its grip counts a sheet that is not there. Move it, or delete it.${where}`;
   return `${length(valueIn)} against a limit of ${length(limitIn)}.${where}`;

@@ -19,10 +19,10 @@ describe('one look in a table', () => {
   it('is its verdict; what the eye found clean is no verdict of the head', () => {
     expect(lookSaid({ id: 'a', kind: 'eyed' }, judged(), NONE)).toBe('clean there');
     expect(lookSaid({ id: 'a', kind: 'checked' }, judged({ verdict: 'accept' }), NONE)).toBe(
-      'good'
+      'accepted'
     );
     const cracked = judged({ verdict: 'replace', findings: ['cracked'] });
-    expect(lookSaid({ id: 'a', kind: 'eyed' }, cracked, NONE)).toBe('drill out');
+    expect(lookSaid({ id: 'a', kind: 'eyed' }, cracked, NONE)).toBe('replace');
     // a slip that does not tell is a look that has to be taken again
     const flush = { by: 'slip' as const, slipIn: 0.006, catches: false };
     expect(lookSaid({ id: 'a', kind: 'eyed', flush }, judged(), NONE)).toBe('measure again');
@@ -46,7 +46,7 @@ describe('what a head comes to', () => {
 
   it('names the look that governs, and what nobody has looked at', () => {
     expect(said('replace', false)).toEqual([
-      'A look by Tomas governs: cracked: hard rivet (cold time passed), or worked too long'
+      'Inspection by Tomas governs: cracked: hard rivet (icebox time passed) or worked too long'
     ]);
     expect(said('replace', true)).toEqual([]);
     expect(said('not-complete', false)).toEqual([

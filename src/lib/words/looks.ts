@@ -28,7 +28,7 @@ export function standingInWords(
     ...(own || !isBad(verdict)
       ? []
       : [
-          `A look by ${decisive.by} governs: ${lookInWords(decisive.frozen, null, length).join('; ')}`
+          `Inspection by ${decisive.by} governs: ${lookInWords(decisive.frozen, null, length).join('; ')}`
         ]),
     ...(verdict === 'not-complete' ? [`Not inspected yet: ${missingInWords(missing)}`] : [])
   ];
@@ -48,7 +48,7 @@ export function lookInWords(
       .filter((finding) => !said.has(finding))
       .map((finding) => `${FINDING_NAMES[finding]}: ${findingNote(finding, seat).cause}`),
     ...(cannotTell.length > 0
-      ? [`${sentence('not told')}: ${cannotTell.map((one) => CANNOT_TELL[one]).join('; ')}`]
+      ? [`${sentence('not specified')}: ${cannotTell.map((one) => CANNOT_TELL[one]).join('; ')}`]
       : [])
   ];
 }

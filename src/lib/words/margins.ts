@@ -22,4 +22,4 @@ export const marginInWords = (
     ? ''
     : moreEdgeIn === null
       ? HEADROOM_WORDS[limitedBy]
-      : `the next size asks for +${length(moreEdgeIn)} edge`;
+      : `next size needs ${length(moreEdgeIn)} more edge distance`;

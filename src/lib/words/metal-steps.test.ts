@@ -24,11 +24,11 @@ it('names holes as they lie along a line, and runs only where they are one', () 
   const left = byKey.get('skin-left');
   const top = byKey.get('skin-top');
   const said = (name = '') => divides.find((words) => words.includes(name)) ?? '';
-  expect(said(top?.name)).toContain(`mark holes 1 to ${top?.holes.at(-1)} by`);
+  expect(said(top?.name)).toContain(`mark holes 1 to ${top?.holes.at(-1)} from`);
   // a side's corners are numbered on the lines across
   const [first, ...rest] = left?.holes ?? [];
   expect(rest.every((hole, at) => hole === (first ?? 0) + at + 1)).toBe(false);
-  expect(said(left?.name)).toContain(`mark holes ${left?.holes.join(', ')} by`);
+  expect(said(left?.name)).toContain(`mark holes ${left?.holes.join(', ')} from`);
 });
 
 it('has each hole’s mark along the line it is read in', () => {

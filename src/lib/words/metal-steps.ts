@@ -21,7 +21,7 @@ export function metalStepInWords(said: MetalStep): WrittenMetalStep {
   switch (said.code) {
     case 'datum':
       return step(
-        'Choose the datum and keep to it',
+        'Choose one datum and use only it',
         'Every mark below is measured from one datum. Film off, edges deburred, dye or a soft pen on the line.'
       );
     case 'scribe-circle':
@@ -70,18 +70,18 @@ export function metalStepInWords(said: MetalStep): WrittenMetalStep {
     case 'mark-each':
       return step(
         `Mark ${said.line}`,
-        `${said.holes} holes past what is in the way: every one by its running mark.`
+        `${said.holes} holes around obstacles: mark each from the datum.`
       );
     case 'divide':
       return step(
         `Divide and mark ${said.line}`,
         `${said.spaces} equal spaces of `,
         at(said.pitchIn),
-        `: mark holes ${inOrder(said.holes)} by their running marks from the datum, never each from the last.`
+        `: mark holes ${inOrder(said.holes)} from the datum, never hole to hole.`
       );
     case 'outline-rect':
       return step(
-        'Outline the cut-out',
+        'Outline the cutout',
         'Its corner is ',
         at(said.xIn),
         ' from the left and ',
@@ -94,14 +94,14 @@ export function metalStepInWords(said: MetalStep): WrittenMetalStep {
       );
     case 'outline-circle':
       return step(
-        'Outline the cut-out',
+        'Outline the cutout',
         'A circle of ',
         at(said.radiusIn),
         ' radius about the center.'
       );
     case 'reliefs':
       return step(
-        'Relieve the corners first',
+        'Drill the corner relief holes first',
         `${said.holes} holes of `,
         at(said.diameterIn),
         ' diameter, each centered ',
@@ -115,18 +115,18 @@ export function metalStepInWords(said: MetalStep): WrittenMetalStep {
         at(said.xIn),
         ' right and ',
         at(said.yIn),
-        ' down. It gets no rivet.'
+        ' down. No rivet in this hole.'
       );
     case 'growth':
       return step(
-        `Open the holes in the ${said.part}`,
+        `Enlarge the holes in the ${said.part}`,
         `${said.drill}, so that the panel can grow: `,
         at(said.diameterIn),
         ' there, the rivet’s own hole in the frame. Ease the drill through plastic; never force it.'
       );
     case 'stay-open':
       return step(
-        'Ring the holes that stay open',
+        'Circle the holes left open',
         `${said.holes.map(({ number, reason }) => `${number} (${reason})`).join(', ')}: drilled, never riveted.`
       );
     case 'check':

@@ -157,7 +157,7 @@ describe('someone who works in millimetres', () => {
         limitIn: 0.25,
         meantIn: 0.032
       } as const,
-      /^a sheet of 8\.13 mm is over 6\.35 mm: .* Was 0\.81 mm meant\?$/
+      /^a sheet of 8\.13 mm is over 6\.35 mm\. .* Was 0\.81 mm meant\?$/
     ]
   ])('reads millimetres where something cannot be: %j', (said, text) => {
     expect(refusalInWords(said, mm)).toMatch(text);

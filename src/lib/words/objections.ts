@@ -2,7 +2,7 @@ import type { ObjectionAnswer } from '../../core/driving/drive-events.ts';
 import type { Objection } from '../../core/driving/objections.ts';
 
 export const OBJECTION_ANSWERS: Record<ObjectionAnswer['answer'], string> = {
-  done: 'done, not ticked',
+  done: 'done, not recorded',
   'not-needed': 'not needed',
   reason: 'reason'
 };
@@ -11,7 +11,7 @@ export const OBJECTION_ANSWERS: Record<ObjectionAnswer['answer'], string> = {
 export function objectionInWords(said: Objection): string {
   switch (said.code) {
     case 'steps':
-      return `${said.of - said.done} of ${said.of} steps not ticked`;
+      return `${said.of - said.done} of ${said.of} prep steps not completed`;
     case 'no-way':
       return `no way to drive ${said.part} with the shop’s tools`;
     case 'setting':
@@ -26,7 +26,7 @@ export function objectionNamed(key: string): string {
   const [code] = key.split(' ', 1);
   const part = key.slice((code?.length ?? 0) + 1);
   return code === 'steps'
-    ? 'steps not ticked'
+    ? 'prep steps not completed'
     : code === 'no-way'
       ? `no way to drive ${part}`
       : `tool setup for ${part} not qualified`;

@@ -7,7 +7,7 @@ const WHAT: Partial<Record<PatternLayer, string>> = {
   EXISTING: 'existing holes',
   HELD_OPEN: 'held open',
   PILOTS: 'pilots first',
-  RELIEFS: 'corner reliefs, before the cut-out',
+  RELIEFS: 'corner reliefs, before the cutout',
   STOP_DRILL: 'stop-drills at the ends of cracks, no rivet'
 };
 
@@ -47,4 +47,4 @@ export function drilledInWords(
 
 /** From which side every drawing of the metal is seen. */
 export const SEEN_FROM =
-  'Seen from the manufactured heads’ side, every part as it lies in the joint; the other face is the mirror of it. 0,0 is the datum corner; UP as marked.';
+  'Viewed from the manufactured head side, each part as in the joint; the other face is mirrored. 0,0 is the datum corner; UP as marked.';

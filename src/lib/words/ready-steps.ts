@@ -16,7 +16,7 @@ export interface WrittenStep {
 
 const CAUTIONS: Record<StepHazard, string> = {
   drill:
-    'Eye protection; clamp small parts; no gloves near a turning drill; a backing block behind, never a hand.',
+    'Eye protection; clamp small parts; no gloves near a rotating drill; a backing block behind, never a hand.',
   edges: 'Chips and edges cut: gloves for handling, none near the drill.',
   air: 'Disconnect the air before touching the cutter.',
   dimple: 'Fingers out of the yoke: it closes with thousands of pounds.',
@@ -48,13 +48,13 @@ const tenThousandths = (lengthIn: number): number => Math.round(lengthIn * 1e4) 
 function dimple(said: Extract<StepSaid, { op: 'dimple' }>): Words {
   const { sheet, stack, punchDeg, dieDeg, hot } = said;
   const heat = {
-    hot: 'Hot: this temper cracks cold. ',
+    hot: 'Dimple hot: this temper cracks when dimpled cold. ',
     ask: 'Hot if it is 7075-T6. ',
     cold: ''
   }[hot];
   return words(
     `Dimple ${sheet}${stack === null ? '' : `, ${stack}`}`,
-    `${heat}Square on, once; look at the lip for cracks.`,
+    `${heat}Square, once; check the lip for cracks.`,
     `punch ${angle(punchDeg)}, die ${angle(dieDeg)}`
   );
 }
@@ -105,7 +105,7 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
     case 'fit':
       return words(
         `File ${said.part} to fit`,
-        'Into its hole, a little at a time, trying it often: the same gap all round, touching nowhere. Then mark which way round it goes.',
+        'Fit it into the hole in small steps: even gap all around, no contact. Then mark its orientation.',
         'file, and a feeler as thick as the gap',
         `${length(said.clearanceIn)} all round`
       );
@@ -117,14 +117,14 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
       );
     case 'match':
       return words(
-        'Pick up the holes that must match',
+        'Match drill existing holes',
         `Through the old hole, or with a hole finder, onto the new part: ${said.holes.map(({ number, name, standing }) => `hole ${number}${name === '' ? '' : ` (${name})`}${matched(standing)}`).join(', ')}. Nothing else is drilled before these fit.`,
         'hole finder, or drill through the old hole'
       );
     case 'clamp':
       return words(
-        'Clamp the parts together at the side',
-        `On their marks, before the first hole: holders fit holes only, and a part that slips once is drilled wrong for good.${said.closed ? ' Drawn tight, with no gap that a chip could get into: these parts do not come apart again.' : ''}`,
+        'Clamp the parts at the edge',
+        `On the marks, before the first hole: temporary fasteners need holes, and a part that moves is drilled wrong.${said.closed ? ' Tight, no gap for chips: these parts are not disassembled.' : ''}`,
         'side clamps, with something soft under the jaws'
       );
     case 'punch':
@@ -136,24 +136,24 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
     case 'pilot':
       return words(
         'Drill the pilots',
-        'Square to the surface. The end holes first, a holder in each as it is drilled.',
+        'Square to the surface. End holes first, a temporary fastener in each after drilling.',
         said.drill,
         length(said.diameterIn)
       );
     case 'holder':
       return words(
-        'Set the sheet holders',
+        'Install temporary fasteners',
         said.finalHolders === 0
-          ? `The ends of every line, then every ${nth(said.every)} hole. They stay until the parts come apart.`
-          : `The ends of every line, then every ${nth(said.every)} hole. Final-size holders take over beside them once those holes are drilled.`,
+          ? `Ends of every row, then every ${nth(said.every)} hole. Leave in until disassembly.`
+          : `Ends of every row, then every ${nth(said.every)} hole. Replace with final-size fasteners as those holes are drilled.`,
         said.finalHolders === 0
-          ? `${said.pilotHolders} holders for ${said.pilotDrill}`
-          : `${said.pilotHolders} holders for ${said.pilotDrill}, ${said.finalHolders} of the final size`
+          ? `${said.pilotHolders} temporary fasteners for ${said.pilotDrill}`
+          : `${said.pilotHolders} temporary fasteners for ${said.pilotDrill}, ${said.finalHolders} of the final size`
       );
     case 'upDrill':
       return words(
         `Drill to final size, dash ${said.dash}`,
-        'Those without a holder first; then move the holders over and drill the rest.',
+        'Drill holes without fasteners first. Move the fasteners, then drill the rest.',
         said.drill,
         `${length(said.diameterIn)}; a step drill’s stop ${length(tenThousandths(said.stopIn))} behind where its full size begins`
       );
@@ -161,12 +161,12 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
       const what = said.holes.map(({ number, reason }) => `hole ${number} (${reason})`).join(', ');
       return said.drill === null
         ? words(
-            'Leave the held-open holes at the pilot',
+            'Leave the open holes at pilot size',
             `Not drilled up, not riveted: ${what}. Their own drill was not named.`
           )
         : words(
-            'Drill the held-open holes to their own size',
-            `Never riveted: ${what}. Deburred with the others; neither dimpled nor countersunk with the rivet’s tools unless told.`,
+            'Drill the open holes to size',
+            `Not riveted: ${what}. Deburr with the others; do not dimple or countersink unless specified.`,
             said.drill,
             length(said.diameterIn)
           );
@@ -184,14 +184,14 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
         length(said.diameterIn)
       );
     case 'part':
-      return words('Take apart', 'Mark every part first: number, outer face, datum end.');
+      return words('Disassemble', 'Mark every part first: number, outer face, datum end.');
     case 'chips':
       return said.closed
         ? words(
-            'Clear out the chips',
+            'Remove chips',
             'From both faces and out of the structure, with a vacuum rather than air: what is blown goes in. Draw a thin feeler between the sheets beside each hole; where it catches, draw the parts tighter and ream the hole by hand.'
           )
-        : words('Clear out the chips', 'From between the sheets too.');
+        : words('Remove chips', 'From between the sheets too.');
     case 'deburr': {
       const notCut = said.countersunk === 0 ? '' : ', but not in the countersinks';
       if (said.closed)
@@ -213,7 +213,7 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
     case 'countersink':
       return words(
         `Countersink ${said.sheet}${said.stack === null ? '' : `, ${said.stack}`}${said.clamped ? ', while it is clamped' : ''}`,
-        `Set up on scrap of the same thickness first, from the shallow side. ${said.clamped ? 'The sheets beneath guide the pilot: a holder close by, no gap under the cut' : 'Back the sheet, with the one it lies on or a block, so that the pilot stays guided'}; press until no more chips come.`,
+        `Set up on scrap of the same thickness first. Start shallow. ${said.clamped ? 'The sheets below guide the pilot: a temporary fastener close by, no gap under the cut' : 'Back the sheet, with the one it lies on or a block, so that the pilot stays guided'}; press until the cutter stops cutting.`,
         `${said.cutDeg}° cutter, pilot ${said.pilotDrill}`,
         `${length(tenThousandths(said.depthIn), 'fine')} deep${said.byTrial ? ' to start with, finished with a dimpled scrap in the cut' : ''}${said.clicksPastFlush === null ? '' : `, ${said.clicksPastFlush} clicks past flush`}${said.aim === null || said.byTrial ? '' : `: ${flushAim(said.aim, length)}`}`
       );
@@ -233,9 +233,9 @@ function wordsOf(said: StepSaid, length: WriteLength): Words {
       );
     case 'reassemble':
       return words(
-        'Put together the marked way round',
-        `Strokes meet strokes; a holder every few holes, the end ones first.${said.dimpledDriving === 0 ? '' : ` ${said.dimpledDriving} holes are not dimpled yet: the rivet itself is the punch, hole by hole while driving, with the dimpling set first and then the bar.`}`,
-        'sheet holders of the final size'
+        'Reassemble as marked',
+        `Match the index marks; a temporary fastener every few holes, ends first.${said.dimpledDriving === 0 ? '' : ` ${said.dimpledDriving} holes are not dimpled yet: the rivet itself is the punch, hole by hole while driving, with the dimpling set first and then the bar.`}`,
+        'final-size temporary fasteners'
       );
   }
 }

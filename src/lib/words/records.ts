@@ -9,11 +9,11 @@ export const FINDING_OPTIONS: readonly { value: Finding; text: string }[] = [
 
 /** What a verdict is called in tables and files. */
 export const VERDICT_NAMES: Record<HeadVerdict, string> = {
-  accept: 'good',
+  accept: 'accepted',
   'not-complete': 'not complete',
   measure: 'measure again',
-  'drive-more': 'drive more',
-  replace: 'drill out',
+  'drive-more': 'drive further',
+  replace: 'replace',
   refer: 'refer'
 };
 
@@ -22,5 +22,5 @@ export const VERDICT_OPTIONS: readonly { value: HeadVerdict | 'none'; text: stri
     value,
     text
   })),
-  { value: 'none', text: 'not looked at' }
+  { value: 'none', text: 'not inspected' }
 ];

@@ -4,17 +4,17 @@ import type { WriteLength } from './writing.ts';
 
 /** Why a head of a new release is driven or looked at again. */
 export const AGAIN_WHY: Record<AgainWhy, string> = {
-  'new-hole': 'a hole that was not there',
-  'another-rivet': 'another rivet is planned',
+  'new-hole': 'new hole',
+  'another-rivet': 'rivet changed',
   'another-hole': 'another hole is planned',
-  'another-grip': 'the grip is another',
-  'other-sheets': 'the sheets are others',
-  'less-room': 'it was replaced by another rivet, and an edge or a neighbor came closer',
+  'another-grip': 'grip changed',
+  'other-sheets': 'sheets changed',
+  'less-room': 'replaced by another rivet, and an edge or neighbor is closer now',
   'old-rivet': 'a rivet of an earlier release was left in it',
-  'other-limits': 'other limits hold for its head',
+  'other-limits': 'head limits changed',
   empty: 'its hole was empty',
-  'not-driven': 'it was not driven',
-  'not-looked-at': 'its head was not looked at'
+  'not-driven': 'not driven',
+  'not-looked-at': 'its head was not inspected'
 };
 
 /** Heads that are driven or looked at again, together by why; those with an earlier rivet in them apart. */
@@ -49,5 +49,5 @@ export const inMetalInWords = (
 ): string =>
   [
     partNumber ?? `${fastener ?? 'another fastener'}, blind`,
-    holeIn === null ? 'hole not taken down' : `hole ${length(holeIn, 'fine')}`
+    holeIn === null ? 'hole size not recorded' : `hole ${length(holeIn, 'fine')}`
   ].join(', ');

@@ -32,17 +32,17 @@ export function removalStepInWords(step: RemovalStep, length: WriteLength): stri
     case 'drill-head':
       return `Drill ${step.drill} (${length(step.drillIn)}), square, through the head only: ${length(step.headIn)} deep. A width stop, or tape on the drill at that height.`;
     case 'lever':
-      return 'Lift the head off, with a pin in the hole as a lever, if it has not spun off.';
+      return 'If the head is still on, pry it off with a drift punch in the hole.';
     case 'support':
       return 'Support the sheet from behind, beside the shop head: a bar with a hole, or a wood block.';
     case 'punch':
-      return `Drive the shank out with a punch of ${length(step.mostIn)} at the most.`;
+      return `Drive the shank out with a punch of ${length(step.mostIn)} at most.`;
     case 'collapse':
       return `Drill ${step.drill} straight down the middle of the shank, so that it collapses and comes away between the sheets.`;
     case 'hold-shop-head':
       return 'Hold the shop head, so that the rivet does not turn with the drill.';
     case 'look':
-      return 'Look with a glass: cracks, dents, an oval hole, chips between the sheets. Deburr again, both sides.';
+      return 'Inspect with a magnifier: cracks, dents, oval hole, chips between sheets. Deburr both sides.';
   }
 }
 
@@ -58,13 +58,13 @@ export const REWORK_STEPS: Record<ReworkStep, { todo: string; done: string }> = 
 export const SEEN_IN_HOLE: Record<SeenInHole, string> = {
   cracked: 'a crack at the hole',
   dented: 'a dent beside it',
-  elongated: 'torn long'
+  elongated: 'elongated hole'
 };
 
 const AGAINST: Record<AgainstSize, string> = {
   hole: 'the hole is wider than the next size’s drill',
-  edge: 'an edge is too near',
-  pitch: 'a neighbor is too near',
+  edge: 'edge distance too short',
+  pitch: 'pitch too short',
   'between-rows': 'the next row is too near',
   flush: 'no countersink for its head fits these sheets, and a dimple cannot be enlarged in place',
   'cut-too-deep': 'even its deeper head would lie under the skin',
@@ -97,11 +97,11 @@ export function decisionInWords(
     };
   const why =
     because === 'third-time'
-      ? 'this rivet came out for the third time'
+      ? 'third removal at this hole'
       : because !== null
         ? SEEN_IN_HOLE[because]
         : against.map((one) => AGAINST[one]).join('; ');
-  return { title: 'Refer to the data holder', why };
+  return { title: 'Refer to engineering', why };
 }
 
 /**

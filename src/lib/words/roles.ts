@@ -5,21 +5,21 @@ export const RIGHT_WORDS: Record<Right, string> = {
   look: 'read joints, stock, records and files',
   plan: 'make and change joints, open jobs, practice',
   release: 'release a joint',
-  prepare: 'tick steps, set cages and tools, move stock, take cold rivets out',
+  prepare: 'complete prep steps, set up tools, move stock, take out icebox rivets',
   drive: 'log driving and its order',
-  check: 'record what a head is',
-  rework: 'take rivets out, measure holes, put questions and log their answers',
+  check: 'record inspections',
+  rework: 'remove rivets, measure holes, refer to engineering, record dispositions',
   void: 'void another’s reading, with the reason',
   sign: 'sign a release',
-  measure: 'keep the shop’s figures, tools and gauge plates',
+  measure: 'edit shop times, tools and gauge plates',
   rules: 'change the shop’s rules',
   grade: 'mark coupons',
-  'see-people': 'see findings by who drove',
-  people: 'enter people, give roles and codes, trust benches'
+  'see-people': 'see findings by person',
+  people: 'manage users, roles, codes and shared devices'
 };
 
 /** Why a door stays shut; null: no role has that right. */
 export const mayNotInWords = (role: Role, right: Right | null): string =>
   right === null
-    ? 'Nobody may do that.'
-    : `To ${RIGHT_WORDS[right]} is not for a ${role} in this shop: somebody who may signs in.`;
+    ? 'Not allowed.'
+    : `The ${role} role cannot ${RIGHT_WORDS[right]}. Ask someone who can to sign in.`;

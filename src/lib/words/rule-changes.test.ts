@@ -14,7 +14,7 @@ describe('what a shop’s rules say otherwise', () => {
   it('is said by the question and what was chosen, in the reader’s unit', () => {
     expect(changed({ countersinkWhen: 'clamped', flushness: 'three-proud' }, 'mm')).toEqual([
       'When are holes countersunk? once apart → while clamped',
-      'How flush is flush? 0 to +0.0508 mm → 0 to +0.0762 mm'
+      'Flushness 0 to +0.0508 mm → 0 to +0.0762 mm'
     ]);
   });
 
@@ -28,10 +28,10 @@ describe('what a shop’s rules say otherwise', () => {
     // 19.5 mm are 0.76772 in
     expect(changed({ setRadiusIn: 19.5 / 25.4, housePitchIn: 1.25 })).toEqual([
       'House pitch: 1.000 in → 1.250 in',
-      'Half the width of the widest set or die: 0.250 in → 0.76772 in'
+      'Half width of the widest rivet set or die: 0.250 in → 0.76772 in'
     ]);
     expect(changed({ setRadiusIn: 19.5 / 25.4 }, 'mm')).toEqual([
-      'Half the width of the widest set or die: 6.35 mm → 19.50 mm'
+      'Half width of the widest rivet set or die: 6.35 mm → 19.50 mm'
     ]);
     const { multipliers } = DEFAULT_PROFILE;
     expect(
@@ -41,8 +41,8 @@ describe('what a shop’s rules say otherwise', () => {
       })
     ).toEqual([
       'Name: Shop profile → Float repairs',
-      'Least edge distance, flush or dimpled: 2.5 D → 3 D',
-      'Largest pitch: 12 D → 8 D'
+      'Minimum edge distance, flush or dimpled: 2.5 D → 3 D',
+      'Maximum pitch: 12 D → 8 D'
     ]);
   });
 

@@ -34,25 +34,25 @@ export function mustInWords(must: Must): {
       };
     case 'heads-due':
       return {
-        text: `${plural(must.holes.length, 'head')} to look at: ${named(must.holes)}`,
+        text: `${plural(must.holes.length, 'head')} to inspect: ${named(must.holes)}`,
         station: 'check',
         hole
       };
     case 'heads-bad':
       return {
-        text: `${plural(must.holes.length, 'bad head')}: ${named(must.holes)}`,
+        text: `${plural(must.holes.length, 'rejected head')}: ${named(must.holes)}`,
         station: 'check',
         hole
       };
     case 'heads-simulated':
       return {
-        text: `${plural(must.holes.length, 'head')} measured by a simulated device, which is practice: ${named(must.holes)}`,
+        text: `${plural(must.holes.length, 'head')} measured with a simulated device (practice): ${named(must.holes)}`,
         station: 'check',
         hole
       };
     case 'heads-by-driver':
       return {
-        text: `${plural(must.holes.length, 'head')} judged only by who drove ${must.holes.length === 1 ? 'it' : 'them'}; by this shop’s rule somebody else looks: ${named(must.holes)}`,
+        text: `${plural(must.holes.length, 'head')} inspected only by the driver; shop rule requires another inspector: ${named(must.holes)}`,
         station: 'check',
         hole
       };
@@ -93,77 +93,77 @@ export function toldInWords(told: Told): string {
     case 'old-work':
       return `Old work found in service on this joint: ${plural(told.findings, 'finding')}, ${told.open === 0 ? 'none open' : `${told.open} open`}. Old work does not count for a release`;
     case 'left-as-is':
-      return `Left as it is on the data holder’s word: head ${named(told.holes)}`;
+      return `Left as is per engineering: hole ${named(told.holes)}`;
     case 'earlier-rework':
-      return `In release ${told.release} rivets were taken out or referred, and this release was planned without it: hole ${named(told.holes)}. Hold their sizes against this one`;
+      return `In release ${told.release} rivets were removed or referred. This release was planned without that: hole ${named(told.holes)}. Compare their sizes with this release`;
     case 'taken-over':
-      return `Taken over from release ${told.release}, as it was logged there: head ${named(told.holes)}`;
+      return `Carried forward from release ${told.release} as recorded there: hole ${named(told.holes)}`;
     case 'old-rivets':
-      return `Planned otherwise than in release ${told.release}, whose rivet was in it: hole ${named(told.holes)}. That rivet had to come out first`;
+      return `Plan differs from release ${told.release}, whose rivet was in the hole: hole ${named(told.holes)}. That rivet had to be removed first`;
     case 'gone-since':
-      return `Rivets of release ${told.release} that this one does not have, by their numbers there: hole ${named(told.holes)}. The metal has these holes`;
+      return `Rivets of release ${told.release} missing from this release: hole ${named(told.holes)} (numbers of release ${told.release}). The parts have these holes`;
     case 'driving-not-logged':
-      return 'Driving was not logged: who drove, in which order and when is not known';
+      return 'Driving not logged: driver, order and time are not recorded';
     case 'lots-not-told':
-      return `Of which lot they are was not told for rivets ${told.parts.join(', ')}`;
+      return `Lot not recorded for ${told.parts.join(', ')}`;
     case 'expired':
       return `Driven after its batch had expired: ${named(told.holes)}${told.reasons.length > 0 ? ` (${told.reasons.join('; ')})` : ''}`;
     case 'driven-against':
-      return `Driven although not met: ${told.answers
+      return `Driven with requirements not met: ${told.answers
         .map(
           ({ key, answer, why, by }) =>
             `${objectionNamed(key)}, ${OBJECTION_ANSWERS[answer]}${why === '' ? '' : ` (${why})`}, by ${by}`
         )
         .join('; ')}`;
     case 'driven-in-question':
-      return `Driven while a question about it was open: ${named(told.holes)}`;
+      return `Driven with an open question: ${named(told.holes)}`;
     case 'more-metal':
-      return `A reading holds more than twice the metal that the rivet had: head ${named(told.holes)}. It stands as it was taken`;
+      return `A reading has more than twice the metal of the rivet: hole ${named(told.holes)}. It is kept as recorded`;
     case 'readings-voided':
-      return `A reading of the empty hole was voided: hole ${named(told.holes)}. The reasons stand in the history`;
+      return `A reading of the empty hole was voided: hole ${named(told.holes)}. See the history for the reasons`;
     case 'rework-steps-open':
-      return `Steps before the new rivet not ticked: hole ${named(told.holes)}`;
+      return `Prep steps for the new rivet not completed: hole ${named(told.holes)}`;
     case 'setting-open':
       return told.tool === null
-        ? `No tool’s setting is on record for ${told.part}`
-        : `The setting of ${told.tool} for ${told.part} was never released by its first heads`;
+        ? `No tool setting recorded for ${told.part}`
+        : `The setting of ${told.tool} for ${told.part} was never qualified`;
     case 'bound-rule':
-      return `Not by the shop’s rules: ${boundRuleInWords(told, 'decimal')}`;
+      return `Different from shop rules: ${boundRuleInWords(told, 'decimal')}`;
     case 'kept-closed':
-      return `Not taken apart after drilling; chips and burrs accepted by: ${told.by}`;
+      return `Not disassembled after drilling; chips and burrs accepted by: ${told.by}`;
     case 'through-plastic':
       return `Solid rivets through plastic: ${told.by}`;
     case 'steps-open':
-      return `${told.of - told.done} of ${told.of} steps before driving are not ticked off`;
+      return `${told.of - told.done} of ${told.of} prep steps not completed`;
     case 'steps-unknown':
-      return 'The joint has changed since this release, so its steps before driving are not counted';
+      return 'The joint has changed since this release, so its prep steps are not counted';
     case 'changed-since':
-      return `The joint is at revision ${told.revision} by now; this release stays as it was made`;
+      return `The joint is now at revision ${told.revision}; this release is unchanged`;
     case 'looks-voided':
-      return `A look at the head was voided: head ${named(told.holes)}. The reasons stand in the history`;
+      return `An inspection was voided: hole ${named(told.holes)}. See the history for the reasons`;
     case 'named-only':
-      return `${told.named} was named by ${told.by} as holding the gun or the bar, and has not confirmed it: hole ${named(told.holes)}`;
+      return `${told.by} named ${told.named} as gun or bar operator; not confirmed: hole ${named(told.holes)}`;
     case 'sent-by-another':
       return `Entries of ${told.by} were sent by ${told.sentBy}, from the device ${told.by} was signed in on${told.holes.length > 0 ? `: hole ${named(told.holes)}` : ''}`;
     case 'replaced':
       return told.was === told.now
-        ? `Replaced by a new ${told.now}: rivet ${named(told.holes)}`
-        : `Replaced: ${told.now} where ${told.was} was released: rivet ${named(told.holes)}`;
+        ? `Replaced by a new ${told.now}: hole ${named(told.holes)}`
+        : `Replaced: ${told.now} where ${told.was} was released: hole ${named(told.holes)}`;
     case 'not-complete':
-      return `${sentence(INSPECTION_WORDS[told.place])} not inspected: rivet ${named(told.holes)}`;
+      return `${sentence(INSPECTION_WORDS[told.place])} not inspected: hole ${named(told.holes)}`;
     case 'not-measured':
-      return `Good by gauge plate or slip only, which does not tell everything: head ${named(told.holes)}`;
+      return `Accepted by gauge plate or feeler strip only, not measured: hole ${named(told.holes)}`;
     case 'not-looked-at':
-      return `Not looked at, by the shop’s sampling: head ${named(told.holes)}`;
+      return `Not inspected (sampling plan): hole ${named(told.holes)}`;
   }
 }
 
 /** On what the record rests that nobody measured. */
 export const ASSUMED: readonly string[] = [
-  'Sheets are as thick, and of the alloy, as was typed: the program measures nothing.',
+  'Sheet thickness and alloy are as entered; they are not measured by the program.',
   'Heads are cylinders: a barrel measured at its widest overstates its metal.',
-  'Rivets are of the part number that was planned, unless somebody logged another.',
+  'Rivets have the planned part number unless another was recorded.',
   'Clocks of the devices are right to two minutes.',
-  'Who logged something is who was at the bench by that device.',
-  'Limits are those of the shop’s rules, unless the joint’s own data say others: approved data come first.'
+  'Each entry was made by the person signed in on that device.',
+  'Limits are the shop rules unless joint data specify others; approved data take precedence.'
 ];

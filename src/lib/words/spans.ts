@@ -13,6 +13,6 @@ export function spanInWords(
   const against =
     breaks === null
       ? ''
-      : `, ${breaks.rule === 'pitch-min' ? 'under the least' : 'over the largest'} of ${length(breaks.limitIn)}`;
+      : `, ${breaks.rule === 'pitch-min' ? 'below minimum' : 'above maximum'} of ${length(breaks.limitIn)}`;
   return `${off === 0 ? 'As planned' : `${length(off)} ${way} than planned`}: ${spaces} spaces of ${length(tenThousandths(pitchIn))}${against}.`;
 }

@@ -12,15 +12,15 @@ export function causeInWords(said: CauseSaid, length: WriteLength): string {
     case 'one-more':
       return `one more layer, as thick as ${said.like}`;
     case 'sealant':
-      return 'sealant or primer that is not typed';
+      return 'sealant or primer not entered';
     case 'not-here':
-      return `${said.name} does not lie here`;
+      return `${said.name} does not reach this hole`;
     case 'thinner':
       return 'a sheet is thinner than typed: measure each';
     case 'head-off':
       return 'the head does not sit on the sheet: that reads as a thinner stack';
     case 'other-length':
-      return `the rivet measured is ${length(said.byIn)} ${said.shorter ? 'shorter' : 'longer'} than its number says: look at the bin`;
+      return `the rivet measured is ${length(said.byIn)} ${said.shorter ? 'shorter' : 'longer'} than its part number: check the bin`;
   }
 }
 
@@ -29,12 +29,12 @@ function riskInWords({ risk, verdict }: Pick<CandidateLength, 'risk' | 'verdict'
   if (risk === 'short')
     return good
       ? 'a little short: stop early, the head is the smaller'
-      : 'short: little metal, the head comes out small or low';
+      : 'short: undersize shop head';
   if (risk === 'long')
     return good
-      ? 'a little long: easier to drive full, folds more easily'
-      : 'long: folds over, or spreads too wide before it is low enough';
-  return 'one and a half diameters: the nominal head';
+      ? 'slightly long: fills well, clinches more easily'
+      : 'long: clinches or spreads too wide';
+  return '1½ D: nominal';
 }
 
 /** Why a length is judged as it is, and what it risks against the ideal. */

@@ -6,7 +6,7 @@ import { refusalInWords } from './refusals.ts';
 import type { WriteLength } from './writing.ts';
 
 export const SUBSTITUTION_RULE =
-  'A substitution changes approved data: whoever holds that data must agree before it is driven.';
+  'A substitution changes approved data: get approval before driving..';
 
 /** Which rivet stands in its place. */
 export function substituteInWords(said: SubstituteSaid): string {
@@ -39,19 +39,19 @@ const BLIND: Record<Extract<SubstitutionSaid, { of: 'blind' }>['what'], WrittenS
     now: 'solid rivet',
     then: 'its own grip range and its own drill'
   },
-  mass: { label: 'Mass and price', now: 'solid rivet', then: 'heavier and dearer' },
+  mass: { label: 'Mass and price', now: 'solid rivet', then: 'heavier, more expensive' },
   reach: {
     label: 'Where',
     now: 'both sides in reach',
-    then: 'one side in reach, or a rivet that failed again and again'
+    then: 'one-side access, or repeated failures'
   }
 };
 
 type HeadChange = Extract<SubstitutionSaid, { of: 'head' }>;
 const newHead = ({ head, heightIn }: HeadChange['then'], length: WriteLength): string =>
   head === 'universal'
-    ? `universal, stands ${length(heightIn)} proud`
-    : `countersunk, ${length(heightIn)} deep; flush heads carry less than the guidance says`;
+    ? `universal, ${length(heightIn)} high`
+    : `countersunk, ${length(heightIn)} deep; flush heads carry less than the guidance value`;
 
 /** One thing that another rivet changes. */
 export function substitutionInWords(
@@ -62,7 +62,7 @@ export function substitutionInWords(
   switch (said.of) {
     case 'strength': {
       const carries = ({ lb, governs }: typeof said.now) => `${num(Math.round(lb))} lb, ${governs}`;
-      return { label: 'Strength a rivet', now: carries(said.now), then: carries(said.then) };
+      return { label: 'Strength per rivet', now: carries(said.now), then: carries(said.then) };
     }
     case 'needed': {
       const count = (given: number | null) => (given === null ? 'not given' : String(given));
@@ -101,7 +101,7 @@ export function substitutionInWords(
       };
     }
     case 'stack':
-      return { label: 'Stack', now: 'as planned', then: refusalInWords(said.why, length) };
+      return { label: 'Stack-up', now: 'as planned', then: refusalInWords(said.why, length) };
     case 'blind':
       return BLIND[said.what];
   }

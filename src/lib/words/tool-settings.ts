@@ -39,13 +39,13 @@ export function squeezerInWords(said: SqueezerSaid, perTurn: number, length: Wri
       return said.rememberedDivisions === null
         ? {
             say: 'Start open, and squeeze one rivet in scrap as thick as the work.',
-            why: 'The manufactured head sits in its die before the ram moves. Count divisions from a mark that you find again.'
+            why: 'The manufactured head sits in its die before the ram moves. Count divisions from a reference mark.'
           }
         : {
-            say: `Come up to ${said.rememberedDivisions}, and squeeze one rivet in scrap.`,
+            say: `Advance to ${said.rememberedDivisions} and squeeze one rivet in scrap.`,
             why:
               said.openedBy === null || said.openedBy === 0
-                ? 'As remembered, counted from the same mark as then; it is checked on scrap before it is trusted.'
+                ? 'Last setting, counted from the same reference mark. Verify on scrap.'
                 : `${counted(said.openedBy, 'division')} more open than remembered, counted from the same mark as then, for another rivet; then crept up again.`
           };
     case 'closer':
@@ -61,7 +61,7 @@ export function squeezerInWords(said: SqueezerSaid, perTurn: number, length: Wri
     case 'short-of-metal':
       return {
         say: 'Stop: this rivet is too short for the grip.',
-        why: 'Narrow and low at once: no setting makes a head of it. Look at length and grip, then begin another setting.'
+        why: 'Narrow and low at once: no setting makes a head of it. Check length and grip, then start a new setup.'
       };
     case 'stuck':
       return {
@@ -79,15 +79,15 @@ export function squeezerInWords(said: SqueezerSaid, perTurn: number, length: Wri
         why:
           said.leastIn === said.mostIn
             ? `${length(said.leastIn, 'fine')} high, within the limits.`
-            : `Between ${length(said.leastIn, 'fine')} and ${length(said.mostIn, 'fine')}: within the limits wherever it is.`
+            : `Between ${length(said.leastIn, 'fine')} and ${length(said.mostIn, 'fine')}: within limits.`
       };
   }
 }
 
 export const WOOD_WORDS: Record<Wood, string> = {
-  wimpy: 'wimpy',
-  dents: 'dents it',
-  splits: 'splits it'
+  wimpy: 'taps only',
+  dents: 'dents',
+  splits: 'splits'
 };
 
 /** What to do next with a gun. */
@@ -102,20 +102,20 @@ export function gunInWords(said: GunSaid, length: WriteLength): SayWhy {
             : said.was === 'wimpy'
               ? 'It only taps: a little more air.'
               : 'It splits the wood: less air.'
-        }${said.outside ? ' △ That is outside what this size begins with: is it the right gun, is the hose free?' : ''} Never into the air, never the bench; the spring is on.`
+        }${said.outside ? ' △ That is outside what this size begins with: is it the right gun, is the hose free?' : ''} Never fire into the air or the table. Retaining spring on.`
       };
     case 'first-burst':
       return {
         say: `A fresh rivet in scrap: one burst of ${seconds(said.seconds)}.`,
         why:
           said.rememberedS === null
-            ? 'Then bar off, measure the head: one can always drive more, never less.'
+            ? 'Then bar off, measure the head: drive a little at a time; a low head cannot be raised.'
             : `A head of this size took ${seconds(said.rememberedS)} with this gun: half of that, then measure.`
       };
     case 'next-burst':
       return {
         say: `Another ${seconds(said.seconds)}.`,
-        why: `${length(said.nowIn, 'fine')} high now; it comes down to ${length(said.predictedIn, 'fine')} at the most.`
+        why: `${length(said.nowIn, 'fine')} high now; may go down to ${length(said.predictedIn, 'fine')} at most.`
       };
     case 'stuck':
       return {
@@ -125,7 +125,7 @@ export function gunInWords(said: GunSaid, length: WriteLength): SayWhy {
     case 'over-driven':
       return {
         say: `Too low. A fresh rivet: bursts of ${seconds(said.seconds)} together.`,
-        why: `${length(said.nowIn, 'fine')} is below the low limit. Half of what that one got, then look.`
+        why: `${length(said.nowIn, 'fine')} is below the low limit. Half the last burst, then check.`
       };
     case 'done':
       return {
@@ -141,7 +141,7 @@ export function diesInWords(said: DiesSaid): SayWhy {
     case 'first':
       return {
         say: `Dies just touching, then ${counted(said.divisions, 'division')} more: half a turn.`,
-        why: 'The right way round, hole deburred. Dimple one scrap of the same sheet; look at it with a glass.'
+        why: 'The right way round, hole deburred. Dimple one coupon of the same sheet; check with a magnifier.'
       };
     case 'closer':
       return {
@@ -151,17 +151,17 @@ export function diesInWords(said: DiesSaid): SayWhy {
     case 'opener':
       return {
         say: `Open to ${said.divisions}, and a fresh scrap.`,
-        why: 'The ring says the dies press the sheet round the dimple: too far closed.'
+        why: 'A ring means the dies press the sheet around the dimple: closed too far.'
       };
     case 'cracked':
       return {
         say: 'Stop: it cracks.',
-        why: 'No setting mends that. Is the hole drilled to size and deburred, is the sheet the right temper, are the dies clean and a pair?'
+        why: 'Adjustment cannot fix this. Is the hole drilled to size and deburred, is the sheet the right temper, are the dies clean and a pair?'
       };
     case 'contradiction':
       return {
         say: 'These dies do not fit each other, or this sheet.',
-        why: 'Where it nests it leaves a ring. Look for a pair of the head’s angle and size.'
+        why: 'A ring where it nests. Use dies of the head angle and size.'
       };
     case 'done':
       return { say: `Good at ${said.divisions}.`, why: 'No cracks, no ring, and it nests flush.' };
@@ -184,7 +184,7 @@ function reasonInWords(why: LookReason, length: WriteLength): string {
     case 'grip':
       return `grip ${length(why.nowIn)} instead of ${length(why.wasIn)}`;
     case 'turned':
-      return 'the tool was tried for something else since: set it back, and make one';
+      return 'tool used for another setup since: set it back and drive one test head';
     case 'clock':
       return 'its last head is dated later than now: is a clock wrong?';
   }
@@ -196,17 +196,17 @@ export function toolStatusInWords(status: ToolStatus, length: WriteLength): stri
     case 'withdrawn':
       return 'Withdrawn';
     case 'trying':
-      return 'Trials are not done';
+      return 'Tests not finished';
     case 'first':
-      return `Not released yet: ${status.toGo} more of the first three`;
+      return `Not qualified: ${status.toGo} of the first three heads to go`;
     case 'bad':
       return status.first
-        ? 'Not released: one of the first three was not good. Set it anew'
-        : 'Stop: the last look was not good. Set it anew, and look at what was driven since the look before';
+        ? 'Not qualified: one of the first three heads failed. Set up again'
+        : 'Stop: last check failed. Set up again and inspect everything driven since the previous check';
     case 'released':
-      return 'Released for the row';
+      return 'Qualified';
     case 'look':
-      return `Look again before the next one: ${status.why.map((one) => reasonInWords(one, length)).join('; ')}`;
+      return `Check one head before continuing: ${status.why.map((one) => reasonInWords(one, length)).join('; ')}`;
   }
 }
 
@@ -247,14 +247,14 @@ export function settingInUseInWords(
   used: SettingInUse<RunSetting> | null,
   length: WriteLength
 ): { good: boolean; text: string } {
-  if (used === null) return { good: false, text: 'no tool is set for these yet' };
+  if (used === null) return { good: false, text: 'no tool set up' };
   const { setting, changes, status } = used;
   const { found } = setting.state;
   const what = `${setting.setup.name}${found ? `, ${foundInWords(found, setting.setup)}` : ''}`;
   return changes.length > 0
     ? {
         good: false,
-        text: `${what}. It was set for something else: ${toolChangesInWords(changes, length)}`
+        text: `${what}. Setup does not match: ${toolChangesInWords(changes, length)}`
       }
     : { good: status.state === 'released', text: `${what}. ${toolStatusInWords(status, length)}` };
 }

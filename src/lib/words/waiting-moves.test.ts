@@ -10,10 +10,10 @@ it.each([
   [
     'hole',
     { kind: 'checked', hole: 15, diameterIn: 0.19, heightIn: 0.062, flags: ['ring-mark'] },
-    'head 15, measured: 4.83 mm wide, 1.57 mm high; seen: ring mark'
+    'head 15, measured: 4.83 mm wide, 1.57 mm high; seen: rivet set mark on sheet'
   ],
-  ['drive', { kind: 'driven', hole: 7, quick: 'more' }, 'rivet 7 driven; wants more'],
-  ['drive', { kind: 'undriven', hole: 7 }, 'rivet 7 taken back: it was not driven'],
+  ['drive', { kind: 'driven', hole: 7, quick: 'more' }, 'rivet 7 driven; drive further'],
+  ['drive', { kind: 'undriven', hole: 7 }, 'rivet 7 entry reversed: not driven'],
   [
     'rework',
     { kind: 'measured', hole: 3, widestIn: 0.131, seen: [] },
@@ -22,9 +22,9 @@ it.each([
   [
     'step',
     { kind: 'ticked', step: 'pilots', hole: 4, of: 50, done: true, timed: null },
-    'a step of Make ready, hole 4, ticked off'
+    'a prep step, hole 4, completed'
   ],
-  ['cage', { kind: 'reading' }, 'an entry of a cage’s setting'],
+  ['cage', { kind: 'reading' }, 'a stop countersink entry'],
   // an entry of another version is still one
   ['hole', { kind: 'x-rayed', hole: 15 }, 'an entry']
 ])('%s %o', (log, move, words) => expect(said(log, move)).toBe(words));

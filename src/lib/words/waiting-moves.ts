@@ -9,7 +9,7 @@ import { driveMoveInWords, readingInWords, reworkEventInWords } from './history.
 import type { WriteLength } from './writing.ts';
 
 const LOGS: Readonly<Record<string, string>> = {
-  cage: 'an entry of a cage’s setting',
+  cage: 'a stop countersink entry',
   tool: 'an entry of a tool’s setting'
 };
 const seen = ({ flags }: HoleLook): string =>
@@ -45,7 +45,7 @@ export function keptMoveInWords(log: string, move: unknown, length: WriteLength)
             ? read(
                 ReadyMove,
                 ({ hole, done }) =>
-                  `a step of Make ready${hole === null ? '' : `, hole ${hole},`} ${done ? 'ticked off' : 'taken back'}`
+                  `a prep step${hole === null ? '' : `, hole ${hole},`} ${done ? 'completed' : 'undone'}`
               )
             : log === 'old-work'
               ? read(OldWorkMove, oldWorkMoveInWords)

@@ -23,12 +23,12 @@ describe('a warning', () => {
     const washer = (coverIn: number) =>
       warningInWords({ said: { code: 'washer-needed', coverIn, leastIn: 0.03 } }, inInches);
     expect(washer(0.01)).toMatchObject({
-      title: 'The head hardly covers the panel’s hole',
+      title: 'Head overlap on the panel hole too small',
       text: expect.stringContaining('0.01 in is left')
     });
     expect(washer(-0.012)).toMatchObject({
       title: 'The head does not cover the panel’s hole',
-      text: expect.stringContaining('its hole stands 0.012 in past the head')
+      text: expect.stringContaining('its hole extends 0.012 in past the head')
     });
   });
 

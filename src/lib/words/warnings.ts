@@ -24,8 +24,8 @@ export interface WrittenWarning {
 /** The stations that a plan is made at, by name. */
 export const PLANNED_AT: Record<PlanWarning['station'], string> = {
   carry: 'Size',
-  'lay-out': 'Lay out',
-  stack: 'Stack'
+  'lay-out': 'Layout',
+  stack: 'Stack-up'
 };
 
 const of = (stack: string | null): string => (stack === null ? '' : `: ${stack}`);
@@ -81,7 +81,7 @@ const WARNINGS: { [C in PlanWarningSaid['code']]: Say<C> } = {
     written(
       `${said.name} is ${said.material}`,
       said.family === null
-        ? 'The rivets-per-inch guidance gives no figure for it: use the aircraft’s own data.'
+        ? 'The rivets-per-inch guidance has no value for this case: use approved data.'
         : `The guidance is read for ${FAMILY_CONSTANTS[said.readFor].sheets}.`
     ),
   'flush-carries-less': () =>
@@ -101,22 +101,19 @@ const WARNINGS: { [C in PlanWarningSaid['code']]: Say<C> } = {
     ),
   'unrounded-more': (said, length) =>
     written(
-      'The unrounded figure asks for more',
-      `${num(said.perInch)} an inch gives ${said.exact} ${placeInWords(said.where, length)}; the tables’ one decimal gives ${said.required}.`
+      'Unrounded value requires more rivets',
+      `${num(said.perInch)} per inch gives ${said.exact} ${placeInWords(said.where, length)}; the tables’ one decimal gives ${said.required}.`
     ),
   'own-figure': (said) =>
-    written(
-      'The rivets an inch are this job’s own',
-      `${num(said.perInch)} an inch: ${said.reason}`
-    ),
+    written('Rivets per inch from job data', `${num(said.perInch)} per inch: ${said.reason}`),
   'own-pitch-unsaid': (said, length) =>
     written(
-      'A largest pitch of the job needs its source',
-      `${length(said.pitchIn)}: enter whose data name it, and where. Or leave it empty: the shop’s limit holds then.`
+      'Maximum pitch (job) needs its source',
+      `${length(said.pitchIn)}: enter the document and page, or leave blank to use the shop limit.`
     ),
   'own-pitch': (said, length) =>
     written(
-      'The largest pitch is this job’s own',
+      'Maximum pitch from job data',
       `${length(said.pitchIn)} by ${said.reference}; the shop’s is ${length(said.shopIn)}.`
     ),
   'as-gauge': (said, length) =>
@@ -126,14 +123,11 @@ const WARNINGS: { [C in PlanWarningSaid['code']]: Say<C> } = {
     ),
   'double-shear': () =>
     written(
-      'Counted in double shear',
+      'Calculated in double shear',
       'The printed guidance is for single shear. Cutting each rivet in two places halves its shear limit; the data must allow it.'
     ),
   'holds-only': () =>
-    written(
-      'Attachment only',
-      'No load is counted: the fewest rivets within the largest pitch are laid out.'
-    ),
+    written('Attachment only', 'No load counted: fewest rivets within the maximum pitch.'),
   'strap-missing': () =>
     written(
       'A strap is missing',
@@ -152,7 +146,7 @@ const WARNINGS: { [C in PlanWarningSaid['code']]: Say<C> } = {
   'insert-corner': (said, length) =>
     written(
       'The insert’s corner rivets are near its rounded corners',
-      `${length(said.edgeIn)} to the curve, under the least edge distance of ${length(said.edgeMinIn)}. Use a smaller corner radius, a larger edge distance, or move the corner rivets in.`
+      `${length(said.edgeIn)} to the curve, below the minimum edge distance of ${length(said.edgeMinIn)}. Use a smaller corner radius, a larger edge distance, or move the corner rivets in.`
     ),
   'crack-longer': (said, length) =>
     written(
@@ -161,7 +155,7 @@ const WARNINGS: { [C in PlanWarningSaid['code']]: Say<C> } = {
     ),
   'divided-off': (said, length) =>
     written(
-      'Holes divided as asked break a limit',
+      'Requested spacing violates a limit',
       `${said.count} new hole${said.count === 1 ? '' : 's'} between ${length(said.fromIn)} and ${length(said.toIn)} stand ${length(said.pitchIn)} apart; ${length(said.leastIn)} to ${length(said.mostIn)} holds. ${said.nearest === null ? 'No count of holes between them holds it.' : said.nearest === 0 ? 'None between them would hold it.' : `The nearest that holds: ${said.nearest}.`}`
     ),
   'crack-under-flush': () =>
@@ -173,17 +167,17 @@ const WARNINGS: { [C in PlanWarningSaid['code']]: Say<C> } = {
     written(
       'A solid rivet swells in the plastic’s hole and cracks it',
       said.by === ''
-        ? 'Use a sleeve, a screw, or a blind rivet with a washer, as approved data specify. Enter at Size how it is done and by whose word.'
+        ? 'Use a sleeve, a screw, or a blind rivet with a washer, as approved data specify. Enter method and authority in Size.'
         : `Written choice: ${said.by}.`
     ),
   'washer-needed': (said, length) =>
     said.coverIn < 0
       ? written(
           'The head does not cover the panel’s hole',
-          `When the panel has grown its hole stands ${length(-said.coverIn)} past the head: put a washer under the head, wide enough for the hole.`
+          `When the panel has grown its hole extends ${length(-said.coverIn)} past the head: put a washer under the head, wide enough for the hole.`
         )
       : written(
-          'The head hardly covers the panel’s hole',
+          'Head overlap on the panel hole too small',
           `${length(said.coverIn)} is left when the panel has grown, under ${length(said.leastIn)}: put a washer under the head.`
         ),
   limit: (said, length, holes) => written(CHECK_NAMES[said.rule], limitText(said, holes, length)),
@@ -192,18 +186,18 @@ const WARNINGS: { [C in PlanWarningSaid['code']]: Say<C> } = {
   'span-off': (said, length) =>
     written(
       `${sentence(said.line)}: its end holes are ${length(tenThousandths(Math.abs(said.differenceIn)))} ${said.differenceIn > 0 ? 'further apart' : 'nearer together'} than planned`,
-      `Divided by ${said.spaces} spaces that is a pitch of ${length(tenThousandths(said.pitchIn))}${said.limitIn === null ? '' : `, against a limit of ${length(said.limitIn)}`}. Take the end holes up as existing ones and the line is laid between them; look at their edge distance too.`
+      `Divided by ${said.spaces} spaces that is a pitch of ${length(tenThousandths(said.pitchIn))}${said.limitIn === null ? '' : `, against a limit of ${length(said.limitIn)}`}. Pick up the end holes as existing holes and lay out the row between them; check their edge distance.`
     ),
   adrift: (said) =>
     written(
-      'Something set by hand no longer fits',
-      `${sentence(adriftInWords(said.what))}. Set it anew or let it go.`
+      'Manual edit no longer applies',
+      `${sentence(adriftInWords(said.what))}. Redo it or remove it.`
     ),
   'held-open': (said) =>
     written(
       said.holes.length === 1
-        ? `Hole ${said.holes[0]} is held open`
-        : `${said.holes.length} holes are held open`,
+        ? `Hole ${said.holes[0]} is left open`
+        : `${said.holes.length} holes are left open`,
       `${said.reasons.join('; ')}: drilled, never riveted.`
     ),
   'existing-not-measured': existingNotMeasured,
@@ -218,7 +212,7 @@ const WARNINGS: { [C in PlanWarningSaid['code']]: Say<C> } = {
     ),
   'more-than-needed': (said) =>
     written(
-      'You have more than needed',
+      'More rivets than required',
       `${said.has} rivets on ${said.lines} where ${said.needs} carry the load: each extra hole weakens the sheet.`
     ),
   'knife-edge': knifeEdge,
@@ -245,7 +239,7 @@ const WARNINGS: { [C in PlanWarningSaid['code']]: Say<C> } = {
   'dimple-hot-if': () =>
     written(
       'Dimple hot if it is 7075-T6',
-      'Harder tempers crack when dimpled cold. Tell each sheet’s material to be sure.'
+      'Harder tempers crack when dimpled cold. Specify each sheet’s material to be sure.'
     ),
   'no-rivet': (said, length) =>
     written(`No rivet for this stack${of(said.stack)}`, `${refusalInWords(said.why, length)}.`),
@@ -256,45 +250,42 @@ const WARNINGS: { [C in PlanWarningSaid['code']]: Say<C> } = {
     ),
   protrusion: (said) =>
     written(
-      `Protrusion outside its window${of(said.stack)}`,
-      `${hundredths(said.protrusionD)} D${said.atDimple ? ' reckoned from the raised dimple, as this shop does' : ''}; it must be over ${said.overD} D and under ${said.underD} D.`
+      `Protrusion out of limits${of(said.stack)}`,
+      `${hundredths(said.protrusionD)} D${said.atDimple ? ' measured from the raised dimple (shop practice)' : ''}; it must be over ${said.overD} D and under ${said.underD} D.`
     ),
   'no-good-head': (said) => {
     const { wideD, diameterD, heightD } = said;
     return written(
-      `By its volume this length makes no good head${of(said.stack)}`,
+      `This length cannot form a good shop head${of(said.stack)}`,
       `At ${said.nominalHeightD} D high it would be ${hundredths(wideD)} D wide: too ${wideD > diameterD.high ? 'much' : 'little'} metal. At no height is it both ${diameterD.low}–${diameterD.high} D wide and ${heightD.low}–${heightD.high} D high.`
     );
   },
   'hold-nothing': (said) =>
     written(
-      'Holes that hold nothing together',
+      'Hole through fewer than two sheets',
       `Fewer than two layers lie at holes ${asRanges(said.holes)}.`
     ),
-  'under-no-hole': (said) =>
-    written(`${said.name} lies under no hole`, 'Look at where it begins and ends.'),
+  'under-no-hole': (said) => written(`${said.name} lies under no hole`, 'Check its start and end.'),
   closed: (said) =>
     written(
-      'The parts stay together: chips and burrs between them are accepted',
+      'Not disassembled: chips and burrs between sheets accepted',
       `${sentence(said.reason)}.`
     ),
   'own-heads-unfinished': (said) =>
-    written('The joint’s own limits of heads are not whole', OWN_LIMITS_MISSING[said.missing]),
+    written('Joint-specific head limits incomplete', OWN_LIMITS_MISSING[said.missing]),
   'own-heads': (said) =>
     written(
-      `Heads are held against the joint’s own limits: ${said.reference}`,
-      said.wider
-        ? 'They let through heads that the shop’s limits do not.'
-        : 'They are within the shop’s.'
+      `Joint-specific head limits in use: ${said.reference}`,
+      said.wider ? 'They accept heads that shop limits reject.' : 'They are within the shop’s.'
     ),
   'closed-unsaid': () =>
     written(
       'Chips and burrs would stay between the parts',
-      'A joint that cannot be taken apart is neither cleaned nor deburred inside: say by whose word that is accepted.'
+      'A joint that cannot be disassembled is neither cleaned nor deburred inside: enter who accepted this.'
     ),
   'closed-panel': () =>
     written(
-      'A clear panel must come apart',
+      'Clear panel must be disassembled',
       'Its holes are opened in the panel alone; opened between metal its edges crack.'
     ),
   'closed-flush': (said) =>
@@ -304,13 +295,13 @@ const WARNINGS: { [C in PlanWarningSaid['code']]: Say<C> } = {
     ),
   'film-on': (said, length) =>
     written(
-      `Film is still on ${said.sheets.join(' and ')}`,
+      `Protective film still on ${said.sheets.join(' and ')}`,
       `Peel it before measuring and before riveting: it raises a head by ${length(FILM_RAISES_IN.least)} to ${length(FILM_RAISES_IN.most)}. It is not counted in the grip.`
     ),
   'measured-off': (said, length) =>
     written(
-      `Hole ${said.hole}: ${length(tenThousandths(Math.abs(said.differenceIn)))} ${said.differenceIn > 0 ? 'more' : 'less'} in the grip than the stack says`,
-      `Look for: ${said.causes.map((cause) => causeInWords(cause, length)).join('; ')}.`
+      `Hole ${said.hole}: ${length(tenThousandths(Math.abs(said.differenceIn)))} ${said.differenceIn > 0 ? 'more' : 'less'} grip than the stack-up`,
+      `Possible causes: ${said.causes.map((cause) => causeInWords(cause, length)).join('; ')}.`
     )
 };
 

@@ -13,13 +13,13 @@ export function wayInWords(said: WaySaid, length: WriteLength): string {
     case 'usual-edge':
       return 'use the usual edge distance';
     case 'read-for':
-      return `read it for ${FAMILY_CONSTANTS[said.family].sheets}`;
+      return `use the guidance for ${FAMILY_CONSTANTS[said.family].sheets}`;
     case 'size':
       return `use dash ${num(said.dash)} (${length(said.diameterIn)})`;
     case 'widen':
       return `widen to ${length(said.widthIn)}`;
     case 'rows-chosen':
-      return 'let the rows be chosen';
+      return 'use automatic rows';
     case 'rows-staggered':
       return 'stagger the rows';
     case 'rows-in-line':
@@ -27,17 +27,17 @@ export function wayInWords(said: WaySaid, length: WriteLength): string {
     case 'lines-along':
       return 'set the rivets in lines along the member';
     case 'two-lines':
-      return said.round === null ? 'set two lines' : `set two lines round the ${said.round}`;
+      return said.round === null ? 'set two lines' : `use two rows around the ${said.round}`;
     case 'rings':
       return `set ${said.rings} rings`;
     case 'no-insert':
-      return 'go without an insert';
+      return 'remove the insert';
     case 'universal-heads':
       return said.dash === null
         ? 'use universal heads'
         : `use universal heads of dash ${num(said.dash)}`;
     case 'attachment-only':
-      return 'make it attachment only, if approved data say that it carries no load';
+      return 'set to attachment only (only if approved data show it carries no load)';
     case 'plate-without-insert':
       return 'use a plate without an insert';
   }

@@ -21,24 +21,22 @@
   <p>{data.me.role}</p>
   {#if form?.said}<Notice level="note" title={COMMON.done} text={form.said} />{/if}
   <section aria-labelledby="password">
-    <h2 class="head-2" id="password">Another password</h2>
+    <h2 class="head-2" id="password">Change password</h2>
     <TypedForm action="?/password" refused={refused('password')}>
-      <Field name="old" label="The one until now" type="password" autocomplete="current-password" />
+      <Field name="old" label="Current password" type="password" autocomplete="current-password" />
       <Field
         name="password"
-        label="The new one"
+        label="New password"
         type="password"
         autocomplete="new-password"
-        hint="at least 12 characters; every other session ends"
+        hint="At least 12 characters. Signs you out on all other devices."
       />
       <button class="act main">Change it</button>
     </TypedForm>
   </section>
   <section aria-labelledby="pin">
-    <h2 class="head-2" id="pin">PIN for a shared bench</h2>
-    <p class="hint">
-      Where a lead has trusted the device, a PIN is enough to take the bench over from another hand.
-    </p>
+    <h2 class="head-2" id="pin">PIN for shared devices</h2>
+    <p class="hint">On a shared device set up by a lead, the PIN alone signs you in.</p>
     <TypedForm action="?/pin" refused={refused('pin')}>
       <Field
         name="password"
@@ -52,9 +50,9 @@
         type="password"
         inputmode="numeric"
         autocomplete="off"
-        hint="6 to 10 figures, no run like 123456; empty: none any more"
+        hint="6 to 10 digits, no sequence such as 123456. Leave blank to remove the PIN."
       />
-      <button class="act main">{COMMON.keepIt}</button>
+      <button class="act main">Save PIN</button>
     </TypedForm>
   </section>
   <section aria-labelledby="out">

@@ -90,14 +90,14 @@
 <div class="page gauge">
   <h1>{COMMON.gaugePlate}</h1>
   <p>
-    A pocket gauge for driven heads: print it full size, glue it to a plate, cut to the lines,
-    measure it, and only then trust it.
+    Pocket gauge for shop heads. Print full size, glue to a plate, cut to the lines, and measure
+    before use.
   </p>
   <div class="wishes">
     <div>
-      <p class="label">For dash</p>
+      <p class="label">Rivet sizes</p>
       <Toggles
-        label="For dash"
+        label="Rivet sizes"
         value={sizes.map(String)}
         options={RIVET_SIZES.map(({ dash }) => ({ value: String(dash), text: String(dash) }))}
         onchange={choose}
@@ -136,7 +136,7 @@
     </p>
     <table class="figures">
       <thead>
-        <tr><th>What</th><th>Must be</th><th>Measured</th><th>Verdict</th></tr>
+        <tr><th>What</th><th>Must be</th><th>Measured</th><th>Result</th></tr>
       </thead>
       <tbody>
         {#each judged as { feature, text, problem, verdict } (feature.key)}

@@ -85,7 +85,7 @@ export const actions: Actions = {
     const form = await readForm(event.request, OfBench);
     if (!form.ok) return no('bench', form.message);
     const ended = await endBench(event.locals.database(), form.value.bench, leadOf(event).id);
-    return ended ? yes('bench') : no('bench', 'this bench is not trusted any more');
+    return ended ? yes('bench') : no('bench', 'This is no longer a shared device');
   },
   setRight: async (event) => {
     const form = await readForm(event.request, SetRight);

@@ -23,7 +23,7 @@
   const day = (at: Date) => at.toLocaleDateString([], { dateStyle: 'medium' });
 </script>
 
-<svelte:head><title>People and benches · Zanjador</title></svelte:head>
+<svelte:head><title>Users and shared devices · Zanjador</title></svelte:head>
 
 <div class="page people">
   <h1>{PEOPLE.peopleAndBenches}</h1>
@@ -32,22 +32,29 @@
       Last backup {new Date(data.backup.at).toLocaleString([], {
         dateStyle: 'medium',
         timeStyle: 'short'
-      })}, read back whole: {data.backup.path}
+      })}, verified: {data.backup.path}
     </p>
   {:else}
     <Notice
       level="attention"
-      title="No backup is on record"
-      text="./zanjador backup makes one; docs/deploy.md says how it is made every night."
+      title="No backup yet"
+      text="Run ./zanjador backup. For nightly backups see docs/deploy.md."
     />
   {/if}
   {#each data.ahead as ahead (`${ahead.log} ${ahead.subject}`)}
     <LogAhead {ahead} refused={refused('ahead')} />
   {/each}
   {#if form?.code}
-    <Notice testid="code-for {codeFor}" level="note" title="A code for {codeFor}: it is shown once">
+    <Notice
+      testid="code-for {codeFor}"
+      level="note"
+      title="One-time code for {codeFor} (shown once)"
+    >
       <p class="code" data-testid="code">{form.code}</p>
-      <p>Good once, for two days: with the login, at “I have a code from a lead”.</p>
+      <p>
+        Works once, for two days. Enter it with the login under “Use a one-time code”., at “I have a
+        code from a lead”.
+      </p>
     </Notice>
   {/if}
   {#if refused('list')}<Notice level="attention" title="Not done" text={refused('list')} />{/if}
@@ -55,7 +62,7 @@
     <table aria-label="People">
       <thead>
         <tr>
-          <th>{PEOPLE.name}</th><th>{PEOPLE.login}</th><th>Role</th><th>Comes in by</th><th
+          <th>{PEOPLE.name}</th><th>{PEOPLE.login}</th><th>Role</th><th>Sign-in method</th><th
             >Open sessions</th
           ><th></th>
         </tr>
@@ -67,7 +74,7 @@
   </div>
   <div class="halves">
     <section aria-labelledby="enter">
-      <h2 class="head-2" id="enter">Enter somebody</h2>
+      <h2 class="head-2" id="enter">Add user</h2>
       <TypedForm action="?/enter" refused={refused('enter')}>
         <Field name="name" label={PEOPLE.name} autocomplete="off" maxlength={80} required />
         <Field
@@ -86,21 +93,21 @@
       </TypedForm>
     </section>
     <section aria-labelledby="benches">
-      <h2 class="head-2" id="benches">Benches that change hands by PIN</h2>
+      <h2 class="head-2" id="benches">Shared devices (PIN sign-in)</h2>
       <ul>
         {#each data.benches as bench (bench.id)}
           <li>
             <span
               ><strong>{bench.name}</strong>{bench.id === data.here?.id ? ', this one' : ''}
-              <span class="hint">trusted by {bench.by}, {day(bench.at)}</span></span
+              <span class="hint">added by {bench.by}, {day(bench.at)}</span></span
             >
             <form method="POST" action="?/end">
               <button class="act small" name="bench" value={bench.id}
-                >End<span class="sr-only"> {bench.name}</span></button
+                >Remove<span class="sr-only"> {bench.name}</span></button
               >
             </form>
           </li>
-        {:else}<li class="hint">None is trusted.</li>{/each}
+        {:else}<li class="hint">No shared devices.</li>{/each}
       </ul>
       {#if data.here === null}
         <TypedForm action="?/trust" refused={refused('bench')}>
@@ -108,7 +115,7 @@
             name="name"
             label={PEOPLE.nameOfThisDevice}
             maxlength={60}
-            hint="only a device that stays in the shop: whoever has a PIN takes it over"
+            hint="Only for devices that stay in the shop. Anyone with a PIN can sign in."
           />
           <button class="act">{PEOPLE.trustThisDevice}</button>
         </TypedForm>

@@ -42,14 +42,14 @@
   </div>
   {#if data.wish.lot !== undefined}
     <p class="hint">
-      A rivet whose lot nobody told is not found by it. For a lot that went wrong look also at what
-      was driven of its part number meanwhile.
+      Rivets without a recorded lot are not listed. For a suspect lot, also search its part number
+      and dates.
     </p>
   {/if}
   {#if data.found.rivets.length === 0}
     <p class="none">
-      {RECORDS.noRivetOnRecordIs} <a class="back" href="/records">everything</a>. A rivet is on
-      record once it is driven or looked at.
+      {RECORDS.noRivetOnRecordIs} <a class="back" href="/records">show all</a>. Rivets appear here
+      once driven or inspected.
     </p>
   {:else}
     <FoundTable

@@ -26,7 +26,7 @@
 <svelte:head><title>Rivets · Zanjador</title></svelte:head>
 
 <div class="page rivets">
-  <h1>{COMMON.rivets}</h1>
+  <h1>{COMMON.rivetId}</h1>
   <section class="boxed-wide" aria-labelledby="read">
     <h2 id="read" class="label">What is this rivet?</h2>
     <label class="ask">
@@ -73,7 +73,7 @@
   </section>
 
   <section class="boxed-wide" aria-labelledby="marks">
-    <h2 id="marks" class="label">A loose rivet: what is on its head?</h2>
+    <h2 id="marks" class="label">Identify by head mark</h2>
     <label class="ask">
       <span>{RIVETS.findByMarkOneRaised}</span>
       <input class="field-box" type="text" autocomplete="off" maxlength="60" bind:value={mark} />
@@ -102,18 +102,18 @@
       {/each}
       {#if found.alloys.length + found.others.length === 0}
         <li class="none" data-testid="no-such-mark">
-          None of those listed: do not use it until it is identified. Words are: plain, dimple,
-          raised, recessed, dot, dash, cross, ring, triangle, reddish, yellow.
+          No match: do not use the rivet until identified. Search words: plain, dimple, raised,
+          recessed, dot, dash, cross, ring, triangle, reddish, yellow.
         </li>
       {/if}
     </ul>
     <p class="hint">
-      A plain head may be soft 1100: never use it in structure unless its bag says what it is.
+      A plain head may be soft 1100. Do not use it in structure unless the bag identifies it.
     </p>
   </section>
 
   <section class="boxed-wide" aria-labelledby="older">
-    <h2 id="older" class="label">Older heads, to recognise only</h2>
+    <h2 id="older" class="label">Obsolete head styles (identification only)</h2>
     <ul class="older">
       {#each OLDER_HEADS as older (older.standard)}
         <li><OlderHead head={older.head} /> <strong>{older.standard}</strong> {older.head}</li>

@@ -123,13 +123,13 @@
     if (!draft?.success) return;
     const reply = await call(saveProfileAt, undefined, { rules: draft.data, note });
     if (!reply.reached)
-      refusal = 'The server could not be reached. Try again: it becomes one version.';
+      refusal = 'No answer from the server. Try again; only one version is created.';
     else if (!reply.ok) refusal = reply.message;
     else {
       const { name: saved } = draft.data;
       await invalidateAll();
       choose(data.profiles[0]?.id ?? '');
-      said = `${saved} version ${profile?.rules.version ?? ''} is what new joints begin under. Joints made before keep theirs until you move them.`;
+      said = `${saved} version ${profile?.rules.version ?? ''} is used for new joints. Existing joints keep their version until you change it.`;
     }
   }
 </script>
@@ -182,16 +182,15 @@
   <header>
     <h1>{COMMON.rules}</h1>
     <p>
-      Where the trade disagrees, the shop chooses here. Every joint says under which version it was
-      planned, and what would differ under another. The aircraft’s approved data comes before any of
-      it.
+      Choose the shop’s practice where accepted practices differ. Each joint records the rule
+      version used. Approved data always take precedence.
     </p>
   </header>
 
   <ProfileVersions profiles={data.profiles} chosen={profile?.id ?? ''} onchoose={choose} />
 
   {#if profile}
-    <section class="schools" aria-label="Schools">
+    <section class="schools" aria-label="Practices">
       {#each SCHOOLS as school (school.key)}
         <fieldset>
           <legend>{school.question}</legend>
@@ -260,12 +259,7 @@
               `Alloy ${alloy}, limit, min`,
               String(guided.limitMinutes)
             )}
-            {@render iceboxField(
-              alloy,
-              'data',
-              `Alloy ${alloy}, whose data`,
-              RULES.onlyWhereLonger
-            )}
+            {@render iceboxField(alloy, 'data', `Alloy ${alloy}, source`, RULES.onlyWhereLonger)}
           </div>
         {/each}
       </fieldset>
@@ -302,7 +296,7 @@
         </p>
       {:else if differ.length === 0 && problems.length === 0}
         <p class="hint" data-testid="unchanged" data-next={profile.rules.version + 1}>
-          Change something and it can be saved as version {profile.rules.version + 1}.
+          Change a setting to create version {profile.rules.version + 1}.
         </p>
       {:else}
         <p>
@@ -329,7 +323,7 @@
           />
           <input
             class="field-box"
-            aria-label="New name, to begin a profile of its own"
+            aria-label="New profile name (optional)"
             placeholder="or a new name: a profile of its own"
             maxlength="60"
             bind:value={name}
@@ -344,7 +338,7 @@
                 : 'a new profile'}</button
             >
           {:else}
-            <a class="act main" href="/who?back=/rules">Say who is at the bench first</a>
+            <a class="act main" href="/who?back=/rules">Sign in to save</a>
           {/if}
         </form>
       {/if}

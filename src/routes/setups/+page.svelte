@@ -26,10 +26,10 @@
     {setup.material}{#if setup.skinIn !== null}&nbsp;beneath a dimple of <Length
         lengthIn={setup.skinIn}
         decimal
-      />{/if}. Which cage?
+      />{/if}. Select a stop countersink
   {/if}
 {/snippet}
-<SetupsPage here="cages" title="Countersink cages" work={data.task ? forStep : undefined}>
+<SetupsPage here="cages" title="Stop countersinks" work={data.task ? forStep : undefined}>
   {#snippet list()}
     {#each data.cages as { id, cage, settings } (id)}
       <section aria-labelledby="cage-{id}">
@@ -38,19 +38,19 @@
             {cage.name}<span class="quiet-text">, {cage.cutter}</span>
           </h2>
           <a class="act main" href="/setups/{id}{taskAsQuery(data.task)}"
-            >{data.task ? 'Take this one' : COMMON.setIt}</a
+            >{data.task ? 'Use this one' : COMMON.setIt}</a
           >
         </header>
         <p class="hint">
           {cage.cutterDeg}°, <Length lengthIn={cage.cutterIn} decimal /> wide · pilot <Length
             lengthIn={cage.pilotIn}
             decimal
-          />, stands out <Length lengthIn={cage.pilotLengthIn} decimal />
+          />, length <Length lengthIn={cage.pilotLengthIn} decimal />
         </p>
         {#each settings.slice(0, SHOWN) as setting (setting.id)}
           <CageSettingLine {setting} />
         {:else}
-          <p class="hint">Never set yet.</p>
+          <p class="hint">Not set up yet.</p>
         {/each}
         {#if settings.length > SHOWN}
           <a class="older" href="/setups/{id}">all {settings.length} settings</a>
@@ -58,8 +58,7 @@
       </section>
     {:else}
       <p class="hint">
-        No cage is known yet. Write down the first one at the right: what stands on its tape, which
-        cutter and pilot are in it.
+        No stop countersinks yet. Add the first one: name on its tape, cutter and pilot.
       </p>
     {/each}
   {/snippet}

@@ -26,7 +26,7 @@
     { key: 'part', title: 'Rivet', of: ({ partNumber }) => partNumber, words: true },
     { key: 'lot', title: COMMON.lot, of: ({ lot }) => lot, words: true },
     { key: 'place', title: 'Place', of: ({ place }) => place, words: true },
-    { key: 'cold', title: 'Kept', of: ({ cold }) => (cold ? 'cold' : ''), words: true },
+    { key: 'cold', title: 'Storage', of: ({ cold }) => (cold ? 'refrigerated' : ''), words: true },
     { key: 'count', title: 'Count', of: ({ count }) => count }
   ];
   type Wanted = (typeof wanted)[number];
@@ -38,8 +38,8 @@
       of: (one) => one.jobs.map(({ job, wanted: of }) => `${job}: ${of}`).join(', '),
       words: true
     },
-    { key: 'wanted', title: 'Wanted', of: (one) => one.wanted },
-    { key: 'hand', title: 'In the bins', of: (one) => one.onHand },
+    { key: 'wanted', title: 'Required', of: (one) => one.wanted },
+    { key: 'hand', title: 'In stock', of: (one) => one.onHand },
     {
       key: 'short',
       title: 'Short',
@@ -66,8 +66,8 @@
     <div class="lists">
       <section aria-labelledby="wanted">
         <h2 id="wanted" class="label">
-          Wanted by the open jobs: {short === 0
-            ? 'nothing is short'
+          Required for open jobs: {short === 0
+            ? 'no shortages'
             : `${short} ${short === 1 ? 'part number' : 'part numbers'} short`}
         </h2>
         {#if wanted.length > 0}
@@ -89,10 +89,10 @@
           >
           {#if arithmetic && data.shortages.ok}<Arithmetic
               work={data.shortages.work}
-              source="spares a tenth, at least 5, job by job; what was handed out is taken off"
+              source="spares a tenth, at least 5, job by job; quantity issued is subtracted"
             />{/if}
         {:else}
-          <p class="hint">No open job wants rivets that it was not given.</p>
+          <p class="hint">All open jobs are supplied.</p>
         {/if}
         {#if data.open.length > 0}<p class="hint">Not counted yet: {data.open.join(', ')}.</p>{/if}
       </section>

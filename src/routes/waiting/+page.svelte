@@ -46,14 +46,14 @@
 <svelte:head><title>Not stored yet · Zanjador</title></svelte:head>
 
 <div class="page waiting">
-  <h1>Logged on this device, not stored</h1>
+  <h1>Unsent entries</h1>
   {#if entries.length === 0}
     <p>{WAITING.nothingAllThatWasLogged}</p>
   {:else}
     <p>
-      What waits goes by itself. What the server could not take stays here until somebody lets go of
-      it: log it where it belongs first. Numbers of holes are those of the release it was logged in;
-      a newer one may count otherwise. Clearing this browser’s data loses all of it.
+      Waiting entries are sent automatically. Rejected entries stay here until you discard them; log
+      them again first if needed. Hole numbers are those of the release shown. Clearing browser data
+      deletes all entries.
     </p>
     <p><button class="act" type="button" onclick={takeOut}>{WAITING.takeAllOfItOut}</button></p>
     <ul aria-label={WAITING.entriesThatAreNotStored}>
@@ -74,8 +74,8 @@
             </p>
             <p>
               {entry.refused === undefined
-                ? '◔ Waits for the server, or for whoever logged it.'
-                : `✕ Not taken: ${entry.refused}`}
+                ? '◔ Waiting for the server, or for this user to sign in'
+                : `✕ Rejected: ${entry.refused}`}
             </p>
           </div>
           {#if entry.refused !== undefined && asked === entry.id}

@@ -46,7 +46,10 @@ export const actions: Actions = {
   pin: async (event) => {
     const { bench } = event.locals;
     if (!bench)
-      return fail(400, { way: 'pin', message: 'this bench is not trusted: sign in by password' });
+      return fail(400, {
+        way: 'pin',
+        message: 'This is not a shared device. Sign in with your password.'
+      });
     const form = await readForm(event.request, PinForm);
     if (!form.ok) return fail(400, { way: 'pin', message: form.message });
     return comeIn(event, await signInByPin(event.locals.database(), bench, form.value), 'pin');

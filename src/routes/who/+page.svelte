@@ -19,16 +19,16 @@
   onMount(() => void forgetPages());
 </script>
 
-<svelte:head><title>Who is at the bench? · Zanjador</title></svelte:head>
+<svelte:head><title>Sign in · Zanjador</title></svelte:head>
 
 <div class="page narrow-page">
-  <h1>Who is at the bench?</h1>
-  <p>Every save and every checked head is kept under a name.</p>
+  <h1>Sign in</h1>
+  <p>Every change and every inspection is recorded under your name.</p>
   {#if data.demo}
     <Notice
       level="attention"
       title="This is the demo"
-      text="Its people are made up and come in by a click. A shop’s own database has logins: ./zanjador start --own."
+      text="These people are fictional: select one to sign in. A real shop uses logins: ./zanjador start --own."
     />
     <form class="people" method="POST" action={at('demo')}>
       {#if refused('demo')}<p role="alert">{refused('demo')}</p>{/if}
@@ -46,7 +46,7 @@
   {/if}
   {#if data.bench !== null && data.withPin.length > 0}
     <section aria-label={PEOPLE.byPIN}>
-      <h2 class="head-2">By PIN, at {data.bench}</h2>
+      <h2 class="head-2">Sign in with PIN on {data.bench}</h2>
       <TypedForm action={at('pin')} refused={refused('pin')}>
         <fieldset class="names">
           <legend class="label">{PEOPLE.name}</legend>
@@ -73,8 +73,8 @@
       </TypedForm>
     </section>
   {/if}
-  <section aria-label="By password">
-    {#if data.demo}<h2 class="head-2">By password</h2>{/if}
+  <section aria-label="Sign in with password">
+    {#if data.demo}<h2 class="head-2">Sign in with password</h2>{/if}
     <TypedForm action={at('password')} refused={refused('password')}>
       <Field name="login" label={PEOPLE.login} autocomplete="username" autocapitalize="none" />
       <Field
@@ -85,13 +85,13 @@
       />
       <button class="act main">{PEOPLE.signIn}</button>
     </TypedForm>
-    <p><a href="/who/code">I have a code from a lead</a></p>
+    <p><a href="/who/code">Use a one-time code</a></p>
   </section>
   {#if data.person}
     <form method="POST" action="/who/out">
       <p>
-        {data.person.name}, {data.person.role}, is here.
-        <a href="/account">Password, PIN</a>
+        Signed in: {data.person.name}, {data.person.role}
+        <a href="/account">Change password or PIN</a>
         {#if data.person.role === 'lead'}<a href="/people">{PEOPLE.peopleAndBenches}</a>{/if}
       </p>
       <button class="act">Sign out</button>

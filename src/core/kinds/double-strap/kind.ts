@@ -11,7 +11,7 @@ const ALONG = { run: 'along', rows: 'auto', pattern: 'in-line' } as const;
 /** A double-strap butt joint: a strap on each side of a broken member. */
 export const doubleStrap = defineKind({
   key: 'double-strap',
-  name: 'splice between two straps',
+  name: 'double-strap splice',
   place: 8,
   read,
   entered,
@@ -28,16 +28,16 @@ export const doubleStrap = defineKind({
     carry: [
       length('widthIn', 'Width of the broken member', '2 1/4'),
       length('gapIn', 'Gap at the break', '0', 'none'),
-      choice('shear', 'Count each rivet as cut in', [
-        ['single', 'one place (as printed)'],
-        ['double', 'two places']
+      choice('shear', 'Shear planes per rivet', [
+        ['single', 'One (single shear, as published)'],
+        ['double', 'Two (double shear)']
       ])
     ],
     'lay-out': [
-      choice('run', 'Rivets run', [
-        ['fits', 'As it fits'],
-        ['across', 'In rows across'],
-        ['along', 'In lines along']
+      choice('run', 'Row direction', [
+        ['fits', 'Automatic'],
+        ['across', 'Across'],
+        ['along', 'Along']
       ]),
       ...ROWS,
       ...EDGES
@@ -69,7 +69,7 @@ export const doubleStrap = defineKind({
   waysOut: () => [plainWay({ code: 'lines-along' }, { run: 'along' }), ...rowWaysOut()],
   otherWays: () => [
     ...rowWays().map(({ name, change }) => ({ name, change: { ...change, run: 'across' } })),
-    { name: 'In lines along', change: { ...FEWEST, ...ALONG } },
+    { name: 'Along', change: { ...FEWEST, ...ALONG } },
     { name: 'In lines along, staggered', change: { ...FEWEST, ...ALONG, pattern: 'staggered' } },
     { name: 'In lines along, house pitch', change: { ...HOUSE, ...ALONG } }
   ],

@@ -188,8 +188,8 @@ function explain(
     workLine(
       'pitch',
       nearPitchIn === null
-        ? by`larger of ${limits.pitchMinD} D and ${transverseIn === null ? 'the least between lines' : 'between lines'} / ${limits.transverseOfPitch}, up to a 1/32, not over ${limits.pitchMaxD} D = larger of ${len(limits.pitchMinD * D)} and ${len(wishedIn)}`
-        : 'the wished pitch: the strap is as long as it asks',
+        ? by`larger of ${limits.pitchMinD} D and ${transverseIn === null ? 'minimum transverse pitch' : 'between lines'} / ${limits.transverseOfPitch}, up to a 1/32, not over ${limits.pitchMaxD} D = larger of ${len(limits.pitchMinD * D)} and ${len(wishedIn)}`
+        : 'target pitch; the strap length follows',
       pitchIn,
       'in',
       'pitch'

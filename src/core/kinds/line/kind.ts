@@ -9,7 +9,7 @@ import { layLine } from './lay.ts';
 /** One rivet line on a flange or stiffener, clear of its bend. */
 export const line = defineKind({
   key: 'line',
-  name: 'line on a flange',
+  name: 'rivet row on a flange',
   place: 5,
   read,
   entered,
@@ -27,7 +27,7 @@ export const line = defineKind({
   asks: {
     carry: [
       length('lengthIn', 'Length of the flange or stiffener', '18'),
-      length('flangeIn', 'Width of the flange, edge to heel', '3/4'),
+      length('flangeIn', 'Flange width, edge to bend', '3/4'),
       length('bendRadiusIn', 'Bend radius, inside', '1/8'),
       CARRIES
     ],

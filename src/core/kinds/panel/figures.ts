@@ -31,7 +31,7 @@ export function panelFigures(
       'Growth each way',
       growth.growthIn,
       growthWork.slice(0, 1),
-      by`reckoned over the longer side, ${unitLen(spanIn)}, ΔT ${num(deltaTC)} °C`
+      by`over the longer side, ${unitLen(spanIn)}, ΔT ${num(deltaTC)} °C`
     )
   ];
 }

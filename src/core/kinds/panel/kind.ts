@@ -15,7 +15,7 @@ const count = (side: string) =>
 /** A frame riveted round a clear plastic panel. */
 export const panel = defineKind({
   key: 'panel',
-  name: 'frame round a clear panel',
+  name: 'frame around a clear panel',
   place: 7,
   read,
   entered,
@@ -40,21 +40,21 @@ export const panel = defineKind({
       length('widthIn', 'Width of the clear panel', '22'),
       length('heightIn', 'Height', '14'),
       length('frameIn', 'Width of the frame strip', '1'),
-      choice('material', 'What is it made of?', [
+      choice('material', 'Panel material', [
         ['acrylic', 'Acrylic'],
         ['polycarbonate', 'Polycarbonate']
       ]),
-      plain('deltaTC', 'Coldest to hottest, °C', '60', '60 °C'),
+      plain('deltaTC', 'Temperature range, °C', '60', '60 °C'),
       {
         ask: 'text',
         key: 'plasticReason',
-        label: 'Solid rivets through the plastic: how, and by whose word?',
+        label: 'Solid rivets through the plastic: method and authority',
         placeholder: 'sleeves, data and person'
       }
     ],
     'lay-out': [
       ...EDGES,
-      length('bracketIn', 'Corner bracket’s leg, along each side', 'none', 'no brackets'),
+      length('bracketIn', 'Corner bracket leg length', 'none', 'no brackets'),
       count('top'),
       count('bottom'),
       count('left'),

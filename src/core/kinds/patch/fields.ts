@@ -39,8 +39,8 @@ export const { read, entered } = schemasOf(
     crackDrill: z.enum(['#40', '#30'])
   },
   {
-    cutoutWIn: sizeIn("the cut-out's width"),
-    cutoutHIn: sizeIn("the cut-out's height"),
+    cutoutWIn: sizeIn("the cutout's width"),
+    cutoutHIn: sizeIn("the cutout's height"),
     cornerRadiusIn: orUsual(roundCorner, USUAL_CORNER_IN),
     ...insertReading,
     /** null: the damage is cut out; else the crack stays, stop-drilled at both ends, under a plate */

@@ -18,7 +18,7 @@ import { isCutOut } from './parts.ts';
 export const doublerWork = ({ rows }: Patch, { borderIn, doubler }: PatchGeometry): WorkLine =>
   workLine(
     'doubler',
-    by`cut-out + 2 × border, border = 2 × edge${rows === 2 ? ' + between rows' : ''} = ${len(borderIn)}`,
+    by`cutout + 2 × border, border = 2 × edge${rows === 2 ? ' + between rows' : ''} = ${len(borderIn)}`,
     by`${len(doubler.w)} × ${len(doubler.h)}`,
     'in',
     'doubler'
@@ -79,7 +79,7 @@ export function patchFigures(
 /** The doubler along the top and the left, the cut-out along the other sides. */
 export function patchDims(joint: Patch, { doubler, borderIn }: PatchGeometry): LayoutDim[] {
   const whole = { fromIn: 0, label: joint.style === 'flush' ? 'doubler' : 'plate', strong: true };
-  const hole = { fromIn: borderIn, label: isCutOut(joint) ? 'cut-out' : 'damage' };
+  const hole = { fromIn: borderIn, label: isCutOut(joint) ? 'cutout' : 'damage' };
   return [
     { ...whole, axis: 'x', toIn: doubler.w, side: 'top' },
     { ...whole, axis: 'y', toIn: doubler.h, side: 'left' },

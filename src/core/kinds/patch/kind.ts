@@ -56,11 +56,11 @@ export const patch = defineKind({
   },
   asks: {
     carry: [
-      length('cutoutWIn', 'How wide is the cut-out (or the damage)?', '3 1/2'),
-      length('cutoutHIn', 'How high?', '2 1/4'),
+      length('cutoutWIn', 'Cutout (damage) width', '3 1/2'),
+      length('cutoutHIn', 'Cutout (damage) height', '2 1/4'),
       choice(
         'style',
-        'What covers it?',
+        'Patch type',
         [
           ['flush', 'Insert + doubler'],
           ['plate-over', 'Plate over'],
@@ -68,9 +68,9 @@ export const patch = defineKind({
         ],
         { also: ({ sheets }: EnteredPatch, style) => ({ sheets: namedFor(style, sheets) }) }
       ),
-      length('crackIn', 'Does a crack stay? Its length', 'cut out', 'none: the damage is cut out'),
+      length('crackIn', 'Length of crack left in place', 'cut out', 'none: the damage is cut out'),
       {
-        ...length('crackTurnDeg', 'Turned from level, degrees', '0', 'level', crackStays),
+        ...length('crackTurnDeg', 'Crack angle from horizontal, °', '0', 'level', crackStays),
         ask: 'number'
       } satisfies LengthAsk<EnteredPatch>,
       choice(
@@ -87,7 +87,7 @@ export const patch = defineKind({
     'lay-out': [
       choice(
         'rows',
-        'Lines round the cut-out',
+        'Rivet rows around the cutout',
         [
           ['1', 'One'],
           ['2', 'Two']
@@ -95,14 +95,14 @@ export const patch = defineKind({
         { read: asNumber }
       ),
       ...EDGES,
-      length('cornerRadiusIn', 'Corner radius of the cut-out', '1/2', [unitLen(USUAL_CORNER_IN)]),
+      length('cornerRadiusIn', 'Corner radius of the cutout', '1/2', [unitLen(USUAL_CORNER_IN)]),
       ...insertAsks(filled)
     ]
   },
   names: {
     style: 'what covers it',
-    cutoutWIn: 'cut-out width',
-    cutoutHIn: 'cut-out height',
+    cutoutWIn: 'cutout width',
+    cutoutHIn: 'cutout height',
     cornerRadiusIn: 'corner radius',
     insertClearanceIn: 'clearance round the insert',
     insertEdgeIn: 'edge distance in the insert',
@@ -126,7 +126,7 @@ export const patch = defineKind({
         ],
   lay: layPatch,
   waysOut: (joint) => [
-    ...(joint.rows === 1 ? [plainWay({ code: 'two-lines', round: 'cut-out' }, { rows: 2 })] : []),
+    ...(joint.rows === 1 ? [plainWay({ code: 'two-lines', round: 'cutout' }, { rows: 2 })] : []),
     ...cornerWays(joint),
     ...(joint.style === 'flush'
       ? [plainWay({ code: 'plate-without-insert' }, { style: 'plate-under' }, 2)]

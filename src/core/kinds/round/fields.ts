@@ -8,7 +8,7 @@ import { insertReading } from '../shared/insert.ts';
 export const { read, entered } = schemasOf(
   'round',
   { insert: z.boolean(), ...carriesPicked, rings: z.literal([1, 2, 3]) },
-  { cutoutIn: sizeIn("the cut-out's diameter"), ...insertReading },
+  { cutoutIn: sizeIn("the cutout's diameter"), ...insertReading },
   readSheets
 );
 

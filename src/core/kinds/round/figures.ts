@@ -43,7 +43,7 @@ export function roundWork(
     ),
     size: workLine(
       'doubler',
-      by`cut-out + 2 × (2 × edge + ${between} × between rings) = ${len(cutoutIn)} + 2 × (2 × ${len(edgeIn)} + ${between} × ${len(transverseIn)})`,
+      by`cutout + 2 × (2 × edge + ${between} × between rings) = ${len(cutoutIn)} + 2 × (2 × ${len(edgeIn)} + ${between} × ${len(transverseIn)})`,
       2 * outerIn,
       'in'
     )
@@ -86,7 +86,7 @@ export function roundFigures(
     );
   const firstWork = workLine(
     'first ring',
-    by`cut-out / 2 + edge = ${len(cutRadiusIn)} + ${len(context.edgeIn)}`,
+    by`cutout / 2 + edge = ${len(cutRadiusIn)} + ${len(context.edgeIn)}`,
     radiiIn[0] ?? 0,
     'in'
   );
@@ -106,7 +106,7 @@ export const roundDims = ({ outerIn, cutRadiusIn }: RoundGeometry, edgeIn: numbe
     fromIn: outerIn - cutRadiusIn,
     toIn: outerIn + cutRadiusIn,
     side: 'bottom',
-    label: 'cut-out'
+    label: 'cutout'
   },
   { axis: 'y', fromIn: edgeIn, toIn: 2 * outerIn - edgeIn, side: 'left', label: 'outer ring' }
 ];

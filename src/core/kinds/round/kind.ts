@@ -31,13 +31,13 @@ export const round = defineKind({
   },
   asks: {
     carry: [
-      length('cutoutIn', 'Diameter of the cut-out', '2 1/2'),
+      length('cutoutIn', 'Cutout diameter', '2 1/2'),
       choice(
         'insert',
-        'Fill it flush?',
+        'Insert in the cutout?',
         [
-          ['yes', 'Insert'],
-          ['no', 'Left open']
+          ['yes', 'Yes, flush'],
+          ['no', 'No, open']
         ],
         { read: (value) => value === 'yes' }
       ),
@@ -59,7 +59,7 @@ export const round = defineKind({
     ]
   },
   names: {
-    cutoutIn: 'cut-out diameter',
+    cutoutIn: 'cutout diameter',
     rings: 'rings',
     insert: 'insert',
     insertClearanceIn: 'clearance round the insert',

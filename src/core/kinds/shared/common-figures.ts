@@ -37,7 +37,7 @@ export function pitchFigure(
     key,
     label,
     valueIn: pitchIn,
-    note: `rule: ${limits.pitchMinD} D to ${limits.pitchMaxD} D; school: ${nearPitchIn === null ? 'fewest rivets' : 'near a house pitch'}`,
+    note: `rule: ${limits.pitchMinD} D to ${limits.pitchMaxD} D; practice: ${nearPitchIn === null ? 'fewest rivets' : 'near a house pitch'}`,
     limits: {
       low: limits.pitchMinD,
       high: limits.pitchMaxD,

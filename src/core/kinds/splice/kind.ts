@@ -25,7 +25,12 @@ export const splice = defineKind({
     carry: [
       length('widthIn', 'Joint width, along the rivet rows', '10 3/4'),
       length('gapIn', 'Gap between the skins’ ends', '0', 'none: they touch'),
-      length('farSheetIn', 'Far skin, if of another thickness', 'same', 'as thick as the near one')
+      length(
+        'farSheetIn',
+        'Second skin thickness, if different',
+        'same',
+        'as thick as the near one'
+      )
     ],
     'lay-out': [...ROWS, ...EDGES]
   },

@@ -10,7 +10,7 @@ export const CutterDeg = z.literal([100, 110, 120], {
 
 /** A cage with the cutter and the pilot that are in it; another cutter makes another setting. */
 export const Cage = z.strictObject({
-  name: named('the cage’s name', 40),
+  name: named('the name of the stop countersink', 40),
   cutter: named('the cutter’s name', 40),
   cutterDeg: CutterDeg,
   cutterIn: lengthIn('the cutter’s width', { least: 0.1, most: 1.5 }),

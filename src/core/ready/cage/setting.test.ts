@@ -134,11 +134,11 @@ describe('the events of a setting', () => {
 
   it.each([
     [[reading(9, 0.0015)], { kind: 'finished', afterHoles: 0 }, /not set yet\. Leave it at 9/],
-    [[], recheck(5, 0.001), /finish the trials first/],
-    [SET, reading(10, 0.001), /the trials of this setting are done/],
-    [SET, { kind: 'struck', reading: idOf(1), why: 'x' }, /the trials of this setting are done/],
+    [[], recheck(5, 0.001), /finish the tests first/],
+    [SET, reading(10, 0.001), /tests of this setup are finished/],
+    [SET, { kind: 'struck', reading: idOf(1), why: 'x' }, /tests of this setup are finished/],
     [[reading(9, 0.0015)], { kind: 'struck', reading: idOf(7), why: 'x' }, /no such reading/],
-    [[...SET, recheck(10, 0.001)], recheck(9, 0.001), /came after 10 holes; 9 is before it/],
+    [[...SET, recheck(10, 0.001)], recheck(9, 0.001), /was after 10 holes; 9 is earlier/],
     [[...SET, { kind: 'withdrawn', why: 'new cutter' }], recheck(9, 0.001), /was withdrawn/]
   ] as [Loose[], Loose, RegExp][])('after %j no %j', (before, move, why) => {
     const may = follow(SETUP, storing(SETUP, ...before), moveOf(99, move));

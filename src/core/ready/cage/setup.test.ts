@@ -53,13 +53,13 @@ describe('between which readings a cut is good', () => {
     const middle = bandOf({ sheetIn: 0.041 });
     expect(middle.ok && arithmetic(middle.work)).toEqual([
       'low limit: knife edge: depth when flush − sheet = 0.042 − 0.041 = 0.001 in',
-      'high limit: of the school = 0.002 in',
+      'high limit: shop practice = 0.002 in',
       'target: (0.001 + 0.002) / 2 = 0.0015 in'
     ]);
     const typed = bandOf({ targetIn: -0.001, school: 'aerodynamic' });
     expect(typed.ok && arithmetic(typed.work)).toEqual([
-      'low limit: of the school = -0.002 in',
-      'high limit: of the school = 0.002 in',
+      'low limit: shop practice = -0.002 in',
+      'high limit: shop practice = 0.002 in',
       'target: as typed = -0.001 in'
     ]);
   });

@@ -18,7 +18,7 @@ export class ServedCamera implements Camera {
 
   async look(indexIn: number, row: number): Promise<CameraShot | { failed: string }> {
     const reply = await call(cameraLookAt, { issue: this.issue }, { indexIn, row });
-    if (!reply.reached) return { failed: 'The camera cannot be reached: the server is away.' };
+    if (!reply.reached) return { failed: 'Offline: no camera image.' };
     return reply.ok ? reply.value : { failed: reply.message };
   }
 }

@@ -23,8 +23,8 @@
   const BOTTOM = 84;
   const WORDS = {
     shear: LAYOUT.rivetsShearFirst,
-    bearing: 'holes stretch first',
-    'net-tension': 'sheet tears between holes first'
+    bearing: 'bearing governs',
+    'net-tension': 'net tension governs'
   };
 
   const x = $derived(

@@ -132,7 +132,7 @@
           ?.hole}: {pattern.last - pattern.first + 1}
         {pattern.rule === 'six-rising' || pattern.rule === 'six-falling'
           ? DRIFTS[pattern.rule]
-          : SAYS[pattern.rule]}. Look at the setting{next === null
+          : SAYS[pattern.rule]}. Check the setting{next === null
           ? ''
           : ` before hole ${next}`}{/if}</text
     >
@@ -144,7 +144,7 @@
     <div class="sum">
       <Arithmetic
         work={runWork(values, statistics)}
-        source="the readings shown, {MOST_SHOWN} at the most, each look at a head counted"
+        source="the readings shown, {MOST_SHOWN} maximum, every inspection counted"
       />
     </div>
   {/if}

@@ -68,7 +68,7 @@
     width={widthPx}
     height={heightPx}
     role="group"
-    aria-label="Standard rivets in this stack, to one scale, with the rivets an inch that bearing and shear ask for"
+    aria-label="Standard rivets in this stack, to one scale, with the rivets per inch required by bearing and shear"
   >
     <text class="draw-title" x="14" y="24">In these sheets</text>
     <text class="draw-note" x="14" y="42">one scale,</text>
@@ -88,7 +88,7 @@
     <text class="draw-note" x={LEFT - 8} y={faceY + (stackIn / 2) * pxPerIn + 4} text-anchor="end"
       >{preferences.inWords(stackIn)} stack</text
     >
-    <text class="draw-title" x="14" y={chartTop - 6}>Rivets an inch</text>
+    <text class="draw-title" x="14" y={chartTop - 6}>Rivets per inch</text>
     <Axis
       side="left"
       scale={perInchY}
@@ -100,7 +100,7 @@
     {#if perInchY(MOST_PER_INCH) >= chartTop}
       <path class="limit" d="M{LEFT} {perInchY(MOST_PER_INCH)} H{widthPx - RIGHT}" />
       <text class="limit-name" x={widthPx - RIGHT} y={perInchY(MOST_PER_INCH) - 5} text-anchor="end"
-        >over 14 an inch the rows do not fit</text
+        >over 14 per inch: rows do not fit</text
       >
     {/if}
 

@@ -30,7 +30,7 @@
           valueIn: leastIn,
           ...(byPlate && between ? { highIn: between.mostIn } : {}),
           by: struck !== null ? 'struck' : byPlate ? 'diamond' : 'dot',
-          hint: `${trial.divisions}: ${trialInWords(trial, preferences.inWords).came}, ${by}${struck === null ? '' : `; struck: ${struck}`}`
+          hint: `${trial.divisions}: ${trialInWords(trial, preferences.inWords).came}, ${by}${struck === null ? '' : `; voided: ${struck}`}`
         }
       ];
     })

@@ -32,7 +32,7 @@
               ? ('dot' as const)
               : ('diamond' as const),
         doubted: doubted.has(reading.id),
-        hint: `${reading.clicks} clicks: ${signed(valueIn, preferences.inWords)}, ${reading.by}${reading.struck === null ? '' : `; struck: ${reading.struck}`}`
+        hint: `${reading.clicks} clicks: ${signed(valueIn, preferences.inWords)}, ${reading.by}${reading.struck === null ? '' : `; voided: ${reading.struck}`}`
       };
     })
   );
@@ -47,7 +47,7 @@
   measured={MEASURED[setup.seat]}
   along="clicks, deeper to the right"
   band={guide.band}
-  names={{ high: 'proud limit', low: 'cannot be undone below' }}
+  names={{ high: 'upper limit', low: 'cannot be undone below' }}
   {points}
   {next}
   lineAt={(clicks) => predictAt(guide, clicks)?.flushIn ?? null}

@@ -67,7 +67,7 @@
     next: 'comes next',
     open: 'not driven',
     in: 'driven',
-    more: 'drive more',
+    more: 'drive further',
     look: COMMON.lookAgain
   };
   const marks = $derived(

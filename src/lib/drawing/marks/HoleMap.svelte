@@ -69,7 +69,7 @@
   {marks}
   {numbers}
   {picked}
-  label="Hole map by verdict"
+  label="Hole map by result"
   testId="hole-map"
   {heldOpen}
   {widthIn}

@@ -84,9 +84,9 @@
         class="open"
         transform="translate({x(hole.xIn)} {y(hole)})"
         role="img"
-        aria-label="hole {hole.number} is held open: {hole.reason}. It gets no rivet."
+        aria-label="hole {hole.number} is left open: {hole.reason}. No rivet in this hole."
         data-held-open={hole.number}
-        data-hint="hole {hole.number} is held open: {hole.reason}. It gets no rivet."
+        data-hint="hole {hole.number} is left open: {hole.reason}. No rivet in this hole."
       >
         <rect class="target" x="-22" y="-22" width="44" height="44" />
         <path d="M0 {-radius - 2}L{radius + 2} 0L0 {radius + 2}L{-radius - 2} 0Z" />

@@ -147,7 +147,7 @@
   function sayOf({ dataset }: HTMLElement | SVGElement): string {
     const mark = marks.find(({ number }) => String(number) === dataset['mark']);
     return mark
-      ? `hole ${mark.number}${mark.state === 'held-open' ? `, held open: ${mark.reason}` : ''}: exact ${preferences.exact(fromDatum(mark.xIn, mark.yIn))}, mark ${preferences.exact(markOf(mark))}, off by ${preferences.exact(mark.residualIn)}`
+      ? `hole ${mark.number}${mark.state === 'held-open' ? `, left open: ${mark.reason}` : ''}: exact ${preferences.exact(fromDatum(mark.xIn, mark.yIn))}, mark ${preferences.exact(markOf(mark))}, off by ${preferences.exact(mark.residualIn)}`
       : '';
   }
   const TICK_PX = [26, 18, 12, 7] as const;

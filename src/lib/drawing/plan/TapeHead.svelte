@@ -57,7 +57,7 @@
     </select>
   </label>
   <label class="ruler">
-    <span class="hint">ruler</span>
+    <span class="hint">Scale</span>
     <select
       class="field-box"
       aria-label={LAYOUT.ruler}
@@ -70,16 +70,16 @@
   {#if stepped !== null}
     <p class="stepped" class:off={!exact} data-testid="stepped-off">
       {#if exact}
-        Stepped with dividers, the last hole lands where it should.
+        Dividers: last hole on position.
       {:else}
-        Stepped with dividers, the last hole lands {stepped.figure}
+        Dividers: last hole {stepped.figure}
         {stepped.unit}
         {stepped.errorIn > 0 ? 'long' : 'short'}.
       {/if}
     </p>
   {/if}
   <button data-testid="read-out" class="act read" type="button" onclick={onread}
-    >Read out <kbd>R</kbd></button
+    >Step through marks <kbd>R</kbd></button
   >
 </header>
 

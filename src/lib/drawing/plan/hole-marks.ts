@@ -61,7 +61,7 @@ export const sayHole = (
   exact: (inches: number) => string
 ): string =>
   hole
-    ? `hole ${hole.number}${hole.state === 'held-open' ? `, held open: ${hole.reason}` : ''}: ${exact(hole.xIn)} right, ${exact(hole.yIn)} down`
+    ? `hole ${hole.number}${hole.state === 'held-open' ? `, left open: ${hole.reason}` : ''}: ${exact(hole.xIn)} right, ${exact(hole.yIn)} down`
     : '';
 
 const CELL_PX = 22;

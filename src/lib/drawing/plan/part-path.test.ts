@@ -28,7 +28,7 @@ describe('a shape as a path', () => {
     expect(broken.some(([, y]) => y === 126 || y === 114)).toBe(true);
   });
 
-  it('has round corners and round cut-outs to scale', () => {
+  it('has round corners and round cutouts to scale', () => {
     expect(shapePath(rect(0, 0, 2, 1, 0.25), place)).toContain('A25 25 0 0 1');
     expect(shapePath(circle(1, 1, 0.5), place)).toContain('a50 50');
   });

@@ -56,7 +56,7 @@ describe('dimensions round a drawing', () => {
     expect(datumLine(lap.lines[0], extent, place)).toMatchObject({ x1: 600, x2: 600 });
   });
 
-  it('leave the foot to the cut-out of a patch, and have no datum line for a ring', () => {
+  it('leave the foot to the cutout of a patch, and have no datum line for a ring', () => {
     const patch = layoutOf(
       definition('patch', ['0.032', '0.040'], {
         carries: 'attach',
@@ -69,7 +69,7 @@ describe('dimensions round a drawing', () => {
     const texts = placeDims(patch, patch.holes, extentOf(patch.parts), place, write).map(
       ({ text }) => text
     );
-    expect(texts).toEqual(['5.125 doubler', '4.125 doubler', '4 cut-out', '3 cut-out']);
+    expect(texts).toEqual(['5.125 doubler', '4.125 doubler', '4 cutout', '3 cutout']);
     const left = patch.lines.find(({ key }) => key === 'skin-left');
     expect(datumLine(left, extentOf(patch.parts), place)).toMatchObject({ y1: 0, y2: 0 });
     const round = layoutOf(

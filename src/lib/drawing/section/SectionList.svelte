@@ -29,7 +29,7 @@
   </div>
   {#if side === 'inserted'}
     <div>
-      <dt>stands out</dt>
+      <dt>protrusion</dt>
       <dd>{standsOut}</dd>
     </div>
     {#if atDimple !== ''}

@@ -99,7 +99,7 @@
       value={side}
       options={[
         { value: 'inserted', text: 'As inserted' },
-        { value: 'driven', text: 'As it is driven' }
+        { value: 'driven', text: 'Driving' }
       ]}
       onchoose={(value) => (side = value)}
     />
@@ -113,8 +113,8 @@
         aria-label="Section through one rivet, {narrow
           ? side === 'inserted'
             ? 'as inserted'
-            : 'as it is driven'
-          : 'as inserted and as it is driven'}, to scale"
+            : 'driving'
+          : 'as inserted and driven'}, to scale"
         data-testid="section"
         data-px-per-in={pxPerIn}
       >
@@ -133,7 +133,7 @@
         </defs>
         {#if !narrow}
           <text class="draw-title" x={inserted} y="20" text-anchor="middle">As inserted</text>
-          <text class="draw-title" x={driven} y="20" text-anchor="middle">As it is driven</text>
+          <text class="draw-title" x={driven} y="20" text-anchor="middle">Driving</text>
           <text class="draw-note" x={(inserted + driven) / 2} y="20" text-anchor="middle"
             >{scale}</text
           >

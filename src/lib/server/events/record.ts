@@ -108,12 +108,12 @@ export async function recordMoves<Subject, Move extends Stamped, Frozen, State>(
     if (isCoded(error, SUPERSEDED))
       return refused(
         'not-possible',
-        `${(error as Error).message}: load the page anew, and log it there`
+        `${(error as Error).message}: reload the page and record it there`
       );
     const missing = missingReference(error);
     if (missing !== null)
       return missing.includes('person')
-        ? refused('not-found', 'say who is at the bench first')
+        ? refused('not-found', 'Sign in first')
         : refused('not-found', kept.missing);
     throw error;
   }
@@ -140,7 +140,7 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
   if (subjectId !== null && kept.subjectsOf)
     throw new Refused(
       'not-possible',
-      'these entries say for themselves what they are about: send them to the address without one'
+      'These entries name their own subject: send them to the address without one'
     );
   const places =
     subjectId === null ? await kept.subjectsOf?.(database, sent) : sent.map(() => subjectId);
@@ -157,11 +157,7 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
     const at = place === null ? null : opened.get(place);
     if (place === null || !at) throw refuse(index, 'not-found', kept.missing);
     if (kept.ownHand && move.person !== sender.id)
-      throw refuse(
-        index,
-        'not-possible',
-        'a signature is nobody else’s: say that you are here first'
-      );
+      throw refuse(index, 'not-possible', 'You can only sign for yourself. Sign in first.');
     if (before.has(move.id)) return { move, subjectId: place, frozen: null };
     const may = stream.follow(at.subject, at.state, asSentBy(move, sender));
     if (!may.ok) throw refuse(index, 'not-possible', because(may.error));
@@ -229,7 +225,7 @@ async function namesOf(
 /** What is dated later than this waits: one of the clocks is wrong, whoever says that theirs is right. */
 export const MOST_AHEAD_MS = 5 * 60_000;
 
-const AHEAD = 'A lead sets the log right, with a reason, at People and benches';
+const AHEAD = 'A lead can correct the log under Users and shared devices';
 
 /** How the clocks of a log stand for several subjects at once: the entry that counts last is the last of any. */
 async function clockOf<Subject, State>(
@@ -267,18 +263,18 @@ function refuseWrongClocks(
     if (sinceMs - atMs > CLOCK_SLACK_MS)
       throw new Refused(
         'not-possible',
-        `it is dated ${inWords(sinceMs - atMs)} before what it happened to was there: the clock it was stamped by is behind. Set it right, and log it again`
+        `Dated ${inWords(sinceMs - atMs)} before its subject existed: the device clock is behind. Set the clock and record it again`
       );
   const aheadMs = Math.max(...fresh.map(({ atMs }) => atMs)) - nowMs;
   if (aheadMs > MOST_AHEAD_MS)
     throw new Refused(
       'clock',
-      `It is dated ${inWords(aheadMs)} from now: the clock it was stamped by is ahead, or the server’s is behind. It waits in this browser. Set the clocks of this device and of the server right`
+      `Dated ${inWords(aheadMs)} in the future: the device clock is ahead or the server clock is behind. Kept in this browser. Set both clocks`
     );
   if (lastMs - nowMs > CLOCK_SLACK_MS && fresh.some(({ atMs }) => atMs < lastMs))
     throw new Refused(
       'clock',
-      `The last entry of this log is dated ${inWords(lastMs - nowMs)} from now: a clock was wrong, or was set back since. What is logged here now would count as older than that one, so it waits in this browser. Set the clocks of this device and of the server right. ${AHEAD}`
+      `The last entry of this log is dated ${inWords(lastMs - nowMs)} in the future: a clock was wrong. New entries would count as older, so they are kept in this browser. Set the clocks of this device and the server. ${AHEAD}`
     );
 }
 

@@ -40,7 +40,7 @@ export const pdfChecklist = (
 ): Promise<Buffer> =>
   pdfPages(title, paper, (page) => {
     const width = wideOf(paper) - pt(0.4);
-    write(page, 'bold', 15, `Make ready: ${title}`, { x: LEFT, y: pt(0.6), width: wideOf(paper) });
+    write(page, 'bold', 15, `Prepare: ${title}`, { x: LEFT, y: pt(0.6), width: wideOf(paper) });
     write(
       page,
       'plain',

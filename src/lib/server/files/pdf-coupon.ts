@@ -65,7 +65,7 @@ export const pdfCoupon = (
     for (const said of graded.feedback)
       line(sheet, 'plain', 9, `· ${feedbackInWords(said, length)}`);
 
-    heading(sheet, 'Measuring: how the readings stand to the instructor’s');
+    heading(sheet, 'Measuring: student compared with instructor');
     const measured = graded.criteria.flatMap(({ key, measuring }) =>
       measuring ? [{ key, measuring }] : []
     );
@@ -83,7 +83,7 @@ export const pdfCoupon = (
           repeatIn === null ? 'no place read twice' : fine(toTenths(repeatIn))
         ])
       );
-    line(sheet, 'plain', 8, '* more than chance makes of that scatter');
+    line(sheet, 'plain', 8, '* significant for that scatter');
 
     heading(sheet, 'Every reading');
     for (const { key, places } of coupon.criteria)

@@ -86,7 +86,13 @@ export const pdfDrivingCard = (
     for (const line of DRIVE_SAFETY) write(page, 'plain', 9, `· ${line}`, width);
     page.moveDown(0.5);
     for (const { number, reason } of card.heldOpen)
-      write(page, 'bold', 11, `Hole ${number} stays open: ${reason}. It gets no rivet.`, width);
+      write(
+        page,
+        'bold',
+        11,
+        `Hole ${number} stays open: ${reason}. No rivet in this hole.`,
+        width
+      );
     for (const run of card.runs) {
       page.moveDown(0.4);
       write(page, 'bold', 11, run.head, width);
@@ -109,13 +115,14 @@ export const pdfDrivingCard = (
       page,
       'plain',
       9,
-      `Longest jump ${length(card.path.longestJumpIn)}, path ${length(card.path.totalPathIn)}. Sheet holders before the first rivet: ${[...holders.start].sort((a, b) => a - b).join(', ')}. A thick box: its holder comes out first.${holders.tooFew ? ' Too few holders for the ends of every row: clamp the others.' : ''}`,
+      `Longest jump ${length(card.path.longestJumpIn)}, path ${length(card.path.totalPathIn)}. Temporary fasteners before the first rivet: ${[...holders.start].sort((a, b) => a - b).join(', ')}. Thick box: remove the temporary fastener first.${holders.tooFew ? ' Too few temporary fasteners for the ends of every row: clamp the rest.' : ''}`,
       width
     );
     boxes(page, card, width, footPt);
     const moves = [...holders.moves.values()].flatMap(({ out, to }) =>
       to === null ? [] : [`${out} to ${to}`]
     );
-    if (moves.length > 0) write(page, 'plain', 9, `Holders move: ${moves.join(', ')}.`, width);
+    if (moves.length > 0)
+      write(page, 'plain', 9, `Move temporary fasteners: ${moves.join(', ')}.`, width);
     write(page, 'plain', 9, 'Driven by, from when to when:', width);
   });

@@ -114,9 +114,9 @@ function sheetsOf(definition: unknown, length: WriteLength): string[] {
   return read.success
     ? read.data.sheets.map(
         ({ name, thicknessIn, material }, at) =>
-          `${at + 1}. ${name}: ${typeof thicknessIn === 'number' ? length(thicknessIn, 'fine') : `"${thicknessIn}"`}, ${material === '' ? 'its material not told' : material}`
+          `${at + 1}. ${name}: ${typeof thicknessIn === 'number' ? length(thicknessIn, 'fine') : `"${thicknessIn}"`}, ${material === '' ? 'material not specified' : material}`
       )
-    : ['They stand in the record as JSON.'];
+    : ['See the JSON record.'];
 }
 
 const when = (at: string): string => `${at.slice(0, 16).replace('T', ' ')} UTC`;
@@ -150,7 +150,7 @@ export const pdfRecord = (
     say(
       signature
         ? `SIGNED by ${signature.by} (${signature.entitled}), ${when(signature.at)}`
-        : 'NOT SIGNED: as it stands, for reading only',
+        : 'NOT SIGNED: for information only',
       'bold',
       12
     );
@@ -165,10 +165,10 @@ export const pdfRecord = (
       `Released ${when(release.issuedAt)} by ${release.issuedBy}, revision ${release.revision} of the joint.`
     );
     say(
-      `${holes.filter(({ partNumber }) => partNumber !== null).length} rivets, ${heads.length} looks at heads, ${rework.filter(({ move }) => move.kind === 'out').length} rivets taken out, ${rework.filter(({ move }) => move.kind === 'referred').length} questions referred.`
+      `${holes.filter(({ partNumber }) => partNumber !== null).length} rivets, ${heads.length} head inspections, ${rework.filter(({ move }) => move.kind === 'out').length} rivets removed, ${rework.filter(({ move }) => move.kind === 'referred').length} questions referred.`
     );
     say(
-      'Approved data, local rules and licensed people decide; this record says what was logged.',
+      'Approved data, local rules and licensed people decide; this record shows what was logged.',
       'slanted'
     );
 
@@ -194,7 +194,7 @@ export const pdfRecord = (
         say(`Lot ${move.lot} of ${move.part} from ${when(move.at)} on, ${by}`);
     for (const { lot, partNumber, count, removedAt, times } of batches)
       say(
-        `Out of the icebox: ${count} × ${partNumber}, lot ${lot}, ${when(removedAt)}${times ? `. ${timesInWords(partNumber, times)}` : ''}`
+        `Icebox batch: ${count} × ${partNumber}, lot ${lot}, ${when(removedAt)}${times ? `. ${timesInWords(partNumber, times)}` : ''}`
       );
 
     heading(sheet, 'Holes without a rivet');
@@ -240,12 +240,12 @@ export const pdfRecord = (
       );
 
     const voided = voidedLooks(rework);
-    heading(sheet, 'Every look at every head');
+    heading(sheet, 'Inspection log');
     if (heads.length === 0) say('None.');
     else
       table(
         sheet,
-        ['Hole', 'Diameter', 'Height', 'in D', 'Verdict', 'Found, and not told', 'By', 'When'],
+        ['Hole', 'Diameter', 'Height', 'in D', 'Result', 'Findings, not determined', 'By', 'When'],
         [0.06, 0.11, 0.11, 0.11, 0.11, 0.22, 0.13, 0.15],
         heads.map(({ move, by, frozen }) => [
           String(move.hole),
@@ -253,7 +253,7 @@ export const pdfRecord = (
             ? length(move.diameterIn)
             : move.kind === 'gauged'
               ? move.plate.name
-              : 'by eye',
+              : 'visual',
           move.kind === 'checked' ? length(move.heightIn) : '',
           frozen.diameterD === null || frozen.heightD === null
             ? ''
@@ -263,7 +263,7 @@ export const pdfRecord = (
             ...(voided.has(move.id) ? [`voided: ${voided.get(move.id) ?? ''}`] : []),
             ...(move.clean ?? []).map((place) => `${PLACE_WORDS[place]} clean`),
             ...frozen.findings.map((finding) => FINDING_NAMES[finding]),
-            ...frozen.cannotTell.map((one) => `not told: ${CANNOT_TELL[one]}`),
+            ...frozen.cannotTell.map((one) => `not determined: ${CANNOT_TELL[one]}`),
             ...(move.carried ? [carriedInWords(move.carried)] : [])
           ].join('; '),
           by,
@@ -271,7 +271,7 @@ export const pdfRecord = (
         ])
       );
 
-    heading(sheet, 'Rework and questions');
+    heading(sheet, 'Rework and engineering questions');
     if (rework.length === 0) say('None.');
     for (const { move, by, frozen } of rework) {
       const at = `${when(move.at)}, ${by}: `;
@@ -282,11 +282,11 @@ export const pdfRecord = (
       if (move.kind === 'referred' && move.hole !== null) closeUp(sheet, record, move.hole);
     }
 
-    heading(sheet, 'What whoever signs was told');
+    heading(sheet, 'Acknowledged by the signer');
     if (record.told.length === 0) say('Nothing.');
     for (const told of record.told) say(`· ${toldInWords(told)}`);
 
-    heading(sheet, 'What was assumed');
+    heading(sheet, 'Assumptions');
     for (const words of ASSUMED) say(`· ${words}`);
 
     heading(sheet, 'Arithmetic');

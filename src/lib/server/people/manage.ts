@@ -75,7 +75,7 @@ async function giveCode(database: Database, person: string, by: string): Promise
     { where: { [Op.and]: [{ active: true, login: { [Op.ne]: null } }, asText('id', person)] } }
   );
   if (given === 0)
-    throw new Refused('not-possible', 'only somebody with a login who is here gets a code');
+    throw new Refused('not-possible', 'Only an active user with a login can get a code');
   await logPeople(database, 'code-given', { by, person });
   return code;
 }

@@ -16,11 +16,11 @@ export type Token = string;
 /** A login is the same however it is written. */
 const isLogin = (login: string) => where(fn('lower', col('login')), fn('lower', login));
 
-const WRONG = 'that login and password do not go together';
+const WRONG = 'Wrong login or password';
 const tooOften = (seconds: number) =>
   refused(
     'busy',
-    `too many wrong ones: try again in ${seconds < 90 ? `${seconds} s` : `${Math.ceil(seconds / 60)} min`}, or ask a lead for a code`
+    `Too many attempts. Try again in ${seconds < 90 ? `${seconds} s` : `${Math.ceil(seconds / 60)} min`} or ask a lead for a code.`
   );
 
 /** The shared device that somebody comes in on; null for one of their own. */
@@ -84,7 +84,7 @@ export async function signInToDemo(
   });
   if (!known) return refused('not-found', 'Choose one of the names.');
   if (!(await installation(database)).demo)
-    return refused('not-possible', 'only the people of the demo come in by a click: sign in');
+    return refused('not-possible', 'One-click sign-in works only in the demo. Use your password.');
   return done(await comeIn(database, known.id, 'demo', on));
 }
 
@@ -95,11 +95,11 @@ export async function signInByCode(
   on: On = null
 ): Promise<Outcome<Token>> {
   if (password.toLowerCase().includes(login.toLowerCase()))
-    return refused('unreadable', 'a password does not hold the login');
+    return refused('unreadable', 'The password must not contain the login');
   const key = `code ${login.toLowerCase()}`;
   const wait = await beginTry(database, key);
   if (wait > 0) return tooOften(wait);
-  if (readCode(code) === '') return refused('unreadable', 'that is no code');
+  if (readCode(code) === '') return refused('unreadable', 'Invalid code');
   const hash = await hashSecret(password);
   const token = await inWork(database, async () => {
     const id =
@@ -115,10 +115,7 @@ export async function signInByCode(
     return comeIn(database, id, 'code', on);
   });
   if (token === null)
-    return refused(
-      'unreadable',
-      'that code does not go with this login, or its time is over: ask a lead for a new one'
-    );
+    return refused('unreadable', 'Wrong or expired code. Ask a lead for a new one.');
   await rightTry(database, key);
   return done(token);
 }

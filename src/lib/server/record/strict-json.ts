@@ -19,7 +19,7 @@ export function readOneWay(
   } catch (error) {
     return {
       ok: false,
-      message: `it is no JSON any more: ${error instanceof Error ? error.message : ''}`
+      message: `not valid JSON: ${error instanceof Error ? error.message : ''}`
     };
   }
   let message: string | null = null;

@@ -67,7 +67,7 @@ export async function listCages(database: Database): Promise<CageView[]> {
 /** One cage with its own settings. */
 export async function getCage(database: Database, id: string): Promise<Outcome<CageView>> {
   const row = await database.models.CageRow.findByPk(id);
-  if (!row) return refused('not-found', 'there is no such cage');
+  if (!row) return refused('not-found', 'no such stop countersink');
   return done({
     id,
     cage: Cage.parse(row.cage),
@@ -91,7 +91,7 @@ export async function addCage(
     if (error instanceof UniqueConstraintError) return null;
     throw error;
   });
-  if (made === null) return refused('conflict', 'another cage was stored under this id');
+  if (made === null) return refused('conflict', 'another stop countersink has this id');
   const [row, fresh] = made;
   return fresh || (row.id === id && isDeepStrictEqual(row.cage, cage))
     ? done(row.id)
@@ -107,7 +107,7 @@ export async function beginSetting(
   begunAt = new Date()
 ): Promise<Outcome<string>> {
   const cage = await models.CageRow.findByPk(cageId);
-  if (!cage) return refused('not-found', 'there is no such cage');
+  if (!cage) return refused('not-found', 'no such stop countersink');
   const wrong = setupChecks(Cage.parse(cage.cage), setup).find(({ verdict }) => verdict === 'stop');
   if (wrong)
     return refused('not-possible', (length) => {

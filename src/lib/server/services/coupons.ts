@@ -60,9 +60,7 @@ export async function keepCoupon(
       ? [id, JSON.stringify(coupon), personId]
       : [id, JSON.stringify(coupon), personId, revision]
   );
-  return row
-    ? done(row)
-    : refused('stale', 'somebody else has kept this coupon meanwhile: look at it again');
+  return row ? done(row) : refused('stale', 'Someone else saved this coupon. Reload it.');
 }
 
 /** A coupon as a sheet to hand back. */

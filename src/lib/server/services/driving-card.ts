@@ -31,8 +31,7 @@ export async function drivingCard(
 ): Promise<Outcome<MadeFile>> {
   const newest = await newestIssue(database, joint.id);
   const release = newest === null ? null : await openRelease(database, newest);
-  if (!release)
-    return refused('not-possible', 'it is not released yet: release it under Drive first');
+  if (!release) return refused('not-possible', 'Not released. Release it in Drive first.');
   const { issue, drive } = release;
   const [{ holders, tools }, set] = await Promise.all([
     shopFigures(database),
@@ -54,12 +53,11 @@ export async function drivingCard(
       lot: null
     });
     const setting = settingInUseInWords(used, length).text;
-    if (!access)
-      return { head, way: 'not told yet how one gets at them', steps: [], tools: [], setting };
+    if (!access) return { head, way: 'access not entered', steps: [], tools: [], setting };
     const { chosen, ways, reach } = drivingWays(run, outline, access, tools);
     const why = ways.find(({ way }) => way === chosen)?.why ?? [];
     return chosen === null
-      ? { head, way: 'no way to drive these as told', steps: [], tools: [], setting }
+      ? { head, way: 'no driving method fits this access', steps: [], tools: [], setting }
       : {
           head,
           way: `${WAY_WORDS[chosen]}: ${why.map((one) => wayReasonInWords(one, length)).join('; ')}`,

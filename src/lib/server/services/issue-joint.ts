@@ -94,7 +94,7 @@ export const issueJoint = (
     if (isPractice(joint.value.job))
       return refused(
         'not-possible',
-        'it is for practice and rests on no data: move it under a job first, on that page'
+        'Practice joint without approved data. Move it to a job first.'
       );
     const planned = await planOf(joint.value);
     if (!planned.ok) return planned;
@@ -136,7 +136,7 @@ function roomOf(growth: HoleHeadroom | undefined): IssuedRoom | null {
 }
 
 const isStale = (now: number, seen: number): Outcome<never> =>
-  refused('stale', `the joint is at revision ${now}, not ${seen}: look at it again`);
+  refused('stale', `the joint is at revision ${now}, not ${seen}. Reload it`);
 
 /** The open holes of a plan, each with the blind rivet that goes in it. */
 const openHoles = (

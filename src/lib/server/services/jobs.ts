@@ -18,7 +18,7 @@ const line = (what: string, most: number) =>
 
 export const NewJob = z.object({
   number: line('the job number', 20).refine((number) => !isPractice({ number }), {
-    message: 'this number is kept for practice: take another'
+    message: 'this number is reserved for practice. Choose another'
   }),
   title: line('what is repaired', 80),
   place: line('the aircraft and place', 80),

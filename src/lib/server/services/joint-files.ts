@@ -81,7 +81,7 @@ export async function makeJointFile(
       : file === 'labels.pdf'
         ? undefined
         : drawingStop(planned);
-  if (stop) return refused('not-possible', (words) => `${stopInWords(stop, words)} Mend it first.`);
+  if (stop) return refused('not-possible', (words) => `${stopInWords(stop, words)} Fix it first.`);
   const layout = planned.layout.result;
   const words = `${title}, job ${job.number}, revision ${revision}`;
   const { paper, unit } = wish;

@@ -89,8 +89,8 @@ const issuedInWords = (holes: number, parts: readonly string[]): string =>
 
 const HEADLINES: Record<Exclude<PlanSummary['state'], 'planned'>, string> = {
   unreadable: 'not all filled in',
-  impossible: 'not possible as it stands',
-  costly: 'many holes past obstacles: open it to see them'
+  impossible: 'not feasible',
+  costly: 'many holes around keep-outs: open to calculate'
 };
 
 type Told = Omit<JointSummary, 'id' | 'jobId' | 'kind' | 'title' | 'savedAt'>;
@@ -117,16 +117,16 @@ function asIssued(issue: IssueRow, length: WriteLength): Told {
   const holes = stacks.reduce((sum, { count }) => sum + count, 0);
   const verdicts = { ...NO_VERDICTS, ...issue.verdicts };
   const attention: string[] = [];
-  if (verdicts['drive-more'] > 0) attention.push(`${verdicts['drive-more']} to drive more`);
-  if (verdicts.replace > 0) attention.push(`${verdicts.replace} to drill out`);
-  if (verdicts.refer > 0) attention.push(`${verdicts.refer} to refer`);
+  if (verdicts['drive-more'] > 0) attention.push(`${verdicts['drive-more']} to drive further`);
+  if (verdicts.replace > 0) attention.push(`${verdicts.replace} to replace`);
+  if (verdicts.refer > 0) attention.push(`${verdicts.refer} to refer to engineering`);
   if (verdicts.measure > 0) attention.push(`${verdicts.measure} to measure again`);
   const reworked = issue.reworked ?? [];
   // a device that knew of no worse reading may have driven what an undecided hole was to get
   const empty = reworked.filter(
     (one) => one.stage === 'out' || (one.stage === 'ask' && !one.in)
   ).length;
-  if (empty > 0) attention.push(`${empty} empty`);
+  if (empty > 0) attention.push(`${empty} empty holes`);
   if (issue.questions > 0)
     attention.push(`${issue.questions} question${issue.questions === 1 ? '' : 's'} open`);
   const counts = new Map<string, number>();
@@ -169,7 +169,7 @@ function asPlanned(
       ...NOTHING,
       headline: 'its record cannot be read',
       state: 'unreadable',
-      attention: ['It is stored in a form that this version does not know.']
+      attention: ['Stored in a format this version cannot read.']
     };
   const { state, holes, parts, attention } = summary;
   const changed = issued && state !== 'unreadable' ? ['changed since it was released'] : [];
@@ -206,7 +206,7 @@ const CAGE_WORDS: Record<RecheckStatus['state'], string> = {
   due: 're-check the countersink',
   'film-unsaid': 're-check on the bare work',
   'too-deep': 'cuts too deep, stop',
-  proud: 'leaves heads too proud'
+  proud: 'leaves heads too high'
 };
 
 /** The newest issue of each joint, with its holes counted by stack and by what their heads come to. */

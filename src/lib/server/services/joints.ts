@@ -212,8 +212,7 @@ async function setProfileWithin(
   if (!joint) return refused('not-found', 'there is no such joint');
   if (!(await models.Profile.findByPk(profileId)))
     return refused('not-found', 'there is no such rule profile');
-  if (joint.revision !== baseRevision)
-    return refused('stale', 'the joint was changed meanwhile: look at it again');
+  if (joint.revision !== baseRevision) return refused('stale', 'the joint was changed. Reload it');
   if (joint.profileId === profileId) return done({ revision: joint.revision });
   const document = storedOf(joint);
   const stored = {

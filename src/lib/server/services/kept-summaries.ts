@@ -34,7 +34,7 @@ export async function makeSummary(
     return { summary: { kind, state: 'costly', ...NOTHING }, version: NOT_NOW };
   } catch (error) {
     log.error({ err: error, kind: definition.kind }, 'a joint could not be planned');
-    const why = told('this joint cannot be planned as it stands: open it to see');
+    const why = told('not feasible: open to see why');
     const { kind } = definition;
     const summary = { kind, state: 'impossible' as const, ...NOTHING, attention: [{ why }] };
     return { summary, version: SUMMARY_VERSION };

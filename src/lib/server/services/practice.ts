@@ -40,7 +40,7 @@ export const moveFromPractice = (
     if (!to) return refused('not-found', 'there is no such job');
     if (!from || !isPractice(from))
       return refused('conflict', 'only a joint that was begun for practice moves to another job');
-    if (isPractice(to)) return refused('conflict', 'it is under practice already');
+    if (isPractice(to)) return refused('conflict', 'already a practice joint');
     await joint.update({ jobId });
     return done(null);
   });

@@ -98,7 +98,7 @@ export const saveProfile = (
     if (last && last.version !== rules.version)
       return refused(
         'stale',
-        `${rules.name} is at version ${last.version} by now, not ${rules.version}: look at it again`
+        `${rules.name} is at version ${last.version} now, not ${rules.version}. Reload it`
       );
     const version = (last?.version ?? 0) + 1;
     const next = { ...rules, version };

@@ -63,7 +63,7 @@ async function change(
     if (crossed)
       return refused(
         'stale',
-        `somebody else has changed ${crossed.path.replaceAll('.', ', ')} meanwhile: load the page anew, and set it again`
+        `someone else changed ${crossed.path.replaceAll('.', ', ')} . Reload and try again`
       );
     const figures = ShopFigures.parse({ ...stands, ...(value as Partial<ShopFigures>) });
     await database.models.ShopFiguresRow.create({ figures, personId });

@@ -55,8 +55,7 @@ export async function recordFile(
   jointId: string
 ): Promise<Outcome<{ record: JointRecord; seal: Seal; asSigned: unknown; titleNow: string }>> {
   const issueId = await newestIssue(database, jointId);
-  if (issueId === null)
-    return refused('not-possible', 'it is not released yet: there is nothing to record');
+  if (issueId === null) return refused('not-possible', 'Not released: nothing to record');
   const kept = await signedRecord(database, issueId);
   const [joint] = await rowsOf<{ title: string }>(
     database,

@@ -26,7 +26,7 @@ async function earlierRelease(
   if ([...rework.referrals.values()].some(({ answered }) => answered === null))
     throw new Refused(
       'not-possible',
-      `a question of release ${issue.number} is open: log its answer at Check first, a new release would lose sight of it`
+      `a question of release ${issue.number} is open. Record its disposition in Inspect first; a new release would lose it`
     );
   return { issue, definition, driving, rework, drive, states, since };
 }

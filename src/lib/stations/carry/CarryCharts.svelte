@@ -20,5 +20,5 @@
 {:else if strength}
   <EfficiencyChart view={strength} limits={workspace.profile.multipliers} {stale} />
 {:else}
-  <p class="hint">There is no layout yet whose strength could be drawn.</p>
+  <p class="hint">No layout yet: nothing to show.</p>
 {/if}

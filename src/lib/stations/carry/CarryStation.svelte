@@ -91,10 +91,7 @@
             {@const Charts = charts}
             <Charts {view} {strength} shown={workspace.shown} />
           {:else if missing}
-            <p class="hint">
-              The chart could not be fetched: the server cannot be reached. The figures beside it
-              stand.
-            </p>
+            <p class="hint">Chart not available offline. The numbers shown are valid.</p>
           {/if}
         </div>
         {#if !workspace.now}<div class="over"><Unreadable /></div>{/if}
@@ -138,19 +135,20 @@
           <Figure
             label="Rivet"
             work={rule.work}
-            note={plan.dashChosen ? 'chosen here' : `3 × ${school} sheet`}
-            source="school: {school} sheet, {workspace.profile.name} {workspace.profile.version}"
+            note={plan.dashChosen ? 'set manually' : `3 × ${school} sheet`}
+            source="shop practice: {school} sheet, {workspace.profile.name} {workspace.profile
+              .version}"
           >
             <Length lengthIn={plan.diameterIn} /><small class="small-print"
               >&nbsp;dash {plan.dash}</small
             >
           </Figure>
           {#if plan.dashChosen && rule.result.dash !== plan.dash}
-            <p class="hint">The rule would take dash {rule.result.dash}.</p>
+            <p class="hint">By rule: dash {rule.result.dash}.</p>
           {/if}
           {#if otherRule?.ok}
             <p class="hint">
-              Other school, {school === 'thickest' ? 'thinnest' : 'thickest'} sheet: 3 × {preferences.inWords(
+              Other practice, {school === 'thickest' ? 'thinnest' : 'thickest'} sheet: 3 × {preferences.inWords(
                 otherRule.result.ruleDiameterIn / 3
               )} = {preferences.inWords(otherRule.result.ruleDiameterIn)} → dash {otherRule.result
                 .dash}{otherRule.result.dash === rule.result.dash ? ', the same' : ''}.
@@ -203,7 +201,7 @@
       />
       {#if unequal && !kindOf(entered).countedOnOne}
         <Choice
-          label="Sheets differ: base the count on the"
+          label="Unequal sheets: base the count on"
           value={entered.reckonOn}
           options={[
             { value: 'thickest', text: 'thickest (never fewer)' },
@@ -219,13 +217,13 @@
         onchoose={(head) => workspace.edit({ head }, 'head')}
       />
       <Choice
-        label="Rivet size, dash (32nds of an inch)"
+        label="Rivet size (dash = 1/32 in)"
         value={String(entered.dash)}
         options={SIZE_OPTIONS}
         onchoose={chooseSize}
       />
       <Pick
-        label="Rivet alloy and its head mark"
+        label="Rivet alloy (head mark)"
         value={entered.alloy}
         options={ALLOY_OPTIONS}
         onchoose={(alloy) => workspace.edit({ alloy: Alloy.parse(alloy) }, 'alloy')}
@@ -235,7 +233,7 @@
           label={SIZE.rivetsPerInchFromApproved}
           plain
           placeholder="guidance"
-          whenEmpty="as the guidance gives"
+          whenEmpty="from guidance"
           value={entered.perInch}
           problem={workspace.problemAt('perInch')}
           oninput={(perInch) => workspace.edit({ perInch }, 'perInch')}
@@ -252,15 +250,13 @@
         {/if}
       </div>
       <Pick
-        label="Sheet of the strength check"
+        label="Sheet for the strength check"
         value={entered.strengthSheet}
         options={STRENGTH_OPTIONS}
         onchoose={(strengthSheet) => workspace.edit({ strengthSheet }, 'strengthSheet')}
       />
     </section>
-    <p class="hint">
-      Advice only: the aircraft’s approved data and the person who signs come first.
-    </p>
+    <p class="hint">Advice only. Approved data and the person who signs decide.</p>
   {/snippet}
 </StationFrame>
 

@@ -17,9 +17,9 @@ export const carry = defineStation({
   logs: 'plan',
   page: () => import('./CarryStation.svelte'),
   status: ({ workspace: { now } }) => {
-    if (!now) return open('needs a figure');
+    if (!now) return open('input missing');
     const { plan } = now;
     if (plan.required === null) return done('attachment only');
-    return plan.required.ok ? done(neededIn(plan)) : open('not possible');
+    return plan.required.ok ? done(neededIn(plan)) : open('not feasible');
   }
 });

@@ -33,10 +33,7 @@
           void caliper.say(`SIM JAWS ${writeDecimal(nextIn, 4, PLACES)} in`, 'SIM PRESS')}
         >{CHECK.pressItsButton}</button
       >
-      <p class="hint">
-        No real caliper is connected: this one makes up its readings. A head measured with it is
-        practice, and nothing is signed on it.
-      </p>
+      <p class="hint">Simulated caliper. Its readings are practice and block signing.</p>
     {:else}
       <p class="hint">Its button sends the diameter, then the height.</p>
     {/if}

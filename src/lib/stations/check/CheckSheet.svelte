@@ -134,7 +134,7 @@
 <svelte:window onkeydown={onwindowkey} />
 
 <header>
-  <h2 data-testid="head-now" data-hole={hole}>Head {hole} of {desk.issue.holes.length}</h2>
+  <h2 data-testid="head-now" data-hole={hole}>Hole {hole} of {desk.issue.holes.length}</h2>
   <span class="hint">row {row}</span>
   <span class="steps">
     <button
@@ -158,15 +158,10 @@
   <Notice
     level="stop"
     title={CHECK.drivenAfterItsBatchExpired}
-    text="Figures within limits do not make it good. Only the data holder’s written answer leaves it in: refer it below."
+    text="Values within limits do not make it acceptable. Only a written disposition can leave the rivet in: refer it below."
   />
 {/if}
-<Choice
-  label="How it is looked at"
-  value={desk.way}
-  options={WAYS}
-  onchoose={(way) => (desk.way = way)}
-/>
+<Choice label="Method" value={desk.way} options={WAYS} onchoose={(way) => (desk.way = way)} />
 
 <form
   class="column"
@@ -206,8 +201,8 @@
     />
   {:else}
     <p class="hint">
-      The eye finds what is wrong; that a head is good it never says. Tap what you see: beside each
-      stands what divides leaving it from taking it out.
+      A visual check can reject a head but not accept it. Tap each defect you see; its limit is
+      shown.
     </p>
   {/if}
   {#if judged?.ok}
@@ -215,11 +210,15 @@
   {:else if live && !judged}
     <Notice
       level="attention"
-      title="Not to be recorded yet"
-      text="How far off the figures may be, or how flush the head stands, is missing or cannot be read."
+      title="Incomplete"
+      text="Enter the measuring uncertainty and the flushness."
     />
   {:else if judged && !problems.diameter && !problems.height}
-    <Notice level="attention" title="Look again" text={preferences.refusal(judged.error.said)} />
+    <Notice
+      level="attention"
+      title="Check the entries"
+      text={preferences.refusal(judged.error.said)}
+    />
   {/if}
   <PlacesRow clean={typed.clean} onchange={(clean) => desk.type(hole, { clean })} />
   {#if judged?.ok}
@@ -229,16 +228,14 @@
       disabled={!person || looksLeft.length > 0 || datum !== null || metal !== null}
     >
       {!person
-        ? 'Say who is at the bench first'
+        ? 'Sign in to record'
         : datum || metal !== null
           ? 'Answer the question first'
           : looksLeft.length > 0
-            ? 'Look first, then record'
+            ? 'Confirm the points above'
             : `Record head ${hole}`}
     </button>
-    {#if !person}<a class="act" href="/who?back=/joints/{workspace.id}/check"
-        >Who is at the bench?</a
-      >{/if}
+    {#if !person}<a class="act" href="/who?back=/joints/{workspace.id}/check">Sign in</a>{/if}
   {/if}
 </form>
 {#if desk.outbox.clock !== null}
@@ -247,7 +244,7 @@
   <Notice
     level="attention"
     title={CHECK.notRecordedYetNoServer}
-    text="{desk.waitingToSend} kept on this device and sent as soon as it answers."
+    text="{desk.waitingToSend} kept on this device and sent automatically."
   />
 {:else if desk.state.kind === 'refused'}
   <Notice
@@ -288,8 +285,8 @@
   {/if}
 {:else if !now?.last && desk.way === 'calipers'}
   <p class="hint">
-    Measure the driven head with calipers: its diameter, then its height above the sheet. The
-    verdict appears as you type.
+    Measure the shop head with calipers: diameter, then height above the sheet. The result appears
+    as you type.
   </p>
 {:else if judged?.ok && desk.way !== 'calipers'}
   <Arithmetic work={judged.work} />

@@ -182,7 +182,7 @@
         <Notice
           level="note"
           title="Release {open.issue?.number} is signed by {open.signedBy}"
-          text="Nothing is added to it. What comes after belongs to a release of its own."
+          text="Locked. Further work needs a new release."
         />
       {/if}
       {#if changed}
@@ -190,7 +190,7 @@
           level="attention"
           testid="changed-since-release"
           title="The joint has changed since release {open.issue?.number}"
-          text="Heads checked here belong to the holes as released. Release it again to check the new layout."
+          text="Inspections here belong to this release. Re-release to inspect the new layout."
         >
           <div class="again"><ReleaseButton text={CHECK.releaseItAgain} station="check" /></div>
         </Notice>
@@ -228,8 +228,7 @@
         {#if reworked(holeHere) === 'out'}
           <DueBar due={open.desk.due} here={holeHere} logged={open.desk.logged} onpick={pick} />
           {@render mend()}
-          {#if !person}<a class="act" href="/who?back=/joints/{workspace.id}/check"
-              >Say who is at the bench first</a
+          {#if !person}<a class="act" href="/who?back=/joints/{workspace.id}/check">Sign in first</a
             >{/if}
         {:else}
           <CheckSheet
@@ -254,7 +253,7 @@
     {#snippet foot()}
       <footer class="keys">
         <span><kbd>Enter</kbd> to height, then record and next</span>
-        <span><kbd>C</kbd> in the height: all three clean, record and next</span>
+        <span><kbd>C</kbd> in the height: no defects on all three, record and next</span>
         {#if open.desk?.way === 'plate'}<span><kbd>Y</kbd> <kbd>N</kbd> answer the plate</span>{/if}
         <span><kbd>[</kbd> <kbd>]</kbd> hole back, on</span>
         <span class="limits">
@@ -268,15 +267,15 @@
           {limits.heightD.high.toFixed(2)} D)
         </span>
         {#if facts.keptClosed !== null}<span data-testid="kept-closed"
-            >not taken apart; chips and burrs accepted: {facts.keptClosed}</span
+            >not disassembled; chips and burrs accepted: {facts.keptClosed}</span
           >{/if}
       </footer>
     {/snippet}
   </StationFrame>
 {:else}
   <ReleaseFirst
-    title="Release the layout before heads are checked"
-    text="Releasing freezes the holes, the rivet and the rules as release 1, so that every measured head belongs to the joint as it was laid out."
+    title="Release the layout before inspection"
+    text="A release freezes holes, rivets and rules, so every inspection belongs to a fixed layout."
     what="to check"
     act={CHECK.releaseItAndStartChecking}
     station="check"

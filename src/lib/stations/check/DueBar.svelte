@@ -20,25 +20,25 @@
   <p>
     <strong>{nextInWords(due)}</strong>
     <span class="hint"
-      >{due.due.length} due of {due.required} wanted{due.open.length > 0
-        ? `; ✕ ${due.open.length} bad as ${due.open.length === 1 ? 'it stands' : 'they stand'}`
-        : ''}{logged ? '' : '; driving is not logged, so every rivet counts as driven'}</span
+      >{due.due.length} of {due.required} required inspections due{due.open.length > 0
+        ? `; ✕ ${due.open.length} rejected`
+        : ''}{logged ? '' : '; driving not logged, all rivets counted as driven'}</span
     >
   </p>
   {#if due.next !== null && due.next !== here}
     <button class="act small" type="button" onclick={() => onpick(due.next ?? here)}
-      >To {due.next}</button
+      >Go to hole {due.next}</button
     >
   {/if}
   <button
     class="act small"
     type="button"
     aria-expanded={opened}
-    aria-label="How many are wanted, and why"
+    aria-label="Why this many?"
     onclick={() => (opened = !opened)}>?</button
   >
 </section>
-{#if opened}<Arithmetic work={[...due.work]} source="the shop’s rules when it was released" />{/if}
+{#if opened}<Arithmetic work={[...due.work]} source="shop rules at release" />{/if}
 
 <style>
   .due {

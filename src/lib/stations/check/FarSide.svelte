@@ -36,7 +36,7 @@
     const left = there.filter((hole) => except.includes(hole));
     const taken = desk.recordClean(holes, clean);
     said = `${plural(taken, 'rivet')} recorded: ${what.join(' and ')} clean.${
-      left.length > 0 ? ` Now look at ${left.join(', ')} one by one.` : ''
+      left.length > 0 ? ` Now inspect ${left.join(', ')} one by one.` : ''
     }`;
     clean = [];
     except = [];

@@ -19,7 +19,7 @@
   const preferences = usePreferences();
   const bad = (text: string) => text.trim() !== '' && !parseLength(text.replace('−', '-')).ok;
   const SLIPS = [
-    { value: 'none' as const, text: 'not felt' },
+    { value: 'none' as const, text: 'not checked' },
     { value: 'clears' as const, text: 'clears' },
     { value: 'catches' as const, text: 'catches' }
   ];
@@ -35,21 +35,21 @@
 >
   <div class="flush">
     <LengthField
-      label="Over + or under − the skin"
+      label="Above (+) or below (−) skin"
       value={typed.flush}
       placeholder="+0.001"
       problem={bad(typed.flush) ? { said: told(COMMON.noLength), instead: null } : undefined}
       oninput={(flush) => ontype({ flush })}
     />
     <Choice
-      label="Straightedge over slips beside the head"
+      label="Straightedge over feeler strips"
       value={typed.slip ?? 'none'}
       options={SLIPS}
       onchoose={(slip) => ontype({ slip: slip === 'none' ? null : slip })}
     />
     {#if typed.slip !== null}
       <LengthField
-        label="The slip is thick"
+        label="Strip thickness"
         value={typed.slipThick}
         problem={bad(typed.slipThick) ? { said: told(COMMON.noLength), instead: null } : undefined}
         oninput={(slipThick) => ontype({ slipThick })}
@@ -57,8 +57,7 @@
     {/if}
   </div>
   <p class="hint">
-    A slip tells whether the head stands prouder than it is thick; how deep one lies it does not
-    tell.
+    A strip shows only whether the head is higher than the strip, not how low it is.
   </p>
 </More>
 

@@ -32,9 +32,9 @@
 </script>
 
 {#if rework && looks.length > 0}
-  <section class="looks" aria-label="Looks at head {hole}" data-testid="head-looks">
+  <section class="looks" aria-label="Inspections of hole {hole}" data-testid="head-looks">
     <h4 class="label">
-      {looks.length === 1 ? 'The look at it' : 'Looks: they add up, the worst governs'}
+      {looks.length === 1 ? 'The inspection' : 'Inspections: all count, the worst governs'}
     </h4>
     <ul>
       {#each looks as look (look.id)}

@@ -42,11 +42,11 @@
 
 <div class="table" data-testid="head-table">
   <SortedTable
-    label="Heads looked at"
+    label="Inspections"
     {rows}
     keyOf={(row: Row) => row.id}
     onpick={(row: Row) => onpick(row.hole)}
-    empty="No head looked at yet."
+    empty="No inspections yet."
     columns={[
       { key: 'hole', title: 'Hole', of: (row: Row) => row.hole },
       { key: 'row', title: 'Row', of: (row: Row) => row.row },
@@ -64,13 +64,13 @@
       },
       {
         key: 'verdict',
-        title: 'Verdict',
+        title: 'Result',
         of: (row: Row) => row.said,
         bad: (row: Row) => row.bad,
         words: true
       },
       { key: 'findings', title: COMMON.found, of: (row: Row) => row.findings, words: true },
-      { key: 'by', title: 'Looked at by', of: (row: Row) => row.by, words: true },
+      { key: 'by', title: 'Inspected by', of: (row: Row) => row.by, words: true },
       { key: 'driven', title: 'Driven by', of: (row: Row) => row.drivenBy, words: true },
       {
         key: 'at',

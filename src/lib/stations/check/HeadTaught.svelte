@@ -48,18 +48,17 @@
 
 {#if toHeight}
   <p class="to" data-testid="drive-to">
-    Drive on to <strong>{preferences.inWords(toHeight.heightIn)}</strong> high; one short burst, then
-    measure.
+    Drive to <strong>{preferences.inWords(toHeight.heightIn)}</strong> height: one short burst, then measure.
   </p>
   <Arithmetic work={toHeight.work} />
 {/if}
 {#if causes.length > 0}
   <p class="hint" data-testid="causes">
-    Likeliest first: {causes.map((cause) => CAUSE_WORDS[cause]).join('; ')}.
+    Likely causes: {causes.map((cause) => CAUSE_WORDS[cause]).join('; ')}.
   </p>
 {/if}
 <p class="hint" data-testid="other-schools">
-  Judged by {limitsCalled(reading.limits)} limits; {others
+  Limits used: {limitsCalled(reading.limits)}. Under other limits: {others
     .map(({ limits, verdict }) => `${limits}: ${MARK_WORDS[verdict]}`)
     .join(', ')}.
 </p>

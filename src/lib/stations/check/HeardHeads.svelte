@@ -18,7 +18,7 @@
     ><tr
       ><th scope="col">Hole</th><th scope="col">{COMMON.diameter}</th><th scope="col"
         >{COMMON.height}</th
-      ><th scope="col">Verdict</th></tr
+      ><th scope="col">Result</th></tr
     ></thead
   >
   <tbody>

@@ -16,7 +16,7 @@
   let { typed, ontype }: Props = $props();
   const WORDS: Record<TypedLook['how'], string> = {
     caliper: 'by calipers on the head',
-    print: 'from its print in soft tape',
+    print: 'impression in soft tape',
     mirror: 'in a mirror',
     camera: 'by a camera'
   };
@@ -40,13 +40,12 @@
       placeholder="0.010"
       problem={bad
         ? {
-            said:
-              typed.plusMinus.trim() === '' ? told('a figure is needed') : told(COMMON.noLength),
+            said: typed.plusMinus.trim() === '' ? told('Enter a value') : told(COMMON.noLength),
             instead: null
           }
         : undefined}
       oninput={(plusMinus) => ontype({ plusMinus })}
     />
-    <p class="hint">A reading that may lie on either side of a limit is taken again.</p>
+    <p class="hint">If a limit lies within the uncertainty, measure again.</p>
   {/if}
 </More>

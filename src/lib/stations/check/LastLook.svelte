@@ -25,7 +25,7 @@
     <VerdictCard
       {verdict}
       reasons={[
-        ...(isDrivenSince(now) ? ['It was driven further since: look at it again'] : []),
+        ...(isDrivenSince(now) ? ['Driven further since: inspect again'] : []),
         ...(now.standing ? standingInWords(now.standing, true, preferences.inWords) : []),
         ...lookInWords(decisive.frozen, recorded?.report ?? null, preferences.inWords)
       ]}

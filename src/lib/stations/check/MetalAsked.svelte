@@ -19,5 +19,5 @@
     >
   </p>
   <button class="act" type="button" onclick={onasread}>{CHECK.itIsWhatIRead}</button>
-  <p class="hint">Else type it again. Recorded so, whoever signs is told.</p>
+  <p class="hint">If not, type it again. If recorded, the signer is warned.</p>
 </Asked>

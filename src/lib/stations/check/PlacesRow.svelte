@@ -13,14 +13,14 @@
     onchange(clean.includes(place) ? clean.filter((one) => one !== place) : [...clean, place]);
 </script>
 
-<div class="wraps" role="group" aria-label="Looked at and clean">
+<div class="wraps" role="group" aria-label="No defects">
   {#each Place.options as place (place)}
     <button
       class="act"
       type="button"
       aria-pressed={clean.includes(place)}
       onclick={() => toggle(place)}
-      >{clean.includes(place) ? '✓ ' : ''}{sentence(PLACE_WORDS[place])} clean</button
+      >{clean.includes(place) ? '✓ ' : ''}{sentence(PLACE_WORDS[place])} OK</button
     >
   {/each}
 </div>

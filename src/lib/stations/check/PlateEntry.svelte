@@ -29,8 +29,7 @@
 {#if plate === null}
   <Notice level="attention" title="No plate for dash {dash}">
     <p>
-      A plate is made, measured and kept under <a href="/gauge">{COMMON.gaugePlate}</a>; then its
-      holes and notches are known here.
+      Make and measure a plate under <a href="/gauge">{COMMON.gaugePlate}</a>. It then appears here.
     </p>
   </Notice>
 {:else}
@@ -45,7 +44,7 @@
   {#if late}
     <Notice
       level="attention"
-      title="{plate.name} is due"
+      title="{plate.name}: re-measure"
       text="Its holes and notches are to be measured again; a worn plate passes bad heads."
     />
   {/if}

@@ -17,7 +17,7 @@
   let { desk, hole, placeholders, ondone, onclean }: Props = $props();
   type Field = 'diameter' | 'height';
   const FIELDS: readonly Field[] = ['diameter', 'height'];
-  const MISSING = told('a figure is needed');
+  const MISSING = told('Enter a value');
   const typed = $derived(desk.typedFor(hole));
   const problems = $derived(desk.problemsFor(hole));
   /** fields that were left or entered: a figure half typed is not called wrong */
@@ -123,12 +123,12 @@
 
 {#if typed.simulated}
   <p class="warns" data-testid="practice">
-    A figure here came from a simulated caliper: recorded, it is practice.
+    Simulated reading: practice only.
     <button
       class="act small"
       type="button"
       onclick={() => desk.type(hole, { diameter: '', height: '', simulated: false })}
-      >Empty both</button
+      >Clear both</button
     >
   </p>
 {/if}

@@ -69,8 +69,8 @@
     </ul>
     <p>
       {needsLead
-        ? 'What lets in whoever may inspect or sign, or skips heads, is a lead’s to release. Else plan it under the shop’s rules.'
-        : 'They take effect by your release. Whoever signs is told each.'}
+        ? 'Only a lead can release rules that let more people inspect or sign, or that skip heads. Otherwise use the shop rules.'
+        : 'They apply to this release. The signer must acknowledge each one.'}
     </p>
   </Notice>
 {/if}
@@ -85,19 +85,14 @@
   >
   {#if block}
     <p id="no-release" data-testid="no-release" class="hint">
-      ✕ Not while the joint is stopped at {PLANNED_AT[block.station]}: {blockInWords(
-        block,
-        preferences.inWords
-      ).title}.
+      ✕ Blocked at {PLANNED_AT[block.station]}: {blockInWords(block, preferences.inWords).title}.
       <a data-testid="release-fix-in" href="/joints/{workspace.id}/{block.station}"
         >Fix in {PLANNED_AT[block.station]}</a
       >
     </p>
   {/if}
 {:else}
-  <a class="act main" href="/who?back=/joints/{workspace.id}/{station}"
-    >Say who is at the bench first</a
-  >
+  <a class="act main" href="/who?back=/joints/{workspace.id}/{station}">Sign in to release</a>
 {/if}
 {#if refusal}<Notice level="stop" title={CHECK.notReleased} text={refusal} />{/if}
 

@@ -23,7 +23,7 @@
     <p class="what">{layout.result.rivets} rivets {what}</p>
     <ReleaseButton text={act} {station} />
   {:else}
-    <p>There is no layout to release yet: Size and Lay out say what is missing.</p>
+    <p>No layout to release. See Size and Layout for missing input.</p>
     <a class="act" href="/joints/{workspace.id}/carry">To Size</a>
   {/if}
 </div>

@@ -2,7 +2,6 @@
   import { isAnotherRivet, type SinceRelease } from '$core/releases/since-release.ts';
   import { fieldName } from '$lib/words/field-names';
   import { againInWords, goneInWords } from '$lib/words/releases';
-  import { plural } from '$lib/words/writing';
   import Notice from '../../ui/kit/Notice.svelte';
   import More from '../../ui/kit/More.svelte';
 
@@ -25,26 +24,22 @@
   {#if first.length > 0}
     <Notice
       level="stop"
-      title="Take the rivets of release {since.release} out first"
+      title="Remove the rivets of release {since.release} first"
       text="Holes {first.join(
         ', '
-      )} hold a rivet of that release, and another is planned here. Its hole is measured before the new one goes in."
+      )} have a rivet of that release; a different rivet is planned here. Measure the hole before installing the new rivet."
     />
   {/if}
   {#if since.gone.length > 0}
     <Notice
       level="stop"
-      title="The metal has rivets that this release does not have"
-      text="{goneInWords(
-        since.gone
-      )}. Their holes are in the parts: this release was laid out as if they were not."
+      title="Rivets in the part are missing from this release"
+      text="{goneInWords(since.gone)}. Their holes exist in the parts but not in this layout."
     />
   {/if}
   <More
-    title="Since release {since.release}: {plural(
-      since.carried.length,
-      'head'
-    )} taken over, {looked} of them looked at; {since.again.length} to drive or look at"
+    title="Since release {since.release}: {since.carried
+      .length} carried forward ({looked} inspected); {since.again.length} to drive or inspect"
   >
     {#each groups as { why, inIt, text, holes } (`${why} ${inIt}`)}
       <p>
@@ -57,7 +52,7 @@
     {/each}
     {#if since.replaced.length > 0}
       <p>
-        Replaced there, and taken over as they are in the metal: {since.replaced
+        Replaced in that release, carried forward: {since.replaced
           .map(({ hole, rivet }) => `${hole} (${rivet.partNumber})`)
           .join(', ')}.
       </p>

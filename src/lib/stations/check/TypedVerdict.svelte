@@ -57,7 +57,7 @@
   {#if live}<HeadTaught {desk} {hole} report={live.report} reading={live.reading} />{/if}
   {#if looks.length > 0}
     <fieldset class="looks">
-      <legend class="label">Looked at, before it is recorded</legend>
+      <legend class="label">Confirm before recording</legend>
       {#each looks as look (look)}
         <label class="tick-line">
           <input

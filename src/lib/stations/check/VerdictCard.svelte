@@ -14,10 +14,10 @@
   const WORDS: Record<HeadVerdict, string> = {
     measure: 'Measure again',
     'not-complete': 'Not complete',
-    accept: 'Good',
-    'drive-more': 'Drive more',
-    replace: 'Drill out and replace',
-    refer: 'Refer'
+    accept: 'Accept',
+    'drive-more': 'Drive further',
+    replace: 'Replace',
+    refer: 'Refer to engineering'
   };
 </script>
 

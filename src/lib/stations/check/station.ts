@@ -3,7 +3,7 @@ import { defineStation, done, open } from '../station';
 
 export const check = defineStation({
   key: 'check',
-  name: 'Check',
+  name: 'Inspect',
   asks: 'Is this head good, and if not, why?',
   logs: 'check',
   page: () => import('./CheckStation.svelte'),
@@ -15,7 +15,7 @@ export const check = defineStation({
     if (!issue || !desk) return open('not released yet');
     const states = [...desk.states.values()];
     const looked = states.filter(({ last }) => last !== null).length;
-    const text = `${looked} of ${issue.holes.length} looked at`;
+    const text = `${looked} of ${issue.holes.length} inspected`;
     const allGood = states.every((state) => verdictNow(state) === 'accept');
     return looked === issue.holes.length && allGood ? done(text) : open(text);
   }

@@ -37,7 +37,7 @@
     { key: 'offset', label: DRIVE.rodAndBarOffset, needed: false }
   ] as const;
   const QUESTIONS = [
-    { key: 'armsReach', label: 'One person reaches both sides' },
+    { key: 'armsReach', label: 'One person can reach both sides' },
     { key: 'faceDown', label: 'The part can lie face down on a plate' },
     { key: 'closedMember', label: DRIVE.insideAClosedMember }
   ] as const;
@@ -51,7 +51,7 @@
   }
 </script>
 
-<Sheet title="How does one get at the rivets?" {open} {onclose}>
+<Sheet title="Access to the rivets" {open} {onclose}>
   <form onsubmit={save} novalidate>
     {#each QUESTIONS as { key, label } (key)}
       <Choice
@@ -67,7 +67,7 @@
     {/each}
     {#if typed.closedMember}
       <fieldset>
-        <legend class="label">The member, as measured</legend>
+        <legend class="label">Member dimensions</legend>
         <div class="four">
           {#each MEMBER as { key, label, needed } (key)}
             <LengthField
@@ -81,7 +81,7 @@
           {/each}
         </div>
         <Choice
-          label="The rod goes in by the"
+          label="Rod inserted from"
           value={typed.member.from}
           options={[
             { value: 'left', text: 'datum end' },
@@ -92,10 +92,10 @@
       </fieldset>
     {/if}
     <fieldset>
-      <legend class="label">The part’s free edges, beyond the joint’s outline</legend>
+      <legend class="label">Free edges for the yoke</legend>
       <p class="hint">
-        How far the metal goes on past the outline to an edge that a yoke comes over: 0 where the
-        outline is that edge. Empty: no yoke comes that way.
+        Distance from the joint outline to the free edge. 0: the outline is the edge. Blank: no yoke
+        access from this side.
       </p>
       <div class="four">
         {#each SIDES as side (side)}
@@ -112,22 +112,22 @@
     </fieldset>
     <div class="four">
       <LengthField
-        label="Clear over the heads"
+        label="Clearance at manufactured heads"
         value={typed.headRoom}
         oninput={(value) => (typed.headRoom = value)}
         problem={problem('headRoom')}
-        whenEmpty="nothing in the way"
+        whenEmpty="unobstructed"
       />
       <LengthField
-        label="Clear behind the shop heads"
+        label="Clearance at shop heads"
         value={typed.shopRoom}
         oninput={(value) => (typed.shopRoom = value)}
         problem={problem('shopRoom')}
-        whenEmpty="nothing in the way"
+        whenEmpty="unobstructed"
       />
     </div>
     <fieldset>
-      <legend class="label">What stands up beside the rivets: flanges, stiffeners, walls</legend>
+      <legend class="label">Obstructions next to the rivets: flanges, stiffeners, webs</legend>
       {#each typed.upstands as upstand, at (upstand.id)}
         <div class="upstand">
           <Choice
@@ -137,14 +137,14 @@
             onchoose={(side) => (upstand.side = side)}
           />
           <LengthField
-            label="From the outline in to its face"
+            label="Distance from outline"
             value={upstand.inset}
             oninput={(value) => (upstand.inset = value)}
             problem={problem(`${upstand.id}.inset`, upstand.inset.trim() === '')}
             whenEmpty="needed"
           />
           <LengthField
-            label="Stands up"
+            label="Height"
             value={upstand.height}
             oninput={(value) => (upstand.height = value)}
             problem={problem(`${upstand.id}.height`, upstand.height.trim() === '')}
@@ -168,11 +168,11 @@
         class="act"
         type="button"
         disabled={typed.upstands.length >= 12}
-        onclick={() => typed.upstands.push(newUpstand())}>Add what stands up</button
+        onclick={() => typed.upstands.push(newUpstand())}>Add obstruction</button
       >
     </fieldset>
     {#if asked && !read.access}
-      <p data-testid="not-kept" class="wrong" role="alert">Not kept yet: see the fields above.</p>
+      <p data-testid="not-kept" class="wrong" role="alert">Not saved. Check the fields above.</p>
     {/if}
     <button class="act main" type="submit">{COMMON.keepIt}</button>
   </form>

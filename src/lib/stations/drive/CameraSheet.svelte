@@ -118,7 +118,7 @@
     </p>
     {#if failed !== ''}
       <Notice level="stop" title="No picture" text={failed} />
-      <button class="act" type="button" onclick={() => void look()}>Look again</button>
+      <button class="act" type="button" onclick={() => void look()}>Refresh</button>
     {:else if shot && fit}
       <CameraFit
         picture={shot.picture}
@@ -158,7 +158,7 @@
       {/if}
       {#if touched && read?.ok}<Arithmetic
           work={read.work}
-          source="what a circle in a picture tells, and how closely"
+          source="accuracy of a circle in a picture"
         />{/if}
       <button class="act main" type="button" disabled={!read?.ok || !touched} onclick={send}
         >{DRIVE.sendItToCheck}</button
@@ -169,10 +169,10 @@
         </p>
       {/if}
       {#if shot.simulated}
-        <p class="hint">{shot.name}: practice. It says nothing about real heads.</p>
+        <p class="hint">{shot.name}: practice, not valid for real heads.</p>
       {/if}
     {:else}
-      <p class="hint" role="status">The camera looks …</p>
+      <p class="hint" role="status">Loading image…</p>
     {/if}
   </div>
 </Sheet>

@@ -87,8 +87,8 @@
 </script>
 
 {#if runs.length > 0}
-  <section aria-label="Cold rivets" data-testid="cold-panel">
-    <p class="label">Driven cold</p>
+  <section aria-label="Icebox rivets" data-testid="cold-panel">
+    <p class="label">Icebox rivets</p>
     {#each running as batch (batch.id)}
       <div class="batch" data-batch={batch.id}>
         <p>
@@ -101,7 +101,7 @@
             class="act"
             type="button"
             aria-pressed={desk.batch === batch.id}
-            onclick={() => (desk.batch = batch.id)}>Drive from this one</button
+            onclick={() => (desk.batch = batch.id)}>Use this batch</button
           >
         {/if}
         {#if batch.now.state === 'expired'}
@@ -113,9 +113,7 @@
             value={desk.late}
             oninput={(event) => (desk.late = event.currentTarget.value)}
           />
-          <p class="hint">
-            Without a written reason it is not logged; with one its hole is marked to be looked at.
-          </p>
+          <p class="hint">A reason is required. The hole is flagged for inspection.</p>
         {/if}
         <form
           class="wraps-middle"
@@ -134,12 +132,12 @@
             bind:value={away[batch.id]}
           />
           <Choice
-            label="Left over: what becomes of them"
+            label="Leftover rivets"
             quiet
             value={how}
             options={[
-              { value: 'scrapped', text: 'scrapped' },
-              { value: 'to-process', text: 'to the shop’s process' }
+              { value: 'scrapped', text: 'scrap' },
+              { value: 'to-process', text: 'reprocess' }
             ]}
             onchoose={(value) => (how = value)}
           />
@@ -148,7 +146,7 @@
             class="act"
             type="submit"
             disabled={person === ''}
-            >Put away<span class="sr-only"> of lot {batch.lot}</span></button
+            >Record leftovers<span class="sr-only"> of lot {batch.lot}</span></button
           >
         </form>
       </div>
@@ -157,10 +155,11 @@
       <p data-testid="advised">
         Take out at most <strong>{advice.count}</strong> of {advice.partNumber}: {advice.dueMinutes} min
         at
-        {Math.round(perRivetS)} s a rivet{measuredS !== null
-          ? ', as measured'
-          : ', assumed until four are logged one after the other'};
-        {advice.open} are still to drive{advice.out > 0 ? `, ${advice.out} are out` : ''}.
+        {Math.round(perRivetS)} s per rivet {measuredS !== null
+          ? '(as measured)'
+          : '(assumed until four in a row are logged)'}; {advice.open} remaining{advice.out > 0
+          ? `, ${advice.out} out of the icebox`
+          : ''}.
       </p>
       {#if arithmetic}<Arithmetic
           work={advice.work}
@@ -170,8 +169,8 @@
     {#if bins.length === 0}
       <Notice
         level="attention"
-        title="No cold bin holds {parts.join(' or ')}"
-        text="Receive them into a bin that is kept cold, under Stock. Without a batch no clock runs, and no rivet is logged."
+        title="No refrigerated bin for {parts.join(' or ')}"
+        text="Receive them into a refrigerated bin under Stock. Driving cannot be logged without a batch."
       />
     {/if}
     {#each bins as bin (bin.id)}
@@ -187,18 +186,18 @@
           inputmode="numeric"
           maxlength="6"
           data-testid="out-of-cold-{bin.lot}"
-          aria-label="Out of the cold, lot {bin.lot}"
+          aria-label="Out of the icebox, lot {bin.lot}"
           placeholder={String(Math.min(bin.count, adviceFor(bin.partNumber)))}
           bind:value={counts[bin.id]}
         />
         <span>of {bin.count} in lot {bin.lot}{bin.place ? `, ${bin.place}` : ''}</span>
         <button data-testid="take-out-{bin.lot}" class="act" type="submit" disabled={person === ''}
-          >Take out, clock runs<span class="sr-only"> for lot {bin.lot}</span></button
+          >Take out and start clock<span class="sr-only"> for lot {bin.lot}</span></button
         >
       </form>
     {/each}
     <Tick
-      text="a tone when a batch is due and when it has expired"
+      text="Sound an alert when a batch is due or expired"
       bind:checked={() => cold.sound, (allowed) => cold.allowSound(allowed)}
     />
     {#if said !== ''}<p class="fails" role="alert">{said}</p>{/if}

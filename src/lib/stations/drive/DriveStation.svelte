@@ -134,7 +134,7 @@
     {#snippet drawing()}
       <div class="drawing">
         <p class="label" data-testid="release-now" data-release={number}>
-          Release {number}, seen from the manufactured heads · numbers as laid out · □ sheet holder
+          Release {number}, seen from the manufactured heads · layout numbers · □ temporary fastener
         </p>
         <DriveMap
           {holes}
@@ -153,13 +153,13 @@
           onpick={(hole) => desk.point(hole)}
         />
         <p class="hint legend" aria-hidden="true">
-          ● next · ✓ driven · + more · ! look again · ◇ held open{#if reached !== null}&nbsp;· ring:
-            reached by the yoke, dotted: not{/if}{#if touched.size > 0}&nbsp;· ╲ a tool touches what
-            stands up{/if}{#if crowded.size > 0}&nbsp;· ╱ the set’s rim lies on the next head{/if}
+          ● next · ✓ driven · + drive further · ! flagged · ◇ open hole{#if reached !== null}&nbsp;·
+            ring: reached by the yoke, dotted: not{/if}{#if touched.size > 0}&nbsp;· ╲ a tool hits
+            an obstruction{/if}{#if crowded.size > 0}&nbsp;· ╱ the set’s rim lies on the next head{/if}
         </p>
         <div class="under">
           <div>
-            <p class="label">How, and with what</p>
+            <p class="label">Method and tools</p>
             {#if access === null}
               <Notice
                 level="attention"
@@ -209,7 +209,7 @@
             level="attention"
             testid="changed-since-release"
             title="The joint has changed since release {number}"
-            text="Rivets logged here belong to the holes as released. Release it again at Check before you drive the new layout."
+            text="Entries here belong to this release. Re-release in Inspect before driving the new layout."
           />
         {/if}
         {#if !desk.pending}<SafetyOnce {person} />{/if}
@@ -240,7 +240,7 @@
         {#if desk.holders.tooFew}
           <Notice
             level="attention"
-            title="Too few holders for the ends of every row"
+            title="Too few temporary fasteners for the row ends"
             text="{desk.holders.start
               .length} of the final size are in the shop: clamp the other ends."
           />
@@ -249,12 +249,12 @@
           <Notice
             level="attention"
             title={DRIVE.toBeLookedAt}
-            text="Rivet {desk.toLook.map(([hole]) => hole).join(', ')}"
+            text="Hole {desk.toLook.map(([hole]) => hole).join(', ')}"
           />
         {/if}
         <p class="wraps-wide">
           {#if desk.driven > 0 && desk.here !== null}
-            <a class="act" href="/joints/{workspace.id}/check">Check the first heads ▸</a>
+            <a class="act" href="/joints/{workspace.id}/check">Inspect first heads ▸</a>
           {/if}
           <a
             class="act"
@@ -284,8 +284,8 @@
   {/if}
 {:else}
   <ReleaseFirst
-    title="Release the layout before it is driven"
-    text="Rivets are logged on the holes of a release, so that nothing that changes later moves them."
+    title="Release the layout before driving"
+    text="Driving is logged against a release, so later layout changes do not affect it."
     what="to drive"
     act={DRIVE.releaseItAndStartDriving}
     station="drive"

@@ -50,21 +50,17 @@
 <section aria-label="Closed member" data-testid="member">
   <p class="label">Inside the member{bar ? `: ${bar.name}` : ''}</p>
   {#if !bar}
-    <Notice
-      level="attention"
-      title="The shop has no wedge bar"
-      text="Put it in under the shop’s tools."
-    />
+    <Notice level="attention" title="The shop has no wedge bar" text="Add one to the tool list." />
   {:else if found === null}
     <Notice
       level="attention"
-      title="The member was not measured"
+      title="Member dimensions missing"
       text="Enter heights and walls under Access."
     />
   {:else if !found.ok}
     <Notice
       level="stop"
-      title="The bar does not serve every rivet"
+      title="The wedge bar does not fit every rivet"
       text={preferences.refusal(found.error.said)}
     />
   {:else}
@@ -93,7 +89,7 @@
     </ol>
     <p data-testid="member-looks">
       {driven.length} driven, {driven.length - unseen.length} seen by camera{#if again.length > 0}&nbsp;·
-        <strong class="again">look again: {again.join(', ')}</strong>{/if}
+        <strong class="again">check: {again.join(', ')}</strong>{/if}
     </p>
     {#if driven.length > 0}
       <button

@@ -30,8 +30,8 @@
 {#if others.length > 0}
   <section class="named" data-testid="named-others">
     <p>
-      Rivets {rivets(others)}: gun or bar named, not confirmed. Whoever held it confirms it here,
-      signed in by their own PIN, or on their own device.
+      Rivets {rivets(others)}: gun or bar operator named, not confirmed. That person confirms here
+      after signing in, or on their own device.
     </p>
     <a class="act" href={whoHref}>{DRIVE.signInToConfirm}</a>
   </section>

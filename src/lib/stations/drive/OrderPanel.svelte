@@ -18,7 +18,7 @@
   const SCHOOLS = [
     {
       value: 'flat',
-      text: 'sheets lie flat',
+      text: 'center outward',
       title: 'From the middle outwards, skipping; ends last'
     },
     {
@@ -65,22 +65,22 @@
   <p class="even-digits" data-testid="path">
     longest jump <strong>{preferences.inWords(desk.path.longestJumpIn)}</strong> · path
     <strong>{preferences.inWords(desk.path.totalPathIn)}</strong>
-    {#if desk.byHand}· put in order by hand{/if}
+    {#if desk.byHand}· manual order{/if}
   </p>
   {#if arithmetic && !desk.byHand}<Arithmetic
       work={desk.orderWork}
-      source="middle towards the ends, skipping"
+      source="center outward, skipping"
     />{/if}
   {#if desk.tooSoon.length > 0}
     <Notice
       level="attention"
-      title="Neighbors one after the other, before their row is held"
+      title="Adjacent rivets driven one after another"
       text="{desk.tooSoon
         .slice(0, 4)
         .map(({ first, second }) => `${first} then ${second}`)
         .join(', ')}{desk.tooSoon.length > 4
         ? ` and ${desk.tooSoon.length - 4} more`
-        : ''}: the sheets creep and bulge between them. Skip, and come back."
+        : ''}: sheets creep and bulge between them. Skip rivets and return."
     />
   {/if}
   {#if desk.byHand}
@@ -108,8 +108,9 @@
         <button class="pick" type="button" onclick={() => desk.point(number)}
           ><strong>{number}</strong></button
         >
-        {#if desk.holders.moves.has(number)}<span class="out" data-hint="its holder comes out first"
-            >□</span
+        {#if desk.holders.moves.has(number)}<span
+            class="out"
+            data-hint="remove its temporary fastener first">□</span
           >{/if}
       </li>
     {/each}

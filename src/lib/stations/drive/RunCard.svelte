@@ -52,7 +52,7 @@
   {#if found.chosen === null}
     <Notice
       level="attention"
-      title="No way to drive these as told"
+      title="No driving method fits this access"
       text={found.ways
         .map(
           ({ way, why }) =>

@@ -43,7 +43,7 @@
         class="act small"
         type="button"
         disabled={person === ''}
-        onclick={() => (asking = !asking)}>{told ? 'Another lot' : DRIVE.tellIt}</button
+        onclick={() => (asking = !asking)}>{told ? 'Change lot' : DRIVE.tellIt}</button
       >
     </p>
     {#if asking}

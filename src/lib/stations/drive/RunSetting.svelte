@@ -27,7 +27,7 @@
   <a
     class="act small"
     href={anew || !used ? runSettingAddress(jointId, run.key) : toolSettingAddress(used.setting.id)}
-    >{anew ? COMMON.setIt : said.good ? 'Its heads' : 'Go on'}</a
+    >{anew ? COMMON.setIt : said.good ? 'View first heads' : 'Continue setup'}</a
   >
 </p>
 

@@ -29,7 +29,7 @@
     <ul class="bulleted">
       {#each DRIVE_SAFETY as line (line)}<li>{line}</li>{/each}
     </ul>
-    <p class="hint">Looked at today: {TOOL_CHECKS.join(' · ')}</p>
+    <p class="hint">Daily tool check: {TOOL_CHECKS.join(' · ')}</p>
     <button class="act" type="button" onclick={done}>{DRIVE.readAndLookedAt}</button>
   </section>
 {/if}

@@ -51,14 +51,14 @@
   const done = $derived(here === null);
 </script>
 
-<section class="tap" aria-label="The rivet that comes next" data-testid="tap-card">
+<section class="tap" aria-label="Next rivet" data-testid="tap-card">
   <p class="count">
     driven <strong>{desk.driven} of {desk.issue.holes.length}</strong>
     {#if steadyS !== null}<span data-testid="pace"
-        >{Math.round(steadyS)} s a rivet (middle of {desk.pace?.gaps})</span
+        >{Math.round(steadyS)} s per rivet (median of {desk.pace?.gaps})</span
       >{/if}
     {#if desk.outbox.waiting.length > 0}<span class="waits" data-testid="waits"
-        >{desk.outbox.waiting.length} to send</span
+        >{desk.outbox.waiting.length} unsent</span
       >{/if}
   </p>
   {#if done}
@@ -69,24 +69,24 @@
         {desk.issue.holes.length - desk.driven} not driven
       </p>
     {/if}
-    <a class="act main" href={checkHref}>Next: Check ▸</a>
+    <a class="act main" href={checkHref}>Next: Inspect ▸</a>
   {:else if here !== null && rivet}
     <p class="which">
       <strong class="number" data-testid="next-rivet">{here}</strong>
       <span>
         <strong class="part">{rivet.partNumber}</strong><br />
-        {preferences.inWords(rivet.lengthIn)} long in {preferences.inWords(rivet.gripIn)} grip<br
+        length {preferences.inWords(rivet.lengthIn)}, grip {preferences.inWords(rivet.gripIn)}<br
         />row {row}
       </span>
     </p>
     {#if run}{@render setting(run)}{/if}
     {#if holder}<p class="holder">
-        ▢ Take the holder out of {here} first; {holder.to === null
-          ? 'put it away'
-          : `put it in ${holder.to}`}.
+        ▢ Remove the temporary fastener from hole {here} first; {holder.to === null
+          ? 'store it'
+          : `move it to hole ${holder.to}`}.
       </p>{/if}
     {#if state?.driven}<p class="holder">
-        {state.quick === 'more' ? '+ It is in and wants more.' : 'It is in already.'}
+        {state.quick === 'more' ? '+ Driven; drive further.' : 'Already driven.'}
       </p>{/if}
     {#if desk.unmet.length > 0}
       <p class="unmet" data-testid="unmet">
@@ -97,7 +97,7 @@
       <Notice level="stop" title={COMMON.notLogged} text={preferences.refusal(desk.refused)} />
     {/if}
     {#if person === ''}
-      <a class="act main" href={whoHref}>Say who is at the bench first</a>
+      <a class="act main" href={whoHref}>Sign in first</a>
     {:else if desk.pending}
       <UnmetSheet {desk} {person} />
     {:else}
@@ -115,13 +115,13 @@
           >{DRIVE.more} <kbd>M</kbd></button
         >
         <button data-testid="look-again" class="act" type="button" onclick={() => desk.tap('again')}
-          >! Look again <kbd>L</kbd></button
+          >! Flag <kbd>L</kbd></button
         >
       </div>
     {/if}
     <p class="hint">
       {#if after}then {after.number}{#if after.changes}<strong class="warns">
-            · other rivet: {after.changes}</strong
+            · different rivet: {after.changes}</strong
           >{/if}{:else}the last one{/if}
     </p>
   {/if}
@@ -146,7 +146,7 @@
           class="act"
           type="button"
           onclick={() => row !== undefined && desk.rowDone(row)}
-          >Row {row} is driven ({rowLeft})</button
+          >Mark row {row} driven ({rowLeft} rivets)</button
         >
       {/if}
     </div>

@@ -24,7 +24,7 @@
 
 <section class="team" aria-label="Two people" data-testid="team">
   <Choice
-    label="I drive"
+    label="My role"
     value={team.role ?? 'alone'}
     options={ROLES}
     onchoose={(value) => team.take(value === 'alone' ? null : value)}
@@ -39,12 +39,11 @@
       data-testid="team-word"
     >
       {#if state.link === 'alone'}
-        Nobody with the {theirs} is heard yet. Do not fire.
+        No {theirs} operator connected. Do not fire.
       {:else if state.link === 'silent'}
-        ✕ {other?.by} ({theirs}{DRIVE.isSilentFor}
-        {Math.floor(state.silentS ?? 0)} s. Stop: do not fire.
+        ✕ No signal from {other?.by} ({theirs}) for {Math.floor(state.silentS ?? 0)} s. Stop: do not fire.
       {:else if state.link === 'apart'}
-        △ {other?.by} looks at rivet {other?.word.hole ?? '–'}, here it is {desk.here ?? '–'}. Do
+        △ {other?.by} is at hole {other?.word.hole ?? '–'}, you are at hole {desk.here ?? '–'}. Do
         not fire.
       {:else if state.fire}
         ● GO on {desk.here}: {team.role === 'gun' ? 'fire' : 'hold the bar'}

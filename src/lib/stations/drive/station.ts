@@ -3,7 +3,7 @@ import { defineStation, done, open } from '../station';
 export const drive = defineStation({
   key: 'drive',
   name: 'Drive',
-  asks: 'With what, in what order, before when?',
+  asks: 'Tools, order and time limits',
   logs: 'drive',
   page: () => import('./DriveStation.svelte'),
   outboxes: ({ drive }) => [drive?.outbox],

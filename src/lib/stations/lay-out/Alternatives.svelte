@@ -40,7 +40,7 @@
         <dd><Length lengthIn={other.pitchIn} /> <small>{other.pitchD.toFixed(1)} D</small></dd>
         <dt>Size</dt>
         <dd>dash {other.dash} <small>{other.lines} line{other.lines > 1 ? 's' : ''}</small></dd>
-        <dt>Across</dt>
+        <dt>Overall width</dt>
         <dd><Length lengthIn={other.acrossIn} /></dd>
         <dt>Added weight</dt>
         <dd>{other.massLb.toFixed(3)} lb{other.massLb === lightest ? ' ✓' : ''}</dd>
@@ -51,7 +51,7 @@
           ✕ {other.stops} limit{other.stops > 1 ? 's' : ''} broken
         </p>{/if}
       {#if other.current}
-        <p class="now">✓ as it stands</p>
+        <p class="now">✓ Current</p>
       {:else}
         <button class="act" type="button" onclick={() => choose(other)}
           >{LAYOUT.useThisLayout}</button
@@ -59,7 +59,7 @@
       {/if}
     </article>
   {:else}
-    <p class="hint">There is nothing to compare until the joint can be laid out.</p>
+    <p class="hint">Complete the layout to compare alternatives.</p>
   {/each}
 </div>
 

@@ -68,13 +68,12 @@
     refusal = said = '';
     await workspace.save.flush();
     if (workspace.save.state.kind !== 'saved') {
-      refusal =
-        'What is typed here is not saved yet, so no file was made of it. See the mark at the top.';
+      refusal = 'Unsaved changes. Wait for “Saved” at the top, then try again.';
       return;
     }
     const reply = await fetch(`/api/joints/${workspace.id}/files/${file}`).catch(() => null);
     if (!reply) {
-      refusal = 'The server could not be reached.';
+      refusal = 'Offline. Try again.';
       return;
     }
     if (!reply.ok) {
@@ -84,7 +83,7 @@
     }
     const content = await reply.blob().catch(() => null);
     if (!content) {
-      refusal = 'The file was cut off on its way: ask for it again.';
+      refusal = 'Download interrupted. Try again.';
       return;
     }
     const name = /filename="([^"]+)"/.exec(reply.headers.get('content-disposition') ?? '')?.[1];
@@ -101,21 +100,21 @@
     }
     const { definition, title } = read.file;
     workspace.replace(definition);
-    said = `${title}, a ${kindOf(definition).name}, is open here now. Undo brings back what was.`;
+    said = `${title} (${kindOf(definition).name}) imported. Use Undo to go back.`;
   }
 </script>
 
 <Sheet title={LAYOUT.files} {open} {onclose}>
-  {#if refusal}<Notice level="stop" title="No" text={refusal} />{/if}
+  {#if refusal}<Notice level="stop" title="Failed" text={refusal} />{/if}
   {#if said}<p role="status" class="said">✓ {said}</p>{/if}
-  <h3 class="label">Out</h3>
+  <h3 class="label">Export</h3>
   <div class="wishes">
     {#if parts.length > 1}
       <Pick
         label="Which part?"
         value={part}
         options={[
-          { value: '', text: 'all parts, on layers of their own' },
+          { value: '', text: 'All parts, one layer each' },
           ...parts.map(({ key, name }) => ({ value: key, text: name }))
         ]}
         onchoose={(value) => (part = value)}
@@ -147,7 +146,7 @@
     Before punching through a paper pattern, measure its check scale: 4 in and 100 mm. Printers
     shrink.
   </p>
-  <h3 class="label">In</h3>
+  <h3 class="label">Import</h3>
   <FileDrop
     label="Open a joint file into this joint"
     endings={['.json']}

@@ -96,9 +96,9 @@
     <strong>Hole {hole.number}</strong>
     <span class="hint">{line.name}</span>
     {#if hole.state === 'held-open'}<span class="open"
-        >◇ held open: {hole.reason}, {hole.openDrill
+        >◇ open hole: {hole.reason}, {hole.openDrill
           ? `drill ${hole.openDrill.name}`
-          : 'left at the pilot'}{hole.blind
+          : 'left at pilot size'}{hole.blind
           ? `, ${blindInWords(hole.blind, preferences.inWords)}`
           : ''}</span
       >{/if}
@@ -125,7 +125,7 @@
     {#if room}
       <span class="hint room">
         {room.largestDash > hole.dash
-          ? `has room for dash ${room.largestDash} in rework`
+          ? `Rework: up to dash ${room.largestDash}`
           : LAYOUT.noRoomForALarger}
       </span>
     {/if}
@@ -135,14 +135,14 @@
       class="act small"
       type="button"
       onclick={() => nudge(-1)}
-      aria-label="Move back one division"
+      aria-label="Move left one division"
       data-hint="Shift ←">◂</button
     >
     <button
       class="act small"
       type="button"
       onclick={() => nudge(1)}
-      aria-label="Move on one division"
+      aria-label="Move right one division"
       data-hint="Shift →">▸</button
     >
     <button
@@ -152,7 +152,7 @@
       onclick={hold}
       title="H"
     >
-      {hole.state === 'held-open' ? 'Rivet it' : LAYOUT.holdOpen}
+      {hole.state === 'held-open' ? 'Rivet this hole' : LAYOUT.holdOpen}
     </button>
     <button
       class="act small"
@@ -215,23 +215,23 @@
         {#if wrongGrip}<p class="hint">Enter each grip as a length: 1/8, 0.125 or 3.2mm.</p>{/if}
         <p class="hint">Stack-up here: {preferences.inWords(hole.gripIn)}.</p>
       {/if}
-      <label class="label" for="own-drill">Its own drill</label>
+      <label class="label" for="own-drill">Drill size</label>
       <input
         id="own-drill"
         class="field-box"
         bind:value={drill}
         maxlength="20"
-        placeholder="#19, F or 0.190; empty: it stays at the pilot"
+        placeholder="#19, F or 0.190. Blank: stays at pilot size"
         aria-invalid={wrongDrill}
       />
       {#if wrongDrill}<p class="hint">Name a drill by number or letter, or its diameter.</p>{/if}
       {#if shown.definition.head === 'countersunk'}
         <label class="check"
-          ><input type="checkbox" bind:checked={asRivets} /> dimple or countersink it with the rivet’s
-          tools too</label
+          ><input type="checkbox" bind:checked={asRivets} /> Also dimple or countersink this hole tools
+          too</label
         >
       {/if}
-      <label class="label" for="why-open">Held open for</label>
+      <label class="label" for="why-open">Reason left open</label>
       <div class="acts">
         {#each REASONS as known (known)}
           <button
@@ -250,7 +250,7 @@
           maxlength="80"
           placeholder="or another reason"
         />
-        <button class="act small" disabled={reason.trim() === ''}>Hold</button>
+        <button class="act small" disabled={reason.trim() === ''}>Leave open</button>
       </div>
     </form>
   {/if}

@@ -29,10 +29,10 @@
       <tr>
         <th scope="col">Hole</th>
         <th scope="col">Mark</th>
-        <th scope="col">Right of the left edge</th>
+        <th scope="col">From left edge</th>
         <th scope="col">Down</th>
         <th scope="col">Dash</th>
-        <th scope="col" class="words">What</th>
+        <th scope="col" class="words">Type</th>
       </tr>
     </thead>
     <tbody>
@@ -49,7 +49,7 @@
           <td>{hole.dash}</td>
           <td class="words"
             >{hole.state === 'held-open'
-              ? `held open: ${hole.reason}`
+              ? `open hole: ${hole.reason}`
               : hole.fixed === null
                 ? 'rivet'
                 : 'rivet, fixed hole'}{#each inMetal.filter((one) => one.hole === hole.number) as now (now.hole)};

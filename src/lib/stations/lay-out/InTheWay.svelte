@@ -94,10 +94,10 @@
 </script>
 
 <RowList
-  title="Keep-outs: what the rivets must clear"
+  title="Keep-outs"
   items={entered.keepOuts}
   what="keep-out"
-  empty="Nothing in the way. A stiffener, a drain, another fastener goes here; drag it on the drawing."
+  empty="None. Add stiffeners, drains or other fasteners, and drag them on the drawing."
   onadd={addKeepOut}
   onremove={({ id }) => setList('keepOuts', without(entered.keepOuts, id), 'remove')}
 >
@@ -124,10 +124,10 @@
           'shape'
         )}
     >
-      <option value="rect">straight-sided</option>
+      <option value="rect">rectangle</option>
       <option value="round">round</option>
     </select>
-    {#each [['xIn', LAYOUT.middleRightOfTheDatum, ''], ['yIn', 'Middle, down', ''], ['wIn', keepOut.shape === 'round' ? COMMON.diameter : LAYOUT.width, ''], ['hIn', COMMON.height, 'right across']] as const as [key, label, empty] (key)}
+    {#each [['xIn', LAYOUT.middleRightOfTheDatum, ''], ['yIn', 'Middle, down', ''], ['wIn', keepOut.shape === 'round' ? COMMON.diameter : LAYOUT.width, ''], ['hIn', COMMON.height, 'full width']] as const as [key, label, empty] (key)}
       {#if !(key === 'hIn' && keepOut.shape === 'round')}
         <LengthField
           {label}
@@ -155,7 +155,7 @@
   title="Fixed holes: existing ones, and pinned"
   items={entered.fixed}
   what="fixed hole"
-  empty="None. Pick up what is there already, or pin a hole where it must be."
+  empty="None. Pick up existing holes or pin a hole."
   onadd={addFixed}
   onremove={({ id }) => workspace.edit(withoutFixed(entered, id), 'fixed remove')}
 >
@@ -168,7 +168,7 @@
       oninput={(text) => workspace.setAt(`fixed.${fixed.id}.atIn`, text)}
     />
     <LengthField
-      label="Off the line"
+      label="Offset from row"
       value={fixed.offIn}
       placeholder="0"
       whenEmpty="on the line"
@@ -226,7 +226,7 @@
     title="Divide evenly between two holes"
     items={line.divides}
     what="divided span"
-    empty="Between two existing holes, so many new ones: n holes make n + 1 spaces."
+    empty="New holes between two existing ones: n holes make n + 1 spaces."
     onadd={() => addDivide(line)}
     onremove={({ id }) => setList('divides', without(line.divides, id), 'remove')}
   >

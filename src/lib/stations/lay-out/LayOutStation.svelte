@@ -156,8 +156,8 @@
           {/if}
           {#if view === 'headroom'}
             <p class="legend hint">
-              Each hole carries the largest size that could still go there in rework: olive has
-              room, amber has none.
+              Number = largest rivet that still fits in rework. Green: larger size fits. Amber:
+              none.
             </p>
           {/if}
         {/if}
@@ -185,7 +185,7 @@
     {/if}
     {#if layout && layout.removed.length > 0}
       <div class="gone">
-        <span class="hint">Taken out:</span>
+        <span class="hint">Deleted:</span>
         {#each layout.removed as gone (gone.number)}
           <button
             class="act small"
@@ -200,28 +200,28 @@
                 },
                 'put back'
               )}
-            data-testid="put-back">put {gone.number} back</button
+            data-testid="put-back">Restore {gone.number}</button
           >
         {/each}
       </div>
     {/if}
 
-    <section class="column-wide" aria-label="How it is laid out">
+    <section class="column-wide" aria-label="Layout settings">
       <KindFields station="lay-out" />
       {#if spaced}
         <Choice
-          label="Spacing practice"
+          label="Spacing"
           value={entered.prefer}
           options={[
             { value: 'profile', text: `Shop’s: ${school}` },
             { value: 'fewest', text: 'Fewest' },
-            { value: 'near', text: 'Near a pitch' }
+            { value: 'near', text: 'Target pitch' }
           ]}
           onchoose={(prefer) => workspace.edit({ prefer }, 'prefer')}
         />
         {#if near}
           <LengthField
-            label="Wished pitch"
+            label="Target pitch"
             value={entered.nearPitchIn}
             whenEmpty="house pitch {preferences.inWords(workspace.profile.housePitchIn)}"
             placeholder="house"
@@ -232,7 +232,7 @@
       {/if}
       {#if onlyHolds}
         <LengthField
-          label="Largest pitch, as the job asks"
+          label="Maximum pitch (job)"
           value={entered.holdPitchIn}
           whenEmpty="the shop’s {num(workspace.profile.multipliers.pitchMaxD)} D"
           placeholder="shop’s"

@@ -43,9 +43,10 @@
   <section aria-label="Spacing">
     <Figure label="Holes" big work={layout.work} note={needed}>
       {layout.drilled}<small class="of"
-        >&nbsp;{layout.lines.length === 1
-          ? 'in one line'
-          : `in ${layout.lines.length} lines`}{open > 0 ? `, ${open} held open` : ''}</small
+        >&nbsp;{layout.lines.length === 1 ? 'in one row' : `in ${layout.lines.length} rows`}{open >
+        0
+          ? `, ${open} left open`
+          : ''}</small
       >
     </Figure>
     {#each layout.figures as figure (figure.key)}
@@ -64,7 +65,7 @@
       <Figure
         label={LAYOUT.reworkMargin}
         work={margin.work}
-        source="the largest rivet each hole could still take, its neighbors as they are"
+        source="largest rivet each hole still accepts, neighbors unchanged"
         note={marginInWords(margin, preferences.inWords)}
       >
         <span class:worse data-testid="rework-margin"
@@ -90,9 +91,9 @@
   </section>
   <p class="checks" class:bad={broken > 0} data-testid="checks">
     {#if broken === 0}
-      {stopped ? '○' : '✓'} {limits.length} limits hold, exact and on the ruler
+      {stopped ? '○' : '✓'} {limits.length} limits met (exact and rounded to scale)
     {:else}
-      ✕ {broken} of {limits.length} limits {broken === 1 ? 'is' : 'are'} broken
+      ✕ {broken} of {limits.length} limits violated
     {/if}
   </p>
 {/if}

@@ -41,7 +41,7 @@
   <span class="right">
     {#if line}
       <Choice
-        label="Length of a line"
+        label="Strip length"
         quiet
         value={line}
         options={[

@@ -26,7 +26,7 @@
             ? 'start'
             : workspace.entered.datum
       },
-      'let go'
+      'remove'
     );
   }
 </script>

@@ -35,7 +35,7 @@
   {/each}
 </ol>
 <p class="hint">
-  Eye protection for drilling. Clamp small parts; no gloves near a turning drill. Chips and edges
+  Eye protection for drilling. Clamp small parts; no gloves near a rotating drill. Chips and edges
   cut.
 </p>
 

@@ -43,8 +43,8 @@
     <p class="hint legend">
       {#if attempt?.wished}<span class="hatch" aria-hidden="true"></span> hatched: {cannot.size ===
         base.plan.holes.length
-          ? 'no hole can be as it is drawn'
-          : `${cannot.size} of ${base.plan.holes.length} holes cannot be`}.
+          ? 'no hole is valid as drawn'
+          : `${cannot.size} of ${base.plan.holes.length} holes are not valid`}.
       {/if}
       {#if attempt?.ghost && ghost}<span class="ring" aria-hidden="true"></span> dashed: {wayInWords(
           attempt.ghost.way.said,

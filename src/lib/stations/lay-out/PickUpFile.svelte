@@ -110,8 +110,8 @@
     {/if}
     <Choice
       label={read.found.inPerUnit === null
-        ? 'The file does not say its unit. It is in'
-        : 'The file says its unit. It is in'}
+        ? 'Unit (not stated in the file)'
+        : 'Unit (from the file)'}
       testid="unit"
       value={unit}
       options={units}
@@ -119,7 +119,7 @@
     />
     {#if groups.length > 1}
       <fieldset class="groups">
-        <legend class="label">Which of them?</legend>
+        <legend class="label">Layers and hole sizes</legend>
         {#each groups as group (group.key)}
           <label>
             <input
@@ -138,7 +138,7 @@
     {/if}
     {#if chosen.outline}
       <Choice
-        label="The datum corner is the"
+        label="Datum corner"
         value={origin}
         options={[
           { value: 'drawing', text: 'drawing’s origin' },
@@ -156,11 +156,11 @@
           type="button"
           disabled={placed.length === 0}
           onclick={() => ontake(placed, firstLetters(read?.name ?? '', 40))}
-          >Take up {placed.length} as fixed holes</button
+          >Add {placed.length} fixed holes</button
         >
         {#if fields.length > 0}
           <button class="act" type="button" onclick={takeSize}
-            >Use the outline as {fields
+            >Set size from outline: {fields
               .map(
                 ({ path, sizeIn }) =>
                   `${fieldName(path, workspace.entered)} ${preferences.inWords(sizeIn)}`

@@ -47,10 +47,9 @@
     said = '';
     if (fixed.length > 0)
       workspace.edit({ fixed: [...workspace.entered.fixed, ...fixed] }, 'fixed pick up');
-    if (fixed.length > 0)
-      said = `${fixed.length} hole${fixed.length > 1 ? 's' : ''} taken up as fixed.`;
+    if (fixed.length > 0) said = `${fixed.length} fixed hole${fixed.length > 1 ? 's' : ''} added.`;
     if (left.length > 0)
-      refusal = `${left.length} hole${left.length > 1 ? 's lie' : ' lies'} on no rivet line: the nearest, ${left[0]?.line ?? 'none'}, is ${Number.isFinite(left[0]?.offIn) ? preferences.inWords(Math.abs(left[0]?.offIn ?? 0), 'fine') : 'not beside it'} off; up to ${preferences.inWords(FURTHEST_OFF_IN)} is taken.`;
+      refusal = `${left.length} hole${left.length > 1 ? 's lie' : ' lies'} not on a rivet row: nearest, ${left[0]?.line ?? 'none'}, is ${Number.isFinite(left[0]?.offIn) ? preferences.inWords(Math.abs(left[0]?.offIn ?? 0), 'fine') : 'not beside it'} off; up to ${preferences.inWords(FURTHEST_OFF_IN)} is accepted.`;
   }
 
   let lineKey = $state('');
@@ -82,7 +81,7 @@
           ...asFound
         });
     workspace.edit({ fixed: [...before, ...fixed] }, 'fixed pick up');
-    said = `${fixed.length} holes taken up on the ${line.name}.`;
+    said = `${fixed.length} holes added on the ${line.name}.`;
     distances = '';
   }
 
@@ -125,10 +124,10 @@
     {/if}
   </div>
   {#if said}<p role="status" class="said">✓ {said}</p>{/if}
-  {#if refusal}<Notice level="stop" title="Not taken up" text={refusal} />{/if}
+  {#if refusal}<Notice level="stop" title="Not added" text={refusal} />{/if}
 
   <Tabs
-    label="How were they measured?"
+    label="Measured by"
     value={way}
     options={[
       { value: 'running', text: 'Running distances' },
@@ -163,13 +162,13 @@
           data-testid="take-up"
           class="act main"
           disabled={read.length === 0 || wrong.length > 0}
-          >Take up {read.length} hole{read.length === 1 ? '' : 's'}</button
+          >Add {read.length} hole{read.length === 1 ? '' : 's'}</button
         >
       </form>
     {:else if way === 'tapes'}
       <p class="hint">
-        Two points one can measure from, A and B, and the tape from each to the hole. Right and down
-        from the datum corner.
+        Enter two known points, A and B, right and down from the datum corner, and the distance from
+        each to the hole.
       </p>
       <div class="grid">
         <LengthField label="A, right" value={tape.ax} oninput={(text) => (tape.ax = text)} />
@@ -180,7 +179,7 @@
         <LengthField label="Tape from B" value={tape.b} oninput={(text) => (tape.b = text)} />
       </div>
       <Choice
-        label="Walking from A to B the hole is at the"
+        label="Side of line A–B"
         value={side}
         options={[
           { value: 'left', text: 'Left' },
@@ -206,7 +205,11 @@
             )}>{LAYOUT.takeItUp}</button
         >
       {:else if met}
-        <Notice level="stop" title="These do not meet" text={preferences.refusal(met.error.said)} />
+        <Notice
+          level="stop"
+          title="Distances do not meet"
+          text={preferences.refusal(met.error.said)}
+        />
       {/if}
     {:else}
       <PickUpFile

@@ -132,7 +132,7 @@
     >
       {#if hole}
         <span class="number" class:warns-strong={hole.state === 'held-open'}>
-          hole {hole.number}{hole.state === 'held-open' ? `, ◇ held open: ${hole.reason}` : ''}
+          hole {hole.number}{hole.state === 'held-open' ? `, ◇ open hole: ${hole.reason}` : ''}
         </span>
         <span
           class="digits"
@@ -159,7 +159,7 @@
         >
       {/if}
       {#if finished}<span class="number"
-          >That was the last mark. Count {holes.length} before drilling.</span
+          >Last mark. Count {holes.length} marks before drilling.</span
         >{/if}
     </button>
     <MiniPlan {lines} {holes} at={hole?.number ?? 0} line={current?.line ?? ''} />

@@ -28,7 +28,7 @@
       <button
         class="act small"
         type="button"
-        aria-label="Take {what} {index + 1} out"
+        aria-label="Remove {what} {index + 1}"
         onclick={() => onremove(item)}><X size={18} /></button
       >
     </div>

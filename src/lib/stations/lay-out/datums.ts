@@ -20,7 +20,7 @@ export function datumOptions(
   return [
     { value: 'start', text: down ? 'the upper edge' : 'the left edge' },
     { value: 'end', text: down ? 'the lower edge' : 'the right edge' },
-    ...(layout?.cutOut ? [{ value: 'cut-out', text: 'the cut-out’s edge' }] : []),
+    ...(layout?.cutOut ? [{ value: 'cut-out', text: 'the cutout’s edge' }] : []),
     ...entered.fixed.slice(0, MOST_OFFERED).map((hole, index) => ({
       value: fixedDatum(hole.id),
       text: `fixed hole ${hole.name === '' ? index + 1 : hole.name} at ${hole.atIn}`

@@ -51,7 +51,7 @@ describe('where marks may be measured from', () => {
     ).toEqual([
       { value: 'start', text: 'the left edge' },
       { value: 'end', text: 'the right edge' },
-      { value: 'cut-out', text: 'the cut-out’s edge' },
+      { value: 'cut-out', text: 'the cutout’s edge' },
       { value: 'fixed:old', text: 'fixed hole old at 2.2' }
     ]);
     // a ring has no left end

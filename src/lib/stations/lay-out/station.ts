@@ -2,7 +2,7 @@ import { defineStation, done, open } from '../station';
 
 export const layOut = defineStation({
   key: 'lay-out',
-  name: 'Lay out',
+  name: 'Layout',
   asks: 'Where does each hole go?',
   logs: 'plan',
   page: () => import('./LayOutStation.svelte'),
@@ -15,7 +15,7 @@ export const layOut = defineStation({
   status: ({ workspace }) => {
     if (!workspace.now) return open('—');
     const { layout } = workspace.now.plan;
-    if (!layout.ok) return open('not possible');
+    if (!layout.ok) return open('not feasible');
     const { drilled, lines } = layout.result;
     return done(`${drilled} holes, ${lines.length} ${lines.length === 1 ? 'line' : 'lines'}`);
   }

@@ -133,26 +133,22 @@
         <div class="bar">
           {#if rounds.length > 0}
             {#if rounds.length > 1}<Choice
-                label="Sheet holders"
+                label="Temporary fasteners"
                 quiet
                 value={round}
                 options={rounds.map((_, index) => ({
                   value: String(index),
                   text:
-                    index === 0
-                      ? 'Before up-sizing'
-                      : index === 1
-                        ? READY.afterUpSizing
-                        : 'Last ones'
+                    index === 0 ? 'At pilot size' : index === 1 ? READY.afterUpSizing : 'Last holes'
                 }))}
                 onchoose={(value) => (round = value)}
               />{/if}
             <p class="hint">
-              □ {shownRound?.holders.length} holders at {round === '0'
+              □ {shownRound?.holders.length} temporary fasteners, {round === '0'
                 ? '#40'
                 : 'final size'}{shownRound?.drill.length === 0
-                ? ': they stay until the parts come apart'
-                : `: drill ${shownRound?.drill.length} holes meanwhile`}
+                ? ': leave in until disassembly'
+                : `: drill ${shownRound?.drill.length} holes now`}
             </p>
           {/if}
           <button class="act main" type="button" onclick={() => (floor = true)}
@@ -190,7 +186,7 @@
       <div
         class="progress"
         role="progressbar"
-        aria-label="Made ready"
+        aria-label="Preparation progress"
         aria-valuemin="0"
         aria-valuemax="100"
         aria-valuenow={Math.round(
@@ -208,15 +204,15 @@
     {#if ready?.holders && !ready.holders.ok}
       <Notice
         level="attention"
-        title="Too few sheet holders"
+        title="Too few temporary fasteners"
         text={preferences.refusal(ready.holders.error.said)}
       />
     {:else if holders?.stretched}
       <Notice
         level="attention"
         title={READY.holdersStandWiderApart}
-        text="Every {holders.every}th hole, for want of more: the shop likes every {desk.figures
-          .holders.every}th."
+        text="Every {holders.every}th hole (shop standard: every {desk.figures.holders
+          .every}th). Not enough fasteners."
       />
     {/if}
     <StepTicks

@@ -14,7 +14,7 @@
     <p class="part-mark">
       <strong>{mark.part} of {mark.of}</strong>
       {mark.name}: {mark.face}<small
-        >{'|'.repeat(mark.strokesAbove) || 'no stroke'} towards the head · {'|'.repeat(
+        >{'|'.repeat(mark.strokesAbove) || 'no stroke'} toward the head · {'|'.repeat(
           mark.strokesBelow
         ) || 'no stroke'} away from it, at the datum end</small
       >

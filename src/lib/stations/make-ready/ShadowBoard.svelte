@@ -42,9 +42,9 @@
   };
 </script>
 
-<Sheet title="Shadow board: {onBoard} of {tools.length} on the bench" {open} {onclose}>
+<Sheet title="Tools: {onBoard} of {tools.length} ready" {open} {onclose}>
   {#if tools.length === 0}
-    <p class="hint">No step takes a tool yet: the joint has to be laid out first.</p>
+    <p class="hint">No tools yet. Complete the layout first.</p>
   {/if}
   <ul class="board" data-testid="shadow-board">
     {#each tools as tool (tool.key)}

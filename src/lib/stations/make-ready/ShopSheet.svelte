@@ -55,13 +55,13 @@
   }
   const WHO = { recorded: 'recorded', shop: 'set here', starting: 'starting estimate' };
   const HOLDERS = [
-    { key: 'every', label: 'A holder in every … holes' },
+    { key: 'every', label: 'Temporary fastener every … holes' },
     { key: 'pilot', label: READY.holdersFor40 },
-    { key: 'final', label: 'Holders of final size' }
+    { key: 'final', label: 'Final-size temporary fasteners' }
   ] as const;
 </script>
 
-<Sheet title="The shop’s times and holders" {open} {onclose}>
+<Sheet title="Shop times and temporary fasteners" {open} {onclose}>
   <form class="rows-wide" onsubmit={save}>
     <div class="holders">
       {#each HOLDERS as field (field.key)}
@@ -71,17 +71,17 @@
         >
       {/each}
       <label
-        ><span class="label">Re-check a cage every … holes</span>
+        ><span class="label">Re-check countersink every … holes</span>
         <input class="field-box" inputmode="numeric" bind:value={recheckEvery} /></label
       >
     </div>
     <table class="figures">
-      <thead><tr><th>One of</th><th>Seconds now</th><th>Set by hand</th></tr></thead>
+      <thead><tr><th>Operation</th><th>Current time, s</th><th>Manual time, s</th></tr></thead>
       <tbody>
         {#each OPERATION_KEYS as op (op)}
           {@const now = operationTime(op, desk.figures.times, desk.recorded)}
           <tr>
-            <th scope="row">{OPERATIONS[op].words} <small>a {OPERATIONS[op].per}</small></th>
+            <th scope="row">{OPERATIONS[op].words} <small>per {OPERATIONS[op].per}</small></th>
             <td>{Math.round(now.secondsEach * 10) / 10} s<small>&nbsp;{WHO[now.from]}</small></td>
             <td
               ><input
@@ -97,8 +97,7 @@
       </tbody>
     </table>
     <p class="hint">
-      Three recorded times of an operation outweigh what is set by hand; “Time it” on a step records
-      one.
+      Three recorded times override the manual time. “Start timer” on a step records one.
     </p>
     {#each problems as problem (problem.path)}<p class="fails" role="alert">
         {preferences.refusal(problem.said)}

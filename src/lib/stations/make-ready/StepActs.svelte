@@ -42,8 +42,7 @@
 {#if words.caution !== ''}<p class="warns-strong">△ {words.caution}</p>{/if}
 {#if progress.changed.length > 0}
   <p class="warns-strong">
-    △ Ticked off before this was changed: {stepChangesInWords(progress.changed)}. Not done as it is
-    now; look again.
+    △ Changed after completion: {stepChangesInWords(progress.changed)}. Redo this step.
   </p>
 {/if}
 <div class="acts" class:big>
@@ -51,11 +50,11 @@
     <p class="done">
       ✓ done{#if progress.last}, {progress.last.by}, {when.format(new Date(progress.last.at))}{/if}
     </p>
-    <button class="act" type="button" onclick={() => ontick(false)}>Not done after all</button>
+    <button class="act" type="button" onclick={() => ontick(false)}>Undo</button>
   {:else}
     <button class="act main" type="button" onclick={() => ontick(true)}>{COMMON.done}</button>
     <button class="act" type="button" disabled={begunAt !== null} onclick={onbegin}
-      >{begunAt === null ? 'Time it' : 'Being timed'}</button
+      >{begunAt === null ? 'Start timer' : 'Timing…'}</button
     >
     {#if rows.length > 1}
       {#each open as { name, left } (name)}

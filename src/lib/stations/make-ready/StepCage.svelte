@@ -35,17 +35,17 @@
       >
     </p>
     <a class="act" href="/setups/{setting.cageId}/{setting.id}">{READY.reCheck}</a>
-    <a class="act" href="/setups{query}">Set anew</a>
+    <a class="act" href="/setups{query}">Set up again</a>
   {:else}
     <p>
       {#if cage.outdated}△ The joint has changed since {cage.outdated.cage} was set for this step{cage
           .changes.length === 0
           ? ''
-          : `: ${settingChangesInWords(cage.changes, preferences.inWords)}`}. Set a cage for it as
-        it is now.{:else}{READY.noCageIsSetFor}{/if}
+          : `: ${settingChangesInWords(cage.changes, preferences.inWords)}`}. Set up a stop
+        countersink for the current joint.{:else}{READY.noCageIsSetFor}{/if}
     </p>
     {#if cage.begun}<a class="act main" href="/setups/{cage.begun.cageId}/{cage.begun.id}"
-        >Go on with {cage.begun.cage}</a
+        >Continue with {cage.begun.cage}</a
       >{/if}
     <a class="act" class:main={!cage.begun} href="/setups{query}">{READY.setACage}</a>
   {/if}

@@ -31,7 +31,7 @@
         data-tick={one.key}
         type="button"
         aria-pressed={of?.done ?? false}
-        aria-label="{of?.done ? 'Take back' : 'Tick off'}: {words.title}"
+        aria-label="{of?.done ? 'Undo' : 'Complete'}: {words.title}"
         onclick={() => ontick(one, !(of?.done ?? false))}
         >{of?.done ? '✓' : of && of.share > 0 ? `${Math.floor(100 * of.share)}%` : ''}</button
       >
@@ -44,7 +44,7 @@
       >
         <span
           >{words.title}
-          {#if of && of.changed.length > 0}<span class="warns">△ look again</span>{/if}</span
+          {#if of && of.changed.length > 0}<span class="warns">△ redo</span>{/if}</span
         >
         <small
           >{one.count}
@@ -57,7 +57,7 @@
   {:else}
     <li class="hint">
       {stopped
-        ? 'The joint is stopped: there are no steps until that is mended. What was ticked off is kept.'
+        ? 'Blocked. Fix the issue first to see the steps. Completed steps are kept.'
         : 'The steps are listed once the joint can be laid out.'}
     </li>
   {/each}

@@ -155,7 +155,7 @@ export class ReadyDesk {
       this.figuresRefusal = '';
       return true;
     }
-    this.figuresRefusal = reply.reached ? reply.message : 'The server cannot be reached.';
+    this.figuresRefusal = reply.reached ? reply.message : 'Offline. Try again.';
     return false;
   }
 

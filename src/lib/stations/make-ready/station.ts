@@ -2,7 +2,7 @@ import { defineStation, done, open } from '../station';
 
 export const makeReady = defineStation({
   key: 'make-ready',
-  name: 'Make ready',
+  name: 'Prepare',
   asks: 'What must be done before the first rivet?',
   logs: 'prepare',
   page: () => import('./MakeReadyStation.svelte'),

@@ -34,7 +34,7 @@
 
   async function look(): Promise<void> {
     const reply = await call(signingAt, { joint: workspace.id }, undefined);
-    if (!reply.reached) away = 'The server cannot be reached: what is missing is weighed there.';
+    if (!reply.reached) away = 'Offline: open items cannot be loaded.';
     else if (!reply.ok) away = reply.message;
     else {
       view = reply.value;
@@ -84,7 +84,7 @@
     signing = false;
     if (!reply.reached)
       refusal =
-        'The server cannot be reached. Look again before you press once more: it may have been signed.';
+        'No answer from the server: the signature may already be saved. Refresh before trying again.';
     else if (!reply.ok) refusal = reply.message;
     else await invalidateAll();
     await look();
@@ -101,23 +101,22 @@
       <h2 data-testid="release-now" data-release={open.issue.number}>
         Release {open.issue.number}
       </h2>
-      <button class="act small" type="button" onclick={() => void look()}>Look again</button>
+      <button class="act small" type="button" onclick={() => void look()}>Refresh</button>
     </header>
     {#if unsent > 0}<Notice
         level="attention"
         title="{unsent} not sent yet"
-        text="What was logged on this device has to reach the server before anybody signs."
+        text="Entries on this device must be sent before signing."
       />{/if}
-    {#if away}<Notice level="attention" title="Not weighed" text={away} />{/if}
+    {#if away}<Notice level="attention" title="Not loaded" text={away} />{/if}
     {#if view?.signature}
       <section class="seal" data-testid="signed">
         <p class="big">✓ Signed by {view.signature.by}</p>
         <p>{view.signature.entitled}, {when(view.signature.at)}</p>
         <p class="digest">digest {view.signature.digest}</p>
         <p class="hint">
-          Nothing is added to this release. What changes after it is a release of its own. The
-          digest stands on the printed record; <code>./zanjador verify FILE DIGEST</code> holds a file
-          against it.
+          This release is locked. Later changes need a new release. The digest is on the printed
+          record; <code>./zanjador verify FILE DIGEST</code> holds a file against it.
         </p>
         <a class="act" data-testid="next-release" href="/joints/{workspace.id}/carry"
           >{SIGN.planTheNextRelease}</a
@@ -125,7 +124,7 @@
       </section>
     {:else if view}
       <section aria-labelledby="missing">
-        <h3 id="missing">What is missing</h3>
+        <h3 id="missing">Open items</h3>
         {#each view.must as must (must.code)}
           {@const said = mustInWords(must)}
           <p class="must" data-testid="must" data-code={must.code}>
@@ -140,12 +139,12 @@
           </p>
         {:else}
           <p class="passes-strong">
-            ✓ Nothing. {view.looks} looks at {view.holes} heads are on record.
+            ✓ None. {view.looks} inspections of {view.holes} heads recorded.
           </p>
         {/each}
       </section>
       <section aria-labelledby="told">
-        <h3 id="told">What you have to know</h3>
+        <h3 id="told">Acknowledge before signing</h3>
         {#each view.told as told (toldKey(told))}
           <label class="told" data-testid="told">
             <input
@@ -156,15 +155,15 @@
             <span>{toldInWords(told)}</span>
           </label>
         {:else}
-          <p class="passes-strong">✓ Nothing else: no hole is open, every setting was released.</p>
+          <p class="passes-strong">✓ None: no open holes, all tool settings qualified.</p>
         {/each}
       </section>
       <section aria-labelledby="signature">
         <h3 id="signature">Signature</h3>
         <p class="hint">
-          Driven by {view.drivers.length > 0 ? view.drivers.join(', ') : 'nobody on record'}. {view.signing ===
+          Driven by {view.drivers.length > 0 ? view.drivers.join(', ') : 'no one recorded'}. {view.signing ===
           'another'
-            ? 'Somebody who drove none of it signs, by this shop’s rule.'
+            ? 'Shop rule: the signer must not have driven any of these rivets.'
             : 'Its driver may sign, by this shop’s rule.'} The program advises; a person entitled to sign
           decides, by the approved data and local rules.
         </p>
@@ -177,12 +176,12 @@
           <TextField
             name="entitled"
             testid="entitled"
-            label="What entitles you: certificate, stamp"
+            label="Certificate or stamp number"
             bind:value={entitled}
             maxlength={120}
           />
           {#if person === ''}
-            <a class="act main" href="/who?back=/joints/{workspace.id}/sign">Say who signs first</a>
+            <a class="act main" href="/who?back=/joints/{workspace.id}/sign">Sign in to sign</a>
           {:else}
             <button
               data-testid="sign"
@@ -193,14 +192,14 @@
           {/if}
           <p id="why-not" class="hint">
             {ownWork
-              ? `${person} drove rivets of it: somebody else signs.`
+              ? `${person} drove rivets in this release. Someone else must sign.`
               : view.must.length > 0
-                ? 'Not while something is missing.'
+                ? 'Clear the open items first.'
                 : unread.length > 0
-                  ? `${unread.length} to be read and ticked.`
+                  ? `${unread.length} items to acknowledge.`
                   : entitled.trim() === ''
-                    ? 'Write what entitles you.'
-                    : 'A signature stays; what comes after is a new release.'}
+                    ? 'Enter your certificate or stamp number.'
+                    : 'Signing locks this release.'}
           </p>
         </form>
         {#if refusal}<Notice level="stop" title="Not signed" text={refusal} />{/if}
@@ -211,7 +210,7 @@
       <PaperChoice />
       <p class="files">
         <a class="act" href={file('record.pdf')} download>Record as PDF</a>
-        <a class="act" href={file('record.json')} download>Record as JSON, sealed</a>
+        <a class="act" href={file('record.json')} download>Sealed record (JSON)</a>
         <a class="act" href={file('heads.csv')} download>Heads as CSV</a>
         <a class="act" href="/api/joints/{workspace.id}/files/heads.csv?unit=mm" download
           >Heads as CSV, mm</a
@@ -222,8 +221,8 @@
 {:else}
   <ReleaseFirst
     title="Nothing is released yet"
-    text="What is signed is a release: its holes, its rivets, what was driven and looked at."
-    what="to drive, look at and sign"
+    text="You sign a release: its holes, rivets, driving log and inspections."
+    what="to drive, inspect and sign"
     act="Release it"
     station="check"
   />

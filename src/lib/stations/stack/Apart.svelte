@@ -11,7 +11,7 @@
 
 <section class="rows" aria-label="Taking apart">
   <Choice
-    label="Once drilled, can the parts be taken apart?"
+    label="Can the parts be disassembled after drilling?"
     value={closed ? 'no' : 'yes'}
     options={[
       { value: 'yes', text: 'Yes' },

@@ -25,8 +25,8 @@
   );
 </script>
 
-<Sheet title="Bill of rivets, this joint" {open} {onclose}>
+<Sheet title="Rivet list, this joint" {open} {onclose}>
   {#if bill.ok && bill.result.lines.length > 0}<RivetTray lines={bill.result.lines} />{/if}
   <BillTable {bill} />
-  <p class="hint">Held-open holes take none. The whole job’s bill stands on the job’s page.</p>
+  <p class="hint">Open holes are not counted. The list for the whole job is on the job page.</p>
 </Sheet>

@@ -34,9 +34,9 @@
   );
   const SAYS: Record<Driven, () => string> = {
     filling: () => STACK.theShankStillFillsThe,
-    never: () => 'no height makes a good head',
-    high: () => `too high yet: drive on to ${preferences.inWords((band?.high ?? 0) * D)}`,
-    low: () => `over-driven: it had to stop at ${preferences.inWords((band?.low ?? 0) * D)}`,
+    never: () => 'no height gives a good head',
+    high: () => `too high: drive to ${preferences.inWords((band?.high ?? 0) * D)}`,
+    low: () => `overdriven: stop at ${preferences.inWords((band?.low ?? 0) * D)}`,
     good: () => STACK.insideTheLimitsStopHere
   };
   const said = $derived(SAYS[driven]());

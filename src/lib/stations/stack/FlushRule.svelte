@@ -30,7 +30,7 @@
               ? `goes ${preferences.inWords(-tool.wallIn, 'fine')} through: a knife edge`
               : `${preferences.inWords(Math.max(0, tool.wallIn), 'fine')} left under the countersink`}
             {#if tool.byTrial}
-              · depth from the mouth: a start, finished with a dimpled scrap in the cut{/if}
+              · starting depth; finish by trial with a dimpled coupon{/if}
           </small>
         {/if}
       </li>
@@ -40,7 +40,7 @@
 
 <div class="rule" data-testid="flush-rule">
   <section aria-labelledby="walked">
-    <h3 id="walked" class="label">The rule as walked</h3>
+    <h3 id="walked" class="label">How the method was selected</h3>
     <ol class="steps">
       {#each flush.path as step, index (index)}
         <li class:last={index === flush.path.length - 1}>
@@ -63,7 +63,7 @@
       hole. Drive dimpled joints dead straight: a clinched or offset rivet cracks the lip.
     </p>
     {#if flush.otherTools}
-      <h3 class="label">The other school, {NAMES[other]}</h3>
+      <h3 class="label">Other practice: {NAMES[other]}</h3>
       {@render list(flush.otherTools)}
     {/if}
     {#each flush.tools as tool, index (index)}

@@ -29,8 +29,8 @@
   };
   const WORDS = $derived({
     good: stopped ? STACK.wouldFit : COMMON.good,
-    attention: '△ look',
-    stop: '✕ no'
+    attention: '△ marginal',
+    stop: '✕ reject'
   });
 </script>
 
@@ -39,10 +39,10 @@
     <thead>
       <tr>
         <th>Rivet</th>
-        <th>Stands out</th>
-        <th>Head at ½ D</th>
-        <th>Stop at</th>
-        <th>Verdict</th>
+        <th>Protrusion</th>
+        <th>Diameter at ½ D height</th>
+        <th>Driven height</th>
+        <th>Result</th>
         <th>In stock</th>
       </tr>
     </thead>
@@ -56,7 +56,7 @@
           <th scope="row"
             >{length.partNumber}{#if length.picked}<small>school: {school}</small>{/if}</th
           >
-          <td data-name="stands out"
+          <td data-name="protrusion"
             >{preferences.text(length.protrusionIn)}<small>{length.protrusionD.toFixed(2)} D</small
             ></td
           >
@@ -74,7 +74,7 @@
                 >{:else}none{/if}</td
             >
           {:else}
-            <td colspan="2">no metal left for a head</td>
+            <td colspan="2">too short to form a head</td>
           {/if}
           <td class="verdict {length.verdict}"
             >{WORDS[length.verdict]}<small>{lengthVerdictInWords(length)}</small></td

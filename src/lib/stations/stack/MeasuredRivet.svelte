@@ -45,7 +45,7 @@
   }
 </script>
 
-<section class="measured" aria-label="A rivet put in and measured">
+<section class="measured" aria-label="Trial rivet">
   <LengthField
     label="Measured protrusion, hole {hole}: {entry?.partNumber ?? planned}"
     value={entry?.protrusionIn ?? ''}
@@ -70,16 +70,16 @@
   {#if found?.ok}
     {@const { gripIn, differenceIn, agrees, causes } = found.result}
     <p class:agrees data-testid="measured">
-      {agrees ? '✓' : '△'} The grip there is
+      {agrees ? '✓' : '△'} Actual grip
       <strong><Length lengthIn={gripIn} decimal /></strong>{#if agrees}{STACK.asTheStackSays}
       {:else}: <Length lengthIn={Math.abs(differenceIn)} decimal />
-        {differenceIn > 0 ? 'more' : 'less'} than the stack. Look for: {causes
+        {differenceIn > 0 ? 'more' : 'less'} than planned. Possible causes: {causes
           .map((cause) => causeInWords(cause, preferences.inWords))
           .join('; ')}.{/if}
     </p>
     {#if workspace.arithmetic}<Arithmetic
         work={found.work}
-        source="grip = length − what stands out"
+        source="grip = length − protrusion"
       />{/if}
   {/if}
 </section>

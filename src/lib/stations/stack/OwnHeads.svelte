@@ -34,10 +34,10 @@
 
 <section class="rows" aria-label={STACK.limitsOfTheHeads}>
   <Choice
-    label="Heads are held against"
+    label="Head limits from"
     value={entered.ownHeads ? 'own' : 'shop'}
     options={[
-      { value: 'shop', text: 'The shop’s limits' },
+      { value: 'shop', text: 'Shop rules' },
       { value: 'own', text: STACK.theJointsOwnData }
     ]}
     onchoose={(value) => workspace.edit({ ownHeads: value === 'own' }, 'ownHeads')}

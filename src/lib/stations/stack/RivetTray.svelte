@@ -70,15 +70,15 @@
         />
       </svg>
       <strong>{line.partNumber}</strong>
-      <p><b>{line.toDraw}</b> to draw <small>({line.needed} and {line.spares} spare)</small></p>
+      <p>Issue <b>{line.toDraw}</b> <small>({line.needed} + {line.spares} spare)</small></p>
       {#each drawers as drawer (drawer.id)}
         <p>
-          {drawer.place || 'no place told'}, lot {drawer.lot}, {drawer.count} there{drawer.cold
-            ? ', cold store'
+          {drawer.place || 'no location'}, lot {drawer.lot}, {drawer.count} in stock{drawer.cold
+            ? ', refrigerated'
             : ''}
         </p>
       {:else}
-        <p class="fails-strong">✕ none in the bins</p>
+        <p class="fails-strong">✕ out of stock</p>
       {/each}
     </li>
   {/each}

@@ -23,7 +23,7 @@
     countersink: 'Countersink the top sheet',
     'dimple-together': 'Dimple the sheets together',
     'dimple-each': 'Dimple each sheet separately',
-    'dimple-top-countersink-under': 'Dimple the top, countersink beneath',
+    'dimple-top-countersink-under': 'Dimple the top sheet, countersink the sheet below',
     none: 'No standard method'
   };
   const RECKONED = { 'flat-stack': 'Protrusion, flat stack', 'at-dimple': 'Protrusion, at dimple' };
@@ -47,10 +47,10 @@
     </Figure>
     {#if !looksSame(stack.gripMaxIn, stack.gripMinIn)}
       <p class="hint">
-        Over its holes the grip runs from <Length lengthIn={stack.gripMinIn} decimal /> to <Length
+        Grip varies from <Length lengthIn={stack.gripMinIn} decimal /> to <Length
           lengthIn={stack.gripMaxIn}
           decimal
-        />; the figures are those of its middle hole.
+        />. Values are for the middle hole.
       </p>
     {/if}
     <Figure
@@ -67,7 +67,7 @@
       {#each reckonings as reckoning (reckoning.school)}
         <Figure
           label={RECKONED[reckoning.school]}
-          note={reckoning.school === rules.dimpled ? 'this shop' : 'the other school'}
+          note={reckoning.school === rules.dimpled ? 'shop practice' : 'other practice'}
           work={reckoning.work}
           source="must be over {window.low} D and under {window.high} D"
           limits={reckoning.school === rules.dimpled

@@ -146,11 +146,11 @@
         >{STACK.billOfRivets}</button
       >
       <button class="act" type="button" onclick={() => (glassOpen = true)}>{STACK.trueSize}</button>
-      <a class="act" href="/rivets">Read a rivet</a>
+      <a class="act" href="/rivets">Identify a rivet</a>
     </div>
     <p class="hint">
-      Peel protective film before measuring and before riveting. Deburr and pull the sheets
-      together: metal lost in a gap is missing from the head.
+      Peel protective film before measuring and before riveting. Deburr and clamp the sheets: a gap
+      takes metal from the shop head.
     </p>
   {/snippet}
 </StationFrame>

@@ -53,7 +53,7 @@
   {#if other}
     <table class="figures">
       <thead>
-        <tr><th>What changes</th><th>As planned</th><th>With it</th><th>Ratio</th></tr>
+        <tr><th>Property</th><th>Planned</th><th>Substitute</th><th>Ratio</th></tr>
       </thead>
       <tbody>
         {#each other.lines as line (line.said)}

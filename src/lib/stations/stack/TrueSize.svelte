@@ -61,8 +61,8 @@
 <Sheet title={STACK.trueSize} {open} {onclose}>
   {#if measuring}
     <p>
-      Lay a {against === 'card' ? 'bank or identity card' : 'steel scale'} on the screen and move the
-      slider until the drawing is as long as it.
+      Hold a {against === 'card' ? 'bank or identity card' : 'steel scale'} against the screen and move
+      the slider until the lengths match.
     </p>
     <Choice
       label="Measure against"
@@ -101,7 +101,7 @@
       label={STACK.sizeOnTheScreen}
       max={STEPS}
       value={Math.round(((k - RANGE.low) / (RANGE.high - RANGE.low)) * STEPS)}
-      said="{k.toFixed(1)} dots an inch"
+      said="{k.toFixed(1)} dots per inch"
       onchange={(step) => glass.set(RANGE.low + (step / STEPS) * (RANGE.high - RANGE.low), false)}
     />
     <button
@@ -112,10 +112,10 @@
         setting = false;
       }}>{STACK.itIsAsLongAs}</button
     >
-    <p class="hint">It holds for this screen at this zoom; elsewhere it is measured anew.</p>
+    <p class="hint">Valid for this screen and zoom only.</p>
   {:else}
     <Choice
-      label="What lies on the glass"
+      label="Show"
       quiet
       value={what}
       options={[
@@ -154,7 +154,7 @@
           width={2 * r + 40}
           height={2 * r + 40}
           role="img"
-          aria-label="Driven heads in true size: the smallest, the nominal and the largest that pass"
+          aria-label="Shop heads at actual size: minimum, nominal and maximum"
           data-testid="glass"
           data-px-per-in={k}
         >
@@ -172,8 +172,8 @@
           A good head covers the inner ring and stays within the outer:
           {preferences.inWords(limits.diameterD.low * D)} to {preferences.inWords(
             limits.diameterD.high * D
-          )} wide, nominal {preferences.inWords(nominal.wideIn)} (dashed). Judge with calipers; this is
-          to see it by.
+          )} wide, nominal {preferences.inWords(nominal.wideIn)} (dashed). For reference only. Measure
+          with calipers.
         </p>
       {:else if layout}
         <svg
@@ -197,9 +197,7 @@
         <p class="hint">The corner that marks are measured from, as far as {CORNER_IN.wide} in.</p>
       {/if}
     </div>
-    <button class="act" type="button" onclick={() => (setting = true)}
-      >Measure the screen again</button
-    >
+    <button class="act" type="button" onclick={() => (setting = true)}>Recalibrate screen</button>
   {/if}
 </Sheet>
 

@@ -10,14 +10,14 @@ const partsOf = ({ stacks }: Plan): string => {
 
 export const stack = defineStation({
   key: 'stack',
-  name: 'Stack',
-  asks: 'How thick, how long, how flush?',
+  name: 'Stack-up',
+  asks: 'Grip, rivet length, flushness',
   logs: 'plan',
   page: () => import('./StackStation.svelte'),
   status: ({ workspace }) => {
     if (!workspace.now) return open('—');
     const { plan } = workspace.now;
-    if (plan.stacks.some(({ length }) => !length.ok)) return open('not possible');
+    if (plan.stacks.some(({ length }) => !length.ok)) return open('not feasible');
     return done(partsOf(plan));
   }
 });

@@ -26,15 +26,12 @@
       filling.clear();
       id = crypto.randomUUID();
       refusal = '';
-    } else
-      refusal = reply.reached
-        ? reply.message
-        : 'The server cannot be reached. Nothing typed is lost: send it again.';
+    } else refusal = reply.reached ? reply.message : 'Offline. Your input is kept. Try again.';
   }
 </script>
 
 <form class="rows-within" onsubmit={add} aria-labelledby="new-cage">
-  <h2 id="new-cage" class="label">A cage with its cutter and pilot</h2>
+  <h2 id="new-cage" class="label">Add stop countersink</h2>
   <SetupFields rows={CAGE_ROWS} {filling} />
   <p class="hint">△ Disconnect the air before touching the cutter.</p>
   {#if refusal !== ''}<p class="fails" role="alert">{refusal}</p>{/if}

@@ -36,18 +36,18 @@
     bad={isBad ? recheckInWords(desk.rechecks) : null}
     had={offered && {
       title: `Flush at ${offered.clicks} clicks last time`,
-      text: `${day.format(new Date(offered.at))}, ${offered.by}. Count from the same mark on the cage as then, and re-check it on scrap before you trust it.`
+      text: `${day.format(new Date(offered.at))}, ${offered.by}. Count from the same reference mark, and verify on scrap.`
     }}
     keep={guide.said.state === 'set'
       ? {
-          text: `Keep this setting: flush at ${guide.nextClicks}${guide.nest?.ok ? `, nested at ${guide.nest.result.clicks}` : ''}`,
+          text: `Save setting: flush ${guide.nextClicks}${guide.nest?.ok ? `, nested ${guide.nest.result.clicks}` : ''}`,
           ready: refusedNest === null,
           onkeep: () => desk.add({ kind: 'finished', afterHoles: setting.holesCut ?? 0 })
         }
       : null}
   >
     {#snippet crumbs()}
-      <a class="back" href="/setups">Countersink cages</a> ›
+      <a class="back" href="/setups">Stop countersinks</a> ›
       <a href="/setups/{setting.cageId}">{setting.cage.name}, {setting.cage.cutter}</a>
       {#if setting.jointId}› <a href="/joints/{setting.jointId}/make-ready">{setting.work}</a>{/if}
     {/snippet}
@@ -63,14 +63,14 @@
       {setup.couponMaterial}{#if setup.filmIn > 0}&nbsp;· film of <Length
           lengthIn={setup.filmIn}
           decimal
-        /> reckoned with{/if}
+        /> included{/if}
     {/snippet}
     {#snippet next()}<GuideCard {guide} />{/snippet}
     {#snippet chart()}
       <TrialChart {guide} readings={desk.state.trials} {setup} />
       <p class="hint key">
-        ● typed · ◆ from a gauge · ✕ struck · ○ next · solid line as measured, dashed while a click
-        is taken as 0.001 in
+        ● manual · ◆ gauge · ✕ voided · ○ next · solid line: as measured, dashed: 0.001 in per click
+        assumed
       </p>
     {/snippet}
     {#snippet unkept()}
@@ -89,7 +89,7 @@
 {:else if !desk.guide.ok}
   <Notice
     level="stop"
-    title="These limits cannot be kept"
+    title="These limits cannot be met"
     text={preferences.refusal(desk.guide.error.said)}
   />
 {/if}

@@ -49,13 +49,13 @@
 
 {#snippet had()}
   {#if offer?.state.found}
-    <strong>This cage was set for this before: flush at {offer.state.found.clicks} clicks.</strong>
+    <strong>Last setting for this work: flush at {offer.state.found.clicks} clicks.</strong>
     <span
       >{day.format(new Date(offer.state.found.at))}, {offer.state.found.by}, on a coupon of <Length
         lengthIn={offer.setup.couponIn}
         decimal
       />
-      {offer.setup.couponMaterial}. The guide begins there: check it on scrap before you trust it.</span
+      {offer.setup.couponMaterial}. The guide starts there. Verify on scrap.</span
     >
   {/if}
 {/snippet}
@@ -83,11 +83,9 @@
         onbegun={begun}
         offer={offer?.state.found ? had : undefined}
       />
-      {#if !mayBegin(checks)}<p class="hint">What is marked ✕ has to be put right first.</p>{/if}
+      {#if !mayBegin(checks)}<p class="hint">Fix items marked ✕ first.</p>{/if}
     {:else}
-      <p class="hint">
-        Fill in the coupon and its backing at the left: thickness as measured, not as sold.
-      </p>
+      <p class="hint">Enter coupon and backing thickness as measured, not nominal.</p>
     {/if}
   </section>
 </div>

@@ -32,8 +32,8 @@
   const FAULT_WORDS: Record<(typeof BENCH_FAULTS)[number], string> = {
     none: 'nothing is wrong',
     'loose-ring': 'the lock ring is loose',
-    'pilot-touches': 'the pilot touches the bench',
-    chips: 'chips lie under the cage'
+    'pilot-touches': 'the pilot touches the table',
+    chips: 'chips under the stop countersink'
   };
   let fault = $state<(typeof BENCH_FAULTS)[number]>('none');
   function cut(): void {
@@ -78,7 +78,7 @@
     </div>
     {#if gauge.simulated}
       <Pick
-        label="At the simulated bench"
+        label="Simulated fault"
         value={fault}
         options={BENCH_FAULTS.map((value) => ({ value, text: FAULT_WORDS[value] }))}
         onchoose={(value) => {
@@ -86,10 +86,7 @@
           void gauge.say(`SIM FAULT ${value}`);
         }}
       />
-      <p class="hint">
-        No real gauge is connected: these holes and readings are made up. A setting found with them
-        is kept as practice and never offered for work.
-      </p>
+      <p class="hint">Simulated readings. Settings saved from them are practice only.</p>
     {/if}
     {#if refused}<p class="wrong" role="alert">
         {CAGES.zeroTheGaugeOnThe}

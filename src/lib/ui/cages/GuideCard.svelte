@@ -42,6 +42,6 @@
     A click is <Length lengthIn={-guide.line.slopePerClickIn} decimal /> deep, {guide.line
       .confidence === 'measured'
       ? 'as measured here.'
-      : 'until the trials show more.'}
+      : 'until more test holes are cut.'}
   {/if}
 </NextStep>

@@ -21,7 +21,7 @@
     desk: CageDesk;
   }
   let { desk }: Props = $props();
-  const WORDS = { good: COMMON.good, 'too-deep': CAGES.tooDeep, proud: '✕ too proud' };
+  const WORDS = { good: COMMON.good, 'too-deep': CAGES.tooDeep, proud: '✕ too high' };
   const LEVELS = {
     good: 'plain',
     due: 'attention',
@@ -54,12 +54,12 @@
 
 {#if found}
   <SetTool
-    tape="Write on the cage’s tape"
+    tape="Write on the tape"
     title="Re-check while working"
     testid="rechecks"
     status={{ level: LEVELS[status.state], text: recheckInWords(status) }}
     {withdrawn}
-    hint="another cutter, the ring moved: it is not offered again"
+    hint="e.g. new cutter, lock ring moved. This setting is not suggested again."
     onwithdraw={(why) => desk.add({ kind: 'withdrawn', why })}
   >
     {#snippet marks()}
@@ -93,17 +93,17 @@
             ...desk.guide.result.work,
             ...(desk.guide.result.nest?.ok ? desk.guide.result.nest.work : [])
           ]}
-          source="the deepest hole decides; the nest by this cage’s own step"
+          source="deepest hole governs; nest by this tool’s own step"
         />{/if}
       {#if isPractice(desk.state)}<Notice
           level="attention"
           title={CAGES.practice}
-          text="Cut at the simulated bench: it says nothing about the real cage."
+          text="Simulated. Not valid for the real tool."
         />{:else if !withdrawn && !tried}<Notice
           level="attention"
           testid="nest-by-geometry"
           title="The nested setting is not tried"
-          text="It is by geometry. Press a dimpled scrap into such a cut and record how it sits, as a re-check below: the tape gets its label then."
+          text="Calculated only. Press a dimpled coupon into the cut and record the fit as a re-check below. The label is available then."
         />{:else if !withdrawn && !bad}
         <p class="wraps-middle">
           <span class="label">Tape label</span>
@@ -144,8 +144,7 @@
     {#snippet log()}
       {#if looks.length > 0}
         <table class="figures" data-testid="recheck-log">
-          <thead
-            ><tr><th>After</th><th>Read</th><th>Verdict</th><th class="words">By</th></tr></thead
+          <thead><tr><th>After</th><th>Read</th><th>Result</th><th class="words">By</th></tr></thead
           >
           <tbody>
             {#each looks as one (one.id)}

@@ -61,7 +61,7 @@
 </script>
 
 <form onsubmit={record} aria-labelledby="{id}-head">
-  <h2 id="{id}-head" class="label">The trial hole</h2>
+  <h2 id="{id}-head" class="label">Test hole</h2>
   <div class="in-two">
     <StepField
       label={CAGES.clicksOnTheCage}
@@ -76,13 +76,13 @@
       value={flushText}
       {problem}
       placeholder="+0.0040"
-      whenEmpty="minus where it lies below"
+      whenEmpty="negative = below surface"
       oninput={(text) => desk.type('flush', text)}
     />
   </div>
   <p id="{id}-said" class="hint" class:fails={tooFar || !clicks.success} aria-live="polite">
     {#if !clicks.success}{:else if predicted === null}
-      Count from a mark on the cage that you find again; more clicks are deeper.
+      Count from a reference mark. More clicks = deeper.
     {:else if tooFar}
       ✕ predicted <Length lengthIn={predicted?.flushIn ?? 0} decimal signed />: below the low limit.{#if guide.nextClicks !== null && guide.nextClicks < clicks.data}&nbsp;Go
         to {guide.nextClicks}.{/if}

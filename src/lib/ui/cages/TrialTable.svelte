@@ -26,7 +26,7 @@
 
 {#if guide.doubts.length > 0}
   <section class="doubts" aria-labelledby="doubts" data-testid="doubts">
-    <h2 id="doubts" class="label">△ The readings do not fit</h2>
+    <h2 id="doubts" class="label">△ Inconsistent readings</h2>
     {#each guide.doubts as doubt (doubt.kind + doubt.readings.join())}<p>
         {doubtInWords(doubt, preferences.inWords)}
       </p>{/each}
@@ -41,7 +41,7 @@
   </section>
 {/if}
 <TrialList
-  title="Trial holes"
+  title="Test holes"
   one="Hole"
   trials={desk.state.trials}
   heads={HEADS}
@@ -55,7 +55,7 @@
     <td class="words"
       >{reading.by.split(' ')[0]}, {FROM[reading.from]}{reading.cameUp
         ? ', came up'
-        : ''}{reading.struck === null ? '' : `; struck: ${reading.struck}`}</td
+        : ''}{reading.struck === null ? '' : `; voided: ${reading.struck}`}</td
     >
   {/snippet}
 </TrialList>

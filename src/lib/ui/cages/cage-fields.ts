@@ -75,7 +75,7 @@ export function setupRows(of: (field: string) => string, lengths: LengthStyle): 
     {
       fields: [
         choice('dash', 'Rivet, dash', optionsOf(DASHES.map(String))),
-        choice('seat', 'In the cut while measuring', seats)
+        choice('seat', 'Measure with', seats)
       ]
     },
     {
@@ -105,11 +105,11 @@ export function setupRows(of: (field: string) => string, lengths: LengthStyle): 
     },
     { fields: [text('couponMaterial', 'Material of the coupon', 40)] },
     {
-      title: 'How flush',
+      title: 'Flushness',
       fields: [
         choice(
           'school',
-          'Head over the skin',
+          'Flushness limits',
           schools.map(({ value, text: said, who }) => ({
             value,
             text: notationInWords(said, lengths),
@@ -121,7 +121,7 @@ export function setupRows(of: (field: string) => string, lengths: LengthStyle): 
     },
     {
       fields: [
-        length('targetIn', 'Aim at', { whenEmpty: 'the middle of the limits' }),
+        length('targetIn', 'Target', { whenEmpty: 'the middle of the limits' }),
         { key: 'recheckEvery', label: 'Re-check every … holes', as: 'whole', most: 4 }
       ]
     }

@@ -32,7 +32,7 @@
 
 <More
   testid="eye"
-  title="What the eye sees{flags.length > 0
+  title="Visual defects{flags.length > 0
     ? `: ${flags.map((flag) => FINDING_NAMES[flag]).join(', ')}`
     : ' (cracked, tilted, smile …)'}"
   open={open || flags.length > 0}

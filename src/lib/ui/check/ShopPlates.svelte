@@ -31,7 +31,7 @@
   async function put(next: ShopPlate[]): Promise<boolean> {
     refusal = '';
     const reply = await call(setPlatesAt, undefined, { was: stored, now: next });
-    if (!reply.reached) refusal = 'The server could not be reached; what you typed is still here.';
+    if (!reply.reached) refusal = 'Offline. Your input is kept. Try again.';
     else if (!reply.ok) refusal = reply.message;
     else {
       stored = reply.value.plates;
@@ -55,7 +55,7 @@
 </script>
 
 <section class="boxed-wide" aria-labelledby="plates" data-testid="shop-plates">
-  <h2 id="plates" class="label">The shop’s plates</h2>
+  <h2 id="plates" class="label">Gauge plates</h2>
   {#each stored as plate (plate.id)}
     {@const left = due(plate)}
     <div class="plate" data-plate={plate.name}>
@@ -63,8 +63,8 @@
         <strong>{plate.name}</strong>, measured {new Date(plate.measuredAt).toLocaleDateString()}:
         <span class:fails-strong={left < 0}
           >{left < 0
-            ? `✕ to be measured again since ${-left} days`
-            : `✓ again in ${left} days`}</span
+            ? `✕ re-measure overdue by ${-left} days`
+            : `✓ re-measure in ${left} days`}</span
         >
       </p>
       <ul>
@@ -87,21 +87,18 @@
         class="act"
         type="button"
         disabled={nobody}
-        onclick={() => void put(stored.filter(({ id }) => id !== plate.id))}>Put away</button
+        onclick={() => void put(stored.filter(({ id }) => id !== plate.id))}>Remove</button
       >
     </div>
   {:else}
     <p class="hint">
-      None yet. A plate whose every hole and notch is good may be kept here; Check uses it.
+      None yet. Save a plate once every hole and notch is within limits; Inspect uses it.
     </p>
   {/each}
   {#each short as { dash, leastIn } (dash)}
-    <Notice level="stop" title="The lower hole of -{dash} is under the least good head">
+    <Notice level="stop" title="The lower hole of -{dash} is smaller than the minimum shop head">
       <p>
-        A head that is too narrow would not enter it and pass for good. Open it up to at least <Length
-          lengthIn={leastIn}
-          decimal
-        />.
+        A narrow head would pass. Open the hole to at least <Length lengthIn={leastIn} decimal />.
       </p>
     </Notice>
   {/each}
@@ -117,20 +114,20 @@
         label={CHECK.nameWrittenOnIt}
         bind:value={name}
         maxlength={60}
-        hint="the same name again: measured anew"
+        hint="Same name: replaces the old measurement"
       />
       <TextField
         name="days"
-        label="Measured again after, days"
+        label="Re-measure interval, days"
         bind:value={days}
         inputmode="numeric"
       />
       <button class="act main" disabled={!ready || nobody}
-        >{nobody ? 'Say who is at the bench first' : CHECK.keepItAsTheShops}</button
+        >{nobody ? 'Sign in first' : CHECK.keepItAsTheShops}</button
       >
     </form>
   {/if}
-  {#if refusal}<Notice level="stop" title="Not kept" text={refusal} />{/if}
+  {#if refusal}<Notice level="stop" title="Not saved" text={refusal} />{/if}
 </section>
 
 <style>

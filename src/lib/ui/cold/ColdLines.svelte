@@ -9,7 +9,7 @@
   const WORD = { ok: 'drive', due: DRIVE.dueDriveNow, expired: 'expired', 'no-limit': '' } as const;
   const toDo = ({ now, untold, canDrive, left }: RunningBatch) =>
     untold
-      ? 'a clock was set back: how long they are out is not known. Do not drive them; put them away'
+      ? 'clock changed, time out unknown. Do not drive; record as leftovers'
       : now.state === 'expired'
         ? 'do not drive them; put them away'
         : `${canDrive === left ? 'time for all' : `time for ${canDrive}`} at ${Math.round(cold.perRivetS ?? ASSUMED_PER_RIVET_S)} s a rivet${cold.perRivetS === null ? ' (assumed)' : ''}`;
@@ -19,7 +19,7 @@
 </script>
 
 {#if cold.running.length > 0}
-  <section class="cold" aria-label="Rivets out of the cold" data-testid="cold-clocks">
+  <section class="cold" aria-label="Icebox rivets out" data-testid="cold-clocks">
     {#each cold.running as batch (batch.id)}
       <p class={batch.now.state} class:short={short(batch)} data-batch={batch.id}>
         <strong>{SIGN[batch.now.state]} {WORD[batch.now.state]}</strong>

@@ -14,7 +14,7 @@
   const preferences = usePreferences();
   const graded = $derived(desk.graded?.criteria.find(({ key }) => key === criterion.key) ?? null);
   const PEOPLE = [
-    { who: 'student', title: 'The student’s; several with ;' },
+    { who: 'student', title: 'Student (separate readings with ;)' },
     { who: 'instructor', title: 'The instructor’s' }
   ] as const;
   const fine = (valueIn: number) => preferences.inWords(toTenths(valueIn), 'fine');

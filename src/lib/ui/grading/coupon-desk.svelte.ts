@@ -150,7 +150,7 @@ export class CouponDesk {
       // somebody may have kept another since: that is found when this one is kept
       this.#revision = Number(this.#draft.of('revision') ?? this.#revision);
     } catch {
-      this.refusal = 'What this browser kept of this coupon cannot be read any more.';
+      this.refusal = 'The saved copy of this coupon in this browser cannot be read.';
     }
   }
 
@@ -169,7 +169,7 @@ export class CouponDesk {
       { revision: this.#revision, coupon: sent }
     );
     this.saving = false;
-    if (!reply.reached) this.refusal = 'The server cannot be reached: it is kept in this browser.';
+    if (!reply.reached) this.refusal = 'Offline. Kept in this browser; save again later.';
     else if (!reply.ok) {
       this.refusal = reply.message;
       this.stale = reply.status === 409;

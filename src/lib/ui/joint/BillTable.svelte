@@ -21,17 +21,17 @@
 {#if !bill.ok}
   <p>{preferences.refusal(bill.error.said)}</p>
 {:else if bill.result.lines.length === 0}
-  <p class="hint">No rivets yet: they are counted once a joint can be laid out.</p>
+  <p class="hint">No rivets yet. They are counted when the layout is complete.</p>
 {:else}
   <div class="scrolls-across">
     <table class="figures" data-testid="bill">
       <thead>
         <tr>
           <th>Rivet</th>
-          <th>Needed</th>
+          <th>Required</th>
           <th>Spares</th>
-          <th>To draw</th>
-          <th>In the bins</th>
+          <th>Issue qty</th>
+          <th>In stock</th>
           <th>Short</th>
           <th>Mass, lb</th>
         </tr>
@@ -40,10 +40,10 @@
         {#each bill.result.lines as line (line.partNumber)}
           <tr data-part={line.partNumber}>
             <th scope="row">{line.partNumber}</th>
-            <td data-head="Needed">{line.needed}</td>
+            <td data-head="Required">{line.needed}</td>
             <td data-head="Spares">{line.spares}</td>
-            <td data-head="To draw"><strong>{line.toDraw}</strong></td>
-            <td data-head="In the bins">{line.onHand ?? '—'}</td>
+            <td data-head="Issue qty"><strong>{line.toDraw}</strong></td>
+            <td data-head="In stock">{line.onHand ?? '—'}</td>
             <td data-head="Short" class:short={(line.short ?? 0) > 0}
               >{line.short === null ? '—' : line.short > 0 ? `✕ ${line.short}` : '✓ none'}</td
             >

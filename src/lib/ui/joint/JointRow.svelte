@@ -30,11 +30,11 @@
         : 'lay-out'
   );
   const WORDS = {
-    unreadable: 'being filled in',
-    impossible: 'not possible yet',
+    unreadable: 'incomplete',
+    impossible: 'not feasible',
     planned: 'planned',
-    checking: 'being checked',
-    checked: 'all heads checked',
+    checking: 'inspecting',
+    checked: 'inspected',
     signed: 'signed'
   };
   const seen = $derived(

@@ -87,11 +87,8 @@
     />
   </div>
   {#if onremove}
-    <button
-      class="act small"
-      type="button"
-      aria-label="Take sheet {index + 1} out"
-      onclick={onremove}><X size={18} /></button
+    <button class="act small" type="button" aria-label="Remove sheet {index + 1}" onclick={onremove}
+      ><X size={18} /></button
     >
   {/if}
   {#snippet where()}
@@ -128,7 +125,7 @@
             {/each}
           </select>
           <LengthField
-            label="Sealant or primer that stays"
+            label="Sealant or primer thickness"
             value={sheet.coatIn}
             placeholder=""
             whenEmpty="none"

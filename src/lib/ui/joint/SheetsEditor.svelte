@@ -65,7 +65,7 @@
 {/snippet}
 
 <fieldset class="sheets">
-  <legend class="label">Sheets, under the manufactured head first</legend>
+  <legend class="label">Sheets, from the manufactured head side</legend>
   <datalist id="gauges">
     {#each GAUGES_IN as gauge (gauge)}<option value={preferences.offered(gauge.toFixed(3))}
       ></option>{/each}

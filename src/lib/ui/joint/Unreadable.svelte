@@ -23,14 +23,14 @@
   <div class="unreadable" role="status" data-testid="solving">
     <div class="missing">
       {#if solver.state.kind === 'solving'}
-        <h2>Solving the rows past what is in the way</h2>
+        <h2>Calculating rows around keep-outs</h2>
         <Progress label="Solved" max={100} value={Math.round(100 * solver.state.done)} />
         <p>{Math.round(solver.state.done * 100)} % of the longest part. You can go on typing.</p>
         <button class="act" type="button" onclick={() => solver.cancel()}>Cancel</button>
       {:else if solver.state.kind === 'cancelled'}
         <h2>{LAYOUT.canceled}</h2>
-        <p>The drawing behind is the one before. Any change starts it anew.</p>
-        <button class="act" type="button" onclick={() => workspace.solveAgain()}>Solve it</button>
+        <p>The previous drawing is shown. Any change restarts the calculation.</p>
+        <button class="act" type="button" onclick={() => workspace.solveAgain()}>Calculate</button>
       {:else}
         <h2>The rows could not be solved here</h2>
         <button class="act" type="button" onclick={() => workspace.solveAgain()}>Try again</button>
@@ -54,14 +54,14 @@
         {/if}
         {#if maybeMeant(problem)}
           <button class="act" type="button" onclick={() => workspace.mean(problem.path)}
-            >Yes, {valueAt(workspace.entered, problem.path)} is meant</button
+            >{valueAt(workspace.entered, problem.path)} is correct</button
           >
         {/if}
       </div>
     {/each}
     {#if missing.length > 0}
       <div class="missing">
-        <h2>Still needed for the drawing</h2>
+        <h2>Missing inputs</h2>
         <p>{missing.map(({ path }) => fieldName(path, workspace.entered)).join(' · ')}</p>
         <p class="hint">Write 3/32, .094, 1 1/8, 2.4mm or 32 thou; it is drawn as you type.</p>
       </div>

@@ -15,13 +15,9 @@
 </script>
 
 {#if !refused.ok}
-  <Notice
-    level="stop"
-    title="Not possible as it stands"
-    text={preferences.refusal(refused.error.said)}
-  >
+  <Notice level="stop" title="Not feasible" text={preferences.refusal(refused.error.said)}>
     {#if workspace.ways.length > 0}
-      <p class="would">What would work:</p>
+      <p class="would">Fixes:</p>
       <div class="ways">
         {#each workspace.ways as way (way.said)}
           <button

@@ -13,7 +13,7 @@
 </script>
 
 <section>
-  <h3 class="label">Metal accounted for</h3>
+  <h3 class="label">Shop head volume vs. predicted</h3>
   <div class="bar" role="img" aria-label={text}>
     <span class="fill {metal.meaning}" style:width={place(metal.share)}></span>
     <span class="predicted" style:left={place(1)}></span>

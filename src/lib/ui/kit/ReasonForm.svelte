@@ -26,7 +26,7 @@
     <button class="act" class:main={onleave !== undefined} disabled={why.trim() === ''}
       >{act}</button
     >
-    {#if onleave}<button class="act" type="button" onclick={onleave}>Leave it</button>{/if}
+    {#if onleave}<button class="act" type="button" onclick={onleave}>Cancel</button>{/if}
   </div>
 </form>
 

@@ -6,7 +6,7 @@
   }
   let { here }: Props = $props();
   const PAGES = [
-    { key: 'cages', href: '/setups', text: 'Countersink cages' },
+    { key: 'cages', href: '/setups', text: 'Stop countersinks' },
     { key: 'driving', href: '/setups/driving', text: 'Squeezers, guns and dies' },
     { key: 'tools', href: '/setups/tools', text: COMMON.theShopsTools }
   ] as const;

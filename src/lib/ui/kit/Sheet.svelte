@@ -31,6 +31,6 @@
   <Notice
     level="stop"
     title="{title} cannot be opened"
-    text="The server cannot be reached, and this browser has not fetched it yet. Nothing typed is lost."
+    text="Offline, and this panel is not saved on this device. Your input is kept."
   />
 {/if}

@@ -115,7 +115,7 @@
   </table>
 </div>
 {#if table.getRowModel().rows.length === 0}<p class="hint">
-    {rows.length === 0 ? empty : `None has “${searched}”.`}
+    {rows.length === 0 ? empty : `No match for “${searched}”.`}
   </p>{/if}
 
 <style>

@@ -51,8 +51,8 @@
                   class="act small"
                   type="button"
                   data-testid="strike-{index + 1}"
-                  aria-label="Strike {one.toLowerCase()} {index + 1}"
-                  onclick={() => (striking = trial.id)}>Strike</button
+                  aria-label="Void {one.toLowerCase()} {index + 1}"
+                  onclick={() => (striking = trial.id)}>Void</button
                 >{/if}</td
             >
           </tr>

@@ -7,14 +7,14 @@
     accept: 'good',
     'not-complete': 'not complete',
     'on-condition': 'good if straight and the sheets are flat',
-    'drive-more': 'drive more',
+    'drive-more': 'drive further',
     replace: KIT.drillOut,
     refer: 'refer',
     measure: 'measure again',
     out: 'empty hole',
-    left: 'left on the data holder’s word',
-    'to-do': 'to do',
-    sending: 'on its way'
+    left: 'left as is (engineering)',
+    'to-do': 'not inspected',
+    sending: 'sending'
   };
 </script>
 

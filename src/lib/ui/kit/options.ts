@@ -33,12 +33,12 @@ export const ALLOY_OPTIONS = Alloy.options.map((value) => {
 });
 
 export const MATERIAL_OPTIONS = [
-  { value: '' as const, text: 'not told: as the joint’s family' },
+  { value: '' as const, text: 'Not specified (sheet family)' },
   ...SHEET_KEYS.map((value) => ({ value, text: value }))
 ];
 
 export const SIZE_OPTIONS = [
-  { value: 'rule', text: 'By rule' },
+  { value: 'rule', text: 'Auto (3 × thickness)' },
   ...RIVET_SIZES.map(({ dash }) => ({ value: `${dash}`, text: `${dash}` }))
 ];
 
@@ -48,7 +48,7 @@ export const HEAD_OPTIONS = [
 ] as const;
 
 export const STRENGTH_OPTIONS = [
-  { value: 'family' as const, text: 'The weakest of the family' },
+  { value: 'family' as const, text: 'Weakest alloy in the family' },
   ...SHEET_KEYS.map((value) => ({
     value,
     text: `${value}: ${SHEET_STRENGTHS[value].tensionKsi} ksi, reference only`

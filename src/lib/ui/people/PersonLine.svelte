@@ -73,7 +73,7 @@
       <form method="POST" action="?/presence" use:enhance>
         <input type="hidden" name="person" value={person.id} />
         <button class="act small" name="active" value={person.active ? 'no' : 'yes'}
-          >{person.active ? 'Has left' : 'Is back'}<span class="sr-only">: {person.name}</span
+          >{person.active ? 'Deactivate' : 'Reactivate'}<span class="sr-only">: {person.name}</span
           ></button
         >
       </form>

@@ -21,6 +21,6 @@
     ({ update, result }) =>
       update({ reset: result.type === 'success' })}
 >
-  {#if refused !== ''}<Notice level="attention" title="Not yet" text={refused} />{/if}
+  {#if refused !== ''}<Notice level="attention" title="Not saved" text={refused} />{/if}
   {@render children()}
 </form>

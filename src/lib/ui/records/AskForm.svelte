@@ -33,9 +33,9 @@
       : [{ value: asked, text: 'one that is not on record' }])
   ];
   const DID = [
-    { value: '', text: 'either' },
-    { value: 'drove', text: 'drove it' },
-    { value: 'looked', text: 'looked at it' }
+    { value: '', text: 'any' },
+    { value: 'drove', text: 'drove' },
+    { value: 'looked', text: 'inspected' }
   ];
 </script>
 
@@ -82,11 +82,11 @@
     people.map(({ id, name }) => ({ value: id, text: name })),
     'anybody'
   )}
-  {@render pick('did', 'who did what', DID, '')}
-  {@render pick('finding', COMMON.found, FINDING_OPTIONS, 'anything')}
-  {@render pick('verdict', 'Verdict', VERDICT_OPTIONS, 'any')}
-  {@render pick('setting', 'Setting of a tool', withAsked(offers.settings, wish.setting), 'any')}
-  {@render pick('batch', 'Cold batch', withAsked(offers.batches, wish.batch), 'any')}
+  {@render pick('did', 'Action', DID, '')}
+  {@render pick('finding', COMMON.found, FINDING_OPTIONS, 'any')}
+  {@render pick('verdict', 'Result', VERDICT_OPTIONS, 'any')}
+  {@render pick('setting', 'Tool setting', withAsked(offers.settings, wish.setting), 'any')}
+  {@render pick('batch', 'Icebox batch', withAsked(offers.batches, wish.batch), 'any')}
   <label
     ><span class="label">From</span><input
       class="field-box"
@@ -103,10 +103,10 @@
       value={wish.to ?? ''}
     /></label
   >
-  <p class="hint broad">by when it was driven, or first looked at; days of the server’s clock</p>
+  <p class="hint broad">Date driven or first inspected (server time)</p>
   <div class="buttons">
     <button class="act main">{COMMON.find}</button>
-    <a class="act" href={action}>Everything</a>
+    <a class="act" href={action}>Clear filters</a>
   </div>
 </form>
 

@@ -40,10 +40,10 @@
         {@render head('part', 'Rivet')}
         <th class="words">{COMMON.lot}</th>
         {@render head('at', 'Driven')}
-        <th class="words">Looked at</th>
+        <th class="words">Inspected</th>
         {@render head('diameter', COMMON.diameter)}
         {@render head('height', COMMON.height)}
-        <th class="words">Verdict</th>
+        <th class="words">Result</th>
       </tr>
     </thead>
     <tbody>
@@ -75,7 +75,7 @@
               >{/if}</td
           >
           <td class="words"
-            >{rivet.lookedAt === null ? 'not looked at' : when(rivet.lookedAt)}
+            >{rivet.lookedAt === null ? 'not inspected' : when(rivet.lookedAt)}
             <span class="hint">{names(rivet.looked)}</span>
             {#if rivet.sentBy.length > 0}<span class="hint">sent by {names(rivet.sentBy)}</span
               >{/if}</td

@@ -55,7 +55,7 @@
       />{/key}
     <section class="rows-wide" aria-label="What was found" aria-live="polite">
       {#each problems as problem (problem)}
-        <Notice level="attention" title="Not asked" text={problem} />
+        <Notice level="attention" title="Search failed" text={problem} />
       {/each}
       {@render children()}
     </section>

@@ -21,7 +21,7 @@
     >
       <strong>{one.rules.name}, version {one.rules.version}</strong>
       <span
-        >{one.current ? '✓ new joints begin under it · ' : ''}{one.joints} joint{one.joints === 1
+        >{one.current ? '✓ used for new joints · ' : ''}{one.joints} joint{one.joints === 1
           ? ''
           : 's'}</span
       >

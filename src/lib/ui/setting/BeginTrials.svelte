@@ -21,10 +21,7 @@
   async function begin(): Promise<void> {
     const reply = await send(id);
     if (reply.reached && reply.ok) await goto(onbegun(id));
-    else
-      refusal = reply.reached
-        ? reply.message
-        : 'The server cannot be reached. Nothing typed is lost: try again.';
+    else refusal = reply.reached ? reply.message : 'Offline. Your input is kept. Try again.';
   }
 </script>
 

@@ -55,7 +55,7 @@
 {#if !withdrawn}
   <ReasonForm
     name="withdraw"
-    label="No longer good because …"
+    label="Reason for withdrawal"
     act="Withdraw it"
     {hint}
     onreason={onwithdraw}

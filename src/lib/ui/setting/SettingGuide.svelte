@@ -74,9 +74,9 @@
   {/snippet}
   {#snippet side()}
     {#if desk.refusal !== null}
-      <Notice level="stop" title="Not taken" text={preferences.refusal(desk.refusal)} />
+      <Notice level="stop" title="Rejected" text={preferences.refusal(desk.refusal)} />
     {/if}
-    <OutboxNotice outbox={desk.outbox} what="the trials" />
+    <OutboxNotice outbox={desk.outbox} what="the tests" />
     {#if found !== null}
       {@render set()}
     {:else if !withdrawn}

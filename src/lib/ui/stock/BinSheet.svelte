@@ -40,7 +40,7 @@
   async function readHistory(subject: string): Promise<void> {
     const reply = await call(readEvents(stockStream), { subject }, undefined);
     if (reply.reached && reply.ok) events = reply.value.toReversed();
-    else unread = reply.reached ? reply.message : 'The server cannot be reached.';
+    else unread = reply.reached ? reply.message : 'Offline. Try again.';
   }
   const WORDS = { received: 'received', issued: 'handed out', counted: 'counted' };
   const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
@@ -69,12 +69,12 @@
   {#if bin}
     <p class="held">
       <strong>{bin.count}</strong> in {bin.place === '' ? 'the bin' : bin.place}{bin.cold
-        ? ', kept cold'
+        ? ', refrigerated'
         : ''}
     </p>
     <form onsubmit={move}>
       <Choice
-        label="What happens"
+        label="Transaction"
         value={what}
         options={[
           { value: 'issued', text: STOCK.handOut },
@@ -106,7 +106,7 @@
         >{what === 'issued' ? STOCK.handOut : STOCK.setTheCount}</button
       >
     </form>
-    <h3 class="label">What happened to it</h3>
+    <h3 class="label">Transactions</h3>
     {#if events === null}<p class="hint">{unread === '' ? 'Looking…' : unread}</p>{/if}
     <ol>
       {#each events ?? [] as event (event.id)}

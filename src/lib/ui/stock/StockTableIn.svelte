@@ -37,7 +37,7 @@
 </script>
 
 <section class="rows-within" aria-labelledby="table-in">
-  <h2 id="table-in" class="label">A table in (CSV)</h2>
+  <h2 id="table-in" class="label">Import CSV</h2>
   <Choice
     label="This file is"
     value={mode}

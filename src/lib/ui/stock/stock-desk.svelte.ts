@@ -24,7 +24,7 @@ export class StockDesk {
     this.sending = false;
     this.#sent.answered(reply);
     if (!reply.reached) {
-      this.refusal = 'The server cannot be reached. Nothing typed is lost: send it again.';
+      this.refusal = 'Offline. Your input is kept. Try again.';
       return false;
     }
     if (!reply.ok) {

@@ -33,7 +33,7 @@
 </script>
 
 <form class="rows" onsubmit={record} aria-labelledby="{id}-head">
-  <h2 id="{id}-head" class="label">The trial dimple</h2>
+  <h2 id="{id}-head" class="label">Test dimple</h2>
   <StepField
     label="Divisions past touching"
     value={text}

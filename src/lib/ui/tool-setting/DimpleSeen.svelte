@@ -25,7 +25,7 @@
 
 <YesNo
   testid="cracks"
-  label="Cracks, with a glass"
+  label="Cracks (use a magnifier)"
   yes={TOOLS.cracks}
   no="none"
   bind:value={seen.cracks}

@@ -109,6 +109,6 @@
       disabled={!seconds.success || !height.success || (mustBeFresh && !fresh)}
       >{TOOLS.keepThisBurst}</button
     >
-    <button class="act" type="button" onclick={() => (again = true)}>Another air, on wood</button>
+    <button class="act" type="button" onclick={() => (again = true)}>Change air pressure</button>
   </form>
 {/if}

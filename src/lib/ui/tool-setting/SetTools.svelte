@@ -57,7 +57,7 @@
   } as const;
   const VERDICTS = {
     accept: 'good',
-    'drive-more': 'drive more',
+    'drive-more': 'drive further',
     replace: 'replace',
     refer: 'refer'
   };
@@ -92,12 +92,12 @@
 {#if found}
   <SetTool
     tape="Write on its tape"
-    title={look ? 'A look while working' : 'The first three'}
+    title={look ? 'In-process check' : 'First three heads'}
     testid="tool-status"
     status={{ level: LEVELS[status.state], text: toolStatusInWords(status, preferences.inWords) }}
     look={status.state === 'bad' ? null : entry}
     {withdrawn}
-    hint="adjuster turned, another set: it is not offered again"
+    hint="e.g. adjuster turned, other rivet set. This setting is not suggested again."
     onwithdraw={(why) => desk.add({ kind: 'withdrawn', why })}
   >
     {#snippet marks()}<strong>{foundInWords(found, setup)}</strong>{/snippet}
@@ -111,7 +111,7 @@
               {madeInWords(one.made, preferences.inWords)}: {one.good
                 ? VERDICTS.accept
                 : one.verdict === 'accept'
-                  ? 'passes only on a condition'
+                  ? 'conditional only'
                   : VERDICTS[one.verdict]}
               <small
                 >{one.by.split(' ')[0]}, {whenInWords(one.at)}{one.lot === ''
@@ -132,8 +132,8 @@
       <DimpleLook bind:seen />
     {:else}
       <p class="hint">
-        {look ? 'One head of the work' : 'Fresh rivets, each driven in one go at this setting'}:
-        both across and high.
+        {look ? 'One head of the work' : 'New rivets, each driven in one pass at this setting'}:
+        measure diameter and height.
       </p>
       <div class="in-two">
         <LengthField
@@ -160,7 +160,7 @@
         {/if}
         {#if look}
           <LengthField
-            label="Grip there"
+            label="Grip at this hole"
             value={text('grip')}
             problem={problem('grip', read.grip)}
             whenEmpty="as set for, {preferences.inWords(setup.gripIn)}"
@@ -176,7 +176,7 @@
       bind:value={() => lot, (value) => desk.type('lot', value)}
     />
     <button class="act main" disabled={!whole}
-      >Keep this {setup.tool === 'dies' ? 'dimple' : 'head'}</button
+      >Save {setup.tool === 'dies' ? 'dimple' : 'head'}</button
     >
   </form>
 {/snippet}

@@ -59,13 +59,13 @@
 </script>
 
 <form class="rows" onsubmit={record} aria-labelledby="{id}-head">
-  <h2 id="{id}-head" class="label">The squeeze</h2>
+  <h2 id="{id}-head" class="label">Test squeeze</h2>
   <StepField
     label={TOOLS.divisionsClosed}
     value={divisionsText}
     oninput={(text) => desk.type('divisions', text)}
     problem={whole ? '' : 'a whole number of divisions'}
-    hint="{setup.divisionsPerTurn} to a turn, counted from your mark; more is closer"
+    hint="{setup.divisionsPerTurn} per turn, from your reference mark; more = closer"
     one="division"
   />
   {#if opened}

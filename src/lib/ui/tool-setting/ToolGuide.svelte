@@ -45,26 +45,26 @@
   {#if guide.tool === 'squeezer' && guide.answer.ok}
     <SqueezeChart guide={guide.answer.result} trials={desk.state.trials} />
     <p class="hint key">
-      ● caliper · ◆ plate, from the lowest to the highest it can be · ✕ struck · ○ next · solid line
-      as measured, dashed while the thread says it
+      ● caliper · ◆ plate, minimum to maximum · ✕ voided · ○ next · solid line: as measured, dashed:
+      thread assumed
     </p>
   {/if}
 {/snippet}
 <SettingGuide
   {desk}
   bad={desk.status.state === 'bad'
-    ? 'One made at this setting was not good: begin another setting.'
+    ? 'A head made at this setting failed. Start a new setup.'
     : null}
   had={offered &&
     was && {
-      title: `It was set like this before: ${foundInWords(was, offered.from.setup)}`,
+      title: `Last setting: ${foundInWords(was, offered.from.setup)}`,
       text: `${day.format(new Date(was.at))}, ${was.by}, ${setupInWords(offered.from.setup, preferences.inWords)}.`,
       below: opened
     }}
   chart={setup.tool === 'squeezer' ? squeezes : undefined}
   keep={done
     ? {
-        text: 'Keep this setting; then the first three',
+        text: 'Save setting, then drive three heads',
         ready: true,
         onkeep: () => desk.add({ kind: 'kept' })
       }

@@ -55,10 +55,10 @@
   {/if}
 {/snippet}
 <section class="rows" aria-labelledby="new-setting">
-  <h2 id="new-setting" class="label">Set a tool</h2>
+  <h2 id="new-setting" class="label">New tool setup</h2>
   <SetupFields rows={toolRows(filling)} {filling} />
   {#if filling.names.length === 0}
-    <Notice level="attention" title="The shop has none of these" />
+    <Notice level="attention" title="None in the tool list" />
   {/if}
   {#if adjuster}
     <p class="hint">
@@ -75,7 +75,7 @@
       text={tool === 'gun'
         ? `It is driven with a ${DRIVING_FIGURES[dash].guns.join(' or ')}.`
         : force
-          ? `It takes ${forceInWords(force)}: this one does not close on it.`
+          ? `Needs ${forceInWords(force)}. This squeezer is too weak.`
           : `No squeeze force is given for ${alloy} rivets: use one that the shop has measured for that alloy.`}
     />
   {/if}

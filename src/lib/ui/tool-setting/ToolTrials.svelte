@@ -26,6 +26,6 @@
     {@const said = trialInWords(trial, preferences.inWords)}
     <td>{said.at}</td>
     <td class="words">{said.came}</td>
-    <td class="words">{by.split(' ')[0]}{struck === null ? '' : `; struck: ${struck}`}</td>
+    <td class="words">{by.split(' ')[0]}{struck === null ? '' : `; voided: ${struck}`}</td>
   {/snippet}
 </TrialList>

@@ -44,7 +44,7 @@ export const TOOL_GROUPS: readonly {
     key: 'guns',
     title: 'Guns',
     one: 'a gun',
-    fields: [name, choice('size', 'Size', GUN_SIZES), length('lengthIn', 'Length with a set in it')]
+    fields: [name, choice('size', 'Size', GUN_SIZES), length('lengthIn', 'Length with rivet set')]
   },
   {
     key: 'sets',
@@ -66,8 +66,8 @@ export const TOOL_GROUPS: readonly {
     fields: [
       name,
       { key: 'weightLb', label: TOOLS.weightLb, kind: 'number' },
-      length('radiusIn', 'From the rivet to its side'),
-      length('heightIn', 'Height behind the rivet')
+      length('radiusIn', 'Rivet center to side of bar'),
+      length('heightIn', 'Bar height')
     ]
   },
   {
@@ -76,21 +76,17 @@ export const TOOL_GROUPS: readonly {
     one: 'a squeezer',
     fields: [
       name,
-      choice('powered', 'Works', ['no', 'yes'], ['by hand', 'powered']),
+      choice('powered', 'Type', ['no', 'yes'], ['hand', 'powered']),
       { key: 'forceLb', label: 'Force, lb', kind: 'number' },
-      length('turnIn', 'One turn closes'),
-      { key: 'divisionsPerTurn', label: 'Divisions a turn', kind: 'number' }
+      length('turnIn', 'Travel per turn'),
+      { key: 'divisionsPerTurn', label: 'Divisions per turn', kind: 'number' }
     ]
   },
   {
     key: 'yokes',
     title: 'Yokes',
     one: 'a yoke',
-    fields: [
-      name,
-      length('throatIn', 'Throat, die to back'),
-      length('gapIn', 'Gap between the arms')
-    ]
+    fields: [name, length('throatIn', 'Throat depth'), length('gapIn', 'Jaw opening')]
   },
   {
     key: 'wedgeBars',
@@ -98,8 +94,8 @@ export const TOOL_GROUPS: readonly {
     one: 'a wedge bar',
     fields: [
       name,
-      length('barIn', 'Height at rest'),
-      { key: 'risePerIn', label: 'Rise for each inch pulled', kind: 'number' },
+      length('barIn', 'Height, retracted'),
+      { key: 'risePerIn', label: 'Rise per inch of pull', kind: 'number' },
       length('travelIn', 'Longest pull'),
       { key: 'shimsIn', label: 'Shims, with commas', kind: 'lengths' }
     ]

@@ -1,12 +1,12 @@
 /** What the pages of bench call things: tests find them by the same words. */
 export const BENCH = {
-  changedElsewhereDecide: '△ Changed elsewhere: decide',
-  changedInAnotherPlace: 'Changed in another place',
-  holeBackHoleOn: 'hole back, hole on',
+  changedElsewhereDecide: '△ Resolve conflict',
+  changedInAnotherPlace: 'Edit conflict',
+  holeBackHoleOn: 'previous hole, next hole',
   nameOfTheJoint: 'Name of the joint',
-  planItUnderTheseRules: 'Plan it under these rules',
-  putBothTogether: 'Put both together',
+  planItUnderTheseRules: 'Use these rules',
+  putBothTogether: 'Merge both',
   redo: 'Redo',
-  saveMineOnTopOf: 'Save mine on top of it',
-  stations: 'Stations'
+  saveMineOnTopOf: 'Overwrite with mine',
+  stations: 'Stages'
 };

@@ -1,9 +1,9 @@
 /** What the door and the account say: the server says it, tests find it by the same words. */
 export const DOORS = {
-  notThatPin: 'that is not the PIN',
-  pinKept: 'The PIN is kept.',
-  noPinMore: 'There is no PIN any more.',
-  lastLead: 'a shop has a lead: make somebody else one first',
-  nameTaken: 'somebody has that name or login already: choose another',
-  sayWhoFirst: 'Say who is at the bench first.'
+  notThatPin: 'Wrong PIN',
+  pinKept: 'PIN saved.',
+  noPinMore: 'PIN removed.',
+  lastLead: 'The shop needs at least one lead. Give another user the lead role first.',
+  nameTaken: 'This name or login is already in use',
+  sayWhoFirst: 'Sign in first.'
 };

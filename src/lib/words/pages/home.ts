@@ -1,19 +1,19 @@
 /** What the pages of home call things: tests find them by the same words. */
 export const HOME = {
-  aircraftAndPlace: 'Aircraft and place',
-  bench: 'Bench',
-  day: 'Day',
-  forPracticeNothingHereCan: 'For practice: nothing here can be released',
+  aircraftAndPlace: 'Aircraft and location',
+  bench: 'Jobs',
+  day: 'Light',
+  forPracticeNothingHereCan: 'Practice: nothing here can be released',
   jobNumber: 'Job number',
   main: 'Main',
-  moveIt: 'Move it',
+  moveIt: 'Move',
   newJob: 'New job',
-  night: 'Night',
-  noJointYetNameThe: 'No joint yet. Name the first one below: the place, as the drawing calls it.',
+  night: 'Dark',
+  noJointYetNameThe: 'No joints yet. Add the first one below, named as on the drawing.',
   openIt: 'Open it',
-  openTheJob: 'Open the job',
+  openTheJob: 'Create job',
   practiceJoint: 'Practice joint',
-  skipToTheContent: 'Skip to the content',
-  underJob: 'under job',
-  whatIsRepaired: 'What is repaired'
+  skipToTheContent: 'Skip to content',
+  underJob: 'Move to job',
+  whatIsRepaired: 'Repair description'
 };

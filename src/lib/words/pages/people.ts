@@ -2,18 +2,18 @@
 export const PEOPLE = {
   byPIN: 'By PIN',
   code: 'Code',
-  comeIn: 'Come in',
-  enterAndGiveACode: 'Enter, and give a code',
-  keepThePasswordAndCome: 'Keep the password and come in',
+  comeIn: 'Sign in',
+  enterAndGiveACode: 'Add user and create code',
+  keepThePasswordAndCome: 'Set password and sign in',
   login: 'Login',
   name: 'Name',
   nameOfThisDevice: 'Name of this device',
   pIN: 'PIN',
   password: 'Password',
-  peopleAndBenches: 'People and benches',
+  peopleAndBenches: 'Users and shared devices',
   signIn: 'Sign in',
   signOutEverywhere: 'Sign out everywhere',
-  trustThisDevice: 'Trust this device',
+  trustThisDevice: 'Make this a shared device',
   setItRight: 'Set it right',
   whatWasWrongWithTheClock: 'What was wrong with the clock',
   yourPassword: 'Your password'
@@ -22,13 +22,13 @@ export const PEOPLE = {
 /** What each log is of. */
 export const LOG_OF: Readonly<Record<string, string>> = {
   drive: 'driving',
-  hole: 'looks at heads',
+  hole: 'head inspections',
   rework: 'rework',
   'old-work': 'findings of old work',
   sign: 'signature',
   step: 'steps before driving',
   stock: 'movements of a bin',
-  cold: 'a batch out of the cold',
+  cold: 'an icebox batch',
   cage: 'setting of a stop countersink',
   tool: 'setting of a tool'
 };

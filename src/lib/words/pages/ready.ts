@@ -1,13 +1,13 @@
 /** What the pages of ready call things: tests find them by the same words. */
 export const READY = {
-  afterUpSizing: 'After up-sizing',
-  benchView: 'Bench view',
-  holdersFor40: 'Holders for #40',
-  holdersStandWiderApart: 'Holders stand wider apart',
-  keepForTheShop: 'Keep for the shop',
-  noCageIsSetFor: '△ No cage is set for this step yet.',
+  afterUpSizing: 'At final size',
+  benchView: 'Full screen',
+  holdersFor40: '#40 temporary fasteners',
+  holdersStandWiderApart: 'Temporary fasteners spaced wider',
+  keepForTheShop: 'Save shop times',
+  noCageIsSetFor: '△ No stop countersink set up for this step.',
   reCheck: 'Re-check',
-  setACage: 'Set a cage',
-  shadowBoard: 'Shadow board',
-  timesAndHolders: 'Times and holders'
+  setACage: 'Set up a stop countersink',
+  shadowBoard: 'Tools for this joint',
+  timesAndHolders: 'Shop times and fasteners'
 };

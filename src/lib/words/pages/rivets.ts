@@ -1,5 +1,5 @@
 /** What the pages of rivets call things: tests find them by the same words. */
 export const RIVETS = {
   findByMarkOneRaised: 'Find by mark: one raised dot, cross, plain …',
-  partNumberAsItStands: 'Part number, as it stands on the bag or the drawing'
+  partNumberAsItStands: 'Part number as on the bag or drawing'
 };

@@ -2,8 +2,8 @@
 export const RULES = {
   iceboxTimes: 'How long may icebox rivets be out?',
   iceboxWhy:
-    'Empty: the guidance’s times. Shorter ones are the shop’s to choose; longer ones need the data that allow them, and every clock and record says so. A batch keeps the times it was taken out under.',
+    'Blank: guidance times. Shorter times are a shop choice. Longer times need approved data and are shown on every clock and record. A batch keeps the times in force when it was taken out.',
   onlyWhereLonger: 'only where longer',
-  sayWhatChangedAndWhy: 'Say what changed and why, and it can be saved.',
+  sayWhatChangedAndWhy: 'Enter a change note to save.',
   whatChangedAndWhy: 'What changed and why'
 };

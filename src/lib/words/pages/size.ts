@@ -2,6 +2,6 @@
 export const SIZE = {
   jointLocationCountFactor: 'Joint location (count factor)',
   rivetsPerInchFromApproved: 'Rivets per inch from approved data',
-  strengthOverPitch: 'Strength over pitch',
-  whoseFigureAndWhereIt: 'Whose figure, and where it stands'
+  strengthOverPitch: 'Strength vs. pitch',
+  whoseFigureAndWhereIt: 'Source (document, table)'
 };

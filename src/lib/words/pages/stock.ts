@@ -1,12 +1,12 @@
 /** What the pages of stock call things: tests find them by the same words. */
 export const STOCK = {
   allBinsAsATable: 'All bins as a table (CSV)',
-  countAgain: 'Count again',
-  handOut: 'Hand out',
+  countAgain: 'Recount',
+  handOut: 'Issue',
   howMany: 'How many',
-  howManyAreThere: 'How many are there',
-  howManyGoOut: 'How many go out',
-  keptCold: 'kept cold',
+  howManyAreThere: 'Quantity counted',
+  howManyGoOut: 'Quantity issued',
+  keptCold: 'refrigerated',
   receiveIntoStock: 'Receive into stock',
   setTheCount: 'Set the count'
 };

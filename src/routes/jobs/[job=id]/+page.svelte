@@ -44,7 +44,7 @@
     <Notice
       level="note"
       title={HOME.forPracticeNothingHereCan}
-      text="A joint that is to be built moves under its job, with everything in it."
+      text="To build one of these joints, move it to a job. All its data moves along."
     />
     {#if data.job.joints.length > 0}
       <form method="POST" action="?/move" class="move">
@@ -81,21 +81,21 @@
 
   {#if data.job.joints.length > 0}
     <section class="bill" aria-labelledby="bill">
-      <h2 id="bill" class="label">Bill of rivets, the whole job</h2>
+      <h2 id="bill" class="label">Rivet list, whole job</h2>
       <BillTable bill={data.rivets.bill} />
       {#if data.rivets.open.length > 0}
         <p class="hint">Not counted yet: {data.rivets.open.join(', ')}.</p>
       {/if}
       <p>
         <a class="act" href="/api/jobs/{data.job.id}/bill.csv" download>{COMMON.asATableCSV}</a>
-        <a class="act" href="/stock">To the stock</a>
+        <a class="act" href="/stock">Open stock</a>
       </p>
     </section>
   {/if}
 
   <form method="POST" action="?/make" use:enhance class="make" id="new" bind:this={making}>
     <fieldset>
-      <legend class="label">What kind of joint is it?</legend>
+      <legend class="label">Joint type</legend>
       <div class="kinds">
         {#each JOINT_KINDS as kind (kind)}
           <label class:on={$form.kind === kind}>
@@ -110,7 +110,7 @@
       <TextField
         name="title"
         label="New {kindOf($form).name}"
-        hint="the place, as the drawing calls it"
+        hint="Location as on the drawing"
         bind:value={$form.title}
         errors={$errors.title}
       />
@@ -119,12 +119,12 @@
   </form>
   <form method="POST" action="?/fromFile" enctype="multipart/form-data" class="file">
     <label>
-      <span class="label">Or open a joint file (.json)</span>
+      <span class="label">Or import a joint file (.json)</span>
       <input type="file" name="file" accept=".json,application/json" />
     </label>
     <button class="act">{HOME.openIt}</button>
   </form>
-  {#if refused}<Notice level="stop" title="Not opened" text={refused} />{/if}
+  {#if refused}<Notice level="stop" title="Import failed" text={refused} />{/if}
 </div>
 
 <style>

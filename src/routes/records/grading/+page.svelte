@@ -14,7 +14,7 @@
   let { data }: Props = $props();
   function marks({ coupon }: KeptCoupon): string {
     const read = readCoupon(coupon);
-    if (!read.ok) return 'not whole yet';
+    if (!read.ok) return 'incomplete';
     const graded = gradeCoupon(read.coupon);
     return `${graded.marks.toFixed(1)} of ${graded.points}`;
   }
@@ -47,8 +47,8 @@
     >
   </header>
   <p>
-    A student’s practice coupon against what was expected, and the student’s own readings against
-    the instructor’s: the work and the measuring get marks of their own.
+    Compares the coupon with the target and the student’s readings with the instructor’s.
+    Workmanship and measuring are graded separately.
   </p>
   <SortedTable
     label="Coupons"

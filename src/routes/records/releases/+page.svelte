@@ -28,7 +28,7 @@
           <th class="words">Release</th>
           <th class="words">Released</th>
           <th class="words">Signed</th>
-          <th>Rivets asked for</th>
+          <th>Matching rivets</th>
           <th class="words">Record</th>
         </tr>
       </thead>
@@ -39,9 +39,7 @@
               <a class="back" href="/joints/{one.jointId}/sign"
                 ><strong>{one.joint}</strong>, release {one.release}</a
               >
-              <span class="hint"
-                >job {one.job}{one.superseded ? '; a newer release has taken its place' : ''}</span
-              >
+              <span class="hint">job {one.job}{one.superseded ? '; superseded' : ''}</span>
             </td>
             <td class="words">{day(one.issuedAt)} <span class="hint">{one.issuedBy}</span></td>
             <td class="words"
@@ -61,7 +59,7 @@
     </table>
   </div>
   {#if data.found.releases.length === 0}
-    <p>No release is like that.</p>
+    <p>No matching releases.</p>
   {/if}
   <nav class="pages" aria-label="Pages">
     {#if data.page > 0}<a class="act" href={onPage(data.page - 1)}>{COMMON.back}</a>{/if}

@@ -15,8 +15,8 @@
     data.wish.finding === undefined ? RECORDS.anythingButGood : FINDING_NAMES[data.wish.finding]
   );
   const WAYS = $derived<{ by: TrendBy; text: string }[]>([
-    { by: 'all', text: 'Together' },
-    { by: 'tool', text: 'By tool' },
+    { by: 'all', text: 'None' },
+    { by: 'tool', text: 'Tool' },
     ...(data.mayAskByPerson ? [{ by: 'person' as const, text: RECORDS.byWhoDrove }] : [])
   ]);
   const nameOf = (name: string | null) =>
@@ -39,8 +39,8 @@
 
 <RecordsPage {...data}>
   <div class="over">
-    <h2>{what[0]?.toUpperCase()}{what.slice(1)}, share of the heads looked at</h2>
-    <nav class="in-a-row" aria-label="Told apart">
+    <h2>{what[0]?.toUpperCase()}{what.slice(1)}, share of inspected heads</h2>
+    <nav class="in-a-row" aria-label="Group by">
       {#each WAYS as { by, text } (by)}
         <a class="act small" href={ask(by)} aria-current={data.by === by ? 'true' : undefined}
           >{text}</a
@@ -49,16 +49,16 @@
     </nav>
   </div>
   <p class="hint">
-    The last {TREND_WEEKS} weeks, by the week a head was driven in. Groups stand by their names.{data.by ===
+    The last {TREND_WEEKS} weeks, by the week a head was driven in. Groups are sorted by name.{data.by ===
     'person'
-      ? ' Jobs, alloys and tools differ from person to person: a share says where to look together, not who is better.'
+      ? ' Jobs, alloys and tools differ from person to person: compare with care: a share does not rank people.'
       : ''}
   </p>
   <div class="charts">
     {#each data.groups as { name, weeks } (name)}
       <TrendChart title={nameOf(name)} {weeks} all={data.weeks} {mostShare} />
     {:else}
-      <p>No head was looked at in these weeks that is like what is asked.</p>
+      <p>No matching inspections in this period.</p>
     {/each}
   </div>
 </RecordsPage>

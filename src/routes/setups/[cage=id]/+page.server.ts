@@ -8,7 +8,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, params, url }) => {
   const database = locals.database();
   const cage = await getCage(database, params.cage);
-  if (!cage.ok) error(404, 'There is no such cage.');
+  if (!cage.ok) error(404, 'No such stop countersink.');
   const wanted = taskInAddress(url);
   return {
     cage: cage.value,

@@ -18,13 +18,13 @@
 <svelte:head><title>{cage.name} · Zanjador</title></svelte:head>
 
 <div class="page">
-  <p class="label"><a class="back" href="/setups">Countersink cages</a></p>
+  <p class="label"><a class="back" href="/setups">Stop countersinks</a></p>
   <h1>{cage.name}, {cage.cutter}</h1>
   <p>
     {cage.cutterDeg}° cutter, <Length lengthIn={cage.cutterIn} decimal /> wide · pilot <Length
       lengthIn={cage.pilotIn}
       decimal
-    />, stands out <Length lengthIn={cage.pilotLengthIn} decimal />
+    />, length <Length lengthIn={cage.pilotLengthIn} decimal />
     {#if data.task}
       · for <strong>{data.task.work}</strong>, {data.task.holes.length} holes{/if}
   </p>
@@ -38,7 +38,7 @@
     />
   {/key}
   <section class="boxed" aria-labelledby="had">
-    <h2 id="had" class="label">Settings it had</h2>
+    <h2 id="had" class="label">Setting history</h2>
     {#each data.cage.settings as setting (setting.id)}
       <CageSettingLine {setting} />
     {:else}

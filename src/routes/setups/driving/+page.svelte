@@ -16,7 +16,7 @@
 {#snippet forRun()}
   {#if data.task}
     {COMMON.for} <strong>{data.task.work}</strong>: {data.task.run.rivets} rivets. Length, grip and hole
-    are the release’s, at its largest grip.
+    from the release, at its maximum grip.
   {/if}
 {/snippet}
 <SetupsPage here="driving" title="Squeezers, guns and dies" work={data.task ? forRun : undefined}>
@@ -26,8 +26,7 @@
         <ToolSettingLine {setting} />
       {:else}
         <p class="hint">
-          None was set yet. A setting is found on scrap, released by its first three good heads, and
-          remembered.
+          No settings yet. Find a setting on scrap; the first three good heads qualify it.
         </p>
       {/each}
     </section>

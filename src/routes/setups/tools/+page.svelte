@@ -38,7 +38,7 @@
     if (!read.tools) return;
     const reply = await call(setToolsAt, undefined, { was, now: read.tools });
     refusal = !reply.reached
-      ? 'The server cannot be reached: what is typed stays here; try again.'
+      ? 'Offline. Your input is kept. Try again.'
       : reply.ok
         ? ''
         : reply.message;
@@ -56,8 +56,7 @@
   <SetupsNav here="tools" />
   <h1>Driving tools</h1>
   <p>
-    What the shop drives rivets with. Drive chooses from these: measure one’s own, a tool in the
-    list that is not on the board is worse than none.
+    The Drive stage selects from this list. Enter measured sizes, and list only tools the shop has.
   </p>
   <p class="hint">Before use, once a day: {TOOL_CHECKS.join(' · ')}</p>
   <form class="rows-wide" onsubmit={save} novalidate>
@@ -85,14 +84,14 @@
       </section>
     {/each}
     <label class="plate"
-      ><input type="checkbox" bind:checked={typed.plate} /> a flat steel plate to back-rivet on</label
+      ><input type="checkbox" bind:checked={typed.plate} /> Back-riveting plate</label
     >
     {#if asked && !read.tools}<p data-testid="not-kept" class="wrong" role="alert">
-        Not kept yet: see the fields above.
+        Not saved. Check the fields above.
       </p>{/if}
     {#if refusal !== ''}<p data-testid="not-kept" class="wrong" role="alert">{refusal}</p>{/if}
     <button class="act main" type="submit" disabled={!data.person}
-      >{data.person ? TOOLS.keepTheTools : 'Say who is at the bench first'}</button
+      >{data.person ? TOOLS.keepTheTools : 'Sign in to save'}</button
     >
   </form>
 </div>

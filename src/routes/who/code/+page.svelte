@@ -14,11 +14,11 @@
 <svelte:head><title>In by a code · Zanjador</title></svelte:head>
 
 <div class="page narrow-page">
-  <h1>{data.first ? 'The first lead of this shop' : 'In by a code'}</h1>
+  <h1>{data.first ? 'Create the first lead' : 'Sign in with a one-time code'}</h1>
   <p>
     {data.first
-      ? 'The start command printed a code: whoever can read it there enters the first lead, who enters the others.'
-      : 'A lead gave you a code: it is good once, for two days. Choose a password with it.'}
+      ? 'Enter the code printed by the start command to create the first lead. The lead then adds the other users.'
+      : 'Enter the code from your lead and choose a password. The code works once, for two days.'}
   </p>
   <TypedForm action="?" refused={form?.message ?? ''}>
     {#if data.first}<Field name="name" label={PEOPLE.name} autocomplete="name" required />{/if}
@@ -41,12 +41,12 @@
       label={PEOPLE.password}
       type="password"
       autocomplete="new-password"
-      hint="at least 12 characters: a few words that nobody would guess"
+      hint="At least 12 characters. Use several unrelated words."
       required
     />
     <button class="act main">{PEOPLE.keepThePasswordAndCome}</button>
   </TypedForm>
-  {#if !data.first}<p><a href="/who">I have a password</a></p>{/if}
+  {#if !data.first}<p><a href="/who">Sign in with password</a></p>{/if}
 </div>
 
 <style>

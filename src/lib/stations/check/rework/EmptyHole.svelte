@@ -60,7 +60,7 @@
     {readings.length === 0 ? `Hole ${hole} is empty` : `Measure hole ${hole} again`}
   </h3>
   <p class="hint">
-    Measure it at its widest, both ways: an oval hole is as wide as that. Its drill is {drill} ({preferences.inWords(
+    Measure the largest diameter in two directions. Drill size: {drill} ({preferences.inWords(
       drillIn(drill)
     )}).
   </p>
@@ -75,14 +75,14 @@
       <LengthField
         label="Countersink too deep by"
         value={tooDeep}
-        whenEmpty="cut right"
+        whenEmpty="none"
         problem={wrong(tooDeep)}
         oninput={(text) => typed.type('too-deep', text)}
       />
     {/if}
   </div>
   <Toggles
-    label="Seen in the hole"
+    label="Hole damage"
     value={seen}
     options={SeenInHole.options.map((value) => ({ value, text: SEEN_IN_HOLE[value] }))}
     onchange={(chosen) => typed.type('seen', chosen.join(' '))}
@@ -114,12 +114,12 @@
       }}
       >{decided.result.decision === 'refer'
         ? CHECK.logItAndRefer
-        : 'Log it, and use this rivet'}</button
+        : 'Record and use this rivet'}</button
     >
   {/if}
   {#if readings.length === 0}
     <button class="act" type="button" onclick={() => rework.add({ kind: 'still-in', hole })}
-      >The rivet is still in: logged by mistake</button
+      >Undo: rivet was not removed</button
     >
   {/if}
 </section>

@@ -20,7 +20,7 @@
 <section class="ready" data-testid="ready-hole">
   <h3 class="head-3">Next rivet: {now.rivet?.partNumber}</h3>
   <p class="hint">
-    Hole {preferences.inWords(now.rivet?.holeIn ?? 0)}. Tick each step when it is done.
+    Hole {preferences.inWords(now.rivet?.holeIn ?? 0)}. Complete each step when done.
   </p>
   <ul>
     {#each steps as step (step)}
@@ -37,8 +37,8 @@
     {/each}
   </ul>
   <p>
-    {open === 0 ? '' : `${open} not ticked. `}Clamp beside the hole, then
-    <a href="/joints/{workspace.id}/drive">drive the rivet</a> and check it here.
+    {open === 0 ? '' : `${open} not completed. `}Clamp next to the hole, then
+    <a href="/joints/{workspace.id}/drive">drive the rivet</a> and inspect it here.
   </p>
 </section>
 

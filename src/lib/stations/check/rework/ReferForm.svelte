@@ -24,7 +24,7 @@
   const question = $derived(typed.of('question') || (begun ? '' : begins));
 </script>
 
-<More testid="refer-{hole}" title="Refer hole {hole}" open={!optional}>
+<More testid="refer-{hole}" title="Refer hole {hole} to engineering" open={!optional}>
   <form
     data-testid="refer"
     onsubmit={(event) => {
@@ -54,11 +54,11 @@
         }
       }
       maxlength={600}
-      hint="its figures and the picture of the hole go with the record"
+      hint="measurements and the hole drawing go with the record"
     />
     {#if mayAskInstead}
       <Tick
-        text="I decide as lead: it is asked about, and not replaced until it is answered"
+        text="Lead decision: refer to engineering; do not replace until answered"
         bind:checked={instead}
       />
     {/if}

@@ -41,10 +41,10 @@
   const typed = $derived(rework.fieldsOf(referral.id));
   const text = (field: (typeof FIELDS)[number]) => typed.of(field);
   const WHAT: Record<Then['what'], string> = {
-    nothing: 'nothing by itself: it is looked at or taken out',
-    leave: 'the head stays as it is',
-    rivet: 'this rivet goes in',
-    blind: 'an approved blind fastener goes in'
+    nothing: 'none: inspect or remove the rivet',
+    leave: 'leave as is',
+    rivet: 'install this rivet',
+    blind: 'install an approved blind fastener'
   };
   const choices = $derived<Then['what'][]>(
     empty ? ['nothing', 'rivet', 'blind'] : ['nothing', 'leave']

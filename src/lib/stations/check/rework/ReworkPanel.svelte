@@ -76,8 +76,8 @@
   {:else if desk.left.has(hole)}
     <Notice
       level="note"
-      title="Stays as it is, on the data holder’s word"
-      text="The answer stands above; the record carries it."
+      title="Left as is per engineering"
+      text="See the disposition above. It is part of the record."
     />
   {:else if oldRivet}
     <TakeOut {rework} {hole} dash={desk.dashOf(hole)} facts={desk.issue.facts} />
@@ -115,6 +115,6 @@
       level="attention"
       title="Not logged yet: no server"
       text="{rework.outbox.waiting
-        .length} kept on this device and sent as soon as it answers. The next step waits for it."
+        .length} kept on this device and sent automatically. The next step waits until then."
     />{/if}
 {/if}

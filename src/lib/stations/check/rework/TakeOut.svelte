@@ -31,7 +31,7 @@
   );
 </script>
 
-<More title="Take rivet {hole} out" open>
+<More title="Remove the rivet, hole {hole}" open>
   <div class="column" data-testid="take-out">
     <Choice
       label="Drill"
@@ -43,11 +43,11 @@
       onchoose={(value) => (chosen = value)}
     />
     <p class="hint">
-      {REMOVAL_SCHOOLS[school].risk}. The other school, {REMOVAL_SCHOOLS[walk.other.school].name}:
+      {REMOVAL_SCHOOLS[school].risk}. Other practice, {REMOVAL_SCHOOLS[walk.other.school].name}:
       {walk.other.drill} ({preferences.inWords(walk.other.drillIn)}).
     </p>
     <Pick
-      label="How it comes out"
+      label="Rivet condition"
       value={how}
       options={(['plain', 'swelled', 'spinning'] as const).map((value) => ({
         value,
@@ -62,7 +62,7 @@
     </ol>
     <p class="fails-strong">
       ✕ Never a drill over {walk.neverOver.drill} ({preferences.inWords(walk.neverOver.drillIn)}):
-      it cuts the hole itself. Never chisel a head off sideways. Eyes covered; chips cut.
+      it cuts the hole itself. Never chisel a head off sideways. Wear eye protection.
     </p>
     <Arithmetic work={[...walk.work]} />
     <form
@@ -73,11 +73,11 @@
     >
       <TextField
         name="note"
-        label="What was seen, if anything"
+        label="Remarks"
         bind:value={() => note, (text) => typed.type('note', text)}
         maxlength={200}
       />
-      <button class="act main" data-testid="is-out">Rivet {hole} is out</button>
+      <button class="act main" data-testid="is-out">Rivet removed</button>
     </form>
   </div>
 </More>

@@ -5,6 +5,6 @@ import type { PageLoad } from './$types';
 /** The code of a station comes with it, and no other's. */
 export const load: PageLoad = async ({ params }) => {
   const station = stationOf(params.station);
-  if (!station) error(404, 'There is no such station.');
+  if (!station) error(404, 'No such stage.');
   return { Page: (await station.page()).default };
 };

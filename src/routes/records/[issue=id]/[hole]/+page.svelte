@@ -90,7 +90,7 @@
       <dd>{history.hole.row}</dd>
     </div>
     <div>
-      <dt>Mark along the row</dt>
+      <dt>Distance from datum</dt>
       <dd><Length lengthIn={history.hole.markIn} /></dd>
     </div>
     <div>
@@ -123,9 +123,9 @@
   {/if}
 
   <section class="scrolls-across" aria-labelledby="rivets">
-    <h2 id="rivets">Rivets in it, one after the other</h2>
+    <h2 id="rivets">Rivet history</h2>
     {#if history.rivets.length === 0}
-      <p class="hint">None was driven or looked at yet.</p>
+      <p class="hint">None driven or inspected yet.</p>
     {:else}
       <table class="figures" aria-label={RECORDS.rivetsOfThisHole}>
         <thead>
@@ -134,15 +134,15 @@
               >Driven</th
             >
             <th class="words">Tool’s setting</th><th>{COMMON.diameter}</th><th>{COMMON.height}</th>
-            <th class="words">Last verdict</th><th class="words">{COMMON.found}</th>
-            <th class="words">Taken out</th>
+            <th class="words">Last result</th><th class="words">{COMMON.found}</th>
+            <th class="words">Removed</th>
           </tr>
         </thead>
         <tbody>
           {#each history.rivets as rivet (rivet.life)}
             <tr>
               <td class="words"><strong>{rivet.partNumber}</strong></td>
-              <td class="words">{rivet.lot ?? 'not told'}</td>
+              <td class="words">{rivet.lot ?? 'not recorded'}</td>
               <td class="words"
                 >{rivet.drivenAt === null ? 'not logged' : whenInWords(rivet.drivenAt)}</td
               >
@@ -154,7 +154,7 @@
               <td>{inD(rivet.diameterD)}</td>
               <td>{inD(rivet.heightD)}</td>
               <td class="words"
-                >{rivet.verdict === null ? 'not looked at' : MARK_WORDS[rivet.verdict]}</td
+                >{rivet.verdict === null ? 'not inspected' : MARK_WORDS[rivet.verdict]}</td
               >
               <td class="words">{rivet.findings.map((one) => FINDING_NAMES[one]).join(', ')}</td>
               <td class="words"
@@ -168,7 +168,7 @@
   </section>
 
   <section class="scrolls-across" aria-labelledby="log">
-    <h2 id="log">Everything that happened at it</h2>
+    <h2 id="log">Event log</h2>
     <ol data-testid="history">
       {#each entries as entry (entry.id)}
         <li>
@@ -184,7 +184,7 @@
           >
         </li>
       {:else}
-        <li class="hint">Nothing was logged of it yet.</li>
+        <li class="hint">No entries yet.</li>
       {/each}
     </ol>
   </section>
@@ -200,8 +200,9 @@
     </section>
   {/if}
   <p>
-    <a class="act" href="/joints/{history.joint.id}/check">The joint at Check</a>
-    <a class="act" href="/records?joint={encodeURIComponent(history.joint.title)}">All its rivets</a
+    <a class="act" href="/joints/{history.joint.id}/check">Open in Inspect</a>
+    <a class="act" href="/records?joint={encodeURIComponent(history.joint.title)}"
+      >All rivets of this joint</a
     >
   </p>
 </div>

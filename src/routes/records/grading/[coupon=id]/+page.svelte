@@ -65,7 +65,7 @@
     </span>
   </header>
   {#if desk.refusal}
-    <Notice level="stop" title="Not kept" text={desk.refusal}>
+    <Notice level="stop" title="Not saved" text={desk.refusal}>
       {#if desk.stale}
         <button
           class="act"
@@ -73,15 +73,15 @@
           onclick={() => {
             desk.forget();
             location.reload();
-          }}>Show theirs; what was typed here goes</button
+          }}>Discard mine, load theirs</button
         >
       {/if}
     </Notice>
   {/if}
   {#if person === null}
-    <a class="act" href="/who?back=/records/grading/{desk.id}">Say who grades it first</a>
+    <a class="act" href="/who?back=/records/grading/{desk.id}">Sign in to grade</a>
   {:else if nameless}
-    <p class="hint">Name the coupon and the student, so that it can be kept.</p>
+    <p class="hint">Enter coupon and student to save.</p>
   {/if}
   <div class="halves">
     <section aria-label="What is expected">
@@ -184,10 +184,10 @@
           <CouponReadings {desk} criterion={shown} />
         </Tabs>
       {:else}
-        <p>Choose what it is graded by.</p>
+        <p>Select the grading basis.</p>
       {/if}
       {#if desk.graded}
-        <h2 class="head-3">What to take from it</h2>
+        <h2 class="head-3">Feedback</h2>
         <ul class="bulleted" data-testid="feedback">
           {#each desk.graded.feedback as said (`${said.key} ${said.code}`)}
             <li>{feedbackInWords(said, preferences.inWords)}</li>

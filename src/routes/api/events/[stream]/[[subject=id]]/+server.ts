@@ -27,7 +27,7 @@ const POSTS = new Map(
       if (!(await wereHere(database, person.device, others)))
         return refused(
           'not-yours',
-          'it is in the name of somebody who was not signed in on this device then: it waits here until they sign in'
+          'recorded for a person who was not signed in on this device then: kept here until that person signs in'
         );
       const mayNot = await namedWithoutRight(database, STREAM_ASKS[name] ?? 'look', others);
       if (mayNot !== null) return refused('not-possible', mayNot);

@@ -22,18 +22,17 @@ export const GET: RequestHandler = async ({ params, url, locals }) => {
   const { setup, events, cage, holesCut } = setting.value;
   const state = cageStream.project(setup, events);
   const { found, withdrawn } = state;
-  if (!found) error(422, 'This cage is not set yet: there is nothing to write on its tape.');
-  if (withdrawn) error(422, 'This setting is withdrawn: its tape comes off the cage.');
-  if (isPractice(state))
-    error(422, 'This setting was cut at the simulated bench: it is no setting of the real cage.');
+  if (!found) error(422, 'Not set up yet: no label.');
+  if (withdrawn) error(422, 'Setting withdrawn: remove the tape from the tool.');
+  if (isPractice(state)) error(422, 'Simulated setting: not valid for the real tool.');
   if (!isNestTried(state))
     error(
       422,
-      'Its nested setting is by geometry and not tried: press a dimpled scrap into such a cut, and record how it sits, before the tape says it.'
+      'Nested setting calculated, not tested. Press a dimpled coupon into the cut and record the fit first.'
     );
   const status = recheckStatus(setup, state, holesCut ?? 0);
   if (status.state === 'too-deep' || status.state === 'proud')
-    error(422, `${recheckInWords(status)} It is set anew before it gets a label.`);
+    error(422, `${recheckInWords(status)} Set it up again before printing a label.`);
   const file = await pdfTapeLabel(
     {
       name: cage.name,
