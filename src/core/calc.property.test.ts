@@ -5,7 +5,7 @@ import { ANY_INPUT } from '../../tests/support/any-input';
 import { calc, OPERATIONS } from './calc';
 import { told } from '../../tests/support/words';
 
-/** What a program is answered (contract, "Every answer"). */
+/** What a program is answered. */
 const Refusal = z.strictObject({
   code: z.enum(['invalid-input', 'not-possible']),
   message: z.string(),
@@ -26,7 +26,7 @@ it('has random input for every calculation', () => {
   expect(Object.keys(ANY_INPUT).sort()).toEqual(Object.keys(OPERATIONS).sort());
 });
 
-describe('every calculation answers within its contract', () => {
+describe('every calculation answers in the form all answers have', () => {
   it.each(Object.keys(OPERATIONS))(`%s: ${RUNS} schema-valid inputs`, (op) => {
     const operation = OPERATIONS[op];
     const inputs = ANY_INPUT[op];

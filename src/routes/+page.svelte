@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { HELP } from '$lib/words/pages/help';
   import { HOME } from '$lib/words/pages/home';
   import { superForm } from 'sveltekit-superforms';
   import { onMount, untrack } from 'svelte';
@@ -94,7 +95,7 @@
   {/if}
 
   <section aria-labelledby="jobs">
-    <h2 id="jobs" class="label">Jobs</h2>
+    <h2 id="jobs" class="label">All jobs</h2>
     {#each data.jobs as job (job.id)}
       <article>
         <div class="head">
@@ -132,8 +133,9 @@
   </section>
 
   <footer class="hint">
-    Zanjador advises. The aircraft’s approved data, local rules and the licensed person who signs
-    decide. Eye and ear protection for drilling and driving.
+    Zanjador only advises. Approved data, local rules and the licensed person who signs decide. Eye
+    and ear protection for drilling and driving.
+    <a href="/help/glossary">{HELP.glossary}</a>
   </footer>
 </div>
 

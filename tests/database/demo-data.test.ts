@@ -38,7 +38,7 @@ describe('the demo data', () => {
       looked: 9,
       driven: 36,
       verdicts: { accept: 6, 'drive-more': 1, replace: 1, refer: 1 },
-      attention: expect.arrayContaining(['1 empty', '1 question open']) as string[]
+      attention: expect.arrayContaining(['1 empty hole', '1 question open']) as string[]
     });
     expect(at('Float stringer 6, broken')).toMatchObject({ signedBy: 'Tomas Ekbrand' });
   });

@@ -416,7 +416,7 @@ describe('the driving card', () => {
     // as it is printed: the last hole first
     const printed =
       after
-        .slice(after.indexOf('A thick box'))
+        .slice(after.indexOf('Thick box'))
         .match(/\b\d+\b/g)
         ?.map(Number) ?? [];
     expect(printed.slice(0, 3)).toEqual(order.slice(0, 3));

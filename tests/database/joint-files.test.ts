@@ -137,7 +137,7 @@ describe.each([
     expect(cover).toMatch(/Rib 4 – flange \(left\), job 7, revision 1, all parts/);
     expect(cover).toMatch(/18 rivet holes \(1–2, 4–19\): drill #30, 0\.1285 in/);
     expect(cover).toMatch(/1 held open \(3\): drill #21, 0\.159 in/);
-    expect(cover).toMatch(/manufactured heads’ side/);
+    expect(cover).toMatch(/manufactured head side/);
     expect(readFileSync(path, 'latin1')).toMatch(/\/PrintScaling \/?\(?None/);
     for (const page of sheets) {
       expect(page).toContain('100 mm: measure both');
@@ -286,6 +286,6 @@ describe('other files out', () => {
       entered('lap', ['0.4', '0.04'])
     );
     const refused = await makeJointFile(database(), made.ok ? made.value : '', 'pattern.dxf');
-    expect(refused.ok ? '' : refused.message).toMatch(/decimal point slip|needed|expected/);
+    expect(refused.ok ? '' : refused.message).toMatch(/decimal point|needed|expected/);
   });
 });

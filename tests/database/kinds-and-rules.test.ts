@@ -103,7 +103,7 @@ describe('issuing joints of every kind', () => {
     );
     expect(pdf).toContain('lot BL-7; installed, not inspected; not in the joint strength');
     const refused = await recordHead(database(), issue?.id ?? '', reading(3), person);
-    expect(refused.ok ? '' : refused.message).toMatch(/hole 3 is held open \(nut plate\)/);
+    expect(refused.ok ? '' : refused.message).toMatch(/hole 3 is left open \(nut plate\)/);
     expect((await recordHead(database(), issue?.id ?? '', reading(4), person)).ok).toBe(true);
   });
 
@@ -199,7 +199,7 @@ describe('rule profiles', () => {
     const saved = valueOf(await saveProfile(database(), { rules, note: 'light repairs' }, person));
     expect(saved.version).toBe(2);
     const stale = await saveProfile(database(), { rules, note: 'again' }, person);
-    expect(stale.ok ? '' : stale.message).toMatch(/at version 2 by now, not 1/);
+    expect(stale.ok ? '' : stale.message).toMatch(/at version 2 now, not 1/);
     expect((await currentProfile(database()))?.id).toBe(saved.id);
     const [newest, first] = await listProfiles(database());
     expect(newest).toMatchObject({

@@ -39,7 +39,7 @@ describe('a joint for practice', () => {
     const practice = await practiceJob(database());
     const joint = valueOf(await addJoint(database(), practice, 'Practice joint', LAP));
     const refused = await issueJoint(database(), joint, 1, person);
-    expect(refused.ok ? '' : refused.message).toMatch(/for practice and rests on no data/);
+    expect(refused.ok ? '' : refused.message).toMatch(/Practice joint without approved data/);
 
     const job = valueOf(
       await addJob(database(), { number: '77', title: 't', place: 'p', data: 'd' })

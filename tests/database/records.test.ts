@@ -72,7 +72,7 @@ describe('jobs', () => {
     });
     const view = valueOf(await getJob(database(), job));
     expect(view.joints.map((joint) => joint.state)).toContain('unreadable');
-    expect(view.joints.flatMap((joint) => joint.attention).join()).toMatch(/decimal point slip/);
+    expect(view.joints.flatMap((joint) => joint.attention).join()).toMatch(/decimal point/);
     expect((await listJobs(database())).map(({ number }) => number)).toEqual(['0901']);
   });
 });
@@ -264,7 +264,7 @@ describe('issuing and checking', () => {
       flags: []
     };
     const slipped = await recordHead(database(), issue, checked, mechanic);
-    expect(slipped.ok ? '' : slipped.message).toMatch(/decimal point slip/);
+    expect(slipped.ok ? '' : slipped.message).toMatch(/decimal point/);
     expect(await recordHead(database(), issue, { ...checked, hole: 999 }, mechanic)).toMatchObject({
       reason: 'not-possible',
       message: 'there is no hole 999 in this release'

@@ -103,8 +103,8 @@ describe('a password', () => {
   it('is waited for after three wrong ones, longer each time, also when they come all at once', async () => {
     const tries = await Promise.all(Array.from({ length: 12 }, () => inBy('runa', 'guess')));
     const told = tries.map((one) => (one.ok ? '' : one.message));
-    expect(told.filter((text) => text.startsWith('that login'))).toHaveLength(3);
-    expect(told.filter((text) => text.startsWith('too many'))).toHaveLength(9);
+    expect(told.filter((text) => text.startsWith('Wrong login'))).toHaveLength(3);
+    expect(told.filter((text) => text.startsWith('Too many'))).toHaveLength(9);
     // the right one waits as well: else one would learn that it is right
     expect(await inBy('runa', PASSWORD)).toMatchObject({ ok: false, reason: 'busy' });
     await later(3);
@@ -266,7 +266,7 @@ describe('a shared bench', () => {
   it('changes hands by PIN while a lead trusts it', async () => {
     const token = await trustBench(database(), 'bench by the slip', lead);
     const bench = await benchBy(database(), token);
-    if (!bench) throw new Error('not trusted');
+    if (!bench) throw new Error('not a shared device');
     const pin = (typed: string) => signInByPin(database(), bench, { person: lead, pin: typed });
     expect(whyNot(await pin(''))).toBe('unreadable');
     expect(whyNot(await setPin(database(), { id: lead }, 'not it', '271828'))).toBe('unreadable');

@@ -122,7 +122,7 @@ describe('a rivet that is taken out', () => {
     const tap = DriveMove.parse({ ...stamp(31), kind: 'driven', hole });
     expect(await recordMoves(database(), driveEvents, issue.id, [tap], mechanic)).toMatchObject({
       ok: false,
-      message: expect.stringContaining('measure the hole at Check first') as string
+      message: expect.stringContaining('Measure the hole in Inspect') as string
     });
     // a look from before, sent late, is of the rivet that is out
     valueOf(await look(issue, head(hole, 22)));
@@ -204,16 +204,16 @@ describe('a signature', () => {
     );
     expect(await sign(issue, inspector)).toMatchObject({
       ok: false,
-      message: expect.stringContaining('not ticked off') as string
+      message: expect.stringContaining('not acknowledged') as string
     });
     expect(await sign(issue, mechanic, { accepted: told })).toMatchObject({
       ok: false,
-      message: expect.stringContaining('somebody else signs') as string
+      message: expect.stringContaining('cannot sign it') as string
     });
     // in another's name
     expect(await sign(issue, mechanic, { accepted: told, person: inspector.id })).toMatchObject({
       ok: false,
-      message: expect.stringContaining('nobody else’s') as string
+      message: expect.stringContaining('only sign for yourself') as string
     });
     valueOf(await sign(issue, inspector, { accepted: told }));
     expect(valueOf(await signingView(database(), joint, null))).toMatchObject({
@@ -230,7 +230,7 @@ describe('a signature', () => {
     const [first, second] = issue.holes.map(({ number }) => number);
     const own = await look(issue, head(first ?? 0, 60, { person: mechanic.id }));
     expect(own).toMatchObject({ ok: false, reason: 'not-possible' });
-    expect(own.ok ? '' : own.message).toContain('whoever drove it does not judge it');
+    expect(own.ok ? '' : own.message).toContain('the driver cannot inspect it');
     // sent by its driver without a name it is the driver’s all the same
     expect(whyNot(await look(issue, head(first ?? 0, 60)))).toBe('not-possible');
     expect((await look(issue, head(first ?? 0, 61, { person: inspector.id }))).ok).toBe(true);
@@ -352,7 +352,7 @@ describe('a signature', () => {
     expect(text.replace(/\s+/g, ' ')).toMatch(
       /1\. upper sheet: 0\.05 in, .+ 2\. lower sheet: 0\.063 in, /
     );
-    expect(text).not.toContain('They stand in the record as JSON');
+    expect(text).not.toContain('See the JSON record');
     // given another name since: what was signed keeps its own, and both are told
     await rowsOf(database(), 'update joints set title = $2 where id = $1 returning id', [
       joint,
@@ -408,7 +408,7 @@ describe('a signature', () => {
     // codes stay, and beside each stand the words that every other file has for it
     const [head1 = ''] = lines.slice(1);
     expect(lines[0]).toContain(',verdict,verdict_in_words,findings,finding_codes,');
-    expect(head1).toContain(',accept,good,,,');
+    expect(head1).toContain(',accept,accepted,,,');
   });
 
   it('is said to be missing on a record that nobody has signed', async () => {

@@ -128,7 +128,7 @@ describe('bins of rivets', () => {
     expect(outcome).toMatchObject({
       ok: false,
       message:
-        'entry 2: lot D of MS20470AD6-8 is kept as received: a bin is one or the other; none was stored'
+        'entry 2: lot D of MS20470AD6-8 is kept as received: a bin holds one kind of storage only; none was stored'
     });
     expect((await onHand(database()))['MS20470AD6-8']).toBeUndefined();
     expect(await move(issued(randomUUID(), 1))).toMatchObject({ ok: false, reason: 'not-found' });

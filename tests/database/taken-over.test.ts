@@ -171,9 +171,7 @@ describe('a joint released anew', () => {
     const hole = first.holes[1]?.number ?? 0;
     const late = await recordMoves(database(), holeEvents, first.id, [looked(hole, 90)], mechanic);
     expect(late).toMatchObject({ ok: false, reason: 'not-possible' });
-    expect(late.ok ? '' : late.message).toMatch(
-      /release \d+ has taken its place: load the page anew/
-    );
+    expect(late.ok ? '' : late.message).toMatch(/release \d+ has taken its place: reload the page/);
     const tap = DriveMove.parse({ ...stamp(91), kind: 'driven', hole });
     expect(whyNot(await recordMoves(database(), driveEvents, first.id, [tap], mechanic))).toBe(
       'not-possible'

@@ -136,7 +136,7 @@ describe('settings of tools in the database', () => {
       person.id
     );
     expect(long).toMatchObject({ ok: false, reason: 'not-possible' });
-    expect(!long.ok && long.message).toContain('take another length');
+    expect(!long.ok && long.message).toContain('use another length');
   });
 
   it('keep nothing of a batch of which one is refused', async () => {

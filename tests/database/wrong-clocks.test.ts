@@ -70,7 +70,7 @@ describe('a clock that was set back', () => {
     expect(await drive(early)).toMatchObject({
       ok: false,
       reason: 'not-possible',
-      message: expect.stringMatching(/^it is dated 10 min before what it happened to was there/)
+      message: expect.stringMatching(/^Dated 10 min before its subject existed/)
     });
     // a clock that is a little behind is no reason
     expect((await drive(tap(2, -((Date.now() - RELEASED.getTime()) / MINUTE) - 1))).ok).toBe(true);
@@ -83,7 +83,7 @@ describe('a clock that was set back', () => {
       expect(await drive(ahead)).toMatchObject({
         ok: false,
         reason: 'clock',
-        message: expect.stringMatching(/^It is dated \d+ (h \d+ )?min from now/)
+        message: expect.stringMatching(/^Dated \d+ (h \d+ )?min in the future/)
       });
       expect(await stored()).not.toContain(ahead.id);
     }
@@ -109,7 +109,7 @@ describe('a clock that was set back', () => {
       ok: false,
       reason: 'clock',
       message: expect.stringMatching(
-        /dated 2[23] h \d+ min from now: a clock was wrong.*A lead sets/
+        /dated 2[23] h \d+ min in the future: a clock was wrong.*A lead can correct/
       )
     });
     expect(await logsAhead(database())).toMatchObject([

@@ -98,7 +98,7 @@ test('the tape marks each row on the ruler of choice', async ({ page, app }) => 
   await openOwn(page, app, BOTTOM_LAP, 'lay-out');
   await expect(page.locator('[data-mark]')).toHaveCount(25);
   await expect(page.locator('[data-mark="2"]')).toContainText('45/64');
-  await page.getByLabel(LAYOUT.ruler).selectOption('1mm');
+  await page.getByLabel(LAYOUT.ruler, { exact: true }).selectOption('1mm');
   // 0.28125 + 0.42448 = 0.70573 in = 17.93 mm
   await expect(page.locator('[data-mark="2"]')).toContainText('18.0');
   await page.getByLabel(LAYOUT.rivetLine).selectOption('row-2');
@@ -106,7 +106,7 @@ test('the tape marks each row on the ruler of choice', async ({ page, app }) => 
   await page.locator('[data-mark="30"]').click();
   await expect(page.getByTestId('picked-hole')).toContainText('Hole 30');
   await expect(page.getByTestId('picked-hole')).toContainText(LAYOUT.noRoomForALarger);
-  await page.getByLabel(LAYOUT.ruler).selectOption('1/64');
+  await page.getByLabel(LAYOUT.ruler, { exact: true }).selectOption('1/64');
   await saved(page);
 });
 
@@ -245,7 +245,7 @@ test('a recorded bad head still says why and what to do, with its arithmetic', a
   // demo data: hole 7 was measured 0.264 × 0.044, 2.11 D wide and 0.35 D high
   await page.locator('[data-testid="hole-map"] [data-hole="7"]').click();
   await expect(page.getByTestId('last-reading')).toContainText(
-    '0.044 in high (0.35 D), 0.0475 in (0.38 D) is the least'
+    '0.044 in high (0.35 D), minimum 0.0475 in (0.38 D)'
   );
   await expect(page.getByRole('heading', { name: CHECK.doNow })).toBeVisible();
   await expect(page.getByText('Replace.', { exact: true })).toBeVisible();

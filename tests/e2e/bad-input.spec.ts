@@ -10,7 +10,7 @@ test('a slipped decimal is asked about, kept as typed, and mended with one tap',
 }) => {
   await makeJoint(page, app, 'Slipped', ['0.32', '0.040', '6']);
   await expect(
-    page.getByText(/did a decimal point slip\? Was 0\.032 in meant\?/).first()
+    page.getByText(/Check the decimal point. Was 0\.032 in meant\?/).first()
   ).toBeVisible();
   await expect(figure(page, 'Rivets needed')).toHaveCount(0);
   await saved(page);
@@ -113,6 +113,6 @@ test('a reading that cannot be is not recorded', async ({ page, app }) => {
   await page.locator('[data-testid="hole-map"] [data-hole="20"]').click();
   await page.getByRole('textbox', { name: COMMON.diameter }).fill('1.87');
   await page.getByRole('textbox', { name: COMMON.height }).fill('0.062');
-  await expect(page.getByText(/14\.96 D wide.*did a decimal point slip\?/)).toBeVisible();
+  await expect(page.getByText(/14\.96 D wide.*Check the decimal point/)).toBeVisible();
   await expect(page.getByTestId('record')).toHaveCount(0);
 });

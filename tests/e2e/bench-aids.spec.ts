@@ -47,8 +47,8 @@ test('the tray shows each rivet with its drawer and lot', async ({ page, app }) 
   const tray = page.getByTestId('rivet-tray');
   await expect(tray.locator('li')).toHaveCount(1);
   await expect(tray).toContainText('MS20470AD4-4.5');
-  await expect(tray).toContainText('55 to draw');
-  await expect(tray).toContainText(/lot PK-218, 160 there/);
+  await expect(tray).toContainText('Issue 55');
+  await expect(tray).toContainText(/lot PK-218, 160 in stock/);
 });
 
 test('the shadow board keeps what lies on the bench', async ({ page, app }) => {
@@ -56,7 +56,7 @@ test('the shadow board keeps what lies on the bench', async ({ page, app }) => {
   await page.getByRole('button', { name: READY.shadowBoard }).click();
   const board = page.getByTestId('shadow-board');
   await board.getByRole('button', { name: /center punch/ }).click();
-  await expect(page.getByText(/^Tools for this joint: 1 of \d+ on the bench$/)).toBeVisible();
+  await expect(page.getByText(/^Tools: 1 of \d+ ready$/)).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: READY.shadowBoard }).click();
   await expect(board.getByRole('button', { name: /center punch/ })).toHaveAttribute(

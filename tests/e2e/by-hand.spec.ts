@@ -39,7 +39,7 @@ test('a keep-out is typed, dragged, and the row goes round it', async ({ page, a
   await page.getByTestId('add keep-out').click();
   await page.getByTestId('keep-out-name-1').fill('rib');
   await page.getByLabel(LAYOUT.width, { exact: true }).fill('1/4');
-  await expect(page.getByTestId('checks')).toContainText('limits hold');
+  await expect(page.getByTestId('checks')).toContainText('limits met');
   const middle = page.getByLabel(LAYOUT.middleRightOfTheDatum);
   const before = await middle.inputValue();
 
@@ -51,7 +51,7 @@ test('a keep-out is typed, dragged, and the row goes round it', async ({ page, a
   );
   // still a whole division of the ruler, and every hole clear of it
   expect((Number(await middle.inputValue()) * 32) % 1).toBeCloseTo(0, 6);
-  await expect(page.getByTestId('checks')).toContainText('limits hold');
+  await expect(page.getByTestId('checks')).toContainText('limits met');
   // the row is laid anew a moment after the rib has moved
   await expect(async () => {
     const rib = await at(page, '[data-keep-out="0"] .body');
@@ -77,7 +77,7 @@ test('a hole is held open with a reason, and that is impossible to overlook', as
   await page.getByTestId('held-for latch').click();
   await expect(page.locator('[data-hole="7"]')).toHaveAttribute('data-kind', 'held-open');
   await expect(page.locator('[data-hole="7"]')).toContainText('open');
-  await expect(page.getByTestId('picked-hole')).toContainText('held open: latch');
+  await expect(page.getByTestId('picked-hole')).toContainText('open hole: latch');
   await expect(page.getByTestId('warning-held-open')).toBeVisible();
   // one fewer than the load asks for
   await expect(
@@ -97,12 +97,12 @@ test('keys move, pin and take out a hole; a broken limit points at it', async ({
   await expect(page.getByTestId('picked-hole')).toContainText('exact 1.9792 in');
   for (let step = 0; step < 5; step++) await page.keyboard.press('Shift+ArrowRight');
   await expect(page.getByTestId('picked-hole')).toContainText('exact 2.0573 in');
-  await expect(page.getByTestId('checks')).toContainText('are broken');
+  await expect(page.getByTestId('checks')).toContainText('limits violated');
   await page.getByTestId('warning-pitch-min').getByRole('button', { name: '6' }).click();
   await expect(page.getByTestId('picked-hole')).toContainText('Hole 6');
   await page.locator('[data-hole="5"]').click();
   for (let step = 0; step < 5; step++) await page.keyboard.press('Shift+ArrowLeft');
-  await expect(page.getByTestId('checks')).toContainText('limits hold');
+  await expect(page.getByTestId('checks')).toContainText('limits met');
 
   await page.keyboard.press('Delete');
   await expect(page.locator('[data-testid="plan-view"] [data-hole="5"]')).toHaveCount(0);
@@ -132,7 +132,7 @@ test('existing holes are picked up by two tapes and dragged true', async ({ page
     await page.getByLabel(label).fill(text);
   await expect(page.getByTestId('met')).toContainText('16');
   await page.getByRole('button', { name: LAYOUT.takeItUp }).click();
-  await expect(page.getByText('1 hole taken up as fixed')).toBeVisible();
+  await expect(page.getByText('1 fixed hole added')).toBeVisible();
   await page.getByRole('button', { name: COMMON.close }).click();
   await expect(page.locator('[data-fixed]')).toHaveCount(count + 1);
   const typed = page.getByTestId('existing-at').last();
@@ -191,7 +191,7 @@ test('a row with much in its way is solved in a worker, and can be cancelled', a
   await page.getByLabel(SIZE.rivetsPerInchFromApproved).fill('1');
   await page.getByLabel(SIZE.whoseFigureAndWhereIt).fill('made up');
   await toStation(page, 2);
-  await page.getByLabel(LAYOUT.ruler).selectOption('0.01');
+  await page.getByLabel(LAYOUT.ruler, { exact: true }).selectOption('0.01');
   await expect(figure(page, 'Holes')).toContainText('1150');
   await page.getByTestId('add keep-out').click();
   const solving = page.getByTestId('solving');
@@ -202,7 +202,7 @@ test('a row with much in its way is solved in a worker, and can be cancelled', a
     new MutationObserver((_, watch) => {
       const box = document.querySelector('[data-testid=solving]');
       const cancel = box?.querySelector('button');
-      if (!cancel || !box?.textContent.includes('Solving the rows')) return;
+      if (!cancel || !box?.textContent.includes('Calculating rows')) return;
       watch.disconnect();
       cancel.click();
     }).observe(document.body, { childList: true, subtree: true, characterData: true });

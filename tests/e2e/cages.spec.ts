@@ -18,7 +18,7 @@ async function ownCage(page: Page, app: App, name: string, query = ''): Promise<
   await page.getByLabel(CAGES.pilotLength).fill('.30');
   await page.getByRole('button', { name: CAGES.saveCage }).click();
   const card = page.getByRole('region', { name });
-  await card.getByRole('link', { name: /Set it|Use this one/ }).click();
+  await card.getByRole('link', { name: /Set up|Use this one/ }).click();
   await expect(page.getByRole('heading', { name: new RegExp(name) })).toBeVisible();
 }
 
@@ -42,7 +42,7 @@ async function ownTrials(page: Page, app: App, name: string): Promise<void> {
   await sheetAndHole(page);
   await coupon(page, '0.071', '3/4');
   await page.getByRole('button', { name: COMMON.beginTheTrials }).click();
-  await expect(page.getByTestId('guide')).toContainText('Set the cage well shallow');
+  await expect(page.getByTestId('guide')).toContainText('Set the stop countersink shallow');
 }
 
 async function openGauge(page: Page): Promise<void> {
@@ -51,7 +51,8 @@ async function openGauge(page: Page): Promise<void> {
 }
 
 async function keep(page: Page, flushness: string, clicks?: string): Promise<void> {
-  if (clicks !== undefined) await page.getByLabel(CAGES.clicksOnTheCage).fill(clicks);
+  if (clicks !== undefined)
+    await page.getByLabel(CAGES.clicksOnTheCage, { exact: true }).fill(clicks);
   await flushField(page).fill(flushness);
   await page.getByRole('button', { name: CAGES.keepThisHole }).click();
   await expect(flushField(page)).toHaveValue('');
@@ -76,7 +77,7 @@ test('a cage is set for a joint’s step, remembered, and looked at again while 
   const checks = page.getByTestId('setup-checks');
   await expect(checks.locator('[data-check="pilot"]')).toContainText('0.00275 in loose');
   await expect(checks.locator('[data-check="coupon"]')).toContainText('take scrap of 0.071 in');
-  await expect(checks.locator('[data-check="backing"]')).toContainText('Take 0.300 in or more');
+  await expect(checks.locator('[data-check="backing"]')).toContainText('Use 0.300 in or more');
   await expect(page.getByRole('button', { name: COMMON.beginTheTrials })).toBeDisabled();
   await coupon(page, '.0705', '1/2');
   await page.getByRole('button', { name: COMMON.beginTheTrials }).click();
@@ -87,7 +88,7 @@ test('a cage is set for a joint’s step, remembered, and looked at again while 
   await expect(guide).toContainText('Set 8: 5 clicks deeper');
   await expect(page.locator('[data-next="8"]')).toBeVisible();
   // where one would go too far, that is said before the hole is cut
-  await page.getByLabel(CAGES.clicksOnTheCage).fill('16');
+  await page.getByLabel(CAGES.clicksOnTheCage, { exact: true }).fill('16');
   await expect(page.getByText('below the low limit. Go to 8.')).toBeVisible();
   await keep(page, '+3.8 thou', '10');
   await expect(guide).toContainText('Set 12: 2 clicks deeper');
@@ -117,13 +118,13 @@ test('a cage is set for a joint’s step, remembered, and looked at again while 
   await expect(page.getByLabel(CAGES.holesCutSoFar)).toHaveValue('10');
   await flushField(page).fill('-0.0007');
   await page.getByRole('button', { name: CAGES.keepThisReCheck }).click();
-  await expect(page.getByTestId('rechecks')).toContainText('Look at the holes cut as 1–10');
+  await expect(page.getByTestId('rechecks')).toContainText('Inspect the holes cut as 1–10');
   await expect(page.getByTestId('recheck-log')).toContainText(CAGES.tooDeep);
   // what cannot follow is said at once, and what was typed stays
   await page.getByLabel(CAGES.holesCutSoFar).fill('4');
   await flushField(page).fill('0.0011');
   await page.getByRole('button', { name: CAGES.keepThisReCheck }).click();
-  await expect(page.getByText('the last look came after 10 holes; 4 is before it')).toBeVisible();
+  await expect(page.getByText('last re-check was after 10 holes; 4 is earlier')).toBeVisible();
   await expect(flushField(page)).toHaveValue('0.0011');
 });
 
@@ -139,10 +140,10 @@ test('a setting that this cage had is offered, with its day, to be checked first
   await sheetAndHole(page);
   await coupon(page, '.071', '.75');
   await expect(page.getByTestId('offer')).toContainText('flush at 18 clicks');
-  await expect(page.getByTestId('offer')).toContainText('check it on scrap');
+  await expect(page.getByTestId('offer')).toContainText('Verify on scrap');
   await page.getByRole('button', { name: COMMON.beginTheTrials }).click();
-  await expect(page.getByTestId('guide')).toContainText('Come up to 18, as remembered');
-  await expect(page.getByLabel(CAGES.clicksOnTheCage)).toHaveValue('18');
+  await expect(page.getByTestId('guide')).toContainText('Advance to 18 (last setting)');
+  await expect(page.getByLabel(CAGES.clicksOnTheCage, { exact: true })).toHaveValue('18');
 });
 
 test('the guide is followed to the end with the simulated gauge, as practice', async ({
@@ -164,7 +165,7 @@ test('the guide is followed to the end with the simulated gauge, as practice', a
   await panel.getByRole('button', { name: CAGES.zeroOnBareSkin }).click();
 
   const guide = page.getByTestId('guide');
-  await page.getByLabel(CAGES.clicksOnTheCage).fill('12');
+  await page.getByLabel(CAGES.clicksOnTheCage, { exact: true }).fill('12');
   for (let hole = 1; hole <= 14; hole++) {
     await cut.click();
     await expect(flushField(page)).toHaveValue(/^[+-]0\.\d{4,5}$/);
@@ -187,21 +188,21 @@ test('readings that do not fit bring up what makes them false; a false one is st
   await ownTrials(page, app, 'Cage D');
   await keep(page, '0.0061', '8');
   await keep(page, '0.0043', '8');
-  await expect(page.getByTestId('guide')).toContainText('The holes do not agree');
+  await expect(page.getByTestId('guide')).toContainText('Test holes disagree');
   await expect(page.getByTestId('doubts')).toContainText('differ by 0.0018 in');
   await expect(page.getByTestId('doubts')).toContainText('The lock ring is loose');
   await page.getByTestId('strike-1').click();
   await page.getByLabel(KIT.whyIsItFalse).fill('chips under the cage');
   await page.getByRole('button', { name: KIT.strikeIt }).click();
-  await expect(page.getByTestId('trials')).toContainText('struck: chips under the cage');
+  await expect(page.getByTestId('trials')).toContainText('voided: chips under the cage');
   await expect(page.getByTestId('doubts')).toHaveCount(0);
   await expect(page.getByTestId('guide')).toContainText('Set 9: 1 click deeper');
 
   // too deep, and back: only from the shallow side
   await keep(page, '-0.0009', '11');
-  await expect(page.getByTestId('guide')).toContainText('Too deep. Back off to 4, come up to 9');
+  await expect(page.getByTestId('guide')).toContainText('Too deep. Back off to 4, advance to 9');
   await keep(page, '-0.0008', '9');
-  await expect(page.getByTestId('guide')).toContainText('Back off to 4, come up to 9');
+  await expect(page.getByTestId('guide')).toContainText('Back off to 4, advance to 9');
   await page.getByLabel(/I backed off to 4/).check();
   await keep(page, '0.0013', '9');
   await expect(page.getByTestId('guide')).toContainText('Leave it at 9. Cut 2 more holes');

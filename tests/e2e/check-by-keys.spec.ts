@@ -74,8 +74,8 @@ test('after a bad head one is led outwards from it, at the speed of the keys', a
   // what is shown is what is due, before the server has answered and after
   for (let looks = 0; looks < 6; looks++) {
     const due = page.getByTestId('due');
-    await expect(due).toContainText('near 20 in the order, and 20 was bad');
-    const next = /Head (\d+):/.exec((await due.textContent()) ?? '')?.[1] ?? '';
+    await expect(due).toContainText('near hole 20 in the driving order');
+    const next = /Hole (\d+):/.exec((await due.textContent()) ?? '')?.[1] ?? '';
     await expect(headNow(page, Number(next))).toBeVisible();
     await record('0.190');
     await expect(page.locator(`[data-testid="hole-map"] [data-hole="${next}"]`)).toHaveAttribute(

@@ -31,7 +31,7 @@ test('a held-open hole is never asked for at Check, and its blind rivet is put i
   await expect(page.getByTestId('warning-open-blind').first()).toContainText(
     'does not fit the sheets at hole 3'
   );
-  await page.getByRole('button', { name: 'Rivet it' }).click();
+  await page.getByRole('button', { name: 'Rivet this hole' }).click();
   await page.getByRole('button', { name: LAYOUT.holdOpen }).click();
   await page.getByLabel(BLINDS.fastener).fill('NAS1398D4-2');
   await page.getByLabel('Drill size').click();

@@ -42,7 +42,7 @@ test('what the server did and could not say is not done twice, nor said not to b
   const stock = await cutAnswer(page, '**/api/events/stock**', 'POST');
   const receive = page.getByRole('button', { name: STOCK.receiveIntoStock });
   await receive.click();
-  await expect(page.getByText('Nothing typed is lost: send it again')).toBeVisible();
+  await expect(page.getByText('Your input is kept')).toBeVisible();
   await receive.click();
   await expect(page.locator('[data-row*="CUT-1"]')).toContainText('40');
   expect(stock()).toBe(2);

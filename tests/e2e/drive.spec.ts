@@ -63,7 +63,7 @@ test('a row is driven by keys, the server gone in the middle and the page reload
     order.push((await next(page).textContent()) ?? '');
     await page.keyboard.press('Enter');
   }
-  await expect(page.getByTestId('waits')).toHaveText('6 to send');
+  await expect(page.getByTestId('waits')).toHaveText('6 unsent');
   await expect(page.getByTestId('kept-here')).toBeVisible();
   await app.start();
   await page.reload();
@@ -184,7 +184,7 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
   const back = page.url();
   await receive(page, app, [part, 'CB-7', '40']);
   await page.goto(back);
-  // 10 min at 45 s a rivet, before a pace is known
+  // 10 min at 45 s per rivet, before a pace is known
   await expect(page.getByTestId('advised')).toContainText('Take out at most 13');
   await page.getByTestId('out-of-cold-CB-7').fill('13');
   await page.getByTestId('take-out-CB-7').click();
@@ -198,23 +198,23 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
   await expect(clocks).toContainText('drive');
   await pass(2);
   await expect(clocks).toContainText(DRIVE.dueDriveNow);
-  await expect(clocks).toContainText(/time for \d+ at 45 s a rivet/);
+  await expect(clocks).toContainText(/time for \d+ at 45 s per rivet/);
   // on every page
-  await page.getByRole('link', { name: COMMON.rivets, exact: true }).click();
-  await expect(page.getByRole('heading', { name: COMMON.rivets, exact: true })).toBeVisible();
+  await page.getByRole('link', { name: COMMON.rivetId, exact: true }).click();
+  await expect(page.getByRole('heading', { name: COMMON.rivetId, exact: true })).toBeVisible();
   await expect(clocks).toContainText('lot CB-7');
   await page.goBack();
   await pass(20);
   await expect(clocks).toContainText('expired');
   await expect(next(page)).toBeVisible();
   await page.keyboard.press('Space');
-  await expect(page.getByText('its rivets are hard by now')).toBeVisible();
+  await expect(page.getByText('its rivets are too hard')).toBeVisible();
   await page.getByLabel(DRIVE.whyOneOfTheseIs).fill('trial for the lead');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Space');
   // the page’s clock was put on: which is right is asked before anything is stored, and the server takes nothing from ahead of its own
   await page.getByRole('button', { name: WAITING.thisDevicesTimeIsRight }).click();
-  await expect(page.getByText(/is dated \d+ min from now/).first()).toBeVisible();
+  await expect(page.getByText(/is dated \d+ min in the future/).first()).toBeVisible();
   await outEarlier(app, onMs);
   await page.reload();
   await page.getByRole('button', { name: WAITING.theServersTime }).click();
@@ -263,7 +263,7 @@ test('two people, two devices, two processes: ready, go, stop, good; nobody fire
   await bar.waitForURL(`${other}/`);
   await awake(bar, at);
   await page.getByText(DRIVE.withTheGun).click();
-  await expect(page.getByTestId('team-word')).toContainText('Nobody bucking bar is heard yet');
+  await expect(page.getByTestId('team-word')).toContainText('No bar operator connected');
   await bar.getByText(DRIVE.withTheBar).click();
   const gunWord = page.getByTestId('team-word');
   await expect(gunWord).toContainText('Benn Achterby (bar): not ready yet');
@@ -396,7 +396,7 @@ test.describe('by touch on a tablet', () => {
     await expect(card).toContainText('driven 0 of 7');
     const map = page.getByTestId('drive-map');
     await map.locator('[data-held-open="3"]').tap();
-    await expect(page.getByText('hole 3 is held open (latch): it gets no rivet')).toBeVisible();
+    await expect(page.getByText('hole 3 is left open (latch): no rivet')).toBeVisible();
     await expect(page.getByTestId('order').locator('[data-order="3"]')).toHaveCount(0);
     await firstPress(page, () => page.getByTestId('driven').tap());
     await expect(card).toContainText('driven 1 of 7');

@@ -139,5 +139,5 @@ test('where the system says the colors, what is chosen has an edge', async ({ pa
       .locator('[data-part="item"]', { hasText: name })
       .first()
       .evaluate((item) => getComputedStyle(item).outlineStyle);
-  expect([await edge('Figures'), await edge('Gauge plate')]).toEqual(['solid', 'none']);
+  expect([await edge('Measure'), await edge('Gauge plate')]).toEqual(['solid', 'none']);
 });

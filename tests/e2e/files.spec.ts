@@ -96,7 +96,7 @@ test('every file goes out, and the joint file comes back in', async ({ page, app
     'other.json',
     readFileSync(file.path, 'utf8').replace('"lengthIn": "19 1/4"', '"lengthIn": "12"')
   );
-  await expect(page.getByText('is open here now')).toBeVisible();
+  await expect(page.getByText('imported')).toBeVisible();
   await page.getByRole('button', { name: COMMON.close }).click();
   await page.keyboard.press('Control+z');
   await expect(holes(page)).toHaveCount(17);
@@ -165,8 +165,8 @@ test('existing holes come in from DXF and CSV', async ({ page, app }) => {
   await give(page, 'old.dxf', `0\nSECTION\n2\nENTITIES\n${body}0\nENDSEC\n0\nEOF\n`);
   await page.getByTestId('unit-mm').click();
   await page.getByTestId('take-up').click();
-  await expect(page.getByText('2 holes taken up as fixed')).toBeVisible();
-  await expect(page.getByText('1 hole lies on no rivet line')).toBeVisible();
+  await expect(page.getByText('2 fixed holes added')).toBeVisible();
+  await expect(page.getByText('1 hole not on a rivet row')).toBeVisible();
   await give(page, 'more.csv', 'x_in,y_in\n7.5,0.28125\n');
   await page.getByTestId('take-up').click();
   await page.getByRole('button', { name: COMMON.close }).click();

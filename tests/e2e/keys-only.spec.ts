@@ -88,7 +88,7 @@ test('a joint from bare sheets to a signature without a mouse', async ({ page, a
 
   await test.step('Prepare: steps are ticked', async () => {
     await station(page, 4, 'make-ready');
-    await press(page, /^Tick off: Clamp the parts/);
+    await press(page, /^Complete: Clamp the parts/);
     await expect(page.getByTestId('left')).toContainText(/^1 of/);
   });
 
@@ -110,7 +110,7 @@ test('a joint from bare sheets to a signature without a mouse', async ({ page, a
       if (at === 1) {
         const asked = await page.getByTestId('unmet-sheet').getByRole('radiogroup').count();
         for (let group = 0; group < asked; group++) {
-          await tabTo(page, /^done, not ticked/);
+          await tabTo(page, /^done, not recorded/);
           await page.keyboard.press('ArrowRight');
         }
         await press(page, /^Log answers/);
@@ -137,7 +137,7 @@ test('a joint from bare sheets to a signature without a mouse', async ({ page, a
     await expect(page.getByTestId('told').first()).toBeVisible();
     for (const told of await page.getByTestId('told').allTextContents())
       await press(page, new RegExp(`^${told.trim().slice(0, 24)}`), 'Space');
-    await type(page, /^What entitles you/, 'inspector, stamp 7');
+    await type(page, /^Certificate or stamp/, 'inspector, stamp 7');
     await press(page, /^Sign as Tomas Ekbrand/);
     await expect(page.getByTestId('signed')).toContainText('Signed by Tomas Ekbrand');
   });

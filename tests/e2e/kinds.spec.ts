@@ -203,7 +203,7 @@ test('the distance between end holes is measured, and named where it is not as p
   await expect(page.getByTestId('span-said')).toContainText('more than planned: 12 spaces of');
   await expect(page.getByText(/its end holes are .* further apart than planned/)).toBeVisible();
   await page.getByLabel(LAYOUT.betweenThemAsMeasured).fill('4.49');
-  await expect(page.getByTestId('span-said')).toContainText('under the least of');
+  await expect(page.getByTestId('span-said')).toContainText('below minimum of');
   await saved(page);
   await page.reload();
   await page.getByText(LAYOUT.layoutSteps).click();

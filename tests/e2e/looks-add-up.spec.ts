@@ -62,7 +62,7 @@ test('one measures, another looks from the far side, and the worst of all looks 
     await page.getByRole('textbox', { name: COMMON.diameter }).fill('0.190');
     await page.getByRole('textbox', { name: COMMON.height }).fill('0.062');
     await expect(page.getByTestId('verdict')).toHaveAttribute('data-verdict', 'replace');
-    await expect(page.getByTestId('verdict')).toContainText('A look by Tomas Ekbrand governs');
+    await expect(page.getByTestId('verdict')).toContainText('Inspection by Tomas Ekbrand governs');
   });
 
   await test.step('Ilse may not void what he saw; he says why it was false', async () => {

@@ -117,11 +117,9 @@ test('a changed joint asks for another look at what was ticked off', async ({ pa
   await page.goto(page.url().replace(/make-ready$/, 'carry'));
   await page.getByTestId('asked-cutoutWIn').fill('5');
   await page.goto(page.url().replace(/carry$/, 'make-ready'));
-  await expect(page.locator('[data-step="punch"]')).toContainText(COMMON.lookAgain);
+  await expect(page.locator('[data-step="punch"]')).toContainText('△ redo');
   await page.locator('[data-step="punch"]').click();
-  await expect(page.getByTestId('step-card')).toContainText(
-    'Ticked off before this was changed: the count'
-  );
+  await expect(page.getByTestId('step-card')).toContainText('Changed after completion: the count');
 });
 
 test('a tick that an earlier version kept in this browser is sent', async ({ page, app }) => {
@@ -154,7 +152,7 @@ test('step by step, big, on a tablet: one step, its count, its caution', async (
   await page.getByRole('button', { name: READY.benchView }).click();
   const floor = page.getByTestId('floor');
   await expect(floor).toContainText('step 1 of 12');
-  await expect(floor).toContainText('Clamp the parts together');
+  await expect(floor).toContainText('Clamp the parts');
   await floor.getByRole('button', { name: COMMON.done, exact: true }).click();
   await expect(floor).toContainText('Center punch');
   // a row at a time, and a hole on the plan beside it
@@ -200,7 +198,7 @@ test('a joint that stays together: accepted by whose word, its own steps, on rec
   await expect(page.getByTestId('warning-closed')).toBeVisible();
   await saved(page);
   await toStation(page, 4);
-  await expect(page.getByTestId('steps')).not.toContainText('Take apart');
+  await expect(page.getByTestId('steps')).not.toContainText('Disassemble');
   await expect(page.getByTestId('steps')).toContainText('on the two outer faces');
   await toStation(page, 6);
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();

@@ -28,7 +28,7 @@ test('in millimeters a bare figure gets its unit, what was stored bare stays inc
   await page.getByTestId('asked-widthIn').fill('200');
   await page.getByLabel(SIZE.jointLocationCountFactor).selectOption('intermediate-frame');
   await toStation(page, 2);
-  await expect(page.getByLabel(LAYOUT.ruler)).toHaveValue('1mm');
+  await expect(page.getByLabel(LAYOUT.ruler, { exact: true })).toHaveValue('1mm');
   await page.getByText('1/64', { exact: true }).first().click();
   await toStation(page, 1);
   // somebody who works in inches reads the same joint

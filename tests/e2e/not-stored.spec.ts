@@ -46,7 +46,7 @@ test('heads measured without the server, of a release that another took the plac
   const not = page.getByRole('status').filter({ hasText: WAITING.loggedOnThisDeviceCould });
   await expect(not).toContainText('2 entries', { timeout: 40_000 });
   await page.reload();
-  await not.getByRole('link', { name: 'Look at them' }).click();
+  await not.getByRole('link', { name: 'Review them' }).click();
   const rows = page
     .getByRole('list', { name: WAITING.entriesThatAreNotStored })
     .getByRole('listitem');

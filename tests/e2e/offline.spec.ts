@@ -71,13 +71,13 @@ test('a joint opened before works for hours without the server: pages open, what
     await (await caches.open(name)).put('/records', older);
   });
   await page.evaluate(() => location.assign('/records'));
-  await expect(page.getByRole('alert')).toContainText('was not opened on this device before');
+  await expect(page.getByRole('alert')).toContainText('is not saved on this device');
 
   await page.goto(app.url);
   await awake(page);
   await app.start();
   // no page of the joint is open: they go all the same
-  await expect(page.getByText('The server is back')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('Back online')).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: WAITING.loadItAnew }).click();
   await page.goto(`${base}/drive`);
   await awake(page);
@@ -125,7 +125,7 @@ test('the clock of a cold batch runs on in a page that is kept here', async ({ p
   await expect(page.getByRole('status').filter({ hasText: WAITING.noServerSince })).toBeVisible();
   await expect(clocks).toContainText('expired');
   await firstPress(page, () => page.keyboard.press('Space'));
-  await expect(page.getByText('its rivets are hard by now')).toBeVisible();
+  await expect(page.getByText('its rivets are too hard')).toBeVisible();
   await app.start();
   // none is left out for whoever drives next
   await page.reload();

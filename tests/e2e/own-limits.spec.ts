@@ -19,7 +19,7 @@ test('heads held against the joint’s own data, measured with a caliper that ha
   await limits.getByLabel(STACK.atMost).first().fill('1.62');
   await limits.getByLabel(STACK.heightAtLeast).fill('0.42');
   await limits.getByLabel(STACK.atMost).last().fill('0.6');
-  await expect(sheet.getByText('Say in which data they stand')).toBeVisible();
+  await expect(sheet.getByText('Enter the source document')).toBeVisible();
   await limits.getByLabel(STACK.whereDoTheseLimitsStand).fill('drawing R-7, note 3');
   await expect(
     page.getByText('Joint-specific head limits in use: drawing R-7, note 3')

@@ -54,7 +54,9 @@ test('in the reader Space and Enter press the button that has the focus', async 
 
 test('the content is one key away, and every joint page has its heading', async ({ page, app }) => {
   await openDemo(page, app, /Bottom skin lap/, 'stack');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Bottom skin lap, bay 9: Stack');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Bottom skin lap, bay 9: Stack-up'
+  );
   // the first thing that takes the focus, and it shows once it has it
   const skip = page.locator('a, button, input, select').first();
   await expect(skip).toHaveText(HOME.skipToTheContent);

@@ -29,7 +29,7 @@ test('a bad head is found in the records, and its hole tells its story', async (
   await expect(rivets.first()).toContainText('K-2207');
   await expect(rivets.last()).toContainText(RECORDS.itIsIn);
   await expect(page.getByTestId('history').locator('li')).toHaveCount(6);
-  await expect(page.getByTestId('history')).toContainText('taken out (a size under the shank');
+  await expect(page.getByTestId('history')).toContainText('removed (a size under the shank');
 });
 
 test('what is asked goes from view to view, sorts, and leaves as a table', async ({

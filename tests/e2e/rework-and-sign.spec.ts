@@ -60,10 +60,12 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
   await test.step('Ilse looks at the heads: one is driven too far', async () => {
     await signIn(page, app);
     await goTo(page, app, 'check');
-    await expect(page.getByTestId('due')).toContainText(`${rivets} due of ${rivets} wanted`);
+    await expect(page.getByTestId('due')).toContainText(
+      `${rivets} of ${rivets} required inspections due`
+    );
   });
 
-  const bad = Number(/Head (\d+)/.exec((await page.getByTestId('due').textContent()) ?? '')?.[1]);
+  const bad = Number(/Hole (\d+)/.exec((await page.getByTestId('due').textContent()) ?? '')?.[1]);
   await measure(page, '0.25', '0.041');
   await expect(hole(page, bad)).toHaveAttribute('data-verdict', 'replace');
 
@@ -129,7 +131,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
   await test.step('Ilse looks at every head, the new one first', async () => {
     await signIn(page, app);
     await goTo(page, app, 'check');
-    await expect(page.getByTestId('due')).toContainText(`Head ${bad}: its rivet is new`);
+    await expect(page.getByTestId('due')).toContainText(`Hole ${bad}: new rivet`);
     for (let at = 0; at < rivets; at++) {
       await measure(page, `0.19${at % 5}`, '0.062');
       await expect(page.locator('[data-testid="hole-map"] [data-verdict="accept"]')).toHaveCount(
@@ -167,7 +169,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     await signIn(page, app, 'Benn Achterby');
     await goTo(page, app, 'sign');
     await expect(
-      page.getByText('Benn Achterby drove rivets of it: somebody else signs.')
+      page.getByText('Benn Achterby drove rivets in this release. Someone else must sign.')
     ).toBeVisible();
     await expect(page.getByTestId('sign')).toBeDisabled();
   });
@@ -202,12 +204,12 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     });
     expect(text).toContain(digest);
     expect(text).toContain('SIGNED by Tomas Ekbrand (inspector, stamp 7)');
-    expect(text).toMatch(/rivet \d+ taken out \(a size under the shank; as usual\)/);
+    expect(text).toMatch(/rivet \d+ removed \(a size under the shank; as usual\)/);
     expect(text).toContain('answered by engineer on call on shop repair sheet QR-31, note 3');
     const said = execFileSync('node', ['.build/scripts/verify.js', json, digest], {
       encoding: 'utf8'
     });
-    expect(said).toContain('is as it was sealed');
+    expect(said).toContain('matches its seal');
     const csv = readFileSync(await get('Heads as CSV'), 'utf8');
     // every head once, the bad one and the ring mark beside them
     expect(csv.trim().split('\r\n')).toHaveLength(rivets + 3);

@@ -114,5 +114,5 @@ test('a trainee reads at a station that is not theirs to log at, before anything
   );
   await page.getByTestId('stage-drive').click();
   await page.waitForURL(/drive$/);
-  await expect(page.getByText('is not for a trainee')).toHaveCount(0);
+  await expect(page.getByText('The trainee role cannot')).toHaveCount(0);
 });

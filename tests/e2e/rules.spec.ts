@@ -23,10 +23,12 @@ test('a changed school becomes a version; a joint says what would differ and mov
   // another test of this worker may have saved a version before
   const next = Number(await page.getByTestId('unchanged').getAttribute('data-next'));
   await page.getByText('the thinnest', { exact: true }).click();
-  await page.getByLabel('Largest pitch, D').fill('2');
-  await expect(page.getByText('the least pitch, 3 D, is above the largest').first()).toBeVisible();
+  await page.getByLabel('Maximum pitch, D').fill('2');
+  await expect(
+    page.getByText('the minimum pitch, 3 D, is above the maximum').first()
+  ).toBeVisible();
   await expect(page.getByTestId('save-version')).toBeDisabled();
-  await page.getByLabel('Largest pitch, D').fill('12');
+  await page.getByLabel('Maximum pitch, D').fill('12');
   await expect(
     page.getByText('Rivet diameter = 3 × which sheet? the thickest → the thinnest')
   ).toBeVisible();

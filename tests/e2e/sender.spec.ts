@@ -141,7 +141,7 @@ test('whoever was named at the gun or the bar says so themselves, or stays named
   await expect(page.getByTestId('named-others')).toContainText('1–2');
   await expect(page.getByRole('button', { name: DRIVE.iHeldIt })).toHaveCount(0);
   await goTo(page, app, 'sign');
-  const named = page.getByText(`${NAMES.trainee} was named by ${NAMES.mechanic}`);
+  const named = page.getByText(`${NAMES.mechanic} named ${NAMES.trainee}`);
   await expect(named).toBeVisible();
 
   await signIn(page, app, NAMES.trainee);

@@ -18,7 +18,7 @@ test('rivets come in, go out to a job and are counted again', async ({ page, app
   await expect(page.getByText('60 × MS20470DD5-8 received')).toBeVisible();
 
   const bin = page.locator('[data-row^="MS20470DD5-8 T-1"]');
-  await expect(bin).toContainText('cold');
+  await expect(bin).toContainText('refrigerated');
   await bin.click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel(STOCK.howManyGoOut).fill('61');

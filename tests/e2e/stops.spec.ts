@@ -26,7 +26,7 @@ test('a stop travels: its station, all after it, the release; a tick means looke
   await expect(stationLink('stack')).toContainText('✕');
   await expect(stationLink('stack')).toContainText('Knife edge');
   await expect(stationLink('make-ready')).toContainText('△');
-  await expect(stationLink('make-ready')).toContainText('waits for Stack');
+  await expect(stationLink('make-ready')).toContainText('blocked by Stack-up');
   // the holes moved: what was seen there is no longer so
   await expect(stationLink('lay-out')).toContainText('○');
   await expect(page.getByTestId('stop-bar')).toHaveCount(0);
@@ -68,7 +68,7 @@ test('a layout that is not possible hides no stop behind it', async ({ page, app
   await page.getByLabel(SIZE.whoseFigureAndWhereIt).fill('made up');
   await toStation(page, 4);
   const bar = page.getByTestId('stop-bar');
-  await expect(bar).toContainText('Not possible');
+  await expect(bar).toContainText('Not feasible');
   await expect(bar).toContainText('And 1 more');
   // the second is named beneath, in the words it has at its own station
   await expect(page.getByTestId('stops')).toContainText('Knife edge');

@@ -15,7 +15,7 @@ const STATIONS: [StationKey, RegExp[]][] = [
   [
     'lay-out',
     [
-      /heading "Bottom skin lap, bay 9: Lay out"/,
+      /heading "Bottom skin lap, bay 9: Layout"/,
       /application "Plan view to scale/,
       /complementary "Worksheet"/,
       /region "Running marks"/
@@ -24,7 +24,7 @@ const STATIONS: [StationKey, RegExp[]][] = [
   [
     'stack',
     [
-      /heading "Bottom skin lap, bay 9: Stack"/,
+      /heading "Bottom skin lap, bay 9: Stack-up"/,
       /img "Section through one rivet/,
       /slider "Driven height"/,
       /tab "Lengths"/
@@ -41,7 +41,7 @@ const STATIONS: [StationKey, RegExp[]][] = [
   [
     'check',
     [
-      /heading "Bottom skin lap, bay 9: Check"/,
+      /heading "Bottom skin lap, bay 9: Inspect"/,
       /group "Hole map by result"/,
       /button "hole 1, good"/,
       /table "Heads measured"/,

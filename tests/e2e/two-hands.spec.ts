@@ -23,13 +23,13 @@ test('two people at one joint: both changes side by side, one press puts togethe
   await page.getByTestId('thickness-1').fill('0.032');
   await page.getByTestId('asked-widthIn').fill('8 1/2');
   const sheet = page.getByRole('dialog', { name: BENCH.changedInAnotherPlace });
-  await expect(sheet).toContainText('saved elsewhere by Runa Halvik');
+  await expect(sheet).toContainText('Runa Halvik saved this joint');
   const row = (text: string) => sheet.getByRole('row').filter({ hasText: text });
   await expect(row('0.032')).toContainText('0.040');
   await expect(row('0.063')).toContainText('0.050');
   const together = sheet.getByRole('button', { name: BENCH.putBothTogether });
   await expect(together).toBeDisabled();
-  await expect(sheet.getByRole('status')).toContainText('choose which stays');
+  await expect(sheet.getByRole('status')).toContainText('choose one');
   await expect(row('8 1/2')).toContainText('both');
   await row('8 1/2').getByRole('radio', { name: '8 1/2' }).check();
   await together.click();

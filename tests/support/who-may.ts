@@ -36,7 +36,7 @@ export const WHO_MAY: Readonly<Record<string, Work>> = {
   'look up public tables, calculate': {
     may: ANYBODY,
     why: 'public arithmetic, nothing of the shop in it: a program on this machine asks without a name',
-    through: ['GET /rivets', 'POST /api/calc/[op]']
+    through: ['GET /rivets', 'GET /help/glossary', 'POST /api/calc/[op]']
   },
   'see whether the program runs': {
     may: ANYBODY,

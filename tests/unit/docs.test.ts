@@ -1,4 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { calcDocs } from '../../scripts/calc-docs.ts';
 import { rolesDoc } from '../../scripts/roles-doc.ts';
@@ -25,10 +26,28 @@ describe('the generated documents', () => {
     for (const op of Object.keys(OPERATIONS)) {
       const [, rest = ''] = page.split(`\n## ${op}\n`);
       const [part = ''] = rest.split('\n## ');
-      expect(part, op).toMatch(/\*\*source\*\*: .*contract/);
+      expect(part, op).toMatch(/\*\*source\*\*: \S/);
       expect(part, op).toMatch(/\*\*throws\*\*: never/);
       expect(part, op).toMatch(/\*\*returns\*\*/);
     }
+  });
+
+  it('give sources that a reader finds: entries of docs/sources.md', () => {
+    const page = readFileSync('docs/sources.md', 'utf8');
+    const entries = [...page.matchAll(/^## `([a-z-]+)`$/gm)].map(([, entry]) => entry);
+    expect(entries.length).toBeGreaterThan(10);
+    const known = new RegExp(
+      `^((${entries.join('|')})\\b|calculation \`(${Object.keys(OPERATIONS).join('|')})\`)`
+    );
+    const unknown: string[] = [];
+    for (const name of readdirSync('src', { recursive: true, encoding: 'utf8' })) {
+      if (!/\.(ts|svelte)$/.test(name)) continue;
+      const source = readFileSync(join('src', name), 'utf8');
+      for (const [, said = ''] of source.matchAll(/@source ([^\n]*)/g))
+        if (!known.test(said)) unknown.push(`${name}: ${said}`);
+      if (/\bhandbook\b/i.test(source)) unknown.push(`${name}: a handbook that is not here`);
+    }
+    expect(unknown).toEqual([]);
   });
 
   it('describe a length as a number or a text, and name what is needed', () => {

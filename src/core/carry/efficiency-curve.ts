@@ -23,7 +23,7 @@ const STEPS = 90;
  * @param joint everything of the strength check but the pitch
  * @param limits the rule profile's multiples of D: the curve runs from the least to the largest pitch
  * @returns points rising in pitch; empty where the check itself refuses (edge distance under 1.5 D)
- * @source handbook 4.1
+ * @source size
  */
 export function efficiencyCurve(
   joint: Omit<JointStrengthInput, 'pitchIn'>,

@@ -29,7 +29,7 @@ const SHAPE = 0.9;
  * @param input inches and ksi
  * @returns buckling stress in ksi; the largest pitch in inches when a stress is given
  * @throws never
- * @source handbook 4.1: 0.9·c·E·(t/p)², c = 4 universal, 1 countersunk, E = 10,300 ksi
+ * @source size: 0.9·c·E·(t/p)², c = 4 universal, 1 countersunk, E = 10,300 ksi
  */
 export function interRivetBuckling(input: InterRivetBucklingInput): Answer<InterRivetBuckling> {
   const { thicknessIn, head, pitchIn, stressKsi } = input;

@@ -57,7 +57,7 @@ function bearingKsi(sheet: SheetKey, edgeD: number): number {
  * @param input inches; `rows` share the load of one pitch
  * @returns pounds: shear and bearing a rivet, net tension and gross a pitch; `efficiency` is the weakest over gross
  * @throws never; `not-possible` under an edge distance of 1.5 D, `invalid-input` for a pitch not above the hole
- * @source handbook 4.1; contract `joint-strength`
+ * @source size; calculation `joint-strength`
  * @example joint-strength {"sheet":"2024-T3 clad","thicknessIn":0.04,"dash":4,"rows":2,"pitchIn":0.5,"edgeIn":0.28125} -> {"governs":"shear","grossLb":1160}
  */
 export function jointStrength(input: JointStrengthInput): Answer<JointStrengthResult> {

@@ -119,7 +119,7 @@ function inDoubleShear(
  *
  * @returns the count with its basis; a rivet too large for its sheet is refused unless own data says otherwise
  * @throws never
- * @source handbook 4.1; double shear halves the shear term of its formula
+ * @source size; double shear halves the shear term of its formula
  */
 export function needed(asked: NeededInput): Answer<Needed> {
   const asGaugeIn = gaugeOfMetric(asked.thicknessIn);

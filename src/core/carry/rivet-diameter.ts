@@ -30,7 +30,7 @@ const ONE_SIZE_IN = 1 / 32;
  * @param input sheets in inches (0.010 to 0.25) and the school
  * @returns the rule's 3 t, the standard size, and a warning when 3 t is more than one size off the range
  * @throws never
- * @source handbook 4.1; contract `rivet-diameter`
+ * @source size; calculation `rivet-diameter`
  * @example rivet-diameter {"sheetsIn":[0.04,0.032]} -> {"dash":4,"diameterIn":0.125}
  */
 export function rivetDiameter({

@@ -45,7 +45,7 @@ export type RivetsRequiredResult = z.infer<typeof RivetsRequiredResult>;
  *
  * @param thicknessIn in
  * @returns `bearing`: the sheet's holes would stretch first; `shear`: the rivets would shear first; both 1/in
- * @source handbook 4.1
+ * @source size
  */
 export function perInchLimits(family: Family, thicknessIn: number, dash: Dash) {
   const { ks, kb } = FAMILY_CONSTANTS[family];
@@ -87,7 +87,7 @@ export function countOver(
  * @returns `perInch` rounded to one decimal, half up, and the count from it; `…Exact` from the unrounded
  * figure; `critical` is the limit that governs (a tie is bearing)
  * @throws never; `not-possible` when the rivet is too large for the sheet or over 14.0 an inch are needed
- * @source handbook 4.1; contract `rivets-required`
+ * @source size; calculation `rivets-required`
  * @example rivets-required {"family":"clad-2024","thicknessIn":0.032,"dash":6,"widthIn":10} -> {"perInch":3.3,"critical":"bearing","required":33}
  */
 export function rivetsRequired(input: RivetsRequiredInput): Answer<RivetsRequiredResult> {

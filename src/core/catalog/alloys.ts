@@ -3,7 +3,7 @@ import type { Alloy } from '../schema/fields.ts';
 /** What an alloy's mark looks like from above, for the drawing. */
 export type MarkShape = 'plain' | 'dimple' | 'raised-dot' | 'two-dashes' | 'cross' | 'ring';
 
-/** A rivet alloy as one meets it at the bench (handbook 3.1). */
+/** A rivet alloy as one meets it at the bench (rivets). */
 export interface AlloyFacts {
   /** M has part numbers of its own and is shown for reference only */
   code: Alloy | 'M';
@@ -87,7 +87,7 @@ export interface OtherMark {
   mark: string;
 }
 
-/** Marks that are met and not planned here (handbook 3.1). */
+/** Marks that are met and not planned here (rivets). */
 const OTHER_MARKS: readonly OtherMark[] = [
   { metal: '7075-T73', mark: 'three raised dashes' },
   { metal: 'corrosion-resistant steel', mark: 'recessed dash' },
@@ -121,7 +121,7 @@ export function byMark(words: string): MarkedAs {
   return { alloys: ALLOYS.filter(carries), others: OTHER_MARKS.filter(carries) };
 }
 
-/** Older heads: their pictures help to recognise a rivet; none is calculated here (handbook 3.1). */
+/** Older heads: their pictures help to recognise a rivet; none is calculated here (rivets). */
 export const OLDER_HEADS = [
   { standard: 'AN430', head: 'round' },
   { standard: 'AN442', head: 'flat' },

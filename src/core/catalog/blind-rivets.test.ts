@@ -3,7 +3,7 @@ import { readBlindPart } from './blind-rivets.ts';
 
 describe('a blind rivet’s part number', () => {
   it('says its diameter, its drill and, where the standard does, its grip', () => {
-    // handbook 3.5: dash 4, grip over 1/8 up to 3/16
+    // blind-rivets: dash 4, grip over 1/8 up to 3/16
     expect(readBlindPart('NAS1398D4-3')).toEqual({
       dash: 4,
       head: 'protruding',

@@ -23,7 +23,7 @@ const GRIP_STEP_IN = 1 / 16;
  * A blind rivet by its public part number: its diameter in 32nds, and where the standard says it, its largest grip in sixteenths.
  *
  * @returns null where it is none of those: then its drill and grip are its maker's
- * @source handbook 3.5
+ * @source blind-rivets
  */
 export function readBlindPart(text: string): BlindPart | null {
   const read =

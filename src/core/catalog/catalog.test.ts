@@ -78,7 +78,7 @@ describe('the rivets', () => {
 });
 
 describe('the strengths and guidance', () => {
-  it('are those of the handbook', () => {
+  it('are the published ones', () => {
     expect(RIVET_SHEAR_KSI).toEqual({ A: 10, AD: 30, D: 38, DD: 41, B: 28, E: 43 });
     expect(SHEET_STRENGTHS['7075-T6 clad']).toEqual({
       tensionKsi: 71,

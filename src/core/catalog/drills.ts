@@ -1,6 +1,6 @@
 import { parseLength } from '../units/parse-length.ts';
 
-/** Number and letter drills, in (handbook 3.3). */
+/** Number and letter drills, in (drills). */
 const NUMBERS = [
   0.228, 0.221, 0.213, 0.209, 0.2055, 0.204, 0.201, 0.199, 0.196, 0.1935, 0.191, 0.189, 0.185,
   0.182, 0.18, 0.177, 0.173, 0.1695, 0.166, 0.161, 0.159, 0.157, 0.154, 0.152, 0.1495, 0.147, 0.144,

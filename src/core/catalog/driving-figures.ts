@@ -30,7 +30,7 @@ const figures = (
   burstS: { least: burst[0], most: burst[1] }
 });
 
-/** By dash (handbook 3.4; bursts 4.5). */
+/** By dash (driving-tools; bursts drive). */
 export const DRIVING_FIGURES: Readonly<Record<Dash, DrivingFigures>> = {
   3: figures(['2X'], [2, 3], [25, 35], 1000, [1, 1.5]),
   4: figures(['2X', '3X'], [3, 4], [35, 45], 2000, [1, 1.5]),
@@ -56,7 +56,7 @@ const SCALED: readonly Alloy[] = ['D', 'DD', 'E'];
  * strengths.
  *
  * @returns lb; null for alloys of which nobody gives a figure
- * @source handbook 3.4
+ * @source driving-tools
  */
 export function squeezeForce(dash: Dash, alloy: Alloy): SqueezeForce | null {
   const { squeezeLb } = DRIVING_FIGURES[dash];

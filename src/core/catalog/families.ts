@@ -1,6 +1,6 @@
 import type { Family, Location } from '../schema/fields.ts';
 
-/** Constants of the public rivets-per-inch guidance (handbook 4.1), dimensionless. */
+/** Constants of the public rivets-per-inch guidance (size), dimensionless. */
 export const FAMILY_CONSTANTS: Record<Family, { ks: number; kb: number; sheets: string }> = {
   'high-strength': { ks: 0.4, kb: 1.6, sheets: '7075-T6 bare or clad, 2014-T6, 2024-T3 bare' },
   'clad-2024': { ks: 0.5, kb: 1.6, sheets: '2024-T3 clad, 2017 bare or clad' },

@@ -1,6 +1,6 @@
 import { atMost, below } from '../units/tolerance.ts';
 
-/** Common sheet thicknesses, in (handbook 3.2). */
+/** Common sheet thicknesses, in (sheets). */
 export const GAUGES_IN = [
   0.016, 0.02, 0.025, 0.032, 0.04, 0.05, 0.063, 0.071, 0.08, 0.09, 0.1, 0.125
 ] as const;

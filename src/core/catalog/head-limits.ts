@@ -1,6 +1,6 @@
 import type { HeadLimitsKey, HeadLimitsName, OwnHeadLimits } from '../schema/fields.ts';
 
-/** Windows for a driven head, all in D (handbook 4.6). Windows are inclusive. */
+/** Windows for a driven head, all in D (inspect). Windows are inclusive. */
 export interface HeadLimits {
   diameterD: { low: number; high: number };
   heightD: { low: number; high: number };

@@ -1,6 +1,6 @@
 import type { Dash, Head } from '../schema/fields.ts';
 
-/** One standard diameter of solid rivet; all lengths in inches (handbook 3.1). */
+/** One standard diameter of solid rivet; all lengths in inches (rivets). */
 export interface RivetSize {
   dash: Dash;
   diameterIn: number;

@@ -1,6 +1,6 @@
 import type { Alloy, Family } from '../schema/fields.ts';
 
-/** Driven ultimate shear of rivet alloys, ksi (handbook 3.1). */
+/** Driven ultimate shear of rivet alloys, ksi (rivets). */
 export const RIVET_SHEAR_KSI: Record<Alloy, number> = {
   A: 10,
   AD: 30,
@@ -10,7 +10,7 @@ export const RIVET_SHEAR_KSI: Record<Alloy, number> = {
   E: 43
 };
 
-/** Handbook ultimate values of a sheet, ksi: reference only (handbook 3.2). */
+/** Published ultimate values of a sheet, ksi: reference only (sheets). */
 export interface SheetStrength {
   tensionKsi: number;
   bearingAt2DKsi: number;
@@ -28,7 +28,7 @@ export const SHEET_STRENGTHS = {
 export type SheetKey = keyof typeof SHEET_STRENGTHS;
 export const SHEET_KEYS = Object.keys(SHEET_STRENGTHS) as SheetKey[];
 
-/** The guidance's family of each sheet; null where it gives no figure (handbook 4.1). */
+/** The guidance's family of each sheet; null where it gives no figure (size). */
 export const GUIDED_AS: Record<SheetKey, Family | null> = {
   '2024-T3 clad': 'clad-2024',
   '2024-T3 bare': 'high-strength',
@@ -37,6 +37,6 @@ export const GUIDED_AS: Record<SheetKey, Family | null> = {
   '5052-H34': '5052'
 };
 
-/** Young's modulus of aluminium sheet, ksi (handbook 4.1). */
+/** Young's modulus of aluminium sheet, ksi (size). */
 export const SHEET_MODULUS_KSI = 10_300;
 export const PSI_PER_KSI = 1000;

@@ -13,7 +13,7 @@ const atItsLimit = (readIn: number, D: number, limitsD: readonly number[]): numb
  * A head's measurements as its limits are held against them.
  *
  * @returns inches; every reading that is not written like a limit stays as it is
- * @source handbook 4.6, limits included
+ * @source inspect, limits included
  */
 export function heldAgainst<
   R extends { dash: Dash; diameterIn: number; heightIn: number; limits: HeadLimitsName }

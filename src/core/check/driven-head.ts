@@ -98,7 +98,7 @@ function judge(diameterD: number, heightD: number, limits: HeadLimitsName): Meas
  * @returns the gravest verdict, the findings (measured first, then flags in the order given, each once)
  * and both measurements in D
  * @throws never
- * @source handbook 4.6; contract `driven-head`
+ * @source inspect; calculation `driven-head`
  * @example driven-head {"dash":4,"diameterIn":0.161,"heightIn":0.092} -> {"verdict":"drive-more","findings":["under-driven"]}
  */
 export function drivenHead(input: HeadToJudge): Answer<DrivenHeadResult> {

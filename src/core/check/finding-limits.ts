@@ -19,7 +19,7 @@ export interface FindingLimits {
   feelerIn: number;
 }
 
-/** @source handbook 4.6 */
+/** @source inspect */
 export function findingLimits(dash: Dash): FindingLimits {
   const D = rivetSize(dash).diameterIn;
   return {

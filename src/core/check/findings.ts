@@ -66,7 +66,7 @@ const REFERRED: ReadonlySet<SeenFlag> = new Set<SeenFlag>([
   'not-flush-low'
 ]);
 
-/** The disposition of a flag by itself (handbook 4.6). */
+/** The disposition of a flag by itself (inspect). */
 export const flagVerdict = (flag: SeenFlag): Verdict => (REFERRED.has(flag) ? 'refer' : 'replace');
 
 /** @returns the graver of two verdicts: refer > replace > drive-more > accept; not knowing comes before good only */
@@ -77,7 +77,7 @@ export const Finding = z.union([MeasuredFinding, SeenFlag]);
 export type Finding = MeasuredFinding | SeenFlag;
 
 export const Place = z.enum(['manufactured', 'shop', 'sheet']);
-/** Where a driven rivet is looked at, in turn (handbook 4.6). */
+/** Where a driven rivet is looked at, in turn (inspect). */
 export type Place = z.infer<typeof Place>;
 
 export const Look = z.enum(['straight', 'flat']);

@@ -35,7 +35,7 @@ export interface FlushLimits {
  * What a look at its flushness says. A straightedge over slips of paper tells whether a head stands prouder than the slip is
  * thick; how deep it lies it never tells.
  *
- * @source handbook 4.4 and 4.6
+ * @source prepare and inspect
  */
 export function flushFound(
   look: FlushLook,

@@ -94,7 +94,7 @@ function judge(fits: boolean, touches: boolean, exactHole: boolean, exactNotch: 
  * @param input `plate` in inches as measured; left out, 1.3 D and 0.38 D
  * @returns what the diameter and height are at least and at most, in; null where the plate cannot tell
  * @throws never
- * @source handbook 4.6; contract `gauge-verdict`
+ * @source inspect; calculation `gauge-verdict`
  * @example gauge-verdict {"dash":5,"fitsOver":true,"touchesSheet":false} -> {"verdict":"drive-more","diameterMostIn":0.203125}
  */
 export function gaugeVerdict(input: GaugeVerdictInput): Answer<GaugeVerdictResult> {

@@ -41,7 +41,7 @@ const SHORT_SHARE = 0.75;
  * The causes of a bad head, likeliest first: what its metal says comes before what is usual, and what its neighbors show
  * before what is its own.
  *
- * @source handbook 4.6
+ * @source inspect
  */
 export function likelyCauses({
   findings,

@@ -196,7 +196,7 @@ function reasonsFor(
  * @param reading parsed with HeadReading
  * @param predictedIn3 predicted head volume, in³; null when there is no prediction
  * @param rowShares measured / predicted volume of the other heads in this row
- * @source handbook 4.6
+ * @source inspect
  */
 export function headReport(
   reading: HeadReading,

@@ -22,7 +22,7 @@ export interface HeadStanding {
  * What is asked for of the rivet in one hole before its inspection is complete: its shop head by size, and what the shop's rule
  * adds. Releases that do not hold their rules promised the shop head alone.
  *
- * @source handbook 4.6: a driven rivet is looked at in three places; flush heads for flushness
+ * @source inspect: a driven rivet is looked at in three places; flush heads for flushness
  */
 export const placesAsked = (
   facts: Pick<IssuedFacts, 'head' | 'rules'>,
@@ -80,7 +80,7 @@ const latest = (looks: readonly HoleEvent[]): HoleEvent | undefined => looks.at(
  * @param looks at one rivet since it was driven last, as they were taken; none voided
  * @returns null where there are none
  * @throws never
- * @source handbook 4.6; the last reading is no better than the worst
+ * @source inspect; the last reading is no better than the worst
  */
 export function headStanding(
   looks: readonly HoleEvent[],

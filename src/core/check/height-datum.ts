@@ -16,7 +16,7 @@ export interface TwoDatums {
  * The shop head of a sheet dimpled through stands on the dimple, a head height beyond the flat.
  *
  * @returns null where the reading is what it says, or fits neither
- * @source handbook 4.7: head height and the gauge's notch are read from the metal round the shank
+ * @source rework: head height and the gauge's notch are read from the metal round the shank
  */
 export function otherDatum(
   heightIn: number,

@@ -85,7 +85,7 @@ type Verdict = HeadVerdict;
  * What a head comes to whose batch had or had not expired. An expired one was too hard to be driven well, whatever its head
  * measures: it is replaced, unless its look asks for more than that, or a lead has decided to ask about it.
  *
- * @source handbook 4.6, `cracked`: hard rivet, cold time passed
+ * @source inspect, `cracked`: hard rivet, cold time passed
  */
 export const comesTo = <Looked extends Verdict | null>(
   verdict: Looked,

@@ -139,7 +139,7 @@ function measuredBy(
  * @param facts the issue's own limits
  * @returns `not-possible` for a head that passes on a condition nobody has looked at yet, for a plate that contradicts
  * itself, for flushness where the issue has no limits for it, and where only the eye looked and saw nothing
- * @source handbook 4.6; contract `driven-head`, `gauge-verdict`
+ * @source inspect; calculation `driven-head`, `gauge-verdict`
  */
 export function judgeLook(
   move: HoleLook,

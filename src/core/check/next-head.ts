@@ -31,7 +31,7 @@ const NOTHING_WANTED: ReturnType<typeof wantedHeads> = { wanted: [], near: new S
  * What a hole's looks tell the sampling, bad ones first: every bad one, and that it is good once its inspection is complete. A
  * head that is good as far as it was looked at tells nothing yet.
  *
- * @source contract `sampling-due`: only what is bad or complete is in `checked`
+ * @source calculation `sampling-due`: only what is bad or complete is in `checked`
  */
 function toldOf(state: HoleState): { hole: number; good: boolean }[] {
   const { hole, valid, standing, expired } = state;
@@ -70,7 +70,7 @@ export interface NextHead {
  * Which head is looked at next: what was replaced, driven more or could not be told first, then what the shop's sampling asks
  * for.
  *
- * @source handbook 4.6; contract `sampling-due`
+ * @source inspect; calculation `sampling-due`
  */
 export function nextHead(of: HeadsToLookAt): NextHead {
   const { hitAt, events, states, left, empty, rules } = of;

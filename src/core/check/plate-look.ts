@@ -46,7 +46,7 @@ export interface PlateSays {
  * What a plate says under an issue's own limits. Its lower hole and notch are judged as `gauge-verdict` does; what that
  * leaves open under narrower limits, and what the upper ones tell, comes after.
  *
- * @source handbook 4.6; contract `gauge-verdict` and the windows of `driven-head`
+ * @source inspect; calculation `gauge-verdict` and the windows of `driven-head`
  */
 export function plateSays(dash: Dash, limits: HeadLimitsName, look: PlateLook): Answer<PlateSays> {
   const { plate, fitsOver, touchesSheet, upperFits, upperTouches } = look;

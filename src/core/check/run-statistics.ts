@@ -51,7 +51,7 @@ function stretches(
  * @param valuesD in the order measured
  * @param limits the window, in D, limits included
  * @param centreD what "one side" is told from; without it the run's own mean
- * @source run rules: a point beyond limits, seven on one side, six steadily rising or falling
+ * @source inspect (run rules): a point beyond limits, seven on one side, six steadily rising or falling
  */
 export function runStatistics(
   valuesD: readonly number[],

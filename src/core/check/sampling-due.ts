@@ -121,7 +121,7 @@ function wantedPlaces(
 /**
  * The heads that are wanted at all, looked at or not, in driving order; `near` those that a bad one nearby asks for.
  *
- * @source handbook 4.6; contract `sampling-due`
+ * @source inspect; calculation `sampling-due`
  */
 export function wantedHeads(input: SamplingDueInput): { wanted: number[]; near: Set<number> } {
   const { required, walked } = wantedPlaces(looksOf(input), input.plan, input.tighten);
@@ -136,7 +136,7 @@ export function wantedHeads(input: SamplingDueInput): { wanted: number[]; near: 
  * @param input holes in driving order; looks in the order they were made
  * @returns `due` in driving order; `next` a neighbor of a bad one first; `open` holes whose last look is bad
  * @throws never
- * @source handbook 4.6; contract `sampling-due`
+ * @source inspect; calculation `sampling-due`
  * @example sampling-due {"order":[4,5,6,7,8,9],"plan":{"kind":"first-then-every","first":2,"every":3},"checked":[{"hole":4,"good":true}]} -> {"due":[5,8,9],"next":5,"reason":"plan"}
  */
 export function samplingDue(input: SamplingDueInput): Answer<SamplingDueResult> {

@@ -40,7 +40,7 @@ const MINUTE_S = 60;
  * @param times those that the batch was taken out under, minutes; null: the guidance's
  * @returns instants in UTC; `remainingS` to the limit, not below 0; nulls where the alloy has no limit
  * @throws never
- * @source handbook 3.1 and 4.5; contract `cold-batch`
+ * @source rivets and drive; calculation `cold-batch`
  * @example cold-batch {"alloy":"DD","removedAt":"2026-05-04T08:00:00Z","now":"2026-05-04T08:10:00Z","perRivetS":20} -> {"state":"due","remainingS":600,"canDrive":30}
  */
 export function coldBatch(

@@ -26,7 +26,7 @@ export type SqueezerGapResult = z.infer<typeof SqueezerGapResult>;
  * @param input grip in inches, shop head height in D
  * @returns the gap, in: manufactured head (0 for flush) + grip + shop head
  * @throws never
- * @source handbook 4.5; contract `squeezer-gap`
+ * @source drive; calculation `squeezer-gap`
  * @example squeezer-gap {"dash":4,"head":"universal","gripIn":0.08} -> {"gapIn":0.1965}
  */
 export function squeezerGap(input: SqueezerGapInput): Answer<SqueezerGapResult> {

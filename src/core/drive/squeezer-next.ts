@@ -82,7 +82,7 @@ function slopeOf({ trials }: SqueezerNextInput, nominalIn: number) {
  * @returns the absolute setting and the change; `done` inside the limits, `overDriven` where this setting or a more open
  * one went below them (never offered again: null), `stuck` where even one division could
  * @throws never
- * @source handbook 4.5; contract `squeezer-next`
+ * @source drive; calculation `squeezer-next`
  * @example squeezer-next {"targetIn":0.0625,"limits":{"lowIn":0.0475,"highIn":0.08125},"turnIn":0.05,"trials":[{"divisions":2,"heightIn":0.104}]} -> {"nextDivisions":6,"changeDivisions":4,"confidence":"assumed"}
  */
 export function squeezerNext(input: SqueezerNextInput): Answer<SqueezerNextResult> {

@@ -59,7 +59,7 @@ export type WedgeBarResult = z.infer<typeof WedgeBarResult>;
  * @param input inches; `risePerIn` is the rise for each inch pulled
  * @returns lengths in inches; pulls are null where the shim leaves no room for the rivet, shims where none fits
  * @throws never; `not-possible` when the bar does not go in under the rivet even without a shim
- * @source handbook 4.5; contract `wedge-bar`
+ * @source drive; calculation `wedge-bar`
  * @example wedge-bar {"insideIn":1.2,"barIn":0.9,"risePerIn":0.1,"travelIn":2.5,"dash":4,"protrusionIn":0.19} -> {"freeIn":0.11,"fits":true}
  */
 export function wedgeBar(input: WedgeBarInput): Answer<WedgeBarResult> {

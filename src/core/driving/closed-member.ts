@@ -91,7 +91,7 @@ export function shimHeights(shimsIn: readonly number[]): number[] {
  * @param order rivets as they are driven
  * @returns `not-possible` with the rivet that no shims of the shop serve, and where the walls as told cannot hold the sheets
  * @throws never
- * @source handbook 4.5, closed members; contract `wedge-bar`
+ * @source drive, closed members; calculation `wedge-bar`
  */
 export function closedMemberPlan(
   facts: IssuedFacts,

@@ -14,7 +14,7 @@ import type { DriveMove } from './drive-move.ts';
  * @param times the shop's own, minutes; null: the guidance's
  * @returns `not-possible` where the alloy is driven as received
  * @throws never
- * @source handbook 3.1 and 4.5: take out only what can be driven in the window
+ * @source rivets and drive: take out only what can be driven in the window
  */
 export function takeOutAdvice(
   alloy: Alloy,

@@ -80,7 +80,7 @@ function nextPlace(
  * @param every a holder in every so many holes of a row
  * @param inShop holders of the final size that there are
  * @throws never
- * @source handbook 4.5: sheet holders every few holes, next to the rivet
+ * @source drive: sheet holders every few holes, next to the rivet
  */
 export function drivingHolders(
   holes: readonly OrderedHole[],

@@ -146,7 +146,7 @@ export function pathOf(
  *   row and back along the next, for long members
  * @returns every hole once; jumps from rivet to rivet, in
  * @throws never
- * @source handbook 4.5: middle towards the ends, skipping
+ * @source drive: middle towards the ends, skipping
  */
 export function drivingOrder(
   holes: readonly OrderedHole[],
@@ -205,7 +205,7 @@ export interface Neighbors {
  * Where an order of one's own would let sheets creep: neighbors of one row driven in a row while some of that row's
  * skipping holes are still open.
  *
- * @source handbook 4.5; the flat-sheet order skips until every row is held
+ * @source drive; the flat-sheet order skips until every row is held
  */
 export function neighborsTooSoon(
   holes: readonly OrderedHole[],

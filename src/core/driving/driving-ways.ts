@@ -186,7 +186,7 @@ export function headsTouched(
  * @returns ways in the order of preference: inside a closed member only the remote bar; sheets that the rivet itself
  *   dimples with it as punch; squeezed where one yoke reaches every hole; back-riveted face down; bucked by one; by two
  * @throws never
- * @source handbook 4.5; forces, bars and guns 3.4
+ * @source drive; forces, bars and guns driving-tools
  */
 export function drivingWays(
   run: RivetRun,

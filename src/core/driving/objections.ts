@@ -27,7 +27,7 @@ export interface RunBefore {
  *
  * @param steps before driving; null where they are not known here
  * @param runs that have rivets to drive
- * @source handbook 4.4 (what is done first) and 4.5 (ways, first heads of a setting)
+ * @source prepare (what is done first) and drive (ways, first heads of a setting)
  */
 export function objections(
   steps: { done: number; of: number } | null,

@@ -44,7 +44,7 @@ export interface HoleReach {
  * @param gripIn what the yoke straddles there
  * @returns the way and, as arithmetic, throat and gap
  * @throws never
- * @source handbook 4.5: squeeze where a yoke reaches
+ * @source drive: squeeze where a yoke reaches
  */
 export function yokeReach(
   hole: Place,

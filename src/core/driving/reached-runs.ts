@@ -22,7 +22,7 @@ const partOf = (
  *
  * @returns the run itself, or its two parts, those that are reached first
  * @throws never
- * @source handbook 4.5
+ * @source drive
  */
 export function reachedRuns(
   run: RivetRun,

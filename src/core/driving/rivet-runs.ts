@@ -21,7 +21,7 @@ export interface RivetRun {
   holes: IssuedHole[];
 }
 
-/** So thin in all, sheets are dimpled together with the rivet as punch (handbook 4.3, second rule). */
+/** So thin in all, sheets are dimpled together with the rivet as punch (stack-up, second rule). */
 const DIMPLED_TOGETHER_TO_IN = 0.04;
 
 /** The run that a rivet belongs to. */

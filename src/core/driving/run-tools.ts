@@ -71,7 +71,7 @@ const clear = <T extends { radiusIn: number }>(
  * that fits.
  *
  * @throws never
- * @source handbook 3.4 and 4.5
+ * @source driving-tools and drive
  */
 export function runTools(
   run: RivetRun,

@@ -64,7 +64,7 @@ const linkOf = (mine: Word, other: Heard | null, nowMs: number): TeamState['link
  * @param other the last that was heard of the other role, whoever stopped being heard counts as silent
  * @param nowMs this device's clock
  * @throws never
- * @source handbook 4.5: a spoken ready, go, stop each rivet
+ * @source drive: a spoken ready, go, stop each rivet
  */
 export function teamState(mine: Word, other: Heard | null, nowMs: number): TeamState {
   const link = linkOf(mine, other, nowMs);

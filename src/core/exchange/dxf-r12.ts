@@ -128,7 +128,7 @@ function entity(stroke: Stroke, perIn: number): Group[] {
  * A pattern as a DXF file of release 12: header, layer table, entities; y up.
  *
  * @param title job, joint, revision and part, as a comment at the file's head
- * @source the public DXF reference, AC1009
+ * @source dxf
  */
 export function dxfR12(
   { strokes, xIn, yIn, wIn, hIn }: Pattern,

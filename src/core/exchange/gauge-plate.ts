@@ -61,7 +61,7 @@ function notchedEdge(
  *
  * @param dashes sizes from left to right; @param limits the shop's head limits
  * @returns the plate full size, x right and y down in inches, and what to measure on it
- * @source handbook 4.3 (protrusion) and 4.6 (limits)
+ * @source stack-up (protrusion) and inspect (limits)
  */
 export function gaugePlate(dashes: readonly Dash[], limits: HeadLimitsKey): GaugePlate {
   const { diameterD, heightD } = headLimits(limits);

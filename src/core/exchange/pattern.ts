@@ -312,7 +312,7 @@ export function withCaptions(
  * computed and as each part is drilled, rivet lines, hole numbers, the datum corner.
  *
  * @returns strokes, the drill table and what they cover, in
- * @source handbook 4.2: a paper pattern punched through removes measuring altogether
+ * @source layout: a paper pattern punched through removes measuring altogether
  */
 export function patternOf(wish: PatternWish): Pattern {
   const { layout, part } = wish;

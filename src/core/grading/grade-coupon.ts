@@ -172,7 +172,7 @@ function feedbackOf(criterion: CriterionRead, graded: GradedCriterion): Feedback
  * @returns marks a criterion: full within the limit, half up to one and a half times as far, none beyond; over the places the
  * instructor read
  * @throws never
- * @source two readers of one place: bias is the mean difference, repeatability the pooled scatter of one reader's own readings
+ * @source inspect: two readers of one place: bias is the mean difference, repeatability the pooled scatter of one reader's own readings
  */
 export function gradeCoupon({ criteria, agreeWithinIn, measuringPoints }: Coupon): GradedCoupon {
   const graded = criteria.map(gradeCriterion);

@@ -22,7 +22,7 @@ export interface FlushAt {
  *
  * @param hole with the size of the rivet that is in it
  * @returns null for heads that have no flushness, and where the issue's rules were not frozen
- * @source handbook 4.3 (knife edge), 4.4 (flushness) and 4.7 (dimpled joints)
+ * @source stack-up (knife edge), prepare (flushness) and rework (dimpled joints)
  */
 export function flushAt(
   { head, rules }: Pick<IssuedFacts, 'head' | 'rules'>,

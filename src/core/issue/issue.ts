@@ -98,7 +98,7 @@ export interface Issue {
 /**
  * The head that volume predicts for one hole of an issue, in³; null when none can be predicted.
  *
- * @source handbook 4.3: grip and length are the hole's own
+ * @source stack-up: grip and length are the hole's own
  */
 export function predictedHeadIn3(facts: IssuedFacts, hole: IssuedHole): number | null {
   const stack = facts.stacks[hole.stack];

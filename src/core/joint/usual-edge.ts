@@ -12,7 +12,7 @@ interface Laid {
  *
  * @param leastIn the least that the rivets take
  * @returns `step` is the division, as in "next whole 1/64"; null where the edge was typed
- * @source handbook 4.1
+ * @source size
  */
 export function edgeOf(
   { edgeIn, scale, divisionsFrom }: Laid,

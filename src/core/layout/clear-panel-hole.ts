@@ -23,7 +23,7 @@ export const ClearPanelHoleResult = z.strictObject({
 });
 export type ClearPanelHoleResult = z.infer<typeof ClearPanelHoleResult>;
 
-/** Growth per °C (handbook 4.2). */
+/** Growth per °C (layout). */
 const GROWTH_PER_C = { polycarbonate: 68e-6, acrylic: 72e-6, aluminium: 23e-6 };
 const PLAY_IN = 0.01;
 /** A head must still cover the hole by this much with the panel fully grown. */
@@ -36,7 +36,7 @@ export const LEAST_COVER_IN = 1 / 32;
  * @returns inches: growth each way from the middle, the hole before rounding up to a drill, what the
  * universal head still covers when grown
  * @throws never; `not-possible` when no drill up to H is large enough
- * @source handbook 4.2; contract `clear-panel-hole`
+ * @source layout; calculation `clear-panel-hole`
  * @example clear-panel-hole {"panel":"acrylic","spanIn":12.8,"deltaTC":60,"dash":5} -> {"drill":"#6","growthIn":0.018816,"needsWasher":false}
  */
 export function clearPanelHole(input: ClearPanelHoleInput): Answer<ClearPanelHoleResult> {

@@ -108,7 +108,7 @@ function explainStuck(stretch: Stretch): ReturnType<typeof notPossible> {
  * keep-outs are open intervals for hole centres, already widened by head and tool clearance
  * @returns marks from the datum, in; gaps, in; the sum of squared gaps, in²
  * @throws never; `not-possible` says which stretch cannot be filled and what would make it possible
- * @source handbook 4.2; contract `constrained-row`
+ * @source layout; calculation `constrained-row`
  * @example constrained-row {"startIn":0,"endIn":4,"keepOut":[{"fromIn":0.9,"toIn":1.2}],"minPitchIn":0.375,"maxPitchIn":1.5,"gridIn":0.25} -> {"count":4,"marksIn":[0,1.25,2.5,4]}
  */
 export function constrainedRow(

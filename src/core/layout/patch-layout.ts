@@ -126,7 +126,7 @@ function layRing(
  * @param insertEdgeIn of the insert's own line, in, where it is not the skin's
  * @returns sizes and lines in inches; `insertCornerEdgeIn` may be under the edge minimum, never under D
  * @throws never; `not-possible` names the limit that stops it
- * @source handbook 4.2; contract `patch-layout`
+ * @source layout; calculation `patch-layout`
  * @example patch-layout {"cutoutIn":{"w":4,"h":3},"cornerRadiusIn":0.25,"dash":3,"head":"universal","edgeIn":"7/32"} -> {"total":30,"insertCornerEdgeIn":0.21875}
  */
 export function patchLayout(

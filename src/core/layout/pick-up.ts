@@ -52,7 +52,7 @@ function meet(input: PickUpInput, fromAIn: number, fromBIn: number) {
  * @param input inches; y up, so that left of A → B is the usual left
  * @returns both solutions, the chosen one first, and how far off it may be with ± 1/64 on each tape
  * @throws never; `not-possible` when the two distances cannot meet, with by how much
- * @source handbook 4.2: existing holes are picked up as fixed
+ * @source layout: existing holes are picked up as fixed
  */
 export function pickUp(input: PickUpInput): Answer<PickedUp> {
   const { datumA, datumB, fromAIn, fromBIn, side } = input;

@@ -28,7 +28,7 @@ const MOST_ROUNDS = 8;
  * @param innerIn radius of the innermost ring
  * @param least rivets over all rings together
  * @returns radii, count a ring and pitches; `not-possible` when the innermost pitch is under the minimum
- * @source handbook 4.2, round patch; pitch is centre to centre, so the chord
+ * @source layout, round patch; pitch is centre to centre, so the chord
  */
 export function roundRings(
   innerIn: number,

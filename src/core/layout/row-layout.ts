@@ -149,7 +149,7 @@ const maximum = (rule: LayoutCheck['rule'], limitIn: number, valueIn: number): L
  * mark would be off had the snapped pitch been stepped off
  * @throws never; `not-possible` when the edge distance is under its minimum, the sheet is too narrow, or
  * the pitch would be under 3 D
- * @source handbook 4.2; contract `row-layout`
+ * @source layout; calculation `row-layout`
  * @example row-layout {"widthIn":6,"dash":4,"head":"universal","required":9,"rows":1} -> {"perRow":9,"total":9,"pitchD":5.4375,"edgeIn":0.28125}
  */
 export function rowLayout(

@@ -36,7 +36,7 @@ export interface SpacingWish {
  * a wished pitch, on upward to the count whose pitch is nearest (a tie takes fewer).
  *
  * @returns the count, or null when its pitch would be under 3 D
- * @source contract `row-layout`
+ * @source calculation `row-layout`
  */
 export function rivetsPerRow(
   wish: SpacingWish,

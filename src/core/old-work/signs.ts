@@ -39,7 +39,7 @@ interface SignRule {
 /**
  * What each sign asks for. Its causes are of service: load, vibration, corrosion, age.
  *
- * @source handbook 4.7a
+ * @source old-work
  */
 export const OLD_SIGNS: Record<OldSign, SignRule> = {
   smoking: {

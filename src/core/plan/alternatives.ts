@@ -86,7 +86,7 @@ const sameAs = (a: Alternative, b: Alternative): boolean =>
  * and staggered, one size up and down.
  *
  * @returns the present layout first; those that cannot be laid out, and repeats, are left out
- * @source handbook 4.2, the schools of pitch and rows
+ * @source layout, the schools of pitch and rows
  */
 export function alternatives(
   entered: EnteredJoint,

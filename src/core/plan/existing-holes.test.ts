@@ -47,7 +47,7 @@ describe('an existing hole that gets a rivet', () => {
   });
 
   it('is too small under the nominal hole, whatever is written alike is at it', () => {
-    // handbook 3.1: dash 4 nominal 0.1285, dash 5 0.159 (drill #21)
+    // rivets: dash 4 nominal 0.1285, dash 5 0.159 (drill #21)
     expect(found({ holeIn: '0.127' })).toMatchObject({ standing: 'too-small', drill: '#30' });
     expect(found({ holeIn: '0.098' })).toMatchObject({ standing: 'too-small' });
     expect(found({ holeIn: '0.1285' })?.standing).toBe('fits');

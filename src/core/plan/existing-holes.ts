@@ -36,7 +36,7 @@ export interface ExistingHole {
  * Every existing hole that gets a rivet, by what was measured of it: too small, good for the planned size, for the next one, or
  * for none. A hole with its rivet still in it is measured when that is out.
  *
- * @source handbook 3.1 (nominal hole), 4.2 (existing holes) and 4.7; contract `oversize`
+ * @source rivets (nominal hole), layout (existing holes) and rework; calculation `oversize`
  */
 export function existingHoles(
   joint: Pick<Joint, 'fixed' | 'head'>,

@@ -58,7 +58,7 @@ function stoppedByRoom(
  * @param holes with their room where they lie on the metal: at the ruler's marks, when they are marked
  * @param limits the rule profile's multiples of D
  * @returns one entry a hole, in the order given
- * @source handbook 4.2 and 4.7
+ * @source layout and rework
  */
 export function headroom(
   holes: readonly HoleToGrow[],

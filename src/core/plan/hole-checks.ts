@@ -210,7 +210,7 @@ function bendCheck({ holes, bend }: Laid): HoleCheck[] {
  * An insert's rounded corners against the marks of the rivets there: nearer than their edge distance they are told, under one
  * D they tear out.
  *
- * @source contract `patch-layout`
+ * @source calculation `patch-layout`
  */
 function cornerChecks(
   { holes, head, limits }: Laid,

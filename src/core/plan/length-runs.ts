@@ -39,7 +39,7 @@ const partOf = ({ length }: Riveted): string | null =>
  * place: what is held open for later is drilled with its neighbours.
  *
  * @returns runs in the order of lines and holes, and the changes between them
- * @source handbook 4.3: the grip changes along a row where a layer ends
+ * @source stack-up: the grip changes along a row where a layer ends
  */
 export function lengthRuns(
   lines: readonly LaidLine[],

@@ -14,7 +14,7 @@ export interface JointMass {
  *
  * @param rivets counts by size and length, in
  * @param addedIn3 metal added, holes not taken off
- * @source handbook 3.2
+ * @source sheets
  */
 export function jointMass(
   rivets: readonly { dash: Dash; lengthIn: number; count: number }[],

@@ -75,7 +75,7 @@ function against(
  * Spans between end holes as they were measured on the metal, each against its line as it is marked.
  *
  * @param limits the multiples of D that the lines are held to
- * @source handbook 4.2: measure between the end rivets, divide by spaces
+ * @source layout: measure between the end rivets, divide by spaces
  */
 export function measuredSpans(
   spans: Joint['spans'],

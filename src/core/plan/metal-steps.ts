@@ -101,7 +101,7 @@ function lineSteps(line: LaidLine, holes: Map<number, PlannedHole>): MetalStep[]
  * them, divide, mark; cut-outs with the holes that relieve their corners.
  *
  * @returns lengths in inches
- * @source handbook 4.2, order on metal and corner relief
+ * @source layout, order on metal and corner relief
  */
 export function metalSteps(layout: JointLayout): MetalStep[] {
   const holes = new Map(layout.holes.map((hole) => [hole.number, hole]));

@@ -47,7 +47,7 @@ export type BlindWhy = 'short' | 'long' | 'grip-unknown' | 'no-drill' | 'other-d
  * What stands against a blind rivet in its hole: sheets outside its grip, no grip or drill named, another drill than its size's.
  *
  * @param sheetsIn the stack at its hole, in
- * @source handbook 3.5 and 4.5 (a range of grips, never stretched)
+ * @source blind-rivets and drive (a range of grips, never stretched)
  */
 export function blindAgainst({ fastener, drillIn, grip }: OpenBlind, sheetsIn: number): BlindWhy[] {
   const usual = readDrill(readBlindPart(fastener)?.drill ?? '');

@@ -30,7 +30,7 @@ const isDimpledThrough = (flush: PlannedStack['flush']): boolean =>
 /**
  * The rivet that a stack takes: how a flush head is let in, and the length.
  *
- * @source handbook 4.3; coats that stay on the sheets count towards the grip, never towards a sheet's thickness
+ * @source stack-up; coats that stay on the sheets count towards the grip, never towards a sheet's thickness
  */
 export function rivetFor(
   sheets: readonly HeldSheet[],
@@ -61,7 +61,7 @@ export function rivetFor(
  * Grip, length, flush method, hole and the head to expect for one stack.
  *
  * @returns every part as an answer with its arithmetic; a part that depends on a refused one carries the refusal
- * @source handbook 4.3
+ * @source stack-up
  */
 export function planStack(
   { name, sheets, dash, rivets, gripsIn }: StackToPlan,

@@ -278,7 +278,7 @@ function derive(
  * @param onProgress told how much of solving rows past obstacles is done, 0 to 1
  * @returns every part as an answer with its arithmetic; a part that depends on a refused one carries the refusal
  * @throws never
- * @source handbook 4.1 to 4.3
+ * @source size to stack-up
  */
 export const plan = (joint: Joint, profile: RuleProfile, onProgress?: OnProgress): Plan =>
   derive(joint, profile, (limits) => limits, onProgress);

@@ -20,7 +20,7 @@ export interface ReworkMargin {
  *
  * @returns null while there are no holes
  * @throws never
- * @source handbook 4.7
+ * @source rework
  */
 export function reworkMargin({
   headroom,

@@ -107,7 +107,7 @@ function flushOf(stack: PlannedStack, joint: Joint, profile: RuleProfile): Flush
  * One stack as the Stack station shows it: the section to draw, driving, lengths to choose from, the flush rule.
  *
  * @returns lengths in inches; what depends on a refused part is null or empty
- * @source handbook 4.3
+ * @source stack-up
  */
 export function stackView(stack: PlannedStack, joint: Joint, profile: RuleProfile): StackView {
   const { dash, length, hole, sheets, head } = stack;

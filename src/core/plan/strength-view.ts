@@ -57,7 +57,7 @@ export function strengthBasis(joint: Joint): StrengthBasis {
  * Joint efficiency against pitch for a laid-out joint, with the point where it stands.
  *
  * @returns null while the joint cannot be laid out
- * @source handbook 4.1
+ * @source size
  */
 export function strengthView(
   joint: Joint,

@@ -237,7 +237,7 @@ const BLIND: Substitution = {
  * Other rivets that people think of in place of a stack's own, and what each would change. None is approved here.
  *
  * @returns one size up and down, the other head, every other alloy, and a blind fastener
- * @source handbook 3.1, 4.1, 4.2 and 4.7
+ * @source rivets and size and layout and rework
  */
 export function substitutions(asked: Asked): Substitution[] {
   const { joint, stack } = asked;

@@ -36,7 +36,7 @@ function filmUnsaid(film: Film): { at: string; message: string } | null {
 /**
  * How much prouder a head will stand on the bare work than it was read on the scrap, in.
  *
- * @source handbook 4.3: a cage that rests on film cuts that much less into the metal
+ * @source stack-up: a cage that rests on film cuts that much less into the metal
  */
 export const filmRaisesIn = ({ filmIn, filmCut, filmRead, filmWork }: Film): number =>
   filmIn * (Number(filmRead ?? false) - Number(filmCut ?? false) + Number(filmWork ?? false));
@@ -127,7 +127,7 @@ function slopeOf(readings: readonly Reading[]) {
  * @returns the absolute setting (null once too deep) and the change; `done` inside the limits, `tooDeep` where this setting
  * or a shallower one went below them, `stuck` when even one click is predicted to go below them (finish by hand)
  * @throws never
- * @source handbook 4.4; contract `countersink-next`
+ * @source prepare; calculation `countersink-next`
  * @example countersink-next {"targetIn":0.002,"limits":{"lowIn":0,"highIn":0.003},"trials":[{"clicks":4,"flushnessIn":0.0061}]} -> {"nextClicks":6,"changeClicks":2,"confidence":"assumed"}
  */
 export function countersinkNext(input: CountersinkNextInput): Answer<CountersinkNextResult> {

@@ -14,7 +14,7 @@ export type CuttingMethod = (typeof METHODS)[number]['method'];
  * How a sheet of some thickness is cut out.
  *
  * @param thicknessIn in, > 0
- * @source handbook 4.4: a hand nibbler serves to about 0.032, then snips, router, saw
+ * @source prepare: a hand nibbler serves to about 0.032, then snips, router, saw
  */
 export const cuttingMethod = (thicknessIn: number): CuttingMethod =>
   (METHODS.find(({ upToIn }) => atMost(thicknessIn, upToIn)) ?? METHODS[3]).method;

@@ -9,7 +9,7 @@ import { numbersOf, type MadeStep } from './step-parts.ts';
 const cutClamped = ({ closed }: Joint, { countersinkWhen }: RuleProfile): boolean =>
   closed || countersinkWhen === 'clamped';
 
-/** Dimpling and countersinking, stack by stack (handbook 4.3 and 4.4). */
+/** Dimpling and countersinking, stack by stack (stack-up and prepare). */
 export const flushSteps = (joint: Joint, plan: Plan, profile: RuleProfile): MadeStep[] =>
   flushWorks(joint, plan, profile).map((work): MadeStep => {
     const { key, stack, tool, holes, of } = work;

@@ -68,7 +68,7 @@ const rising = (holes: Iterable<number>): number[] => [...new Set(holes)].sort((
  * @param oneSize the pilot is the final size: holders stay where they are, and nothing is drilled a second time
  * @returns rounds; every hole is drilled to size once and never while it carries a holder
  * @throws never; `not-possible` when there are not even two holders a line
- * @source handbook 4.4: holders, drill the rest, moving holders along
+ * @source prepare: holders, drill the rest, moving holders along
  */
 export function holderPlan(
   lines: readonly Pick<LaidLine, 'holes'>[],

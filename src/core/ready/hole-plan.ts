@@ -31,7 +31,7 @@ export type HolePlanResult = z.infer<typeof HolePlanResult>;
  * @param input holes, layers held, the rivet and the drill school
  * @returns drill names, the final diameter in inches, drillings through the whole stack, deburr operations
  * @throws never
- * @source handbook 3.1 and 4.4; contract `hole-plan`
+ * @source rivets and prepare; calculation `hole-plan`
  * @example hole-plan {"holes":50,"layers":2,"dash":4} -> {"pilot":"#40","final":"#30","drillings":100,"deburrs":200}
  */
 export function holePlan({ holes, layers, dash, school }: HolePlanInput): Answer<HolePlanResult> {

@@ -18,7 +18,7 @@ export interface OrientationMark {
  * carries strokes that only fit its neighbours.
  *
  * @param joint its name; @param pieces from those under the manufactured head downward; those of one layer carry the same strokes
- * @source handbook 4.4: mark parts so they go back the same way round
+ * @source prepare: mark parts so they go back the same way round
  */
 export function orientationMarks(
   joint: string,

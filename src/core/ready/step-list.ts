@@ -225,7 +225,7 @@ const SECONDS_PER_MINUTE = 60;
  * @param holders null where none are planned
  * @param timeOf seconds for one of an operation, and whose figure it is
  * @returns empty while the joint cannot be laid out, or is stopped
- * @source handbook 4.2 (reliefs), 4.3 (flush) and 4.4
+ * @source layout (reliefs), stack-up (flush) and prepare
  */
 export function stepList(
   joint: Joint,

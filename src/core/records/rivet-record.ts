@@ -148,7 +148,7 @@ export function settingAt(
  * @param holes by their numbers
  * @returns by hole, then in the order they were in
  * @throws never
- * @source handbook 4.8: what a record holds
+ * @source record: what a record holds
  */
 export function rivetRecords(sources: RivetSources, holes: Iterable<number>): RivetRecord[] {
   const wanted = new Set(holes);

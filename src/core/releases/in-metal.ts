@@ -20,7 +20,7 @@ export interface InMetal {
  *
  * @param planned holes of the joint as it is planned now, by their own numbers
  * @returns in the order of `planned`
- * @source handbook 4.7: a replacement is part of the joint
+ * @source rework: a replacement is part of the joint
  */
 export function inMetal(
   planned: readonly (AtPlace & { number: number })[],

@@ -42,7 +42,7 @@ export interface TakenOver {
  *
  * @param next the new release as planned
  * @throws never
- * @source design: issuing; handbook 4.7 and 4.8
+ * @source rework and record
  */
 export function takeOver(
   earlier: EarlierRelease,

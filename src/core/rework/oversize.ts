@@ -54,7 +54,7 @@ const KEEP_IN = 0.003;
  * @param limits the rule profile's multiples of D
  * @returns the decision; `fails` names what stands against the next size; `partNumber` only with `next-size`
  * @throws never; a hole smaller than D is `invalid-input`
- * @source handbook 4.7; contract `oversize`
+ * @source rework; calculation `oversize`
  * @example oversize {"dash":4,"head":"universal","holeIn":0.14,"edgeIn":0.4,"pitchesIn":[0.6],"sheetsIn":[0.04,0.04]} -> {"decision":"next-size","dash":5,"partNumber":"MS20470AD5-5"}
  */
 export function oversize(

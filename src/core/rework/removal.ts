@@ -28,7 +28,7 @@ const PUNCH_UNDER_IN = 1 / 64;
  * @param input the rivet and the school
  * @returns drill name, its diameter and the largest punch, in
  * @throws never
- * @source handbook 4.7; contract `removal`
+ * @source rework; calculation `removal`
  * @example removal {"dash":4} -> {"drill":"#31","drillIn":0.12,"punchMaxIn":0.109375}
  */
 export function removal({ dash, school }: RemovalInput): Answer<RemovalResult> {

@@ -12,7 +12,7 @@ import { above, below, isUnder } from '../units/tolerance.ts';
 import { issuedRivet, type ReplacedRivet } from './replaced-rivet.ts';
 import type { SeenInHole } from './rework-moves.ts';
 
-/** A hole whose rivet came out so often is for the people who own the data (handbook 4.7). */
+/** A hole whose rivet came out so often is for the people who own the data (rework). */
 export const OUTS_BEFORE_REFERRAL = 3;
 
 /** A hole that measures more, in D, is a slipped decimal. */
@@ -56,7 +56,7 @@ export interface FoundHole {
  *
  * @param hole as it is now, a size it was given by an earlier rework counted
  * @returns `not-possible` where the issue does not say what the hole stands among
- * @source handbook 4.7; contract `oversize`, with rows, alloy and the cut held too
+ * @source rework; calculation `oversize`, with rows, alloy and the cut held too
  */
 export function decideHole(
   facts: IssuedFacts,
@@ -244,5 +244,5 @@ function headedRivet(
 const nextDash = (dash: Dash): Dash | null =>
   dash === 3 ? 4 : dash === 4 ? 5 : dash === 5 ? 6 : dash === 6 ? 8 : null;
 
-/** A hole this much over its drill no longer keeps its size (handbook 4.7). */
+/** A hole this much over its drill no longer keeps its size (rework). */
 const JUST_OVER_IN = 0.0031;

@@ -18,7 +18,7 @@ export const askedInstead = ({ referrals }: Pick<ReworkState, 'referrals'>): Set
 /**
  * The holes that no rivet goes into now, and why; the rest goes on.
  *
- * @source handbook 4.7: while a question is open its hole is neither driven nor signed
+ * @source rework: while a question is open its hole is neither driven nor signed
  */
 export function heldBack(rework: ReworkState): Map<number, HeldBack> {
   const held = new Map<number, HeldBack>();

@@ -38,7 +38,7 @@ export const counted = (readings: readonly HoleReading[]): HoleReading[] =>
  *
  * @param hole as it was before its rivet came out
  * @returns null where no reading counts
- * @source handbook 4.7: what was measured stays
+ * @source rework: what was measured stays
  */
 export function decidedTogether(
   facts: IssuedFacts,

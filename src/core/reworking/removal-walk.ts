@@ -33,7 +33,7 @@ export type HowOut = 'plain' | 'swelled' | 'spinning';
  * A rivet taken out step by step, so that the hole stays as it is.
  *
  * @param holeDrill the drill that its hole was made with
- * @source handbook 4.7
+ * @source rework
  */
 export function removalWalk(
   dash: Dash,

@@ -9,7 +9,7 @@ import type { ReworkStep } from './rework-moves.ts';
  * @param hole as it was before its rivet came out
  * @param rivet that goes in; null where none does
  * @param tooSmall the hole is under the nominal size of that rivet
- * @source handbook 4.4 and 4.7
+ * @source prepare and rework
  */
 export function stepsAsked(
   facts: Pick<IssuedFacts, 'head' | 'rules'>,

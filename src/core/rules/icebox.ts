@@ -75,7 +75,7 @@ export type BatchTimes = z.output<typeof BatchTimes>;
  *
  * @returns null for an alloy that is driven as received
  * @throws never
- * @source handbook 3.1
+ * @source rivets
  */
 export const windowOf = (alloy: Alloy, times: IceboxWindow | null = null): IceboxWindow | null => {
   const { cold } = alloyFacts(alloy);

@@ -9,7 +9,7 @@ export const InspectionPlace = z.enum(['shop', ...BesideShopHead.options]);
 export type InspectionPlace = z.output<typeof InspectionPlace>;
 
 const places = z.array(BesideShopHead).max(BesideShopHead.options.length);
-/** What makes an inspection complete (handbook 4.6: three places). */
+/** What makes an inspection complete (inspect: three places). */
 export const INSPECTION = { inspect: places.default([...BesideShopHead.options]) };
 /** The same in a release: one made before the rules said so promised the shop head alone, and keeps to that. */
 export const INSPECTION_RELEASED = { inspect: places.default([]) };

@@ -34,7 +34,7 @@ const edgeMin = (head: 'universal' | 'countersunk', label: string, why: string):
   set: (limits, value) => ({ ...limits, edgeMinD: { ...limits.edgeMinD, [head]: value } })
 });
 
-/** Every limit of the profile with what it guards against (handbook 4.2 and 4.3). */
+/** Every limit of the profile with what it guards against (layout and stack-up). */
 export const LIMITS: LimitSetting[] = [
   edgeMin(
     'universal',

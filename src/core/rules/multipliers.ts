@@ -53,7 +53,7 @@ export const Multipliers = z
 /** The spacing and protrusion limits in multiples of D. */
 export type Multipliers = z.output<typeof Multipliers>;
 
-/** Handbook 4.2 and 4.3: what every calculation uses when it is given no rule profile. */
+/** What every calculation uses when it is given no rule profile. */
 export const DEFAULT_MULTIPLIERS: Multipliers = {
   edgeMinD: { universal: 2, countersunk: 2.5 },
   edgeMaxD: 4,

@@ -6,7 +6,7 @@ const count = (what: string, least: number, most: number) =>
     .min(least, `${what} is at least ${least}`)
     .max(most, `${what} is at most ${most}`);
 
-/** Which heads are looked at when nothing is wrong, and how far round one that is (handbook 4.6). */
+/** Which heads are looked at when nothing is wrong, and how far round one that is (inspect). */
 export const SAMPLING = {
   /** every head, or the first ones and then every so many */
   sampling: z.enum(['all', 'first-then-every']).default('all'),

@@ -50,7 +50,7 @@ const bandOf = (school: FlushnessSchool): Notation => {
   return lowIn === -highIn ? by`± ${unitLen(highIn)}` : by`${len(lowIn)} to +${unitLen(highIn)}`;
 };
 
-/** Every school of the profile, in the order of the work (handbook 4.1 to 4.7). */
+/** Every school of the profile, in the order of the work (docs/sources.md). */
 export const SCHOOLS: School[] = [
   {
     key: 'diameter',

@@ -3,10 +3,10 @@ import { saying, type RefusalSaid } from '../refusal-said.ts';
 import { parseLength } from '../units/parse-length.ts';
 import { TOLERANCE } from '../units/tolerance.ts';
 
-/** Limits that keep every calculation finite (contract, "Sizes that would never end"). */
+/** Limits that keep every calculation finite. */
 export const WIDEST_IN = 1200;
 export const MOST_HOLES = 100_000;
-/** Thicknesses outside this are nearly always a slipped decimal point (handbook 3.2). */
+/** Thicknesses outside this are nearly always a slipped decimal point (sheets). */
 export const THINNEST_SHEET_IN = 0.01;
 export const THICKEST_SHEET_IN = 0.25;
 /** What a thickness may be where it is said that such a thick part is meant. */

@@ -291,7 +291,7 @@ function toldOfInspection(
 /**
  * What is missing before an issue can be signed, and what whoever signs it has to know.
  *
- * @source handbook 4.8; design: nothing is signed while a question is open
+ * @source record: nothing is signed while a question is open
  */
 export function missingToSign(matter: SignedMatter): Missing {
   const reading = readingOf(matter);

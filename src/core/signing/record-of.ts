@@ -93,7 +93,7 @@ const holesOf = ({ issue, rework }: RecordMatter['release']): JointRecord['holes
  * The record of a release, as it is sealed and signed.
  *
  * @returns lengths in inches
- * @source handbook 4.8
+ * @source record
  */
 export function recordOf(matter: RecordMatter): JointRecord {
   const { joint, release, settings, oldWork, steps, told, signed } = matter;

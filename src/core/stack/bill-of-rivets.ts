@@ -38,7 +38,7 @@ export interface BillOfRivets {
   massLb: number;
 }
 
-/** Aluminium, lb/in³ (handbook 3.2). */
+/** Aluminium, lb/in³ (sheets). */
 export const DENSITY_LB_PER_IN3 = 0.1;
 
 /**
@@ -67,7 +67,7 @@ export function rivetVolumeIn3(dash: Dash, head: Head, lengthIn: number): number
  * @param input needs by part number; spares as a percentage and at least a number
  * @returns lines by part number; mass in lb, cylinder plus head volume × 0.100 lb/in³
  * @throws never; a part number that cannot be read is `invalid-input`
- * @source handbook 3.1 and 3.2
+ * @source rivets and sheets
  */
 export function billOfRivets({ needs, spares, onHand }: BillOfRivetsInput): Answer<BillOfRivets> {
   const lines = new Map<string, BillLine>();

@@ -66,7 +66,7 @@ const riskOf = (protrusionD: number): CandidateLength['risk'] =>
  *
  * @param profile its stocked lengths, window and head limits
  * @returns shortest first, in steps of a sixteenth, or of a thirty-second where half sizes are stocked
- * @source handbook 4.3
+ * @source stack-up
  */
 export function candidateLengths(
   {

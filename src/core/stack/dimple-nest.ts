@@ -39,7 +39,7 @@ const STEPPED_DIAMETER_PER_DEPTH = 2 * Math.tan((55 * Math.PI) / 180);
  * @returns extra depth in inches and in whole clicks that do not pass it, the flush and the nest diameter, and the depth of
  * a 110° cut with that mouth from the close final drill, in inches
  * @throws never; a skin that is not dimpled is `not-possible`
- * @source handbook 4.3 and 4.4; contract `dimple-nest`
+ * @source stack-up and prepare; calculation `dimple-nest`
  * @example dimple-nest {"skinIn":0.032,"dash":4} -> {"extraClicks":9,"extraDepthIn":0.009773,"flushDiameterIn":0.225}
  */
 export function dimpleNest({ skinIn, dash, clickIn }: DimpleNestInput): Answer<DimpleNestResult> {

@@ -64,7 +64,7 @@ function barrel(heightIn: number, radiusIn: number, bellyIn: number): SectionPoi
  *
  * @param heightIn past the sheets, in: from the protrusion downward, > 0
  * @returns diameters in inches and the outline to draw
- * @source handbook 3.1 (the shank fills the hole in the first blows) and 4.3 (volume is constant)
+ * @source rivets (the shank fills the hole in the first blows) and stack-up (volume is constant)
  */
 export function drivingMoment(rivet: DrivenRivet, heightIn: number): DrivingMoment {
   const { diameterIn: D } = rivetSize(rivet.dash);

@@ -42,7 +42,7 @@ export const NEST_PER_IN = 1 / Math.sin((50 * Math.PI) / 180) - 1;
  * @returns the method; `margin` of the cut (null for dimples); `leastFlushIn` only for countersink: how
  * proud the head must stay so that the cut does not go through
  * @throws never
- * @source handbook 4.3; contract `flush-method`
+ * @source stack-up; calculation `flush-method`
  * @example flush-method {"sheetsIn":[0.063,0.04],"dash":4} -> {"method":"countersink","margin":"preferred"}
  */
 export function flushMethod({ sheetsIn, dash }: FlushMethodInput): Answer<FlushMethodResult> {
@@ -131,7 +131,7 @@ export function flushMethod({ sheetsIn, dash }: FlushMethodInput): Answer<FlushM
  * a cut through its sheet is none.
  *
  * @param dash the larger size
- * @source contract `oversize`; handbook 4.7, dimpled joints
+ * @source calculation `oversize`; rework, dimpled joints
  */
 export function takesLargerCut(sheetsIn: readonly number[], dash: Dash): boolean {
   const flush = flushMethod({ sheetsIn: [...sheetsIn], dash });

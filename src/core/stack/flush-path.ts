@@ -40,7 +40,7 @@ export interface FlushStep {
  *
  * @param sheetsIn metal alone, in, the first under the manufactured head
  * @returns questions with their numbers; what the last `leads` to is the method of `flushMethod`
- * @source handbook 4.3
+ * @source stack-up
  */
 export function flushPath(sheetsIn: readonly number[], dash: Dash): FlushStep[] {
   const headIn = rivetSize(dash).head.countersunk.heightIn;

@@ -38,7 +38,7 @@ export interface CutToAim {
  *
  * @param wantedIn the target somebody chose, in; null: the middle of the limits
  * @returns `not-possible` where the sheet is too thin for any head within the limits, or the target is outside them
- * @source handbook 4.3 (knife edge) and 4.4 (flushness)
+ * @source stack-up (knife edge) and prepare (flushness)
  */
 export function flushTarget(
   { dash, deepIn, sheetIn, school }: CutToAim,

@@ -65,7 +65,7 @@ export const dimpleAngles = (
     ? { punchDeg: HEAD_DEG, dieDeg: HEAD_DEG }
     : { punchDeg: STEPPED_DEG[sheet] ?? null, dieDeg: STEPPED_DEG[sheet + 1] ?? null };
 
-/** Harder tempers crack when dimpled cold (handbook 4.3). */
+/** Harder tempers crack when dimpled cold (stack-up). */
 function hotFor({ material }: HeldSheet, family: Family): Hot {
   if (material.startsWith('7075')) return 'hot';
   return material === '' && family === 'high-strength' ? 'ask' : 'cold';
@@ -153,7 +153,7 @@ function cutSheet(held: readonly HeldSheet[], method: FlushMethod): number {
  *
  * @param held sheets at the hole, in
  * @returns one entry a sheet; where there is no standard method, what would have been tried, so that one sees why
- * @source handbook 4.3
+ * @source stack-up
  */
 export function flushTools(
   held: readonly HeldSheet[],

@@ -13,7 +13,7 @@ const MOMENTS = 60;
  * @param diameterIn the rivet's D
  * @param lowestD where to end, in D, > 0
  * @returns moments from the undriven height (where the cylinder is one D wide) downward
- * @source handbook 4.3: volume is constant
+ * @source stack-up: volume is constant
  */
 export function headCurve(volumeIn3: number, diameterIn: number, lowestD: number): HeadMoment[] {
   const volumeD3 = volumeIn3 / diameterIn ** 3;

@@ -83,6 +83,6 @@ export function heldAt(layers: readonly StackLayer[], xIn: number): HeldSheet[] 
   });
 }
 
-/** Total held: every sheet with what stays on it, in (handbook 4.3). */
+/** Total held: every sheet with what stays on it, in (stack-up). */
 export const gripOf = (held: readonly HeldSheet[]): number =>
   held.reduce((sum, { thicknessIn, coatIn }) => sum + thicknessIn + coatIn, 0);

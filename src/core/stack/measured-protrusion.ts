@@ -29,7 +29,7 @@ export interface MeasuredProtrusion {
 
 /** A depth gauge on a cut shank end repeats to about this. */
 export const READS_WITHIN_IN = 0.004;
-/** Film under a head, at most (handbook 4.3). */
+/** Film under a head, at most (stack-up). */
 const FILM_IN = 0.002;
 const LENGTH_STEP_IN = 1 / 32;
 
@@ -67,7 +67,7 @@ function causesOf(differenceIn: number, sheets: readonly HeldSheet[]): CauseSaid
  * @param stack grip as typed, in, and its sheets
  * @returns the real grip and the causes to look for; a warning wherever it is off by more than a depth gauge repeats
  * @throws never; `not-possible` when no rivet of that length can stand out so far
- * @source handbook 4.3 and 4.6 (metal lost in a gap)
+ * @source stack-up and inspect (metal lost in a gap)
  */
 export function measuredProtrusion(
   measured: { dash: Dash; lengthIn: number; protrusionIn: number; fromDimple: boolean },

@@ -54,7 +54,7 @@ const SHAPE = /^(MS20470|MS20426|AN470|AN426)([A-Z]+)(\d+)-(\d+(?:\.\d+)?)$/;
  * @param input the text
  * @returns its parts; `canonical` is upper case without spaces, MS or AN kept as given
  * @throws never; `invalid-input` names the part that was not understood
- * @source handbook 3.1; contract `part-number`
+ * @source rivets; calculation `part-number`
  * @example part-number {"text":"ms20470 ad4-6"} -> {"canonical":"MS20470AD4-6","dash":4,"lengthIn":0.375}
  */
 export function partNumber({ text }: PartNumberInput): Answer<PartNumberResult> {

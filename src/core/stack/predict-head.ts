@@ -49,7 +49,7 @@ const cylinderHeightIn = (volumeIn3: number, diameterIn: number): number =>
  * D at which both height and diameter are within the limits (null when there is none)
  * @throws never; `not-possible` when no metal is left for a head, the hole is too wide to be filled, or a countersunk head
  * is higher than a grip that is not dimpled through
- * @source handbook 4.3; contract `predict-head`
+ * @source stack-up; calculation `predict-head`
  * @example predict-head {"dash":4,"head":"universal","gripIn":0.08,"lengthIn":0.25,"holeIn":0.1285} -> {"heightAt1p5DIn":0.073537}
  */
 export function predictHead(

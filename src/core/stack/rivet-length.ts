@@ -85,7 +85,7 @@ export const protrusionInWindow = (
  * `atDimpleIn` is the protrusion reckoned from the raised dimple
  * @throws never; `not-possible` when the length is not between -2 and -32, a countersunk head is deeper than the flat stack,
  * or a stack said to be dimpled through is too thick for that
- * @source handbook 4.3; contract `rivet-length`
+ * @source stack-up; calculation `rivet-length`
  * @example rivet-length {"sheetsIn":[0.0625,0.0625],"dash":4,"head":"universal"} -> {"lengthDash":"5","partNumber":"MS20470AD4-5"}
  */
 export function rivetLength(

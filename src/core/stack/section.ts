@@ -120,7 +120,7 @@ const dieOf = (tool: FlushTool | undefined, before: number): number =>
  * @param besideIn how far from the axis sheets are shown, in
  * @returns outlines with the angles of the tools; under "all 100°" dimples nest as parallel cones, which is
  * where the nest depth comes from
- * @source handbook 3.1 and 4.3
+ * @source rivets and stack-up
  */
 export function sectionOf(
   held: readonly HeldSheet[],

@@ -18,7 +18,7 @@ export interface WideHoles {
  *
  * @param sheets at the rivet; @param holeIn the rivet's own hole; @param diameterIn of its shank, in
  * @returns in³ beyond what fills the rivet's own hole, with the arithmetic of each such sheet
- * @source handbook 4.2 (clear panels), 4.3 (volume is constant)
+ * @source layout (clear panels), stack-up (volume is constant)
  */
 export function wideHoles(
   sheets: readonly Pick<HeldSheet, 'name' | 'thicknessIn' | 'holeIn'>[],

@@ -38,7 +38,7 @@ const eighth = ({ divisionsPerTurn }: DiesSetup): number =>
  *
  * @param trials in order, struck ones left out
  * @throws never
- * @source handbook 4.3 and 4.5: dies touching, then half a turn more; no cracks, no ring, nests flush
+ * @source stack-up and drive: dies touching, then half a turn more; no cracks, no ring, nests flush
  */
 export function diesGuide(setup: DiesSetup, trials: readonly DimpleTrial[]): DiesGuide {
   const last = trials.at(-1);

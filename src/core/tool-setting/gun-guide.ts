@@ -53,7 +53,7 @@ const tenths = (seconds: number) => floorTo(seconds * 10) / 10;
  * @param remembered at which air, and what a head of this size took; null where this gun drove none
  * @returns `not-possible` where this rivet makes no good head in this grip
  * @throws never
- * @source handbook 3.4 and 4.5: gun, burst
+ * @source driving-tools and drive: gun, burst
  */
 export function gunGuide(
   setup: GunSetup,

@@ -25,7 +25,7 @@ const KEPT_INSIDE = 0.25;
  *
  * @returns `not-possible` where no height gives a good head: another length is wanted
  * @throws never
- * @source handbook 4.5 and 4.6; contract `predict-head`
+ * @source drive and inspect; calculation `predict-head`
  */
 export function headBand(setup: HeadSetup): Answer<HeadBand> {
   const { dash, head, gripIn, lengthIn, holeIn, limits, dimpled, wideIn3 } = setup;

@@ -93,7 +93,7 @@ const LEAST_SHARE = 0.5;
  * @param remembered where to begin from; null where nothing like it was set before
  * @returns `not-possible` where this rivet makes no good head in this grip
  * @throws never
- * @source handbook 4.5; contract `squeezer-next`
+ * @source drive; calculation `squeezer-next`
  */
 export function squeezerGuide(
   setup: SqueezerSetup,
@@ -235,7 +235,7 @@ const CREEP_DIVISIONS = 3;
  *
  * @returns divisions to open; 0 where it may begin where it stands
  * @throws never
- * @source handbook 4.5: squeezing, closed gap
+ * @source drive: squeezing, closed gap
  */
 export function openingBetween(
   was: SqueezerSetup,

@@ -71,7 +71,7 @@ interface TrialRoom<
  * The log of a setting found by trial: trials until it is right, kept then, looked at while it is used, withdrawn when it is
  * no longer good. What is found is frozen with the event that keeps it.
  *
- * @source handbook 4.4 (stop countersink) and 4.6 (driving tools): tried on scrap, looked at again while working
+ * @source prepare (stop countersink) and inspect (driving tools): tried on scrap, looked at again while working
  */
 export function trialStream<
   Setup,

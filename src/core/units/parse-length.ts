@@ -26,7 +26,7 @@ const refuse = (message: string): ParsedLength => ({ ok: false, message });
  *
  * @param text as typed, at most 40 characters
  * @returns the length in inches, or what was not understood
- * @source contract, "Everywhere"
+ * @source sheets (a slipped decimal point is asked about)
  */
 export function parseLength(text: string): ParsedLength {
   if (text.length > LONGEST_TEXT)

@@ -26,7 +26,7 @@ export const divisionsPerIn = (scale: RulerScale): number | null =>
  * @param lengthIn in
  * @param scale which ruler
  * @returns in
- * @source contract, "Ruler scale"
+ * @source layout (rounding to the scale)
  */
 export function snapToRuler(lengthIn: number, scale: RulerScale): number {
   const divisions = divisionsPerIn(scale);

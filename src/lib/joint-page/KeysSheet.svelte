@@ -12,7 +12,7 @@
     [`1 … ${STATIONS.length}`, 'stations'],
     ['[  ]', BENCH.holeBackHoleOn],
     ['U', 'lengths: fractions, decimal, thou, mm'],
-    ['A', 'arithmetic of every number'],
+    ['A', 'all calculations'],
     ['Ctrl Z', 'undo'],
     ['Ctrl Shift Z', 'redo'],
     ['+  −  0', 'zoom and fit, on a drawing'],
@@ -20,7 +20,7 @@
     ...STATIONS.flatMap(({ name, keys }) =>
       keys.map(([key, does]): [string, string] => [key, `${name}: ${does}`])
     ),
-    ['Esc', 'leave a field, so that the keys work'],
+    ['Esc', 'leave a field'],
     ['?', 'this list']
   ];
 </script>

@@ -91,7 +91,7 @@
   {#if both?.together}
     <p role="status">
       {open.length > 0
-        ? `Both changed ${open.map(name).join(', ')}: choose which stays.`
+        ? `Both changed ${open.map(name).join(', ')}: choose one.`
         : 'The merged joint is recalculated. Review it afterward.'}
     </p>
   {:else if both}

@@ -16,7 +16,7 @@
 
 {#if first}
   {@const { title, text } = blockInWords(first, preferences.inWords)}
-  <aside class="stop" aria-label="What stops the joint" data-testid="stop-bar">
+  <aside class="stop" aria-label="Blocking issues" data-testid="stop-bar">
     <span class="sign" aria-hidden="true">✕</span>
     <p>
       <strong>{title}.</strong>

@@ -74,7 +74,7 @@ export function workInWords(line: WorkLine, style: LengthStyle): WrittenLine {
   };
 }
 
-/** A calculation's answer as programs are given it: English, inches (contract, "Everywhere"). */
+/** A calculation's answer as programs are given it: English, inches. */
 export type WrittenAnswer =
   | { ok: true; result: unknown; work: WrittenLine[] }
   | { ok: false; error: { code: string; message: string; path: string } };

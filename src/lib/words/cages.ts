@@ -15,7 +15,7 @@ export const MEASURED: Record<CageSetup['seat'], string> = {
   'dimpled-scrap': 'Dimpled coupon above surface'
 };
 
-/** Paper that a straightedge is laid over, in (handbook 4.4). */
+/** Paper that a straightedge is laid over, in (prepare). */
 const PAPER_IN = { least: 0.003, most: 0.004 };
 
 /** How it is measured. */
@@ -174,7 +174,7 @@ const CHECK_TITLES: Record<SetupCheck['key'], string> = {
   film: 'Film on the coupon and the work'
 };
 
-/** How thick film is, in (handbook 4.3). */
+/** How thick film is, in (stack-up). */
 const FILM_IS_IN = { least: 0.001, most: 0.002 };
 
 function filmText(

@@ -32,7 +32,7 @@ export const FINDING_NAMES: Record<Finding, string> = {
   'not-flush-low': 'head low'
 };
 
-/** Where to look, the usual cause and what is done about each finding (handbook 4.6). */
+/** Where to look, the usual cause and what is done about each finding (inspect). */
 const FINDING_NOTES: Record<Finding, { where: string; cause: string; remedy: string }> = {
   'under-driven': {
     where: 'shop head',
@@ -102,7 +102,7 @@ const FINDING_NOTES: Record<Finding, { where: string; cause: string; remedy: str
   }
 };
 
-/** Of a head in a dimple nothing is said about a countersink (handbook 4.7). */
+/** Of a head in a dimple nothing is said about a countersink (rework). */
 const IN_A_DIMPLE: Partial<Record<Finding, { cause: string; remedy: string }>> = {
   'not-flush-high': {
     cause: 'dimple not formed, head not seated, a gap, or the wrong dies',

@@ -30,7 +30,7 @@ const CUTTING: Record<CuttingMethod, string> = {
   saw: 'saw, then file to the line'
 };
 
-/** How round a filed corner is, in (handbook 4.4). */
+/** How round a filed corner is, in (prepare). */
 const ROUND_IN = { least: 1 / 16, most: 1 / 8 };
 const edgeCleanUp = (length: WriteLength): string =>
   `File every cut edge free of nicks along its length, never across; round corners to a radius of ${length(ROUND_IN.least)} to ${length(ROUND_IN.most)}.`;

@@ -314,7 +314,7 @@ export function stopInWords(
   return `${title}: ${text}`;
 }
 
-/** What film left on a sheet raises a head by, in (handbook 4.4). */
+/** What film left on a sheet raises a head by, in (prepare). */
 const FILM_RAISES_IN = { least: 0.001, most: 0.002 };
 
 const tenThousandths = (inches: number): number => Math.round(inches * 10_000) / 10_000;
@@ -323,4 +323,4 @@ const tenThousandths = (inches: number): number => Math.round(inches * 10_000) /
 export const blockInWords = (block: Block, length: WriteLength): WrittenWarning =>
   block.by === 'stop'
     ? warningInWords(block.warning, length)
-    : { title: 'Not possible', text: `${sentence(refusalInWords(block.refusal.said, length))}.` };
+    : { title: 'Not feasible', text: `${sentence(refusalInWords(block.refusal.said, length))}.` };

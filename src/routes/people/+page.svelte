@@ -51,10 +51,7 @@
       title="One-time code for {codeFor} (shown once)"
     >
       <p class="code" data-testid="code">{form.code}</p>
-      <p>
-        Works once, for two days. Enter it with the login under “Use a one-time code”., at “I have a
-        code from a lead”.
-      </p>
+      <p>Works once, for two days. Enter it with the login under “Use a one-time code”.</p>
     </Notice>
   {/if}
   {#if refused('list')}<Notice level="attention" title="Not done" text={refused('list')} />{/if}

@@ -19,7 +19,7 @@
   const SHAPES = { universal: 'universal, protruding', countersunk: '100° countersunk, flush' };
   const MEASURED = {
     universal: 'measured under the head',
-    countersunk: 'measured overall, the head counted'
+    countersunk: 'overall length, head included'
   };
 </script>
 
@@ -28,7 +28,7 @@
 <div class="page rivets">
   <h1>{COMMON.rivetId}</h1>
   <section class="boxed-wide" aria-labelledby="read">
-    <h2 id="read" class="label">What is this rivet?</h2>
+    <h2 id="read" class="label">Identify by part number</h2>
     <label class="ask">
       <span>{RIVETS.partNumberAsItStands}</span>
       <input
@@ -96,7 +96,7 @@
           <span>
             <strong>{other.metal}</strong>
             <small>{other.mark}</small>
-            <small>not planned here: never drive it for another</small>
+            <small>not planned here: never substitute it</small>
           </span>
         </li>
       {/each}

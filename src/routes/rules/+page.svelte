@@ -220,9 +220,10 @@
       {/each}
 
       <fieldset>
-        <legend>What makes an inspection complete?</legend>
+        <legend>Required for a complete inspection</legend>
         <p class="hint">
-          The shop head by its size, always. A head with one of these not inspected is not complete.
+          Shop head size is always required. A head is complete only when all of these are
+          inspected.
         </p>
         <div class="options">
           {#each INSPECTION_PLACES as { value, label, why } (value)}
@@ -289,7 +290,7 @@
       {#if refusal}<Notice level="stop" title="Not saved" text={refusal} />{/if}
       {#if profile.id !== latest?.id}
         <p class="hint">
-          This is an older version; a change begins from version {latest?.rules.version}.
+          Older version. A change starts from version {latest?.rules.version}.
           <button class="link" type="button" onclick={() => choose(latest?.id ?? '')}
             >Go there</button
           >
@@ -324,7 +325,7 @@
           <input
             class="field-box"
             aria-label="New profile name (optional)"
-            placeholder="or a new name: a profile of its own"
+            placeholder="or enter a new profile name"
             maxlength="60"
             bind:value={name}
           />

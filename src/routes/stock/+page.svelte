@@ -73,7 +73,7 @@
         {#if wanted.length > 0}
           <div data-testid="shortages">
             <SortedTable
-              label="Wanted by the open jobs"
+              label="Required for open jobs"
               rows={wanted}
               columns={WANTED_COLUMNS}
               keyOf={({ partNumber }) => partNumber}
@@ -104,7 +104,7 @@
           columns={BIN_COLUMNS}
           keyOf={({ partNumber, lot, place }) =>
             `${partNumber} ${lot}${place === '' ? '' : ` ${place}`}`}
-          empty="No bins yet: receive the first rivets at the right."
+          empty="No bins yet. Receive the first rivets on the right."
           onpick={(one) => {
             desk.refusal = '';
             picked = one.id;

@@ -43,7 +43,7 @@
   }
 </script>
 
-<svelte:head><title>Not stored yet · Zanjador</title></svelte:head>
+<svelte:head><title>Unsent entries · Zanjador</title></svelte:head>
 
 <div class="page waiting">
   <h1>Unsent entries</h1>

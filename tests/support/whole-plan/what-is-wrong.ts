@@ -3,8 +3,8 @@ import type { DrawnPart, PlanFiles } from './plan-files.ts';
 import { fromRing, within, type Point } from './plane.ts';
 
 /*
- * A joint held against the handbook by what its files say alone: the marks, the pattern and the joint as typed. Tables are
- * copied here by hand from the handbook (3.1), limits from 4.2; nothing is asked of the planner.
+ * A joint held against docs/sources.md by what its files say alone: the marks, the pattern and the joint as typed. Tables are
+ * copied here by hand from the published ones, limits from its entry `layout`; nothing is asked of the planner.
  */
 
 /** Rounding of the files, and of circles drawn as many short lines; in. */
@@ -99,7 +99,7 @@ const fromEdge = (at: Point, { outline, openings }: DrawnPart): number =>
     ...[...(outline === null ? [] : [outline]), ...openings].map((ring) => fromRing(at, ring))
   );
 
-/** Everything about a joint’s files that the handbook would not let pass, each as a word with its figures. */
+/** Everything about a joint’s files that docs/sources.md would not let pass, each as a word with its figures. */
 export function whatIsWrong(joint: EnteredJoint, files: PlanFiles): string[] {
   const wrong: string[] = [];
   const say = (what: string, { hole }: Pick<Rivet, 'hole'>, ...figures: number[]) =>
@@ -113,7 +113,7 @@ export function whatIsWrong(joint: EnteredJoint, files: PlanFiles): string[] {
     const grip = held.reduce((sum, { key }) => sum + (thick[key] ?? NaN), 0);
     if (!(Math.abs(grip - rivet.grip) < FILE_IN)) say('off-sheet', rivet, grip, rivet.grip);
     for (const part of held) {
-      // a rivet near an insert's rounded corner is the contract's warning down to D
+      // a rivet near an insert's rounded corner is a warning down to D
       const least = part.key === 'INSERT' ? rivet.D : leastEdgeD * rivet.D;
       const edge = fromEdge(rivet.at, part);
       if (edge < least - FILE_IN) say('edge', rivet, edge, least);

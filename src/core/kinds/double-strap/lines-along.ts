@@ -86,7 +86,7 @@ function usualPitch({ diameterIn: D, limits }: LayContext, transverseIn: number 
  *
  * @returns lengths in inches
  * @throws never; `not-possible` when not even one line has its edge distance, or the edge distance is under its least
- * @source handbook 4.2
+ * @source layout
  */
 export function linesAlong(wish: AlongWish, context: LayContext): Answer<LinesAlong> {
   const { widthIn, required, pattern } = wish;

@@ -13,7 +13,7 @@ import { insertReading } from '../shared/insert.ts';
 /** Of the cut-out, where nothing else is typed. */
 export const USUAL_CORNER_IN = 0.5;
 
-/** At least, whatever the cut-out (handbook 4.2). */
+/** At least, whatever the cut-out (layout). */
 const LEAST_CORNER_IN = 0.25;
 /** None at all is no small one: a square corner is answered by what a cut-out needs. */
 const roundCorner = lengthIn('the corner radius', { most: WIDEST_IN }).superRefine(

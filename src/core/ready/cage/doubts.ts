@@ -16,7 +16,7 @@ export type DoubtKind = DoubtSaid['kind'];
 /** A doubt with the readings it points at. */
 export type Doubt = DoubtSaid & { readings: string[] };
 
-/** What makes a cut or a reading false (handbook 4.4), with the doubts that each explains. */
+/** What makes a cut or a reading false (prepare), with the doubts that each explains. */
 export const FALSE_READINGS = {
   pilot: ['no-deeper', 'off-line'],
   chuck: ['no-deeper', 'off-line'],

@@ -222,7 +222,7 @@ function ownStepIn(groups: readonly TrialGroup[]): number {
  * @param readings trial holes in the order they were cut, struck ones left out
  * @param rememberedClicks a setting that this cage had before, to begin from; null where none is offered
  * @returns the refusal of the flush limits where they cannot be kept in this sheet
- * @source handbook 4.4; contract `countersink-next`
+ * @source prepare; calculation `countersink-next`
  */
 export function cageGuide(
   setup: CageSetup,

@@ -24,7 +24,7 @@ export type NestSetting = z.output<typeof NestSetting>;
  * @param flushClicks the flush setting; @param flushIn where the deepest head stands at it, in
  * @param stepIn what a click of this cage cuts
  * @returns `not-possible` where the cut would go through the sheet
- * @source handbook 4.3 (nest) and 4.4; contract `dimple-nest`
+ * @source stack-up (nest) and prepare; calculation `dimple-nest`
  */
 export function nestSetting(
   setup: Pick<CageSetup, 'dash' | 'skinIn' | 'sheetIn'>,

@@ -20,7 +20,7 @@ export interface RecheckStatus {
  * The re-check log of a set cage.
  *
  * @param holes holes of the work cut so far
- * @source handbook 4.4: what is below the low limit cannot be undone
+ * @source prepare: what is below the low limit cannot be undone
  */
 export function recheckStatus(
   setup: Pick<CageSetup, 'recheckEvery' | 'filmIn' | 'filmOn'>,

@@ -80,7 +80,7 @@ function mouthIn({ dash, skinIn }: CageSetup): number {
  * What is checked before the first trial: pilot against hole, cutter against head, coupon and backing.
  *
  * @returns every check in the order one makes it; any `stop` and no trial is cut
- * @source handbook 4.4
+ * @source prepare
  */
 export function setupChecks(cage: Cage, setup: CageSetup): SetupCheck[] {
   const { seat, sheetIn, couponIn, backingIn } = setup;

@@ -100,7 +100,7 @@ export const cutDepthIn = ({ dash, seat, skinIn }: Pick<CageSetup, 'dash' | 'sea
  * Between which readings a cut is good. What is cut for a nest later is held against its sheet when the nest is reckoned.
  *
  * @returns `not-possible` where the sheet is too thin for any head within the limits, or a target outside them
- * @source handbook 4.3 (knife edge) and 4.4 (flushness)
+ * @source stack-up (knife edge) and prepare (flushness)
  */
 export const flushBand = (setup: CageSetup): Answer<FlushTarget> =>
   flushTarget(

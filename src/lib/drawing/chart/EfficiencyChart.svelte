@@ -74,7 +74,7 @@
     <text class="draw-note" x={LEFT} y="46">
       {view.sheet}{view.sheetChosen ? '' : ', the weakest of the family'}, {preferences.inWords(
         view.thicknessIn
-      )} · {view.rows} row{view.rows > 1 ? 's' : ''} in single shear · handbook values, reference only
+      )} · {view.rows} row{view.rows > 1 ? 's' : ''} in single shear · published reference values
     </text>
     <Axis side="left" scale={y} at={LEFT} ticks={5} gridPx={widthPx - LEFT - RIGHT} say={percent} />
     <Axis

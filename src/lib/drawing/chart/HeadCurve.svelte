@@ -63,7 +63,7 @@
       ticks={8}
       say={(tick) => `${tick.toFixed(1)} D`}
     />
-    <text class="draw-note" x={LEFT} y={heightPx - 6}>height, falling as it is driven →</text>
+    <text class="draw-note" x={LEFT} y={heightPx - 6}>height while driving →</text>
     <rect
       class="window"
       x={x(heightD.high)}

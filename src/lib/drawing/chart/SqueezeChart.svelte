@@ -45,9 +45,9 @@
 
 <LimitPlot
   measured={COMMON.headHeight}
-  along="divisions closed, from the mark one counts from"
+  along="divisions closed, from the reference mark"
   band={guide.band}
-  names={{ high: 'high limit', low: 'cannot be undone below' }}
+  names={{ high: 'high limit', low: 'no way back below' }}
   {points}
   {next}
   lineAt={(divisions) =>

@@ -67,7 +67,7 @@
     {/each}
   </svg>
   <figcaption class="hint">
-    {found} of {looked} heads{looked < FEW ? ': too few to read a trend from' : ''}
+    {found} of {looked} heads{looked < FEW ? ': too few for a trend' : ''}
   </figcaption>
 </figure>
 

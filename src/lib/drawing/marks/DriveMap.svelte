@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { COMMON } from '$lib/words/pages/common';
   import type { HoleDriven } from '$core/driving/drive-events.ts';
   import type { Upstand } from '$core/driving/access.ts';
   import { driveGlyph, type DriveKind } from './drive-glyphs';
@@ -68,7 +67,7 @@
     open: 'not driven',
     in: 'driven',
     more: 'drive further',
-    look: COMMON.lookAgain
+    look: 'flagged'
   };
   const marks = $derived(
     holes.map((hole): MapMark => {

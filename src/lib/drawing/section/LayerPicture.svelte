@@ -135,7 +135,7 @@
       {/each}
     </svg>
   {:else}
-    <p class="hint">The layers are drawn once the joint can be laid out.</p>
+    <p class="hint">Layers are drawn when the layout is complete.</p>
   {/if}
 </div>
 

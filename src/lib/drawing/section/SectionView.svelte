@@ -99,7 +99,7 @@
       value={side}
       options={[
         { value: 'inserted', text: 'As inserted' },
-        { value: 'driven', text: 'Driving' }
+        { value: 'driven', text: 'As driven' }
       ]}
       onchoose={(value) => (side = value)}
     />
@@ -133,7 +133,7 @@
         </defs>
         {#if !narrow}
           <text class="draw-title" x={inserted} y="20" text-anchor="middle">As inserted</text>
-          <text class="draw-title" x={driven} y="20" text-anchor="middle">Driving</text>
+          <text class="draw-title" x={driven} y="20" text-anchor="middle">As driven</text>
           <text class="draw-note" x={(inserted + driven) / 2} y="20" text-anchor="middle"
             >{scale}</text
           >

@@ -19,7 +19,7 @@ export const STREAM_ASKS: Readonly<Record<string, Right>> = {
 };
 
 /** Pages that answer out of the program alone: also while the database is away, to whoever asks. */
-export const WITHOUT_DATABASE: ReadonlySet<string> = new Set(['/rivets']);
+export const WITHOUT_DATABASE: ReadonlySet<string> = new Set(['/rivets', '/help/glossary']);
 
 /** A door whose right is told by what goes through it. */
 const BY_STREAM = 'by-stream';
@@ -33,6 +33,7 @@ export const DOORS: Readonly<Record<string, Partial<Record<Method, Asks | typeof
   '/account': { GET: 'signed-in', POST: 'signed-in' },
   '/people': { GET: 'people', POST: 'people' },
   '/rivets': { GET: 'anyone' },
+  '/help/glossary': { GET: 'anyone' },
   '/api/calc/[op]': { POST: 'anyone' },
   '/health': { GET: 'anyone' },
   '/ready': { GET: 'anyone' },

@@ -157,7 +157,7 @@ async function notOwnPassword(
   if (wait > 0) return refused('busy', `too many wrong ones: try again in ${wait} s`);
   const row = await database.models.Person.scope('withSecrets').findByPk(person);
   if (!(await isSecret(row?.passwordHash ?? null, old)))
-    return refused('unreadable', 'that is not the password');
+    return refused('unreadable', 'Wrong password');
   await rightTry(database, key);
   return null;
 }

@@ -11,7 +11,7 @@ import { makeSummaries } from './kept-summaries.ts';
 import { warningInWords } from '../../words/warnings.ts';
 import { fieldName } from '../../words/field-names.ts';
 import { refusalInWords } from '../../words/refusals.ts';
-import { inInches, type WriteLength } from '../../words/writing.ts';
+import { inInches, plural, type WriteLength } from '../../words/writing.ts';
 
 /** One joint on a list: what it is, how far it is, and what about it needs a person. */
 export interface JointSummary {
@@ -126,7 +126,7 @@ function asIssued(issue: IssueRow, length: WriteLength): Told {
   const empty = reworked.filter(
     (one) => one.stage === 'out' || (one.stage === 'ask' && !one.in)
   ).length;
-  if (empty > 0) attention.push(`${empty} empty holes`);
+  if (empty > 0) attention.push(plural(empty, 'empty hole'));
   if (issue.questions > 0)
     attention.push(`${issue.questions} question${issue.questions === 1 ? '' : 's'} open`);
   const counts = new Map<string, number>();

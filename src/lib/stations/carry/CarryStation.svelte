@@ -116,7 +116,7 @@
               note={result.critical === null ? 'own data' : `${result.critical} governs`}
               source={result.basis === 'own-data'
                 ? entered.perInchReason
-                : `public rivets-per-inch guidance, protruding AD rivets; based on a sheet of ${num(
+                : `rivets-per-inch table, protruding AD rivets; based on a sheet of ${num(
                     plan.reckonedSheetIn
                   )} in`}
             >

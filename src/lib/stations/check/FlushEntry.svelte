@@ -26,7 +26,7 @@
 </script>
 
 <More
-  title="How flush{typed.flush.trim() !== ''
+  title="Flushness{typed.flush.trim() !== ''
     ? `: ${typed.flush}`
     : typed.slip === null
       ? ` (${preferences.text(limits.lowIn)} to +${preferences.inWords(limits.highIn)})`

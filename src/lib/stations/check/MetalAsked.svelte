@@ -14,8 +14,7 @@
 <Asked label="More metal than there is" testid="metal-asked">
   <p>
     <strong
-      >{Math.round(share * 100)} % of the metal that this rivet has for its head. Is that what you read,
-      at this head?</strong
+      >{Math.round(share * 100)} % of the metal that this rivet has for its head. Is this reading correct?</strong
     >
   </p>
   <button class="act" type="button" onclick={onasread}>{CHECK.itIsWhatIRead}</button>

@@ -146,7 +146,7 @@
           maxlength={10}
           bind:value={() => of('hours'), (text) => kept.type('hours', text)}
         />
-        {#if wrongHours}<p class="hint">Hours are a number: 4120.</p>{/if}
+        {#if wrongHours}<p class="hint">Enter hours as a number, such as 4120.</p>{/if}
         <TextField
           name="old-note"
           label={OLD_WORK.note}

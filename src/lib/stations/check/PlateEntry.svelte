@@ -45,7 +45,7 @@
     <Notice
       level="attention"
       title="{plate.name}: re-measure"
-      text="Its holes and notches are to be measured again; a worn plate passes bad heads."
+      text="Re-measure its holes and notches; a worn plate passes bad heads."
     />
   {/if}
   <div class="asks" data-testid="plate-asks">

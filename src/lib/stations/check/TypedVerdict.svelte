@@ -73,7 +73,7 @@
 {/if}
 {#if desk.asksDrivenOn(hole)}
   <Tick
-    text="Driven further since the last inspection: what was found before counts no more"
+    text="Driven further since the last inspection: earlier findings no longer count"
     bind:checked={() => typed.drivenOn, (drivenOn) => desk.type(hole, { drivenOn })}
   />
 {/if}

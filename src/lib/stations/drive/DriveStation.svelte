@@ -269,7 +269,7 @@
     {#snippet foot()}
       <footer class="keys">
         <span><kbd>Space</kbd> or foot switch: driven</span>
-        <span><kbd>G</kbd> good, <kbd>M</kbd> more, <kbd>L</kbd> {COMMON.lookAgain}</span>
+        <span><kbd>G</kbd> good, <kbd>M</kbd> drive further, <kbd>L</kbd> flag</span>
         <span><kbd>Backspace</kbd> undo</span>
       </footer>
     {/snippet}

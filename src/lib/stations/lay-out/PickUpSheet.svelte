@@ -49,7 +49,7 @@
       workspace.edit({ fixed: [...workspace.entered.fixed, ...fixed] }, 'fixed pick up');
     if (fixed.length > 0) said = `${fixed.length} fixed hole${fixed.length > 1 ? 's' : ''} added.`;
     if (left.length > 0)
-      refusal = `${left.length} hole${left.length > 1 ? 's lie' : ' lies'} not on a rivet row: nearest, ${left[0]?.line ?? 'none'}, is ${Number.isFinite(left[0]?.offIn) ? preferences.inWords(Math.abs(left[0]?.offIn ?? 0), 'fine') : 'not beside it'} off; up to ${preferences.inWords(FURTHEST_OFF_IN)} is accepted.`;
+      refusal = `${left.length} hole${left.length > 1 ? 's' : ''} not on a rivet row: nearest, ${left[0]?.line ?? 'none'}, is ${Number.isFinite(left[0]?.offIn) ? preferences.inWords(Math.abs(left[0]?.offIn ?? 0), 'fine') : 'not beside it'} off; up to ${preferences.inWords(FURTHEST_OFF_IN)} is accepted.`;
   }
 
   let lineKey = $state('');

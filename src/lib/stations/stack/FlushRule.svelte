@@ -69,7 +69,7 @@
     {#each flush.tools as tool, index (index)}
       {#if tool.op === 'countersink'}<Arithmetic
           work={tool.work}
-          source="handbook depth of the head and its nest"
+          source="published head depth and its nest"
         />{/if}
     {/each}
   </section>

@@ -75,7 +75,7 @@
         class="act small"
         type="button"
         aria-expanded={arithmetic}
-        aria-label="Arithmetic of the setting"
+        aria-label="Calculation of the setting"
         onclick={() => (arithmetic = !arithmetic)}><Mark name="arithmetic" size={20} /></button
       >
     {/snippet}
@@ -86,7 +86,7 @@
           decimal
           signed
         /> to <Length lengthIn={found.proudestIn} decimal signed />, by {found.by}{#if found.nest}&nbsp;·
-          beneath the dimple <Length lengthIn={found.nest.wallIn} decimal /> is left under the cut{/if}
+          beneath the dimple <Length lengthIn={found.nest.wallIn} decimal /> is left under the countersink{/if}
       </p>
       {#if arithmetic && desk.guide.ok}<Arithmetic
           work={[
@@ -102,7 +102,7 @@
         />{:else if !withdrawn && !tried}<Notice
           level="attention"
           testid="nest-by-geometry"
-          title="The nested setting is not tried"
+          title="Nested setting not tested"
           text="Calculated only. Press a dimpled coupon into the cut and record the fit as a re-check below. The label is available then."
         />{:else if !withdrawn && !bad}
         <p class="wraps-middle">

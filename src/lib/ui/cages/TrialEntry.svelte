@@ -101,7 +101,7 @@
       bind:checked={cameUp}
     />
   {/if}
-  <Tick text="a shiny ring round the rivet’s rim" bind:checked={ring} />
+  <Tick text="Shiny ring around the rivet" bind:checked={ring} />
   <button class="act main" disabled={!clicks.success || !flush.success}>{CAGES.keepThisHole}</button
   >
   <p class="hint">{howToMeasure(seat, preferences.inWords)}</p>

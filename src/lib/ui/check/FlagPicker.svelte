@@ -34,7 +34,7 @@
   testid="eye"
   title="Visual defects{flags.length > 0
     ? `: ${flags.map((flag) => FINDING_NAMES[flag]).join(', ')}`
-    : ' (cracked, tilted, smile …)'}"
+    : ' (cracked, tipped head, open smile …)'}"
   open={open || flags.length > 0}
 >
   {#each PLACES as place (place)}

@@ -11,8 +11,8 @@
     untold
       ? 'clock changed, time out unknown. Do not drive; record as leftovers'
       : now.state === 'expired'
-        ? 'do not drive them; put them away'
-        : `${canDrive === left ? 'time for all' : `time for ${canDrive}`} at ${Math.round(cold.perRivetS ?? ASSUMED_PER_RIVET_S)} s a rivet${cold.perRivetS === null ? ' (assumed)' : ''}`;
+        ? 'do not drive; record as leftovers'
+        : `${canDrive === left ? 'time for all' : `time for ${canDrive}`} at ${Math.round(cold.perRivetS ?? ASSUMED_PER_RIVET_S)} s per rivet${cold.perRivetS === null ? ' (assumed)' : ''}`;
   /** not all of them can be driven in time */
   const short = ({ now, canDrive, left }: RunningBatch) =>
     now.state !== 'expired' && canDrive < left;

@@ -62,10 +62,10 @@
   <p class="measuring" data-testid="measuring">
     The student’s measuring, {places} places read by both: bias {biasIn > 0 ? '+' : ''}{fine(
       biasIn
-    )}{isBiased ? ', more than chance' : ''}{scatterIn === null
+    )}{isBiased ? ', significant' : ''}{scatterIn === null
       ? ''
       : `; differences scatter by ${fine(scatterIn)}`}{repeatIn === null
-      ? '; read a place twice to see how well readings repeat'
+      ? '; measure a place twice to see repeatability'
       : `; readings repeat within ${fine(repeatIn)}`}.
   </p>
 {/if}

@@ -25,14 +25,14 @@
       {#if solver.state.kind === 'solving'}
         <h2>Calculating rows around keep-outs</h2>
         <Progress label="Solved" max={100} value={Math.round(100 * solver.state.done)} />
-        <p>{Math.round(solver.state.done * 100)} % of the longest part. You can go on typing.</p>
+        <p>{Math.round(solver.state.done * 100)} % of the longest part. You can keep typing.</p>
         <button class="act" type="button" onclick={() => solver.cancel()}>Cancel</button>
       {:else if solver.state.kind === 'cancelled'}
         <h2>{LAYOUT.canceled}</h2>
         <p>The previous drawing is shown. Any change restarts the calculation.</p>
         <button class="act" type="button" onclick={() => workspace.solveAgain()}>Calculate</button>
       {:else}
-        <h2>The rows could not be solved here</h2>
+        <h2>Calculation failed</h2>
         <button class="act" type="button" onclick={() => workspace.solveAgain()}>Try again</button>
       {/if}
     </div>

@@ -26,6 +26,6 @@
   <Part {...props} />
 {:else if wanted && missing}
   <p class="hint" role="alert">
-    The server cannot be reached, and this browser has not fetched this yet. Nothing typed is lost.
+    Offline, and this panel is not saved on this device. Your input is kept.
   </p>
 {/if}

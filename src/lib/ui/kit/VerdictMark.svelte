@@ -6,7 +6,7 @@
   export const MARK_WORDS: Record<MarkKind, string> = {
     accept: 'good',
     'not-complete': 'not complete',
-    'on-condition': 'good if straight and the sheets are flat',
+    'on-condition': 'accept if straight and sheets flat',
     'drive-more': 'drive further',
     replace: KIT.drillOut,
     refer: 'refer',

@@ -23,9 +23,9 @@
   title="{ahead.of} ({LOG_OF[ahead.log]}): {far} ahead of the clock"
 >
   <p>
-    Its last entry, by {ahead.by}, is dated {far} from now. Nothing new gets into this log until then.
-    Set right, its entries dated later than now count {far} earlier. How they were stored stays on record,
-    with your reason.
+    Its last entry, by {ahead.by}, is dated {far} from now. New entries are rejected until then. After
+    correction, entries dated in the future count {far} earlier. The original times stay on record, with
+    your reason.
   </p>
   <TypedForm action="?/setRight" {refused}>
     <input type="hidden" name="log" value={ahead.log} />

@@ -57,7 +57,7 @@
     if (!stored) return;
     ondone(
       what === 'issued'
-        ? `${number} × ${bin.partNumber} handed out`
+        ? `${number} × ${bin.partNumber} issued`
         : `${bin.partNumber} lot ${bin.lot} counted: ${number}`
     );
     count = note = '';

@@ -32,7 +32,7 @@
 />
 <YesNo
   testid="ring"
-  label="A ring pressed round it"
+  label="Ring pressed around the dimple"
   yes="a ring"
   no="none"
   bind:value={seen.ring}

@@ -88,7 +88,7 @@
   <form class="rows" onsubmit={keepBurst} aria-labelledby="{id}-burst">
     <h2 id="{id}-burst" class="label">One burst, then the head</h2>
     {#if !isFirst}
-      <Tick text="on a fresh rivet" bind:checked={fresh} />
+      <Tick text="on a new rivet" bind:checked={fresh} />
     {/if}
     <TextField
       name="seconds"

@@ -55,10 +55,10 @@
     level={status.state === 'released' ? 'good' : status.state === 'look' ? 'attention' : 'go'}
     say="{toolStatusInWords(status, preferences.inWords)}."
     why="{foundInWords(found, desk.view.setup)}: {status.state === 'first'
-      ? 'fresh rivets or dimples in scrap, each in one go, nothing turned in between.'
+      ? 'new rivets or dimples in scrap, each in one pass, no adjustment in between.'
       : 're-check after a day, with another lot, at another grip.'}"
     work={next?.work ?? []}
-    source="from the open side; released by the first three that are plainly good"
+    source="from the open side; qualified by three good heads"
   />
 {:else if next}
   <NextStep
@@ -71,7 +71,7 @@
 {:else if guide.tool !== 'dies' && !guide.answer.ok}
   <Notice
     level="stop"
-    title="No good head is made of this"
+    title="This rivet cannot form a good head"
     text={preferences.refusal(guide.answer.error.said)}
   />
 {/if}

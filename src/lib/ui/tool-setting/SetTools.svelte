@@ -91,7 +91,7 @@
 
 {#if found}
   <SetTool
-    tape="Write on its tape"
+    tape="Write on the tape"
     title={look ? 'In-process check' : 'First three heads'}
     testid="tool-status"
     status={{ level: LEVELS[status.state], text: toolStatusInWords(status, preferences.inWords) }}

@@ -50,7 +50,7 @@
       >{name} was set before: {foundInWords(was, offer.from.setup)}. The guide begins {offer.tool ===
         'squeezer' && offer.openedBy > 0
         ? `${offer.openedBy} divisions more open, at ${offer.divisions}`
-        : 'there'}: check it on scrap before you trust it.</span
+        : 'there'}. Verify on scrap.</span
     >
   {/if}
 {/snippet}
@@ -62,7 +62,7 @@
   {/if}
   {#if adjuster}
     <p class="hint">
-      a turn closes {preferences.inWords(adjuster.turnIn)}, {adjuster.divisionsPerTurn} divisions to a
+      a turn closes {preferences.inWords(adjuster.turnIn)}, {adjuster.divisionsPerTurn} divisions per
       turn · <a href="/setups/tools">change</a>
     </p>
   {/if}

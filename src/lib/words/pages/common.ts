@@ -21,7 +21,6 @@ export const COMMON = {
   height: 'Height',
   keepIt: 'Save',
   length: 'Length',
-  lookAgain: 'check',
   lot: 'Lot',
   material: 'Material',
   noLength: 'no length',

@@ -1,6 +1,6 @@
 /** What the pages of people call things: tests find them by the same words. */
 export const PEOPLE = {
-  byPIN: 'By PIN',
+  byPIN: 'Sign in with PIN',
   code: 'Code',
   comeIn: 'Sign in',
   enterAndGiveACode: 'Add user and create code',

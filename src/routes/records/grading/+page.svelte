@@ -55,7 +55,7 @@
     rows={data.coupons}
     columns={COLUMNS}
     keyOf={({ id }) => id}
-    empty="No coupon was graded yet: press “Grade a coupon”."
+    empty="No graded coupons yet. Press “Grade a coupon”."
     onpick={({ id }) => void goto(`/records/grading/${id}`)}
   />
 </div>

@@ -21,7 +21,7 @@
 {/snippet}
 <SetupsPage here="driving" title="Squeezers, guns and dies" work={data.task ? forRun : undefined}>
   {#snippet list()}
-    <section aria-label="Settings, the latest first">
+    <section aria-label="Settings, newest first">
       {#each data.settings as setting (setting.id)}
         <ToolSettingLine {setting} />
       {:else}

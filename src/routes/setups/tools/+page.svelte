@@ -58,7 +58,7 @@
   <p>
     The Drive stage selects from this list. Enter measured sizes, and list only tools the shop has.
   </p>
-  <p class="hint">Before use, once a day: {TOOL_CHECKS.join(' · ')}</p>
+  <p class="hint">Daily, before use: {TOOL_CHECKS.join(' · ')}</p>
   <form class="rows-wide" onsubmit={save} novalidate>
     {#each TOOL_GROUPS as { key, title, one, fields } (key)}
       <section class="rows-wide boxed" aria-label={title}>

@@ -11,7 +11,7 @@
   let { data, form }: Props = $props();
 </script>
 
-<svelte:head><title>In by a code · Zanjador</title></svelte:head>
+<svelte:head><title>One-time code · Zanjador</title></svelte:head>
 
 <div class="page narrow-page">
   <h1>{data.first ? 'Create the first lead' : 'Sign in with a one-time code'}</h1>

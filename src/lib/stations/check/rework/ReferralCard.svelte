@@ -155,7 +155,7 @@
             : undefined}
           hint="dash {DASHES[
             smallest
-          ]} was there; its hole is drilled to this size’s own drill, unless it is wider already"
+          ]} was installed; drill the hole to this size unless it is already larger"
         />
       {:else if what === 'blind'}
         <TextField
@@ -166,12 +166,12 @@
         />
         <TextField
           name="drill"
-          label="Its drill, in or mm"
+          label="Drill size, in or mm"
           bind:value={() => text('drill'), (now) => typed.type('drill', now)}
         />
         <TextField
           name="grip"
-          label="Its grip, in or mm"
+          label="Grip, in or mm"
           bind:value={() => text('grip'), (now) => typed.type('grip', now)}
         />
       {/if}

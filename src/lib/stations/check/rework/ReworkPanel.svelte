@@ -113,7 +113,7 @@
   {#if rework.outbox.clock !== null}<OutboxNotice outbox={rework.outbox} what="the rework" />
   {:else if rework.outbox.away}<Notice
       level="attention"
-      title="Not logged yet: no server"
+      title="Not sent: offline"
       text="{rework.outbox.waiting
         .length} kept on this device and sent automatically. The next step waits until then."
     />{/if}

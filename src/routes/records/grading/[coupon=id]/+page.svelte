@@ -201,7 +201,7 @@
         >
         {#if arithmetic}<Arithmetic
             work={desk.graded.work}
-            source="full marks within the limit, half up to one and a half times as far; over the places the instructor read"
+            source="full points within the limit, half up to 1.5 times the limit; over the places the instructor measured"
           />{/if}
       {:else}
         <p class="hint" data-testid="ungraded">Not graded yet. {desk.problems[0] ?? ''}</p>
