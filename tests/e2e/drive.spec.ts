@@ -36,7 +36,7 @@ const awake = async (page: Page, url: string): Promise<void> => {
   await page.locator('html[data-awake]').waitFor({ state: 'attached' });
 };
 const next = (page: Page) => page.getByTestId('next-rivet');
-const station = (page: Page) => page.getByRole('navigation', { name: /stations/i });
+const station = (page: Page) => page.getByRole('navigation', { name: /stages/i });
 
 test('a row is driven by keys, the server gone in the middle and the page reloaded', async ({
   page,
@@ -214,7 +214,7 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
   await page.keyboard.press('Space');
   // the page’s clock was put on: which is right is asked before anything is stored, and the server takes nothing from ahead of its own
   await page.getByRole('button', { name: WAITING.thisDevicesTimeIsRight }).click();
-  await expect(page.getByText(/is dated \d+ min in the future/).first()).toBeVisible();
+  await expect(page.getByText(/[Dd]ated \d+ min in the future/).first()).toBeVisible();
   await outEarlier(app, onMs);
   await page.reload();
   await page.getByRole('button', { name: WAITING.theServersTime }).click();

@@ -37,7 +37,7 @@ export const ALLOYS: readonly AlloyFacts[] = [
     alloy: '2017-T4',
     mark: 'one raised dot',
     shape: 'raised-dot',
-    use: 'refrigerated; drive within 1 hour of removal',
+    use: 'icebox; drive within 1 hour of removal',
     cold: { dueMinutes: 60, limitMinutes: 60 }
   },
   {

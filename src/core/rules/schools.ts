@@ -82,7 +82,7 @@ export const SCHOOLS: School[] = [
       {
         value: 'near',
         text: 'near a house pitch',
-        who: 'Matches adjacent rows, usually about 1 in.'
+        who: 'Matches adjacent rows, usually about one inch.'
       }
     ]
   },

@@ -6,7 +6,7 @@ import { refusalInWords } from './refusals.ts';
 import type { WriteLength } from './writing.ts';
 
 export const SUBSTITUTION_RULE =
-  'A substitution changes approved data: .';
+  'A substitution changes approved data: get approval before driving.';
 
 /** Which rivet stands in its place. */
 export function substituteInWords(said: SubstituteSaid): string {
