@@ -167,9 +167,10 @@
     }
     .rail a,
     .rail button {
-      flex: 1 1 0;
+      flex: 1 1 auto;
       min-width: 44px;
       font-size: 0.75rem;
+      white-space: nowrap;
     }
     .rail .sign,
     .gap {

@@ -35,7 +35,7 @@ it(
       said: expect.stringMatching(/^✓ .* matches its seal/)
     });
     const cases: [string, string, RegExp, ...string[]][] = [
-      ['changed', good.replace('"hole": 2', '"hole": 3'), /it differs at heads\.1/],
+      ['changed', good.replace('"hole": 2', '"hole": 3'), /was changed after sealing, at heads\.1/],
       [
         'an empty list before the real one',
         good.replace('"heads"', '"heads": [],\n "heads"'),

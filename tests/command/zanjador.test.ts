@@ -169,14 +169,14 @@ describe('./zanjador start', () => {
   });
 
   it(
-    'says so when the port is taken by another program',
+    'says so when the port is in use',
     async () => {
       const other = await occupy();
       const { code, err } = await run(['start'], '', env);
       other.close();
       await once(other, 'close');
       expect(code).toBe(1);
-      expect(err).toContain(`Port ${port} is taken by another program`);
+      expect(err).toContain(`Port ${port} is in use`);
       expect(err).toContain(`PORT=${port + 10} ./zanjador start`);
     },
     PATIENCE_MS
@@ -199,7 +199,7 @@ describe('./zanjador start', () => {
 
       const second = await run(['start'], '', env);
       expect(second.code).toBe(1);
-      expect(second.err).toContain('or is running');
+      expect(second.err).toContain('or running in this folder');
 
       await stopBy('SIGINT');
       expect(alive(pid)).toBe(false);
@@ -216,7 +216,7 @@ describe('./zanjador start', () => {
         setTimeout(() => run(['start'], '', env).then(resolve, reject), 250)
       );
       expect(code).toBe(1);
-      expect(err).toContain('is being started from this folder already');
+      expect(err).toContain('is already starting or running in this folder');
       await first;
       expect(await bench()).toContain('Bottom skin lap, bay 9');
       await stopBy('SIGINT');

@@ -138,7 +138,7 @@ test('a gun is tuned on wood, then drives one rivet in bursts; dies by what is s
     await wood.getByText(felt).click();
     await page.getByRole('button', { name: TOOLS.keepThisTry }).click();
   };
-  await tried('wimpy');
+  await tried('taps only');
   await expect(guide(page)).toContainText('50 psi');
   await tried('dents');
   await expect(guide(page)).toContainText('one burst of 0.5 s');

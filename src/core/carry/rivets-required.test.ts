@@ -55,9 +55,7 @@ describe('rivets required', () => {
       ok: false,
       error: { code: 'invalid-input', path: 'thicknessIn' }
     });
-    expect(answer.ok ? '' : refusal(answer.error)).toMatch(
-      /decimal point\. Was 0\.032 in meant/
-    );
+    expect(answer.ok ? '' : refusal(answer.error)).toMatch(/decimal point\. Was 0\.032 in meant/);
   });
 
   it('names the limit of a width that would never end', () => {

@@ -94,16 +94,16 @@ describe('a row past fixed holes and keep-outs', () => {
   });
 
   it.each([
-    [{ fixedIn: [5, 5.2] }, /5 in and 5\.2 in are 0\.2 in apart, below the minimum pitch of 0\.375/],
+    [
+      { fixedIn: [5, 5.2] },
+      /5 in and 5\.2 in are 0\.2 in apart, below the minimum pitch of 0\.375/
+    ],
     [{ fixedIn: [13] }, /beyond the row/],
     [
       { fixedIn: [6], keepOut: [{ fromIn: 5.9, toIn: 6.1 }] },
       /lies in the keep-out from 5\.9 in to 6\.1 in/
     ],
-    [
-      { endIn: 1, minPitchIn: 0.6, maxPitchIn: 0.9 },
-      /is too large|needs a pitch of 1 in/
-    ]
+    [{ endIn: 1, minPitchIn: 0.6, maxPitchIn: 0.9 }, /is too large|needs a pitch of 1 in/]
   ])('says no to %j', (change, message) => {
     const answer = constrainedRow({ ...ROW, ...change });
     expect(answer).toMatchObject({ ok: false, error: { code: 'not-possible' } });

@@ -17,7 +17,12 @@ describe('where to go on', () => {
     ['to driving', { ...SEEN, 'make-ready': 'done' }, 'make-ready', 'Next: Drive'],
     ['to signing after looking', SEEN, 'check', 'Next: Sign'],
     ['back to what is left', { ...SEEN, sign: 'done' }, 'sign', 'Review Prepare'],
-    ['to what stops it', { carry: 'done', stack: 'stop', check: 'waits' }, 'carry', 'Fix in Stack-up'],
+    [
+      'to what stops it',
+      { carry: 'done', stack: 'stop', check: 'waits' },
+      'carry',
+      'Fix in Stack-up'
+    ],
     ['nowhere, where it is mended here', { stack: 'stop' }, 'stack', null],
     [
       'nowhere by itself, where a stop stands above',

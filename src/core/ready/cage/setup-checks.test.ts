@@ -75,7 +75,9 @@ describe('before the first trial hole', () => {
       setupChecks(cageOf(cage), setupOf())
         .filter((check) => check.key === key)
         .map((check) => checkInWords(check, inInches).say)[0];
-    expect(say({ pilotIn: 0.1 }, 'pilot')).toMatch(/0\.0285 in clearance: too loose.*from 0\.1235 in/);
+    expect(say({ pilotIn: 0.1 }, 'pilot')).toMatch(
+      /0\.0285 in clearance: too loose.*from 0\.1235 in/
+    );
     expect(say({ pilotLengthIn: 0.9 }, 'backing')).toMatch(/Use 0\.9 in or more/);
   });
 });

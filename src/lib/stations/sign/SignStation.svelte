@@ -134,7 +134,7 @@
               href="/joints/{workspace.id}/{said.station}"
               onclick={() => {
                 if (said.hole !== null) workspace.picked = said.hole;
-              }}>To {said.station === 'drive' ? 'Drive' : 'Check'}</a
+              }}>To {said.station === 'drive' ? 'Drive' : 'Inspect'}</a
             >
           </p>
         {:else}
