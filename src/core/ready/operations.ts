@@ -18,7 +18,12 @@ export const OPERATIONS = {
   clamp: { words: 'clamping at the side', per: 'part', many: 'parts', startS: 30 },
   punch: { words: 'center punching', per: 'hole', many: 'holes', startS: 5 },
   pilot: { words: 'pilot drilling', per: 'hole', many: 'holes', startS: 12 },
-  holder: { words: 'installing a temporary fastener', per: 'temporary fastener', many: 'temporary fasteners', startS: 6 },
+  holder: {
+    words: 'installing a temporary fastener',
+    per: 'temporary fastener',
+    many: 'temporary fasteners',
+    startS: 6
+  },
   upDrill: { words: 'drilling to final size', per: 'hole', many: 'holes', startS: 10 },
   openDrill: { words: 'drilling open holes', per: 'hole', many: 'holes', startS: 12 },
   growth: { words: 'drilling the clear panel', per: 'hole', many: 'holes', startS: 20 },
