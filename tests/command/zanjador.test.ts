@@ -257,7 +257,7 @@ describe('./zanjador start', () => {
       expect([made.code, made.err]).toEqual([0, made.err]);
       expect(made.out).toContain('read back whole');
       expect(statSync(file).mode & 0o077).toBe(0);
-      expect((await run(['backup', file], '', env)).err).toContain('nothing is written over');
+      expect((await run(['backup', file], '', env)).err).toContain('Nothing was overwritten');
 
       const cut = join(data, 'cut.backup');
       writeFileSync(cut, readFileSync(file).subarray(0, -200));
