@@ -167,10 +167,9 @@
     }
     .rail a,
     .rail button {
-      flex: 1 1 auto;
+      flex: 1 1 0;
       min-width: 44px;
       font-size: 0.75rem;
-      white-space: nowrap;
     }
     .rail .sign,
     .gap {
