@@ -175,7 +175,7 @@ export function samplingDue(input: SamplingDueInput): Answer<SamplingDueResult> 
         walked.size,
         'heads'
       ),
-      workLine('inspected', `of ${required.length} wanted`, looked, 'heads')
+      workLine('inspected', `of ${required.length} required`, looked, 'heads')
     ]
   );
 }

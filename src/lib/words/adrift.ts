@@ -1,6 +1,6 @@
 import type { AdriftSaid } from '../../core/plan/adrift.ts';
 
-const EDITS = { 'held-open': 'held open', removed: 'deleted', 'as-laid': 'moved' };
+const EDITS = { 'held-open': 'left open', removed: 'deleted', 'as-laid': 'moved' };
 
 /** What was changed by hand and fits the layout no more. */
 export function adriftInWords(said: AdriftSaid): string {

@@ -193,7 +193,7 @@ function filmText(
     case null:
       return raisedIn === 0
         ? 'Same film for cut and reading: heads on the bare part are as measured.'
-        : `Heads on the bare part will be ${length(Math.abs(raisedIn), 'fine')} ${raisedIn > 0 ? 'prouder' : 'deeper'} than read; every reading is corrected by it. Best: peel it.`;
+        : `Heads on the bare part will be ${length(Math.abs(raisedIn), 'fine')} ${raisedIn > 0 ? 'higher' : 'lower'} than read; every reading is corrected by it. Best: peel it.`;
   }
 }
 

@@ -10,7 +10,7 @@ export function questionInWords(said: FlushQuestion, length: WriteLength): strin
     case 'top-thick':
       return `Is the top sheet ${length(said.limitIn)} or more?`;
     case 'head-within':
-      return `Does the head fit, ${length(said.proudIn, 'fine')} high allowed?`;
+      return `Does the head stay within the sheet, up to ${length(said.proudIn, 'fine')} high allowed?`;
     case 'stack-thin':
       return `Is the whole stack ${length(said.limitIn)} or less?`;
     case 'thick-beneath':

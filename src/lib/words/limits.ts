@@ -8,7 +8,7 @@ export const CHECK_NAMES: Record<CheckRule, string> = {
   'layer-end-min': 'A hole is too near the end of a layer',
   'edge-max': 'Edge distance above maximum: loose edge beyond the rivets',
   'pitch-min': 'Pitch below minimum',
-  'pitch-max': 'Pitch is above maximum',
+  'pitch-max': 'Pitch above maximum',
   'snapped-edge-min': 'Rounded to this scale, a mark is too close to an edge',
   'snapped-pitch-min': 'Rounded to this scale, two marks are closer than the minimum pitch',
   'snapped-pitch-max': 'Rounded to this scale, two marks exceed the maximum pitch',

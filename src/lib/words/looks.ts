@@ -48,7 +48,7 @@ export function lookInWords(
       .filter((finding) => !said.has(finding))
       .map((finding) => `${FINDING_NAMES[finding]}: ${findingNote(finding, seat).cause}`),
     ...(cannotTell.length > 0
-      ? [`${sentence('not specified')}: ${cannotTell.map((one) => CANNOT_TELL[one]).join('; ')}`]
+      ? [`${sentence('not determined')}: ${cannotTell.map((one) => CANNOT_TELL[one]).join('; ')}`]
       : [])
   ];
 }

@@ -9,19 +9,17 @@
     ICEBOX_ALLOYS,
     publishedWindow,
     type IceboxAlloy,
-    type IceboxRule,
     type IceboxTimes
   } from '$core/rules/icebox.ts';
   import { SHOP_COUNTS } from '$core/rules/sampling.ts';
   import { LIMITS } from '$core/rules/limit-settings.ts';
-  import { typedNumber } from '$core/units/typed-number.ts';
   import { SCHOOLS, SHOP_LENGTHS } from '$core/rules/schools.ts';
-  import { RuleProfile } from '$core/rules/profile.ts';
   import { problemsOf } from '$core/schema/read.ts';
   import { saveProfileAt } from '$lib/api/profiles.ts';
   import { call } from '$lib/client/call';
   import LengthField from '$lib/ui/kit/LengthField.svelte';
-  import Notice from '$lib/ui/kit/Notice.svelte';
+  import { draftOf } from '$lib/ui/rules/rule-draft';
+  import SaveRules from '$lib/ui/rules/SaveRules.svelte';
   import ProfileVersions from '$lib/ui/rules/ProfileVersions.svelte';
   import type { PageData } from './$types';
   import { notationInWords } from '$lib/words/arithmetic';
@@ -48,52 +46,7 @@
     typed = {};
     name = note = refusal = said = '';
   }
-  /** An alloy's times as typed; left empty they are the guidance's. */
-  function iceboxTyped(stands: IceboxRule): unknown {
-    const of = (alloy: IceboxAlloy) => {
-      const text = (key: keyof IceboxTimes) =>
-        (typed[`icebox.${alloy}.${key}`] ?? String(stands[alloy]?.[key] ?? '')).trim();
-      const own = { dueMinutes: text('dueMinutes'), limitMinutes: text('limitMinutes') };
-      if (own.dueMinutes === '' && own.limitMinutes === '') return null;
-      return {
-        dueMinutes: typedNumber(own.dueMinutes),
-        limitMinutes: typedNumber(own.limitMinutes),
-        data: text('data')
-      };
-    };
-    return { D: of('D'), DD: of('DD') };
-  }
-  const draft = $derived.by(() => {
-    if (!profile) return null;
-    let multipliers = profile.rules.multipliers;
-    for (const limit of LIMITS) {
-      const text = typed[limit.key];
-      if (text !== undefined) multipliers = limit.set(multipliers, typedNumber(text));
-    }
-    const renamed = name.trim();
-    return RuleProfile.safeParse(
-      {
-        ...profile.rules,
-        ...changes,
-        ...(renamed === '' ? {} : { name: renamed, version: 1 }),
-        ...Object.fromEntries(
-          SHOP_LENGTHS.flatMap(({ key }) => {
-            const text = typed[key];
-            return text === undefined ? [] : [[key, text]];
-          })
-        ),
-        ...Object.fromEntries(
-          SHOP_COUNTS.flatMap(({ key }) => {
-            const text = typed[key];
-            return text === undefined ? [] : [[key, typedNumber(text)]];
-          })
-        ),
-        icebox: iceboxTyped(profile.rules.icebox),
-        multipliers
-      },
-      { reportInput: true }
-    );
-  });
+  const draft = $derived(profile ? draftOf(profile.rules, { changes, typed, name }) : null);
   const problems = $derived(draft?.error ? problemsOf(draft.error) : []);
   const problemAt = (path: string) => {
     const found = problems.find((problem) => problem.path === path);
@@ -285,65 +238,20 @@
       </div>
     </section>
 
-    <footer>
-      {#if said}<p role="status" class="said" data-testid="saved">✓ {said}</p>{/if}
-      {#if refusal}<Notice level="stop" title="Not saved" text={refusal} />{/if}
-      {#if profile.id !== latest?.id}
-        <p class="hint">
-          Older version. A change starts from version {latest?.rules.version}.
-          <button class="link" type="button" onclick={() => choose(latest?.id ?? '')}
-            >Go there</button
-          >
-        </p>
-      {:else if differ.length === 0 && problems.length === 0}
-        <p class="hint" data-testid="unchanged" data-next={profile.rules.version + 1}>
-          Change a setting to create version {profile.rules.version + 1}.
-        </p>
-      {:else}
-        <p>
-          {#each problems as problem (problem)}<span class="warns"
-              >△ {preferences.refusal(problem.said)}.
-            </span>{/each}
-          {differ.join(' · ')}
-          {#if draft?.success && note.trim() === ''}<span class="hint"
-              >{RULES.sayWhatChangedAndWhy}</span
-            >{/if}
-        </p>
-        <form
-          onsubmit={(event) => {
-            event.preventDefault();
-            void save();
-          }}
-        >
-          <input
-            class="field-box"
-            aria-label={RULES.whatChangedAndWhy}
-            placeholder="what changed and why"
-            maxlength="200"
-            bind:value={note}
-          />
-          <input
-            class="field-box"
-            aria-label="New profile name (optional)"
-            placeholder="or enter a new profile name"
-            maxlength="60"
-            bind:value={name}
-          />
-          {#if data.person}
-            <button
-              data-testid="save-version"
-              class="act main"
-              disabled={!draft?.success || note.trim() === ''}
-              >Save as {name.trim() === ''
-                ? `version ${profile.rules.version + 1}`
-                : 'a new profile'}</button
-            >
-          {:else}
-            <a class="act main" href="/who?back=/rules">Sign in to save</a>
-          {/if}
-        </form>
-      {/if}
-    </footer>
+    <SaveRules
+      {said}
+      {refusal}
+      version={profile.rules.version}
+      latest={profile.id === latest?.id ? null : (latest ?? null)}
+      {problems}
+      {differ}
+      ready={draft?.success === true}
+      signedIn={data.person !== null}
+      bind:note
+      bind:name
+      onlatest={choose}
+      onsave={() => void save()}
+    />
   {/if}
 </div>
 
@@ -416,36 +324,10 @@
     grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
     gap: 10px 18px;
   }
-  footer {
-    grid-column: 1 / -1;
-    display: grid;
-    gap: 6px;
-    padding: 10px var(--page-edge);
-    background: var(--panel);
-    border-top: 1.5px solid var(--line);
-  }
-  footer form {
-    display: grid;
-    grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) auto;
-    gap: 10px;
-  }
-  .said {
-    color: var(--olive-deep);
-    font-weight: 700;
-  }
-  .link {
-    min-height: 44px;
-    padding: 0 8px;
-    text-decoration: underline;
-    cursor: pointer;
-  }
   @media (max-width: 900px) {
     .rules {
       display: block;
       height: auto;
-    }
-    footer form {
-      grid-template-columns: 1fr;
     }
   }
 </style>
