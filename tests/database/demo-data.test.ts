@@ -25,19 +25,21 @@ describe('the demo data', () => {
     const count = (wanted: string) => states.filter((state) => state === wanted).length;
     expect(['checking', 'unreadable', 'planned', 'signed'].map(count)).toEqual([2, 1, 9, 1]);
     const at = (title: string) => joints.find((joint) => joint.title === title);
-    expect(at('Bottom skin lap, bay 9')?.verdicts).toEqual({
+    expect(at('Bottom skin lap, bay 9')?.marks).toMatchObject({
       accept: 7,
       'not-complete': 2,
       measure: 0,
       'drive-more': 1,
       replace: 2,
-      refer: 0
+      refer: 0,
+      out: 0,
+      left: 0
     });
     // one replaced and good by now, one hole empty, one left on the data holder's word, one question open
     expect(at('Tip float, closing strip')).toMatchObject({
-      looked: 9,
+      inspected: 9,
       driven: 36,
-      verdicts: { accept: 6, 'drive-more': 1, replace: 1, refer: 1 },
+      marks: { accept: 5, 'drive-more': 1, replace: 1, refer: 1, left: 1, out: 1 },
       attention: expect.arrayContaining(['1 empty hole', '1 question open']) as string[]
     });
     expect(at('Float stringer 6, broken')).toMatchObject({ signedBy: 'Tomas Ekbrand' });

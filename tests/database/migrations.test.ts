@@ -134,7 +134,8 @@ beforeAll(async () => {
     '0026-icebox-times',
     '0027-old-work',
     '0028-statements-with-a-plan',
-    '0029-counted-by-kind'
+    '0029-counted-by-kind',
+    '0030-hole-marks'
   ]);
 });
 afterAll(async () => {

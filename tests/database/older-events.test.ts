@@ -164,7 +164,8 @@ beforeAll(async () => {
     '0026-icebox-times',
     '0027-old-work',
     '0028-statements-with-a-plan',
-    '0029-counted-by-kind'
+    '0029-counted-by-kind',
+    '0030-hole-marks'
   ]);
 });
 afterAll(async () => {
@@ -192,7 +193,7 @@ describe('events of an earlier version', () => {
     ]);
     const [joint] = await listJoints(database);
     // nobody logged that it was driven further between the two: the worse one governs until somebody says so
-    expect(joint?.verdicts).toMatchObject({ accept: 0, 'not-complete': 0, 'drive-more': 1 });
+    expect(joint?.marks).toMatchObject({ accept: 0, 'not-complete': 0, 'drive-more': 1 });
   });
 
   it('a head that was sent before the change is known when it is sent again', async () => {

@@ -227,8 +227,10 @@ describe('issuing and checking', () => {
     const [state] = holeStates([7], events).values();
     expect(state).toMatchObject({ last: { diameterIn: 0.19 }, looks: 2 });
     // the worst governs, in the lists too
-    const heads = await rowsOf(database(), 'select * from heads_in($1)', [issue]);
-    expect(heads).toEqual([{ hole: 7, verdict: 'replace', looked: true }]);
+    const marks = await rowsOf(database(), "select * from hole_marks($1) where mark <> 'to-do'", [
+      issue
+    ]);
+    expect(marks).toEqual([{ hole: 7, mark: 'replace', is_in: false }]);
     // someone who is not of the shop measures nothing
     expect(
       await recordHead(database(), issue, look('2026-03-04T10:20:00Z', 0.19, randomUUID()), other)

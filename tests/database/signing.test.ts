@@ -113,12 +113,12 @@ describe('a rivet that is taken out', () => {
     const [first, second] = issue.holes;
     const hole = second?.number ?? 0;
     valueOf(await look(issue, head(first?.number ?? 0, 20), head(hole, 21, { heightIn: 0.04 })));
-    expect(await listed(joint)).toMatchObject({ looked: 2, driven: issue.holes.length });
+    expect(await listed(joint)).toMatchObject({ inspected: 2, driven: issue.holes.length });
     valueOf(
       (await rework(issue, 30, { kind: 'out', hole, school: 'under-shank', how: 'plain' })).outcome
     );
     // an empty hole is neither driven nor looked at
-    expect(await listed(joint)).toMatchObject({ looked: 1, driven: issue.holes.length - 1 });
+    expect(await listed(joint)).toMatchObject({ inspected: 1, driven: issue.holes.length - 1 });
     const tap = DriveMove.parse({ ...stamp(31), kind: 'driven', hole });
     expect(await recordMoves(database(), driveEvents, issue.id, [tap], mechanic)).toMatchObject({
       ok: false,
@@ -126,7 +126,7 @@ describe('a rivet that is taken out', () => {
     });
     // a look from before, sent late, is of the rivet that is out
     valueOf(await look(issue, head(hole, 22)));
-    expect((await listed(joint))?.looked).toBe(1);
+    expect((await listed(joint))?.inspected).toBe(1);
     const measured = await rework(issue, 35, { kind: 'measured', hole, widestIn: 0.137, seen: [] });
     expect(valueOf(measured.outcome)[0]?.frozen).toMatchObject({
       decision: 'next-size',
@@ -142,7 +142,7 @@ describe('a rivet that is taken out', () => {
     const [judged] = valueOf(await look(issue, head(hole, 45)));
     expect(judged?.frozen).toMatchObject({ verdict: 'replace', findings: ['short-of-metal'] });
     const summary = await listed(joint);
-    expect(summary).toMatchObject({ looked: 2, driven: issue.holes.length });
+    expect(summary).toMatchObject({ inspected: 2, driven: issue.holes.length });
     expect(summary?.parts?.map(({ count }) => count).sort()).toEqual(
       [1, issue.holes.length - 1].sort()
     );
@@ -155,9 +155,9 @@ describe('a rivet that is taken out', () => {
     valueOf(
       (await rework(issue, 30, { kind: 'out', hole, school: 'under-shank', how: 'plain' })).outcome
     );
-    expect((await listed(joint))?.looked).toBe(0);
+    expect((await listed(joint))?.inspected).toBe(0);
     valueOf((await rework(issue, 31, { kind: 'still-in', hole })).outcome);
-    expect(await listed(joint)).toMatchObject({ looked: 1, driven: issue.holes.length });
+    expect(await listed(joint)).toMatchObject({ inspected: 1, driven: issue.holes.length });
   });
 
   it('is taken out once, however many say so at one moment', async () => {

@@ -67,7 +67,7 @@ test('what the server did and could not say is not done twice, nor said not to b
   await expect(page.getByTestId('waits')).toHaveCount(0);
   await expect(clocks).toContainText('8 of 9');
   await page.reload();
-  await expect(page.getByTestId('tap-card')).toContainText('driven 1 of 50');
+  await expect(page.getByTestId('tap-card')).toContainText('1 of 50 driven');
 
   // what is left over goes away once
   const leftOver = page.getByTestId('left-over-CUT-1');

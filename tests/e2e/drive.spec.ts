@@ -48,13 +48,13 @@ test('a row is driven by keys, the server gone in the middle and the page reload
   const card = page.getByTestId('tap-card');
   await firstPress(page, () => page.keyboard.press('Space'));
   await expect(next(page)).toHaveText('38');
-  await expect(card).toContainText('driven 1 of 50');
+  await expect(card).toContainText('1 of 50 driven');
   await page.keyboard.press('m');
   // more: it stays next
   await expect(next(page)).toHaveText('38');
   await expect(card).toContainText('drive further');
   await page.keyboard.press('g');
-  await expect(card).toContainText('driven 2 of 50');
+  await expect(card).toContainText('2 of 50 driven');
   await expect(page.getByTestId('waits')).toHaveCount(0);
 
   await app.stop();
@@ -67,10 +67,10 @@ test('a row is driven by keys, the server gone in the middle and the page reload
   await expect(page.getByTestId('kept-here')).toBeVisible();
   await app.start();
   await page.reload();
-  await expect(card).toContainText('driven 8 of 50', { timeout: 15_000 });
+  await expect(card).toContainText('8 of 50 driven', { timeout: 15_000 });
   await expect(page.getByTestId('waits')).toHaveCount(0, { timeout: 15_000 });
   await page.reload();
-  await expect(card).toContainText('driven 8 of 50');
+  await expect(card).toContainText('8 of 50 driven');
   for (const number of order)
     await expect(page.locator(`[data-testid="drive-map"] [data-hole="${number}"]`)).toHaveAttribute(
       'data-state',
@@ -79,7 +79,7 @@ test('a row is driven by keys, the server gone in the middle and the page reload
   // the last one taken back comes next again
   await page.keyboard.press('Backspace');
   await expect(next(page)).toHaveText(order.at(-1) ?? '');
-  await expect(station(page)).toContainText('driven 7 of 50');
+  await expect(station(page)).toContainText('7 of 50 driven');
 });
 
 test('what can hurt is in sight once a shift, and one tap away after', async ({ page, app }) => {
@@ -299,7 +299,7 @@ test('two people, two devices, two processes: ready, go, stop, good; nobody fire
   await expect(gunWord).toContainText('No signal from', { timeout: 6000 });
   await expect(go).toBeDisabled();
   await page.reload();
-  await expect(page.getByTestId('tap-card')).toContainText('driven 1 of 50');
+  await expect(page.getByTestId('tap-card')).toContainText('1 of 50 driven');
 });
 
 test('376 rivets inside a member that tapers: where the rod stands, how far to pull, two shim changes', async ({
@@ -345,7 +345,7 @@ test('376 rivets inside a member that tapers: where the rod stands, how far to p
   await expect(member).toContainText('for rivet 134');
   await expect(page.getByTestId('waits')).toHaveCount(0);
   await page.reload();
-  await expect(page.getByTestId('tap-card')).toContainText('driven 67 of 376');
+  await expect(page.getByTestId('tap-card')).toContainText('67 of 376 driven');
 });
 
 test('the shop’s tools are its own, and Drive chooses from them', async ({ page, app }) => {
@@ -393,13 +393,13 @@ test.describe('by touch on a tablet', () => {
     await toStation(page, 5);
     await page.getByRole('button', { name: DRIVE.releaseItAndStartDriving }).tap();
     const card = page.getByTestId('tap-card');
-    await expect(card).toContainText('driven 0 of 7');
+    await expect(card).toContainText('0 of 7 driven');
     const map = page.getByTestId('drive-map');
     await map.locator('[data-held-open="3"]').tap();
     await expect(page.getByText('hole 3 is left open (latch): no rivet')).toBeVisible();
     await expect(page.getByTestId('order').locator('[data-order="3"]')).toHaveCount(0);
     await firstPress(page, () => page.getByTestId('driven').tap());
-    await expect(card).toContainText('driven 1 of 7');
+    await expect(card).toContainText('1 of 7 driven');
     // one that is pointed at instead of the next
     await map.locator('[data-hole="8"]').tap();
     await expect(next(page)).toHaveText('8');
@@ -407,7 +407,7 @@ test.describe('by touch on a tablet', () => {
     await expect(map.locator('[data-hole="8"]')).toHaveAttribute('data-state', 'look');
     await expect(page.getByText(DRIVE.toBeLookedAt, { exact: true })).toBeVisible();
     await page.getByTestId('undo').tap();
-    await expect(card).toContainText('driven 1 of 7');
+    await expect(card).toContainText('1 of 7 driven');
     const box = await page.getByTestId('driven').boundingBox();
     expect(box?.height).toBeGreaterThanOrEqual(80);
   });

@@ -49,7 +49,7 @@ test('more rivets than are drawn one by one are driven and inspected on a canvas
   const middle = await next.textContent();
   const before = await drawn(page);
   await firstPress(page, () => page.getByTestId('driven').click());
-  await expect(page.getByTestId('tap-card')).toContainText(`driven 1 of ${holes}`);
+  await expect(page.getByTestId('tap-card')).toContainText(`1 of ${holes} driven`);
   // the mark of the one that is driven is another than before
   await expect.poll(() => drawn(page)).not.toBe(before);
 

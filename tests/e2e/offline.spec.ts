@@ -54,7 +54,7 @@ test('a joint opened before works for hours without the server: pages open, what
     const press = () => page.keyboard.press('Enter');
     await (tap === 0 ? firstPress(page, press) : press());
   }
-  await expect(card).toContainText(`driven ${before + 3} of`);
+  await expect(card).toContainText(`${before + 3} of`);
   // hours later, on another page, loaded anew: all of it is still there, and said
   await page.goto(app.url);
   await awake(page);
@@ -63,7 +63,7 @@ test('a joint opened before works for hours without the server: pages open, what
   await expect(reach).toContainText('4 entries wait in this browser');
   await page.goto(`${base}/drive`);
   await awake(page);
-  await expect(card).toContainText(`driven ${before + 3} of`);
+  await expect(card).toContainText(`${before + 3} of`);
   // what was never opened here is said not to be there; a page of another build would stand there dead
   await page.evaluate(async () => {
     const name = (await caches.keys()).find((one) => one.startsWith('pages-')) ?? '';
@@ -81,7 +81,7 @@ test('a joint opened before works for hours without the server: pages open, what
   await page.getByRole('button', { name: WAITING.loadItAnew }).click();
   await page.goto(`${base}/drive`);
   await awake(page);
-  await expect(card).toContainText(`driven ${before + 3} of`);
+  await expect(card).toContainText(`${before + 3} of`);
   await expect(page.getByText('waits in this browser')).toHaveCount(0);
   const issue = /"?issue"?:\{"?id"?:"([0-9a-f-]{36})"/.exec(await page.content())?.[1] ?? '';
   const stored = z

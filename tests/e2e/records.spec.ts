@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { RECORDS } from '../../src/lib/words/pages/records.ts';
-import { KIT } from '../../src/lib/words/pages/kit.ts';
+import { RESULT_NAMES } from '../../src/lib/words/results.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { firstPress, expect, openDemo, test } from './app.ts';
 
@@ -16,7 +16,7 @@ test('a bad head is found in the records, and its hole tells its story', async (
   await expect(row).toHaveCount(1);
   await expect(row).toContainText('Tip float, closing strip');
   await expect(row).toContainText(RECORDS.takenOutSince);
-  await expect(row).toContainText(KIT.drillOut);
+  await expect(row).toContainText(RESULT_NAMES.replace);
   // what was asked still stands in the fields
   await expect(page.getByLabel(COMMON.lot, { exact: true })).toHaveValue('K-2207');
 

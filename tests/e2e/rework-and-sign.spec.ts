@@ -53,16 +53,14 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     for (let at = 1; at <= rivets; at++) {
       const press = () => page.keyboard.press('Space');
       await (at === 1 ? firstPress(page, press) : press());
-      await expect(page.getByTestId('tap-card')).toContainText(`driven ${at} of ${rivets}`);
+      await expect(page.getByTestId('tap-card')).toContainText(`${at} of ${rivets} driven`);
     }
   });
 
   await test.step('Ilse looks at the heads: one is driven too far', async () => {
     await signIn(page, app);
     await goTo(page, app, 'check');
-    await expect(page.getByTestId('due')).toContainText(
-      `${rivets} of ${rivets} required inspections due`
-    );
+    await expect(page.getByTestId('due')).toContainText(`0 of ${rivets} inspected, ${rivets} due`);
   });
 
   const bad = Number(/Hole (\d+)/.exec((await page.getByTestId('due').textContent()) ?? '')?.[1]);
@@ -90,7 +88,9 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     await expect(page.getByTestId('hole-readings').getByRole('listitem')).toHaveCount(2);
     await goTo(page, app, 'drive');
     await expect(page.getByTestId('held-back')).toContainText(`Hole ${bad}`);
-    await expect(page.getByTestId('tap-card')).toContainText('1 not driven');
+    await expect(page.getByTestId('tap-card')).toContainText(
+      `${rivets - 1} of ${rivets} driven, 1 empty`
+    );
     await goTo(page, app, 'check');
     await hole(page, bad).click();
     const wide = page.getByTestId('hole-readings').getByRole('listitem').first();
@@ -124,7 +124,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     await goTo(page, app, 'drive');
     await page.keyboard.press('Space');
     await expect(page.getByRole('navigation', { name: BENCH.stations })).toContainText(
-      `driven ${rivets} of ${rivets}`
+      `${rivets} of ${rivets} driven`
     );
   });
 

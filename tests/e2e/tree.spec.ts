@@ -43,7 +43,7 @@ const STATIONS: [StationKey, RegExp[]][] = [
     [
       /heading "Bottom skin lap, bay 9: Inspect"/,
       /group "Hole map by result"/,
-      /button "hole 1, good"/,
+      /button "hole 1, accepted"/,
       /table "Heads measured"/,
       /textbox "Diameter"/
     ]

@@ -1,7 +1,7 @@
 import { reworkOf } from './rework-state';
 import { holeStates, type HoleEvent } from '../../src/core/check/hole-events';
 import type { NextHead } from '../../src/core/check/next-head';
-import { NOT_DRIVEN, type HoleDriven } from '../../src/core/driving/drive-events';
+import { NOT_DRIVEN, type DriveState, type HoleDriven } from '../../src/core/driving/drive-events';
 import type { IssuedFacts, IssuedHole } from '../../src/core/issue/issue';
 import { NO_REWORK, type HoleRework } from '../../src/core/reworking/rework-state';
 import type { SignedMatter } from '../../src/core/signing/signed-matter';
@@ -56,6 +56,12 @@ export const rework = (hole: number, stage: HoleRework['stage']): HoleRework =>
   reworkOf(hole, { stage, outAt: 1 });
 export const HOLES = [1, 2, 3].map((number) => ({ number }) as IssuedHole);
 export const seen = (...events: HoleEvent[]) => holeStates([1, 2, 3], events);
+/** Driving as it stands with rivets logged in some holes. */
+export const drove = (...holes: number[]): DriveState => ({
+  ...NOT_DRIVEN,
+  holes: new Map(holes.map((hole) => [hole, driven()])),
+  blows: new Map(holes.map((hole) => [hole, 1]))
+});
 export const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
   issued: { facts: {} as unknown as IssuedFacts, holes: HOLES },
   issue: {
@@ -69,7 +75,7 @@ export const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
     holes: HOLES,
     heldOpen: []
   },
-  drive: { ...NOT_DRIVEN, holes: new Map([1, 2, 3].map((hole) => [hole, driven()])) },
+  drive: drove(1, 2, 3),
   states: seen(look(1), look(2), look(3)),
   rework: NO_REWORK,
   due: NOTHING_DUE,

@@ -37,6 +37,7 @@ const next = (
   nextHead({
     order: ORDER,
     hitAt: HIT,
+    logged: (changes.hitAt ?? HIT).size > 0,
     events,
     states: holeStates(ORDER, events, { hitAt: changes.hitAt ?? HIT, ...now }),
     left: new Set(),

@@ -10,11 +10,13 @@ import { samplingDue, wantedHeads, type SamplingDueInput } from './sampling-due.
 export interface HeadsToLookAt {
   /** as planned to be driven */
   order: readonly number[];
-  /**
-   * When each rivet was last hit, ms since 1970. Empty where nobody logs driving: then every rivet counts as driven, and one
-   * goes along the rows, since nobody knows in which order they were.
-   */
+  /** when each rivet was last hit, ms since 1970 */
   hitAt: ReadonlyMap<number, number>;
+  /**
+   * Whether anybody logs driving. Where nobody does every rivet counts as driven, and one goes along the rows, since nobody
+   * knows in which order they were.
+   */
+  logged: boolean;
   events: readonly HoleEvent[];
   states: ReadonlyMap<number, HoleState>;
   /** heads that stay as they are on the data holder’s word */
@@ -73,8 +75,7 @@ export interface NextHead {
  * @source inspect; calculation `sampling-due`
  */
 export function nextHead(of: HeadsToLookAt): NextHead {
-  const { hitAt, events, states, left, empty, rules } = of;
-  const logged = hitAt.size > 0;
+  const { hitAt, logged, events, states, left, empty, rules } = of;
   const order = logged ? of.order : [...of.order].sort((a, b) => a - b);
   const seen = new Set(events.map(({ hole }) => hole));
   const isExpired = (hole: number) => states.get(hole)?.expired ?? false;

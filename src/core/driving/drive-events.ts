@@ -81,6 +81,8 @@ export interface DriveState {
   lots: ReadonlyMap<string, RivetLot>;
   /** what was not met, by its key, and what was said of it last */
   objections: ReadonlyMap<string, ObjectionAnswer>;
+  /** by hole: blows logged and not taken back, at rivets that are out since too */
+  blows: ReadonlyMap<number, number>;
 }
 
 /** What was said of something that was not met. */
@@ -97,8 +99,13 @@ export const NOT_DRIVEN: DriveState = {
   order: null,
   access: null,
   lots: new Map(),
-  objections: new Map()
+  objections: new Map(),
+  blows: new Map()
 };
+
+/** Whether anybody logs driving: then a rivet that is not logged is not driven; else every rivet counts as driven. */
+export const isLogged = ({ blows }: Pick<DriveState, 'blows'>): boolean =>
+  [...blows.values()].some((count) => count > 0);
 
 const NOTHING: DriveFrozen = { partNumber: null, cold: null };
 
@@ -195,8 +202,11 @@ export interface DrivenNow {
   hitAt: ReadonlyMap<number, number>;
   /** who drove the rivet in each hole, by their ids */
   people: ReadonlyMap<number, readonly string[]>;
+  /** whether anybody logs driving */
+  logged: boolean;
 }
-export const drivenNow = (drive: Pick<DriveState, 'holes'>): DrivenNow => ({
+export const drivenNow = (drive: Pick<DriveState, 'holes' | 'blows'>): DrivenNow => ({
+  logged: isLogged(drive),
   expired: expiredHoles(drive),
   hitAt: hitsOf(drive),
   people: new Map([...drive.holes].map(([hole, { people }]) => [hole, people]))
@@ -260,6 +270,7 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
     let { order, access } = from;
     const lots = new Map(from.lots);
     const objections = new Map(from.objections);
+    const blows = new Map(from.blows);
     const dashes = new Map(
       asReworked({ facts, holes: issued, heldOpen }, rework).holes.map(
         (hole) => [hole.number, hole.dash] as const
@@ -272,6 +283,8 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
     for (const [number, { hitAt }] of from.holes)
       if (Date.parse(hitAt) < (since.get(number) ?? -Infinity)) holes.delete(number);
     for (const event of events) {
+      if (event.kind === 'driven' || event.kind === 'undriven')
+        blows.set(event.hole, Math.max(0, (blows.get(event.hole) ?? 0) + HITS[event.kind]));
       if (event.kind === 'ordered') {
         order = { school: event.school, order: event.order, at: event.at };
       } else if (event.kind === 'placed') {
@@ -297,6 +310,6 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
     // what was seen before the last blow is of another head
     for (const [number, head] of seen)
       if (!seenSinceBlow(holes.get(number), head)) seen.delete(number);
-    return { holes, seen, order, access, lots, objections };
+    return { holes, seen, order, access, lots, objections, blows };
   }
 });

@@ -66,7 +66,7 @@ export interface LookedAt {
   /** as released, with what was replaced since */
   issue: Issue;
   rework: ReworkState;
-  driven: Pick<DrivenNow, 'hitAt'>;
+  driven: Pick<DrivenNow, 'hitAt' | 'logged'>;
   /** in which its rivets are driven */
   order: readonly number[];
   heads: readonly HoleEvent[];
@@ -81,6 +81,7 @@ export function dueNow(at: LookedAt): Pick<ReleaseNow, 'left' | 'due'> {
   const due = nextHead({
     order: at.order.filter((hole) => present.has(hole)),
     hitAt: at.driven.hitAt,
+    logged: at.driven.logged,
     events: at.heads,
     states,
     left,

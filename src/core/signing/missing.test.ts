@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import type { HoleEvent } from '../check/hole-events';
-import { NOT_DRIVEN } from '../driving/drive-events';
 import type { HeldOpenHole, IssuedFacts, IssuedHole } from '../issue/issue';
 import { NO_REWORK, type HoleRework } from '../reworking/rework-state';
 import { missingToSign } from './missing';
 import {
   NOTHING_DUE,
   driven,
+  drove,
   look,
   rework,
   HOLES,
@@ -75,7 +75,7 @@ describe('what is missing before a signature', () => {
   it('is every rivet, head, hole and question that is open', () => {
     const { must } = missingToSign(
       matter({
-        drive: { ...NOT_DRIVEN, holes: new Map([[1, driven()]]) },
+        drive: drove(1),
         states: seen(look(1)),
         due: { ...NOTHING_DUE, due: [1], open: [1] },
         rework: {
@@ -125,7 +125,12 @@ describe('what is missing before a signature', () => {
         predictedIn3: null,
         rules: { checking }
       }) as unknown as IssuedFacts;
-    const drive = { ...NOT_DRIVEN, holes: new Map([[2, driven({ people: ['ilse'] })]]) };
+    const drive = {
+      ...drove(1, 2, 3),
+      holes: new Map(
+        [1, 2, 3].map((hole) => [hole, driven({ people: hole === 2 ? ['ilse'] : [] })])
+      )
+    };
     const states = seen(
       look(1, { person: 'ilse' }),
       look(2, { person: 'ilse' }),
@@ -164,7 +169,7 @@ describe('what is missing before a signature', () => {
           heldOpen: [{ number: 9, reason: 'latch' } as IssuedHole & { reason: string }]
         },
         drive: {
-          ...NOT_DRIVEN,
+          ...drove(1, 2, 3),
           holes: new Map([
             [1, driven({ expired: true, late: 'no other lot' })],
             [2, driven()],

@@ -3,11 +3,12 @@ import { headStanding, placesAsked } from '../check/head-standing.ts';
 import { isMeasured, type HoleEvent } from '../check/hole-events.ts';
 import { expiredHoles, hitsOf } from '../driving/drive-events.ts';
 import { predictedHeadIn3, type Issue, type IssuedHole } from '../issue/issue.ts';
+import { countRelease } from '../releases/release-count.ts';
 import { isAnotherRivet } from '../releases/since-release.ts';
 import { blindStanding, type BlindStanding } from '../reworking/blind-rivets.ts';
 import { drivenInQuestion } from '../reworking/held-back.ts';
 import { issuedRivet } from '../reworking/replaced-rivet.ts';
-import { emptyHoles, type ReworkState } from '../reworking/rework-state.ts';
+import type { ReworkState } from '../reworking/rework-state.ts';
 import { InspectionPlace } from '../rules/inspection.ts';
 import { checksOwnWork } from '../rules/own-work.ts';
 import type { SignedMatter } from './signed-matter.ts';
@@ -44,21 +45,12 @@ function replacedRivets({ facts, holes }: SignedMatter['issued'], rework: Rework
 }
 
 /** What both lists rest on. */
-function readingOf({ issue, drive, states, rework }: SignedMatter) {
-  const numbers = issue.holes.map(({ number }) => number);
-  const empty = emptyHoles(rework);
-  const logged = drive.holes.size > 0;
-  const isIn = (hole: number) => drive.holes.get(hole)?.driven ?? false;
-  const seen = (hole: number) => states.get(hole)?.last ?? null;
+function readingOf(matter: SignedMatter) {
+  const { issue, states } = matter;
   return {
-    numbers,
-    empty,
-    logged,
-    seen,
-    /** where driving is not logged every rivet counts as driven */
-    notDriven: logged
-      ? numbers.filter((hole) => !isIn(hole) && !empty.has(hole) && seen(hole) === null)
-      : []
+    count: countRelease(matter),
+    numbers: issue.holes.map(({ number }) => number),
+    seen: (hole: number) => states.get(hole)?.last ?? null
   };
 }
 type Reading = ReturnType<typeof readingOf>;
@@ -79,19 +71,18 @@ const restingOn = (
   });
 
 /** What keeps an issue from being signed. */
-function mustOf(matter: SignedMatter, { numbers, empty, notDriven }: Reading): Must[] {
-  const { issue, drive, rework, due } = matter;
-  const there = (holes: readonly number[]) => holes.filter((hole) => !empty.has(hole));
+function mustOf(matter: SignedMatter, { count }: Reading): Must[] {
+  const { issue, drive, rework } = matter;
   const blindsAt = (standing: BlindStanding): number[] =>
     issue.heldOpen.flatMap(({ number, blind }) =>
       blind && blindStanding(rework.blinds.get(number), issue.facts) === standing ? [number] : []
     );
   const answered = (hole: number) => rework.holes.get(hole)?.stage === 'blind';
   const must: Must[] = [
-    { code: 'not-driven', holes: notDriven },
-    { code: 'holes-empty', holes: numbers.filter((hole) => empty.has(hole)) },
-    { code: 'heads-due', holes: there(due.due) },
-    { code: 'heads-bad', holes: there(due.open) },
+    { code: 'not-driven', holes: count.notDriven },
+    { code: 'holes-empty', holes: count.empty },
+    { code: 'heads-due', holes: count.due },
+    { code: 'heads-bad', holes: count.bad },
     {
       code: 'heads-simulated',
       holes: restingOn(matter, (look) => isMeasured(look) && look.simulated === true)
@@ -167,12 +158,16 @@ function toldOfReleases({ issue, rework, left, earlier, since, oldWork }: Signed
 }
 
 /** How it was driven: not logged, lots, batches that had expired, what was not met, questions that were open. */
-function toldOfDriving({ drive, rework, withoutLot }: SignedMatter, { numbers, logged }: Reading) {
+function toldOfDriving({ drive, rework, withoutLot }: SignedMatter, { numbers, count }: Reading) {
   const tooHard = expiredHoles(drive);
   const expired = numbers.filter((hole) => tooHard.has(hole));
   const asked = drivenInQuestion(rework, hitsOf(drive));
   const told: Told[] = [
-    ...(logged ? [] : [{ code: 'driving-not-logged' as const }]),
+    ...(!count.logged
+      ? [{ code: 'driving-not-logged' as const }]
+      : count.unlogged.length > 0
+        ? [{ code: 'driving-not-logged' as const, holes: count.unlogged }]
+        : []),
     ...(withoutLot.length > 0 ? [{ code: 'lots-not-told' as const, parts: [...withoutLot] }] : []),
     ...whenAny({
       code: 'expired',
@@ -241,10 +236,11 @@ function toldOfGrounds({ issue, settings, steps, changedTo }: SignedMatter): Tol
 
 /** Looks that were voided, rivets replaced, hands that were named or sent for, and what was not looked at. */
 function toldOfInspection(
-  { issued, states, rework, named, sent, due }: SignedMatter,
-  { numbers, empty, seen, notDriven }: Reading
+  { issued, states, rework, named, sent }: SignedMatter,
+  { count, numbers, seen }: Reading
 ): Told[] {
-  const isDue = (hole: number) => due.due.includes(hole);
+  const isDue = (hole: number) => count.due.includes(hole);
+  const isEmpty = (hole: number) => count.empty.includes(hole);
   // where the sampling wants the head it is due instead
   const missingAt = (place: InspectionPlace): number[] =>
     numbers.filter((hole) => {
@@ -253,7 +249,7 @@ function toldOfInspection(
         standing?.verdict === 'not-complete' &&
         standing.missing.includes(place) &&
         !isDue(hole) &&
-        !empty.has(hole)
+        !isEmpty(hole)
       );
     });
   return [
@@ -282,7 +278,7 @@ function toldOfInspection(
       code: 'not-looked-at',
       holes: numbers.filter(
         (hole) =>
-          seen(hole) === null && !isDue(hole) && !notDriven.includes(hole) && !empty.has(hole)
+          seen(hole) === null && !isDue(hole) && !count.notDriven.includes(hole) && !isEmpty(hole)
       )
     })
   ];

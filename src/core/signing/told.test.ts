@@ -10,6 +10,7 @@ import { toldKey } from './told';
 import {
   NOTHING_DUE,
   driven,
+  drove,
   look,
   rework,
   HOLES,
@@ -191,14 +192,14 @@ describe('what whoever signs is told', () => {
       [2, driven({ expired: true, late: 'lead agreed' })],
       [3, driven({ expired: true, late: '' })]
     ]);
-    expect(missingToSign(matter({ drive: { ...NOT_DRIVEN, holes } })).told).toEqual([
+    expect(missingToSign(matter({ drive: { ...drove(1, 2, 3), holes } })).told).toEqual([
       { code: 'expired', holes: [1, 2, 3], reasons: ['lead agreed'] }
     ]);
   });
 
   it('takes a head that was looked at for a rivet that is in, and an empty hole for neither', () => {
     const drive = {
-      ...NOT_DRIVEN,
+      ...drove(1),
       holes: new Map([
         [1, driven()],
         [2, driven({ driven: false })]
@@ -222,7 +223,11 @@ describe('what whoever signs is told', () => {
         }
       })
     );
-    expect(found).toEqual({ must: [{ code: 'holes-empty', holes: [2] }], told: [] });
+    expect(found).toEqual({
+      must: [{ code: 'holes-empty', holes: [2] }],
+      // 3 was looked at, and its driving is on no record
+      told: [{ code: 'driving-not-logged', holes: [3] }]
+    });
   });
 
   it('waits for every question, of a hole or of the joint, that nobody has answered', () => {

@@ -12,8 +12,6 @@ export const SigningView = z.strictObject({
   /** who drove, by their names; and whether whoever asks is one of them */
   drivers: z.array(z.string()),
   droveOneself: z.boolean(),
-  looks: z.int(),
-  holes: z.int(),
   signature: z
     .strictObject({ by: z.string(), at: z.string(), entitled: z.string(), digest: z.string() })
     .nullable()

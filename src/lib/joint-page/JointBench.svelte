@@ -100,6 +100,9 @@
     get desk() {
       return desk;
     },
+    get count() {
+      return release?.count ?? null;
+    },
     get person() {
       return person;
     },
@@ -150,6 +153,7 @@
     workspace,
     issue: issueNow,
     desk,
+    count: release?.count ?? null,
     drive,
     rework: reworking,
     oldWork,

@@ -4,7 +4,7 @@
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import type { CheckDesk } from '$lib/stations/check/check-desk.svelte';
   import type { StationKey } from '$lib/stations/stations.ts';
-  import { MARK_WORDS } from '$lib/ui/kit/VerdictMark.svelte';
+  import { RESULT_NAMES } from '$lib/words/results.ts';
 
   /** The hole that was just picked, told to whoever does not see the drawing. */
   interface Props {
@@ -19,7 +19,7 @@
 
   function told(picked: number): string {
     if (station === 'check')
-      return `Hole ${picked}, ${MARK_WORDS[desk?.verdictOf(picked) ?? 'to-do']}`;
+      return `Hole ${picked}, ${RESULT_NAMES[desk?.marks.get(picked) ?? 'to-do']}`;
     const hole = workspace.shown?.plan.holes.find(({ number }) => number === picked);
     return hole ? `Hole ${picked}, mark ${preferences.inWords(hole.markIn)}` : '';
   }

@@ -1,5 +1,6 @@
 import type { HoleEvent } from '$core/check/hole-events.ts';
 import type { DriveEvent } from '$core/driving/drive-events.ts';
+import { countRelease, type ReleaseCount } from '$core/releases/release-count.ts';
 import type { Issue } from '$core/issue/issue.ts';
 import type { ShopFigures } from '$core/ready/shop-figures.ts';
 import type { ReworkEvent } from '$core/reworking/rework-subject.ts';
@@ -22,6 +23,16 @@ export class ReleaseDesks {
   readonly rework: ReworkDesk;
   readonly drive: DriveDesk;
   readonly heads: CheckDesk;
+  /** every count of it, with what is not stored yet */
+  readonly count: ReleaseCount = $derived.by(() => {
+    const { heads, rework, drive } = this;
+    return countRelease({
+      ...heads.counted,
+      rework: rework.state,
+      drive: drive.state,
+      due: heads.due
+    });
+  });
 
   constructor(issue: Issue, logs: ReleaseLogs, person: string, figures: () => ShopFigures) {
     const rework = (this.rework = new ReworkDesk(issue, logs.rework, person));

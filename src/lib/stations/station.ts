@@ -1,5 +1,6 @@
 import type { Component } from 'svelte';
 import type { Right } from '$core/people/rights.ts';
+import type { ReleaseCount } from '$core/releases/release-count.ts';
 import type { Issue } from '$core/issue/issue.ts';
 import type { Clocked } from '$lib/client/outbox.svelte';
 import type { Workspace } from '$lib/client/workspace.svelte';
@@ -14,6 +15,8 @@ export interface OpenJoint {
   workspace: Workspace;
   issue: Issue | null;
   desk: CheckDesk | null;
+  /** every count of the release; null before there is one */
+  count: ReleaseCount | null;
   drive: DriveDesk | null;
   rework: ReworkDesk | null;
   oldWork: OldWorkDesk;

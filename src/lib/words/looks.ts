@@ -4,7 +4,7 @@ import type { HeadJudged } from '../../core/check/head-judged.ts';
 import { verdictOfLook, type HoleLook } from '../../core/check/hole-look.ts';
 import type { HeadReport } from '../../core/check/head-report.ts';
 import { CANNOT_TELL, FINDING_NAMES, findingNote, missingInWords, reportInWords } from './heads.ts';
-import { VERDICT_NAMES } from './records.ts';
+import { RESULT_NAMES } from './results.ts';
 import { sentence, type WriteLength } from './writing.ts';
 
 /** What one look by itself came to, as tables and files have it. */
@@ -15,7 +15,7 @@ export function lookSaid(
 ): string {
   if (voided.has(look.id)) return 'voided';
   const verdict = verdictOfLook(look, frozen);
-  return verdict === null ? 'clean there' : VERDICT_NAMES[verdict];
+  return verdict === null ? 'clean there' : RESULT_NAMES[verdict];
 }
 
 /** What a head comes to beyond its last look: the look that governs, and what is missing. */

@@ -1,4 +1,5 @@
-import { Finding, MeasuredFinding, SeenFlag, type HeadVerdict } from '../../core/check/findings.ts';
+import { Finding, MeasuredFinding, SeenFlag, HeadVerdict } from '../../core/check/findings.ts';
+import { RESULT_NAMES } from './results.ts';
 import { FINDING_NAMES } from './heads.ts';
 
 /** Every finding by its name, for a list to choose from. */
@@ -7,20 +8,7 @@ export const FINDING_OPTIONS: readonly { value: Finding; text: string }[] = [
   ...SeenFlag.options
 ].map((value) => ({ value, text: FINDING_NAMES[value] }));
 
-/** What a verdict is called in tables and files. */
-export const VERDICT_NAMES: Record<HeadVerdict, string> = {
-  accept: 'accepted',
-  'not-complete': 'not complete',
-  measure: 'measure again',
-  'drive-more': 'drive further',
-  replace: 'replace',
-  refer: 'refer'
-};
-
 export const VERDICT_OPTIONS: readonly { value: HeadVerdict | 'none'; text: string }[] = [
-  ...(Object.entries(VERDICT_NAMES) as [HeadVerdict, string][]).map(([value, text]) => ({
-    value,
-    text
-  })),
-  { value: 'none', text: 'not inspected' }
+  ...HeadVerdict.options.map((value) => ({ value, text: RESULT_NAMES[value] })),
+  { value: 'none', text: RESULT_NAMES['to-do'] }
 ];

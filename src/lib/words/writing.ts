@@ -48,3 +48,12 @@ export function exactDecimal(lengthIn: number, style: LengthStyle = 'decimal'): 
 /** `1 hole`, `3 holes`. */
 export const plural = (count: number, one: string): string =>
   `${count} ${one}${count === 1 ? '' : 's'}`;
+
+const MOST_NAMED = 12;
+/** Holes by their numbers, in order; of many the first. */
+export const holesNamed = (holes: readonly number[]): string => {
+  const sorted = [...holes].sort((a, b) => a - b);
+  return sorted.length > MOST_NAMED
+    ? `${sorted.slice(0, MOST_NAMED).join(', ')} and ${sorted.length - MOST_NAMED} more`
+    : sorted.join(', ');
+};

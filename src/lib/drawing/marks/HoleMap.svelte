@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { verdictNow, type HoleState } from '$core/check/hole-events.ts';
-  import { MARK_WORDS } from '$lib/ui/kit/VerdictMark.svelte';
+  import type { HoleMark } from '$core/releases/release-count.ts';
+  import { RESULT_NAMES } from '$lib/words/results.ts';
   import { circle } from '$lib/ui/marks/glyph';
   import { verdictGlyph, type MarkKind } from '$lib/ui/marks/verdict-glyphs';
   import { holeMapScene, type MapOf } from './hole-map-scene';
@@ -9,33 +9,19 @@
 
   /** Every hole of an issue where it lies, marked by its verdict; seen from the driven side. */
   interface Props extends MapOf {
-    states: Map<number, HoleState>;
+    /** what each hole comes to */
+    results: ReadonlyMap<number, HoleMark>;
     onItsWay: (hole: number) => boolean;
-    /** what rework makes of it; null where nothing */
-    reworked?: (hole: number) => 'out' | 'left' | null;
     picked: number;
   }
-  let {
-    holes,
-    heldOpen,
-    widthIn,
-    overlapIn,
-    states,
-    onItsWay,
-    reworked = () => null,
-    picked,
-    onpick
-  }: Props = $props();
+  let { holes, heldOpen, widthIn, overlapIn, results, onItsWay, picked, onpick }: Props = $props();
 
   let roomPx = $state(800);
   const scene = $derived(
     holeMapScene(holes, heldOpen, { widthIn, heightIn: overlapIn }, roomPx, true)
   );
-  const kindOf = (hole: number): MarkKind => {
-    if (onItsWay(hole)) return 'sending';
-    const state = states.get(hole);
-    return reworked(hole) ?? (state ? verdictNow(state) : null) ?? 'to-do';
-  };
+  const kindOf = (hole: number): MarkKind =>
+    onItsWay(hole) ? 'sending' : (results.get(hole) ?? 'to-do');
   const marks = $derived(
     holes.map((hole): MapMark => {
       const { number } = hole;
@@ -49,7 +35,7 @@
           number === picked
             ? [...glyph, { d: circle(scene.radius + 6), line: 'dye', width: 3 }]
             : glyph,
-        label: `hole ${number}, ${MARK_WORDS[kind]}`,
+        label: `hole ${number}, ${RESULT_NAMES[kind]}`,
         data: { 'data-verdict': kind }
       };
     })

@@ -29,6 +29,7 @@ import { iceboxTimes } from './migrations/0026-icebox-times.ts';
 import { oldWork } from './migrations/0027-old-work.ts';
 import { statementsWithAPlan } from './migrations/0028-statements-with-a-plan.ts';
 import { countedByKind } from './migrations/0029-counted-by-kind.ts';
+import { holeMarksInSql } from './migrations/0030-hole-marks.ts';
 import { whoSent } from './migrations/0021-who-sent.ts';
 import { signIn } from './migrations/0015-sign-in.ts';
 
@@ -61,7 +62,8 @@ const MIGRATIONS = [
   iceboxTimes,
   oldWork,
   statementsWithAPlan,
-  countedByKind
+  countedByKind,
+  holeMarksInSql
 ];
 
 /** Two that start at once bring it there one after the other; any number does that is always the same. */

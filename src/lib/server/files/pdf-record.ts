@@ -10,7 +10,7 @@ import { PAPERS, type Paper } from '../../../core/exchange/tiles.ts';
 import { CANNOT_TELL, FINDING_NAMES, PLACE_WORDS } from '../../words/heads.ts';
 import { lookSaid } from '../../words/looks.ts';
 import { carriedInWords, driveMoveInWords, reworkEventInWords } from '../../words/history.ts';
-import { VERDICT_NAMES } from '../../words/records.ts';
+import { RESULT_NAMES } from '../../words/results.ts';
 import { ASSUMED, toldInWords } from '../../words/signing.ts';
 import type { WriteLength } from '../../words/writing.ts';
 import { pdfPages, pt, type Face } from './pdf-pages.ts';
@@ -302,7 +302,7 @@ export const pdfRecord = (
     for (const { move, frozen } of heads)
       if (move.kind === 'checked' && frozen.diameterD !== null && frozen.heightD !== null)
         say(
-          `Head ${move.hole}: ${length(move.diameterIn)} / D = ${frozen.diameterD.toFixed(3)} D wide; ${length(move.heightIn)} / D = ${frozen.heightD.toFixed(3)} D high: ${VERDICT_NAMES[frozen.verdict]}`,
+          `Head ${move.hole}: ${length(move.diameterIn)} / D = ${frozen.diameterD.toFixed(3)} D wide; ${length(move.heightIn)} / D = ${frozen.heightD.toFixed(3)} D high: ${RESULT_NAMES[frozen.verdict]}`,
           'plain',
           8
         );

@@ -1,4 +1,9 @@
-import type { HeadVerdict } from '../../../core/check/findings.ts';
+import {
+  inspectedOf,
+  markCounts,
+  type HoleMark,
+  type MarkCounts
+} from '../../../core/releases/release-count.ts';
 import { issuedParts } from '../../../core/issue/issue.ts';
 import type { JointKind } from '../../../core/kinds/joint.ts';
 import { SUMMARY_VERSION, type PartCount, type PlanSummary } from '../../../core/issue/summary.ts';
@@ -10,6 +15,7 @@ import { readFacts } from './documents.ts';
 import { makeSummaries } from './kept-summaries.ts';
 import { warningInWords } from '../../words/warnings.ts';
 import { fieldName } from '../../words/field-names.ts';
+import { RESULT_NAMES } from '../../words/results.ts';
 import { refusalInWords } from '../../words/refusals.ts';
 import { inInches, plural, type WriteLength } from '../../words/writing.ts';
 
@@ -27,10 +33,11 @@ export interface JointSummary {
   /** who signed its newest release */
   signedBy: string | null;
   holes: number;
-  looked: number;
-  /** rivets logged as driven */
+  /** holes whose inspection is complete */
+  inspected: number;
+  /** rivets logged as driven, and in their holes */
   driven: number;
-  verdicts: Record<HeadVerdict, number>;
+  marks: MarkCounts;
   attention: string[];
   /** what needs someone first: 0 metal that is wrong, 1 what stops it, 2 what is missing, 3 a setting to look at again */
   urgency: 0 | 1 | 2 | 3;
@@ -55,23 +62,14 @@ interface IssueRow {
   facts: unknown;
   document_version: number;
   stacks: { stack: number; count: number }[] | null;
-  verdicts: Partial<Record<HeadVerdict, number>> | null;
-  looked: number;
+  marks: Partial<Record<HoleMark, number>> | null;
   driven: number;
   /** holes whose rivet was replaced, or is out */
-  reworked: { stage: string; stack: number; part: string | null; in: boolean }[] | null;
+  reworked: { stage: string; stack: number; part: string | null }[] | null;
   questions: number;
   signed_by: string | null;
 }
 
-const NO_VERDICTS: Record<HeadVerdict, number> = {
-  accept: 0,
-  'not-complete': 0,
-  measure: 0,
-  'drive-more': 0,
-  replace: 0,
-  refer: 0
-};
 const MOST_PARTS_NAMED = 2;
 
 /** `22 × MS20470AD4-5`, one such for every rivet the joint takes. */
@@ -96,9 +94,9 @@ const HEADLINES: Record<Exclude<PlanSummary['state'], 'planned'>, string> = {
 type Told = Omit<JointSummary, 'id' | 'jobId' | 'kind' | 'title' | 'savedAt'>;
 const NOTHING = {
   holes: 0,
-  looked: 0,
+  inspected: 0,
   driven: 0,
-  verdicts: NO_VERDICTS,
+  marks: markCounts({}),
   parts: null,
   signedBy: null,
   urgency: 2 as const
@@ -115,18 +113,12 @@ function asIssued(issue: IssueRow, length: WriteLength): Told {
     };
   const stacks = issue.stacks ?? [];
   const holes = stacks.reduce((sum, { count }) => sum + count, 0);
-  const verdicts = { ...NO_VERDICTS, ...issue.verdicts };
+  const marks = markCounts(issue.marks ?? {});
   const attention: string[] = [];
-  if (verdicts['drive-more'] > 0) attention.push(`${verdicts['drive-more']} to drive further`);
-  if (verdicts.replace > 0) attention.push(`${verdicts.replace} to replace`);
-  if (verdicts.refer > 0) attention.push(`${verdicts.refer} to refer to engineering`);
-  if (verdicts.measure > 0) attention.push(`${verdicts.measure} to measure again`);
+  for (const mark of ['drive-more', 'replace', 'refer', 'measure'] as const)
+    if (marks[mark] > 0) attention.push(`${marks[mark]} to ${RESULT_NAMES[mark]}`);
   const reworked = issue.reworked ?? [];
-  // a device that knew of no worse reading may have driven what an undecided hole was to get
-  const empty = reworked.filter(
-    (one) => one.stage === 'out' || (one.stage === 'ask' && !one.in)
-  ).length;
-  if (empty > 0) attention.push(plural(empty, 'empty hole'));
+  if (marks.out > 0) attention.push(plural(marks.out, RESULT_NAMES.out));
   if (issue.questions > 0)
     attention.push(`${issue.questions} question${issue.questions === 1 ? '' : 's'} open`);
   const counts = new Map<string, number>();
@@ -142,15 +134,16 @@ function asIssued(issue: IssueRow, length: WriteLength): Told {
     counts.set(was, (counts.get(was) ?? 0) - 1);
     if (part !== null) counts.set(part, (counts.get(part) ?? 0) + 1);
   }
-  const isChecked = issue.looked === holes - blind && verdicts['not-complete'] === 0;
+  const inspected = inspectedOf(marks);
+  const isChecked = inspected === holes - blind;
   return {
     signedBy: issue.signed_by,
     headline: issuedInWords(holes, issuedParts(facts.value)),
     state: issue.signed_by !== null ? 'signed' : isChecked ? 'checked' : 'checking',
     holes: holes - blind,
-    looked: issue.looked,
+    inspected,
     driven: issue.driven,
-    verdicts,
+    marks,
     attention,
     urgency: attention.length > 0 ? 0 : 3,
     parts: [...counts]

@@ -5,7 +5,7 @@ import { MM_PER_IN } from '../../../core/units/factors.ts';
 import { carriedInWords } from '../../words/history.ts';
 import { CANNOT_TELL, FINDING_NAMES, PLACE_WORDS } from '../../words/heads.ts';
 import type { LookVerdict } from '../../../core/check/findings.ts';
-import { VERDICT_NAMES } from '../../words/records.ts';
+import { RESULT_NAMES } from '../../words/results.ts';
 import { verdictOfLook } from '../../../core/check/hole-look.ts';
 import type { WriteLength } from '../../words/writing.ts';
 import type { Database } from '../db/connect.ts';
@@ -43,7 +43,7 @@ export async function recordFileOf(
 }
 
 const saidOf = (verdict: LookVerdict | null): string =>
-  verdict === null ? '' : VERDICT_NAMES[verdict];
+  verdict === null ? '' : RESULT_NAMES[verdict];
 
 /** Every look at every head, one a line, in the order recorded. */
 function headsTable(

@@ -1,5 +1,5 @@
 import { FINDING_NAMES } from '../../words/heads.ts';
-import { VERDICT_NAMES } from '../../words/records.ts';
+import { RESULT_NAMES } from '../../words/results.ts';
 import { writeCsv } from '../../exchange/csv.ts';
 import type { RivetWish } from '../../api/records-wish.ts';
 import type { Database } from '../db/connect.ts';
@@ -63,7 +63,7 @@ export async function rivetsTable(database: Database, wish: RivetWish): Promise<
         sent_by: rivet.sentBy.join('; '),
         diameter_D: rivet.diameterD?.toFixed(3) ?? '',
         height_D: rivet.heightD?.toFixed(3) ?? '',
-        verdict: rivet.verdict === null ? '' : VERDICT_NAMES[rivet.verdict],
+        verdict: rivet.verdict === null ? '' : RESULT_NAMES[rivet.verdict],
         verdict_code: rivet.verdict ?? '',
         findings: rivet.findings.map((one) => FINDING_NAMES[one]).join('; '),
         finding_codes: rivet.findings.join('; '),

@@ -40,8 +40,6 @@ export async function signingView(
     signing,
     drivers: driverNames,
     droveOneself: personId !== null && drivers.has(personId),
-    looks: record.heads.length,
-    holes: record.holes.filter(({ partNumber }) => partNumber !== null).length,
     signature:
       signed && kept
         ? { by: signed.by, at: signed.at, entitled: signed.entitled, digest: kept.seal.digest }

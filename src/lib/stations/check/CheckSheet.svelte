@@ -6,6 +6,7 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { headLimits, nominalHead } from '$core/catalog/head-limits.ts';
   import { rivetSize } from '$core/catalog/rivets.ts';
+  import type { ReleaseCount } from '$core/releases/release-count.ts';
   import type { ShopPlate } from '$core/devices/shop-plate.ts';
   import { Place, type SeenFlag } from '$core/check/findings.ts';
   import { flushAt } from '$core/issue/flush-at.ts';
@@ -34,6 +35,8 @@
   /** One head: what was measured, felt or seen in, the verdict with its reasons out. */
   interface Props {
     desk: CheckDesk;
+    /** every count of the release */
+    count: ReleaseCount | null;
     /** who is at the bench; empty when nobody said */
     person: string;
     hole: number;
@@ -43,7 +46,7 @@
     /** what is done about the head, below what was found of it */
     children: Snippet;
   }
-  let { desk, person, hole, plates, onpick, children }: Props = $props();
+  let { desk, count, person, hole, plates, onpick, children }: Props = $props();
   const preferences = usePreferences();
   const workspace = useWorkspace();
 
@@ -153,7 +156,7 @@
     >
   </span>
 </header>
-<DueBar due={desk.due} here={hole} logged={desk.logged} {onpick} />
+<DueBar due={desk.due} {count} here={hole} {onpick} />
 {#if expired && !desk.left.has(hole)}
   <Notice
     level="stop"

@@ -4,7 +4,6 @@
   import { onMount } from 'svelte';
   import { headLimits, limitsCalled } from '$core/catalog/head-limits.ts';
   import { headsInD } from '$core/check/hole-events.ts';
-  import { emptyHoles, NO_REWORK } from '$core/reworking/rework-state.ts';
   import { useReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { issuedParts } from '$core/issue/issue.ts';
@@ -98,9 +97,6 @@
   );
   const group = $derived(groups.find(({ value }) => value === of));
   const shownHeads = $derived(group ? heads.filter((head) => group.has(head)) : heads);
-  const empty = $derived(emptyHoles(open.desk?.rework ?? NO_REWORK));
-  const reworked = (hole: number): 'out' | 'left' | null =>
-    empty.has(hole) ? 'out' : open.desk?.left.has(hole) ? 'left' : null;
 </script>
 
 {#if open.issue && open.desk}
@@ -118,13 +114,12 @@
             heldOpen={open.issue.heldOpen}
             widthIn={facts.widthIn}
             overlapIn={facts.overlapIn}
-            states={open.desk.states}
+            results={open.desk.marks}
             onItsWay={(hole) => open.desk?.isOnItsWay(hole) ?? false}
-            {reworked}
             picked={workspace.picked}
             onpick={pick}
           />
-          <VerdictLegend states={open.desk.states} {reworked} />
+          {#if open.count}<VerdictLegend marks={open.count.marks} />{/if}
           <div class="views">
             <Choice
               quiet
@@ -225,14 +220,15 @@
         {#snippet mend()}
           {#if open.desk}<ReworkPanel desk={open.desk} hole={holeHere} {person} />{/if}
         {/snippet}
-        {#if reworked(holeHere) === 'out'}
-          <DueBar due={open.desk.due} here={holeHere} logged={open.desk.logged} onpick={pick} />
+        {#if open.desk.marks.get(holeHere) === 'out'}
+          <DueBar due={open.desk.due} count={open.count} here={holeHere} onpick={pick} />
           {@render mend()}
           {#if !person}<a class="act" href="/who?back=/joints/{workspace.id}/check">Sign in first</a
             >{/if}
         {:else}
           <CheckSheet
             desk={open.desk}
+            count={open.count}
             {person}
             hole={holeHere}
             plates={ready.figures.plates}

@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { NextHead } from '$core/check/next-head.ts';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
+  import type { ReleaseCount } from '$core/releases/release-count.ts';
+  import { inspectedInWords } from '$lib/words/counts.ts';
   import { nextInWords } from '$lib/words/heads';
 
   /** Which head is due next and why, and how many are left. */
@@ -8,11 +10,11 @@
     due: NextHead;
     /** the head that is looked at */
     here: number;
-    /** whether somebody logs what is driven: else every rivet counts as driven */
-    logged: boolean;
+    /** every count of the release */
+    count: ReleaseCount | null;
     onpick: (hole: number) => void;
   }
-  let { due, here, logged, onpick }: Props = $props();
+  let { due, here, count, onpick }: Props = $props();
   let opened = $state(false);
 </script>
 
@@ -20,9 +22,9 @@
   <p>
     <strong>{nextInWords(due)}</strong>
     <span class="hint"
-      >{due.due.length} of {due.required} required inspections due{due.open.length > 0
-        ? `; ✕ ${due.open.length} rejected`
-        : ''}{logged ? '' : '; driving not logged, all rivets counted as driven'}</span
+      >{#if count}{inspectedInWords(count)}{due.required < count.holes
+          ? `; ${due.required} required by shop rule`
+          : ''}{count.logged ? '' : '; driving not logged, all rivets counted as driven'}{/if}</span
     >
   </p>
   {#if due.next !== null && due.next !== here}

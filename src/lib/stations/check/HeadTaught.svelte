@@ -8,7 +8,7 @@
   import { useDriveDesk } from '../drive/drive-desk.svelte';
   import type { CheckDesk } from './check-desk.svelte';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
-  import { MARK_WORDS } from '../../ui/kit/VerdictMark.svelte';
+  import { RESULT_NAMES } from '$lib/words/results.ts';
   import { CAUSE_WORDS } from '$lib/words/heads';
 
   /** What a measured head teaches: the likeliest causes, to which height it is driven on, and what other schools would say. */
@@ -59,7 +59,7 @@
 {/if}
 <p class="hint" data-testid="other-schools">
   Limits used: {limitsCalled(reading.limits)}. Under other limits: {others
-    .map(({ limits, verdict }) => `${limits}: ${MARK_WORDS[verdict]}`)
+    .map(({ limits, verdict }) => `${limits}: ${RESULT_NAMES[verdict]}`)
     .join(', ')}.
 </p>
 

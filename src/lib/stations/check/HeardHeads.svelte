@@ -2,7 +2,7 @@
   import { COMMON } from '$lib/words/pages/common';
   import { isMeasured, type HoleEvent } from '$core/check/hole-events.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
-  import { MARK_WORDS } from '../../ui/kit/VerdictMark.svelte';
+  import { RESULT_NAMES } from '$lib/words/results.ts';
 
   /** What the charts show, for whoever does not see them. */
   interface Props {
@@ -26,7 +26,7 @@
       <tr
         ><th scope="row">{hole}</th><td>{preferences.inWords(diameterIn)}</td><td
           >{preferences.inWords(heightIn)}</td
-        ><td>{MARK_WORDS[frozen.verdict]}</td></tr
+        ><td>{RESULT_NAMES[frozen.verdict]}</td></tr
       >
     {/each}
   </tbody>

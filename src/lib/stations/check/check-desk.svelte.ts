@@ -32,6 +32,7 @@ import { plateUsed, type ShopPlate } from '$core/devices/shop-plate.ts';
 import type { PlateUsed } from '$core/check/plate-look.ts';
 import { drivenNow, type DrivenNow } from '$core/driving/drive-events.ts';
 import { rivetOfHole } from '$core/driving/rivet-of-hole.ts';
+import { holeMarks, type CountedRelease } from '$core/releases/release-count.ts';
 import { dueNow, headsOf } from '$core/releases/release-now.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
 import type { Issue } from '$core/issue/issue.ts';
@@ -94,7 +95,7 @@ export class CheckDesk {
   readonly driven = $derived.by((): DrivenNow => drivenNow(this.#around().drive));
   /** somebody logs driving */
   get logged(): boolean {
-    return this.driven.hitAt.size > 0;
+    return this.driven.logged;
   }
   get events(): HoleEvent[] {
     return this.desk.events;
@@ -286,10 +287,10 @@ export class CheckDesk {
 
   /** Rivets that can be looked at from the far side: in the metal as far as anybody knows. */
   inMetal(): number[] {
-    const { hitAt } = this.driven;
+    const { hitAt, logged } = this.driven;
     const out = emptyHoles(this.rework);
     return this.issue.holes.flatMap(({ number }) =>
-      out.has(number) || (hitAt.size > 0 && !hitAt.has(number)) ? [] : [number]
+      out.has(number) || (logged && !hitAt.has(number)) ? [] : [number]
     );
   }
 
@@ -316,6 +317,13 @@ export class CheckDesk {
   get left(): ReadonlySet<number> {
     return this.#now.left;
   }
+  /** what its counts follow from */
+  get counted(): CountedRelease {
+    const { issue, states, left, rework } = this;
+    return { issue, states, left, rework };
+  }
+  /** what each of its holes comes to */
+  readonly marks = $derived.by(() => holeMarks(this.counted));
   /** What is due, and what comes next. */
   get due(): NextHead {
     return this.#now.due;

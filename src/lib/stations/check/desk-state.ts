@@ -5,7 +5,7 @@ import type { ReworkState } from '$core/reworking/rework-state.ts';
 /** What the desk has to know of the release around its heads. */
 export interface AroundHeads {
   rework: ReworkState;
-  drive: Pick<DriveState, 'holes'>;
+  drive: Pick<DriveState, 'holes' | 'blows'>;
   /** in which its rivets are driven */
   order: readonly number[];
 }

@@ -1,6 +1,7 @@
 import { getContext, setContext } from 'svelte';
 import type { Issue } from '$core/issue/issue.ts';
 import type { Role } from '$core/people/rights.ts';
+import type { ReleaseCount } from '$core/releases/release-count.ts';
 import type { InMetal } from '$core/releases/in-metal.ts';
 import type { BoundRule } from '$core/rules/bound-rules.ts';
 import type { SinceRelease } from '$core/releases/since-release.ts';
@@ -10,6 +11,8 @@ import type { CheckDesk } from './check-desk.svelte';
 export interface IssueDesk {
   readonly issue: Issue | null;
   readonly desk: CheckDesk | null;
+  /** every count of the release; null before there is one */
+  readonly count: ReleaseCount | null;
   /** who is at the bench; empty when nobody said */
   readonly person: string;
   /** what they are in the shop; null where nobody said */

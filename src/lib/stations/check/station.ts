@@ -1,4 +1,4 @@
-import { verdictNow } from '$core/check/hole-events.ts';
+import { inspectedInWords } from '$lib/words/counts.ts';
 import { defineStation, done, open } from '../station';
 
 export const check = defineStation({
@@ -11,12 +11,8 @@ export const check = defineStation({
   outboxes: ({ desk, rework, oldWork }) => [desk?.outbox, rework?.outbox, oldWork.outbox],
   // heads belong to the holes as issued
   standsAlone: ({ issue }) => issue !== null,
-  status: ({ issue, desk }) => {
-    if (!issue || !desk) return open('not released yet');
-    const states = [...desk.states.values()];
-    const looked = states.filter(({ last }) => last !== null).length;
-    const text = `${looked} of ${issue.holes.length} inspected`;
-    const allGood = states.every((state) => verdictNow(state) === 'accept');
-    return looked === issue.holes.length && allGood ? done(text) : open(text);
+  status: ({ count }) => {
+    if (!count) return open('not released yet');
+    return count.complete ? done(inspectedInWords(count)) : open(inspectedInWords(count));
   }
 });

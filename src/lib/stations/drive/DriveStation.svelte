@@ -216,14 +216,15 @@
         <OutboxNotice outbox={desk.outbox} what="the rivets logged" />
         {#if team}<TeamCard {team} {desk} {person} />{/if}
         <NamedCard {desk} {person} whoHref="/who?back=/joints/{workspace.id}/drive" />
-        <TapCard
-          {desk}
-          {person}
-          whoHref="/who?back=/joints/{workspace.id}/drive"
-          checkHref="/joints/{workspace.id}/check"
-          signed={issued.signedBy !== null}
-          {setting}
-        />
+        {#if issued.count}<TapCard
+            {desk}
+            count={issued.count}
+            {person}
+            whoHref="/who?back=/joints/{workspace.id}/drive"
+            checkHref="/joints/{workspace.id}/check"
+            signed={issued.signedBy !== null}
+            {setting}
+          />{/if}
         {#if access?.closedMember}<MemberPanel
             {desk}
             {access}
@@ -253,7 +254,7 @@
           />
         {/if}
         <p class="wraps-wide">
-          {#if desk.driven > 0 && desk.here !== null}
+          {#if (issued.count?.driven ?? 0) > 0 && desk.here !== null}
             <a class="act" href="/joints/{workspace.id}/check">Inspect first heads ▸</a>
           {/if}
           <a

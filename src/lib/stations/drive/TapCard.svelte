@@ -5,6 +5,8 @@
   import type { Snippet } from 'svelte';
   import { steadyPaceS } from '$core/driving/pace.ts';
   import type { RivetRun } from '$core/driving/rivet-runs.ts';
+  import type { ReleaseCount } from '$core/releases/release-count.ts';
+  import { drivenInWords, notDrivenInWords } from '$lib/words/counts.ts';
   import type { DriveDesk } from './drive-desk.svelte';
   import { objectionInWords } from '$lib/words/objections';
   import Notice from '../../ui/kit/Notice.svelte';
@@ -13,6 +15,8 @@
   /** The rivet that comes next and the taps that log it: as large as a gloved hand wants. */
   interface Props {
     desk: DriveDesk;
+    /** every count of the release */
+    count: ReleaseCount;
     person: string;
     /** where one says who is at the bench */
     whoHref: string;
@@ -22,7 +26,7 @@
     /** how the tool of a rivet’s run is set */
     setting: Snippet<[RivetRun]>;
   }
-  let { desk, person, whoHref, checkHref, signed, setting }: Props = $props();
+  let { desk, count, person, whoHref, checkHref, signed, setting }: Props = $props();
   const preferences = usePreferences();
   const here = $derived(desk.here);
   const rivet = $derived(here === null ? null : desk.rivetOf(here));
@@ -53,7 +57,7 @@
 
 <section class="tap" aria-label="Next rivet" data-testid="tap-card">
   <p class="count">
-    driven <strong>{desk.driven} of {desk.issue.holes.length}</strong>
+    <strong>{drivenInWords(count)}</strong>
     {#if steadyS !== null}<span data-testid="pace"
         >{Math.round(steadyS)} s per rivet (median of {desk.pace?.gaps})</span
       >{/if}
@@ -62,12 +66,10 @@
       >{/if}
   </p>
   {#if done}
-    {#if desk.driven === desk.issue.holes.length}
-      <p class="all">✓ All {desk.issue.holes.length} are logged.</p>
-    {:else}
-      <p class="all">
-        {desk.issue.holes.length - desk.driven} not driven
-      </p>
+    {#if count.notDriven.length > 0}
+      <p class="all">{notDrivenInWords(count)}</p>
+    {:else if count.driven === count.holes}
+      <p class="all">✓ All rivets logged as driven.</p>
     {/if}
     <a class="act main" href={checkHref}>Next: Inspect ▸</a>
   {:else if here !== null && rivet}

@@ -108,9 +108,6 @@ export class DriveDesk {
     return drivingHolders(this.issue.holes, this.order, every, final);
   });
 
-  readonly driven = $derived.by(
-    () => [...this.state.holes.values()].filter(({ driven }) => driven).length
-  );
   /** rivets of cold batches that were logged here and that the server has not counted */
   readonly onTheirWay = $derived.by((): ReadonlyMap<string, number> => {
     const { waiting } = this.desk.outbox;

@@ -51,6 +51,9 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
+const drivenIn = ({ state }: DriveDesk): number =>
+  [...state.holes.values()].filter(({ driven }) => driven).length;
+
 describe('driving at one desk', () => {
   it('goes along the order, each tap once, and takes the last one back', async () => {
     const desk = deskOf();
@@ -62,13 +65,13 @@ describe('driving at one desk', () => {
     expect(desk.next).toBe(order[1]);
     desk.tap(null);
     await settled();
-    expect(desk.driven).toBe(2);
+    expect(drivenIn(desk)).toBe(2);
     expect(desk.outbox.waiting).toEqual([]);
     expect(desk.last).toBe(order[1]);
     vi.advanceTimersByTime(1000);
     desk.undo();
     expect(desk.next).toBe(order[1]);
-    expect(desk.driven).toBe(1);
+    expect(drivenIn(desk)).toBe(1);
   });
 
   it('what wants more stays next, and is no second rivet', () => {
@@ -78,7 +81,7 @@ describe('driving at one desk', () => {
     expect(desk.next).toBe(first);
     vi.advanceTimersByTime(5000);
     desk.tap('good');
-    expect(desk.driven).toBe(1);
+    expect(drivenIn(desk)).toBe(1);
     expect(desk.next).not.toBe(first);
   });
 
@@ -112,13 +115,13 @@ describe('driving at one desk', () => {
     vi.advanceTimersByTime(20_000);
     desk.tap(null);
     await settled();
-    expect([desk.driven, desk.outbox.waiting.length, desk.outbox.away]).toEqual([2, 2, true]);
+    expect([drivenIn(desk), desk.outbox.waiting.length, desk.outbox.away]).toEqual([2, 2, true]);
     server.up = true;
     await vi.advanceTimersByTimeAsync(3000);
-    expect([desk.driven, desk.outbox.waiting.length]).toEqual([2, 0]);
+    expect([drivenIn(desk), desk.outbox.waiting.length]).toEqual([2, 0]);
     // the answer was lost, and it was read again
     await desk.desk.read();
-    expect(desk.driven).toBe(2);
+    expect(drivenIn(desk)).toBe(2);
     expect(server.stored).toHaveLength(2);
   });
 
@@ -146,7 +149,7 @@ describe('driving at one desk', () => {
     // what was sent from here stands after what was never read: the first time all of it is asked for
     expect(asked).toEqual(['', `after=${String(server.stored[1]?.['id'])}`]);
     expect([first, one, two].every((hole) => desk.state.holes.get(hole)?.driven)).toBe(true);
-    expect(desk.driven).toBe(3);
+    expect(drivenIn(desk)).toBe(3);
   });
 
   it('says why the server did not take a tap', async () => {
@@ -155,7 +158,7 @@ describe('driving at one desk', () => {
     desk.tap(null);
     await settled();
     expect(desk.refused).toMatchObject({ text: 'this release was signed' });
-    expect(desk.driven).toBe(0);
+    expect(drivenIn(desk)).toBe(0);
   });
 
   it('asks for no hole whose rivet is out, until it is ready for another', () => {
@@ -218,7 +221,7 @@ describe('driving cold rivets', () => {
     const desk = deskOf(PART);
     expect(desk.tap(null)).toBe(false);
     expect(desk.refused).toMatchObject({ code: 'no-batch', part: PART });
-    expect(desk.driven).toBe(0);
+    expect(drivenIn(desk)).toBe(0);
   });
 
   it('takes the oldest that has not run out, or the one chosen', () => {
@@ -273,17 +276,17 @@ describe('driving cold rivets', () => {
     const before = deskOf();
     before.tap('good');
     await settled();
-    expect([before.driven, before.outbox.waiting.length]).toEqual([1, 0]);
+    expect([drivenIn(before), before.outbox.waiting.length]).toEqual([1, 0]);
     // a page that the server read before that entry, and whose browser keeps it no longer
     const after = deskOf();
-    expect(after.driven).toBe(0);
+    expect(drivenIn(after)).toBe(0);
     await after.restore();
-    expect(after.driven).toBe(1);
+    expect(drivenIn(after)).toBe(1);
     vi.advanceTimersByTime(11_000);
     server.up = false;
     const later = deskOf();
     await later.restore();
-    expect(later.driven).toBe(0);
+    expect(drivenIn(later)).toBe(0);
   });
 
   it('learns one’s own pace from three gaps on', () => {

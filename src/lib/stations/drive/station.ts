@@ -1,3 +1,4 @@
+import { drivenInWords } from '$lib/words/counts.ts';
 import { defineStation, done, open } from '../station';
 
 export const drive = defineStation({
@@ -9,9 +10,9 @@ export const drive = defineStation({
   outboxes: ({ drive }) => [drive?.outbox],
   // rivets belong to the holes as released
   standsAlone: ({ issue }) => issue !== null,
-  status: ({ issue, drive: desk }) => {
-    if (!issue || !desk) return open('not released yet');
-    const text = `driven ${desk.driven} of ${issue.holes.length}`;
-    return desk.driven === issue.holes.length ? done(text) : open(text);
+  status: ({ count }) => {
+    if (!count) return open('not released yet');
+    const isThrough = count.logged && count.notDriven.length + count.empty.length === 0;
+    return isThrough ? done(drivenInWords(count)) : open(drivenInWords(count));
   }
 });

@@ -17,6 +17,8 @@
   import { useReworkDesk } from '../check/rework-desk.svelte';
   import { useDriveDesk } from '../drive/drive-desk.svelte';
   import ReleaseFirst from '../check/ReleaseFirst.svelte';
+  import { drivenInWords, inspectedInWords } from '$lib/words/counts.ts';
+  import { sentence } from '$lib/words/writing.ts';
   import { mustInWords, toldInWords } from '$lib/words/signing';
 
   const workspace = useWorkspace();
@@ -139,7 +141,8 @@
           </p>
         {:else}
           <p class="passes-strong">
-            ✓ None. {view.looks} inspections of {view.holes} heads recorded.
+            ✓ None.{#if open.count}
+              {sentence(drivenInWords(open.count))}; {inspectedInWords(open.count)}.{/if}
           </p>
         {/each}
       </section>

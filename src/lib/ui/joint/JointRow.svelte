@@ -1,8 +1,10 @@
 <script lang="ts">
-  import type { Verdict } from '$core/check/findings.ts';
+  import type { MarkCounts } from '$core/releases/release-count.ts';
   import type { JointKind } from '$core/kinds/joint.ts';
   import { kindOf } from '$core/kinds/joint.ts';
-  import VerdictMark, { MARK_WORDS } from '../kit/VerdictMark.svelte';
+  import VerdictMark from '../kit/VerdictMark.svelte';
+  import { countDriven, countInspected } from '$lib/words/counts.ts';
+  import { RESULT_NAMES } from '$lib/words/results.ts';
 
   interface Props {
     joint: {
@@ -13,9 +15,9 @@
       state: 'unreadable' | 'impossible' | 'planned' | 'checking' | 'checked' | 'signed';
       signedBy: string | null;
       holes: number;
-      looked: number;
+      inspected: number;
       driven: number;
-      verdicts: Record<Verdict, number>;
+      marks: MarkCounts;
       attention: string[];
     };
     /** what needs someone is said elsewhere on the page */
@@ -33,14 +35,29 @@
     unreadable: 'incomplete',
     impossible: 'not feasible',
     planned: 'planned',
-    checking: 'inspecting',
+    checking: '',
     checked: 'inspected',
     signed: 'signed'
   };
+  const far = $derived(
+    [
+      ...(joint.driven > 0 ? [countDriven(joint.driven, joint.holes)] : []),
+      countInspected(joint.inspected, joint.holes)
+    ].join(', ')
+  );
   const seen = $derived(
-    (['accept', 'drive-more', 'replace', 'refer'] as const).filter(
-      (verdict) => joint.verdicts[verdict] > 0
-    )
+    (
+      [
+        'accept',
+        'drive-more',
+        'replace',
+        'refer',
+        'not-complete',
+        'measure',
+        'out',
+        'left'
+      ] as const
+    ).filter((mark) => joint.marks[mark] > 0)
   );
 </script>
 
@@ -52,18 +69,14 @@
   >
   <span class="headline">{joint.headline}</span>
   <span class="state">
-    {joint.driven > 0 && joint.state === 'checking'
-      ? `driven ${joint.driven} of ${joint.holes}, `
-      : ''}{WORDS[joint.state]}{joint.state === 'checking'
-      ? ` ${joint.looked} of ${joint.holes}`
-      : ''}
+    {joint.state === 'checking' ? far : WORDS[joint.state]}
     {#each seen as verdict (verdict)}
       <span class="count">
         <svg viewBox="-12 -12 24 24" width="20" height="20"
           ><VerdictMark kind={verdict} radius={8} /></svg
         >
-        {joint.verdicts[verdict]}
-        {MARK_WORDS[verdict]}
+        {joint.marks[verdict]}
+        {RESULT_NAMES[verdict]}
       </span>
     {/each}
   </span>

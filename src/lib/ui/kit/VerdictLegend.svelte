@@ -1,34 +1,28 @@
 <script lang="ts">
-  import { verdictNow, type HoleState } from '$core/check/hole-events.ts';
-  import type { MarkKind } from '../marks/verdict-glyphs';
-  import VerdictMark, { MARK_WORDS } from './VerdictMark.svelte';
+  import type { MarkCounts } from '$core/releases/release-count.ts';
+  import { RESULT_NAMES } from '$lib/words/results.ts';
+  import VerdictMark from './VerdictMark.svelte';
 
   /** What each mark on the hole map means, with how many there are. */
   interface Props {
-    states: Map<number, HoleState>;
-    /** what rework makes of a hole; null where nothing */
-    reworked: (hole: number) => 'out' | 'left' | null;
+    marks: MarkCounts;
   }
-  let { states, reworked }: Props = $props();
+  let { marks }: Props = $props();
   const ALWAYS = ['accept', 'drive-more', 'replace', 'refer', 'to-do'] as const;
   const SOMETIMES = ['not-complete', 'measure', 'out', 'left'] as const;
-  const counts = $derived.by(() => {
-    const kinds = [...states.values()].map(
-      (state): MarkKind => reworked(state.hole) ?? verdictNow(state) ?? 'to-do'
-    );
-    const count = (kind: MarkKind) => kinds.filter((other) => other === kind).length;
-    return [
-      ...ALWAYS.map((kind) => ({ kind, count: count(kind) })),
-      ...SOMETIMES.map((kind) => ({ kind, count: count(kind) })).filter(({ count }) => count > 0)
-    ];
-  });
+  const counts = $derived(
+    [...ALWAYS, ...SOMETIMES.filter((mark) => marks[mark] > 0)].map((kind) => ({
+      kind,
+      count: marks[kind]
+    }))
+  );
 </script>
 
 <ul class="legend" data-testid="legend">
   {#each counts as { kind, count } (kind)}
     <li>
       <svg viewBox="-14 -14 28 28" width="28" height="28"><VerdictMark {kind} radius={10} /></svg>
-      {MARK_WORDS[kind]}
+      {RESULT_NAMES[kind]}
       <strong>{count}</strong>
     </li>
   {/each}

@@ -1,7 +1,7 @@
-import type { HeadVerdict } from '../../../core/check/findings.ts';
+import type { HoleMark } from '../../../core/releases/release-count.ts';
 import { circle, diamond, path, square, type Glyph, type Stroke, type Tone } from './glyph.ts';
 
-export type MarkKind = HeadVerdict | 'out' | 'left' | 'on-condition' | 'to-do' | 'sending';
+export type MarkKind = HoleMark | 'on-condition' | 'sending';
 
 const tick = (r: number): string =>
   path`M${-r * 0.45} ${r * 0.05}L${-r * 0.1} ${r * 0.4}L${r * 0.5} ${-r * 0.4}`;

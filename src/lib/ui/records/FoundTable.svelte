@@ -4,7 +4,8 @@
   import type { FoundRivet } from '$lib/api/found-rivet.ts';
   import type { RivetSort } from '$lib/api/records-wish.ts';
   import { FINDING_NAMES } from '$lib/words/heads';
-  import VerdictMark, { MARK_WORDS } from '../kit/VerdictMark.svelte';
+  import VerdictMark from '../kit/VerdictMark.svelte';
+  import { RESULT_NAMES } from '$lib/words/results.ts';
 
   /** Rivets that were found, one a line; sorted where they are kept. */
   interface Props {
@@ -87,7 +88,7 @@
               <svg width="20" height="20" viewBox="-10 -10 20 20" aria-hidden="true"
                 ><VerdictMark kind={rivet.verdict} radius={7} /></svg
               >
-              {MARK_WORDS[rivet.verdict]}
+              {RESULT_NAMES[rivet.verdict]}
             {/if}
             <span class="hint">{rivet.findings.map((one) => FINDING_NAMES[one]).join(', ')}</span>
           </td>

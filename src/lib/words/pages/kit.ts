@@ -1,7 +1,6 @@
 /** What the pages of kit call things: tests find them by the same words. */
 export const KIT = {
   arithmeticOfTheNextSetting: 'Arithmetic of the next setting',
-  drillOut: 'replace',
   flush100: 'Flush 100°',
   letter: 'Letter',
   strikeIt: 'Void reading',

@@ -5,7 +5,8 @@
   import { rivetSize } from '$core/catalog/rivets.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import Length from '$lib/ui/kit/Length.svelte';
-  import VerdictMark, { MARK_WORDS } from '$lib/ui/kit/VerdictMark.svelte';
+  import VerdictMark from '$lib/ui/kit/VerdictMark.svelte';
+  import { RESULT_NAMES } from '$lib/words/results.ts';
   import type { MarkKind } from '$lib/ui/marks/verdict-glyphs';
   import { verdictOfLook } from '$core/check/hole-look.ts';
   import { FINDING_NAMES } from '$lib/words/heads';
@@ -154,7 +155,7 @@
               <td>{inD(rivet.diameterD)}</td>
               <td>{inD(rivet.heightD)}</td>
               <td class="words"
-                >{rivet.verdict === null ? 'not inspected' : MARK_WORDS[rivet.verdict]}</td
+                >{rivet.verdict === null ? 'not inspected' : RESULT_NAMES[rivet.verdict]}</td
               >
               <td class="words">{rivet.findings.map((one) => FINDING_NAMES[one]).join(', ')}</td>
               <td class="words"
