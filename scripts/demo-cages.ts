@@ -1,9 +1,9 @@
 /** The countersink cages of the made-up shop: everything here is invented. */
 import { randomUUID } from 'node:crypto';
 import type { Unstamped } from '../src/core/events/stream.ts';
-import type { Cage } from '../src/core/ready/cage/cage.ts';
-import type { CageMove } from '../src/core/ready/cage/setting.ts';
-import type { CageSetup } from '../src/core/ready/cage/setup.ts';
+import type { Cage } from '../src/core/prepare/cage/cage.ts';
+import type { CageMove } from '../src/core/prepare/cage/setting.ts';
+import type { CageSetup } from '../src/core/prepare/cage/setup.ts';
 import type { NewSetting } from '../src/lib/api/cages.ts';
 import type { Database } from '../src/lib/server/db/connect.ts';
 import { cageEvents } from '../src/lib/server/events/setting-events.ts';

@@ -1,10 +1,10 @@
 /** Heads, rework, questions and a signature of the made-up shop: everything here is invented. */
 import { randomUUID } from 'node:crypto';
 import { rivetSize } from '../src/core/catalog/rivets.ts';
-import { Place, type SeenFlag } from '../src/core/check/findings.ts';
-import type { CheckedHead } from '../src/core/check/hole-look.ts';
+import { Place, type SeenFlag } from '../src/core/inspect/findings.ts';
+import type { CheckedHead } from '../src/core/inspect/hole-look.ts';
 import type { DriveMove } from '../src/core/driving/drive-move.ts';
-import { predictedHeadIn3, type Issue, type IssuedHole } from '../src/core/issue/issue.ts';
+import { predictedHeadIn3, type Issue, type IssuedHole } from '../src/core/release/release.ts';
 import type { ReworkMove } from '../src/core/reworking/rework-moves.ts';
 import { toldKey } from '../src/core/signing/told.ts';
 import type { SignMove } from '../src/core/signing/sign-events.ts';

@@ -1,7 +1,7 @@
 /** fuzz [--count 100000] [--seed 1] [--slow 1000]: wrong requests at every door. Drawings, which the browser reads: tests/unit/wrong-files.test.ts. */
 import { parseArgs } from 'node:util';
 import { seeded } from '../src/core/devices/random.ts';
-import { rowsOf } from '../src/lib/server/db/work.ts';
+import { rowsOf } from '../src/lib/server/db/transaction.ts';
 import { freshShop, handOf, inDatabase, type Hand } from './fresh-shop.ts';
 import { CALCULATIONS, corpusOf, doorsMissed, type Seed } from './fuzz/corpus.ts';
 import { pick } from './fuzz/mutate.ts';

@@ -102,7 +102,7 @@ async function requestsOf(
   }));
   return [
     ...[tap, head, tap, figure, get(() => '/')],
-    ...[tap, head, tap, get(() => `/joints/${next().id}/lay-out`)],
+    ...[tap, head, tap, get(() => `/joints/${next().id}/layout`)],
     ...[tap, head, tap, get(() => `/jobs/${job}`), tap, head, get(() => '/stock')]
   ];
 }

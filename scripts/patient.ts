@@ -1,7 +1,7 @@
 import { setTimeout as later } from 'node:timers/promises';
 import { openDatabase, type Database } from '../src/lib/server/db/connect.ts';
 import { isAway } from '../src/lib/server/db/away.ts';
-import { rowsOf } from '../src/lib/server/db/work.ts';
+import { rowsOf } from '../src/lib/server/db/transaction.ts';
 import { databaseUrl } from './database-url.ts';
 
 /** A machine that is busy answers late; a command that somebody waits for waits so long, and says so now and then. */

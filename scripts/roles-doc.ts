@@ -1,19 +1,19 @@
 /** docs/roles.md, made from the program's one table of rights and its list of doors. */
 import { may, RIGHTS, ROLES, type Right } from '../src/core/people/rights.ts';
-import { DOORS, STREAM_ASKS } from '../src/lib/server/people/doors.ts';
+import { ACCESS_POLICY, STREAM_ASKS } from '../src/lib/server/people/access-policy.ts';
 import { RIGHT_WORDS } from '../src/lib/words/roles.ts';
 
 const line = (...cells: string[]): string => `| ${cells.join(' | ')} |`;
 
 export function rolesDoc(): string {
   const rights = Object.keys(RIGHTS) as Right[];
-  const doors = Object.entries(DOORS).flatMap(([route, methods]) =>
+  const doors = Object.entries(ACCESS_POLICY).flatMap(([route, methods]) =>
     Object.entries(methods).map(([method, asks]) => ({ route, method, asks }))
   );
   return [
     '# Who may do what',
     '',
-    'Written by `./zanjador docs` from `src/core/people/rights.ts` and `src/lib/server/people/doors.ts`. The server enforces it at every route;',
+    'Written by `./zanjador docs` from `src/core/people/rights.ts` and `src/lib/server/people/access-policy.ts`. The server enforces it at every route;',
     'a test requests every route for every role and without signing in.',
     '',
     line('right', ...ROLES),

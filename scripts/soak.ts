@@ -3,7 +3,7 @@ import { parseArgs } from 'node:util';
 import { seeded } from '../src/core/devices/random.ts';
 import { linkRows } from '../src/lib/server/audit/chain.ts';
 import { auditReport } from '../src/lib/server/audit/report.ts';
-import { rowsOf } from '../src/lib/server/db/work.ts';
+import { rowsOf } from '../src/lib/server/db/transaction.ts';
 import { freePort, runApp, type RunningApp } from './running-app.ts';
 import { clusterOfSoak, killCluster, startCluster } from './soak/cluster.ts';
 import { compare, type Compared } from './soak/compare.ts';

@@ -1,3 +1,4 @@
+import { presentAddress } from '$lib/stations/older-addresses.ts';
 import { randomUUID } from 'node:crypto';
 import {
   error,
@@ -14,7 +15,7 @@ import { linkSoon } from '$lib/server/audit/chain';
 import { tooMuch } from '$lib/server/body-limit';
 import { closeDatabase, database } from '$lib/server/database';
 import { hasLeft, isAway, isBusy } from '$lib/server/db/away';
-import { asks, WITHOUT_DATABASE } from '$lib/server/people/doors';
+import { asks, WITHOUT_DATABASE } from '$lib/server/people/access-policy';
 import { ANSWER_MS, within } from '$lib/server/db/within';
 import { benches, calipers } from '$lib/server/devices/bench-hub';
 import { live } from '$lib/server/live/live-hub';
@@ -108,6 +109,8 @@ const answer: Handle = async ({ event, resolve }) => {
     if (request.method === 'GET') redirect(307, elsewhere);
     return json({ message: `this is served at ${url.origin} only` }, { status: 421 });
   }
+  const present = presentAddress(url.pathname);
+  if (present !== null && request.method === 'GET') redirect(308, `${present}${url.search}`);
   const refusal = refuseForeignChange(request, url);
   if (refusal !== null) return json({ message: refusal }, { status: 403 });
 

@@ -16,6 +16,7 @@ import {
 } from 'workbox-precaching';
 import { registerRoute } from 'workbox-routing';
 import { NetworkFirst } from 'workbox-strategies';
+import { presentAddress } from '$lib/stations/older-addresses.ts';
 
 /** where this build keeps its pages */
 declare const __PAGES_CACHE__: string;
@@ -43,6 +44,14 @@ precacheAndRoute([
   ...files.filter((url) => KEPT.test(url)).map((url) => ({ url, revision: version }))
 ]);
 
+// an older address of a stage: known without the server too
+registerRoute(
+  ({ request, url }) => request.mode === 'navigate' && presentAddress(url.pathname) !== null,
+  ({ url }) =>
+    Promise.resolve(
+      Response.redirect(`${url.origin}${presentAddress(url.pathname) ?? ''}${url.search}`, 308)
+    )
+);
 registerRoute(
   ({ request }) => request.mode === 'navigate',
   new NetworkFirst({

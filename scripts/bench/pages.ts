@@ -1,7 +1,7 @@
 /// <reference lib="dom" />
 import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import type { Served } from './server.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 
 /** What a page costs the first time it is opened. */
 interface Cost {
@@ -75,9 +75,9 @@ const ms = (time: number): string => `${time.toFixed(0)} ms`;
 const kB = (bytes: number): string => `${(bytes / 1000).toFixed(0)} kB`;
 
 const STATIONS: [station: string, field: string, texts: (index: number) => string][] = [
-  ['carry', 'Joint width', (index) => String(72 - (index % 4) * 0.25)],
-  ['lay-out', 'Target pitch', (index) => String(0.36 + (index % 4) * 0.005)],
-  ['stack', 'Thickness of sheet 1', (index) => (0.02 + (index % 4) * 0.001).toFixed(3)]
+  ['size', 'Joint width', (index) => String(72 - (index % 4) * 0.25)],
+  ['layout', 'Target pitch', (index) => String(0.36 + (index % 4) * 0.005)],
+  ['stack-up', 'Thickness of sheet 1', (index) => (0.02 + (index % 4) * 0.001).toFixed(3)]
 ];
 const KEYS = 60;
 const FRAME_MS = 1000 / 60;
@@ -101,7 +101,7 @@ export async function browserRows(served: Served, jointId: string): Promise<stri
       served.database,
       'select joint_id as id from joint_issues limit 1'
     );
-    for (const station of ['carry', 'lay-out', 'stack', 'make-ready', 'check']) {
+    for (const station of ['size', 'layout', 'stack-up', 'prepare', 'inspect']) {
       // nobody has been there before
       const visitor = await visiting(browser, served);
       const cost = await costOf(visitor, `${served.url}/joints/${demo?.id ?? ''}/${station}`);

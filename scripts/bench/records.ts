@@ -6,7 +6,7 @@ import {
 } from '../../src/lib/server/services/find-rivets.ts';
 import { findReleases, releasesStatement } from '../../src/lib/server/services/find-releases.ts';
 import { findingTrend, trendStatement } from '../../src/lib/server/services/finding-trend.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import type { RivetWish } from '../../src/lib/api/records-wish.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import type { Database } from '../../src/lib/server/db/connect.ts';

@@ -1,5 +1,5 @@
-import { HoleLook } from '../../src/core/check/hole-look.ts';
-import type { HoleEvent } from '../../src/core/check/hole-events.ts';
+import { HoleLook } from '../../src/core/inspect/hole-look.ts';
+import type { HoleEvent } from '../../src/core/inspect/hole-events.ts';
 import type { DriveEvent } from '../../src/core/driving/drive-events.ts';
 import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import { recorded } from '../../src/core/events/stream.ts';

@@ -1,4 +1,4 @@
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { sideBySide, underLoad, type Ask } from './load.ts';
 import { addJoints, type Served } from './server.ts';
 

@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { jointFile } from '../../src/core/exchange/joint-file.ts';
 import type { Database } from '../../src/lib/server/db/connect.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { shopFigures } from '../../src/lib/server/services/ready.ts';
-import { DOORS, STREAM_ASKS } from '../../src/lib/server/people/doors.ts';
+import { ACCESS_POLICY, STREAM_ASKS } from '../../src/lib/server/people/access-policy.ts';
 import type { EnteredJoint } from '../../src/core/kinds/joint.ts';
 import type { RuleProfile } from '../../src/core/rules/profile.ts';
 import { JOINT_FILES } from '../../src/lib/joint-files.ts';
@@ -39,7 +39,7 @@ async function parameters(database: Database): Promise<Ids> {
     ),
     coupon: [...(await idsOf(database, 'select id from graded_coupons')), randomUUID()],
     hole: ['1', '2', '999999', '-1', '1.5'],
-    station: ['carry', 'lay-out', 'stack', 'make-ready', 'drive', 'check', 'sign'],
+    station: ['size', 'layout', 'stack-up', 'prepare', 'drive', 'inspect', 'sign'],
     file: [...JOINT_FILES, 'plate.dxf', 'plate.pdf', 'none'],
     op: Object.keys(casesByOp()),
     stream: Object.keys(STREAM_ASKS)
@@ -260,7 +260,7 @@ async function formSeeds(database: Database, ids: Ids): Promise<Seed[]> {
 
 /** Every address that is read, with each of its parameters' values. */
 function readSeeds(ids: Ids): Seed[] {
-  return Object.entries(DOORS).flatMap(([door, methods]) => {
+  return Object.entries(ACCESS_POLICY).flatMap(([door, methods]) => {
     if (!methods.GET) return [];
     const names = [...door.matchAll(/\[+(\w+)(?:=\w+)?\]+/g)].map(([, name]) => name ?? '');
     const most = Math.max(1, ...names.map((name) => Math.min(12, ids[name]?.length ?? 1)));
@@ -303,7 +303,7 @@ export async function corpusOf(database: Database): Promise<Seed[]> {
 /** Doors that no seed goes through. */
 export const doorsMissed = (corpus: readonly Seed[]): string[] => {
   const visited = new Set(corpus.map(({ door, method }) => `${method} ${door}`));
-  return Object.entries(DOORS)
+  return Object.entries(ACCESS_POLICY)
     .flatMap(([door, methods]) => Object.keys(methods).map((method) => `${method} ${door}`))
     .filter((door) => !visited.has(door));
 };

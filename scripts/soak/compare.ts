@@ -1,7 +1,7 @@
 import { Seal } from '../../src/core/signing/record.ts';
 import { brokenParts } from '../../src/lib/server/record/seal.ts';
 import type { Database } from '../../src/lib/server/db/connect.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import type { Acknowledged, Ledger } from './ledger.ts';
 
 /** What a comparison of the ledger with the database came to. */

@@ -1,5 +1,5 @@
 import type { Database } from '../../src/lib/server/db/connect.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { getJoint } from '../../src/lib/server/services/joints.ts';
 import { latestIssue } from '../../src/lib/server/services/issues.ts';
 import { must } from '../must.ts';

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { EnteredJoint } from '../../src/core/kinds/joint.ts';
 import { rivetSize } from '../../src/core/catalog/rivets.ts';
-import type { Issue } from '../../src/core/issue/issue.ts';
+import type { Issue } from '../../src/core/release/release.ts';
 import { toldKey } from '../../src/core/signing/told.ts';
 import { SaveOutcome } from '../../src/lib/api/joints.ts';
 import { SigningView } from '../../src/lib/api/signing.ts';

@@ -1,16 +1,16 @@
 import { z } from 'zod';
 import { invalidInput, type Answer } from './answer.ts';
-import { RivetDiameterInput, RivetDiameterResult, rivetDiameter } from './carry/rivet-diameter.ts';
+import { RivetDiameterInput, RivetDiameterResult, rivetDiameter } from './size/rivet-diameter.ts';
 import {
   RivetsRequiredInput,
   RivetsRequiredResult,
   rivetsRequired
-} from './carry/rivets-required.ts';
-import { GaugeVerdictInput, GaugeVerdictResult, gaugeVerdict } from './check/gauge-verdict.ts';
-import { SamplingDueInput, SamplingDueResult, samplingDue } from './check/sampling-due.ts';
-import { DrivenHeadInput, DrivenHeadResult, drivenHead } from './check/driven-head.ts';
+} from './size/rivets-required.ts';
+import { GaugeVerdictInput, GaugeVerdictResult, gaugeVerdict } from './inspect/gauge-verdict.ts';
+import { SamplingDueInput, SamplingDueResult, samplingDue } from './inspect/sampling-due.ts';
+import { DrivenHeadInput, DrivenHeadResult, drivenHead } from './inspect/driven-head.ts';
 import { RowLayoutInput, RowLayoutResult, rowLayout } from './layout/row-layout.ts';
-import { JointStrengthInput, JointStrengthResult, jointStrength } from './carry/joint-strength.ts';
+import { JointStrengthInput, JointStrengthResult, jointStrength } from './size/joint-strength.ts';
 import { ColdBatchInput, ColdBatchResult, coldBatch } from './drive/cold-batch.ts';
 import { SqueezerNextInput, SqueezerNextResult, squeezerNext } from './drive/squeezer-next.ts';
 import { WedgeBarInput, WedgeBarResult, wedgeBar } from './drive/wedge-bar.ts';
@@ -30,8 +30,8 @@ import {
   CountersinkNextInput,
   CountersinkNextResult,
   countersinkNext
-} from './ready/countersink-next.ts';
-import { HolePlanInput, HolePlanResult, holePlan } from './ready/hole-plan.ts';
+} from './prepare/countersink-next.ts';
+import { HolePlanInput, HolePlanResult, holePlan } from './prepare/hole-plan.ts';
 import { OversizeInput, OversizeResult, oversize } from './rework/oversize.ts';
 import { RemovalInput, RemovalResult, removal } from './rework/removal.ts';
 import { DimpleNestInput, DimpleNestResult, dimpleNest } from './stack/dimple-nest.ts';

@@ -1,8 +1,8 @@
 import type { RivetRun } from '../core/driving/rivet-runs.ts';
-import type { Cage } from '../core/ready/cage/cage.ts';
-import type { CageEvent, SettingState } from '../core/ready/cage/setting.ts';
-import type { StepSetting } from '../core/ready/cage/step-cage.ts';
-import type { CageSetup } from '../core/ready/cage/setup.ts';
+import type { Cage } from '../core/prepare/cage/cage.ts';
+import type { CageEvent, SettingState } from '../core/prepare/cage/setting.ts';
+import type { StepSetting } from '../core/prepare/cage/step-cage.ts';
+import type { CageSetup } from '../core/prepare/cage/setup.ts';
 import type { ToolOffer } from '../core/tool-setting/remembered-tools.ts';
 import type { ToolSetup } from '../core/tool-setting/tool-setup.ts';
 import type { ToolEvent, ToolState } from '../core/tool-setting/tool-moves.ts';

@@ -3,7 +3,7 @@ import { FIRST_STYLE, LengthStyle } from '$core/units/format-length.ts';
 import { PaperName } from '$lib/joint-files.ts';
 import { isAway } from '$lib/server/db/away';
 import { ANSWER_MS, within } from '$lib/server/db/within';
-import { WITHOUT_DATABASE } from '$lib/server/people/doors';
+import { WITHOUT_DATABASE } from '$lib/server/people/access-policy';
 import { installation } from '$lib/server/people/installation';
 import { coldView } from '$lib/server/services/cold-batches';
 import type { LayoutServerLoad } from './$types';

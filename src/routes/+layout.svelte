@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { HOME } from '$lib/words/pages/home';
+  import { JOBS } from '$lib/words/pages/jobs';
   import { COMMON } from '$lib/words/pages/common';
   import '../app.css';
   import type { Snippet } from 'svelte';
@@ -30,9 +30,9 @@
   onMount(() => (document.documentElement.dataset['awake'] = ''));
 </script>
 
-<a class="skip" href="#content">{HOME.skipToTheContent}</a>
+<a class="skip" href="#content">{JOBS.skipToTheContent}</a>
 <div class="shop">
-  <nav class="rail" aria-label={HOME.main}>
+  <nav class="rail" aria-label={JOBS.main}>
     <a class="sign" href="/" aria-label="Zanjador home">
       <svg viewBox="0 0 32 32" width="40" height="40" aria-hidden="true">
         <path d="M8 9h16L8 23h16" fill="none" stroke="#b5bf6a" stroke-width="3" />
@@ -40,7 +40,7 @@
       </svg>
     </a>
     <a href="/" aria-current={here === '/' ? 'page' : undefined}
-      ><Mark name="bench" /> {HOME.bench}</a
+      ><Mark name="bench" /> {JOBS.bench}</a
     >
     <a href="/setups" aria-current={here.startsWith('/setups') ? 'page' : undefined}
       ><Mark name="setups" /> Tool setup</a
@@ -59,8 +59,8 @@
     >
     <span class="gap"></span>
     <button type="button" onclick={() => preferences.toggleMode()}>
-      {#if preferences.mode === 'light'}<Mark name="night" /> {HOME.night}{:else}<Mark name="day" />
-        {HOME.day}{/if}
+      {#if preferences.mode === 'light'}<Mark name="night" /> {JOBS.night}{:else}<Mark name="day" />
+        {JOBS.day}{/if}
     </button>
     <a
       href="/who?back={encodeURIComponent(here)}"

@@ -23,7 +23,7 @@ export const actions: Actions = {
       locals.person?.id ?? null
     );
     if (!added.ok) error(500, added.message);
-    redirect(303, `/joints/${added.value}/carry`);
+    redirect(303, `/joints/${added.value}/size`);
   },
   open: async ({ request, locals }) => {
     const form = await superValidate(request, zod4(NewJob));

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { HELP } from '$lib/words/pages/help';
-  import { HOME } from '$lib/words/pages/home';
+  import { JOBS } from '$lib/words/pages/jobs';
   import { superForm } from 'sveltekit-superforms';
   import { onMount, untrack } from 'svelte';
   import { SvelteSet } from 'svelte/reactivity';
@@ -41,7 +41,7 @@
     remember(FOLDED, [...folded]);
   }
   const stationFor = (state: string) =>
-    state === 'signed' ? 'sign' : state === 'checking' || state === 'checked' ? 'check' : 'carry';
+    state === 'signed' ? 'sign' : state === 'checking' || state === 'checked' ? 'inspect' : 'size';
 </script>
 
 <svelte:head><title>Bench · Zanjador</title></svelte:head>
@@ -49,7 +49,7 @@
 <div class="page bench">
   <header>
     <div>
-      <h1>{HOME.bench}</h1>
+      <h1>{JOBS.bench}</h1>
       <p class="hint">
         {data.person ? `${data.person.name}, ${data.person.role}` : 'Not signed in.'}
       </p>
@@ -59,11 +59,11 @@
         <button
           class="act"
           data-hint="Practice only: no job, no approved data. Can be moved to a job later."
-          >{HOME.practiceJoint}</button
+          >{JOBS.practiceJoint}</button
         >
       </form>
       <button class="act main" type="button" onclick={() => (adding = true)}
-        ><Plus size={20} /> {HOME.newJob}</button
+        ><Plus size={20} /> {JOBS.newJob}</button
       >
     </div>
   </header>
@@ -139,24 +139,24 @@
   </footer>
 </div>
 
-<Sheet title={HOME.newJob} open={adding || $message !== undefined} onclose={() => (adding = false)}>
+<Sheet title={JOBS.newJob} open={adding || $message !== undefined} onclose={() => (adding = false)}>
   <form method="POST" action="?/open" use:enhance class="new">
     {#if $message}<p class="warns" role="alert">{$message}</p>{/if}
     <TextField
       name="number"
-      label={HOME.jobNumber}
+      label={JOBS.jobNumber}
       bind:value={$form.number}
       errors={$errors.number}
     />
     <TextField
       name="title"
-      label={HOME.whatIsRepaired}
+      label={JOBS.whatIsRepaired}
       bind:value={$form.title}
       errors={$errors.title}
     />
     <TextField
       name="place"
-      label={HOME.aircraftAndPlace}
+      label={JOBS.aircraftAndPlace}
       bind:value={$form.place}
       errors={$errors.place}
     />
@@ -168,7 +168,7 @@
       bind:value={$form.data}
       errors={$errors.data}
     />
-    <button class="act main">{HOME.openTheJob}</button>
+    <button class="act main">{JOBS.openTheJob}</button>
   </form>
 </Sheet>
 

@@ -4,7 +4,7 @@ import { seedDemoData } from '../../scripts/demo-data.ts';
 import { letApplicationIn } from '../../src/lib/server/db/application-role.ts';
 import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { linkRows } from '../../src/lib/server/audit/chain.ts';
 import { guardsOf } from '../../src/lib/server/audit/guards.ts';
 import { auditReport } from '../../src/lib/server/audit/report.ts';

@@ -1,6 +1,6 @@
 import { afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { ownGuards } from '../../scripts/own-guards.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { AUDITED } from '../../src/lib/server/audit/audited.ts';
 import { linkRows } from '../../src/lib/server/audit/chain.ts';
 import type { Guards } from '../../src/lib/server/audit/guards.ts';

@@ -3,7 +3,7 @@ import { expect, it } from 'vitest';
 import { openPatiently } from '../../scripts/patient.ts';
 import { isAway, isBusy } from '../../src/lib/server/db/away.ts';
 import { MOST_CONNECTIONS, openDatabase } from '../../src/lib/server/db/connect.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { clusterUrl, useDatabase } from './database.ts';
 
 const database = useDatabase();

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { CageMove } from '../../src/core/ready/cage/setting.ts';
-import type { CageSetup } from '../../src/core/ready/cage/setup.ts';
-import type { ReadyMove } from '../../src/core/ready/progress.ts';
+import type { CageMove } from '../../src/core/prepare/cage/setting.ts';
+import type { CageSetup } from '../../src/core/prepare/cage/setup.ts';
+import type { ReadyMove } from '../../src/core/prepare/progress.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import {
   addCage,

@@ -5,7 +5,7 @@ import { driveStream, NOT_DRIVEN } from '../../src/core/driving/drive-events.ts'
 import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { StockMove } from '../../src/core/stock/stock.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { namedByOthers } from '../../src/core/signing/signed-matter.ts';
 import { keepCall } from '../../src/lib/server/events/team-calls.ts';
 import { signingView } from '../../src/lib/server/services/signing.ts';

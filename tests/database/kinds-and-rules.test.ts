@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { EnteredJoint } from '../../src/core/kinds/joint.ts';
-import { predictedHeadIn3 } from '../../src/core/issue/issue.ts';
+import { predictedHeadIn3 } from '../../src/core/release/release.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
 import { latestIssue } from '../../src/lib/server/services/issues.ts';

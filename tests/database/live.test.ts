@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { LiveHub, sayLive } from '../../src/lib/server/live/live-hub.ts';
 import { makeDatabase } from './database.ts';
 

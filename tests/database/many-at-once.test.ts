@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { CheckedHead } from '../../src/core/check/hole-look.ts';
+import type { CheckedHead } from '../../src/core/inspect/hole-look.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { MOST_CONNECTIONS } from '../../src/lib/server/db/connect.ts';
 import { holeEvents } from '../../src/lib/server/events/hole-events.ts';

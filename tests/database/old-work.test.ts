@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { OldWorkMove } from '../../src/core/old-work/old-work-stream.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { SealedRecord } from '../../src/core/signing/record.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { oldWorkEvents } from '../../src/lib/server/events/old-work-events.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';

@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DriveMove } from '../../src/core/driving/drive-move.ts';
-import type { Issue } from '../../src/core/issue/issue.ts';
+import type { Issue } from '../../src/core/release/release.ts';
 import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts';
-import { inOneView, rowsOf } from '../../src/lib/server/db/work.ts';
+import { inOneView, rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { reworkEvents } from '../../src/lib/server/events/rework-events.ts';

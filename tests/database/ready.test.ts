@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
-import type { ReadyMove } from '../../src/core/ready/progress.ts';
-import { STARTING_FIGURES } from '../../src/core/ready/shop-figures.ts';
+import type { ReadyMove } from '../../src/core/prepare/progress.ts';
+import { STARTING_FIGURES } from '../../src/core/prepare/shop-figures.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { makeJointFile } from '../../src/lib/server/services/joint-files.ts';

@@ -1,8 +1,8 @@
-import type { HoleEvent } from '../../src/core/check/hole-events.ts';
-import type { CheckedHead } from '../../src/core/check/hole-look.ts';
+import type { HoleEvent } from '../../src/core/inspect/hole-events.ts';
+import type { CheckedHead } from '../../src/core/inspect/hole-look.ts';
 import type { Recorded, Stamped } from '../../src/core/events/stream.ts';
-import type { CageEvent, CageMove } from '../../src/core/ready/cage/setting.ts';
-import type { ReadyEvent, ReadyMove } from '../../src/core/ready/progress.ts';
+import type { CageEvent, CageMove } from '../../src/core/prepare/cage/setting.ts';
+import type { ReadyEvent, ReadyMove } from '../../src/core/prepare/progress.ts';
 import type { StockMove } from '../../src/core/stock/stock.ts';
 import type { Database } from '../../src/lib/server/db/connect.ts';
 import { cageEvents } from '../../src/lib/server/events/setting-events.ts';

@@ -1,14 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { HoleLook } from '../../src/core/check/hole-look.ts';
+import { HoleLook } from '../../src/core/inspect/hole-look.ts';
 import { DriveMove } from '../../src/core/driving/drive-move.ts';
-import type { Issue } from '../../src/core/issue/issue.ts';
+import type { Issue } from '../../src/core/release/release.ts';
 import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import type { FoundRivet } from '../../src/lib/api/found-rivet.ts';
 import { readWish, type RivetWish } from '../../src/lib/api/records-wish.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
 import { holeEvents } from '../../src/lib/server/events/hole-events.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';

@@ -1,15 +1,15 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { HoleLook } from '../../src/core/check/hole-look.ts';
+import { HoleLook } from '../../src/core/inspect/hole-look.ts';
 import type { DriveEvent } from '../../src/core/driving/drive-events.ts';
 import { DriveMove } from '../../src/core/driving/drive-move.ts';
-import type { Issue } from '../../src/core/issue/issue.ts';
+import type { Issue } from '../../src/core/release/release.ts';
 import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { toldKey } from '../../src/core/signing/told.ts';
 import { SealedRecord } from '../../src/core/signing/record.ts';
 import { SignMove } from '../../src/core/signing/sign-events.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
 import { holeEvents } from '../../src/lib/server/events/hole-events.ts';
 import { eventsOf } from '../../src/lib/server/events/read.ts';

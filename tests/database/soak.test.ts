@@ -4,7 +4,7 @@ import { compare } from '../../scripts/soak/compare.ts';
 import { Ledger } from '../../scripts/soak/ledger.ts';
 import { placesOf } from '../../scripts/soak/places.ts';
 import type { Places } from '../../scripts/soak/writers.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { saveJoint } from '../../src/lib/server/services/joints.ts';

@@ -5,7 +5,7 @@ import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import { StockMove } from '../../src/core/stock/stock.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { isAway } from '../../src/lib/server/db/away.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
 import { eventsOf } from '../../src/lib/server/events/read.ts';
 import { MOST_AHEAD_MS, putTaken, recordMoves } from '../../src/lib/server/events/record.ts';

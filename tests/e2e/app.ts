@@ -139,7 +139,7 @@ export async function makeJoint(
   [upper, lower, widthIn]: [string, string, string]
 ): Promise<void> {
   const joint = await jointIn0318(app, title, entered('lap', [upper, lower], { widthIn }));
-  await page.goto(addressOf(app, joint, 'carry'));
+  await page.goto(addressOf(app, joint, 'size'));
 }
 
 /** Begins a joint of a kind in job 0318: its sheets are there, nothing else is filled in; it is open at Size. */
@@ -151,7 +151,7 @@ export async function beginJoint(
   thick: string[]
 ): Promise<void> {
   const joint = await jointIn0318(app, title, entered(kind, thick));
-  await page.goto(addressOf(app, joint, 'carry'));
+  await page.goto(addressOf(app, joint, 'size'));
 }
 
 /** A joint of one's own in job 0318, from a definition: for whoever changes it, demo joints being everyone's. */
@@ -220,7 +220,7 @@ export const holes = (page: Page) => page.locator('[data-testid="plan-view"] [da
 
 /** Opens the demo joint that has an issue and some heads checked, at Check. */
 export const openDemoLap = (page: Page, app: App): Promise<void> =>
-  openDemo(page, app, /Bottom skin lap/, 'check');
+  openDemo(page, app, /Bottom skin lap/, 'inspect');
 
 /** Leaves the field one is typing in and presses a station's number, once the page listens to keys. */
 export async function toStation(page: Page, number: number): Promise<void> {

@@ -1,9 +1,9 @@
-import { DOORS } from '../../src/lib/words/pages/doors.ts';
+import { SIGN_IN } from '../../src/lib/words/pages/sign-in.ts';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
-import { HOME } from '../../src/lib/words/pages/home.ts';
+import { JOBS } from '../../src/lib/words/pages/jobs.ts';
 import { SIZE } from '../../src/lib/words/pages/size.ts';
 import { BENCH } from '../../src/lib/words/pages/bench.ts';
-import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { CHECK } from '../../src/lib/words/pages/inspect.ts';
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import {
@@ -20,22 +20,22 @@ import {
 
 test('a job is opened, and what is missing is asked for', async ({ page, app }) => {
   await page.goto(app.url);
-  await page.getByRole('button', { name: HOME.newJob }).click();
+  await page.getByRole('button', { name: JOBS.newJob }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel(HOME.jobNumber).fill('0318');
-  await dialog.getByLabel(HOME.whatIsRepaired).fill('Step planking');
-  await dialog.getByRole('button', { name: HOME.openTheJob }).click();
+  await dialog.getByLabel(JOBS.jobNumber).fill('0318');
+  await dialog.getByLabel(JOBS.whatIsRepaired).fill('Step planking');
+  await dialog.getByRole('button', { name: JOBS.openTheJob }).click();
   await expect(dialog.getByText('the aircraft and place is missing')).toBeVisible();
-  await expect(dialog.getByLabel(HOME.whatIsRepaired)).toHaveValue('Step planking');
+  await expect(dialog.getByLabel(JOBS.whatIsRepaired)).toHaveValue('Step planking');
 
-  await dialog.getByLabel(HOME.aircraftAndPlace).fill('Quillwater Twin, hull 06');
+  await dialog.getByLabel(JOBS.aircraftAndPlace).fill('Quillwater Twin, hull 06');
   await dialog.getByTestId('approved-data').fill('sheet QR-40');
-  await dialog.getByRole('button', { name: HOME.openTheJob }).click();
+  await dialog.getByRole('button', { name: JOBS.openTheJob }).click();
   await expect(dialog.getByText('job 0318 exists already')).toBeVisible();
-  await dialog.getByLabel(HOME.jobNumber).fill('0340');
-  await dialog.getByRole('button', { name: HOME.openTheJob }).click();
+  await dialog.getByLabel(JOBS.jobNumber).fill('0340');
+  await dialog.getByRole('button', { name: JOBS.openTheJob }).click();
   await expect(page.getByRole('heading', { name: '0340 Step planking' })).toBeVisible();
-  await expect(page.getByText(HOME.noJointYetNameThe)).toBeVisible();
+  await expect(page.getByText(JOBS.noJointYetNameThe)).toBeVisible();
 });
 
 test('undo and redo step back through typing, and what they leave is saved', async ({
@@ -91,11 +91,11 @@ test('digits typed into a field stay digits', async ({ page, app }) => {
   await makeJoint(page, app, 'Digits', ['0.040', '0.040', '']);
   await page.getByTestId('asked-widthIn').pressSequentially('12 5/16');
   await expect(page.getByTestId('asked-widthIn')).toHaveValue('12 5/16');
-  await expect(page).toHaveURL(/carry$/);
+  await expect(page).toHaveURL(/size$/);
 });
 
 test('the tape marks each row on the ruler of choice', async ({ page, app }) => {
-  await openOwn(page, app, BOTTOM_LAP, 'lay-out');
+  await openOwn(page, app, BOTTOM_LAP, 'layout');
   await expect(page.locator('[data-mark]')).toHaveCount(25);
   await expect(page.locator('[data-mark="2"]')).toContainText('45/64');
   await page.getByLabel(LAYOUT.ruler, { exact: true }).selectOption('1mm');
@@ -184,7 +184,7 @@ test('a head looked at when the session is over waits for whoever signs in, unde
   await page.getByRole('textbox', { name: COMMON.diameter }).fill('0.187');
   await page.getByRole('textbox', { name: COMMON.height }).fill('0.062');
   await page.getByRole('textbox', { name: COMMON.height }).press('c');
-  await expect(page.getByText(DOORS.sayWhoFirst)).toBeVisible();
+  await expect(page.getByText(SIGN_IN.sayWhoFirst)).toBeVisible();
   await expect(own).not.toHaveAttribute('data-verdict', 'accept');
   await signIn(page, app, 'Tomas Ekbrand');
   await openDemoLap(page, app);
@@ -211,11 +211,11 @@ test('a layout changed after issuing says so and is issued again', async ({ page
 
 test('the night bench stays dark after a reload', async ({ page, app }) => {
   await page.goto(app.url);
-  await page.getByRole('button', { name: HOME.night }).click();
+  await page.getByRole('button', { name: JOBS.night }).click();
   await expect(page.locator('html')).toHaveAttribute('data-mode', 'dark');
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-mode', 'dark');
-  await page.getByRole('button', { name: HOME.day }).click();
+  await page.getByRole('button', { name: JOBS.day }).click();
   await expect(page.locator('html')).toHaveAttribute('data-mode', 'light');
 });
 

@@ -1,6 +1,6 @@
 import { once } from 'node:events';
 import { connect, createServer, type Socket } from 'node:net';
-import { HOME } from '../../src/lib/words/pages/home.ts';
+import { JOBS } from '../../src/lib/words/pages/jobs.ts';
 import { expect, sessionOf, test } from './app.ts';
 
 /** A way to the database that can be made to hang: what is sent arrives, and nothing comes back. */
@@ -51,7 +51,7 @@ test('a database that hangs is said to be away at once, and everything goes on b
   const { value } = await sessionOf(app, 'Ilse Varnholt');
   await page.context().addCookies([{ name: 'session', value, url }]);
   await page.goto(url);
-  await expect(page.getByRole('heading', { name: HOME.bench, exact: true })).toBeVisible();
+  await expect(page.getByRole('heading', { name: JOBS.bench, exact: true })).toBeVisible();
 
   way.hang(true);
   const from = Date.now();
@@ -84,7 +84,7 @@ test('a database that hangs is said to be away at once, and everything goes on b
 
   way.hang(false);
   // nobody touches it: the page asks again
-  await expect(shown.getByRole('heading', { name: HOME.bench, exact: true })).toBeVisible({
+  await expect(shown.getByRole('heading', { name: JOBS.bench, exact: true })).toBeVisible({
     timeout: 60_000
   });
   way.end();

@@ -1,6 +1,6 @@
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
-import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { CHECK } from '../../src/lib/words/pages/inspect.ts';
 import { BENCH } from '../../src/lib/words/pages/bench.ts';
 import { expect, figure, makeJoint, openDemoLap, saved, test, toStation } from './app.ts';
 
@@ -72,10 +72,10 @@ test('of two tabs the second is refused, told what changed, and loses nothing', 
 
   // what is not saved is not issued either
   await dialog.getByRole('button', { name: COMMON.close }).click();
-  await page.getByTestId('stage-check').click();
+  await page.getByTestId('stage-inspect').click();
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   await expect(page.getByRole('alert')).toContainText(CHECK.whatIsTypedHereIs);
-  await page.getByTestId('stage-carry').click();
+  await page.getByTestId('stage-size').click();
   await page.getByRole('button', { name: BENCH.changedElsewhereDecide }).click();
 
   await dialog.getByRole('button', { name: BENCH.saveMineOnTopOf }).click();

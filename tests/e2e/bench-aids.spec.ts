@@ -1,9 +1,9 @@
 import { entered } from '../support/joints.ts';
 import { STACK } from '../../src/lib/words/pages/stack.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
-import { READY } from '../../src/lib/words/pages/ready.ts';
+import { READY } from '../../src/lib/words/pages/prepare.ts';
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
-import { HOME } from '../../src/lib/words/pages/home.ts';
+import { JOBS } from '../../src/lib/words/pages/jobs.ts';
 import { expect, openDemo, openDemoLap, openOwn, test, toStation } from './app.ts';
 
 const LAP = entered('lap', ['0.040', '0.040'], {
@@ -17,7 +17,7 @@ test('the screen is measured once, and then shows the rivet in its true size', a
   page,
   app
 }) => {
-  await openOwn(page, app, LAP, 'stack');
+  await openOwn(page, app, LAP, 'stack-up');
   await page.getByRole('button', { name: STACK.trueSize }).click();
   await expect(page.getByTestId('glass-measure')).toBeVisible();
   const size = page.getByRole('slider', { name: STACK.sizeOnTheScreen });
@@ -42,7 +42,7 @@ test('the screen is measured once, and then shows the rivet in its true size', a
 });
 
 test('the tray shows each rivet with its drawer and lot', async ({ page, app }) => {
-  await openDemo(page, app, /Bottom skin lap/, 'stack');
+  await openDemo(page, app, /Bottom skin lap/, 'stack-up');
   await page.getByRole('button', { name: STACK.billOfRivets }).click();
   const tray = page.getByTestId('rivet-tray');
   await expect(tray.locator('li')).toHaveCount(1);
@@ -52,7 +52,7 @@ test('the tray shows each rivet with its drawer and lot', async ({ page, app }) 
 });
 
 test('the shadow board keeps what lies on the bench', async ({ page, app }) => {
-  await openOwn(page, app, LAP, 'make-ready');
+  await openOwn(page, app, LAP, 'prepare');
   await page.getByRole('button', { name: READY.shadowBoard }).click();
   const board = page.getByTestId('shadow-board');
   await board.getByRole('button', { name: /center punch/ }).click();
@@ -69,7 +69,7 @@ test('the reader shows where the mark is, and measures it from the far edge too'
   page,
   app
 }) => {
-  await openDemo(page, app, /Bottom skin lap/, 'lay-out');
+  await openDemo(page, app, /Bottom skin lap/, 'layout');
   await expect(page.getByTestId('plan-view')).toBeVisible();
   await page.keyboard.press('r');
   const reader = page.getByTestId('reader');
@@ -105,14 +105,14 @@ test('the calipers and the gate say what one should read', async ({ page, app })
 
 test('a joint is begun for practice in one press, and moves under a job', async ({ page, app }) => {
   await page.goto(app.url);
-  await page.getByRole('button', { name: HOME.practiceJoint }).click();
-  await page.waitForURL(/\/carry$/);
+  await page.getByRole('button', { name: JOBS.practiceJoint }).click();
+  await page.waitForURL(/\/size$/);
   // a new joint waits for its first figure
   await expect(page.getByTestId('thickness-1')).toBeFocused();
   await page.getByRole('link', { name: 'Job practice' }).click();
-  await expect(page.getByText(HOME.forPracticeNothingHereCan)).toBeVisible();
-  await page.getByLabel(HOME.underJob).selectOption({ index: 0 });
-  await page.getByRole('button', { name: HOME.moveIt }).click();
+  await expect(page.getByText(JOBS.forPracticeNothingHereCan)).toBeVisible();
+  await page.getByLabel(JOBS.underJob).selectOption({ index: 0 });
+  await page.getByRole('button', { name: JOBS.moveIt }).click();
   await expect(page.getByRole('heading', { level: 1 })).not.toContainText('practice');
   await expect(page.getByRole('link', { name: /Practice joint/ })).toBeVisible();
 });
@@ -140,7 +140,7 @@ test('a hole that is picked is told, and the drawing is there as a table', async
   page,
   app
 }) => {
-  await openDemo(page, app, /Bottom skin lap/, 'lay-out');
+  await openDemo(page, app, /Bottom skin lap/, 'layout');
   await expect(page.getByTestId('plan-view')).toBeVisible();
   await page.keyboard.press(']');
   await expect(page.getByTestId('picked-said')).toHaveText(/^Hole 2, mark .* in$/);

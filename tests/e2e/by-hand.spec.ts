@@ -71,7 +71,7 @@ test('a hole is held open with a reason, and that is impossible to overlook', as
   page,
   app
 }) => {
-  await openOwn(page, app, FLOAT_LAP, 'lay-out');
+  await openOwn(page, app, FLOAT_LAP, 'layout');
   await page.locator('[data-hole="7"]').click();
   await page.getByRole('button', { name: LAYOUT.holdOpen }).click();
   await page.getByTestId('held-for latch').click();
@@ -92,7 +92,7 @@ test('a hole is held open with a reason, and that is impossible to overlook', as
 });
 
 test('keys move, pin and take out a hole; a broken limit points at it', async ({ page, app }) => {
-  await openOwn(page, app, BOTTOM_LAP, 'lay-out');
+  await openOwn(page, app, BOTTOM_LAP, 'layout');
   await page.locator('[data-hole="5"]').click();
   await expect(page.getByTestId('picked-hole')).toContainText('exact 1.9792 in');
   for (let step = 0; step < 5; step++) await page.keyboard.press('Shift+ArrowRight');
@@ -119,7 +119,7 @@ test('keys move, pin and take out a hole; a broken limit points at it', async ({
 });
 
 test('existing holes are picked up by two tapes and dragged true', async ({ page, app }) => {
-  await openOwn(page, app, FRAME_FLANGE, 'lay-out');
+  await openOwn(page, app, FRAME_FLANGE, 'layout');
   const count = await page.locator('[data-fixed]').count();
   await page.getByRole('button', { name: LAYOUT.pickUpExistingHoles }).click();
   await page.getByText(LAYOUT.fromTwoPoints).click();
@@ -165,7 +165,7 @@ test('running distances are taken up in any unit, and one that is none is named'
 });
 
 test('marks are measured from another datum', async ({ page, app }) => {
-  await openOwn(page, app, BOTTOM_LAP, 'lay-out');
+  await openOwn(page, app, BOTTOM_LAP, 'layout');
   await expect(page.locator('[data-mark="1"]')).toContainText('9/32');
   await page.getByLabel(LAYOUT.datum, { exact: true }).selectOption('end');
   // 10 3/4 − 9/32
@@ -176,7 +176,7 @@ test('marks are measured from another datum', async ({ page, app }) => {
 });
 
 test('headroom letters every hole by the largest size that fits', async ({ page, app }) => {
-  await openDemo(page, app, /Hull side, flush patch/, 'lay-out');
+  await openDemo(page, app, /Hull side, flush patch/, 'layout');
   await page.getByText(LAYOUT.reworkMargin, { exact: true }).click();
   const first = page.locator('[data-testid="plan-view"] [data-hole="1"]');
   await expect(first.locator('.letter')).toHaveText('6');

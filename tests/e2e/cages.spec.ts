@@ -3,7 +3,7 @@ import { FLUSH_LAP } from '../../scripts/demo-data.ts';
 import { MEASURED } from '../../src/lib/words/cages.ts';
 import { CAGES } from '../../src/lib/words/pages/cages.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
-import { READY } from '../../src/lib/words/pages/ready.ts';
+import { READY } from '../../src/lib/words/pages/prepare.ts';
 import { KIT } from '../../src/lib/words/pages/kit.ts';
 import { WAITING } from '../../src/lib/words/pages/waiting.ts';
 import { jointOf, expect, openOwn, test, type App } from './app.ts';
@@ -62,7 +62,7 @@ test('a cage is set for a joint’s step, remembered, and looked at again while 
   page,
   app
 }) => {
-  await openOwn(page, app, FLUSH_LAP, 'make-ready');
+  await openOwn(page, app, FLUSH_LAP, 'prepare');
   const joint = page.url();
   await page.locator('[data-step="countersink-0-0"]').click();
   await expect(page.getByTestId('step-cage')).toContainText(READY.noCageIsSetFor);

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { SPAR_CAP } from '../../scripts/demo-data.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
-import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { CHECK } from '../../src/lib/words/pages/inspect.ts';
 import { answerAccess, firstPress, expect, openOwn, test, headNow } from './app.ts';
 
 /** What the picture really shows of a head and of the scale, in its own pixels. */
@@ -105,7 +105,7 @@ test('a head inside a closed member is measured in the camera’s picture, and C
   // nothing was logged by keys pressed in the dialog
   await expect(page.getByTestId('member-looks')).toContainText('2 driven, 1 seen by camera');
 
-  await page.goto(page.url().replace('/drive', '/check'));
+  await page.goto(page.url().replace('/drive', '/inspect'));
   await expect(page.getByTestId('seen-by-camera')).toContainText(`${wide} in ± ${off} in wide`);
   await expect(page.getByTestId('seen-by-camera')).toContainText(
     CHECK.simulatedCameraPracticeNotFor

@@ -24,13 +24,15 @@ for (const title of [/Bottom skin lap, bay 9/, /Tip float, closing strip/])
     const onHome = figures((await row.first().textContent()) ?? '');
     await openDemo(page, app, title, 'drive');
     await goTo(page, app, 'drive');
-    const line = figures(`${await text(page, 'stage-drive')}, ${await text(page, 'stage-check')}`);
+    const line = figures(
+      `${await text(page, 'stage-drive')}, ${await text(page, 'stage-inspect')}`
+    );
     expect(line).toMatchObject({
-      driven: expect.any(String) as string,
-      inspected: expect.any(String) as string
+      driven: expect.any(String),
+      inspected: expect.any(String)
     });
     expect(figures(await text(page, 'tap-card')).driven).toBe(line['driven']);
-    await goTo(page, app, 'check');
+    await goTo(page, app, 'inspect');
     expect(figures(await text(page, 'due'))).toMatchObject({
       inspected: line['inspected'],
       due: line['due']

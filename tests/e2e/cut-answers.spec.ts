@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
-import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { CHECK } from '../../src/lib/words/pages/inspect.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { STOCK } from '../../src/lib/words/pages/stock.ts';
 import { firstPress, expect, openOwn, saved, test, toStation } from './app.ts';

@@ -51,7 +51,7 @@ for (const name of EVERY_KIND)
     page,
     app
   }) => {
-    await openDemo(page, app, name, 'lay-out');
+    await openDemo(page, app, name, 'layout');
     for (const [width, height] of [
       [1280, 800],
       [1024, 768],
@@ -64,7 +64,7 @@ for (const name of EVERY_KIND)
   });
 
 test('a long member is told in lines under a picture of the whole', async ({ page, app }) => {
-  await openDemo(page, app, /Front spar cap/, 'lay-out');
+  await openDemo(page, app, /Front spar cap/, 'layout');
   const lines = page.getByTestId('story-line');
   // 160 in: six lines of 24 and a rest of 16
   await expect(lines).toHaveCount(7);
@@ -84,7 +84,7 @@ test('a long member is told in lines under a picture of the whole', async ({ pag
 });
 
 test('the lines follow the reader’s unit, and the marks scroll by keys', async ({ page, app }) => {
-  await openDemo(page, app, /Front spar cap/, 'lay-out');
+  await openDemo(page, app, /Front spar cap/, 'layout');
   await page.keyboard.press('Escape');
   await page.getByRole('radio', { name: LAYOUT.mm, exact: true }).check({ force: true });
   await expect(page.getByText(LAYOUT.n600Mm, { exact: true })).toBeVisible();
@@ -106,7 +106,7 @@ test('eighty-four holes and twelve thousand keep their numbers apart', async ({ 
     prefer: 'near',
     nearPitchIn: '1.5'
   });
-  await openOwn(page, app, many, 'lay-out');
+  await openOwn(page, app, many, 'layout');
   await expect(page.locator('[data-figure="Holes"]')).toContainText('84');
   await expect(page.getByTestId('story-line').locator('[data-hole]')).not.toHaveCount(0);
   await expect.poll(() => crowded(page)).toEqual([]);
@@ -120,7 +120,7 @@ test('eighty-four holes and twelve thousand keep their numbers apart', async ({ 
     perInch: '10.5',
     perInchReason: 'test'
   });
-  await openOwn(page, app, thousands, 'lay-out');
+  await openOwn(page, app, thousands, 'layout');
   await expect(page.locator('[data-figure="Holes"]')).toContainText('12600');
   // so many are shown whole first
   await expect(page.getByTestId('plan-canvas')).toBeVisible();
@@ -142,7 +142,7 @@ test('what is not possible is drawn, with a way out as a ghost', async ({ page, 
     perInch: '3.75',
     perInchReason: 'test'
   });
-  await openOwn(page, app, tight, 'lay-out');
+  await openOwn(page, app, tight, 'layout');
   const picture = page.getByTestId('not-possible');
   await expect(picture.locator('[data-cannot]')).toHaveAttribute('data-cannot', /^(2[1-9]|30)$/);
   await expect(picture.locator('[data-ghost]')).toHaveAttribute('data-ghost', /^3\d$/);
@@ -153,7 +153,7 @@ test('what is not possible is drawn, with a way out as a ghost', async ({ page, 
 });
 
 test('a finger along a row picks its holes', async ({ page, app }) => {
-  await openDemo(page, app, /Bottom skin lap/, 'lay-out');
+  await openDemo(page, app, /Bottom skin lap/, 'layout');
   const at = async (hole: number) => {
     const box = await page.locator(`[data-testid="plan-view"] [data-hole="${hole}"]`).boundingBox();
     return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 };

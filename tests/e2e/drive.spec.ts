@@ -1,12 +1,12 @@
 import type { Page } from '@playwright/test';
 import { inDatabase } from '../../scripts/fresh-shop.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { BOTTOM_LAP, SPAR_CAP } from '../../scripts/demo-data.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { KIT } from '../../src/lib/words/pages/kit.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { WAITING } from '../../src/lib/words/pages/waiting.ts';
-import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { CHECK } from '../../src/lib/words/pages/inspect.ts';
 import { TOOLS } from '../../src/lib/words/pages/tools.ts';
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
 import {
@@ -220,7 +220,7 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
   await page.getByRole('button', { name: WAITING.theServersTime }).click();
   await expect(page.getByText(DRIVE.toBeLookedAt, { exact: true })).toBeVisible();
   // figures within limits do not make it good: to be drilled out, wherever it is told
-  await goTo(page, app, 'check');
+  await goTo(page, app, 'inspect');
   const second = page.locator('[data-testid="hole-map"] [data-hole="38"]');
   await expect(second).toHaveAttribute('data-verdict', 'replace');
   await second.click();
@@ -231,7 +231,7 @@ test('a cold batch runs out: due, expired, and refused without a written reason'
 
   await test.step('a lead decides that it is asked about instead', async () => {
     await signIn(page, app, 'Runa Halvik');
-    await goTo(page, app, 'check');
+    await goTo(page, app, 'inspect');
     await second.click();
     await page.getByTestId('refer-38').click();
     const refer = page.getByTestId('refer');

@@ -1,10 +1,10 @@
 import type { Page } from '@playwright/test';
 import { openDatabase } from '../../src/lib/server/db/connect.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
-import { DOORS } from '../../src/lib/server/people/doors.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
+import { ACCESS_POLICY } from '../../src/lib/server/people/access-policy.ts';
 import { STATIONS } from '../../src/lib/stations/stations.ts';
 import { expect, openDemoLap, test, type App } from './app.ts';
-import { HOME } from '../../src/lib/words/pages/home.ts';
+import { JOBS } from '../../src/lib/words/pages/jobs.ts';
 import { wrongOn } from './readable.ts';
 
 // A lead sees every page there is.
@@ -41,7 +41,7 @@ async function everyPage(app: App): Promise<string[]> {
     '/setups/driving/[setting=id]': await one('select id from tool_settings order by seq')
   };
   await database.sequelize.close();
-  return Object.entries(DOORS).flatMap(([door, methods]) => {
+  return Object.entries(ACCESS_POLICY).flatMap(([door, methods]) => {
     if (!methods.GET || door.startsWith('/api/') || NO_PAGES.has(door)) return [];
     const named = { ...ids, setting: settings[door] ?? 'none' };
     const path = door.replace(
@@ -94,9 +94,9 @@ for (const part of PARTS)
       expect((await page.goto(app.url + path))?.status(), where).toBe(200);
       wrong.push(...(await wrongOn(page, where)));
       wrong.push(...(await cutOffAtTwice(page)).map((what) => `${where} at 200 %: ${what}`));
-      await page.getByRole('button', { name: HOME.night }).click();
+      await page.getByRole('button', { name: JOBS.night }).click();
       wrong.push(...(await wrongOn(page, `${where} by night`, { colors: true })));
-      await page.getByRole('button', { name: HOME.day }).click();
+      await page.getByRole('button', { name: JOBS.day }).click();
     }
     expect(wrong).toEqual([]);
   });

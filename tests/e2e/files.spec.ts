@@ -4,7 +4,7 @@ import DxfParser from 'dxf-parser';
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
 import { KIT } from '../../src/lib/words/pages/kit.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
-import { HOME } from '../../src/lib/words/pages/home.ts';
+import { JOBS } from '../../src/lib/words/pages/jobs.ts';
 import { beginJoint, expect, figure, holes, openDemo, saved, test, toStation } from './app.ts';
 
 async function download(page: Page, name: string): Promise<{ name: string; path: string }> {
@@ -20,7 +20,7 @@ const give = (page: Page, name: string, text: string | Buffer) =>
     .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(text) });
 
 test('every file goes out, and the joint file comes back in', async ({ page, app }) => {
-  await openDemo(page, app, /Frame 11 flange/, 'lay-out');
+  await openDemo(page, app, /Frame 11 flange/, 'layout');
   await page.getByRole('button', { name: LAYOUT.files }).click();
 
   await page.getByText(KIT.letter, { exact: true }).click();
@@ -83,8 +83,8 @@ test('every file goes out, and the joint file comes back in', async ({ page, app
   // a new joint made of it on the job's page
   await page.getByRole('link', { name: /Job 0318/ }).click();
   await page.locator('input[name=file]').setInputFiles(file.path);
-  await page.getByRole('button', { name: HOME.openIt }).click();
-  await page.waitForURL(/\/carry$/);
+  await page.getByRole('button', { name: JOBS.openIt }).click();
+  await page.waitForURL(/\/size$/);
   await toStation(page, 2);
   await expect(holes(page)).toHaveCount(17);
   await expect(page.locator('[data-kind="held-open"]')).toHaveCount(1);
@@ -103,7 +103,7 @@ test('every file goes out, and the joint file comes back in', async ({ page, app
 });
 
 test('wrong and hostile files are refused in words, and nothing is lost', async ({ page, app }) => {
-  await openDemo(page, app, /Hull side, flush patch/, 'lay-out');
+  await openDemo(page, app, /Hull side, flush patch/, 'layout');
   await page.getByRole('button', { name: LAYOUT.files }).click();
   for (const [name, text, said] of [
     ['cut.json', '{"format":"zanjador-joint",', /not JSON/],

@@ -63,14 +63,14 @@ test('a joint from bare sheets to a signature without a mouse', async ({ page, a
   await expect(page).toHaveURL(/\/jobs\//);
   await type(page, /^New lap joint/, 'Fairing lap, by keys');
   await press(page, /^Start joint/);
-  await expect(page).toHaveURL(/\/carry$/);
+  await expect(page).toHaveURL(/\/size$/);
   await type(page, /^Thickness of sheet 1/, '1.2mm');
   await type(page, /^Thickness of sheet 2/, '0.9mm');
   await type(page, /^Joint width/, '118mm');
   await saved(page);
 
   await test.step('Lay out: a hole is pinned, and moved by a step', async () => {
-    await station(page, 2, 'lay-out');
+    await station(page, 2, 'layout');
     await page.keyboard.press(']');
     await page.keyboard.press(']');
     await press(page, /^Pin$/);
@@ -79,7 +79,7 @@ test('a joint from bare sheets to a signature without a mouse', async ({ page, a
   });
 
   await test.step('Stack: every panel opens', async () => {
-    await station(page, 3, 'stack');
+    await station(page, 3, 'stack-up');
     await tabTo(page, /^Lengths$/);
     const first = await said(page);
     await page.keyboard.press('ArrowRight');
@@ -87,7 +87,7 @@ test('a joint from bare sheets to a signature without a mouse', async ({ page, a
   });
 
   await test.step('Prepare: steps are ticked', async () => {
-    await station(page, 4, 'make-ready');
+    await station(page, 4, 'prepare');
     await press(page, /^Complete: Clamp the parts/);
     await expect(page.getByTestId('left')).toContainText(/^1 of/);
   });
@@ -121,7 +121,7 @@ test('a joint from bare sheets to a signature without a mouse', async ({ page, a
 
   await test.step('Check: every head, by another', async () => {
     await handOver(page, /^Tomas Ekbrand/);
-    await station(page, 6, 'check');
+    await station(page, 6, 'inspect');
     await tabTo(page, /^Diameter(?!s)/);
     for (let at = 1; at <= rivets; at++) {
       await page.keyboard.type('0.230');

@@ -109,7 +109,7 @@ test('a long tapered member: size zones and a rivet length for every grip', asyn
   page,
   app
 }) => {
-  await openDemo(page, app, /Front spar cap/, 'lay-out');
+  await openDemo(page, app, /Front spar cap/, 'layout');
   await expect(figure(page, 'Holes')).toContainText('376');
   await expect(figure(page, 'Pitch, zone 2 (dash 5)')).toBeVisible();
   await page.getByLabel(LAYOUT.rivetLine, { exact: true }).selectOption('line-2-zone-2');
@@ -150,7 +150,7 @@ test('a member between two straps: single and double shear', async ({ page, app 
 });
 
 test('alternatives stand side by side, and choosing one fills the joint', async ({ page, app }) => {
-  await openDemo(page, app, /Wing root, flush lap/, 'lay-out');
+  await openDemo(page, app, /Wing root, flush lap/, 'layout');
   await page.getByText(LAYOUT.alternatives).click();
   const others = page.getByTestId('alternatives');
   await expect(others.locator('article').nth(2)).toBeVisible();
@@ -163,7 +163,7 @@ test('alternatives stand side by side, and choosing one fills the joint', async 
 });
 
 test('strength over pitch says what governs and where the joint stands', async ({ page, app }) => {
-  await openDemo(page, app, /Keelson web/, 'carry');
+  await openDemo(page, app, /Keelson web/, 'size');
   await page.getByText(SIZE.strengthOverPitch).click();
   const chart = page.getByTestId('efficiency');
   await expect(chart).toContainText('least 3 D');

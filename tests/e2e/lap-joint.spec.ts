@@ -1,5 +1,5 @@
 import { SIZE } from '../../src/lib/words/pages/size.ts';
-import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { CHECK } from '../../src/lib/words/pages/inspect.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { expect, figure, makeJoint, saved, test, toStation, headNow } from './app.ts';
 
@@ -21,7 +21,7 @@ test('a lap joint from bare sheets to a judged head, over a restart', async ({ p
 
   await test.step('Lay out: two rows of 25, 10 3/16 between end rivets over 24 spaces', async () => {
     await toStation(page, 2);
-    await page.waitForURL(/lay-out$/);
+    await page.waitForURL(/layout$/);
     await expect(figure(page, 'Holes')).toContainText('50');
     await expect(figure(page, 'Pitch')).toContainText('0.4245');
     await expect(figure(page, 'Edge distance')).toContainText('9/32');

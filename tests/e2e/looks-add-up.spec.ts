@@ -2,7 +2,7 @@ import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
 import { missingInWords } from '../../src/lib/words/heads.ts';
 import { expect, openOwn, signIn, test, headNow } from './app.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
-import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { CHECK } from '../../src/lib/words/pages/inspect.ts';
 import { RULES } from '../../src/lib/words/pages/rules.ts';
 import type { Page } from '@playwright/test';
 
@@ -20,7 +20,7 @@ test('one measures, another looks from the far side, and the worst of all looks 
   page,
   app
 }) => {
-  await openOwn(page, app, BOTTOM_LAP, 'check');
+  await openOwn(page, app, BOTTOM_LAP, 'inspect');
   const address = page.url();
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   await measured(page, 1, '0.188');
@@ -95,7 +95,7 @@ test('a shop says what makes an inspection complete, and a release keeps to what
   app
 }) => {
   await signIn(page, app, 'Runa Halvik');
-  await openOwn(page, app, BOTTOM_LAP, 'check');
+  await openOwn(page, app, BOTTOM_LAP, 'inspect');
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   // going on before the release is made would take back what asked for it
   await hole(page, 1).waitFor();

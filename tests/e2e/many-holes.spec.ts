@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, firstPress, openOwn, test } from './app.ts';
-import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { CHECK } from '../../src/lib/words/pages/inspect.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { entered } from '../support/joints.ts';
 
@@ -53,7 +53,7 @@ test('more rivets than are drawn one by one are driven and inspected on a canvas
   // the mark of the one that is driven is another than before
   await expect.poll(() => drawn(page)).not.toBe(before);
 
-  await page.goto(page.url().replace(/drive$/, 'check'));
+  await page.goto(page.url().replace(/drive$/, 'inspect'));
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).waitFor({
     state: 'detached'
   });

@@ -1,4 +1,4 @@
-import { HOME } from '../../src/lib/words/pages/home.ts';
+import { JOBS } from '../../src/lib/words/pages/jobs.ts';
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
 import { SIZE } from '../../src/lib/words/pages/size.ts';
 import { expect, openDemo, test, toStation } from './app.ts';
@@ -7,7 +7,7 @@ test('in millimeters a bare figure gets its unit, what was stored bare stays inc
   page,
   app
 }) => {
-  await openDemo(page, app, /Frame 11 flange/, 'carry');
+  await openDemo(page, app, /Frame 11 flange/, 'size');
   const thick = page.getByLabel('Thickness of sheet 1');
   await expect(thick).toHaveValue('0.032');
   await page.getByText(LAYOUT.mm, { exact: true }).first().click();
@@ -15,7 +15,7 @@ test('in millimeters a bare figure gets its unit, what was stored bare stays inc
   await expect(thick).toHaveValue('0.032 in');
 
   await page.goto(app.url);
-  await page.getByRole('button', { name: HOME.practiceJoint }).click();
+  await page.getByRole('button', { name: JOBS.practiceJoint }).click();
   await page.waitForURL(/\/joints\//);
   await thick.fill('1.2');
   await expect(thick).toHaveValue('1.2');

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
-import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { CHECK } from '../../src/lib/words/pages/inspect.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { WAITING } from '../../src/lib/words/pages/waiting.ts';
 import { expect, openOwn, sessionOf, test, headNow } from './app.ts';
@@ -12,7 +12,7 @@ test('heads measured without the server, of a release that another took the plac
 }) => {
   test.setTimeout(120_000);
   await page.clock.install();
-  await openOwn(page, app, BOTTOM_LAP, 'check');
+  await openOwn(page, app, BOTTOM_LAP, 'inspect');
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   const diameter = page.getByRole('textbox', { name: COMMON.diameter });
   const height = page.getByRole('textbox', { name: COMMON.height });
@@ -32,7 +32,7 @@ test('heads measured without the server, of a release that another took the plac
     await lead.goto(url);
     await lead.locator('html[data-awake]').waitFor({ state: 'attached' });
   };
-  await open(page.url().replace(/check$/, 'lay-out'));
+  await open(page.url().replace(/inspect$/, 'layout'));
   const save = lead.waitForResponse((answer) => answer.request().method() === 'PUT');
   await lead.getByTestId('asked-edgeIn').fill('0.41');
   expect((await save).ok()).toBe(true);

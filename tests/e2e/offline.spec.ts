@@ -1,10 +1,10 @@
 import type { Page } from '@playwright/test';
 import { z } from 'zod';
 import { openDatabase } from '../../src/lib/server/db/connect.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
 import { WAITING } from '../../src/lib/words/pages/waiting.ts';
-import { HOME } from '../../src/lib/words/pages/home.ts';
+import { JOBS } from '../../src/lib/words/pages/jobs.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { firstPress, expect, openOwn, receive, test } from './app.ts';
 
@@ -38,7 +38,7 @@ test('a joint opened before works for hours without the server: pages open, what
   // the application puts itself in once the page has been loaded; then it keeps every station of the joint
   await expect
     .poll(() => keptPages(page), { timeout: 60_000 })
-    .toEqual(expect.arrayContaining(['/', `${new URL(base).pathname}/check`]));
+    .toEqual(expect.arrayContaining(['/', `${new URL(base).pathname}/inspect`]));
 
   await app.stop();
   await page.reload();
@@ -46,7 +46,7 @@ test('a joint opened before works for hours without the server: pages open, what
   const reach = page.getByRole('status').filter({ hasText: WAITING.noServerSince });
   await expect(reach).toBeVisible();
   const card = page.getByTestId('tap-card');
-  const before = Number(/driven (\d+) of/.exec((await card.textContent()) ?? '')?.[1] ?? '0');
+  const before = Number(/(\d+) of \d+ driven/.exec((await card.textContent()) ?? '')?.[1] ?? '0');
   const next = page.getByTestId('next-rivet');
   const order: number[] = [];
   for (let tap = 0; tap < 3; tap++) {
@@ -58,7 +58,7 @@ test('a joint opened before works for hours without the server: pages open, what
   // hours later, on another page, loaded anew: all of it is still there, and said
   await page.goto(app.url);
   await awake(page);
-  await expect(page.getByRole('heading', { name: HOME.bench, exact: true })).toBeVisible();
+  await expect(page.getByRole('heading', { name: JOBS.bench, exact: true })).toBeVisible();
   // three rivets, and what was said of the steps
   await expect(reach).toContainText('4 entries wait in this browser');
   await page.goto(`${base}/drive`);

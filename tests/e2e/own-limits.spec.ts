@@ -1,7 +1,7 @@
 import { expect, openOwn, saved, test, headNow } from './app.ts';
 import { STACK } from '../../src/lib/words/pages/stack.ts';
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
-import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { CHECK } from '../../src/lib/words/pages/inspect.ts';
 import { INSTRUMENTS } from '../../src/lib/words/pages/instruments.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
@@ -10,7 +10,7 @@ test('heads held against the joint’s own data, measured with a caliper that ha
   page,
   app
 }) => {
-  await openOwn(page, app, BOTTOM_LAP, 'stack');
+  await openOwn(page, app, BOTTOM_LAP, 'stack-up');
   await page.getByRole('radio', { name: STACK.theJointsOwnData }).check({ force: true });
   const sheet = page.getByRole('complementary', { name: LAYOUT.worksheet });
   await expect(sheet.getByTestId('warning-own-heads-unfinished')).toBeVisible();
@@ -27,7 +27,7 @@ test('heads held against the joint’s own data, measured with a caliper that ha
   await saved(page);
 
   await page.keyboard.press('Escape');
-  await page.goto(page.url().replace(/stack$/, 'check'));
+  await page.goto(page.url().replace(/stack-up$/, 'inspect'));
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   await expect(page.getByText('the joint’s own (drawing R-7, note 3)')).toBeVisible();
 

@@ -6,19 +6,19 @@ import { STATIONS } from '../../src/lib/stations/stations.ts';
  * heavier page is a choice somebody makes, not something that happens.
  */
 const MOST_SCRIPT_KB = {
-  carry: 238,
-  'lay-out': 262,
-  stack: 282,
-  'make-ready': 260,
+  size: 238,
+  layout: 262,
+  'stack-up': 282,
+  prepare: 260,
   drive: 266,
-  check: 285,
+  inspect: 285,
   sign: 235
 };
 const MOST_SCRIPTS = 20;
 const MOST_STYLE_KB = 20;
 
 test('a first visit to a joint is as light as it was', async ({ page, app, browser }) => {
-  await openDemo(page, app, /Bottom skin lap, bay 9/, 'lay-out');
+  await openDemo(page, app, /Bottom skin lap, bay 9/, 'layout');
   const joint = new URL(page.url()).pathname.split('/')[2];
   for (const { key } of STATIONS) {
     // nobody has been there before

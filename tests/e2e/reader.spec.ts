@@ -1,6 +1,6 @@
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
-import { HOME } from '../../src/lib/words/pages/home.ts';
+import { JOBS } from '../../src/lib/words/pages/jobs.ts';
 import { expect, openDemo, test } from './app.ts';
 
 for (const [width, height] of [
@@ -8,7 +8,7 @@ for (const [width, height] of [
   [390, 780]
 ] as const)
   test(`the reader says one mark at a time at ${width} px`, async ({ page, app }) => {
-    await openDemo(page, app, /Bottom skin lap/, 'lay-out');
+    await openDemo(page, app, /Bottom skin lap/, 'layout');
     await page.setViewportSize({ width, height });
     await page.getByTestId('read-out').click();
     const mark = page.getByTestId('reader-mark');
@@ -38,7 +38,7 @@ for (const [width, height] of [
   });
 
 test('in the reader Space and Enter press the button that has the focus', async ({ page, app }) => {
-  await openDemo(page, app, /Bottom skin lap/, 'lay-out');
+  await openDemo(page, app, /Bottom skin lap/, 'layout');
   await page.getByTestId('read-out').click();
   await expect(page.getByRole('button', { name: LAYOUT.nextMark })).toBeFocused();
   await page.keyboard.press('Enter');
@@ -53,13 +53,13 @@ test('in the reader Space and Enter press the button that has the focus', async 
 });
 
 test('the content is one key away, and every joint page has its heading', async ({ page, app }) => {
-  await openDemo(page, app, /Bottom skin lap/, 'stack');
+  await openDemo(page, app, /Bottom skin lap/, 'stack-up');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
     'Bottom skin lap, bay 9: Stack-up'
   );
   // the first thing that takes the focus, and it shows once it has it
   const skip = page.locator('a, button, input, select').first();
-  await expect(skip).toHaveText(HOME.skipToTheContent);
+  await expect(skip).toHaveText(JOBS.skipToTheContent);
   await skip.focus();
   await expect(skip).toBeInViewport();
   await page.keyboard.press('Enter');
@@ -67,7 +67,7 @@ test('the content is one key away, and every joint page has its heading', async 
 });
 
 test('a whole row fits the reader, whatever its longest mark', async ({ page, app }) => {
-  await openDemo(page, app, /Front spar cap/, 'lay-out');
+  await openDemo(page, app, /Front spar cap/, 'layout');
   await page.setViewportSize({ width: 390, height: 780 });
   await page.getByTestId('read-out').click();
   const mark = page.getByTestId('reader-mark');

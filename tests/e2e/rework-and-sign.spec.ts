@@ -5,7 +5,7 @@ import { firstPress, expect, goTo, makeJoint, saved, signIn, test, toStation } f
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { SIZE } from '../../src/lib/words/pages/size.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
-import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { CHECK } from '../../src/lib/words/pages/inspect.ts';
 import { BENCH } from '../../src/lib/words/pages/bench.ts';
 import type { Page } from '@playwright/test';
 
@@ -59,7 +59,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
 
   await test.step('Ilse looks at the heads: one is driven too far', async () => {
     await signIn(page, app);
-    await goTo(page, app, 'check');
+    await goTo(page, app, 'inspect');
     await expect(page.getByTestId('due')).toContainText(`0 of ${rivets} inspected, ${rivets} due`);
   });
 
@@ -91,7 +91,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
     await expect(page.getByTestId('tap-card')).toContainText(
       `${rivets - 1} of ${rivets} driven, 1 empty`
     );
-    await goTo(page, app, 'check');
+    await goTo(page, app, 'inspect');
     await hole(page, bad).click();
     const wide = page.getByTestId('hole-readings').getByRole('listitem').first();
     await wide.getByRole('button', { name: CHECK.void }).click();
@@ -130,7 +130,7 @@ test('from bare sheets to a signed record, with one rivet replaced and one quest
 
   await test.step('Ilse looks at every head, the new one first', async () => {
     await signIn(page, app);
-    await goTo(page, app, 'check');
+    await goTo(page, app, 'inspect');
     await expect(page.getByTestId('due')).toContainText(`Hole ${bad}: new rivet`);
     for (let at = 0; at < rivets; at++) {
       await measure(page, `0.19${at % 5}`, '0.062');

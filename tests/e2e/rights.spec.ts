@@ -11,7 +11,7 @@ const pathOf = (route: string, stream: string): string =>
     .replace('[stream]', stream === '' ? 'drive' : stream)
     .replace('[file=gaugefile]', 'gauge.svg')
     .replace('[file=jointfile]', 'marks.csv')
-    .replace('[station=station]', 'carry')
+    .replace('[station=station]', 'size')
     .replace('[op]', 'rivet-diameter')
     .replace('[hole]', '1')
     .replace(/\[+\w+=id\]+/g, NOBODY);
@@ -108,8 +108,8 @@ test('a trainee reads at a station that is not theirs to log at, before anything
 }) => {
   await page.context().addCookies([{ ...(await sessionOf(app, NAMES.trainee)), url: app.url }]);
   const joint = await demoJoint(app, /Bottom skin lap, bay 9/);
-  await page.goto(addressOf(app, joint, 'check'));
-  await expect(page.getByRole('note').filter({ hasText: RIGHT_WORDS.check })).toContainText(
+  await page.goto(addressOf(app, joint, 'inspect'));
+  await expect(page.getByRole('note').filter({ hasText: RIGHT_WORDS.inspect })).toContainText(
     'The trainee role cannot'
   );
   await page.getByTestId('stage-drive').click();

@@ -5,7 +5,7 @@ import { BENCH } from '../../src/lib/words/pages/bench.ts';
 import { BOTTOM_LAP } from '../../scripts/demo-data.ts';
 import { inDatabase } from '../../scripts/fresh-shop.ts';
 import { must } from '../../scripts/must.ts';
-import { CHECK } from '../../src/lib/words/pages/check.ts';
+import { CHECK } from '../../src/lib/words/pages/inspect.ts';
 import { getJoint, setJointProfile } from '../../src/lib/server/services/joints.ts';
 import { addProfile, currentProfile } from '../../src/lib/server/services/profiles.ts';
 import { expect, figure, goTo, jointOf, makeJoint, openOwn, signIn, test } from './app.ts';
@@ -48,7 +48,7 @@ test('a changed school becomes a version; a joint says what would differ and mov
   await expect(other.getByRole('row', { name: /rivet size/ })).toContainText('dash 4');
   await other.getByRole('button', { name: BENCH.planItUnderTheseRules }).click();
   await expect(page.getByRole('button', { name: new RegExp(`Rules .* ${next}$`) })).toBeVisible();
-  await page.getByTestId('stage-carry').click();
+  await page.getByTestId('stage-size').click();
   await expect(figure(page, 'Rivet')).toContainText('dash 4');
 });
 
@@ -56,7 +56,7 @@ test('rules looser than the shop’s are a lead’s to release, and whoever sign
   page,
   app
 }) => {
-  await openOwn(page, app, BOTTOM_LAP, 'check');
+  await openOwn(page, app, BOTTOM_LAP, 'inspect');
   const joint = jointOf(page);
   await inDatabase(app.databaseUrl, async (database) => {
     const shop = await currentProfile(database);
@@ -90,7 +90,7 @@ test('rules looser than the shop’s are a lead’s to release, and whoever sign
   await expect(bound).toContainText('set by Benn Achterby');
   await expect(page.getByTestId('release')).toBeDisabled();
   await signIn(page, app, 'Runa Halvik');
-  await goTo(page, app, 'check');
+  await goTo(page, app, 'inspect');
   await expect(bound).toContainText(CHECK.notByTheShopsRules);
   await page.getByTestId('release').click();
   await expect(page.getByTestId('release-now')).toBeVisible();

@@ -3,7 +3,7 @@ import type { APIRequestContext, Browser, Page } from '@playwright/test';
 import { expect, goTo, jointOf, openOwn, sessionOf, signIn, test, type App } from './app.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
 import { inDatabase } from '../../scripts/fresh-shop.ts';
-import { rowsOf } from '../../src/lib/server/db/work.ts';
+import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 
 const NAMES = { mechanic: 'Ilse Varnholt', inspector: 'Tomas Ekbrand', trainee: 'Benn Achterby' };
 
@@ -20,7 +20,7 @@ async function browserOf(browser: Browser, app: App, name: string): Promise<APIR
 
 /** A lap of one's own, released, and everybody's id. */
 async function releasedLap(page: Page, app: App) {
-  await openOwn(page, app, BOTTOM_LAP, 'check');
+  await openOwn(page, app, BOTTOM_LAP, 'inspect');
   await page.getByTestId('release').click();
   await expect(page.getByTestId('release-now')).toBeVisible();
   const joint = jointOf(page);
@@ -75,9 +75,9 @@ test('nobody logs in another’s name but from the browser that the other was si
 
   await test.step('a tablet that changes hands sends what the one before logged there, and says who sent it', async () => {
     await signIn(page, app, NAMES.trainee);
-    await goTo(page, app, 'check');
+    await goTo(page, app, 'inspect');
     await signIn(page, app, NAMES.mechanic);
-    await goTo(page, app, 'check');
+    await goTo(page, app, 'inspect');
     expect((await post(mine, 'drive', 2, NAMES.trainee)).status()).toBe(200);
     // before they were here
     expect((await post(mine, 'drive', 3, NAMES.trainee, 90)).status()).toBe(403);

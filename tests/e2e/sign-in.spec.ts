@@ -1,7 +1,7 @@
-import { DOORS } from '../../src/lib/words/pages/doors.ts';
+import { SIGN_IN } from '../../src/lib/words/pages/sign-in.ts';
 import { PEOPLE } from '../../src/lib/words/pages/people.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
-import { HOME } from '../../src/lib/words/pages/home.ts';
+import { JOBS } from '../../src/lib/words/pages/jobs.ts';
 import { expect, signIn, test } from './app.ts';
 
 test.use({ person: null });
@@ -32,13 +32,13 @@ test('a lead enters a mechanic, who comes in by a code, a password and a PIN; an
     // the only lead stays one, and is shown as one
     const role = page.getByTestId('role-of Runa Halvik');
     await role.selectOption('mechanic');
-    await expect(page.getByText(DOORS.lastLead)).toBeVisible();
+    await expect(page.getByText(SIGN_IN.lastLead)).toBeVisible();
     await expect(role).toHaveValue('lead');
     // another of that login is refused, and what was typed stays
     await page.getByLabel(PEOPLE.name, { exact: true }).fill('Maro L.');
     await page.getByLabel(PEOPLE.login).fill('MARO');
     await page.getByRole('button', { name: PEOPLE.enterAndGiveACode }).click();
-    await expect(page.getByText(DOORS.nameTaken)).toBeVisible();
+    await expect(page.getByText(SIGN_IN.nameTaken)).toBeVisible();
     await expect(page.getByLabel(PEOPLE.name, { exact: true })).toHaveValue('Maro L.');
     await page.getByLabel(PEOPLE.nameOfThisDevice).fill('bench by the slip');
     await page.getByRole('button', { name: PEOPLE.trustThisDevice }).click();
@@ -59,7 +59,7 @@ test('a lead enters a mechanic, who comes in by a code, a password and a PIN; an
     await page.getByLabel(PEOPLE.yourPassword).fill('wet rope, dry hands');
     await page.getByLabel(PEOPLE.pIN, { exact: true }).fill('271828');
     await page.getByRole('button', { name: COMMON.keepIt }).click();
-    await expect(page.getByText(DOORS.pinKept)).toBeVisible();
+    await expect(page.getByText(SIGN_IN.pinKept)).toBeVisible();
     // what a lead may, a mechanic may not
     const people = await page.request.get(`${app.url}/people`);
     expect(people.status()).toBe(403);
@@ -72,10 +72,10 @@ test('a lead enters a mechanic, who comes in by a code, a password and a PIN; an
     await page.getByText('Maro Lind', { exact: true }).last().click();
     await page.getByRole('textbox', { name: PEOPLE.pIN }).fill('000000');
     await page.getByRole('button', { name: PEOPLE.comeIn }).first().click();
-    await expect(page.getByText(DOORS.notThatPin)).toBeVisible();
+    await expect(page.getByText(SIGN_IN.notThatPin)).toBeVisible();
     await page.getByRole('textbox', { name: PEOPLE.pIN }).fill('271828');
     await page.getByRole('button', { name: PEOPLE.comeIn }).first().click();
-    await expect(page.getByRole('navigation', { name: HOME.main })).toContainText('Maro');
+    await expect(page.getByRole('navigation', { name: JOBS.main })).toContainText('Maro');
   });
 
   await test.step('elsewhere there is no PIN; and out everywhere is out here too', async () => {

@@ -15,7 +15,7 @@ const scale = async (page: Page) =>
   Number(await page.getByTestId('section').getAttribute('data-px-per-in'));
 
 test('the rivet is driven to the band of heights, to scale all the way', async ({ page, app }) => {
-  await openOwn(page, app, BOTTOM_LAP, 'stack');
+  await openOwn(page, app, BOTTOM_LAP, 'stack-up');
   const pxPerIn = await scale(page);
   // a rivet 9/32 long, its stroke of 1.8 px left out
   expect(((await box(page, '[data-part="shank"]')).height - 1.8) / pxPerIn).toBeCloseTo(0.28125, 2);
@@ -40,7 +40,7 @@ test('lengths beside the chosen one say what they risk, with what is in stock', 
   page,
   app
 }) => {
-  await openOwn(page, app, BOTTOM_LAP, 'stack');
+  await openOwn(page, app, BOTTOM_LAP, 'stack-up');
   const lengths = page.getByTestId('lengths');
   await expect(lengths.locator('[data-length="4.5"]')).toContainText('school: nearest');
   await expect(lengths.locator('[data-length="4.5"]')).toContainText('560');
@@ -54,7 +54,7 @@ test('lengths beside the chosen one say what they risk, with what is in stock', 
 });
 
 test('a measured rivet tells what is really in the grip, and is kept', async ({ page, app }) => {
-  await openOwn(page, app, BOTTOM_LAP, 'stack');
+  await openOwn(page, app, BOTTOM_LAP, 'stack-up');
   const field = page.getByLabel('Measured protrusion, hole 1');
   // letter by letter: nothing half typed takes the field or the joint away
   await field.pressSequentially('wide');
@@ -77,7 +77,7 @@ test('layers end along the joint: runs of one rivet, marked on plan and tape', a
   page,
   app
 }) => {
-  await openOwn(page, app, FIN_STRIP, 'stack');
+  await openOwn(page, app, FIN_STRIP, 'stack-up');
   await page.getByText(STACK.layers, { exact: true }).click();
   await expect(page.getByTestId('layers').locator('[data-run]')).toHaveCount(2);
   await expect(page.getByTestId('layers').locator('[data-run="MS20426AD3-3.5"]')).toBeVisible();
@@ -101,7 +101,7 @@ test('layers end along the joint: runs of one rivet, marked on plan and tape', a
   await toStation(page, 4);
   await expect(page.getByTestId('stop-bar')).toContainText('An end of doubler is');
   await expect(page.locator('[data-step]')).toHaveCount(0);
-  await page.getByTestId('fix-in-lay-out').click();
+  await page.getByTestId('fix-in-layout').click();
   await page.keyboard.press('Control+z');
   await expect(page.getByTestId('warning-layer-end-min')).toHaveCount(0);
 
@@ -119,7 +119,7 @@ test('sheets change places by keys and by dragging, one step of undo', async ({ 
     page,
     app,
     { ...BOTTOM_LAP, sheets: [newSheet('skin', '0.040'), newSheet('strip', '0.032')] },
-    'stack'
+    'stack-up'
   );
   const name = (index: number) => page.getByTestId(`sheet-name-${index}`);
   await expect(name(1)).toHaveValue('skin');
@@ -166,7 +166,7 @@ test('the flush rule is walked with its numbers, both angle schools beside it', 
   page,
   app
 }) => {
-  await openOwn(page, app, FLUSH_LAP, 'stack');
+  await openOwn(page, app, FLUSH_LAP, 'stack-up');
   await page.getByText(STACK.flushRule, { exact: true }).click();
   const rule = page.getByTestId('flush-rule');
   await expect(rule).toContainText('head 0.055 ≤ 0.071 + 0.002');
@@ -198,7 +198,7 @@ test('a substitute says what changes and who must agree, and one tap plans it', 
   page,
   app
 }) => {
-  await openOwn(page, app, BOTTOM_LAP, 'stack');
+  await openOwn(page, app, BOTTOM_LAP, 'stack-up');
   await page.getByText(STACK.substitutes, { exact: true }).click();
   const list = page.getByTestId('substitutes');
   await expect(list).toContainText('get approval before driving');

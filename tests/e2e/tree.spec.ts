@@ -5,7 +5,7 @@ import { expect, openDemo, test } from './app.ts';
 /** What somebody who hears the page meets at each station, in its order. */
 const STATIONS: [StationKey, RegExp[]][] = [
   [
-    'carry',
+    'size',
     [
       /heading "Bottom skin lap, bay 9: Size"/,
       /region "Answers"/,
@@ -13,7 +13,7 @@ const STATIONS: [StationKey, RegExp[]][] = [
     ]
   ],
   [
-    'lay-out',
+    'layout',
     [
       /heading "Bottom skin lap, bay 9: Layout"/,
       /application "Plan view to scale/,
@@ -22,7 +22,7 @@ const STATIONS: [StationKey, RegExp[]][] = [
     ]
   ],
   [
-    'stack',
+    'stack-up',
     [
       /heading "Bottom skin lap, bay 9: Stack-up"/,
       /img "Section through one rivet/,
@@ -31,7 +31,7 @@ const STATIONS: [StationKey, RegExp[]][] = [
     ]
   ],
   [
-    'make-ready',
+    'prepare',
     [
       /heading "Bottom skin lap, bay 9: Prepare"/,
       /progressbar "Preparation progress"/,
@@ -39,7 +39,7 @@ const STATIONS: [StationKey, RegExp[]][] = [
     ]
   ],
   [
-    'check',
+    'inspect',
     [
       /heading "Bottom skin lap, bay 9: Inspect"/,
       /group "Hole map by result"/,

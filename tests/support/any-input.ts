@@ -1,6 +1,6 @@
 import fc, { type Arbitrary } from 'fast-check';
 import { SHEET_KEYS } from '../../src/core/catalog/strengths.ts';
-import { SeenFlag } from '../../src/core/check/findings.ts';
+import { SeenFlag } from '../../src/core/inspect/findings.ts';
 import {
   Alloy,
   Dash,

@@ -5,8 +5,8 @@ import {
   cageStream,
   type CageEvent,
   type ReadingFrom
-} from '../../src/core/ready/cage/setting';
-import type { CageSetup } from '../../src/core/ready/cage/setup';
+} from '../../src/core/prepare/cage/setting';
+import type { CageSetup } from '../../src/core/prepare/cage/setup';
 import { refusal } from './words';
 
 export const SETUP = setupOf();

@@ -1,8 +1,8 @@
 import { simulatedBench, type SimulatedBench } from '../../src/core/devices/simulated-bench.ts';
-import type { Cage } from '../../src/core/ready/cage/cage.ts';
-import { cageGuide, type CageGuide } from '../../src/core/ready/cage/guide.ts';
-import type { CageSetup } from '../../src/core/ready/cage/setup.ts';
-import type { TrialReading } from '../../src/core/ready/cage/trials.ts';
+import type { Cage } from '../../src/core/prepare/cage/cage.ts';
+import { cageGuide, type CageGuide } from '../../src/core/prepare/cage/guide.ts';
+import type { CageSetup } from '../../src/core/prepare/cage/setup.ts';
+import type { TrialReading } from '../../src/core/prepare/cage/trials.ts';
 import { refusal } from './words.ts';
 
 /** A cage for dash 4: 100°, half an inch wide, pilot 1/8 by 1/4. */

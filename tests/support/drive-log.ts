@@ -1,4 +1,4 @@
-import { IssuedFacts, type IssuedHole } from '../../src/core/issue/issue.ts';
+import { IssuedFacts, type IssuedHole } from '../../src/core/release/release.ts';
 import {
   driveStream,
   NOT_DRIVEN,

@@ -1,5 +1,5 @@
 import { OPEN } from './open-access.ts';
-import { IssuedFacts, type IssuedHole } from '../../src/core/issue/issue.ts';
+import { IssuedFacts, type IssuedHole } from '../../src/core/release/release.ts';
 import type { Dash } from '../../src/core/schema/fields.ts';
 import type { DrivingAccess } from '../../src/core/driving/access.ts';
 import { STARTING_TOOLS, type DrivingTools } from '../../src/core/drive/driving-tools.ts';

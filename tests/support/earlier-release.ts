@@ -1,9 +1,9 @@
-import { HoleLook } from '../../src/core/check/hole-look';
-import { holeStream, type HoleEvent } from '../../src/core/check/hole-events';
+import { HoleLook } from '../../src/core/inspect/hole-look';
+import { holeStream, type HoleEvent } from '../../src/core/inspect/hole-events';
 import { drivenNow, driveStream, type DriveEvent } from '../../src/core/driving/drive-events';
 import { headsOf } from '../../src/core/releases/release-now';
 import { DriveMove } from '../../src/core/driving/drive-move';
-import type { Issue, IssuedHole } from '../../src/core/issue/issue';
+import type { Issue, IssuedHole } from '../../src/core/release/release';
 import { reworkStream } from '../../src/core/reworking/rework-events';
 import type { ReworkEvent } from '../../src/core/reworking/rework-subject';
 import { NO_REWORK } from '../../src/core/reworking/rework-state';

@@ -1,5 +1,5 @@
 import { expect } from 'vitest';
-import type { Issue } from '../../src/core/issue/issue.ts';
+import type { Issue } from '../../src/core/release/release.ts';
 import type { ReworkEvent, ReworkSubject } from '../../src/core/reworking/rework-subject.ts';
 import { reworkStream } from '../../src/core/reworking/rework-events.ts';
 import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';

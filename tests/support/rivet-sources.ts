@@ -1,8 +1,8 @@
-import { HoleLook } from '../../src/core/check/hole-look';
-import type { HoleEvent } from '../../src/core/check/hole-events';
+import { HoleLook } from '../../src/core/inspect/hole-look';
+import type { HoleEvent } from '../../src/core/inspect/hole-events';
 import type { DriveEvent } from '../../src/core/driving/drive-events';
 import { DriveMove } from '../../src/core/driving/drive-move';
-import type { Issue } from '../../src/core/issue/issue';
+import type { Issue } from '../../src/core/release/release';
 import { reworkStream } from '../../src/core/reworking/rework-events';
 import type { ReworkEvent } from '../../src/core/reworking/rework-subject';
 import { NO_REWORK } from '../../src/core/reworking/rework-state';

@@ -1,8 +1,8 @@
 import { reworkOf } from './rework-state';
-import { holeStates, type HoleEvent } from '../../src/core/check/hole-events';
-import type { NextHead } from '../../src/core/check/next-head';
+import { holeStates, type HoleEvent } from '../../src/core/inspect/hole-events';
+import type { NextHead } from '../../src/core/inspect/next-head';
 import { NOT_DRIVEN, type DriveState, type HoleDriven } from '../../src/core/driving/drive-events';
-import type { IssuedFacts, IssuedHole } from '../../src/core/issue/issue';
+import type { IssuedFacts, IssuedHole } from '../../src/core/release/release';
 import { NO_REWORK, type HoleRework } from '../../src/core/reworking/rework-state';
 import type { SignedMatter } from '../../src/core/signing/signed-matter';
 

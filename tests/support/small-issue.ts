@@ -1,4 +1,4 @@
-import { IssuedFacts, type Issue, type IssuedHole } from '../../src/core/issue/issue.ts';
+import { IssuedFacts, type Issue, type IssuedHole } from '../../src/core/release/release.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 
 const ROW = 6;

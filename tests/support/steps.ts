@@ -1,7 +1,7 @@
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import type { EnteredOf, JointKind } from '../../src/core/kinds/joint.ts';
-import { readyPlan } from '../../src/core/ready/ready-plan.ts';
-import { STARTING_FIGURES } from '../../src/core/ready/shop-figures.ts';
+import { readyPlan } from '../../src/core/prepare/ready-plan.ts';
+import { STARTING_FIGURES } from '../../src/core/prepare/shop-figures.ts';
 import { definition, planned } from './joints.ts';
 import { inInches, stepInWords } from './words.ts';
 

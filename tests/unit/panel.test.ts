@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../support/joints.ts';
 import { refusal, stops, written } from '../support/words.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
-import { readyPlan } from '../../src/core/ready/ready-plan.ts';
+import { readyPlan } from '../../src/core/prepare/ready-plan.ts';
 import { stepInWords } from '../../src/lib/words/ready-steps.ts';
 import { inInches } from '../../src/lib/words/writing.ts';
 

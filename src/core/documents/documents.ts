@@ -1,4 +1,4 @@
-import { IssuedFacts } from '../issue/issue.ts';
+import { IssuedFacts } from '../release/release.ts';
 import { EnteredJoint } from '../kinds/joint.ts';
 import { RuleProfile } from '../rules/profile.ts';
 import { JOINT_HISTORY } from './joint-history.ts';

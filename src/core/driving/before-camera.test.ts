@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { simulatedPicture } from '../devices/simulated-camera.ts';
-import { IssuedFacts, type IssuedHole } from '../issue/issue.ts';
+import { IssuedFacts, type IssuedHole } from '../release/release.ts';
 import { beforeCamera, rodIndexIn } from './before-camera.ts';
 
 const facts = IssuedFacts.parse({

@@ -2,7 +2,7 @@ import { NOMINAL_HEIGHT_D } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { BeforeLens } from '../devices/simulated-camera.ts';
 import { seeded, seedOf } from '../devices/random.ts';
-import { predictedHeadIn3, type IssuedHole, type Issue } from '../issue/issue.ts';
+import { predictedHeadIn3, type IssuedHole, type Issue } from '../release/release.ts';
 import type { ClosedMember } from './access.ts';
 
 /** Where a hole is on the rod: from the end that it goes in by, the bar's own offset added, in. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { IssuedFacts, type IssuedHole } from '../issue/issue.ts';
+import { IssuedFacts, type IssuedHole } from '../release/release.ts';
 import { closedMemberPlan, insideAtIn, shimHeights } from './closed-member.ts';
 
 const COUNT = 376;

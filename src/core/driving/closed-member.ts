@@ -2,7 +2,7 @@ import { answer, notPossible, type Answer, type WorkLine } from '../answer.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { wedgeBar, WedgeBarInput, type WedgeBarResult } from '../drive/wedge-bar.ts';
 import type { DrivingTools } from '../drive/driving-tools.ts';
-import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
+import type { IssuedFacts, IssuedHole } from '../release/release.ts';
 import type { RefusalSaid } from '../refusal-said.ts';
 import { above, atLeast, atMost, same } from '../units/tolerance.ts';
 import type { ClosedMember } from './access.ts';

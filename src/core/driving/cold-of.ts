@@ -3,7 +3,7 @@ import { answer, notPossible, type Answer } from '../answer.ts';
 import { alloyFacts } from '../catalog/alloys.ts';
 import { coldBatch } from '../drive/cold-batch.ts';
 import { CLOCK_SLACK_MS } from '../events/clock-slack.ts';
-import type { Issue } from '../issue/issue.ts';
+import type { Issue } from '../release/release.ts';
 import { windowOf, type BatchTimes } from '../rules/icebox.ts';
 import type { DriveMove } from './drive-move.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { answer, notPossible } from '../answer.ts';
 import { alloyFacts } from '../catalog/alloys.ts';
 import { defineStream, type Recorded } from '../events/stream.ts';
-import type { Issue } from '../issue/issue.ts';
+import type { Issue } from '../release/release.ts';
 import {
   asReworked,
   emptyAt,

@@ -4,7 +4,7 @@ import {
   squeezeForce
 } from '../catalog/driving-figures.ts';
 import { atLeast } from '../units/tolerance.ts';
-import type { IssuedHole } from '../issue/issue.ts';
+import type { IssuedHole } from '../release/release.ts';
 import type { DrivingAccess, Side } from './access.ts';
 import type { DrivingTools, Yoke } from '../drive/driving-tools.ts';
 import { touches, yokeReach, type Outline } from './reach.ts';

@@ -1,4 +1,4 @@
-import type { Issue } from '../issue/issue.ts';
+import type { Issue } from '../release/release.ts';
 import type { DriveState } from './drive-events.ts';
 import { drivingOrder, type OrderSchool } from './driving-order.ts';
 import type { WorkLine } from '../answer.ts';

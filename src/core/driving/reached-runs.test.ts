@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { OPEN } from '../../../tests/support/open-access.ts';
 import { smallIssue } from '../../../tests/support/small-issue.ts';
 import { STARTING_TOOLS } from '../drive/driving-tools.ts';
-import type { IssuedHole } from '../issue/issue.ts';
+import type { IssuedHole } from '../release/release.ts';
 import { drivingWays } from './driving-ways.ts';
 import { reachedRuns } from './reached-runs.ts';
 import { rivetRuns } from './rivet-runs.ts';

@@ -3,7 +3,7 @@ import type { DrivingTools } from '../drive/driving-tools.ts';
 import { drivingWays, touchedHoles } from './driving-ways.ts';
 import type { Outline } from './reach.ts';
 import { rivetRuns, type RivetRun } from './rivet-runs.ts';
-import type { Issue } from '../issue/issue.ts';
+import type { Issue } from '../release/release.ts';
 
 /** Some holes of a run, driven in a way of their own; its key stays that of the run, and so its setting does. */
 const partOf = (

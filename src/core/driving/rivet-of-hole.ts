@@ -1,5 +1,5 @@
 import { partNumber as readPart } from '../stack/part-number.ts';
-import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
+import type { IssuedFacts, IssuedHole } from '../release/release.ts';
 import type { Alloy } from '../schema/fields.ts';
 
 /** What goes into one hole of an issue; lengths in inches. */

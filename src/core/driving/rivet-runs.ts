@@ -1,4 +1,4 @@
-import type { Issue, IssuedHole } from '../issue/issue.ts';
+import type { Issue, IssuedHole } from '../release/release.ts';
 import type { Alloy, Dash, Head } from '../schema/fields.ts';
 import { atMost } from '../units/tolerance.ts';
 import { rivetOfHole, type HoleRivet } from './rivet-of-hole.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { OPEN } from '../../../tests/support/open-access.ts';
-import { IssuedFacts, type IssuedHole } from '../issue/issue.ts';
+import { IssuedFacts, type IssuedHole } from '../release/release.ts';
 import type { DrivingTools } from '../drive/driving-tools.ts';
 import type { Upstand } from './access.ts';
 import type { RunReach } from './driving-ways.ts';

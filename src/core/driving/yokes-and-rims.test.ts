@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { OPEN } from '../../../tests/support/open-access.ts';
-import { type IssuedHole } from '../issue/issue.ts';
+import { type IssuedHole } from '../release/release.ts';
 import type { DrivingAccess } from './access.ts';
 import { STARTING_TOOLS } from '../drive/driving-tools.ts';
 import { headsTouched } from './driving-ways.ts';

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, it } from 'vitest';
 import { happened, idOf } from '../../../tests/support/histories.ts';
-import { holeStream } from '../check/hole-events.ts';
+import { holeStream } from '../inspect/hole-events.ts';
 import { driveStream } from '../driving/drive-events.ts';
-import { IssuedFacts, type IssuedHole } from '../issue/issue.ts';
+import { IssuedFacts, type IssuedHole } from '../release/release.ts';
 import { reworkStream } from '../reworking/rework-events.ts';
 import { type ReworkState } from '../reworking/rework-state.ts';
 import { DEFAULT_PROFILE } from '../rules/profile.ts';

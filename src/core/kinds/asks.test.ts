@@ -2,14 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { JOINT_KINDS, newJoint } from './new-joint';
 import { kindOf, type EnteredJoint } from './joint';
 
-const asksOf = (station: 'carry' | 'lay-out', entered: EnteredJoint) =>
+const asksOf = (station: 'size' | 'layout', entered: EnteredJoint) =>
   kindOf(entered).asks[station].filter(({ when }) => when?.(entered) ?? true);
 
 describe('the questions of each kind', () => {
   it.each(JOINT_KINDS)('ask for every measured field of a %s, and for nothing else', (kind) => {
     const joint = newJoint(kind);
     const asked = new Set(
-      [...asksOf('carry', { ...joint, crackIn: '1' } as never), ...asksOf('lay-out', joint)].map(
+      [...asksOf('size', { ...joint, crackIn: '1' } as never), ...asksOf('layout', joint)].map(
         ({ key }) => key
       )
     );
@@ -37,9 +37,9 @@ describe('the questions of each kind', () => {
 
   it('leave out what does not apply', () => {
     const patch = newJoint('patch');
-    const keys = (joint: typeof patch) => asksOf('lay-out', joint).map(({ key }) => key);
+    const keys = (joint: typeof patch) => asksOf('layout', joint).map(({ key }) => key);
     expect(keys(patch)).toContain('insertSheetIn');
     expect(keys({ ...patch, style: 'plate-over' })).not.toContain('insertSheetIn');
-    expect(asksOf('carry', patch).map(({ key }) => key)).not.toContain('crackDrill');
+    expect(asksOf('size', patch).map(({ key }) => key)).not.toContain('crackDrill');
   });
 });

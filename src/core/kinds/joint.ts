@@ -24,7 +24,7 @@ export interface AnyKind extends Omit<
   Kind<JointKind, z.ZodType<Joint>, z.ZodType<EnteredJoint>>,
   'asks' | 'waysOut'
 > {
-  asks: Record<'carry' | 'lay-out', readonly Ask<EnteredJoint>[]>;
+  asks: Record<'size' | 'layout', readonly Ask<EnteredJoint>[]>;
   waysOut(joint: Joint, context: { diameterIn: number; pitchMinD: number }): WayToTry[];
 }
 

@@ -1,7 +1,7 @@
 import type { Answer, WorkLine } from '../answer.ts';
 import type { Notation } from '../notation.ts';
 import { atLeast, atMost } from '../units/tolerance.ts';
-import type { Need } from '../carry/need.ts';
+import type { Need } from '../size/need.ts';
 import type { LayLimits } from '../layout/pitch-limits.ts';
 import type { Dash, Head } from '../schema/fields.ts';
 import type { LayoutWarning } from './layout-warning.ts';

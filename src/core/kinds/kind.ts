@@ -1,4 +1,4 @@
-import type { WidthPlace } from '../carry/need.ts';
+import type { WidthPlace } from '../size/need.ts';
 import { z } from 'zod';
 import { typed } from '../joint/as-typed.ts';
 import { commonPicked, commonReading, enteredLists, readLists } from '../joint/common.ts';
@@ -119,7 +119,7 @@ export interface Kind<Key extends string, Read extends z.ZodType, Entered extend
   entered: Entered;
   /** everything still to be measured */
   blank: z.output<Entered>;
-  asks: Record<'carry' | 'lay-out', readonly Ask<z.output<Entered>>[]>;
+  asks: Record<'size' | 'layout', readonly Ask<z.output<Entered>>[]>;
   /** what its own fields are called where they are spoken of */
   names: Readonly<Record<string, string>>;
   outline: OutlineFields;

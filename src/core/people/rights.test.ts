@@ -8,7 +8,7 @@ const BY_HAND: Record<Right, string> = {
   release: 'LMI', // from here on it is metal
   prepare: 'LMIT', // steps, tools, rivets: a trainee’s day
   drive: 'LMIT', // a trainee drives, another looks
-  check: 'LMI', // who learns to see does not call a head good
+  inspect: 'LMI', // who learns to see does not call a head good
   rework: 'LMI', // a drilled hole is not made smaller again
   void: 'LI', // that another read wrongly is said by those set over the readings
   sign: 'LMI', // the shop’s rule says which of them

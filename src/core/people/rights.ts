@@ -20,7 +20,7 @@ export const RIGHTS = {
   /** log driving and its order */
   drive: ['lead', 'mechanic', 'inspector', 'trainee'],
   /** record what a head is */
-  check: ['lead', 'mechanic', 'inspector'],
+  inspect: ['lead', 'mechanic', 'inspector'],
   /** take rivets out, measure holes, put questions and log their answers */
   rework: ['lead', 'mechanic', 'inspector'],
   /** say that another’s reading was false; everyone may of their own */

@@ -8,7 +8,7 @@ export type Block =
   | { station: Station; by: 'stop'; warning: PlanWarning }
   | { station: Station; by: 'refusal'; refusal: Refusal };
 
-const ORDER: readonly Station[] = ['carry', 'lay-out', 'stack'];
+const ORDER: readonly Station[] = ['size', 'layout', 'stack-up'];
 
 function refusals({ needs, layout, stacks }: Plan): Block[] {
   const found: Block[] = [];
@@ -17,9 +17,9 @@ function refusals({ needs, layout, stacks }: Plan): Block[] {
     if (!found.some((block) => block.by === 'refusal' && block.refusal === refusal))
       found.push({ station, by: 'refusal', refusal });
   };
-  for (const { required } of needs) if (!required.ok) add('carry', required.error);
-  if (!layout.ok) add('lay-out', layout.error);
-  for (const { length } of stacks) if (!length.ok) add('stack', length.error);
+  for (const { required } of needs) if (!required.ok) add('size', required.error);
+  if (!layout.ok) add('layout', layout.error);
+  for (const { length } of stacks) if (!length.ok) add('stack-up', length.error);
   return found;
 }
 
@@ -50,9 +50,9 @@ const fold = (values: readonly number[]): number =>
 /** What a station answers, beside what it warns of; lengths as numbers. */
 function answersAt({ dash, needs, holes, layout, stacks }: Plan, station: Station): unknown {
   switch (station) {
-    case 'carry':
+    case 'size':
       return [dash, needs.map(({ required }) => required.ok && required.result.required)];
-    case 'lay-out':
+    case 'layout':
       return [
         holes.length,
         fold(
@@ -69,7 +69,7 @@ function answersAt({ dash, needs, holes, layout, stacks }: Plan, station: Statio
             return fold([xIn, yIn, wIn, hIn]);
           })
       ];
-    case 'stack':
+    case 'stack-up':
       return stacks.map(({ length, flush, hole, sheets, gripMinIn, gripMaxIn, rivets }) => [
         length.ok && length.result.partNumber,
         flush?.ok === true && flush.result.method,

@@ -4,7 +4,7 @@ import type { RefusalSaid } from '../refusal-said.ts';
 import type { Joint } from '../kinds/joint.ts';
 import { plan } from './plan.ts';
 import type { Plan } from './plan-shape.ts';
-import type { WidthPlace } from '../carry/need.ts';
+import type { WidthPlace } from '../size/need.ts';
 import type { PlanWarningSaid } from './warning-said.ts';
 import { stopsOf } from './stops.ts';
 import type { RuleProfile } from '../rules/profile.ts';

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../../../tests/support/joints.ts';
 import { markRows } from '../exchange/mark-rows.ts';
-import { operationTime } from '../ready/operations.ts';
-import { stepList } from '../ready/step-list.ts';
+import { operationTime } from '../prepare/operations.ts';
+import { stepList } from '../prepare/step-list.ts';
 import { DEFAULT_PROFILE } from '../rules/profile.ts';
-import { STARTING_FIGURES } from '../ready/shop-figures.ts';
+import { STARTING_FIGURES } from '../prepare/shop-figures.ts';
 import type { Dash } from '../schema/fields.ts';
 
 /** A row of eight on a flange, its third hole there already. */

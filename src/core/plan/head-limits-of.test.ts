@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { drivenHead } from '../check/driven-head';
-import { judgeLook } from '../check/hole-look';
+import { drivenHead } from '../inspect/driven-head';
+import { judgeLook } from '../inspect/hole-look';
 import { headLimits } from '../catalog/head-limits';
-import { IssuedFacts } from '../issue/issue';
+import { IssuedFacts } from '../release/release';
 import { newJoint } from '../kinds/new-joint';
 import { readEntered } from '../kinds/read-entered';
 import { newSheet } from '../joint/sheets';

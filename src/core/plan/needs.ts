@@ -1,6 +1,6 @@
 import type { Answer } from '../answer.ts';
-import type { Need } from '../carry/need.ts';
-import { needed, type Needed } from '../carry/needed.ts';
+import type { Need } from '../size/need.ts';
+import { needed, type Needed } from '../size/needed.ts';
 import { kindOf, type Joint } from '../kinds/joint.ts';
 import type { Dash } from '../schema/fields.ts';
 

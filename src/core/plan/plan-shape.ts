@@ -1,14 +1,14 @@
 import type { PlannedSpan } from './measured-span.ts';
 import type { PlanWarningSaid } from './warning-said.ts';
 import type { Answer, WorkLine } from '../answer.ts';
-import type { Need } from '../carry/need.ts';
-import type { Needed } from '../carry/needed.ts';
-import type { RivetDiameterResult } from '../carry/rivet-diameter.ts';
+import type { Need } from '../size/need.ts';
+import type { Needed } from '../size/needed.ts';
+import type { RivetDiameterResult } from '../size/rivet-diameter.ts';
 import type { ExistingHole } from './existing-holes.ts';
 import type { HoleHeadroom } from './headroom.ts';
 import type { PlannedHole } from './holes.ts';
 import type { KindLayout } from '../kinds/kind-layout.ts';
-import type { LaidHoles } from './lay-out.ts';
+import type { LaidHoles } from './lay-holes.ts';
 import type { JointMass } from './mass.ts';
 import type { Dash, HeadLimitsName } from '../schema/fields.ts';
 import type { FlushMethodResult } from '../stack/flush-method.ts';
@@ -20,7 +20,7 @@ import type { PredictHeadResult } from '../stack/predict-head.ts';
 import type { RivetLengthResult } from '../stack/rivet-length.ts';
 import type { WayOut } from '../joint/way-out.ts';
 
-export type Station = 'carry' | 'lay-out' | 'stack';
+export type Station = 'size' | 'layout' | 'stack-up';
 
 /**
  * Something the person must know before relying on the plan. `stop`: it cannot be built as it stands; `note`: it is so by its

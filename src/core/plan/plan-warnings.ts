@@ -24,7 +24,7 @@ function carryWarnings(definition: Joint, derived: Derived): PlanWarning[] {
     level: PlanWarning['level'] = 'attention'
   ) =>
     found.push({
-      station: 'carry',
+      station: 'size',
       level,
       said,
       ...(ways.length > 0 ? { ways } : {})
@@ -114,7 +114,7 @@ function countWarnings(derived: Derived, layout: JointLayout): PlanWarning[] {
     const needs = times * required.result.required;
     if (has < needs)
       found.push({
-        station: 'lay-out',
+        station: 'layout',
         level: 'stop',
         said: { code: 'too-few', lines: words, has, needs }
       });
@@ -125,7 +125,7 @@ function countWarnings(derived: Derived, layout: JointLayout): PlanWarning[] {
   }
   if (most > MORE_THAN_NEEDED)
     found.push({
-      station: 'lay-out',
+      station: 'layout',
       level: 'attention',
       said: { code: 'more-than-needed', ...mostOf }
     });
@@ -145,7 +145,7 @@ function ownPitchWarnings(
   const pitchIn = holdPitchIn;
   const reference = holdPitchReason.trim();
   const say = (level: PlanWarning['level'], said: PlanWarningSaid): PlanWarning[] => [
-    { station: 'lay-out', level, said }
+    { station: 'layout', level, said }
   ];
   if (reference === '') return say('stop', { code: 'own-pitch-unsaid', pitchIn });
   const shopIn = multipliers.pitchMaxD * diameterIn;
@@ -164,7 +164,7 @@ const spanWarnings = ({ spans }: Derived): PlanWarning[] =>
     const { differenceIn, spaces, pitchIn, breaks, first, last } = found.result;
     return [
       {
-        station: 'lay-out',
+        station: 'layout',
         level: breaks ? 'stop' : 'attention',
         said: {
           code: 'span-off',
@@ -186,7 +186,7 @@ function existingWarnings(existing: readonly ExistingHole[]): PlanWarning[] {
   const warn = (
     level: PlanWarning['level'],
     said: Extract<PlanWarningSaid, { holes: number[]; code: `existing-${string}` }>
-  ): PlanWarning => ({ station: 'lay-out', level, said, holes: said.holes });
+  ): PlanWarning => ({ station: 'layout', level, said, holes: said.holes });
   const numbers = (some: readonly ExistingHole[]) => some.map(({ hole }) => hole);
   const found: PlanWarning[] = [];
   for (const [standing, code] of [
@@ -223,7 +223,7 @@ function layoutWarnings(definition: Joint, profile: RuleProfile, derived: Derive
         rule !== 'insert-corner' || !layout.warnings.some(({ said }) => said.code === rule)
     )
     .map((check) => ({
-      station: 'lay-out',
+      station: 'layout',
       // an open hole is filled later by what it is held open for
       level: check.rule === 'open-gap' || check.rule === 'insert-corner' ? 'attention' : 'stop',
       said: {
@@ -237,20 +237,20 @@ function layoutWarnings(definition: Joint, profile: RuleProfile, derived: Derive
     }));
   for (const { line, why } of layout.stuck)
     found.push({
-      station: 'lay-out',
+      station: 'layout',
       level: 'stop',
       said: { code: 'stuck', line, why }
     });
   for (const { said } of layout.adrift)
     found.push({
-      station: 'lay-out',
+      station: 'layout',
       level: 'stop',
       said: { code: 'adrift', what: said }
     });
   const open = layout.holes.filter((hole) => hole.state === 'held-open');
   if (open.length > 0)
     found.push({
-      station: 'lay-out',
+      station: 'layout',
       level: 'attention',
       said: {
         code: 'held-open',
@@ -263,7 +263,7 @@ function layoutWarnings(definition: Joint, profile: RuleProfile, derived: Derive
   for (const { blind, sheetsIn, holes, against } of plannedBlinds(derived.holes))
     for (const why of against)
       found.push({
-        station: 'lay-out',
+        station: 'layout',
         // what cannot hold is not released; what nobody has said yet is asked
         level: why === 'short' || why === 'long' ? 'stop' : 'attention',
         said: {
@@ -281,7 +281,7 @@ function layoutWarnings(definition: Joint, profile: RuleProfile, derived: Derive
     ...ownPitchWarnings(definition, profile, derived),
     ...spanWarnings(derived),
     ...countWarnings(derived, layout),
-    ...layout.warnings.map((warning) => ({ ...warning, station: 'lay-out' as const }))
+    ...layout.warnings.map((warning) => ({ ...warning, station: 'layout' as const }))
   ];
 }
 

@@ -80,7 +80,7 @@ describe('the plan of a lap joint', () => {
     expect(resultOf(stackOf(result).head).heightBandD).toBeNull();
     expect(written(result)).toContainEqual(
       expect.objectContaining({
-        station: 'stack',
+        station: 'stack-up',
         level: 'attention',
         title: 'This length cannot form a good shop head'
       })

@@ -16,7 +16,7 @@ const lap = (thick: [string, string], change = {}) =>
   });
 const titles = (joint: ReturnType<typeof lap>, profile: RuleProfile = DEFAULT_PROFILE) =>
   written(planned(joint, profile))
-    .filter(({ station }) => station === 'stack')
+    .filter(({ station }) => station === 'stack-up')
     .map(({ title }) => title);
 const said = (joint: ReturnType<typeof lap>, title: string, profile = DEFAULT_PROFILE) =>
   written(planned(joint, profile)).find((warning) => warning.title === title)?.text;

@@ -244,5 +244,5 @@ export function stackWarnings(joint: Joint, derived: Derived, profile: RuleProfi
     ...closedWarnings(joint, derived),
     ...ownHeadWarnings(joint, profile)
   ];
-  return said.map((warning) => ({ station: 'stack', ...warning }));
+  return said.map((warning) => ({ station: 'stack-up', ...warning }));
 }

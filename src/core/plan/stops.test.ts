@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { definition, planned } from '../../../tests/support/joints';
 import { patternOf, withCaptions } from '../exchange/pattern';
-import { cageTasks } from '../ready/cage/tasks';
-import { readyPlan } from '../ready/ready-plan';
-import { STARTING_FIGURES } from '../ready/shop-figures';
+import { cageTasks } from '../prepare/cage/tasks';
+import { readyPlan } from '../prepare/ready-plan';
+import { STARTING_FIGURES } from '../prepare/shop-figures';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { drawingStop, stopsOf } from './stops';
 

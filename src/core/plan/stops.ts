@@ -11,4 +11,4 @@ export const stopsOf = ({ warnings }: Warned): PlanWarning[] =>
  * its warnings; a stack that cannot be riveted as it stands takes another rivet, and so other holes.
  */
 export const drawingStop = (plan: Warned): PlanWarning | null =>
-  stopsOf(plan).find(({ station }) => station !== 'lay-out') ?? null;
+  stopsOf(plan).find(({ station }) => station !== 'layout') ?? null;

@@ -4,9 +4,9 @@ import { kindOf, type Joint } from '../kinds/joint.ts';
 import type { Plan } from './plan-shape.ts';
 import type { RuleProfile } from '../rules/profile.ts';
 import type { Family } from '../schema/fields.ts';
-import { bestPitch, efficiencyCurve, type EfficiencyPoint } from '../carry/efficiency-curve.ts';
-import { interRivetBuckling, type InterRivetBuckling } from '../carry/inter-rivet-buckling.ts';
-import { jointStrength, type JointStrengthResult } from '../carry/joint-strength.ts';
+import { bestPitch, efficiencyCurve, type EfficiencyPoint } from '../size/efficiency-curve.ts';
+import { interRivetBuckling, type InterRivetBuckling } from '../size/inter-rivet-buckling.ts';
+import { jointStrength, type JointStrengthResult } from '../size/joint-strength.ts';
 
 /** The weakest listed sheet of each family of the guidance. */
 const WEAKEST: Record<Family, SheetKey> = {

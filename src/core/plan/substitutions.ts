@@ -1,7 +1,7 @@
-import type { WidthPlace } from '../carry/need.ts';
+import type { WidthPlace } from '../size/need.ts';
 import { workLine, type Answer, type WorkLine } from '../answer.ts';
 import type { RefusalSaid } from '../refusal-said.ts';
-import { jointStrength } from '../carry/joint-strength.ts';
+import { jointStrength } from '../size/joint-strength.ts';
 import { neededFor } from './needs.ts';
 import { strengthBasis } from './strength-view.ts';
 import { alloyFacts } from '../catalog/alloys.ts';

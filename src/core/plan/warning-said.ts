@@ -1,5 +1,5 @@
 import type { BlindWhy, GripRange } from './open-blind.ts';
-import type { WidthPlace } from '../carry/need.ts';
+import type { WidthPlace } from '../size/need.ts';
 import type { CheckRule } from '../kinds/kind-layout.ts';
 import type { RefusalSaid } from '../refusal-said.ts';
 import type { CauseSaid } from '../stack/measured-protrusion.ts';

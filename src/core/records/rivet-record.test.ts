@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { HoleLook } from '../check/hole-look';
-import type { HoleEvent } from '../check/hole-events';
+import { HoleLook } from '../inspect/hole-look';
+import type { HoleEvent } from '../inspect/hole-events';
 import type { DriveEvent } from '../driving/drive-events';
 import type { RivetSources } from './rivet-record';
 import {

@@ -1,13 +1,13 @@
-import type { Finding, HeadVerdict } from '../check/findings.ts';
-import { placesAsked } from '../check/head-standing.ts';
-import { holeStateOf, isMeasured, verdictNow, type HoleEvent } from '../check/hole-events.ts';
+import type { Finding, HeadVerdict } from '../inspect/findings.ts';
+import { placesAsked } from '../inspect/head-standing.ts';
+import { holeStateOf, isMeasured, verdictNow, type HoleEvent } from '../inspect/hole-events.ts';
 import type { DriveEvent } from '../driving/drive-events.ts';
 import { asHappened } from '../events/as-happened.ts';
 import { lotsTold } from '../driving/lots-told.ts';
 import { lotAt, type LotTold } from '../driving/rivet-lots.ts';
 import { rivetOfHole, type HoleRivet } from '../driving/rivet-of-hole.ts';
 import { runKey } from '../driving/rivet-runs.ts';
-import type { Issue, IssuedHole } from '../issue/issue.ts';
+import type { Issue, IssuedHole } from '../release/release.ts';
 import { askedInstead } from '../reworking/held-back.ts';
 import { asReworked, type HoleRework, type ReworkState } from '../reworking/rework-state.ts';
 

@@ -1,5 +1,5 @@
 import { rivetOfHole } from '../driving/rivet-of-hole.ts';
-import type { HeldOpenHole, Issue, IssuedFacts, IssuedHole } from '../issue/issue.ts';
+import type { HeldOpenHole, Issue, IssuedFacts, IssuedHole } from '../release/release.ts';
 import { blindStanding } from '../reworking/blind-rivets.ts';
 import type { ReplacedRivet } from '../reworking/replaced-rivet.ts';
 import { asReworked } from '../reworking/rework-state.ts';

@@ -1,4 +1,4 @@
-import type { Issue } from '../issue/issue.ts';
+import type { Issue } from '../release/release.ts';
 import type { ReworkState } from '../reworking/rework-state.ts';
 import { samePlace, type AtPlace } from './same-place.ts';
 import { replacedBy, type SinceRelease } from './since-release.ts';

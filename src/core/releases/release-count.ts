@@ -1,5 +1,5 @@
-import { HeadVerdict } from '../check/findings.ts';
-import { verdictNow } from '../check/hole-events.ts';
+import { HeadVerdict } from '../inspect/findings.ts';
+import { verdictNow } from '../inspect/hole-events.ts';
 import { isLogged } from '../driving/drive-events.ts';
 import { emptyHoles } from '../reworking/rework-state.ts';
 import type { ReleaseNow } from './release-now.ts';

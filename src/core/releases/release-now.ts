@@ -4,8 +4,8 @@ import {
   type HoleEvent,
   type HoleState,
   type HoleSubject
-} from '../check/hole-events.ts';
-import { nextHead, type NextHead } from '../check/next-head.ts';
+} from '../inspect/hole-events.ts';
+import { nextHead, type NextHead } from '../inspect/next-head.ts';
 import {
   drivenNow,
   driveStream,
@@ -16,7 +16,7 @@ import {
 } from '../driving/drive-events.ts';
 import type { ColdBatchFacts } from '../driving/cold-of.ts';
 import { issueOrder } from '../driving/issue-order.ts';
-import type { Issue } from '../issue/issue.ts';
+import type { Issue } from '../release/release.ts';
 import type { ReworkEvent } from '../reworking/rework-subject.ts';
 import { reworkStream } from '../reworking/rework-events.ts';
 import { asReworked, emptyHoles, leftAsIs, type ReworkState } from '../reworking/rework-state.ts';

@@ -1,4 +1,4 @@
-import type { IssuedHole } from '../issue/issue.ts';
+import type { IssuedHole } from '../release/release.ts';
 import { looksSame } from '../units/tolerance.ts';
 
 export type AtPlace = Pick<IssuedHole, 'xIn' | 'yIn'>;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import type { HoleState } from '../check/hole-events.ts';
+import type { HoleState } from '../inspect/hole-events.ts';
 import type { DriveEvent, DriveState } from '../driving/drive-events.ts';
-import type { Issue } from '../issue/issue.ts';
+import type { Issue } from '../release/release.ts';
 import { ReplacedRivet } from '../reworking/replaced-rivet.ts';
 import type { HoleRework, ReworkState } from '../reworking/rework-state.ts';
 

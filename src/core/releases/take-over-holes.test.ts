@@ -1,6 +1,6 @@
 import { reworkOf } from '../../../tests/support/rework-state';
 import { describe, expect, it } from 'vitest';
-import type { IssuedHole } from '../issue/issue';
+import type { IssuedHole } from '../release/release';
 import { reworkStream } from '../reworking/rework-events';
 import type { ReworkEvent } from '../reworking/rework-subject';
 import { ReworkMove } from '../reworking/rework-moves';

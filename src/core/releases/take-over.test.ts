@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { holeStream } from '../check/hole-events';
-import type { Issue, IssuedHole } from '../issue/issue';
+import { holeStream } from '../inspect/hole-events';
+import type { Issue, IssuedHole } from '../release/release';
 import { reworkStream } from '../reworking/rework-events';
 import type { ReworkEvent } from '../reworking/rework-subject';
 import { ReworkMove } from '../reworking/rework-moves';

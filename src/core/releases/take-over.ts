@@ -1,8 +1,8 @@
-import type { HoleEvent } from '../check/hole-events.ts';
+import type { HoleEvent } from '../inspect/hole-events.ts';
 import type { DriveEvent, HoleDriven } from '../driving/drive-events.ts';
 import { rivetOfHole } from '../driving/rivet-of-hole.ts';
-import { flushAt } from '../issue/flush-at.ts';
-import type { Issue, IssuedFacts, IssuedHole } from '../issue/issue.ts';
+import { flushAt } from '../release/flush-at.ts';
+import type { Issue, IssuedFacts, IssuedHole } from '../release/release.ts';
 import type { ReplacedRivet } from '../reworking/replaced-rivet.ts';
 import { looksSame } from '../units/tolerance.ts';
 import { Before } from './before-release.ts';

@@ -1,6 +1,6 @@
 import { answer, notPossible, type Answer } from '../answer.ts';
 import { rivetSize } from '../catalog/rivets.ts';
-import type { Issue } from '../issue/issue.ts';
+import type { Issue } from '../release/release.ts';
 import type { Dash } from '../schema/fields.ts';
 import { partNumber } from '../stack/part-number.ts';
 import { atLeast } from '../units/tolerance.ts';

@@ -1,4 +1,4 @@
-import type { Issue } from '../issue/issue.ts';
+import type { Issue } from '../release/release.ts';
 import type { OpenBlind } from '../plan/open-blind.ts';
 import type { BlindFinding } from './rework-moves.ts';
 import { checksOwnWork } from '../rules/own-work.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { resultOf } from '../../../tests/support/cases';
-import type { IssuedFacts, IssuedHole } from '../issue/issue';
+import type { IssuedFacts, IssuedHole } from '../release/release';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { decideHole, type FoundHole } from './decide-hole';
 import { whyNot } from '../../../tests/support/why-not.ts';

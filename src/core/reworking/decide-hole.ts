@@ -1,7 +1,7 @@
 import { notPossible, workLine, type Answer, type WorkLine } from '../answer.ts';
 import { drillIn } from '../catalog/drills.ts';
 import { rivetSize } from '../catalog/rivets.ts';
-import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
+import type { IssuedFacts, IssuedHole } from '../release/release.ts';
 import { by, len } from '../notation.ts';
 import { oversize } from '../rework/oversize.ts';
 import type { Dash, Head } from '../schema/fields.ts';

@@ -1,4 +1,4 @@
-import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
+import type { IssuedFacts, IssuedHole } from '../release/release.ts';
 import { decideHole, type FoundHole, type HoleDecision } from './decide-hole.ts';
 import { SeenInHole } from './rework-moves.ts';
 

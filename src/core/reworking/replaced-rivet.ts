@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
+import type { IssuedFacts, IssuedHole } from '../release/release.ts';
 import { Dash } from '../schema/fields.ts';
 
 export const ReplacedRivet = z.strictObject({

@@ -1,4 +1,4 @@
-import type { Issue, IssuedHole } from '../issue/issue.ts';
+import type { Issue, IssuedHole } from '../release/release.ts';
 import type { HoleDecision } from './decide-hole.ts';
 import type { HoleReading } from './hole-readings.ts';
 import type { ReplacedRivet } from './replaced-rivet.ts';

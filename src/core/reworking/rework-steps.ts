@@ -1,5 +1,5 @@
-import { flushAt } from '../issue/flush-at.ts';
-import type { IssuedFacts, IssuedHole } from '../issue/issue.ts';
+import { flushAt } from '../release/flush-at.ts';
+import type { IssuedFacts, IssuedHole } from '../release/release.ts';
 import type { ReplacedRivet } from './replaced-rivet.ts';
 import type { ReworkStep } from './rework-moves.ts';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Issue } from '../issue/issue';
+import type { Issue } from '../release/release';
 import { surroundings } from './surroundings';
 
 const hole = (number: number, xIn: number, yIn = 0.4) => ({ number, xIn, yIn, stack: 0, dash: 4 });

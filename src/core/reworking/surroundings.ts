@@ -1,5 +1,5 @@
 import { rivetSize } from '../catalog/rivets.ts';
-import type { Issue } from '../issue/issue.ts';
+import type { Issue } from '../release/release.ts';
 
 /** One hole of a close-up; inches from the corner of the window. */
 export interface HoleAround {

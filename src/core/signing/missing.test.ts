@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { HoleEvent } from '../check/hole-events';
-import type { HeldOpenHole, IssuedFacts, IssuedHole } from '../issue/issue';
+import type { HoleEvent } from '../inspect/hole-events';
+import type { HeldOpenHole, IssuedFacts, IssuedHole } from '../release/release';
 import { NO_REWORK, type HoleRework } from '../reworking/rework-state';
 import { missingToSign } from './missing';
 import {

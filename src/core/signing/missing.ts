@@ -1,8 +1,8 @@
-import { headVolumeIn3, isImpossible } from '../check/head-report.ts';
-import { headStanding, placesAsked } from '../check/head-standing.ts';
-import { isMeasured, type HoleEvent } from '../check/hole-events.ts';
+import { headVolumeIn3, isImpossible } from '../inspect/head-report.ts';
+import { headStanding, placesAsked } from '../inspect/head-standing.ts';
+import { isMeasured, type HoleEvent } from '../inspect/hole-events.ts';
 import { expiredHoles, hitsOf } from '../driving/drive-events.ts';
-import { predictedHeadIn3, type Issue, type IssuedHole } from '../issue/issue.ts';
+import { predictedHeadIn3, type Issue, type IssuedHole } from '../release/release.ts';
 import { countRelease } from '../releases/release-count.ts';
 import { isAnotherRivet } from '../releases/since-release.ts';
 import { blindStanding, type BlindStanding } from '../reworking/blind-rivets.ts';

@@ -1,10 +1,10 @@
-import type { HoleEvent } from '../check/hole-events.ts';
+import type { HoleEvent } from '../inspect/hole-events.ts';
 import type { DriveEvent } from '../driving/drive-events.ts';
 import type { ColdBatchFacts } from '../driving/cold-of.ts';
 import { rivetOfHole } from '../driving/rivet-of-hole.ts';
 import { rivetRuns } from '../driving/rivet-runs.ts';
 import type { Recorded, Stamped } from '../events/stream.ts';
-import type { Issue } from '../issue/issue.ts';
+import type { Issue } from '../release/release.ts';
 import type { OldWorkEvent } from '../old-work/old-work-stream.ts';
 import type { ReleaseNow } from '../releases/release-now.ts';
 import type { SinceRelease } from '../releases/since-release.ts';

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { HeadJudged } from '../check/head-judged.ts';
-import { HoleLook } from '../check/hole-look.ts';
+import { HeadJudged } from '../inspect/head-judged.ts';
+import { HoleLook } from '../inspect/hole-look.ts';
 import { DriveFrozen } from '../driving/drive-events.ts';
 import { DriveMove } from '../driving/drive-move.ts';
-import { IssuedFacts, IssuedRoom } from '../issue/issue.ts';
+import { IssuedFacts, IssuedRoom } from '../release/release.ts';
 import { OldWorkMove } from '../old-work/old-work-stream.ts';
 import { OpenBlind } from '../plan/open-blind.ts';
 import { ReworkFrozen } from '../reworking/rework-subject.ts';

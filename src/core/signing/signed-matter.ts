@@ -1,8 +1,8 @@
-import type { HoleState } from '../check/hole-events.ts';
-import type { NextHead } from '../check/next-head.ts';
+import type { HoleState } from '../inspect/hole-events.ts';
+import type { NextHead } from '../inspect/next-head.ts';
 import type { DriveEvent, DriveState } from '../driving/drive-events.ts';
 import { namedStill } from '../driving/named-still.ts';
-import type { Issue } from '../issue/issue.ts';
+import type { Issue } from '../release/release.ts';
 import type { SinceRelease } from '../releases/since-release.ts';
 import type { ReworkState } from '../reworking/rework-state.ts';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { holeStates, type HoleEvent } from '../check/hole-events';
+import { holeStates, type HoleEvent } from '../inspect/hole-events';
 import { NOT_DRIVEN } from '../driving/drive-events';
-import type { IssuedFacts } from '../issue/issue';
+import type { IssuedFacts } from '../release/release';
 import type { SinceRelease } from '../releases/since-release';
 import { NO_REWORK, type HoleRework, type Referral } from '../reworking/rework-state';
 import { missingToSign } from './missing';

@@ -149,7 +149,7 @@ describe('in a joint', () => {
       [900, undefined]
     ]);
     expect(written(plan).find(({ title }) => title.startsWith('Hole 2:'))).toMatchObject({
-      station: 'stack',
+      station: 'stack-up',
       level: 'attention',
       title: 'Hole 2: 0.011 in more grip than the stack-up',
       holes: [2]

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { untried } from '../trial-setting/trial-stream';
 import { rivetRuns } from '../driving/rivet-runs';
-import { IssuedFacts, type IssuedHole } from '../issue/issue';
+import { IssuedFacts, type IssuedHole } from '../release/release';
 import {
   gunForRun,
   headGripIn,

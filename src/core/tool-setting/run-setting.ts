@@ -1,6 +1,6 @@
 import { rivetOfHole } from '../driving/rivet-of-hole.ts';
 import type { RivetRun } from '../driving/rivet-runs.ts';
-import type { Issue, IssuedHole } from '../issue/issue.ts';
+import type { Issue, IssuedHole } from '../release/release.ts';
 import { looksSame } from '../units/tolerance.ts';
 import type { RememberedTool } from './remembered-tools.ts';
 import { toolStatus, type ToolStatus, type UseNow } from './tool-status.ts';

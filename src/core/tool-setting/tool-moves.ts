@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Verdict } from '../check/findings.ts';
+import type { Verdict } from '../inspect/findings.ts';
 import { MOVE_STAMP, type Recorded } from '../events/stream.ts';
 import { lengthIn } from '../schema/fields.ts';
 import { Why, type TrialState } from '../trial-setting/trial-stream.ts';

@@ -1,7 +1,7 @@
 import { notPossible } from '../answer.ts';
-import { heldAgainst } from '../check/at-its-limit.ts';
-import { drivenHead } from '../check/driven-head.ts';
-import type { Verdict } from '../check/findings.ts';
+import { heldAgainst } from '../inspect/at-its-limit.ts';
+import { drivenHead } from '../inspect/driven-head.ts';
+import type { Verdict } from '../inspect/findings.ts';
 import { trialStream, type TrialMove } from '../trial-setting/trial-stream.ts';
 import { possibleHeight } from './possible-height.ts';
 import { FoundTool, ToolMove, type Judged, type Made, type ToolTrial } from './tool-moves.ts';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { Cage } from '../../core/ready/cage/cage.ts';
-import { CageSetup } from '../../core/ready/cage/setup.ts';
+import { Cage } from '../../core/prepare/cage/cage.ts';
+import { CageSetup } from '../../core/prepare/cage/setup.ts';
 import { endpoint } from './endpoint.ts';
 
 export const addCageAt = endpoint({

@@ -1,4 +1,4 @@
-import type { Finding, HeadVerdict } from '../../core/check/findings.ts';
+import type { Finding, HeadVerdict } from '../../core/inspect/findings.ts';
 
 /** One rivet as a search finds it. */
 export interface FoundRivet {

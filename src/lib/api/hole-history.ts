@@ -1,6 +1,6 @@
-import type { HoleEvent } from '../../core/check/hole-events.ts';
+import type { HoleEvent } from '../../core/inspect/hole-events.ts';
 import type { DriveEvent } from '../../core/driving/drive-events.ts';
-import type { IssuedHole, Issue } from '../../core/issue/issue.ts';
+import type { IssuedHole, Issue } from '../../core/release/release.ts';
 import type { RivetRecord } from '../../core/records/rivet-record.ts';
 import type { ReworkEvent } from '../../core/reworking/rework-subject.ts';
 

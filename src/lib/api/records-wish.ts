@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { HeadVerdict, MeasuredFinding, SeenFlag } from '../../core/check/findings.ts';
+import { HeadVerdict, MeasuredFinding, SeenFlag } from '../../core/inspect/findings.ts';
 import { ILL_FORMED, isWellFormed } from '../../core/schema/well-formed.ts';
 
 const MOST_TEXT = 80;

@@ -1,6 +1,6 @@
 import { ShopPlates } from '../../core/devices/shop-plate.ts';
 import { DrivingTools } from '../../core/drive/driving-tools.ts';
-import { ShopFigures } from '../../core/ready/shop-figures.ts';
+import { ShopFigures } from '../../core/prepare/shop-figures.ts';
 import { z } from 'zod';
 import { endpoint } from './endpoint.ts';
 

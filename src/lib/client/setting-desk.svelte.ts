@@ -1,10 +1,10 @@
 import type { Stamped, Stream, Unstamped } from '$core/events/stream.ts';
-import { Desk } from './desk.svelte';
+import { EventStore } from './event-store.svelte';
 import { KeptFields } from './kept-fields.svelte';
 
 /** One setting of a tool in this browser: its events, sent or not, and what is typed in its fields. */
 export class SettingDesk<Subject, Move extends Stamped, Found, State> {
-  readonly desk: Desk<Subject, Move, Found | null, State>;
+  readonly desk: EventStore<Subject, Move, Found | null, State>;
   readonly #fields: KeptFields;
 
   constructor(
@@ -18,7 +18,12 @@ export class SettingDesk<Subject, Move extends Stamped, Found, State> {
   ) {
     this.#fields = new KeptFields(`${stream.name}-typed.${id}`);
     // What is found is frozen by the server alone.
-    this.desk = new Desk(stream, () => setup, { subjectId: id, stored: events, by, unsent: null });
+    this.desk = new EventStore(stream, () => setup, {
+      subjectId: id,
+      stored: events,
+      by,
+      unsent: null
+    });
   }
 
   get events() {

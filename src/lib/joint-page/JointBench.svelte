@@ -2,12 +2,12 @@
   import { onMount, untrack, type Snippet } from 'svelte';
   import { goto } from '$app/navigation';
   import { inMetal } from '$core/releases/in-metal.ts';
-  import { provideReworkDesk } from '$lib/stations/check/rework-desk.svelte';
-  import { oldWorkDesk, provideOldWork } from '$lib/stations/check/old-work-desk';
-  import { provideIssueDesk } from '$lib/stations/check/issue-desk';
+  import { provideReworkDesk } from '$lib/stations/inspect/rework-desk.svelte';
+  import { oldWorkDesk, provideOldWork } from '$lib/stations/inspect/old-work-desk';
+  import { provideReleaseDesk } from '$lib/stations/inspect/release-desk';
   import { provideDriveDesk } from '$lib/stations/drive/drive-desk.svelte';
   import { ReleaseDesks } from '$lib/stations/release-desks.svelte';
-  import { provideReadyDesk, ReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
+  import { providePrepareDesk, PrepareDesk } from '$lib/stations/prepare/prepare-desk.svelte';
   import { countsOf, provideStock } from '$lib/client/stock';
   import { cold } from '$lib/client/cold.svelte';
   import { whenIdle } from '$lib/client/when-idle';
@@ -51,7 +51,7 @@
   }: Props = $props();
   const preferences = usePreferences();
   const workspace = provideWorkspace(untrack(() => new Workspace(joint)));
-  const readyDesk = provideReadyDesk(untrack(() => new ReadyDesk(joint.id, ready, person)));
+  const readyDesk = providePrepareDesk(untrack(() => new PrepareDesk(joint.id, ready, person)));
   // A new issue gets new desks; what was recorded of one issue stays with it.
   const release = $derived.by(() => {
     const current = issue;
@@ -93,7 +93,7 @@
       ownHeads: joint.definition.ownHeads ? shop.setBy.ownHeads : person
     });
   });
-  provideIssueDesk({
+  provideReleaseDesk({
     get issue() {
       return issueNow;
     },
@@ -193,7 +193,7 @@
     const unbind = jointKeys(workspace, preferences, {
       go: (key) => void goto(`/joints/${joint.id}/${key}`),
       holes: () =>
-        (station === 'check' ? issueNow?.holes : workspace.shown?.plan.holes)?.map(
+        (station === 'inspect' ? issueNow?.holes : workspace.shown?.plan.holes)?.map(
           ({ number }) => number
         ) ?? [],
       help: () => (keysOpen = true)

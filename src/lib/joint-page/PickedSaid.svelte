@@ -2,14 +2,14 @@
   import { untrack } from 'svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';
-  import type { CheckDesk } from '$lib/stations/check/check-desk.svelte';
+  import type { InspectDesk } from '$lib/stations/inspect/inspect-desk.svelte';
   import type { StationKey } from '$lib/stations/stations.ts';
   import { RESULT_NAMES } from '$lib/words/results.ts';
 
   /** The hole that was just picked, told to whoever does not see the drawing. */
   interface Props {
     station: StationKey;
-    desk: CheckDesk | null;
+    desk: InspectDesk | null;
   }
   let { station, desk }: Props = $props();
   const workspace = useWorkspace();
@@ -18,7 +18,7 @@
   let before = untrack(() => workspace.picked);
 
   function told(picked: number): string {
-    if (station === 'check')
+    if (station === 'inspect')
       return `Hole ${picked}, ${RESULT_NAMES[desk?.marks.get(picked) ?? 'to-do']}`;
     const hole = workspace.shown?.plan.holes.find(({ number }) => number === picked);
     return hole ? `Hole ${picked}, mark ${preferences.inWords(hole.markIn)}` : '';

@@ -1,13 +1,13 @@
 import type { Role } from '$core/people/rights.ts';
-import type { HoleEvent } from '$core/check/hole-events.ts';
+import type { HoleEvent } from '$core/inspect/hole-events.ts';
 import type { DriveEvent } from '$core/driving/drive-events.ts';
-import type { Issue } from '$core/issue/issue.ts';
+import type { Issue } from '$core/release/release.ts';
 import type { EnteredJoint } from '$core/kinds/joint.ts';
 import type { SinceRelease } from '$core/releases/since-release.ts';
 import type { ReworkEvent } from '$core/reworking/rework-subject.ts';
 import type { SetBy } from '$core/rules/bound-rules.ts';
 import type { RuleProfile } from '$core/rules/profile.ts';
-import type { ReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
+import type { PrepareDesk } from '$lib/stations/prepare/prepare-desk.svelte';
 import type { StationKey } from '$lib/stations/stations.ts';
 import type { BinView } from '$lib/stock-view.ts';
 import type { ToolLine } from '$lib/setting-view';
@@ -37,7 +37,7 @@ export interface BenchProps {
   since: SinceRelease | null;
   /** settings of tools made for its runs, the latest first */
   toolsSet: readonly ToolLine[];
-  ready: ConstructorParameters<typeof ReadyDesk>[1];
+  ready: ConstructorParameters<typeof PrepareDesk>[1];
   /** who is at the bench; empty when nobody said */
   person: string;
   /** what they are in the shop; null when nobody said */

@@ -3,7 +3,7 @@ import type { z } from 'zod';
 import type { Answer } from '../../core/answer.ts';
 import { illFormed } from '../../core/schema/well-formed.ts';
 import { readInput } from '../../core/schema/read.ts';
-import { DOORS } from '../words/pages/doors.ts';
+import { SIGN_IN } from '../words/pages/sign-in.ts';
 import { answerInWords } from '../words/arithmetic.ts';
 import { refusalInWords } from '../words/refusals.ts';
 import type { WriteLength } from '../words/writing.ts';
@@ -98,7 +98,7 @@ export const csvFile = (name: string, text: string): Response =>
 
 /** The answer to someone who must say who they are first. */
 export const sayWhoFirst = (): Response =>
-  json({ reason: 'who', message: DOORS.sayWhoFirst }, { status: 401 });
+  json({ reason: 'who', message: SIGN_IN.sayWhoFirst }, { status: 401 });
 
 /** The answer to someone whose role has not that right. */
 export const mayNot = (message: string): Response =>

@@ -1,11 +1,11 @@
-import type { HoleEvent } from '$core/check/hole-events.ts';
+import type { HoleEvent } from '$core/inspect/hole-events.ts';
 import type { DriveEvent } from '$core/driving/drive-events.ts';
 import { countRelease, type ReleaseCount } from '$core/releases/release-count.ts';
-import type { Issue } from '$core/issue/issue.ts';
-import type { ShopFigures } from '$core/ready/shop-figures.ts';
+import type { Issue } from '$core/release/release.ts';
+import type { ShopFigures } from '$core/prepare/shop-figures.ts';
 import type { ReworkEvent } from '$core/reworking/rework-subject.ts';
-import { CheckDesk } from './check/check-desk.svelte';
-import { ReworkDesk } from './check/rework-desk.svelte';
+import { InspectDesk } from './inspect/inspect-desk.svelte';
+import { ReworkDesk } from './inspect/rework-desk.svelte';
 import { DriveDesk } from './drive/drive-desk.svelte';
 
 /** What the server has of a release’s logs. */
@@ -22,7 +22,7 @@ interface ReleaseLogs {
 export class ReleaseDesks {
   readonly rework: ReworkDesk;
   readonly drive: DriveDesk;
-  readonly heads: CheckDesk;
+  readonly heads: InspectDesk;
   /** every count of it, with what is not stored yet */
   readonly count: ReleaseCount = $derived.by(() => {
     const { heads, rework, drive } = this;
@@ -43,7 +43,7 @@ export class ReleaseDesks {
       figures,
       () => rework.state
     ));
-    this.heads = new CheckDesk(issue, logs.heads, () => ({
+    this.heads = new InspectDesk(issue, logs.heads, () => ({
       rework: rework.state,
       drive: drive.state,
       order: drive.order

@@ -7,33 +7,33 @@ const standing = (marks: Partial<Record<StationKey, Standing['mark']>>) =>
   Object.fromEntries(
     STATIONS.map(({ key }) => [key, { mark: marks[key] ?? null, text: '' }])
   ) as Record<StationKey, Standing>;
-const SEEN = { carry: 'done', 'lay-out': 'done', stack: 'done' } as const;
+const SEEN = { size: 'done', layout: 'done', 'stack-up': 'done' } as const;
 
 describe('where to go on', () => {
   it.each<[string, Partial<Record<StationKey, Standing['mark']>>, StationKey, string | null]>([
-    ['to what was not inspected', { ...SEEN, stack: 'unseen' }, 'carry', 'Next: Stack-up'],
-    ['back to what has changed', { ...SEEN, 'lay-out': 'unseen' }, 'stack', 'Review Layout'],
-    ['to the next work', SEEN, 'stack', 'Next: Prepare'],
-    ['to driving', { ...SEEN, 'make-ready': 'done' }, 'make-ready', 'Next: Drive'],
-    ['to signing after looking', SEEN, 'check', 'Next: Sign'],
+    ['to what was not inspected', { ...SEEN, 'stack-up': 'unseen' }, 'size', 'Next: Stack-up'],
+    ['back to what has changed', { ...SEEN, layout: 'unseen' }, 'stack-up', 'Review Layout'],
+    ['to the next work', SEEN, 'stack-up', 'Next: Prepare'],
+    ['to driving', { ...SEEN, prepare: 'done' }, 'prepare', 'Next: Drive'],
+    ['to signing after looking', SEEN, 'inspect', 'Next: Sign'],
     ['back to what is left', { ...SEEN, sign: 'done' }, 'sign', 'Review Prepare'],
     [
       'to what stops it',
-      { carry: 'done', stack: 'stop', check: 'waits' },
-      'carry',
+      { size: 'done', 'stack-up': 'stop', inspect: 'waits' },
+      'size',
       'Fix in Stack-up'
     ],
-    ['nowhere, where it is mended here', { stack: 'stop' }, 'stack', null],
+    ['nowhere, where it is mended here', { 'stack-up': 'stop' }, 'stack-up', null],
     [
       'nowhere by itself, where a stop stands above',
-      { stack: 'stop', check: 'waits' },
-      'check',
+      { 'stack-up': 'stop', inspect: 'waits' },
+      'inspect',
       null
     ],
     [
       'nowhere, all being done',
-      { ...SEEN, 'make-ready': 'done', drive: 'done', check: 'done', sign: 'done' },
-      'check',
+      { ...SEEN, prepare: 'done', drive: 'done', inspect: 'done', sign: 'done' },
+      'inspect',
       null
     ]
   ])('%s', (_, marks, current, text) => {

@@ -1,20 +1,20 @@
 import type { Component } from 'svelte';
 import type { Right } from '$core/people/rights.ts';
 import type { ReleaseCount } from '$core/releases/release-count.ts';
-import type { Issue } from '$core/issue/issue.ts';
+import type { Issue } from '$core/release/release.ts';
 import type { Clocked } from '$lib/client/outbox.svelte';
 import type { Workspace } from '$lib/client/workspace.svelte';
 import type { DriveDesk } from './drive/drive-desk.svelte';
-import type { CheckDesk } from './check/check-desk.svelte';
-import type { OldWorkDesk } from './check/old-work-desk';
-import type { ReworkDesk } from './check/rework-desk.svelte';
-import type { ReadyDesk } from './make-ready/ready-desk.svelte';
+import type { InspectDesk } from './inspect/inspect-desk.svelte';
+import type { OldWorkDesk } from './inspect/old-work-desk';
+import type { ReworkDesk } from './inspect/rework-desk.svelte';
+import type { PrepareDesk } from './prepare/prepare-desk.svelte';
 
 /** One joint as its stations look at it. */
 export interface OpenJoint {
   workspace: Workspace;
   issue: Issue | null;
-  desk: CheckDesk | null;
+  desk: InspectDesk | null;
   /** every count of the release; null before there is one */
   count: ReleaseCount | null;
   drive: DriveDesk | null;
@@ -22,7 +22,7 @@ export interface OpenJoint {
   oldWork: OldWorkDesk;
   /** who signed the newest release; null while nobody has */
   signedBy: string | null;
-  ready: ReadyDesk;
+  ready: PrepareDesk;
 }
 
 /** What a station says of itself on the station line. */

@@ -1,13 +1,13 @@
-import { carry } from './carry/station';
-import { check } from './check/station';
+import { size } from './size/station';
+import { inspect } from './inspect/station';
 import { drive } from './drive/station';
-import { layOut } from './lay-out/station';
-import { makeReady } from './make-ready/station';
+import { layout } from './layout/station';
+import { prepare } from './prepare/station';
 import { sign } from './sign/station';
-import { stack } from './stack/station';
+import { stackUp } from './stack-up/station';
 
 /** The stations of a joint in the order of the work. */
-export const STATIONS = [carry, layOut, stack, makeReady, drive, check, sign] as const;
+export const STATIONS = [size, layout, stackUp, prepare, drive, inspect, sign] as const;
 
 export type StationKey = (typeof STATIONS)[number]['key'];
 type AnyStation = (typeof STATIONS)[number];

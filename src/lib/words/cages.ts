@@ -1,9 +1,9 @@
-import type { Doubt, FalseReading } from '../../core/ready/cage/doubts.ts';
-import type { CageGuide, GuideSaid } from '../../core/ready/cage/guide.ts';
-import type { RecheckStatus } from '../../core/ready/cage/rechecks.ts';
-import type { FoundSetting } from '../../core/ready/cage/setting.ts';
-import type { CageSetup } from '../../core/ready/cage/setup.ts';
-import type { SetupCheck } from '../../core/ready/cage/setup-checks.ts';
+import type { Doubt, FalseReading } from '../../core/prepare/cage/doubts.ts';
+import type { CageGuide, GuideSaid } from '../../core/prepare/cage/guide.ts';
+import type { RecheckStatus } from '../../core/prepare/cage/rechecks.ts';
+import type { FoundSetting } from '../../core/prepare/cage/setting.ts';
+import type { CageSetup } from '../../core/prepare/cage/setup.ts';
+import type { SetupCheck } from '../../core/prepare/cage/setup-checks.ts';
 import { flushRange } from './flush.ts';
 import { CAGES } from './pages/cages.ts';
 import { refusalInWords } from './refusals.ts';

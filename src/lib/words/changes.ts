@@ -1,5 +1,5 @@
-import type { SettingChange } from '../../core/ready/cage/tasks.ts';
-import type { ChangedSaid } from '../../core/ready/rests-changed.ts';
+import type { SettingChange } from '../../core/prepare/cage/tasks.ts';
+import type { ChangedSaid } from '../../core/prepare/rests-changed.ts';
 import type { WriteLength } from './writing.ts';
 
 const STEP_PARTS = {

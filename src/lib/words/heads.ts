@@ -1,12 +1,12 @@
-import type { FindingLimits } from '../../core/check/finding-limits.ts';
-import type { FlushLimits } from '../../core/check/flush-look.ts';
-import type { CannotTell } from '../../core/check/head-judged.ts';
-import type { HeadSeat } from '../../core/issue/flush-at.ts';
-import type { Cause } from '../../core/check/head-causes.ts';
-import type { NextHead } from '../../core/check/next-head.ts';
+import type { FindingLimits } from '../../core/inspect/finding-limits.ts';
+import type { FlushLimits } from '../../core/inspect/flush-look.ts';
+import type { CannotTell } from '../../core/inspect/head-judged.ts';
+import type { HeadSeat } from '../../core/release/flush-at.ts';
+import type { Cause } from '../../core/inspect/head-causes.ts';
+import type { NextHead } from '../../core/inspect/next-head.ts';
 import type { InspectionPlace } from '../../core/rules/inspection.ts';
-import type { Finding, HeadVerdict, Look, Place, SeenFlag } from '../../core/check/findings.ts';
-import type { HeadReport, MetalAccount, ReasonSaid } from '../../core/check/head-report.ts';
+import type { Finding, HeadVerdict, Look, Place, SeenFlag } from '../../core/inspect/findings.ts';
+import type { HeadReport, MetalAccount, ReasonSaid } from '../../core/inspect/head-report.ts';
 import { NOMINAL_HEIGHT_D } from '../../core/catalog/head-limits.ts';
 import { sentence, type WriteLength } from './writing.ts';
 

@@ -1,7 +1,7 @@
 import { blindFoundInWords } from './blind-rivets.ts';
 import type { CarriedFrom } from '../../core/events/stream.ts';
-import type { HoleEvent } from '../../core/check/hole-events.ts';
-import type { HoleLook } from '../../core/check/hole-look.ts';
+import type { HoleEvent } from '../../core/inspect/hole-events.ts';
+import type { HoleLook } from '../../core/inspect/hole-look.ts';
 import type { DriveFrozen } from '../../core/driving/drive-events.ts';
 import type { DriveMove } from '../../core/driving/drive-move.ts';
 import type { ReworkFrozen } from '../../core/reworking/rework-subject.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { HeadJudged } from '../../core/check/head-judged.ts';
-import type { HoleEvent } from '../../core/check/hole-events.ts';
+import type { HeadJudged } from '../../core/inspect/head-judged.ts';
+import type { HoleEvent } from '../../core/inspect/hole-events.ts';
 import { lookSaid, standingInWords } from './looks.ts';
 import { inStyle } from './writing.ts';
 

@@ -1,8 +1,8 @@
-import { isBad } from '../../core/check/findings.ts';
-import type { HeadStanding } from '../../core/check/head-standing.ts';
-import type { HeadJudged } from '../../core/check/head-judged.ts';
-import { verdictOfLook, type HoleLook } from '../../core/check/hole-look.ts';
-import type { HeadReport } from '../../core/check/head-report.ts';
+import { isBad } from '../../core/inspect/findings.ts';
+import type { HeadStanding } from '../../core/inspect/head-standing.ts';
+import type { HeadJudged } from '../../core/inspect/head-judged.ts';
+import { verdictOfLook, type HoleLook } from '../../core/inspect/hole-look.ts';
+import type { HeadReport } from '../../core/inspect/head-report.ts';
 import { CANNOT_TELL, FINDING_NAMES, findingNote, missingInWords, reportInWords } from './heads.ts';
 import { RESULT_NAMES } from './results.ts';
 import { sentence, type WriteLength } from './writing.ts';

@@ -1,4 +1,4 @@
-import type { WidthPlace } from '../../core/carry/need.ts';
+import type { WidthPlace } from '../../core/size/need.ts';
 import type { WriteLength } from './writing.ts';
 
 /** The place by itself, where there are several. */

@@ -1,7 +1,7 @@
 import type { ExistingStanding } from '../../core/plan/existing-holes.ts';
-import type { CuttingMethod } from '../../core/ready/cutting-advice.ts';
-import type { ReadyStep } from '../../core/ready/step-list.ts';
-import type { StepHazard, StepSaid } from '../../core/ready/step-said.ts';
+import type { CuttingMethod } from '../../core/prepare/cutting-advice.ts';
+import type { ReadyStep } from '../../core/prepare/step-list.ts';
+import type { StepHazard, StepSaid } from '../../core/prepare/step-said.ts';
 import { angle, flushAim } from './flush.ts';
 import type { WriteLength } from './writing.ts';
 

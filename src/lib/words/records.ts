@@ -1,4 +1,4 @@
-import { Finding, MeasuredFinding, SeenFlag, HeadVerdict } from '../../core/check/findings.ts';
+import { Finding, MeasuredFinding, SeenFlag, HeadVerdict } from '../../core/inspect/findings.ts';
 import { RESULT_NAMES } from './results.ts';
 import { FINDING_NAMES } from './heads.ts';
 

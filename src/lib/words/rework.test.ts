@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import type { HoleEvent } from '../../core/check/hole-look.ts';
+import type { HoleEvent } from '../../core/inspect/hole-look.ts';
 import { questionBegins } from './rework.ts';
 import { inInches, inStyle } from './writing.ts';
 

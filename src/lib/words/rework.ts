@@ -1,4 +1,4 @@
-import { isMeasured, type HoleEvent } from '../../core/check/hole-look.ts';
+import { isMeasured, type HoleEvent } from '../../core/inspect/hole-look.ts';
 import type { HoleReading } from '../../core/reworking/hole-readings.ts';
 import type { AgainstSize, HoleDecision } from '../../core/reworking/decide-hole.ts';
 import type { RemovalSchool, RemovalStep, HowOut } from '../../core/reworking/removal-walk.ts';

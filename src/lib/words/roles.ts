@@ -7,7 +7,7 @@ export const RIGHT_WORDS: Record<Right, string> = {
   release: 'release a joint',
   prepare: 'complete prep steps, set up tools, move stock, take out icebox rivets',
   drive: 'log driving and its order',
-  check: 'record inspections',
+  inspect: 'record inspections',
   rework: 'remove rivets, measure holes, refer to engineering, record dispositions',
   void: 'void another’s reading, with the reason',
   sign: 'sign a release',

@@ -7,7 +7,7 @@ import { holesNamed, plural, sentence } from './writing.ts';
 /** What keeps a release from being signed, and at which station it is mended. */
 export function mustInWords(must: Must): {
   text: string;
-  station: 'drive' | 'check';
+  station: 'drive' | 'inspect';
   hole: number | null;
 } {
   const hole = must.holes[0] ?? null;
@@ -21,55 +21,55 @@ export function mustInWords(must: Must): {
     case 'holes-empty':
       return {
         text: `${plural(must.holes.length, 'hole')} empty: ${holesNamed(must.holes)}`,
-        station: 'check',
+        station: 'inspect',
         hole
       };
     case 'heads-due':
       return {
         text: `${plural(must.holes.length, 'head')} to inspect: ${holesNamed(must.holes)}`,
-        station: 'check',
+        station: 'inspect',
         hole
       };
     case 'heads-bad':
       return {
         text: `${plural(must.holes.length, 'rejected head')}: ${holesNamed(must.holes)}`,
-        station: 'check',
+        station: 'inspect',
         hole
       };
     case 'heads-simulated':
       return {
         text: `${plural(must.holes.length, 'head')} measured with a simulated device (practice): ${holesNamed(must.holes)}`,
-        station: 'check',
+        station: 'inspect',
         hole
       };
     case 'heads-by-driver':
       return {
         text: `${plural(must.holes.length, 'head')} inspected only by the driver; shop rule requires another inspector: ${holesNamed(must.holes)}`,
-        station: 'check',
+        station: 'inspect',
         hole
       };
     case 'blinds-bad':
       return {
         text: `${plural(must.holes.length, 'blind rivet')} to replace: ${holesNamed(must.holes)}`,
-        station: 'check',
+        station: 'inspect',
         hole
       };
     case 'blinds-not-inspected':
       return {
         text: `${plural(must.holes.length, 'blind rivet')} installed but not inspected: ${holesNamed(must.holes)}`,
-        station: 'check',
+        station: 'inspect',
         hole
       };
     case 'blinds-not-in':
       return {
         text: `${plural(must.holes.length, 'approved blind rivet')} not installed: ${holesNamed(must.holes)}`,
-        station: 'check',
+        station: 'inspect',
         hole
       };
     case 'referrals-open':
       return {
         text: `${plural(must.count, 'question')} not answered${must.holes.length > 0 ? `, of hole ${holesNamed(must.holes)}` : ''}`,
-        station: 'check',
+        station: 'inspect',
         hole
       };
   }

@@ -1,8 +1,8 @@
 import { OldWorkMove } from '../../core/old-work/old-work-stream.ts';
 import { oldWorkMoveInWords } from './old-work.ts';
-import { HoleLook } from '../../core/check/hole-look.ts';
+import { HoleLook } from '../../core/inspect/hole-look.ts';
 import { DriveMove } from '../../core/driving/drive-move.ts';
-import { ReadyMove } from '../../core/ready/progress.ts';
+import { ReadyMove } from '../../core/prepare/progress.ts';
 import { ReworkMove } from '../../core/reworking/rework-moves.ts';
 import { FINDING_NAMES } from './heads.ts';
 import { driveMoveInWords, readingInWords, reworkEventInWords } from './history.ts';

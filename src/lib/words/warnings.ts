@@ -23,9 +23,9 @@ export interface WrittenWarning {
 
 /** The stations that a plan is made at, by name. */
 export const PLANNED_AT: Record<PlanWarning['station'], string> = {
-  carry: 'Size',
-  'lay-out': 'Layout',
-  stack: 'Stack-up'
+  size: 'Size',
+  layout: 'Layout',
+  'stack-up': 'Stack-up'
 };
 
 const of = (stack: string | null): string => (stack === null ? '' : `: ${stack}`);

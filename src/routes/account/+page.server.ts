@@ -1,4 +1,4 @@
-import { DOORS } from '$lib/words/pages/doors.ts';
+import { SIGN_IN } from '$lib/words/pages/sign-in.ts';
 import { fail, redirect } from '@sveltejs/kit';
 import { NewPassword, OwnPin } from '$lib/api/people.ts';
 import { dropSession } from '$lib/server/people/cookies';
@@ -40,7 +40,7 @@ export const actions: Actions = {
       ? {
           way: 'pin',
           message: '',
-          said: pin === '' ? DOORS.noPinMore : DOORS.pinKept
+          said: pin === '' ? SIGN_IN.noPinMore : SIGN_IN.pinKept
         }
       : fail(400, { way: 'pin', message: set.message, said: '' });
   },

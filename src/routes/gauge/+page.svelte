@@ -17,7 +17,7 @@
   import { featureInWords, FEATURE_VERDICTS } from '$lib/words/gauge';
   import { told } from '$core/refusal-said.ts';
   import { measuredSizes } from '$core/exchange/measured-plate.ts';
-  import ShopPlates from '$lib/ui/check/ShopPlates.svelte';
+  import ShopPlates from '$lib/ui/inspect/ShopPlates.svelte';
   import type { PageData } from './$types';
 
   interface Props {

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { ANSWER_MS, within } from '$lib/server/db/within';
-import { rowsOf } from '$lib/server/db/work';
+import { rowsOf } from '$lib/server/db/transaction';
 import type { RequestHandler } from './$types';
 
 /** Whether it can serve: the database answers. A balancer sends nobody here while it does not. */

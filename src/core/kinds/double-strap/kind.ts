@@ -25,7 +25,7 @@ export const doubleStrap = defineKind({
     sheets: blankSheets('strap', 'broken member', 'strap')
   },
   asks: {
-    carry: [
+    size: [
       length('widthIn', 'Width of the broken member', '2 1/4'),
       length('gapIn', 'Gap at the break', '0', 'none'),
       choice('shear', 'Shear planes per rivet', [
@@ -33,7 +33,7 @@ export const doubleStrap = defineKind({
         ['double', 'Two (double shear)']
       ])
     ],
-    'lay-out': [
+    layout: [
       choice('run', 'Row direction', [
         ['fits', 'Automatic'],
         ['across', 'Across'],

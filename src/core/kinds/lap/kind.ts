@@ -20,8 +20,8 @@ export const lap = defineKind({
     sheets: blankSheets('upper sheet', 'lower sheet')
   },
   asks: {
-    carry: [length('widthIn', 'Joint width, along the rivet row', '10 3/4')],
-    'lay-out': [...ROWS, ...EDGES]
+    size: [length('widthIn', 'Joint width, along the rivet row', '10 3/4')],
+    layout: [...ROWS, ...EDGES]
   },
   names: {
     widthIn: 'joint width',

@@ -25,13 +25,13 @@ export const line = defineKind({
     sheets: blankSheets('skin', 'flange')
   },
   asks: {
-    carry: [
+    size: [
       length('lengthIn', 'Length of the flange or stiffener', '18'),
       length('flangeIn', 'Flange width, edge to bend', '3/4'),
       length('bendRadiusIn', 'Bend radius, inside', '1/8'),
       CARRIES
     ],
-    'lay-out': [
+    layout: [
       ...EDGES,
       length('offsetIn', 'Line from the flange edge', 'usual', 'one edge distance')
     ]

@@ -36,7 +36,7 @@ export const panel = defineKind({
     sheets: blankSheets('frame strip', 'clear panel', 'frame')
   },
   asks: {
-    carry: [
+    size: [
       length('widthIn', 'Width of the clear panel', '22'),
       length('heightIn', 'Height', '14'),
       length('frameIn', 'Width of the frame strip', '1'),
@@ -52,7 +52,7 @@ export const panel = defineKind({
         placeholder: 'sleeves, data and person'
       }
     ],
-    'lay-out': [
+    layout: [
       ...EDGES,
       length('bracketIn', 'Corner bracket leg length', 'none', 'no brackets'),
       count('top'),

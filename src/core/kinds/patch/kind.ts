@@ -55,7 +55,7 @@ export const patch = defineKind({
     sheets: blankSheets('skin', 'doubler')
   },
   asks: {
-    carry: [
+    size: [
       length('cutoutWIn', 'Cutout (damage) width', '3 1/2'),
       length('cutoutHIn', 'Cutout (damage) height', '2 1/4'),
       choice(
@@ -84,7 +84,7 @@ export const patch = defineKind({
       ),
       CARRIES
     ],
-    'lay-out': [
+    layout: [
       choice(
         'rows',
         'Rivet rows around the cutout',

@@ -30,7 +30,7 @@ export const round = defineKind({
     sheets: blankSheets('skin', 'doubler')
   },
   asks: {
-    carry: [
+    size: [
       length('cutoutIn', 'Cutout diameter', '2 1/2'),
       choice(
         'insert',
@@ -43,7 +43,7 @@ export const round = defineKind({
       ),
       CARRIES
     ],
-    'lay-out': [
+    layout: [
       choice(
         'rings',
         'Rings of rivets',

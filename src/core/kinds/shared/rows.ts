@@ -1,6 +1,6 @@
 import { BrokenPrecondition } from '../../units/broken-precondition.ts';
 import type { Answer } from '../../answer.ts';
-import type { Need } from '../../carry/need.ts';
+import type { Need } from '../../size/need.ts';
 import { rowLayout, type RowLayoutInput, type RowLayoutResult } from '../../layout/row-layout.ts';
 import type { HoleCheck, LayContext, LayoutFigure } from '../kind-layout.ts';
 import { edgeFigure, pitchFigure, transverseFigure } from './common-figures.ts';

@@ -22,7 +22,7 @@ export const splice = defineKind({
     sheets: blankSheets('skin', 'strap')
   },
   asks: {
-    carry: [
+    size: [
       length('widthIn', 'Joint width, along the rivet rows', '10 3/4'),
       length('gapIn', 'Gap between the skins’ ends', '0', 'none: they touch'),
       length(
@@ -32,7 +32,7 @@ export const splice = defineKind({
         'as thick as the near one'
       )
     ],
-    'lay-out': [...ROWS, ...EDGES]
+    layout: [...ROWS, ...EDGES]
   },
   names: {
     widthIn: 'joint width',

@@ -26,13 +26,13 @@ export const tapered = defineKind({
     sheets: blankSheets('skin', 'flange')
   },
   asks: {
-    carry: [
+    size: [
       length('lengthIn', 'Length of the member', '164'),
       length('flangeIn', 'Flange width at the datum end', '1 1/2'),
       length('flangeEndIn', 'Flange width at the far end', 'same', 'as wide as at the datum'),
       CARRIES
     ],
-    'lay-out': [
+    layout: [
       choice(
         'lines',
         'Rivet lines',

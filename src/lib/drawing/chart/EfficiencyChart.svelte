@@ -1,7 +1,7 @@
 <script lang="ts">
   import { LAYOUT } from '$lib/words/pages/layout';
   import { line, scaleLinear } from 'd3';
-  import type { EfficiencyPoint } from '$core/carry/efficiency-curve.ts';
+  import type { EfficiencyPoint } from '$core/size/efficiency-curve.ts';
   import type { StrengthView } from '$core/plan/strength-view.ts';
   import type { Multipliers } from '$core/rules/multipliers.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';

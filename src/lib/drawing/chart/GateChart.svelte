@@ -1,7 +1,7 @@
 <script lang="ts">
   import { scaleLinear } from 'd3';
   import { headLimits, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '$core/catalog/head-limits.ts';
-  import { headsInD, type HoleEvent } from '$core/check/hole-events.ts';
+  import { headsInD, type HoleEvent } from '$core/inspect/hole-events.ts';
   import { atLeast, atMost } from '$core/units/tolerance.ts';
   import type { HeadLimitsName } from '$core/schema/fields.ts';
   import VerdictMark from '$lib/ui/kit/VerdictMark.svelte';

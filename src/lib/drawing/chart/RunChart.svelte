@@ -1,8 +1,8 @@
 <script lang="ts">
   import { line, scaleLinear } from 'd3';
   import { headLimits, NOMINAL_DIAMETER_D, NOMINAL_HEIGHT_D } from '$core/catalog/head-limits.ts';
-  import { runStatistics, runWork, type RunWarning } from '$core/check/run-statistics.ts';
-  import { type HeadInD } from '$core/check/hole-events.ts';
+  import { runStatistics, runWork, type RunWarning } from '$core/inspect/run-statistics.ts';
+  import { type HeadInD } from '$core/inspect/hole-events.ts';
   import type { HeadLimitsName } from '$core/schema/fields.ts';
   import Arithmetic from '$lib/ui/kit/Arithmetic.svelte';
   import VerdictMark from '$lib/ui/kit/VerdictMark.svelte';

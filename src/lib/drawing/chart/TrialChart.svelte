@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { predictAt, type CageGuide } from '$core/ready/cage/guide.ts';
-  import { filmRaisesIn } from '$core/ready/countersink-next.ts';
-  import { filmOf, type CageSetup } from '$core/ready/cage/setup.ts';
-  import type { SettingState } from '$core/ready/cage/setting.ts';
+  import { predictAt, type CageGuide } from '$core/prepare/cage/guide.ts';
+  import { filmRaisesIn } from '$core/prepare/countersink-next.ts';
+  import { filmOf, type CageSetup } from '$core/prepare/cage/setup.ts';
+  import type { SettingState } from '$core/prepare/cage/setting.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { MEASURED } from '$lib/words/cages';
   import { signed } from '$lib/words/writing';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { SeenFlag } from '$core/check/findings.ts';
+  import type { SeenFlag } from '$core/inspect/findings.ts';
 
   /** What a finding looks like, drawn to be recognized: a rivet in two sheets, cut through or seen from above. */
   interface Props {

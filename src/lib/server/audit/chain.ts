@@ -1,5 +1,5 @@
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { log } from '../log.ts';
 
 const MOST_IN_A_LINK = 5000;

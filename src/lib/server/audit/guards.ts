@@ -1,5 +1,5 @@
 import type { Database } from '../db/connect.ts';
-import { inWork, rowsOf } from '../db/work.ts';
+import { inTransaction, rowsOf } from '../db/transaction.ts';
 
 /** Triggers, functions and rules of a database, each by its name, as the database writes them out. */
 export type Guards = ReadonlyMap<string, string>;
@@ -21,7 +21,7 @@ const PLAINLY = `set local search_path = pg_catalog, pg_temp; set local timezone
 
 /** One look at a whole database as it stands at one instant, with nothing of its own in the way. */
 export const inPlainSight = <T>(database: Database, look: () => Promise<T>): Promise<T> =>
-  inWork(database, async () => {
+  inTransaction(database, async () => {
     await rowsOf(database, 'set transaction isolation level repeatable read read only', []);
     for (const setting of PLAINLY.split('; ')) await rowsOf(database, setting, []);
     return look();

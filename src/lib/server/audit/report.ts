@@ -1,5 +1,5 @@
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { AUDITED } from './audited.ts';
 import { guardsChanged, guardsOf, inPlainSight, type Guards } from './guards.ts';
 import { MOST_NAMED, rowsNotAsNoted, sha256, type RowFinding } from './rows-as-noted.ts';

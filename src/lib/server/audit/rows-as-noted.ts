@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import type { Audited } from './audited.ts';
 
 /** What is wrong with a row of a table. */

@@ -1,5 +1,5 @@
 import type { Database } from './connect.ts';
-import { rowsOf } from './work.ts';
+import { rowsOf } from './transaction.ts';
 
 export const APPLICATION_ROLE = 'zanjador_app';
 

@@ -1,5 +1,5 @@
 import { ConnectionAcquireTimeoutError, ConnectionError } from 'sequelize';
-import { answeredWithin } from './work.ts';
+import { answeredWithin } from './transaction.ts';
 import { Unanswered } from './within.ts';
 
 /** PostgreSQL's own words for a server that is going, coming or full: the classes 08, 53 and 57P. */

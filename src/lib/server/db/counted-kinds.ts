@@ -2,7 +2,7 @@ import { HITS } from '../../../core/driving/drive-move.ts';
 import { OPEN_QUESTIONS } from '../../../core/reworking/rework-moves.ts';
 import { IN_BIN } from '../../../core/stock/stock.ts';
 import type { Database } from './connect.ts';
-import { rowsOf } from './work.ts';
+import { rowsOf } from './transaction.ts';
 
 /** By log: what an event of each kind does to what lists count of it. */
 const COUNTED: Readonly<Record<string, Readonly<Record<string, number | null>>>> = {

@@ -1,7 +1,7 @@
 import { SequelizeStorage, Umzug } from 'umzug';
 import type { Database } from './connect.ts';
 import { writeCountedKinds } from './counted-kinds.ts';
-import { inWork, rowsOf } from './work.ts';
+import { inTransaction, rowsOf } from './transaction.ts';
 import { firstTables } from './migrations/0001-first-tables.ts';
 import { kindsOfJoint } from './migrations/0002-kinds-of-joint.ts';
 import { stock } from './migrations/0003-stock.ts';
@@ -104,7 +104,7 @@ export async function notYetMigrated(database: Database): Promise<string[]> {
  * @throws where a newer program has been at it
  */
 export const migrate = (database: Database): Promise<string[]> =>
-  inWork(database, async () => {
+  inTransaction(database, async () => {
     await rowsOf(database, `select pg_advisory_xact_lock(${MIGRATING})`, []);
     await refuseNewer(database);
     const { sequelize } = database;

@@ -1,4 +1,4 @@
-import type { IssuedRoom } from '../../../core/issue/issue.ts';
+import type { IssuedRoom } from '../../../core/release/release.ts';
 import type { SinceRelease } from '../../../core/releases/since-release.ts';
 import {
   DataTypes,

@@ -1,7 +1,7 @@
 import type { ColdBatchFacts } from '../../../core/driving/cold-of.ts';
 import { BatchTimes } from '../../../core/rules/icebox.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 
 interface BatchFactsRow {
   id: string;

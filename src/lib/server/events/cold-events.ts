@@ -1,5 +1,5 @@
 import { coldStream } from '../../../core/driving/cold-events.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { countsOfBatch } from './batches.ts';
 import { keptStream } from './kept-stream.ts';
 import { COLD_EVENTS } from './tables.ts';

@@ -1,7 +1,7 @@
 import { LRUCache } from 'lru-cache';
-import { IssuedFacts, type Issue } from '../../../core/issue/issue.ts';
+import { IssuedFacts, type Issue } from '../../../core/release/release.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { toIssuedHoles, type HoleRow } from './issued-holes.ts';
 
 interface Frozen extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'> {

@@ -1,4 +1,4 @@
-import { holeStates, holeStream } from '../../../core/check/hole-events.ts';
+import { holeStates, holeStream } from '../../../core/inspect/hole-events.ts';
 import { drivenNow, driveStream } from '../../../core/driving/drive-events.ts';
 import { drivingOf } from '../../../core/releases/release-now.ts';
 import type { ReworkState } from '../../../core/reworking/rework-state.ts';

@@ -1,4 +1,4 @@
-import type { Issue, IssuedFacts, IssuedHole, IssuedRoom } from '../../../core/issue/issue.ts';
+import type { Issue, IssuedFacts, IssuedHole, IssuedRoom } from '../../../core/release/release.ts';
 import { OpenBlind } from '../../../core/plan/open-blind.ts';
 import type { Dash } from '../../../core/schema/fields.ts';
 

@@ -1,5 +1,5 @@
 import { oldWorkStream } from '../../../core/old-work/old-work-stream.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { keptStream } from './kept-stream.ts';
 import { eventsOf } from './read.ts';
 import { OLD_WORK_EVENTS } from './tables.ts';

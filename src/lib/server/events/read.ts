@@ -1,6 +1,6 @@
 import { recorded, type Recorded, type Stamped, type Stream } from '../../../core/events/stream.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import type { EventTable } from './table.ts';
 
 /** As much of a kept stream as reading needs. */

@@ -3,7 +3,7 @@ import { CLOCK_SLACK_MS } from '../../../core/events/clock-slack.ts';
 import type { Recorded, Stamped } from '../../../core/events/stream.ts';
 import { inWords } from '../clock.ts';
 import type { Database } from '../db/connect.ts';
-import { inWork, missingReference, rowsOf } from '../db/work.ts';
+import { inTransaction, missingReference, rowsOf } from '../db/transaction.ts';
 import {
   because,
   done,
@@ -100,7 +100,7 @@ export async function recordMoves<Subject, Move extends Stamped, Frozen, State>(
 ): Promise<Outcome<Stored<Move, Frozen>[]>> {
   const act = () => record(database, kept, subjectId, moves, sender);
   try {
-    return done(await (kept.order === 'locked' ? inWork(database, act) : act()));
+    return done(await (kept.order === 'locked' ? inTransaction(database, act) : act()));
   } catch (error) {
     if (error instanceof Refused) return error.outcome;
     if (isCoded(error, SIGNED))

@@ -2,7 +2,7 @@ import { reworkStream } from '../../../core/reworking/rework-events.ts';
 import { asReworked, sinceOf, type ReworkState } from '../../../core/reworking/rework-state.ts';
 import { may, ROLES, type Right } from '../../../core/people/rights.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { frozenIssue } from './frozen-issue.ts';
 import { keptStream } from './kept-stream.ts';
 import { sinceIssued } from './since-issued.ts';

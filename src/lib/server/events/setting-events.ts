@@ -1,8 +1,8 @@
 import type { ModelStatic } from 'sequelize';
 import type { z } from 'zod';
 import type { Stamped, Stream } from '../../../core/events/stream.ts';
-import { cageStream } from '../../../core/ready/cage/setting.ts';
-import { CageSetup } from '../../../core/ready/cage/setup.ts';
+import { cageStream } from '../../../core/prepare/cage/setting.ts';
+import { CageSetup } from '../../../core/prepare/cage/setup.ts';
 import { ToolSetup } from '../../../core/tool-setting/tool-setup.ts';
 import { toolStream } from '../../../core/tool-setting/tool-stream.ts';
 import type { Database } from '../db/connect.ts';

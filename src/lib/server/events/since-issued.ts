@@ -1,7 +1,7 @@
 import { reworkStream } from '../../../core/reworking/rework-events.ts';
 import { NO_REWORK, type ReworkState } from '../../../core/reworking/rework-state.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { eventsOf } from './read.ts';
 import type { LogClock } from './kept-stream.ts';
 import { REWORK_EVENTS } from './tables.ts';

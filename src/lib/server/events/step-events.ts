@@ -1,4 +1,4 @@
-import { stepStream } from '../../../core/ready/progress.ts';
+import { stepStream } from '../../../core/prepare/progress.ts';
 import { keptStream } from './kept-stream.ts';
 import { STEP_EVENTS } from './tables.ts';
 

@@ -1,6 +1,6 @@
 import { stockStream, type StockMove } from '../../../core/stock/stock.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { keptStream } from './kept-stream.ts';
 import { STOCK_EVENTS } from './tables.ts';
 

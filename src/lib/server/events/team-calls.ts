@@ -1,5 +1,5 @@
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 
 /** Keeps that somebody called at a release, where there is one, from a session of their own: it confirms that they held the gun or the bar. */
 export const keepCall = (

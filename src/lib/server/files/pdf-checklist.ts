@@ -1,5 +1,5 @@
-import type { OrientationMark } from '../../../core/ready/orientation.ts';
-import type { ReadyStep } from '../../../core/ready/step-list.ts';
+import type { OrientationMark } from '../../../core/prepare/orientation.ts';
+import type { ReadyStep } from '../../../core/prepare/step-list.ts';
 import { stepInWords } from '../../words/ready-steps.ts';
 import type { WriteLength } from '../../words/writing.ts';
 import { PAPERS, type Paper } from '../../../core/exchange/tiles.ts';

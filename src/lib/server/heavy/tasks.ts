@@ -1,5 +1,5 @@
 /** What a plan's threads do: each task takes and gives plain data, and is the same function when it is called here. */
-import { summaryOf, type PlanSummary } from '../../../core/issue/summary.ts';
+import { summaryOf, type PlanSummary } from '../../../core/release/summary.ts';
 import type { EnteredJoint, Joint } from '../../../core/kinds/joint.ts';
 import type { Plan } from '../../../core/plan/plan-shape.ts';
 import { plan } from '../../../core/plan/plan.ts';

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { LiveLine } from '../../api/live.ts';
 import { readJson } from '../../api/read-json.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { log } from '../log.ts';
 
 /** The channel of the database that every process of the application listens on. */

@@ -1,7 +1,7 @@
 import { fn, Op } from 'sequelize';
 import { asText } from '../db/columns.ts';
 import type { Database } from '../db/connect.ts';
-import { inWork } from '../db/work.ts';
+import { inTransaction } from '../db/transaction.ts';
 import { logPeople } from './people-log.ts';
 import { newToken, tokenHash } from './secrets.ts';
 
@@ -37,7 +37,7 @@ export async function trustBench(database: Database, name: string, by: string): 
 
 /** Ends a shared device, and every session that was begun on it. */
 export const endBench = (database: Database, id: string, by: string): Promise<boolean> =>
-  inWork(database, async () => {
+  inTransaction(database, async () => {
     const { TrustedBenchRow, Session } = database.models;
     const now = { endedAt: fn('now') };
     const [ended] = await TrustedBenchRow.scope('trusted').update(now, {

@@ -1,5 +1,5 @@
 import type { Database } from '../db/connect.ts';
-import { inWork } from '../db/work.ts';
+import { inTransaction } from '../db/transaction.ts';
 import { newToken, tokenHash } from './secrets.ts';
 
 /** What a browser is known by. */
@@ -19,7 +19,7 @@ export async function tieToDevice(
 ): Promise<{ device: string | null; token: string | null }> {
   const session = tokenHash(sessionToken);
   const { Session, Device } = database.models;
-  return inWork(database, async () => {
+  return inTransaction(database, async () => {
     const open = await Session.findByPk(session, { lock: true });
     // two requests of one page come at once: the second finds what the first has tied
     if (!open || open.deviceId !== null) return { device: open?.deviceId ?? null, token: null };

@@ -1,5 +1,5 @@
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { codeHash, newCode } from './secrets.ts';
 
 /** What this database is for. */

@@ -1,9 +1,9 @@
-import { DOORS } from '../../words/pages/doors.ts';
+import { SIGN_IN } from '../../words/pages/sign-in.ts';
 import { literal, Op, UniqueConstraintError } from 'sequelize';
 import type { Role } from '../../../core/people/rights.ts';
 import { asText } from '../db/columns.ts';
 import type { Database } from '../db/connect.ts';
-import { inWork, rowsOf } from '../db/work.ts';
+import { inTransaction, rowsOf } from '../db/transaction.ts';
 import { done, Refused, refused, type Outcome } from '../outcome.ts';
 import { logPeople, type PeopleAct } from './people-log.ts';
 import { codeHash, hashSecret, isSecret, newCode } from './secrets.ts';
@@ -59,10 +59,10 @@ export async function managedPeople(database: Database): Promise<ManagedPerson[]
 /** One lead's act on people, all of it or nothing. */
 async function act<T>(database: Database, inside: () => Promise<T>): Promise<Outcome<T>> {
   try {
-    return done(await inWork(database, inside));
+    return done(await inTransaction(database, inside));
   } catch (error) {
     if (error instanceof Refused) return error.outcome;
-    if (error instanceof UniqueConstraintError) return refused('conflict', DOORS.nameTaken);
+    if (error instanceof UniqueConstraintError) return refused('conflict', SIGN_IN.nameTaken);
     throw error;
   }
 }
@@ -103,7 +103,7 @@ async function leadLeft(database: Database): Promise<void> {
   // whoever changes leads does it one after the other
   await rowsOf(database, 'select one from installation for update');
   const leads = await database.models.Person.scope('here').count({ where: { role: 'lead' } });
-  if (leads === 0) throw new Refused('not-possible', DOORS.lastLead);
+  if (leads === 0) throw new Refused('not-possible', SIGN_IN.lastLead);
 }
 
 async function change(

@@ -1,7 +1,7 @@
 import { fn, literal, Op } from 'sequelize';
 import type { Role } from '../../../core/people/rights.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { newToken, tokenHash } from './secrets.ts';
 
 /** Who is at the bench, as every act of a request knows them. */

@@ -1,8 +1,8 @@
 import { col, fn, Op, where } from 'sequelize';
-import { DOORS } from '../../words/pages/doors.ts';
+import { SIGN_IN } from '../../words/pages/sign-in.ts';
 import { asText } from '../db/columns.ts';
 import type { Database } from '../db/connect.ts';
-import { inWork, rowsOf } from '../db/work.ts';
+import { inTransaction, rowsOf } from '../db/transaction.ts';
 import { done, refused, type Outcome } from '../outcome.ts';
 import { installation } from './installation.ts';
 import { logPeople } from './people-log.ts';
@@ -68,7 +68,7 @@ export async function signInByPin(
     where: { id: person, active: true }
   });
   const right = await isSecret(known?.pinHash ?? null, pin);
-  if (!known || !right) return refused('unreadable', DOORS.notThatPin);
+  if (!known || !right) return refused('unreadable', SIGN_IN.notThatPin);
   await rightTry(database, key);
   return done(await comeIn(database, known.id, 'pin', bench));
 }
@@ -101,7 +101,7 @@ export async function signInByCode(
   if (wait > 0) return tooOften(wait);
   if (readCode(code) === '') return refused('unreadable', 'Invalid code');
   const hash = await hashSecret(password);
-  const token = await inWork(database, async () => {
+  const token = await inTransaction(database, async () => {
     const id =
       (await firstLead(database, { login, code, name })) ?? (await spend(database, login, code));
     if (id === null) return null;

@@ -1,5 +1,5 @@
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 
 /** So many tries cost nothing: fingers slip. */
 const FREE = 3;

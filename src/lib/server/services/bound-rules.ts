@@ -2,7 +2,7 @@ import { boundRules, type BoundRule, type SetBy } from '../../../core/rules/boun
 import { may, type Role } from '../../../core/people/rights.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import type { JointView } from './joints.ts';
 import { currentProfile } from './profiles.ts';
 

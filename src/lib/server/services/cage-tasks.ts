@@ -1,6 +1,6 @@
-import { cageTasks, type CageTask } from '../../../core/ready/cage/tasks.ts';
-import { cageOfStep, type StepCage } from '../../../core/ready/cage/step-cage.ts';
-import { stepStream, tickedHoles } from '../../../core/ready/progress.ts';
+import { cageTasks, type CageTask } from '../../../core/prepare/cage/tasks.ts';
+import { cageOfStep, type StepCage } from '../../../core/prepare/cage/step-cage.ts';
+import { stepStream, tickedHoles } from '../../../core/prepare/progress.ts';
 import type { StepCageLine } from '../../setting-view.ts';
 import type { Database } from '../db/connect.ts';
 import { eventsOfMany } from '../events/read.ts';

@@ -1,9 +1,9 @@
 import { isDeepStrictEqual } from 'node:util';
 import { UniqueConstraintError, type InferAttributes, type WhereOptions } from 'sequelize';
-import { Cage } from '../../../core/ready/cage/cage.ts';
-import { offerFor } from '../../../core/ready/cage/remembered.ts';
-import { setupChecks } from '../../../core/ready/cage/setup-checks.ts';
-import { stepStream, tickedHoles } from '../../../core/ready/progress.ts';
+import { Cage } from '../../../core/prepare/cage/cage.ts';
+import { offerFor } from '../../../core/prepare/cage/remembered.ts';
+import { setupChecks } from '../../../core/prepare/cage/setup-checks.ts';
+import { stepStream, tickedHoles } from '../../../core/prepare/progress.ts';
 import type { NewSetting } from '../../api/cages.ts';
 import type { CageLine, CageSettingView, CageView, StepCageLine } from '../../setting-view.ts';
 import type { Database } from '../db/connect.ts';

@@ -1,4 +1,4 @@
-import { isMeasured } from '../../../core/check/hole-events.ts';
+import { isMeasured } from '../../../core/inspect/hole-events.ts';
 import { seedOf } from '../../../core/devices/random.ts';
 import { simulatedPicture } from '../../../core/devices/simulated-camera.ts';
 import { beforeCamera } from '../../../core/driving/before-camera.ts';

@@ -4,7 +4,7 @@ import type { Alloy } from '../../../core/schema/fields.ts';
 import { partNumber } from '../../../core/stack/part-number.ts';
 import type { ColdView, TakeOut } from '../../cold-view.ts';
 import type { Database } from '../db/connect.ts';
-import { inWork, rowsOf } from '../db/work.ts';
+import { inTransaction, rowsOf } from '../db/transaction.ts';
 import { batchesCounted, factsOf } from '../events/batches.ts';
 import { recordMoves } from '../events/record.ts';
 import { stockEvents } from '../events/stock-events.ts';
@@ -46,7 +46,7 @@ export async function takeOut(
   removedAt = new Date()
 ): Promise<Outcome<string>> {
   try {
-    return await inWork(database, async () => {
+    return await inTransaction(database, async () => {
       const [known] = await rowsOf<{ id: string }>(
         database,
         'select id from cold_batches where id = $1',

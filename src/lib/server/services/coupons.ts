@@ -5,7 +5,7 @@ import type { Paper } from '../../../core/exchange/tiles.ts';
 import { COUPON_PROBLEMS, couponPath } from '../../words/grading.ts';
 import type { WriteLength } from '../../words/writing.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { pdfCoupon } from '../files/pdf-coupon.ts';
 import { done, refused, type Outcome } from '../outcome.ts';
 

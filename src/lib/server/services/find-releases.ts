@@ -1,7 +1,7 @@
 import type { FoundReleases } from '../../api/found-rivet.ts';
 import type { RivetWish } from '../../api/records-wish.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { PAGE_LENGTH } from './find-rivets.ts';
 import { asksOfRivets, rivetsAsked } from './rivet-search.ts';
 import { settleRivets } from './settle-rivets.ts';

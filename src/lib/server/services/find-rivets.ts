@@ -1,8 +1,8 @@
-import type { Finding, HeadVerdict } from '../../../core/check/findings.ts';
+import type { Finding, HeadVerdict } from '../../../core/inspect/findings.ts';
 import type { FoundPage, FoundRivet } from '../../api/found-rivet.ts';
 import type { RivetSort, RivetWish } from '../../api/records-wish.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { narrow, rivetsAsked, type NarrowWish } from './rivet-search.ts';
 import { settleRivets } from './settle-rivets.ts';
 

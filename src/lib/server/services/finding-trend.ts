@@ -1,4 +1,4 @@
-import type { Finding } from '../../../core/check/findings.ts';
+import type { Finding } from '../../../core/inspect/findings.ts';
 import {
   TREND_WEEKS,
   type TrendBy,
@@ -8,7 +8,7 @@ import {
 } from '../../api/found-rivet.ts';
 import type { RivetWish } from '../../api/records-wish.ts';
 import type { Database } from '../db/connect.ts';
-import { inWork, rowsOf } from '../db/work.ts';
+import { inTransaction, rowsOf } from '../db/transaction.ts';
 import { rivetsAsked } from './rivet-search.ts';
 import { settleRivets } from './settle-rivets.ts';
 
@@ -72,7 +72,7 @@ export async function findingTrend(
 ): Promise<Trend> {
   await settleRivets(database);
   const { text, values } = trendStatement(wish, finding, by);
-  const { rows, weeks } = await inWork(database, async () => {
+  const { rows, weeks } = await inTransaction(database, async () => {
     // enough for the groups to be counted as they come instead of sorting half a year of heads on disk
     await rowsOf(database, `set local work_mem = '64MB'`, []);
     const all = await rowsOf<{ week: string }>(database, WEEKS, []);

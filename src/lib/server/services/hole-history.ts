@@ -1,4 +1,4 @@
-import { holeStream } from '../../../core/check/hole-events.ts';
+import { holeStream } from '../../../core/inspect/hole-events.ts';
 import { driveStream } from '../../../core/driving/drive-events.ts';
 import { asConfirmed } from '../../../core/driving/named-still.ts';
 import { rivetRecords } from '../../../core/records/rivet-record.ts';
@@ -6,7 +6,7 @@ import { reworkStream } from '../../../core/reworking/rework-events.ts';
 import { looksSame } from '../../../core/units/tolerance.ts';
 import type { HoleHistory } from '../../api/hole-history.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { eventsAtHoles, eventsOf } from '../events/read.ts';
 import { DRIVE_EVENTS, HOLE_EVENTS, REWORK_EVENTS } from '../events/tables.ts';
 import { issueWithSource } from './issues.ts';

@@ -1,11 +1,11 @@
-import { placesAsked } from '../../../core/check/head-standing.ts';
+import { placesAsked } from '../../../core/inspect/head-standing.ts';
 import { ISSUE_DOCUMENT } from '../../../core/documents/documents.ts';
 import type {
   HeldOpenHole,
   IssuedFacts,
   IssuedHole,
   IssuedRoom
-} from '../../../core/issue/issue.ts';
+} from '../../../core/release/release.ts';
 import type { Joint } from '../../../core/kinds/joint.ts';
 import type { HoleHeadroom } from '../../../core/plan/headroom.ts';
 import type { Plan } from '../../../core/plan/plan-shape.ts';
@@ -15,7 +15,7 @@ import type { RuleProfile } from '../../../core/rules/profile.ts';
 import { boundRuleInWords } from '../../words/bound-rules.ts';
 import { warningInWords } from '../../words/warnings.ts';
 import type { Database } from '../db/connect.ts';
-import { inWork } from '../db/work.ts';
+import { inTransaction } from '../db/transaction.ts';
 import { planOf, type PlannedJoint } from '../heavy/kept-plans.ts';
 import { outcomeOf } from './documents.ts';
 import { getJoint, type JointView } from './joints.ts';
@@ -109,7 +109,7 @@ export const issueJoint = (
         `${boundRuleInWords(looser, 'decimal')}. That is looser than the shop’s own rule: a lead releases it, or plan the joint under the shop’s rules`
       );
     const frozen = { joint: joint.value, ...planned.value, facts: { ...facts.value, bound } };
-    return inWork(database, () => freeze(database, frozen, issuedBy, issuedAt));
+    return inTransaction(database, () => freeze(database, frozen, issuedBy, issuedAt));
   });
 
 /** As lists read it beside what looks have told (`look_told`, migration 0020). */

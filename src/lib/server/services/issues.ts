@@ -1,6 +1,6 @@
-import type { Issue } from '../../../core/issue/issue.ts';
+import type { Issue } from '../../../core/release/release.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { must, readFacts } from './documents.ts';
 import { toIssuedHoles, type HoleRow } from '../events/issued-holes.ts';
 

@@ -4,12 +4,16 @@ import {
   type HoleMark,
   type MarkCounts
 } from '../../../core/releases/release-count.ts';
-import { issuedParts } from '../../../core/issue/issue.ts';
+import { issuedParts } from '../../../core/release/release.ts';
 import type { JointKind } from '../../../core/kinds/joint.ts';
-import { SUMMARY_VERSION, type PartCount, type PlanSummary } from '../../../core/issue/summary.ts';
-import type { RecheckStatus } from '../../../core/ready/cage/rechecks.ts';
+import {
+  SUMMARY_VERSION,
+  type PartCount,
+  type PlanSummary
+} from '../../../core/release/summary.ts';
+import type { RecheckStatus } from '../../../core/prepare/cage/rechecks.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { cagesOfSteps } from './cage-tasks.ts';
 import { readFacts } from './documents.ts';
 import { makeSummaries } from './kept-summaries.ts';

@@ -7,7 +7,7 @@ import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { JointRules, JointSave, SaveOutcome } from '../../api/joints.ts';
 import type { Database } from '../db/connect.ts';
 import type { Joint } from '../db/models.ts';
-import { inWork, rowsOf } from '../db/work.ts';
+import { inTransaction, rowsOf } from '../db/transaction.ts';
 import { must, outcomeOf, readDefinition, readProfile } from './documents.ts';
 import { keepSummary, makeSummary, type MadeSummary } from './kept-summaries.ts';
 import { currentProfile, rulesOf } from './profiles.ts';
@@ -79,7 +79,7 @@ export async function addJoint(
   const profile = await currentProfile(database);
   if (profile === null) return refused('conflict', 'there is no rule profile yet');
   const summary = await makeSummary(definition, profile.rules);
-  return inWork(database, async () => {
+  return inTransaction(database, async () => {
     const { models } = database;
     if (!(await models.Job.findByPk(jobId))) return refused('not-found', 'there is no such job');
     const document = { title, definition, documentVersion, profileId: profile.id, savedBy };
@@ -140,7 +140,7 @@ export const saveJoint = (
     );
     if (!row) return refused('not-found', 'there is no such joint');
     const summed = await sumUp(database, save.definition, row.profile_id);
-    return inWork(database, () => saveWithin(database, id, save, summed, savedBy));
+    return inTransaction(database, () => saveWithin(database, id, save, summed, savedBy));
   });
 
 /** What lists say of a joint under a profile: made before its row is locked, for planning it may take a while. */
@@ -199,7 +199,7 @@ export const setJointProfile = (
   change: JointRules,
   savedBy: string | null
 ): Promise<Outcome<{ revision: number }>> =>
-  outcomeOf(() => inWork(database, () => setProfileWithin(database, id, change, savedBy)));
+  outcomeOf(() => inTransaction(database, () => setProfileWithin(database, id, change, savedBy)));
 
 async function setProfileWithin(
   database: Database,

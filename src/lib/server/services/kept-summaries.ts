@@ -1,11 +1,11 @@
-import { SUMMARY_VERSION, type PlanSummary } from '../../../core/issue/summary.ts';
+import { SUMMARY_VERSION, type PlanSummary } from '../../../core/release/summary.ts';
 import type { EnteredJoint } from '../../../core/kinds/joint.ts';
 import { readEntered } from '../../../core/kinds/read-entered.ts';
 import { planCost } from '../../../core/plan/plan-cost.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
 import { told } from '../../../core/refusal-said.ts';
 import type { Database } from '../db/connect.ts';
-import { inWork, rowsOf } from '../db/work.ts';
+import { inTransaction, rowsOf } from '../db/transaction.ts';
 import { inThread } from '../heavy/threads.ts';
 import { log } from '../log.ts';
 import { readDefinition, readProfile } from './documents.ts';
@@ -71,7 +71,7 @@ export async function makeSummaries(
 ): Promise<Map<string, PlanSummary>> {
   if (jointIds.length === 0) return new Map();
   // The joints are held meanwhile: a save that came in between would be followed by what was there before it.
-  return inWork(database, () => makeWithin(database, jointIds));
+  return inTransaction(database, () => makeWithin(database, jointIds));
 }
 
 async function makeWithin(

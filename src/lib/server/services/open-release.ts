@@ -1,13 +1,13 @@
-import { holeStream, type HoleEvent } from '../../../core/check/hole-events.ts';
+import { holeStream, type HoleEvent } from '../../../core/inspect/hole-events.ts';
 import { driveStream, type DriveEvent } from '../../../core/driving/drive-events.ts';
 import type { ColdBatchFacts } from '../../../core/driving/cold-of.ts';
-import type { Issue } from '../../../core/issue/issue.ts';
+import type { Issue } from '../../../core/release/release.ts';
 import { releaseNow, type ReleaseNow } from '../../../core/releases/release-now.ts';
 import { SinceRelease } from '../../../core/releases/since-release.ts';
 import type { ReworkEvent } from '../../../core/reworking/rework-subject.ts';
 import { reworkStream } from '../../../core/reworking/rework-events.ts';
 import type { Database } from '../db/connect.ts';
-import { inOneView, rowsOf } from '../db/work.ts';
+import { inOneView, rowsOf } from '../db/transaction.ts';
 import { batchesOf } from '../events/batches.ts';
 import { eventsOf } from '../events/read.ts';
 import { DRIVE_EVENTS, HOLE_EVENTS, REWORK_EVENTS } from '../events/tables.ts';

@@ -1,5 +1,5 @@
 import type { Database } from '../db/connect.ts';
-import { inWork } from '../db/work.ts';
+import { inTransaction } from '../db/transaction.ts';
 import { done, refused, type Outcome } from '../outcome.ts';
 
 /** Joints without an aircraft and without data; nothing under it can be released. */
@@ -29,7 +29,7 @@ export const moveFromPractice = (
   jointId: string,
   jobId: string
 ): Promise<Outcome<null>> =>
-  inWork(database, async () => {
+  inTransaction(database, async () => {
     const { models } = database;
     const joint = await models.Joint.findByPk(jointId, { lock: true });
     if (!joint) return refused('not-found', 'there is no such joint');

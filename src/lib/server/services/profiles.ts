@@ -3,7 +3,7 @@ import type { RuleProfile } from '../../../core/rules/profile.ts';
 import type { ProfileSave, ProfileView } from '../../api/profiles.ts';
 import type { Database } from '../db/connect.ts';
 import type { Profile } from '../db/models.ts';
-import { inWork, rowsOf } from '../db/work.ts';
+import { inTransaction, rowsOf } from '../db/transaction.ts';
 import { must, readProfile } from './documents.ts';
 import { done, refused, type Outcome } from '../outcome.ts';
 
@@ -87,7 +87,7 @@ export const saveProfile = (
   { rules, note }: ProfileSave,
   madeBy: string
 ): Promise<Outcome<{ id: string; version: number }>> =>
-  inWork(database, async () => {
+  inTransaction(database, async () => {
     const { models } = database;
     // One at a time, or two savers would both make the same next version.
     await database.sequelize.query('lock table rule_profiles in share row exclusive mode');

@@ -1,11 +1,11 @@
 import type { ShopPlate } from '../../../core/devices/shop-plate.ts';
 import type { DrivingTools } from '../../../core/drive/driving-tools.ts';
 import { merge } from '../../../core/joint/merge.ts';
-import type { TimedWork } from '../../../core/ready/operations.ts';
-import { ReadyMove, type ReadyEvent } from '../../../core/ready/progress.ts';
-import { ShopFigures, STARTING_FIGURES } from '../../../core/ready/shop-figures.ts';
+import type { TimedWork } from '../../../core/prepare/operations.ts';
+import { ReadyMove, type ReadyEvent } from '../../../core/prepare/progress.ts';
+import { ShopFigures, STARTING_FIGURES } from '../../../core/prepare/shop-figures.ts';
 import type { Database } from '../db/connect.ts';
-import { inWork, rowsOf } from '../db/work.ts';
+import { inTransaction, rowsOf } from '../db/transaction.ts';
 import { eventsOf } from '../events/read.ts';
 import { stepEvents } from '../events/step-events.ts';
 import { done, refused, type Outcome } from '../outcome.ts';
@@ -51,7 +51,7 @@ async function change(
   some: ChangedFigures<Partial<ShopFigures>>,
   personId: string
 ): Promise<Outcome<ShopFigures>> {
-  return inWork(database, async () => {
+  return inTransaction(database, async () => {
     // of two at once the second waits, and then sees what the first has set
     await rowsOf(database, `select pg_advisory_xact_lock(hashtextextended('shop figures', 0))`);
     const stands = await shopFigures(database);

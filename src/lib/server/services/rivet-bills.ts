@@ -4,7 +4,7 @@ import {
   USUAL_SPARES,
   type BillOfRivets
 } from '../../../core/stack/bill-of-rivets.ts';
-import type { PartCount } from '../../../core/issue/summary.ts';
+import type { PartCount } from '../../../core/release/summary.ts';
 import { shortages, type Shortage } from '../../../core/stock/shortages.ts';
 import type { Database } from '../db/connect.ts';
 import { jobNames, type JobView } from './jobs.ts';

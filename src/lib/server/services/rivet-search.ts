@@ -1,6 +1,6 @@
 import type { RivetWish } from '../../api/records-wish.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 
 /** A condition with the values that stand in it. */
 export interface Sought {

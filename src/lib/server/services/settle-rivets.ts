@@ -1,9 +1,9 @@
 import { ZodError } from 'zod';
 import { driveStream } from '../../../core/driving/drive-events.ts';
-import { holeStream } from '../../../core/check/hole-events.ts';
+import { holeStream } from '../../../core/inspect/hole-events.ts';
 import { rivetRecords, type SettingSpan } from '../../../core/records/rivet-record.ts';
 import type { Database } from '../db/connect.ts';
-import { inWork, rowsOf } from '../db/work.ts';
+import { inTransaction, rowsOf } from '../db/transaction.ts';
 import { frozenIssue } from '../events/frozen-issue.ts';
 import { eventsAtHoles, eventsOf } from '../events/read.ts';
 import { sinceIssued } from '../events/since-issued.ts';
@@ -21,7 +21,7 @@ const AT_ONCE = 2000;
 export async function settleRivets(database: Database): Promise<number> {
   let settled = 0;
   for (;;) {
-    const taken = await inWork(database, () => settleSome(database));
+    const taken = await inTransaction(database, () => settleSome(database));
     settled += taken;
     if (taken < AT_ONCE) return settled;
   }

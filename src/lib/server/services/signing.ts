@@ -1,7 +1,7 @@
 import { JointRecord, Seal } from '../../../core/signing/record.ts';
 import type { SigningView } from '../../api/signing.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { sealOf } from '../record/seal.ts';
 import { newestIssue } from './issues.ts';
 import { matterOf } from './records.ts';

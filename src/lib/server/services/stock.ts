@@ -1,6 +1,6 @@
 import type { BinView } from '../../stock-view.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 
 /** Every bin with what is in it. How it came to be so is asked for one bin at a time. */
 export async function listBins({ models }: Database): Promise<BinView[]> {

@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { Stamped } from '../../../core/events/stream.ts';
-import type { HeldOpenHole, IssuedFacts, IssuedHole } from '../../../core/issue/issue.ts';
+import type { HeldOpenHole, IssuedFacts, IssuedHole } from '../../../core/release/release.ts';
 import { differences } from '../../../core/joint/differences.ts';
 import type { EarlierRelease, SinceRelease } from '../../../core/releases/since-release.ts';
 import { takeOver, type TakenOver } from '../../../core/releases/take-over.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { putTaken } from '../events/record.ts';
 import { DRIVE_EVENTS, HOLE_EVENTS } from '../events/tables.ts';
 import { openRelease } from './open-release.ts';

@@ -6,7 +6,7 @@ import { gunForRun, squeezerForRun } from '../../../core/tool-setting/run-settin
 import type { NewToolSetting } from '../../api/tool-settings.ts';
 import type { ToolLine, ToolSettingView, ToolTask } from '../../setting-view.ts';
 import type { Database } from '../db/connect.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import type { ToolSettingRow } from '../db/setting-models.ts';
 import { toolEvents } from '../events/setting-events.ts';
 import { latestIssue } from './issues.ts';

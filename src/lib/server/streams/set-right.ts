@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { CLOCK_SLACK_MS } from '../../../core/events/clock-slack.ts';
 import type { Database } from '../db/connect.ts';
-import { inWork, rowsOf } from '../db/work.ts';
+import { inTransaction, rowsOf } from '../db/transaction.ts';
 import { KEPT_STREAMS } from './index.ts';
 import { done, refused, type Outcome } from '../outcome.ts';
 
@@ -72,7 +72,7 @@ export const setLogRight = (
   { log, subject, why }: { log: string; subject: string; why: string },
   person: string
 ): Promise<Outcome<void>> =>
-  inWork(database, async () => {
+  inTransaction(database, async () => {
     const kept = KEPT_STREAMS.get(log);
     if (!kept) return refused('not-found', 'there is no such log');
     await rowsOf(

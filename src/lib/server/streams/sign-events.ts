@@ -1,5 +1,5 @@
 import { signStream } from '../../../core/signing/sign-events.ts';
-import { rowsOf } from '../db/work.ts';
+import { rowsOf } from '../db/transaction.ts';
 import { sealOf } from '../record/seal.ts';
 import { matterOf } from '../services/records.ts';
 import { Refused } from '../outcome.ts';

@@ -13,13 +13,13 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import DriveMap from '$lib/drawing/marks/DriveMap.svelte';
-  import { useReadyDesk } from '$lib/stations/make-ready/ready-desk.svelte';
+  import { usePrepareDesk } from '$lib/stations/prepare/prepare-desk.svelte';
   import OutboxNotice from '../../ui/OutboxNotice.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
   import DriveCautions from '../../ui/kit/DriveCautions.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
-  import { useIssueDesk } from '../check/issue-desk';
-  import ReleaseFirst from '../check/ReleaseFirst.svelte';
+  import { useReleaseDesk } from '../inspect/release-desk';
+  import ReleaseFirst from '../inspect/ReleaseFirst.svelte';
   import AccessSheet from './AccessSheet.svelte';
   import ColdPanel from './ColdPanel.svelte';
   import { useDriveDesk } from './drive-desk.svelte';
@@ -28,9 +28,9 @@
   import MemberPanel from './MemberPanel.svelte';
   import { objectionsNow } from './objections-now';
   import OrderPanel from './OrderPanel.svelte';
-  import BlindRivets from '../check/BlindRivets.svelte';
-  import { useReworkDesk } from '../check/rework-desk.svelte';
-  import SinceCard from '../check/SinceCard.svelte';
+  import BlindRivets from '../inspect/BlindRivets.svelte';
+  import { useReworkDesk } from '../inspect/rework-desk.svelte';
+  import SinceCard from '../inspect/SinceCard.svelte';
   import NamedCard from './NamedCard.svelte';
   import RunCard from './RunCard.svelte';
   import RunLot from './RunLot.svelte';
@@ -42,9 +42,9 @@
   const workspace = useWorkspace();
   const preferences = usePreferences();
   const open = useDriveDesk();
-  const issued = useIssueDesk();
+  const issued = useReleaseDesk();
   const rework = useReworkDesk();
-  const ready = useReadyDesk();
+  const ready = usePrepareDesk();
   const desk = $derived(open.desk);
   const person = $derived(issued.person);
   const changed = $derived(desk !== null && desk.issue.revision !== workspace.save.revision);
@@ -221,7 +221,7 @@
             count={issued.count}
             {person}
             whoHref="/who?back=/joints/{workspace.id}/drive"
-            checkHref="/joints/{workspace.id}/check"
+            checkHref="/joints/{workspace.id}/inspect"
             signed={issued.signedBy !== null}
             {setting}
           />{/if}
@@ -255,7 +255,7 @@
         {/if}
         <p class="wraps-wide">
           {#if (issued.count?.driven ?? 0) > 0 && desk.here !== null}
-            <a class="act" href="/joints/{workspace.id}/check">Inspect first heads ▸</a>
+            <a class="act" href="/joints/{workspace.id}/inspect">Inspect first heads ▸</a>
           {/if}
           <a
             class="act"

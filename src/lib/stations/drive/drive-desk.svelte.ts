@@ -21,17 +21,17 @@ import { issueOrder } from '$core/driving/issue-order.ts';
 import { paceOf, steadyPaceS } from '$core/driving/pace.ts';
 import { rivetOfHole, type HoleRivet } from '$core/driving/rivet-of-hole.ts';
 import { rivetRuns, type RivetRun } from '$core/driving/rivet-runs.ts';
-import type { Issue, IssuedHole } from '$core/issue/issue.ts';
+import type { Issue, IssuedHole } from '$core/release/release.ts';
 import { drivingOf } from '$core/releases/release-now.ts';
 import { heldBack, type HeldBack } from '$core/reworking/held-back.ts';
 import { asReworked, type ReworkState } from '$core/reworking/rework-state.ts';
 import { headGripIn } from '$core/tool-setting/run-setting.ts';
 import type { UseNow } from '$core/tool-setting/tool-status.ts';
-import type { ShopFigures } from '$core/ready/shop-figures.ts';
+import type { ShopFigures } from '$core/prepare/shop-figures.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
 import type { ToolLine } from '$lib/setting-view';
 import { cold } from '../../client/cold.svelte';
-import { Desk } from '../../client/desk.svelte';
+import { EventStore } from '../../client/event-store.svelte';
 
 const NONE: ReadonlyMap<string, number> = new Map();
 const NOT_COUNTED: DriveFrozen = { partNumber: null, cold: null };
@@ -39,7 +39,7 @@ const NOT_COUNTED: DriveFrozen = { partNumber: null, cold: null };
 export class DriveDesk {
   readonly #issued: Issue;
   readonly #rework: () => ReworkState;
-  readonly desk: Desk<DriveSubject, DriveMove, DriveFrozen, DriveState>;
+  readonly desk: EventStore<DriveSubject, DriveMove, DriveFrozen, DriveState>;
   readonly figures: () => ShopFigures;
   readonly #subject = (): DriveSubject => drivingOf(this.#issued, this.#rework(), cold.batches);
   /** why the last tap was not taken */
@@ -63,7 +63,7 @@ export class DriveDesk {
     this.#issued = issue;
     this.#rework = rework;
     this.figures = figures;
-    this.desk = new Desk(driveStream, this.#subject, {
+    this.desk = new EventStore(driveStream, this.#subject, {
       subjectId: issue.id,
       stored: events,
       by,

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { pageWithServer, type FakeServer } from '../../../../tests/support/fake-server.ts';
 import { smallIssue } from '../../../../tests/support/small-issue.ts';
 import type { DriveEvent } from '$core/driving/drive-events.ts';
-import { STARTING_FIGURES } from '$core/ready/shop-figures.ts';
+import { STARTING_FIGURES } from '$core/prepare/shop-figures.ts';
 import { reworkStream } from '$core/reworking/rework-events.ts';
 import { NO_REWORK, type ReworkState } from '$core/reworking/rework-state.ts';
 import { cold } from '../../client/cold.svelte';

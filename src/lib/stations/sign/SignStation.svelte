@@ -13,17 +13,17 @@
   import Notice from '../../ui/kit/Notice.svelte';
   import PaperChoice from '../../ui/kit/PaperChoice.svelte';
   import TextField from '../../ui/kit/TextField.svelte';
-  import { useIssueDesk } from '../check/issue-desk';
-  import { useReworkDesk } from '../check/rework-desk.svelte';
+  import { useReleaseDesk } from '../inspect/release-desk';
+  import { useReworkDesk } from '../inspect/rework-desk.svelte';
   import { useDriveDesk } from '../drive/drive-desk.svelte';
-  import ReleaseFirst from '../check/ReleaseFirst.svelte';
+  import ReleaseFirst from '../inspect/ReleaseFirst.svelte';
   import { drivenInWords, inspectedInWords } from '$lib/words/counts.ts';
   import { sentence } from '$lib/words/writing.ts';
   import { mustInWords, toldInWords } from '$lib/words/signing';
 
   const workspace = useWorkspace();
   const preferences = usePreferences();
-  const open = useIssueDesk();
+  const open = useReleaseDesk();
   const drive = useDriveDesk();
   const rework = useReworkDesk();
   let view = $state.raw<SigningView | null>(null);
@@ -120,7 +120,7 @@
           This release is locked. Later changes need a new release. The digest is on the printed
           record; <code>./zanjador verify FILE DIGEST</code> holds a file against it.
         </p>
-        <a class="act" data-testid="next-release" href="/joints/{workspace.id}/carry"
+        <a class="act" data-testid="next-release" href="/joints/{workspace.id}/size"
           >{SIGN.planTheNextRelease}</a
         >
       </section>
@@ -227,7 +227,7 @@
     text="You sign a release: its holes, rivets, driving log and inspections."
     what="to drive, inspect and sign"
     act="Release it"
-    station="check"
+    station="inspect"
   />
 {/if}
 

@@ -49,7 +49,7 @@
     {#snippet crumbs()}
       <a class="back" href="/setups">Stop countersinks</a> ›
       <a href="/setups/{setting.cageId}">{setting.cage.name}, {setting.cage.cutter}</a>
-      {#if setting.jointId}› <a href="/joints/{setting.jointId}/make-ready">{setting.work}</a>{/if}
+      {#if setting.jointId}› <a href="/joints/{setting.jointId}/prepare">{setting.work}</a>{/if}
     {/snippet}
     {#snippet about()}
       dash {setup.dash}

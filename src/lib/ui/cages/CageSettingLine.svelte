@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { recheckStatus } from '$core/ready/cage/rechecks.ts';
-  import { isPractice } from '$core/ready/cage/setting.ts';
+  import { recheckStatus } from '$core/prepare/cage/rechecks.ts';
+  import { isPractice } from '$core/prepare/cage/setting.ts';
   import { settingAddress } from '$lib/setups-address';
   import type { CageLine } from '$lib/setting-view';
   import { lineMarkInWords } from '$lib/words/cages';

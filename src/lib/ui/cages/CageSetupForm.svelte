@@ -1,8 +1,8 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
-  import type { Cage } from '$core/ready/cage/cage.ts';
-  import { offerFor, type RememberedSetting } from '$core/ready/cage/remembered.ts';
-  import { mayBegin, setupChecks } from '$core/ready/cage/setup-checks.ts';
+  import type { Cage } from '$core/prepare/cage/cage.ts';
+  import { offerFor, type RememberedSetting } from '$core/prepare/cage/remembered.ts';
+  import { mayBegin, setupChecks } from '$core/prepare/cage/setup-checks.ts';
   import { beginSettingAt } from '$lib/api/cages.ts';
   import { call } from '$lib/client/call';
   import { usePreferences } from '$lib/client/preferences.svelte';

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { CAGES } from '$lib/words/pages/cages';
   import { BENCH_FAULTS } from '$core/devices/simulated-bench.ts';
-  import { backOffFor } from '$core/ready/cage/guide.ts';
-  import { cutDepthIn, type CageSetup } from '$core/ready/cage/setup.ts';
+  import { backOffFor } from '$core/prepare/cage/guide.ts';
+  import { cutDepthIn, type CageSetup } from '$core/prepare/cage/setup.ts';
   import { writeDecimal } from '$core/units/format-length.ts';
   import { DepthGauge } from '$lib/client/devices/depth-gauge.svelte';
   import Pick from '../kit/Pick.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { usePreferences } from '$lib/client/preferences.svelte';
-  import { contradicts } from '$core/ready/cage/doubts.ts';
-  import type { CageGuide } from '$core/ready/cage/guide.ts';
+  import { contradicts } from '$core/prepare/cage/doubts.ts';
+  import type { CageGuide } from '$core/prepare/cage/guide.ts';
   import Length from '../kit/Length.svelte';
   import NextStep, { type StepLevel } from '../kit/NextStep.svelte';
   import { guideInWords } from '$lib/words/cages';

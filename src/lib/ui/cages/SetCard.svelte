@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { isNestTried, isPractice } from '$core/ready/cage/setting.ts';
-  import { Flushness } from '$core/ready/cage/trials.ts';
+  import { isNestTried, isPractice } from '$core/prepare/cage/setting.ts';
+  import { Flushness } from '$core/prepare/cage/trials.ts';
   import { TAPE_WIDTHS } from '$lib/tape-label';
   import { firstProblem } from '$lib/ui/kit/field-problem';
   import { MEASURED, recheckInWords } from '$lib/words/cages';

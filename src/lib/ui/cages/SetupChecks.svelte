@@ -1,6 +1,6 @@
 <script lang="ts">
   import { usePreferences } from '$lib/client/preferences.svelte';
-  import type { SetupCheck } from '$core/ready/cage/setup-checks.ts';
+  import type { SetupCheck } from '$core/prepare/cage/setup-checks.ts';
   import { checkInWords } from '$lib/words/cages';
 
   /** What must be right before a trial, each with its numbers. */

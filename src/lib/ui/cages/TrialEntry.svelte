@@ -1,8 +1,8 @@
 <script lang="ts">
   import { CAGES } from '$lib/words/pages/cages';
   import { usePreferences } from '$lib/client/preferences.svelte';
-  import { backOffFor, predictAt, type CageGuide } from '$core/ready/cage/guide.ts';
-  import { Clicks, Flushness } from '$core/ready/cage/trials.ts';
+  import { backOffFor, predictAt, type CageGuide } from '$core/prepare/cage/guide.ts';
+  import { Clicks, Flushness } from '$core/prepare/cage/trials.ts';
   import { below } from '$core/units/tolerance.ts';
   import type { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
   import Length from '../kit/Length.svelte';

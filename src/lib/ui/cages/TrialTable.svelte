@@ -1,7 +1,7 @@
 <script lang="ts">
   import { usePreferences } from '$lib/client/preferences.svelte';
-  import { explaining, FALSE_READINGS, type FalseReading } from '$core/ready/cage/doubts.ts';
-  import type { CageGuide } from '$core/ready/cage/guide.ts';
+  import { explaining, FALSE_READINGS, type FalseReading } from '$core/prepare/cage/doubts.ts';
+  import type { CageGuide } from '$core/prepare/cage/guide.ts';
   import type { CageDesk } from '$lib/ui/cages/cage-desk.svelte';
   import Length from '../kit/Length.svelte';
   import TrialList from '../kit/TrialList.svelte';

@@ -1,13 +1,13 @@
 import { countedOf } from '$core/trial-setting/trial-stream.ts';
-import { cageGuide } from '$core/ready/cage/guide.ts';
-import { recheckStatus } from '$core/ready/cage/rechecks.ts';
+import { cageGuide } from '$core/prepare/cage/guide.ts';
+import { recheckStatus } from '$core/prepare/cage/rechecks.ts';
 import {
   cageStream,
   type CageMove,
   type FoundSetting,
   type SettingState
-} from '$core/ready/cage/setting.ts';
-import type { CageSetup } from '$core/ready/cage/setup.ts';
+} from '$core/prepare/cage/setting.ts';
+import type { CageSetup } from '$core/prepare/cage/setup.ts';
 import type { CageSettingView } from '$lib/setting-view';
 import { SettingDesk } from '../../client/setting-desk.svelte';
 

@@ -1,8 +1,8 @@
 import { DRILLS } from '$core/catalog/drills.ts';
 import { DASHES, rivetSize } from '$core/catalog/rivets.ts';
-import { Cage } from '$core/ready/cage/cage.ts';
-import { CageSetup } from '$core/ready/cage/setup.ts';
-import type { CageTask } from '$core/ready/cage/tasks.ts';
+import { Cage } from '$core/prepare/cage/cage.ts';
+import { CageSetup } from '$core/prepare/cage/setup.ts';
+import type { CageTask } from '$core/prepare/cage/tasks.ts';
 import { SCHOOLS } from '$core/rules/schools.ts';
 import { THICKEST_SHEET_IN } from '$core/schema/fields.ts';
 import { writeDecimal } from '$core/units/format-length.ts';

@@ -26,10 +26,10 @@
   let { joint, brief = false }: Props = $props();
   const station = $derived(
     joint.state === 'checking' || joint.state === 'checked' || joint.state === 'signed'
-      ? 'check'
+      ? 'inspect'
       : joint.state === 'unreadable'
-        ? 'carry'
-        : 'lay-out'
+        ? 'size'
+        : 'layout'
   );
   const WORDS = {
     unreadable: 'incomplete',

@@ -9,7 +9,7 @@
 
   /** The questions that this kind of joint asks at a station. */
   interface Props {
-    station: 'carry' | 'lay-out';
+    station: 'size' | 'layout';
   }
   let { station }: Props = $props();
   const preferences = usePreferences();

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { MetalAccount } from '$core/check/head-report.ts';
+  import type { MetalAccount } from '$core/inspect/head-report.ts';
   import { metalInWords } from '$lib/words/heads';
 
   /** The head's volume against the prediction. */

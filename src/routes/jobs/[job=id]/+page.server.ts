@@ -47,7 +47,7 @@ async function make(
     locals.person?.id ?? null
   );
   if (!added.ok) error(404, added.message);
-  redirect(303, `/joints/${added.value}/carry`);
+  redirect(303, `/joints/${added.value}/size`);
 }
 
 const Move = z.object({ joint: z.uuid(), job: z.uuid() });

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { HOME } from '$lib/words/pages/home';
+  import { JOBS } from '$lib/words/pages/jobs';
   import { COMMON } from '$lib/words/pages/common';
   import { onMount, untrack } from 'svelte';
   import { superForm } from 'sveltekit-superforms';
@@ -34,7 +34,7 @@
 <svelte:head><title>Job {data.job.number} · Zanjador</title></svelte:head>
 
 <div class="page job">
-  <p class="hint"><a class="back" href="/">{HOME.bench}</a> / job {data.job.number}</p>
+  <p class="hint"><a class="back" href="/">{JOBS.bench}</a> / job {data.job.number}</p>
   <div class="head">
     <h1><span class="number">{data.job.number}</span> {data.job.title}</h1>
     <a class="act main" href="#new" onclick={beginNew}>New joint</a>
@@ -43,7 +43,7 @@
   {#if data.practice}
     <Notice
       level="note"
-      title={HOME.forPracticeNothingHereCan}
+      title={JOBS.forPracticeNothingHereCan}
       text="To build one of these joints, move it to a job. All its data moves along."
     />
     {#if data.job.joints.length > 0}
@@ -57,14 +57,14 @@
           </select></label
         >
         <label
-          ><span class="label">{HOME.underJob}</span>
+          ><span class="label">{JOBS.underJob}</span>
           <select class="field-box" name="job">
             {#each data.practice as job (job.id)}<option value={job.id}
                 >{job.number} {job.title}</option
               >{/each}
           </select></label
         >
-        <button class="act" disabled={data.practice.length === 0}>{HOME.moveIt}</button>
+        <button class="act" disabled={data.practice.length === 0}>{JOBS.moveIt}</button>
       </form>
     {/if}
   {/if}
@@ -74,7 +74,7 @@
       <JointRow {joint} />
     {:else}
       <p class="empty">
-        {HOME.noJointYetNameThe}
+        {JOBS.noJointYetNameThe}
       </p>
     {/each}
   </section>
@@ -122,7 +122,7 @@
       <span class="label">Or import a joint file (.json)</span>
       <input type="file" name="file" accept=".json,application/json" />
     </label>
-    <button class="act">{HOME.openIt}</button>
+    <button class="act">{JOBS.openIt}</button>
   </form>
   {#if refused}<Notice level="stop" title="Import failed" text={refused} />{/if}
 </div>

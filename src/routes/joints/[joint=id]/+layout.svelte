@@ -10,7 +10,7 @@
     children: Snippet;
   }
   let { data, children }: Props = $props();
-  const station = $derived((page.params['station'] ?? 'carry') as StationKey);
+  const station = $derived((page.params['station'] ?? 'size') as StationKey);
 </script>
 
 <svelte:head><title>{data.joint.title} · Zanjador</title></svelte:head>

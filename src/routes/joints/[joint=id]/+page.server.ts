@@ -1,4 +1,4 @@
 import { redirect } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ params }) => redirect(307, `/joints/${params.joint}/carry`);
+export const load: PageServerLoad = ({ params }) => redirect(307, `/joints/${params.joint}/size`);

@@ -8,7 +8,7 @@
   import VerdictMark from '$lib/ui/kit/VerdictMark.svelte';
   import { RESULT_NAMES } from '$lib/words/results.ts';
   import type { MarkKind } from '$lib/ui/marks/verdict-glyphs';
-  import { verdictOfLook } from '$core/check/hole-look.ts';
+  import { verdictOfLook } from '$core/inspect/hole-look.ts';
   import { FINDING_NAMES } from '$lib/words/heads';
   import { lookSaid } from '$lib/words/looks';
   import {
@@ -201,7 +201,7 @@
     </section>
   {/if}
   <p>
-    <a class="act" href="/joints/{history.joint.id}/check">Open in Inspect</a>
+    <a class="act" href="/joints/{history.joint.id}/inspect">Open in Inspect</a>
     <a class="act" href="/records?joint={encodeURIComponent(history.joint.title)}"
       >All rivets of this joint</a
     >

@@ -7,7 +7,7 @@ import { eventsAfter, eventsOf } from '$lib/server/events/read';
 import { recordMoves } from '$lib/server/events/record';
 import { serve } from '$lib/server/serve';
 import { settleSoon } from '$lib/server/services/settle-rivets';
-import { STREAM_ASKS } from '$lib/server/people/doors';
+import { STREAM_ASKS } from '$lib/server/people/access-policy';
 import { namedWithoutRight } from '$lib/server/people/named';
 import { wereHere } from '$lib/server/people/sessions';
 import { done, refused } from '$lib/server/outcome';

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
-import { recheckStatus } from '$core/ready/cage/rechecks.ts';
-import { cageStream, isNestTried, isPractice } from '$core/ready/cage/setting.ts';
+import { recheckStatus } from '$core/prepare/cage/rechecks.ts';
+import { cageStream, isNestTried, isPractice } from '$core/prepare/cage/setting.ts';
 import { getSetting } from '$lib/server/services/cages';
 import { pdfTapeLabel } from '$lib/server/files/pdf-tape-label';
 import { ONLY_HERE, shopAddress } from '$lib/server/shop-address';

@@ -1,0 +1,18 @@
+import { inspectedInWords } from '$lib/words/counts.ts';
+import { defineStation, done, open } from '../station';
+
+export const inspect = defineStation({
+  key: 'inspect',
+  name: 'Inspect',
+  asks: 'Is this head good, and if not, why?',
+  logs: 'inspect',
+  page: () => import('./InspectStation.svelte'),
+  keys: [['Enter', 'on to height, then record and next head']],
+  outboxes: ({ desk, rework, oldWork }) => [desk?.outbox, rework?.outbox, oldWork.outbox],
+  // heads belong to the holes as issued
+  standsAlone: ({ issue }) => issue !== null,
+  status: ({ count }) => {
+    if (!count) return open('not released yet');
+    return count.complete ? done(inspectedInWords(count)) : open(inspectedInWords(count));
+  }
+});

@@ -1,9 +1,0 @@
-/** What the door and the account say: the server says it, tests find it by the same words. */
-export const DOORS = {
-  notThatPin: 'Wrong PIN',
-  pinKept: 'PIN saved.',
-  noPinMore: 'PIN removed.',
-  lastLead: 'The shop needs at least one lead. Give another user the lead role first.',
-  nameTaken: 'This name or login is already in use',
-  sayWhoFirst: 'Sign in first.'
-};
