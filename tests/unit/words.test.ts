@@ -40,7 +40,7 @@ describe('the words on pages, in messages and in files', () => {
     const found = texts.map(({ text }) => text);
     expect(found.length).toBeGreaterThan(2000);
     expect(found).toContain('Skip to content');
-    expect(found).toContain('Sign in first.');
+    expect(found).toContain('Sign in first');
   });
 
   it.each(RETIRED)('no longer say %s', (word, instead) => {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CONNECTION } from '$lib/words/connection.ts';
   import { BENCH } from '$lib/words/pages/bench';
   import { onMount } from 'svelte';
   import { compareRules } from '$core/plan/compare-rules.ts';
@@ -24,7 +25,7 @@
   async function load(): Promise<void> {
     const reply = await call(listProfilesAt, undefined, undefined);
     if (reply.reached && reply.ok) profiles = reply.value;
-    else refusal = reply.reached ? reply.message : 'Offline. Try again.';
+    else refusal = reply.reached ? reply.message : CONNECTION.offline;
   }
   onMount(load);
   const compared = $derived(

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CONNECTION } from '$lib/words/connection.ts';
   import Notice from '../ui/kit/Notice.svelte';
   import Sheet from '../ui/kit/Sheet.svelte';
 
@@ -15,6 +16,6 @@
   {#await import('./RulesCompared.svelte') then { default: RulesCompared }}
     <RulesCompared {profileId} />
   {:catch}
-    <Notice level="stop" title="Not compared" text="Offline. Try again." />
+    <Notice level="stop" title="Not compared" text={CONNECTION.offline} />
   {/await}
 </Sheet>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { onceOnly } from '$lib/words/connection.ts';
   import { RULES } from '$lib/words/pages/rules';
   import { COMMON } from '$lib/words/pages/common';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -75,8 +76,7 @@
     refusal = said = '';
     if (!draft?.success) return;
     const reply = await call(saveProfileAt, undefined, { rules: draft.data, note });
-    if (!reply.reached)
-      refusal = 'No answer from the server. Try again; only one version is created.';
+    if (!reply.reached) refusal = onceOnly('only one version is created');
     else if (!reply.ok) refusal = reply.message;
     else {
       const { name: saved } = draft.data;

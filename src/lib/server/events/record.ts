@@ -1,3 +1,4 @@
+import { CONNECTION } from '../../words/connection.ts';
 import { isDeepStrictEqual } from 'node:util';
 import { CLOCK_SLACK_MS } from '../../../core/events/clock-slack.ts';
 import type { Recorded, Stamped } from '../../../core/events/stream.ts';
@@ -113,7 +114,7 @@ export async function recordMoves<Subject, Move extends Stamped, Frozen, State>(
     const missing = missingReference(error);
     if (missing !== null)
       return missing.includes('person')
-        ? refused('not-found', 'Sign in first')
+        ? refused('not-found', CONNECTION.signInFirst)
         : refused('not-found', kept.missing);
     throw error;
   }
@@ -157,7 +158,11 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
     const at = place === null ? null : opened.get(place);
     if (place === null || !at) throw refuse(index, 'not-found', kept.missing);
     if (kept.ownHand && move.person !== sender.id)
-      throw refuse(index, 'not-possible', 'You can only sign for yourself. Sign in first.');
+      throw refuse(
+        index,
+        'not-possible',
+        `You can only sign for yourself. ${CONNECTION.signInFirst}.`
+      );
     if (before.has(move.id)) return { move, subjectId: place, frozen: null };
     const may = stream.follow(at.subject, at.state, asSentBy(move, sender));
     if (!may.ok) throw refuse(index, 'not-possible', because(may.error));

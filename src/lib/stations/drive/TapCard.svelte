@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CONNECTION } from '$lib/words/connection.ts';
   import { DRIVE } from '$lib/words/pages/drive';
   import { COMMON } from '$lib/words/pages/common';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -99,7 +100,7 @@
       <Notice level="stop" title={COMMON.notLogged} text={preferences.refusal(desk.refused)} />
     {/if}
     {#if person === ''}
-      <a class="act main" href={whoHref}>Sign in first</a>
+      <a class="act main" href={whoHref}>{CONNECTION.signInFirst}</a>
     {:else if desk.pending}
       <UnmetSheet {desk} {person} />
     {:else}

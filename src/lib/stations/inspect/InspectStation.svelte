@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CONNECTION } from '$lib/words/connection.ts';
   import { CHECK } from '$lib/words/pages/inspect';
   import { COMMON } from '$lib/words/pages/common';
   import { onMount } from 'svelte';
@@ -224,7 +225,7 @@
           <DueBar due={open.desk.due} count={open.count} here={holeHere} onpick={pick} />
           {@render mend()}
           {#if !person}<a class="act" href="/who?back=/joints/{workspace.id}/inspect"
-              >Sign in first</a
+              >{CONNECTION.signInFirst}</a
             >{/if}
         {:else}
           <InspectSheet

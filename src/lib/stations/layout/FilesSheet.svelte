@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CONNECTION } from '$lib/words/connection.ts';
   import { LAYOUT } from '$lib/words/pages/layout';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import Download from '@lucide/svelte/icons/download';
@@ -73,7 +74,7 @@
     }
     const reply = await fetch(`/api/joints/${workspace.id}/files/${file}`).catch(() => null);
     if (!reply) {
-      refusal = 'Offline. Try again.';
+      refusal = CONNECTION.offline;
       return;
     }
     if (!reply.ok) {

@@ -1,3 +1,4 @@
+import { CONNECTION } from '$lib/words/connection.ts';
 import { getContext, setContext } from 'svelte';
 import { SvelteMap } from 'svelte/reactivity';
 import { z } from 'zod';
@@ -155,7 +156,7 @@ export class PrepareDesk {
       this.figuresRefusal = '';
       return true;
     }
-    this.figuresRefusal = reply.reached ? reply.message : 'Offline. Try again.';
+    this.figuresRefusal = reply.reached ? reply.message : CONNECTION.offline;
     return false;
   }
 

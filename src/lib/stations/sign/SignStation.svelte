@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { maybeDone } from '$lib/words/connection.ts';
   import { SIGN } from '$lib/words/pages/sign';
   import { onMount } from 'svelte';
   import { invalidateAll } from '$app/navigation';
@@ -85,8 +86,7 @@
     ]);
     signing = false;
     if (!reply.reached)
-      refusal =
-        'No answer from the server: the signature may already be saved. Refresh before trying again.';
+      refusal = maybeDone('the signature may already be saved. Refresh before trying again.');
     else if (!reply.ok) refusal = reply.message;
     else await invalidateAll();
     await look();

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CONNECTION } from '$lib/words/connection.ts';
   import { onMount } from 'svelte';
   import { addCageAt } from '$lib/api/cages.ts';
   import { call } from '$lib/client/call';
@@ -26,7 +27,7 @@
       filling.clear();
       id = crypto.randomUUID();
       refusal = '';
-    } else refusal = reply.reached ? reply.message : 'Offline. Your input is kept. Try again.';
+    } else refusal = reply.reached ? reply.message : CONNECTION.offlineKept;
   }
 </script>
 

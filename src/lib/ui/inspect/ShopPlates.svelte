@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CONNECTION } from '$lib/words/connection.ts';
   import { CHECK } from '$lib/words/pages/inspect';
   import { untrack } from 'svelte';
   import { plateDueInDays, type ShopPlate } from '$core/devices/shop-plate.ts';
@@ -31,7 +32,7 @@
   async function put(next: ShopPlate[]): Promise<boolean> {
     refusal = '';
     const reply = await call(setPlatesAt, undefined, { was: stored, now: next });
-    if (!reply.reached) refusal = 'Offline. Your input is kept. Try again.';
+    if (!reply.reached) refusal = CONNECTION.offlineKept;
     else if (!reply.ok) refusal = reply.message;
     else {
       stored = reply.value.plates;
@@ -123,7 +124,7 @@
         inputmode="numeric"
       />
       <button class="act main" disabled={!ready || nobody}
-        >{nobody ? 'Sign in first' : CHECK.keepItAsTheShops}</button
+        >{nobody ? CONNECTION.signInFirst : CHECK.keepItAsTheShops}</button
       >
     </form>
   {/if}

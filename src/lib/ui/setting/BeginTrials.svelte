@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CONNECTION } from '$lib/words/connection.ts';
   import type { Snippet } from 'svelte';
   import { goto } from '$app/navigation';
   import type { Called } from '$lib/client/call';
@@ -21,7 +22,7 @@
   async function begin(): Promise<void> {
     const reply = await send(id);
     if (reply.reached && reply.ok) await goto(onbegun(id));
-    else refusal = reply.reached ? reply.message : 'Offline. Your input is kept. Try again.';
+    else refusal = reply.reached ? reply.message : CONNECTION.offlineKept;
   }
 </script>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CONNECTION } from '$lib/words/connection.ts';
   import { STOCK } from '$lib/words/pages/stock';
   import { COMMON } from '$lib/words/pages/common';
   import { stockStream, type StockEvent } from '$core/stock/stock.ts';
@@ -40,7 +41,7 @@
   async function readHistory(subject: string): Promise<void> {
     const reply = await call(readEvents(stockStream), { subject }, undefined);
     if (reply.reached && reply.ok) events = reply.value.toReversed();
-    else unread = reply.reached ? reply.message : 'Offline. Try again.';
+    else unread = reply.reached ? reply.message : CONNECTION.offline;
   }
   const WORDS = { received: 'received', issued: 'handed out', counted: 'counted' };
   const when = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });

@@ -1,3 +1,4 @@
+import { CONNECTION } from '$lib/words/connection.ts';
 import { stockStream, type NewMove, type StockMove } from '$core/stock/stock.ts';
 import { sendMoves } from '$lib/api/events.ts';
 import { call } from '../../client/call';
@@ -24,7 +25,7 @@ export class StockDesk {
     this.sending = false;
     this.#sent.answered(reply);
     if (!reply.reached) {
-      this.refusal = 'Offline. Your input is kept. Try again.';
+      this.refusal = CONNECTION.offlineKept;
       return false;
     }
     if (!reply.ok) {

@@ -1,3 +1,4 @@
+import { maybeDone } from '../connection.ts';
 /** What the pages of common call things: tests find them by the same words. */
 export const COMMON = {
   answers: 'Answers',
@@ -32,8 +33,9 @@ export const COMMON = {
   setButNotToBe: 'Do not use this setting',
   setIt: 'Set up tool',
   table: 'Table',
-  theServerCannotBeReached:
-    'No answer from the server: the clock may not be running. Try again before opening the icebox; the batch is taken out only once.',
+  theServerCannotBeReached: maybeDone(
+    'the clock may not be running. Try again before opening the icebox; the batch is taken out only once.'
+  ),
   theShopsTools: 'Tool list',
   toTheBench: 'Back to jobs'
 };

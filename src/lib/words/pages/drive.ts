@@ -1,3 +1,4 @@
+import { onceOnly } from '../connection.ts';
 /** What the pages of drive call things: tests find them by the same words. */
 export const DRIVE = {
   backToTheOrderOf: 'Reset to standard order',
@@ -30,7 +31,7 @@ export const DRIVE = {
   stop: 'Stop',
   tellIt: 'Record lot',
   theOtherWaysAndWhy: 'Other methods',
-  theServerCannotBeReached: 'No answer from the server. Try again; it is recorded only once.',
+  theServerCannotBeReached: onceOnly('it is recorded only once'),
   toBeLookedAt: 'Flagged for inspection',
   whyOneOfTheseIs: 'Reason for driving an expired rivet',
   withTheBar: 'bucking bar',

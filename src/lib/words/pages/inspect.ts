@@ -1,3 +1,4 @@
+import { CONNECTION, onceOnly } from '../connection.ts';
 /** What the pages of check call things: tests find them by the same words. */
 export const CHECK = {
   itIsWhatIRead: 'Yes, reading is correct',
@@ -16,7 +17,7 @@ export const CHECK = {
   logItAndRefer: 'Record and refer',
   logTheAnswer: 'Record disposition',
   nameWrittenOnIt: 'Name written on it',
-  notRecordedYetNoServer: 'Not sent: offline',
+  notRecordedYetNoServer: CONNECTION.notSentOffline,
   notReleased: 'Not released',
   onWhatAuthority: 'Authority',
   pressItsButton: 'Simulate a reading',
@@ -28,7 +29,7 @@ export const CHECK = {
   theFarSideManyRivets: 'The far side: many rivets at once',
   theFiguresWereRead: 'Measured with',
   theQuestionWithWhatWas: 'Question and findings',
-  theServerCouldNotBe: 'No answer from the server. Try again; it is released only once.',
+  theServerCouldNotBe: onceOnly('it is released only once'),
   void: 'Void…',
   voidThisLook: 'Void this inspection',
   voidThisReading: 'Void this reading',

@@ -1,5 +1,5 @@
 /** What the pages of home call things: tests find them by the same words. */
-export const HOME = {
+export const JOBS = {
   aircraftAndPlace: 'Aircraft and location',
   bench: 'Jobs',
   day: 'Light',

@@ -1,3 +1,4 @@
+import { CONNECTION } from '../connection.ts';
 /** What the door and the account say: the server says it, tests find it by the same words. */
 export const SIGN_IN = {
   notThatPin: 'Wrong PIN',
@@ -5,5 +6,5 @@ export const SIGN_IN = {
   noPinMore: 'PIN removed.',
   lastLead: 'The shop needs at least one lead. Give another user the lead role first.',
   nameTaken: 'This name or login is already in use',
-  sayWhoFirst: 'Sign in first.'
+  sayWhoFirst: `${CONNECTION.signInFirst}.`
 };

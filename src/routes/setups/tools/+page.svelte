@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CONNECTION } from '$lib/words/connection.ts';
   import { TOOLS } from '$lib/words/pages/tools';
   import { untrack } from 'svelte';
   import { told } from '$core/refusal-said.ts';
@@ -37,11 +38,7 @@
     asked = true;
     if (!read.tools) return;
     const reply = await call(setToolsAt, undefined, { was, now: read.tools });
-    refusal = !reply.reached
-      ? 'Offline. Your input is kept. Try again.'
-      : reply.ok
-        ? ''
-        : reply.message;
+    refusal = !reply.reached ? CONNECTION.offlineKept : reply.ok ? '' : reply.message;
     if (refusal !== '' || !reply.reached || !reply.ok) return;
     // what another hand has changed meanwhile stands here too
     was = reply.value.tools;

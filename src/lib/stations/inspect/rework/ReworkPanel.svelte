@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CONNECTION } from '$lib/words/connection.ts';
   import { COMMON } from '$lib/words/pages/common';
   import { useDriveDesk } from '../../drive/drive-desk.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -113,7 +114,7 @@
   {#if rework.outbox.clock !== null}<OutboxNotice outbox={rework.outbox} what="the rework" />
   {:else if rework.outbox.away}<Notice
       level="attention"
-      title="Not sent: offline"
+      title={CONNECTION.notSentOffline}
       text="{rework.outbox.waiting
         .length} kept on this device and sent automatically. The next step waits until then."
     />{/if}
