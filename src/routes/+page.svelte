@@ -3,13 +3,20 @@
   import { JOBS } from '$lib/words/pages/jobs';
   import { superForm } from 'sveltekit-superforms';
   import { onMount, untrack } from 'svelte';
-  import { SvelteSet } from 'svelte/reactivity';
-  import { z } from 'zod';
-  import { recalled, remember } from '$lib/client/remembered';
+  import { SvelteMap } from 'svelte/reactivity';
+  import { tinykeys } from 'tinykeys';
+  import { CHIPS, hasChip, stagesOf, stageToOpen, type Chip } from '$lib/api/job-lines.ts';
+  import { outsideFields } from '$lib/client/keys';
+  import { whenInWords } from '$lib/words/when.ts';
   import Plus from '@lucide/svelte/icons/plus';
   import JointRow from '$lib/ui/joint/JointRow.svelte';
+  import { asksNothing, jobsShown, openAtFirst, type JobOrder } from '$lib/ui/joint/jobs-shown.ts';
+  import { recentJoints, type RecentJoint } from '$lib/ui/joint/recent-joints.ts';
+  import StageHeads from '$lib/ui/joint/StageHeads.svelte';
+  import Pick from '$lib/ui/kit/Pick.svelte';
   import Sheet from '$lib/ui/kit/Sheet.svelte';
   import TextField from '$lib/ui/kit/TextField.svelte';
+  import Toggles from '$lib/ui/kit/Toggles.svelte';
   import type { PageData } from './$types';
 
   interface Props {
@@ -21,44 +28,66 @@
     { resetForm: false }
   );
   let adding = $state(false);
+  const LAST_OPENED = 3;
 
-  /** so many are in sight at once */
-  const FIRST = 3;
-  let allNeeds = $state(false);
-  const waiting = $derived(
-    data.jobs
-      .flatMap((job) =>
-        job.joints.filter((joint) => joint.attention.length > 0).map((joint) => ({ job, joint }))
-      )
-      .sort((a, b) => a.joint.urgency - b.joint.urgency)
+  let text = $state('');
+  let chips = $state<Chip[]>([]);
+  let order = $state<JobOrder>('number');
+  let search = $state<HTMLInputElement>();
+  let at = $state('');
+  const asked = $derived({ text, chips, order });
+  const jobs = $derived(jobsShown(data.jobs, asked));
+  const all = $derived(data.jobs.flatMap(({ joints }) => joints));
+  const options = $derived(
+    CHIPS.map((value) => ({
+      value,
+      text: JOBS.chips[value],
+      more: String(all.filter((joint) => hasChip(joint, value)).length)
+    }))
   );
-  const inSight = $derived(allNeeds ? waiting : waiting.slice(0, FIRST));
-  const FOLDED = 'folded';
-  const folded = new SvelteSet<string>();
-  onMount(() => recalled(FOLDED, z.array(z.string()))?.forEach((id) => folded.add(id)));
-  function fold(id: string): void {
-    if (!folded.delete(id)) folded.add(id);
-    remember(FOLDED, [...folded]);
-  }
-  const stationFor = (state: string) =>
-    state === 'signed' ? 'sign' : state === 'checking' || state === 'checked' ? 'inspect' : 'size';
+  const needing = $derived(
+    data.jobs
+      .filter(({ practice }) => !practice)
+      .flatMap((job) => job.joints.filter(({ needs }) => needs.length > 0))
+  );
+  /** jobs that somebody opened or folded, which holds until the page is left */
+  const folds = new SvelteMap<string, boolean>();
+  const openFirst = $derived(openAtFirst(jobs));
+  const isOpen = (id: string) => folds.get(id) ?? (asksNothing(asked) ? openFirst.has(id) : true);
+
+  let recent = $state.raw<RecentJoint[]>([]);
+  onMount(() => {
+    recent = recentJoints();
+    return tinykeys(window, {
+      '/': outsideFields(() => search?.focus())
+    });
+  });
+  /** those opened last that are still in a list, with where they are gone on with */
+  const lastOpened = $derived(
+    recent.flatMap(({ id }) => all.find((joint) => joint.id === id) ?? []).slice(0, LAST_OPENED)
+  );
 </script>
 
-<svelte:head><title>Bench · Zanjador</title></svelte:head>
+<svelte:head><title>{JOBS.bench} · Zanjador</title></svelte:head>
 
-<div class="page bench">
+<div class="page jobs">
   <header>
     <div>
-      <h1>{JOBS.bench}</h1>
+      <h1>{data.archive ? JOBS.archive : JOBS.bench}</h1>
       <p class="hint">
         {data.person ? `${data.person.name}, ${data.person.role}` : 'Not signed in.'}
       </p>
     </div>
     <div class="begin">
-      <form method="POST" action="?/practice">
+      <form
+        method="POST"
+        action="?/practice"
+        onsubmit={() => (at = whenInWords(new Date().toISOString()))}
+      >
+        <input type="hidden" name="at" value={at} />
         <button
           class="act"
-          data-hint="Practice only: no job, no approved data. Can be moved to a job later."
+          data-hint="Practice only: no job, no approved data. Its plan can be copied to a job."
           >{JOBS.practiceJoint}</button
         >
       </form>
@@ -68,73 +97,82 @@
     </div>
   </header>
 
-  {#if waiting.length > 0}
-    <section aria-labelledby="needs">
-      <h2 id="needs" class="label">Needs attention</h2>
-      <ul class="waiting">
-        {#each inSight as { job, joint } (joint.id)}
-          <li>
-            <a href="/joints/{joint.id}/{stationFor(joint.state)}">
-              <strong>{joint.title}</strong>
-              <span class="hint">job {job.number}</span>
-              <span class="why">△ {joint.attention.join(' · ')}</span>
-            </a>
-          </li>
-        {/each}
-      </ul>
-      {#if waiting.length > FIRST}
-        <button
-          class="act all"
-          type="button"
-          aria-expanded={allNeeds}
-          onclick={() => (allNeeds = !allNeeds)}
-          >{allNeeds ? 'Show fewer' : `Show ${waiting.length - FIRST} more`}</button
-        >
-      {/if}
+  <div class="ask">
+    <label class="find"
+      ><span class="sr-only">{JOBS.search}</span>
+      <input
+        class="field-box"
+        type="search"
+        placeholder="{JOBS.search} (/)"
+        bind:this={search}
+        bind:value={text}
+      /></label
+    >
+    <Pick
+      label={JOBS.order}
+      value={order}
+      options={[
+        { value: 'number', text: 'newest job' },
+        { value: 'saved', text: 'last changed' },
+        { value: 'title', text: 'title' }
+      ]}
+      onchoose={(value) => (order = value)}
+    />
+  </div>
+  <Toggles label="Show only" value={chips} {options} onchange={(value) => (chips = value)} />
+
+  {#if lastOpened.length > 0 && asksNothing(asked) && !data.archive}
+    <p class="recent" data-testid="recent">
+      <span class="label">{JOBS.lastOpened}</span>
+      {#each lastOpened as joint (joint.id)}<a
+          class="act small"
+          href="/joints/{joint.id}/{stageToOpen(stagesOf(joint.stages))}">{joint.title}</a
+        >{/each}
+    </p>
+  {/if}
+  {#if needing.length > 0 && asksNothing(asked) && !data.archive}
+    <section aria-labelledby="needs" class="list">
+      <h2 id="needs">{JOBS.needsAttention}</h2>
+      {#each needing as joint (joint.id)}<JointRow {joint} whole />{/each}
     </section>
   {/if}
 
-  <section aria-labelledby="jobs">
-    <h2 id="jobs" class="label">All jobs</h2>
-    {#each data.jobs as job (job.id)}
-      <article>
+  <StageHeads />
+  <section aria-label={JOBS.allJobs} class="all">
+    {#each jobs as job (job.id)}
+      <article class="list">
         <div class="head">
-          <a class="job" href="/jobs/{job.id}">
-            <span class="number">{job.number}</span>
-            <span class="what">
-              <strong>{job.title}</strong>
-              <span class="hint">{job.place} · Approved data: {job.data}</span>
-            </span>
+          <button
+            type="button"
+            aria-expanded={isOpen(job.id)}
+            data-testid="fold-{job.number}"
+            onclick={() => folds.set(job.id, !isOpen(job.id))}
+          >
+            <span aria-hidden="true">{isOpen(job.id) ? '▾' : '▸'}</span>
+            <h2>{job.number} {job.title}</h2>
+            <span class="hint where">{job.place}</span>
             <span class="hint"
               >{job.joints.length} {job.joints.length === 1 ? 'joint' : 'joints'}</span
             >
-          </a>
-          <a class="act" href="/jobs/{job.id}#new">New joint</a>
-          {#if job.joints.length > 0}
-            <button
-              class="act small"
-              type="button"
-              aria-expanded={!folded.has(job.id)}
-              data-testid="fold-{job.number}"
-              aria-label="{folded.has(job.id) ? 'Expand' : 'Collapse'} job {job.number}"
-              onclick={() => fold(job.id)}>{folded.has(job.id) ? '▸' : '▾'}</button
-            >
-          {/if}
+          </button>
+          <a class="act small" href="/jobs/{job.id}">{JOBS.openJob}</a>
         </div>
-        {#if !folded.has(job.id)}
-          {#each job.joints as joint (joint.id)}
-            <JointRow {joint} brief />
-          {/each}
-        {/if}
+        {#if isOpen(job.id)}{#each job.joints as joint (joint.id)}<JointRow {joint} />{/each}{/if}
       </article>
     {:else}
-      <p>No jobs yet. Add a job and lay out its first joint, or try a practice joint.</p>
+      <p>
+        {asksNothing(asked)
+          ? 'No jobs yet. Add a job and lay out its first joint, or try a practice joint.'
+          : 'No joint matches.'}
+      </p>
     {/each}
   </section>
 
   <footer class="hint">
-    Zanjador only advises. Approved data, local rules and the licensed person who signs decide. Eye
-    and ear protection for drilling and driving.
+    {#if data.archive}<a href="/">{JOBS.openJobs}</a>
+    {:else if data.archived > 0}<a href="/?archive">{JOBS.archive} ({data.archived})</a>{/if}
+    Zanjador only advises. Approved data, local rules and the licensed person who signs decide. Eye and
+    ear protection for drilling and driving.
     <a href="/help/glossary">{HELP.glossary}</a>
   </footer>
 </div>
@@ -173,86 +211,79 @@
 </Sheet>
 
 <style>
-  .bench {
-    max-width: 1120px;
-  }
-  header {
-    display: flex;
-    justify-content: space-between;
-    align-items: center;
-  }
-  h1 {
-    font-size: 1.8rem;
-  }
-  section {
-    display: flex;
-    flex-direction: column;
-    gap: 0.6rem;
-  }
-  .waiting {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(320px, 1fr));
+  .jobs {
+    max-width: 1180px;
     gap: 10px;
   }
-  .waiting a {
-    display: grid;
-    grid-template-columns: 1fr auto;
-    align-content: start;
-    gap: 2px 8px;
-    height: 100%;
-    padding: 10px 14px;
-    border-radius: 8px;
-    border-left: 5px solid var(--amber-line);
-    background: var(--amber-soft);
-    color: var(--ink);
-    text-decoration: none;
-  }
-  .why {
-    grid-column: 1 / -1;
-    color: var(--amber);
-  }
-  article {
-    border: 1.5px solid var(--line);
-    border-radius: 10px;
-    background: var(--panel);
-    overflow: hidden;
-  }
+  header,
   .begin,
+  .ask,
+  .recent,
   .head {
     display: flex;
     align-items: center;
     gap: 8px;
   }
-  .head {
-    padding-right: 8px;
-    background: linear-gradient(var(--metal-light), var(--metal));
+  header {
+    justify-content: space-between;
+  }
+  h1 {
+    font-size: 1.8rem;
+  }
+  h2 {
+    font-size: 1.15rem;
+  }
+  .ask {
+    align-items: end;
+  }
+  .find {
+    flex: 1;
+    max-width: 460px;
+  }
+  .find input {
+    width: 100%;
+  }
+  .recent {
+    flex-wrap: wrap;
   }
   .all {
-    align-self: start;
+    display: grid;
+    gap: 8px;
   }
-  .job {
+  .list {
+    border: 1.5px solid var(--line);
+    border-radius: 10px;
+    background: var(--panel);
+    overflow: hidden;
+  }
+  section.list {
+    border-left: 5px solid var(--amber-line);
+  }
+  section.list h2 {
+    padding: 6px 14px;
+  }
+  .head {
+    padding-right: 6px;
+    background: linear-gradient(var(--metal-light), var(--metal));
+  }
+  .head button {
+    display: flex;
     flex: 1;
+    align-items: baseline;
+    gap: 10px;
     min-width: 0;
-    display: flex;
-    align-items: center;
-    gap: 1rem;
-    min-height: 58px;
+    min-height: 48px;
     padding: 8px 14px;
-    color: inherit;
-    text-decoration: none;
+    text-align: left;
+    cursor: pointer;
   }
-  .number {
-    font-family: var(--head-font);
-    font-weight: 600;
-    font-size: 1.5rem;
-    font-variant-numeric: tabular-nums;
-  }
-  .what {
+  .where {
     flex: 1;
-    display: flex;
-    flex-direction: column;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
   }
-  .job .hint {
+  .head .hint {
     color: var(--ink);
   }
   .new {
@@ -261,13 +292,15 @@
     gap: 0.3rem;
   }
   @media (max-width: 700px) {
-    .head {
+    header,
+    .ask {
       flex-wrap: wrap;
-      justify-content: flex-end;
-      padding-bottom: 8px;
     }
-    .job {
-      flex-basis: 100%;
+    .where {
+      display: none;
+    }
+    h2 {
+      flex: 1;
     }
   }
 </style>

@@ -293,7 +293,7 @@ describe('what lists count', () => {
         const count = countRelease(now);
         for (const [mark, holes] of Object.entries(count.marks)) if (holes > 0) seen.add(mark);
         tooHard += expired.size;
-        const listed = (await listJoints(database(), undefined, job)).find(
+        const listed = (await listJoints(database(), undefined, { job })).find(
           ({ id }) => id === joint
         );
         expect(listed).toMatchObject({

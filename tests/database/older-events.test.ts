@@ -165,7 +165,8 @@ beforeAll(async () => {
     '0027-old-work',
     '0028-statements-with-a-plan',
     '0029-counted-by-kind',
-    '0030-hole-marks'
+    '0030-hole-marks',
+    '0031-closed-jobs'
   ]);
 });
 afterAll(async () => {

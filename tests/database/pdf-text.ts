@@ -9,3 +9,7 @@ export function pdfText(body: string | Buffer): string {
   writeFileSync(path, body);
   return execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' });
 }
+
+/** The text of each of its pages. */
+export const pdfPagesText = (body: string | Buffer): string[] =>
+  pdfText(body).split('\f').slice(0, -1);

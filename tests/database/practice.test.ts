@@ -1,15 +1,30 @@
+import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
+import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
+import { SignMove } from '../../src/core/signing/sign-events.ts';
+import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
+import { recordMoves } from '../../src/lib/server/events/record.ts';
+import { findReleases } from '../../src/lib/server/services/find-releases.ts';
+import { findRivets } from '../../src/lib/server/services/find-rivets.ts';
 import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
+import { latestIssue } from '../../src/lib/server/services/issues.ts';
 import { addJob, getJob, jobNames, NewJob } from '../../src/lib/server/services/jobs.ts';
-import { moveFromPractice, practiceJob } from '../../src/lib/server/services/practice.ts';
+import { makeJointFile } from '../../src/lib/server/services/joint-files.ts';
 import { addJoint, getJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
+import { copyFromPractice, practiceJob } from '../../src/lib/server/services/practice.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
+import { openShortages } from '../../src/lib/server/services/rivet-bills.ts';
+import { beginToolSetting } from '../../src/lib/server/services/tool-settings.ts';
+import { signEvents } from '../../src/lib/server/streams/sign-events.ts';
 import { entered } from '../support/joints.ts';
-import { useDatabase } from './database.ts';
-import { valueOf } from './value-of.ts';
+import { squeezerOf } from '../support/tool-setups.ts';
 import { whyNot } from '../support/why-not.ts';
+import { useDatabase } from './database.ts';
+import { pdfPagesText } from './pdf-text.ts';
+import { LONG_AGO } from './record.ts';
+import { valueOf } from './value-of.ts';
 
 const database = useDatabase();
 const LAP = entered('lap', ['0.040', '0.040'], {
@@ -35,25 +50,96 @@ describe('a joint for practice', () => {
     ).toBe('field number');
   });
 
-  it('is never released, and moves under a job to be', async () => {
+  it('is released as practice, and nothing it comes to is on any record', async () => {
     const practice = await practiceJob(database());
-    const joint = valueOf(await addJoint(database(), practice, 'Practice joint', LAP));
-    const refused = await issueJoint(database(), joint, 1, person);
-    expect(refused.ok ? '' : refused.message).toMatch(/Practice joint without approved data/);
+    const joint = valueOf(await addJoint(database(), practice, 'Practice joint', LAP, person));
+    valueOf(await issueJoint(database(), joint, 1, person, LONG_AGO));
+    const issue = await latestIssue(database(), joint);
+    if (!issue) throw new Error('not released');
+    expect(issue.facts.practice).toBe(true);
+    const [first, second] = issue.holes.map(({ number }) => number);
+    const move = (hole: number | undefined, more: object = {}) =>
+      DriveMove.parse({
+        id: randomUUID(),
+        at: new Date().toISOString(),
+        kind: 'driven',
+        hole,
+        ...more
+      });
+    const who = { id: person, name: 'Runa Ostrava' };
+    valueOf(await recordMoves(database(), driveEvents, issue.id, [move(first)], who));
+    // nothing comes out of the icebox for it
+    const refused = await recordMoves(
+      database(),
+      driveEvents,
+      issue.id,
+      [move(second, { batch: randomUUID() })],
+      who
+    );
+    expect(refused.ok ? '' : refused.message).toMatch(/takes no rivets from stock/);
+    const found = await findRivets(database(), {});
+    expect(found.rivets).toEqual([]);
+    expect((await findReleases(database(), {}, 0)).releases).toEqual([]);
+    expect((await openShortages(database())).jobs).toEqual([]);
+    const signed = await recordMoves(
+      database(),
+      signEvents,
+      issue.id,
+      [
+        SignMove.parse({
+          id: randomUUID(),
+          at: new Date().toISOString(),
+          kind: 'signed',
+          person,
+          entitled: 'A-1',
+          accepted: []
+        })
+      ],
+      who
+    );
+    expect(signed.ok ? '' : signed.message).toMatch(/practice: nothing is signed/);
+    const setting = await beginToolSetting(
+      database(),
+      { id: randomUUID(), setup: squeezerOf(), run: { jointId: joint, key: 'x' }, work: '' },
+      person
+    );
+    expect(setting.ok ? '' : setting.message).toMatch(/practice qualifies no setting/);
+    for (const file of ['record.pdf', 'driving.pdf', 'pattern.pdf', 'checklist.pdf'] as const) {
+      const made = valueOf(await makeJointFile(database(), joint, file));
+      const pages = pdfPagesText(made.body);
+      expect(pages.length, file).toBeGreaterThan(0);
+      for (const page of pages) expect(page, file).toContain('PRACTICE');
+    }
+    for (const file of ['marks.csv', 'joint.json', 'record.json'] as const) {
+      const made = valueOf(await makeJointFile(database(), joint, file));
+      expect(String(made.body), file).toMatch(/practice/i);
+      expect(made.name).toMatch(/^practice-/);
+    }
+  });
 
+  it('gives its plan to a job and nothing else', async () => {
+    const practice = await practiceJob(database());
+    const joint = valueOf(await addJoint(database(), practice, 'Practice two', LAP, person));
+    valueOf(await issueJoint(database(), joint, 1, person));
     const job = valueOf(
       await addJob(database(), { number: '77', title: 't', place: 'p', data: 'd' })
     );
-    expect(whyNot(await moveFromPractice(database(), joint, practice))).toBe('conflict');
-    valueOf(await moveFromPractice(database(), joint, job));
-    expect(valueOf(await getJoint(database(), joint)).job.number).toBe('77');
-    valueOf(await issueJoint(database(), joint, 1, person));
-    // a job's own joint stays where it is
-    const other = valueOf(
-      await addJob(database(), { number: '78', title: 't', place: 'p', data: 'd' })
+    expect(whyNot(await copyFromPractice(database(), joint, practice, 'x', person))).toBe(
+      'conflict'
     );
-    const stays = await moveFromPractice(database(), joint, other);
-    expect(stays.ok ? '' : stays.message).toMatch(/only a joint that was begun for practice/);
-    expect((await jobNames(database())).map(({ number }) => number)).toContain('practice');
+    const copy = valueOf(await copyFromPractice(database(), joint, job, 'Keel strap', person));
+    expect(valueOf(await getJoint(database(), copy))).toMatchObject({
+      title: 'Keel strap',
+      job: { number: '77' },
+      definition: LAP,
+      revision: 1
+    });
+    expect(await latestIssue(database(), copy)).toBeNull();
+    // it stays where it is, with what was done of it
+    expect(valueOf(await getJoint(database(), joint)).job.number).toBe('practice');
+    expect(await latestIssue(database(), joint)).not.toBeNull();
+    const again = await copyFromPractice(database(), copy, job, 'x', person);
+    expect(again.ok ? '' : again.message).toMatch(/only the plan of a practice joint/);
+    expect((await jobNames(database())).map(({ number }) => number)).not.toContain('practice');
   });
 });

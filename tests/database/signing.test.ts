@@ -105,7 +105,7 @@ async function toldOf(joint: string): Promise<string[]> {
   return (view?.told ?? []).map(toldKey);
 }
 const listed = async (joint: string) =>
-  (await listJoints(database(), inInches, job)).find(({ id }) => id === joint);
+  (await listJoints(database(), inInches, { job })).find(({ id }) => id === joint);
 
 describe('a rivet that is taken out', () => {
   it('is driven and looked at again, as the lists say', async () => {

@@ -3,7 +3,6 @@ import { STACK } from '../../src/lib/words/pages/stack.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { READY } from '../../src/lib/words/pages/prepare.ts';
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
-import { JOBS } from '../../src/lib/words/pages/jobs.ts';
 import { expect, openDemo, openDemoLap, openOwn, test, toStation } from './app.ts';
 
 const LAP = entered('lap', ['0.040', '0.040'], {
@@ -101,39 +100,6 @@ test('the calipers and the gate say what one should read', async ({ page, app })
   await expect(page.getByTestId('gate-now')).toHaveAttribute('data-inside', 'true');
   await page.getByRole('textbox', { name: COMMON.height }).fill('0.095');
   await expect(page.getByTestId('gate-now')).toHaveAttribute('data-inside', 'false');
-});
-
-test('a joint is begun for practice in one press, and moves under a job', async ({ page, app }) => {
-  await page.goto(app.url);
-  await page.getByRole('button', { name: JOBS.practiceJoint }).click();
-  await page.waitForURL(/\/size$/);
-  // a new joint waits for its first figure
-  await expect(page.getByTestId('thickness-1')).toBeFocused();
-  await page.getByRole('link', { name: 'Job practice' }).click();
-  await expect(page.getByText(JOBS.forPracticeNothingHereCan)).toBeVisible();
-  await page.getByLabel(JOBS.underJob).selectOption({ index: 0 });
-  await page.getByRole('button', { name: JOBS.moveIt }).click();
-  await expect(page.getByRole('heading', { level: 1 })).not.toContainText('practice');
-  await expect(page.getByRole('link', { name: /Practice joint/ })).toBeVisible();
-});
-
-test('the bench shows the worst three needs first, and jobs fold', async ({ page, app }) => {
-  await page.goto(app.url);
-  const needs = page.locator('.waiting > li');
-  await expect(needs).toHaveCount(await needs.count());
-  expect(await needs.count()).toBeLessThanOrEqual(3);
-  // metal that is wrong comes before a figure that is missing
-  await expect(needs.first()).toContainText('to replace');
-  const fold = page.getByTestId('fold-0318');
-  await fold.click();
-  await expect(page.locator('article').getByRole('link', { name: /Bottom skin lap/ })).toHaveCount(
-    0
-  );
-  await page.reload();
-  await page.getByTestId('fold-0318').click();
-  await expect(page.locator('article').getByRole('link', { name: /Bottom skin lap/ })).toHaveCount(
-    1
-  );
 });
 
 test('a hole that is picked is told, and the drawing is there as a table', async ({

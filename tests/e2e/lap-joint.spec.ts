@@ -88,7 +88,7 @@ test('a lap joint from bare sheets to a judged head, over a restart', async ({ p
     await expect(page.getByTestId('head-looks')).toContainText('Ilse Varnholt');
     await expect(page.getByTestId('last-reading')).toContainText('0.161');
     await page.goto(app.url);
-    await expect(page.getByRole('link', { name: /Keel lap, bay 3/ }).first()).toContainText(
+    await expect(page.locator('a.joint', { hasText: 'Keel lap, bay 3' }).first()).toContainText(
       /1\s+(to )?drive further/
     );
   });

@@ -38,6 +38,7 @@ export const hole = (number: number, changes: Partial<IssuedHole> = {}): IssuedH
   ...changes
 });
 export const FACTS: Issue['facts'] = {
+  practice: false,
   dash: 4,
   head: 'universal',
   partNumber: PART,

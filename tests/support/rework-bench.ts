@@ -22,6 +22,7 @@ export const hole = (number: number) => ({
 });
 export const ISSUE = {
   facts: {
+    practice: false,
     dash: 4,
     head: 'universal',
     partNumber: 'MS20470AD4-5',

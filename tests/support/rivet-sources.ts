@@ -31,6 +31,7 @@ export const hole = (number: number) => ({
 });
 export const ISSUE = {
   facts: {
+    practice: false,
     dash: 5,
     head: 'universal',
     partNumber: PART,

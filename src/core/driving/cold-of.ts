@@ -34,6 +34,10 @@ export function coldOf(
   move: Extract<DriveMove, { kind: 'driven' }>
 ): Answer<ColdState | null> {
   const { alloy, partNumber } = rivetOfHole(facts, issued);
+  if (facts.practice)
+    return move.batch === null
+      ? answer(null, [])
+      : notPossible('batch', { code: 'practice-from-stock' });
   if (!alloyFacts(alloy).cold) return answer(null, []);
   const batch = batches.find(({ id }) => id === move.batch);
   if (!batch) return notPossible('batch', { code: 'no-batch', hole: move.hole, part: partNumber });

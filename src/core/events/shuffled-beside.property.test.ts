@@ -140,6 +140,7 @@ describe('any order of arrival, any repeat, beside driving', () => {
 
   it('of a signature, sent twice', () => {
     const subject = {
+      practice: false,
       missing: { must: [], told: [] },
       drivers: new Set<string>(),
       signing: 'anyone' as const,

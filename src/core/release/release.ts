@@ -23,6 +23,8 @@ const IssuedStack = z.strictObject({
 });
 
 export const IssuedFacts = z.strictObject({
+  /** of a practice joint: it is signed by nobody, takes nothing from stock and qualifies no setting */
+  practice: z.boolean().default(false),
   dash: Dash,
   head: Head,
   partNumber: z.string(),

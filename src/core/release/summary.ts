@@ -1,6 +1,7 @@
 import { plan } from '../plan/plan.ts';
 import { planCost, STEPS_FOR_A_LIST } from '../plan/plan-cost.ts';
-import type { Plan } from '../plan/plan-shape.ts';
+import { blocksOf } from '../plan/blocks.ts';
+import type { Plan, Station } from '../plan/plan-shape.ts';
 import type { PlanWarningSaid } from '../plan/warning-said.ts';
 import { told, type RefusalSaid } from '../refusal-said.ts';
 import type { RuleProfile } from '../rules/profile.ts';
@@ -20,6 +21,8 @@ export interface PlanSummary {
   kind: JointKind;
   /** `costly`: its rows take too long to solve for a mere list */
   state: 'unreadable' | 'impossible' | 'costly' | 'planned';
+  /** the first stage that stops it; null where none does */
+  stoppedAt: Station | null;
   holes: number;
   /** by part number; null while that is not known, or something stops the joint: nobody sets rivets out for it */
   parts: PartCount[] | null;
@@ -28,7 +31,7 @@ export interface PlanSummary {
 }
 
 /** Raised whenever a summary would come out differently: those kept are then made anew. */
-export const SUMMARY_VERSION = 7;
+export const SUMMARY_VERSION = 8;
 
 /** The first reason why a joint cannot be made, or null. */
 function refusalOf({ layout, stacks }: Plan): RefusalSaid | null {
@@ -59,7 +62,7 @@ function whatIsWrong(
 /** Plans a joint and says in short what came of it. */
 export function summaryOf(entered: EnteredJoint, profile: RuleProfile): PlanSummary {
   const { kind } = entered;
-  const nothing = { kind, holes: 0, parts: null, attention: [] };
+  const nothing = { kind, stoppedAt: null, holes: 0, parts: null, attention: [] };
   const read = readEntered(entered);
   if (!read.ok)
     return {
@@ -74,12 +77,14 @@ export function summaryOf(entered: EnteredJoint, profile: RuleProfile): PlanSumm
     return {
       ...nothing,
       state: 'impossible',
+      stoppedAt: blocksOf(planned)[0]?.station ?? null,
       attention: refusal === null ? [] : [{ why: refusal }]
     };
   const stops = stopsOf(planned);
   return {
     kind,
     state: 'planned',
+    stoppedAt: blocksOf(planned)[0]?.station ?? null,
     holes: planned.layout.result.rivets,
     parts: stops.length > 0 ? null : partsOf(planned),
     attention: stops.map(({ said }) => ({ stop: said }))

@@ -6,6 +6,7 @@ import { decideHole, type FoundHole } from './decide-hole';
 import { whyNot } from '../../../tests/support/why-not.ts';
 
 const facts = (changes: Partial<IssuedFacts> = {}): IssuedFacts => ({
+  practice: false,
   dash: 4,
   head: 'universal',
   partNumber: 'MS20470DD4-5',

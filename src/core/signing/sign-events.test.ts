@@ -18,6 +18,7 @@ describe('a signature', () => {
       ...changes
     });
   const subject: SignSubject = {
+    practice: false,
     missing: { must: [], told: [] },
     drivers: new Set<string>(),
     signing: 'another',

@@ -21,6 +21,8 @@ export type SignEvent = Recorded<SignMove, null>;
 
 /** What a signature is held against. */
 export interface SignSubject {
+  /** of a practice joint: nobody signs it */
+  practice: boolean;
   missing: Missing;
   /** who drove any of its rivets, gun or bar */
   drivers: ReadonlySet<string>;
@@ -35,7 +37,8 @@ export const signStream = defineStream<SignSubject, SignMove, null, SignEvent | 
   name: 'sign',
   Move: SignMove,
   Frozen: z.null(),
-  follow({ missing, drivers, signing, lastAt }, signed, { person, accepted, at }) {
+  follow({ practice, missing, drivers, signing, lastAt }, signed, { person, accepted, at }) {
+    if (practice) return notPossible('hole', { code: 'practice-not-signed' });
     if (signed) return notPossible('hole', { code: 'signed', by: signed.by });
     if (missing.must.length > 0)
       return notPossible('hole', { code: 'not-ready-to-sign', open: missing.must.length });

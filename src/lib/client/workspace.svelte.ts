@@ -1,3 +1,4 @@
+import { isPractice } from '$core/joint/practice.ts';
 import { getContext, setContext, untrack } from 'svelte';
 import type { EnteredJoint, Joint } from '$core/kinds/joint.ts';
 import type { EnteredSheet } from '$core/joint/sheets.ts';
@@ -19,6 +20,7 @@ import { Undo } from './undo.svelte';
 
 interface OpenedJoint {
   id: string;
+  job: { number: string };
   title: string;
   definition: EnteredJoint;
   revision: number;
@@ -40,6 +42,8 @@ export type Change = Without<EnteredJoint>;
 /** One joint being worked on: what is typed, what follows from it, and whether it is saved. */
 export class Workspace {
   readonly id: string;
+  /** it is for no aircraft */
+  readonly practice: boolean;
   readonly profile: RuleProfile;
   readonly save: Autosave;
   title = $state('');
@@ -100,6 +104,7 @@ export class Workspace {
 
   constructor(joint: OpenedJoint) {
     this.id = joint.id;
+    this.practice = isPractice(joint.job);
     this.profile = joint.profile;
     this.title = joint.title;
     this.#named = joint.title;

@@ -23,6 +23,7 @@
   import KeptPages from './KeptPages.svelte';
   import Later from '$lib/ui/kit/Later.svelte';
   import KeysSheet from './KeysSheet.svelte';
+  import { noteOpened } from '$lib/ui/joint/recent-joints';
   import JointHead from './JointHead.svelte';
   import LeftBehind from './LeftBehind.svelte';
   import MayNot from './MayNot.svelte';
@@ -184,6 +185,7 @@
   });
 
   onMount(() => {
+    noteOpened({ id: joint.id, title: joint.title });
     void workspace.restoreKept(joint);
     void readyDesk.restore();
     void oldWork.restore();

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { JOBS } from '$lib/words/pages/jobs';
   import { BENCH } from '$lib/words/pages/bench';
   import type { Workspace } from '$lib/client/workspace.svelte';
   import type { BenchProps } from './bench-props';
@@ -29,7 +30,10 @@
       placeholder="Enter a name. The last name is kept until then."
       oninput={(event) => workspace.rename(event.currentTarget.value)}
     />
-    <p class="hint place" data-hint={place}>{place}</p>
+    <p class="hint place" data-hint={place}>
+      {#if workspace.practice}<strong class="practice">{JOBS.forPractice}</strong
+        >{:else}{place}{/if}
+    </p>
   </div>
   <SavedState state={workspace.save.state} />
   <JointTools {onkeys}>
@@ -74,6 +78,9 @@
     overflow: hidden;
     text-overflow: ellipsis;
   }
+  .practice {
+    color: var(--amber);
+  }
   .to {
     display: inline-flex;
     align-items: center;
@@ -102,7 +109,7 @@
     .rules {
       max-width: none;
     }
-    .place {
+    .place:not(:has(.practice)) {
       display: none;
     }
   }

@@ -198,6 +198,8 @@ const REFUSALS: { readonly [C in RefusalSaid['code']]: Say<C> } = {
   'checks-own-work': (said) =>
     `head ${said.hole}: shop rule: the driver cannot inspect it. Another person must`,
   'signs-own-work': () => 'shop rule: anyone who drove a rivet in this release cannot sign it',
+  'practice-from-stock': () => 'practice takes no rivets from stock: record it without a batch',
+  'practice-not-signed': () => 'practice: nothing is signed. Download the practice record instead',
   'signed-before-last': () => 'signature dated before the last entry: check the device clock',
   'hole-is-wider': (said, length) =>
     `its hole would be ${length(said.holeIn, 'fine')}, and the one in the metal was measured ${length(said.widestIn, 'fine')}: a hole cannot get smaller`,

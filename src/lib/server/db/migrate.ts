@@ -30,6 +30,7 @@ import { oldWork } from './migrations/0027-old-work.ts';
 import { statementsWithAPlan } from './migrations/0028-statements-with-a-plan.ts';
 import { countedByKind } from './migrations/0029-counted-by-kind.ts';
 import { holeMarksInSql } from './migrations/0030-hole-marks.ts';
+import { closedJobs } from './migrations/0031-closed-jobs.ts';
 import { whoSent } from './migrations/0021-who-sent.ts';
 import { signIn } from './migrations/0015-sign-in.ts';
 
@@ -63,7 +64,8 @@ const MIGRATIONS = [
   oldWork,
   statementsWithAPlan,
   countedByKind,
-  holeMarksInSql
+  holeMarksInSql,
+  closedJobs
 ];
 
 /** Two that start at once bring it there one after the other; any number does that is always the same. */

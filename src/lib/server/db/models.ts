@@ -43,6 +43,8 @@ export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job
   declare place: string;
   declare data: string;
   declare openedAt: CreationOptional<Date>;
+  declare closedAt: CreationOptional<Date | null>;
+  declare closedBy: CreationOptional<string | null>;
 }
 
 export class Joint extends Model<InferAttributes<Joint>, InferCreationAttributes<Joint>> {
@@ -143,7 +145,16 @@ export function defineModels(sequelize: Sequelize) {
     at('rule_profiles')
   );
   Job.init(
-    { id: uuid(), number: text(), title: text(), place: text(), data: text(), openedAt: stamped() },
+    {
+      id: uuid(),
+      number: text(),
+      title: text(),
+      place: text(),
+      data: text(),
+      openedAt: stamped(),
+      closedAt: { type: DataTypes.DATE, allowNull: true },
+      closedBy: maybeOwner()
+    },
     at('jobs')
   );
   Joint.init(

@@ -1,6 +1,8 @@
+import { PRACTICE } from '../../../core/joint/practice.ts';
 import { stockStream, type StockMove } from '../../../core/stock/stock.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/transaction.ts';
+import { Refused } from '../outcome.ts';
 import { keptStream } from './kept-stream.ts';
 import { STOCK_EVENTS } from './tables.ts';
 
@@ -43,6 +45,18 @@ async function binsFor(
   );
 }
 
+/** Practice takes nothing from stock. */
+async function refusePractice(database: Database, moves: readonly StockMove[]): Promise<void> {
+  const jobs = moves.flatMap((move) => (move.kind === 'issued' ? (move.jobId ?? []) : []));
+  if (jobs.length === 0) return;
+  const [practice] = await rowsOf(
+    database,
+    'select from jobs where id = any($1::uuid[]) and lower(number) = $2 limit 1',
+    [jobs, PRACTICE.number]
+  );
+  if (practice) throw new Refused('not-possible', 'practice takes no rivets from stock');
+}
+
 /** Movements of rivets; a bin is held until the end, so that two hands cannot both take the last ones. */
 export const stockEvents = keptStream({
   stream: stockStream,
@@ -50,6 +64,7 @@ export const stockEvents = keptStream({
   missing: 'there is no such bin',
   order: 'locked',
   async subjectsOf(database, moves) {
+    await refusePractice(database, moves);
     const received = moves.filter((move) => move.kind === 'received');
     const bins = received.length === 0 ? null : await binsFor(database, received);
     return moves.map((move) =>

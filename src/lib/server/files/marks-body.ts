@@ -9,26 +9,32 @@ import { writing, type WriteLength } from '../../words/writing.ts';
 /** What the table of marks is made of. */
 export interface TableWish extends Omit<MarksWish, 'warningOf'> {
   warnings: Plan['warnings'];
+  /** what stands with every hole’s warnings; empty where nothing does */
+  mark: string;
   /** null: decimal inches */
   style: LengthStyle | null;
 }
 
 /** The stops that point at a hole, and those that point at none, in words. */
-function warningOf(warnings: Plan['warnings'], length: WriteLength): (hole: number) => string {
+function warningOf(
+  warnings: Plan['warnings'],
+  mark: string,
+  length: WriteLength
+): (hole: number) => string {
   const stops = stopsOf({ warnings }).map((stop) => ({
     holes: stop.holes === undefined ? null : new Set(stop.holes),
     words: `STOP: ${stopInWords(stop, length)}`
   }));
   return (hole) =>
-    stops
-      .filter(({ holes }) => holes === null || holes.has(hole))
-      .map(({ words }) => words)
-      .join(' ');
+    [
+      ...(mark === '' ? [] : [mark]),
+      ...stops.flatMap(({ holes, words }) => (holes === null || holes.has(hole) ? [words] : []))
+    ].join(' ');
 }
 
 /** Every hole of a joint as a table. */
-export const marksBody = ({ warnings, style, ...wish }: TableWish): string =>
+export const marksBody = ({ warnings, mark, style, ...wish }: TableWish): string =>
   writeCsv(
     markColumns(wish.unit),
-    markRows({ ...wish, warningOf: warningOf(warnings, writing(style)) })
+    markRows({ ...wish, warningOf: warningOf(warnings, mark, writing(style)) })
   );

@@ -62,6 +62,21 @@ export function drawn(page: Page, draw: (page: Page) => void): Promise<Buffer> {
   return file;
 }
 
+/** How the title of everything that is made of a practice joint begins: it then stands on every page. */
+export const PRACTICE_MARK = 'PRACTICE, not for an aircraft';
+
+/** Marks the page as practice, where the document is, and leaves the pen where it was. */
+function markPractice(page: Page): void {
+  const { x, y } = page;
+  page.font(BUILT_IN.bold).fontSize(11).text(PRACTICE_MARK, 0, pt(0.22), {
+    width: page.page.width,
+    align: 'center',
+    lineBreak: false
+  });
+  page.x = x;
+  page.y = y;
+}
+
 /** A document of pages, made by drawing on it; resolves to the file. */
 export const pdfPages = (
   title: string,
@@ -74,5 +89,11 @@ export const pdfPages = (
       margin: pt(0.6),
       info: { Title: title, Creator: 'Zanjador' }
     }),
-    draw
+    (page) => {
+      if (title.startsWith(PRACTICE_MARK)) {
+        markPractice(page);
+        page.on('pageAdded', () => markPractice(page));
+      }
+      draw(page);
+    }
   );

@@ -13,7 +13,7 @@ import { carriedInWords, driveMoveInWords, reworkEventInWords } from '../../word
 import { RESULT_NAMES } from '../../words/results.ts';
 import { ASSUMED, toldInWords } from '../../words/signing.ts';
 import type { WriteLength } from '../../words/writing.ts';
-import { pdfPages, pt, type Face } from './pdf-pages.ts';
+import { pdfPages, PRACTICE_MARK, pt, type Face } from './pdf-pages.ts';
 import { heading, LEFT, line, table, type Sheet } from './pdf-sheet.ts';
 
 /** What lies around a hole that a question was put about, to scale. */
@@ -135,7 +135,9 @@ export const pdfRecord = (
 ): Promise<Buffer> => {
   const { joint, release, holes, heads, rework, driving, batches, settings, signature } = record;
   const { facts } = release;
-  const title = `Record: ${joint.title}, job ${joint.job.number}, release ${release.number}`;
+  const title = facts.practice
+    ? `${PRACTICE_MARK}. Practice record: ${joint.title}, release ${release.number}`
+    : `Record: ${joint.title}, job ${joint.job.number}, release ${release.number}`;
   return pdfPages(title, paper, (page) => {
     const sheet: Sheet = {
       page,
@@ -150,7 +152,9 @@ export const pdfRecord = (
     say(
       signature
         ? `SIGNED by ${signature.by} (${signature.entitled}), ${when(signature.at)}`
-        : 'NOT SIGNED: for information only',
+        : facts.practice
+          ? 'PRACTICE RECORD: signed by nobody'
+          : 'NOT SIGNED: for information only',
       'bold',
       12
     );

@@ -1,3 +1,5 @@
+import { isPracticeJoint } from './practice.ts';
+import { NO_SETTING } from './tool-settings.ts';
 import { isDeepStrictEqual } from 'node:util';
 import { UniqueConstraintError, type InferAttributes, type WhereOptions } from 'sequelize';
 import { Cage } from '../../../core/prepare/cage/cage.ts';
@@ -100,12 +102,13 @@ export async function addCage(
 
 /** Begins a setting once everything before the first hole is right. */
 export async function beginSetting(
-  { models }: Database,
+  database: Database,
   cageId: string,
   { id, setup, step, work }: NewSetting,
   personId: string,
   begunAt = new Date()
 ): Promise<Outcome<string>> {
+  const { models } = database;
   const cage = await models.CageRow.findByPk(cageId);
   if (!cage) return refused('not-found', 'no such stop countersink');
   const wrong = setupChecks(Cage.parse(cage.cage), setup).find(({ verdict }) => verdict === 'stop');
@@ -116,6 +119,8 @@ export async function beginSetting(
     });
   if (step && !(await models.Joint.findByPk(step.jointId)))
     return refused('not-found', 'there is no such joint');
+  if (step && (await isPracticeJoint(database, step.jointId)))
+    return refused('not-possible', NO_SETTING);
   const sent = {
     id,
     cageId,

@@ -1,3 +1,4 @@
+import { PRACTICE_MARK } from '../files/pdf-pages.ts';
 import { drivingHolders } from '../../../core/driving/driving-holders.ts';
 import { drivingWays } from '../../../core/driving/driving-ways.ts';
 import { issueOrder } from '../../../core/driving/issue-order.ts';
@@ -71,7 +72,9 @@ export async function drivingCard(
   });
   const body = await pdfDrivingCard(
     {
-      title: `${joint.title}, job ${joint.job.number}, release ${issue.number}`,
+      title: issue.facts.practice
+        ? `${PRACTICE_MARK}: ${joint.title}, release ${issue.number}`
+        : `${joint.title}, job ${joint.job.number}, release ${issue.number}`,
       changed: issue.revision !== joint.revision,
       school: found.school,
       byHand: found.byHand,

@@ -29,7 +29,7 @@ export function releasesStatement(
   const bind = (value: unknown): string => `$${values.push(value)}`;
   const own = rivetsAsked({ job: wish.job, joint: wish.joint }, values.length + 1);
   values.push(...own.values);
-  const ofJoints = own.where.replaceAll('r.joint_id', 'i.joint_id');
+  const ofJoints = `not coalesce((i.facts->>'practice')::boolean, false) and ${own.where.replaceAll('r.joint_id', 'i.joint_id')}`;
   const asksRivets = asksOfRivets(wish) || wish.from !== undefined || wish.to !== undefined;
   const latest = `order by i.issued_at desc, i.id desc limit ${bind(PAGE_LENGTH + 1)} offset ${bind(page * PAGE_LENGTH)}`;
   // A lot is in few releases: they are found by it. What many have is found release by release, the latest first.

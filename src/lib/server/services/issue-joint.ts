@@ -6,6 +6,7 @@ import type {
   IssuedHole,
   IssuedRoom
 } from '../../../core/release/release.ts';
+import { isPractice } from '../../../core/joint/practice.ts';
 import type { Joint } from '../../../core/kinds/joint.ts';
 import type { HoleHeadroom } from '../../../core/plan/headroom.ts';
 import type { Plan } from '../../../core/plan/plan-shape.ts';
@@ -21,7 +22,6 @@ import { outcomeOf } from './documents.ts';
 import { getJoint, type JointView } from './joints.ts';
 import { boundOf, mayLoosen } from './bound-rules.ts';
 import { because, done, refused, type Outcome } from '../outcome.ts';
-import { isPractice } from './practice.ts';
 import { logTaken, takenOverFrom } from './take-over.ts';
 
 /** What stands in the way of issuing, or the facts to freeze. */
@@ -39,6 +39,7 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
   const [first] = stacks;
   if (!layout.ok || !first?.length.ok) return refused('not-possible', 'there is no rivet for it');
   return done({
+    practice: false,
     dash: first.dash,
     head: definition.head,
     partNumber: first.length.result.partNumber,
@@ -91,11 +92,6 @@ export const issueJoint = (
     const joint = await getJoint(database, jointId);
     if (!joint.ok) return joint;
     if (joint.value.revision !== revision) return isStale(joint.value.revision, revision);
-    if (isPractice(joint.value.job))
-      return refused(
-        'not-possible',
-        'Practice joint without approved data. Move it to a job first.'
-      );
     const planned = await planOf(joint.value);
     if (!planned.ok) return planned;
     const { profile } = joint.value;
@@ -108,7 +104,12 @@ export const issueJoint = (
         'not-possible',
         `${boundRuleInWords(looser, 'decimal')}. That is looser than the shop’s own rule: a lead releases it, or plan the joint under the shop’s rules`
       );
-    const frozen = { joint: joint.value, ...planned.value, facts: { ...facts.value, bound } };
+    const practice = isPractice(joint.value.job);
+    const frozen = {
+      joint: joint.value,
+      ...planned.value,
+      facts: { ...facts.value, practice, bound }
+    };
     return inTransaction(database, () => freeze(database, frozen, issuedBy, issuedAt));
   });
 

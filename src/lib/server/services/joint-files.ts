@@ -1,3 +1,5 @@
+import { isPractice } from '../../../core/joint/practice.ts';
+import { PRACTICE_MARK } from '../files/pdf-pages.ts';
 import { inMetal, type InMetal } from '../../../core/releases/in-metal.ts';
 import { jointFile } from '../../../core/exchange/joint-file.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';
@@ -61,14 +63,18 @@ export async function makeJointFile(
   const joint = await getJoint(database, jointId);
   if (!joint.ok) return joint;
   const { title, definition, profile, job, revision } = joint.value;
-  const name = `${plainName(title)}-${namedBy(file, wish)}`;
+  const practice = isPractice(job);
+  const name = `${practice ? 'practice-' : ''}${plainName(title)}-${namedBy(file, wish)}`;
   // what is driven is what was released, whatever the joint has become since
   if (file === 'driving.pdf') return drivingCard(database, joint.value, name, wish.paper, length);
   if (file === 'record.pdf' || file === 'record.json' || file === 'heads.csv')
     return recordFileOf(database, jointId, file, name, wish, length);
   const made = await planOf(joint.value);
   if (file === 'joint.json') {
-    const warnings = made.ok ? stopsInWords(made.value.plan, length) : [];
+    const warnings = [
+      ...(practice ? [PRACTICE_MARK] : []),
+      ...(made.ok ? stopsInWords(made.value.plan, length) : [])
+    ];
     const body = jointFile(title, definition, profile, warnings);
     return done({ type: 'application/json', name, body: `${JSON.stringify(body, null, 2)}\n` });
   }
@@ -83,7 +89,9 @@ export async function makeJointFile(
         : drawingStop(planned);
   if (stop) return refused('not-possible', (words) => `${stopInWords(stop, words)} Fix it first.`);
   const layout = planned.layout.result;
-  const words = `${title}, job ${job.number}, revision ${revision}`;
+  const words = practice
+    ? `${PRACTICE_MARK}: ${title}, revision ${revision}`
+    : `${title}, job ${job.number}, revision ${revision}`;
   const { paper, unit } = wish;
   switch (file) {
     case 'marks.csv': {
@@ -93,7 +101,8 @@ export async function makeJointFile(
       const { fixed } = made.value.definition;
       const { existing } = planned;
       const table = {
-        ...{ layout, stacks, profile, unit, reworked, fixed, existing, warnings, style }
+        ...{ layout, stacks, profile, unit, reworked, fixed, existing, warnings, style },
+        mark: practice ? PRACTICE_MARK : ''
       };
       const body = await inThread('tabulated', table, cost);
       if (!body.ok) return body;

@@ -12,6 +12,7 @@ import {
   type PlanSummary
 } from '../../../core/release/summary.ts';
 import type { RecheckStatus } from '../../../core/prepare/cage/rechecks.ts';
+import { stagesSoFar, type StageMark } from '../../../core/releases/stages-so-far.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/transaction.ts';
 import { cagesOfSteps } from './cage-tasks.ts';
@@ -42,6 +43,12 @@ export interface JointSummary {
   /** rivets logged as driven, and in their holes */
   driven: number;
   marks: MarkCounts;
+  /** how far it is at each of its seven stages */
+  stages: StageMark[];
+  /** fields are still empty, and nothing else is wrong */
+  isOnlyUnfilled: boolean;
+  /** last saved or released by whoever asks */
+  mine: boolean;
   attention: string[];
   /** what needs someone first: 0 metal that is wrong, 1 what stops it, 2 what is missing, 3 a setting to look at again */
   urgency: 0 | 1 | 2 | 3;
@@ -57,6 +64,8 @@ interface JointRow {
   revision: number;
   version: number | null;
   summary: PlanSummary | null;
+  prepared: boolean;
+  mine: boolean;
 }
 
 interface IssueRow {
@@ -95,24 +104,27 @@ const HEADLINES: Record<Exclude<PlanSummary['state'], 'planned'>, string> = {
   costly: 'many holes around keep-outs: open to calculate'
 };
 
-type Told = Omit<JointSummary, 'id' | 'jobId' | 'kind' | 'title' | 'savedAt'>;
+type Told = Omit<JointSummary, 'id' | 'jobId' | 'kind' | 'title' | 'savedAt' | 'mine'>;
 const NOTHING = {
   holes: 0,
   inspected: 0,
   driven: 0,
   marks: markCounts({}),
+  stages: [] as StageMark[],
+  isOnlyUnfilled: false,
   parts: null,
   signedBy: null,
   urgency: 2 as const
 };
 
-function asIssued(issue: IssueRow, length: WriteLength): Told {
+function asIssued(issue: IssueRow, prepared: boolean, length: WriteLength): Told {
   const facts = readFacts(issue.document_version, issue.facts);
   if (!facts.ok)
     return {
       ...NOTHING,
       headline: 'its release cannot be read',
       state: 'unreadable',
+      stages: stagesSoFar(null, prepared, null),
       attention: [refusalInWords(facts.problem, length)]
     };
   const stacks = issue.stacks ?? [];
@@ -148,6 +160,14 @@ function asIssued(issue: IssueRow, length: WriteLength): Told {
     inspected,
     driven: issue.driven,
     marks,
+    stages: stagesSoFar(null, prepared, {
+      holes: holes - blind,
+      driven: issue.driven,
+      marks,
+      questions: issue.questions,
+      signed: issue.signed_by !== null
+    }),
+    isOnlyUnfilled: false,
     attention,
     urgency: attention.length > 0 ? 0 : 3,
     parts: [...counts]
@@ -158,7 +178,7 @@ function asIssued(issue: IssueRow, length: WriteLength): Told {
 
 function asPlanned(
   summary: PlanSummary | null | undefined,
-  issued: boolean,
+  { issued, prepared }: { issued: boolean; prepared: boolean },
   length: WriteLength
 ): Told {
   if (!summary)
@@ -166,6 +186,7 @@ function asPlanned(
       ...NOTHING,
       headline: 'its record cannot be read',
       state: 'unreadable',
+      stages: stagesSoFar(null, prepared, null),
       attention: ['Stored in a format this version cannot read.']
     };
   const { state, holes, parts, attention } = summary;
@@ -174,6 +195,8 @@ function asPlanned(
     ...NOTHING,
     holes,
     parts,
+    stages: stagesSoFar(summary, prepared, null),
+    isOnlyUnfilled: attention.every((one) => 'missing' in one),
     headline:
       state !== 'planned'
         ? HEADLINES[state]
@@ -210,14 +233,27 @@ const CAGE_WORDS: Record<RecheckStatus['state'], string> = {
 const issuesOf = (database: Database, jointIds: readonly string[]): Promise<IssueRow[]> =>
   rowsOf<IssueRow>(database, 'select * from joints_stand($1::uuid[])', [[...jointIds]]);
 
-const jointRows = (database: Database, jobId: string | null): Promise<JointRow[]> =>
+/** Which joints a list asks for: of one job, or of those open or in the archive. */
+export interface WhichJoints {
+  job?: string | null;
+  closed?: boolean;
+  /** who asks: what they saved or released last is theirs */
+  person?: string | null;
+}
+
+const jointRows = (
+  database: Database,
+  { job = null, closed = false, person = null }: WhichJoints
+): Promise<JointRow[]> =>
   rowsOf<JointRow>(
     database,
-    `select j.id, j.job_id, j.title, j.saved_at, j.revision,
-       s.version, s.summary
-     from joints j left join joint_summaries s on s.joint_id = j.id
-     where $1::uuid is null or j.job_id = $1 order by j.title, j.id`,
-    [jobId]
+    `select j.id, j.job_id, j.title, j.saved_at, j.revision, s.version, s.summary,
+       exists (select from step_events e where e.subject_id = j.id) as prepared,
+       j.saved_by = $3::uuid is true or exists
+         (select from joint_issues i where i.joint_id = j.id and i.issued_by = $3::uuid) as mine
+     from joints j join jobs b on b.id = j.job_id left join joint_summaries s on s.joint_id = j.id
+     where case when $1::uuid is null then (b.closed_at is not null) = $2 else j.job_id = $1 end order by j.title, j.id`,
+    [job, closed, person]
   );
 const idsOf = (joints: readonly { id: string }[]): string[] => joints.map(({ id }) => id);
 
@@ -244,15 +280,18 @@ async function standing(database: Database, joints: readonly JointRow[]) {
 export async function listJoints(
   database: Database,
   length: WriteLength = inInches,
-  jobId: string | null = null
+  which: WhichJoints = {}
 ): Promise<JointSummary[]> {
-  const rows = await jointRows(database, jobId);
+  const rows = await jointRows(database, which);
   const [joints, cages] = await Promise.all([
     standing(database, rows),
     cagesOfSteps(database, idsOf(rows))
   ]);
   return joints.map(({ row, summary, issued, release }) => {
-    const told = release ? asIssued(release, length) : asPlanned(summary, issued, length);
+    const { prepared, mine } = row;
+    const told = release
+      ? asIssued(release, prepared, length)
+      : asPlanned(summary, { issued, prepared }, length);
     const wrong = [...(cages.get(row.id)?.values() ?? [])].filter(
       ({ status }) => status.state !== 'good'
     );
@@ -262,6 +301,7 @@ export async function listJoints(
       kind: summary?.kind ?? null,
       title: row.title,
       savedAt: row.saved_at.toISOString(),
+      mine,
       ...told,
       attention: [
         ...told.attention,
@@ -275,10 +315,10 @@ export async function listJoints(
 export async function partsOfJoints(
   database: Database
 ): Promise<Pick<JointSummary, 'jobId' | 'title' | 'parts'>[]> {
-  const joints = await standing(database, await jointRows(database, null));
+  const joints = await standing(database, await jointRows(database, {}));
   return joints.map(({ row, summary, release }) => ({
     jobId: row.job_id,
     title: row.title,
-    parts: release ? asIssued(release, inInches).parts : (summary?.parts ?? null)
+    parts: release ? asIssued(release, false, inInches).parts : (summary?.parts ?? null)
   }));
 }

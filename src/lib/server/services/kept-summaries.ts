@@ -18,7 +18,7 @@ export interface MadeSummary {
 
 /** There was no thread for it: a list that meets it makes it anew. */
 const NOT_NOW = 0;
-const NOTHING = { holes: 0, parts: null, attention: [] };
+const NOTHING = { stoppedAt: null, holes: 0, parts: null, attention: [] };
 
 /** A joint that cannot be planned says so in its own line: it must not take down the list, nor the save. */
 export async function makeSummary(

@@ -1,18 +1,8 @@
+import { isPractice, PRACTICE } from '../../../core/joint/practice.ts';
 import type { Database } from '../db/connect.ts';
-import { inTransaction } from '../db/transaction.ts';
-import { done, refused, type Outcome } from '../outcome.ts';
-
-/** Joints without an aircraft and without data; nothing under it can be released. */
-const PRACTICE = {
-  number: 'practice',
-  title: 'Practice',
-  place: 'no aircraft',
-  data: 'practice, no data'
-} as const;
-
-/** Whether a job is the one for practice. */
-export const isPractice = ({ number }: { number: string }): boolean =>
-  number.toLowerCase() === PRACTICE.number;
+import { rowsOf } from '../db/transaction.ts';
+import { addJoint, getJoint } from './joints.ts';
+import { refused, type Outcome } from '../outcome.ts';
 
 /** The job for practice, opened where there is none yet. @returns its id */
 export async function practiceJob({ models }: Database): Promise<string> {
@@ -23,24 +13,34 @@ export async function practiceJob({ models }: Database): Promise<string> {
   return job.id;
 }
 
-/** Moves a joint that was begun for practice under a job, with everything it has. */
-export const moveFromPractice = (
+/** Whether a joint is one for practice; false where there is no such joint. */
+export async function isPracticeJoint(database: Database, jointId: string): Promise<boolean> {
+  const [row] = await rowsOf<{ number: string }>(
+    database,
+    'select b.number from joints j join jobs b on b.id = j.job_id where j.id = $1',
+    [jointId]
+  );
+  return row !== undefined && isPractice(row);
+}
+
+/**
+ * Makes a joint under a job that is planned as a practice joint is now. What was released, done, driven, inspected or set at
+ * that stays there: the copy begins unreleased.
+ *
+ * @returns the id of the new joint
+ */
+export async function copyFromPractice(
   database: Database,
   jointId: string,
-  jobId: string
-): Promise<Outcome<null>> =>
-  inTransaction(database, async () => {
-    const { models } = database;
-    const joint = await models.Joint.findByPk(jointId, { lock: true });
-    if (!joint) return refused('not-found', 'there is no such joint');
-    const [from, to] = await Promise.all([
-      models.Job.findByPk(joint.jobId),
-      models.Job.findByPk(jobId)
-    ]);
-    if (!to) return refused('not-found', 'there is no such job');
-    if (!from || !isPractice(from))
-      return refused('conflict', 'only a joint that was begun for practice moves to another job');
-    if (isPractice(to)) return refused('conflict', 'already a practice joint');
-    await joint.update({ jobId });
-    return done(null);
-  });
+  jobId: string,
+  title: string,
+  personId: string | null
+): Promise<Outcome<string>> {
+  const joint = await getJoint(database, jointId);
+  if (!joint.ok) return joint;
+  if (!isPractice(joint.value.job))
+    return refused('conflict', 'only the plan of a practice joint is copied to a job');
+  const job = await database.models.Job.findByPk(jobId);
+  if (job && isPractice(job)) return refused('conflict', 'choose a job that is not practice');
+  return addJoint(database, jobId, title, joint.value.definition, personId);
+}

@@ -83,7 +83,8 @@ async function makeAnew(
     [issueId]
   );
   const issue = owner ? await frozenIssue(database, issueId) : null;
-  if (!owner || !issue) return;
+  // practice is in no search
+  if (!owner || !issue || issue.facts.practice) return;
   const every = some.has(null);
   const holes = every
     ? issue.holes.map(({ number }) => number)

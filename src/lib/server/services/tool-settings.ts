@@ -10,6 +10,7 @@ import { rowsOf } from '../db/transaction.ts';
 import type { ToolSettingRow } from '../db/setting-models.ts';
 import { toolEvents } from '../events/setting-events.ts';
 import { latestIssue } from './issues.ts';
+import { isPracticeJoint } from './practice.ts';
 import { because, done, refused, type Outcome } from '../outcome.ts';
 import { shopFigures } from './ready.ts';
 import { begun, withStates, WITH_PERSON } from './trial-settings.ts';
@@ -58,6 +59,10 @@ export const toolSettings = async (
 ): Promise<ToolLine[]> =>
   (await settingsWhere(database, jointId === null ? {} : { jointId })).map(({ line }) => line);
 
+/** Why no setting is begun for a practice joint. */
+export const NO_SETTING =
+  'practice qualifies no setting: begin it under Tool setup, or for a joint of a job';
+
 /** Begins a setting, where the rivet makes a good head at all. */
 export async function beginToolSetting(
   database: Database,
@@ -69,6 +74,8 @@ export async function beginToolSetting(
   if (band && !band.ok) return refused('not-possible', because(band.error));
   if (run && !(await database.models.Joint.findByPk(run.jointId)))
     return refused('not-found', 'there is no such joint');
+  if (run && (await isPracticeJoint(database, run.jointId)))
+    return refused('not-possible', NO_SETTING);
   const sent = { id, jointId: run?.jointId ?? null, run: run?.key ?? null, work, setup };
   return begun(
     await database.models.ToolSettingRow.findOrCreate({
@@ -105,7 +112,7 @@ export async function toolTaskOf(
     database.models.Joint.findByPk(jointId, { attributes: ['title'] })
   ]);
   const run = issue && rivetRuns(issue).find((one) => one.key === key);
-  if (!issue || !run || !joint) return null;
+  if (!issue || !run || !joint || issue.facts.practice) return null;
   return {
     jointId,
     run: { key, partNumber: run.partNumber, rivets: run.holes.length },

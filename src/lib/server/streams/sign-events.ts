@@ -23,9 +23,9 @@ export const signEvents = keptStream({
     if (!held) return null;
     const matter = await matterOf(database, issueId);
     if (!matter.ok) throw new Refused(matter.reason, matter.inWords);
-    const { missing, drivers, signing, signed, lastAt } = matter.value;
+    const { record, missing, drivers, signing, signed, lastAt } = matter.value;
     return {
-      subject: { missing, drivers, signing, lastAt },
+      subject: { practice: record.release.facts.practice, missing, drivers, signing, lastAt },
       state: signed,
       sinceMs: held.since.getTime()
     };

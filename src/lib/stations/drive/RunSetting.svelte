@@ -22,14 +22,18 @@
   const anew = $derived(used === null || used.changes.length > 0 || used.status.state === 'bad');
 </script>
 
-<p class="setting" class:passes={said.good} data-testid="run-setting">
-  <span>{said.good ? '✓' : '△'} Setting: {said.text}</span>
-  <a
-    class="act small"
-    href={anew || !used ? runSettingAddress(jointId, run.key) : toolSettingAddress(used.setting.id)}
-    >{anew ? COMMON.setIt : said.good ? 'View first heads' : 'Continue setup'}</a
-  >
-</p>
+{#if desk.issue.facts.practice}
+  <p class="hint">Practice: no tool setting is asked for, and none is qualified.</p>
+{:else}<p class="setting" class:passes={said.good} data-testid="run-setting">
+    <span>{said.good ? '✓' : '△'} Setting: {said.text}</span>
+    <a
+      class="act small"
+      href={anew || !used
+        ? runSettingAddress(jointId, run.key)
+        : toolSettingAddress(used.setting.id)}
+      >{anew ? COMMON.setIt : said.good ? 'View first heads' : 'Continue setup'}</a
+    >
+  </p>{/if}
 
 <style>
   .setting {

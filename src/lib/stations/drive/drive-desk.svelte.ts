@@ -168,7 +168,7 @@ export class DriveDesk {
   /** whether a hole's rivet is driven cold */
   isCold(number: number): boolean {
     const rivet = this.rivetOf(number);
-    return rivet !== null && alloyFacts(rivet.alloy).cold !== null;
+    return rivet !== null && alloyFacts(rivet.alloy).cold !== null && !this.issue.facts.practice;
   }
   /** the batch that a hole's rivet comes from: the one chosen, else the oldest with rivets left */
   batchFor(number: number): string | null {

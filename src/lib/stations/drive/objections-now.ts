@@ -34,7 +34,12 @@ export function objectionsNow(desk: DriveDesk, around: Around): Objection[] {
       return {
         part: run.partNumber,
         hasWay: !access || hasWay(run, parts, desk.here, { outline, access, tools }),
-        setting: setup ? { tool: setup.name, released: used?.status.state === 'released' } : null
+        // practice qualifies none, and asks for none
+        setting: desk.issue.facts.practice
+          ? { tool: '', released: true }
+          : setup
+            ? { tool: setup.name, released: used?.status.state === 'released' }
+            : null
       };
     })
   );

@@ -116,7 +116,7 @@
       {big}
       onbegin={() => desk.begin(step)}
       ontick={(done) => tick(step, done)}
-      >{#if step.said.op === 'countersink'}<StepCage
+      >{#if step.said.op === 'countersink' && !workspace.practice}<StepCage
           jointId={workspace.id}
           {step}
           settings={desk.cages}

@@ -146,70 +146,76 @@
           </p>
         {/each}
       </section>
-      <section aria-labelledby="told">
-        <h3 id="told">Acknowledge before signing</h3>
-        {#each view.told as told (toldKey(told))}
-          <label class="told" data-testid="told">
-            <input
-              type="checkbox"
-              checked={accepted.includes(toldKey(told))}
-              onchange={() => toggle(toldKey(told))}
-            />
-            <span>{toldInWords(told)}</span>
-          </label>
-        {:else}
-          <p class="passes-strong">✓ None: no open holes, all tool settings qualified.</p>
-        {/each}
-      </section>
+      {#if !open.issue.facts.practice}<section aria-labelledby="told">
+          <h3 id="told">Acknowledge before signing</h3>
+          {#each view.told as told (toldKey(told))}
+            <label class="told" data-testid="told">
+              <input
+                type="checkbox"
+                checked={accepted.includes(toldKey(told))}
+                onchange={() => toggle(toldKey(told))}
+              />
+              <span>{toldInWords(told)}</span>
+            </label>
+          {:else}
+            <p class="passes-strong">✓ None: no open holes, all tool settings qualified.</p>
+          {/each}
+        </section>{/if}
       <section aria-labelledby="signature">
         <h3 id="signature">Signature</h3>
-        <p class="hint">
-          Driven by {view.drivers.length > 0 ? view.drivers.join(', ') : 'no one recorded'}. {view.signing ===
-          'another'
-            ? 'Shop rule: the signer must not have driven any of these rivets.'
-            : 'Its driver may sign, by this shop’s rule.'} The program advises; a person entitled to sign
-          decides, by the approved data and local rules.
-        </p>
-        <form
-          onsubmit={(event) => {
-            event.preventDefault();
-            void sign();
-          }}
-        >
-          <TextField
-            name="entitled"
-            testid="entitled"
-            label="Certificate or stamp number"
-            bind:value={entitled}
-            maxlength={120}
-          />
-          {#if person === ''}
-            <a class="act main" href="/who?back=/joints/{workspace.id}/sign">Sign in to sign</a>
-          {:else}
-            <button
-              data-testid="sign"
-              class="act main"
-              disabled={!ready || signing}
-              aria-describedby="why-not">Sign as {person}</button
-            >
-          {/if}
-          <p id="why-not" class="hint">
-            {ownWork
-              ? `${person} drove rivets in this release. Someone else must sign.`
-              : view.must.length > 0
-                ? 'Clear the open items first.'
-                : unread.length > 0
-                  ? `${unread.length} items to acknowledge.`
-                  : entitled.trim() === ''
-                    ? 'Enter your certificate or stamp number.'
-                    : 'Signing locks this release.'}
+        {#if open.issue.facts.practice}
+          <p data-testid="practice-not-signed">
+            {SIGN.practiceNotSigned}
           </p>
-        </form>
-        {#if refusal}<Notice level="stop" title="Not signed" text={refusal} />{/if}
+        {:else}
+          <p class="hint">
+            Driven by {view.drivers.length > 0 ? view.drivers.join(', ') : 'no one recorded'}. {view.signing ===
+            'another'
+              ? 'Shop rule: the signer must not have driven any of these rivets.'
+              : 'Its driver may sign, by this shop’s rule.'} The program advises; a person entitled to
+            sign decides, by the approved data and local rules.
+          </p>
+          <form
+            onsubmit={(event) => {
+              event.preventDefault();
+              void sign();
+            }}
+          >
+            <TextField
+              name="entitled"
+              testid="entitled"
+              label="Certificate or stamp number"
+              bind:value={entitled}
+              maxlength={120}
+            />
+            {#if person === ''}
+              <a class="act main" href="/who?back=/joints/{workspace.id}/sign">Sign in to sign</a>
+            {:else}
+              <button
+                data-testid="sign"
+                class="act main"
+                disabled={!ready || signing}
+                aria-describedby="why-not">Sign as {person}</button
+              >
+            {/if}
+            <p id="why-not" class="hint">
+              {ownWork
+                ? `${person} drove rivets in this release. Someone else must sign.`
+                : view.must.length > 0
+                  ? 'Clear the open items first.'
+                  : unread.length > 0
+                    ? `${unread.length} items to acknowledge.`
+                    : entitled.trim() === ''
+                      ? 'Enter your certificate or stamp number.'
+                      : 'Signing locks this release.'}
+            </p>
+          </form>
+          {#if refusal}<Notice level="stop" title="Not signed" text={refusal} />{/if}
+        {/if}
       </section>
     {/if}
     <section aria-labelledby="record">
-      <h3 id="record">The record</h3>
+      <h3 id="record">{open.issue.facts.practice ? SIGN.practiceRecord : SIGN.record}</h3>
       <PaperChoice />
       <p class="files">
         <a class="act" href={file('record.pdf')} download>Record as PDF</a>

@@ -10,7 +10,9 @@ export const sign = defineStation({
   status: ({ issue, signedBy }) =>
     issue === null
       ? open('not released yet')
-      : signedBy === null
-        ? open(`release ${issue.number} not signed`)
-        : done(`signed by ${signedBy}`)
+      : issue.facts.practice
+        ? open('practice: not signed')
+        : signedBy === null
+          ? open(`release ${issue.number} not signed`)
+          : done(`signed by ${signedBy}`)
 });

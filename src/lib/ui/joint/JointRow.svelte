@@ -1,98 +1,47 @@
 <script lang="ts">
-  import type { MarkCounts } from '$core/releases/release-count.ts';
-  import type { JointKind } from '$core/kinds/joint.ts';
-  import { kindOf } from '$core/kinds/joint.ts';
-  import VerdictMark from '../kit/VerdictMark.svelte';
-  import { countDriven, countInspected } from '$lib/words/counts.ts';
-  import { RESULT_NAMES } from '$lib/words/results.ts';
+  import { STAGES, stagesOf, stageToOpen, type JointLine } from '$lib/api/job-lines.ts';
+  import { STAGE_MARKS } from '$lib/words/stage-marks.ts';
 
+  /** One joint in one line: its name, its rivets, how far it is at each stage, what has to be seen to. */
   interface Props {
-    joint: {
-      id: string;
-      kind: JointKind | null;
-      title: string;
-      headline: string;
-      state: 'unreadable' | 'impossible' | 'planned' | 'checking' | 'checked' | 'signed';
-      signedBy: string | null;
-      holes: number;
-      inspected: number;
-      driven: number;
-      marks: MarkCounts;
-      attention: string[];
-    };
-    /** what needs someone is said elsewhere on the page */
-    brief?: boolean;
+    joint: JointLine;
+    /** what has to be seen to is written out in full */
+    whole?: boolean;
   }
-  let { joint, brief = false }: Props = $props();
-  const station = $derived(
-    joint.state === 'checking' || joint.state === 'checked' || joint.state === 'signed'
-      ? 'inspect'
-      : joint.state === 'unreadable'
-        ? 'size'
-        : 'layout'
-  );
-  const WORDS = {
-    unreadable: 'incomplete',
-    impossible: 'not feasible',
-    planned: 'planned',
-    checking: '',
-    checked: 'inspected',
-    signed: 'signed'
-  };
-  const far = $derived(
-    [
-      ...(joint.driven > 0 ? [countDriven(joint.driven, joint.holes)] : []),
-      countInspected(joint.inspected, joint.holes)
-    ].join(', ')
-  );
-  const seen = $derived(
-    (
-      [
-        'accept',
-        'drive-more',
-        'replace',
-        'refer',
-        'not-complete',
-        'measure',
-        'out',
-        'left'
-      ] as const
-    ).filter((mark) => joint.marks[mark] > 0)
+  let { joint, whole = false }: Props = $props();
+  const needs = $derived(joint.needs.length > 0 ? `△ ${joint.needs.join(' · ')}` : '');
+  const marks = $derived(stagesOf(joint.stages));
+  const said = $derived(
+    marks
+      .map((mark, at) => `${STAGES[at]?.[1] ?? ''} ${STAGE_MARKS[mark].says}`)
+      .filter((_, at) => marks[at] !== 'not-begun')
+      .join(', ')
   );
 </script>
 
-<a class="joint" href="/joints/{joint.id}/{station}">
-  <span class="title"
-    >{joint.title}<small
-      >{joint.kind === null ? 'not readable' : kindOf({ kind: joint.kind }).name}</small
-    ></span
+<a class="joint" class:whole href="/joints/{joint.id}/{stageToOpen(marks)}">
+  <b>{joint.title}</b>
+  <i>{joint.parts}</i>
+  <s aria-label={said} role="img"
+    >{#each marks as mark, at (at)}<u class={mark === 'not-begun' ? undefined : mark}
+        >{STAGE_MARKS[mark].sign}</u
+      >{/each}</s
   >
-  <span class="headline">{joint.headline}</span>
-  <span class="state">
-    {joint.state === 'checking' ? far : WORDS[joint.state]}
-    {#each seen as verdict (verdict)}
-      <span class="count">
-        <svg viewBox="-12 -12 24 24" width="20" height="20"
-          ><VerdictMark kind={verdict} radius={8} /></svg
-        >
-        {joint.marks[verdict]}
-        {RESULT_NAMES[verdict]}
-      </span>
-    {/each}
-  </span>
-  {#if !brief && joint.attention.length > 0}
-    <span class="attention">△ {joint.attention.join(' · ')}</span>
-  {/if}
+  <em
+    >{#if whole}{needs}{:else}{#if joint.far !== ''}<i>{joint.far}</i>
+      {/if}{needs}{/if}</em
+  >
 </a>
 
+<!-- hundreds of lines: their parts go by their tags, which costs a line half its weight -->
 <style>
   .joint {
     display: grid;
-    grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) minmax(0, 1.6fr);
+    grid-template-columns: minmax(0, 1.1fr) minmax(0, 1.1fr) 182px minmax(0, 1.4fr);
     align-items: center;
-    column-gap: 1rem;
-    min-height: 48px;
-    padding: 6px 14px;
+    column-gap: 14px;
+    min-height: 44px;
+    padding: 2px 14px;
     border-top: 1px solid var(--line);
     color: inherit;
     text-decoration: none;
@@ -100,39 +49,64 @@
   .joint:hover {
     background: var(--olive-soft);
   }
-  .title {
-    font-weight: 700;
-  }
-  .title small {
-    display: block;
-    font-size: 0.8rem;
-    font-weight: 400;
-    color: var(--ink-soft);
-  }
-  .headline {
-    font-variant-numeric: tabular-nums;
-  }
-  .state {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 2px 12px;
-    color: var(--ink-soft);
-  }
-  .count {
-    display: inline-flex;
-    align-items: center;
-    gap: 4px;
-    color: var(--ink);
+  .joint > :global(:is(b, i, em)) {
+    font-style: normal;
+    overflow: hidden;
+    text-overflow: ellipsis;
     white-space: nowrap;
   }
-  .attention {
-    grid-column: 1 / -1;
-    color: var(--amber);
-    font-size: 0.9rem;
+  .joint :global(i) {
+    font-style: normal;
+    color: var(--ink-soft);
+    font-variant-numeric: tabular-nums;
   }
-  @media (max-width: 700px) {
+  .joint > :global(em) {
+    color: var(--amber);
+  }
+  .whole > :global(em) {
+    white-space: normal;
+  }
+  .joint > :global(s) {
+    display: grid;
+    grid-template-columns: repeat(7, 26px);
+    text-align: center;
+    text-decoration: none;
+  }
+  .joint :global(u) {
+    text-decoration: none;
+    color: var(--ink-soft);
+  }
+  .joint :global(.done) {
+    color: var(--olive-deep);
+  }
+  .joint :global(.blocked) {
+    color: var(--brick);
+    font-weight: 700;
+  }
+  @media (max-width: 900px) {
     .joint {
-      grid-template-columns: 1fr;
+      grid-template-columns: minmax(0, 1fr) 182px;
+      padding-block: 6px;
+    }
+    .joint > :global(i) {
+      display: none;
+    }
+    .joint > :global(em) {
+      grid-column: 1 / -1;
+      white-space: normal;
+    }
+    .joint > :global(em:empty) {
+      display: none;
+    }
+  }
+  @media (max-width: 480px) {
+    .joint {
+      grid-template-columns: minmax(0, 1fr) 119px;
+      column-gap: 8px;
+      padding-inline: 10px;
+    }
+    .joint > :global(s) {
+      grid-template-columns: repeat(7, 17px);
     }
   }
 </style>

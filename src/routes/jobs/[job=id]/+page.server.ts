@@ -6,11 +6,13 @@ import { LARGEST_FILE_BYTES, readJointFile } from '$core/exchange/joint-file.ts'
 import { fileRefusalInWords } from '$lib/words/refusals';
 import type { EnteredJoint, JointKind } from '$core/kinds/joint.ts';
 import { JOINT_KINDS, newJoint } from '$core/kinds/new-joint.ts';
-import { getJob, jobNames } from '$lib/server/services/jobs';
+import { closeJob, getJob, jobNames } from '$lib/server/services/jobs';
 import { jobBill } from '$lib/server/services/rivet-bills';
 import { onHand } from '$lib/server/services/stock';
 import { JointTitle } from '$lib/api/joints.ts';
-import { isPractice, moveFromPractice } from '$lib/server/services/practice';
+import { isPractice } from '$core/joint/practice.ts';
+import { copyFromPractice } from '$lib/server/services/practice';
+import { jobLine } from '$lib/server/services/job-lines';
 import { formOf, readForm } from '$lib/server/read-form';
 import { addJoint } from '$lib/server/services/joints';
 import type { Actions, PageServerLoad } from './$types';
@@ -25,9 +27,10 @@ export const load: PageServerLoad = async ({ params, locals }) => {
   if (!job.ok) error(404, 'There is no such job.');
   const others = isPractice(job.value) ? await jobNames(locals.database()) : null;
   return {
-    job: job.value,
-    /** for practice: the jobs that a joint may move under; null where it is a real one */
-    practice: others?.filter((other) => !isPractice(other)) ?? null,
+    job: jobLine(job.value),
+    closedAt: job.value.closedAt,
+    /** for practice: the jobs that a plan may be copied to; null where it is a real one */
+    practice: others,
     rivets: jobBill(job.value, await onHand(locals.database())),
     form: await superValidate(zod4(NewJoint))
   };
@@ -50,17 +53,27 @@ async function make(
   redirect(303, `/joints/${added.value}/size`);
 }
 
-const Move = z.object({ joint: z.uuid(), job: z.uuid() });
+/** Into the archive, or out of it. */
+async function close(locals: App.Locals, job: string, closed: boolean) {
+  const done = await closeJob(locals.database(), job, closed, locals.person?.id ?? '');
+  if (!done.ok) return fail(409, { notClosed: done.message });
+  redirect(303, closed ? '/' : `/jobs/${job}`);
+}
+
+const Copy = z.object({ joint: z.uuid(), job: z.uuid(), title: JointTitle });
 
 export const actions: Actions = {
-  move: async ({ request, locals }) => {
-    const wish = await readForm(request, Move);
-    if (!wish.ok) return fail(400, { refused: 'Choose a joint and a job.' });
-    const { joint, job } = wish.value;
-    const moved = await moveFromPractice(locals.database(), joint, job);
-    if (!moved.ok) return fail(409, { refused: moved.message });
-    redirect(303, `/jobs/${job}`);
+  copy: async ({ request, locals }) => {
+    const wish = await readForm(request, Copy);
+    if (!wish.ok) return fail(400, { notCopied: 'Choose a joint and a job, and enter a name.' });
+    const { joint, job, title } = wish.value;
+    const person = locals.person?.id ?? null;
+    const copied = await copyFromPractice(locals.database(), joint, job, title, person);
+    if (!copied.ok) return fail(409, { notCopied: copied.message });
+    redirect(303, `/joints/${copied.value}/size`);
   },
+  close: async ({ params, locals }) => close(locals, params.job, true),
+  reopen: async ({ params, locals }) => close(locals, params.job, false),
   make: async ({ params, request, locals }) => {
     const form = await superValidate(request, zod4(NewJoint));
     if (!form.valid) return fail(400, { form });

@@ -8,6 +8,7 @@
   import BillTable from '$lib/ui/joint/BillTable.svelte';
   import KindPicture from '$lib/ui/joint/KindPicture.svelte';
   import Notice from '$lib/ui/kit/Notice.svelte';
+  import StageHeads from '$lib/ui/joint/StageHeads.svelte';
   import JointRow from '$lib/ui/joint/JointRow.svelte';
   import TextField from '$lib/ui/kit/TextField.svelte';
   import type { ActionData, PageData } from './$types';
@@ -18,6 +19,7 @@
   }
   let { data, form: answer }: Props = $props();
   const refused = $derived(answer && 'refused' in answer ? answer.refused : undefined);
+  const notDone = $derived(answer && 'notCopied' in answer ? answer.notCopied : undefined);
   let making = $state<HTMLFormElement>();
   /** to the name of the new joint; the kinds stand above it */
   function beginNew(event?: MouseEvent): void {
@@ -43,11 +45,11 @@
   {#if data.practice}
     <Notice
       level="note"
-      title={JOBS.forPracticeNothingHereCan}
-      text="To build one of these joints, move it to a job. All its data moves along."
+      title={JOBS.forPractice}
+      text="A practice joint is released, driven and inspected like any other; nobody signs it, it takes nothing from stock and qualifies no setting. To build one, copy its plan to a job."
     />
-    {#if data.job.joints.length > 0}
-      <form method="POST" action="?/move" class="move">
+    {#if data.job.joints.length > 0 && data.practice.length > 0}
+      <form method="POST" action="?/copy" class="copy">
         <label
           ><span class="label">Joint</span>
           <select class="field-box" name="joint">
@@ -64,11 +66,21 @@
               >{/each}
           </select></label
         >
-        <button class="act" disabled={data.practice.length === 0}>{JOBS.moveIt}</button>
+        <label
+          ><span class="label">{JOBS.newName}</span>
+          <input class="field-box" name="title" required maxlength="80" /></label
+        >
+        <button class="act">{JOBS.copyPlan}</button>
       </form>
+      <p class="hint">
+        Only the plan is copied. Releases, steps, driving, inspections and settings stay with the
+        practice joint.
+      </p>
     {/if}
+    {#if notDone}<Notice level="stop" title="Not copied" text={notDone} />{/if}
   {/if}
 
+  <StageHeads />
   <section class="joints" aria-label="Joints">
     {#each data.job.joints as joint (joint.id)}
       <JointRow {joint} />
@@ -79,7 +91,7 @@
     {/each}
   </section>
 
-  {#if data.job.joints.length > 0}
+  {#if data.job.joints.length > 0 && !data.practice}
     <section class="bill" aria-labelledby="bill">
       <h2 id="bill" class="label">Rivet list, whole job</h2>
       <BillTable bill={data.rivets.bill} />
@@ -125,6 +137,15 @@
     <button class="act">{JOBS.openIt}</button>
   </form>
   {#if refused}<Notice level="stop" title="Import failed" text={refused} />{/if}
+  {#if !data.practice}
+    <form method="POST" action="?/{data.closedAt === null ? 'close' : 'reopen'}">
+      <button
+        class="act"
+        data-hint="A closed job leaves the list; it stays in the archive with everything it has."
+        >{data.closedAt === null ? JOBS.closeJob : JOBS.reopenJob}</button
+      >
+    </form>
+  {/if}
 </div>
 
 <style>
@@ -137,7 +158,7 @@
     justify-content: space-between;
     gap: 10px;
   }
-  .move {
+  .copy {
     display: flex;
     flex-wrap: wrap;
     align-items: end;
