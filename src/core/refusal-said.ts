@@ -180,6 +180,7 @@ type RecordRefusal =
   | { code: 'not-ready-to-sign' | 'told-not-accepted'; open: number }
   | { code: 'checks-own-work'; hole: number }
   | { code: 'signs-own-work' | 'signed-before-last' }
+  | { code: 'stated-after-entry' | 'stated-too-early'; hole: number }
   | { code: 'practice-from-stock' | 'practice-not-signed' }
   | { code: 'rivet-mismatch'; part: string }
   | { code: 'hole-is-wider'; holeIn: number; widestIn: number }

@@ -26,11 +26,13 @@
   $effect.pre(() => setWhoIsHere(data.person?.id ?? null));
   $effect.pre(() => cold.set(data.cold));
   const here = $derived(page.url.pathname);
+  /** past the rail and the head of a joint: at Inspect to the first figure of a head */
+  const skipTo = $derived(here.endsWith('/inspect') ? '#diameter' : '#content');
   // The page listens to clicks and keys from here on; tests wait for it.
   onMount(() => (document.documentElement.dataset['awake'] = ''));
 </script>
 
-<a class="skip" href="#content">{JOBS.skipToTheContent}</a>
+<a class="skip" href={skipTo}>{JOBS.skipToTheContent}</a>
 <div class="shop">
   <nav class="rail" aria-label={JOBS.main}>
     <a class="sign" href="/" aria-label="Zanjador home">

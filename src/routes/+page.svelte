@@ -155,7 +155,9 @@
               >{job.joints.length} {job.joints.length === 1 ? 'joint' : 'joints'}</span
             >
           </button>
-          <a class="act small" href="/jobs/{job.id}">{JOBS.openJob}</a>
+          <a class="act small" aria-label="{JOBS.openJob} {job.number}" href="/jobs/{job.id}"
+            >{JOBS.openJob}</a
+          >
         </div>
         {#if isOpen(job.id)}{#each job.joints as joint (joint.id)}<JointRow {joint} />{/each}{/if}
       </article>

@@ -177,7 +177,11 @@ async function send({ id, holes }: Issue, batches: readonly string[], tried: rea
               ...base,
               kind: 'driven',
               batch: batches[one.batch],
-              late: 'as agreed'
+              late: 'as agreed',
+              // some are logged later than they were driven
+              ...(one.batch === 1
+                ? { stated: new Date(Date.parse(stamped.at) - 2500).toISOString() }
+                : {})
             })
           ],
           person

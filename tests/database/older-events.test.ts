@@ -166,7 +166,8 @@ beforeAll(async () => {
     '0028-statements-with-a-plan',
     '0029-counted-by-kind',
     '0030-hole-marks',
-    '0031-closed-jobs'
+    '0031-closed-jobs',
+    '0032-stated-driving'
   ]);
 });
 afterAll(async () => {

@@ -227,7 +227,7 @@ export async function toStation(page: Page, number: number): Promise<void> {
   const station = STATIONS[number - 1];
   await expect(async () => {
     await page.keyboard.press('Escape');
-    await page.keyboard.press(String(number));
+    await page.keyboard.press(`Alt+${number}`);
     await expect(page).toHaveURL(new RegExp(`/${station?.key}$`), { timeout: 1000 });
   }).toPass();
 }

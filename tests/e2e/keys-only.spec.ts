@@ -44,7 +44,7 @@ const type = async (page: Page, name: RegExp, text: string) => {
 };
 const station = async (page: Page, number: number, heading: string) => {
   await page.keyboard.press('Escape');
-  await page.keyboard.press(String(number));
+  await page.keyboard.press(`Alt+${number}`);
   await expect(page).toHaveURL(new RegExp(`/${heading}$`));
 };
 /** Another hand takes the bench over, and comes back to where it was. */
@@ -59,7 +59,7 @@ const handOver = async (page: Page, name: RegExp) => {
 test('a joint from bare sheets to a signature without a mouse', async ({ page, app }) => {
   test.setTimeout(240_000);
   await page.goto(app.url);
-  await press(page, /^0318/);
+  await press(page, /^Open job 0318/);
   await expect(page).toHaveURL(/\/jobs\//);
   await type(page, /^New lap joint/, 'Fairing lap, by keys');
   await press(page, /^Start joint/);

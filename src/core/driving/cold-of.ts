@@ -49,7 +49,7 @@ export function coldOf(
       batch: batch.partNumber
     });
   const { removedAt, lot, times } = batch;
-  const beforeMs = Date.parse(removedAt) - Date.parse(move.at);
+  const beforeMs = Date.parse(removedAt) - Date.parse(move.stated ?? move.at);
   // how long they were out cannot be told: one of the two clocks was wrong, or was set back since
   if (beforeMs > CLOCK_SLACK_MS)
     return move.late === ''
@@ -60,6 +60,7 @@ export function coldOf(
           beforeMin: Math.round(beforeMs / MINUTE_MS)
         })
       : answer('expired', []);
+  // what is only stated is not shown: a rivet logged later counts by when it was entered
   // a tap of a slow clock, just before the batch was out, is as at its removal
   const now = later(move.at, removedAt) ? move.at : removedAt;
   const stood = coldBatch({ alloy, removedAt, now, perRivetS: 1 }, times);

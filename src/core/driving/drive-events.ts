@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { answer, notPossible } from '../answer.ts';
+import type { RefusalSaid } from '../refusal-said.ts';
 import { alloyFacts } from '../catalog/alloys.ts';
 import { defineStream, type Recorded } from '../events/stream.ts';
 import type { Issue } from '../release/release.ts';
@@ -33,6 +34,8 @@ export type DriveEvent = Recorded<DriveMove, DriveFrozen>;
 export interface DriveSubject extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'> {
   batches: readonly ColdBatchFacts[];
   rework?: ReworkState;
+  /** when it was released, ms since 1970: nothing of it was driven before; left out where the server says */
+  releasedMs?: number;
   /** when whom was heard calling ready or go, ms since 1970; left out where the server says */
   calls?: ReadonlyMap<string, readonly number[]>;
   /** who signed it; null while nobody has */
@@ -155,7 +158,7 @@ function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
   return {
     driven: true,
     at,
-    hitAt: at,
+    hitAt: event.stated ?? at,
     by,
     people: was.driven ? people : handsOf(event),
     quick: event.quick,
@@ -202,6 +205,8 @@ export interface DrivenNow {
   hitAt: ReadonlyMap<number, number>;
   /** who drove the rivet in each hole, by their ids */
   people: ReadonlyMap<number, readonly string[]>;
+  /** holes whose rivet was logged once only: no later blow is known of */
+  once: ReadonlySet<number>;
   /** whether anybody logs driving */
   logged: boolean;
 }
@@ -209,15 +214,33 @@ export const drivenNow = (drive: Pick<DriveState, 'holes' | 'blows'>): DrivenNow
   logged: isLogged(drive),
   expired: expiredHoles(drive),
   hitAt: hitsOf(drive),
+  once: new Set(
+    [...drive.holes].flatMap(([hole, { driven, before }]) => (driven && !before ? hole : []))
+  ),
   people: new Map([...drive.holes].map(([hole, { people }]) => [hole, people]))
 });
+
+/** What is wrong with the time that a rivet is said to have been driven at; null where nothing is, or none is stated. */
+function statedWrong(
+  { stated, hole, at }: Extract<DriveMove, { kind: 'driven' }>,
+  rework: ReworkState,
+  releasedMs: number
+): RefusalSaid | null {
+  if (stated === undefined) return null;
+  const ms = Date.parse(stated);
+  if (ms > Date.parse(at)) return { code: 'stated-after-entry', hole };
+  // the rivet that is in now went in after the one before it came out
+  return ms < Math.max(releasedMs, sinceOf(rework).get(hole) ?? -Infinity)
+    ? { code: 'stated-too-early', hole }
+    : null;
+}
 
 /** What happens while an issue is driven. What may follow rests on the issue and its batches alone, never on earlier taps. */
 export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, DriveState>({
   name: 'drive',
   Move: DriveMove,
   Frozen: DriveFrozen,
-  follow({ rework = NO_REWORK, signed = null, calls, ...issue }, _, move) {
+  follow({ rework = NO_REWORK, signed = null, calls, releasedMs = -Infinity, ...issue }, _, move) {
     if (signed) return notPossible('hole', { code: 'signed', by: signed.by });
     if (move.kind === 'placed' || move.kind === 'objected' || move.kind === 'confirmed')
       return answer(NOTHING, []);
@@ -249,6 +272,8 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
     const issued = holes.find(({ number }) => number === move.hole);
     if (!issued) return notPossible('hole', { code: 'no-such-hole', hole: move.hole });
     if (move.kind !== 'driven') return answer(NOTHING, []);
+    const wrong = statedWrong(move, rework, releasedMs);
+    if (wrong) return notPossible('stated', wrong);
     if (move.carried) return notPossible('carried', { code: 'carried-by-release' });
     if (emptyAt(rework, move.hole, atMs))
       return notPossible('hole', { code: 'hole-not-ready', hole: move.hole });

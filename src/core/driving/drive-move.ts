@@ -23,6 +23,8 @@ export const DriveMove = z.discriminatedUnion('kind', [
     hands: z.strictObject({ gun: z.uuid(), bar: z.uuid() }).nullable().default(null),
     /** why it was driven although its batch had expired */
     late: z.string().trim().max(160).default(''),
+    /** when it was driven, as whoever logs it later states it; `at` is when that was entered */
+    stated: z.iso.datetime('a time that is stated is an instant').optional(),
     /** taken over from an earlier release */
     carried: CarriedFrom.optional()
   }),

@@ -64,6 +64,8 @@ export interface HoleState {
   looks: number;
   /** the rivet in it was driven after its batch had expired */
   expired: boolean;
+  /** it was inspected before its only blow was logged */
+  loggedAfter: boolean;
   /** somebody who may has decided to ask about it instead of replacing it, and nobody has answered */
   askedInstead: boolean;
 }
@@ -76,6 +78,8 @@ export interface RivetsNow {
   hitAt: ReadonlyMap<number, number>;
   /** holes whose rivet was driven after its batch had expired, as driving tells */
   expired: ReadonlySet<number>;
+  /** holes whose rivet was logged once only */
+  once: ReadonlySet<number>;
   /** looks that were false, by their ids */
   voided: ReadonlySet<string>;
   /** holes that are asked about instead of being replaced */
@@ -135,6 +139,8 @@ export interface RivetNow {
   sinceMs?: number | undefined;
   /** when it was hit last, ms since 1970; none where driving is not logged */
   hitMs?: number | undefined;
+  /** that blow is the only one logged */
+  once?: boolean;
   expired: boolean;
   askedInstead: boolean;
   /** what makes its inspection complete */
@@ -150,7 +156,7 @@ export interface RivetNow {
 export function holeStateOf(
   hole: number,
   all: readonly HoleEvent[],
-  { sinceMs = -Infinity, hitMs, expired, askedInstead, asked }: RivetNow,
+  { sinceMs = -Infinity, hitMs, once = false, expired, askedInstead, asked }: RivetNow,
   voided?: { has(id: string): boolean }
 ): HoleState {
   const valid = voided ? all.filter(({ id }) => !voided.has(id)) : all;
@@ -158,14 +164,17 @@ export function holeStateOf(
     ms === -Infinity ? looks : looks.filter(({ at }) => Date.parse(at) >= ms);
   const ofRivet = from(valid, sinceMs);
   const counted = from(ofRivet, headSince(ofRivet, hitMs));
+  const last = ofRivet.at(-1) ?? null;
+  const standing = headStanding(counted, asked);
   return {
     hole,
     all,
     valid,
     ofRivet,
-    last: ofRivet.at(-1) ?? null,
+    last,
     counted,
-    standing: headStanding(counted, asked),
+    standing,
+    loggedAfter: once && last !== null && standing === null,
     lookedBefore: valid.length > ofRivet.length,
     looks: all.length,
     expired,
@@ -185,7 +194,7 @@ export function holeStates(
 ): Map<number, HoleState> {
   const looks = new Map(holes.map((hole) => [hole, [...(now.from?.get(hole)?.all ?? [])]]));
   for (const event of events) looks.get(event.hole)?.push(event);
-  const { since, hitAt, expired, askedInstead, asked, voided } = now;
+  const { since, hitAt, once, expired, askedInstead, asked, voided } = now;
   return new Map(
     [...looks].map(([hole, all]) => [
       hole,
@@ -195,6 +204,7 @@ export function holeStates(
         {
           sinceMs: since?.get(hole),
           hitMs: hitAt?.get(hole),
+          once: once?.has(hole) ?? false,
           expired: expired?.has(hole) ?? false,
           askedInstead: askedInstead?.has(hole) ?? false,
           asked: asked?.get(hole) ?? ONLY_SHOP
@@ -229,6 +239,8 @@ export interface HoleSubject extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'>
   hitAt?: ReadonlyMap<number, number>;
   /** holes whose rivet was driven after its batch had expired */
   expired?: ReadonlySet<number>;
+  /** holes whose rivet was logged once only */
+  once?: ReadonlySet<number>;
   /** who signed it; null while nobody has */
   signed?: { by: string } | null;
 }
@@ -256,7 +268,7 @@ export const holeStream = defineStream<HoleSubject, HoleLook, HeadJudged, Map<nu
       ? judgeLook(move, facts, hole)
       : notPossible('hole', { code: 'no-such-hole', hole: move.hole });
   },
-  project: ({ facts, holes, rework = NO_REWORK, hitAt, expired }, events, from) =>
+  project: ({ facts, holes, rework = NO_REWORK, hitAt, once, expired }, events, from) =>
     holeStates(
       holes.map(({ number }) => number),
       events,
@@ -267,6 +279,7 @@ export const holeStream = defineStream<HoleSubject, HoleLook, HeadJudged, Map<nu
         askedInstead: askedInstead(rework),
         asked: new Map(holes.map((hole) => [hole.number, placesAsked(facts, hole)])),
         ...(hitAt ? { hitAt } : {}),
+        ...(once ? { once } : {}),
         ...(expired ? { expired } : {})
       }
     )

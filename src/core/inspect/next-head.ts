@@ -47,7 +47,7 @@ function toldOf(state: HoleState): { hole: number; good: boolean }[] {
 
 /** Why a head comes next. */
 export type NextReason =
-  'again-replaced' | 'again-driven' | 'again-measure' | 'near-a-bad-one' | 'plan';
+  'again-replaced' | 'again-driven' | 'again-logged' | 'again-measure' | 'near-a-bad-one' | 'plan';
 
 export interface NextHead {
   /** null where nothing is due */
@@ -102,7 +102,8 @@ export function nextHead(of: HeadsToLookAt): NextHead {
       // another rivet is in since, or all that was said of this one was false
       if (!state.lookedBefore) again.push({ hole, reason: 'again-measure' });
       else if (!logged || hitAt.has(hole)) again.push({ hole, reason: 'again-replaced' });
-    } else if (isDrivenSince(state)) again.push({ hole, reason: 'again-driven' });
+    } else if (isDrivenSince(state))
+      again.push({ hole, reason: state.loggedAfter ? 'again-logged' : 'again-driven' });
     else if (state.standing?.verdict === 'measure') again.push({ hole, reason: 'again-measure' });
   }
   const seenNow = (hole: number) => (states.get(hole)?.standing ?? null) !== null;

@@ -10,6 +10,7 @@
   import { providePrepareDesk, PrepareDesk } from '$lib/stations/prepare/prepare-desk.svelte';
   import { countsOf, provideStock } from '$lib/client/stock';
   import { cold } from '$lib/client/cold.svelte';
+  import { enterGoesOn } from '$lib/client/enter-goes-on';
   import { whenIdle } from '$lib/client/when-idle';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { provideWorkspace, Workspace } from '$lib/client/workspace.svelte';
@@ -234,7 +235,11 @@
   />
   {#if waits}<StopBar jointId={joint.id} blocks={workspace.blocks} />{/if}
   <MayNot {role} {station} />
-  <div class="station" class:stopped={waits || status[station].mark === 'stop'}>
+  <div
+    {@attach enterGoesOn}
+    class="station"
+    class:stopped={waits || status[station].mark === 'stop'}
+  >
     {@render children()}
   </div>
 </div>

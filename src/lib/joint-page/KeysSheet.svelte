@@ -9,7 +9,8 @@
   }
   let { open, onclose }: Props = $props();
   const KEYS: readonly (readonly [key: string, does: string])[] = [
-    [`1 … ${STATIONS.length}`, 'stations'],
+    [`Alt 1 … ${STATIONS.length}`, 'stages'],
+    ['Enter', 'on to the next field that is needed'],
     ['[  ]', BENCH.holeBackHoleOn],
     ['U', 'lengths: fractions, decimal, thou, mm'],
     ['A', 'all calculations'],
@@ -27,7 +28,7 @@
 
 <Sheet title="Keyboard shortcuts" {open} {onclose}>
   <dl>
-    {#each KEYS as [key, what] (key)}
+    {#each KEYS as [key, what] (what)}
       <dt><kbd>{key}</kbd></dt>
       <dd>{what}</dd>
     {/each}

@@ -29,7 +29,8 @@ export function jointKeys(
   };
   return tinykeys(window, {
     ...Object.fromEntries(
-      STATIONS.map(({ key }, index) => [String(index + 1), outsideFields(() => go(key))])
+      // the digit by its key: with Alt some layouts write another sign; in a field it is no figure
+      STATIONS.map(({ key }, index) => [`Alt+Digit${index + 1}`, always(() => go(key))])
     ),
     '[': outsideFields(() => workspace.step(-1, holes())),
     ']': outsideFields(() => workspace.step(1, holes())),

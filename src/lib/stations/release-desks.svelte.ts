@@ -49,6 +49,13 @@ export class ReleaseDesks {
       order: drive.order
     }));
     this.heads.plates = () => figures().plates;
+    drive.lookedAt = () =>
+      new Map(
+        [...this.heads.states].flatMap(([hole, { ofRivet }]) => {
+          const [first] = ofRivet;
+          return first ? [[hole, first.at] as const] : [];
+        })
+      );
   }
 
   /** Picks up what an earlier visit left; whoever begins it ends it. */

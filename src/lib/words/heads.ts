@@ -302,6 +302,8 @@ export function nextInWords({
       return `Hole ${next}: new rivet`;
     case 'again-driven':
       return `Hole ${next}: driven further since last inspection`;
+    case 'again-logged':
+      return `Hole ${next}: inspected before its driving was logged`;
     case 'again-measure':
       return `Hole ${next}: last inspection inconclusive, measure it`;
     case 'near-a-bad-one':

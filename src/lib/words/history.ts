@@ -60,6 +60,8 @@ export const carriedInWords = (carried: CarriedFrom | undefined): string =>
     ? ''
     : `carried forward from release ${carried.release}, hole ${carried.hole}`;
 
+const utc = (at: string): string => `${at.slice(0, 16).replace('T', ' ')} UTC`;
+
 /** What one entry of the driving log says, without its hole, who and when. */
 export function driveMoveInWords(
   move: DriveMove,
@@ -74,6 +76,9 @@ export function driveMoveInWords(
       const lot = move.batch === null ? null : lotOf(move.batch);
       return [
         frozen?.partNumber ? `driven: ${frozen.partNumber}` : 'driven',
+        ...(move.stated === undefined
+          ? []
+          : [`at ${utc(move.stated)}, stated by ${stored?.by ?? 'whoever logged it'}`]),
         ...(lot === null ? [] : [`out of the icebox, lot ${lot}`]),
         ...(move.late === '' ? [] : [`its batch had expired: ${move.late}`]),
         ...(frozen?.unconfirmed ? [`gun or bar named by ${stored?.by}, not confirmed`] : []),

@@ -198,6 +198,10 @@ const REFUSALS: { readonly [C in RefusalSaid['code']]: Say<C> } = {
   'checks-own-work': (said) =>
     `head ${said.hole}: shop rule: the driver cannot inspect it. Another person must`,
   'signs-own-work': () => 'shop rule: anyone who drove a rivet in this release cannot sign it',
+  'stated-too-early': (said) =>
+    `hole ${said.hole}: the stated driving time is before the release, or before the last rivet came out of it`,
+  'stated-after-entry': (said) =>
+    `hole ${said.hole}: the stated driving time is later than this entry`,
   'practice-from-stock': () => 'practice takes no rivets from stock: record it without a batch',
   'practice-not-signed': () => 'practice: nothing is signed. Download the practice record instead',
   'signed-before-last': () => 'signature dated before the last entry: check the device clock',

@@ -31,6 +31,7 @@ import { statementsWithAPlan } from './migrations/0028-statements-with-a-plan.ts
 import { countedByKind } from './migrations/0029-counted-by-kind.ts';
 import { holeMarksInSql } from './migrations/0030-hole-marks.ts';
 import { closedJobs } from './migrations/0031-closed-jobs.ts';
+import { statedDriving } from './migrations/0032-stated-driving.ts';
 import { whoSent } from './migrations/0021-who-sent.ts';
 import { signIn } from './migrations/0015-sign-in.ts';
 
@@ -65,7 +66,8 @@ const MIGRATIONS = [
   statementsWithAPlan,
   countedByKind,
   holeMarksInSql,
-  closedJobs
+  closedJobs,
+  statedDriving
 ];
 
 /** Two that start at once bring it there one after the other; any number does that is always the same. */

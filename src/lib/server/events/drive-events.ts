@@ -26,7 +26,7 @@ export const driveEvents = keptStream({
       callsOf(database, issueId)
     ]);
     return {
-      subject: { ...frozen, ...since, batches, calls },
+      subject: { ...frozen, ...since, batches, calls, releasedMs: frozen.issuedMs },
       state: NOT_DRIVEN,
       sinceMs: frozen.issuedMs,
       clock

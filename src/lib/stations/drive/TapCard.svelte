@@ -11,6 +11,7 @@
   import type { DriveDesk } from './drive-desk.svelte';
   import { objectionInWords } from '$lib/words/objections';
   import Notice from '../../ui/kit/Notice.svelte';
+  import EarlierSheet from './EarlierSheet.svelte';
   import UnmetSheet from './UnmetSheet.svelte';
 
   /** The rivet that comes next and the taps that log it: as large as a gloved hand wants. */
@@ -103,6 +104,8 @@
       <a class="act main" href={whoHref}>{CONNECTION.signInFirst}</a>
     {:else if desk.pending}
       <UnmetSheet {desk} {person} />
+    {:else if desk.earlier}
+      <EarlierSheet {desk} earlier={desk.earlier} />
     {:else}
       <button
         data-testid="driven"

@@ -34,6 +34,7 @@ import { cold } from '../../client/cold.svelte';
 import { EventStore } from '../../client/event-store.svelte';
 
 const NONE: ReadonlyMap<string, number> = new Map();
+const NEVER: ReadonlyMap<number, string> = new Map();
 const NOT_COUNTED: DriveFrozen = { partNumber: null, cold: null };
 /** The log of driving one issue: what is driven, what comes next, what is still on its way. */
 export class DriveDesk {
@@ -41,6 +42,10 @@ export class DriveDesk {
   readonly #rework: () => ReworkState;
   readonly desk: EventStore<DriveSubject, DriveMove, DriveFrozen, DriveState>;
   readonly figures: () => ShopFigures;
+  /** when the head of each hole was first looked at, of the rivet in it now; told by whoever knows */
+  lookedAt: () => ReadonlyMap<number, string> = () => NEVER;
+  /** heads that were inspected before their driving is logged, and what is logged once it is said when they were driven */
+  earlier = $state.raw<{ holes: number[]; go: (stated: string | null) => void } | null>(null);
   readonly #subject = (): DriveSubject => drivingOf(this.#issued, this.#rework(), cold.batches);
   /** why the last tap was not taken */
   refused = $state.raw<RefusalSaid | null>(null);
@@ -235,8 +240,25 @@ export class DriveDesk {
     const number = this.here;
     if (number === null) return false;
     const isIn = this.stateOf(number)?.driven ?? false;
-    if (!isIn && this.#asksFirst(() => void this.#drive(number, quick))) return false;
-    return this.#drive(number, quick);
+    const drive = (stated: string | null = null) => this.#drive(number, quick, stated);
+    const go = (): boolean =>
+      this.#asksWhen([number], (stated) => void drive(stated)) ? false : drive();
+    if (!isIn && this.#asksFirst(() => void go())) return false;
+    return isIn ? drive() : go();
+  }
+
+  /** Whether it is asked first if rivets were driven before their heads were inspected. */
+  #asksWhen(holes: readonly number[], go: (stated: string | null) => void): boolean {
+    const looked = this.lookedAt();
+    const before = holes.filter((hole) => looked.has(hole) && !this.stateOf(hole)?.driven);
+    this.earlier = before.length > 0 ? { holes: before, go } : null;
+    return before.length > 0;
+  }
+  /** Answers it: the time at which they were driven, or null: they are logged now and inspected again. */
+  answerEarlier(stated: string | null): void {
+    const { earlier } = this;
+    this.earlier = null;
+    earlier?.go(stated);
   }
 
   /** why no rivet goes into a hole now; null where one does, or one is in */
@@ -246,7 +268,7 @@ export class DriveDesk {
     return { code: why === 'empty' ? 'hole-not-ready' : 'question-open', hole: number };
   }
 
-  #drive(number: number, quick: QuickLook | null): boolean {
+  #drive(number: number, quick: QuickLook | null, stated: string | null = null): boolean {
     const notNow = this.#notNow(number);
     if (notNow) {
       this.refused = notNow;
@@ -259,7 +281,8 @@ export class DriveDesk {
       quick,
       batch,
       hands: this.hands,
-      late: this.late.trim()
+      late: this.late.trim(),
+      ...(stated === null ? {} : { stated })
     });
     this.refused = taken ? null : this.desk.refusal;
     if (taken) {
@@ -281,13 +304,18 @@ export class DriveDesk {
     this.#rowDone(row);
   }
   #rowDone(row: number): void {
-    for (const number of this.order)
-      if (
+    const holes = this.order.filter(
+      (number) =>
         this.holeOf(number)?.row === row &&
         !this.stateOf(number)?.driven &&
         !this.heldBack.has(number)
-      )
-        if (!this.#drive(number, null)) return;
+    );
+    const looked = this.lookedAt();
+    const drive = (stated: string | null = null) => {
+      for (const hole of holes)
+        if (!this.#drive(hole, null, looked.has(hole) ? stated : null)) return;
+    };
+    if (!this.#asksWhen(holes, drive)) drive();
   }
 
   /** The last rivet that was logged, from wherever. */

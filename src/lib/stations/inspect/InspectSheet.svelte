@@ -104,6 +104,12 @@
     onpick(desk.nextToDo(hole));
     readings?.begin();
   }
+  /** to the hole beside it, and on with its diameter */
+  function step(by: -1 | 1): void {
+    const numbers = desk.issue.holes.map(({ number }) => number);
+    const to = numbers[numbers.indexOf(hole) + by];
+    if (to !== undefined) onpick(to);
+  }
   const allClean = () => desk.type(hole, { clean: [...Place.options] });
   /** the question of the plate that a key answers: the first that is open */
   function answerPlate(yes: boolean): void {
@@ -121,6 +127,11 @@
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     if (target instanceof Element && target.closest('input, textarea, select, [role=dialog]'))
       return;
+    // a figure typed anywhere is a diameter: the digit itself lands in the field
+    if (desk.way === 'calipers' && /^[\d.,]$/.test(key)) {
+      readings?.begin();
+      return;
+    }
     const pressed = key.toLowerCase();
     if (pressed === 'c') allClean();
     else if (desk.way === 'plate' && (pressed === 'y' || pressed === 'n'))
@@ -185,6 +196,7 @@
       }}
       ondone={record}
       onclean={allClean}
+      onstep={step}
     />
     <CaliperPanel
       issueId={desk.issue.id}

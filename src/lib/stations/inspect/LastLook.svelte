@@ -25,7 +25,11 @@
     <VerdictCard
       {verdict}
       reasons={[
-        ...(isDrivenSince(now) ? ['Driven further since: inspect again'] : []),
+        ...(now.loggedAfter
+          ? ['Inspected before its driving was logged: inspect again']
+          : isDrivenSince(now)
+            ? ['Driven further since: inspect again']
+            : []),
         ...(now.standing ? standingInWords(now.standing, true, preferences.inWords) : []),
         ...lookInWords(decisive.frozen, recorded?.report ?? null, preferences.inWords)
       ]}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { COMMON } from '$lib/words/pages/common';
+  import { onMount } from 'svelte';
   import { told } from '$core/refusal-said.ts';
   import type { InspectDesk } from './inspect-desk.svelte';
   import LengthField from '../../ui/kit/LengthField.svelte';
@@ -13,8 +14,10 @@
     ondone: () => void;
     /** C in a field: all three places are clean; in the height it is recorded too */
     onclean: () => void;
+    /** to the hole before or after */
+    onstep: (by: -1 | 1) => void;
   }
-  let { desk, hole, placeholders, ondone, onclean }: Props = $props();
+  let { desk, hole, placeholders, ondone, onclean, onstep }: Props = $props();
   type Field = 'diameter' | 'height';
   const FIELDS: readonly Field[] = ['diameter', 'height'];
   const MISSING = told('Enter a value');
@@ -50,6 +53,14 @@
     input?.focus();
     input?.select();
   }
+  // work begins here as the page opens, where there is a keyboard
+  onMount(() => {
+    const [first] = inputs();
+    if (!first || !matchMedia('(pointer: fine)').matches) return;
+    // what goes to another page looks for this
+    first.setAttribute('autofocus', '');
+    if (document.activeElement === document.body) first.focus();
+  });
   /** Goes to the first figure, for the next head. */
   export function begin(): void {
     goTo('diameter');
@@ -86,6 +97,11 @@
       // in the last field that is all there is to say of the head
       if (field === 'height') enter(field);
     }
+    // a bracket is no figure: it goes along the holes from here too
+    if (event.key === '[' || event.key === ']') {
+      event.preventDefault();
+      onstep(event.key === '[' ? -1 : 1);
+    }
     if (event.key !== 'Enter') return;
     event.preventDefault();
     enter(field);
@@ -106,6 +122,7 @@
 
 <div class="readings" bind:this={box} {@attach keys}>
   <LengthField
+    anchor="diameter"
     label={COMMON.diameter}
     placeholder={placeholders.diameter}
     value={typed.diameter}

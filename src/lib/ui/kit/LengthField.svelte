@@ -24,6 +24,8 @@
     /** a number without a unit: nothing to say about how it was understood */
     plain?: boolean;
     testid?: string | undefined;
+    /** so that a link leads to it */
+    anchor?: string;
   }
   let {
     label,
@@ -36,10 +38,12 @@
     quiet = false,
     list,
     plain = false,
-    testid
+    testid,
+    anchor
   }: Props = $props();
   const preferences = usePreferences();
-  const id = $props.id();
+  const own = $props.id();
+  const id = $derived(anchor ?? own);
   const reading = $derived(
     value.trim() === '' ? whenEmpty : plain ? '' : (understood(value) ?? '')
   );
@@ -53,6 +57,7 @@
   <LengthInput
     {id}
     data-testid={testid}
+    data-needed={missing ? '' : undefined}
     inputmode="text"
     maxlength={200}
     {placeholder}

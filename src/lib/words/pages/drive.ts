@@ -1,6 +1,9 @@
 import { onceOnly } from '../connection.ts';
 /** What the pages of drive call things: tests find them by the same words. */
 export const DRIVE = {
+  drivenWhen: 'Driven at',
+  inspectAgain: 'Inspect again',
+  logAsEarlier: 'Log as driven earlier',
   backToTheOrderOf: 'Reset to standard order',
   bothWallsTogetherDatumEnd: 'Both walls together, datum end',
   bothWallsTogetherFarEnd: 'Both walls together, far end',

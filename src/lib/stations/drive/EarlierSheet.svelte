@@ -1,0 +1,79 @@
+<script lang="ts">
+  import { COMMON } from '$lib/words/pages/common';
+  import { DRIVE } from '$lib/words/pages/drive';
+  import { plural } from '$lib/words/writing';
+  import { untrack } from 'svelte';
+  import type { DriveDesk } from './drive-desk.svelte';
+
+  /** Heads were inspected before anybody logged their driving: were they driven before that? */
+  interface Props {
+    desk: DriveDesk;
+    earlier: NonNullable<DriveDesk['earlier']>;
+  }
+  let { desk, earlier }: Props = $props();
+  const first = $derived(
+    earlier.holes
+      .flatMap((hole) => desk.lookedAt().get(hole) ?? [])
+      .reduce((least, at) => (at < least ? at : least))
+  );
+  const cold = $derived(earlier.holes.some((hole) => desk.isCold(hole)));
+  const MINUTE_MS = 60_000;
+  /** an instant as the field has it: the reader’s own clock, whole minutes */
+  const local = (ms: number): string => {
+    const at = new Date(ms);
+    return new Date(ms - at.getTimezoneOffset() * MINUTE_MS).toISOString().slice(0, 16);
+  };
+  let when = $state(untrack(() => local(Date.parse(first) - MINUTE_MS)));
+  const ms = $derived(Date.parse(when));
+  const wrong = $derived(
+    Number.isNaN(ms)
+      ? 'Enter date and time.'
+      : ms > Date.parse(first)
+        ? 'That is after the first inspection: inspect the heads again instead.'
+        : ''
+  );
+</script>
+
+<div class="earlier" data-testid="earlier-sheet" role="group" aria-label="Inspected before">
+  <p>
+    <strong
+      >{plural(earlier.holes.length, 'head')} already inspected: hole {earlier.holes
+        .slice(0, 12)
+        .join(', ')}{earlier.holes.length > 12 ? ' …' : ''}. Driven before that?</strong
+    >
+  </p>
+  <label
+    ><span class="label">{DRIVE.drivenWhen}</span>
+    <input
+      class="field-box"
+      type="datetime-local"
+      bind:value={when}
+      aria-invalid={wrong !== ''}
+    /></label
+  >
+  {#if wrong !== ''}<p class="warns" role="alert">{wrong}</p>{/if}
+  <p class="hint">
+    It is kept as stated by you, beside the time of this entry.{cold
+      ? ' Icebox rivets count by the time of this entry: out longer than their limit, they are late.'
+      : ''}
+  </p>
+  <div class="in-a-row">
+    <button
+      class="act main"
+      type="button"
+      disabled={wrong !== ''}
+      onclick={() => desk.answerEarlier(new Date(ms).toISOString())}>{DRIVE.logAsEarlier}</button
+    >
+    <button class="act" type="button" onclick={() => desk.answerEarlier(null)}
+      >{DRIVE.inspectAgain}</button
+    >
+    <button class="act" type="button" onclick={() => (desk.earlier = null)}>{COMMON.back}</button>
+  </div>
+</div>
+
+<style>
+  .earlier {
+    display: grid;
+    gap: 10px;
+  }
+</style>
