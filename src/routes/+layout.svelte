@@ -2,6 +2,7 @@
   import { JOBS } from '$lib/words/pages/jobs';
   import { COMMON } from '$lib/words/pages/common';
   import '../app.css';
+  import '../print.css';
   import type { Snippet } from 'svelte';
   import { onMount, untrack } from 'svelte';
   import { page } from '$app/state';
@@ -30,7 +31,13 @@
   const skipTo = $derived(here.endsWith('/inspect') ? '#diameter' : '#content');
   // The page listens to clicks and keys from here on; tests wait for it.
   onMount(() => (document.documentElement.dataset['awake'] = ''));
+  /** paper is white, whatever the screen is */
+  function onPaper(printing: boolean): void {
+    document.documentElement.dataset['mode'] = printing ? 'light' : preferences.mode;
+  }
 </script>
+
+<svelte:window onbeforeprint={() => onPaper(true)} onafterprint={() => onPaper(false)} />
 
 <a class="skip" href={skipTo}>{JOBS.skipToTheContent}</a>
 <div class="shop">

@@ -3,6 +3,7 @@ import { inDatabase } from '../../scripts/fresh-shop.ts';
 import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { BOTTOM_LAP, SPAR_CAP } from '../../scripts/demo-data.ts';
 import { DRIVE } from '../../src/lib/words/pages/drive.ts';
+import { BENCH } from '../../src/lib/words/pages/bench.ts';
 import { KIT } from '../../src/lib/words/pages/kit.ts';
 import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { WAITING } from '../../src/lib/words/pages/waiting.ts';
@@ -82,17 +83,33 @@ test('a row is driven by keys, the server gone in the middle and the page reload
   await expect(station(page)).toContainText('7 of 50 driven');
 });
 
-test('what can hurt is in sight once a shift, and one tap away after', async ({ page, app }) => {
+test('what can hurt is read in full before the first rivet of the day, and one tap away after', async ({
+  page,
+  app
+}) => {
   await released(page, app);
-  const once = page.getByTestId('safety-once');
-  await expect(once).toContainText('Fingers out of yokes');
-  await once.getByRole('button', { name: DRIVE.readAndLookedAt }).click();
-  await expect(once).toHaveCount(0);
-  await page.reload();
-  await expect(page.getByTestId('tap-card')).toBeVisible();
-  await expect(once).toHaveCount(0);
+  await expect(page.getByRole('navigation', { name: BENCH.stations })).toContainText(/ steps/);
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('safety-once')).toContainText('Fingers out of yokes');
+  await page.getByRole('button', { name: COMMON.back, exact: true }).click();
+  await firstPress(page, () => page.keyboard.press('Space'));
+  await expect(page.getByTestId('tap-card')).toContainText('1 of 50 driven');
+  // another joint the same day asks no more of it
+  await released(page, app);
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('unmet-sheet')).toBeVisible();
+  await expect(page.getByTestId('safety-once')).toHaveCount(0);
   await page.getByText(KIT.whatCanHurt).click();
   await expect(page.getByText('Fingers out of yokes')).toBeVisible();
+});
+
+test('a row logged at once is undone at once', async ({ page, app }) => {
+  await released(page, app);
+  await firstPress(page, () => page.getByTestId('row-driven').click());
+  await expect(page.getByTestId('tap-card')).toContainText('25 of 50 driven');
+  await expect(page.getByTestId('undo')).toContainText('Undo 25 rivets');
+  await page.getByTestId('undo').click();
+  await expect(page.getByTestId('tap-card')).toContainText('0 of 50 driven');
 });
 
 test('how one gets at the rivets decides how they are driven; a yoke’s reach is on the plan', async ({

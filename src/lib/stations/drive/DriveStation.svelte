@@ -36,7 +36,7 @@
   import RunLot from './RunLot.svelte';
   import RunSetting from './RunSetting.svelte';
   import TeamCard from './TeamCard.svelte';
-  import SafetyOnce from './SafetyOnce.svelte';
+  import { safetyRead } from './safety-read';
   import TapCard from './TapCard.svelte';
 
   const workspace = useWorkspace();
@@ -101,6 +101,7 @@
     const { told } = ready;
     const steps = told && !changed ? { done: told.done, of: told.steps } : null;
     const { toolsSet } = open;
+    desk.safetyRead = () => safetyRead(person);
     desk.objections = () => objectionsNow(desk, { parts, outline, access, tools, steps, toolsSet });
   });
   // a press that logs nothing is heard
@@ -212,19 +213,18 @@
             text="Entries here belong to this release. Re-release in Inspect before driving the new layout."
           />
         {/if}
-        {#if !desk.pending}<SafetyOnce {person} />{/if}
-        <OutboxNotice outbox={desk.outbox} what="the rivets logged" />
-        {#if team}<TeamCard {team} {desk} {person} />{/if}
-        <NamedCard {desk} {person} whoHref="/who?back=/joints/{workspace.id}/drive" />
         {#if issued.count}<TapCard
             {desk}
             count={issued.count}
             {person}
             whoHref="/who?back=/joints/{workspace.id}/drive"
             checkHref="/joints/{workspace.id}/inspect"
-            signed={issued.signedBy !== null}
+            signedBy={issued.signedBy}
             {setting}
           />{/if}
+        <OutboxNotice outbox={desk.outbox} what="the rivets logged" />
+        {#if team}<TeamCard {team} {desk} {person} />{/if}
+        <NamedCard {desk} {person} whoHref="/who?back=/joints/{workspace.id}/drive" />
         {#if access?.closedMember}<MemberPanel
             {desk}
             {access}

@@ -23,12 +23,12 @@
     /** where one says who is at the bench */
     whoHref: string;
     checkHref: string;
-    /** nothing is added to it, and nothing taken back */
-    signed: boolean;
+    /** who signed it: nothing is added to it, and nothing taken back; null while nobody has */
+    signedBy: string | null;
     /** how the tool of a rivet’s run is set */
     setting: Snippet<[RivetRun]>;
   }
-  let { desk, count, person, whoHref, checkHref, signed, setting }: Props = $props();
+  let { desk, count, person, whoHref, checkHref, signedBy, setting }: Props = $props();
   const preferences = usePreferences();
   const here = $derived(desk.here);
   const rivet = $derived(here === null ? null : desk.rivetOf(here));
@@ -55,6 +55,13 @@
   );
   const run = $derived(desk.runs.find(({ holes }) => holes.some(({ number }) => number === here)));
   const done = $derived(here === null);
+  const undoText = $derived(
+    desk.undone.length > 1
+      ? `Undo ${desk.undone.length} rivets`
+      : desk.last === null
+        ? 'Undo'
+        : `Undo hole ${desk.last}`
+  );
 </script>
 
 <section class="tap" aria-label="Next rivet" data-testid="tap-card">
@@ -67,7 +74,9 @@
         >{desk.outbox.waiting.length} unsent</span
       >{/if}
   </p>
-  {#if done}
+  {#if signedBy !== null}
+    <p class="all" data-testid="read-only">Signed by {signedBy}: read only.</p>
+  {:else if done}
     {#if count.notDriven.length > 0}
       <p class="all">{notDrivenInWords(count)}</p>
     {:else if count.driven === count.holes}
@@ -136,15 +145,14 @@
       ◇ Hole {number}: {why === 'empty' ? 'empty, not measured yet' : 'a question is open'}.
     </p>
   {/each}
-  {#if person !== ''}
+  {#if person !== '' && signedBy === null}
     <div class="row">
       <button
         data-testid="undo"
         class="act"
         type="button"
-        disabled={desk.last === null || signed}
-        onclick={() => desk.undo()}
-        >Undo {desk.last === null ? '' : desk.last} <kbd aria-label="Backspace">⌫</kbd></button
+        disabled={desk.last === null}
+        onclick={() => desk.undo()}>{undoText} <kbd aria-label="Backspace">⌫</kbd></button
       >
       {#if row !== undefined && rowLeft > 0}
         <button
@@ -218,6 +226,23 @@
   }
   .row kbd {
     min-width: 1.6em;
+  }
+  /* under the thumb wherever one has scrolled to */
+  @media (pointer: coarse) {
+    .driven {
+      position: fixed;
+      inset: auto 0 0 auto;
+      z-index: 5;
+      width: 404px;
+      border-radius: 0;
+    }
+  }
+  @media (pointer: coarse) and (max-width: 900px) {
+    .driven {
+      width: auto;
+      left: 0;
+      bottom: var(--rail-high, 0);
+    }
   }
   .driven kbd {
     background: transparent;

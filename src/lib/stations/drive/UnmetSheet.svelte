@@ -8,7 +8,9 @@
   import Choice from '../../ui/kit/Choice.svelte';
   import TextField from '../../ui/kit/TextField.svelte';
   import type { DriveDesk } from './drive-desk.svelte';
-  import SafetyOnce from './SafetyOnce.svelte';
+  import { DRIVE_SAFETY, TOOL_CHECKS } from '$lib/words/driving';
+  import { DRIVE } from '$lib/words/pages/drive';
+  import { noteSafetyRead, safetyRead } from './safety-read';
 
   /** What is not met before a rivet is logged: each answered once, on record. */
   interface Props {
@@ -16,6 +18,7 @@
     person: string;
   }
   let { desk, person }: Props = $props();
+  const unread = $derived(!safetyRead(person));
   let form = $state<HTMLFormElement>();
   // it comes in the place of what was pressed, which may be at the edge of the screen
   onMount(() => form?.scrollIntoView({ block: 'nearest' }));
@@ -32,6 +35,7 @@
   function keep(event: SubmitEvent): void {
     event.preventDefault();
     if (open > 0) return;
+    noteSafetyRead(person);
     desk.answerUnmet(
       new Map(
         desk.unmet.map((said) => {
@@ -45,10 +49,19 @@
 </script>
 
 <form bind:this={form} onsubmit={keep} data-testid="unmet-sheet" aria-label="Not met">
-  <SafetyOnce {person} />
-  <p>
-    <strong>Nothing is logged yet. Answer each, once for this release; it stays on record.</strong>
-  </p>
+  {#if unread}
+    <section aria-label={DRIVE.safetyFirst} data-testid="safety-once">
+      <h2 class="label">△ {DRIVE.safetyFirst}</h2>
+      <ul class="bulleted">
+        {#each DRIVE_SAFETY as line (line)}<li>{line}</li>{/each}
+      </ul>
+      <p class="hint">Daily tool check: {TOOL_CHECKS.join(' · ')}</p>
+    </section>
+  {/if}
+  {#if desk.unmet.length > 0}<p>
+      <strong>Nothing is logged yet. Answer each, once for this release; it stays on record.</strong
+      >
+    </p>{/if}
   {#each desk.unmet as said (objectionKey(said))}
     {@const key = objectionKey(said)}
     <Choice
@@ -68,13 +81,25 @@
   {/each}
   <div class="in-a-row">
     <button data-testid="log-answers" class="act main" disabled={open > 0}
-      >{open > 0 ? `${open} to answer` : 'Log answers and rivet'}</button
+      >{open > 0
+        ? `${open} to answer`
+        : desk.unmet.length > 0
+          ? DRIVE.logAnswers
+          : DRIVE.readAndLog}</button
     >
     <button class="act" type="button" onclick={() => (desk.pending = null)}>{COMMON.back}</button>
   </div>
 </form>
 
 <style>
+  section {
+    display: grid;
+    gap: 6px;
+    padding: 10px 12px;
+    border-left: 6px solid var(--amber-line);
+    border-radius: 8px;
+    background: var(--amber-soft);
+  }
   form {
     display: grid;
     gap: 10px;

@@ -209,6 +209,8 @@ export class DriveDesk {
 
   /** what stands against driving the next rivet; told by whoever knows */
   objections = $state.raw<() => readonly Objection[]>(() => []);
+  /** whether whoever is here has read today what can hurt; told by whoever knows */
+  safetyRead: () => boolean = () => true;
   /** of that, what nobody has answered in this release */
   readonly unmet = $derived.by(() =>
     this.objections().filter((said) => !this.state.objections.has(objectionKey(said)))
@@ -216,7 +218,7 @@ export class DriveDesk {
   /** what is logged once that is answered */
   pending = $state.raw<(() => void) | null>(null);
   #asksFirst(then: () => void): boolean {
-    this.pending = this.unmet.length > 0 ? then : null;
+    this.pending = this.unmet.length > 0 || !this.safetyRead() ? then : null;
     return this.pending !== null;
   }
 
@@ -286,6 +288,7 @@ export class DriveDesk {
     });
     this.refused = taken ? null : this.desk.refusal;
     if (taken) {
+      this.#together = [];
       this.pointed = null;
       const steadyS = steadyPaceS(this.pace);
       if (steadyS !== null) cold.setPace(steadyS);
@@ -312,8 +315,12 @@ export class DriveDesk {
     );
     const looked = this.lookedAt();
     const drive = (stated: string | null = null) => {
-      for (const hole of holes)
-        if (!this.#drive(hole, null, looked.has(hole) ? stated : null)) return;
+      const logged: number[] = [];
+      for (const hole of holes) {
+        if (!this.#drive(hole, null, looked.has(hole) ? stated : null)) break;
+        logged.push(hole);
+      }
+      this.#together = logged;
     };
     if (!this.#asksWhen(holes, drive)) drive();
   }
@@ -326,9 +333,17 @@ export class DriveDesk {
     return last?.hole ?? null;
   });
 
-  /** Takes the last tap back. */
+  /** rivets that were logged at once, while nothing was logged since */
+  #together = $state.raw<readonly number[]>([]);
+  /** What one press takes back: the last tap, or all that was logged with it. */
+  readonly undone = $derived.by((): readonly number[] => {
+    const { last } = this;
+    if (last === null) return [];
+    return this.#together.includes(last) ? this.#together : [last];
+  });
   undo(): void {
-    if (this.last !== null) this.desk.add({ kind: 'undriven', hole: this.last });
+    for (const hole of this.undone.toReversed()) this.desk.add({ kind: 'undriven', hole });
+    this.#together = [];
     this.refused = null;
   }
 
