@@ -78,7 +78,7 @@ export function driveMoveInWords(
         frozen?.partNumber ? `driven: ${frozen.partNumber}` : 'driven',
         ...(move.stated === undefined
           ? []
-          : [`at ${utc(move.stated)}, stated by ${stored?.by ?? 'whoever logged it'}`]),
+          : [`at ${utc(move.stated)}, stated by ${stored?.by ?? 'the person who logged it'}`]),
         ...(lot === null ? [] : [`out of the icebox, lot ${lot}`]),
         ...(move.late === '' ? [] : [`its batch had expired: ${move.late}`]),
         ...(frozen?.unconfirmed ? [`gun or bar named by ${stored?.by}, not confirmed`] : []),

@@ -153,7 +153,7 @@ export const pdfRecord = (
       signature
         ? `SIGNED by ${signature.by} (${signature.entitled}), ${when(signature.at)}`
         : facts.practice
-          ? 'PRACTICE RECORD: signed by nobody'
+          ? 'PRACTICE RECORD: not signed'
           : 'NOT SIGNED: for information only',
       'bold',
       12

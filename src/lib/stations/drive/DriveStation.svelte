@@ -168,7 +168,7 @@
                 text={DRIVE.freeEdgesWhatStandsUp}
               />
               <button
-                class="act main"
+                class="act"
                 type="button"
                 disabled={person === ''}
                 onclick={() => (placing = true)}>{DRIVE.howDoesOneGetAt}</button

@@ -184,6 +184,9 @@
     gap: 6px 14px;
     font-variant-numeric: tabular-nums;
   }
+  .row {
+    align-items: stretch;
+  }
   .waits {
     padding: 0 8px;
     border-radius: 999px;
@@ -241,7 +244,17 @@
     .driven {
       width: auto;
       left: 0;
-      bottom: var(--rail-high, 0);
+    }
+  }
+  /* above the rail of a phone; what it covers can be scrolled out from under it */
+  @media (pointer: coarse) and (max-width: 700px) {
+    .driven {
+      bottom: 60px;
+    }
+  }
+  @media (pointer: coarse) {
+    .tap {
+      margin-bottom: 84px;
     }
   }
   .driven kbd {

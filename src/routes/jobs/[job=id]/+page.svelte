@@ -46,7 +46,7 @@
     <Notice
       level="note"
       title={JOBS.forPractice}
-      text="A practice joint is released, driven and inspected like any other; nobody signs it, it takes nothing from stock and qualifies no setting. To build one, copy its plan to a job."
+      text="A practice joint is released, driven and inspected like any other. It is not signed, takes nothing from stock and qualifies no setting. To build one, copy its plan to a job."
     />
     {#if data.job.joints.length > 0 && data.practice.length > 0}
       <form method="POST" action="?/copy" class="copy">
