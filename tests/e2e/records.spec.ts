@@ -11,7 +11,7 @@ test('a bad head is found in the records, and its hole tells its story', async (
   await page.getByLabel(COMMON.lot, { exact: true }).fill('K-2207');
   await page.getByRole('combobox', { name: COMMON.found }).selectOption('over-driven');
   await page.getByRole('button', { name: COMMON.find }).click();
-  await expect(page.getByTestId('counted')).toHaveText('1 rivet');
+  await expect(page.getByTestId('counted')).toHaveText('1 of 1 rivets on record');
   const row = page.getByRole('table', { name: RECORDS.rivetsOnRecord }).locator('tbody tr');
   await expect(row).toHaveCount(1);
   await expect(row).toContainText('Tip float, closing strip');

@@ -5,7 +5,7 @@
   import { provideReworkDesk } from '$lib/stations/inspect/rework-desk.svelte';
   import { oldWorkDesk, provideOldWork } from '$lib/stations/inspect/old-work-desk';
   import { provideReleaseDesk } from '$lib/stations/inspect/release-desk';
-  import { provideDriveDesk } from '$lib/stations/drive/drive-desk.svelte';
+  import { provideDriveDesk } from '$lib/stations/drive/open-drive';
   import { ReleaseDesks } from '$lib/stations/release-desks.svelte';
   import { providePrepareDesk, PrepareDesk } from '$lib/stations/prepare/prepare-desk.svelte';
   import { countsOf, provideStock } from '$lib/client/stock';

@@ -37,7 +37,9 @@
         data-testid="stage-{station.key}"
         aria-current={station.key === current ? 'step' : undefined}
         class:later={typeof station.page !== 'function'}
-        data-hint="{station.asks} {own.mark ? `${MARKS[own.mark].says} ` : ''}{own.text}"
+        data-hint="{station.asks} {own.mark ? `${MARKS[own.mark].says} ` : ''}{own.text}{own.more
+          ? `, ${own.more}`
+          : ''}"
       >
         <span class="name">
           {#if own.mark}<span class="mark {own.mark}" aria-hidden="true"
@@ -46,7 +48,9 @@
           {index + 1}
           {station.name}
         </span>
-        <span class="status" class:stop={own.mark === 'stop'}>{own.text}</span>
+        <span class="status" class:stop={own.mark === 'stop'}
+          >{own.text}{#if own.more}<span class="sr-only">, {own.more}</span>{/if}</span
+        >
       </a>
     {/each}
   </nav>
@@ -140,7 +144,7 @@
       margin: 0 6px;
     }
     .stations {
-      grid-template-columns: repeat(7, minmax(92px, 1fr));
+      grid-template-columns: repeat(7, minmax(124px, 1fr));
       overflow-x: auto;
     }
   }

@@ -49,7 +49,7 @@ export class ReleaseDesks {
       order: drive.order
     }));
     this.heads.plates = () => figures().plates;
-    drive.lookedAt = () =>
+    drive.earlier.lookedAt = () =>
       new Map(
         [...this.heads.states].flatMap(([hole, { ofRivet }]) => {
           const [first] = ofRivet;

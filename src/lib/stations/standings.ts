@@ -13,6 +13,8 @@ import { STATIONS, type StationKey } from './stations';
 export interface Standing {
   mark: 'done' | 'unseen' | 'stop' | 'waits' | null;
   text: string;
+  /** beyond what has room on the line */
+  more?: string;
 }
 
 export const isPlanStation = (key: string): key is Station => key in PLANNED_AT;
@@ -30,12 +32,12 @@ export function standings(
     const { key } = station;
     const own = blocks.find((block) => block.station === key);
     if (own) return [key, { mark: 'stop', text: blockInWords(own, length).title }];
-    const { text, done } = station.status(joint);
+    const { text, more, done } = station.status(joint);
     if (first && index > stoppedAt && !station.standsAlone(joint))
       return [key, { mark: 'waits', text: `blocked by ${PLANNED_AT[first.station]}` }];
-    if (!done) return [key, { mark: null, text }];
+    if (!done) return [key, { mark: null, text, more }];
     const looked = !isPlanStation(key) || (now !== null && seen.has(key, printOf(now.plan, key)));
-    return [key, { mark: looked ? 'done' : 'unseen', text }];
+    return [key, { mark: looked ? 'done' : 'unseen', text, more }];
   });
   return Object.fromEntries(entries) as Record<StationKey, Standing>;
 }

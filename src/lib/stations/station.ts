@@ -28,10 +28,12 @@ export interface OpenJoint {
 /** What a station says of itself on the station line. */
 export interface StationStatus {
   text: string;
+  /** beyond what has room on the line: heard, and told on a long look */
+  more: string;
   done: boolean;
 }
-export const open = (text: string): StationStatus => ({ text, done: false });
-export const done = (text: string): StationStatus => ({ text, done: true });
+export const open = (text: string, more = ''): StationStatus => ({ text, more, done: false });
+export const done = (text: string, more = ''): StationStatus => ({ text, more, done: true });
 
 /** One station: its room holds everything of it, and the registry one line. */
 export interface Station<K extends string = string> {

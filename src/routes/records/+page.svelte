@@ -22,8 +22,8 @@
   const sorted = (sort: RivetSort, way: 'up' | 'down') => again({ sort, way });
   const counted = $derived(
     data.found.count === null
-      ? 'More than 10,000 rivets'
-      : `${data.found.count.toLocaleString('en-US')} ${data.found.count === 1 ? 'rivet' : 'rivets'}`
+      ? `${data.found.rivets.length} of more than 10,000 rivets on record`
+      : `${data.found.rivets.length} of ${data.found.count.toLocaleString('en-US')} rivets on record`
   );
   const inD = $derived(data.wish.sort === 'diameter' || data.wish.sort === 'height');
   const table = $derived(again({}).replace('/records?', '/api/records.csv?'));

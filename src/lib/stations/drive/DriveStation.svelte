@@ -22,7 +22,7 @@
   import ReleaseFirst from '../inspect/ReleaseFirst.svelte';
   import AccessSheet from './AccessSheet.svelte';
   import ColdPanel from './ColdPanel.svelte';
-  import { useDriveDesk } from './drive-desk.svelte';
+  import { useDriveDesk } from './open-drive';
   import { footSwitch, letGoOfFocus } from './foot-switch';
   import { LiveTeam } from './live-team.svelte';
   import MemberPanel from './MemberPanel.svelte';

@@ -8,15 +8,15 @@
   /** Heads were inspected before anybody logged their driving: were they driven before that? */
   interface Props {
     desk: DriveDesk;
-    earlier: NonNullable<DriveDesk['earlier']>;
+    asked: NonNullable<DriveDesk['earlier']['asked']>;
   }
-  let { desk, earlier }: Props = $props();
+  let { desk, asked }: Props = $props();
   const first = $derived(
-    earlier.holes
-      .flatMap((hole) => desk.lookedAt().get(hole) ?? [])
+    asked.holes
+      .flatMap((hole) => desk.earlier.lookedAt().get(hole) ?? [])
       .reduce((least, at) => (at < least ? at : least))
   );
-  const cold = $derived(earlier.holes.some((hole) => desk.isCold(hole)));
+  const cold = $derived(asked.holes.some((hole) => desk.isCold(hole)));
   const MINUTE_MS = 60_000;
   /** an instant as the field has it: the reader’s own clock, whole minutes */
   const local = (ms: number): string => {
@@ -37,9 +37,9 @@
 <div class="earlier" data-testid="earlier-sheet" role="group" aria-label="Inspected before">
   <p>
     <strong
-      >{plural(earlier.holes.length, 'head')} already inspected: hole {earlier.holes
+      >{plural(asked.holes.length, 'head')} already inspected: hole {asked.holes
         .slice(0, 12)
-        .join(', ')}{earlier.holes.length > 12 ? ' …' : ''}. Driven before that?</strong
+        .join(', ')}{asked.holes.length > 12 ? ' …' : ''}. Driven before that?</strong
     >
   </p>
   <label
@@ -62,12 +62,14 @@
       class="act main"
       type="button"
       disabled={wrong !== ''}
-      onclick={() => desk.answerEarlier(new Date(ms).toISOString())}>{DRIVE.logAsEarlier}</button
+      onclick={() => desk.earlier.answer(new Date(ms).toISOString())}>{DRIVE.logAsEarlier}</button
     >
-    <button class="act" type="button" onclick={() => desk.answerEarlier(null)}
+    <button class="act" type="button" onclick={() => desk.earlier.answer(null)}
       >{DRIVE.inspectAgain}</button
     >
-    <button class="act" type="button" onclick={() => (desk.earlier = null)}>{COMMON.back}</button>
+    <button class="act" type="button" onclick={() => (desk.earlier.asked = null)}
+      >{COMMON.back}</button
+    >
   </div>
 </div>
 

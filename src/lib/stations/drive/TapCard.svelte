@@ -113,8 +113,8 @@
       <a class="act main" href={whoHref}>{CONNECTION.signInFirst}</a>
     {:else if desk.pending}
       <UnmetSheet {desk} {person} />
-    {:else if desk.earlier}
-      <EarlierSheet {desk} earlier={desk.earlier} />
+    {:else if desk.earlier.asked}
+      <EarlierSheet {desk} asked={desk.earlier.asked} />
     {:else}
       <button
         data-testid="driven"

@@ -1,4 +1,3 @@
-import { getContext, setContext } from 'svelte';
 import { alloyFacts } from '$core/catalog/alloys.ts';
 import {
   driveStream,
@@ -29,12 +28,11 @@ import { headGripIn } from '$core/tool-setting/run-setting.ts';
 import type { UseNow } from '$core/tool-setting/tool-status.ts';
 import type { ShopFigures } from '$core/prepare/shop-figures.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
-import type { ToolLine } from '$lib/setting-view';
 import { cold } from '../../client/cold.svelte';
+import { AskedEarlier } from './asked-earlier.svelte.ts';
 import { EventStore } from '../../client/event-store.svelte';
 
 const NONE: ReadonlyMap<string, number> = new Map();
-const NEVER: ReadonlyMap<number, string> = new Map();
 const NOT_COUNTED: DriveFrozen = { partNumber: null, cold: null };
 /** The log of driving one issue: what is driven, what comes next, what is still on its way. */
 export class DriveDesk {
@@ -42,10 +40,8 @@ export class DriveDesk {
   readonly #rework: () => ReworkState;
   readonly desk: EventStore<DriveSubject, DriveMove, DriveFrozen, DriveState>;
   readonly figures: () => ShopFigures;
-  /** when the head of each hole was first looked at, of the rivet in it now; told by whoever knows */
-  lookedAt: () => ReadonlyMap<number, string> = () => NEVER;
-  /** heads that were inspected before their driving is logged, and what is logged once it is said when they were driven */
-  earlier = $state.raw<{ holes: number[]; go: (stated: string | null) => void } | null>(null);
+  /** heads that were inspected before their driving is logged */
+  readonly earlier = new AskedEarlier((hole) => this.stateOf(hole)?.driven ?? false);
   readonly #subject = (): DriveSubject => drivingOf(this.#issued, this.#rework(), cold.batches);
   /** why the last tap was not taken */
   refused = $state.raw<RefusalSaid | null>(null);
@@ -244,23 +240,9 @@ export class DriveDesk {
     const isIn = this.stateOf(number)?.driven ?? false;
     const drive = (stated: string | null = null) => this.#drive(number, quick, stated);
     const go = (): boolean =>
-      this.#asksWhen([number], (stated) => void drive(stated)) ? false : drive();
+      this.earlier.ask([number], (stated) => void drive(stated)) ? false : drive();
     if (!isIn && this.#asksFirst(() => void go())) return false;
     return isIn ? drive() : go();
-  }
-
-  /** Whether it is asked first if rivets were driven before their heads were inspected. */
-  #asksWhen(holes: readonly number[], go: (stated: string | null) => void): boolean {
-    const looked = this.lookedAt();
-    const before = holes.filter((hole) => looked.has(hole) && !this.stateOf(hole)?.driven);
-    this.earlier = before.length > 0 ? { holes: before, go } : null;
-    return before.length > 0;
-  }
-  /** Answers it: the time at which they were driven, or null: they are logged now and inspected again. */
-  answerEarlier(stated: string | null): void {
-    const { earlier } = this;
-    this.earlier = null;
-    earlier?.go(stated);
   }
 
   /** why no rivet goes into a hole now; null where one does, or one is in */
@@ -313,7 +295,7 @@ export class DriveDesk {
         !this.stateOf(number)?.driven &&
         !this.heldBack.has(number)
     );
-    const looked = this.lookedAt();
+    const looked = this.earlier.lookedAt();
     const drive = (stated: string | null = null) => {
       const logged: number[] = [];
       for (const hole of holes) {
@@ -322,7 +304,7 @@ export class DriveDesk {
       }
       this.#together = logged;
     };
-    if (!this.#asksWhen(holes, drive)) drive();
+    if (!this.earlier.ask(holes, drive)) drive();
   }
 
   /** The last rivet that was logged, from wherever. */
@@ -377,14 +359,3 @@ export class DriveDesk {
     this.desk.stop();
   }
 }
-
-const KEY = Symbol('drive desk');
-export interface OpenDrive {
-  readonly desk: DriveDesk | null;
-  /** what rivets are taken out for */
-  readonly jobId: string;
-  /** settings of tools made for this joint’s runs, the latest first */
-  readonly toolsSet: readonly ToolLine[];
-}
-export const provideDriveDesk = (open: OpenDrive): OpenDrive => setContext(KEY, open);
-export const useDriveDesk = (): OpenDrive => getContext<OpenDrive>(KEY);

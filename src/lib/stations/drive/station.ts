@@ -1,4 +1,4 @@
-import { drivenInWords } from '$lib/words/counts.ts';
+import { drivenParts } from '$lib/words/counts.ts';
 import { defineStation, done, open } from '../station';
 
 export const drive = defineStation({
@@ -13,6 +13,7 @@ export const drive = defineStation({
   status: ({ count }) => {
     if (!count) return open('not released yet');
     const isThrough = count.logged && count.notDriven.length + count.empty.length === 0;
-    return isThrough ? done(drivenInWords(count)) : open(drivenInWords(count));
+    const [figure, ...beside] = drivenParts(count);
+    return (isThrough ? done : open)(figure, beside.join(', '));
   }
 });

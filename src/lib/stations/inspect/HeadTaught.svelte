@@ -5,7 +5,7 @@
   import type { HeadReading, HeadReport } from '$core/inspect/head-report.ts';
   import { settingOfRun } from '$core/tool-setting/run-setting.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
-  import { useDriveDesk } from '../drive/drive-desk.svelte';
+  import { useDriveDesk } from '../drive/open-drive';
   import type { InspectDesk } from './inspect-desk.svelte';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
   import { RESULT_NAMES } from '$lib/words/results.ts';

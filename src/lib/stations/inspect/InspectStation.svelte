@@ -15,7 +15,7 @@
   import RunChart from '$lib/drawing/chart/RunChart.svelte';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { seenVerdict } from '$core/driving/head-by-camera.ts';
-  import { useDriveDesk } from '$lib/stations/drive/drive-desk.svelte';
+  import { useDriveDesk } from '$lib/stations/drive/open-drive';
   import { seenInWords } from '$lib/words/driving';
   import { rowInWords } from '$lib/words/heads';
   import ReleaseButton from './ReleaseButton.svelte';

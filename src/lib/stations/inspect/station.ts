@@ -1,4 +1,4 @@
-import { inspectedInWords } from '$lib/words/counts.ts';
+import { inspectedParts } from '$lib/words/counts.ts';
 import { defineStation, done, open } from '../station';
 
 export const inspect = defineStation({
@@ -13,6 +13,7 @@ export const inspect = defineStation({
   standsAlone: ({ issue }) => issue !== null,
   status: ({ count }) => {
     if (!count) return open('not released yet');
-    return count.complete ? done(inspectedInWords(count)) : open(inspectedInWords(count));
+    const [figure, ...beside] = inspectedParts(count);
+    return (count.complete ? done : open)(figure, beside.join(', '));
   }
 });

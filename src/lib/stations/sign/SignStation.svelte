@@ -16,7 +16,7 @@
   import TextField from '../../ui/kit/TextField.svelte';
   import { useReleaseDesk } from '../inspect/release-desk';
   import { useReworkDesk } from '../inspect/rework-desk.svelte';
-  import { useDriveDesk } from '../drive/drive-desk.svelte';
+  import { useDriveDesk } from '../drive/open-drive';
   import ReleaseFirst from '../inspect/ReleaseFirst.svelte';
   import { drivenInWords, inspectedInWords } from '$lib/words/counts.ts';
   import { sentence } from '$lib/words/writing.ts';

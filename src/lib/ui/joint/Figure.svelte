@@ -4,6 +4,7 @@
   import type { WorkLine } from '$core/answer.ts';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import Arithmetic from '../kit/Arithmetic.svelte';
+  import TermText from '../kit/TermText.svelte';
   import LimitBar from '../kit/LimitBar.svelte';
 
   /** One answer: its name, the figure, its place between the limits, and its arithmetic. */
@@ -25,7 +26,7 @@
 
 <div class="figure" class:big>
   <span class="name"
-    >{label}{#if note}<small>{note}</small>{/if}</span
+    ><TermText text={label} />{#if note}<small>{note}</small>{/if}</span
   >
   <span class="value" data-figure={label}>{@render children()}</span>
   <span class="bar"

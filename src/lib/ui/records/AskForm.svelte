@@ -1,5 +1,7 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { COMMON } from '$lib/words/pages/common';
+  import { RECORDS } from '$lib/words/pages/records';
   import type { RivetWish } from '$lib/api/records-wish.ts';
   import { FINDING_OPTIONS, VERDICT_OPTIONS } from '$lib/words/records';
 
@@ -21,6 +23,11 @@
     action: string;
   }
   let { wish, typed, people, jobs, offers, action }: Props = $props();
+  let open = $state(true);
+  // on a phone what was found comes first
+  onMount(() => {
+    if (matchMedia('(max-width: 700px)').matches) open = false;
+  });
   const dated = ({ id, name, at }: Offer) => ({
     value: id,
     text: `${name}, ${new Date(at).toLocaleString([], { dateStyle: 'short', timeStyle: 'short' })}`
@@ -66,51 +73,59 @@
   </label>
 {/snippet}
 
-<form method="GET" {action} data-sveltekit-keepfocus aria-label="Search the records">
-  {@render line('joint', 'Joint', 'part of its name')}
-  {@render pick(
-    'job',
-    'Job',
-    jobs.map(({ id, number, title }) => ({ value: id, text: `${number} ${title}` })),
-    'any'
-  )}
-  {@render line('part', COMMON.partNumber, 'how it begins')}
-  {@render line('lot', COMMON.lot, 'as on the bag')}
-  {@render pick(
-    'person',
-    'Person',
-    people.map(({ id, name }) => ({ value: id, text: name })),
-    'anybody'
-  )}
-  {@render pick('did', 'Action', DID, '')}
-  {@render pick('finding', COMMON.found, FINDING_OPTIONS, 'any')}
-  {@render pick('verdict', 'Result', VERDICT_OPTIONS, 'any')}
-  {@render pick('setting', 'Tool setting', withAsked(offers.settings, wish.setting), 'any')}
-  {@render pick('batch', 'Icebox batch', withAsked(offers.batches, wish.batch), 'any')}
-  <label
-    ><span class="label">From</span><input
-      class="field-box"
-      type="date"
-      name="from"
-      value={wish.from ?? ''}
-    /></label
-  >
-  <label
-    ><span class="label">to</span><input
-      class="field-box"
-      type="date"
-      name="to"
-      value={wish.to ?? ''}
-    /></label
-  >
-  <p class="hint broad">Date driven or first inspected (server time)</p>
-  <div class="buttons">
-    <button class="act main">{COMMON.find}</button>
-    <a class="act" href={action}>Clear filters</a>
-  </div>
-</form>
+<details bind:open>
+  <summary class="act">{RECORDS.filters}</summary>
+  <form method="GET" {action} data-sveltekit-keepfocus aria-label="Search the records">
+    {@render line('joint', 'Joint', 'part of its name')}
+    {@render pick(
+      'job',
+      'Job',
+      jobs.map(({ id, number, title }) => ({ value: id, text: `${number} ${title}` })),
+      'any'
+    )}
+    {@render line('part', COMMON.partNumber, 'how it begins')}
+    {@render line('lot', COMMON.lot, 'as on the bag')}
+    {@render pick(
+      'person',
+      'Person',
+      people.map(({ id, name }) => ({ value: id, text: name })),
+      'anybody'
+    )}
+    {@render pick('did', 'Action', DID, '')}
+    {@render pick('finding', COMMON.found, FINDING_OPTIONS, 'any')}
+    {@render pick('verdict', 'Result', VERDICT_OPTIONS, 'any')}
+    {@render pick('setting', 'Tool setting', withAsked(offers.settings, wish.setting), 'any')}
+    {@render pick('batch', 'Icebox batch', withAsked(offers.batches, wish.batch), 'any')}
+    <label
+      ><span class="label">From</span><input
+        class="field-box"
+        type="date"
+        name="from"
+        value={wish.from ?? ''}
+      /></label
+    >
+    <label
+      ><span class="label">to</span><input
+        class="field-box"
+        type="date"
+        name="to"
+        value={wish.to ?? ''}
+      /></label
+    >
+    <p class="hint broad">Date driven or first inspected (server time)</p>
+    <div class="buttons">
+      <button class="act main">{COMMON.find}</button>
+      <a class="act" href={action}>Clear filters</a>
+    </div>
+  </form>
+</details>
 
 <style>
+  @media (min-width: 701px) {
+    summary {
+      display: none;
+    }
+  }
   form {
     display: grid;
     grid-template-columns: repeat(2, minmax(0, 1fr));

@@ -99,11 +99,13 @@
 </div>
 
 <style>
+  /* one line a rivet */
   td {
-    height: 52px;
+    height: 44px;
+    white-space: nowrap;
   }
   td .hint {
-    display: block;
+    margin-left: 6px;
   }
   td:last-child {
     min-width: 118px;
@@ -118,7 +120,7 @@
     white-space: nowrap;
   }
   .tool {
-    display: block;
+    margin-left: 6px;
     font-size: 0.8rem;
     text-decoration: underline;
   }

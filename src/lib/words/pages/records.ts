@@ -1,5 +1,6 @@
 /** What the pages of records call things: tests find them by the same words. */
 export const RECORDS = {
+  filters: 'Filters',
   anythingButGood: 'Not accepted',
   byWhoDrove: 'Driver',
   coupon: 'Coupon',

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { HELP } from '$lib/words/pages/help';
+  import { termAnchor } from '$lib/words/term-of';
   import { TERMS } from '$lib/words/terms';
 
   let wanted = $state('');
@@ -8,7 +9,6 @@
       `${term} ${is}`.toLowerCase().includes(wanted.trim().toLowerCase())
     )
   );
-  const idOf = (term: string): string => term.replaceAll(/[^a-z]+/g, '-');
 </script>
 
 <svelte:head><title>{HELP.glossary} · Zanjador</title></svelte:head>
@@ -23,7 +23,7 @@
   <p class="sr-only" role="status">{found.length} of {TERMS.length} terms</p>
   <dl class="boxed-wide">
     {#each found as { term, is } (term)}
-      <div id={idOf(term)}>
+      <div id={termAnchor(term)}>
         <dt>{term}</dt>
         <dd>{is}</dd>
       </div>

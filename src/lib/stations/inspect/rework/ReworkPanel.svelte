@@ -1,7 +1,7 @@
 <script lang="ts">
   import { CONNECTION } from '$lib/words/connection.ts';
   import { COMMON } from '$lib/words/pages/common';
-  import { useDriveDesk } from '../../drive/drive-desk.svelte';
+  import { useDriveDesk } from '../../drive/open-drive';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import type { InspectDesk } from '../inspect-desk.svelte';
   import { may } from '$core/people/rights.ts';
