@@ -20,6 +20,7 @@ const heldBy = async (page: Page, code: string): Promise<string | undefined> => 
 for (const title of [/Bottom skin lap, bay 9/, /Tip float, closing strip/])
   test(`${title.source}: every page says the same of it`, async ({ page, app }) => {
     await page.goto(app.url);
+    await page.locator('html[data-awake]').waitFor({ state: 'attached' });
     // whatever else is in its job: what is searched for stands open
     await page.getByRole('searchbox').fill(title.source);
     const row = page.getByRole('link', { name: title }).filter({ hasText: 'inspected' });

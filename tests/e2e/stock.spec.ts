@@ -73,7 +73,7 @@ test('the open jobs’ rivets are held against the bins', async ({ page, app }) 
   await page.goto(`${app.url}/stock`);
   await expect(page.getByTestId('shortages').locator('tbody tr').first()).toContainText('✕');
   await page.goto(app.url);
-  await page.getByRole('link', { name: /^0318/ }).click();
+  await page.getByRole('link', { name: 'Open job 0318' }).click();
   await expect(page.getByTestId('bill')).toContainText('MS20470AD4-4.5');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
