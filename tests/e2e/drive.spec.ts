@@ -303,7 +303,11 @@ test('two people, two devices, two processes: ready, go, stop, good; nobody fire
   // more: the same rivet, and every call anew
   await firstPress(bar, () => bar.getByRole('button', { name: DRIVE.more }).click());
   await expect(gunWord).toContainText('not ready yet · you: not ready yet');
-  await bar.getByRole('button', { name: DRIVE.ready }).click();
+  // each entry that comes in asks for the calls anew: the answers and the rivet are two
+  await expect(async () => {
+    await bar.getByRole('button', { name: DRIVE.ready }).click({ timeout: 1000 });
+    await expect(go).toBeEnabled({ timeout: 2000 });
+  }).toPass();
   await go.click();
   await expect(gunWord).toContainText('GO on 13');
   await bar.getByRole('button', { name: DRIVE.good }).click();

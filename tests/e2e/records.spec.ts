@@ -44,7 +44,7 @@ test('what is asked goes from view to view, sorts, and leaves as a table', async
     'descending'
   );
   const wide = async () =>
-    (await table.locator('tbody tr td:nth-child(6)').allTextContents()).map((text) =>
+    (await table.locator('tbody tr td:nth-child(3)').allTextContents()).map((text) =>
       Number.parseFloat(text)
     );
   const widest = await wide();

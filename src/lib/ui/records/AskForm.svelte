@@ -128,9 +128,9 @@
   }
   form {
     display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 8px;
-    align-content: start;
+    grid-template-columns: repeat(auto-fill, minmax(132px, 1fr));
+    align-items: end;
+    gap: 6px 8px;
     padding: 12px 14px;
     border: 1.5px solid var(--line);
     border-radius: 10px;
@@ -141,9 +141,12 @@
     gap: 2px;
     min-width: 0;
   }
-  .broad,
-  .buttons {
-    grid-column: 1 / -1;
+  label.broad {
+    grid-column: span 2;
+  }
+  p.broad {
+    grid-column: span 2;
+    align-self: center;
   }
   input,
   select {
@@ -156,6 +159,7 @@
     font-size: 0.85rem;
   }
   .buttons {
+    grid-column: span 2;
     display: flex;
     gap: 8px;
   }

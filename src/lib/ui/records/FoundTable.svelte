@@ -38,13 +38,13 @@
     <thead>
       <tr>
         <th class="words">Hole</th>
+        <th class="words">Result</th>
+        {@render head('diameter', COMMON.diameter)}
+        {@render head('height', COMMON.height)}
         {@render head('part', 'Rivet')}
         <th class="words">{COMMON.lot}</th>
         {@render head('at', 'Driven')}
         <th class="words">Inspected</th>
-        {@render head('diameter', COMMON.diameter)}
-        {@render head('height', COMMON.height)}
-        <th class="words">Result</th>
       </tr>
     </thead>
     <tbody>
@@ -60,6 +60,17 @@
                 : ''}{rivet.outAt === null ? '' : RECORDS.takenOutSince}</span
             >
           </td>
+          <td class="words">
+            {#if rivet.verdict !== null}
+              <svg width="20" height="20" viewBox="-10 -10 20 20" aria-hidden="true"
+                ><VerdictMark kind={rivet.verdict} radius={7} /></svg
+              >
+              {RESULT_NAMES[rivet.verdict]}
+            {/if}
+            <span class="hint">{rivet.findings.map((one) => FINDING_NAMES[one]).join(', ')}</span>
+          </td>
+          <td>{inD(rivet.diameterD)}</td>
+          <td>{inD(rivet.heightD)}</td>
           <td class="words part">{rivet.partNumber}</td>
           <td class="words part"
             >{#if rivet.batch !== null}<a href="/records?batch={rivet.batch}"
@@ -81,17 +92,6 @@
             {#if rivet.sentBy.length > 0}<span class="hint">sent by {names(rivet.sentBy)}</span
               >{/if}</td
           >
-          <td>{inD(rivet.diameterD)}</td>
-          <td>{inD(rivet.heightD)}</td>
-          <td class="words">
-            {#if rivet.verdict !== null}
-              <svg width="20" height="20" viewBox="-10 -10 20 20" aria-hidden="true"
-                ><VerdictMark kind={rivet.verdict} radius={7} /></svg
-              >
-              {RESULT_NAMES[rivet.verdict]}
-            {/if}
-            <span class="hint">{rivet.findings.map((one) => FINDING_NAMES[one]).join(', ')}</span>
-          </td>
         </tr>
       {/each}
     </tbody>
@@ -100,15 +100,14 @@
 
 <style>
   /* one line a rivet */
+  td.words,
   td {
     height: 44px;
+    padding-block: 0;
     white-space: nowrap;
   }
   td .hint {
     margin-left: 6px;
-  }
-  td:last-child {
-    min-width: 118px;
   }
   .hole {
     display: inline-block;

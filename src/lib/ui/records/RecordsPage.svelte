@@ -74,15 +74,10 @@
     background: var(--olive-soft);
     border-color: var(--olive);
   }
+  /* what is asked above, so that what was found has the whole width: one line a rivet */
   .halves {
     display: grid;
-    grid-template-columns: 290px minmax(0, 1fr);
-    gap: 18px;
-    align-items: start;
-  }
-  @media (max-width: 900px) {
-    .halves {
-      grid-template-columns: minmax(0, 1fr);
-    }
+    grid-template-columns: minmax(0, 1fr);
+    gap: 12px;
   }
 </style>
