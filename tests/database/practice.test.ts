@@ -2,8 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
+import { StockMove } from '../../src/core/stock/stock.ts';
 import { SignMove } from '../../src/core/signing/sign-events.ts';
 import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
+import { stockEvents } from '../../src/lib/server/events/stock-events.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { findReleases } from '../../src/lib/server/services/find-releases.ts';
 import { findRivets } from '../../src/lib/server/services/find-rivets.ts';
@@ -23,7 +25,7 @@ import { squeezerOf } from '../support/tool-setups.ts';
 import { whyNot } from '../support/why-not.ts';
 import { useDatabase } from './database.ts';
 import { pdfPagesText } from './pdf-text.ts';
-import { LONG_AGO } from './record.ts';
+import { LONG_AGO, moveStock } from './record.ts';
 import { valueOf } from './value-of.ts';
 
 const database = useDatabase();
@@ -77,6 +79,41 @@ describe('a joint for practice', () => {
       who
     );
     expect(refused.ok ? '' : refused.message).toMatch(/takes no rivets from stock/);
+    // nor out of a bin
+    const bin = valueOf(
+      await moveStock(
+        database(),
+        [
+          StockMove.parse({
+            id: randomUUID(),
+            at: new Date().toISOString(),
+            kind: 'received',
+            partNumber: 'MS20470AD4-5',
+            lot: 'P-1',
+            cold: false,
+            count: 50
+          })
+        ],
+        person
+      )
+    )[0]?.binId;
+    const out = await recordMoves(
+      database(),
+      stockEvents,
+      null,
+      [
+        StockMove.parse({
+          id: randomUUID(),
+          at: new Date().toISOString(),
+          kind: 'issued',
+          binId: bin,
+          jobId: practice,
+          count: 5
+        })
+      ],
+      who
+    );
+    expect(out.ok ? '' : out.message).toMatch(/practice takes no rivets from stock/);
     const found = await findRivets(database(), {});
     expect(found.rivets).toEqual([]);
     expect((await findReleases(database(), {}, 0)).releases).toEqual([]);
