@@ -1,14 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
+import { HoleLook } from '../../src/core/inspect/hole-look.ts';
 import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { StockMove } from '../../src/core/stock/stock.ts';
 import { SignMove } from '../../src/core/signing/sign-events.ts';
 import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
+import { holeEvents } from '../../src/lib/server/events/hole-events.ts';
 import { stockEvents } from '../../src/lib/server/events/stock-events.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { findReleases } from '../../src/lib/server/services/find-releases.ts';
 import { findRivets } from '../../src/lib/server/services/find-rivets.ts';
+import { holeHistory } from '../../src/lib/server/services/hole-history.ts';
 import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
 import { latestIssue } from '../../src/lib/server/services/issues.ts';
 import { addJob, getJob, jobNames, NewJob } from '../../src/lib/server/services/jobs.ts';
@@ -70,6 +73,16 @@ describe('a joint for practice', () => {
       });
     const who = { id: person, name: 'Runa Ostrava' };
     valueOf(await recordMoves(database(), driveEvents, issue.id, [move(first)], who));
+    const look = HoleLook.parse({
+      id: randomUUID(),
+      at: new Date().toISOString(),
+      kind: 'checked',
+      hole: first,
+      diameterIn: 0.19,
+      heightIn: 0.063,
+      flags: []
+    });
+    valueOf(await recordMoves(database(), holeEvents, issue.id, [look], who));
     // nothing comes out of the icebox for it
     const refused = await recordMoves(
       database(),
@@ -147,7 +160,8 @@ describe('a joint for practice', () => {
       expect(pages.length, file).toBeGreaterThan(0);
       for (const page of pages) expect(page, file).toContain('PRACTICE');
     }
-    for (const file of ['marks.csv', 'joint.json', 'record.json'] as const) {
+    expect(valueOf(await holeHistory(database(), issue.id, first ?? 0)).practice).toBe(true);
+    for (const file of ['marks.csv', 'joint.json', 'record.json', 'heads.csv'] as const) {
       const made = valueOf(await makeJointFile(database(), joint, file));
       expect(String(made.body), file).toMatch(/practice/i);
       expect(made.name).toMatch(/^practice-/);

@@ -123,7 +123,7 @@ test('dialogs, the reader and the other views of Lay out are readable and operab
   const clean = async (what: string, within: string | null = null) =>
     expect(await wrongOn(page, what, { within })).toEqual([]);
   for (const view of ['Rework margin', 'Alternatives', 'Layout steps']) {
-    await page.getByText(view, { exact: true }).click();
+    await page.getByRole('radiogroup').getByText(view, { exact: true }).click();
     await clean(view);
   }
   for (const button of ['Files', 'Pick up existing holes', /^Rules/]) {

@@ -177,7 +177,7 @@ test('marks are measured from another datum', async ({ page, app }) => {
 
 test('headroom letters every hole by the largest size that fits', async ({ page, app }) => {
   await openDemo(page, app, /Hull side, flush patch/, 'layout');
-  await page.getByText(LAYOUT.reworkMargin, { exact: true }).click();
+  await page.getByRole('radiogroup').getByText(LAYOUT.reworkMargin, { exact: true }).click();
   const first = page.locator('[data-testid="plan-view"] [data-hole="1"]');
   await expect(first.locator('.letter')).toHaveText('6');
   await expect(figure(page, 'Holes')).toContainText('72');

@@ -23,10 +23,12 @@ test('driving that is logged after the inspection asks when it was', async ({ pa
   const sheet = page.getByTestId('earlier-sheet');
   await expect(sheet).toContainText('hole 1. Driven before that?');
   await sheet.getByRole('button', { name: DRIVE.logAsEarlier }).click();
+  await expect(page.getByTestId('stage-drive')).toContainText('1 of 50 driven');
   await expect(page.getByTestId('stage-inspect')).toContainText('2 of 50 inspected');
   await page.locator('[data-testid="drive-map"] [data-hole="2"]').click();
   await page.getByTestId('driven').click();
   await sheet.getByRole('button', { name: DRIVE.inspectAgain }).click();
+  await expect(page.getByTestId('stage-drive')).toContainText('2 of 50 driven');
   await expect(page.getByTestId('stage-inspect')).toContainText('1 of 50 inspected');
   await goTo(page, app, 'inspect');
   await expect(page.getByTestId('due')).toContainText(

@@ -72,9 +72,13 @@ export const stamp = (minutes: number) => ({
   person: PERSON
 });
 
-/** A release as it was driven, looked at and reworked; moves by their minute. */
+/** A release as it was driven, inspected and reworked; moves by their minute, a tap also by the minute that is stated for it. */
 export function earlier(
-  moves: { taps?: [number, number][]; looks?: [number, number][]; rework?: [number, object][] },
+  moves: {
+    taps?: ([number, number] | [number, number, number])[];
+    looks?: [number, number][];
+    rework?: [number, object][];
+  },
   issue: EarlierRelease['issue'] = ISSUE,
   since: SinceRelease | null = null
 ): EarlierRelease {
@@ -86,8 +90,14 @@ export function earlier(
     const event = { ...parsed, by: 'Ilse', frozen: may.result } as ReworkEvent;
     rework = reworkStream.project(issue, [event], rework);
   }
-  const driving = (moves.taps ?? []).map(([minutes, at]): DriveEvent => ({
-    ...DriveMove.parse({ ...stamp(minutes), kind: 'driven', hole: at, batch: null }),
+  const driving = (moves.taps ?? []).map(([minutes, at, stated]): DriveEvent => ({
+    ...DriveMove.parse({
+      ...stamp(minutes),
+      kind: 'driven',
+      hole: at,
+      batch: null,
+      ...(stated === undefined ? {} : { stated: stamp(stated).at })
+    }),
     by: 'Ilse',
     frozen: { partNumber: PART, cold: null }
   }));

@@ -28,6 +28,7 @@ export const driven = (changes: Partial<HoleDriven> = {}): HoleDriven => ({
   expired: false,
   late: '',
   people: [],
+  stated: false,
   times: 1,
   before: null,
   ...changes

@@ -13,6 +13,7 @@ const hole = (change: Partial<HoleDriven> = {}): HoleDriven => ({
   expired: false,
   late: '',
   people: [],
+  stated: false,
   times: 1,
   before: null,
   ...change

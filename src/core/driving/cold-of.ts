@@ -5,7 +5,7 @@ import { coldBatch } from '../drive/cold-batch.ts';
 import { CLOCK_SLACK_MS } from '../events/clock-slack.ts';
 import type { Issue } from '../release/release.ts';
 import { windowOf, type BatchTimes } from '../rules/icebox.ts';
-import type { DriveMove } from './drive-move.ts';
+import { drivenAt, type DriveMove } from './drive-move.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';
 
 export const ColdState = z.enum(['ok', 'due', 'expired']);
@@ -49,7 +49,7 @@ export function coldOf(
       batch: batch.partNumber
     });
   const { removedAt, lot, times } = batch;
-  const beforeMs = Date.parse(removedAt) - Date.parse(move.stated ?? move.at);
+  const beforeMs = Date.parse(removedAt) - Date.parse(drivenAt(move));
   // how long they were out cannot be told: one of the two clocks was wrong, or was set back since
   if (beforeMs > CLOCK_SLACK_MS)
     return move.late === ''

@@ -32,6 +32,7 @@ describe('the log of driving', () => {
     const early = event(tap(1, '08:01:00', { quick: 'more' }));
     expect(after([late, early]).holes.get(1)).toMatchObject({
       quick: 'good',
+      stated: false,
       times: 2,
       driven: true
     });
@@ -308,6 +309,7 @@ describe('rivets that were too hard', () => {
       batch: BATCH,
       expired: true,
       late: 'lead agreed',
+      stated: false,
       times: 1,
       before: null,
       ...changes

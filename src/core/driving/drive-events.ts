@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { answer, notPossible } from '../answer.ts';
-import type { RefusalSaid } from '../refusal-said.ts';
 import { alloyFacts } from '../catalog/alloys.ts';
 import { defineStream, type Recorded } from '../events/stream.ts';
 import type { Issue } from '../release/release.ts';
@@ -13,8 +12,9 @@ import {
 } from '../reworking/rework-state.ts';
 import type { DrivingAccess } from './access.ts';
 import { ColdState, coldOf, type ColdBatchFacts } from './cold-of.ts';
-import { DriveMove, HITS, type QuickLook } from './drive-move.ts';
+import { drivenAt, DriveMove, HITS, type QuickLook } from './drive-move.ts';
 import { namedOnly } from './named-only.ts';
+import { statedWrong } from './stated-driving.ts';
 import { seenVerdict, type SeenVerdict } from './head-by-camera.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';
 import type { RivetLot } from './rivet-lots.ts';
@@ -48,6 +48,8 @@ export interface HoleDriven {
   at: string;
   /** of the last blow */
   hitAt: string;
+  /** of a blow at it that is only stated: it was logged later */
+  stated: boolean;
   by: string;
   /** everyone who held a tool at the rivet that is in: whoever logged a blow, gun and bar; ids */
   people: readonly string[];
@@ -127,6 +129,7 @@ function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
     driven: false,
     at,
     hitAt: at,
+    stated: false,
     by,
     people: [],
     quick: null,
@@ -150,6 +153,7 @@ function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
       late: '',
       at,
       hitAt: at,
+      stated: false,
       by,
       before: null
     };
@@ -158,7 +162,8 @@ function holeAfter(last: HoleDriven | undefined, event: HoleMove): HoleDriven {
   return {
     driven: true,
     at,
-    hitAt: event.stated ?? at,
+    hitAt: drivenAt(event),
+    stated: event.stated !== undefined || (was.driven && was.stated),
     by,
     people: was.driven ? people : handsOf(event),
     quick: event.quick,
@@ -219,21 +224,6 @@ export const drivenNow = (drive: Pick<DriveState, 'holes' | 'blows'>): DrivenNow
   ),
   people: new Map([...drive.holes].map(([hole, { people }]) => [hole, people]))
 });
-
-/** What is wrong with the time that a rivet is said to have been driven at; null where nothing is, or none is stated. */
-function statedWrong(
-  { stated, hole, at }: Extract<DriveMove, { kind: 'driven' }>,
-  rework: ReworkState,
-  releasedMs: number
-): RefusalSaid | null {
-  if (stated === undefined) return null;
-  const ms = Date.parse(stated);
-  if (ms > Date.parse(at)) return { code: 'stated-after-entry', hole };
-  // the rivet that is in now went in after the one before it came out
-  return ms < Math.max(releasedMs, sinceOf(rework).get(hole) ?? -Infinity)
-    ? { code: 'stated-too-early', hole }
-    : null;
-}
 
 /** What happens while an issue is driven. What may follow rests on the issue and its batches alone, never on earlier taps. */
 export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, DriveState>({

@@ -80,6 +80,10 @@ export const DriveMove = z.discriminatedUnion('kind', [
 /** What a page sends while an issue is driven. */
 export type DriveMove = z.output<typeof DriveMove>;
 
+/** When a rivet was driven: as stated where it was logged later, else when it was logged. */
+export const drivenAt = ({ at, stated }: { at: string; stated?: string | undefined }): string =>
+  stated ?? at;
+
 /** By how much a move changes how often the rivet of its hole was hit; lists in the database count by it too. */
 export const HITS: Readonly<Record<DriveMove['kind'], -1 | 0 | 1>> = {
   driven: 1,

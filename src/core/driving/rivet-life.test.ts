@@ -58,6 +58,7 @@ describe('a rivet’s own life', () => {
       batch: null,
       expired: false,
       late: '',
+      stated: false,
       times: 1,
       before: null
     });
@@ -104,6 +105,7 @@ describe('a rivet’s own life', () => {
       batch: BATCH,
       expired: true,
       late: 'still',
+      stated: false,
       times: 2,
       hitAt: '2026-11-28T08:26:00Z',
       people: [ADA, BO],
@@ -125,6 +127,7 @@ describe('a rivet’s own life', () => {
     // a look is no blow
     expect(after([old(), looked]).holes.get(1)).toMatchObject({
       quick: 'again',
+      stated: false,
       times: 1,
       hitAt: '2026-11-28T08:25:00Z',
       at: '2026-11-28T08:28:00Z',
@@ -152,6 +155,7 @@ describe('a rivet’s own life', () => {
       batch: null,
       expired: false,
       late: '',
+      stated: false,
       times: 1,
       before: null
     });

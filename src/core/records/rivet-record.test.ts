@@ -97,6 +97,18 @@ describe('what is known of each rivet', () => {
     });
   });
 
+  it('counts a rivet whose driving was recorded later from when it is stated to have been driven', () => {
+    const [one] = records({
+      driving: [
+        drive(0, { kind: 'loaded', part: PART, lot: 'R-118' }),
+        drive(4, { kind: 'loaded', part: PART, lot: 'R-119' }),
+        drive(9, { kind: 'driven', hole: 1, stated: at(3) })
+      ],
+      heads: [look(5, 'accept')]
+    });
+    expect(one).toMatchObject({ verdict: 'accept', drivenAt: at(3), lot: 'R-118' });
+  });
+
   it('counts no tap that was taken back, and every hand of one that two drove', () => {
     const hands = { gun: ILSE, bar: BENN };
     const taken = [

@@ -5,6 +5,7 @@ import type { DriveEvent } from '../driving/drive-events.ts';
 import { asHappened } from '../events/as-happened.ts';
 import { lotsTold } from '../driving/lots-told.ts';
 import { lotAt, type LotTold } from '../driving/rivet-lots.ts';
+import { drivenAt } from '../driving/drive-move.ts';
 import { rivetOfHole, type HoleRivet } from '../driving/rivet-of-hole.ts';
 import { runKey } from '../driving/rivet-runs.ts';
 import type { Issue, IssuedHole } from '../release/release.ts';
@@ -229,7 +230,7 @@ function addHole(
     const batch = first?.batch ?? null;
     const measured = looks.findLast(({ frozen }) => frozen.diameterD !== null);
     const state = holeStateOf(number, looks, {
-      hitMs: hit && Date.parse(hit.at),
+      hitMs: hit && Date.parse(drivenAt(hit)),
       expired: isExpired(hits),
       askedInstead: outAt === null && isAsked,
       asked
@@ -239,7 +240,7 @@ function addHole(
       life,
       partNumber,
       at,
-      drivenAt: first?.at ?? null,
+      drivenAt: first ? drivenAt(first) : null,
       lookedAt: looks.at(-1)?.at ?? null,
       outAt: outAt === null ? null : new Date(outAt).toISOString(),
       drove: once(hits.flatMap(({ hands, person }) => (hands ? [hands.gun, hands.bar] : [person]))),
@@ -250,9 +251,9 @@ function addHole(
         batch === null
           ? first === undefined
             ? null
-            : lotAt(told, partNumber, Date.parse(first.at))
+            : lotAt(told, partNumber, Date.parse(drivenAt(first)))
           : (batchLots.get(batch) ?? null),
-      setting: first === undefined ? null : settingAt(rivet, settings, first.at),
+      setting: first === undefined ? null : settingAt(rivet, settings, drivenAt(first)),
       verdict: verdictNow(state),
       findings: once(looks.flatMap(({ frozen }) => frozen.findings)),
       diameterD: measured?.frozen.diameterD ?? null,

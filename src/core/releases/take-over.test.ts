@@ -265,6 +265,15 @@ describe('what a new release takes over', () => {
     expect(looks[0]?.carried).toEqual({ issue: ISSUE.id, release: 1, hole: 1 });
   });
 
+  it('takes over a blow that was recorded after its inspection, with the time stated for it', () => {
+    const before = earlier({ taps: [[9, 1, 3]], looks: [[5, 1]] });
+    const { since, taps } = takeOver(before, { facts: FACTS, holes: [hole(1)] });
+    expect(since.carried).toEqual([{ hole: 1, was: 1, looked: true }]);
+    expect(taps.map(({ at, stated }) => [at, stated])).toEqual([
+      [new Date(BEGAN + 9 * 60_000).toISOString(), new Date(BEGAN + 3 * 60_000).toISOString()]
+    ]);
+  });
+
   it('takes over a head that was looked at where driving was not logged', () => {
     const { since, taps, looks } = takeOver(earlier({ looks: [[9, 1]] }), {
       facts: FACTS,

@@ -1,5 +1,6 @@
 import type { HoleEvent } from '../inspect/hole-events.ts';
 import type { DriveEvent, HoleDriven } from '../driving/drive-events.ts';
+import { drivenAt } from '../driving/drive-move.ts';
 import { rivetOfHole } from '../driving/rivet-of-hole.ts';
 import { flushAt } from '../release/flush-at.ts';
 import type { Issue, IssuedFacts, IssuedHole } from '../release/release.ts';
@@ -20,7 +21,8 @@ function blowsAt(
   for (let one = driven?.driven ? driven : null; one; one = one.before) at.add(one.hitAt);
   return driving
     .filter(
-      (event): event is Tap => event.kind === 'driven' && event.hole === hole && at.has(event.at)
+      (event): event is Tap =>
+        event.kind === 'driven' && event.hole === hole && at.has(drivenAt(event))
     )
     .sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
 }

@@ -168,6 +168,10 @@ function toldOfDriving({ drive, rework, withoutLot }: SignedMatter, { numbers, c
       : count.unlogged.length > 0
         ? [{ code: 'driving-not-logged' as const, holes: count.unlogged }]
         : []),
+    ...whenAny({
+      code: 'driving-stated',
+      holes: numbers.filter((hole) => drive.holes.get(hole)?.stated ?? false)
+    }),
     ...(withoutLot.length > 0 ? [{ code: 'lots-not-told' as const, parts: [...withoutLot] }] : []),
     ...whenAny({
       code: 'expired',

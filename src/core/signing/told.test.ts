@@ -280,6 +280,12 @@ describe('what whoever signs is told', () => {
     ]);
   });
 
+  it('tells each rivet whose time of driving is only stated', () => {
+    const drive = { ...drove(1, 2, 3) };
+    drive.holes = new Map([...drive.holes, [2, driven({ stated: true })]]);
+    expect(missingToSign(matter({ drive })).told).toEqual([{ code: 'driving-stated', holes: [2] }]);
+  });
+
   it('says where driving was never logged, instead of calling every rivet missing', () => {
     const { must, told } = missingToSign(matter({ drive: NOT_DRIVEN }));
     expect([must, told]).toEqual([[], [{ code: 'driving-not-logged' }]]);

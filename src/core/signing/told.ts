@@ -39,6 +39,7 @@ export const Told = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('gone-since'), release: z.number().int(), holes }),
   /** of the whole release; with holes: of those, which were inspected all the same */
   z.strictObject({ code: z.literal('driving-not-logged'), holes: holes.optional() }),
+  z.strictObject({ code: z.literal('driving-stated'), holes }),
   z.strictObject({ code: z.literal('lots-not-told'), parts: z.array(z.string()) }),
   z.strictObject({ code: z.literal('expired'), holes, reasons: z.array(z.string()) }),
   z.strictObject({

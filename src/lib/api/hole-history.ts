@@ -7,6 +7,7 @@ import type { ReworkEvent } from '../../core/reworking/rework-subject.ts';
 /** Everything that happened at one hole of a release. */
 export interface HoleHistory {
   joint: { id: string; title: string; job: string };
+  practice: boolean;
   release: Pick<Issue, 'id' | 'number' | 'issuedAt' | 'issuedBy'>;
   signature: { by: string; at: string } | null;
   hole: IssuedHole;

@@ -36,8 +36,9 @@ export function enterGoesOn(within: HTMLElement): () => void {
     const fields = fieldsIn(within);
     const at = fields.indexOf(target);
     const next = at < 0 ? null : fieldAfter(fields, at);
-    event.preventDefault();
+    // at the end Enter does what it does in any field: what was typed is taken
     if (next === null) return;
+    event.preventDefault();
     fields[next]?.focus();
     fields[next]?.select();
   };

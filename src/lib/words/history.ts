@@ -1,3 +1,4 @@
+import { whenUtc } from './when.ts';
 import { blindFoundInWords } from './blind-rivets.ts';
 import type { CarriedFrom } from '../../core/events/stream.ts';
 import type { HoleEvent } from '../../core/inspect/hole-events.ts';
@@ -60,8 +61,6 @@ export const carriedInWords = (carried: CarriedFrom | undefined): string =>
     ? ''
     : `carried forward from release ${carried.release}, hole ${carried.hole}`;
 
-const utc = (at: string): string => `${at.slice(0, 16).replace('T', ' ')} UTC`;
-
 /** What one entry of the driving log says, without its hole, who and when. */
 export function driveMoveInWords(
   move: DriveMove,
@@ -78,7 +77,7 @@ export function driveMoveInWords(
         frozen?.partNumber ? `driven: ${frozen.partNumber}` : 'driven',
         ...(move.stated === undefined
           ? []
-          : [`at ${utc(move.stated)}, stated by ${stored?.by ?? 'the person who logged it'}`]),
+          : [`at ${whenUtc(move.stated)}, stated by ${stored?.by ?? 'the person who logged it'}`]),
         ...(lot === null ? [] : [`out of the icebox, lot ${lot}`]),
         ...(move.late === '' ? [] : [`its batch had expired: ${move.late}`]),
         ...(frozen?.unconfirmed ? [`gun or bar named by ${stored?.by}, not confirmed`] : []),

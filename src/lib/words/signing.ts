@@ -96,6 +96,8 @@ export function toldInWords(told: Told): string {
       return `Rivets of release ${told.release} missing from this release: hole ${holesNamed(told.holes)} (numbers of release ${told.release}). The parts have these holes`;
     case 'driving-not-logged':
       return `Driving not logged${told.holes ? ` (inspected all the same): hole ${holesNamed(told.holes)}` : ''}: driver, order and time are not recorded`;
+    case 'driving-stated':
+      return `Driving recorded later, its time stated by the person who recorded it: hole ${holesNamed(told.holes)}`;
     case 'lots-not-told':
       return `Lot not recorded for ${told.parts.join(', ')}`;
     case 'expired':

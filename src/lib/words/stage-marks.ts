@@ -1,5 +1,4 @@
-/** How far a joint is at one stage. */
-export type StageMark = 'done' | 'begun' | 'blocked' | 'not-begun';
+import type { StageMark } from '../../core/releases/stages-so-far.ts';
 
 /** A mark as it is written in a list, and what it says. */
 export const STAGE_MARKS: Readonly<Record<StageMark, { sign: string; says: string }>> = {

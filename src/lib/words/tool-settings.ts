@@ -246,17 +246,20 @@ const toolChangesInWords = (changes: readonly ToolChange[], length: WriteLength)
 export function settingInUseInWords(
   used: SettingInUse<RunSetting> | null,
   length: WriteLength
-): { good: boolean; text: string } {
-  if (used === null) return { good: false, text: 'no tool set up' };
+): { qualified: boolean; text: string } {
+  if (used === null) return { qualified: false, text: 'no tool set up' };
   const { setting, changes, status } = used;
   const { found } = setting.state;
   const what = `${setting.setup.name}${found ? `, ${foundInWords(found, setting.setup)}` : ''}`;
   return changes.length > 0
     ? {
-        good: false,
+        qualified: false,
         text: `${what}. Setup does not match: ${toolChangesInWords(changes, length)}`
       }
-    : { good: status.state === 'released', text: `${what}. ${toolStatusInWords(status, length)}` };
+    : {
+        qualified: status.state === 'released',
+        text: `${what}. ${toolStatusInWords(status, length)}`
+      };
 }
 
 const seen = (one: { cracks: boolean; ring: boolean; nests: boolean }): string =>

@@ -1,3 +1,4 @@
+import { PRACTICE_MARK } from '../../words/practice.ts';
 import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
 import { PAPERS, type Paper } from '../../../core/exchange/tiles.ts';
@@ -61,9 +62,6 @@ export function drawn(page: Page, draw: (page: Page) => void): Promise<Buffer> {
   page.end();
   return file;
 }
-
-/** How the title of everything that is made of a practice joint begins: it then stands on every page. */
-export const PRACTICE_MARK = 'PRACTICE, not for an aircraft';
 
 /** Marks the page as practice, where the document is, and leaves the pen where it was. */
 function markPractice(page: Page): void {

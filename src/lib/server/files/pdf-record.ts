@@ -13,7 +13,9 @@ import { carriedInWords, driveMoveInWords, reworkEventInWords } from '../../word
 import { RESULT_NAMES } from '../../words/results.ts';
 import { ASSUMED, toldInWords } from '../../words/signing.ts';
 import type { WriteLength } from '../../words/writing.ts';
-import { pdfPages, PRACTICE_MARK, pt, type Face } from './pdf-pages.ts';
+import { whenUtc } from '../../words/when.ts';
+import { PRACTICE_MARK } from '../../words/practice.ts';
+import { pdfPages, pt, type Face } from './pdf-pages.ts';
 import { heading, LEFT, line, table, type Sheet } from './pdf-sheet.ts';
 
 /** What lies around a hole that a question was put about, to scale. */
@@ -119,8 +121,6 @@ function sheetsOf(definition: unknown, length: WriteLength): string[] {
     : ['See the JSON record.'];
 }
 
-const when = (at: string): string => `${at.slice(0, 16).replace('T', ' ')} UTC`;
-
 /**
  * The record of one release on paper, for an inspector who has never seen the program.
  *
@@ -151,7 +151,7 @@ export const pdfRecord = (
       say(`On record as “${joint.title}”; the joint is called “${titleNow}” now.`);
     say(
       signature
-        ? `SIGNED by ${signature.by} (${signature.entitled}), ${when(signature.at)}`
+        ? `SIGNED by ${signature.by} (${signature.entitled}), ${whenUtc(signature.at)}`
         : facts.practice
           ? 'PRACTICE RECORD: not signed'
           : 'NOT SIGNED: for information only',
@@ -166,7 +166,7 @@ export const pdfRecord = (
     );
     say(`${joint.job.title}; ${joint.job.place}. Data: ${joint.job.data}`);
     say(
-      `Released ${when(release.issuedAt)} by ${release.issuedBy}, revision ${release.revision} of the joint.`
+      `Released ${whenUtc(release.issuedAt)} by ${release.issuedBy}, revision ${release.revision} of the joint.`
     );
     say(
       `${holes.filter(({ partNumber }) => partNumber !== null).length} rivets, ${heads.length} head inspections, ${rework.filter(({ move }) => move.kind === 'out').length} rivets removed, ${rework.filter(({ move }) => move.kind === 'referred').length} questions referred.`
@@ -195,10 +195,10 @@ export const pdfRecord = (
     }
     for (const { move, by } of driving)
       if (move.kind === 'loaded')
-        say(`Lot ${move.lot} of ${move.part} from ${when(move.at)} on, ${by}`);
+        say(`Lot ${move.lot} of ${move.part} from ${whenUtc(move.at)} on, ${by}`);
     for (const { lot, partNumber, count, removedAt, times } of batches)
       say(
-        `Icebox batch: ${count} × ${partNumber}, lot ${lot}, ${when(removedAt)}${times ? `. ${timesInWords(partNumber, times)}` : ''}`
+        `Icebox batch: ${count} × ${partNumber}, lot ${lot}, ${whenUtc(removedAt)}${times ? `. ${timesInWords(partNumber, times)}` : ''}`
       );
 
     heading(sheet, 'Holes without a rivet');
@@ -206,19 +206,19 @@ export const pdfRecord = (
     if (open.length === 0) say('None.');
     for (const { number, heldOpen, blind } of open)
       say(
-        `Hole ${number}: ${heldOpen}${blind ? `. ${blindOnRecordInWords(blind, when, length)}` : ''}`
+        `Hole ${number}: ${heldOpen}${blind ? `. ${blindOnRecordInWords(blind, whenUtc, length)}` : ''}`
       );
 
     if (record.oldWork) {
       heading(sheet, 'Old work: found in service. It does not count for a release');
-      for (const words of oldWorkLines(record.oldWork, when)) say(words);
+      for (const words of oldWorkLines(record.oldWork, whenUtc)) say(words);
     }
 
     heading(sheet, 'Settings of tools and their first heads');
     if (settings.length === 0) say('None on record.');
     for (const { tool, part, begunAt, by, released, firstHeads } of settings)
       say(
-        `${tool} for ${part ?? 'no run'}, ${when(begunAt)}, ${by}: ${released ? 'released' : 'NOT released'}; heads ${firstHeads.map(({ verdict }) => verdict).join(', ') || 'none'}`
+        `${tool} for ${part ?? 'no run'}, ${whenUtc(begunAt)}, ${by}: ${released ? 'released' : 'NOT released'}; heads ${firstHeads.map(({ verdict }) => verdict).join(', ') || 'none'}`
       );
 
     heading(sheet, 'Driving, in the order logged');
@@ -239,7 +239,7 @@ export const pdfRecord = (
           ),
           frozen.partNumber ?? '',
           by,
-          when(move.at)
+          whenUtc(move.at)
         ])
       );
 
@@ -271,14 +271,14 @@ export const pdfRecord = (
             ...(move.carried ? [carriedInWords(move.carried)] : [])
           ].join('; '),
           by,
-          when(move.at)
+          whenUtc(move.at)
         ])
       );
 
     heading(sheet, 'Rework and engineering questions');
     if (rework.length === 0) say('None.');
     for (const { move, by, frozen } of rework) {
-      const at = `${when(move.at)}, ${by}: `;
+      const at = `${whenUtc(move.at)}, ${by}: `;
       say(
         `${at}${reworkEventInWords(move, frozen, length)}`,
         move.kind === 'referred' ? 'bold' : 'plain'

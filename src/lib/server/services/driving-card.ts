@@ -1,4 +1,4 @@
-import { PRACTICE_MARK } from '../files/pdf-pages.ts';
+import { PRACTICE_MARK } from '../../words/practice.ts';
 import { drivingHolders } from '../../../core/driving/driving-holders.ts';
 import { drivingWays } from '../../../core/driving/driving-ways.ts';
 import { issueOrder } from '../../../core/driving/issue-order.ts';

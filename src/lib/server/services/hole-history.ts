@@ -74,6 +74,7 @@ export async function holeHistory(
   const { id, number: release, issuedAt, issuedBy } = issue;
   return done({
     joint: { id: jointId, title: joint?.title ?? '', job: joint?.job ?? '' },
+    practice: issue.facts.practice,
     release: { id, number: release, issuedAt, issuedBy },
     signature: joint?.by && joint.at ? { by: joint.by, at: joint.at.toISOString() } : null,
     hole,

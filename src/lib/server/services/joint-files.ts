@@ -1,5 +1,5 @@
 import { isPractice } from '../../../core/joint/practice.ts';
-import { PRACTICE_MARK } from '../files/pdf-pages.ts';
+import { PRACTICE_MARK } from '../../words/practice.ts';
 import { inMetal, type InMetal } from '../../../core/releases/in-metal.ts';
 import { jointFile } from '../../../core/exchange/joint-file.ts';
 import type { RuleProfile } from '../../../core/rules/profile.ts';

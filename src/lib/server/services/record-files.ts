@@ -9,6 +9,7 @@ import { RESULT_NAMES } from '../../words/results.ts';
 import { verdictOfLook } from '../../../core/inspect/hole-look.ts';
 import type { WriteLength } from '../../words/writing.ts';
 import type { Database } from '../db/connect.ts';
+import { PRACTICE_MARK } from '../../words/practice.ts';
 import { pdfRecord } from '../files/pdf-record.ts';
 import type { MadeFile } from './made-file.ts';
 import { done, type Outcome } from '../outcome.ts';
@@ -59,7 +60,7 @@ function headsTable(
   const high = `height_${unit}`;
   const data = heads.map(
     ({ by: who, sentBy = '', move, frozen }): Record<string, string | number> => ({
-      joint: joint.title,
+      joint: release.facts.practice ? `${PRACTICE_MARK}: ${joint.title}` : joint.title,
       joint_now: titleNow,
       release: release.number,
       hole: move.hole,

@@ -101,12 +101,13 @@
     const { told } = ready;
     const steps = told && !changed ? { done: told.done, of: told.steps } : null;
     const { toolsSet } = open;
-    desk.safetyRead = () => safetyRead(person);
-    desk.objections = () => objectionsNow(desk, { parts, outline, access, tools, steps, toolsSet });
+    desk.first.safetyRead = () => safetyRead(person);
+    desk.first.objections = () =>
+      objectionsNow(desk, { parts, outline, access, tools, steps, toolsSet });
   });
   // a press that logs nothing is heard
   $effect(() => {
-    if (desk?.refused || desk?.pending) tone(NOT_TAKEN_HZ);
+    if (desk?.refused || desk?.first.pending) tone(NOT_TAKEN_HZ);
   });
 
   onMount(() =>

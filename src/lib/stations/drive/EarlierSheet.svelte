@@ -1,7 +1,8 @@
 <script lang="ts">
   import { COMMON } from '$lib/words/pages/common';
   import { DRIVE } from '$lib/words/pages/drive';
-  import { plural } from '$lib/words/writing';
+  import { whenInWords } from '$lib/words/when';
+  import { holesNamed, plural } from '$lib/words/writing';
   import { untrack } from 'svelte';
   import type { DriveDesk } from './drive-desk.svelte';
 
@@ -23,23 +24,31 @@
     const at = new Date(ms);
     return new Date(ms - at.getTimezoneOffset() * MINUTE_MS).toISOString().slice(0, 16);
   };
-  let when = $state(untrack(() => local(Date.parse(first) - MINUTE_MS)));
-  const ms = $derived(Date.parse(when));
+  const earliestMs = $derived(desk.earliestMs(asked.holes));
+  const proposedMs = untrack(() => Math.max(earliestMs, Date.parse(first) - MINUTE_MS));
+  let when = $state(local(proposedMs));
+  /** the field has whole minutes: what is proposed, and the minute of the release, stand for their exact time */
+  const ms = $derived(
+    [proposedMs, earliestMs].find((exact) => local(exact) === when) ?? Date.parse(when)
+  );
   const wrong = $derived(
     Number.isNaN(ms)
       ? 'Enter date and time.'
-      : ms > Date.parse(first)
-        ? 'That is after the first inspection: inspect the heads again instead.'
-        : ''
+      : ms < earliestMs
+        ? `That is before the release, or before the last rivet was removed. Earliest time: ${whenInWords(new Date(earliestMs).toISOString())}.`
+        : ms > Date.parse(first)
+          ? 'That is after the first inspection: inspect the heads again instead.'
+          : ''
   );
 </script>
 
 <div class="earlier" data-testid="earlier-sheet" role="group" aria-label="Inspected before">
   <p>
     <strong
-      >{plural(asked.holes.length, 'head')} already inspected: hole {asked.holes
-        .slice(0, 12)
-        .join(', ')}{asked.holes.length > 12 ? ' …' : ''}. Driven before that?</strong
+      >{plural(asked.holes.length, 'head')} already inspected: {asked.holes.length === 1
+        ? 'hole'
+        : 'holes'}
+      {holesNamed(asked.holes)}. Driven before that?</strong
     >
   </p>
   <label

@@ -24,14 +24,14 @@
 
 {#if desk.issue.facts.practice}
   <p class="hint">Practice: no tool setting is asked for, and none is qualified.</p>
-{:else}<p class="setting" class:passes={said.good} data-testid="run-setting">
-    <span>{said.good ? '✓' : '△'} Setting: {said.text}</span>
+{:else}<p class="setting" class:passes={said.qualified} data-testid="run-setting">
+    <span>{said.qualified ? '✓' : '△'} Setting: {said.text}</span>
     <a
       class="act small"
       href={anew || !used
         ? runSettingAddress(jointId, run.key)
         : toolSettingAddress(used.setting.id)}
-      >{anew ? COMMON.setIt : said.good ? 'View first heads' : 'Continue setup'}</a
+      >{anew ? COMMON.setIt : said.qualified ? 'View first heads' : 'Continue setup'}</a
     >
   </p>{/if}
 

@@ -101,9 +101,9 @@
     {#if state?.driven}<p class="holder">
         {state.quick === 'more' ? '+ Driven; drive further.' : 'Already driven.'}
       </p>{/if}
-    {#if desk.unmet.length > 0}
+    {#if desk.first.unmet.length > 0}
       <p class="unmet" data-testid="unmet">
-        △ Not met: {desk.unmet.map(objectionInWords).join('; ')}.
+        △ Not met: {desk.first.unmet.map(objectionInWords).join('; ')}.
       </p>
     {/if}
     {#if desk.refused}
@@ -111,7 +111,7 @@
     {/if}
     {#if person === ''}
       <a class="act main" href={whoHref}>{CONNECTION.signInFirst}</a>
-    {:else if desk.pending}
+    {:else if desk.first.pending}
       <UnmetSheet {desk} {person} />
     {:else if desk.earlier.asked}
       <EarlierSheet {desk} asked={desk.earlier.asked} />

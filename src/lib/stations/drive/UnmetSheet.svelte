@@ -31,14 +31,14 @@
   }));
   const isAnswered = (key: string) =>
     chosen[key] !== undefined && (chosen[key] !== 'reason' || (whys[key] ?? '').trim() !== '');
-  const open = $derived(desk.unmet.filter((said) => !isAnswered(objectionKey(said))).length);
+  const open = $derived(desk.first.unmet.filter((said) => !isAnswered(objectionKey(said))).length);
   function keep(event: SubmitEvent): void {
     event.preventDefault();
     if (open > 0) return;
     noteSafetyRead(person);
-    desk.answerUnmet(
+    desk.first.answer(
       new Map(
-        desk.unmet.map((said) => {
+        desk.first.unmet.map((said) => {
           const key = objectionKey(said);
           const answer = chosen[key] ?? 'reason';
           return [key, { answer, why: answer === 'reason' ? (whys[key] ?? '').trim() : '' }];
@@ -58,11 +58,11 @@
       <p class="hint">Daily tool check: {TOOL_CHECKS.join(' · ')}</p>
     </section>
   {/if}
-  {#if desk.unmet.length > 0}<p>
+  {#if desk.first.unmet.length > 0}<p>
       <strong>Nothing is logged yet. Answer each, once for this release; it stays on record.</strong
       >
     </p>{/if}
-  {#each desk.unmet as said (objectionKey(said))}
+  {#each desk.first.unmet as said (objectionKey(said))}
     {@const key = objectionKey(said)}
     <Choice
       label={sentence(objectionInWords(said))}
@@ -83,11 +83,13 @@
     <button data-testid="log-answers" class="act main" disabled={open > 0}
       >{open > 0
         ? `${open} to answer`
-        : desk.unmet.length > 0
+        : desk.first.unmet.length > 0
           ? DRIVE.logAnswers
           : DRIVE.readAndLog}</button
     >
-    <button class="act" type="button" onclick={() => (desk.pending = null)}>{COMMON.back}</button>
+    <button class="act" type="button" onclick={() => (desk.first.pending = null)}
+      >{COMMON.back}</button
+    >
   </div>
 </form>
 

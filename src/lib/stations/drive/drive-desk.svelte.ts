@@ -6,13 +6,12 @@ import {
   type DriveState,
   type DriveSubject,
   type HeadSeen,
-  type HoleDriven,
-  type ObjectionAnswer
+  type HoleDriven
 } from '$core/driving/drive-events.ts';
 import { MOST_TAPS, type DriveMove, type QuickLook } from '$core/driving/drive-move.ts';
 import type { DrivingAccess } from '$core/driving/access.ts';
 import { drivingHolders } from '$core/driving/driving-holders.ts';
-import { objectionKey, type Objection } from '$core/driving/objections.ts';
+import { earliestStatedMs } from '$core/driving/stated-driving.ts';
 import { onTheirWay } from '$core/driving/cold-plan.ts';
 import { neighborsTooSoon, pathOf, type OrderSchool } from '$core/driving/driving-order.ts';
 import { namedStill } from '$core/driving/named-still.ts';
@@ -29,6 +28,7 @@ import type { UseNow } from '$core/tool-setting/tool-status.ts';
 import type { ShopFigures } from '$core/prepare/shop-figures.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
 import { cold } from '../../client/cold.svelte';
+import { AskedFirst } from './asked-first.svelte.ts';
 import { AskedEarlier } from './asked-earlier.svelte.ts';
 import { EventStore } from '../../client/event-store.svelte';
 
@@ -42,7 +42,11 @@ export class DriveDesk {
   readonly figures: () => ShopFigures;
   /** heads that were inspected before their driving is logged */
   readonly earlier = new AskedEarlier((hole) => this.stateOf(hole)?.driven ?? false);
-  readonly #subject = (): DriveSubject => drivingOf(this.#issued, this.#rework(), cold.batches);
+  readonly #releasedMs = (): number => Date.parse(this.#issued.issuedAt);
+  readonly #subject = (): DriveSubject => ({
+    ...drivingOf(this.#issued, this.#rework(), cold.batches),
+    releasedMs: this.#releasedMs()
+  });
   /** why the last tap was not taken */
   refused = $state.raw<RefusalSaid | null>(null);
   /** a hole that was pointed at instead of the next one */
@@ -203,35 +207,15 @@ export class DriveDesk {
     this.pointed = refused ? null : number;
   }
 
-  /** what stands against driving the next rivet; told by whoever knows */
-  objections = $state.raw<() => readonly Objection[]>(() => []);
-  /** whether whoever is here has read today what can hurt; told by whoever knows */
-  safetyRead: () => boolean = () => true;
-  /** of that, what nobody has answered in this release */
-  readonly unmet = $derived.by(() =>
-    this.objections().filter((said) => !this.state.objections.has(objectionKey(said)))
-  );
-  /** what is logged once that is answered */
-  pending = $state.raw<(() => void) | null>(null);
-  #asksFirst(then: () => void): boolean {
-    this.pending = this.unmet.length > 0 || !this.safetyRead() ? then : null;
-    return this.pending !== null;
-  }
-
-  /** Says of everything that is not met why it is driven all the same, and logs what was pressed. */
-  answerUnmet(answers: ReadonlyMap<string, Pick<ObjectionAnswer, 'answer' | 'why'>>): void {
-    for (const said of this.unmet) {
-      const key = objectionKey(said);
-      const given = answers.get(key);
-      if (!given || !this.desk.add({ kind: 'objected', key, ...given })) {
-        this.refused = this.desk.refusal;
-        return;
-      }
+  /** what is answered or read before a rivet is logged */
+  readonly first = new AskedFirst(
+    () => this.state.objections,
+    (key, given) => {
+      const taken = this.desk.add({ kind: 'objected', key, ...given });
+      if (!taken) this.refused = this.desk.refusal;
+      return taken;
     }
-    const then = this.pending;
-    this.pending = null;
-    then?.();
-  }
+  );
 
   /** Logs the rivet that comes next, or the one pointed at. @returns whether it was taken */
   tap(quick: QuickLook | null): boolean {
@@ -241,7 +225,7 @@ export class DriveDesk {
     const drive = (stated: string | null = null) => this.#drive(number, quick, stated);
     const go = (): boolean =>
       this.earlier.ask([number], (stated) => void drive(stated)) ? false : drive();
-    if (!isIn && this.#asksFirst(() => void go())) return false;
+    if (!isIn && this.first.ask(() => void go())) return false;
     return isIn ? drive() : go();
   }
 
@@ -283,9 +267,16 @@ export class DriveDesk {
     if (this.desk.add({ kind: 'looked', hole: number, quick })) this.pointed = null;
   }
 
+  /** The earliest time that the rivets in these holes may be stated to have been driven at, ms. */
+  earliestMs(holes: readonly number[]): number {
+    return Math.max(
+      ...holes.map((hole) => earliestStatedMs(this.#rework(), hole, this.#releasedMs()))
+    );
+  }
+
   /** Logs a whole row that was driven already, in its order. */
   rowDone(row: number): void {
-    if (this.#asksFirst(() => this.#rowDone(row))) return;
+    if (this.first.ask(() => this.#rowDone(row))) return;
     this.#rowDone(row);
   }
   #rowDone(row: number): void {

@@ -93,10 +93,6 @@ export class InspectDesk {
   }
   /** what looks have to know of driving */
   readonly driven = $derived.by((): DrivenNow => drivenNow(this.#around().drive));
-  /** somebody logs driving */
-  get logged(): boolean {
-    return this.driven.logged;
-  }
   get events(): HoleEvent[] {
     return this.desk.events;
   }

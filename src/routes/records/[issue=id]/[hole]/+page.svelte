@@ -1,5 +1,6 @@
 <script lang="ts">
   import { whenInWords } from '$lib/words/when';
+  import { PRACTICE_MARK } from '$lib/words/practice';
   import { COMMON } from '$lib/words/pages/common';
   import { RECORDS } from '$lib/words/pages/records';
   import { rivetSize } from '$core/catalog/rivets.ts';
@@ -85,6 +86,7 @@
 <div class="page">
   <p class="hint"><a class="back" href="/records">Records</a> / job {history.joint.job}</p>
   <h1>Hole {history.hole.number} of {history.joint.title}, release {history.release.number}</h1>
+  {#if history.practice}<p class="warns-strong">{PRACTICE_MARK}</p>{/if}
   <dl>
     <div>
       <dt>Row</dt>
