@@ -233,7 +233,6 @@
     {status}
     alone={stationOf(station)?.standsAlone(openJoint) ?? false}
   />
-  {#if waits}<StopBar jointId={joint.id} blocks={workspace.blocks} />{/if}
   <MayNot {role} {station} />
   <div
     {@attach enterGoesOn}
@@ -242,6 +241,8 @@
   >
     {@render children()}
   </div>
+  <!-- below the stage: it comes and goes as one types, and moves no field -->
+  {#if waits}<StopBar jointId={joint.id} blocks={workspace.blocks} />{/if}
 </div>
 
 {#if workspace.save.state.kind === 'stale'}

@@ -3,7 +3,7 @@
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { blockInWords, PLANNED_AT } from '$lib/words/warnings';
 
-  /** Above every station after the one that stops the joint: what stops it, and the way there. */
+  /** Below every stage after the one that stops the joint, and always in sight: what stops it, and the way there. */
   interface Props {
     jointId: string;
     /** at least one, in the order of the work */
@@ -38,7 +38,10 @@
     gap: 12px;
     padding: 6px 16px;
     background: var(--brick-soft);
-    border-bottom: 2px solid var(--brick-line);
+    border-top: 2px solid var(--brick-line);
+    position: sticky;
+    bottom: 0;
+    z-index: 3;
   }
   .sign {
     font-size: 1.4rem;
@@ -52,5 +55,11 @@
   }
   a {
     flex: none;
+  }
+  /* in a low window it would cover what is typed */
+  @media (max-height: 520px) {
+    .stop {
+      position: static;
+    }
   }
 </style>

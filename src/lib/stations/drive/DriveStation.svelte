@@ -132,7 +132,7 @@
 <svelte:window onclick={letGoOfFocus} />
 {#if desk}
   {@const { facts, holes, heldOpen, number } = desk.issue}
-  <StationFrame worksheetFirst>
+  <StationFrame>
     {#snippet drawing()}
       <div class="drawing">
         <p class="label" data-testid="release-now" data-release={number}>
@@ -203,7 +203,7 @@
         </div>
       </div>
     {/snippet}
-    {#snippet worksheet()}
+    {#snippet inputs()}
       {#if issued.since}<SinceCard since={issued.since} document={workspace.entered} />{/if}
       {#if desk}
         {#if changed}

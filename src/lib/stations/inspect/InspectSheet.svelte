@@ -167,14 +167,6 @@
     >
   </span>
 </header>
-<DueBar due={desk.due} {count} here={hole} {onpick} />
-{#if expired && !desk.left.has(hole)}
-  <Notice
-    level="stop"
-    title={CHECK.drivenAfterItsBatchExpired}
-    text="Values within limits do not make it acceptable. Only a written disposition can leave the rivet in: refer it below."
-  />
-{/if}
 <Choice label="Method" value={desk.way} options={WAYS} onchoose={(way) => (desk.way = way)} />
 
 <form
@@ -198,11 +190,6 @@
       onclean={allClean}
       onstep={step}
     />
-    <CaliperPanel
-      issueId={desk.issue.id}
-      nextIn={desk.typedFor(hole).diameter.trim() === '' ? nominal.wideIn : nominal.highIn}
-      onread={(text, simulated) => readings?.take(text, simulated)}
-    />
   {:else if desk.way === 'plate'}
     <PlateEntry
       {typed}
@@ -220,39 +207,58 @@
       shown.
     </p>
   {/if}
-  {#if judged?.ok}
-    <TypedVerdict {desk} {hole} {live} />
-  {:else if live && !judged}
-    <Notice
-      level="attention"
-      title="Incomplete"
-      text="Enter the measuring uncertainty and the flushness."
-    />
-  {:else if judged && !problems.diameter && !problems.height}
-    <Notice
-      level="attention"
-      title="Check the entries"
-      text={preferences.refusal(judged.error.said)}
-    />
-  {/if}
+  <div class="result" data-testid="result-row">
+    {#if expired && !desk.left.has(hole)}
+      <Notice
+        level="stop"
+        title={CHECK.drivenAfterItsBatchExpired}
+        text="Values within limits do not make it acceptable. Only a written disposition can leave the rivet in: refer it below."
+      />
+    {/if}
+    {#if judged?.ok}
+      <TypedVerdict {desk} {hole} {live} />
+    {:else if live && !judged}
+      <Notice
+        level="attention"
+        title="Incomplete"
+        text="Enter the measuring uncertainty and the flushness."
+      />
+    {:else if judged && !problems.diameter && !problems.height}
+      <Notice
+        level="attention"
+        title="Check the entries"
+        text={preferences.refusal(judged.error.said)}
+      />
+    {:else}
+      <p class="awaited hint">{CHECK.resultAppears}</p>
+    {/if}
+  </div>
   <PlacesRow clean={typed.clean} onchange={(clean) => desk.type(hole, { clean })} />
-  {#if judged?.ok}
-    <button
-      data-testid="record"
-      class="act main record"
-      disabled={!person || looksLeft.length > 0 || datum !== null || metal !== null}
-    >
-      {!person
-        ? 'Sign in to record'
-        : datum || metal !== null
-          ? 'Answer the question first'
-          : looksLeft.length > 0
-            ? 'Confirm the points above'
-            : `Record head ${hole}`}
-    </button>
-    {#if !person}<a class="act" href="/who?back=/joints/{workspace.id}/inspect">Sign in</a>{/if}
-  {/if}
+  <button
+    data-testid="record"
+    class="act main record"
+    disabled={!judged?.ok || !person || looksLeft.length > 0 || datum !== null || metal !== null}
+  >
+    {!person
+      ? 'Sign in to record'
+      : datum || metal !== null
+        ? 'Answer the question first'
+        : looksLeft.length > 0
+          ? 'Confirm the points above'
+          : `Record head ${hole}`}
+  </button>
+  {#if !person && judged?.ok}<a class="act" href="/who?back=/joints/{workspace.id}/inspect"
+      >Sign in</a
+    >{/if}
 </form>
+<DueBar due={desk.due} {count} here={hole} {onpick} />
+{#if desk.way === 'calipers'}
+  <CaliperPanel
+    issueId={desk.issue.id}
+    nextIn={desk.typedFor(hole).diameter.trim() === '' ? nominal.wideIn : nominal.highIn}
+    onread={(text, simulated) => readings?.take(text, simulated)}
+  />
+{/if}
 {#if desk.outbox.clock !== null}
   <OutboxNotice outbox={desk.outbox} what="the readings" />
 {:else if desk.state.kind === 'waiting'}
@@ -298,11 +304,6 @@
   {#if (workOpen || workspace.arithmetic) && shown.report.judged.ok}
     <Arithmetic work={[...shown.report.judged.work, ...(report.metal?.work ?? [])]} />
   {/if}
-{:else if !now?.last && desk.way === 'calipers'}
-  <p class="hint">
-    Measure the shop head with calipers: diameter, then height above the sheet. The result appears
-    as you type.
-  </p>
 {:else if judged?.ok && desk.way !== 'calipers'}
   <Arithmetic work={judged.work} />
 {/if}
@@ -329,6 +330,21 @@
     display: flex;
     gap: 6px;
     margin-left: auto;
+  }
+  /* its place is there before the result: nothing below it moves as one types */
+  .result {
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+    min-height: 76px;
+  }
+  .awaited {
+    display: flex;
+    align-items: center;
+    min-height: 76px;
+    padding: 8px 12px;
+    border: 1.5px dashed var(--line-strong);
+    border-radius: 10px;
   }
   .record {
     font-size: 1.1rem;

@@ -103,7 +103,7 @@
 {#if open.issue && open.desk}
   {@const { facts, holes } = open.issue}
   {@const limits = headLimits(facts.limits)}
-  <StationFrame worksheetFirst>
+  <StationFrame>
     {#snippet drawing()}
       {#if open.issue && open.desk}
         <div class="drawing">
@@ -173,7 +173,7 @@
         </div>
       {/if}
     {/snippet}
-    {#snippet worksheet()}
+    {#snippet inputs()}
       {#if open.signedBy !== null}
         <Notice
           level="note"
@@ -191,33 +191,7 @@
           <div class="again"><ReleaseButton text={CHECK.releaseItAgain} station="inspect" /></div>
         </Notice>
       {/if}
-      {#if open.since}<SinceCard
-          since={open.since}
-          document={workspace.entered}
-          onpick={pick}
-        />{/if}
-      {#each open.desk?.rowsApart ?? [] as { row, share, meaning } (row)}
-        <Notice level="attention" {...rowInWords(row, share, meaning)} />
-      {/each}
       {#if open.desk}
-        {#if seen && seenSaid}
-          <div class="seen" data-testid="seen-by-camera">
-            Camera on head {holeHere}: <strong>{seenSaid.figure}</strong>, {seenSaid.verdict}. {seen.by}{seen.simulated
-              ? CHECK.simulatedCameraPracticeNotFor
-              : ''}
-            {#if rework.desk && person !== ''}
-              {#key seen.id}
-                <VoidIt
-                  name="void-camera"
-                  act={CHECK.voidThisLook}
-                  onvoid={(why) =>
-                    rework.desk?.add({ kind: 'voided-look', hole: holeHere, look: seen.id, why }) ??
-                    false}
-                />
-              {/key}
-            {/if}
-          </div>
-        {/if}
         {#snippet mend()}
           {#if open.desk}<ReworkPanel desk={open.desk} hole={holeHere} {person} />{/if}
         {/snippet}
@@ -240,6 +214,33 @@
             {#if person && open.signedBy === null}<FarSide desk={open.desk} onpick={pick} />{/if}
           </InspectSheet>
         {/if}
+        <!-- below what is typed: none of it moves a field -->
+        {#if seen && seenSaid}
+          <div class="seen" data-testid="seen-by-camera">
+            Camera on head {holeHere}: <strong>{seenSaid.figure}</strong>, {seenSaid.verdict}. {seen.by}{seen.simulated
+              ? CHECK.simulatedCameraPracticeNotFor
+              : ''}
+            {#if rework.desk && person !== ''}
+              {#key seen.id}
+                <VoidIt
+                  name="void-camera"
+                  act={CHECK.voidThisLook}
+                  onvoid={(why) =>
+                    rework.desk?.add({ kind: 'voided-look', hole: holeHere, look: seen.id, why }) ??
+                    false}
+                />
+              {/key}
+            {/if}
+          </div>
+        {/if}
+        {#if open.since}<SinceCard
+            since={open.since}
+            document={workspace.entered}
+            onpick={pick}
+          />{/if}
+        {#each open.desk?.rowsApart ?? [] as { row, share, meaning } (row)}
+          <Notice level="attention" {...rowInWords(row, share, meaning)} />
+        {/each}
         {#if rework.desk}<BlindRivets
             rework={rework.desk}
             {person}

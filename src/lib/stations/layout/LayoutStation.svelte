@@ -101,7 +101,7 @@
 </script>
 
 <svelte:window onpointerdowncapture={drags.take} />
-<StationFrame>
+<StationFrame inputsLast>
   {#snippet drawing()}
     {#if shown && layout}
       <div class="board">
@@ -174,38 +174,7 @@
     {/if}
   {/snippet}
 
-  {#snippet worksheet()}
-    {#if plan}
-      <LayoutFigures {plan} />
-      {#if shown && picked && line && workspace.now}
-        <HolePanel bind:this={panel} {shown} hole={picked} {line} />
-      {/if}
-      <LayoutWarnings warnings={workspace.warningsAt('layout')} />
-      {#if released.inMetal.length > 0}<Reworked inMetal={released.inMetal} onpick={pick} />{/if}
-    {/if}
-    {#if layout && layout.removed.length > 0}
-      <div class="gone">
-        <span class="hint">Deleted:</span>
-        {#each layout.removed as gone (gone.number)}
-          <button
-            class="act small"
-            type="button"
-            onclick={() =>
-              workspace.edit(
-                {
-                  edits: entered.edits.filter(
-                    (edit) =>
-                      !(edit.line === gone.line && edit.index === gone.index && edit.of === gone.of)
-                  )
-                },
-                'put back'
-              )}
-            data-testid="put-back">Restore {gone.number}</button
-          >
-        {/each}
-      </div>
-    {/if}
-
+  {#snippet inputs()}
     <section class="column-wide" aria-label="Layout settings">
       <KindFields station="layout" />
       {#if spaced}
@@ -252,6 +221,39 @@
       {/if}
       <InTheWay onpickup={() => (pickingUp = true)} />
     </section>
+  {/snippet}
+
+  {#snippet worksheet()}
+    {#if plan}
+      <LayoutFigures {plan} />
+      {#if shown && picked && line && workspace.now}
+        <HolePanel bind:this={panel} {shown} hole={picked} {line} />
+      {/if}
+      <LayoutWarnings warnings={workspace.warningsAt('layout')} />
+      {#if released.inMetal.length > 0}<Reworked inMetal={released.inMetal} onpick={pick} />{/if}
+    {/if}
+    {#if layout && layout.removed.length > 0}
+      <div class="gone">
+        <span class="hint">Deleted:</span>
+        {#each layout.removed as gone (gone.number)}
+          <button
+            class="act small"
+            type="button"
+            onclick={() =>
+              workspace.edit(
+                {
+                  edits: entered.edits.filter(
+                    (edit) =>
+                      !(edit.line === gone.line && edit.index === gone.index && edit.of === gone.of)
+                  )
+                },
+                'put back'
+              )}
+            data-testid="put-back">Restore {gone.number}</button
+          >
+        {/each}
+      </div>
+    {/if}
   {/snippet}
 
   {#snippet foot()}

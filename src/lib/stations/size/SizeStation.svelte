@@ -101,8 +101,37 @@
     {/if}
   {/snippet}
 
-  {#snippet worksheet()}
-    {#if plan}
+  {#snippet inputs()}
+    <section class="column-wide" aria-label="The joint">
+      <SheetsEditor />
+      <KindFields station="size" />
+      <div class="own">
+        <LengthField
+          label={SIZE.rivetsPerInchFromApproved}
+          plain
+          placeholder="guidance"
+          whenEmpty="from guidance"
+          value={entered.perInch}
+          problem={workspace.problemAt('perInch')}
+          oninput={(perInch) => workspace.edit({ perInch }, 'perInch')}
+        />
+        {#if entered.perInch.trim() !== ''}
+          <LengthField
+            label={SIZE.whoseFigureAndWhereIt}
+            plain
+            placeholder="repair sheet, table"
+            value={entered.perInchReason}
+            problem={workspace.problemAt('perInchReason')}
+            oninput={(perInchReason) => workspace.edit({ perInchReason }, 'perInchReason')}
+          />
+        {/if}
+      </div>
+    </section>
+    {#if !plan}
+      <section aria-label={COMMON.answers}>
+        {#each SIZE.answers as label (label)}<Figure {label}>–</Figure>{/each}
+      </section>
+    {:else}
       <section aria-label={COMMON.answers}>
         {#each plan.needs as need (need.key)}
           {#if need.required.ok}
@@ -183,10 +212,10 @@
         <Warnings warnings={[moreThanNeeded]} />
       {/if}
     {/if}
+  {/snippet}
 
-    <section class="column-wide" aria-label="The joint">
-      <SheetsEditor />
-      <KindFields station="size" />
+  {#snippet worksheet()}
+    <section class="column-wide" aria-label={SIZE.choices}>
       <Pick
         label="Sheet family"
         value={entered.family}
@@ -228,27 +257,6 @@
         options={ALLOY_OPTIONS}
         onchoose={(alloy) => workspace.edit({ alloy: Alloy.parse(alloy) }, 'alloy')}
       />
-      <div class="own">
-        <LengthField
-          label={SIZE.rivetsPerInchFromApproved}
-          plain
-          placeholder="guidance"
-          whenEmpty="from guidance"
-          value={entered.perInch}
-          problem={workspace.problemAt('perInch')}
-          oninput={(perInch) => workspace.edit({ perInch }, 'perInch')}
-        />
-        {#if entered.perInch.trim() !== ''}
-          <LengthField
-            label={SIZE.whoseFigureAndWhereIt}
-            plain
-            placeholder="repair sheet, table"
-            value={entered.perInchReason}
-            problem={workspace.problemAt('perInchReason')}
-            oninput={(perInchReason) => workspace.edit({ perInchReason }, 'perInchReason')}
-          />
-        {/if}
-      </div>
       <Pick
         label="Sheet for the strength check"
         value={entered.strengthSheet}
@@ -274,9 +282,9 @@
   .picture {
     min-height: 0;
   }
+  /* one below the other: the first keeps its width, and its label its lines, when the second comes */
   .own {
     display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(10rem, 1fr));
     gap: 10px;
   }
   .over,

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { COMMON } from '$lib/words/pages/common';
+  import { STACK } from '$lib/words/pages/stack';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { limitsCalled } from '$core/catalog/head-limits.ts';
   import { looksSame } from '$core/units/tolerance.ts';
@@ -12,8 +13,9 @@
 
   /** The answers of one stack with their arithmetic. */
   interface Props {
-    stack: PlannedStack;
-    view: StackView;
+    /** none while the sheets cannot be read: the rows are there all the same */
+    stack?: PlannedStack;
+    view?: StackView;
   }
   let { stack, view }: Props = $props();
   const preferences = usePreferences();
@@ -29,7 +31,7 @@
   const RECKONED = { 'flat-stack': 'Protrusion, flat stack', 'at-dimple': 'Protrusion, at dimple' };
   /** the shop's own school first */
   const reckonings = $derived(
-    [...view.reckonings].sort((a) => (a.school === rules.dimpled ? -1 : 1))
+    [...(view?.reckonings ?? [])].sort((a) => (a.school === rules.dimpled ? -1 : 1))
   );
   const window = $derived({
     low: rules.multipliers.protrusionMinD,
@@ -39,6 +41,13 @@
 </script>
 
 <section aria-label={COMMON.answers}>
+  {#if !stack}
+    <p class="part">–</p>
+    {#each STACK.answers as label (label)}<Figure {label}>–</Figure>{/each}
+  {:else}{@render answers(stack)}{/if}
+</section>
+
+{#snippet answers(stack: PlannedStack)}
   {#if stack.length.ok}
     {@const { result, work } = stack.length}
     <p class="part" data-figure="Part number">{result.partNumber}</p>
@@ -134,7 +143,7 @@
       <span class="method">{METHODS[result.method]}</span>
     </Figure>
   {/if}
-</section>
+{/snippet}
 
 <style>
   .part {

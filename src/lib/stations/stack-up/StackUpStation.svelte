@@ -117,7 +117,9 @@
     {/if}
   {/snippet}
 
-  {#snippet worksheet()}
+  {#snippet inputs()}
+    <SheetsEditor detail />
+    {#if stack}<MeasuredRivet {stack} />{/if}
     {#if plan && stack && view}
       {#if stacks.length > 1}
         <Toggles
@@ -136,9 +138,12 @@
       {/if}
       <StackFigures {stack} {view} />
       <Warnings warnings={workspace.warningsAt('stack-up')} />
+    {:else}
+      <StackFigures />
     {/if}
-    {#if stack}<MeasuredRivet {stack} />{/if}
-    <SheetsEditor detail />
+  {/snippet}
+
+  {#snippet worksheet()}
     <Apart />
     <OwnHeads />
     <div class="wraps">

@@ -11,14 +11,15 @@
   interface Props {
     label: string;
     children: Snippet;
-    work: readonly WorkLine[];
+    /** none while there is no answer yet: its row is there all the same */
+    work?: readonly WorkLine[];
     source?: string;
     /** value and limits in one unit, usually D */
     limits?: { low: number; high: number; value: number; unit: string } | undefined;
     big?: boolean;
     note?: string;
   }
-  let { label, children, work, source = '', limits, big = false, note = '' }: Props = $props();
+  let { label, children, work = [], source = '', limits, big = false, note = '' }: Props = $props();
   const workspace = useWorkspace();
   let opened = $state(false);
   const open = $derived(opened || workspace.arithmetic);
@@ -35,13 +36,15 @@
   <button
     class="sum"
     type="button"
+    class:none={work.length === 0}
+    disabled={work.length === 0}
     aria-expanded={open}
     aria-label="Arithmetic of {label}"
     data-hint="Arithmetic"
     onclick={() => (opened = !opened)}><Mark name="arithmetic" size={20} /></button
   >
 </div>
-{#if open}<Arithmetic {work} {source} />{/if}
+{#if open && work.length > 0}<Arithmetic {work} {source} />{/if}
 
 <style>
   .figure {
@@ -77,6 +80,9 @@
     font-size: 1.1rem;
     border-radius: 8px;
     cursor: pointer;
+  }
+  .none {
+    visibility: hidden;
   }
   .sum:hover,
   .sum[aria-expanded='true'] {

@@ -2,20 +2,33 @@
   import { LAYOUT } from '$lib/words/pages/layout';
   import type { Snippet } from 'svelte';
 
-  /** A station's page: the drawing, the worksheet at the right, and what runs along the bottom. */
+  /**
+   * The page of a stage: the drawing, the worksheet at the right, and what runs along the bottom. On a phone they stand one
+   * below the other: what is typed, then the drawing, then the rest of the worksheet.
+   */
   interface Props {
     drawing: Snippet;
-    worksheet: Snippet;
+    /** what is typed, and what comes of it at once */
+    inputs?: Snippet;
+    worksheet?: Snippet;
     foot?: Snippet;
-    /** where they stand one below the other, the worksheet comes first */
-    worksheetFirst?: boolean;
+    /** beside the drawing the inputs stand below the rest of the worksheet */
+    inputsLast?: boolean;
   }
-  let { drawing, worksheet, foot, worksheetFirst = false }: Props = $props();
+  let { drawing, inputs, worksheet, foot, inputsLast = false }: Props = $props();
 </script>
 
-<div class="frame" class:worksheetFirst>
+{#snippet typed()}
+  {#if inputs}<div class="part inputs">{@render inputs()}</div>{/if}
+{/snippet}
+
+<div class="frame">
+  <aside class="worksheet" aria-label={LAYOUT.worksheet}>
+    {#if !inputsLast}{@render typed()}{/if}
+    {#if worksheet}<div class="part">{@render worksheet()}</div>{/if}
+    {#if inputsLast}{@render typed()}{/if}
+  </aside>
   <div class="drawing">{@render drawing()}</div>
-  <aside class="worksheet" aria-label={LAYOUT.worksheet}>{@render worksheet()}</aside>
   {#if foot}<div class="foot">{@render foot()}</div>{/if}
 </div>
 
@@ -27,6 +40,7 @@
     height: 100%;
   }
   .drawing {
+    grid-area: 1 / 1;
     /* what changes inside never moves what is outside: typing lays out one panel, not the page */
     contain: layout paint;
     container-type: inline-size;
@@ -40,10 +54,14 @@
       linear-gradient(90deg, color-mix(in srgb, var(--line) 35%, transparent) 1px, transparent 1px)
         0 0 / 24px 24px;
   }
-  .worksheet {
+  .worksheet,
+  .part {
     display: flex;
     flex-direction: column;
     gap: 10px;
+  }
+  .worksheet {
+    grid-area: 1 / 2;
     min-height: 0;
     overflow-y: auto;
     padding: 12px 16px 16px;
@@ -51,8 +69,12 @@
     border-left: 1.5px solid var(--line);
   }
   /* what does not fit scrolls; nothing is squeezed */
-  .worksheet > :global(*) {
+  .part,
+  .part > :global(*) {
     flex-shrink: 0;
+  }
+  .part:empty {
+    display: none;
   }
   .foot {
     grid-column: 1 / -1;
@@ -67,12 +89,19 @@
     .drawing {
       padding: 6px;
     }
-    .worksheetFirst .worksheet {
+    .worksheet {
+      display: contents;
+    }
+    .part {
+      order: 1;
+      padding: 12px 16px 16px;
+      background: var(--panel);
+    }
+    .inputs {
       order: -1;
     }
-    .worksheet {
-      border-left: 0;
-      overflow: visible;
+    .foot {
+      order: 2;
     }
   }
 </style>

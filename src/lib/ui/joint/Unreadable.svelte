@@ -6,6 +6,7 @@
   import { valueAt } from '$core/joint/paths.ts';
   import { fieldName } from '$lib/words/field-names';
   import { maybeMeant } from '../kit/field-problem.ts';
+  import GhostJoint from './GhostJoint.svelte';
   import Progress from '../kit/Progress.svelte';
 
   const preferences = usePreferences();
@@ -59,11 +60,12 @@
         {/if}
       </div>
     {/each}
-    {#if missing.length > 0}
+    {#if !workspace.shown}
+      <GhostJoint />
+    {:else if missing.length > 0}
       <div class="missing">
         <h2>Missing inputs</h2>
         <p>{missing.map(({ path }) => fieldName(path, workspace.entered)).join(' · ')}</p>
-        <p class="hint">Write 3/32, .094, 1 1/8, 2.4mm or 32 thou; it is drawn as you type.</p>
       </div>
     {/if}
   </div>
@@ -78,7 +80,8 @@
     margin: 0 auto;
     z-index: 2;
   }
-  .unreadable > div {
+  .unreadable > .missing,
+  .unreadable > .wrong {
     padding: 16px 20px;
     border-radius: 10px;
     border: 1.5px solid var(--line-strong);

@@ -95,7 +95,7 @@
     min-width: 0;
   }
   .hint {
-    min-height: 1.2em;
+    min-height: 1lh;
   }
   .wrong {
     color: var(--amber);

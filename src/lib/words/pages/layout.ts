@@ -1,5 +1,9 @@
 /** What the pages of layout call things: tests find them by the same words. */
 export const LAYOUT = {
+  fieldNeeded: 'needed',
+  whatIsNeeded: 'Missing inputs',
+  ghostHint: (metric: boolean) =>
+    `Write ${metric ? '1.02, 0.040 in or 3/32 in' : '3/32, .094, 1 1/8, 2.4mm or 32 thou'}; it is drawn as you type.`,
   whoseLargestPitch: 'Source of the maximum pitch (document, page)',
   aDrawingOrTable: 'A drawing or table',
   aToneForEachRow: 'A tone for each row',

@@ -1,5 +1,7 @@
 /** What the pages of stack call things: tests find them by the same words. */
 export const STACK = {
+  /** rows of figures while there is no answer yet */
+  answers: ['Grip', 'Rivet length', 'Protrusion', 'Hole', 'Shop head', 'Head height, min to max'],
   asTheStackSays: ', as planned.',
   atMost: 'at most',
   billOfRivets: 'Rivet list',
