@@ -24,6 +24,8 @@ import { seedDemoCages } from './demo-cages.ts';
 import { seedDemoChecks, seedDemoSigned } from './demo-checks.ts';
 import { seedDemoOldWork } from './demo-old-work.ts';
 import { seedDemoTools } from './demo-tools.ts';
+import type { ShopPlate } from '../src/core/devices/shop-plate.ts';
+import { setShopPlates } from '../src/lib/server/services/ready.ts';
 import { must } from './must.ts';
 
 const sheets = (...pairs: [string, string][]) =>
@@ -244,6 +246,21 @@ const stockOf = (at: number): StockMove[] =>
     count
   }));
 
+/** The gauge plate in the shop’s drawer, as it was measured: each a few ten-thousandths over what it must be at least. */
+const plateOf = (measuredAt: Date): ShopPlate => ({
+  id: 'plate-2',
+  name: 'plate 2, brass',
+  measuredAt: measuredAt.toISOString(),
+  dueAfterDays: 180,
+  sizes: [
+    { dash: 3, headHoleIn: 0.1226, notchIn: 0.0361, upperHoleIn: 0.1637, upperNotchIn: 0.0604 },
+    { dash: 4, headHoleIn: 0.1632, notchIn: 0.0479, upperHoleIn: 0.2181, upperNotchIn: 0.0808 },
+    { dash: 5, headHoleIn: 0.2037, notchIn: 0.0598, upperHoleIn: 0.2729, upperNotchIn: 0.1009 },
+    { dash: 6, headHoleIn: 0.2445, notchIn: 0.0719, upperHoleIn: 0.3274, upperNotchIn: 0.1214 }
+  ]
+});
+const PLATE_MEASURED_DAYS_AGO = 24;
+
 /** Measured, and not looked at from the other side yet. */
 const FAR_SIDE_OPEN: ReadonlySet<number> = new Set([9, 10]);
 /** Heads measured so far on the bottom lap: hole, diameter and height in inches, what the eye saw. */
@@ -283,6 +300,14 @@ export async function seedDemoData(database: Database): Promise<boolean> {
   await addPerson(database, { name: 'Runa Halvik', role: 'lead' });
   await addPerson(database, { name: 'Sunniva Ask', role: 'instructor' });
   const benn = await addPerson(database, { name: 'Benn Achterby', role: 'trainee' });
+
+  must(
+    await setShopPlates(
+      database,
+      { was: [], now: [plateOf(new Date(Date.now() - PLATE_MEASURED_DAYS_AGO * 86_400_000))] },
+      tomas.id
+    )
+  );
 
   const hull = must(
     await addJob(database, {

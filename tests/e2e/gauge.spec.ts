@@ -31,9 +31,7 @@ test('the gauge plate comes out full size and is judged when it is made', async 
   await page.getByTestId('measured-go-4').fill('0.2195');
   await expect(page.locator('[data-feature="go-4"]')).toContainText(COMMON.good);
   await page.getByTestId('measured-high-4').fill('0.09');
-  await expect(page.locator('[data-feature="high-4"]')).toContainText(
-    '✕ too large: make a new one'
-  );
+  await expect(page.locator('[data-feature="high-4"]')).toContainText('✕ too deep: make a new one');
   await expect(page.getByTestId('plate-verdict')).toContainText('1 off: do not use it');
   await page.getByTestId('measured-low-4').fill('wide');
   await expect(page.locator('[data-feature="low-4"]')).toContainText(COMMON.noLength);

@@ -18,10 +18,12 @@ test('a plate is made, kept as the shop’s, and heads are held against it by ke
     await page.getByTestId('measured-low-4').fill('0.0485');
     await page.getByTestId('measured-shank-4').fill('0.1875');
   };
-  // 1.3 D is 0.1625: within what a plate must hold, and yet a head that is too narrow would pass
+  // 1.3 D is 0.1625: with a smaller hole a head that is too narrow would pass
   await measured('0.1615');
   const plates = page.getByTestId('shop-plates');
-  await expect(plates).toContainText('Open the hole to at least 0.1625');
+  await expect(page.locator('[data-feature="no-go-4"]')).toContainText('0.1625');
+  await expect(page.locator('[data-feature="no-go-4"]')).toContainText('too small: open it up');
+  await expect(plates.getByLabel(CHECK.nameWrittenOnIt)).toHaveCount(0);
   await page.getByTestId('measured-no-go-4').fill('0.1635');
   await plates.getByLabel(CHECK.nameWrittenOnIt).fill('plate 7');
   await plates.getByRole('button', { name: CHECK.keepItAsTheShops }).click();
@@ -31,6 +33,9 @@ test('a plate is made, kept as the shop’s, and heads are held against it by ke
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();
   await expect(headNow(page, 1)).toBeVisible();
   await page.getByText(COMMON.gaugePlate, { exact: true }).click();
+  // the shop has one already
+  await expect(page.getByTestId('plate-asks')).toContainText('0.1632');
+  await page.getByLabel('Plate', { exact: true }).selectOption('plate 7');
   await expect(page.getByTestId('plate-asks')).toContainText('0.1635');
   await headNow(page, 1).click();
   // not over it, not on the sheet; the upper hole goes over, the upper notch touches

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { gaugePlate, judgeFeature } from './gauge-plate';
+import { featureBounds, gaugePlate, judgeFeature } from './gauge-plate';
 
 describe('a gauge plate', () => {
   const { pattern, features } = gaugePlate([3, 4, 5, 6, 8], 'standard');
@@ -63,10 +63,39 @@ describe('a gauge plate', () => {
     }
   });
 
-  it('is judged when it is made', () => {
-    const feature = { key: 'go-4', dash: 4, what: 'go', nominalIn: 0.21875, formula: [] } as const;
-    expect(judgeFeature(feature, 0.2205)).toMatchObject({ verdict: 'good' });
-    expect(judgeFeature(feature, 0.2215)).toMatchObject({ verdict: 'too-large' });
-    expect(judgeFeature(feature, 0.216)).toMatchObject({ verdict: 'too-small' });
+  const THOUSANDTH = 0.0001;
+  const MM = 0.01 / 25.4;
+  const bounds = (key: string, stepIn: number) => {
+    const feature = features.find((one) => one.key === key);
+    if (!feature) throw new Error(key);
+    return featureBounds(feature, stepIn);
+  };
+
+  it('may be off by what a reamer and a file hold', () => {
+    // 1.75 × 1/8 = 0.21875, a thousandth to spare on each side of it twice
+    const go = bounds('go-4', THOUSANDTH);
+    expect(go.lowIn).toBeCloseTo(0.2168, 12);
+    expect(go.highIn).toBeCloseTo(0.2207, 12);
+    expect(judgeFeature(go, 0.2205)).toBe('good');
+    expect(judgeFeature(go, 0.2215)).toBe('too-large');
+    expect(judgeFeature(go, 0.216)).toBe('too-small');
+  });
+
+  it('lets no head pass that is under the minimum: its lower hole and notch are rounded up, and judged as printed', () => {
+    // 1.3 × 5/32 = 0.203125: 0.2031 would be too narrow
+    const noGo = bounds('no-go-5', THOUSANDTH);
+    expect(noGo.lowIn).toBeCloseTo(0.2032, 12);
+    expect(judgeFeature(noGo, 0.2031)).toBe('too-small');
+    expect(judgeFeature(noGo, 0.2032)).toBe('good');
+    // 5.159375 mm is printed as 5.16
+    expect(bounds('no-go-5', MM).lowIn * 25.4).toBeCloseTo(5.16, 9);
+    expect(judgeFeature(bounds('no-go-5', MM), 5.16 / 25.4)).toBe('good');
+    // 0.38 × 3/32 = 0.035625
+    expect(bounds('low-3', THOUSANDTH).lowIn).toBeCloseTo(0.0357, 12);
+    // what is a whole division stays it: 1.3 × 1/8
+    expect(bounds('no-go-4', THOUSANDTH).lowIn).toBeCloseTo(0.1625, 12);
+    // tight limits stand well inside: there the tolerance counts, 1.45 × 1/8 − 0.002
+    const tight = gaugePlate([4], 'tight').features.find(({ key }) => key === 'no-go-4');
+    expect(tight && featureBounds(tight, THOUSANDTH).lowIn).toBeCloseTo(0.1793, 12);
   });
 });

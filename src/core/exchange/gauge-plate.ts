@@ -1,11 +1,11 @@
 import { by, len, type Notation } from '../notation.ts';
-import { headLimits } from '../catalog/head-limits.ts';
+import { HEAD_LIMITS, headLimits } from '../catalog/head-limits.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Pattern } from './pattern.ts';
 import { circle, text, type PathCorner, type Stroke } from './strokes.ts';
 import type { Dash, HeadLimitsKey } from '../schema/fields.ts';
 import { IDEAL_PROTRUSION_D } from '../stack/rivet-length.ts';
-import { atMost } from '../units/tolerance.ts';
+import { atMost, below } from '../units/tolerance.ts';
 
 /** One thing to measure on the finished plate. */
 export interface GaugeFeature {
@@ -139,19 +139,42 @@ export function gaugePlate(dashes: readonly Dash[], limits: HeadLimitsKey): Gaug
   };
 }
 
-/** A measured feature of the finished plate. */
-export interface JudgedFeature {
-  offIn: number;
-  verdict: 'good' | 'too-large' | 'too-small';
+/** Between what a feature may measure, in. */
+export interface FeatureBounds {
+  lowIn: number;
+  highIn: number;
 }
 
-/** Judges what was measured on the finished plate against its nominal; a gauge that is off passes bad heads. */
-export function judgeFeature({ nominalIn }: GaugeFeature, measuredIn: number): JudgedFeature {
-  const offIn = measuredIn - nominalIn;
-  const verdict = atMost(Math.abs(offIn), GAUGE_TOLERANCE_IN)
-    ? 'good'
-    : offIn > 0
-      ? 'too-large'
-      : 'too-small';
-  return { offIn, verdict };
+/** A division of what is printed is one, however its decimals fall in binary. */
+const STEP_NUDGE = 1e-6;
+
+/**
+ * Between what a feature may measure: its nominal and what a reamer and a file hold. What a head must not pass, the lower hole
+ * and the lower notch, is never under the minimum head, else a head that is too narrow or too low would pass.
+ *
+ * @param stepIn the last place in which the figures are printed: they are rounded inward to it, and judged as printed
+ * @source inspect (limits)
+ */
+export function featureBounds(
+  { what, dash, nominalIn }: Pick<GaugeFeature, 'what' | 'dash' | 'nominalIn'>,
+  stepIn: number
+): FeatureBounds {
+  const D = rivetSize(dash).diameterIn;
+  const { diameterD, heightD } = HEAD_LIMITS.standard;
+  const minimumIn = what === 'no-go' ? diameterD.low * D : what === 'low' ? heightD.low * D : 0;
+  const lowIn = Math.max(nominalIn - GAUGE_TOLERANCE_IN, minimumIn);
+  const highIn = nominalIn + GAUGE_TOLERANCE_IN;
+  return {
+    lowIn: Math.ceil(lowIn / stepIn - STEP_NUDGE) * stepIn,
+    highIn: Math.floor(highIn / stepIn + STEP_NUDGE) * stepIn
+  };
 }
+
+export type FeatureVerdict = 'good' | 'too-large' | 'too-small';
+
+/** Judges what was measured on the finished plate; a gauge that is off passes bad heads. */
+export const judgeFeature = (
+  { lowIn, highIn }: FeatureBounds,
+  measuredIn: number
+): FeatureVerdict =>
+  below(measuredIn, lowIn) ? 'too-small' : atMost(measuredIn, highIn) ? 'good' : 'too-large';

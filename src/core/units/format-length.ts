@@ -65,6 +65,10 @@ export function formatLength(lengthIn: number, style: LengthStyle): WrittenLengt
   return { figure: fraction ?? writeDecimal(lengthIn, 3, 4), unit: 'in' };
 }
 
+/** The last place in which a length that is no fraction is written, in. */
+export const printedStepIn = (style: LengthStyle): number =>
+  style === 'mm' ? 0.01 / MM_PER_IN : 0.0001;
+
 /** A length as it stands in a sentence. */
 export function lengthInWords(lengthIn: number, style: LengthStyle): string {
   const { figure, unit } = formatLength(lengthIn, style);

@@ -1,24 +1,33 @@
-import type { GaugeFeature, JudgedFeature } from '../../core/exchange/gauge-plate.ts';
+import type { FeatureVerdict, GaugeFeature } from '../../core/exchange/gauge-plate.ts';
 
 /** What a feature of the gauge plate is, and how it is used. */
 export function featureInWords({ what, dash }: Pick<GaugeFeature, 'what' | 'dash'>): string {
   switch (what) {
     case 'go':
-      return `hole: every good head of dash ${dash} enters`;
+      return `upper hole: every good head of dash ${dash} enters`;
     case 'no-go':
-      return `hole: no good head of dash ${dash} enters`;
+      return `lower hole: no good head of dash ${dash} enters`;
     case 'high':
-      return 'left notch: the plate sits on the sheet over every good head';
+      return 'upper notch (left): the plate sits on the sheet over every good head';
     case 'low':
-      return 'right notch: the plate rocks on every good head';
+      return 'lower notch (right): the plate rocks on every good head';
     case 'shank':
-      return 'upper notch: the shank before driving just reaches its bottom';
+      return 'shank notch (top edge): the shank before driving just reaches its bottom';
   }
 }
 
-/** What becomes of a feature as it was measured. */
-export const FEATURE_VERDICTS: Record<JudgedFeature['verdict'], string> = {
+const HOLE: Record<FeatureVerdict, string> = {
   good: 'good',
   'too-large': 'too large: make a new one',
   'too-small': 'too small: open it up and measure again'
 };
+const NOTCH: Record<FeatureVerdict, string> = {
+  good: 'good',
+  'too-large': 'too deep: make a new one',
+  'too-small': 'too shallow: file it deeper and measure again'
+};
+/** What becomes of a feature as it was measured. */
+export const featureVerdictInWords = (
+  { what }: Pick<GaugeFeature, 'what'>,
+  verdict: FeatureVerdict
+): string => (what === 'go' || what === 'no-go' ? HOLE : NOTCH)[verdict];

@@ -4,7 +4,7 @@
   import { onMount } from 'svelte';
   import { z } from 'zod';
   import { RIVET_SIZES } from '$core/catalog/rivets.ts';
-  import { GAUGE_TOLERANCE_IN, gaugePlate, judgeFeature } from '$core/exchange/gauge-plate.ts';
+  import { featureBounds, gaugePlate, judgeFeature } from '$core/exchange/gauge-plate.ts';
   import type { Dash, HeadLimitsKey } from '$core/schema/fields.ts';
   import { parseLength } from '$core/units/parse-length.ts';
   import { Kept } from '$lib/client/kept';
@@ -14,7 +14,8 @@
   import Toggles from '$lib/ui/kit/Toggles.svelte';
   import LengthField from '$lib/ui/kit/LengthField.svelte';
   import { notationInWords } from '$lib/words/arithmetic';
-  import { featureInWords, FEATURE_VERDICTS } from '$lib/words/gauge';
+  import { printedStepIn } from '$core/units/format-length.ts';
+  import { featureInWords, featureVerdictInWords } from '$lib/words/gauge';
   import { told } from '$core/refusal-said.ts';
   import { measuredSizes } from '$core/exchange/measured-plate.ts';
   import ShopPlates from '$lib/ui/inspect/ShopPlates.svelte';
@@ -59,26 +60,28 @@
     plate.features.map((feature) => {
       const text = typed[keyOf(feature.key)] ?? '';
       const read = parseLength(text);
+      const bounds = featureBounds(feature, printedStepIn(preferences.lengths));
       return {
         feature,
+        bounds,
         text,
         problem:
           text.trim() !== '' && !read.ok
             ? { said: told(COMMON.noLength), instead: null }
             : undefined,
-        verdict: text.trim() !== '' && read.ok ? judgeFeature(feature, read.valueIn) : null
+        verdict: text.trim() !== '' && read.ok ? judgeFeature(bounds, read.valueIn) : null
       };
     })
   );
   const measured = $derived(judged.filter(({ verdict }) => verdict !== null).length);
   const off = $derived(
-    judged.filter(({ verdict }) => verdict && verdict.verdict !== 'good').length
+    judged.filter(({ verdict }) => verdict !== null && verdict !== 'good').length
   );
   const asKept = $derived(
     measuredSizes(
       judged.flatMap(({ feature, text, verdict }) => {
         const read = parseLength(text);
-        return verdict?.verdict === 'good' && read.ok ? [{ feature, valueIn: read.valueIn }] : [];
+        return verdict === 'good' && read.ok ? [{ feature, valueIn: read.valueIn }] : [];
       }),
       plate.features
     )
@@ -132,19 +135,25 @@
         ? `; ✕ ${off} off: do not use it`
         : measured === plate.features.length
           ? '; ✓ good'
-          : ''}. Each must be within <Length lengthIn={GAUGE_TOLERANCE_IN} decimal />.
+          : ''}.
     </p>
     <table class="figures">
       <thead>
         <tr><th>What</th><th>Must be</th><th>Measured</th><th>Result</th></tr>
       </thead>
       <tbody>
-        {#each judged as { feature, text, problem, verdict } (feature.key)}
+        {#each judged as { feature, bounds, text, problem, verdict } (feature.key)}
           <tr data-feature={feature.key}>
             <th scope="row">-{feature.dash} {featureInWords(feature)}</th>
             <td
-              ><Length lengthIn={feature.nominalIn} decimal /><small class="how"
-                >{notationInWords(feature.formula, preferences.lengths)}</small
+              ><Length lengthIn={bounds.lowIn} decimal /> to <Length
+                lengthIn={bounds.highIn}
+                decimal
+              /><small class="how"
+                >nominal <Length lengthIn={feature.nominalIn} decimal />: {notationInWords(
+                  feature.formula,
+                  preferences.lengths
+                )}</small
               ></td
             >
             <td class="typed">
@@ -157,22 +166,17 @@
                 oninput={(value) => type(feature.key, value)}
               />
             </td>
-            <td class:short={verdict && verdict.verdict !== 'good'}
+            <td class:short={verdict !== null && verdict !== 'good'}
               >{verdict === null
                 ? ''
-                : `${verdict.verdict === 'good' ? '✓' : '✕'} ${FEATURE_VERDICTS[verdict.verdict]}`}</td
+                : `${verdict === 'good' ? '✓' : '✕'} ${featureVerdictInWords(feature, verdict)}`}</td
             >
           </tr>
         {/each}
       </tbody>
     </table>
   </section>
-  <ShopPlates
-    plates={data.plates}
-    sizes={asKept.sizes}
-    short={asKept.short}
-    nobody={!data.person}
-  />
+  <ShopPlates plates={data.plates} sizes={asKept} nobody={!data.person} />
 </div>
 
 <style>

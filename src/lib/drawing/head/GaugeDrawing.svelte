@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { pathData } from '$core/exchange/strokes.ts';
   import type { Pattern } from '$core/exchange/pattern.ts';
 
   /** A gauge plate to scale, fitted to its room. */
@@ -19,6 +20,8 @@
   {#each pattern.strokes as one, index (index)}
     {#if one.stroke === 'line'}
       <path class="edge" d="M{one.x1In} {one.y1In}L{one.x2In} {one.y2In}" />
+    {:else if one.stroke === 'path'}
+      <path class="plate" d={pathData(one, 1)} />
     {:else if one.stroke === 'circle'}
       <circle class="edge" cx={one.xIn} cy={one.yIn} r={one.radiusIn} />
     {:else if one.stroke === 'text'}
@@ -32,8 +35,14 @@
     width: 100%;
     max-height: 300px;
   }
+  .plate {
+    fill: var(--metal-light);
+    stroke: var(--ink);
+    stroke-width: 0.012;
+    stroke-linejoin: round;
+  }
   .edge {
-    fill: none;
+    fill: var(--panel);
     stroke: var(--ink);
     stroke-width: 0.012;
     stroke-linecap: round;

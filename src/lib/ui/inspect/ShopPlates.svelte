@@ -14,12 +14,10 @@
     plates: readonly ShopPlate[];
     /** what was measured on the plate of this page; empty until all of it is good */
     sizes: ShopPlate['sizes'];
-    /** holes that measure under the least good head: such a plate passes bad heads */
-    short: readonly { dash: number; leastIn: number }[];
     /** nobody is at the bench */
     nobody: boolean;
   }
-  let { plates, sizes, short, nobody }: Props = $props();
+  let { plates, sizes, nobody }: Props = $props();
   let stored = $state.raw(untrack(() => [...plates]));
   let name = $state('');
   let days = $state('180');
@@ -95,13 +93,6 @@
     <p class="hint">
       None yet. Save a plate once every hole and notch is within limits; Inspect uses it.
     </p>
-  {/each}
-  {#each short as { dash, leastIn } (dash)}
-    <Notice level="stop" title="The lower hole of -{dash} is smaller than the minimum shop head">
-      <p>
-        A narrow head would pass. Open the hole to at least <Length lengthIn={leastIn} decimal />.
-      </p>
-    </Notice>
   {/each}
   {#if sizes.length > 0}
     <form
