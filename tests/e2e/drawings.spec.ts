@@ -1,6 +1,8 @@
 import type { Page } from '@playwright/test';
 import { entered } from '../support/joints.ts';
+import { COMMON } from '../../src/lib/words/pages/common.ts';
 import { LAYOUT } from '../../src/lib/words/pages/layout.ts';
+import { SIZE } from '../../src/lib/words/pages/size.ts';
 import { expect, openDemo, openOwn, test } from './app.ts';
 
 /** Labels of the drawings that stand over each other, or are cut off where their drawing ends. */
@@ -167,4 +169,65 @@ test('a finger along a row picks its holes', async ({ page, app }) => {
   // beside a hole, within a finger’s reach
   await page.mouse.click(first.x, first.y - 15);
   await expect(page.getByTestId('picked-hole')).toContainText('Hole 2');
+});
+
+for (const name of [/Bottom skin lap/, /Wing root, flush/])
+  test(`charts and the plan at Prepare are readable at any size of screen: ${name.source}`, async ({
+    page,
+    app
+  }) => {
+    for (const stage of ['size', 'prepare'] as const) {
+      await openDemo(page, app, name, stage);
+      for (const [width, height] of [
+        [1280, 800],
+        [1024, 768],
+        [390, 844]
+      ] as const) {
+        await page.setViewportSize({ width, height });
+        await expect.poll(() => crowded(page), { message: `${stage}, ${width} px` }).toEqual([]);
+        if (stage === 'prepare') continue;
+        await page.getByText(SIZE.strengthOverPitch, { exact: true }).click();
+        await expect(page.getByTestId('efficiency')).toBeVisible();
+        await expect.poll(() => crowded(page), { message: `strength, ${width} px` }).toEqual([]);
+        await page.getByText('Rivet sizes', { exact: true }).click();
+      }
+    }
+  });
+
+test('a row that does not fit goes on in a further strip, and a press picks the nearest hole', async ({
+  page,
+  app
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openDemo(page, app, /Bottom skin lap/, 'inspect');
+  const map = page.getByTestId('hole-map');
+  const holes = map.locator('[data-hole]');
+  await expect(holes).toHaveCount(50);
+  const frame = await map.evaluate((svg) => svg.getBoundingClientRect().toJSON() as DOMRect);
+  expect(frame.width).toBeLessThanOrEqual(390);
+  for (const box of await holes.evaluateAll((all) =>
+    all.map((hole) => hole.getBoundingClientRect().toJSON() as DOMRect)
+  )) {
+    expect(box.left).toBeGreaterThanOrEqual(frame.left);
+    expect(box.right).toBeLessThanOrEqual(frame.right);
+  }
+  // below the mark, and nearer to it than to any other
+  const mark = holes.nth(30);
+  const number = (await mark.getAttribute('data-hole')) ?? '';
+  await mark.scrollIntoViewIfNeeded();
+  const { x, y, width, height } = (await mark.locator('circle').boundingBox()) ?? {
+    x: 0,
+    y: 0,
+    width: 0,
+    height: 0
+  };
+  await page.mouse.click(x + width / 2, y + height / 2 + 17);
+  await expect(page.getByTestId('head-now')).toHaveAttribute('data-hole', number);
+  const seven = page.getByTestId('seven');
+  await expect(seven.getByRole('button')).toHaveCount(9);
+  await seven.getByRole('button', { name: COMMON.holeAfter }).click();
+  await expect(page.getByTestId('head-now')).toHaveAttribute(
+    'data-hole',
+    String(Number(number) + 1)
+  );
 });

@@ -91,6 +91,9 @@
     white-space: nowrap;
     cursor: pointer;
   }
+  .to + .to {
+    margin-left: 8px;
+  }
   .rules {
     display: block;
     max-width: 11rem;

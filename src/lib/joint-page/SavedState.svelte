@@ -43,7 +43,7 @@
     white-space: nowrap;
     font-size: 0.9rem;
   }
-  @media (max-width: 600px) {
+  @media (max-width: 1150px) {
     .good .text,
     .busy .text {
       position: absolute;

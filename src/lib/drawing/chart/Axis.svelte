@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ticksApart } from './ticks';
   import { axisBottom, axisLeft, select, type AxisScale } from 'd3';
 
   /** One side of a chart: its numbers, and lines through the chart from each where wanted. */
@@ -23,7 +24,10 @@
     if (!group) return;
     const axis = side === 'left' ? axisLeft<number>(scale) : axisBottom<number>(scale);
     if (typeof ticks === 'number') axis.ticks(ticks);
-    else axis.tickValues([...ticks]);
+    else
+      axis.tickValues(
+        side === 'bottom' ? ticksApart(ticks, (tick) => Number(scale(tick)), say) : [...ticks]
+      );
     axis
       .tickFormat((value) => say(value))
       .tickPadding(GAP_PX)

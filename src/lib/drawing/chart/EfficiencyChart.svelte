@@ -6,6 +6,7 @@
   import type { Multipliers } from '$core/rules/multipliers.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import Axis from './Axis.svelte';
+  import { ticksApart } from './ticks';
 
   /** How much of the whole sheet the joint carries at every pitch it may have, and what governs there. */
   interface Props {
@@ -19,7 +20,7 @@
   let heightPx = $state(500);
   const LEFT = 64;
   const RIGHT = 30;
-  const TOP = 84;
+  const TOP = 44;
   const BOTTOM = 84;
   const WORDS = {
     shear: LAYOUT.rivetsShearFirst,
@@ -62,109 +63,139 @@
   const pitchIn = (pitchD: number) => (pitchD * view.pitchIn) / view.pitchD;
 </script>
 
-<div class="efficiency" class:stale bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
-  <svg
-    width={widthPx}
-    height={heightPx}
-    role="img"
-    aria-label="Joint efficiency against pitch"
-    data-testid="efficiency"
-  >
-    <text class="draw-title" x={LEFT} y="26">Share of the whole sheet that the joint carries</text>
-    <text class="draw-note" x={LEFT} y="46">
-      {view.sheet}{view.sheetChosen ? '' : ', the weakest of the family'}, {preferences.inWords(
+<div class="whole" class:stale>
+  <p class="said">
+    <strong class="draw-title">Share of the whole sheet that the joint carries</strong>
+    <span
+      >{view.sheet}{view.sheetChosen ? '' : ', the weakest of the family'}, {preferences.inWords(
         view.thicknessIn
-      )} · {view.rows} row{view.rows > 1 ? 's' : ''} in single shear · published reference values
-    </text>
-    <Axis side="left" scale={y} at={LEFT} ticks={5} gridPx={widthPx - LEFT - RIGHT} say={percent} />
-    <Axis
-      side="bottom"
-      scale={x}
-      at={heightPx - BOTTOM}
-      ticks={pitches}
-      strokePx={6}
-      say={(tick) => `${tick} D`}
-    />
-    {#each pitches as tick (tick)}
-      <text class="draw-note" x={x(tick)} y={heightPx - BOTTOM + 40} text-anchor="middle"
-        >{preferences.text(pitchIn(tick))}</text
-      >
-    {/each}
-    <text
-      class="draw-title"
-      x={(LEFT + widthPx - RIGHT) / 2}
-      y={heightPx - BOTTOM + 62}
-      text-anchor="middle">pitch</text
+      )} · {view.rows} row{view.rows > 1 ? 's' : ''} in single shear · published reference values</span
     >
-    {#each [{ d: limits.pitchMinD, text: `least ${limits.pitchMinD} D`, anchor: 'start' as const }, { d: limits.pitchMaxD, text: `most ${limits.pitchMaxD} D`, anchor: 'end' as const }] as limit (limit.text)}
-      <path class="limit" d="M{x(limit.d)} {TOP - 22}V{heightPx - BOTTOM}" />
+  </p>
+  <div class="efficiency" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
+    <svg
+      width={widthPx}
+      height={heightPx}
+      role="img"
+      aria-label="Joint efficiency against pitch"
+      data-testid="efficiency"
+    >
+      <Axis
+        side="left"
+        scale={y}
+        at={LEFT}
+        ticks={5}
+        gridPx={widthPx - LEFT - RIGHT}
+        say={percent}
+      />
+      <Axis
+        side="bottom"
+        scale={x}
+        at={heightPx - BOTTOM}
+        ticks={pitches}
+        strokePx={6}
+        say={(tick) => `${tick} D`}
+      />
+      {#each ticksApart(pitches, x, (tick) => preferences.text(pitchIn(tick))) as tick (tick)}
+        <text class="draw-note" x={x(tick)} y={heightPx - BOTTOM + 40} text-anchor="middle"
+          >{preferences.text(pitchIn(tick))}</text
+        >
+      {/each}
       <text
-        class="limit-name"
-        x={x(limit.d) + (limit.anchor === 'start' ? 5 : -5)}
-        y={TOP - 12}
-        text-anchor={limit.anchor}>{limit.text}</text
+        class="draw-title"
+        x={(LEFT + widthPx - RIGHT) / 2}
+        y={heightPx - BOTTOM + 62}
+        text-anchor="middle">pitch</text
       >
-    {/each}
-    {#each stretches as stretch, index (index)}
-      {@const first = stretch.points[0]}
-      {@const last = stretch.points.at(-1)}
-      <path class="curve {stretch.governs}" d={path(stretch.points)} />
-      {#if first && last}
-        {@const wide = x(last.pitchD) - x(first.pitchD)}
-        <path
-          class="span {stretch.governs}"
-          d="M{x(first.pitchD) + 2} {heightPx - BOTTOM - 10}H{x(last.pitchD) - 2}"
-        />
-        {#if wide > 150}
-          <text
-            class="governs"
-            x={(x(first.pitchD) + x(last.pitchD)) / 2}
-            y={heightPx - BOTTOM - 18}
-            text-anchor="middle">{WORDS[stretch.governs]}</text
-          >
-        {:else if wide > 60}
-          <text
-            class="governs"
-            x={(x(first.pitchD) + x(last.pitchD)) / 2}
-            y={heightPx - BOTTOM - 18}
-            text-anchor="middle">{stretch.governs.replace('-', ' ')}</text
-          >
+      {#each [{ d: limits.pitchMinD, text: `least ${limits.pitchMinD} D`, anchor: 'start' as const }, { d: limits.pitchMaxD, text: `most ${limits.pitchMaxD} D`, anchor: 'end' as const }] as limit (limit.text)}
+        <path class="limit" d="M{x(limit.d)} {TOP - 22}V{heightPx - BOTTOM}" />
+        <text
+          class="limit-name"
+          x={x(limit.d) + (limit.anchor === 'start' ? 5 : -5)}
+          y={TOP - 12}
+          text-anchor={limit.anchor}>{limit.text}</text
+        >
+      {/each}
+      {#each stretches as stretch, index (index)}
+        {@const first = stretch.points[0]}
+        {@const last = stretch.points.at(-1)}
+        <path class="curve {stretch.governs}" d={path(stretch.points)} />
+        {#if first && last}
+          {@const wide = x(last.pitchD) - x(first.pitchD)}
+          <path
+            class="span {stretch.governs}"
+            d="M{x(first.pitchD) + 2} {heightPx - BOTTOM - 10}H{x(last.pitchD) - 2}"
+          />
+          {#if wide > 150}
+            <text
+              class="governs"
+              x={(x(first.pitchD) + x(last.pitchD)) / 2}
+              y={heightPx - BOTTOM - 18}
+              text-anchor="middle">{WORDS[stretch.governs]}</text
+            >
+          {:else if wide > 60}
+            <text
+              class="governs"
+              x={(x(first.pitchD) + x(last.pitchD)) / 2}
+              y={heightPx - BOTTOM - 18}
+              text-anchor="middle">{stretch.governs.replace('-', ' ')}</text
+            >
+          {/if}
         {/if}
+      {/each}
+      {#if view.best}
+        <path
+          class="best"
+          d="M{x(view.best.pitchD)} {y(view.best.efficiency)}m-6 0l6 -6l6 6l-6 6z"
+        />
+        <text
+          class="draw-note"
+          x={x(view.best.pitchD)}
+          y={y(view.best.efficiency) - 12}
+          text-anchor="start">best {percent(view.best.efficiency)}</text
+        >
       {/if}
-    {/each}
-    {#if view.best}
-      <path class="best" d="M{x(view.best.pitchD)} {y(view.best.efficiency)}m-6 0l6 -6l6 6l-6 6z" />
-      <text
-        class="draw-note"
-        x={x(view.best.pitchD)}
-        y={y(view.best.efficiency) - 12}
-        text-anchor="middle">best {percent(view.best.efficiency)}</text
-      >
-    {/if}
-    {#if at && inside}
-      {@const right = x(view.pitchD) > widthPx * 0.65}
-      <path class="chosen" d="M{x(view.pitchD)} {TOP - 22}V{heightPx - BOTTOM}" />
-      <circle class="here" cx={x(view.pitchD)} cy={y(at.efficiency)} r="6" />
-      <text
-        class="chosen-name"
-        x={x(view.pitchD) + (right ? -12 : 12)}
-        y={heightPx - BOTTOM - 44}
-        text-anchor={right ? 'end' : 'start'}
-      >
-        here: {percent(at.efficiency)} at {view.pitchD.toFixed(1)} D
-      </text>
-    {/if}
-    {#if view.curve.length === 0}
-      <text class="draw-note" x={LEFT + 12} y={(TOP + heightPx - BOTTOM) / 2}
-        >{view.at.ok ? '' : preferences.refusal(view.at.error.said)}</text
-      >
-    {/if}
-  </svg>
+      {#if at && inside}
+        {@const right = x(view.pitchD) > widthPx * 0.65}
+        <path class="chosen" d="M{x(view.pitchD)} {TOP - 22}V{heightPx - BOTTOM}" />
+        <circle class="here" cx={x(view.pitchD)} cy={y(at.efficiency)} r="6" />
+        <text
+          class="chosen-name"
+          x={x(view.pitchD) + (right ? -12 : 12)}
+          y={heightPx - BOTTOM - 44}
+          text-anchor={right ? 'end' : 'start'}
+        >
+          here: {percent(at.efficiency)} at {view.pitchD.toFixed(1)} D
+        </text>
+      {/if}
+      {#if view.curve.length === 0}
+        <text class="draw-note" x={LEFT + 12} y={(TOP + heightPx - BOTTOM) / 2}
+          >{view.at.ok ? '' : preferences.refusal(view.at.error.said)}</text
+        >
+      {/if}
+    </svg>
+  </div>
 </div>
 
 <style>
-  .efficiency {
+  .whole {
+    display: grid;
+    grid-template-rows: auto minmax(0, 1fr);
     height: 100%;
+    min-height: 0;
+  }
+  .said {
+    padding: 6px 0 0 14px;
+    font-size: 14px;
+    line-height: 1.35;
+  }
+  .said > * {
+    display: block;
+  }
+  .said span {
+    color: var(--ink-soft);
+  }
+  .efficiency {
     min-height: 0;
     overflow: hidden;
   }

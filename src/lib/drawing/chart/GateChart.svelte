@@ -81,7 +81,7 @@
       x={x(gate.diameterD.low)}
       y={y(gate.heightD.high)}
       width={x(gate.diameterD.high) - x(gate.diameterD.low)}
-      height={y(gate.heightD.low) - y(gate.heightD.high)}
+      height={Math.max(0, y(gate.heightD.low) - y(gate.heightD.high))}
     />
     <path class="nominal" d="M{x(NOMINAL_DIAMETER_D) - 6} {y(NOMINAL_HEIGHT_D)}h12m-6 -6v12" />
     <Axis
@@ -129,7 +129,7 @@
 <style>
   .gate {
     height: 100%;
-    min-height: 0;
+    min-height: 190px;
     overflow: hidden;
   }
   .box {

@@ -26,7 +26,7 @@
   let heightPx = $state(260);
   const LEFT = 58;
   const RIGHT = 36;
-  const TOP = 46;
+  const TOP = 14;
   const BOTTOM = 40;
   const MOST_SHOWN = 60;
   const shown = $derived(heads.slice(-MOST_SHOWN));
@@ -69,91 +69,118 @@
   );
 </script>
 
-<div class="run" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
-  <svg
-    width={widthPx}
-    height={heightPx}
-    role="group"
-    aria-label="Head {word} in D in the order measured"
-  >
-    <text class="draw-title" x={LEFT - 44} y="18">Head {word} in D, in the order measured</text>
+<div class="whole">
+  <p class="said">
+    <strong class="draw-title">Head {word} in D, in the order measured</strong>
     {#if statistics.count > 1}
-      <text class="foot" x={LEFT - 44} y="35" data-testid="run-statistics"
+      <span data-testid="run-statistics"
         >mean {statistics.mean.toFixed(2)} D, spread {(statistics.spread ?? 0).toFixed(3)} D, {word}
-        inside its limits in {inside} of {statistics.count}</text
+        inside its limits in {inside} of {statistics.count}</span
       >
     {/if}
-    <rect
-      class="band"
-      x={LEFT}
-      y={y(high)}
-      width={widthPx - LEFT - RIGHT + 14}
-      height={y(low) - y(high)}
-    />
-    {#each [low, nominal, high] as limit (limit)}
-      <path
-        class="limit"
-        class:nominal={limit === nominal}
-        d="M{LEFT} {y(limit)} H{widthPx - RIGHT + 14}"
-      />
-    {/each}
-    <Axis
-      side="left"
-      scale={y}
-      at={LEFT}
-      ticks={[low, nominal, high]}
-      say={(limit) => limit.toFixed(2)}
-    />
-    <Axis
-      side="bottom"
-      scale={x}
-      at={heightPx - BOTTOM}
-      ticks={shown.map((_, index) => index)}
-      say={(index) => String(shown[index]?.hole ?? '')}
-    />
-    <path class="line" d={path} />
-    {#each shown as event, index (event.id)}
-      <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
-      <g
-        class="point"
-        data-hint="hole {event.hole}: {event.diameterD.toFixed(2)} D wide, {event.heightD.toFixed(
-          2
-        )} D high, {event.by}"
-        transform="translate({x(index)} {y(valueOf(event))})"
-        onclick={() => onpick(event.hole)}
-      >
-        <circle class="target" r="16" />
-        <VerdictMark kind={event.verdict} radius={6} />
-        {#if event.hole === picked}<circle class="ring" r="11" />{/if}
-      </g>
-    {/each}
-    <text class="foot" x={LEFT} y={heightPx - 4}
-      >hole number{#if pattern}, △ holes {shown[pattern.first]?.hole} to {shown[pattern.last]
-          ?.hole}: {pattern.last - pattern.first + 1}
+    {#if pattern}
+      <span class="warns" data-testid="run-pattern"
+        >△ holes {shown[pattern.first]?.hole} to {shown[pattern.last]?.hole}: {pattern.last -
+          pattern.first +
+          1}
         {pattern.rule === 'six-rising' || pattern.rule === 'six-falling'
           ? DRIFTS[pattern.rule]
           : SAYS[pattern.rule]}. Check the setting{next === null
           ? ''
-          : ` before hole ${next}`}{/if}</text
-    >
-    {#if shown.length === 0}
-      <text class="foot" x={LEFT + 20} y={(y(low) + y(high)) / 2}>No heads measured yet</text>
+          : ` before hole ${next}`}</span
+      >
     {/if}
-  </svg>
-  {#if arithmetic && statistics.count > 1}
-    <div class="sum">
-      <Arithmetic
-        work={runWork(values, statistics)}
-        source="the readings shown, {MOST_SHOWN} maximum, every inspection counted"
+  </p>
+  <div class="run" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
+    <svg
+      width={widthPx}
+      height={heightPx}
+      role="group"
+      aria-label="Head {word} in D in the order measured"
+    >
+      <rect
+        class="band"
+        x={LEFT}
+        y={y(high)}
+        width={widthPx - LEFT - RIGHT + 14}
+        height={Math.max(0, y(low) - y(high))}
       />
-    </div>
-  {/if}
+      {#each [low, nominal, high] as limit (limit)}
+        <path
+          class="limit"
+          class:nominal={limit === nominal}
+          d="M{LEFT} {y(limit)} H{widthPx - RIGHT + 14}"
+        />
+      {/each}
+      <Axis
+        side="left"
+        scale={y}
+        at={LEFT}
+        ticks={[low, nominal, high]}
+        say={(limit) => limit.toFixed(2)}
+      />
+      <Axis
+        side="bottom"
+        scale={x}
+        at={heightPx - BOTTOM}
+        ticks={shown.map((_, index) => index)}
+        say={(index) => String(shown[index]?.hole ?? '')}
+      />
+      <path class="line" d={path} />
+      {#each shown as event, index (event.id)}
+        <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+        <g
+          class="point"
+          data-hint="hole {event.hole}: {event.diameterD.toFixed(2)} D wide, {event.heightD.toFixed(
+            2
+          )} D high, {event.by}"
+          transform="translate({x(index)} {y(valueOf(event))})"
+          onclick={() => onpick(event.hole)}
+        >
+          <circle class="target" r="16" />
+          <VerdictMark kind={event.verdict} radius={6} />
+          {#if event.hole === picked}<circle class="ring" r="11" />{/if}
+        </g>
+      {/each}
+      <text class="foot" x={LEFT} y={heightPx - 4}>hole number</text>
+      {#if shown.length === 0}
+        <text class="foot" x={LEFT + 20} y={(y(low) + y(high)) / 2}>No heads measured yet</text>
+      {/if}
+    </svg>
+    {#if arithmetic && statistics.count > 1}
+      <div class="sum">
+        <Arithmetic
+          work={runWork(values, statistics)}
+          source="the readings shown, {MOST_SHOWN} maximum, every inspection counted"
+        />
+      </div>
+    {/if}
+  </div>
 </div>
 
 <style>
+  .whole {
+    display: grid;
+    grid-template-rows: auto minmax(150px, 1fr);
+    height: 100%;
+    min-height: 0;
+  }
+  .said {
+    font-size: 14px;
+    line-height: 1.35;
+  }
+  .said > * {
+    display: block;
+  }
+  .said span {
+    color: var(--ink-soft);
+    font-variant-numeric: tabular-nums;
+  }
+  .said .warns {
+    color: var(--amber);
+  }
   .run {
     position: relative;
-    height: 100%;
     min-height: 0;
     overflow: hidden;
   }

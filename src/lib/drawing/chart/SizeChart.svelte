@@ -88,7 +88,7 @@
     <text class="draw-note" x={LEFT - 8} y={faceY + (stackIn / 2) * pxPerIn + 4} text-anchor="end"
       >{preferences.inWords(stackIn)} stack</text
     >
-    <text class="draw-title" x="14" y={chartTop - 6}>Rivets per inch</text>
+    <text class="draw-title" x="14" y={chartTop - 20}>Rivets per inch</text>
     <Axis
       side="left"
       scale={perInchY}
@@ -100,7 +100,7 @@
     {#if perInchY(MOST_PER_INCH) >= chartTop}
       <path class="limit" d="M{LEFT} {perInchY(MOST_PER_INCH)} H{widthPx - RIGHT}" />
       <text class="limit-name" x={widthPx - RIGHT} y={perInchY(MOST_PER_INCH) - 5} text-anchor="end"
-        >over 14 per inch: rows do not fit</text
+        >{narrow ? 'over 14: rows do not fit' : 'over 14 per inch: rows do not fit'}</text
       >
     {/if}
 
@@ -150,7 +150,7 @@
         <text class="draw-note" {x} y={faceY + stackIn * pxPerIn + 32} text-anchor="middle"
           >{preferences.text(rivet.diameterIn)}</text
         >
-        {#each [{ kind: 'bearing', value: size.bearingPerInch, at: x - barWide - 2 }, { kind: 'shear', value: size.shearPerInch, at: x + 2 }] as bar (bar.kind)}
+        {#each [{ kind: 'bearing', value: size.bearingPerInch, at: x - barWide - 2, side: 'end', edge: x - 2 }, { kind: 'shear', value: size.shearPerInch, at: x + 2, side: 'start', edge: x + 2 }] as const as bar (bar.kind)}
           {@const top = Math.max(chartTop, perInchY(bar.value))}
           <rect
             class="bar {bar.kind}"
@@ -159,8 +159,12 @@
             width={barWide}
             height={chartFoot - top}
           />
-          <text class="value" x={bar.at + barWide / 2} y={top - 5} text-anchor="middle"
-            >{bar.value.toFixed(1)}</text
+          <!-- two figures are wider than two narrow bars: each stands over its own, away from the other -->
+          <text
+            class="value"
+            x={narrow ? bar.edge : bar.at + barWide / 2}
+            y={top - 5}
+            text-anchor={narrow ? bar.side : 'middle'}>{bar.value.toFixed(1)}</text
           >
         {/each}
         <text class="need" {x} y={chartFoot + 24} text-anchor="middle">

@@ -43,9 +43,9 @@
   const scene = $derived(
     holeMapScene(holes, heldOpen, { widthIn, heightIn: overlapIn }, roomPx, false)
   );
-  const { x, y, pitchPx, metal } = $derived(scene);
+  const { x, at: place, pitchPx, strips } = $derived(scene);
   const byNumber = $derived(new Map(holes.map((hole) => [hole.number, hole])));
-  const place = $derived(new Map(order.map((number, at) => [number, at + 1])));
+  const turn = $derived(new Map(order.map((number, at) => [number, at + 1])));
   const from = $derived(here === null ? order.length : order.indexOf(here));
   const way = $derived(
     order
@@ -53,7 +53,7 @@
       .filter((number) => number === here || !states.get(number)?.driven)
       .slice(0, ahead + 1)
       .flatMap((number) => byNumber.get(number) ?? [])
-      .map((hole, at) => `${at === 0 ? 'M' : 'L'}${x(hole.xIn)} ${y(hole)}`)
+      .map((hole, at) => `${at === 0 ? 'M' : 'L'}${place(hole).x} ${place(hole).y}`)
       .join('')
   );
   const stateOf = (number: number): DriveKind => {
@@ -81,10 +81,9 @@
       };
       return {
         number,
-        x: x(hole.xIn),
-        y: y(hole),
+        ...place(hole),
         glyph: driveGlyph(kind, scene.radius, about),
-        label: `rivet ${number}, ${WORDS[kind]}, place ${place.get(number) ?? '–'}`,
+        label: `rivet ${number}, ${WORDS[kind]}, place ${turn.get(number) ?? '–'}`,
         data: { 'data-state': kind, ...(about.holder ? { 'data-holder': number } : {}) }
       };
     })
@@ -97,14 +96,17 @@
         : []
     )
   );
-  /** along its side, where its face stands */
-  const lineOf = ({ side, insetIn }: Upstand) => {
-    const { x: left, y: top, width, height } = metal;
-    if (side === 'left') return { x1: x(insetIn), x2: x(insetIn), y1: top, y2: top + height };
-    if (side === 'right')
-      return { x1: x(widthIn - insetIn), x2: x(widthIn - insetIn), y1: top, y2: top + height };
-    const at = side === 'top' ? top + 6 : top + height - 6;
-    return { x1: left, x2: left + width, y1: at, y2: at };
+  /** along its side, where its face stands: at an end in the strip that ends there, along a row in every one */
+  const linesOf = ({ side, insetIn }: Upstand) => {
+    if (side === 'left' || side === 'right') {
+      const atIn = side === 'left' ? insetIn : widthIn - insetIn;
+      const metal = strips[scene.stripOf(atIn)]?.metal;
+      return metal ? [{ x1: x(atIn), x2: x(atIn), y1: metal.y, y2: metal.y + metal.height }] : [];
+    }
+    return strips.map(({ metal }) => {
+      const y = side === 'top' ? metal.y + 6 : metal.y + metal.height - 6;
+      return { x1: metal.x, x2: metal.x + metal.width, y1: y, y2: y };
+    });
   };
 </script>
 
@@ -118,12 +120,15 @@
   {heldOpen}
   {widthIn}
   datum="datum edge"
+  {order}
   {onpick}
   onopen={onpick}
   bind:roomPx
 >
   {#each upstands as upstand (upstand.id)}
-    <line class="upstand {upstand.on}" {...lineOf(upstand)} />
+    {#each linesOf(upstand) as line, at (at)}
+      <line class="upstand {upstand.on}" {...line} />
+    {/each}
   {/each}
   {#if way !== ''}<path class="way" d={way} data-testid="way" />{/if}
 </MarkMap>

@@ -3,7 +3,7 @@
   import { RESULT_NAMES } from '$lib/words/results.ts';
   import { circle } from '$lib/ui/marks/glyph';
   import { verdictGlyph, type MarkKind } from '$lib/ui/marks/verdict-glyphs';
-  import { holeMapScene, type MapOf } from './hole-map-scene';
+  import { endsOfRows, holeMapScene, type MapOf } from './hole-map-scene';
   import type { MapMark, NumberPlace } from './map-mark';
   import MarkMap from './MarkMap.svelte';
 
@@ -29,8 +29,7 @@
       const glyph = verdictGlyph(kind, scene.radius);
       return {
         number,
-        x: scene.x(hole.xIn),
-        y: scene.y(hole),
+        ...scene.at(hole),
         glyph:
           number === picked
             ? [...glyph, { d: circle(scene.radius + 6), line: 'dye', width: 3 }]
@@ -40,14 +39,9 @@
       };
     })
   );
-  /** the first and the last of each row */
-  const numbers = $derived.by(() => {
-    const ends = new Map<number, [number, number]>();
-    for (const { number, row } of holes) ends.set(row, [ends.get(row)?.[0] ?? number, number]);
-    return new Map(
-      [...ends.values()].flat().map((number): [number, NumberPlace] => [number, 'above'])
-    );
-  });
+  const numbers = $derived(
+    new Map(endsOfRows(holes, scene).map((number): [number, NumberPlace] => [number, 'above']))
+  );
 </script>
 
 <MarkMap
@@ -60,6 +54,7 @@
   {heldOpen}
   {widthIn}
   datum="datum edge, right hand from this side"
+  order={holes.map(({ number }) => number)}
   {onpick}
   bind:roomPx
 />

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { HoleMapScene, MapHole } from './hole-map-scene';
+  import HoleSeven from './HoleSeven.svelte';
   import MarkCanvas from './MarkCanvas.svelte';
   import MarkElements from './MarkElements.svelte';
   import { MOST_ELEMENTS, nearestMark, type MapMark, type NumberPlace } from './map-mark';
@@ -17,6 +18,8 @@
     widthIn: number;
     /** said beside the datum's edge */
     datum: string;
+    /** holes one after the other, as they are worked */
+    order: readonly number[];
     onpick: (hole: number) => void;
     /** one that stays open may be pointed at */
     onopen?: (hole: number) => void;
@@ -34,16 +37,19 @@
     heldOpen,
     widthIn,
     datum,
+    order,
     onpick,
     onopen,
     children,
     roomPx = $bindable()
   }: Props = $props();
-  const { x, y, radius, highPx, metal } = $derived(scene);
-  const mirrored = $derived(x(widthIn) < x(0));
+  const { x, at, radius, highPx, mirrored, strips } = $derived(scene);
   /** both lines under it, side by side */
   const LINES_PX = 330;
-  const isNarrow = $derived(Math.abs(x(widthIn) - x(0)) < LINES_PX);
+  const acrossPx = $derived((strips[0]?.metal.width ?? 0) - 2 * radius);
+  const isNarrow = $derived(strips.length > 1 || acrossPx < LINES_PX);
+  /** closer than this, seven are shown enlarged */
+  const DENSE_PX = 24;
   const onCanvas = $derived(marks.length > MOST_ELEMENTS);
 
   function click(event: MouseEvent): void {
@@ -53,76 +59,79 @@
     if (open !== undefined) return onopen?.(Number(open));
     const own = target.closest<SVGElement>('[data-hole]')?.dataset['hole'];
     const box = currentTarget.getBoundingClientRect();
+    // a press without a place, by a screen reader, means the mark itself
     const near =
-      own === undefined ? nearestMark(marks, clientX - box.left, clientY - box.top) : Number(own);
+      event.detail === 0 && own !== undefined
+        ? Number(own)
+        : nearestMark(marks, clientX - box.left, clientY - box.top);
     if (near !== null) onpick(near);
   }
 </script>
 
-<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<div
-  class="map"
-  bind:clientWidth={roomPx}
-  role="region"
-  aria-label="{label}: arrow keys scroll"
-  tabindex="0"
->
-  <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
-  <svg
-    width={scene.widthPx}
-    height={highPx}
-    role="group"
-    aria-label={label}
-    data-testid={testId}
-    onclick={click}
-  >
-    <rect class="metal" {...metal} rx="3" />
-    {@render children?.()}
-    {#if !onCanvas}<MarkElements {marks} {numbers} radiusPx={radius} {picked} />{/if}
-    {#each heldOpen as hole (hole.number)}
-      <g
-        class="open"
-        transform="translate({x(hole.xIn)} {y(hole)})"
-        role="img"
-        aria-label="hole {hole.number} is left open: {hole.reason}. No rivet in this hole."
-        data-held-open={hole.number}
-        data-hint="hole {hole.number} is left open: {hole.reason}. No rivet in this hole."
-      >
-        <rect class="target" x="-22" y="-22" width="44" height="44" />
-        <path d="M0 {-radius - 2}L{radius + 2} 0L0 {radius + 2}L{-radius - 2} 0Z" />
-        <text y={radius + 15} text-anchor="middle">open</text>
-      </g>
-    {/each}
-    <text class="side" x={x(0)} y={highPx - 4} text-anchor={mirrored ? 'end' : 'start'}
-      >{datum}</text
+<div class="whole">
+  <div class="map" bind:clientWidth={roomPx}>
+    <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
+    <svg
+      width={scene.widthPx}
+      height={highPx}
+      role="group"
+      aria-label={label}
+      data-testid={testId}
+      onclick={click}
     >
-    {#if scene.spread}
-      <text
-        class="side"
-        x={isNarrow ? x(0) : x(widthIn)}
-        y={isNarrow ? highPx - 20 : highPx - 4}
-        text-anchor={mirrored === isNarrow ? 'end' : 'start'}
-        >along the row to scale; rows drawn apart</text
+      {#each strips as { metal }, index (index)}<rect class="metal" {...metal} rx="3" />{/each}
+      {@render children?.()}
+      {#if !onCanvas}<MarkElements {marks} {numbers} radiusPx={radius} {picked} />{/if}
+      {#each heldOpen as hole (hole.number)}
+        <g
+          class="open"
+          transform="translate({at(hole).x} {at(hole).y})"
+          role="img"
+          aria-label="hole {hole.number} is left open: {hole.reason}. No rivet in this hole."
+          data-held-open={hole.number}
+          data-hint="hole {hole.number} is left open: {hole.reason}. No rivet in this hole."
+        >
+          <rect class="target" x="-22" y="-22" width="44" height="44" />
+          <path d="M0 {-radius - 2}L{radius + 2} 0L0 {radius + 2}L{-radius - 2} 0Z" />
+          <text y={radius + 15} text-anchor="middle">open</text>
+        </g>
+      {/each}
+      <text class="side" x={x(0)} y={highPx - 4} text-anchor={mirrored ? 'end' : 'start'}
+        >{datum}</text
       >
+      {#if scene.spread}
+        <text
+          class="side"
+          x={isNarrow ? x(0) : x(widthIn)}
+          y={isNarrow ? highPx - 20 : highPx - 4}
+          text-anchor={mirrored === isNarrow ? 'end' : 'start'}
+          >{strips.length > 1
+            ? `rows drawn apart, in ${strips.length} strips`
+            : 'along the row to scale; rows drawn apart'}</text
+        >
+      {/if}
+    </svg>
+    {#if onCanvas}
+      <MarkCanvas
+        {marks}
+        {numbers}
+        radiusPx={radius}
+        widthPx={scene.widthPx}
+        heightPx={highPx}
+        {picked}
+      />
     {/if}
-  </svg>
-  {#if onCanvas}
-    <MarkCanvas
-      {marks}
-      {numbers}
-      radiusPx={radius}
-      widthPx={scene.widthPx}
-      heightPx={highPx}
-      {picked}
-    />
-  {/if}
+  </div>
+  <HoleSeven {marks} {order} {picked} radiusPx={radius} dense={scene.pitchPx < DENSE_PX} {onpick} />
 </div>
 
 <style>
+  .whole {
+    min-width: 0;
+  }
   .map {
     position: relative;
-    overflow-x: auto;
-    overflow-y: hidden;
+    overflow: hidden;
   }
   .metal {
     fill: var(--metal-light);

@@ -3,7 +3,7 @@ import { verdictGlyph, type MarkKind } from '../../ui/marks/verdict-glyphs.ts';
 import { planMarks } from '../plan/plan-glyphs.ts';
 import type { HoleMark } from '../plan/hole-marks.ts';
 import { driveGlyph, type DriveAbout } from './drive-glyphs.ts';
-import { nearestMark, numberAt } from './map-mark.ts';
+import { besidePicked, nearestMark, numberAt } from './map-mark.ts';
 
 const marks = [
   { number: 1, x: 10, y: 20 },
@@ -23,6 +23,15 @@ describe('the hole that a tap means', () => {
     expect(nearestMark(marks, 10, 20 - 21.9)).toBe(1);
     expect(nearestMark(marks, 10, 20 - 22.1)).toBeNull();
     expect(nearestMark([], 10, 20)).toBeNull();
+  });
+
+  it('stands among seven, in their middle where it can', () => {
+    const order = [5, 3, 1, 2, 4, 6, 8, 7, 9];
+    expect(besidePicked(order, 4)).toEqual([3, 1, 2, 4, 6, 8, 7]);
+    expect(besidePicked(order, 5)).toEqual([5, 3, 1, 2, 4, 6, 8]);
+    expect(besidePicked(order, 9)).toEqual([1, 2, 4, 6, 8, 7, 9]);
+    expect(besidePicked(order, null)).toEqual([5, 3, 1, 2, 4, 6, 8]);
+    expect(besidePicked([2, 1], 1)).toEqual([2, 1]);
   });
 
   it('has its number beside it where there is room', () => {

@@ -58,3 +58,11 @@ export function nearestMark(
   }
   return nearest;
 }
+
+const BESIDE = 7;
+/** Seven holes of an order, the picked one in their middle where there are as many on both sides. */
+export function besidePicked(order: readonly number[], picked: number | null): readonly number[] {
+  const at = picked === null ? 0 : Math.max(0, order.indexOf(picked));
+  const from = Math.max(0, Math.min(at - (BESIDE - 1) / 2, order.length - BESIDE));
+  return order.slice(from, from + BESIDE);
+}

@@ -15,10 +15,10 @@
     onmove: (sheet: string, end: LayerEnd['end'], xIn: number) => void;
     /** what of the joint is in sight, in */
     seen?: { fromIn: number; toIn: number };
-    /** other names stand at the metal's edge: this one keeps above them */
-    higher?: boolean;
+    /** how far above the metal's edge the name stands, px: clear of what else is written there */
+    abovePx?: number;
   }
-  let { stackings, alongIn, extent, place, onmove, seen, higher = false }: Props = $props();
+  let { stackings, alongIn, extent, place, onmove, seen, abovePx = 5 }: Props = $props();
   const preferences = usePreferences();
   /** a layer of several stacks ends once */
   const ends = $derived([
@@ -29,6 +29,11 @@
         .map((end) => [`${end.sheet ?? end.layer} ${end.end}`, end])
     )
   ]);
+  const LETTER_PX = 6.4;
+  /** a name longer than the joint is drawn would stand over everything: then the line alone, its name where one points at it */
+  const hasRoom = (layer: string, xIn: number): boolean =>
+    `${layer} from ${preferences.text(xIn)}`.length * LETTER_PX < 0.6 * alongIn * place.pxPerIn ||
+    seen !== undefined;
 </script>
 
 {#each ends as [key, { layer, sheet, end, xIn }] (key)}
@@ -39,6 +44,7 @@
     aria-label="{layer} {end === 'begin' ? 'begins' : 'ends'} at {preferences.text(
       xIn
     )}: drag to move"
+    data-hint="{layer} {end === 'begin' ? 'from' : 'to'} {preferences.text(xIn)}"
     data-drag="layer-end"
     data-layer-end="{layer} {end}"
     {@attach dragged(
@@ -56,12 +62,14 @@
         ? 9
         : -9} -5l{end === 'begin' ? -9 : 9} 5"
     />
-    <text
-      x={place.x(xIn) + (end === 'begin' ? 4 : -4)}
-      y={place.y(extent.yIn) - (higher ? 19 : 5)}
-      text-anchor={end === 'begin' ? 'start' : 'end'}
-      >{layer} {end === 'begin' ? 'from' : 'to'} {preferences.text(xIn)}</text
-    >
+    {#if hasRoom(layer, xIn)}
+      <text
+        x={place.x(xIn) + (end === 'begin' ? 4 : -4)}
+        y={place.y(extent.yIn) - abovePx}
+        text-anchor={end === 'begin' ? 'start' : 'end'}
+        >{layer} {end === 'begin' ? 'from' : 'to'} {preferences.text(xIn)}</text
+      >
+    {/if}
   </g>
 {/each}
 

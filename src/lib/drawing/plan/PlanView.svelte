@@ -62,7 +62,7 @@
 
   /** kept free along the foot for the buttons */
   const TOOLS_PX = 40;
-  const NUMBER_STEP = 1.3;
+  const NUMBER_STEP = 1.15;
   const LEAST_BESIDE_PX = 118;
   const zoomable = new Zoomable();
   let widthPx = $state(800);
@@ -172,6 +172,12 @@
   }
   const onCanvas = $derived(marks.length > MOST_ELEMENTS);
   const markRadius = $derived(Math.max(2, holeRadius));
+  const NUMBER_PX = 24;
+  /** how far the first row’s numbers stand out over the metal's edge, px */
+  const overEdgePx = $derived(
+    place.y(extent.yIn) -
+      (place.y(Math.min(Infinity, ...nearView.map(({ yIn }) => yIn))) - markRadius - NUMBER_PX)
+  );
   const drawn = $derived(planMarks(marks, place, holeRadius, picked));
   const middle = $derived<[number, number]>(
     pickedHole ? [place.x(pickedHole.xIn), place.y(pickedHole.yIn)] : [widthPx / 2, heightPx / 2]
@@ -214,7 +220,7 @@
         {extent}
         {place}
         onmove={onlayerend}
-        higher={layout.marksOnly.length > 0}
+        abovePx={Math.max(layout.marksOnly.length > 0 ? 19 : 5, overEdgePx)}
       />
       <PlanObstacles
         keepOuts={shown.definition.keepOuts}

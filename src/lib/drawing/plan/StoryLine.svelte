@@ -18,6 +18,7 @@
   import PlanLayerEnds from './PlanLayerEnds.svelte';
   import PlanLengthChanges from './PlanLengthChanges.svelte';
   import PlanMetal from './PlanMetal.svelte';
+  import PlanReady from './PlanReady.svelte';
   import PlanObstacles from './PlanObstacles.svelte';
   import { picksHoles } from './picked-hole';
   import type { Extent } from './plan-scene';
@@ -41,6 +42,7 @@
     picked: number;
     onpick: (hole: number) => void;
     radiusPx: number;
+    ready: { holders: ReadonlySet<number>; ticked: ReadonlySet<number> } | undefined;
     onkeepout: (id: string, xIn: number, yIn: number) => void;
     onfixed: (id: string, alongIn: number) => void;
     onlayerend: (sheet: string, end: LayerEnd['end'], xIn: number) => void;
@@ -59,6 +61,7 @@
     picked,
     onpick,
     radiusPx,
+    ready,
     onkeepout,
     onfixed,
     onlayerend
@@ -172,7 +175,7 @@
           {place}
           onmove={onlayerend}
           seen={stretch}
-          higher
+          abovePx={19}
         />
         <PlanLengthChanges
           changes={shown.plan.lengthChanges.filter(({ xIn }) => within(xIn))}
@@ -193,6 +196,14 @@
           radiusPx={Math.max(2, radiusPx)}
           {picked}
         />{/if}
+      {#if ready}
+        <PlanReady
+          holes={shown.plan.holes.filter(({ xIn }) => within(xIn))}
+          {...ready}
+          {place}
+          {radiusPx}
+        />
+      {/if}
       <PlanFixedGrips
         holes={shown.plan.holes.filter(({ xIn }) => within(xIn))}
         lines={layout.lines}

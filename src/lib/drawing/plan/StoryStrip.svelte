@@ -22,9 +22,11 @@
     reworked?: ReadonlySet<number>;
     /** the length of a line, in */
     lineIn: number;
-    onkeepout: (id: string, xIn: number, yIn: number) => void;
-    onfixed: (id: string, alongIn: number) => void;
-    onlayerend: (sheet: string, end: LayerEnd['end'], xIn: number) => void;
+    /** where metal is prepared: holders and ticks over the holes */
+    ready?: { holders: ReadonlySet<number>; ticked: ReadonlySet<number> } | undefined;
+    onkeepout?: (id: string, xIn: number, yIn: number) => void;
+    onfixed?: (id: string, alongIn: number) => void;
+    onlayerend?: (sheet: string, end: LayerEnd['end'], xIn: number) => void;
   }
   let {
     shown,
@@ -34,9 +36,10 @@
     headroom = false,
     reworked,
     lineIn,
-    onkeepout,
-    onfixed,
-    onlayerend
+    ready,
+    onkeepout = () => {},
+    onfixed = () => {},
+    onlayerend = () => {}
   }: Props = $props();
   const preferences = usePreferences();
 
@@ -113,6 +116,7 @@
             {marks}
             {picked}
             {onpick}
+            {ready}
             {onkeepout}
             {onfixed}
             {onlayerend}

@@ -36,7 +36,13 @@ export function obstacleName(
     { x: middle + beside, y: y(keepOut.yIn) + 4 },
     { x: middle - beside, y: y(keepOut.yIn) + 4 },
     { x: middle, y: over - NAME_HIGH_PX },
-    { x: middle, y: under + NAME_HIGH_PX }
+    { x: middle, y: under + NAME_HIGH_PX },
+    { x: middle + beside, y: under },
+    { x: middle - beside, y: under },
+    { x: middle + beside, y: over },
+    { x: middle - beside, y: over },
+    { x: middle, y: over - 2 * NAME_HIGH_PX },
+    { x: middle, y: under + 2 * NAME_HIGH_PX }
   ];
   const free = (spot: Spot): boolean =>
     !written.some(

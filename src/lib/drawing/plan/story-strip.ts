@@ -1,4 +1,5 @@
 import { MM_PER_IN } from '../../../core/units/factors.ts';
+import { MOST_ELEMENTS } from '../marks/map-mark.ts';
 
 /** One length of a long joint, as it stands in a line of its own. */
 export interface Stretch {
@@ -14,6 +15,20 @@ export const LINE_IN = {
   inch: { short: 12, long: 24 },
   metric: { short: 300 / MM_PER_IN, long: 600 / MM_PER_IN }
 } as const;
+
+/** Whether a joint is long enough for its depth to be told in lines. */
+export const isLong = ({ widthIn, heightIn }: { widthIn: number; heightIn: number }): boolean =>
+  widthIn > STORY_FROM * heightIn && widthIn > LINE_IN.inch.short;
+
+/** Whether a joint is told in lines before anything else is asked: longer than one, with no more holes than are drawn at once. */
+export const inLinesFirst = (
+  layout: { widthIn: number; heightIn: number },
+  holes: number,
+  metric: boolean
+): boolean =>
+  isLong(layout) &&
+  holes <= MOST_ELEMENTS &&
+  layout.widthIn > LINE_IN[metric ? 'metric' : 'inch'].long;
 
 /** A joint in lengths of the same measure; the last one is what is left. */
 export function stretches(widthIn: number, lineIn: number): Stretch[] {

@@ -88,7 +88,7 @@
   const crowded = $derived(
     new Set(desk?.runs.flatMap((run) => headsTouched(run, desk.issue.holes, tools)) ?? [])
   );
-  const AHEAD = 12;
+  const AHEAD = 5;
   const coldRuns = $derived(desk?.order.some((number) => desk.isCold(number)) ?? false);
   // what the server has counted changes what is left of a batch
   $effect(() => {

@@ -286,7 +286,7 @@
   .drawing {
     display: grid;
     grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: auto auto auto auto minmax(0, 1fr);
+    grid-template-rows: auto auto auto auto minmax(230px, 1fr);
     gap: 6px;
     height: 100%;
   }

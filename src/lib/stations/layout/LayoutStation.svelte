@@ -10,9 +10,8 @@
   import { useReleaseDesk } from '../inspect/release-desk';
   import { LAYOUT } from '$lib/words/pages/layout';
   import CloseUp from '$lib/drawing/section/CloseUp.svelte';
-  import { MOST_ELEMENTS } from '$lib/drawing/marks/map-mark';
   import PlanView from '$lib/drawing/plan/PlanView.svelte';
-  import { LINE_IN, STORY_FROM } from '$lib/drawing/plan/story-strip';
+  import { inLinesFirst, isLong, LINE_IN } from '$lib/drawing/plan/story-strip';
   import StoryStrip from '$lib/drawing/plan/StoryStrip.svelte';
   import Tape from '$lib/drawing/plan/Tape.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
@@ -53,22 +52,12 @@
   );
   const spaced = $derived(!kindOf(entered).spacedByShape);
   const onlyHolds = $derived(workspace.shown?.plan.needs.length === 0);
-  /** over so many times as long as deep it is told in lines, unless the whole is asked for */
-  const long = $derived(
-    layout !== null &&
-      layout.widthIn > STORY_FROM * layout.heightIn &&
-      layout.widthIn > LINE_IN.inch.short
-  );
+  const long = $derived(layout !== null && isLong(layout));
   /** null: in lines once it is longer than one, and has no more holes than are drawn at once */
   let asked = $state<LineLength | null>(null);
   const metric = $derived(preferences.lengths === 'mm');
   const inLines = $derived(
-    asked ??
-      // so many holes in lines cost a keystroke more than a frame: they are asked for
-      (holes.length <= MOST_ELEMENTS &&
-      (layout?.widthIn ?? 0) > LINE_IN[metric ? 'metric' : 'inch'].long
-        ? 'long'
-        : 'whole')
+    asked ?? (layout !== null && inLinesFirst(layout, holes.length, metric) ? 'long' : 'whole')
   );
   const lineIn = $derived(
     LINE_IN[metric ? 'metric' : 'inch'][inLines === 'short' ? 'short' : 'long']

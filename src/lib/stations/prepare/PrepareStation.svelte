@@ -9,6 +9,8 @@
   import type { ReadyStep } from '$core/prepare/step-list.ts';
   import { usePrepareDesk } from '$lib/stations/prepare/prepare-desk.svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';
+  import StoryStrip from '$lib/drawing/plan/StoryStrip.svelte';
+  import { inLinesFirst, LINE_IN } from '$lib/drawing/plan/story-strip';
   import PlanView from '$lib/drawing/plan/PlanView.svelte';
   import Choice from '../../ui/kit/Choice.svelte';
   import PaperChoice from '../../ui/kit/PaperChoice.svelte';
@@ -77,6 +79,12 @@
       }))
       .filter(({ holes }) => holes.length > 0);
   });
+  const metric = $derived(preferences.lengths === 'mm');
+  const inLines = $derived(
+    shown !== null &&
+      shown.plan.layout.ok &&
+      inLinesFirst(shown.plan.layout.result, shown.plan.holes.length, metric)
+  );
   let floor = $state(false);
   let shopOpen = $state(false);
   let boardOpen = $state(false);
@@ -95,13 +103,19 @@
 
 {#snippet holePlan()}
   {#if shown && step && own}
-    <PlanView
-      {shown}
-      picked={workspace.picked}
-      onpick={pick}
-      stale={!workspace.now}
-      ready={{ holders: held, ticked: own.done ? new Set(step.holes) : own.holes }}
-    />
+    {@const ready = { holders: held, ticked: own.done ? new Set(step.holes) : own.holes }}
+    {#if inLines}
+      <StoryStrip
+        {shown}
+        picked={workspace.picked}
+        onpick={pick}
+        stale={!workspace.now}
+        lineIn={LINE_IN[metric ? 'metric' : 'inch'].long}
+        {ready}
+      />
+    {:else}
+      <PlanView {shown} picked={workspace.picked} onpick={pick} stale={!workspace.now} {ready} />
+    {/if}
   {/if}
 {/snippet}
 
@@ -289,7 +303,7 @@
     position: relative;
     display: grid;
     grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: auto minmax(0, 1fr) auto;
+    grid-template-rows: auto minmax(300px, 1fr) auto;
     gap: 8px;
     height: 100%;
   }

@@ -46,6 +46,7 @@
     container-type: inline-size;
     min-width: 0;
     min-height: 0;
+    overflow: hidden auto;
     padding: 10px 14px;
     /* graph paper, faint */
     background:

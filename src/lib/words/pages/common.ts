@@ -1,6 +1,9 @@
 import { maybeDone } from '../connection.ts';
 /** What the pages of common call things: tests find them by the same words. */
 export const COMMON = {
+  holesBeside: 'Holes beside this one',
+  holeBefore: 'Hole before',
+  holeAfter: 'Hole after',
   answers: 'Answers',
   arithmetic: 'Arithmetic',
   asATableCSV: 'Download CSV',
