@@ -24,7 +24,7 @@
     const at = new Date(ms);
     return new Date(ms - at.getTimezoneOffset() * MINUTE_MS).toISOString().slice(0, 16);
   };
-  const earliestMs = $derived(desk.earliestMs(asked.holes));
+  const earliestMs = $derived(desk.earlier.earliestMs(asked.holes));
   const proposedMs = untrack(() => Math.max(earliestMs, Date.parse(first) - MINUTE_MS));
   let when = $state(local(proposedMs));
   /** the field has whole minutes: what is proposed, and the minute of the release, stand for their exact time */

@@ -7,7 +7,19 @@ export class AskedEarlier {
   /** the heads that are asked about, and what is logged once that is answered; null while nothing is asked */
   asked = $state.raw<{ holes: number[]; go: (stated: string | null) => void } | null>(null);
 
-  constructor(private readonly isDriven: (hole: number) => boolean) {}
+  /**
+   * @param isDriven whether a rivet is logged in a hole
+   * @param earliestOfMs the earliest time that may be stated for the rivet in a hole, ms
+   */
+  constructor(
+    private readonly isDriven: (hole: number) => boolean,
+    private readonly earliestOfMs: (hole: number) => number
+  ) {}
+
+  /** The earliest time that may be stated for all these holes, ms. */
+  earliestMs(holes: readonly number[]): number {
+    return Math.max(...holes.map((hole) => this.earliestOfMs(hole)));
+  }
 
   /** Asks, where a rivet that is about to be logged has an inspected head. @returns whether it asks */
   ask(holes: readonly number[], go: (stated: string | null) => void): boolean {

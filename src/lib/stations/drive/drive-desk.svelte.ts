@@ -41,7 +41,10 @@ export class DriveDesk {
   readonly desk: EventStore<DriveSubject, DriveMove, DriveFrozen, DriveState>;
   readonly figures: () => ShopFigures;
   /** heads that were inspected before their driving is logged */
-  readonly earlier = new AskedEarlier((hole) => this.stateOf(hole)?.driven ?? false);
+  readonly earlier = new AskedEarlier(
+    (hole) => this.stateOf(hole)?.driven ?? false,
+    (hole) => earliestStatedMs(this.#rework(), hole, this.#releasedMs())
+  );
   readonly #releasedMs = (): number => Date.parse(this.#issued.issuedAt);
   readonly #subject = (): DriveSubject => ({
     ...drivingOf(this.#issued, this.#rework(), cold.batches),
@@ -265,13 +268,6 @@ export class DriveDesk {
   /** What the quick look found at one that is in already. */
   look(number: number, quick: QuickLook): void {
     if (this.desk.add({ kind: 'looked', hole: number, quick })) this.pointed = null;
-  }
-
-  /** The earliest time that the rivets in these holes may be stated to have been driven at, ms. */
-  earliestMs(holes: readonly number[]): number {
-    return Math.max(
-      ...holes.map((hole) => earliestStatedMs(this.#rework(), hole, this.#releasedMs()))
-    );
   }
 
   /** Logs a whole row that was driven already, in its order. */
