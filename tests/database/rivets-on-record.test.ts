@@ -15,6 +15,7 @@ import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { reworkEvents } from '../../src/lib/server/events/rework-events.ts';
 import { findReleases } from '../../src/lib/server/services/find-releases.ts';
 import { findRivets } from '../../src/lib/server/services/find-rivets.ts';
+import { MeasuredFinding, SeenFlag } from '../../src/core/inspect/findings.ts';
 import { findingTrend } from '../../src/lib/server/services/finding-trend.ts';
 import { holeHistory } from '../../src/lib/server/services/hole-history.ts';
 import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
@@ -308,6 +309,28 @@ describe('releases and weeks', () => {
         weeks.map(({ looked, found }) => [looked, found])
       ])
     ).toEqual([['Odile Marn', [[5, 1]]]]);
+    // a list of the rivets of a group is asked by its key
+    expect(
+      (await findRivets(database(), asked(`person=${trend.groups[0]?.key}&did=drove`))).rivets
+    ).not.toEqual([]);
+    const findings = await findingTrend(database(), asked('joint=Chine'), null, 'finding');
+    expect(
+      findings.groups.map(({ name, key, weeks }) => [
+        name,
+        key,
+        weeks.map(({ looked, found }) => [looked, found])
+      ])
+    ).toContainEqual(['clinched', 'clinched', [[5, 1]]]);
+    // each group is what is counted of that finding alone
+    for (const { key, weeks } of findings.groups) {
+      const alone = await findingTrend(
+        database(),
+        asked('joint=Chine'),
+        SeenFlag.or(MeasuredFinding).parse(key),
+        'all'
+      );
+      expect(alone.groups[0]?.weeks).toEqual(weeks);
+    }
     const tools = await findingTrend(database(), asked('joint=Chine'), null, 'tool');
     expect(tools.groups).toMatchObject([{ name: null, weeks: [{ looked: 5, found: 1 }] }]);
   });

@@ -44,6 +44,8 @@ test('what is wrong needs somebody; what is only not filled in does not', async 
     '2 to replace'
   );
   await expect(needs.getByRole('link', { name: /Cowl panel/ })).toContainText('0.320 in');
+  // which jobs stand open at first depends on how many joints other tests have made: what is searched for is in sight
+  await page.getByRole('searchbox').fill('bay 9');
   const fold = page.getByTestId('fold-0318');
   await expect(fold).toHaveAttribute('aria-expanded', 'true');
   await fold.click();

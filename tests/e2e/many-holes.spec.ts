@@ -22,11 +22,13 @@ const drawn = (page: Page) =>
     return count;
   });
 
-/** A tap near a share of the way along the map. */
-async function tapAlong(page: Page, map: string, share: number): Promise<void> {
-  const box = await page.getByTestId(map).boundingBox();
+/** A tap beside the middle of a strip of the map, px to the right. */
+async function tapIn(page: Page, map: string, strip: number, beside: number): Promise<void> {
+  const metal = page.getByTestId(map).locator('rect.metal').nth(strip);
+  await metal.scrollIntoViewIfNeeded();
+  const box = await metal.boundingBox();
   if (!box) throw new Error('the map is not there');
-  await page.getByTestId(map).click({ position: { x: box.width * share, y: box.height / 2 } });
+  await page.mouse.click(box.x + box.width / 2 + beside, box.y + box.height / 2);
 }
 
 test('more rivets than are drawn one by one are driven and inspected on a canvas', async ({
@@ -44,7 +46,7 @@ test('more rivets than are drawn one by one are driven and inspected on a canvas
   await expect(page.locator('[data-testid=drive-map] [data-hole]')).toHaveCount(0);
 
   const first = await next.textContent();
-  await tapAlong(page, 'drive-map', 0.5);
+  await tapIn(page, 'drive-map', 2, 4);
   await expect(next).not.toHaveText(first ?? '');
   const middle = await next.textContent();
   const before = await drawn(page);
@@ -58,11 +60,12 @@ test('more rivets than are drawn one by one are driven and inspected on a canvas
     state: 'detached'
   });
   await expect(canvas).toHaveAttribute('data-holes', String(holes));
-  await tapAlong(page, 'hole-map', 0.5);
+  // seen from the other side right is left
+  await tapIn(page, 'hole-map', 2, -4);
   const head = page.getByTestId('head-now');
   await expect(head).toHaveAttribute('data-hole', /\d+/);
   const there = Number(await head.getAttribute('data-hole'));
   expect(there).toBe(Number(middle));
-  await tapAlong(page, 'hole-map', 0.9);
+  await tapIn(page, 'hole-map', 4, 0);
   await expect(head).not.toHaveAttribute('data-hole', String(there));
 });

@@ -70,8 +70,13 @@ test('what is asked goes from view to view, sorts, and leaves as a table', async
   await expect(page.getByRole('heading', { level: 2 })).toContainText(RECORDS.anythingButGood);
   // by person is for whoever leads the shop
   await expect(page.getByRole('link', { name: RECORDS.byWhoDrove })).toHaveCount(0);
-  await page.goto(`${app.url}/records/trend?by=person`);
+  await page.goto(`${app.url}/records/trend?by=all`);
   await expect(page.getByRole('img', { name: /^All heads/ })).toBeVisible();
+  // asked by person, one who may not is shown the findings
+  await page.goto(`${app.url}/records/trend?by=person`);
+  await page.getByRole('link', { name: RECORDS.listRivets }).first().click();
+  await expect(page).toHaveURL(/\/records\?finding=/);
+  await expect(page.getByText(RECORDS.noRivetOnRecordIs)).toHaveCount(0);
 
   await page.goto(`${app.url}/records?finding=shiny&lot=K-2207`);
   await expect(page.getByText('a finding is chosen from the list')).toBeVisible();

@@ -63,7 +63,7 @@ export interface FoundReleases {
 }
 
 /** By what a trend is told apart. */
-export type TrendBy = 'all' | 'tool' | 'person';
+export type TrendBy = 'all' | 'finding' | 'tool' | 'person';
 
 /** Heads of one week of one group: how many were looked at, and at how many the finding was made. */
 export interface TrendWeek {
@@ -72,9 +72,11 @@ export interface TrendWeek {
   looked: number;
   found: number;
 }
-/** A tool, a person, or everything; null: nobody told. */
+/** A finding, a tool, a person, or everything; null: it was not recorded. */
 export interface TrendGroup {
   name: string | null;
+  /** what a list of its rivets is asked by; null where a list cannot be asked by it */
+  key: string | null;
   weeks: TrendWeek[];
 }
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { scaleBand, scaleLinear } from 'd3';
   import type { TrendWeek } from '$lib/api/found-rivet.ts';
+  import { RECORDS } from '$lib/words/pages/records';
   import Axis from './Axis.svelte';
 
   /** How often something was found, week by week; weeks in which nobody looked stay empty. */
@@ -11,9 +12,11 @@
     all: readonly string[];
     /** the largest share of any group: they share their scale */
     mostShare: number;
+    /** where its rivets are listed; null where they cannot be */
+    list: string | null;
   }
-  let { title, weeks, all, mostShare }: Props = $props();
-  const HIGH = 180;
+  let { title, weeks, all, mostShare, list }: Props = $props();
+  const HIGH = 200;
   const [LEFT, RIGHT, TOP, BOTTOM] = [52, 12, 34, 26];
   let widthPx = $state(520);
   const x = $derived(scaleBand([...all], [LEFT, widthPx - RIGHT]).padding(0.25));
@@ -68,6 +71,7 @@
   </svg>
   <figcaption class="hint">
     {found} of {looked} heads{looked < FEW ? ': too few for a trend' : ''}
+    {#if list !== null && found > 0}<a class="act small" href={list}>{RECORDS.listRivets}</a>{/if}
   </figcaption>
 </figure>
 
@@ -75,6 +79,14 @@
   figure {
     min-width: 0;
     margin: 0;
+  }
+  figcaption {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 10px;
+    min-height: 44px;
+    padding-left: 4px;
   }
   .bar {
     fill: var(--amber-line);

@@ -207,7 +207,7 @@
       shown.
     </p>
   {/if}
-  <div class="result" data-testid="result-row">
+  <div class="result" aria-live="polite" data-testid="result-row">
     {#if expired && !desk.left.has(hole)}
       <Notice
         level="stop"

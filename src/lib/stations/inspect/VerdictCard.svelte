@@ -21,13 +21,7 @@
   };
 </script>
 
-<div
-  class="card {verdict}"
-  class:conditional
-  role="status"
-  data-testid="verdict"
-  data-verdict={verdict}
->
+<div class="card {verdict}" class:conditional data-testid="verdict" data-verdict={verdict}>
   <svg viewBox="-24 -24 48 48" width="52" height="52"
     ><VerdictMark kind={conditional ? 'on-condition' : verdict} radius={17} /></svg
   >

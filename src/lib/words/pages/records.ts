@@ -1,5 +1,7 @@
 /** What the pages of records call things: tests find them by the same words. */
 export const RECORDS = {
+  listRivets: 'List rivets',
+  finding: 'Finding',
   filters: 'Filters',
   anythingButGood: 'Not accepted',
   byWhoDrove: 'Driver',

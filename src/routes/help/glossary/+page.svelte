@@ -1,4 +1,6 @@
 <script lang="ts">
+  import TermDrawing from '$lib/drawing/help/TermDrawing.svelte';
+  import { TERM_PICTURES } from '$lib/drawing/help/term-pictures';
   import { HELP } from '$lib/words/pages/help';
   import { termAnchor } from '$lib/words/term-of';
   import { TERMS } from '$lib/words/terms';
@@ -25,7 +27,10 @@
     {#each found as { term, is } (term)}
       <div id={termAnchor(term)}>
         <dt>{term}</dt>
-        <dd>{is}</dd>
+        <dd>
+          {is}
+          {#if TERM_PICTURES[term]}<TermDrawing {term} picture={TERM_PICTURES[term]} />{/if}
+        </dd>
       </div>
     {:else}
       <p>{HELP.noMatch}</p>
@@ -47,6 +52,11 @@
   }
   dl > div:target {
     background: var(--olive-soft);
+  }
+  dd :global(svg) {
+    display: block;
+    max-width: 100%;
+    margin-top: 6px;
   }
   dt {
     font-weight: 700;

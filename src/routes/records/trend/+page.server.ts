@@ -7,7 +7,12 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const { wish } = readWish(url.searchParams);
   const people = locals.person !== null && may(locals.person.role, 'see-people');
   const asked = url.searchParams.get('by');
-  const by = asked === 'tool' || (asked === 'person' && people) ? asked : 'all';
+  const by =
+    asked === 'tool' || (asked === 'person' && people)
+      ? asked
+      : asked === 'all' || wish.finding !== undefined
+        ? 'all'
+        : 'finding';
   return {
     by,
     mayAskByPerson: people,

@@ -5,6 +5,8 @@
   import { TREND_WEEKS, type TrendBy } from '$lib/api/found-rivet.ts';
   import RecordsPage from '$lib/ui/records/RecordsPage.svelte';
   import { FINDING_NAMES } from '$lib/words/heads';
+  import type { Finding } from '$core/inspect/findings.ts';
+  import { sentence } from '$lib/words/writing';
   import type { PageData } from './$types';
 
   interface Props {
@@ -15,14 +17,37 @@
     data.wish.finding === undefined ? RECORDS.anythingButGood : FINDING_NAMES[data.wish.finding]
   );
   const WAYS = $derived<{ by: TrendBy; text: string }[]>([
+    ...(data.wish.finding === undefined ? [{ by: 'finding' as const, text: RECORDS.finding }] : []),
     { by: 'all', text: 'None' },
     { by: 'tool', text: 'Tool' },
     ...(data.mayAskByPerson ? [{ by: 'person' as const, text: RECORDS.byWhoDrove }] : [])
   ]);
-  const nameOf = (name: string | null) =>
-    data.by === 'all'
-      ? 'All heads'
-      : (name ?? (data.by === 'tool' ? 'No setting on record' : 'Driving not logged'));
+  const nameOf = ({ name, key }: (typeof data.groups)[number]) => {
+    if (data.by === 'all') return 'All heads';
+    if (data.by === 'finding') return sentence(FINDING_NAMES[key as Finding] ?? '');
+    return name ?? (data.by === 'tool' ? 'No setting on record' : 'Driving not logged');
+  };
+  /** the rivets of a group, as a list; null where the list cannot be asked by it */
+  function listOf(key: string | null): string | null {
+    const own: [string, string][] | null =
+      data.by === 'all'
+        ? []
+        : key === null
+          ? null
+          : data.by === 'finding'
+            ? [['finding', key]]
+            : [
+                ['person', key],
+                ['did', 'drove']
+              ];
+    if (own === null) return null;
+    const kept = [...page.url.searchParams].filter(
+      ([name, value]) => value !== '' && name !== 'by' && own.every(([other]) => other !== name)
+    );
+    const from: [string, string][] =
+      data.wish.from === undefined ? [['from', data.weeks[0] ?? '']] : [];
+    return `/records?${new URLSearchParams([...kept, ...own, ...from]).toString()}`;
+  }
   const mostShare = $derived(
     Math.max(
       0,
@@ -55,8 +80,14 @@
       : ''}
   </p>
   <div class="charts">
-    {#each data.groups as { name, weeks } (name)}
-      <TrendChart title={nameOf(name)} {weeks} all={data.weeks} {mostShare} />
+    {#each data.groups as group (`${group.name} ${group.key}`)}
+      <TrendChart
+        title={nameOf(group)}
+        weeks={group.weeks}
+        all={data.weeks}
+        {mostShare}
+        list={listOf(group.key)}
+      />
     {:else}
       <p>No matching inspections in this period.</p>
     {/each}
