@@ -36,6 +36,12 @@ const crowded = (page: Page): Promise<string[]> =>
     return drawings > 0 ? found : ['no drawing with a label on it'];
   });
 
+const SCREENS = [
+  [1280, 800],
+  [1024, 768],
+  [390, 844]
+] as const;
+
 const EVERY_KIND = [
   /Bottom skin lap/,
   /Wing root, flush/,
@@ -54,11 +60,7 @@ for (const name of EVERY_KIND)
     app
   }) => {
     await openDemo(page, app, name, 'layout');
-    for (const [width, height] of [
-      [1280, 800],
-      [1024, 768],
-      [390, 844]
-    ] as const) {
+    for (const [width, height] of SCREENS) {
       await page.setViewportSize({ width, height });
       await expect(page.getByTestId('plan-view').or(page.getByTestId('story'))).toBeVisible();
       await expect.poll(() => crowded(page), { message: `${width} px` }).toEqual([]);
@@ -178,11 +180,7 @@ for (const name of [/Bottom skin lap/, /Wing root, flush/])
   }) => {
     for (const stage of ['size', 'prepare'] as const) {
       await openDemo(page, app, name, stage);
-      for (const [width, height] of [
-        [1280, 800],
-        [1024, 768],
-        [390, 844]
-      ] as const) {
+      for (const [width, height] of SCREENS) {
         await page.setViewportSize({ width, height });
         await expect.poll(() => crowded(page), { message: `${stage}, ${width} px` }).toEqual([]);
         if (stage === 'prepare') continue;

@@ -242,7 +242,11 @@
     {@render children()}
   </div>
   <!-- below the stage: it comes and goes as one types, and moves no field -->
-  {#if waits}<StopBar jointId={joint.id} blocks={workspace.blocks} />{/if}
+  {#if waits}<StopBar
+      jointId={joint.id}
+      blocks={workspace.blocks}
+      lifted={station === 'drive'}
+    />{/if}
 </div>
 
 {#if workspace.save.state.kind === 'stale'}

@@ -8,15 +8,17 @@
     jointId: string;
     /** at least one, in the order of the work */
     blocks: readonly Block[];
+    /** on touch a press is fixed at the foot of this stage: it stands above that */
+    lifted: boolean;
   }
-  let { jointId, blocks }: Props = $props();
+  let { jointId, blocks, lifted }: Props = $props();
   const preferences = usePreferences();
   const first = $derived(blocks[0]);
 </script>
 
 {#if first}
   {@const { title, text } = blockInWords(first, preferences.inWords)}
-  <aside class="stop" aria-label="Blocking issues" data-testid="stop-bar">
+  <aside class="stop" class:lifted aria-label="Blocking issues" data-testid="stop-bar">
     <span class="sign" aria-hidden="true">✕</span>
     <p>
       <strong>{title}.</strong>
@@ -55,6 +57,11 @@
   }
   a {
     flex: none;
+  }
+  @media (pointer: coarse) {
+    .lifted {
+      bottom: 96px;
+    }
   }
   /* in a low window it would cover what is typed */
   @media (max-height: 520px) {

@@ -97,7 +97,7 @@ export function toldInWords(told: Told): string {
     case 'driving-not-logged':
       return `Driving not logged${told.holes ? ` (inspected all the same): hole ${holesNamed(told.holes)}` : ''}: driver, order and time are not recorded`;
     case 'driving-stated':
-      return `Driving recorded later, its time stated by the person who recorded it: hole ${holesNamed(told.holes)}`;
+      return `Driving logged after the inspection; driving time entered by the user: hole ${holesNamed(told.holes)}`;
     case 'lots-not-told':
       return `Lot not recorded for ${told.parts.join(', ')}`;
     case 'expired':

@@ -2,5 +2,5 @@
 export const whenInWords = (at: string): string =>
   new Date(at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' });
 
-/** The same in files and logs, whoever reads them where. */
+/** The same in files and logs: always UTC. */
 export const whenUtc = (at: string): string => `${at.slice(0, 16).replace('T', ' ')} UTC`;

@@ -6,6 +6,7 @@
   import type { Multipliers } from '$core/rules/multipliers.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import Axis from './Axis.svelte';
+  import ChartHead from './ChartHead.svelte';
   import { ticksApart } from './ticks';
 
   /** How much of the whole sheet the joint carries at every pitch it may have, and what governs there. */
@@ -64,14 +65,13 @@
 </script>
 
 <div class="whole" class:stale>
-  <p class="said">
-    <strong class="draw-title">Share of the whole sheet that the joint carries</strong>
+  <ChartHead title="Share of the whole sheet that the joint carries">
     <span
       >{view.sheet}{view.sheetChosen ? '' : ', the weakest of the family'}, {preferences.inWords(
         view.thicknessIn
       )} · {view.rows} row{view.rows > 1 ? 's' : ''} in single shear · published reference values</span
     >
-  </p>
+  </ChartHead>
   <div class="efficiency" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
     <svg
       width={widthPx}
@@ -183,17 +183,6 @@
     grid-template-rows: auto minmax(0, 1fr);
     height: 100%;
     min-height: 0;
-  }
-  .said {
-    padding: 6px 0 0 14px;
-    font-size: 14px;
-    line-height: 1.35;
-  }
-  .said > * {
-    display: block;
-  }
-  .said span {
-    color: var(--ink-soft);
   }
   .efficiency {
     min-height: 0;

@@ -7,6 +7,7 @@
   import Arithmetic from '$lib/ui/kit/Arithmetic.svelte';
   import VerdictMark from '$lib/ui/kit/VerdictMark.svelte';
   import Axis from './Axis.svelte';
+  import ChartHead from './ChartHead.svelte';
 
   /** Head diameters or heights in D in the order they were measured, against the limits. */
   interface Props {
@@ -70,8 +71,7 @@
 </script>
 
 <div class="whole">
-  <p class="said">
-    <strong class="draw-title">Head {word} in D, in the order measured</strong>
+  <ChartHead title="Head {word} in D, in the order measured">
     {#if statistics.count > 1}
       <span data-testid="run-statistics"
         >mean {statistics.mean.toFixed(2)} D, spread {(statistics.spread ?? 0).toFixed(3)} D, {word}
@@ -90,7 +90,7 @@
           : ` before hole ${next}`}</span
       >
     {/if}
-  </p>
+  </ChartHead>
   <div class="run" bind:clientWidth={widthPx} bind:clientHeight={heightPx}>
     <svg
       width={widthPx}
@@ -164,20 +164,6 @@
     grid-template-rows: auto minmax(150px, 1fr);
     height: 100%;
     min-height: 0;
-  }
-  .said {
-    font-size: 14px;
-    line-height: 1.35;
-  }
-  .said > * {
-    display: block;
-  }
-  .said span {
-    color: var(--ink-soft);
-    font-variant-numeric: tabular-nums;
-  }
-  .said .warns {
-    color: var(--amber);
   }
   .run {
     position: relative;

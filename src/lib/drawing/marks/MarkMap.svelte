@@ -48,6 +48,11 @@
   const LINES_PX = 330;
   const acrossPx = $derived((strips[0]?.metal.width ?? 0) - 2 * radius);
   const isNarrow = $derived(strips.length > 1 || acrossPx < LINES_PX);
+  /** under the strip that begins at the datum */
+  const datumY = $derived.by(() => {
+    const [first] = strips;
+    return first && strips.length > 1 ? first.metal.y + first.metal.height + 14 : highPx - 4;
+  });
   /** closer than this, seven are shown enlarged */
   const DENSE_PX = 24;
   const onCanvas = $derived(marks.length > MOST_ELEMENTS);
@@ -96,14 +101,12 @@
           <text y={radius + 15} text-anchor="middle">open</text>
         </g>
       {/each}
-      <text class="side" x={x(0)} y={highPx - 4} text-anchor={mirrored ? 'end' : 'start'}
-        >{datum}</text
-      >
+      <text class="side" x={x(0)} y={datumY} text-anchor={mirrored ? 'end' : 'start'}>{datum}</text>
       {#if scene.spread}
         <text
           class="side"
           x={isNarrow ? x(0) : x(widthIn)}
-          y={isNarrow ? highPx - 20 : highPx - 4}
+          y={isNarrow && strips.length === 1 ? highPx - 20 : highPx - 4}
           text-anchor={mirrored === isNarrow ? 'end' : 'start'}
           >{strips.length > 1
             ? `rows drawn apart, in ${strips.length} strips`

@@ -29,7 +29,7 @@
   import PlacesRow from './PlacesRow.svelte';
   import PlateEntry from './PlateEntry.svelte';
   import Readings from './Readings.svelte';
-  import TypedVerdict from './TypedVerdict.svelte';
+  import ResultRow from './ResultRow.svelte';
   import type { LookWay } from './typed-look.ts';
 
   /** One head: what was measured, felt or seen in, the verdict with its reasons out. */
@@ -59,7 +59,6 @@
   const typed = $derived(desk.typedFor(hole));
   const live = $derived(desk.way === 'calipers' ? desk.reportFor(hole) : null);
   const judged = $derived(desk.judgedFor(hole));
-  const problems = $derived(desk.problemsFor(hole));
   const looksLeft = $derived(desk.looksLeft(hole));
   const datum = $derived(desk.datumAsked(hole));
   const metal = $derived(desk.metalAsked(hole));
@@ -69,7 +68,6 @@
   const fitting = $derived(plates.filter(({ sizes }) => sizes.some((size) => size.dash === dash)));
   const row = $derived(issued?.row ?? 1);
   const now = $derived(desk.states.get(hole));
-  const expired = $derived(now?.expired ?? false);
   const recorded = $derived(desk.recordedFor(hole));
   /** a reading being typed comes before the recorded one */
   const shown = $derived(
@@ -207,32 +205,7 @@
       shown.
     </p>
   {/if}
-  <div class="result" aria-live="polite" data-testid="result-row">
-    {#if expired && !desk.left.has(hole)}
-      <Notice
-        level="stop"
-        title={CHECK.drivenAfterItsBatchExpired}
-        text="Values within limits do not make it acceptable. Only a written disposition can leave the rivet in: refer it below."
-      />
-    {/if}
-    {#if judged?.ok}
-      <TypedVerdict {desk} {hole} {live} />
-    {:else if live && !judged}
-      <Notice
-        level="attention"
-        title="Incomplete"
-        text="Enter the measuring uncertainty and the flushness."
-      />
-    {:else if judged && !problems.diameter && !problems.height}
-      <Notice
-        level="attention"
-        title="Check the entries"
-        text={preferences.refusal(judged.error.said)}
-      />
-    {:else}
-      <p class="awaited hint">{CHECK.resultAppears}</p>
-    {/if}
-  </div>
+  <ResultRow {desk} {hole} {live} />
   <PlacesRow clean={typed.clean} onchange={(clean) => desk.type(hole, { clean })} />
   <button
     data-testid="record"
@@ -330,21 +303,6 @@
     display: flex;
     gap: 6px;
     margin-left: auto;
-  }
-  /* its place is there before the result: nothing below it moves as one types */
-  .result {
-    display: flex;
-    flex-direction: column;
-    gap: 10px;
-    min-height: 76px;
-  }
-  .awaited {
-    display: flex;
-    align-items: center;
-    min-height: 76px;
-    padding: 8px 12px;
-    border: 1.5px dashed var(--line-strong);
-    border-radius: 10px;
   }
   .record {
     font-size: 1.1rem;

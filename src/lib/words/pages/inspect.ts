@@ -1,8 +1,12 @@
 import { CONNECTION, onceOnly } from '../connection.ts';
 /** What the pages of check call things: tests find them by the same words. */
 export const CHECK = {
-  resultAppears:
-    'Measure the shop head: diameter, then height above the sheet. The result appears here.',
+  resultAppears: {
+    calipers:
+      'Measure the shop head: diameter, then height above the sheet. The result appears here.',
+    plate: 'Answer the questions of the gauge plate. The result appears here.',
+    eye: 'Mark each defect you see below. The result appears here.'
+  },
   itIsWhatIRead: 'Yes, reading is correct',
   aLeadReleasesThis: 'A lead releases this',
   notByTheShopsRules: 'Not by the shop’s own rules',

@@ -27,26 +27,19 @@
     if (data.by === 'finding') return sentence(FINDING_NAMES[key as Finding] ?? '');
     return name ?? (data.by === 'tool' ? 'No setting on record' : 'Driving not logged');
   };
-  /** the rivets of a group, as a list; null where the list cannot be asked by it */
+  /** the rivets at which a group's finding was made, as a list; null where a list cannot be asked that */
   function listOf(key: string | null): string | null {
-    const own: [string, string][] | null =
-      data.by === 'all'
-        ? []
-        : key === null
-          ? null
-          : data.by === 'finding'
-            ? [['finding', key]]
-            : [
-                ['person', key],
-                ['did', 'drove']
-              ];
-    if (own === null) return null;
-    const kept = [...page.url.searchParams].filter(
-      ([name, value]) => value !== '' && name !== 'by' && own.every(([other]) => other !== name)
-    );
-    const from: [string, string][] =
-      data.wish.from === undefined ? [['from', data.weeks[0] ?? '']] : [];
-    return `/records?${new URLSearchParams([...kept, ...own, ...from]).toString()}`;
+    const finding = data.by === 'finding' ? key : (data.wish.finding ?? null);
+    if (finding === null || (key === null && data.by !== 'all')) return null;
+    const asked = new URLSearchParams(page.url.searchParams);
+    asked.delete('by');
+    asked.set('finding', finding);
+    if (data.by === 'person' && key !== null) {
+      asked.set('person', key);
+      asked.set('did', 'drove');
+    }
+    if (data.wish.from === undefined) asked.set('from', data.weeks[0] ?? '');
+    return `/records?${asked.toString()}`;
   }
   const mostShare = $derived(
     Math.max(
