@@ -162,6 +162,8 @@
     min-width: 0;
     min-height: 0;
     overflow: auto;
+    /* what one tabs to is not under a bar that stays at the foot */
+    scroll-padding-block: 8px 88px;
   }
   @media (max-width: 700px) {
     .shop {

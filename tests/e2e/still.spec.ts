@@ -119,3 +119,33 @@ test('on a phone what is typed stands before the drawing', async ({ page, app })
     await y(page.getByTestId('plan-view'))
   );
 });
+
+for (const { name, viewport } of WIDTHS.slice(2))
+  test(`no bar covers the field that one is in, at ${name}`, async ({ page, app }) => {
+    await page.setViewportSize(viewport);
+    // nothing can be laid out on it: Layout stops it, and Stack-up says so at its foot
+    await openOwn(page, app, { ...BOTTOM_LAP, edgeIn: '1/16' }, 'stack-up');
+    await expect(page.getByTestId('stop-bar')).toBeVisible();
+    // it stands at the end of the stage, not on the middle of it
+    const top = await page.getByTestId('stop-bar').evaluate((bar) => {
+      bar.closest('main')?.scrollTo(0, 1e6);
+      return bar.getBoundingClientRect().top;
+    });
+    const end = await page
+      .locator('.frame')
+      .evaluate((frame) => frame.getBoundingClientRect().bottom);
+    expect(top).toBeGreaterThanOrEqual(end - MOST_PX);
+    const boxes = await page.locator('main input.field-box:visible').all();
+    expect(boxes.length).toBeGreaterThan(4);
+    const covered: string[] = [];
+    for (const box of boxes) {
+      await box.focus();
+      const over = await box.evaluate((field) => {
+        const { x, y, width, height } = field.getBoundingClientRect();
+        const there = document.elementFromPoint(x + width / 2, y + height / 2);
+        return there === field ? null : `${field.id} under ${there?.outerHTML.slice(0, 80)}`;
+      });
+      if (over) covered.push(over);
+    }
+    expect(covered).toEqual([]);
+  });

@@ -273,6 +273,16 @@
     min-height: 0;
     min-width: 0;
   }
+  /* One below the other, a stage is as long as it is: what stands below it stands at its end, not on it. */
+  @media (max-width: 900px) {
+    .joint {
+      height: auto;
+      min-height: 100%;
+    }
+    .station {
+      flex: 1 0 auto;
+    }
+  }
   /* Nothing is green while something stops the joint. */
   .stopped {
     --olive: var(--metal-dark);
