@@ -132,7 +132,7 @@ for (const { name, viewport } of WIDTHS.slice(2))
       return bar.getBoundingClientRect().top;
     });
     const end = await page
-      .locator('.frame')
+      .locator('.frame:has(.worksheet)')
       .evaluate((frame) => frame.getBoundingClientRect().bottom);
     expect(top).toBeGreaterThanOrEqual(end - MOST_PX);
     const boxes = await page.locator('main input.field-box:visible').all();
