@@ -131,7 +131,7 @@
     min-height: 56px;
     border-radius: 10px;
     color: inherit;
-    font-size: 0.8rem;
+    font-size: var(--small);
     text-decoration: none;
     cursor: pointer;
     overflow: hidden;
@@ -180,7 +180,7 @@
     .rail button {
       flex: 1 1 0;
       min-width: 44px;
-      font-size: 0.75rem;
+      font-size: var(--small);
     }
     .rail .sign,
     .gap {

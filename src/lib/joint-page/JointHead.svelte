@@ -86,7 +86,7 @@
     align-items: center;
     min-width: 44px;
     min-height: 44px;
-    font-size: 0.9rem;
+    font-size: var(--small);
     text-decoration: underline;
     white-space: nowrap;
     cursor: pointer;

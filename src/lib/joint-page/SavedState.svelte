@@ -41,7 +41,7 @@
     padding: 0.3rem 0.8rem;
     border-radius: 999px;
     white-space: nowrap;
-    font-size: 0.9rem;
+    font-size: var(--small);
   }
   @media (max-width: 1150px) {
     .good .text,

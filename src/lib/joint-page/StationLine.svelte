@@ -133,7 +133,7 @@
     color: var(--amber);
   }
   .status {
-    font-size: 0.8rem;
+    font-size: var(--small);
     color: var(--ink-soft);
     white-space: nowrap;
     overflow: hidden;

@@ -49,7 +49,7 @@
     display: none;
   }
   .axis :global(text) {
-    font-size: 12.5px;
+    font-size: 14px;
     font-variant-numeric: tabular-nums;
     fill: var(--ink-soft);
   }

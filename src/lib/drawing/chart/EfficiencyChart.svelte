@@ -196,7 +196,7 @@
     stroke-dasharray: 7 4;
   }
   .limit-name {
-    font-size: 12.5px;
+    font-size: 14px;
     fill: var(--brick);
   }
   .span {
@@ -225,7 +225,7 @@
     stroke-dasharray: 3 4;
   }
   .governs {
-    font-size: 13px;
+    font-size: 14px;
   }
   .best {
     fill: var(--olive-fill);

@@ -156,7 +156,7 @@
     stroke: var(--dye);
   }
   .foot {
-    font-size: 12.5px;
+    font-size: 14px;
     fill: var(--ink-soft);
   }
 </style>

@@ -120,7 +120,7 @@
     fill: color-mix(in srgb, var(--olive) 28%, transparent);
   }
   .stop {
-    font-size: 13px;
+    font-size: 14px;
     font-weight: 700;
     fill: var(--olive-deep);
   }

@@ -211,7 +211,7 @@
     stroke-dasharray: none;
   }
   .limit-name {
-    font-size: 12.5px;
+    font-size: 14px;
     fill: var(--olive-deep);
   }
   .limit-name.low {

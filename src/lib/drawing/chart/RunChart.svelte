@@ -177,7 +177,7 @@
     max-width: 26rem;
   }
   text {
-    font-size: 12.5px;
+    font-size: 14px;
     font-variant-numeric: tabular-nums;
   }
   .foot {

@@ -223,7 +223,7 @@
     stroke-dasharray: 7 4;
   }
   .limit-name {
-    font-size: 12px;
+    font-size: 14px;
     fill: var(--brick);
   }
   .size {
@@ -258,7 +258,7 @@
     fill: var(--olive);
   }
   .value {
-    font-size: 12.5px;
+    font-size: 14px;
     font-variant-numeric: tabular-nums;
   }
   .need {

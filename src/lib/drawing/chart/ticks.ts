@@ -1,5 +1,5 @@
-/** Width of a figure of an axis, px a letter: 12.5 px figures. */
-const LETTER_PX = 7.4;
+/** Width of a figure of an axis, px a letter: 14 px figures. */
+const LETTER_PX = 8.3;
 const BETWEEN_PX = 8;
 
 /**

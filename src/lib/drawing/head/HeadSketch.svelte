@@ -77,7 +77,7 @@
     stroke-dasharray: 10 4 2 4;
   }
   text {
-    font-size: 13px;
+    font-size: 14px;
     font-variant-numeric: tabular-nums;
   }
   .good {

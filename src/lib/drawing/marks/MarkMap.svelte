@@ -149,11 +149,11 @@
     stroke-width: 2;
   }
   .open text {
-    font-size: 12px;
+    font-size: 14px;
     fill: var(--amber);
   }
   .side {
-    font-size: 12px;
+    font-size: 14px;
     fill: var(--ink-soft);
   }
 </style>

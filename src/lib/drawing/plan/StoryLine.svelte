@@ -232,7 +232,7 @@
     stroke: var(--metal-edge);
   }
   .inch {
-    font-size: 12px;
+    font-size: 14px;
     fill: var(--ink-soft);
   }
 </style>

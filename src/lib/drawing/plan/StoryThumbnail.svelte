@@ -90,7 +90,7 @@
     font-weight: 700;
   }
   text {
-    font-size: 12px;
+    font-size: 14px;
   }
   .note {
     fill: var(--ink-soft);

@@ -56,7 +56,7 @@
   /** room that one mark's label needs with two levels, px */
   const LABEL_PX = 36;
   /** of a figure at the labels' size */
-  const CHARACTER_PX = 7.8;
+  const CHARACTER_PX = 8.1;
   /** a drawing wider than this is more than a browser draws at once */
   const WIDEST_PX = 30_000;
   const SIDE = 26;
@@ -272,7 +272,7 @@
     fill: transparent;
   }
   .mark text {
-    font-size: 13.5px;
+    font-size: 14px;
     font-variant-numeric: tabular-nums;
   }
   .leader {

@@ -23,7 +23,7 @@
     stroke-dasharray: 6 4;
   }
   .part {
-    font-size: 12px;
+    font-size: 14px;
     font-weight: 700;
     fill: var(--amber);
     paint-order: stroke;

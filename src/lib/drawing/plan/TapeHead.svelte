@@ -108,7 +108,7 @@
   }
   .stepped {
     margin-left: auto;
-    font-size: 0.9rem;
+    font-size: var(--small);
     color: var(--ink-soft);
   }
   .stepped.off {

@@ -280,7 +280,7 @@
     stroke-width: 1.6;
   }
   .hole text {
-    font-size: 12px;
+    font-size: 14px;
   }
   .picked .edge {
     fill: var(--dye);

@@ -159,7 +159,7 @@
     fill: color-mix(in srgb, var(--metal-dark) 60%, var(--paper));
   }
   .name {
-    font-size: 13px;
+    font-size: 14px;
   }
   .run rect {
     fill: var(--paper);
@@ -170,7 +170,7 @@
     fill: var(--olive-soft);
   }
   .run text {
-    font-size: 13px;
+    font-size: 14px;
     font-weight: 700;
     pointer-events: none;
   }

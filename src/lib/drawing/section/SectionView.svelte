@@ -303,7 +303,7 @@
     stroke-linejoin: round;
   }
   .stop {
-    font-size: 13px;
+    font-size: 14px;
     font-weight: 700;
     fill: var(--olive-deep);
   }

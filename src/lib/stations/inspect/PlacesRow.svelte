@@ -30,7 +30,7 @@
     flex: 1 1 7rem;
     min-height: 44px;
     padding-inline: 8px;
-    font-size: 0.92rem;
+    font-size: var(--small);
   }
   .act[aria-pressed='true'] {
     border-color: var(--olive);

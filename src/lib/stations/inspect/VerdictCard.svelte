@@ -39,7 +39,7 @@
     padding: 8px 12px;
     border: 2px solid;
     border-radius: 10px;
-    font-size: 0.92rem;
+    font-size: var(--small);
   }
   strong {
     font-family: var(--head-font);

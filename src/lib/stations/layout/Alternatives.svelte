@@ -97,7 +97,7 @@
   }
   .count small,
   dd small {
-    font-size: 0.85rem;
+    font-size: var(--small);
     font-weight: 400;
     color: var(--ink-soft);
   }

@@ -100,7 +100,7 @@
 
 <style>
   .of {
-    font-size: 0.85rem;
+    font-size: var(--small);
     font-weight: 400;
     color: var(--ink-soft);
   }
@@ -112,7 +112,7 @@
     font-size: 1.05rem;
   }
   .checks {
-    font-size: 0.92rem;
+    font-size: var(--small);
     color: var(--olive-deep);
   }
   .checks.bad {

@@ -111,7 +111,7 @@
     position: sticky;
     top: 0;
     background: var(--panel);
-    font-size: 0.85rem;
+    font-size: var(--small);
     color: var(--ink-soft);
   }
   td:nth-child(5) {
@@ -122,7 +122,7 @@
     display: block;
     font-weight: 400;
     color: var(--ink-soft);
-    font-size: 0.8rem;
+    font-size: var(--small);
   }
   /* each length a card, led by its verdict and what is in stock */
   @container (max-width: 640px) {
@@ -164,7 +164,7 @@
       content: attr(data-name) ' ';
       display: block;
       color: var(--ink-soft);
-      font-size: 0.8rem;
+      font-size: var(--small);
     }
   }
   .picked {

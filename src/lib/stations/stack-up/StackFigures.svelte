@@ -159,7 +159,7 @@
     white-space: normal;
   }
   .of {
-    font-size: 0.85rem;
+    font-size: var(--small);
     font-weight: 400;
     color: var(--ink-soft);
   }

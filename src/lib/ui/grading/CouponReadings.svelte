@@ -80,7 +80,7 @@
   }
   .wrong {
     color: var(--amber);
-    font-size: 0.8rem;
+    font-size: var(--small);
   }
   .measuring {
     padding-top: 8px;

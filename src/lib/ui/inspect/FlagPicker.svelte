@@ -92,7 +92,7 @@
     line-height: 1.25;
   }
   small {
-    font-size: 0.82rem;
+    font-size: var(--small);
     color: var(--ink-soft);
   }
 </style>

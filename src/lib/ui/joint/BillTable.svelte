@@ -97,7 +97,7 @@
     td::before {
       content: attr(data-head);
       color: var(--ink-soft);
-      font-size: 0.8rem;
+      font-size: var(--small);
       font-weight: normal;
     }
   }

@@ -61,7 +61,7 @@
   .name small {
     display: block;
     color: var(--ink-soft);
-    font-size: max(12px, 0.78em);
+    font-size: max(var(--small), 0.78em);
   }
   .value {
     font-size: 1.3rem;

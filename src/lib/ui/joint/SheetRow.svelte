@@ -190,7 +190,7 @@
     width: auto;
     max-width: calc(100% - 200px);
     padding: 0 0 0 40px;
-    font-size: 0.9rem;
+    font-size: var(--small);
   }
   .told {
     display: grid;

@@ -31,7 +31,7 @@
     border-radius: 8px;
     background: var(--panel);
     padding: 0.4rem 0.7rem;
-    font-size: 0.85rem;
+    font-size: var(--small);
     font-variant-numeric: tabular-nums;
   }
   p {

@@ -34,7 +34,7 @@
     font-variant-numeric: tabular-nums;
   }
   small {
-    font-size: max(12px, 0.68em);
+    font-size: max(var(--small), 0.68em);
     font-weight: 400;
     color: var(--ink-soft);
   }

@@ -59,7 +59,7 @@
     display: flex;
     justify-content: space-between;
     margin-top: 3px;
-    font-size: 0.75rem;
+    font-size: var(--small);
     color: var(--ink-soft);
     white-space: nowrap;
   }

@@ -36,7 +36,7 @@
     padding: 0.5rem 0.75rem;
     border-radius: 8px;
     border-left: 5px solid;
-    font-size: 0.92rem;
+    font-size: var(--small);
   }
   .note {
     background: var(--bench);

@@ -166,7 +166,7 @@
       content: attr(data-name);
       display: block;
       color: var(--ink-soft);
-      font-size: 0.75rem;
+      font-size: var(--small);
     }
   }
   /* the whole row is the target */

@@ -156,7 +156,7 @@
   }
   [type='date'] {
     padding-inline: 6px;
-    font-size: 0.85rem;
+    font-size: var(--small);
   }
   .buttons {
     grid-column: span 2;

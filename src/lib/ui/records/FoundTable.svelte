@@ -120,7 +120,7 @@
   }
   .tool {
     margin-left: 6px;
-    font-size: 0.8rem;
+    font-size: var(--small);
     text-decoration: underline;
   }
   th a {

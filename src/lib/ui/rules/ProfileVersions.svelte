@@ -54,7 +54,7 @@
     cursor: pointer;
   }
   .version span {
-    font-size: 0.8rem;
+    font-size: var(--small);
     color: var(--ink-soft);
   }
   .version[aria-pressed='true'] {

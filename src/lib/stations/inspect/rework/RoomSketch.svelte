@@ -76,7 +76,7 @@
     stroke: var(--dye);
   }
   text {
-    font-size: 12px;
+    font-size: 14px;
     font-variant-numeric: tabular-nums;
   }
 </style>

@@ -224,7 +224,7 @@
     gap: 8px 26px;
   }
   dt {
-    font-size: 0.8rem;
+    font-size: var(--small);
     color: var(--ink-soft);
   }
   dd {
@@ -266,7 +266,7 @@
     .when {
       grid-column: 1 / -1;
       color: var(--ink-soft);
-      font-size: 0.85rem;
+      font-size: var(--small);
     }
   }
 </style>
