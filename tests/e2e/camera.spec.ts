@@ -43,6 +43,7 @@ test('a head inside a closed member is measured in the camera’s picture, and C
   await page.getByRole('button', { name: DRIVE.releaseItAndStartDriving }).click();
   await page.getByRole('button', { name: DRIVE.howDoesOneGetAt }).click();
   await answerAccess(page, { closedMember: 'yes' });
+  await page.getByTestId('rod-left').click();
   await page.getByLabel(DRIVE.outsideHeightDatumEnd).fill('2.39');
   await page.getByLabel(DRIVE.outsideHeightFarEnd).fill('1.8');
   await page.getByLabel(DRIVE.bothWallsTogetherDatumEnd).fill('0.29');

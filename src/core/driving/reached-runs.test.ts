@@ -4,6 +4,7 @@ import { smallIssue } from '../../../tests/support/small-issue.ts';
 import { STARTING_TOOLS } from '../drive/driving-tools.ts';
 import type { IssuedHole } from '../release/release.ts';
 import { drivingWays } from './driving-ways.ts';
+import { holeWays } from './hole-ways.ts';
 import { reachedRuns } from './reached-runs.ts';
 import { rivetRuns } from './rivet-runs.ts';
 
@@ -27,6 +28,24 @@ const parts = (access = walled, tools = STARTING_TOOLS) =>
     key: part.key,
     chosen: drivingWays(part, OUTLINE, access, tools).chosen
   }));
+
+describe('what reaches each hole', () => {
+  it('tells hole by hole what the parts of the run tell', () => {
+    const ways = (access = walled) => [
+      ...holeWays(issue, OUTLINE, access, STARTING_TOOLS).values()
+    ];
+    expect(ways()).toEqual([null, 'buck', 'buck', 'buck', 'buck']);
+    expect(ways({ ...walled, closedMember: true })).toEqual(Array(5).fill('remote-bar'));
+    // a yoke over the left edge with a low wall: the first by it, others as deep as the throat lets it
+    const left = {
+      ...walled,
+      edges: { ...walled.edges, left: 0 },
+      upstands: walled.upstands.map((one) => ({ ...one, heightIn: 0.2 }))
+    };
+    expect(ways(left).slice(0, 1)).toEqual(['squeeze']);
+    expect(ways(left).at(-1)).toBe('buck');
+  });
+});
 
 describe('a run that is partly blocked', () => {
   it('is two: those that a bar reaches, and the others with no way', () => {

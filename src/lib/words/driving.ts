@@ -16,6 +16,16 @@ export const WAY_WORDS: Record<DrivingWay, string> = {
   'two-people': 'two people'
 };
 
+/** On a drawing, in a hole. */
+export const WAY_LETTERS: Record<DrivingWay, string> = {
+  'remote-bar': 'W',
+  'punch-dimpling': 'D',
+  squeeze: 'S',
+  'back-rivet': 'B',
+  buck: 'G',
+  'two-people': '2'
+};
+
 /** An order of size is not rounded to the pound. */
 const TOLD_TO_LB = 10;
 export const forceInWords = ({ lb, estimated }: SqueezeForce): string =>

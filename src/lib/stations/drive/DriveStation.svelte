@@ -20,7 +20,7 @@
   import Notice from '../../ui/kit/Notice.svelte';
   import { useReleaseDesk } from '../inspect/release-desk';
   import ReleaseFirst from '../inspect/ReleaseFirst.svelte';
-  import AccessSheet from './AccessSheet.svelte';
+  import AccessSheet from './access/AccessSheet.svelte';
   import ColdPanel from './ColdPanel.svelte';
   import { useDriveDesk } from './open-drive';
   import { footSwitch, letGoOfFocus } from './foot-switch';
@@ -280,6 +280,9 @@
     <AccessSheet
       open={placing}
       {access}
+      issue={desk.issue}
+      runs={desk.runs}
+      {tools}
       onsave={(told) => desk.place(told)}
       onclose={() => (placing = false)}
     />

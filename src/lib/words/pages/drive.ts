@@ -7,6 +7,19 @@ export const DRIVE = {
   backToTheOrderOf: 'Reset to standard order',
   bothWallsTogetherDatumEnd: 'Both walls together, datum end',
   bothWallsTogetherFarEnd: 'Both walls together, far end',
+  accessPlan: 'Plan of the joint, from the manufactured heads',
+  accessSection: 'Section through the sheets',
+  bothSides: 'Both sides are reached',
+  edgesHint:
+    'Press a free edge and enter how far the part goes on beyond the joint outline there; 0: the outline is the edge. Blank: no yoke access. Drag an obstruction to its place.',
+  noYokeAccess: 'no yoke access',
+  notPlacedYet: 'not placed yet',
+  obstructionHeight: 'Obstruction height',
+  onAPlate: 'Part on a plate',
+  reachByHole: 'What reaches each hole, with what is entered so far',
+  reachNotYet:
+    'What reaches each hole is shown once every obstruction has its side, distance and height.',
+  sectionNothing: 'Place an obstruction to see it beside its hole.',
   changeHowOneGetsAt: 'Change access',
   dueDriveNow: 'due: drive now',
   freeEdgesWhatStandsUp:

@@ -9,7 +9,8 @@ export interface TypedAccess {
     side: Side;
     inset: string;
     height: string;
-    on: 'head' | 'shop';
+    /** null: not said */
+    on: 'head' | 'shop' | null;
   }[];
   headRoom: string;
   shopRoom: string;
@@ -22,7 +23,8 @@ export interface TypedAccess {
     far: string;
     walls: string;
     wallsFar: string;
-    from: 'left' | 'right';
+    /** null: not said */
+    from: 'left' | 'right' | null;
     offset: string;
   };
 }
@@ -51,17 +53,17 @@ export const typedOf = (access: DrivingAccess | null): TypedAccess => ({
     far: text(access?.member?.farIn ?? null),
     walls: text(access?.member?.wallsIn ?? null),
     wallsFar: text(access?.member?.wallsFarIn ?? access?.member?.wallsIn ?? null),
-    from: access?.member?.from ?? 'left',
+    from: access?.member?.from ?? null,
     offset: text(access?.member?.offsetIn ?? null)
   }
 });
 
-export const newUpstand = (): TypedAccess['upstands'][number] => ({
+export const newUpstand = (side: Side): TypedAccess['upstands'][number] => ({
   id: crypto.randomUUID(),
-  side: 'top',
+  side,
   inset: '',
   height: '',
-  on: 'shop'
+  on: null
 });
 
 /** A length, or what is wrong with it. */
@@ -89,6 +91,8 @@ export function accessOf(typed: TypedAccess): {
   };
   for (const key of ['faceDown', 'armsReach', 'closedMember'] as const)
     if (typed[key] === null) wrong.set(key, 'yes or no');
+  if (typed.closedMember && typed.member.from === null) wrong.set('member.from', 'which end');
+  for (const { id, on } of typed.upstands) if (on === null) wrong.set(`${id}.on`, 'which side');
   const draft = {
     edges: Object.fromEntries(
       SIDES.map((side) => [side, field(`edges.${side}`, typed.edges[side])])
@@ -130,4 +134,20 @@ export function accessOf(typed: TypedAccess): {
     wrong.set(key, message);
   }
   return { access: null, wrong };
+}
+
+/**
+ * What the drawing shows of reach while one still types: a question not answered counts as a no, and a closed member's
+ * measures decide nothing about who gets there.
+ *
+ * @returns null where a length cannot be read, or an obstruction lacks its place or height
+ */
+export function draftOf(typed: TypedAccess): DrivingAccess | null {
+  const { access } = accessOf({
+    ...typed,
+    faceDown: typed.faceDown ?? false,
+    armsReach: typed.armsReach ?? false,
+    closedMember: false
+  });
+  return access && { ...access, closedMember: typed.closedMember ?? false };
 }
