@@ -27,7 +27,4 @@
     gap: 1rem;
     padding: 3rem;
   }
-  h1 {
-    font-size: 2rem;
-  }
 </style>

@@ -132,6 +132,7 @@
     border-radius: 10px;
     color: inherit;
     font-size: var(--small);
+    text-align: center;
     text-decoration: none;
     cursor: pointer;
     overflow: hidden;

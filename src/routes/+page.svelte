@@ -229,12 +229,6 @@
   header {
     justify-content: space-between;
   }
-  h1 {
-    font-size: 1.8rem;
-  }
-  h2 {
-    font-size: 1.15rem;
-  }
   .ask {
     align-items: end;
   }

@@ -13,7 +13,9 @@ export async function wrongOn(
   const axe = new AxeBuilder({ page });
   if (within !== null) axe.include(within);
   const { violations } = await (
-    colors ? axe.withRules(['color-contrast']) : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa'])
+    colors
+      ? axe.withRules(['color-contrast'])
+      : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
   ).analyze();
   return violations.map(({ id, nodes }) => `${what} ${id}: ${nodes[0]?.html.slice(0, 200) ?? ''}`);
 }

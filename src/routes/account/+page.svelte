@@ -21,7 +21,7 @@
   <p>{data.me.role}</p>
   {#if form?.said}<Notice level="note" title={COMMON.done} text={form.said} />{/if}
   <section aria-labelledby="password">
-    <h2 class="head-2" id="password">Change password</h2>
+    <h2 id="password">Change password</h2>
     <TypedForm action="?/password" refused={refused('password')}>
       <Field name="old" label="Current password" type="password" autocomplete="current-password" />
       <Field
@@ -35,7 +35,7 @@
     </TypedForm>
   </section>
   <section aria-labelledby="pin">
-    <h2 class="head-2" id="pin">PIN for shared devices</h2>
+    <h2 id="pin">PIN for shared devices</h2>
     <p class="hint">On a shared device set up by a lead, the PIN alone signs you in.</p>
     <TypedForm action="?/pin" refused={refused('pin')}>
       <Field
@@ -56,7 +56,7 @@
     </TypedForm>
   </section>
   <section aria-labelledby="out">
-    <h2 class="head-2" id="out">Everywhere</h2>
+    <h2 id="out">Everywhere</h2>
     <form method="POST" action="?/everywhere">
       <button class="act">{PEOPLE.signOutEverywhere}</button>
     </form>
@@ -64,7 +64,4 @@
 </div>
 
 <style>
-  h1 {
-    font-size: 1.9rem;
-  }
 </style>

@@ -183,9 +183,6 @@
   .gauge {
     max-width: 980px;
   }
-  h1 {
-    font-size: 1.7rem;
-  }
   .wishes {
     display: flex;
     flex-wrap: wrap;

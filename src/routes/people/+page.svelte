@@ -61,7 +61,7 @@
         <tr>
           <th>{PEOPLE.name}</th><th>{PEOPLE.login}</th><th>Role</th><th>Sign-in method</th><th
             >Open sessions</th
-          ><th></th>
+          ><th><span class="sr-only">Actions</span></th>
         </tr>
       </thead>
       <tbody>
@@ -71,7 +71,7 @@
   </div>
   <div class="halves">
     <section aria-labelledby="enter">
-      <h2 class="head-2" id="enter">Add user</h2>
+      <h2 id="enter">Add user</h2>
       <TypedForm action="?/enter" refused={refused('enter')}>
         <Field name="name" label={PEOPLE.name} autocomplete="off" maxlength={80} required />
         <Field
@@ -90,7 +90,7 @@
       </TypedForm>
     </section>
     <section aria-labelledby="benches">
-      <h2 class="head-2" id="benches">Shared devices (PIN sign-in)</h2>
+      <h2 id="benches">Shared devices (PIN sign-in)</h2>
       <ul>
         {#each data.benches as bench (bench.id)}
           <li>
@@ -126,9 +126,6 @@
     display: flex;
     flex-direction: column;
     gap: 14px;
-  }
-  h1 {
-    font-size: 1.7rem;
   }
   .code {
     font-size: 1.6rem;

@@ -127,9 +127,6 @@
   .rivets {
     max-width: 980px;
   }
-  h1 {
-    font-size: 1.7rem;
-  }
   .ask {
     display: grid;
     gap: 2px;

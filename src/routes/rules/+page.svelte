@@ -268,12 +268,6 @@
     background: var(--panel);
     border-bottom: 1.5px solid var(--line);
   }
-  h1 {
-    font-size: 1.6rem;
-  }
-  h2 {
-    font-size: 1.25rem;
-  }
   .schools {
     display: flex;
     flex-direction: column;

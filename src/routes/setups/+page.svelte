@@ -34,7 +34,7 @@
     {#each data.cages as { id, cage, settings } (id)}
       <section aria-labelledby="cage-{id}">
         <header>
-          <h2 class="head-2" id="cage-{id}">
+          <h2 id="cage-{id}">
             {cage.name}<span class="quiet-text">, {cage.cutter}</span>
           </h2>
           <a class="act main" href="/setups/{id}{taskAsQuery(data.task)}"

@@ -100,9 +100,6 @@
     gap: 14px;
     max-width: 860px;
   }
-  h1 {
-    font-size: 1.9rem;
-  }
   li {
     display: flex;
     flex-wrap: wrap;

@@ -46,7 +46,7 @@
   {/if}
   {#if data.bench !== null && data.withPin.length > 0}
     <section aria-label={PEOPLE.byPIN}>
-      <h2 class="head-2">Sign in with PIN on {data.bench}</h2>
+      <h2>Sign in with PIN on {data.bench}</h2>
       <TypedForm action={at('pin')} refused={refused('pin')}>
         <fieldset class="names">
           <legend class="label">{PEOPLE.name}</legend>
@@ -74,7 +74,7 @@
     </section>
   {/if}
   <section aria-label="Sign in with password">
-    {#if data.demo}<h2 class="head-2">Sign in with password</h2>{/if}
+    {#if data.demo}<h2>Sign in with password</h2>{/if}
     <TypedForm action={at('password')} refused={refused('password')}>
       <Field name="login" label={PEOPLE.login} autocomplete="username" autocapitalize="none" />
       <Field
@@ -100,9 +100,6 @@
 </div>
 
 <style>
-  h1 {
-    font-size: 1.9rem;
-  }
   .people {
     display: flex;
     flex-direction: column;

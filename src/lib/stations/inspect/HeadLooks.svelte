@@ -33,9 +33,9 @@
 
 {#if rework && looks.length > 0}
   <section class="looks" aria-label="Inspections of hole {hole}" data-testid="head-looks">
-    <h4 class="label">
+    <h3 class="label">
       {looks.length === 1 ? 'The inspection' : 'Inspections: all count, the worst governs'}
-    </h4>
+    </h3>
     <ul>
       {#each looks as look (look.id)}
         {@const voided = desk.rework.voidedLooks.get(look.id)}

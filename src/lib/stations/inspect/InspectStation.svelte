@@ -278,8 +278,9 @@
     what="to check"
     act={CHECK.releaseItAndStartChecking}
     station="inspect"
-  />
-  <div class="old-work"><OldWork jointId={workspace.id} {person} /></div>
+  >
+    {#snippet below()}<OldWork jointId={workspace.id} {person} />{/snippet}
+  </ReleaseFirst>
 {/if}
 
 <style>
@@ -312,10 +313,6 @@
     .run {
       height: 240px;
     }
-  }
-  .old-work {
-    max-width: 620px;
-    padding: 0 3rem 3rem;
   }
   .again {
     padding-top: 8px;

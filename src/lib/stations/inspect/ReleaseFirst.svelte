@@ -1,8 +1,12 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';
+  import PlanView from '$lib/drawing/plan/PlanView.svelte';
+  import Unreadable from '../../ui/joint/Unreadable.svelte';
+  import StationFrame from '../../ui/joint/StationFrame.svelte';
   import ReleaseButton from './ReleaseButton.svelte';
 
-  /** What stands at a station that works on a release, before there is one. */
+  /** What stands at a station that works on a release, before there is one: the plan that would be released, and the press. */
   interface Props {
     title: string;
     text: string;
@@ -10,38 +14,50 @@
     what: string;
     act: string;
     station: 'drive' | 'inspect';
+    /** what can be worked on without a release */
+    below?: Snippet;
   }
-  let { title, text, what, act, station }: Props = $props();
+  let { title, text, what, act, station, below }: Props = $props();
   const workspace = useWorkspace();
   const layout = $derived(workspace.now?.plan.layout);
 </script>
 
-<div class="begin">
-  <h2>{title}</h2>
-  <p>{text}</p>
-  {#if layout?.ok}
-    <p class="what">{layout.result.rivets} rivets {what}</p>
-    <ReleaseButton text={act} {station} />
-  {:else}
-    <p>No layout to release. See Size and Layout for missing input.</p>
-    <a class="act" href="/joints/{workspace.id}/size">To Size</a>
-  {/if}
-</div>
+<StationFrame>
+  {#snippet inputs()}
+    <h2>{title}</h2>
+    <p>{text}</p>
+    {#if layout?.ok}
+      <p class="what">{layout.result.rivets} rivets {what}</p>
+      <ReleaseButton text={act} {station} />
+    {:else}
+      <p>No layout to release. See Size and Layout for missing input.</p>
+      <a class="act" href="/joints/{workspace.id}/size">To Size</a>
+    {/if}
+    {@render below?.()}
+  {/snippet}
+  {#snippet drawing()}
+    {#if workspace.shown && layout?.ok}
+      <p class="label">Plan, not released yet</p>
+      <div class="plan">
+        <PlanView
+          shown={workspace.shown}
+          picked={workspace.picked}
+          onpick={(hole) => (workspace.picked = hole)}
+          stale={!workspace.now}
+        />
+      </div>
+    {:else}
+      <Unreadable />
+    {/if}
+  {/snippet}
+</StationFrame>
 
 <style>
-  .begin {
-    display: flex;
-    flex-direction: column;
-    align-items: flex-start;
-    gap: 1rem;
-    max-width: 620px;
-    padding: 3rem;
-  }
-  h2 {
-    font-size: 1.7rem;
+  .plan {
+    height: calc(100% - 28px);
+    min-height: 300px;
   }
   .what {
-    font-size: 1.3rem;
     font-weight: 700;
   }
 </style>

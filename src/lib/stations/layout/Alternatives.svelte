@@ -31,7 +31,7 @@
 <div class="others" data-testid="alternatives">
   {#each found as other (other.name)}
     <article class:current={other.current}>
-      <h3>{other.name}</h3>
+      <h2>{other.name}</h2>
       <p class="count">
         {other.rivets}<small>&nbsp;rivets{other.rivets === fewest ? ', the fewest' : ''}</small>
       </p>
@@ -86,7 +86,7 @@
     border-color: var(--olive-deep);
     border-width: 2.5px;
   }
-  h3 {
+  h2 {
     font-size: 1.1rem;
   }
   .count {

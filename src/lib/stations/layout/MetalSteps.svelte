@@ -21,7 +21,7 @@
     <li>
       <span class="no">{index + 1}</span>
       <div>
-        <h3>{step.title}</h3>
+        <h2>{step.title}</h2>
         <p>
           {#each step.say as part, at (at)}{#if typeof part === 'string'}{part}{:else}<strong
                 ><Length lengthIn={part.lengthIn} /></strong
@@ -68,7 +68,7 @@
     color: var(--paper);
     font-weight: 700;
   }
-  h3 {
+  h2 {
     font-size: 1rem;
   }
 </style>

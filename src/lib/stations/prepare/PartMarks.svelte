@@ -9,7 +9,7 @@
 </script>
 
 <section aria-labelledby="parts">
-  <h3 id="parts" class="label">Mark the parts</h3>
+  <h2 id="parts" class="label">Mark the parts</h2>
   {#each marks as mark (mark.part)}
     <p class="part-mark">
       <strong>{mark.part} of {mark.of}</strong>

@@ -39,10 +39,10 @@
 </script>
 
 <article class="step" class:big data-testid="step-card">
-  <h3>
+  <h2>
     <span class="quiet-text">{number}</span>
     {words.title}
-  </h3>
+  </h2>
   <p class="count">
     <strong>{step.count}</strong>
     {step.unit}<small>, {minutes(step.minutes)}</small>
@@ -67,7 +67,7 @@
     flex-direction: column;
     gap: 6px;
   }
-  h3 {
+  h2 {
     font-size: 1.25rem;
   }
   .count {
@@ -88,7 +88,7 @@
     gap: min(14px, 2cqh);
     font-size: clamp(1rem, 4.2cqh, 1.5rem);
   }
-  .big h3 {
+  .big h2 {
     font-size: clamp(1.2rem, 8cqh, 3rem);
     line-height: 1.1;
   }

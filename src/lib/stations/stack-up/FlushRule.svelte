@@ -40,7 +40,7 @@
 
 <div class="rule" data-testid="flush-rule">
   <section aria-labelledby="walked">
-    <h3 id="walked" class="label">How the method was selected</h3>
+    <h2 id="walked" class="label">How the method was selected</h2>
     <ol class="steps">
       {#each flush.path as step, index (index)}
         <li class:last={index === flush.path.length - 1}>
@@ -56,14 +56,14 @@
     </ol>
   </section>
   <section aria-labelledby="tools">
-    <h3 id="tools" class="label">Tools, {NAMES[school]}</h3>
+    <h2 id="tools" class="label">Tools, {NAMES[school]}</h2>
     {@render list(flush.tools)}
     <p class="hint">
       Cutter’s pilot: {flush.pilot.drill}, {preferences.inWords(flush.pilot.diameterIn)}, as the
       hole. Drive dimpled joints dead straight: a clinched or offset rivet cracks the lip.
     </p>
     {#if flush.otherTools}
-      <h3 class="label">Other practice: {NAMES[other]}</h3>
+      <h2 class="label">Other practice: {NAMES[other]}</h2>
       {@render list(flush.otherTools)}
     {/if}
     {#each flush.tools as tool, index (index)}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { COMMON } from '$lib/words/pages/common';
+  import SubNav from './SubNav.svelte';
   /** The three pages of Setups. */
   interface Props {
     here: 'cages' | 'driving' | 'tools';
@@ -12,19 +13,7 @@
   ] as const;
 </script>
 
-<nav aria-label="Setups">
-  {#each PAGES as { key, href, text } (key)}
-    <a class="act" class:main={key === here} aria-current={key === here ? 'page' : undefined} {href}
-      >{text}</a
-    >
-  {/each}
-</nav>
-
-<style>
-  nav {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-    margin-bottom: 8px;
-  }
-</style>
+<SubNav
+  label="Setups"
+  links={PAGES.map(({ key, href, text }) => ({ href, text, here: key === here }))}
+/>

@@ -29,7 +29,7 @@
   }
 </script>
 
-<section aria-labelledby={id}>
+<div>
   <h2 {id} class="label">{title}</h2>
   {#if trials.length === 0}
     <p class="hint">None yet.</p>
@@ -38,7 +38,7 @@
       <thead
         ><tr
           ><th>{one}</th>{#each heads as { text, words } (text)}<th class:words>{text}</th
-            >{/each}<th></th></tr
+            >{/each}<th><span class="sr-only">Notes</span></th></tr
         ></thead
       >
       <tbody>
@@ -69,7 +69,7 @@
       />
     {/if}
   {/if}
-</section>
+</div>
 
 <style>
   .struck {

@@ -4,6 +4,7 @@
   import type { ComponentProps, Snippet } from 'svelte';
   import { page } from '$app/state';
   import type { RivetWish } from '$lib/api/records-wish.ts';
+  import SubNav from '../kit/SubNav.svelte';
   import Notice from '../kit/Notice.svelte';
   import AskForm from './AskForm.svelte';
 
@@ -35,14 +36,13 @@
 <div class="page">
   <header>
     <h1>Records</h1>
-    <nav class="wraps-wide" aria-label="Views of the records">
-      {#each VIEWS as { path, text } (path)}
-        <a class="act" href={path + asked} aria-current={here === path ? 'page' : undefined}
-          >{text}</a
-        >
-      {/each}
-      <a class="act" href="/records/grading">Grading</a>
-    </nav>
+    <SubNav
+      label="Views of the records"
+      links={[
+        ...VIEWS.map(({ path, text }) => ({ href: path + asked, text, here: here === path })),
+        { href: '/records/grading', text: 'Grading', here: false }
+      ]}
+    />
   </header>
   <div class="halves">
     {#key page.url.search}<AskForm
@@ -69,10 +69,6 @@
     align-items: center;
     justify-content: space-between;
     gap: 8px 12px;
-  }
-  nav [aria-current='page'] {
-    background: var(--olive-soft);
-    border-color: var(--olive);
   }
   /* what is asked above, so that what was found has the whole width: one line a rivet */
   .halves {

@@ -164,9 +164,6 @@
     align-items: end;
     gap: 10px;
   }
-  h1 {
-    font-size: 1.7rem;
-  }
   .number {
     color: var(--ink-soft);
     font-variant-numeric: tabular-nums;

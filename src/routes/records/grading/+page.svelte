@@ -67,7 +67,4 @@
     justify-content: space-between;
     gap: 12px;
   }
-  h1 {
-    font-size: 1.6rem;
-  }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import SubNav from '$lib/ui/kit/SubNav.svelte';
   import { RECORDS } from '$lib/words/pages/records';
   import { page } from '$app/state';
   import TrendChart from '$lib/drawing/chart/TrendChart.svelte';
@@ -58,13 +59,11 @@
 <RecordsPage {...data}>
   <div class="over">
     <h2>{what[0]?.toUpperCase()}{what.slice(1)}, share of inspected heads</h2>
-    <nav class="in-a-row" aria-label="Group by">
-      {#each WAYS as { by, text } (by)}
-        <a class="act small" href={ask(by)} aria-current={data.by === by ? 'true' : undefined}
-          >{text}</a
-        >
-      {/each}
-    </nav>
+    <SubNav
+      label="Group by"
+      within
+      links={WAYS.map(({ by, text }) => ({ href: ask(by), text, here: data.by === by }))}
+    />
   </div>
   <p class="hint">
     The last {TREND_WEEKS} weeks, by the week a head was driven in. Groups are sorted by name.{data.by ===
@@ -94,10 +93,6 @@
     gap: 8px;
     align-items: center;
     justify-content: space-between;
-  }
-  nav [aria-current] {
-    background: var(--olive-soft);
-    border-color: var(--olive);
   }
   .charts {
     display: grid;

@@ -59,7 +59,7 @@
   <form class="rows-wide" onsubmit={save} novalidate>
     {#each TOOL_GROUPS as { key, title, one, fields } (key)}
       <section class="rows-wide boxed" aria-label={title}>
-        <h2 class="head-2">{title}</h2>
+        <h2>{title}</h2>
         {#each typed[key] as tool, at (tool.id)}
           <div class="tool" data-tool={tool.id}>
             <SetupFields

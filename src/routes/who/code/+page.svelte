@@ -50,9 +50,6 @@
 </div>
 
 <style>
-  h1 {
-    font-size: 1.9rem;
-  }
   a {
     display: inline-flex;
     align-items: center;

@@ -184,8 +184,10 @@
             height={band.height + 16}
           />
           <rect {...band} fill="url(#{own}-hatch)" />
-          <text class="name" x={band.x + band.width / 2 + 14} y={band.y + band.height / 2 + 5}
-            >{at + 1}</text
+          <text
+            class="name"
+            x={band.width > band.height ? metal.x - 14 : band.x + band.width / 2}
+            y={band.width > band.height ? band.y + band.height / 2 + 5 : metal.y - 8}>{at + 1}</text
           >
         </g>
       {/each}
@@ -300,6 +302,7 @@
     stroke-width: 2.5;
   }
   .name {
+    text-anchor: middle;
     font-size: 14px;
     font-weight: 700;
   }

@@ -11,11 +11,11 @@ describe('accessScene', () => {
 
   it('leaves out the middle of a long member, both ends at the same scale', () => {
     const scene = accessScene({ widthIn: 157, heightIn: 1 }, 552);
-    expect(scene).toMatchObject({ pxPerIn: 84, broken: true });
-    // (500 − 28) / 2 / 84 at either end
-    expect(scene.shownIn).toBeCloseTo(2.8095, 4);
-    expect(scene.x(1)).toBe(26 + 84);
-    expect(scene.x(156)).toBeCloseTo(526 - 84, 9);
+    expect(scene).toMatchObject({ pxPerIn: 48, broken: true });
+    // (500 − 28) / 2 / 48 at either end
+    expect(scene.shownIn).toBeCloseTo(4.9167, 4);
+    expect(scene.x(1)).toBe(26 + 48);
+    expect(scene.x(156)).toBeCloseTo(526 - 48, 9);
     expect(scene.x(80)).toBeNull();
   });
 

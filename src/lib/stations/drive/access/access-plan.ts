@@ -16,7 +16,7 @@ export interface AccessScene {
 
 export const MARGIN_PX = 26;
 /** As high as the metal is drawn at the least and at the most, px. */
-const LEAST_HIGH_PX = 84;
+const LEAST_HIGH_PX = 48;
 const MOST_HIGH_PX = 230;
 const BREAK_PX = 28;
 

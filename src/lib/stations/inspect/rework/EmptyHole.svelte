@@ -56,7 +56,7 @@
 </script>
 
 <section class="empty" data-testid="empty-hole">
-  <h3 class="head-3">
+  <h3>
     {readings.length === 0 ? `Hole ${hole} is empty` : `Measure hole ${hole} again`}
   </h3>
   <p class="hint">

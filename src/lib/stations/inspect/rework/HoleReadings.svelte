@@ -25,7 +25,7 @@
 </script>
 
 <section class="readings" aria-label="Readings of hole {hole}" data-testid="hole-readings">
-  <h4 class="label">Readings: the worst counts</h4>
+  <h3 class="label">Readings: the worst counts</h3>
   <ul>
     {#each readings as reading (reading.id)}
       <li>

@@ -18,7 +18,7 @@
 </script>
 
 <section class="ready" data-testid="ready-hole">
-  <h3 class="head-3">Next rivet: {now.rivet?.partNumber}</h3>
+  <h3>Next rivet: {now.rivet?.partNumber}</h3>
   <p class="hint">
     Hole {preferences.inWords(now.rivet?.holeIn ?? 0)}. Complete each step when done.
   </p>

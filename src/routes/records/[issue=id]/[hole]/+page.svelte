@@ -211,12 +211,8 @@
 </div>
 
 <style>
-  h1 {
-    font-size: 1.6rem;
-  }
   h2 {
     margin-bottom: 6px;
-    font-size: 1.15rem;
   }
   dl {
     display: flex;

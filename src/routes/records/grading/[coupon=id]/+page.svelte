@@ -187,7 +187,7 @@
         <p>Select the grading basis.</p>
       {/if}
       {#if desk.graded}
-        <h2 class="head-3">Feedback</h2>
+        <h2>Feedback</h2>
         <ul class="bulleted" data-testid="feedback">
           {#each desk.graded.feedback as said (`${said.key} ${said.code}`)}
             <li>{feedbackInWords(said, preferences.inWords)}</li>
@@ -220,7 +220,6 @@
   }
   h1 {
     flex: 1;
-    font-size: 1.6rem;
   }
   .total {
     font-size: 1.8rem;

@@ -13,6 +13,7 @@
 
 <svelte:head><title>{data.setting.cage.name} · Zanjador</title></svelte:head>
 
+<h1 class="sr-only">{data.setting.cage.name}</h1>
 {#key data.setting.id}
   <CageGuide setting={data.setting} person={person?.name ?? ''} />
 {/key}

@@ -13,6 +13,7 @@
 
 <svelte:head><title>{data.setting.setup.name} · Zanjador</title></svelte:head>
 
+<h1 class="sr-only">{data.setting.setup.name}</h1>
 {#key data.setting.id}
   <ToolGuide setting={data.setting} person={person?.name ?? ''} />
 {/key}
