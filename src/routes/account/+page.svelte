@@ -52,7 +52,7 @@
         autocomplete="off"
         hint="6 to 10 digits, no sequence such as 123456. Leave blank to remove the PIN."
       />
-      <button class="act main">Save PIN</button>
+      <button class="act">Save PIN</button>
     </TypedForm>
   </section>
   <section aria-labelledby="out">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dayInWords } from '$lib/words/when';
   import { PEOPLE } from '$lib/words/pages/people';
   import { ROLES } from '$core/people/rights.ts';
   import LogAhead from '$lib/ui/people/LogAhead.svelte';
@@ -20,7 +21,6 @@
       ? (data.managed.find(({ id, login }) => id === form.to || login === form.to)?.name ?? form.to)
       : ''
   );
-  const day = (at: Date) => at.toLocaleDateString([], { dateStyle: 'medium' });
 </script>
 
 <svelte:head><title>Users and shared devices · Zanjador</title></svelte:head>
@@ -96,7 +96,7 @@
           <li>
             <span
               ><strong>{bench.name}</strong>{bench.id === data.here?.id ? ', this one' : ''}
-              <span class="hint">added by {bench.by}, {day(bench.at)}</span></span
+              <span class="hint">added by {bench.by}, {dayInWords(bench.at)}</span></span
             >
             <form method="POST" action="?/end">
               <button class="act small" name="bench" value={bench.id}

@@ -37,7 +37,7 @@
           <h2 id="cage-{id}">
             {cage.name}<span class="quiet-text">, {cage.cutter}</span>
           </h2>
-          <a class="act main" href="/setups/{id}{taskAsQuery(data.task)}"
+          <a class="act" href="/setups/{id}{taskAsQuery(data.task)}"
             >{data.task ? 'Use this one' : COMMON.setIt}</a
           >
         </header>

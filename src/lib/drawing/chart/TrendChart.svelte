@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { weekInWords } from '$lib/words/when';
   import { scaleBand, scaleLinear } from 'd3';
   import type { TrendWeek } from '$lib/api/found-rivet.ts';
   import { RECORDS } from '$lib/words/pages/records';
@@ -27,7 +28,6 @@
   const FEW = 30;
   const percent = (share: number) => `${Math.round(share * 100)} %`;
   const EVERY = 5;
-  const day = (week: string) => `${Number(week.slice(8))}.${Number(week.slice(5, 7))}.`;
 </script>
 
 <figure bind:clientWidth={widthPx}>
@@ -43,7 +43,7 @@
     />
     {#each weeks as { week, looked: of, found: hits } (week)}
       {@const at = x(week) ?? LEFT}
-      <g data-hint="week of {week}: {hits} of {of} heads">
+      <g data-hint="week of {weekInWords(week)}: {hits} of {of} heads">
         <rect class="reach" x={at} y={TOP} width={x.bandwidth()} height={HIGH - BOTTOM - TOP} />
         {#if hits > 0}
           <rect
@@ -64,7 +64,7 @@
           class="draw-note"
           text-anchor="middle"
           x={(x(week) ?? 0) + x.bandwidth() / 2}
-          y={HIGH - BOTTOM + 16}>{day(week)}</text
+          y={HIGH - BOTTOM + 16}>{weekInWords(week)}</text
         >
       {/if}
     {/each}

@@ -64,7 +64,7 @@ const ROW_ROOM_PX = 46;
 const STRIP_ROOM_PX = 92;
 const MARGIN_X = 44;
 const MARGIN_Y = 24;
-const LINES_UNDER_PX = 30;
+const LINES_UNDER_PX = 36;
 
 /** In how many strips a row of so many holes is drawn. */
 function stripsFor(perRow: number, roomPx: number): number {
@@ -119,7 +119,7 @@ export function holeMapScene(
     count > 1
       ? count * stripHighPx + LINES_UNDER_PX
       : inRows
-        ? Math.max(leastHighPx, rowsHighPx + 2 * ROW_ROOM_PX)
+        ? Math.max(leastHighPx, rowsHighPx + 2 * ROW_ROOM_PX + LINES_UNDER_PX)
         : leastHighPx;
   const spread = inRows && (rowsIn.length > 1 || heightIn * pxPerIn < 60);
   const stripOf = (inches: number): number =>
@@ -127,7 +127,7 @@ export function holeMapScene(
   const across = (inches: number): number =>
     mirrored ? roomPx - scene.originX - inches * pxPerIn : scene.originX + inches * pxPerIn;
   const x = (inches: number): number => across(inches - stripOf(inches) * stripIn);
-  const topY = count > 1 ? ROW_ROOM_PX : (highPx - rowsHighPx) / 2;
+  const topY = count > 1 ? ROW_ROOM_PX : (highPx - LINES_UNDER_PX - rowsHighPx) / 2;
   const y = (hole: Pick<MapHole, 'row' | 'xIn' | 'yIn'>): number =>
     inRows
       ? topY + Math.max(0, rowsIn.indexOf(rowOf(hole))) * rowGapPx + stripOf(hole.xIn) * stripHighPx

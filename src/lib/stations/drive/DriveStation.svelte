@@ -47,6 +47,8 @@
   const ready = usePrepareDesk();
   const desk = $derived(open.desk);
   const person = $derived(issued.person);
+  /** it is as it was signed: nothing is told here any more */
+  const signed = $derived(issued.signedBy !== null);
   const changed = $derived(desk !== null && desk.issue.revision !== workspace.save.revision);
   const access = $derived(desk?.state.access?.access ?? null);
   const outline = $derived({
@@ -162,7 +164,9 @@
         <div class="under">
           <div>
             <p class="label">Method and tools</p>
-            {#if access === null}
+            {#if access === null && signed}
+              <p class="hint">{DRIVE.accessNotTold}</p>
+            {:else if access === null}
               <Notice
                 level="attention"
                 title="Enter access to the rivets"
@@ -188,12 +192,12 @@
                   {setting}
                 />
               {/each}
-              <button
-                class="act"
-                type="button"
-                disabled={person === ''}
-                onclick={() => (placing = true)}>{DRIVE.changeHowOneGetsAt}</button
-              >
+              {#if !signed}<button
+                  class="act"
+                  type="button"
+                  disabled={person === ''}
+                  onclick={() => (placing = true)}>{DRIVE.changeHowOneGetsAt}</button
+                >{/if}
               <p class="hint">entered by {desk.state.access?.by}</p>
             {/if}
           </div>
@@ -224,7 +228,7 @@
             {setting}
           />{/if}
         <OutboxNotice outbox={desk.outbox} what="the rivets logged" />
-        {#if team}<TeamCard {team} {desk} {person} />{/if}
+        {#if team && !signed}<TeamCard {team} {desk} {person} />{/if}
         <NamedCard {desk} {person} whoHref="/who?back=/joints/{workspace.id}/drive" />
         {#if access?.closedMember}<MemberPanel
             {desk}
@@ -269,11 +273,11 @@
       {/if}
     {/snippet}
     {#snippet foot()}
-      <footer class="keys">
-        <span><kbd>Space</kbd> or foot switch: driven</span>
-        <span><kbd>G</kbd> good, <kbd>M</kbd> drive further, <kbd>L</kbd> flag</span>
-        <span><kbd>Backspace</kbd> undo</span>
-      </footer>
+      {#if !signed}<footer class="keys">
+          <span><kbd>Space</kbd> or foot switch: driven</span>
+          <span><kbd>G</kbd> good, <kbd>M</kbd> drive further, <kbd>L</kbd> flag</span>
+          <span><kbd>Backspace</kbd> undo</span>
+        </footer>{/if}
     {/snippet}
   </StationFrame>
   {#if placing}

@@ -165,8 +165,7 @@
                 : `: drill ${shownRound?.drill.length} holes now`}
             </p>
           {/if}
-          <button class="act main" type="button" onclick={() => (floor = true)}
-            >{READY.benchView}</button
+          <button class="act" type="button" onclick={() => (floor = true)}>{READY.benchView}</button
           >
         </div>
         {@render holePlan()}

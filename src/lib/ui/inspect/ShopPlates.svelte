@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dayInWords } from '$lib/words/when';
   import { CONNECTION } from '$lib/words/connection.ts';
   import { CHECK } from '$lib/words/pages/inspect';
   import { untrack } from 'svelte';
@@ -59,7 +60,7 @@
     {@const left = due(plate)}
     <div class="plate" data-plate={plate.name}>
       <p>
-        <strong>{plate.name}</strong>, measured {new Date(plate.measuredAt).toLocaleDateString()}:
+        <strong>{plate.name}</strong>, measured {dayInWords(plate.measuredAt)}:
         <span class:fails-strong={left < 0}
           >{left < 0
             ? `✕ re-measure overdue by ${-left} days`

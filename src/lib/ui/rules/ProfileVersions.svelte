@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dayInWords } from '$lib/words/when';
   import type { ProfileView } from '$lib/api/profiles.ts';
 
   /** Every version of every profile, the newest first. */
@@ -8,7 +9,6 @@
     onchoose: (id: string) => void;
   }
   let { profiles, chosen, onchoose }: Props = $props();
-  const time = (at: string) => new Date(at).toLocaleDateString([], { dateStyle: 'medium' });
 </script>
 
 <aside aria-label="Versions">
@@ -26,7 +26,7 @@
           : 's'}</span
       >
       <span
-        >{time(one.madeAt)}{one.madeBy ? `, ${one.madeBy}` : ''}{one.note
+        >{dayInWords(one.madeAt)}{one.madeBy ? `, ${one.madeBy}` : ''}{one.note
           ? `: ${one.note}`
           : ''}</span
       >

@@ -39,7 +39,7 @@
   <p class="hint"><a class="back" href="/">{JOBS.bench}</a> / job {data.job.number}</p>
   <div class="head">
     <h1><span class="number">{data.job.number}</span> {data.job.title}</h1>
-    <a class="act main" href="#new" onclick={beginNew}>New joint</a>
+    <a class="act" href="#new" onclick={beginNew}>New joint</a>
   </div>
   <p>{data.job.place} · data: {data.job.data}</p>
   {#if data.practice}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dayInWords } from '$lib/words/when';
   import { RECORDS } from '$lib/words/pages/records';
   import { goto } from '$app/navigation';
   import { readCoupon } from '$core/grading/coupon.ts';
@@ -27,7 +28,7 @@
       key: 'at',
       title: 'When',
       of: ({ savedAt }) => savedAt,
-      text: ({ savedAt }) => new Date(savedAt).toLocaleDateString([], { dateStyle: 'medium' }),
+      text: ({ savedAt }) => dayInWords(savedAt),
       words: true
     }
   ];

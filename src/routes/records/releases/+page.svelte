@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dayInWords } from '$lib/words/when';
   import { RECORDS } from '$lib/words/pages/records';
   import { COMMON } from '$lib/words/pages/common';
   import { page } from '$app/state';
@@ -9,7 +10,6 @@
     data: PageData;
   }
   let { data }: Props = $props();
-  const day = (at: string) => new Date(at).toLocaleDateString([], { dateStyle: 'medium' });
   function onPage(number: number): string {
     const kept = [...page.url.searchParams].filter(
       ([key, value]) => value !== '' && key !== 'page'
@@ -41,9 +41,11 @@
               >
               <span class="hint">job {one.job}{one.superseded ? '; superseded' : ''}</span>
             </td>
-            <td class="words">{day(one.issuedAt)} <span class="hint">{one.issuedBy}</span></td>
             <td class="words"
-              >{#if one.signedAt !== null}✓ {day(one.signedAt)}
+              >{dayInWords(one.issuedAt)} <span class="hint">{one.issuedBy}</span></td
+            >
+            <td class="words"
+              >{#if one.signedAt !== null}✓ {dayInWords(one.signedAt)}
                 <span class="hint">{one.signedBy}</span>{:else}not signed{/if}</td
             >
             <td>{one.rivets}</td>
