@@ -181,7 +181,9 @@
     .rail button {
       flex: 1 1 0;
       min-width: 44px;
+      font-family: var(--head-font);
       font-size: var(--small);
+      line-height: 1.05;
     }
     .rail .sign,
     .gap {

@@ -20,7 +20,10 @@ for (const format of ['A4', 'Letter'] as const)
   test(`what a shop pins up or files prints whole on ${format}`, async ({ page, app }, info) => {
     test.setTimeout(180_000);
     const joint = await demoJoint(app, /Bottom skin lap, bay 9/);
+    await page.goto(app.url);
+    const job = await page.locator('a[href^="/jobs/"]').first().getAttribute('href');
     const pages: [string, string][] = [
+      [`${app.url}${job ?? ''}`, '#content tbody tr'],
       [`${app.url}/rules`, '#content section p'],
       [`${app.url}/setups/tools`, '#content :is(h2, h3, .label)'],
       [`${app.url}/stock`, '#content tbody tr'],

@@ -5,11 +5,11 @@ const numbers = (count: number) => Array.from({ length: count }, (_, at) => at);
 
 describe('the numbers of an axis', () => {
   it('are all there while they have room', () => {
-    // two letters are 14.8 px and 8 px between
+    // two letters are 16.6 px and 8 px between
     expect(
       ticksApart(
         numbers(5),
-        (at) => 24 * at,
+        (at) => 25 * at,
         (at) => `1${at}`
       )
     ).toEqual([0, 1, 2, 3, 4]);

@@ -105,9 +105,9 @@
       {#if scene.spread}
         <text
           class="side"
-          x={isNarrow ? x(0) : x(widthIn)}
+          x={isNarrow ? scene.widthPx / 2 : x(widthIn)}
           y={isNarrow && strips.length === 1 ? highPx - 20 : highPx - 4}
-          text-anchor={mirrored === isNarrow ? 'end' : 'start'}
+          text-anchor={isNarrow ? 'middle' : mirrored ? 'start' : 'end'}
           >{strips.length > 1
             ? `rows drawn apart, in ${strips.length} strips`
             : 'along the row to scale; rows drawn apart'}</text

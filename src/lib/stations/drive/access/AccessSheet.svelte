@@ -22,7 +22,7 @@
   import AccessSection from './AccessSection.svelte';
   import MemberFields from './MemberFields.svelte';
   import Obstructions from './Obstructions.svelte';
-  import { ACCESS_PRESETS } from './access-presets';
+  import { saysSo, type AccessPreset } from './access-presets';
 
   /** How one gets at the rivets, told on the drawing: asked once for a release, kept with who said it. */
   interface Props {
@@ -37,7 +37,9 @@
   let { open, access, issue, runs, tools, onsave, onclose }: Props = $props();
   const preferences = usePreferences();
   let typed = $state(untrack(() => typedOf(access)));
-  let preset = $state.raw<(typeof ACCESS_PRESETS)[number] | null>(null);
+  let preset = $state.raw<AccessPreset | null>(null);
+  /** an answer given otherwise is no longer what the picture says */
+  const shownPreset = $derived(preset && saysSo(preset, typed) ? preset : null);
   const read = $derived(accessOf(typed));
   let asked = $state(false);
   let pickedId = $state<string | null>(null);
@@ -108,13 +110,13 @@
 <Sheet title="Access to the rivets" {open} {onclose}>
   <form onsubmit={save} novalidate>
     <AccessPresets
-      chosen={preset?.key ?? null}
+      chosen={shownPreset?.key ?? null}
       onchoose={(one) => {
         preset = one;
         Object.assign(typed, one.answers);
       }}
     />
-    {#if preset}<p class="hint" data-testid="preset-next">{preset.next}</p>{/if}
+    {#if shownPreset}<p class="hint" data-testid="preset-next">{shownPreset.next}</p>{/if}
     <div class="questions">
       {#each QUESTIONS as { key, label, yes, no } (key)}
         <div>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { ACCESS_PRESETS } from './access-presets';
+import { ACCESS_PRESETS, saysSo } from './access-presets';
 import { accessOf, draftOf, newUpstand, typedOf } from './access-fields';
 
 const said = () => ({
@@ -25,6 +25,11 @@ describe('what is told about access', () => {
   it('a picture answers what its words say, and no length', () => {
     for (const { answers } of ACCESS_PRESETS)
       expect(Object.keys(answers).sort()).toEqual(['armsReach', 'closedMember', 'faceDown']);
+    for (const preset of ACCESS_PRESETS) {
+      const told = { ...typedOf(null), ...preset.answers };
+      expect(saysSo(preset, told)).toBe(true);
+      expect(saysSo(preset, { ...told, closedMember: !told.closedMember })).toBe(false);
+    }
     const stringer = ACCESS_PRESETS.find(({ key }) => key === 'stringer')?.answers;
     expect([...accessOf({ ...typedOf(null), ...stringer }).wrong.keys()]).toEqual(['armsReach']);
   });

@@ -42,10 +42,8 @@ export const ACCESS_PRESETS: readonly AccessPreset[] = [
   }
 ];
 
-/** The picture whose answers stand there now; none where they are others. */
-export const presetOf = (typed: TypedAccess): AccessPreset | undefined =>
-  ACCESS_PRESETS.find(({ answers }) =>
-    Object.entries(answers).every(
-      ([question, answer]) => answer === null || typed[question as keyof typeof answers] === answer
-    )
+/** Whether what is answered is still what a picture says. */
+export const saysSo = ({ answers }: AccessPreset, typed: TypedAccess): boolean =>
+  Object.entries(answers).every(
+    ([question, answer]) => answer === null || typed[question as keyof typeof answers] === answer
   );
