@@ -48,17 +48,17 @@
     fill: transparent;
   }
   .letter {
-    font-size: 14px;
+    font-size: 13px;
     font-weight: 700;
     pointer-events: none;
   }
   .word {
-    font-size: 14px;
+    font-size: 12px;
     font-weight: 700;
     fill: var(--amber);
   }
   .number {
-    font-size: 14px;
+    font-size: 13px;
     font-variant-numeric: tabular-nums;
     paint-order: stroke;
     stroke: var(--paper);

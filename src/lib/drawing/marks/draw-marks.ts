@@ -57,7 +57,7 @@ export function drawMarks(
     chosen = false,
     align: CanvasTextAlign = 'center'
   ): void {
-    pen.font = chosen ? '700 16px B612, sans-serif' : '14px B612, sans-serif';
+    pen.font = chosen ? '700 16px B612, sans-serif' : '13px B612, sans-serif';
     pen.fillStyle = ink(chosen ? 'dye' : 'ink');
     pen.textAlign = align;
     pen.fillText(text, x, y);

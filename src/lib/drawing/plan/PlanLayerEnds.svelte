@@ -29,7 +29,7 @@
         .map((end) => [`${end.sheet ?? end.layer} ${end.end}`, end])
     )
   ]);
-  const LETTER_PX = 7.4;
+  const LETTER_PX = 6.4;
   /** a name longer than the joint is drawn would stand over everything: then the line alone, its name where one points at it */
   const hasRoom = (layer: string, xIn: number): boolean =>
     `${layer} from ${preferences.text(xIn)}`.length * LETTER_PX < 0.6 * alongIn * place.pxPerIn ||
@@ -89,7 +89,7 @@
     stroke-dasharray: 7 3;
   }
   text {
-    font-size: 14px;
+    font-size: 12px;
     fill: var(--ink);
     paint-order: stroke;
     stroke: var(--paper);

@@ -53,7 +53,7 @@
     stroke-width: 2.5;
   }
   text {
-    font-size: 14px;
+    font-size: 12px;
     font-weight: 700;
     fill: var(--amber);
     paint-order: stroke;

@@ -115,7 +115,7 @@
     stroke-dasharray: 12 4 3 4;
   }
   .mark-name {
-    font-size: 14px;
+    font-size: 12px;
     fill: var(--ink);
     paint-order: stroke;
     stroke: var(--paper);

@@ -103,7 +103,7 @@
     stroke-width: 1.5;
   }
   text {
-    font-size: 14px;
+    font-size: 13px;
     fill: var(--amber);
     paint-order: stroke;
     stroke: var(--paper);

@@ -320,11 +320,11 @@
     stroke-dasharray: 10 3 2 3;
   }
   .datum-name {
-    font-size: 14px;
+    font-size: 12px;
     fill: var(--dye);
   }
   .note {
-    font-size: 14px;
+    font-size: 13px;
     fill: var(--ink-soft);
   }
   .tools {

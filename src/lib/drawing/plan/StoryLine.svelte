@@ -232,7 +232,7 @@
     stroke: var(--metal-edge);
   }
   .inch {
-    font-size: 14px;
+    font-size: 12px;
     fill: var(--ink-soft);
   }
 </style>

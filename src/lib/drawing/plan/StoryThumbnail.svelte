@@ -90,7 +90,7 @@
     font-weight: 700;
   }
   text {
-    font-size: 14px;
+    font-size: 12px;
   }
   .note {
     fill: var(--ink-soft);

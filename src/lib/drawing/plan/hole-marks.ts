@@ -66,10 +66,10 @@ export const sayHole = (
 
 const CELL_PX = 22;
 /** half the width of a written number */
-const halfWidePx = (number: number): number => 4.7 * String(number).length + 2;
+const halfWidePx = (number: number): number => 4.3 * String(number).length + 2;
 /** Of a name on a drawing. */
-export const NAME_CHARACTER_PX = 8;
-const NUMBER_HIGH_PX = 15;
+export const NAME_CHARACTER_PX = 7.4;
+const NUMBER_HIGH_PX = 14;
 const PICKED_LARGER = 1.3;
 
 /** Where something lies on the screen, px. */

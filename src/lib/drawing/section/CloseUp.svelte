@@ -231,6 +231,10 @@
 </div>
 
 <style>
+  /* beside numbers and dimensions there is no room for more */
+  text.draw-note {
+    font-size: 12.5px;
+  }
   .detail {
     height: 100%;
     border: 1.5px solid var(--line);
@@ -280,7 +284,7 @@
     stroke-width: 1.6;
   }
   .hole text {
-    font-size: 14px;
+    font-size: 12px;
   }
   .picked .edge {
     fill: var(--dye);

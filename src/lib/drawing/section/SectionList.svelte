@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TermText from '../../ui/kit/TermText.svelte';
   import { rivetSize } from '$core/catalog/rivets.ts';
   import type { PlannedStack } from '$core/plan/plan-shape.ts';
   import type { StackView } from '$core/plan/stack-view.ts';
@@ -24,12 +25,12 @@
 
 <dl class="list" data-testid="section-list">
   <div>
-    <dt>grip</dt>
+    <dt><TermText text="grip" /></dt>
     <dd>{preferences.inWords(view.section.gripIn)}</dd>
   </div>
   {#if side === 'inserted'}
     <div>
-      <dt>protrusion</dt>
+      <dt><TermText text="protrusion" /></dt>
       <dd>{standsOut}</dd>
     </div>
     {#if atDimple !== ''}

@@ -20,7 +20,9 @@
   import Notice from '../../ui/kit/Notice.svelte';
   import { useReleaseDesk } from '../inspect/release-desk';
   import ReleaseFirst from '../inspect/ReleaseFirst.svelte';
-  import AccessSheet from './access/AccessSheet.svelte';
+  import Later from '$lib/ui/kit/Later.svelte';
+  import { whenIdle } from '$lib/client/when-idle';
+  import type { DrivingAccess } from '$core/driving/access.ts';
   import ColdPanel from './ColdPanel.svelte';
   import { useDriveDesk } from './open-drive';
   import { footSwitch, letGoOfFocus } from './foot-switch';
@@ -112,6 +114,9 @@
     if (desk?.refused || desk?.first.pending) tone(NOT_TAKEN_HZ);
   });
 
+  /** at hand without a network too */
+  const accessSheet = () => import('./access/AccessSheet.svelte');
+  onMount(() => whenIdle(accessSheet));
   onMount(() =>
     tinykeys(window, {
       Space: tap(() => desk?.tap(null)),
@@ -281,14 +286,18 @@
     {/snippet}
   </StationFrame>
   {#if placing}
-    <AccessSheet
-      open={placing}
-      {access}
-      issue={desk.issue}
-      runs={desk.runs}
-      {tools}
-      onsave={(told) => desk.place(told)}
-      onclose={() => (placing = false)}
+    <Later
+      load={accessSheet}
+      wanted
+      props={{
+        open: placing,
+        access,
+        issue: desk.issue,
+        runs: desk.runs,
+        tools,
+        onsave: (told: DrivingAccess) => desk.place(told),
+        onclose: () => (placing = false)
+      }}
     />
   {/if}
 {:else}

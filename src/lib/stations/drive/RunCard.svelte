@@ -11,6 +11,7 @@
   import { toolInWords, WAY_STEPS, WAY_WORDS, wayReasonInWords } from '$lib/words/driving';
   import Arithmetic from '../../ui/kit/Arithmetic.svelte';
   import More from '../../ui/kit/More.svelte';
+  import TermText from '../../ui/kit/TermText.svelte';
   import Notice from '../../ui/kit/Notice.svelte';
 
   /** How one run of equal rivets is driven, and with what; the other ways with their reasons. */
@@ -71,7 +72,7 @@
     <dl>
       {#each needs as need (need.tool)}
         {@const said = toolInWords(need, length)}
-        <dt class="quiet-text">{said.name}</dt>
+        <dt class="quiet-text"><TermText text={said.name} /></dt>
         <dd class:warns={said.missing}>{said.missing ? '△ ' : ''}{said.text}</dd>
       {/each}
     </dl>

@@ -1,8 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';
-  import PlanView from '$lib/drawing/plan/PlanView.svelte';
-  import Unreadable from '../../ui/joint/Unreadable.svelte';
+  import Later from '$lib/ui/kit/Later.svelte';
   import StationFrame from '../../ui/joint/StationFrame.svelte';
   import ReleaseButton from './ReleaseButton.svelte';
 
@@ -39,15 +38,19 @@
     {#if workspace.shown && layout?.ok}
       <p class="label">Plan, not released yet</p>
       <div class="plan">
-        <PlanView
-          shown={workspace.shown}
-          picked={workspace.picked}
-          onpick={(hole) => (workspace.picked = hole)}
-          stale={!workspace.now}
+        <Later
+          load={() => import('$lib/drawing/plan/PlanView.svelte')}
+          wanted
+          props={{
+            shown: workspace.shown,
+            picked: workspace.picked,
+            onpick: (hole: number) => (workspace.picked = hole),
+            stale: !workspace.now
+          }}
         />
       </div>
     {:else}
-      <Unreadable />
+      <Later load={() => import('../../ui/joint/Unreadable.svelte')} wanted props={{}} />
     {/if}
   {/snippet}
 </StationFrame>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TermText from '../../ui/kit/TermText.svelte';
   import { LAYOUT } from '$lib/words/pages/layout';
   import { alternatives, type Alternative } from '$core/plan/alternatives.ts';
   import { useWorkspace, type Change } from '$lib/client/workspace.svelte';
@@ -36,7 +37,7 @@
         {other.rivets}<small>&nbsp;rivets{other.rivets === fewest ? ', the fewest' : ''}</small>
       </p>
       <dl>
-        <dt>Pitch</dt>
+        <dt><TermText text="Pitch" /></dt>
         <dd><Length lengthIn={other.pitchIn} /> <small>{other.pitchD.toFixed(1)} D</small></dd>
         <dt>Size</dt>
         <dd>dash {other.dash} <small>{other.lines} line{other.lines > 1 ? 's' : ''}</small></dd>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TermText from '../../ui/kit/TermText.svelte';
   import { COMMON } from '$lib/words/pages/common';
   import { STACK } from '$lib/words/pages/stack';
   import { rivetSize } from '$core/catalog/rivets.ts';
@@ -39,9 +40,9 @@
     <thead>
       <tr>
         <th>Rivet</th>
-        <th>Protrusion</th>
+        <th><TermText text="Protrusion" /></th>
         <th>Diameter at ½ D height</th>
-        <th>Driven height</th>
+        <th><TermText text="Driven height" /></th>
         <th>Result</th>
         <th>In stock</th>
       </tr>

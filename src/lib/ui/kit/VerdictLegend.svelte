@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { MarkCounts } from '$core/releases/release-count.ts';
   import { RESULT_NAMES } from '$lib/words/results.ts';
+  import TermText from './TermText.svelte';
   import VerdictMark from './VerdictMark.svelte';
 
   /** What each mark on the hole map means, with how many there are. */
@@ -22,7 +23,7 @@
   {#each counts as { kind, count } (kind)}
     <li>
       <svg viewBox="-14 -14 28 28" width="28" height="28"><VerdictMark {kind} radius={10} /></svg>
-      {RESULT_NAMES[kind]}
+      <TermText text={RESULT_NAMES[kind]} />
       <strong>{count}</strong>
     </li>
   {/each}

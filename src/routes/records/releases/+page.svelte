@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TermText from '$lib/ui/kit/TermText.svelte';
   import { dayInWords } from '$lib/words/when';
   import { RECORDS } from '$lib/words/pages/records';
   import { COMMON } from '$lib/words/pages/common';
@@ -25,7 +26,7 @@
     <table class="figures" aria-label={RECORDS.releases}>
       <thead>
         <tr>
-          <th class="words">Release</th>
+          <th class="words"><TermText text="Release" /></th>
           <th class="words">Released</th>
           <th class="words">Signed</th>
           <th>Matching rivets</th>
