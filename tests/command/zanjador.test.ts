@@ -109,6 +109,7 @@ describe('./zanjador start', () => {
       body: new URLSearchParams({ person }),
       redirect: 'manual'
     });
+    expect(came.status, await came.text()).toBe(303);
     const cookie = came.headers.getSetCookie().join('; ');
     return (await fetch(url, { headers: { cookie } })).text();
   }
