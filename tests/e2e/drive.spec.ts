@@ -323,7 +323,7 @@ test('two people, two devices, two processes: ready, go, stop, good; nobody fire
   await expect(page.getByTestId('tap-card')).toContainText('1 of 50 driven');
 });
 
-test('access is told on the drawing: a picture, a free edge, an obstruction dragged to its place', async ({
+test('access is entered on the drawing: a picture, a free edge, an obstruction dragged to its place', async ({
   page,
   app
 }) => {
@@ -369,7 +369,7 @@ test('access is told on the drawing: a picture, a free edge, an obstruction drag
   await page.keyboard.press('ArrowDown');
   await dialog.getByLabel('Height', { exact: true }).fill('1 1/2');
   await expect(way(1)).not.toHaveAttribute('data-way', 'unknown');
-  await expect(dialog.getByTestId('reach-told')).toContainText('of 50');
+  await expect(dialog.getByTestId('reach-by-hole')).toContainText('of 50');
   await page.getByRole('button', { name: COMMON.keepIt }).click();
   await expect(dialog).toBeHidden();
   await page.getByRole('button', { name: DRIVE.changeHowOneGetsAt }).click();

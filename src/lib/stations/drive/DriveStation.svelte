@@ -49,7 +49,7 @@
   const ready = usePrepareDesk();
   const desk = $derived(open.desk);
   const person = $derived(issued.person);
-  /** it is as it was signed: nothing is told here any more */
+  /** it is as it was signed: nothing is entered here any more */
   const signed = $derived(issued.signedBy !== null);
   const changed = $derived(desk !== null && desk.issue.revision !== workspace.save.revision);
   const access = $derived(desk?.state.access?.access ?? null);
@@ -170,7 +170,7 @@
           <div>
             <p class="label">Method and tools</p>
             {#if access === null && signed}
-              <p class="hint">{DRIVE.accessNotTold}</p>
+              <p class="hint">{DRIVE.accessNotEntered}</p>
             {:else if access === null}
               <Notice
                 level="attention"
@@ -295,7 +295,7 @@
         issue: desk.issue,
         runs: desk.runs,
         tools,
-        onsave: (told: DrivingAccess) => desk.place(told),
+        onsave: (entered: DrivingAccess) => desk.place(entered),
         onclose: () => (placing = false)
       }}
     />

@@ -7,7 +7,7 @@ export const DRIVE = {
   backToTheOrderOf: 'Reset to standard order',
   bothWallsTogetherDatumEnd: 'Both walls together, datum end',
   bothWallsTogetherFarEnd: 'Both walls together, far end',
-  accessNotTold: 'Access to the rivets was not entered.',
+  accessNotEntered: 'Access to the rivets was not entered.',
   accessPlan: 'Plan of the joint, from the manufactured heads',
   accessSection: 'Section through the sheets',
   bothSides: 'Both sides are reached',

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usePreferences } from '$lib/client/preferences.svelte';
   import { DRIVE } from '$lib/words/pages/drive';
   import { SIDES, type Side } from '$core/driving/access.ts';
   import type { DrivingWay } from '$core/driving/driving-ways.ts';
@@ -11,7 +12,7 @@
   import type { TypedAccess } from './access-fields';
 
   /**
-   * The joint from the manufactured heads, to scale: its edges are pressed and told, what stands up beside the rivets is
+   * The joint from the manufactured heads, to scale: its free edges are entered at its edges, what stands up beside the rivets is
    * dragged to its place, each hole says what reaches it.
    */
   interface Props {
@@ -42,6 +43,7 @@
     stepIn
   }: Props = $props();
 
+  const preferences = usePreferences();
   let roomPx = $state(560);
   const own = $props.id();
   const scene = $derived(accessScene(outline, roomPx));
@@ -167,7 +169,7 @@
           tabindex="0"
           aria-label="Obstruction {at + 1} on the plan, {SIDE_WORDS[side]} side"
           aria-valuenow={face ?? 0}
-          aria-valuetext={face === null ? DRIVE.notPlacedYet : `${face.toFixed(3)} in`}
+          aria-valuetext={face === null ? DRIVE.notPlacedYet : preferences.inWords(face)}
           onfocus={() => onpick(id)}
           onpointerdown={() => onpick(id)}
           onkeydown={(event) => nudge(event, id, side)}

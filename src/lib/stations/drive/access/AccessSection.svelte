@@ -85,8 +85,6 @@
         barRadiusIn: upstand.on === 'shop' ? toolRadiusIn : null
       }).length > 0
   );
-  const snapped = (inches: number) =>
-    onheight(Math.max(stepIn, Math.round(inches / stepIn) * stepIn));
 </script>
 
 <figure bind:clientWidth={roomPx}>
@@ -171,11 +169,11 @@
           const by = { ArrowUp: -way, ArrowDown: way }[event.key];
           if (by === undefined) return;
           event.preventDefault();
-          snapped((upstand.heightIn ?? 0) + by * stepIn);
+          onheight((upstand.heightIn ?? 0) + by * stepIn);
         }}
         {@attach dragged(
           () => ({ heightIn: upstand.heightIn ?? UNSAID_IN, pxPerIn, way }),
-          (from, { dyPx }) => snapped(from.heightIn + (from.way * dyPx) / from.pxPerIn)
+          (from, { dyPx }) => onheight(from.heightIn + (from.way * dyPx) / from.pxPerIn)
         )}
       >
         <circle class="grab" cx={face - 4} cy={y + way * tall} r="22" />

@@ -9,6 +9,8 @@
   import type { DrivingTools } from '$core/drive/driving-tools.ts';
   import type { Issue } from '$core/release/release.ts';
   import { told } from '$core/refusal-said.ts';
+  import { MM_PER_IN } from '$core/units/factors.ts';
+  import { divisionsPerIn, snapToRuler, type RulerScale } from '$core/units/ruler.ts';
   import { parseLength } from '$core/units/parse-length.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { WAY_LETTERS, WAY_WORDS } from '$lib/words/driving';
@@ -24,7 +26,7 @@
   import Obstructions from './Obstructions.svelte';
   import { saysSo, type AccessPreset } from './access-presets';
 
-  /** How one gets at the rivets, told on the drawing: asked once for a release, kept with who said it. */
+  /** Access to the rivets, entered on the drawing: asked once for a release, kept with who entered it. */
   interface Props {
     open: boolean;
     access: DrivingAccess | null;
@@ -60,12 +62,12 @@
     const found = text.trim() === '' ? null : parseLength(text);
     return found?.ok ? found.valueIn : null;
   };
-  const STEP_IN = 1 / 32;
-  const STEP_MM_IN = 0.5 / 25.4;
-  const stepIn = $derived(preferences.lengths === 'mm' ? STEP_MM_IN : STEP_IN);
+  /** what is moved by hand falls on the divisions of this one */
+  const ruler = $derived<RulerScale>(preferences.lengths === 'mm' ? '0.5mm' : '1/32');
+  const stepIn = $derived(1 / (divisionsPerIn(ruler) ?? 1));
   const write = (inches: number): string =>
     preferences.lengths === 'mm'
-      ? `${Number((inches * 25.4).toFixed(2))}mm`
+      ? `${Number((inches * MM_PER_IN).toFixed(2))}mm`
       : String(Number(inches.toFixed(6)));
   const upstandOf = (id: string | null) => typed.upstands.find((one) => one.id === id);
   const insetIn = (id: string) => lengthOf(upstandOf(id)?.inset ?? '');
@@ -96,7 +98,7 @@
 
   function move(id: string, toIn: number): void {
     const one = upstandOf(id);
-    if (one) one.inset = write(Math.round(toIn / stepIn) * stepIn);
+    if (one) one.inset = write(snapToRuler(toIn, ruler));
   }
   function save(event: SubmitEvent): void {
     event.preventDefault();
@@ -152,7 +154,7 @@
         {stepIn}
       />
     {/if}
-    <div data-testid="reach-told">
+    <div data-testid="reach-by-hole">
       {#if ways === null}
         <p class="hint">{DRIVE.reachNotYet}</p>
       {:else}
@@ -196,7 +198,7 @@
             {toolRadiusIn}
             onheight={(heightIn) => {
               const one = upstandOf(picked?.id ?? null);
-              if (one) one.height = write(heightIn);
+              if (one) one.height = write(Math.max(stepIn, snapToRuler(heightIn, ruler)));
             }}
             {stepIn}
             headRoomIn={lengthOf(typed.headRoom)}

@@ -7,7 +7,7 @@ const said = () => ({
   ...{ faceDown: false, armsReach: true, closedMember: false }
 });
 
-describe('what is told about access', () => {
+describe('what is entered about access', () => {
   it('nothing is answered by itself', () => {
     expect([...accessOf(typedOf(null)).wrong.keys()]).toEqual([
       'faceDown',
