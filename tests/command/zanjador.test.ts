@@ -105,7 +105,7 @@ describe('./zanjador start', () => {
     const person = /value="([^"]+)"[^>]*>\s*<strong[^>]*>Ilse/.exec(who)?.[1] ?? '';
     const came = await fetch(`${url}/who?/demo`, {
       method: 'POST',
-      headers: { origin: url },
+      headers: { origin: url, accept: 'text/html' },
       body: new URLSearchParams({ person }),
       redirect: 'manual'
     });
