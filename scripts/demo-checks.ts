@@ -4,7 +4,7 @@ import { rivetSize } from '../src/core/catalog/rivets.ts';
 import { Place, type SeenFlag } from '../src/core/inspect/findings.ts';
 import type { CheckedHead } from '../src/core/inspect/hole-look.ts';
 import type { DriveMove } from '../src/core/driving/drive-move.ts';
-import { predictedHeadIn3, type Issue, type IssuedHole } from '../src/core/release/release.ts';
+import { predictedHeadIn3, type Release, type ReleasedHole } from '../src/core/release/release.ts';
 import type { ReworkMove } from '../src/core/reworking/rework-moves.ts';
 import { toldKey } from '../src/core/signing/told.ts';
 import type { SignMove } from '../src/core/signing/sign-events.ts';
@@ -15,8 +15,8 @@ import { holeEvents } from '../src/lib/server/events/hole-events.ts';
 import { recordMoves, type Sender } from '../src/lib/server/events/record.ts';
 import { reworkEvents } from '../src/lib/server/events/rework-events.ts';
 import { signEvents } from '../src/lib/server/streams/sign-events.ts';
-import { issueJoint } from '../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../src/lib/server/services/releases.ts';
 import { matterOf } from '../src/lib/server/services/records.ts';
 import { must } from './must.ts';
 import { plainTap } from './plain-tap.ts';
@@ -37,26 +37,26 @@ async function released(
   jointId: string,
   by: Sender,
   atMs: number
-): Promise<Issue> {
-  must(await issueJoint(database, jointId, 1, by.id, new Date(atMs)));
-  const issue = await latestIssue(database, jointId);
-  if (!issue) throw new Error('demo data: the issue just made is not there');
-  return issue;
+): Promise<Release> {
+  must(await releaseJoint(database, jointId, 1, by.id, new Date(atMs)));
+  const release = await latestRelease(database, jointId);
+  if (!release) throw new Error('demo data: the release just made is not there');
+  return release;
 }
 
 const stamp = (atMs: number) => ({ id: randomUUID(), at: new Date(atMs).toISOString() });
 
 /** A head so high, and as wide as the metal there is makes it. */
 function headOf(
-  issue: Issue,
-  hole: IssuedHole,
+  release: Release,
+  hole: ReleasedHole,
   highD: number,
   share: number,
   flags: SeenFlag[] = []
 ): Unstamped<CheckedHead> {
   const D = rivetSize(hole.dash).diameterIn;
   const heightIn = highD * D;
-  const volumeIn3 = share * (predictedHeadIn3(issue.facts, hole) ?? 0);
+  const volumeIn3 = share * (predictedHeadIn3(release.facts, hole) ?? 0);
   const wideIn = Math.sqrt((4 * volumeIn3) / (Math.PI * heightIn));
   const rounded = (valueIn: number) => Math.round(valueIn * 1000) / 1000;
   return {
@@ -86,14 +86,14 @@ export async function seedDemoChecks(
   jointId: string
 ): Promise<void> {
   const began = Date.now() - 240 * MINUTE_MS;
-  const issue = await released(database, jointId, mechanic, began - 30 * MINUTE_MS);
+  const release = await released(database, jointId, mechanic, began - 30 * MINUTE_MS);
   await recordMoves(
     database,
     driveEvents,
-    issue.id,
+    release.id,
     [
-      bag(issue.facts.partNumber, 'K-2207', began - 60_000),
-      ...issue.holes.map(({ number }, at) => tap(number, began + at * 30_000))
+      bag(release.facts.partNumber, 'K-2207', began - 60_000),
+      ...release.holes.map(({ number }, at) => tap(number, began + at * 30_000))
     ],
     apprentice
   ).then(must);
@@ -110,21 +110,21 @@ export async function seedDemoChecks(
     [0.6, 0.92, ['ring-mark']]
   ];
   const looked = began + 60 * MINUTE_MS;
-  const looks = issue.holes.slice(0, LOOKS.length).map((hole, at) => {
+  const looks = release.holes.slice(0, LOOKS.length).map((hole, at) => {
     const [highD, share, flags] = LOOKS[at] ?? [0.6, ORDINARY, []];
-    return { ...headOf(issue, hole, highD, share, flags), ...stamp(looked + at * 40_000) };
+    return { ...headOf(release, hole, highD, share, flags), ...stamp(looked + at * 40_000) };
   });
-  must(await recordMoves(database, holeEvents, issue.id, looks, mechanic));
+  must(await recordMoves(database, holeEvents, release.id, looks, mechanic));
 
-  const hole = (at: number) => issue.holes[at]?.number ?? 0;
+  const hole = (at: number) => release.holes[at]?.number ?? 0;
   const rework = async (minutes: number, move: Unstamped<ReworkMove>): Promise<string> => {
     const stamped = { ...move, ...stamp(looked + minutes * MINUTE_MS) } as ReworkMove;
-    must(await recordMoves(database, reworkEvents, issue.id, [stamped], mechanic));
+    must(await recordMoves(database, reworkEvents, release.id, [stamped], mechanic));
     return stamped.id;
   };
   // the one driven too far: out, its hole as it was, another in, and good
   await rework(20, { kind: 'out', hole: hole(4), school: 'under-shank', how: 'plain', note: '' });
-  const holeIn = issue.facts.stacks[issue.holes[4]?.stack ?? 0]?.holeIn ?? issue.facts.holeIn;
+  const holeIn = release.facts.stacks[release.holes[4]?.stack ?? 0]?.holeIn ?? release.facts.holeIn;
   await rework(24, {
     kind: 'measured',
     hole: hole(4),
@@ -136,19 +136,19 @@ export async function seedDemoChecks(
     await recordMoves(
       database,
       driveEvents,
-      issue.id,
+      release.id,
       [tap(hole(4), looked + 30 * MINUTE_MS)],
       apprentice
     )
   );
-  const again = issue.holes[4];
+  const again = release.holes[4];
   if (again)
     must(
       await recordMoves(
         database,
         holeEvents,
-        issue.id,
-        [{ ...headOf(issue, again, 0.6, 0.92), ...stamp(looked + 33 * MINUTE_MS) }],
+        release.id,
+        [{ ...headOf(release, again, 0.6, 0.92), ...stamp(looked + 33 * MINUTE_MS) }],
         mechanic
       )
     );
@@ -187,25 +187,25 @@ export async function seedDemoSigned(
   jointId: string
 ): Promise<void> {
   const began = Date.now() - 26 * 60 * MINUTE_MS;
-  const issue = await released(database, jointId, mechanic, began - 45 * MINUTE_MS);
-  const driven = issue.holes.map(({ number }, at) => tap(number, began + at * 35_000));
-  must(await recordMoves(database, driveEvents, issue.id, driven, apprentice));
+  const release = await released(database, jointId, mechanic, began - 45 * MINUTE_MS);
+  const driven = release.holes.map(({ number }, at) => tap(number, began + at * 35_000));
+  must(await recordMoves(database, driveEvents, release.id, driven, apprentice));
   // one measures, another looks from the far side: what they saw adds up
-  const looks = issue.holes.map((hole, at) => ({
-    ...headOf(issue, hole, 0.6 + 0.01 * (at % 3), ORDINARY - 0.01 * (at % 2)),
+  const looks = release.holes.map((hole, at) => ({
+    ...headOf(release, hole, 0.6 + 0.01 * (at % 3), ORDINARY - 0.01 * (at % 2)),
     clean: ['shop' as const],
     ...stamp(began + 60 * MINUTE_MS + at * 30_000)
   }));
-  must(await recordMoves(database, holeEvents, issue.id, looks, mechanic));
-  const farSide = issue.holes.map(({ number: hole }) => ({
+  must(await recordMoves(database, holeEvents, release.id, looks, mechanic));
+  const farSide = release.holes.map(({ number: hole }) => ({
     kind: 'eyed' as const,
     hole,
     flags: [],
     clean: ['manufactured' as const, 'sheet' as const],
     ...stamp(began + 110 * MINUTE_MS)
   }));
-  must(await recordMoves(database, holeEvents, issue.id, farSide, inspector));
-  const { missing } = must(await matterOf(database, issue.id));
+  must(await recordMoves(database, holeEvents, release.id, farSide, inspector));
+  const { missing } = must(await matterOf(database, release.id));
   const signature: SignMove = {
     ...stamp(began + 120 * MINUTE_MS),
     kind: 'signed',
@@ -213,5 +213,5 @@ export async function seedDemoSigned(
     entitled: 'inspector, stamp 7',
     accepted: missing.told.map(toldKey)
   };
-  must(await recordMoves(database, signEvents, issue.id, [signature], inspector));
+  must(await recordMoves(database, signEvents, release.id, [signature], inspector));
 }

@@ -13,8 +13,8 @@ import { driveEvents } from '../src/lib/server/events/drive-events.ts';
 import { holeEvents } from '../src/lib/server/events/hole-events.ts';
 import { recordMoves } from '../src/lib/server/events/record.ts';
 import { stockEvents } from '../src/lib/server/events/stock-events.ts';
-import { issueJoint } from '../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../src/lib/server/services/releases.ts';
 import { addJob } from '../src/lib/server/services/jobs.ts';
 import { addJoint } from '../src/lib/server/services/joints.ts';
 import { addPerson } from '../src/lib/server/services/people.ts';
@@ -346,9 +346,9 @@ export async function seedDemoData(database: Database): Promise<boolean> {
   const lap = must(await addJoint(database, hull, 'Bottom skin lap, bay 9', BOTTOM_LAP, ilse.id));
 
   const started = Date.now() - MEASURED.length * MINUTES_BETWEEN_HEADS * 60_000;
-  must(await issueJoint(database, lap, 1, ilse.id, new Date(started - 60 * 60_000)));
-  const issue = await latestIssue(database, lap);
-  if (!issue) throw new Error('demo data: the issue just made is not there');
+  must(await releaseJoint(database, lap, 1, ilse.id, new Date(started - 60 * 60_000)));
+  const release = await latestRelease(database, lap);
+  if (!release) throw new Error('demo data: the release just made is not there');
   const heads = MEASURED.map(([hole, diameterIn, heightIn, flags], index): CheckedHead => ({
     id: randomUUID(),
     kind: 'checked',
@@ -359,7 +359,7 @@ export async function seedDemoData(database: Database): Promise<boolean> {
     flags,
     ...(flags.length === 0 && !FAR_SIDE_OPEN.has(hole) ? { clean: [...Place.options] } : {})
   }));
-  const driven = issue.holes
+  const driven = release.holes
     .filter(({ row }) => row === DRIVEN_ROW)
     .map(({ number }, at): DriveMove => ({
       id: randomUUID(),
@@ -371,11 +371,11 @@ export async function seedDemoData(database: Database): Promise<boolean> {
       hands: null,
       late: ''
     }));
-  must(await recordMoves(database, driveEvents, issue.id, driven, ilse));
-  must(await recordMoves(database, holeEvents, issue.id, heads, ilse));
+  must(await recordMoves(database, driveEvents, release.id, driven, ilse));
+  must(await recordMoves(database, holeEvents, release.id, heads, ilse));
   must(await recordMoves(database, stockEvents, null, stockOf(started), ilse));
   await seedDemoCages(database, ilse, root);
-  await seedDemoTools(database, ilse, lap, issue.facts.partNumber);
+  await seedDemoTools(database, ilse, lap, release.facts.partNumber);
   const crew = { mechanic: ilse, apprentice: benn, inspector: tomas };
   await seedDemoOldWork(database, tomas, flange, started);
   await seedDemoChecks(database, crew, float);

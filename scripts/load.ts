@@ -4,8 +4,8 @@ import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { parseArgs } from 'node:util';
 import autocannon from 'autocannon';
-import { issueJoint } from '../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../src/lib/server/services/releases.ts';
 import { listJobs } from '../src/lib/server/services/jobs.ts';
 import { addJoint } from '../src/lib/server/services/joints.ts';
 import { BOTTOM_LAP } from './demo-data.ts';
@@ -38,7 +38,7 @@ const token = randomUUID();
 interface Work {
   ownerUrl: string;
   roleUrl: string;
-  joints: { id: string; issue: string; holes: number }[];
+  joints: { id: string; release: string; holes: number }[];
   job: string;
 }
 async function work(cluster: string): Promise<Work> {
@@ -49,9 +49,9 @@ async function work(cluster: string): Promise<Work> {
     const joints: Work['joints'] = [];
     for (let n = 1; n <= JOINTS; n++) {
       const id = must(await addJoint(database, job?.id ?? '', `Lap ${n}`, BOTTOM_LAP, person.id));
-      must(await issueJoint(database, id, 1, person.id));
-      const issue = await latestIssue(database, id);
-      joints.push({ id, issue: issue?.id ?? '', holes: issue?.holes.length ?? 1 });
+      must(await releaseJoint(database, id, 1, person.id));
+      const release = await latestRelease(database, id);
+      joints.push({ id, release: release?.id ?? '', holes: release?.holes.length ?? 1 });
     }
     return { ...shop, joints, job: job?.id ?? '' };
   });
@@ -88,13 +88,13 @@ async function requestsOf(
   });
   const stamp = () => ({ id: randomUUID(), at: new Date().toISOString() });
   const tap = post(() => {
-    const { issue, hole } = next();
-    return { path: `/api/events/drive/${issue}`, body: [{ ...stamp(), ...plainTap(hole) }] };
+    const { release, hole } = next();
+    return { path: `/api/events/drive/${release}`, body: [{ ...stamp(), ...plainTap(hole) }] };
   });
   const head = post(() => {
-    const { issue, hole } = next();
+    const { release, hole } = next();
     const look = { kind: 'checked', hole, diameterIn: 0.188, heightIn: 0.062, flags: [] };
-    return { path: `/api/events/hole/${issue}`, body: [{ ...stamp(), ...look }] };
+    return { path: `/api/events/hole/${release}`, body: [{ ...stamp(), ...look }] };
   });
   const figure = post(() => ({
     path: '/api/calc/rivet-length',

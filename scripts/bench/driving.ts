@@ -1,15 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { sideBySide, type Ask } from './load.ts';
-import { bareInsert, now, ratio, someIssue, whole } from './routes.ts';
+import { bareInsert, now, ratio, someRelease, whole } from './routes.ts';
 import type { Served } from './server.ts';
 import { plainTap } from '../plain-tap.ts';
 
 /** Taps while driving against one bare insert on the same server, and what one tap takes from key to acknowledged. */
 export async function driveRows(served: Served): Promise<string[]> {
   const { url, headers } = served;
-  const { id: issue, hole } = await someIssue(served);
+  const { id: release, hole } = await someRelease(served);
   const tap = (id: string) => ({ id, at: now(), ...plainTap(hole) });
-  const path = `/api/events/drive/${issue}`;
+  const path = `/api/events/drive/${release}`;
   const taps: Ask = { url, headers, path, body: (id) => [tap(id())] };
   const { ratio: share, one, other } = await sideBySide(taps, bareInsert(served, tap));
   const alone = await timesOf(TAPS, async () => {
@@ -17,7 +17,7 @@ export async function driveRows(served: Served): Promise<string[]> {
     if (!reply.ok) throw new Error(`a tap was refused: ${reply.status}`);
   });
   const second = await served.another();
-  const calls = await callTimes(served, issue, second.url);
+  const calls = await callTimes(served, release, second.url);
   await second.stop();
   return [
     `| a tap while driving | ${whole(one.perS)} | ${ratio(share)} of a bare insert through the same server (${whole(other.perS)}) | ${one.slowMs} ms |`,
@@ -55,10 +55,10 @@ async function timesOf(
 /** From one device's word to the moment the other's stream has it, of another process, through the database. */
 async function callTimes(
   served: Served,
-  issue: string,
+  release: string,
   farUrl: string
 ): Promise<{ middleMs: number; slowMs: number }> {
-  const path = `/api/live/${issue}`;
+  const path = `/api/live/${release}`;
   const ended = new AbortController();
   const stream = await fetch(farUrl + path, { headers: served.headers, signal: ended.signal });
   const reader = stream.body?.pipeThrough(new TextDecoderStream()).getReader();

@@ -5,15 +5,15 @@ import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import { recorded } from '../../src/core/events/stream.ts';
 import { rivetRecords, type RivetSources } from '../../src/core/records/rivet-record.ts';
 import { NO_REWORK } from '../../src/core/reworking/rework-state.ts';
-import { smallIssue } from '../../tests/support/small-issue.ts';
+import { smallRelease } from '../../tests/support/small-release.ts';
 import { plainTap } from '../plain-tap.ts';
 
 const BEGAN = Date.parse('2031-05-02T08:00:00Z');
 
 /** A release of so many rivets, each hit twice and measured twice. */
 function sourcesOf(rivets: number): RivetSources {
-  const issue = smallIssue();
-  const [like] = issue.holes;
+  const release = smallRelease();
+  const [like] = release.holes;
   if (!like) throw new Error('the small release has no hole');
   let made = 0;
   const stamp = (hole: number, afterS: number) => ({
@@ -49,7 +49,7 @@ function sourcesOf(rivets: number): RivetSources {
       }
     );
   return {
-    issue: { ...issue, holes: numbers.map((number) => ({ ...like, number })) },
+    release: { ...release, holes: numbers.map((number) => ({ ...like, number })) },
     rework: NO_REWORK,
     driving: numbers.flatMap((hole) => [hit(hole, 0), hit(hole, 4)]),
     heads: numbers.flatMap((hole) => [look(hole, 60_000), look(hole, 90_000)]),
@@ -62,7 +62,7 @@ function sourcesOf(rivets: number): RivetSources {
 export function rivetRows(secondsPerCall: (call: () => void) => number): string[] {
   const measured = [500, 2000].map((rivets) => {
     const sources = sourcesOf(rivets);
-    const holes = sources.issue.holes.map(({ number }) => number);
+    const holes = sources.release.holes.map(({ number }) => number);
     return { rivets, seconds: secondsPerCall(() => rivetRecords(sources, holes)) };
   });
   const first = measured[0]?.seconds ?? NaN;

@@ -10,17 +10,17 @@ export const now = (): string => new Date().toISOString();
 export const ratio = (value: number): string => value.toFixed(2);
 export const whole = (value: number): string => Math.round(value).toLocaleString('en');
 
-/** An issue of the demo data that still takes events, with its first rivet. */
-export async function someIssue({ database }: Served): Promise<{ id: string; hole: number }> {
-  const [issue] = await rowsOf<{ id: string; hole: number }>(
+/** A release of the demo data that still takes events, with its first rivet. */
+export async function someRelease({ database }: Served): Promise<{ id: string; hole: number }> {
+  const [release] = await rowsOf<{ id: string; hole: number }>(
     database,
     `select issue_id as id, min(number) as hole from holes h where state = 'rivet'
        and not exists (select from sign_events where subject_id = h.issue_id)
        and not exists (select from rework_events where subject_id = h.issue_id)
      group by issue_id order by issue_id limit 1`
   );
-  if (!issue) throw new Error('the demo data has no issue');
-  return issue;
+  if (!release) throw new Error('the demo data has no release');
+  return release;
 }
 
 /** The same payload put into a table with nothing on it, by the same server. */
@@ -37,7 +37,7 @@ export const bareInsert = ({ url, headers }: Served, payload: (id: string) => un
 /** Recording of heads against one bare insert on the same server, one by one and as an outbox sends them. */
 export async function eventRows(served: Served): Promise<string[]> {
   const { url, headers } = served;
-  const { id: issue, hole } = await someIssue(served);
+  const { id: release, hole } = await someRelease(served);
   const head = (id: string) => ({
     id,
     at: now(),
@@ -50,7 +50,7 @@ export async function eventRows(served: Served): Promise<string[]> {
   const event = (count: number): Ask => ({
     url,
     headers,
-    path: `/api/events/hole/${issue}`,
+    path: `/api/events/hole/${release}`,
     body: (id) => Array.from({ length: count }, () => head(id()))
   });
   const bare = bareInsert(served, head);

@@ -27,11 +27,11 @@ const idsOf = async (database: Database, sql: string): Promise<string[]> =>
 
 /** What stands for each parameter of an address. */
 async function parameters(database: Database): Promise<Ids> {
-  const issues = await idsOf(database, 'select id from joint_issues');
+  const releases = await idsOf(database, 'select id from joint_issues');
   return {
     job: await idsOf(database, 'select id from jobs'),
     joint: await idsOf(database, 'select id from joints'),
-    issue: issues,
+    release: releases,
     cage: await idsOf(database, 'select id from cages'),
     setting: await idsOf(
       database,
@@ -153,9 +153,9 @@ async function documentSeeds(database: Database, ids: Ids): Promise<Seed[]> {
     path,
     body: { kind: 'json', value }
   });
-  const [joint = '', issue = '', cageId = ''] = [
+  const [joint = '', release = '', cageId = ''] = [
     ids['joint']?.[0],
-    ids['issue']?.[0],
+    ids['release']?.[0],
     ids['cage']?.[0]
   ];
   return [
@@ -198,20 +198,20 @@ async function documentSeeds(database: Database, ids: Ids): Promise<Seed[]> {
       revision: 0,
       coupon: COUPON
     }),
-    json('/api/live/[issue=id]', 'POST', `/api/live/${issue}`, {
+    json('/api/live/[release=id]', 'POST', `/api/live/${release}`, {
       device: randomUUID(),
       role: 'gun',
       call: 'go',
       hole: 1,
       turn: 1
     }),
-    json('/api/devices/caliper/[issue=id]', 'POST', `/api/devices/caliper/${issue}`, {
+    json('/api/devices/caliper/[release=id]', 'POST', `/api/devices/caliper/${release}`, {
       lines: ['D 0.188']
     }),
     json('/api/devices/depth-gauge/[cage=id]', 'POST', `/api/devices/depth-gauge/${cageId}`, {
       lines: ['READ']
     }),
-    json('/api/devices/camera/[issue=id]', 'POST', `/api/devices/camera/${issue}`, {
+    json('/api/devices/camera/[release=id]', 'POST', `/api/devices/camera/${release}`, {
       indexIn: 1,
       row: 1
     })
@@ -266,7 +266,7 @@ function readSeeds(ids: Ids): Seed[] {
     const most = Math.max(1, ...names.map((name) => Math.min(12, ids[name]?.length ?? 1)));
     return Array.from({ length: most }, (_, at): Seed => {
       const path = door.replace(/\[+(\w+)(?:=\w+)?\]+/g, (__, name: string) => {
-        const values = ids[name === 'subject' ? 'issue' : name] ?? ['1'];
+        const values = ids[name === 'subject' ? 'release' : name] ?? ['1'];
         return values[at % values.length] ?? '1';
       });
       return { door, method: 'GET', path, body: null };

@@ -1,7 +1,7 @@
 import type { Database } from '../../src/lib/server/db/connect.ts';
 import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { getJoint } from '../../src/lib/server/services/joints.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { latestRelease } from '../../src/lib/server/services/releases.ts';
 import { must } from '../must.ts';
 import type { Places, SavedJoint } from './writers.ts';
 
@@ -22,7 +22,7 @@ export async function placesOf(database: Database): Promise<Places> {
     const { title, revision, definition } = must(await getJoint(database, id ?? ''));
     return { id: id ?? '', title, revision, definition };
   };
-  const issue = await latestIssue(database, found?.open ?? '');
-  if (!issue) throw new Error('the demo has no release that is open');
-  return { issue, changed: await saved(found?.other), signed: await saved(found?.signed) };
+  const release = await latestRelease(database, found?.open ?? '');
+  if (!release) throw new Error('the demo has no release that is open');
+  return { release, changed: await saved(found?.other), signed: await saved(found?.signed) };
 }

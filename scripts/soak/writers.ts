@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { EnteredJoint } from '../../src/core/kinds/joint.ts';
 import { rivetSize } from '../../src/core/catalog/rivets.ts';
-import type { Issue } from '../../src/core/release/release.ts';
+import type { Release } from '../../src/core/release/release.ts';
 import { toldKey } from '../../src/core/signing/told.ts';
 import { SaveOutcome } from '../../src/lib/api/joints.ts';
 import { SigningView } from '../../src/lib/api/signing.ts';
@@ -13,7 +13,7 @@ import { plainTap } from '../plain-tap.ts';
 /** Where the writers write. */
 export interface Places {
   /** a release that is driven and looked at for as long as the soak lasts */
-  issue: Pick<Issue, 'id' | 'holes'>;
+  release: Pick<Release, 'id' | 'holes'>;
   /** a joint that is changed and ticked */
   changed: SavedJoint;
   /** a driven joint that is saved, released and signed again and again */
@@ -83,7 +83,7 @@ async function save(
 
 /** Looks at heads, one after the other: good ones, and some that are not. */
 export async function lookAtHeads(hand: Hand, round: Round): Promise<void> {
-  const { id, holes } = round.places.issue;
+  const { id, holes } = round.places.release;
   for (let at = 0; round.going(); at++) {
     const { number: hole, dash } = ofTurn(holes, at);
     const thousandths = (inD: number) => Math.round(inD * rivetSize(dash).diameterIn * 1000) / 1000;
@@ -97,7 +97,7 @@ export async function lookAtHeads(hand: Hand, round: Round): Promise<void> {
   }
 }
 
-const ofTurn = (holes: Issue['holes'], at: number): Issue['holes'][number] => {
+const ofTurn = (holes: Release['holes'], at: number): Release['holes'][number] => {
   const hole = holes[at % holes.length];
   if (!hole) throw new Error('this release has no holes');
   return hole;
@@ -105,15 +105,15 @@ const ofTurn = (holes: Issue['holes'], at: number): Issue['holes'][number] => {
 
 /** Taps while driving, and ticks of steps between. */
 export async function driveAndTick(hand: Hand, round: Round): Promise<void> {
-  const { issue, changed } = round.places;
+  const { release, changed } = round.places;
   for (let at = 0; round.going(); at++) {
-    const { number: hole } = ofTurn(issue.holes, at);
-    await sendEvent(hand, round, 'drive', issue.id, plainTap(hole));
+    const { number: hole } = ofTurn(release.holes, at);
+    await sendEvent(hand, round, 'drive', release.id, plainTap(hole));
     await sendEvent(hand, round, 'step', changed.id, {
       kind: 'ticked',
       step: 'layout',
       hole: null,
-      of: issue.holes.length,
+      of: release.holes.length,
       done: at % 2 === 0,
       timed: null
     });
@@ -148,6 +148,6 @@ export async function releaseAndSign(hand: Hand, round: Round): Promise<void> {
       entitled: 'soak, stamp 0',
       accepted: view.told.map(toldKey)
     };
-    if (!(await sendEvent(hand, round, 'sign', view.issueId, signature)) || !going()) return;
+    if (!(await sendEvent(hand, round, 'sign', view.releaseId, signature)) || !going()) return;
   }
 }

@@ -158,7 +158,7 @@ type DrivenRefusal =
   | { code: 'batch-of-another'; hole: number; part: string; batch: string }
   | { code: 'batch-expired'; hole: number; lot: string; limitMin: number }
   | { code: 'before-its-batch'; hole: number; lot: string; beforeMin: number }
-  /** `strange`: a number that is no hole of the issue; null where holes are missing or come twice */
+  /** `strange`: a number that is no hole of the release; null where holes are missing or come twice */
   | { code: 'no-whole-order'; holes: number; strange: number | null }
   | { code: 'part-not-driven'; part: string }
   | { code: 'carried-by-release' }
@@ -249,5 +249,5 @@ export type RefusalSaid =
 /** A refusal in a schema's own words. */
 export const told = (text: string): RefusalSaid => ({ code: 'told', text });
 
-/** What a schema complains of, as a code with its quantities: `params` of its issue. */
+/** What a schema complains of, as a code with its quantities: `params` of its release. */
 export const saying = (why: RefusalSaid): { said: RefusalSaid } => ({ said: why });

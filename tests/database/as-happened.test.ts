@@ -4,7 +4,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { HoleLook } from '../../src/core/inspect/hole-look.ts';
 import { expiredHoles } from '../../src/core/driving/drive-events.ts';
 import { DriveMove } from '../../src/core/driving/drive-move.ts';
-import type { Issue } from '../../src/core/release/release.ts';
+import type { Release } from '../../src/core/release/release.ts';
 import { countRelease, type ReleaseCount } from '../../src/core/releases/release-count.ts';
 import { releaseNow, type ReleaseNow } from '../../src/core/releases/release-now.ts';
 import { missingToSign } from '../../src/core/signing/missing.ts';
@@ -20,8 +20,8 @@ import { reworkEvents } from '../../src/lib/server/events/rework-events.ts';
 import { stockEvents } from '../../src/lib/server/events/stock-events.ts';
 import { batchesOut, countsOfBatch } from '../../src/lib/server/events/batches.ts';
 import { takeOut } from '../../src/lib/server/services/cold-batches.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../../src/lib/server/services/releases.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { listJoints } from '../../src/lib/server/services/joint-summaries.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
@@ -54,13 +54,13 @@ beforeAll(async () => {
 });
 
 /** A DD lap with batches out of the cold. */
-async function released(): Promise<{ joint: string; issue: Issue; batches: string[] }> {
+async function released(): Promise<{ joint: string; release: Release; batches: string[] }> {
   const lap = entered('lap', ['0.050', '0.063'], { widthIn: '4 3/8', alloy: 'DD' });
   const joint = valueOf(await addJoint(database(), job, 'Lap', lap, person.id));
-  valueOf(await issueJoint(database(), joint, 1, person.id));
-  const issue = await latestIssue(database(), joint);
-  if (!issue) throw new Error('not issued');
-  const { partNumber } = issue.facts;
+  valueOf(await releaseJoint(database(), joint, 1, person.id));
+  const release = await latestRelease(database(), joint);
+  if (!release) throw new Error('not released');
+  const { partNumber } = release.facts;
   const came: StockMove = StockMove.parse({
     ...stamp(0),
     kind: 'received',
@@ -81,7 +81,7 @@ async function released(): Promise<{ joint: string; issue: Issue; batches: strin
      select $1, bin_id, part_number, lot, count, now() - interval '40 min', person_id from cold_batches where id = $2`,
     [expired, batches[0]]
   );
-  return { joint, issue, batches: [...batches, expired] };
+  return { joint, release, batches: [...batches, expired] };
 }
 
 const stamp = (afterMs: number) => ({
@@ -150,7 +150,7 @@ const tries = fc.array(
 );
 
 /** Sends what happened, each a second after the one before, in the order in which it comes in. */
-async function send({ id, holes }: Issue, batches: readonly string[], tried: readonly Try[]) {
+async function send({ id, holes }: Release, batches: readonly string[], tried: readonly Try[]) {
   const asked: string[] = [];
   const read: string[] = [];
   const looks: string[] = [];
@@ -255,7 +255,7 @@ async function send({ id, holes }: Issue, batches: readonly string[], tried: rea
 }
 
 /** The counts of a release among themselves, and what Sign holds against it: nothing is counted twice or nowhere. */
-function agreesWithItself(count: ReleaseCount, now: ReleaseNow & { issue: Issue }): void {
+function agreesWithItself(count: ReleaseCount, now: ReleaseNow & { release: Release }): void {
   const { holes, driven, unlogged, empty, notDriven, marks, due, bad } = count;
   expect(driven + unlogged.length + empty.length + notDriven.length).toBe(holes);
   expect(Object.values(marks).reduce((sum, one) => sum + one, 0)).toBe(holes);
@@ -264,7 +264,7 @@ function agreesWithItself(count: ReleaseCount, now: ReleaseNow & { issue: Issue 
   const { must } = missingToSign({
     ...now,
     ...none,
-    issued: now.issue,
+    asReleased: now.release,
     steps: null,
     oldWork: { findings: 0, open: 0 },
     changedTo: null
@@ -283,14 +283,14 @@ describe('what lists count', () => {
     const seen = new Set<string>();
     await fc.assert(
       fc.asyncProperty(tries, async (tried) => {
-        const { joint, issue, batches } = await released();
-        await send(issue, batches, tried);
+        const { joint, release, batches } = await released();
+        await send(release, batches, tried);
         const now = releaseNow({
-          issue,
+          release,
           batches: await batchesOut(database()),
-          driving: await eventsOf(database(), driveEvents, issue.id),
-          heads: await eventsOf(database(), holeEvents, issue.id),
-          reworks: await eventsOf(database(), reworkEvents, issue.id)
+          driving: await eventsOf(database(), driveEvents, release.id),
+          heads: await eventsOf(database(), holeEvents, release.id),
+          reworks: await eventsOf(database(), reworkEvents, release.id)
         });
         const expired = expiredHoles(now.drive);
         const driven = [...now.drive.holes.values()].filter((one) => one.driven);

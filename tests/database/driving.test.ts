@@ -16,8 +16,8 @@ import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
 import { eventsAfter, eventsOf } from '../../src/lib/server/events/read.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { coldView, takeOut } from '../../src/lib/server/services/cold-batches.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../../src/lib/server/services/releases.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson, type PersonView } from '../../src/lib/server/services/people.ts';
@@ -43,13 +43,13 @@ beforeAll(async () => {
   job = valueOf(await addJob(database(), { number: '9', title: 't', place: 'p', data: 'd' }));
 });
 
-async function issued(alloy: 'AD' | 'DD') {
+async function released(alloy: 'AD' | 'DD') {
   const lap = entered('lap', ['0.050', '0.063'], { widthIn: '7 3/8', alloy });
   const joint = valueOf(await addJoint(database(), job, `Lap ${alloy}`, lap, person.id));
-  valueOf(await issueJoint(database(), joint, 1, person.id, LONG_AGO));
-  const issue = await latestIssue(database(), joint);
-  if (!issue) throw new Error('not issued');
-  return issue;
+  valueOf(await releaseJoint(database(), joint, 1, person.id, LONG_AGO));
+  const release = await latestRelease(database(), joint);
+  if (!release) throw new Error('not released');
+  return release;
 }
 type Driven = Extract<DriveMove, { kind: 'driven' }>;
 const tap = (hole: number, more: object = {}) =>
@@ -62,20 +62,20 @@ const tap = (hole: number, more: object = {}) =>
   }) as Driven;
 const undo = (hole: number) =>
   DriveMove.parse({ id: randomUUID(), at: new Date().toISOString(), kind: 'undriven', hole });
-const drive = (issue: string, ...moves: DriveMove[]) =>
-  recordMoves(database(), driveEvents, issue, moves, person);
+const drive = (release: string, ...moves: DriveMove[]) =>
+  recordMoves(database(), driveEvents, release, moves, person);
 
 describe('the log of driving', () => {
   it('stores each tap once, in order, with what was put in', async () => {
-    const issue = await issued('AD');
+    const release = await released('AD');
     const [first, second] = [tap(1), tap(2, { quick: 'more' })];
-    valueOf(await drive(issue.id, first, second));
+    valueOf(await drive(release.id, first, second));
     // sent again after a lost answer
-    valueOf(await drive(issue.id, first));
-    const events = await eventsOf(database(), driveEvents, issue.id);
+    valueOf(await drive(release.id, first));
+    const events = await eventsOf(database(), driveEvents, release.id);
     expect(events.map(({ id }) => id)).toEqual([first.id, second.id]);
-    expect(events[0]?.frozen.partNumber).toBe(issue.facts.partNumber);
-    const state = driveStream.project({ ...issue, batches: [] }, events, NOT_DRIVEN);
+    expect(events[0]?.frozen.partNumber).toBe(release.facts.partNumber);
+    const state = driveStream.project({ ...release, batches: [] }, events, NOT_DRIVEN);
     expect(state.holes.get(2)).toMatchObject({ driven: true, quick: 'more', by: 'Odile Marn' });
     await expect(database().sequelize.query('delete from drive_events')).rejects.toThrow(
       /never changed or removed/
@@ -83,19 +83,19 @@ describe('the log of driving', () => {
   });
 
   it('says whose a tap is, also to somebody else who sends it again', async () => {
-    const issue = await issued('AD');
+    const release = await released('AD');
     const other = await addPerson(database(), { name: 'Tove Ask', role: 'mechanic' });
     const first = tap(3);
-    valueOf(await drive(issue.id, first));
-    const again = await recordMoves(database(), driveEvents, issue.id, [first], other);
+    valueOf(await drive(release.id, first));
+    const again = await recordMoves(database(), driveEvents, release.id, [first], other);
     expect(valueOf(again)).toMatchObject([{ id: first.id, by: 'Odile Marn' }]);
-    expect(await eventsOf(database(), driveEvents, issue.id)).toHaveLength(1);
+    expect(await eventsOf(database(), driveEvents, release.id)).toHaveLength(1);
   });
 
   it('is read on from an event, with what may have been on its way when that one was read', async () => {
-    const issue = await issued('AD');
+    const release = await released('AD');
     const taps = [tap(1), tap(2), tap(3)];
-    for (const one of taps) valueOf(await drive(issue.id, one));
+    for (const one of taps) valueOf(await drive(release.id, one));
     const [first, second] = taps.map(({ id }) => id);
     /** as if its act had begun so long before the others, and ended after them */
     const begunBefore = async (hole: number, interval: string) => {
@@ -112,7 +112,7 @@ describe('the log of driving', () => {
     const close = await begunBefore(4, '20 seconds');
     const long = await begunBefore(5, '1 hour');
     const read = async (after: string) =>
-      (await eventsAfter(database(), driveEvents, issue.id, after)).map(({ id }) => id);
+      (await eventsAfter(database(), driveEvents, release.id, after)).map(({ id }) => id);
     const ids = await read(second ?? '');
     expect(ids).toEqual([...taps.map(({ id }) => id), close]);
     // an event that this log has not: the whole log
@@ -120,14 +120,14 @@ describe('the log of driving', () => {
   });
 
   it('loses a look by camera that whoever took it says is false', async () => {
-    const issue = await issued('AD');
+    const release = await released('AD');
     const seen = DriveMove.parse({
       id: randomUUID(),
       at: new Date().toISOString(),
       ...{ kind: 'seen', hole: 1, diameterIn: 0.2, plusMinusIn: 0.005, camera: 'rod' },
       simulated: false
     });
-    valueOf(await drive(issue.id, tap(1), seen));
+    valueOf(await drive(release.id, tap(1), seen));
     const move = (hole: number) =>
       ReworkMove.parse({
         id: randomUUID(),
@@ -136,35 +136,35 @@ describe('the log of driving', () => {
       });
     const other = await addPerson(database(), { name: 'Tove Rask', role: 'mechanic' });
     const say = (hole: number, who: PersonView) =>
-      recordMoves(database(), reworkEvents, issue.id, [move(hole)], who);
+      recordMoves(database(), reworkEvents, release.id, [move(hole)], who);
     expect(await say(1, other)).toMatchObject({ ok: false });
     expect(await say(2, person)).toMatchObject({ ok: false });
     valueOf(await say(1, person));
-    const { subject } = (await driveEvents.open(database(), issue.id)) ?? {};
+    const { subject } = (await driveEvents.open(database(), release.id)) ?? {};
     if (!subject) throw new Error('there is no release');
-    const events = await eventsOf(database(), driveEvents, issue.id);
+    const events = await eventsOf(database(), driveEvents, release.id);
     expect(driveStream.project(subject, events, NOT_DRIVEN).seen.size).toBe(0);
   });
 
   it('keeps who was named at the gun or the bar as named only, until they were heard there', async () => {
-    const issue = await issued('AD');
+    const release = await released('AD');
     const named = await addPerson(database(), { name: 'Eskil Bro', role: 'trainee' });
     const hands = { gun: person.id, bar: named.id };
     const frozen = async (hole: number, more: object = {}) =>
-      valueOf(await drive(issue.id, tap(hole, { hands, ...more })))[0]?.frozen;
+      valueOf(await drive(release.id, tap(hole, { hands, ...more })))[0]?.frozen;
     expect(await frozen(1)).toMatchObject({ unconfirmed: [named.id] });
-    await keepCall(database(), issue.id, { id: named.id, device: null });
+    await keepCall(database(), release.id, { id: named.id, device: null });
     // at a release that there is not, nothing is kept and nothing breaks
     await keepCall(database(), randomUUID(), { id: named.id, device: null });
     // twice in a minute is once
-    await keepCall(database(), issue.id, { id: named.id, device: null });
+    await keepCall(database(), release.id, { id: named.id, device: null });
     expect(await frozen(2)).not.toHaveProperty('unconfirmed');
     const longBefore = new Date(Date.now() - 20 * 60_000).toISOString();
     expect(await frozen(3, { at: longBefore })).toMatchObject({ unconfirmed: [named.id] });
     await expect(database().sequelize.query('delete from team_calls')).rejects.toThrow(
       /never changed or removed/
     );
-    const events = await eventsOf(database(), driveEvents, issue.id);
+    const events = await eventsOf(database(), driveEvents, release.id);
     const nameOf = (id: string) => (id === named.id ? 'Eskil Bro' : '?');
     expect(namedByOthers(events, nameOf)).toEqual([
       { by: 'Odile Marn', named: 'Eskil Bro', holes: [1, 3] }
@@ -175,7 +175,7 @@ describe('the log of driving', () => {
       recordMoves(
         database(),
         driveEvents,
-        issue.id,
+        release.id,
         [
           DriveMove.parse({
             id: randomUUID(),
@@ -188,19 +188,19 @@ describe('the log of driving', () => {
       );
     valueOf(await say([before?.id ?? ''], named));
     valueOf(await say([longAgo?.id ?? ''], person));
-    const since = await eventsOf(database(), driveEvents, issue.id);
+    const since = await eventsOf(database(), driveEvents, release.id);
     for (const log of [since, since.toReversed()])
       expect(namedByOthers(log, nameOf)).toEqual([
         { by: 'Odile Marn', named: 'Eskil Bro', holes: [3] }
       ]);
     // it counts as having driven all the same
-    const state = driveStream.project({ ...issue, batches: [] }, events, NOT_DRIVEN);
+    const state = driveStream.project({ ...release, batches: [] }, events, NOT_DRIVEN);
     expect(state.holes.get(1)?.people).toContain(named.id);
     const joint = (
       await rowsOf<{ joint_id: string }>(
         database(),
         'select joint_id from joint_issues where id = $1',
-        [issue.id]
+        [release.id]
       )
     )[0]?.joint_id;
     const view = valueOf(await signingView(database(), joint ?? '', null));
@@ -210,9 +210,9 @@ describe('the log of driving', () => {
     });
   });
 
-  it('takes no hole that the issue has not', async () => {
-    const issue = await issued('AD');
-    expect(await drive(issue.id, tap(500))).toMatchObject({
+  it('takes no hole that the release has not', async () => {
+    const release = await released('AD');
+    expect(await drive(release.id, tap(500))).toMatchObject({
       ok: false,
       message: 'there is no hole 500 in this release'
     });
@@ -243,8 +243,8 @@ describe('a batch out of the cold', () => {
   };
 
   it('leaves its bin, runs by the server’s clock, and is counted by what is driven', async () => {
-    const issue = await issued('DD');
-    const part = issue.facts.partNumber;
+    const release = await released('DD');
+    const part = release.facts.partNumber;
     const bin = await coldBin(part, 'CC-4');
     const batch = { id: randomUUID(), binId: bin?.id ?? '', count: 9, jobId: job };
     const removed = new Date(Date.now() - 20 * 60_000);
@@ -260,20 +260,20 @@ describe('a batch out of the cold', () => {
     ).toMatchObject({ ok: false, reason: 'not-possible' });
 
     // no batch named, nothing logged
-    expect(await drive(issue.id, tap(1))).toMatchObject({ ok: false, reason: 'not-possible' });
+    expect(await drive(release.id, tap(1))).toMatchObject({ ok: false, reason: 'not-possible' });
     const inTime = (hole: number) =>
       tap(hole, { batch: batch.id, at: new Date(removed.getTime() + 60_000).toISOString() });
-    valueOf(await drive(issue.id, inTime(1), inTime(2), inTime(3)));
+    valueOf(await drive(release.id, inTime(1), inTime(2), inTime(3)));
     // hit again it is the same rivet, also with that tap taken back; one taken back whole is none
-    valueOf(await drive(issue.id, inTime(2), undo(2)));
-    valueOf(await drive(issue.id, undo(3)));
+    valueOf(await drive(release.id, inTime(2), undo(2)));
+    valueOf(await drive(release.id, undo(3)));
     expect((await coldView(database())).batches[0]?.left).toBe(7);
 
     const late = new Date().toISOString();
     const tooLate = { ...inTime(4), at: late };
-    expect(await drive(issue.id, tooLate)).toMatchObject({ ok: false, reason: 'not-possible' });
+    expect(await drive(release.id, tooLate)).toMatchObject({ ok: false, reason: 'not-possible' });
     const [told] = valueOf(
-      await drive(issue.id, { ...tooLate, id: randomUUID(), late: 'the lead agreed' })
+      await drive(release.id, { ...tooLate, id: randomUUID(), late: 'the lead agreed' })
     );
     expect(told?.frozen.cold).toBe('expired');
 
@@ -302,7 +302,7 @@ describe('a batch out of the cold', () => {
   });
 
   it('keeps the shop’s own times that it was taken out under', async () => {
-    const issue = await issued('DD');
+    const release = await released('DD');
     const current = await currentProfile(database());
     if (!current) throw new Error('no rules');
     let { version } = current.rules;
@@ -312,7 +312,7 @@ describe('a batch out of the cold', () => {
         version: (version += 1),
         icebox: { D: null, DD }
       });
-    const bin = await coldBin(issue.facts.partNumber, 'CC-5');
+    const bin = await coldBin(release.facts.partNumber, 'CC-5');
     const out = async () => {
       const batch = { id: randomUUID(), binId: bin?.id ?? '', count: 3, jobId: null };
       valueOf(await takeOut(database(), batch, person, removed));
@@ -332,13 +332,13 @@ describe('a batch out of the cold', () => {
     expect(view.batches.find(({ id }) => id === plain)?.times).toBeNull();
     const late = (hole: number, batch: string) =>
       tap(hole, { batch, at: new Date(removed.getTime() + 21 * 60_000).toISOString() });
-    expect(await drive(issue.id, late(1, plain))).toMatchObject({ ok: false });
-    const [told] = valueOf(await drive(issue.id, late(1, longer)));
+    expect(await drive(release.id, late(1, plain))).toMatchObject({ ok: false });
+    const [told] = valueOf(await drive(release.id, late(1, longer)));
     expect(told?.frozen.cold).toBe('due');
     const [{ joint_id: joint } = { joint_id: '' }] = await rowsOf<{ joint_id: string }>(
       database(),
       'select joint_id from joint_issues where id = $1',
-      [issue.id]
+      [release.id]
     );
     const paper = { unit: 'in', paper: 'a4' } as const;
     const file = await recordFileOf(database(), joint, 'record.pdf', 'r', paper as never, inInches);
@@ -372,20 +372,20 @@ describe('the driving card', () => {
       ok: false,
       reason: 'not-possible'
     });
-    valueOf(await issueJoint(database(), joint, 1, person.id, LONG_AGO));
-    const issue = await latestIssue(database(), joint);
-    if (!issue) throw new Error('not issued');
+    valueOf(await releaseJoint(database(), joint, 1, person.id, LONG_AGO));
+    const release = await latestRelease(database(), joint);
+    if (!release) throw new Error('not released');
     const text = async () =>
       pdfText(valueOf(await makeJointFile(database(), joint, 'driving.pdf')).body);
     const before = await text();
     expect(before).toContain('release 1');
     expect(before).toContain('access not entered');
     expect(before).toContain('Never fire into the air');
-    for (const { number } of issue.holes) expect(before).toMatch(new RegExp(`\\b${number}\\b`));
-    const order = issue.holes.map(({ number }) => number).reverse();
+    for (const { number } of release.holes) expect(before).toMatch(new RegExp(`\\b${number}\\b`));
+    const order = release.holes.map(({ number }) => number).reverse();
     valueOf(
       await drive(
-        issue.id,
+        release.id,
         DriveMove.parse({
           id: randomUUID(),
           at: new Date().toISOString(),

@@ -3,8 +3,8 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import type { EnteredJoint } from '../../src/core/kinds/joint.ts';
 import { predictedHeadIn3 } from '../../src/core/release/release.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../../src/lib/server/services/releases.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint, getJoint, setJointProfile } from '../../src/lib/server/services/joints.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
@@ -75,11 +75,11 @@ describe('issuing joints of every kind', () => {
         ]
       })
     );
-    valueOf(await issueJoint(database(), id, 1, person, LONG_AGO));
-    const issue = await latestIssue(database(), id);
-    expect(issue?.holes.map(({ number }) => number)).toEqual([1, 2, 4, 5, 6, 7, 8]);
-    expect(issue?.heldOpen).toMatchObject([{ number: 3, reason: 'nut plate' }]);
-    expect(issue?.heldOpen[0]?.blind).toEqual({
+    valueOf(await releaseJoint(database(), id, 1, person, LONG_AGO));
+    const release = await latestRelease(database(), id);
+    expect(release?.holes.map(({ number }) => number)).toEqual([1, 2, 4, 5, 6, 7, 8]);
+    expect(release?.heldOpen).toMatchObject([{ number: 3, reason: 'nut plate' }]);
+    expect(release?.heldOpen[0]?.blind).toEqual({
       fastener: 'NAS1398D4-2',
       drillIn: 0.1285,
       grip: { leastIn: 0.0625, mostIn: 0.125, over: true }
@@ -90,7 +90,7 @@ describe('issuing joints of every kind', () => {
       await recordMoves(
         database(),
         reworkEvents,
-        issue?.id ?? '',
+        release?.id ?? '',
         [ReworkMove.parse({ ...put, kind: 'blind-in', lot: 'BL-7' })],
         by
       )
@@ -102,9 +102,9 @@ describe('issuing joints of every kind', () => {
       'Blind rivet: NAS1398D4-2, hole 0.1285 in, grip over 0.0625 in up to 0.125 in; installed by Odile Marn'
     );
     expect(pdf).toContain('lot BL-7; installed, not inspected; not in the joint strength');
-    const refused = await recordHead(database(), issue?.id ?? '', reading(3), person);
+    const refused = await recordHead(database(), release?.id ?? '', reading(3), person);
     expect(refused.ok ? '' : refused.message).toMatch(/hole 3 is left open \(nut plate\)/);
-    expect((await recordHead(database(), issue?.id ?? '', reading(4), person)).ok).toBe(true);
+    expect((await recordHead(database(), release?.id ?? '', reading(4), person)).ok).toBe(true);
   });
 
   it('keeps each hole’s own grip and rivet', async () => {
@@ -118,23 +118,23 @@ describe('issuing joints of every kind', () => {
         perInchReason: 'test'
       })
     );
-    valueOf(await issueJoint(database(), id, 1, person, LONG_AGO));
-    const issue = await latestIssue(database(), id);
-    const [near, far] = [issue?.holes[0], issue?.holes.at(-1)];
-    if (!issue || !near || !far) throw new Error('an issue with holes');
+    valueOf(await releaseJoint(database(), id, 1, person, LONG_AGO));
+    const release = await latestRelease(database(), id);
+    const [near, far] = [release?.holes[0], release?.holes.at(-1)];
+    if (!release || !near || !far) throw new Error('a release with holes');
     expect([near.gripIn, far.gripIn].map((grip) => Number(grip?.toFixed(6)))).toEqual([
       0.103, 0.143
     ]);
     // 0.103 + 0.1875 = 9.3/32; 0.143 + 0.1875 = 10.6/32
-    expect(issue.facts.stacks.map(({ partNumber }) => partNumber)).toEqual([
+    expect(release.facts.stacks.map(({ partNumber }) => partNumber)).toEqual([
       'MS20470AD4-4.5',
       'MS20470AD4-5.5'
     ]);
     // π/4 (D²(L − G) − (0.1285² − D²) G)
     const volume = (lengthIn: number, gripIn: number) =>
       (Math.PI / 4) * (0.125 ** 2 * (lengthIn - gripIn) - (0.1285 ** 2 - 0.125 ** 2) * gripIn);
-    expect(predictedHeadIn3(issue.facts, near)).toBeCloseTo(volume(9 / 32, 0.103), 9);
-    expect(predictedHeadIn3(issue.facts, far)).toBeCloseTo(volume(11 / 32, 0.143), 9);
+    expect(predictedHeadIn3(release.facts, near)).toBeCloseTo(volume(9 / 32, 0.103), 9);
+    expect(predictedHeadIn3(release.facts, far)).toBeCloseTo(volume(11 / 32, 0.143), 9);
   });
 
   it('judges a hole by its own size', async () => {
@@ -147,13 +147,13 @@ describe('issuing joints of every kind', () => {
         zones: [{ id: 'zone-3', dash: 5, toIn: '8' }]
       })
     );
-    valueOf(await issueJoint(database(), id, 1, person, LONG_AGO));
-    const issue = await latestIssue(database(), id);
-    const sizes = new Set(issue?.holes.map(({ dash }) => dash));
+    valueOf(await releaseJoint(database(), id, 1, person, LONG_AGO));
+    const release = await latestRelease(database(), id);
+    const sizes = new Set(release?.holes.map(({ dash }) => dash));
     expect(sizes).toEqual(new Set([4, 5]));
-    const [first, last] = [issue?.holes[0], issue?.holes.at(-1)];
+    const [first, last] = [release?.holes[0], release?.holes.at(-1)];
     const judge = async (hole: number) =>
-      valueOf(await recordHead(database(), issue?.id ?? '', reading(hole), person)).frozen
+      valueOf(await recordHead(database(), release?.id ?? '', reading(hole), person)).frozen
         .diameterD;
     // 0.19 over 5/32 and over 1/8
     expect(await judge(first?.number ?? 0)).toBeCloseTo(1.216, 9);
@@ -186,7 +186,7 @@ describe('issuing joints of every kind', () => {
         ]
       })
     );
-    const refused = await issueJoint(database(), id, 1, person, LONG_AGO);
+    const refused = await releaseJoint(database(), id, 1, person, LONG_AGO);
     expect(refused.ok ? '' : refused.message).toMatch(
       /Too few rivets on the joint: 12 are driven where 13 are needed/
     );
@@ -228,15 +228,15 @@ describe('rule profiles', () => {
     const id = await make(
       entered('lap', ['0.040', '0.040'], { widthIn: '6', location: 'single-lap' })
     );
-    valueOf(await issueJoint(database(), id, 1, person, LONG_AGO));
+    valueOf(await releaseJoint(database(), id, 1, person, LONG_AGO));
     const to = older?.id ?? '';
     expect(
       valueOf(await setJointProfile(database(), id, { profileId: to, baseRevision: 1 }, person))
     ).toEqual({ revision: 2 });
     const joint = valueOf(await getJoint(database(), id));
     expect([joint.profileId, joint.revision]).toEqual([to, 2]);
-    // what was issued before is of an older revision now
-    expect((await latestIssue(database(), id))?.revision).toBe(1);
+    // what was released before is of an older revision now
+    expect((await latestRelease(database(), id))?.revision).toBe(1);
     expect(
       await setJointProfile(database(), id, { profileId: to, baseRevision: 1 }, person)
     ).toMatchObject({ ok: false, reason: 'stale' });
@@ -272,16 +272,16 @@ describe('rule profiles', () => {
       ).revision;
     };
     const revision = await under(looseId, other);
-    expect(await issueJoint(database(), id, revision, person, LONG_AGO)).toMatchObject({
+    expect(await releaseJoint(database(), id, revision, person, LONG_AGO)).toMatchObject({
       ok: false,
       reason: 'not-possible',
       message: expect.stringMatching(
         /set by Tove Rask\. That is looser than the shop’s own rule: a lead/
       )
     });
-    valueOf(await issueJoint(database(), id, revision, lead, LONG_AGO));
-    const issue = await latestIssue(database(), id);
-    expect(issue?.facts.bound).toEqual([
+    valueOf(await releaseJoint(database(), id, revision, lead, LONG_AGO));
+    const release = await latestRelease(database(), id);
+    expect(release?.facts.bound).toEqual([
       { rule: 'checking', shop: 'another', joint: 'anyone', by: 'Tove Rask', loosens: true },
       {
         rule: 'inspect',
@@ -296,8 +296,8 @@ describe('rule profiles', () => {
 
     // tighter limits go by whoever releases, and are told
     const tight = await under(tightId, person);
-    valueOf(await issueJoint(database(), id, tight, person, LONG_AGO));
-    expect((await latestIssue(database(), id))?.facts.bound).toEqual([
+    valueOf(await releaseJoint(database(), id, tight, person, LONG_AGO));
+    expect((await latestRelease(database(), id))?.facts.bound).toEqual([
       { rule: 'headLimits', shop: 'standard', joint: 'tight', by: 'Odile Marn', loosens: false }
     ]);
   });

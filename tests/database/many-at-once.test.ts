@@ -5,8 +5,8 @@ import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { MOST_CONNECTIONS } from '../../src/lib/server/db/connect.ts';
 import { holeEvents } from '../../src/lib/server/events/hole-events.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../../src/lib/server/services/releases.ts';
 import { addJob, listJobs } from '../../src/lib/server/services/jobs.ts';
 import { addJoint, getJoint, saveJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson, type PersonView } from '../../src/lib/server/services/people.ts';
@@ -15,7 +15,7 @@ import { openShortages } from '../../src/lib/server/services/rivet-bills.ts';
 import { entered } from '../support/joints.ts';
 import { useDatabase } from './database.ts';
 import { statementsOf } from './queries.ts';
-import { LONG_AGO, eventsOfIssue } from './record.ts';
+import { LONG_AGO, eventsOfRelease } from './record.ts';
 import { valueOf } from './value-of.ts';
 
 const database = useDatabase();
@@ -60,12 +60,12 @@ describe('reads that do not grow', () => {
     const stock = () => statementsOf(database(), () => openShortages(database()));
     for (const title of ['a', 'b', 'c']) {
       const id = await make(title);
-      valueOf(await issueJoint(database(), id, 1, person.id, LONG_AGO));
+      valueOf(await releaseJoint(database(), id, 1, person.id, LONG_AGO));
     }
     const few = [await bench(), await stock()];
     for (let n = 0; n < 9; n++) {
       const id = await make(`m ${n}`);
-      valueOf(await issueJoint(database(), id, 1, person.id, LONG_AGO));
+      valueOf(await releaseJoint(database(), id, 1, person.id, LONG_AGO));
     }
     expect([await bench(), await stock()]).toEqual(few);
     expect(Math.max(...few)).toBeLessThanOrEqual(12);
@@ -73,31 +73,31 @@ describe('reads that do not grow', () => {
 
   it('a batch of a hundred heads takes four statements at most, and again when it is sent again', async () => {
     const id = await make('Long');
-    valueOf(await issueJoint(database(), id, 1, person.id, LONG_AGO));
-    const issue = await latestIssue(database(), id);
+    valueOf(await releaseJoint(database(), id, 1, person.id, LONG_AGO));
+    const release = await latestRelease(database(), id);
     const heads = Array.from({ length: 100 }, (_, index): CheckedHead => ({
       kind: 'checked',
       id: randomUUID(),
       at: '2026-11-20T09:00:00.000Z',
-      hole: (issue?.holes[index % issue.holes.length]?.number ?? 0) as number,
+      hole: (release?.holes[index % release.holes.length]?.number ?? 0) as number,
       diameterIn: 0.18 + index / 10_000,
       heightIn: 0.06,
       flags: []
     }));
     const send = () =>
       statementsOf(database(), async () =>
-        valueOf(await recordMoves(database(), holeEvents, issue?.id ?? '', heads, person))
+        valueOf(await recordMoves(database(), holeEvents, release?.id ?? '', heads, person))
       );
     expect(await send()).toBeLessThanOrEqual(4);
     expect(await send()).toBeLessThanOrEqual(4);
-    const stored = await eventsOfIssue(database(), issue?.id ?? '');
+    const stored = await eventsOfRelease(database(), release?.id ?? '');
     expect(stored.map((event) => event.id)).toEqual(heads.map((head) => head.id));
   });
 
   it('a batch with one bad head stores none of them', async () => {
     const id = await make('Bad');
-    valueOf(await issueJoint(database(), id, 1, person.id, LONG_AGO));
-    const issue = (await latestIssue(database(), id))?.id ?? '';
+    valueOf(await releaseJoint(database(), id, 1, person.id, LONG_AGO));
+    const release = (await latestRelease(database(), id))?.id ?? '';
     const head = (hole: number): CheckedHead => ({
       kind: 'checked',
       id: randomUUID(),
@@ -108,12 +108,12 @@ describe('reads that do not grow', () => {
       flags: []
     });
     expect(
-      await recordMoves(database(), holeEvents, issue, [head(1), head(900), head(2)], person)
+      await recordMoves(database(), holeEvents, release, [head(1), head(900), head(2)], person)
     ).toMatchObject({
       ok: false,
       message: 'entry 2: there is no hole 900 in this release; none was stored'
     });
-    expect(await eventsOfIssue(database(), issue)).toEqual([]);
+    expect(await eventsOfRelease(database(), release)).toEqual([]);
   });
 });
 

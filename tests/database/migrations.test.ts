@@ -3,12 +3,12 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
 import { firstTables } from '../../src/lib/server/db/migrations/0001-first-tables.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../../src/lib/server/services/releases.ts';
 import { listJobs } from '../../src/lib/server/services/jobs.ts';
 import { getJoint, saveJoint } from '../../src/lib/server/services/joints.ts';
 import { makeDatabase } from './database.ts';
-import { eventsOfIssue, recordHead } from './record.ts';
+import { eventsOfRelease, recordHead } from './record.ts';
 
 let database: Database;
 let drop: () => Promise<void>;
@@ -62,8 +62,8 @@ const ids = {
   profile: randomUUID(),
   job: randomUUID(),
   joint: randomUUID(),
-  unissued: randomUUID(),
-  issue: randomUUID()
+  unreleased: randomUUID(),
+  release: randomUUID()
 };
 
 beforeAll(async () => {
@@ -90,7 +90,7 @@ beforeAll(async () => {
     { definition: JSON.stringify(OLD_LAP) }
   );
   await put(
-    "insert into joints (id, job_id, profile_id, title, definition, revision) values (:unissued, :job, :profile, 'Unissued', :definition, 1)",
+    "insert into joints (id, job_id, profile_id, title, definition, revision) values (:unreleased, :job, :profile, 'Unreleased', :definition, 1)",
     { definition: JSON.stringify({ ...OLD_LAP, widthIn: '6', location: 'intermediate-frame' }) }
   );
   await put(
@@ -98,12 +98,12 @@ beforeAll(async () => {
     { definition: JSON.stringify(OLD_LAP) }
   );
   await put(
-    "insert into joint_issues (id, joint_id, number, revision, definition, rules, facts, issued_at, issued_by) values (:issue, :joint, 1, 1, '{}', :rules, :facts, '2020-01-01', :person)",
+    "insert into joint_issues (id, joint_id, number, revision, definition, rules, facts, issued_at, issued_by) values (:release, :joint, 1, 1, '{}', :rules, :facts, '2020-01-01', :person)",
     { rules: JSON.stringify(OLD_RULES), facts: JSON.stringify(OLD_FACTS) }
   );
   for (const number of [1, 2])
     await put(
-      'insert into holes (issue_id, number, "row", x_in, y_in, mark_in) values (:issue, :number, 1, :x, 0.28, :x)',
+      'insert into holes (issue_id, number, "row", x_in, y_in, mark_in) values (:release, :number, 1, :x, 0.28, :x)',
       { number, x: number }
     );
   expect(await migrate(database)).toEqual([
@@ -145,14 +145,14 @@ afterAll(async () => {
   await drop();
 });
 
-it('older joints are listed as they are, not as half filled in, and can be issued', async () => {
+it('older joints are listed as they are, not as half filled in, and can be released', async () => {
   const [job] = await listJobs(database);
   expect(job?.joints).toMatchObject([
     { title: 'Lap', state: 'checking' },
-    { title: 'Unissued', state: 'planned' }
+    { title: 'Unreleased', state: 'planned' }
   ]);
   expect(job?.joints[1]?.parts).not.toBeNull();
-  expect(await issueJoint(database, ids.unissued, 1, ids.person)).toMatchObject({ ok: true });
+  expect(await releaseJoint(database, ids.unreleased, 1, ids.person)).toMatchObject({ ok: true });
 });
 
 it('an older joint opens, with what came later as not given', async () => {
@@ -173,14 +173,14 @@ it('an older joint opens, with what came later as not given', async () => {
   expect(saved).toMatchObject({ ok: true, value: { saved: true, revision: 2 } });
 });
 
-it('an older issue is read and checked on: every hole of its one size, none held open', async () => {
-  const issue = await latestIssue(database, ids.joint);
-  expect(issue?.holes).toMatchObject([
+it('an older release is read and checked on: every hole of its one size, none held open', async () => {
+  const release = await latestRelease(database, ids.joint);
+  expect(release?.holes).toMatchObject([
     { number: 1, dash: 4, gripIn: null, stack: 0 },
     { number: 2, dash: 4, gripIn: null, stack: 0 }
   ]);
-  expect(issue?.heldOpen).toEqual([]);
-  expect(issue?.facts.stacks).toEqual([]);
+  expect(release?.heldOpen).toEqual([]);
+  expect(release?.facts.stacks).toEqual([]);
   const checked = {
     id: randomUUID(),
     hole: 2,
@@ -189,11 +189,11 @@ it('an older issue is read and checked on: every hole of its one size, none held
     heightIn: 0.062,
     flags: []
   };
-  expect(await recordHead(database, ids.issue, checked, ids.person)).toMatchObject({
+  expect(await recordHead(database, ids.release, checked, ids.person)).toMatchObject({
     ok: true,
     value: { frozen: { verdict: 'accept' } }
   });
-  expect(await eventsOfIssue(database, ids.issue)).toHaveLength(1);
+  expect(await eventsOfRelease(database, ids.release)).toHaveLength(1);
 });
 
 it('two that migrate at once bring it there once; a newer program’s database is refused and left as it is', async () => {

@@ -6,8 +6,8 @@ import { SealedRecord } from '../../src/core/signing/record.ts';
 import { rowsOf } from '../../src/lib/server/db/transaction.ts';
 import { oldWorkEvents } from '../../src/lib/server/events/old-work-events.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../../src/lib/server/services/releases.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson, type PersonView } from '../../src/lib/server/services/people.ts';
@@ -64,8 +64,8 @@ describe('old work', () => {
     expect((await record(leave)).outcome).toMatchObject({ ok: false, reason: 'not-possible' });
     valueOf((await record({ ...leave, disposition: 'replace' })).outcome);
 
-    valueOf(await issueJoint(database(), joint, 1, inspector.id, LONG_AGO));
-    const issue = await latestIssue(database(), joint);
+    valueOf(await releaseJoint(database(), joint, 1, inspector.id, LONG_AGO));
+    const release = await latestRelease(database(), joint);
     const view = valueOf(await signingView(database(), joint, null));
     // the cause is still to be looked for
     expect(view?.told).toContainEqual({ code: 'old-work', findings: 1, open: 1 });
@@ -82,7 +82,7 @@ describe('old work', () => {
     // no look at a head, no verdict, no finding of anybody's driving
     expect(json.record.heads).toEqual([]);
     expect(
-      await rowsOf(database(), 'select 1 from hole_looks where issue_id = $1', [issue?.id])
+      await rowsOf(database(), 'select 1 from hole_looks where issue_id = $1', [release?.id])
     ).toEqual([]);
   });
 

@@ -3,8 +3,8 @@ import { expect, it } from 'vitest';
 import { newJoint as blank } from '../../src/core/kinds/new-joint.ts';
 import { newSheet } from '../../src/core/joint/sheets.ts';
 import { DEFAULT_MULTIPLIERS } from '../../src/core/rules/multipliers.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../../src/lib/server/services/releases.ts';
 import { addJob, listJobs } from '../../src/lib/server/services/jobs.ts';
 import { addJoint, getJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
@@ -13,7 +13,7 @@ import { useDatabase } from './database.ts';
 
 const database = useDatabase();
 
-it('plans and issues a joint under a profile of an earlier version', async () => {
+it('plans and releases a joint under a profile of an earlier version', async () => {
   await database().sequelize.query(
     'insert into rule_profiles (id, name, version, rules) values (:id, :name, 1, :rules)',
     {
@@ -46,12 +46,12 @@ it('plans and issues a joint under a profile of an earlier version', async () =>
     multipliers: DEFAULT_MULTIPLIERS
   });
   expect((await listJobs(database()))[0]?.joints[0]?.state).toBe('planned');
-  expect(await issueJoint(database(), joint.value, 1, person)).toEqual({
+  expect(await releaseJoint(database(), joint.value, 1, person)).toEqual({
     ok: true,
     value: { number: 1 }
   });
-  const issue = await latestIssue(database(), joint.value);
-  expect(issue?.facts).toMatchObject({ limits: 'tight', dash: 4 });
+  const release = await latestRelease(database(), joint.value);
+  expect(release?.facts).toMatchObject({ limits: 'tight', dash: 4 });
   // 6.2 an inch × 6 = 37.2 → 38; two rows of 19 would stand 0.302 apart, so three of 13
-  expect(issue?.holes).toHaveLength(39);
+  expect(release?.holes).toHaveLength(39);
 });

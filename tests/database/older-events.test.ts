@@ -18,7 +18,7 @@ import { listBins } from '../../src/lib/server/services/stock.ts';
 import { cageOf, setupOf } from '../support/cages.ts';
 import { entered } from '../support/joints.ts';
 import { makeDatabase } from './database.ts';
-import { eventsOfIssue, moveStock, recordHead, recordReady } from './record.ts';
+import { eventsOfRelease, moveStock, recordHead, recordReady } from './record.ts';
 import { valueOf } from './value-of.ts';
 
 let database: Database;
@@ -29,7 +29,7 @@ const ids = {
   profile: name(),
   job: name(),
   joint: name(),
-  issue: name(),
+  release: name(),
   first: name(),
   second: name(),
   tick: name(),
@@ -90,12 +90,12 @@ beforeAll(async () => {
     { definition: JSON.stringify(entered('lap', ['0.040', '0.040'], { widthIn: '5' })) }
   );
   await put(
-    "insert into joint_issues (id, joint_id, number, revision, definition, rules, facts, issued_at, issued_by) values (:issue, :joint, 1, 1, '{}', '{}', :facts, '2020-01-01', :person)",
+    "insert into joint_issues (id, joint_id, number, revision, definition, rules, facts, issued_at, issued_by) values (:release, :joint, 1, 1, '{}', '{}', :facts, '2020-01-01', :person)",
     { facts: JSON.stringify(FACTS) }
   );
   for (const number of [1, 2])
     await put(
-      'insert into holes (issue_id, number, "row", x_in, y_in, mark_in) values (:issue, :number, 1, 1, 1, 1)',
+      'insert into holes (issue_id, number, "row", x_in, y_in, mark_in) values (:release, :number, 1, 1, 1, 1)',
       { number }
     );
   for (const [id, at, diameterIn, verdict] of [
@@ -103,7 +103,7 @@ beforeAll(async () => {
     [ids.second, LATER, 0.19, 'accept']
   ] as const)
     await put(
-      "insert into hole_events (id, issue_id, hole, kind, reading, judged, person_id, at) values (:id, :issue, 2, 'checked', :reading, :judged, :person, :when)",
+      "insert into hole_events (id, issue_id, hole, kind, reading, judged, person_id, at) values (:id, :release, 2, 'checked', :reading, :judged, :person, :when)",
       {
         id,
         when: at,
@@ -177,7 +177,7 @@ afterAll(async () => {
 
 describe('events of an earlier version', () => {
   it('heads are all there, in their order, with their verdicts', async () => {
-    expect(await eventsOfIssue(database, ids.issue)).toEqual([
+    expect(await eventsOfRelease(database, ids.release)).toEqual([
       {
         ...head(ids.first, AT, 0.15),
         kind: 'checked',
@@ -200,12 +200,12 @@ describe('events of an earlier version', () => {
 
   it('a head that was sent before the change is known when it is sent again', async () => {
     const again = valueOf(
-      await recordHead(database, ids.issue, head(ids.second, LATER, 0.19) as never, ids.person)
+      await recordHead(database, ids.release, head(ids.second, LATER, 0.19) as never, ids.person)
     );
     expect(again.frozen).toEqual({ ...judged('accept'), cannotTell: [], seat: null });
-    expect(await eventsOfIssue(database, ids.issue)).toHaveLength(2);
+    expect(await eventsOfRelease(database, ids.release)).toHaveLength(2);
     expect(
-      await recordHead(database, ids.issue, head(ids.second, LATER, 0.18) as never, ids.person)
+      await recordHead(database, ids.release, head(ids.second, LATER, 0.18) as never, ids.person)
     ).toMatchObject({ ok: false, reason: 'conflict' });
   });
 
@@ -270,11 +270,11 @@ describe('events of an earlier version', () => {
     valueOf(
       await recordHead(
         database,
-        ids.issue,
+        ids.release,
         { ...head(id, LATER, 0.2), hole: 1 } as never,
         ids.person
       )
     );
-    expect((await eventsOfIssue(database, ids.issue)).at(-1)?.id).toBe(id);
+    expect((await eventsOfRelease(database, ids.release)).at(-1)?.id).toBe(id);
   });
 });

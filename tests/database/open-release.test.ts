@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DriveMove } from '../../src/core/driving/drive-move.ts';
-import type { Issue } from '../../src/core/release/release.ts';
+import type { Release } from '../../src/core/release/release.ts';
 import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { openDatabase, type Database } from '../../src/lib/server/db/connect.ts';
@@ -10,8 +10,8 @@ import { driveEvents } from '../../src/lib/server/events/drive-events.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { reworkEvents } from '../../src/lib/server/events/rework-events.ts';
 import { simulatedShot } from '../../src/lib/server/services/camera.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../../src/lib/server/services/releases.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { openRelease } from '../../src/lib/server/services/open-release.ts';
@@ -26,7 +26,7 @@ let database: Database;
 let another: Database;
 let drop: () => Promise<void>;
 let mechanic: PersonView;
-let issue: Issue;
+let release: Release;
 
 beforeAll(async () => {
   const made = await makeDatabase('template_migrated');
@@ -46,10 +46,10 @@ beforeAll(async () => {
     perInchReason: 'test'
   });
   const joint = valueOf(await addJoint(database, job, 'Lap', lap, mechanic.id));
-  valueOf(await issueJoint(database, joint, 1, mechanic.id, LONG_AGO));
-  const newest = await latestIssue(database, joint);
-  if (!newest) throw new Error('not issued');
-  issue = newest;
+  valueOf(await releaseJoint(database, joint, 1, mechanic.id, LONG_AGO));
+  const newest = await latestRelease(database, joint);
+  if (!newest) throw new Error('not released');
+  release = newest;
 });
 afterAll(async () => {
   await database.sequelize.close();
@@ -67,7 +67,7 @@ const drive = async (hole: number, minutes: number) =>
     await recordMoves(
       database,
       driveEvents,
-      issue.id,
+      release.id,
       [DriveMove.parse({ ...at(minutes), kind: 'driven', hole })],
       mechanic
     )
@@ -77,7 +77,7 @@ const rework = async (minutes: number, move: object) =>
     await recordMoves(
       database,
       reworkEvents,
-      issue.id,
+      release.id,
       [ReworkMove.parse({ ...at(minutes), ...move })],
       mechanic
     )
@@ -105,14 +105,14 @@ describe('an open release', () => {
     expect(await openRelease(database, randomUUID())).toBeNull();
     await drive(1, 0);
     await drive(2, 1);
-    const open = await openRelease(database, issue.id);
+    const open = await openRelease(database, release.id);
     expect(open?.drive.holes.get(2)?.driven).toBe(true);
     expect(open).toMatchObject({ since: null, heads: [], jointId: expect.any(String) as string });
-    const look = { indexIn: issue.holes[1]?.xIn ?? 0, row: 1 };
-    const seen = async () => valueOf(await simulatedShot(database, issue.id, look)).picture;
+    const look = { indexIn: release.holes[1]?.xIn ?? 0, row: 1 };
+    const seen = async () => valueOf(await simulatedShot(database, release.id, look)).picture;
     const head = await seen();
     await rework(5, { kind: 'out', hole: 2, school: 'under-shank', how: 'plain' });
-    expect((await openRelease(database, issue.id))?.drive.holes.get(2)?.driven ?? false).toBe(
+    expect((await openRelease(database, release.id))?.drive.holes.get(2)?.driven ?? false).toBe(
       false
     );
     // a rivet that was drilled out shows no head

@@ -12,8 +12,8 @@ import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { findReleases } from '../../src/lib/server/services/find-releases.ts';
 import { findRivets } from '../../src/lib/server/services/find-rivets.ts';
 import { holeHistory } from '../../src/lib/server/services/hole-history.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../../src/lib/server/services/releases.ts';
 import { addJob, getJob, jobNames, NewJob } from '../../src/lib/server/services/jobs.ts';
 import { makeJointFile } from '../../src/lib/server/services/joint-files.ts';
 import { addJoint, getJoint } from '../../src/lib/server/services/joints.ts';
@@ -58,11 +58,11 @@ describe('a joint for practice', () => {
   it('is released as practice, and nothing it comes to is on any record', async () => {
     const practice = await practiceJob(database());
     const joint = valueOf(await addJoint(database(), practice, 'Practice joint', LAP, person));
-    valueOf(await issueJoint(database(), joint, 1, person, LONG_AGO));
-    const issue = await latestIssue(database(), joint);
-    if (!issue) throw new Error('not released');
-    expect(issue.facts.practice).toBe(true);
-    const [first, second] = issue.holes.map(({ number }) => number);
+    valueOf(await releaseJoint(database(), joint, 1, person, LONG_AGO));
+    const release = await latestRelease(database(), joint);
+    if (!release) throw new Error('not released');
+    expect(release.facts.practice).toBe(true);
+    const [first, second] = release.holes.map(({ number }) => number);
     const move = (hole: number | undefined, more: object = {}) =>
       DriveMove.parse({
         id: randomUUID(),
@@ -72,7 +72,7 @@ describe('a joint for practice', () => {
         ...more
       });
     const who = { id: person, name: 'Runa Ostrava' };
-    valueOf(await recordMoves(database(), driveEvents, issue.id, [move(first)], who));
+    valueOf(await recordMoves(database(), driveEvents, release.id, [move(first)], who));
     const look = HoleLook.parse({
       id: randomUUID(),
       at: new Date().toISOString(),
@@ -82,12 +82,12 @@ describe('a joint for practice', () => {
       heightIn: 0.063,
       flags: []
     });
-    valueOf(await recordMoves(database(), holeEvents, issue.id, [look], who));
+    valueOf(await recordMoves(database(), holeEvents, release.id, [look], who));
     // nothing comes out of the icebox for it
     const refused = await recordMoves(
       database(),
       driveEvents,
-      issue.id,
+      release.id,
       [move(second, { batch: randomUUID() })],
       who
     );
@@ -134,7 +134,7 @@ describe('a joint for practice', () => {
     const signed = await recordMoves(
       database(),
       signEvents,
-      issue.id,
+      release.id,
       [
         SignMove.parse({
           id: randomUUID(),
@@ -160,7 +160,7 @@ describe('a joint for practice', () => {
       expect(pages.length, file).toBeGreaterThan(0);
       for (const page of pages) expect(page, file).toContain('PRACTICE');
     }
-    expect(valueOf(await holeHistory(database(), issue.id, first ?? 0)).practice).toBe(true);
+    expect(valueOf(await holeHistory(database(), release.id, first ?? 0)).practice).toBe(true);
     for (const file of ['marks.csv', 'joint.json', 'record.json', 'heads.csv'] as const) {
       const made = valueOf(await makeJointFile(database(), joint, file));
       expect(String(made.body), file).toMatch(/practice/i);
@@ -171,7 +171,7 @@ describe('a joint for practice', () => {
   it('gives its plan to a job and nothing else', async () => {
     const practice = await practiceJob(database());
     const joint = valueOf(await addJoint(database(), practice, 'Practice two', LAP, person));
-    valueOf(await issueJoint(database(), joint, 1, person));
+    valueOf(await releaseJoint(database(), joint, 1, person));
     const job = valueOf(
       await addJob(database(), { number: '77', title: 't', place: 'p', data: 'd' })
     );
@@ -185,10 +185,10 @@ describe('a joint for practice', () => {
       definition: LAP,
       revision: 1
     });
-    expect(await latestIssue(database(), copy)).toBeNull();
+    expect(await latestRelease(database(), copy)).toBeNull();
     // it stays where it is, with what was done of it
     expect(valueOf(await getJoint(database(), joint)).job.number).toBe('practice');
-    expect(await latestIssue(database(), joint)).not.toBeNull();
+    expect(await latestRelease(database(), joint)).not.toBeNull();
     const again = await copyFromPractice(database(), copy, job, 'x', person);
     expect(again.ok ? '' : again.message).toMatch(/only the plan of a practice joint/);
     expect((await jobNames(database())).map(({ number }) => number)).not.toContain('practice');

@@ -42,20 +42,20 @@ export const LONG_AGO = new Date('2020-01-01T00:00:00Z');
 
 export async function recordHead(
   database: Database,
-  issue: string,
+  release: string,
   head: Omit<CheckedHead, 'kind'>,
   person: string
 ): Promise<Outcome<HoleEvent>> {
   const move: CheckedHead = { ...head, kind: 'checked' };
-  const outcome = await record(database, holeEvents, issue, [move], person);
+  const outcome = await record(database, holeEvents, release, [move], person);
   if (!outcome.ok) return outcome;
   const stored = outcome.value.find(({ id }) => id === head.id);
   if (!stored) throw new Error('the head is not there');
   return done(stored);
 }
 
-export const eventsOfIssue = (database: Database, issue: string): Promise<HoleEvent[]> =>
-  eventsOf(database, holeEvents, issue);
+export const eventsOfRelease = (database: Database, release: string): Promise<HoleEvent[]> =>
+  eventsOf(database, holeEvents, release);
 
 export const recordReady = (
   database: Database,

@@ -4,8 +4,8 @@ import type { EnteredOf } from '../../src/core/kinds/joint.ts';
 import { newJoint as blank } from '../../src/core/kinds/new-joint.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { migrate } from '../../src/lib/server/db/migrate.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../../src/lib/server/services/releases.ts';
 import { addJob, getJob, listJobs } from '../../src/lib/server/services/jobs.ts';
 import { holeStates, isMeasured } from '../../src/core/inspect/hole-events.ts';
 import { rowsOf } from '../../src/lib/server/db/transaction.ts';
@@ -14,7 +14,7 @@ import { addJoint, getJoint, saveJoint } from '../../src/lib/server/services/joi
 import { addPerson } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import { useDatabase } from './database.ts';
-import { LONG_AGO, eventsOfIssue, recordHead } from './record.ts';
+import { LONG_AGO, eventsOfRelease, recordHead } from './record.ts';
 import { valueOf } from './value-of.ts';
 import { newSheet } from '../../src/core/joint/sheets';
 
@@ -143,26 +143,30 @@ describe('saving a joint', () => {
 describe('issuing and checking', () => {
   it('freezes the holes and is not made twice', async () => {
     const id = await newJoint();
-    expect(valueOf(await issueJoint(database(), id, 1, mechanic, LONG_AGO))).toEqual({ number: 1 });
-    expect(valueOf(await issueJoint(database(), id, 1, mechanic, LONG_AGO))).toEqual({ number: 1 });
-    const issue = await latestIssue(database(), id);
+    expect(valueOf(await releaseJoint(database(), id, 1, mechanic, LONG_AGO))).toEqual({
+      number: 1
+    });
+    expect(valueOf(await releaseJoint(database(), id, 1, mechanic, LONG_AGO))).toEqual({
+      number: 1
+    });
+    const release = await latestRelease(database(), id);
     // dash 3 by rule: 0.032/(0.5 × π/4 × 0.096²) = 8.84 → 8.8 × 4.5 = 39.6 → 40 rivets;
     // two rows of 20 would be 0.214 apart, under 3 D: three rows of 14.
     // 0.064 + 1.5 × 0.09375 = 0.2046 = 6.55/32 → 7/32 = -3.5
-    expect(issue?.holes).toHaveLength(42);
-    expect(issue?.facts).toMatchObject({ dash: 3, partNumber: 'MS20470AD3-3.5', holeIn: 0.098 });
+    expect(release?.holes).toHaveLength(42);
+    expect(release?.facts).toMatchObject({ dash: 3, partNumber: 'MS20470AD3-3.5', holeIn: 0.098 });
   });
 
   it('refuses a joint that cannot be read, breaks a limit or moved on', async () => {
     const unread = await newJoint({ ...FILLED, widthIn: 'wide' });
-    expect(await issueJoint(database(), unread, 1, mechanic)).toMatchObject({
+    expect(await releaseJoint(database(), unread, 1, mechanic)).toMatchObject({
       ok: false,
       reason: 'not-possible'
     });
     const loose = await newJoint({ ...FILLED, edgeIn: '0.4' });
-    const refused = await issueJoint(database(), loose, 1, mechanic);
+    const refused = await releaseJoint(database(), loose, 1, mechanic);
     expect(refused.ok ? '' : refused.message).toMatch(/above maximum/);
-    expect(await issueJoint(database(), loose, 3, mechanic)).toMatchObject({
+    expect(await releaseJoint(database(), loose, 3, mechanic)).toMatchObject({
       ok: false,
       reason: 'stale'
     });
@@ -170,8 +174,8 @@ describe('issuing and checking', () => {
 
   it('stores a head once, judged by the server, and never changes it', async () => {
     const id = await newJoint();
-    await issueJoint(database(), id, 1, mechanic, LONG_AGO);
-    const issue = await latestIssue(database(), id);
+    await releaseJoint(database(), id, 1, mechanic, LONG_AGO);
+    const release = await latestRelease(database(), id);
     const checked = {
       id: randomUUID(),
       hole: 5,
@@ -180,16 +184,16 @@ describe('issuing and checking', () => {
       heightIn: 0.08,
       flags: []
     };
-    const send = () => recordHead(database(), issue?.id ?? '', checked, mechanic);
+    const send = () => recordHead(database(), release?.id ?? '', checked, mechanic);
     // 1.17 D wide under 1.30, 0.85 D high: stopped early
     expect(valueOf(await send())).toMatchObject({
       by: 'Odile Marn',
       frozen: { verdict: 'drive-more' }
     });
     await Promise.all([send(), send()]);
-    expect(await eventsOfIssue(database(), issue?.id ?? '')).toHaveLength(1);
+    expect(await eventsOfRelease(database(), release?.id ?? '')).toHaveLength(1);
     expect(
-      await recordHead(database(), issue?.id ?? '', { ...checked, heightIn: 0.05 }, mechanic)
+      await recordHead(database(), release?.id ?? '', { ...checked, heightIn: 0.05 }, mechanic)
     ).toMatchObject({ ok: false, reason: 'conflict' });
     await expect(database().sequelize.query("update hole_events set kind = 'x'")).rejects.toThrow(
       /never changed/
@@ -204,8 +208,8 @@ describe('issuing and checking', () => {
 
   it('a reading is the measurer’s, and counts by when it was taken, whoever sends it whenever', async () => {
     const id = await newJoint();
-    await issueJoint(database(), id, 1, mechanic, LONG_AGO);
-    const issue = (await latestIssue(database(), id))?.id ?? '';
+    await releaseJoint(database(), id, 1, mechanic, LONG_AGO);
+    const release = (await latestRelease(database(), id))?.id ?? '';
     const { id: other } = await addPerson(database(), { name: 'Berit Solvang', role: 'inspector' });
     const look = (at: string, diameterIn: number, person?: string) => ({
       id: randomUUID(),
@@ -217,9 +221,9 @@ describe('issuing and checking', () => {
       ...(person === undefined ? {} : { person })
     });
     // the second looked at ten past; what the first measured at ten comes in afterwards, from the second's bench
-    await recordHead(database(), issue, look('2026-03-04T10:10:00Z', 0.19), other);
-    await recordHead(database(), issue, look('2026-03-04T10:00:00Z', 0.11, mechanic), other);
-    const events = await eventsOfIssue(database(), issue);
+    await recordHead(database(), release, look('2026-03-04T10:10:00Z', 0.19), other);
+    await recordHead(database(), release, look('2026-03-04T10:00:00Z', 0.11, mechanic), other);
+    const events = await eventsOfRelease(database(), release);
     expect(events.map((event) => [event.by, isMeasured(event) && event.diameterIn])).toEqual([
       ['Berit Solvang', 0.19],
       ['Odile Marn', 0.11]
@@ -228,18 +232,18 @@ describe('issuing and checking', () => {
     expect(state).toMatchObject({ last: { diameterIn: 0.19 }, looks: 2 });
     // the worst governs, in the lists too
     const marks = await rowsOf(database(), "select * from hole_marks($1) where mark <> 'to-do'", [
-      issue
+      release
     ]);
     expect(marks).toEqual([{ hole: 7, mark: 'replace', is_in: false }]);
     // someone who is not of the shop measures nothing
     expect(
-      await recordHead(database(), issue, look('2026-03-04T10:20:00Z', 0.19, randomUUID()), other)
+      await recordHead(database(), release, look('2026-03-04T10:20:00Z', 0.19, randomUUID()), other)
     ).toMatchObject({ ok: false, reason: 'not-found' });
   });
 
-  it('a joint that was changed since it was released is listed so, until it is issued anew', async () => {
+  it('a joint that was changed since it was released is listed so, until it is released anew', async () => {
     const id = await newJoint();
-    await issueJoint(database(), id, 1, mechanic, LONG_AGO);
+    await releaseJoint(database(), id, 1, mechanic, LONG_AGO);
     const listed = async () => (await listJoints(database())).find((joint) => joint.id === id);
     expect((await listed())?.attention).toEqual([]);
     const save = {
@@ -249,14 +253,14 @@ describe('issuing and checking', () => {
     };
     valueOf(await saveJoint(database(), id, save, mechanic));
     expect((await listed())?.attention).toContain('changed since it was released');
-    await issueJoint(database(), id, 2, mechanic, LONG_AGO);
+    await releaseJoint(database(), id, 2, mechanic, LONG_AGO);
     expect((await listed())?.attention).toEqual([]);
   });
 
   it('refuses a hole that is not there and a reading that cannot be', async () => {
     const id = await newJoint();
-    await issueJoint(database(), id, 1, mechanic, LONG_AGO);
-    const issue = (await latestIssue(database(), id))?.id ?? '';
+    await releaseJoint(database(), id, 1, mechanic, LONG_AGO);
+    const release = (await latestRelease(database(), id))?.id ?? '';
     const checked = {
       id: randomUUID(),
       hole: 1,
@@ -265,16 +269,18 @@ describe('issuing and checking', () => {
       heightIn: 0.05,
       flags: []
     };
-    const slipped = await recordHead(database(), issue, checked, mechanic);
+    const slipped = await recordHead(database(), release, checked, mechanic);
     expect(slipped.ok ? '' : slipped.message).toMatch(/decimal point/);
-    expect(await recordHead(database(), issue, { ...checked, hole: 999 }, mechanic)).toMatchObject({
+    expect(
+      await recordHead(database(), release, { ...checked, hole: 999 }, mechanic)
+    ).toMatchObject({
       reason: 'not-possible',
       message: 'there is no hole 999 in this release'
     });
     const good = { ...checked, diameterIn: 0.14 };
-    expect(await recordHead(database(), issue, good, randomUUID())).toMatchObject({
+    expect(await recordHead(database(), release, good, randomUUID())).toMatchObject({
       reason: 'not-found'
     });
-    expect(await eventsOfIssue(database(), issue)).toEqual([]);
+    expect(await eventsOfRelease(database(), release)).toEqual([]);
   });
 });

@@ -3,7 +3,7 @@ import Papa from 'papaparse';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { HoleLook } from '../../src/core/inspect/hole-look.ts';
 import { DriveMove } from '../../src/core/driving/drive-move.ts';
-import type { Issue } from '../../src/core/release/release.ts';
+import type { Release } from '../../src/core/release/release.ts';
 import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import type { FoundRivet } from '../../src/lib/api/found-rivet.ts';
@@ -18,8 +18,8 @@ import { findRivets } from '../../src/lib/server/services/find-rivets.ts';
 import { MeasuredFinding, SeenFlag } from '../../src/core/inspect/findings.ts';
 import { findingTrend } from '../../src/lib/server/services/finding-trend.ts';
 import { holeHistory } from '../../src/lib/server/services/hole-history.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../../src/lib/server/services/releases.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson, type PersonView } from '../../src/lib/server/services/people.ts';
@@ -44,7 +44,7 @@ let looker: PersonView;
 let jobs: string[] = [];
 
 /** A released lap of dash 4 with its rivets' lot told and every rivet driven, one a minute. */
-async function driven(title: string, job: string, lot: string, from: number): Promise<Issue> {
+async function driven(title: string, job: string, lot: string, from: number): Promise<Release> {
   const lap = entered('lap', ['0.050', '0.063'], {
     widthIn: '7',
     dash: 4,
@@ -53,19 +53,19 @@ async function driven(title: string, job: string, lot: string, from: number): Pr
     perInchReason: 'own data'
   });
   const joint = valueOf(await addJoint(database(), job, title, lap, driver.id));
-  valueOf(await issueJoint(database(), joint, 1, driver.id, new Date(BEGAN + from * MINUTE)));
-  const issue = await latestIssue(database(), joint);
-  if (!issue) throw new Error('not issued');
+  valueOf(await releaseJoint(database(), joint, 1, driver.id, new Date(BEGAN + from * MINUTE)));
+  const release = await latestRelease(database(), joint);
+  if (!release) throw new Error('not released');
   const moves = [
-    { ...stamp(from), kind: 'loaded', part: issue.facts.partNumber, lot },
-    ...issue.holes.map(({ number: hole }, at) => ({
+    { ...stamp(from), kind: 'loaded', part: release.facts.partNumber, lot },
+    ...release.holes.map(({ number: hole }, at) => ({
       ...stamp(from + at + 1),
       kind: 'driven',
       hole
     }))
   ].map((move) => DriveMove.parse({ ...move, person: driver.id }));
-  valueOf(await recordMoves(database(), driveEvents, issue.id, moves, driver));
-  return issue;
+  valueOf(await recordMoves(database(), driveEvents, release.id, moves, driver));
+  return release;
 }
 const look = (hole: number, minutes: number, more: object = {}) =>
   HoleLook.parse({
@@ -88,8 +88,8 @@ const asked = (query: string): RivetWish => {
 const names = (rivets: readonly FoundRivet[]) =>
   rivets.map(({ joint, hole }) => `${joint} ${hole}`);
 
-let first: Issue;
-let second: Issue;
+let first: Release;
+let second: Release;
 beforeAll(async () => {
   driver = await addPerson(database(), { name: 'Odile Marn', role: 'mechanic' });
   looker = await addPerson(database(), { name: 'Berit Solvang', role: 'inspector' });
@@ -230,26 +230,26 @@ describe('rivets on record', () => {
   });
 
   it('stay as the log has them however logging and searching cross', async () => {
-    const issue = await driven('Crossing', jobs[1] ?? '', 'K-9', 150);
-    const acts = issue.holes.flatMap(({ number: hole }, at) => [
-      recordMoves(database(), holeEvents, issue.id, [look(hole, 200 + at)], looker),
+    const release = await driven('Crossing', jobs[1] ?? '', 'K-9', 150);
+    const acts = release.holes.flatMap(({ number: hole }, at) => [
+      recordMoves(database(), holeEvents, release.id, [look(hole, 200 + at)], looker),
       settleRivets(database())
     ]);
     await Promise.all(acts);
     const { rivets } = await find({ joint: 'Crossing' });
-    expect(rivets).toHaveLength(issue.holes.length);
+    expect(rivets).toHaveLength(release.holes.length);
     expect(rivets.every(({ verdict }) => verdict === 'accept')).toBe(true);
     expect(await rowsOf(database(), 'select * from rivets_due')).toEqual([]);
   });
 
   it('keep a rivet that was taken out beside the one that took its place', async () => {
-    const issue = await driven('Twice', jobs[1] ?? '', 'K-10', 180);
-    const hole = issue.holes[2]?.number ?? 0;
+    const release = await driven('Twice', jobs[1] ?? '', 'K-10', 180);
+    const hole = release.holes[2]?.number ?? 0;
     valueOf(
       await recordMoves(
         database(),
         holeEvents,
-        issue.id,
+        release.id,
         [look(hole, 210, { flags: ['cracked'] })],
         looker
       )
@@ -262,13 +262,13 @@ describe('rivets on record', () => {
         await recordMoves(
           database(),
           reworkEvents,
-          issue.id,
+          release.id,
           [ReworkMove.parse({ ...stamp(minutes), ...move })],
           looker
         )
       );
     const again = DriveMove.parse({ ...stamp(220), kind: 'driven', hole, person: looker.id });
-    valueOf(await recordMoves(database(), driveEvents, issue.id, [again], looker));
+    valueOf(await recordMoves(database(), driveEvents, release.id, [again], looker));
     const { rivets } = await find({ joint: 'Twice' });
     expect(
       rivets
@@ -278,14 +278,14 @@ describe('rivets on record', () => {
       [1, null, false],
       [0, 'replace', true]
     ]);
-    const history = valueOf(await holeHistory(database(), issue.id, hole));
+    const history = valueOf(await holeHistory(database(), release.id, hole));
     expect(history.rivets.map(({ life, lot }) => [life, lot])).toEqual([
       [0, 'K-10'],
       [1, 'K-10']
     ]);
     expect(history.rework.map(({ kind }) => kind)).toEqual(['out', 'measured']);
     expect(history.driving.map(({ kind }) => kind)).toEqual(['driven', 'driven']);
-    expect(whyNot(await holeHistory(database(), issue.id, 999))).toBe('not-found');
+    expect(whyNot(await holeHistory(database(), release.id, 999))).toBe('not-found');
   });
 });
 

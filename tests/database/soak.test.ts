@@ -34,19 +34,19 @@ const tap = async (): Promise<string> => {
     id,
     at: new Date().toISOString(),
     kind: 'driven' as const,
-    hole: places.issue.holes[0]?.number ?? 0,
+    hole: places.release.holes[0]?.number ?? 0,
     quick: null,
     batch: null,
     hands: null,
     late: ''
   };
-  valueOf(await recordMoves(database(), driveEvents, places.issue.id, [move], person));
+  valueOf(await recordMoves(database(), driveEvents, places.release.id, [move], person));
   return id;
 };
 const acknowledged = (id: string, payload: object = {}) => ({
   what: 'event' as const,
   table: 'drive_events',
-  subject: places.issue.id,
+  subject: places.release.id,
   id,
   payload: JSON.stringify(payload)
 });
@@ -55,7 +55,7 @@ it('finds nothing where all that was acknowledged stands there as it was sent', 
   const ledger = new Ledger();
   const id = await tap();
   ledger.sent.add(id);
-  ledger.acknowledged.push(acknowledged(id, { hole: places.issue.holes[0]?.number }));
+  ledger.acknowledged.push(acknowledged(id, { hole: places.release.holes[0]?.number }));
   const { id: joint, revision: baseRevision, title, definition } = places.changed;
   ledger.titles.add(`${title} b`);
   const saved = valueOf(
@@ -80,7 +80,7 @@ it('names what is missing, what is other than it was sent, and what nobody sent'
     { what: 'save', joint: places.changed.id, revision: 900, title: 'lost' },
     { what: 'release', joint: places.signed.id, revision: 1, number: 44 }
   );
-  await rowsOf(database(), 'delete from hole_looks where issue_id = $1', [places.issue.id]);
+  await rowsOf(database(), 'delete from hole_looks where issue_id = $1', [places.release.id]);
   const { missing, twice, kept } = await compare(database(), ledger, since);
   expect(new Set(missing)).toEqual(
     new Set([`drive_events ${known}`, `drive_events ${gone}`, 'save lost', 'release 44'])
@@ -88,5 +88,5 @@ it('names what is missing, what is other than it was sent, and what nobody sent'
   expect(twice).toContain(`drive_events ${stranger}`);
   // of the first test: its ledger is another
   expect(twice.some((one) => one.startsWith('revision '))).toBe(true);
-  expect(kept.some((one) => one.startsWith(`a look at ${places.issue.id}`))).toBe(true);
+  expect(kept.some((one) => one.startsWith(`a look at ${places.release.id}`))).toBe(true);
 });

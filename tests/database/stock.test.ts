@@ -5,7 +5,7 @@ import { randomUUID } from 'node:crypto';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 import { StockMove } from '../../src/core/stock/stock.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
 import { addJob, getJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
@@ -151,7 +151,7 @@ describe('what the jobs want', () => {
     expect(before.bill.ok && before.bill.result.lines).toMatchObject([
       { partNumber: 'MS20470AD4-4.5', needed: 24, spares: 5, toDraw: 29, onHand: 0, short: 29 }
     ]);
-    valueOf(await issueJoint(database(), first, 1, person));
+    valueOf(await releaseJoint(database(), first, 1, person));
     expect(jobBill(valueOf(await getJob(database(), job)), {})).toEqual(before);
 
     const [{ binId } = { binId: '' }] = valueOf(await move(received('MS20470AD4-4.5', 'E', 40)));

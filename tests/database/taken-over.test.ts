@@ -9,17 +9,17 @@ import { randomUUID } from 'node:crypto';
 import { DriveMove } from '../../src/core/driving/drive-move.ts';
 import { HoleLook } from '../../src/core/inspect/hole-look.ts';
 import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
-import type { Issue } from '../../src/core/release/release.ts';
+import type { Release } from '../../src/core/release/release.ts';
 import { findRivets } from '../../src/lib/server/services/find-rivets.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
 import { makeJointFile } from '../../src/lib/server/services/joint-files.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { latestRelease } from '../../src/lib/server/services/releases.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint, saveJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson, type PersonView } from '../../src/lib/server/services/people.ts';
 import { addProfile } from '../../src/lib/server/services/profiles.ts';
 import { matterOf } from '../../src/lib/server/services/records.ts';
-import { sinceOfIssue } from '../../src/lib/server/services/open-release.ts';
+import { sinceOfRelease } from '../../src/lib/server/services/open-release.ts';
 import { entered } from '../support/joints.ts';
 import { pdfText } from './pdf-text.ts';
 import { useDatabase } from './database.ts';
@@ -29,7 +29,7 @@ import { whyNot } from '../support/why-not.ts';
 const database = useDatabase();
 let mechanic: PersonView;
 let joint = '';
-let first: Issue;
+let first: Release;
 const BEGAN = Date.now() - 4 * 3_600_000;
 const stamp = (minutes: number) => ({
   id: randomUUID(),
@@ -43,10 +43,10 @@ const LAP = entered('lap', ['0.050', '0.063'], {
   perInch: '2',
   perInchReason: 'own data'
 });
-const newest = async (): Promise<Issue> => {
-  const issue = await latestIssue(database(), joint);
-  if (!issue) throw new Error('not issued');
-  return issue;
+const newest = async (): Promise<Release> => {
+  const release = await latestRelease(database(), joint);
+  if (!release) throw new Error('not released');
+  return release;
 };
 const looked = (hole: number, minutes: number) =>
   HoleLook.parse({
@@ -66,7 +66,7 @@ beforeAll(async () => {
     await addJob(database(), { number: '9', title: 't', place: 'p', data: 'sheet 4' })
   );
   joint = valueOf(await addJoint(database(), job, 'Lap released anew', LAP, mechanic.id));
-  valueOf(await issueJoint(database(), joint, 1, mechanic.id, new Date(BEGAN - 60_000)));
+  valueOf(await releaseJoint(database(), joint, 1, mechanic.id, new Date(BEGAN - 60_000)));
   first = await newest();
   const taps = first.holes.map(({ number: hole }, at) =>
     DriveMove.parse({ ...stamp(at / 10), kind: 'driven', hole })
@@ -93,7 +93,7 @@ describe('a joint released anew', () => {
       mechanic.id
     );
     expect(saved).toMatchObject({ ok: true, value: { saved: true, revision: 2 } });
-    const refusal = await issueJoint(database(), joint, 2, mechanic.id);
+    const refusal = await releaseJoint(database(), joint, 2, mechanic.id);
     expect(refusal).toMatchObject({ ok: false, reason: 'not-possible' });
     const answer = ReworkMove.parse({
       ...stamp(45),
@@ -108,10 +108,10 @@ describe('a joint released anew', () => {
   });
 
   it('takes over what stays, as it was logged, and looks the same in every list', async () => {
-    valueOf(await issueJoint(database(), joint, 2, mechanic.id, new Date(BEGAN + 50 * 60_000)));
+    valueOf(await releaseJoint(database(), joint, 2, mechanic.id, new Date(BEGAN + 50 * 60_000)));
     const second = await newest();
     expect(second.number).toBe(2);
-    const since = await sinceOfIssue(database(), second.id);
+    const since = await sinceOfRelease(database(), second.id);
     expect(since?.carried).toHaveLength(first.holes.length);
     expect(since?.again).toEqual([
       {

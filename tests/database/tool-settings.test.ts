@@ -6,7 +6,7 @@ import type { ToolSetup } from '../../src/core/tool-setting/tool-setup.ts';
 import type { ToolMove } from '../../src/core/tool-setting/tool-moves.ts';
 import { recordMoves } from '../../src/lib/server/events/record.ts';
 import { toolEvents } from '../../src/lib/server/events/setting-events.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson } from '../../src/lib/server/services/people.ts';
@@ -75,7 +75,7 @@ beforeAll(async () => {
 describe('settings of tools in the database', () => {
   it('are set for a run as it was released, at its own grip', async () => {
     expect(await toolTaskOf(database(), joint, RUN)).toBeNull();
-    valueOf(await issueJoint(database(), joint, 1, person.id));
+    valueOf(await releaseJoint(database(), joint, 1, person.id));
     const task = await toolTaskOf(database(), joint, RUN);
     expect(task).toMatchObject({ run: { partNumber: RUN, rivets: 50 } });
     expect(task?.setups.map(({ tool }) => tool)).toContain('gun');

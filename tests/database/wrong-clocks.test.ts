@@ -12,8 +12,8 @@ import { MOST_AHEAD_MS, putTaken, recordMoves } from '../../src/lib/server/event
 import { DRIVE_EVENTS, STOCK_EVENTS } from '../../src/lib/server/events/tables.ts';
 import { logsAhead, setLogRight } from '../../src/lib/server/streams/set-right.ts';
 import { beginTry } from '../../src/lib/server/people/tries.ts';
-import { issueJoint } from '../../src/lib/server/services/issue-joint.ts';
-import { latestIssue } from '../../src/lib/server/services/issues.ts';
+import { releaseJoint } from '../../src/lib/server/services/release-joint.ts';
+import { latestRelease } from '../../src/lib/server/services/releases.ts';
 import { addJob } from '../../src/lib/server/services/jobs.ts';
 import { addJoint } from '../../src/lib/server/services/joints.ts';
 import { addPerson, type PersonView } from '../../src/lib/server/services/people.ts';
@@ -28,7 +28,7 @@ const database = useDatabase();
 const MINUTE = 60_000;
 const RELEASED = new Date(Date.now() - 5 * 60 * MINUTE);
 let person: PersonView;
-let issue = '';
+let release = '';
 
 beforeAll(async () => {
   person = await addPerson(database(), { name: 'Odile Marn', role: 'mechanic' });
@@ -36,8 +36,8 @@ beforeAll(async () => {
   const job = valueOf(await addJob(database(), { number: '9', title: 't', place: 'p', data: 'd' }));
   const lap = entered('lap', ['0.050', '0.063'], { widthIn: '7 3/8' });
   const joint = valueOf(await addJoint(database(), job, 'Lap', lap, person.id));
-  valueOf(await issueJoint(database(), joint, 1, person.id, RELEASED));
-  issue = (await latestIssue(database(), joint))?.id ?? '';
+  valueOf(await releaseJoint(database(), joint, 1, person.id, RELEASED));
+  release = (await latestRelease(database(), joint))?.id ?? '';
 });
 
 const tap = (hole: number, minutesFromNow: number) =>
@@ -47,15 +47,16 @@ const tap = (hole: number, minutesFromNow: number) =>
     kind: 'driven',
     hole
   });
-const drive = (...moves: DriveMove[]) => recordMoves(database(), driveEvents, issue, moves, person);
-const stored = async () => (await eventsOf(database(), driveEvents, issue)).map(({ id }) => id);
+const drive = (...moves: DriveMove[]) =>
+  recordMoves(database(), driveEvents, release, moves, person);
+const stored = async () => (await eventsOf(database(), driveEvents, release)).map(({ id }) => id);
 
 /** As a program of before stored it, that took what was dated up to a day ahead. */
 const storedBefore = (move: DriveMove) =>
   putTaken(
     database(),
     DRIVE_EVENTS,
-    [{ move, subjectId: issue, frozen: { partNumber: null, cold: null } }],
+    [{ move, subjectId: release, frozen: { partNumber: null, cold: null } }],
     person
   );
 
@@ -113,7 +114,7 @@ describe('a clock that was set back', () => {
       )
     });
     expect(await logsAhead(database())).toMatchObject([
-      { log: 'drive', subject: issue, of: 'Lap, release 1', by: 'Odile Marn' }
+      { log: 'drive', subject: release, of: 'Lap, release 1', by: 'Odile Marn' }
     ]);
     const right = (subject: string) =>
       setLogRight(
@@ -122,12 +123,12 @@ describe('a clock that was set back', () => {
         lead.id
       );
     expect(whyNot(await right(randomUUID()))).toBe('not-possible');
-    valueOf(await right(issue));
+    valueOf(await right(release));
     expect(await logsAhead(database())).toEqual([]);
-    expect(whyNot(await right(issue))).toBe('not-possible');
+    expect(whyNot(await right(release))).toBe('not-possible');
     valueOf(await drive(now));
     // they count in the order in which they were dated, none of them later than now
-    const events = await eventsOf(database(), driveEvents, issue);
+    const events = await eventsOf(database(), driveEvents, release);
     const [first, second] = events.filter((one) => 'hole' in one && one.hole === 3);
     // they were dated one after the other, within the time that takes
     const apartMs = Date.parse(second?.at ?? '') - Date.parse(first?.at ?? '');
@@ -136,7 +137,7 @@ describe('a clock that was set back', () => {
       Date.now() + MOST_AHEAD_MS
     );
     // and for the lists as for core
-    const { subject } = (await driveEvents.open(database(), issue)) ?? {};
+    const { subject } = (await driveEvents.open(database(), release)) ?? {};
     if (!subject) throw new Error('there is no release');
     const driven = [...driveStream.project(subject, events, NOT_DRIVEN).holes].flatMap(
       ([hole, state]) => (state.driven ? [{ hole, at: state.hitAt }] : [])
@@ -144,7 +145,7 @@ describe('a clock that was set back', () => {
     const listed = await rowsOf<{ hole: number; hit_at: Date }>(
       database(),
       'select hole, hit_at from rivets_in($1) order by hole',
-      [issue]
+      [release]
     );
     expect(listed.map(({ hole, hit_at }) => ({ hole, at: hit_at.toISOString() }))).toEqual(
       driven.sort((a, b) => a.hole - b.hole)

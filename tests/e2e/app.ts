@@ -218,7 +218,7 @@ export async function firstPress(page: Page, press: () => Promise<void>): Promis
 /** The holes of the plan view. */
 export const holes = (page: Page) => page.locator('[data-testid="plan-view"] [data-hole]');
 
-/** Opens the demo joint that has an issue and some heads checked, at Check. */
+/** Opens the demo joint that has a release and some heads checked, at Check. */
 export const openDemoLap = (page: Page, app: App): Promise<void> =>
   openDemo(page, app, /Bottom skin lap/, 'inspect');
 

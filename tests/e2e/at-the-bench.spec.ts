@@ -193,8 +193,8 @@ test('a head looked at when the session is over waits for whoever signs in, unde
   await expect(page.getByTestId('head-looks')).toContainText('Ilse Varnholt');
 });
 
-test('a layout changed after issuing says so and is issued again', async ({ page, app }) => {
-  await makeJoint(page, app, 'Issued twice', ['0.040', '0.040', '6']);
+test('a layout changed after a release says so and is released again', async ({ page, app }) => {
+  await makeJoint(page, app, 'Released twice', ['0.040', '0.040', '6']);
   await saved(page);
   await toStation(page, 6);
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();

@@ -70,7 +70,7 @@ test('of two tabs the second is refused, told what changed, and loses nothing', 
   await expect(other.getByTestId('thickness-2')).toHaveValue('0.040');
   await expect(other.getByTestId('asked-widthIn')).toHaveValue('9');
 
-  // what is not saved is not issued either
+  // what is not saved is not released either
   await dialog.getByRole('button', { name: COMMON.close }).click();
   await page.getByTestId('stage-inspect').click();
   await page.getByRole('button', { name: CHECK.releaseItAndStartChecking }).click();

@@ -46,7 +46,7 @@ test('the tray shows each rivet with its drawer and lot', async ({ page, app }) 
   const tray = page.getByTestId('rivet-tray');
   await expect(tray.locator('li')).toHaveCount(1);
   await expect(tray).toContainText('MS20470AD4-4.5');
-  await expect(tray).toContainText('Issue 55');
+  await expect(tray).toContainText('Release 55');
   await expect(tray).toContainText(/lot PK-218, 160 in stock/);
 });
 

@@ -30,7 +30,7 @@ async function everyPage(app: App): Promise<string[]> {
     joint: await one(
       'select j.id from joints j join joint_issues i on i.joint_id = j.id order by j.title desc'
     ),
-    issue: await one('select subject_id as id from hole_events order by seq'),
+    release: await one('select subject_id as id from hole_events order by seq'),
     cage: await one('select cage_id as id from cage_settings order by seq'),
     hole: await one('select hole::text as id from hole_events order by seq'),
     coupon: await one('select id from graded_coupons'),

@@ -83,10 +83,10 @@ test('a joint opened before works for hours without the server: pages open, what
   await awake(page);
   await expect(card).toContainText(`${before + 3} of`);
   await expect(page.getByText('waits in this browser')).toHaveCount(0);
-  const issue = /"?issue"?:\{"?id"?:"([0-9a-f-]{36})"/.exec(await page.content())?.[1] ?? '';
+  const release = /"?release"?:\{"?id"?:"([0-9a-f-]{36})"/.exec(await page.content())?.[1] ?? '';
   const stored = z
     .array(z.looseObject({ kind: z.string(), hole: z.number().optional() }))
-    .parse(await (await page.request.get(`${app.url}/api/events/drive/${issue}`)).json());
+    .parse(await (await page.request.get(`${app.url}/api/events/drive/${release}`)).json());
   const last = stored.slice(-3);
   expect(last.map(({ kind, hole }) => [kind, hole])).toEqual(order.map((hole) => ['driven', hole]));
   expect(stored.filter(({ hole }) => hole === order[0])).toHaveLength(1);

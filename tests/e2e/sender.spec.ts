@@ -24,14 +24,14 @@ async function releasedLap(page: Page, app: App) {
   await page.getByTestId('release').click();
   await expect(page.getByTestId('release-now')).toBeVisible();
   const joint = jointOf(page);
-  const [issue] = await rowsIn<{ id: string }>(
+  const [release] = await rowsIn<{ id: string }>(
     app,
     'select id from joint_issues where joint_id = $1',
     [joint]
   );
   const people = await rowsIn<{ id: string; name: string }>(app, 'select id, name from people', []);
   const idOf = (name: string) => people.find((one) => one.name === name)?.id ?? '';
-  return { issue, idOf };
+  return { release, idOf };
 }
 
 test('nobody logs in another’s name but from the browser that the other was signed in on', async ({
@@ -39,7 +39,7 @@ test('nobody logs in another’s name but from the browser that the other was si
   app,
   browser
 }) => {
-  const { issue, idOf } = await releasedLap(page, app);
+  const { release, idOf } = await releasedLap(page, app);
   let sent = 0;
   const post = (
     from: APIRequestContext,
@@ -58,7 +58,7 @@ test('nobody logs in another’s name but from the browser that the other was si
       stream === 'drive'
         ? { ...stamp, kind: 'driven', quick: null, batch: null, hands: null, late: '' }
         : { ...stamp, kind: 'eyed', flags: [], clean: ['manufactured', 'sheet'] };
-    return from.post(`${app.url}/api/events/${stream}/${issue?.id ?? ''}`, {
+    return from.post(`${app.url}/api/events/${stream}/${release?.id ?? ''}`, {
       data: [move],
       headers: { origin: app.url }
     });
@@ -92,7 +92,7 @@ test('nobody logs in another’s name but from the browser that the other was si
     `select e.hole, p.name as by, s.name as sender, e.device_id is not null as device
      from drive_events e join people p on p.id = e.person_id join people s on s.id = e.sender_id
      where e.subject_id = $1 order by e.seq`,
-    [issue?.id ?? '']
+    [release?.id ?? '']
   );
   expect(rows).toEqual([
     { hole: 1, by: NAMES.mechanic, sender: NAMES.mechanic, device: true },
@@ -103,7 +103,7 @@ test('nobody logs in another’s name but from the browser that the other was si
   await expect(
     page.getByText(`Entries of ${NAMES.trainee} were sent by ${NAMES.mechanic}`)
   ).toBeVisible();
-  await page.goto(`${app.url}/records/${issue?.id ?? ''}/2`);
+  await page.goto(`${app.url}/records/${release?.id ?? ''}/2`);
   await expect(page.getByText(`${NAMES.trainee}, sent by ${NAMES.mechanic}`).first()).toBeVisible();
 
   await test.step('the lists of rivets say it too', async () => {
@@ -122,7 +122,7 @@ test('whoever was named at the gun or the bar says so themselves, or stays named
   page,
   app
 }) => {
-  const { issue, idOf } = await releasedLap(page, app);
+  const { release, idOf } = await releasedLap(page, app);
   const tap = (hole: number) => ({
     id: crypto.randomUUID(),
     at: new Date().toISOString(),
@@ -130,10 +130,12 @@ test('whoever was named at the gun or the bar says so themselves, or stays named
     ...{ hole, quick: null, batch: null, late: '' },
     hands: { gun: idOf(NAMES.mechanic), bar: idOf(NAMES.trainee) }
   });
-  const sent = await page.context().request.post(`${app.url}/api/events/drive/${issue?.id ?? ''}`, {
-    data: [tap(1), tap(2)],
-    headers: { origin: app.url }
-  });
+  const sent = await page
+    .context()
+    .request.post(`${app.url}/api/events/drive/${release?.id ?? ''}`, {
+      data: [tap(1), tap(2)],
+      headers: { origin: app.url }
+    });
   expect(sent.status()).toBe(200);
 
   // neither the one who named them nor anybody else can say it for them

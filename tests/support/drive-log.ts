@@ -1,4 +1,4 @@
-import { IssuedFacts, type IssuedHole } from '../../src/core/release/release.ts';
+import { ReleasedFacts, type ReleasedHole } from '../../src/core/release/release.ts';
 import {
   driveStream,
   NOT_DRIVEN,
@@ -8,10 +8,10 @@ import {
 } from '../../src/core/driving/drive-events.ts';
 import { type DriveMove } from '../../src/core/driving/drive-move.ts';
 
-/** A small issue of three rivets and a hole that is held open, and what is logged while it is driven. */
+/** A small release of three rivets and a hole that is held open, and what is logged while it is driven. */
 export const BATCH = '6b1f6e0e-93ad-4d5a-9c3c-0a54c1f2a001';
 const facts = (partNumber: string) =>
-  IssuedFacts.parse({
+  ReleasedFacts.parse({
     dash: 5,
     head: 'universal',
     partNumber,
@@ -23,7 +23,7 @@ const facts = (partNumber: string) =>
     limits: 'standard',
     predictedIn3: null
   });
-const hole = (number: number): IssuedHole => ({
+const hole = (number: number): ReleasedHole => ({
   number,
   row: 1,
   xIn: number,

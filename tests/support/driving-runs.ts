@@ -1,5 +1,5 @@
 import { OPEN } from './open-access.ts';
-import { IssuedFacts, type IssuedHole } from '../../src/core/release/release.ts';
+import { ReleasedFacts, type ReleasedHole } from '../../src/core/release/release.ts';
 import type { Dash } from '../../src/core/schema/fields.ts';
 import type { DrivingAccess } from '../../src/core/driving/access.ts';
 import { STARTING_TOOLS, type DrivingTools } from '../../src/core/drive/driving-tools.ts';
@@ -7,7 +7,7 @@ import { drivingWays } from '../../src/core/driving/driving-ways.ts';
 import { rivetRuns } from '../../src/core/driving/rivet-runs.ts';
 
 export const OUTLINE = { widthIn: 9, heightIn: 4 };
-export const hole = (number: number, xIn: number, yIn: number, dash: Dash = 4): IssuedHole => ({
+export const hole = (number: number, xIn: number, yIn: number, dash: Dash = 4): ReleasedHole => ({
   number,
   row: 1,
   xIn,
@@ -19,7 +19,7 @@ export const hole = (number: number, xIn: number, yIn: number, dash: Dash = 4): 
   room: null
 });
 export const run = (
-  holes: IssuedHole[],
+  holes: ReleasedHole[],
   {
     head = 'universal',
     part = 'MS20470AD4-5',
@@ -27,7 +27,7 @@ export const run = (
   }: { head?: string; part?: string; dimpledThrough?: boolean } = {}
 ) => {
   const dash = holes[0]?.dash ?? 4;
-  const facts = IssuedFacts.parse({
+  const facts = ReleasedFacts.parse({
     dash,
     head,
     partNumber: part,

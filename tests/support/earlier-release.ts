@@ -3,7 +3,7 @@ import { holeStream, type HoleEvent } from '../../src/core/inspect/hole-events';
 import { drivenNow, driveStream, type DriveEvent } from '../../src/core/driving/drive-events';
 import { headsOf } from '../../src/core/releases/release-now';
 import { DriveMove } from '../../src/core/driving/drive-move';
-import type { Issue, IssuedHole } from '../../src/core/release/release';
+import type { Release, ReleasedHole } from '../../src/core/release/release';
 import { reworkStream } from '../../src/core/reworking/rework-events';
 import type { ReworkEvent } from '../../src/core/reworking/rework-subject';
 import { NO_REWORK } from '../../src/core/reworking/rework-state';
@@ -25,7 +25,7 @@ export const stackOf = (partNumber: string, holeIn = 0.1285) => ({
   wideIn3: 0
 });
 export const PART = 'MS20470AD4-5';
-export const hole = (number: number, changes: Partial<IssuedHole> = {}): IssuedHole => ({
+export const hole = (number: number, changes: Partial<ReleasedHole> = {}): ReleasedHole => ({
   number,
   row: 1,
   xIn: number * 0.9,
@@ -37,7 +37,7 @@ export const hole = (number: number, changes: Partial<IssuedHole> = {}): IssuedH
   room,
   ...changes
 });
-export const FACTS: Issue['facts'] = {
+export const FACTS: Release['facts'] = {
   practice: false,
   dash: 4,
   head: 'universal',
@@ -57,7 +57,7 @@ export const FACTS: Issue['facts'] = {
   rules: DEFAULT_PROFILE,
   stacks: [stackOf(PART)]
 };
-export const ISSUE = {
+export const RELEASE = {
   id: '0d5bb3a2-3a4e-4c36-9f0e-0a5a3a3b1c11',
   number: 1,
   facts: FACTS,
@@ -79,16 +79,16 @@ export function earlier(
     looks?: [number, number][];
     rework?: [number, object][];
   },
-  issue: EarlierRelease['issue'] = ISSUE,
+  release: EarlierRelease['release'] = RELEASE,
   since: SinceRelease | null = null
 ): EarlierRelease {
   let rework = NO_REWORK;
   for (const [minutes, move] of moves.rework ?? []) {
     const parsed = ReworkMove.parse({ ...stamp(minutes), ...move });
-    const may = reworkStream.follow(issue, rework, parsed);
+    const may = reworkStream.follow(release, rework, parsed);
     if (!may.ok) throw new Error(may.error.said.code);
     const event = { ...parsed, by: 'Ilse', frozen: may.result } as ReworkEvent;
-    rework = reworkStream.project(issue, [event], rework);
+    rework = reworkStream.project(release, [event], rework);
   }
   const driving = (moves.taps ?? []).map(([minutes, at, stated]): DriveEvent => ({
     ...DriveMove.parse({
@@ -120,14 +120,14 @@ export function earlier(
       seat: null
     }
   }));
-  const drive = driveStream.project({ ...issue, batches: [], rework }, driving);
+  const drive = driveStream.project({ ...release, batches: [], rework }, driving);
   return {
-    issue,
+    release,
     driving,
     rework,
     since,
     drive,
-    states: holeStream.project(headsOf(issue, rework, drivenNow(drive)), heads)
+    states: holeStream.project(headsOf(release, rework, drivenNow(drive)), heads)
   };
 }
 export const DRIVEN: [number, number][] = [

@@ -1,5 +1,5 @@
 import { expect } from 'vitest';
-import type { Issue } from '../../src/core/release/release.ts';
+import type { Release } from '../../src/core/release/release.ts';
 import type { ReworkEvent, ReworkSubject } from '../../src/core/reworking/rework-subject.ts';
 import { reworkStream } from '../../src/core/reworking/rework-events.ts';
 import { ReworkMove } from '../../src/core/reworking/rework-moves.ts';
@@ -20,7 +20,7 @@ export const hole = (number: number) => ({
   gripIn: 0.11,
   room
 });
-export const ISSUE = {
+export const RELEASE = {
   facts: {
     practice: false,
     dash: 4,
@@ -43,7 +43,7 @@ export const ISSUE = {
   },
   holes: [hole(1), hole(2), hole(3)],
   heldOpen: [{ ...hole(4), reason: 'latch' }]
-} satisfies Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
+} satisfies Pick<Release, 'facts' | 'holes' | 'heldOpen'>;
 
 let made = 0;
 export const stamped = (minutes: number, move: object) =>
@@ -57,7 +57,7 @@ export const OUT = { kind: 'out', school: 'under-shank', how: 'plain' };
 /** Follows moves to their end; a move that may not follow is an error. */
 export class Bench {
   state: ReworkState = NO_REWORK;
-  constructor(readonly subject: ReworkSubject = ISSUE) {}
+  constructor(readonly subject: ReworkSubject = RELEASE) {}
   try(minutes: number, move: object) {
     const made = stamped(minutes, move);
     const may = reworkStream.follow(this.subject, this.state, made);

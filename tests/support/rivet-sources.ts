@@ -2,7 +2,7 @@ import { HoleLook } from '../../src/core/inspect/hole-look';
 import type { HoleEvent } from '../../src/core/inspect/hole-events';
 import type { DriveEvent } from '../../src/core/driving/drive-events';
 import { DriveMove } from '../../src/core/driving/drive-move';
-import type { Issue } from '../../src/core/release/release';
+import type { Release } from '../../src/core/release/release';
 import { reworkStream } from '../../src/core/reworking/rework-events';
 import type { ReworkEvent } from '../../src/core/reworking/rework-subject';
 import { NO_REWORK } from '../../src/core/reworking/rework-state';
@@ -29,7 +29,7 @@ export const hole = (number: number) => ({
   gripIn: 0.13,
   room
 });
-export const ISSUE = {
+export const RELEASE = {
   facts: {
     practice: false,
     dash: 5,
@@ -52,7 +52,7 @@ export const ISSUE = {
   },
   holes: [hole(1), hole(2)],
   heldOpen: []
-} satisfies Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
+} satisfies Pick<Release, 'facts' | 'holes' | 'heldOpen'>;
 
 let made = 0;
 export const stamp = (minutes: number, person: string) => ({
@@ -87,17 +87,17 @@ export const reworked = (...moves: [number, object][]) => {
   let state = NO_REWORK;
   for (const [minutes, move] of moves) {
     const parsed = ReworkMove.parse({ ...stamp(minutes, ILSE), ...move });
-    const may = reworkStream.follow(ISSUE, state, parsed);
+    const may = reworkStream.follow(RELEASE, state, parsed);
     if (!may.ok) throw new Error(may.error.said.code);
     const event = { ...parsed, by: 'Ilse', frozen: may.result } as ReworkEvent;
-    state = reworkStream.project(ISSUE, [event], state);
+    state = reworkStream.project(RELEASE, [event], state);
   }
   return state;
 };
 export const records = (sources: Partial<RivetSources>, holes = [1, 2]) =>
   rivetRecords(
     {
-      issue: ISSUE,
+      release: RELEASE,
       rework: NO_REWORK,
       driving: [],
       heads: [],

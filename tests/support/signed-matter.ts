@@ -2,7 +2,7 @@ import { reworkOf } from './rework-state';
 import { holeStates, type HoleEvent } from '../../src/core/inspect/hole-events';
 import type { NextHead } from '../../src/core/inspect/next-head';
 import { NOT_DRIVEN, type DriveState, type HoleDriven } from '../../src/core/driving/drive-events';
-import type { IssuedFacts, IssuedHole } from '../../src/core/release/release';
+import type { ReleasedFacts, ReleasedHole } from '../../src/core/release/release';
 import { NO_REWORK, type HoleRework } from '../../src/core/reworking/rework-state';
 import type { SignedMatter } from '../../src/core/signing/signed-matter';
 
@@ -55,7 +55,7 @@ export const look = (hole: number, changes: Partial<HoleEvent> = {}): HoleEvent 
   }) as HoleEvent;
 export const rework = (hole: number, stage: HoleRework['stage']): HoleRework =>
   reworkOf(hole, { stage, outAt: 1 });
-export const HOLES = [1, 2, 3].map((number) => ({ number }) as IssuedHole);
+export const HOLES = [1, 2, 3].map((number) => ({ number }) as ReleasedHole);
 export const seen = (...events: HoleEvent[]) => holeStates([1, 2, 3], events);
 /** Driving as it stands with rivets logged in some holes. */
 export const drove = (...holes: number[]): DriveState => ({
@@ -64,15 +64,15 @@ export const drove = (...holes: number[]): DriveState => ({
   blows: new Map(holes.map((hole) => [hole, 1]))
 });
 export const matter = (changes: Partial<SignedMatter> = {}): SignedMatter => ({
-  issued: { facts: {} as unknown as IssuedFacts, holes: HOLES },
-  issue: {
+  asReleased: { facts: {} as unknown as ReleasedFacts, holes: HOLES },
+  release: {
     facts: {
       keptClosed: null,
       throughPlastic: null,
       bound: null,
       stacks: [],
       predictedIn3: null
-    } as unknown as IssuedFacts,
+    } as unknown as ReleasedFacts,
     holes: HOLES,
     heldOpen: []
   },

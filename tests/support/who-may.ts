@@ -70,7 +70,7 @@ export const WHO_MAY: Readonly<Record<string, Work>> = {
       'GET /records/trend',
       'GET /records/grading',
       'GET /records/grading/[coupon=id]',
-      'GET /records/[issue=id]/[hole]',
+      'GET /records/[release=id]/[hole]',
       'GET /setups/driving',
       'GET /setups/driving/[setting=id]',
       'GET /setups/tools',
@@ -78,7 +78,7 @@ export const WHO_MAY: Readonly<Record<string, Work>> = {
       'GET /setups/[cage=id]/[setting=id]',
       'GET /api/cages/[cage=id]/settings/[setting=id]/label.pdf',
       'GET /api/cold',
-      'GET /api/devices/caliper/[issue=id]',
+      'GET /api/devices/caliper/[release=id]',
       'GET /api/devices/depth-gauge/[cage=id]',
       `GET ${EVENTS}`,
       'GET /api/gauge/[file=gaugefile]',
@@ -86,7 +86,7 @@ export const WHO_MAY: Readonly<Record<string, Work>> = {
       'GET /api/jobs/[job=id]/bill.csv',
       'GET /api/joints/[joint=id]/files/[file=jointfile]',
       'GET /api/joints/[joint=id]/record',
-      'GET /api/live/[issue=id]',
+      'GET /api/live/[release=id]',
       'GET /api/profiles',
       'GET /api/records.csv',
       'GET /api/stock/bins.csv'
@@ -100,8 +100,8 @@ export const WHO_MAY: Readonly<Record<string, Work>> = {
       'POST /jobs/[job=id]',
       'PUT /api/joints/[joint=id]',
       'PUT /api/joints/[joint=id]/rules',
-      'POST /api/devices/caliper/[issue=id]',
-      'POST /api/devices/camera/[issue=id]',
+      'POST /api/devices/caliper/[release=id]',
+      'POST /api/devices/camera/[release=id]',
       'POST /api/devices/depth-gauge/[cage=id]'
     ]
   },
@@ -124,7 +124,7 @@ export const WHO_MAY: Readonly<Record<string, Work>> = {
   drive: {
     may: AT_THE_METAL,
     why: 'a trainee drives; what they drove another looks at',
-    through: [`POST ${EVENTS}:drive`, 'POST /api/live/[issue=id]']
+    through: [`POST ${EVENTS}:drive`, 'POST /api/live/[release=id]']
   },
   'say what a head is': {
     may: ANSWERABLE,

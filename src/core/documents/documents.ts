@@ -1,4 +1,4 @@
-import { IssuedFacts } from '../release/release.ts';
+import { ReleasedFacts } from '../release/release.ts';
 import { EnteredJoint } from '../kinds/joint.ts';
 import { RuleProfile } from '../rules/profile.ts';
 import { JOINT_HISTORY } from './joint-history.ts';
@@ -8,5 +8,5 @@ import { defineDocument } from './document.ts';
 export const JOINT_DOCUMENT = defineDocument(EnteredJoint, JOINT_HISTORY);
 /** The schools and limits of a shop. */
 export const PROFILE_DOCUMENT = defineDocument(RuleProfile, []);
-/** What an issue froze for driving and checking. */
-export const ISSUE_DOCUMENT = defineDocument(IssuedFacts, []);
+/** What a release froze for driving and checking. */
+export const ISSUE_DOCUMENT = defineDocument(ReleasedFacts, []);

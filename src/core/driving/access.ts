@@ -67,5 +67,5 @@ export const DrivingAccess = z.strictObject({
   /** measured, where it is one */
   member: ClosedMember.nullable().default(null)
 });
-/** How one gets at the rivets of an issue; lengths in inches. */
+/** How one gets at the rivets of a release; lengths in inches. */
 export type DrivingAccess = z.output<typeof DrivingAccess>;

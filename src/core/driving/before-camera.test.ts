@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { simulatedPicture } from '../devices/simulated-camera.ts';
-import { IssuedFacts, type IssuedHole } from '../release/release.ts';
+import { ReleasedFacts, type ReleasedHole } from '../release/release.ts';
 import { beforeCamera, rodIndexIn } from './before-camera.ts';
 
-const facts = IssuedFacts.parse({
+const facts = ReleasedFacts.parse({
   dash: 5,
   head: 'universal',
   partNumber: 'MS20470AD5-6',
@@ -15,7 +15,7 @@ const facts = IssuedFacts.parse({
   limits: 'standard',
   predictedIn3: 0.0037852
 });
-const hole = (number: number, row: number, xIn: number): IssuedHole => ({
+const hole = (number: number, row: number, xIn: number): ReleasedHole => ({
   number,
   row,
   xIn,
@@ -26,7 +26,7 @@ const hole = (number: number, row: number, xIn: number): IssuedHole => ({
   gripIn: 0.1715,
   room: null
 });
-const issue = {
+const release = {
   id: 'one',
   facts,
   holes: [hole(1, 1, 10), hole(2, 1, 10.75), hole(3, 2, 10.375), hole(4, 1, 13)]
@@ -43,13 +43,13 @@ const all = () => true;
 
 describe('what lies before a camera on the rod', () => {
   it('is where the rod says, from the end that it goes in by', () => {
-    expect(rodIndexIn(facts, issue.holes[0] ?? { xIn: 0 }, member)).toBe(33.5);
+    expect(rodIndexIn(facts, release.holes[0] ?? { xIn: 0 }, member)).toBe(33.5);
     expect(rodIndexIn(facts, { xIn: 10 }, { from: 'left', offsetIn: 3.5 })).toBe(13.5);
     expect(rodIndexIn(facts, { xIn: 10 }, null)).toBe(10);
   });
 
   it('is the row looked at in the middle, and its neighbors beside it', () => {
-    const before = beforeCamera(issue, member, { indexIn: 33.5, row: 1 }, all, new Map());
+    const before = beforeCamera(release, member, { indexIn: 33.5, row: 1 }, all, new Map());
     expect(before.map(({ number, alongIn, acrossIn }) => [number, alongIn, acrossIn])).toEqual([
       [1, 0, 0],
       // further along the row is nearer to the end that the rod goes in by
@@ -60,7 +60,7 @@ describe('what lies before a camera on the rod', () => {
 
   it('is as wide as recorded, else as metal makes it within a spread of its own, a shank where nothing is driven', () => {
     const widths = (isDriven: (hole: number) => boolean, measured = new Map<number, number>()) =>
-      beforeCamera(issue, null, { indexIn: 10, row: 1 }, isDriven, measured).map(
+      beforeCamera(release, null, { indexIn: 10, row: 1 }, isDriven, measured).map(
         ({ diameterIn }) => diameterIn
       );
     expect(widths(all, new Map([[1, 0.241]]))[0]).toBe(0.241);
@@ -73,7 +73,7 @@ describe('what lies before a camera on the rod', () => {
   });
 
   it('is drawn to one scale, a little larger where it stands nearer to the lens', () => {
-    const [head] = beforeCamera(issue, null, { indexIn: 10, row: 1 }, all, new Map([[1, 0.24]]));
+    const [head] = beforeCamera(release, null, { indexIn: 10, row: 1 }, all, new Map([[1, 0.24]]));
     if (!head) throw new Error('nothing before the lens');
     const { svg, scaleIn } = simulatedPicture(7, [head]);
     const radii = [...svg.matchAll(/rx="([\d.]+)" ry="([\d.]+)" fill="url\(#head\)"/g)][0];

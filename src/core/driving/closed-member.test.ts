@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { IssuedFacts, type IssuedHole } from '../release/release.ts';
+import { ReleasedFacts, type ReleasedHole } from '../release/release.ts';
 import { closedMemberPlan, insideAtIn, shimHeights } from './closed-member.ts';
 
 const COUNT = 376;
-const facts = IssuedFacts.parse({
+const facts = ReleasedFacts.parse({
   dash: 5,
   head: 'universal',
   partNumber: 'MS20470AD5-6',
@@ -15,7 +15,7 @@ const facts = IssuedFacts.parse({
   limits: 'standard',
   predictedIn3: null
 });
-const holes: IssuedHole[] = Array.from({ length: COUNT }, (_, at) => ({
+const holes: ReleasedHole[] = Array.from({ length: COUNT }, (_, at) => ({
   number: at + 1,
   row: 1,
   xIn: 0.25 + at * 0.5,
@@ -58,7 +58,7 @@ describe('a closed member whose walls taper', () => {
   });
 
   it('is refused where its walls cannot hold the sheets under the rivets', () => {
-    const refused = (walls: object, at: readonly IssuedHole[] = holes) => {
+    const refused = (walls: object, at: readonly ReleasedHole[] = holes) => {
       const found = closedMemberPlan(facts, at, order, { ...tube, ...walls }, bar);
       return found.ok ? null : found.error.said;
     };
@@ -108,7 +108,7 @@ describe('a closed member that tapers', () => {
     if (!found.ok) throw new Error('refused');
     // each rivet takes a range of heights; fewest runs by trying every place to change, working backwards
     const heights = shimHeights([0.1, 0.2, 0.4]);
-    const serves = (hole: IssuedHole, shim: number) => {
+    const serves = (hole: ReleasedHole, shim: number) => {
       const inside = 1.95 - (0.65 * hole.xIn) / 188 - 0.19;
       const free = inside - bar.barIn - shim - 0.235;
       return free >= -1e-9 && (inside - bar.barIn - shim - 0.078125) / 0.09 <= 5 + 1e-9;
@@ -135,7 +135,7 @@ describe('a closed member that tapers', () => {
         lengthIn: 0.375,
         holeIn: 0.159
       };
-      const dimpled = IssuedFacts.parse({ ...facts, stacks: [{ ...stack, dimpledThrough }] });
+      const dimpled = ReleasedFacts.parse({ ...facts, stacks: [{ ...stack, dimpledThrough }] });
       const thin = holes.slice(0, 1).map((hole) => ({ ...hole, gripIn: 0.08 }));
       const found = closedMemberPlan(dimpled, thin, [1], member, bar);
       return found.ok ? found.result.rivets.get(1) : undefined;

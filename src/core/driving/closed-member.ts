@@ -2,7 +2,7 @@ import { answer, notPossible, type Answer, type WorkLine } from '../answer.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import { wedgeBar, WedgeBarInput, type WedgeBarResult } from '../drive/wedge-bar.ts';
 import type { DrivingTools } from '../drive/driving-tools.ts';
-import type { IssuedFacts, IssuedHole } from '../release/release.ts';
+import type { ReleasedFacts, ReleasedHole } from '../release/release.ts';
 import type { RefusalSaid } from '../refusal-said.ts';
 import { above, atLeast, atMost, same } from '../units/tolerance.ts';
 import type { ClosedMember } from './access.ts';
@@ -49,8 +49,8 @@ const TAPERS_IN = 1 / 64;
 
 /** What was told of the walls against the sheets that the rivets hold, which are one of them; null where both may be so. */
 function contradicted(
-  { widthIn }: Pick<IssuedFacts, 'widthIn'>,
-  holes: readonly IssuedHole[],
+  { widthIn }: Pick<ReleasedFacts, 'widthIn'>,
+  holes: readonly ReleasedHole[],
   member: ClosedMember
 ): RefusalSaid | null {
   const held = holes.flatMap(({ number: hole, xIn, gripIn }) =>
@@ -94,8 +94,8 @@ export function shimHeights(shimsIn: readonly number[]): number[] {
  * @source drive, closed members; calculation `wedge-bar`
  */
 export function closedMemberPlan(
-  facts: IssuedFacts,
-  holes: readonly IssuedHole[],
+  facts: ReleasedFacts,
+  holes: readonly ReleasedHole[],
   order: readonly number[],
   member: ClosedMember,
   bar: Pick<DrivingTools['wedgeBars'][number], 'barIn' | 'risePerIn' | 'travelIn' | 'shimsIn'>
@@ -106,7 +106,7 @@ export function closedMemberPlan(
   const heights = shimHeights(bar.shimsIn);
   const rivets = new Map<number, MemberRivet>();
   const runs: ShimRun[] = [];
-  const bucked = (hole: IssuedHole, shimIn: number): Answer<WedgeBarResult> => {
+  const bucked = (hole: ReleasedHole, shimIn: number): Answer<WedgeBarResult> => {
     const { lengthIn, gripIn, dimpledThrough } = rivetOfHole(facts, hole);
     // the shop head of a dimpled stack stands on its dimple: the room begins there
     const dimpleIn = dimpledThrough ? rivetSize(hole.dash).head.countersunk.heightIn : 0;
@@ -124,7 +124,7 @@ export function closedMemberPlan(
       : notPossible('member', { code: 'no-shims-serve', hole: hole.number });
   };
   /** what the bar needs under it at a rivet: a range of shim heights */
-  const rangeOf = (hole: IssuedHole): { least: number; most: number } | null => {
+  const rangeOf = (hole: ReleasedHole): { least: number; most: number } | null => {
     const plain = bucked(hole, 0);
     return plain.ok && plain.result.shimLeastIn !== null && plain.result.shimMostIn !== null
       ? { least: plain.result.shimLeastIn, most: plain.result.shimMostIn }
@@ -132,7 +132,7 @@ export function closedMemberPlan(
   };
 
   let serving: number[] = heights;
-  let run: IssuedHole[] = [];
+  let run: ReleasedHole[] = [];
   const close = (): void => {
     const [shimIn] = serving;
     if (run.length === 0 || shimIn === undefined) return;

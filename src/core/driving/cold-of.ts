@@ -3,7 +3,7 @@ import { answer, notPossible, type Answer } from '../answer.ts';
 import { alloyFacts } from '../catalog/alloys.ts';
 import { coldBatch } from '../drive/cold-batch.ts';
 import { CLOCK_SLACK_MS } from '../events/clock-slack.ts';
-import type { Issue } from '../release/release.ts';
+import type { Release } from '../release/release.ts';
 import { windowOf, type BatchTimes } from '../rules/icebox.ts';
 import { drivenAt, type DriveMove } from './drive-move.ts';
 import { rivetOfHole } from './rivet-of-hole.ts';
@@ -29,11 +29,11 @@ const later = (at: string, than: string | undefined): boolean =>
 
 /** How a batch stood when a rivet of it was driven; null where the alloy is driven as received. */
 export function coldOf(
-  { facts, batches }: Pick<Issue, 'facts'> & { batches: readonly ColdBatchFacts[] },
-  issued: Issue['holes'][number],
+  { facts, batches }: Pick<Release, 'facts'> & { batches: readonly ColdBatchFacts[] },
+  asReleased: Release['holes'][number],
   move: Extract<DriveMove, { kind: 'driven' }>
 ): Answer<ColdState | null> {
-  const { alloy, partNumber } = rivetOfHole(facts, issued);
+  const { alloy, partNumber } = rivetOfHole(facts, asReleased);
   if (facts.practice)
     return move.batch === null
       ? answer(null, [])

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { answer, notPossible } from '../answer.ts';
 import { alloyFacts } from '../catalog/alloys.ts';
 import { defineStream, type Recorded } from '../events/stream.ts';
-import type { Issue } from '../release/release.ts';
+import type { Release } from '../release/release.ts';
 import {
   asReworked,
   emptyAt,
@@ -30,8 +30,8 @@ export const DriveFrozen = z.strictObject({
 export type DriveFrozen = z.output<typeof DriveFrozen>;
 export type DriveEvent = Recorded<DriveMove, DriveFrozen>;
 
-/** What driving is held against: an issue, and the batches out of the cold. */
-export interface DriveSubject extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'> {
+/** What driving is held against: a release, and the batches out of the cold. */
+export interface DriveSubject extends Pick<Release, 'facts' | 'holes' | 'heldOpen'> {
   batches: readonly ColdBatchFacts[];
   rework?: ReworkState;
   /** when it was released, ms since 1970: nothing of it was driven before; left out where the server says */
@@ -225,17 +225,21 @@ export const drivenNow = (drive: Pick<DriveState, 'holes' | 'blows'>): DrivenNow
   people: new Map([...drive.holes].map(([hole, { people }]) => [hole, people]))
 });
 
-/** What happens while an issue is driven. What may follow rests on the issue and its batches alone, never on earlier taps. */
+/** What happens while a release is driven. What may follow rests on the release and its batches alone, never on earlier taps. */
 export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, DriveState>({
   name: 'drive',
   Move: DriveMove,
   Frozen: DriveFrozen,
-  follow({ rework = NO_REWORK, signed = null, calls, releasedMs = -Infinity, ...issue }, _, move) {
+  follow(
+    { rework = NO_REWORK, signed = null, calls, releasedMs = -Infinity, ...release },
+    _,
+    move
+  ) {
     if (signed) return notPossible('hole', { code: 'signed', by: signed.by });
     if (move.kind === 'placed' || move.kind === 'objected' || move.kind === 'confirmed')
       return answer(NOTHING, []);
     const atMs = Date.parse(move.at);
-    const subject = asReworked(issue, rework, atMs);
+    const subject = asReworked(release, rework, atMs);
     const { facts, holes, heldOpen } = subject;
     if (move.kind === 'loaded') {
       const rivet = holes
@@ -259,27 +263,31 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
     const open = heldOpen.find(({ number }) => number === move.hole);
     if (open)
       return notPossible('hole', { code: 'held-open', hole: move.hole, reason: open.reason });
-    const issued = holes.find(({ number }) => number === move.hole);
-    if (!issued) return notPossible('hole', { code: 'no-such-hole', hole: move.hole });
+    const asReleased = holes.find(({ number }) => number === move.hole);
+    if (!asReleased) return notPossible('hole', { code: 'no-such-hole', hole: move.hole });
     if (move.kind !== 'driven') return answer(NOTHING, []);
     const wrong = statedWrong(move, rework, releasedMs);
     if (wrong) return notPossible('stated', wrong);
     if (move.carried) return notPossible('carried', { code: 'carried-by-release' });
     if (emptyAt(rework, move.hole, atMs))
       return notPossible('hole', { code: 'hole-not-ready', hole: move.hole });
-    const cold = coldOf(subject, issued, move);
+    const cold = coldOf(subject, asReleased, move);
     if (!cold.ok) return cold;
     const unconfirmed = calls ? namedOnly(move, calls) : [];
     return answer(
       {
-        partNumber: rivetOfHole(facts, issued).partNumber,
+        partNumber: rivetOfHole(facts, asReleased).partNumber,
         cold: cold.result,
         ...(unconfirmed.length > 0 ? { unconfirmed } : {})
       },
       []
     );
   },
-  project: ({ facts, holes: issued, heldOpen, rework = NO_REWORK }, events, from = NOT_DRIVEN) => {
+  project: (
+    { facts, holes: asReleased, heldOpen, rework = NO_REWORK },
+    events,
+    from = NOT_DRIVEN
+  ) => {
     const holes = new Map(from.holes);
     const seen = new Map(from.seen);
     let { order, access } = from;
@@ -287,7 +295,7 @@ export const driveStream = defineStream<DriveSubject, DriveMove, DriveFrozen, Dr
     const objections = new Map(from.objections);
     const blows = new Map(from.blows);
     const dashes = new Map(
-      asReworked({ facts, holes: issued, heldOpen }, rework).holes.map(
+      asReworked({ facts, holes: asReleased, heldOpen }, rework).holes.map(
         (hole) => [hole.number, hole.dash] as const
       )
     );

@@ -77,7 +77,7 @@ export const DriveMove = z.discriminatedUnion('kind', [
     })
     .refine(({ answer, why }) => answer !== 'reason' || why !== '', 'a reason says why')
 ]);
-/** What a page sends while an issue is driven. */
+/** What a page sends while a release is driven. */
 export type DriveMove = z.output<typeof DriveMove>;
 
 /** When a rivet was driven: as stated where it was logged later, else when it was logged. */

@@ -11,7 +11,7 @@ import {
 } from '../../../tests/support/drive-log.ts';
 import { driveStream } from './drive-events.ts';
 
-describe('what is sent while an issue is driven', () => {
+describe('what is sent while a release is driven', () => {
   const stamp = (kind: string, more: object = {}, at = '08:00:00') => ({
     id: id(),
     at: `2026-11-28T${at}Z`,
@@ -161,7 +161,7 @@ describe('what is sent while an issue is driven', () => {
     expect(after([blow('08:01:00'), look('08:01:00')]).seen.size).toBe(1);
   });
 
-  it('is refused once the issue is signed, and never says of itself that a release took it over', () => {
+  it('is refused once the release is signed, and never says of itself that a release took it over', () => {
     expect(refusedFor(tap(1, '08:00:00'), { ...subject(), signed: { by: 'Bo' } })).toEqual({
       code: 'signed',
       by: 'Bo'

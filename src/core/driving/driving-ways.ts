@@ -4,7 +4,7 @@ import {
   squeezeForce
 } from '../catalog/driving-figures.ts';
 import { atLeast } from '../units/tolerance.ts';
-import type { IssuedHole } from '../release/release.ts';
+import type { ReleasedHole } from '../release/release.ts';
 import type { DrivingAccess, Side } from './access.ts';
 import type { DrivingTools, Yoke } from '../drive/driving-tools.ts';
 import { touches, yokeReach, type Outline } from './reach.ts';
@@ -155,12 +155,12 @@ const LIP_IN = 1 / 32;
 /**
  * Holes where the rim of the smallest cup that suits would lie on a neighboring manufactured head: a tilted set is sure there.
  *
- * @param holes every hole of the issue
+ * @param holes every hole of the release
  * @returns hole numbers; empty for flush heads, and where the shop has no set
  */
 export function headsTouched(
   run: RivetRun,
-  holes: readonly IssuedHole[],
+  holes: readonly ReleasedHole[],
   tools: DrivingTools
 ): number[] {
   if (run.head !== 'universal') return [];

@@ -1,5 +1,5 @@
 import type { DrivingTools } from '../drive/driving-tools.ts';
-import type { Issue } from '../release/release.ts';
+import type { Release } from '../release/release.ts';
 import type { DrivingAccess } from './access.ts';
 import { drivingWays, type DrivingWay } from './driving-ways.ts';
 import type { Outline } from './reach.ts';
@@ -13,7 +13,7 @@ import { rivetRuns } from './rivet-runs.ts';
  * @source drive
  */
 export const holeWays = (
-  { facts, holes }: Pick<Issue, 'facts' | 'holes'>,
+  { facts, holes }: Pick<Release, 'facts' | 'holes'>,
   outline: Outline,
   access: DrivingAccess,
   tools: DrivingTools

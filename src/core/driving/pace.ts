@@ -18,7 +18,7 @@ export interface Pace {
 /**
  * The pace of driving as logged: the middle of the latest gaps between different rivets, pauses left out.
  *
- * @param events of one issue or several, in any order; whole rows logged in one instant give no gap
+ * @param events of one release or several, in any order; whole rows logged in one instant give no gap
  * @returns null before two rivets were logged one after the other
  * @throws never
  */

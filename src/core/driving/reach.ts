@@ -1,7 +1,7 @@
 import { answer, num, workLine, type Answer, type WorkLine } from '../answer.ts';
 import { rivetSize } from '../catalog/rivets.ts';
 import type { Head } from '../schema/fields.ts';
-import type { IssuedHole } from '../release/release.ts';
+import type { ReleasedHole } from '../release/release.ts';
 import { atLeast, atMost } from '../units/tolerance.ts';
 import { SIDES, type DrivingAccess, type Side, type Upstand } from './access.ts';
 import type { Yoke } from '../drive/driving-tools.ts';
@@ -12,7 +12,7 @@ export interface Outline {
   heightIn: number;
 }
 
-type Place = Pick<IssuedHole, 'number' | 'xIn' | 'yIn' | 'dash'>;
+type Place = Pick<ReleasedHole, 'number' | 'xIn' | 'yIn' | 'dash'>;
 
 /** From a hole straight to the outline's edge on one side, in. */
 export const toSideIn = (

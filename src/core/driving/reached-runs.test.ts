@@ -1,21 +1,21 @@
 import { describe, expect, it } from 'vitest';
 import { OPEN } from '../../../tests/support/open-access.ts';
-import { smallIssue } from '../../../tests/support/small-issue.ts';
+import { smallRelease } from '../../../tests/support/small-release.ts';
 import { STARTING_TOOLS } from '../drive/driving-tools.ts';
-import type { IssuedHole } from '../release/release.ts';
+import type { ReleasedHole } from '../release/release.ts';
 import { drivingWays } from './driving-ways.ts';
 import { holeWays } from './hole-ways.ts';
 import { reachedRuns } from './reached-runs.ts';
 import { rivetRuns } from './rivet-runs.ts';
 
 const OUTLINE = { widthIn: 9, heightIn: 4 };
-const [like] = smallIssue().holes;
-const row = [0.2, 1.5, 3, 4.5, 8.9].map((xIn, at): IssuedHole => {
+const [like] = smallRelease().holes;
+const row = [0.2, 1.5, 3, 4.5, 8.9].map((xIn, at): ReleasedHole => {
   if (!like) throw new Error('no hole');
   return { ...like, number: at + 1, xIn, yIn: 2 };
 });
-const issue = { ...smallIssue(), holes: row };
-const [run] = rivetRuns(issue);
+const release = { ...smallRelease(), holes: row };
+const [run] = rivetRuns(release);
 if (!run) throw new Error('no run');
 /** a wall on the left, on the side of the shop heads, and no edge that a yoke comes over */
 const walled = {
@@ -23,7 +23,7 @@ const walled = {
   upstands: [{ id: 'w', side: 'left' as const, insetIn: 0, heightIn: 2, on: 'shop' as const }]
 };
 const parts = (access = walled, tools = STARTING_TOOLS) =>
-  reachedRuns(run, issue, OUTLINE, access, tools).map((part) => ({
+  reachedRuns(run, release, OUTLINE, access, tools).map((part) => ({
     holes: part.holes.map(({ number }) => number),
     key: part.key,
     chosen: drivingWays(part, OUTLINE, access, tools).chosen
@@ -32,7 +32,7 @@ const parts = (access = walled, tools = STARTING_TOOLS) =>
 describe('what reaches each hole', () => {
   it('tells hole by hole what the parts of the run tell', () => {
     const ways = (access = walled) => [
-      ...holeWays(issue, OUTLINE, access, STARTING_TOOLS).values()
+      ...holeWays(release, OUTLINE, access, STARTING_TOOLS).values()
     ];
     expect(ways()).toEqual([null, 'buck', 'buck', 'buck', 'buck']);
     expect(ways({ ...walled, closedMember: true })).toEqual(Array(5).fill('remote-bar'));
@@ -69,10 +69,10 @@ describe('a run that is partly blocked', () => {
   });
 
   it('stays whole where one way fits all, and where none is reached', () => {
-    expect(reachedRuns(run, issue, OUTLINE, OPEN, STARTING_TOOLS)).toEqual([run]);
+    expect(reachedRuns(run, release, OUTLINE, OPEN, STARTING_TOOLS)).toEqual([run]);
     const noBar = { ...STARTING_TOOLS, bars: [] };
-    expect(reachedRuns(run, issue, OUTLINE, walled, noBar)).toEqual([run]);
+    expect(reachedRuns(run, release, OUTLINE, walled, noBar)).toEqual([run]);
     const low = { ...walled, shopRoomIn: 0.1 };
-    expect(reachedRuns(run, issue, OUTLINE, low, STARTING_TOOLS)).toEqual([run]);
+    expect(reachedRuns(run, release, OUTLINE, low, STARTING_TOOLS)).toEqual([run]);
   });
 });

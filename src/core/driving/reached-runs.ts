@@ -3,16 +3,16 @@ import type { DrivingTools } from '../drive/driving-tools.ts';
 import { drivingWays, touchedHoles } from './driving-ways.ts';
 import type { Outline } from './reach.ts';
 import { rivetRuns, type RivetRun } from './rivet-runs.ts';
-import type { Issue } from '../release/release.ts';
+import type { Release } from '../release/release.ts';
 
 /** Some holes of a run, driven in a way of their own; its key stays that of the run, and so its setting does. */
 const partOf = (
   run: RivetRun,
-  issue: Pick<Issue, 'facts'>,
+  release: Pick<Release, 'facts'>,
   belongs: (hole: number) => boolean
 ): RivetRun | null => {
   const holes = run.holes.filter(({ number }) => belongs(number));
-  const [own] = rivetRuns({ facts: issue.facts, holes });
+  const [own] = rivetRuns({ facts: release.facts, holes });
   return own ? { ...own, key: run.key } : null;
 };
 
@@ -26,7 +26,7 @@ const partOf = (
  */
 export function reachedRuns(
   run: RivetRun,
-  issue: Pick<Issue, 'facts'>,
+  release: Pick<Release, 'facts'>,
   outline: Outline,
   access: DrivingAccess,
   tools: DrivingTools
@@ -35,8 +35,8 @@ export function reachedRuns(
   const { set, bar } = touchedHoles(run, outline, access, tools);
   const blocked = new Set([...set, ...bar]);
   if (blocked.size === 0 || blocked.size === run.holes.length) return [run];
-  const clear = partOf(run, issue, (hole) => !blocked.has(hole));
-  const rest = partOf(run, issue, (hole) => blocked.has(hole));
+  const clear = partOf(run, release, (hole) => !blocked.has(hole));
+  const rest = partOf(run, release, (hole) => blocked.has(hole));
   return clear && rest && drivingWays(clear, outline, access, tools).chosen !== null
     ? [clear, rest]
     : [run];

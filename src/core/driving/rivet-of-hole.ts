@@ -1,14 +1,14 @@
 import { partNumber as readPart } from '../stack/part-number.ts';
-import type { IssuedFacts, IssuedHole } from '../release/release.ts';
+import type { ReleasedFacts, ReleasedHole } from '../release/release.ts';
 import type { Alloy } from '../schema/fields.ts';
 
-/** What goes into one hole of an issue; lengths in inches. */
+/** What goes into one hole of a release; lengths in inches. */
 export interface HoleRivet {
   partNumber: string;
   alloy: Alloy;
   lengthIn: number;
   holeIn: number;
-  /** the hole's own, or in issues made when a joint had one the joint's */
+  /** the hole's own, or in releases made when a joint had one the joint's */
   gripIn: number;
   dimpledThrough: boolean;
 }
@@ -20,14 +20,14 @@ function alloyOf(part: string): Alloy {
   const known = alloys.get(part);
   if (known) return known;
   const read = readPart({ text: part });
-  // an issue freezes part numbers that the plan has made
+  // a release freezes part numbers that the plan has made
   const alloy = read.ok ? read.result.alloy : 'AD';
   alloys.set(part, alloy);
   return alloy;
 }
 
-/** The rivet of one hole: of its own stack, or in old issues the joint's one. */
-export function rivetOfHole(facts: IssuedFacts, hole: IssuedHole): HoleRivet {
+/** The rivet of one hole: of its own stack, or in old releases the joint's one. */
+export function rivetOfHole(facts: ReleasedFacts, hole: ReleasedHole): HoleRivet {
   const stack = facts.stacks[hole.stack];
   const { partNumber, lengthIn, holeIn } = stack ?? facts;
   return {

@@ -1,9 +1,9 @@
-import type { Issue, IssuedHole } from '../release/release.ts';
+import type { Release, ReleasedHole } from '../release/release.ts';
 import type { Alloy, Dash, Head } from '../schema/fields.ts';
 import { atMost } from '../units/tolerance.ts';
 import { rivetOfHole, type HoleRivet } from './rivet-of-hole.ts';
 
-/** Equal rivets of an issue, driven one like the other; lengths in inches. */
+/** Equal rivets of a release, driven one like the other; lengths in inches. */
 export interface RivetRun {
   /** its part number */
   key: string;
@@ -18,7 +18,7 @@ export interface RivetRun {
   dimpledThrough: boolean;
   /** the sheets are thin enough to be dimpled together, by the rivet itself */
   punches: boolean;
-  holes: IssuedHole[];
+  holes: ReleasedHole[];
 }
 
 /** So thin in all, sheets are dimpled together with the rivet as punch (stack-up, second rule). */
@@ -31,8 +31,8 @@ export const runKey = ({
 }: Pick<HoleRivet, 'partNumber' | 'dimpledThrough'>): string =>
   `${partNumber}${dimpledThrough ? ' dimpled' : ''}`;
 
-/** The runs of an issue, in the order of their first holes. */
-export function rivetRuns({ facts, holes }: Pick<Issue, 'facts' | 'holes'>): RivetRun[] {
+/** The runs of a release, in the order of their first holes. */
+export function rivetRuns({ facts, holes }: Pick<Release, 'facts' | 'holes'>): RivetRun[] {
   const runs = new Map<string, RivetRun>();
   for (const hole of holes) {
     const rivet = rivetOfHole(facts, hole);

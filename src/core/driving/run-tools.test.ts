@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { OPEN } from '../../../tests/support/open-access.ts';
-import { IssuedFacts, type IssuedHole } from '../release/release.ts';
+import { ReleasedFacts, type ReleasedHole } from '../release/release.ts';
 import type { DrivingTools } from '../drive/driving-tools.ts';
 import type { Upstand } from './access.ts';
 import type { RunReach } from './driving-ways.ts';
@@ -8,7 +8,7 @@ import { rivetRuns } from './rivet-runs.ts';
 import { runTools } from './run-tools.ts';
 
 const OUTLINE = { widthIn: 9, heightIn: 4 };
-const hole = (number: number, yIn: number, gripIn = 0.1): IssuedHole => ({
+const hole = (number: number, yIn: number, gripIn = 0.1): ReleasedHole => ({
   number,
   row: 1,
   xIn: number,
@@ -26,7 +26,7 @@ const runOf = ({
   holes = [hole(1, 0.5), hole(2, 0.8)]
 } = {}) => {
   const size = { dash: 4 as const, partNumber: part, lengthIn: 0.3125, holeIn: 0.1285 };
-  const facts = IssuedFacts.parse({
+  const facts = ReleasedFacts.parse({
     ...size,
     head,
     gripIn: 0.1,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { OPEN } from '../../../tests/support/open-access.ts';
-import { type IssuedHole } from '../release/release.ts';
+import { type ReleasedHole } from '../release/release.ts';
 import type { DrivingAccess } from './access.ts';
 import { STARTING_TOOLS } from '../drive/driving-tools.ts';
 import { headsTouched } from './driving-ways.ts';
@@ -9,7 +9,7 @@ import { hole, OUTLINE, run } from '../../../tests/support/driving-runs.ts';
 
 describe('what a yoke reaches', () => {
   const yoke = { throatIn: 1.625, gapIn: 1.4 };
-  const reach = (at: IssuedHole, access: Partial<DrivingAccess>) => {
+  const reach = (at: ReleasedHole, access: Partial<DrivingAccess>) => {
     const found = yokeReach(at, OUTLINE, { ...OPEN, ...access }, yoke, 0.1);
     if (!found.ok) throw new Error('refused');
     return found.result;

@@ -3,7 +3,7 @@ import { describe, it } from 'vitest';
 import { happened, idOf } from '../../../tests/support/histories.ts';
 import { holeStream } from '../inspect/hole-events.ts';
 import { driveStream } from '../driving/drive-events.ts';
-import { IssuedFacts, type IssuedHole } from '../release/release.ts';
+import { ReleasedFacts, type ReleasedHole } from '../release/release.ts';
 import { reworkStream } from '../reworking/rework-events.ts';
 import { type ReworkState } from '../reworking/rework-state.ts';
 import { DEFAULT_PROFILE } from '../rules/profile.ts';
@@ -13,7 +13,7 @@ import { hole, inAnyOrder, tried } from '../../../tests/support/any-order.ts';
 const BATCH = '6b1f6e0e-93ad-4d5a-9c3c-0a54c1f2a001';
 const person = fc.constantFrom(idOf(901), idOf(902), idOf(903));
 
-const issuedHole = (number: number): IssuedHole => ({
+const releasedHole = (number: number): ReleasedHole => ({
   number,
   row: 1,
   xIn: number,
@@ -24,8 +24,8 @@ const issuedHole = (number: number): IssuedHole => ({
   gripIn: 0.113,
   room: { edgeIn: 0.5, pitchIn: 1, betweenRowsIn: null, sheetsIn: [0.05, 0.063] }
 });
-const ISSUE = {
-  facts: IssuedFacts.parse({
+const RELEASE = {
+  facts: ReleasedFacts.parse({
     dash: 5,
     head: 'universal',
     partNumber: 'MS20470DD5-6',
@@ -38,10 +38,10 @@ const ISSUE = {
     predictedIn3: null,
     rules: DEFAULT_PROFILE
   }),
-  holes: [1, 2, 3].map(issuedHole),
+  holes: [1, 2, 3].map(releasedHole),
   heldOpen: [
     {
-      ...issuedHole(4),
+      ...releasedHole(4),
       reason: 'latch pin',
       blind: { fastener: 'pulled', drillIn: 0.16, grip: { leastIn: 0, mostIn: 0.2, over: false } }
     }
@@ -111,15 +111,15 @@ const reworkTries = tried(
   })
 );
 const rework = reworkTries.map((tries): ReworkState =>
-  reworkStream.project(ISSUE, happened(reworkStream, ISSUE, tries))
+  reworkStream.project(RELEASE, happened(reworkStream, RELEASE, tries))
 );
-const onIssue = rework.map((state) => ({ ...ISSUE, rework: state }));
+const onRelease = rework.map((state) => ({ ...RELEASE, rework: state }));
 
 describe('any order of arrival, any repeat', () => {
   it('of driving', () => {
     inAnyOrder(
       driveStream,
-      onIssue,
+      onRelease,
       tried(
         fc.record({
           kind: fc.constant('driven'),
@@ -152,7 +152,7 @@ describe('any order of arrival, any repeat', () => {
   it('of looks at heads', () => {
     inAnyOrder(
       holeStream,
-      onIssue,
+      onRelease,
       tried(
         fc.record({
           kind: fc.constant('checked'),
@@ -166,6 +166,6 @@ describe('any order of arrival, any repeat', () => {
   });
 
   it('of rework', () => {
-    inAnyOrder(reworkStream, fc.constant(ISSUE), reworkTries);
+    inAnyOrder(reworkStream, fc.constant(RELEASE), reworkTries);
   });
 });

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import type { Issue } from '../release/release';
+import type { Release } from '../release/release';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { expectedLooks } from './expected-looks';
 import { HoleLook } from './hole-look';
 
 const facts = { limits: 'standard', head: 'universal', rules: DEFAULT_PROFILE };
 const holes = [7, 8].map((number) => ({ number, dash: 4 }));
-const issue = { facts, holes } as unknown as Pick<Issue, 'facts' | 'holes'>;
+const release = { facts, holes } as unknown as Pick<Release, 'facts' | 'holes'>;
 const look = (hole: number, diameterIn: number, more: object = {}): HoleLook =>
   HoleLook.parse({
     id: `00000000-0000-4000-8000-00000000000${hole}`,
@@ -22,14 +22,16 @@ const look = (hole: number, diameterIn: number, more: object = {}): HoleLook =>
 describe('looks on their way', () => {
   it('are judged as they will be', () => {
     const looks = [look(7, 0.19), look(8, 0.25, { heightIn: 0.041 })];
-    expect(expectedLooks(looks, issue).map(({ hole, frozen }) => [hole, frozen.verdict])).toEqual([
-      [7, 'accept'],
-      [8, 'replace']
-    ]);
+    expect(expectedLooks(looks, release).map(({ hole, frozen }) => [hole, frozen.verdict])).toEqual(
+      [
+        [7, 'accept'],
+        [8, 'replace']
+      ]
+    );
   });
 
   it('are left out where they will be refused: a hole that is not there, a head without flushness', () => {
     const flush = { by: 'number', offIn: 0 };
-    expect(expectedLooks([look(9, 0.19), look(7, 0.19, { flush })], issue)).toEqual([]);
+    expect(expectedLooks([look(9, 0.19), look(7, 0.19, { flush })], release)).toEqual([]);
   });
 });

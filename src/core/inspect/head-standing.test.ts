@@ -1,23 +1,23 @@
 import { describe, expect, it } from 'vitest';
-import type { IssuedFacts, IssuedHole } from '../release/release';
+import type { ReleasedFacts, ReleasedHole } from '../release/release';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import type { InspectionPlace } from '../rules/inspection';
 import { headStanding, placesAsked } from './head-standing';
 import type { HoleEvent } from './hole-events';
 import { HoleLook, judgeLook } from './hole-look';
 
-const facts = { limits: 'standard', head: 'universal', rules: null } as IssuedFacts;
-const flush: IssuedFacts = { ...facts, head: 'countersunk', rules: DEFAULT_PROFILE };
+const facts = { limits: 'standard', head: 'universal', rules: null } as ReleasedFacts;
+const flush: ReleasedFacts = { ...facts, head: 'countersunk', rules: DEFAULT_PROFILE };
 /** dash 4: 0.125 in; a good head is 0.1625 to 0.21875 wide, 0.0475 to 0.0825 high */
 const hole = {
   number: 7,
   dash: 4,
   room: { edgeIn: 0.3, pitchIn: 1, betweenRowsIn: null, sheetsIn: [0.064, 0.064] }
-} as unknown as IssuedHole;
+} as unknown as ReleasedHole;
 const THREE: InspectionPlace[] = ['shop', 'manufactured', 'sheet'];
 
 let made = 0;
-const look = (move: object, of: IssuedFacts = facts): HoleEvent => {
+const look = (move: object, of: ReleasedFacts = facts): HoleEvent => {
   const parsed = HoleLook.parse({
     id: `00000000-0000-4000-8000-${String((made += 1)).padStart(12, '0')}`,
     at: '2031-05-02T09:00:00Z',
@@ -128,8 +128,8 @@ describe('looks at one rivet', () => {
 
 describe('what makes an inspection complete', () => {
   it('is the shop’s rule; the shop head always, flushness of flush heads only', () => {
-    const under = (inspect: InspectionPlace[], head: IssuedFacts['head'] = 'universal') =>
-      placesAsked({ head, rules: { ...DEFAULT_PROFILE, inspect } as IssuedFacts['rules'] }, hole);
+    const under = (inspect: InspectionPlace[], head: ReleasedFacts['head'] = 'universal') =>
+      placesAsked({ head, rules: { ...DEFAULT_PROFILE, inspect } as ReleasedFacts['rules'] }, hole);
     expect(under(['manufactured', 'sheet', 'flush'])).toEqual(THREE);
     expect(under([])).toEqual(['shop']);
     expect(under(['flush'], 'countersunk')).toEqual(['shop', 'flush']);

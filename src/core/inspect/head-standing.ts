@@ -1,5 +1,5 @@
 import { flushAt } from '../release/flush-at.ts';
-import type { IssuedFacts, IssuedHole } from '../release/release.ts';
+import type { ReleasedFacts, ReleasedHole } from '../release/release.ts';
 import type { InspectionPlace } from '../rules/inspection.ts';
 import { HeadVerdict, isBad, type Finding } from './findings.ts';
 import type { CannotTell, HeadJudged } from './head-judged.ts';
@@ -25,8 +25,8 @@ export interface HeadStanding {
  * @source inspect: a driven rivet is looked at in three places; flush heads for flushness
  */
 export const placesAsked = (
-  facts: Pick<IssuedFacts, 'head' | 'rules'>,
-  hole: Pick<IssuedHole, 'dash' | 'room'>
+  facts: Pick<ReleasedFacts, 'head' | 'rules'>,
+  hole: Pick<ReleasedHole, 'dash' | 'room'>
 ): readonly InspectionPlace[] => [
   'shop',
   ...(facts.rules?.inspect ?? []).filter(

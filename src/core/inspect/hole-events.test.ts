@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { IssuedFacts, IssuedHole } from '../release/release';
+import type { ReleasedFacts, ReleasedHole } from '../release/release';
 import { checksOwnWork } from '../rules/own-work.ts';
 import {
   comesTo,
@@ -97,8 +97,8 @@ describe('where the holes stand', () => {
     const facts = {
       predictedIn3: 0.002,
       stacks: []
-    } as unknown as IssuedFacts;
-    const holes = [1, 3].map((number) => ({ number, stack: 0, gripIn: null }) as IssuedHole);
+    } as unknown as ReleasedFacts;
+    const holes = [1, 3].map((number) => ({ number, stack: 0, gripIn: null }) as ReleasedHole);
     const shares = lastShares(states(), holes, facts);
     expect(shares).toHaveLength(1);
     expect(shares[0]).toBeCloseTo(((Math.PI / 4) * 0.19 ** 2 * 0.06) / 0.002, 12);
@@ -163,21 +163,25 @@ describe('a rivet driven after its batch had expired', () => {
   });
 
   it('is told by driving to whoever projects the looks', () => {
-    const facts = { limits: 'standard', predictedIn3: 0.002, stacks: [] } as unknown as IssuedFacts;
-    const holes = [1, 2, 3].map((number) => ({ number }) as IssuedHole);
+    const facts = {
+      limits: 'standard',
+      predictedIn3: 0.002,
+      stacks: []
+    } as unknown as ReleasedFacts;
+    const holes = [1, 2, 3].map((number) => ({ number }) as ReleasedHole);
     const told = holeStream.project({ facts, holes, heldOpen: [], expired: tooHard }, []);
     expect([...told.values()].map(({ expired }) => expired)).toEqual([true, false, true]);
   });
 });
 
-describe('what may follow on an issue', () => {
-  const issued = {
-    facts: { limits: 'standard', predictedIn3: 0.002, stacks: [] } as unknown as IssuedFacts,
+describe('what may follow on a release', () => {
+  const asReleased = {
+    facts: { limits: 'standard', predictedIn3: 0.002, stacks: [] } as unknown as ReleasedFacts,
     holes: [
       { number: 1, dash: 4 },
       { number: 2, dash: 5 }
-    ] as IssuedHole[],
-    heldOpen: [{ number: 3, dash: 4, reason: 'latch' }] as (IssuedHole & { reason: string })[]
+    ] as ReleasedHole[],
+    heldOpen: [{ number: 3, dash: 4, reason: 'latch' }] as (ReleasedHole & { reason: string })[]
   };
   const move = (hole: number, diameterIn: number, heightIn: number) =>
     CheckedHead.parse({
@@ -190,7 +194,7 @@ describe('what may follow on an issue', () => {
       flags: []
     });
   const follow = (hole: number, diameterIn = 0.188, heightIn = 0.0625) =>
-    holeStream.follow(issued, holeStates([1, 2], []), move(hole, diameterIn, heightIn));
+    holeStream.follow(asReleased, holeStates([1, 2], []), move(hole, diameterIn, heightIn));
 
   it('is a head of one of its riveted holes, judged by that hole’s own size', () => {
     expect(follow(1)).toMatchObject({ ok: true, result: { verdict: 'accept' } });
@@ -206,8 +210,8 @@ describe('what may follow on an issue', () => {
     const by = (person: string, checking: 'another' | 'anyone') =>
       holeStream.follow(
         {
-          ...issued,
-          facts: { ...issued.facts, rules: { checking } } as IssuedFacts,
+          ...asReleased,
+          facts: { ...asReleased.facts, rules: { checking } } as ReleasedFacts,
           people: new Map([[1, [ILSE]]])
         },
         holeStates([1, 2], []),
@@ -234,7 +238,7 @@ describe('what may follow on an issue', () => {
   });
 
   it('comes to the state of its riveted holes', () => {
-    const states = holeStream.project(issued, [event(2, 0.2, 'accept')]);
+    const states = holeStream.project(asReleased, [event(2, 0.2, 'accept')]);
     expect([...states].map(([hole, { looks }]) => [hole, looks])).toEqual([
       [1, 0],
       [2, 1]
@@ -243,7 +247,7 @@ describe('what may follow on an issue', () => {
 });
 
 describe('a head that passes on a condition', () => {
-  const issue = {
+  const release = {
     facts: { limits: 'standard' },
     holes: [{ number: 4, dash: 5 }],
     heldOpen: []
@@ -259,7 +263,7 @@ describe('a head that passes on a condition', () => {
     flags: []
   } as const;
   const follow = (change: object) =>
-    holeStream.follow(issue, new Map(), CheckedHead.parse({ ...long, ...change }));
+    holeStream.follow(release, new Map(), CheckedHead.parse({ ...long, ...change }));
 
   it.each([
     [{}, false],
@@ -313,12 +317,12 @@ describe('heads as charts show them', () => {
     expect(isMeasured(event(1, 0.19, 'accept'))).toBe(true);
     expect(isMeasured(gauged(null, null))).toBe(false);
     // of a plate, and of a hole that predicts nothing, there is no share
-    const facts = { predictedIn3: null, stacks: [] } as unknown as IssuedFacts;
-    const holes = [1, 2, 9].map((number) => ({ number, stack: 0, gripIn: null }) as IssuedHole);
+    const facts = { predictedIn3: null, stacks: [] } as unknown as ReleasedFacts;
+    const holes = [1, 2, 9].map((number) => ({ number, stack: 0, gripIn: null }) as ReleasedHole);
     const states = holeStates([1, 2], [event(1, 0.19, 'accept'), gauged(1.5, 0.5)]);
     expect(lastShares(states, holes, facts)).toEqual([]);
     expect(
-      lastShares(states, holes, { predictedIn3: 0.002, stacks: [] } as unknown as IssuedFacts)
+      lastShares(states, holes, { predictedIn3: 0.002, stacks: [] } as unknown as ReleasedFacts)
     ).toHaveLength(1);
   });
 
@@ -332,7 +336,7 @@ describe('heads as charts show them', () => {
 });
 
 describe('whoever drove a rivet', () => {
-  const rules = { checking: 'another' } as IssuedFacts['rules'];
+  const rules = { checking: 'another' } as ReleasedFacts['rules'];
 
   it('does not judge it where the shop’s rule says so', () => {
     expect(checksOwnWork(rules, ['ada', 'bo'], 'bo')).toBe(true);
@@ -340,7 +344,7 @@ describe('whoever drove a rivet', () => {
     expect(checksOwnWork(rules, undefined, 'bo')).toBe(false);
     expect(checksOwnWork(rules, ['ada'], undefined)).toBe(false);
     expect(
-      checksOwnWork({ checking: 'anyone' } as unknown as IssuedFacts['rules'], ['bo'], 'bo')
+      checksOwnWork({ checking: 'anyone' } as unknown as ReleasedFacts['rules'], ['bo'], 'bo')
     ).toBe(false);
     expect(checksOwnWork(null, ['bo'], 'bo')).toBe(false);
   });

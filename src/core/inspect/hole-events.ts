@@ -3,9 +3,9 @@ import { asHappened } from '../events/as-happened.ts';
 import { defineStream } from '../events/stream.ts';
 import {
   predictedHeadIn3,
-  type Issue,
-  type IssuedFacts,
-  type IssuedHole
+  type Release,
+  type ReleasedFacts,
+  type ReleasedHole
 } from '../release/release.ts';
 import {
   asReworked,
@@ -183,7 +183,7 @@ export function holeStateOf(
 }
 
 /**
- * Projects the events of an issue onto its holes. A reading may be sent hours after it was taken, when another hand has looked
+ * Projects the events of a release onto its holes. A reading may be sent hours after it was taken, when another hand has looked
  * since: the order in which they were taken counts. A look at a rivet that has been taken out since says nothing of the one
  * that is in now; one before its last blow nothing of its head.
  */
@@ -218,8 +218,8 @@ export function holeStates(
 /** Measured over predicted volume of the latest readings on some holes; those without a prediction are left out. */
 export const lastShares = (
   states: ReadonlyMap<number, HoleState>,
-  holes: readonly IssuedHole[],
-  facts: IssuedFacts
+  holes: readonly ReleasedHole[],
+  facts: ReleasedFacts
 ): number[] =>
   holes.flatMap((hole) => {
     const last = states.get(hole.number)?.ofRivet.findLast(isMeasured);
@@ -230,8 +230,8 @@ export const lastShares = (
       : [headVolumeIn3(last.diameterIn, last.heightIn) / predictedIn3];
   });
 
-/** What looks are held against: an issue, what was taken out of it, and whether it is signed. */
-export interface HoleSubject extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'> {
+/** What looks are held against: a release, what was taken out of it, and whether it is signed. */
+export interface HoleSubject extends Pick<Release, 'facts' | 'holes' | 'heldOpen'> {
   rework?: ReworkState;
   /** who drove the rivet in each hole, by their ids, where the shop's rule asks */
   people?: ReadonlyMap<number, readonly string[]>;
@@ -245,17 +245,17 @@ export interface HoleSubject extends Pick<Issue, 'facts' | 'holes' | 'heldOpen'>
   signed?: { by: string } | null;
 }
 
-/** The looks at the heads of an issue. A verdict rests on the issue's own frozen facts, never on heads before it. */
+/** The looks at the heads of a release. A verdict rests on the release's own frozen facts, never on heads before it. */
 export const holeStream = defineStream<HoleSubject, HoleLook, HeadJudged, Map<number, HoleState>>({
   name: 'hole',
   Move: HoleLook,
   Frozen: HeadJudged,
-  follow({ rework = NO_REWORK, signed = null, people, ...issue }, _, move) {
+  follow({ rework = NO_REWORK, signed = null, people, ...release }, _, move) {
     if (signed) return notPossible('hole', { code: 'signed', by: signed.by });
     if (move.carried) return notPossible('carried', { code: 'carried-by-release' });
     // the rivet that was in it when it was looked at
     const atMs = Date.parse(move.at);
-    const { facts, holes, heldOpen } = asReworked(issue, rework, atMs);
+    const { facts, holes, heldOpen } = asReworked(release, rework, atMs);
     const open = heldOpen.find(({ number }) => number === move.hole);
     if (open)
       return notPossible('hole', { code: 'held-open', hole: move.hole, reason: open.reason });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { notPossible, type Answer, type WorkLine } from '../answer.ts';
 import { CarriedFrom, MOVE_STAMP, type Recorded } from '../events/stream.ts';
-import type { IssuedFacts, IssuedHole } from '../release/release.ts';
+import type { ReleasedFacts, ReleasedHole } from '../release/release.ts';
 import { readInput } from '../schema/read.ts';
 import { heldAgainst } from './at-its-limit.ts';
 import { drivenHead } from './driven-head.ts';
@@ -86,8 +86,8 @@ type Measured = Omit<HeadJudged, 'seat'>;
 
 function measuredBy(
   move: HoleLook,
-  { limits }: Pick<IssuedFacts, 'limits'>,
-  { dash, number }: Pick<IssuedHole, 'dash' | 'number'>
+  { limits }: Pick<ReleasedFacts, 'limits'>,
+  { dash, number }: Pick<ReleasedHole, 'dash' | 'number'>
 ): Answer<Measured> {
   if (move.kind === 'eyed')
     return move.flags.length === 0 && move.flush === undefined && (move.clean ?? []).length === 0
@@ -136,15 +136,15 @@ function measuredBy(
 /**
  * Judges a look by whichever way it was taken: what was measured, what the eye saw, and how flush it stands; the gravest counts.
  *
- * @param facts the issue's own limits
+ * @param facts the release's own limits
  * @returns `not-possible` for a head that passes on a condition nobody has looked at yet, for a plate that contradicts
- * itself, for flushness where the issue has no limits for it, and where only the eye looked and saw nothing
+ * itself, for flushness where the release has no limits for it, and where only the eye looked and saw nothing
  * @source inspect; calculation `driven-head`, `gauge-verdict`
  */
 export function judgeLook(
   move: HoleLook,
-  facts: Pick<IssuedFacts, 'limits' | 'head' | 'rules'>,
-  hole: Pick<IssuedHole, 'dash' | 'number' | 'room'>
+  facts: Pick<ReleasedFacts, 'limits' | 'head' | 'rules'>,
+  hole: Pick<ReleasedHole, 'dash' | 'number' | 'room'>
 ): Answer<HeadJudged> {
   const measured = measuredBy(move, facts, hole);
   if (!measured.ok) return measured;

@@ -6,7 +6,7 @@ import { isBad } from './findings.ts';
 import { isDrivenSince, verdictNow, type HoleEvent, type HoleState } from './hole-events.ts';
 import { samplingDue, wantedHeads, type SamplingDueInput } from './sampling-due.ts';
 
-/** What an issue is looked at by: its holes in the order driven, what was logged, what was seen. */
+/** What a release is looked at by: its holes in the order driven, what was logged, what was seen. */
 export interface HeadsToLookAt {
   /** as planned to be driven */
   order: readonly number[];
@@ -23,7 +23,7 @@ export interface HeadsToLookAt {
   left: ReadonlySet<number>;
   /** holes whose rivet is out: there is no head to look at */
   empty: ReadonlySet<number>;
-  /** null in issues that do not hold their rules: every head */
+  /** null in releases that do not hold their rules: every head */
   rules: RuleProfile | null;
 }
 

@@ -43,7 +43,7 @@ export interface PlateSays {
 }
 
 /**
- * What a plate says under an issue's own limits. Its lower hole and notch are judged as `gauge-verdict` does; what that
+ * What a plate says under a release's own limits. Its lower hole and notch are judged as `gauge-verdict` does; what that
  * leaves open under narrower limits, and what the upper ones tell, comes after.
  *
  * @source inspect; calculation `gauge-verdict` and the windows of `driven-head`

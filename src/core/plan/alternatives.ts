@@ -26,7 +26,7 @@ export interface Alternative {
   massLb: number;
   /** holes that could take a larger rivet in rework */
   withRoom: number;
-  /** limits broken, so that it cannot be issued as it stands */
+  /** limits broken, so that it cannot be released as it stands */
   stops: number;
   /** it is what the joint has now */
   current: boolean;

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { drivenHead } from '../inspect/driven-head';
 import { judgeLook } from '../inspect/hole-look';
 import { headLimits } from '../catalog/head-limits';
-import { IssuedFacts } from '../release/release';
+import { ReleasedFacts } from '../release/release';
 import { newJoint } from '../kinds/new-joint';
 import { readEntered } from '../kinds/read-entered';
 import { newSheet } from '../joint/sheets';
@@ -85,7 +85,7 @@ describe('head limits of a joint’s own data', () => {
   });
 
   it('judge a look at a release that froze them', () => {
-    const facts = IssuedFacts.parse({
+    const facts = ReleasedFacts.parse({
       dash: 5,
       head: 'universal',
       partNumber: 'MS20470AD5-6',

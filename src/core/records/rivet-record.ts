@@ -8,7 +8,7 @@ import { lotAt, type LotTold } from '../driving/rivet-lots.ts';
 import { drivenAt } from '../driving/drive-move.ts';
 import { rivetOfHole, type HoleRivet } from '../driving/rivet-of-hole.ts';
 import { runKey } from '../driving/rivet-runs.ts';
-import type { Issue, IssuedHole } from '../release/release.ts';
+import type { Release, ReleasedHole } from '../release/release.ts';
 import { askedInstead } from '../reworking/held-back.ts';
 import { asReworked, type HoleRework, type ReworkState } from '../reworking/rework-state.ts';
 
@@ -56,9 +56,9 @@ export interface SettingSpan {
   withdrawnAt: string | null;
 }
 
-/** Everything that was logged of some holes of an issue. */
+/** Everything that was logged of some holes of a release. */
 export interface RivetSources {
-  issue: Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
+  release: Pick<Release, 'facts' | 'holes' | 'heldOpen'>;
   rework: ReworkState;
   driving: readonly (DriveEvent & { sentBy?: string })[];
   heads: readonly (HoleEvent & { sentBy?: string })[];
@@ -144,7 +144,7 @@ export function settingAt(
 }
 
 /**
- * What is known of each rivet that was driven or looked at in some holes of an issue, rivets taken out since among them.
+ * What is known of each rivet that was driven or looked at in some holes of a release, rivets taken out since among them.
  *
  * @param holes by their numbers
  * @returns by hole, then in the order they were in
@@ -163,7 +163,7 @@ export function rivetRecords(sources: RivetSources, holes: Iterable<number>): Ri
   const told = lotsTold(sources.driving);
   const asked = askedInstead(sources.rework);
   const records: RivetRecord[] = [];
-  for (const hole of [...sources.issue.holes].sort((a, b) => a.number - b.number)) {
+  for (const hole of [...sources.release.holes].sort((a, b) => a.number - b.number)) {
     const { number } = hole;
     if (wanted.has(number))
       addHole(
@@ -193,7 +193,7 @@ function grouped<All, E extends All & { hole: number }>(
 }
 
 interface HoleAsked {
-  hole: IssuedHole;
+  hole: ReleasedHole;
   told: readonly LotTold[];
   /** it is asked about instead of being replaced */
   isAsked: boolean;
@@ -201,7 +201,7 @@ interface HoleAsked {
 
 function addHole(
   records: RivetRecord[],
-  { issue, rework, batchLots, settings }: RivetSources,
+  { release, rework, batchLots, settings }: RivetSources,
   { hole, told, isAsked }: HoleAsked,
   taps: readonly DriveEvent[],
   heads: readonly (HoleEvent & { sentBy?: string })[]
@@ -210,11 +210,11 @@ function addHole(
   const worked = rework.holes.get(number);
   const lives = livesOf(worked);
   // this hole alone: the others have no say in it, and there may be thousands
-  const alone = { facts: issue.facts, holes: [hole], heldOpen: [] };
+  const alone = { facts: release.facts, holes: [hole], heldOpen: [] };
   const itsRework = worked && { ...rework, holes: new Map([[number, worked]]) };
   const tapsOf = byLife(lives, taps);
   const looksOf = byLife(lives, heads);
-  const asked = placesAsked(issue.facts, hole);
+  const asked = placesAsked(release.facts, hole);
   lives.forEach(({ outAt }, life) => {
     const hits = hitsOf(tapsOf[life] ?? []);
     const looks = looksOf[life] ?? [];
@@ -223,9 +223,9 @@ function addHole(
     const at = first?.at ?? looks[0]?.at;
     if (at === undefined) return;
     const then = itsRework ? asReworked(alone, itsRework, Date.parse(at)) : alone;
-    const [issued] = then.holes;
-    if (!issued) return;
-    const rivet = rivetOfHole(then.facts, issued);
+    const [asReleased] = then.holes;
+    if (!asReleased) return;
+    const rivet = rivetOfHole(then.facts, asReleased);
     const partNumber = first?.frozen.partNumber ?? rivet.partNumber;
     const batch = first?.batch ?? null;
     const measured = looks.findLast(({ frozen }) => frozen.diameterD !== null);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { IssuedFacts, predictedHeadIn3, type IssuedHole } from './release.ts';
+import { ReleasedFacts, predictedHeadIn3, type ReleasedHole } from './release.ts';
 
-const hole: IssuedHole = {
+const hole: ReleasedHole = {
   number: 1,
   row: 1,
   xIn: 0,
@@ -13,7 +13,7 @@ const hole: IssuedHole = {
   room: null
 };
 const facts = (stack: Record<string, unknown>) =>
-  IssuedFacts.parse({
+  ReleasedFacts.parse({
     dash: 4,
     head: 'countersunk',
     partNumber: 'MS20426AD4-4.5',
@@ -39,7 +39,7 @@ const facts = (stack: Record<string, unknown>) =>
 const beyond = (gripIn: number) =>
   (Math.PI / 4) * (0.125 ** 2 * (0.28125 - gripIn) - (0.1285 ** 2 - 0.125 ** 2) * (gripIn - 0.042));
 
-describe('the head that an issue predicts', () => {
+describe('the head that a release predicts', () => {
   it('is made of what stands past the sheets', () => {
     expect(predictedHeadIn3(facts({ dimpledThrough: false }), hole)).toBeCloseTo(beyond(0.061), 9);
   });
@@ -49,12 +49,12 @@ describe('the head that an issue predicts', () => {
     expect(predictedHeadIn3(facts({ dimpledThrough: true }), hole)).toBeCloseTo(beyond(0.103), 9);
   });
 
-  it('of an issue made while the school decided it, past what was reckoned then', () => {
+  it('of a release made while the school decided it, past what was reckoned then', () => {
     expect(predictedHeadIn3(facts({ raisedIn: 0.042 }), hole)).toBeCloseTo(beyond(0.103), 9);
     expect(predictedHeadIn3(facts({}), hole)).toBeCloseTo(beyond(0.061), 9);
   });
 
-  it('of an issue of one stack is the one it was frozen with', () => {
+  it('of a release of one stack is the one it was frozen with', () => {
     expect(predictedHeadIn3({ ...facts({}), stacks: [] }, hole)).toBe(0.5);
   });
 });

@@ -7,14 +7,14 @@ import { RuleProfile } from '../rules/profile.ts';
 import { Dash, Head, HeadLimitsName } from '../schema/fields.ts';
 import { predictHead } from '../stack/predict-head.ts';
 
-/** What one stack of an issue is riveted with; lengths in inches. */
-const IssuedStack = z.strictObject({
+/** What one stack of a release is riveted with; lengths in inches. */
+const ReleasedStack = z.strictObject({
   name: z.string(),
   dash: Dash,
   partNumber: z.string(),
   lengthIn: z.number(),
   holeIn: z.number(),
-  /** the far sheet is dimpled too; null in issues made while the shop's school decided it */
+  /** the far sheet is dimpled too; null in releases made while the shop's school decided it */
   dimpledThrough: z.boolean().nullable().default(null),
   /** in those, what the head was reckoned from beyond the grip */
   raisedIn: z.number().default(0),
@@ -22,7 +22,7 @@ const IssuedStack = z.strictObject({
   wideIn3: z.number().default(0)
 });
 
-export const IssuedFacts = z.strictObject({
+export const ReleasedFacts = z.strictObject({
   /** of a practice joint: it is signed by nobody, takes nothing from stock and qualifies no setting */
   practice: z.boolean().default(false),
   dash: Dash,
@@ -42,19 +42,19 @@ export const IssuedFacts = z.strictObject({
   throughPlastic: z.string().nullable().default(null),
   /** null when the plan could not predict a head */
   predictedIn3: z.number().nullable(),
-  /** the rules it was planned under; null in issues made before they were frozen here too */
+  /** the rules it was planned under; null in releases made before they were frozen here too */
   rules: RuleProfile.extend(INSPECTION_RELEASED).nullable().default(null),
-  /** what of those is not the shop’s own, as it was when this was released; null in issues made before that was told */
+  /** what of those is not the shop’s own, as it was when this was released; null in releases made before that was told */
   bound: z.array(BoundRule).nullable().default(null),
   /** blind rivets planned for its open holes */
   blinds: z.array(OpenBlind.extend({ hole: z.int().min(1) })).default([]),
-  /** empty in issues made when a joint had one stack: the figures above are then every hole's */
-  stacks: z.array(IssuedStack).default([])
+  /** empty in releases made when a joint had one stack: the figures above are then every hole's */
+  stacks: z.array(ReleasedStack).default([])
 });
-/** What driving and checking need of an issue, frozen with it; lengths in inches. */
-export type IssuedFacts = z.infer<typeof IssuedFacts>;
+/** What driving and checking need of a release, frozen with it; lengths in inches. */
+export type ReleasedFacts = z.infer<typeof ReleasedFacts>;
 
-export const IssuedRoom = z.strictObject({
+export const ReleasedRoom = z.strictObject({
   edgeIn: z.number(),
   /** null where there is no neighbor */
   pitchIn: z.number().nullable(),
@@ -62,47 +62,47 @@ export const IssuedRoom = z.strictObject({
   sheetsIn: z.array(z.number())
 });
 /** What a larger rivet in a hole is held against: edges of every layer, neighbors, and the sheets there; inches. */
-export type IssuedRoom = z.output<typeof IssuedRoom>;
+export type ReleasedRoom = z.output<typeof ReleasedRoom>;
 
-/** One hole of an issue. */
-export interface IssuedHole extends Pick<
+/** One hole of a release. */
+export interface ReleasedHole extends Pick<
   PlannedHole,
   'number' | 'row' | 'xIn' | 'yIn' | 'markIn' | 'stack'
 > {
   dash: Dash;
-  /** null in issues made when a joint had one grip */
+  /** null in releases made when a joint had one grip */
   gripIn: number | null;
-  /** null in issues made before it was frozen */
-  room: IssuedRoom | null;
+  /** null in releases made before it was frozen */
+  room: ReleasedRoom | null;
 }
 
 /** A hole that gets no solid rivet, why, and the blind rivet that goes in it, if any. */
-export interface HeldOpenHole extends IssuedHole {
+export interface HeldOpenHole extends ReleasedHole {
   reason: string;
   blind?: OpenBlind;
 }
 
 /** A frozen layout that driving and checking refer to. */
-export interface Issue {
+export interface Release {
   id: string;
   number: number;
   /** the joint's revision that was frozen */
   revision: number;
   issuedAt: string;
   issuedBy: string;
-  facts: IssuedFacts;
+  facts: ReleasedFacts;
   /** the holes that get a rivet */
-  holes: IssuedHole[];
+  holes: ReleasedHole[];
   /** drilled and never riveted, each with its reason */
   heldOpen: HeldOpenHole[];
 }
 
 /**
- * The head that volume predicts for one hole of an issue, in³; null when none can be predicted.
+ * The head that volume predicts for one hole of a release, in³; null when none can be predicted.
  *
  * @source stack-up: grip and length are the hole's own
  */
-export function predictedHeadIn3(facts: IssuedFacts, hole: IssuedHole): number | null {
+export function predictedHeadIn3(facts: ReleasedFacts, hole: ReleasedHole): number | null {
   const stack = facts.stacks[hole.stack];
   if (!stack || hole.gripIn === null) return facts.predictedIn3;
   const head = predictHead(
@@ -120,8 +120,8 @@ export function predictedHeadIn3(facts: IssuedFacts, hole: IssuedHole): number |
   return head.ok ? head.result.volumeIn3 : null;
 }
 
-/** The part numbers of an issue, each once. */
-export const issuedParts = (facts: IssuedFacts): string[] =>
+/** The part numbers of a release, each once. */
+export const releasedParts = (facts: ReleasedFacts): string[] =>
   facts.stacks.length === 0
     ? [facts.partNumber]
     : [...new Set(facts.stacks.map(({ partNumber }) => partNumber))];

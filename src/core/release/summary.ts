@@ -16,7 +16,7 @@ export interface PartCount {
   count: number;
 }
 
-/** What a list says of a joint that is not issued as it stands; kept with the joint when it is saved. */
+/** What a list says of a joint that is not released as it stands; kept with the joint when it is saved. */
 export interface PlanSummary {
   kind: JointKind;
   /** `costly`: its rows take too long to solve for a mere list */

@@ -1,5 +1,5 @@
 import { rivetOfHole } from '../driving/rivet-of-hole.ts';
-import type { HeldOpenHole, Issue, IssuedFacts, IssuedHole } from '../release/release.ts';
+import type { HeldOpenHole, Release, ReleasedFacts, ReleasedHole } from '../release/release.ts';
 import { blindStanding } from '../reworking/blind-rivets.ts';
 import type { ReplacedRivet } from '../reworking/replaced-rivet.ts';
 import { asReworked } from '../reworking/rework-state.ts';
@@ -15,14 +15,14 @@ import {
 
 const sameLength = (a: number | null, b: number | null): boolean =>
   a === null || b === null ? a === b : looksSame(a, b);
-const sameSheets = (a: IssuedHole, b: IssuedHole): boolean => {
+const sameSheets = (a: ReleasedHole, b: ReleasedHole): boolean => {
   const [before, after] = [a.room?.sheetsIn ?? [], b.room?.sheetsIn ?? []];
   return (
     before.length === after.length && before.every((thick, at) => looksSame(thick, after[at] ?? 0))
   );
 };
 /** Room enough for what was decided there: no edge and no neighbor came closer. */
-const asMuchRoom = ({ room: was }: IssuedHole, { room: now }: IssuedHole): boolean => {
+const asMuchRoom = ({ room: was }: ReleasedHole, { room: now }: ReleasedHole): boolean => {
   if (!was || !now) return was === now;
   const enough = (before: number | null, after: number | null) =>
     after === null || (before !== null && (atLeast(after, before) || looksSame(after, before)));
@@ -36,10 +36,10 @@ const asMuchRoom = ({ room: was }: IssuedHole, { room: now }: IssuedHole): boole
 /** What becomes of one planned hole of a new release. */
 type Fate =
   | { fate: 'again'; was: number | null; why: AgainWhy; inIt: boolean }
-  | { fate: 'blind'; was: HeldOpenHole | IssuedHole; fastener: string }
+  | { fate: 'blind'; was: HeldOpenHole | ReleasedHole; fastener: string }
   | {
       fate: 'stays';
-      was: IssuedHole;
+      was: ReleasedHole;
       inIt: boolean;
       /** its own was replaced by this one; null where it is as planned */
       rivet: ReplacedRivet | null;
@@ -47,8 +47,8 @@ type Fate =
 
 /** How the rivet planned now differs from the one planned before; null where it is the same in the same sheets. */
 function differenceOf(
-  { facts: was, hole: original }: { facts: IssuedFacts; hole: IssuedHole },
-  { facts: now, hole: planned }: { facts: IssuedFacts; hole: IssuedHole },
+  { facts: was, hole: original }: { facts: ReleasedFacts; hole: ReleasedHole },
+  { facts: now, hole: planned }: { facts: ReleasedFacts; hole: ReleasedHole },
   kept: SinceRelease['replaced'][number] | undefined
 ): AgainWhy | null {
   const after = rivetOfHole(now, planned);
@@ -64,9 +64,9 @@ function differenceOf(
 
 /** A release as a new one finds it: as released, and as it stands. */
 export class Before {
-  readonly present: Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
+  readonly present: Pick<Release, 'facts' | 'holes' | 'heldOpen'>;
   constructor(readonly earlier: EarlierRelease) {
-    this.present = asReworked(earlier.issue, earlier.rework);
+    this.present = asReworked(earlier.release, earlier.rework);
   }
 
   /** Whether a rivet is in a hole: driven, or looked at where driving was not logged. */
@@ -75,7 +75,7 @@ export class Before {
     return drive.holes.get(number)?.driven === true || (states.get(number)?.last ?? null) !== null;
   }
 
-  at(planned: IssuedHole): IssuedHole | undefined {
+  at(planned: ReleasedHole): ReleasedHole | undefined {
     const { holes, heldOpen } = this.present;
     return (
       holes.find((one) => samePlace(one, planned)) ??
@@ -93,8 +93,8 @@ export class Before {
   }
 
   /** What becomes of a planned hole. */
-  fateOf(planned: IssuedHole, facts: IssuedFacts): Fate {
-    const { issue, rework, since } = this.earlier;
+  fateOf(planned: ReleasedHole, facts: ReleasedFacts): Fate {
+    const { release, rework, since } = this.earlier;
     const was = this.at(planned);
     const again = (why: AgainWhy, inIt = false): Fate => ({
       fate: 'again',
@@ -121,11 +121,11 @@ export class Before {
       (one) => one.hole === was.number && one.inIt && isAnotherRivet(one.why)
     );
     if (old && !worked && !inIt) return again(old.why, true);
-    const original = issue.holes.find(({ number }) => number === was.number);
+    const original = release.holes.find(({ number }) => number === was.number);
     if (!original) return again('new-hole');
     const kept = since?.replaced.find((one) => one.hole === was.number);
     const differs = differenceOf(
-      { facts: issue.facts, hole: original },
+      { facts: release.facts, hole: original },
       { facts, hole: planned },
       kept
     );
@@ -138,37 +138,37 @@ export class Before {
 
   /** Whether a blind rivet planned for an open hole is in it and good, so that it is planned no more. */
   hasGood(planned: HeldOpenHole): boolean {
-    const { issue, rework, since } = this.earlier;
+    const { release, rework, since } = this.earlier;
     const was = this.present.heldOpen.find((one) => samePlace(one, planned));
     if (!was || !planned.blind) return false;
     const { fastener } = planned.blind;
     const isGood = was.blind
       ? was.blind.fastener === fastener &&
-        blindStanding(rework.blinds.get(was.number), issue.facts) === 'good'
+        blindStanding(rework.blinds.get(was.number), release.facts) === 'good'
       : // it was good in a release before that
         (since?.blind.some((one) => one.hole === was.number && one.fastener === fastener) ?? false);
     return isGood && sameLength(was.gripIn, planned.gripIn) && sameSheets(was, planned);
   }
 
   /** A blind rivet there that nobody has found good: the new release asks for it again. */
-  stillAsked(was: number, hole: number): IssuedFacts['blinds'] {
-    const { issue, rework } = this.earlier;
+  stillAsked(was: number, hole: number): ReleasedFacts['blinds'] {
+    const { release, rework } = this.earlier;
     const { blind } = this.present.heldOpen.find(({ number }) => number === was) ?? {};
-    return blind && blindStanding(rework.blinds.get(was), issue.facts) !== 'good'
+    return blind && blindStanding(rework.blinds.get(was), release.facts) !== 'good'
       ? [{ hole, ...blind }]
       : [];
   }
 
   /** Rivets in the metal at places where the new release has no hole. */
-  gone(next: readonly IssuedHole[]): SinceRelease['gone'] {
-    const { issue, since } = this.earlier;
+  gone(next: readonly ReleasedHole[]): SinceRelease['gone'] {
+    const { release, since } = this.earlier;
     const isFollowed = (one: { xIn: number; yIn: number }) =>
       next.some((planned) => samePlace(one, planned));
     return [
       ...(since?.gone ?? []).filter((one) => !isFollowed(one)),
       ...this.present.holes
         .filter((one) => this.isIn(one.number) && !isFollowed(one))
-        .map(({ number, xIn, yIn }) => ({ release: issue.number, hole: number, xIn, yIn }))
+        .map(({ number, xIn, yIn }) => ({ release: release.number, hole: number, xIn, yIn }))
     ];
   }
 }

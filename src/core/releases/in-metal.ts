@@ -1,4 +1,4 @@
-import type { Issue } from '../release/release.ts';
+import type { Release } from '../release/release.ts';
 import type { ReworkState } from '../reworking/rework-state.ts';
 import { samePlace, type AtPlace } from './same-place.ts';
 import { replacedBy, type SinceRelease } from './since-release.ts';
@@ -24,7 +24,7 @@ export interface InMetal {
  */
 export function inMetal(
   planned: readonly (AtPlace & { number: number })[],
-  release: Pick<Issue, 'holes' | 'heldOpen'>,
+  release: Pick<Release, 'holes' | 'heldOpen'>,
   rework: ReworkState,
   since: SinceRelease | null
 ): InMetal[] {

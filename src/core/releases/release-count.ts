@@ -30,19 +30,19 @@ export const inspectedOf = (counts: MarkCounts): number =>
 
 /** What the marks and counts of a release follow from. */
 export type CountedRelease = Pick<ReleaseNow, 'states' | 'left' | 'rework'> & {
-  issue: Pick<ReleaseNow['issue'], 'holes'>;
+  release: Pick<ReleaseNow['release'], 'holes'>;
 };
 
 /** What every hole of a release comes to; those that a blind rivet went into are none of its holes any more. */
 export function holeMarks({
-  issue,
+  release,
   states,
   left,
   rework
 }: CountedRelease): ReadonlyMap<number, HoleMark> {
   const empty = emptyHoles(rework);
   return new Map(
-    issue.holes.map(({ number }): [number, HoleMark] => {
+    release.holes.map(({ number }): [number, HoleMark] => {
       const state = states.get(number);
       const verdict = state ? verdictNow(state) : null;
       if (empty.has(number)) return [number, 'out'];
@@ -81,9 +81,9 @@ export interface ReleaseCount {
 export function countRelease(
   now: CountedRelease & Pick<ReleaseNow, 'drive' | 'due'>
 ): ReleaseCount {
-  const { issue, drive, states, due } = now;
+  const { release, drive, states, due } = now;
   const marks = holeMarks(now);
-  const numbers = issue.holes.map(({ number }) => number);
+  const numbers = release.holes.map(({ number }) => number);
   const logged = isLogged(drive);
   const isEmpty = (hole: number) => marks.get(hole) === 'out';
   const there = numbers.filter((hole) => !isEmpty(hole));

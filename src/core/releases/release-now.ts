@@ -15,15 +15,15 @@ import {
   type DriveSubject
 } from '../driving/drive-events.ts';
 import type { ColdBatchFacts } from '../driving/cold-of.ts';
-import { issueOrder } from '../driving/issue-order.ts';
-import type { Issue } from '../release/release.ts';
+import { releaseOrder } from '../driving/release-order.ts';
+import type { Release } from '../release/release.ts';
 import type { ReworkEvent } from '../reworking/rework-subject.ts';
 import { reworkStream } from '../reworking/rework-events.ts';
 import { asReworked, emptyHoles, leftAsIs, type ReworkState } from '../reworking/rework-state.ts';
 
 /** A release with everything that was logged of it. */
 export interface LoggedRelease {
-  issue: Issue;
+  release: Release;
   /** out of the cold, as far as its rivets came from them */
   batches: readonly ColdBatchFacts[];
   driving: readonly DriveEvent[];
@@ -34,7 +34,7 @@ export interface LoggedRelease {
 /** A release as it stands: one reading of its logs, that agrees with itself. */
 export interface ReleaseNow {
   /** as released, with what was replaced since */
-  issue: Issue;
+  release: Release;
   rework: ReworkState;
   drive: DriveState;
   states: ReadonlyMap<number, HoleState>;
@@ -45,7 +45,7 @@ export interface ReleaseNow {
   due: NextHead;
 }
 
-type Layout = Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
+type Layout = Pick<Release, 'facts' | 'holes' | 'heldOpen'>;
 
 /** What taps are held against: the release as it was made, and what rework has made of it. */
 export const drivingOf = (
@@ -64,7 +64,7 @@ export const headsOf = (
 /** A release as far as its heads are looked at: what is due follows from it. */
 export interface LookedAt {
   /** as released, with what was replaced since */
-  issue: Issue;
+  release: Release;
   rework: ReworkState;
   driven: Pick<DrivenNow, 'hitAt' | 'logged'>;
   /** in which its rivets are driven */
@@ -75,9 +75,9 @@ export interface LookedAt {
 
 /** Heads that stay as they are on the data holder’s word, and which are due. */
 export function dueNow(at: LookedAt): Pick<ReleaseNow, 'left' | 'due'> {
-  const { issue, rework, states } = at;
+  const { release, rework, states } = at;
   const left = leftAsIs(rework, (hole) => lastBadAt(states.get(hole)));
-  const present = new Set(issue.holes.map(({ number }) => number));
+  const present = new Set(release.holes.map(({ number }) => number));
   const due = nextHead({
     order: at.order.filter((hole) => present.has(hole)),
     hitAt: at.driven.hitAt,
@@ -86,7 +86,7 @@ export function dueNow(at: LookedAt): Pick<ReleaseNow, 'left' | 'due'> {
     states,
     left,
     empty: emptyHoles(rework),
-    rules: issue.facts.rules
+    rules: release.facts.rules
   });
   return { left, due };
 }
@@ -97,13 +97,13 @@ export function dueNow(at: LookedAt): Pick<ReleaseNow, 'left' | 'due'> {
  * @throws never
  */
 export function releaseNow(logged: LoggedRelease): ReleaseNow {
-  const { issue: issued, batches, driving, heads, reworks } = logged;
-  const rework = reworkStream.project(issued, reworks);
-  const issue = asReworked(issued, rework);
-  const drive = driveStream.project(drivingOf(issued, rework, batches), driving);
+  const { release: asReleased, batches, driving, heads, reworks } = logged;
+  const rework = reworkStream.project(asReleased, reworks);
+  const release = asReworked(asReleased, rework);
+  const drive = driveStream.project(drivingOf(asReleased, rework, batches), driving);
   const driven = drivenNow(drive);
-  const states = holeStream.project(headsOf(issued, rework, driven), heads);
-  const { order } = issueOrder(issue, drive.order);
-  const { left, due } = dueNow({ issue, rework, driven, order, heads, states });
-  return { issue, rework, drive, states, left, order, due };
+  const states = holeStream.project(headsOf(asReleased, rework, driven), heads);
+  const { order } = releaseOrder(release, drive.order);
+  const { left, due } = dueNow({ release, rework, driven, order, heads, states });
+  return { release, rework, drive, states, left, order, due };
 }

@@ -1,7 +1,7 @@
-import type { IssuedHole } from '../release/release.ts';
+import type { ReleasedHole } from '../release/release.ts';
 import { looksSame } from '../units/tolerance.ts';
 
-export type AtPlace = Pick<IssuedHole, 'xIn' | 'yIn'>;
+export type AtPlace = Pick<ReleasedHole, 'xIn' | 'yIn'>;
 
 /** Whether two holes lie at the same place of the metal, whatever their numbers. */
 export const samePlace = (a: AtPlace, b: AtPlace): boolean =>

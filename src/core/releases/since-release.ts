@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { HoleState } from '../inspect/hole-events.ts';
 import type { DriveEvent, DriveState } from '../driving/drive-events.ts';
-import type { Issue } from '../release/release.ts';
+import type { Release } from '../release/release.ts';
 import { ReplacedRivet } from '../reworking/replaced-rivet.ts';
 import type { HoleRework, ReworkState } from '../reworking/rework-state.ts';
 
@@ -56,7 +56,7 @@ export type SinceRelease = z.output<typeof SinceRelease>;
 
 /** A release with everything that was logged of it. */
 export interface EarlierRelease {
-  issue: Pick<Issue, 'id' | 'number' | 'facts' | 'holes' | 'heldOpen'>;
+  release: Pick<Release, 'id' | 'number' | 'facts' | 'holes' | 'heldOpen'>;
   driving: readonly DriveEvent[];
   drive: DriveState;
   states: ReadonlyMap<number, HoleState>;

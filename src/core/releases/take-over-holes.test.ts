@@ -1,6 +1,6 @@
 import { reworkOf } from '../../../tests/support/rework-state';
 import { describe, expect, it } from 'vitest';
-import type { IssuedHole } from '../release/release';
+import type { ReleasedHole } from '../release/release';
 import { reworkStream } from '../reworking/rework-events';
 import type { ReworkEvent } from '../reworking/rework-subject';
 import { ReworkMove } from '../reworking/rework-moves';
@@ -12,7 +12,7 @@ import {
   PART,
   hole,
   FACTS,
-  ISSUE,
+  RELEASE,
   stamp,
   earlier,
   DRIVEN,
@@ -27,14 +27,14 @@ describe('what a new release makes of its holes', () => {
     const taken = takeOver(before, { facts: FACTS, holes });
     expect(taken.holes).toEqual(holes);
     expect(taken.facts).toEqual(FACTS);
-    expect(taken.since).toMatchObject({ issue: ISSUE.id, release: 1, replaced: [], blind: [] });
+    expect(taken.since).toMatchObject({ issue: RELEASE.id, release: 1, replaced: [], blind: [] });
     expect(taken.since.gone).toEqual([
       { release: 1, hole: 2, xIn: 1.8, yIn: 0.45 },
       { release: 1, hole: 4, xIn: 3.6, yIn: 0.45 }
     ]);
   });
 
-  it.each<[string, Partial<IssuedHole>, Partial<IssuedHole>, string | null]>([
+  it.each<[string, Partial<ReleasedHole>, Partial<ReleasedHole>, string | null]>([
     ['a grip unknown before', { gripIn: null }, {}, 'another-grip'],
     ['a grip unknown now', {}, { gripIn: null }, 'another-grip'],
     ['neither grip known', { gripIn: null }, { gripIn: null }, null],
@@ -48,8 +48,8 @@ describe('what a new release makes of its holes', () => {
     ['no room known on either side', { room: null }, { room: null }, null],
     ['no room known before', { room: null }, {}, 'other-sheets']
   ])('compares sheets: %s', (_, was, now, why) => {
-    const issue = { ...ISSUE, holes: [hole(1, was)] };
-    const { since } = takeOver(earlier({ taps: [[1, 1]] }, issue), {
+    const release = { ...RELEASE, holes: [hole(1, was)] };
+    const { since } = takeOver(earlier({ taps: [[1, 1]] }, release), {
       facts: FACTS,
       holes: [hole(1, now)]
     });
@@ -62,7 +62,7 @@ describe('what a new release makes of its holes', () => {
     expect(since.again).toEqual([{ hole: 1, was: 1, why: 'another-rivet', inIt: true }]);
   });
 
-  it.each<[string, Partial<NonNullable<IssuedHole['room']>>, boolean]>([
+  it.each<[string, Partial<NonNullable<ReleasedHole['room']>>, boolean]>([
     ['the same room', {}, true],
     ['more room', { edgeIn: 0.5, pitchIn: 1.2 }, true],
     ['a neighbor closer', { pitchIn: 0.8 }, false],
@@ -117,16 +117,16 @@ describe('what a new release makes of its holes', () => {
   });
 
   it('holds a hole that was held open as new, and a blind fastener of the release before stays', () => {
-    const issue = { ...ISSUE, holes: [hole(1)], heldOpen: [{ ...hole(2), reason: 'latch' }] };
+    const release = { ...RELEASE, holes: [hole(1)], heldOpen: [{ ...hole(2), reason: 'latch' }] };
     const next = { facts: FACTS, holes: [hole(1), hole(2)] };
-    expect(takeOver(earlier({}, issue), next).since.again).toContainEqual({
+    expect(takeOver(earlier({}, release), next).since.again).toContainEqual({
       hole: 2,
       was: 2,
       why: 'new-hole',
       inIt: false
     });
     const blind = { ...NO_SINCE, blind: [{ hole: 2, fastener: 'blind 5' }] };
-    expect(takeOver(earlier({}, issue, blind), next).since.blind).toEqual([
+    expect(takeOver(earlier({}, release, blind), next).since.blind).toEqual([
       { hole: 2, fastener: 'blind 5' }
     ]);
   });
@@ -138,7 +138,7 @@ describe('what a new release makes of its holes', () => {
       grip: { leastIn: 0.0625, mostIn: 0.125, over: true }
     };
     const open = { ...hole(2), reason: 'closed tube', blind };
-    const issue = { ...ISSUE, holes: [hole(1)], heldOpen: [open] };
+    const release = { ...RELEASE, holes: [hole(1)], heldOpen: [open] };
     const next = {
       facts: { ...FACTS, blinds: [{ hole: 2, ...blind }] },
       holes: [hole(1)],
@@ -146,22 +146,22 @@ describe('what a new release makes of its holes', () => {
     };
     const put: [number, object][] = [[10, { kind: 'blind-in', hole: 2 }]];
     const good: [number, object][] = [...put, [11, { kind: 'blind-looked', hole: 2, found: [] }]];
-    const stays = takeOver(earlier({ rework: good }, issue), next);
+    const stays = takeOver(earlier({ rework: good }, release), next);
     expect(stays.since.blind).toEqual([{ hole: 2, fastener: 'NAS1398D4-2' }]);
     expect(stays.facts.blinds).toEqual([]);
     // and in the release after that
-    const later = { ...issue, heldOpen: [{ ...hole(2), reason: 'closed tube' }] };
+    const later = { ...release, heldOpen: [{ ...hole(2), reason: 'closed tube' }] };
     const before = { ...NO_SINCE, blind: stays.since.blind };
     const again = takeOver(earlier({}, later, before), next);
     expect(again.since.blind).toEqual(stays.since.blind);
     expect(again.facts.blinds).toEqual([]);
-    const unseen = takeOver(earlier({ rework: put }, issue), next);
+    const unseen = takeOver(earlier({ rework: put }, release), next);
     expect(unseen.since.blind).toEqual([]);
     expect(unseen.facts.blinds).toHaveLength(1);
     // another is planned there now
     const other = { ...open, blind: { ...blind, fastener: 'NAS1398D4-3' } };
     expect(
-      takeOver(earlier({ rework: good }, issue), { ...next, heldOpen: [other] }).since.blind
+      takeOver(earlier({ rework: good }, release), { ...next, heldOpen: [other] }).since.blind
     ).toEqual([]);
   });
 
@@ -192,7 +192,7 @@ describe('what a new release makes of its holes', () => {
         told,
         ...put.map(([minutes, move]) => ReworkMove.parse({ ...stamp(minutes), ...move }))
       ].map((move) => ({ ...move, by: 'Ilse', frozen: null }) as ReworkEvent);
-      const rework = reworkStream.project(ISSUE, moves, before.rework);
+      const rework = reworkStream.project(RELEASE, moves, before.rework);
       return takeOver({ ...before, rework }, { facts: FACTS, holes: [hole(2)] });
     };
     const put: [number, object] = [14, { kind: 'blind-in', hole: 2 }];
@@ -209,13 +209,13 @@ describe('what a new release makes of its holes', () => {
     const since = { ...NO_SINCE, again };
     const next = { facts: FACTS, holes: [hole(1)] };
     const why = (of: EarlierRelease) => takeOver(of, next).since.again.map((one) => one.why);
-    expect(why(earlier({}, ISSUE, since))).toEqual(['another-grip']);
-    expect(why(earlier({ looks: [[9, 1]] }, ISSUE, since))).toEqual([]);
+    expect(why(earlier({}, RELEASE, since))).toEqual(['another-grip']);
+    expect(why(earlier({ looks: [[9, 1]] }, RELEASE, since))).toEqual([]);
     // what is only to be looked at again is no old rivet
     const limits = [{ hole: 1, was: 1, why: 'other-limits' as const, inIt: true }];
-    expect(why(earlier({}, ISSUE, { ...NO_SINCE, again: limits }))).toEqual(['not-driven']);
+    expect(why(earlier({}, RELEASE, { ...NO_SINCE, again: limits }))).toEqual(['not-driven']);
     const empty = [{ hole: 1, was: 1, why: 'another-grip' as const, inIt: false }];
-    expect(why(earlier({}, ISSUE, { ...NO_SINCE, again: empty }))).toEqual(['not-driven']);
+    expect(why(earlier({}, RELEASE, { ...NO_SINCE, again: empty }))).toEqual(['not-driven']);
   });
 
   it('tells which of these ask for another rivet', () => {

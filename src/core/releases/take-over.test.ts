@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { holeStream } from '../inspect/hole-events';
-import type { Issue, IssuedHole } from '../release/release';
+import type { Release, ReleasedHole } from '../release/release';
 import { reworkStream } from '../reworking/rework-events';
 import type { ReworkEvent } from '../reworking/rework-subject';
 import { ReworkMove } from '../reworking/rework-moves';
@@ -15,7 +15,7 @@ import {
   PART,
   hole,
   FACTS,
-  ISSUE,
+  RELEASE,
   stamp,
   earlier,
   DRIVEN
@@ -27,7 +27,7 @@ describe('what a new release takes over', () => {
     // one hole more at the left: every number moves on
     const holes = [
       hole(1, { xIn: 0.45 }),
-      ...ISSUE.holes.map((one) => ({ ...one, number: one.number + 1 }))
+      ...RELEASE.holes.map((one) => ({ ...one, number: one.number + 1 }))
     ];
     const { since, taps, looks } = takeOver(before, { facts: FACTS, holes });
     expect(since.carried).toEqual([
@@ -53,7 +53,7 @@ describe('what a new release takes over', () => {
     ]);
   });
 
-  it.each<[string, Partial<IssuedHole>, Partial<Issue['facts']>, string]>([
+  it.each<[string, Partial<ReleasedHole>, Partial<Release['facts']>, string]>([
     ['another rivet', {}, { stacks: [stackOf('MS20470AD4-6')] }, 'another-rivet'],
     ['another hole', {}, { stacks: [stackOf(PART, 0.136)] }, 'another-hole'],
     ['another grip', { gripIn: 0.131 }, {}, 'another-grip'],
@@ -87,7 +87,7 @@ describe('what a new release takes over', () => {
     ];
     const all = takeOver(earlier({ taps: [...DRIVEN, [12, 2]], looks }), {
       facts: FACTS,
-      holes: ISSUE.holes
+      holes: RELEASE.holes
     });
     expect(all.looks.map((look) => look.hole)).toEqual([1, 1, 2]);
     expect(all.since.carried.filter(({ looked }) => looked).map((one) => one.hole)).toEqual([1]);
@@ -103,7 +103,7 @@ describe('what a new release takes over', () => {
       ...before.rework,
       voidedLooks: new Map([[first?.id ?? '', { hole: 1, why: '?', by: 'Ada', at: '' }]])
     };
-    const states = holeStream.project({ ...ISSUE, rework }, before.states.get(1)?.all ?? []);
+    const states = holeStream.project({ ...RELEASE, rework }, before.states.get(1)?.all ?? []);
     const kept = takeOver({ ...before, rework, states }, { facts: FACTS, holes: [hole(1)] });
     expect(kept.looks).toHaveLength(1);
   });
@@ -120,7 +120,7 @@ describe('what a new release takes over', () => {
 
   it('is a flush head without its look where it may stand otherwise', () => {
     const flush = { ...FACTS, head: 'countersunk' as const };
-    const before = earlier({ taps: DRIVEN, looks: [[9, 1]] }, { ...ISSUE, facts: flush });
+    const before = earlier({ taps: DRIVEN, looks: [[9, 1]] }, { ...RELEASE, facts: flush });
     const looksUnder = (flushness: 'two-proud' | 'three-proud') =>
       takeOver(before, {
         facts: { ...flush, rules: { ...DEFAULT_PROFILE, flushness } },
@@ -132,7 +132,7 @@ describe('what a new release takes over', () => {
 
   it('is a rivet of the next size where one was put in, release after release', () => {
     const before = earlier({ taps: [...DRIVEN, [12, 2]], looks: [[14, 2]], rework: REPLACED });
-    const first = takeOver(before, { facts: FACTS, holes: ISSUE.holes });
+    const first = takeOver(before, { facts: FACTS, holes: RELEASE.holes });
     const kept = first.holes.find(({ number }) => number === 2);
     expect(kept?.dash).toBe(5);
     expect(first.facts.stacks[kept?.stack ?? 0]).toMatchObject({ dash: 5, holeIn: 0.159 });
@@ -143,10 +143,10 @@ describe('what a new release takes over', () => {
     const second = takeOver(
       earlier(
         { taps: DRIVEN, looks: [[20, 2]] },
-        { ...ISSUE, number: 2, facts: first.facts, holes: first.holes },
+        { ...RELEASE, number: 2, facts: first.facts, holes: first.holes },
         { ...first.since, changes: [] }
       ),
-      { facts: FACTS, holes: ISSUE.holes }
+      { facts: FACTS, holes: RELEASE.holes }
     );
     expect(second.since.replaced).toEqual(first.since.replaced);
     expect(second.holes.find(({ number }) => number === 2)?.dash).toBe(5);
@@ -167,13 +167,13 @@ describe('what a new release takes over', () => {
     const second = takeOver(first, { facts: wanted, holes: [hole(1)] });
     const untouched = earlier(
       {},
-      { ...ISSUE, number: 2, facts: second.facts, holes: second.holes },
+      { ...RELEASE, number: 2, facts: second.facts, holes: second.holes },
       { ...second.since, changes: [] }
     );
     // the third is as the second, with hole 3 back
     const third = takeOver(untouched, {
       facts: wanted,
-      holes: [hole(1), hole(2, { xIn: ISSUE.holes[2]?.xIn ?? 0 })]
+      holes: [hole(1), hole(2, { xIn: RELEASE.holes[2]?.xIn ?? 0 })]
     });
     expect(third.since.again).toEqual([
       { hole: 1, was: 1, why: 'another-rivet', inIt: true },
@@ -186,7 +186,7 @@ describe('what a new release takes over', () => {
     // driven in the second, it is that one's
     const driven = earlier(
       { taps: [[60, 1]] },
-      { ...ISSUE, number: 2, facts: second.facts, holes: second.holes },
+      { ...RELEASE, number: 2, facts: second.facts, holes: second.holes },
       { ...second.since, changes: [] }
     );
     expect(takeOver(driven, { facts: wanted, holes: [hole(1)] }).since.carried).toEqual([
@@ -214,7 +214,7 @@ describe('what a new release takes over', () => {
       by: 'Ilse',
       frozen: null
     } as ReworkEvent;
-    const settled = { ...before, rework: reworkStream.project(ISSUE, [answer], before.rework) };
+    const settled = { ...before, rework: reworkStream.project(RELEASE, [answer], before.rework) };
     expect(takeOver(settled, { facts: FACTS, holes: [hole(2)] }).since.blind).toEqual([
       { hole: 2, fastener: 'blind 5' }
     ]);
@@ -251,7 +251,7 @@ describe('what a new release takes over', () => {
       [new Date(BEGAN + 60_000).toISOString(), null],
       [new Date(BEGAN + 5 * 60_000).toISOString(), null]
     ]);
-    expect(taps[0]?.carried).toEqual({ issue: ISSUE.id, release: 1, hole: 1 });
+    expect(taps[0]?.carried).toEqual({ issue: RELEASE.id, release: 1, hole: 1 });
     // taken over once more it still says where it was driven
     const first = { issue: '0d5bb3a2-3a4e-4c36-9f0e-0a5a3a3b1c99', release: 1, hole: 7 };
     const carried = earlier({ taps: [[1, 1]], looks: [[9, 1]] });
@@ -262,7 +262,7 @@ describe('what a new release takes over', () => {
     const again = takeOver(carried, { facts: FACTS, holes: [hole(1)] });
     expect(again.taps[0]?.carried).toEqual(first);
     expect(again.looks[0]?.carried).toEqual(first);
-    expect(looks[0]?.carried).toEqual({ issue: ISSUE.id, release: 1, hole: 1 });
+    expect(looks[0]?.carried).toEqual({ issue: RELEASE.id, release: 1, hole: 1 });
   });
 
   it('takes over a blow that was recorded after its inspection, with the time stated for it', () => {

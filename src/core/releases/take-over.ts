@@ -3,7 +3,7 @@ import type { DriveEvent, HoleDriven } from '../driving/drive-events.ts';
 import { drivenAt } from '../driving/drive-move.ts';
 import { rivetOfHole } from '../driving/rivet-of-hole.ts';
 import { flushAt } from '../release/flush-at.ts';
-import type { Issue, IssuedFacts, IssuedHole } from '../release/release.ts';
+import type { Release, ReleasedFacts, ReleasedHole } from '../release/release.ts';
 import type { ReplacedRivet } from '../reworking/replaced-rivet.ts';
 import { looksSame } from '../units/tolerance.ts';
 import { Before } from './before-release.ts';
@@ -29,8 +29,8 @@ function blowsAt(
 
 /** A new release as it takes over what stays as it was. */
 export interface TakenOver {
-  facts: IssuedFacts;
-  holes: IssuedHole[];
+  facts: ReleasedFacts;
+  holes: ReleasedHole[];
   /** the taps and looks it takes over, of holes by their new numbers */
   taps: Tap[];
   looks: HoleEvent[];
@@ -48,14 +48,14 @@ export interface TakenOver {
  */
 export function takeOver(
   earlier: EarlierRelease,
-  next: Pick<Issue, 'facts' | 'holes'> & Partial<Pick<Issue, 'heldOpen'>>
+  next: Pick<Release, 'facts' | 'holes'> & Partial<Pick<Release, 'heldOpen'>>
 ): TakenOver {
-  const { issue } = earlier;
+  const { release } = earlier;
   const before = new Before(earlier);
-  const facts: IssuedFacts = { ...next.facts, stacks: [...next.facts.stacks] };
+  const facts: ReleasedFacts = { ...next.facts, stacks: [...next.facts.stacks] };
   const since: TakenOver['since'] = {
-    issue: issue.id,
-    release: issue.number,
+    issue: release.id,
+    release: release.number,
     carried: [],
     again: [],
     gone: before.gone(next.holes),
@@ -90,9 +90,9 @@ export function takeOver(
 /** A planned hole as the metal has it: with the rivet that its own was replaced by, whether that is in yet or not. */
 function asInMetal(
   { facts, since }: TakenOver,
-  planned: IssuedHole,
+  planned: ReleasedHole,
   rivet: ReplacedRivet | null
-): IssuedHole {
+): ReleasedHole {
   const stack = facts.stacks[planned.stack];
   if (!rivet || !stack) return planned;
   const { partNumber, holeIn } = rivetOfHole(facts, planned);
@@ -103,8 +103,8 @@ function asInMetal(
 
 /** Whether a head is flush, or not, by the same limits in both releases. */
 function sameLimits(
-  was: { facts: IssuedFacts; hole: IssuedHole },
-  now: { facts: IssuedFacts; hole: IssuedHole }
+  was: { facts: ReleasedFacts; hole: ReleasedHole },
+  now: { facts: ReleasedFacts; hole: ReleasedHole }
 ): boolean {
   if (was.facts.limits !== now.facts.limits || was.facts.head !== now.facts.head) return false;
   const before = flushAt(was.facts, was.hole);
@@ -119,15 +119,15 @@ function sameLimits(
 /** The blows at a rivet that stays, and the looks at it where its limits are the same. */
 function carry(
   { facts, taps, looks, since }: TakenOver,
-  { issue, driving, drive, states }: EarlierRelease,
-  now: IssuedHole,
-  was: IssuedHole
+  { release, driving, drive, states }: EarlierRelease,
+  now: ReleasedHole,
+  was: ReleasedHole
 ): void {
-  const from = { issue: issue.id, release: issue.number, hole: was.number };
+  const from = { issue: release.id, release: release.number, hole: was.number };
   // every blow that counts: whoever held a tool at it did, not only the last; its batch is counted where it was driven
   for (const tap of blowsAt(drive.holes.get(was.number), driving, was.number))
     taps.push({ ...tap, hole: now.number, batch: null, carried: tap.carried ?? from });
-  const sameHere = sameLimits({ facts: issue.facts, hole: was }, { facts, hole: now });
+  const sameHere = sameLimits({ facts: release.facts, hole: was }, { facts, hole: now });
   const state = sameHere ? states.get(was.number) : undefined;
   for (const look of state?.ofRivet ?? [])
     looks.push({ ...look, hole: now.number, carried: look.carried ?? from });

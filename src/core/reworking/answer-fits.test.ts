@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { whyNot } from '../../../tests/support/why-not.ts';
-import { smallIssue } from '../../../tests/support/small-issue.ts';
+import { smallRelease } from '../../../tests/support/small-release.ts';
 import { blindFits, rivetFits } from './answer-fits.ts';
 
-const ISSUE = smallIssue('MS20470AD5-6');
+const RELEASE = smallRelease('MS20470AD5-6');
 const blind = (change: object, widestIn: number | null = 0.16, hole = 3) =>
-  blindFits(ISSUE, hole, { fastener: 'b', drillIn: 0.164, gripIn: 0.125, ...change }, widestIn);
+  blindFits(RELEASE, hole, { fastener: 'b', drillIn: 0.164, gripIn: 0.125, ...change }, widestIn);
 const RIVET = { dash: 5 as const, partNumber: 'MS20470DD5-6.5', lengthIn: 0.40625, holeIn: 0.161 };
 const rivet = (change: object = {}, widestIn: number | null = 0.16, dash: 5 | 6 = 5) =>
-  rivetFits(ISSUE, 3, { dash, rivet: { ...RIVET, ...change } }, widestIn);
+  rivetFits(RELEASE, 3, { dash, rivet: { ...RIVET, ...change } }, widestIn);
 
 describe('a blind fastener that an answer names', () => {
   it('reaches through the sheets there, and is not narrower than the hole', () => {
@@ -26,7 +26,7 @@ describe('a blind fastener that an answer names', () => {
   });
 
   it('goes by the joint’s grip where the hole has none of its own', () => {
-    const old = { ...ISSUE, holes: [], facts: { ...ISSUE.facts, gripIn: 0.2 } };
+    const old = { ...RELEASE, holes: [], facts: { ...RELEASE.facts, gripIn: 0.2 } };
     const asked = { fastener: 'b', drillIn: 0.164, gripIn: 0.15 };
     expect(whyNot(blindFits(old, 3, asked, null))).toBe('blind-too-short');
   });
@@ -51,7 +51,7 @@ describe('a rivet that an answer names', () => {
     expect(whyNot(rivet({ holeIn: 0.156 }, null))).toBe('no-metal-for-head');
     const short = { partNumber: 'MS20470DD5-2', lengthIn: 0.125 };
     expect(whyNot(rivet(short))).toBeNull();
-    const thick = { ...ISSUE, holes: [], facts: { ...ISSUE.facts, gripIn: 0.125 } };
+    const thick = { ...RELEASE, holes: [], facts: { ...RELEASE.facts, gripIn: 0.125 } };
     expect(whyNot(rivetFits(thick, 3, { dash: 5, rivet: { ...RIVET, ...short } }, 0.16))).toBe(
       'no-metal-for-head'
     );

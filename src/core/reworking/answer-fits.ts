@@ -1,6 +1,6 @@
 import { answer, notPossible, type Answer } from '../answer.ts';
 import { rivetSize } from '../catalog/rivets.ts';
-import type { Issue } from '../release/release.ts';
+import type { Release } from '../release/release.ts';
 import type { Dash } from '../schema/fields.ts';
 import { partNumber } from '../stack/part-number.ts';
 import { atLeast } from '../units/tolerance.ts';
@@ -8,7 +8,7 @@ import type { ReplacedRivet } from './replaced-rivet.ts';
 import type { Blind } from './rework-moves.ts';
 
 /** The release in whose hole an answer puts something. */
-type AnsweredIn = Pick<Issue, 'facts' | 'holes'>;
+type AnsweredIn = Pick<Release, 'facts' | 'holes'>;
 
 const gripAt = ({ facts, holes }: AnsweredIn, number: number): number =>
   holes.find((hole) => hole.number === number)?.gripIn ?? facts.gripIn;

@@ -1,25 +1,25 @@
 import { describe, expect, it } from 'vitest';
-import { Bench, ISSUE, OUT } from '../../../tests/support/rework-bench.ts';
+import { Bench, RELEASE, OUT } from '../../../tests/support/rework-bench.ts';
 import { whyNot } from '../../../tests/support/why-not.ts';
 import { DEFAULT_PROFILE } from '../rules/profile.ts';
 import { blindOnRecord, blindStanding } from './blind-rivets.ts';
 import { asReworked, type Layout } from './rework-state.ts';
 
-const [open] = ISSUE.heldOpen;
+const [open] = RELEASE.heldOpen;
 const BLIND = {
   fastener: 'NAS1398D4-2',
   drillIn: 0.1285,
   grip: { leastIn: 0.0625, mostIn: 0.125, over: true }
 };
 const planned = (checking: 'anyone' | 'another') => ({
-  ...ISSUE,
-  facts: { ...ISSUE.facts, rules: { ...DEFAULT_PROFILE, checking } },
+  ...RELEASE,
+  facts: { ...RELEASE.facts, rules: { ...DEFAULT_PROFILE, checking } },
   heldOpen: open ? [{ ...open, blind: BLIND }] : []
 });
 const ILSE = '10000000-0000-4000-8000-000000000001';
 const ODA = '10000000-0000-4000-8000-000000000002';
 const standing = (bench: Bench) =>
-  blindStanding(bench.state.blinds.get(4), bench.subject.facts as typeof ISSUE.facts);
+  blindStanding(bench.state.blinds.get(4), bench.subject.facts as typeof RELEASE.facts);
 
 describe('a blind rivet in an open hole', () => {
   it('goes in only where one is planned, once, and is looked at while it is in', () => {
@@ -35,7 +35,7 @@ describe('a blind rivet in an open hole', () => {
     expect(whyNot(bench.try(1, { kind: 'blind-looked', hole: 4, found: [] }))).toBe('rework-order');
     bench.do(4, { kind: 'blind-looked', hole: 4, found: [], person: ILSE });
     expect(standing(bench)).toBe('good');
-    expect(blindOnRecord(BLIND, bench.state.blinds.get(4), ISSUE.facts)).toMatchObject({
+    expect(blindOnRecord(BLIND, bench.state.blinds.get(4), RELEASE.facts)).toMatchObject({
       ...BLIND,
       lot: 'BL-7',
       putInBy: 'Ilse',
@@ -82,7 +82,7 @@ describe('a blind rivet in an open hole', () => {
       authority: 'letter 9',
       then: { what: 'blind', blind: { fastener: 'NAS1398D6-3', drillIn: 0.1935, gripIn: 0.1875 } }
     });
-    const answered = asReworked<Layout>(ISSUE, bench.state).heldOpen.find(
+    const answered = asReworked<Layout>(RELEASE, bench.state).heldOpen.find(
       ({ number }) => number === 2
     );
     expect(answered?.blind).toEqual({

@@ -1,4 +1,4 @@
-import type { Issue } from '../release/release.ts';
+import type { Release } from '../release/release.ts';
 import type { OpenBlind } from '../plan/open-blind.ts';
 import type { BlindFinding } from './rework-moves.ts';
 import { checksOwnWork } from '../rules/own-work.ts';
@@ -27,7 +27,10 @@ export interface BlindIn {
 export type BlindStanding = 'not-in' | 'not-inspected' | 'good' | 'bad';
 
 /** A look by whoever put it in makes it good only where the shop's rule lets them. */
-export function blindStanding(now: BlindIn | undefined, { rules }: Issue['facts']): BlindStanding {
+export function blindStanding(
+  now: BlindIn | undefined,
+  { rules }: Release['facts']
+): BlindStanding {
   if (!now) return 'not-in';
   if (now.looks.some(({ found }) => found.length > 0)) return 'bad';
   const putBy = now.person === undefined ? [] : [now.person];
@@ -40,7 +43,7 @@ export function blindStanding(now: BlindIn | undefined, { rules }: Issue['facts'
 export const blindOnRecord = (
   planned: OpenBlind,
   now: BlindIn | undefined,
-  facts: Issue['facts']
+  facts: Release['facts']
 ) => ({
   ...planned,
   standing: blindStanding(now, facts),

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { resultOf } from '../../../tests/support/cases';
-import type { IssuedFacts, IssuedHole } from '../release/release';
+import type { ReleasedFacts, ReleasedHole } from '../release/release';
 import { DEFAULT_PROFILE } from '../rules/profile';
 import { decideHole, type FoundHole } from './decide-hole';
 import { whyNot } from '../../../tests/support/why-not.ts';
 
-const facts = (changes: Partial<IssuedFacts> = {}): IssuedFacts => ({
+const facts = (changes: Partial<ReleasedFacts> = {}): ReleasedFacts => ({
   practice: false,
   dash: 4,
   head: 'universal',
@@ -26,7 +26,7 @@ const facts = (changes: Partial<IssuedFacts> = {}): IssuedFacts => ({
   stacks: [],
   ...changes
 });
-const hole = (room: Partial<NonNullable<IssuedHole['room']>> = {}): IssuedHole => ({
+const hole = (room: Partial<NonNullable<ReleasedHole['room']>> = {}): ReleasedHole => ({
   number: 3,
   row: 1,
   xIn: 1,

@@ -1,7 +1,7 @@
 import { notPossible, workLine, type Answer, type WorkLine } from '../answer.ts';
 import { drillIn } from '../catalog/drills.ts';
 import { rivetSize } from '../catalog/rivets.ts';
-import type { IssuedFacts, IssuedHole } from '../release/release.ts';
+import type { ReleasedFacts, ReleasedHole } from '../release/release.ts';
 import { by, len } from '../notation.ts';
 import { oversize } from '../rework/oversize.ts';
 import type { Dash, Head } from '../schema/fields.ts';
@@ -9,7 +9,7 @@ import { partNumber as readPartNumber, writePartNumber } from '../stack/part-num
 import { predictHead } from '../stack/predict-head.ts';
 import { stockedLength } from '../stack/rivet-length.ts';
 import { above, below, isUnder } from '../units/tolerance.ts';
-import { issuedRivet, type ReplacedRivet } from './replaced-rivet.ts';
+import { releasedRivet, type ReplacedRivet } from './replaced-rivet.ts';
 import type { SeenInHole } from './rework-moves.ts';
 
 /** A hole whose rivet came out so often is for the people who own the data (rework). */
@@ -55,12 +55,12 @@ export interface FoundHole {
  * What becomes of a hole that a rivet was taken out of: the same size, the next one, or a question to those who own the data.
  *
  * @param hole as it is now, a size it was given by an earlier rework counted
- * @returns `not-possible` where the issue does not say what the hole stands among
+ * @returns `not-possible` where the release does not say what the hole stands among
  * @source rework; calculation `oversize`, with rows, alloy and the cut held too
  */
 export function decideHole(
-  facts: IssuedFacts,
-  hole: IssuedHole,
+  facts: ReleasedFacts,
+  hole: ReleasedHole,
   found: FoundHole
 ): Answer<HoleDecision> {
   const { rules, head } = facts;
@@ -100,8 +100,8 @@ export function decideHole(
     : grown;
 }
 
-type Rules = NonNullable<IssuedFacts['rules']>;
-type Room = NonNullable<IssuedHole['room']>;
+type Rules = NonNullable<ReleasedFacts['rules']>;
+type Room = NonNullable<ReleasedHole['room']>;
 
 const referred = (
   against: AgainstSize[],
@@ -129,13 +129,13 @@ const bySize = (
 
 /** The same rivet again, or a longer one: in a hole under its nominal size once that is drilled. */
 function sameSize(
-  facts: IssuedFacts,
-  hole: IssuedHole,
+  facts: ReleasedFacts,
+  hole: ReleasedHole,
   widestIn: number,
   rules: Rules
 ): HoleDecision {
   const { dash } = hole;
-  const own = issuedRivet(facts, hole);
+  const own = releasedRivet(facts, hole);
   const rivet = headedRivet(facts, hole, { ...own, dash, holeIn: Math.max(own.holeIn, widestIn) });
   if (!rivet) return referred(['length']);
   const same: HoleDecision = { decision: 'keep', because: null, against: [], rivet };
@@ -148,8 +148,8 @@ function sameSize(
 
 /** The next size, held against rows, cut and length too; what is reckoned goes into `work`. */
 function nextSize(
-  facts: IssuedFacts,
-  hole: IssuedHole,
+  facts: ReleasedFacts,
+  hole: ReleasedHole,
   held: { rules: Rules; room: Room; cutDeepIn: number | null; fails: readonly AgainstSize[] },
   work: WorkLine[]
 ): HoleDecision {
@@ -184,7 +184,7 @@ function nextSize(
   if (against.length > 0 || !stocked.ok) return referred(against);
   const rivet = headedRivet(facts, hole, {
     dash: next,
-    partNumber: issuedRivet(facts, hole).partNumber,
+    partNumber: releasedRivet(facts, hole).partNumber,
     lengthIn: stocked.lengthIn,
     holeIn: drillIn(bigger.drill[rules.drill])
   });
@@ -210,8 +210,8 @@ const STEPS_PER_IN = { half: 32, sixteenth: 16 } as const;
  * @returns null where no length within the protrusion allowed does
  */
 function headedRivet(
-  { head, limits, rules, stacks, gripIn: grip }: IssuedFacts,
-  hole: IssuedHole,
+  { head, limits, rules, stacks, gripIn: grip }: ReleasedFacts,
+  hole: ReleasedHole,
   rivet: ReplacedRivet
 ): ReplacedRivet | null {
   const stack = stacks[hole.stack];

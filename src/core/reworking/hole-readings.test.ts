@@ -11,7 +11,7 @@ import {
   BEGAN,
   Bench,
   hole,
-  ISSUE,
+  RELEASE,
   MINUTE,
   OUT,
   room
@@ -98,7 +98,7 @@ describe('several readings of one empty hole', () => {
 
   it('are voided once, by who read or who may, and not under a rivet', () => {
     const people = { person: '00000000-0000-4000-8000-00000000000a' };
-    const subject = { ...ISSUE, inspectors: new Set(['00000000-0000-4000-8000-00000000000c']) };
+    const subject = { ...RELEASE, inspectors: new Set(['00000000-0000-4000-8000-00000000000c']) };
     const bench = new Bench(subject);
     bench.do(1, { ...OUT, hole: 2 });
     const reading = bench.do(2, { ...measure(0.13), ...people });
@@ -194,7 +194,7 @@ describe('what several readings come to', () => {
     ({ decision, mark: decision }) as unknown as HoleReading['decided'];
   /** of a hole that is none of the release's: only what each came to by itself can count */
   const worst = (...readings: HoleReading[]) =>
-    decidedTogether(ISSUE.facts, undefined, readings, 1)?.decision ?? null;
+    decidedTogether(RELEASE.facts, undefined, readings, 1)?.decision ?? null;
 
   it('is the gravest of them, in whatever order they came', () => {
     const [keep, next, refer] = (['keep', 'next-size', 'refer'] as const).map((one) =>
@@ -210,7 +210,7 @@ describe('what several readings come to', () => {
     expect(worst(reading(), reading())).toBeNull();
     // of equals the first
     const same = reading({ decided: { ...decided('keep'), second: true } as never });
-    expect(decidedTogether(ISSUE.facts, undefined, [keep, same], 1)).toBe(keep.decided);
+    expect(decidedTogether(RELEASE.facts, undefined, [keep, same], 1)).toBe(keep.decided);
   });
 
   it('is of those that count', () => {
@@ -225,13 +225,13 @@ describe('what several readings come to', () => {
   });
 
   it('decides anew by the figures where another reading was voided, and once by what it was', () => {
-    const at = ISSUE.holes.find(({ number }) => number === 2);
+    const at = RELEASE.holes.find(({ number }) => number === 2);
     const wide = reading({ widestIn: 0.175, decided: decided('keep') });
     // alone it stays as it was decided then
-    expect(decidedTogether(ISSUE.facts, at, [wide], 1)?.decision).toBe('keep');
+    expect(decidedTogether(RELEASE.facts, at, [wide], 1)?.decision).toBe('keep');
     const with0 = [wide, reading({ voided: VOIDED })];
-    expect(decidedTogether(ISSUE.facts, at, with0, 1)?.decision).toBe('refer');
-    expect(decidedTogether(ISSUE.facts, at, [wide, reading()], 1)?.decision).toBe('refer');
+    expect(decidedTogether(RELEASE.facts, at, with0, 1)?.decision).toBe('refer');
+    expect(decidedTogether(RELEASE.facts, at, [wide, reading()], 1)?.decision).toBe('refer');
   });
 
   it('has the deepest cut, where any was measured', () => {

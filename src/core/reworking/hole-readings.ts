@@ -1,4 +1,4 @@
-import type { IssuedFacts, IssuedHole } from '../release/release.ts';
+import type { ReleasedFacts, ReleasedHole } from '../release/release.ts';
 import { decideHole, type FoundHole, type HoleDecision } from './decide-hole.ts';
 import { SeenInHole } from './rework-moves.ts';
 
@@ -41,8 +41,8 @@ export const counted = (readings: readonly HoleReading[]): HoleReading[] =>
  * @source rework: what was measured stays
  */
 export function decidedTogether(
-  facts: IssuedFacts,
-  hole: IssuedHole | undefined,
+  facts: ReleasedFacts,
+  hole: ReleasedHole | undefined,
   readings: readonly HoleReading[],
   outs: number
 ): HoleDecision | null {

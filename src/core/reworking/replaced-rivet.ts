@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { IssuedFacts, IssuedHole } from '../release/release.ts';
+import type { ReleasedFacts, ReleasedHole } from '../release/release.ts';
 import { Dash } from '../schema/fields.ts';
 
 export const ReplacedRivet = z.strictObject({
@@ -12,8 +12,11 @@ export const ReplacedRivet = z.strictObject({
 /** The rivet that goes into a hole another was taken out of; inches. */
 export type ReplacedRivet = z.output<typeof ReplacedRivet>;
 
-/** The rivet that an issue has for a hole. */
-export const issuedRivet = (facts: IssuedFacts, hole: IssuedHole): Omit<ReplacedRivet, 'dash'> => {
+/** The rivet that a release has for a hole. */
+export const releasedRivet = (
+  facts: ReleasedFacts,
+  hole: ReleasedHole
+): Omit<ReplacedRivet, 'dash'> => {
   const { partNumber, lengthIn, holeIn } = facts.stacks[hole.stack] ?? facts;
   return { partNumber, lengthIn, holeIn };
 };

@@ -4,7 +4,14 @@ import type { ReworkEvent } from './rework-subject';
 import { reworkStream } from './rework-events';
 import { asReworked, emptyAt, leftAsIs, sinceOf } from './rework-state';
 
-import { BEGAN, Bench, ISSUE, MINUTE, OUT, stamped } from '../../../tests/support/rework-bench.ts';
+import {
+  BEGAN,
+  Bench,
+  RELEASE,
+  MINUTE,
+  OUT,
+  stamped
+} from '../../../tests/support/rework-bench.ts';
 import { whyNot } from '../../../tests/support/why-not.ts';
 
 describe('a rivet that is taken out', () => {
@@ -17,14 +24,14 @@ describe('a rivet that is taken out', () => {
     bench.do(12, { kind: 'measured', hole: 2, widestIn: 0.136, seen: [] });
     expect(bench.stage(2)).toBe('ready');
     expect(emptyAt(bench.state, 2, BEGAN + 13 * MINUTE)).toBe(false);
-    const now = asReworked(ISSUE, bench.state);
+    const now = asReworked(RELEASE, bench.state);
     expect(now.holes.map(({ dash }) => dash)).toEqual([4, 5, 4]);
     expect(now.facts.stacks[now.holes[1]?.stack ?? 0]).toMatchObject({
       partNumber: 'MS20470AD5-5.5',
       holeIn: 0.159
     });
     // what was looked at before belongs to the rivet that was in then
-    expect(asReworked(ISSUE, bench.state, BEGAN + 9 * MINUTE).holes[1]?.dash).toBe(4);
+    expect(asReworked(RELEASE, bench.state, BEGAN + 9 * MINUTE).holes[1]?.dash).toBe(4);
     expect(sinceOf(bench.state).get(2)).toBe(BEGAN + 12 * MINUTE);
   });
 
@@ -91,7 +98,7 @@ describe('a rivet that is taken out', () => {
     });
     bench.do(9, { ...OUT, hole: 3 });
     // a late look at the rivet that was in between
-    expect(asReworked(ISSUE, bench.state, BEGAN + 8 * MINUTE).holes[2]?.dash).toBe(5);
+    expect(asReworked(RELEASE, bench.state, BEGAN + 8 * MINUTE).holes[2]?.dash).toBe(5);
     bench.do(10, { kind: 'measured', hole: 3, widestIn: 0.1605, seen: [] });
     expect(bench.state.holes.get(3)).toMatchObject({
       stage: 'ask',
@@ -118,7 +125,7 @@ describe('a question to the data holder', () => {
       { ...stamped(5, { kind: 'referred', hole: null, question: '?' }), by: 'Ilse', frozen: null }
     ] as ReworkEvent[];
     const early = stamped(4, answer(events[0]?.id ?? '', { what: 'nothing' }));
-    const state = reworkStream.project(ISSUE, [
+    const state = reworkStream.project(RELEASE, [
       ...events,
       { ...early, by: 'Ilse', frozen: null } as ReworkEvent
     ]);
@@ -142,7 +149,7 @@ describe('a question to the data holder', () => {
     };
     bench.do(5, answer(asked, { what: 'blind', blind }));
     expect(bench.stage(1)).toBe('blind');
-    const now = asReworked(ISSUE, bench.state);
+    const now = asReworked(RELEASE, bench.state);
     expect(now.holes.map(({ number }) => number)).toEqual([2, 3]);
     expect(now.heldOpen.at(-1)).toMatchObject({ number: 1, reason: blind.fastener });
     expect(bench.try(6, answer(asked, { what: 'nothing' }))).toMatchObject({
@@ -160,7 +167,7 @@ describe('a question to the data holder', () => {
     );
     bench.do(3, answer(asked, { what: 'leave' }));
     expect(bench.stage(2)).toBe('left');
-    expect(asReworked(ISSUE, bench.state)).toBe(ISSUE);
+    expect(asReworked(RELEASE, bench.state)).toBe(RELEASE);
     // the answer was to what had been seen by then, not to what is found after
     const left = (lastAt: number) =>
       leftAsIs(bench.state, () => new Date(BEGAN + lastAt * MINUTE).toISOString()).has(2);
@@ -192,7 +199,7 @@ describe('a question to the data holder', () => {
     ])
       expect(put(wrong), JSON.stringify(wrong)).toBe(false);
     expect(put({})).toBe(true);
-    expect(asReworked(ISSUE, bench.state).holes[0]?.dash).toBe(6);
+    expect(asReworked(RELEASE, bench.state).holes[0]?.dash).toBe(6);
   });
 
   it('makes no hole narrower than it was measured, and no fastener shorter than the sheets', () => {
@@ -222,7 +229,7 @@ describe('a question to the data holder', () => {
         new Bench().try(1, answer('00000000-0000-4000-8000-00000000ffff', { what: 'nothing' }))
       )
     ).toBe('no-such-referral');
-    const signed = new Bench({ ...ISSUE, signed: { by: 'Tomas' } });
+    const signed = new Bench({ ...RELEASE, signed: { by: 'Tomas' } });
     expect(signed.try(1, { ...OUT, hole: 1 })).toMatchObject({
       ok: false,
       error: { said: { code: 'signed', by: 'Tomas' } }

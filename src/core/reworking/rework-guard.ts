@@ -105,8 +105,8 @@ export function mayFollow(
   const { holes, heldOpen } = subject;
   const open = heldOpen.find(({ number }) => number === move.hole);
   if (open) return notPossible('hole', { code: 'held-open', hole: move.hole, reason: open.reason });
-  const issued = holes.find(({ number }) => number === move.hole);
-  if (!issued) return notPossible('hole', { code: 'no-such-hole', hole: move.hole });
+  const asReleased = holes.find(({ number }) => number === move.hole);
+  if (!asReleased) return notPossible('hole', { code: 'no-such-hole', hole: move.hole });
   const now = state.holes.get(move.hole);
   const empty = now?.stage === 'out' || now?.stage === 'ask';
   // dated before what it follows on, it would make a look at the old rivet one at the new
@@ -125,7 +125,7 @@ export function mayFollow(
       return now?.stage === 'out' ? nothing : OUT_OF_ORDER(move.hole);
     case 'measured': {
       if (!isAsLeft(now)) return OUT_OF_ORDER(move.hole);
-      const { facts, hole = issued } = beforeRemoval(subject, state, move.hole);
+      const { facts, hole = asReleased } = beforeRemoval(subject, state, move.hole);
       const { widestIn, tooDeepIn, seen } = move;
       const decided = decideHole(facts, hole, { widestIn, tooDeepIn, seen, outs: now.outs });
       return decided.ok ? { ...decided, result: ReworkFrozen.parse(decided.result) } : decided;

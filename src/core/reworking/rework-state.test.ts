@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { smallIssue } from '../../../tests/support/small-issue.ts';
+import { smallRelease } from '../../../tests/support/small-release.ts';
 import { reworkOf } from '../../../tests/support/rework-state.ts';
 import {
   asReworked,
@@ -13,7 +13,7 @@ import {
   type ReworkState
 } from './rework-state';
 
-const ISSUE = smallIssue();
+const RELEASE = smallRelease();
 const state = (...holes: HoleRework[]): ReworkState => ({
   ...NO_REWORK,
   holes: new Map(holes.map((one) => [one.hole, one]))
@@ -28,26 +28,26 @@ const RIVET = {
 const replaced = (hole: number, told: Partial<HoleRework> = {}) =>
   reworkOf(hole, { stage: 'ready', outAt: 1000, readyAt: 2000, rivet: RIVET as never, ...told });
 
-describe('an issue with what rework has made of it', () => {
+describe('a release with what rework has made of it', () => {
   it('has the new rivet from the instant that it is to go in, and the others as they were', () => {
-    const at = (ms: number) => asReworked(ISSUE, state(replaced(3)), ms);
-    expect(at(1999)).toBe(ISSUE);
+    const at = (ms: number) => asReworked(RELEASE, state(replaced(3)), ms);
+    expect(at(1999)).toBe(RELEASE);
     const now = at(2000);
     const hole = now.holes.find(({ number }) => number === 3);
     expect(hole?.dash).toBe(6);
     expect(now.facts.stacks[hole?.stack ?? -1]).toMatchObject(RIVET);
-    // of an issue made when a joint had one stack: that one, and the new one behind it
+    // of a release made when a joint had one stack: that one, and the new one behind it
     expect(now.facts.stacks).toHaveLength(2);
     expect(now.facts.stacks[0]).toMatchObject({ dash: 5, partNumber: 'MS20470AD5-6', name: '' });
     expect(now.holes.filter(({ number }) => number !== 3)).toEqual(
-      ISSUE.holes.filter(({ number }) => number !== 3)
+      RELEASE.holes.filter(({ number }) => number !== 3)
     );
-    expect(now.heldOpen).toEqual(ISSUE.heldOpen);
+    expect(now.heldOpen).toEqual(RELEASE.heldOpen);
   });
 
   it('has its own stacks where it has some', () => {
     const stack = { ...RIVET, name: 'the far half', dimpledThrough: true, raisedIn: 0, wideIn3: 0 };
-    const own = { ...ISSUE, facts: { ...ISSUE.facts, stacks: [stack] } };
+    const own = { ...RELEASE, facts: { ...RELEASE.facts, stacks: [stack] } };
     const { facts } = asReworked(own, state(replaced(3)));
     expect(facts.stacks).toEqual([stack, { ...stack, ...RIVET }]);
     // a hole of a stack that it has not stays as it is
@@ -57,19 +57,21 @@ describe('an issue with what rework has made of it', () => {
 
   it('has no rivet where a blind fastener went in, and is as it was before while nothing is decided', () => {
     const blind = reworkOf(3, { readyAt: 2000, blind: { fastener: 'blind, 5/32' } as never });
-    const now = asReworked(ISSUE, state(blind));
+    const now = asReworked(RELEASE, state(blind));
     expect(now.holes.map(({ number }) => number)).not.toContain(3);
     expect(now.heldOpen.slice(-1)).toMatchObject([{ number: 3, reason: 'blind, 5/32' }]);
-    expect(now.heldOpen).toHaveLength(ISSUE.heldOpen.length + 1);
+    expect(now.heldOpen).toHaveLength(RELEASE.heldOpen.length + 1);
     // the same size again, or nothing decided
-    expect(asReworked(ISSUE, state(reworkOf(3, { readyAt: 2000 })))).toBe(ISSUE);
+    expect(asReworked(RELEASE, state(reworkOf(3, { readyAt: 2000 })))).toBe(RELEASE);
     // out again: what went in after the first time stands until the second is decided
     const again = reworkOf(3, { outs: 2, outAt: 3000, before: replaced(3) });
-    expect(asReworked(ISSUE, state(again)).holes.find(({ number }) => number === 3)?.dash).toBe(6);
-    expect(beforeRemoval(ISSUE, state(again), 3).hole?.dash).toBe(6);
-    expect(beforeRemoval(ISSUE, state(replaced(3)), 3).hole?.dash).toBe(5);
-    expect(beforeRemoval(ISSUE, NO_REWORK, 3).hole?.dash).toBe(5);
-    expect(beforeRemoval(ISSUE, NO_REWORK, 99).hole).toBeUndefined();
+    expect(asReworked(RELEASE, state(again)).holes.find(({ number }) => number === 3)?.dash).toBe(
+      6
+    );
+    expect(beforeRemoval(RELEASE, state(again), 3).hole?.dash).toBe(6);
+    expect(beforeRemoval(RELEASE, state(replaced(3)), 3).hole?.dash).toBe(5);
+    expect(beforeRemoval(RELEASE, NO_REWORK, 3).hole?.dash).toBe(5);
+    expect(beforeRemoval(RELEASE, NO_REWORK, 99).hole).toBeUndefined();
   });
 });
 

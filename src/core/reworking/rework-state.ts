@@ -1,4 +1,4 @@
-import type { Issue, IssuedHole } from '../release/release.ts';
+import type { Release, ReleasedHole } from '../release/release.ts';
 import type { HoleDecision } from './decide-hole.ts';
 import type { HoleReading } from './hole-readings.ts';
 import type { ReplacedRivet } from './replaced-rivet.ts';
@@ -78,33 +78,33 @@ export const sinceOf = ({ holes }: ReworkState): Map<number, number> =>
     )
   );
 
-/** What was in a hole, or was to go in, at an instant; null while it was as issued. */
+/** What was in a hole, or was to go in, at an instant; null while it was as released. */
 function versionAt(now: HoleRework, atMs: number): HoleRework | null {
   const { readyAt, rivet, blind, before } = now;
   if (readyAt !== null && readyAt <= atMs) return rivet !== null || blind !== null ? now : null;
   return before && versionAt(before, atMs);
 }
 
-/** What of an issue rework is read on. */
-export type Layout = Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
+/** What of a release rework is read on. */
+export type Layout = Pick<Release, 'facts' | 'holes' | 'heldOpen'>;
 
 /**
- * An issue with what rework has made of it: another size, length or hole where a rivet was replaced, and no rivet where a
- * blind fastener went in. Everything that reads an issue (order, batches, verdicts, bills) reads this.
+ * A release with what rework has made of it: another size, length or hole where a rivet was replaced, and no rivet where a
+ * blind fastener went in. Everything that reads a release (order, batches, verdicts, bills) reads this.
  *
  * @param atMs as it was at an instant; the present where left out
  */
 export function asReworked<I extends Layout>(
-  issue: I,
+  release: I,
   { holes: reworked }: ReworkState,
   atMs = Infinity
 ): I {
   const changed = [...reworked.values()].flatMap((now) => versionAt(now, atMs) ?? []);
-  if (changed.length === 0) return issue;
-  const stacks = [...stacksOf(issue)];
-  const heldOpen = [...issue.heldOpen];
+  if (changed.length === 0) return release;
+  const stacks = [...stacksOf(release)];
+  const heldOpen = [...release.heldOpen];
   const byHole = new Map(changed.map((one) => [one.hole, one]));
-  const holes = issue.holes.flatMap((hole): IssuedHole[] => {
+  const holes = release.holes.flatMap((hole): ReleasedHole[] => {
     const now = byHole.get(hole.number);
     if (!now) return [hole];
     if (now.blind) {
@@ -119,11 +119,11 @@ export function asReworked<I extends Layout>(
     stacks.push({ ...was, ...rivet });
     return [{ ...hole, dash: rivet.dash, stack: stacks.length - 1 }];
   });
-  return { ...issue, facts: { ...issue.facts, stacks }, holes, heldOpen };
+  return { ...release, facts: { ...release.facts, stacks }, holes, heldOpen };
 }
 
-/** The stacks of an issue; of one made when a joint had one, that one. */
-function stacksOf({ facts }: Layout): Issue['facts']['stacks'] {
+/** The stacks of a release; of one made when a joint had one, that one. */
+function stacksOf({ facts }: Layout): Release['facts']['stacks'] {
   if (facts.stacks.length > 0) return facts.stacks;
   const { dash, partNumber, lengthIn, holeIn } = facts;
   return [
@@ -163,12 +163,12 @@ export function emptyAt({ holes }: ReworkState, hole: number, atMs: number): boo
   return now.readyAt === null || now.readyAt > atMs;
 }
 
-/** A hole as it was before its rivet came out last, with the facts it is read by; undefined where it is none of the issue's. */
+/** A hole as it was before its rivet came out last, with the facts it is read by; undefined where it is none of the release's. */
 export function beforeRemoval(
   subject: Layout,
   state: ReworkState,
   number: number
-): { facts: Issue['facts']; hole: IssuedHole | undefined } {
+): { facts: Release['facts']; hole: ReleasedHole | undefined } {
   const before = state.holes.get(number)?.before ?? null;
   const holes = before ? new Map([[number, before]]) : new Map<number, HoleRework>();
   const { facts, holes: present } = asReworked(subject, { ...state, holes });

@@ -1,5 +1,5 @@
 import { flushAt } from '../release/flush-at.ts';
-import type { IssuedFacts, IssuedHole } from '../release/release.ts';
+import type { ReleasedFacts, ReleasedHole } from '../release/release.ts';
 import type { ReplacedRivet } from './replaced-rivet.ts';
 import type { ReworkStep } from './rework-moves.ts';
 
@@ -12,8 +12,8 @@ import type { ReworkStep } from './rework-moves.ts';
  * @source prepare and rework
  */
 export function stepsAsked(
-  facts: Pick<IssuedFacts, 'head' | 'rules'>,
-  hole: Pick<IssuedHole, 'dash' | 'room'>,
+  facts: Pick<ReleasedFacts, 'head' | 'rules'>,
+  hole: Pick<ReleasedHole, 'dash' | 'room'>,
   rivet: Pick<ReplacedRivet, 'dash'> | null,
   tooSmall = false
 ): ReworkStep[] {

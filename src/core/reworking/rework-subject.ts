@@ -28,7 +28,7 @@ export const ReworkFrozen = z
 export type ReworkFrozen = z.output<typeof ReworkFrozen>;
 export type ReworkEvent = Recorded<ReworkMove, ReworkFrozen>;
 
-/** What rework is held against: an issue, and whether it is signed. */
+/** What rework is held against: a release, and whether it is signed. */
 export interface ReworkSubject extends Layout {
   signed?: { by: string } | null;
   /** holes that have a rivet now; left out where the server says */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Issue } from '../release/release';
+import type { Release } from '../release/release';
 import { surroundings } from './surroundings';
 
 const hole = (number: number, xIn: number, yIn = 0.4) => ({ number, xIn, yIn, stack: 0, dash: 4 });
@@ -7,7 +7,7 @@ const layout = {
   facts: { widthIn: 6, overlapIn: 0.8, holeIn: 0.1285, stacks: [] },
   holes: [hole(1, 0.4), hole(2, 1.3), hole(3, 5.6)],
   heldOpen: [{ ...hole(4, 0.9), reason: 'latch' }]
-} as unknown as Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
+} as unknown as Pick<Release, 'facts' | 'holes' | 'heldOpen'>;
 
 describe('what lies around a hole', () => {
   it('is every hole and edge within nine diameters, to scale', () => {

@@ -1,5 +1,5 @@
 import { rivetSize } from '../catalog/rivets.ts';
-import type { Issue } from '../release/release.ts';
+import type { Release } from '../release/release.ts';
 
 /** One hole of a close-up; inches from the corner of the window. */
 export interface HoleAround {
@@ -29,7 +29,7 @@ const SEEN_D = 9;
  * @returns null where there is no such hole
  */
 export function surroundings(
-  { facts, holes, heldOpen }: Pick<Issue, 'facts' | 'holes' | 'heldOpen'>,
+  { facts, holes, heldOpen }: Pick<Release, 'facts' | 'holes' | 'heldOpen'>,
   number: number
 ): Surroundings | null {
   const all = [

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Bench, ISSUE, OUT } from '../../../tests/support/rework-bench.ts';
+import { Bench, RELEASE, OUT } from '../../../tests/support/rework-bench.ts';
 import { whyNot } from '../../../tests/support/why-not.ts';
 import { askedInstead } from './held-back';
 
@@ -12,7 +12,7 @@ const [ADA, BO, CY] = [7, 8, 9].map((last) => `6b1f6e0e-93ad-4d5a-9c3c-000000000
   string
 ];
 const subject = {
-  ...ISSUE,
+  ...RELEASE,
   inspectors: new Set([CY]),
   leads: new Set([CY]),
   looks: new Map([

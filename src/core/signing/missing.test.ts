@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { HoleEvent } from '../inspect/hole-events';
-import type { HeldOpenHole, IssuedFacts, IssuedHole } from '../release/release';
+import type { HeldOpenHole, ReleasedFacts, ReleasedHole } from '../release/release';
 import { NO_REWORK, type HoleRework } from '../reworking/rework-state';
 import { missingToSign } from './missing';
 import {
@@ -21,7 +21,7 @@ describe('what is missing before a signature', () => {
     const of = (stage: HoleRework['stage'] | null, looks: ('ring' | null)[] | null) =>
       missingToSign(
         matter({
-          issue: { ...matter().issue, heldOpen: [open] },
+          release: { ...matter().release, heldOpen: [open] },
           rework: {
             ...NO_REWORK,
             holes: stage === null ? new Map() : new Map([[9, rework(9, stage)]]),
@@ -124,7 +124,7 @@ describe('what is missing before a signature', () => {
         stacks: [],
         predictedIn3: null,
         rules: { checking }
-      }) as unknown as IssuedFacts;
+      }) as unknown as ReleasedFacts;
     const drive = {
       ...drove(1, 2, 3),
       holes: new Map(
@@ -138,7 +138,7 @@ describe('what is missing before a signature', () => {
     );
     const must = (checking: string) =>
       missingToSign(
-        matter({ issue: { facts: facts(checking), holes: HOLES, heldOpen: [] }, drive, states })
+        matter({ release: { facts: facts(checking), holes: HOLES, heldOpen: [] }, drive, states })
       ).must;
     expect(must('another')).toEqual([{ code: 'heads-by-driver', holes: [2] }]);
     expect(must('anyone')).toEqual([]);
@@ -158,15 +158,15 @@ describe('what is missing before a signature', () => {
     });
     const { must, told } = missingToSign(
       matter({
-        issue: {
+        release: {
           facts: {
             stacks: [],
             predictedIn3: null,
             keptClosed: 'Ilse, sheet 2',
             throughPlastic: 'sleeves, sheet QR-3'
-          } as unknown as IssuedFacts,
+          } as unknown as ReleasedFacts,
           holes: HOLES,
-          heldOpen: [{ number: 9, reason: 'latch' } as IssuedHole & { reason: string }]
+          heldOpen: [{ number: 9, reason: 'latch' } as ReleasedHole & { reason: string }]
         },
         drive: {
           ...drove(1, 2, 3),

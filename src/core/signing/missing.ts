@@ -2,12 +2,12 @@ import { headVolumeIn3, isImpossible } from '../inspect/head-report.ts';
 import { headStanding, placesAsked } from '../inspect/head-standing.ts';
 import { isMeasured, type HoleEvent } from '../inspect/hole-events.ts';
 import { expiredHoles, hitsOf } from '../driving/drive-events.ts';
-import { predictedHeadIn3, type Issue, type IssuedHole } from '../release/release.ts';
+import { predictedHeadIn3, type Release, type ReleasedHole } from '../release/release.ts';
 import { countRelease } from '../releases/release-count.ts';
 import { isAnotherRivet } from '../releases/since-release.ts';
 import { blindStanding, type BlindStanding } from '../reworking/blind-rivets.ts';
 import { drivenInQuestion } from '../reworking/held-back.ts';
-import { issuedRivet } from '../reworking/replaced-rivet.ts';
+import { releasedRivet } from '../reworking/replaced-rivet.ts';
 import type { ReworkState } from '../reworking/rework-state.ts';
 import { InspectionPlace } from '../rules/inspection.ts';
 import { checksOwnWork } from '../rules/own-work.ts';
@@ -20,7 +20,7 @@ export interface Missing {
 }
 
 /** Whether a look read more metal in a head than its rivet had. */
-function holdsTooMuch(look: HoleEvent, facts: Issue['facts'], hole: IssuedHole): boolean {
+function holdsTooMuch(look: HoleEvent, facts: Release['facts'], hole: ReleasedHole): boolean {
   const predictedIn3 = isMeasured(look) ? predictedHeadIn3(facts, hole) : null;
   return (
     isMeasured(look) &&
@@ -30,13 +30,13 @@ function holdsTooMuch(look: HoleEvent, facts: Issue['facts'], hole: IssuedHole):
 }
 
 /** Rivets that were taken out and another put in, by what was released and what is in now: the same again among them. */
-function replacedRivets({ facts, holes }: SignedMatter['issued'], rework: ReworkState): Told[] {
+function replacedRivets({ facts, holes }: SignedMatter['asReleased'], rework: ReworkState): Told[] {
   const byParts = new Map<string, Extract<Told, { code: 'replaced' }>>();
   for (const hole of holes) {
     const rivet = rework.holes.get(hole.number)?.rivet;
     if (!rivet) continue;
     const now = rivet.partNumber;
-    const was = issuedRivet(facts, hole).partNumber;
+    const was = releasedRivet(facts, hole).partNumber;
     const told = byParts.get(`${was} ${now}`) ?? { code: 'replaced', was, now, holes: [] };
     told.holes.push(hole.number);
     byParts.set(`${was} ${now}`, told);
@@ -46,10 +46,10 @@ function replacedRivets({ facts, holes }: SignedMatter['issued'], rework: Rework
 
 /** What both lists rest on. */
 function readingOf(matter: SignedMatter) {
-  const { issue, states } = matter;
+  const { release, states } = matter;
   return {
     count: countRelease(matter),
-    numbers: issue.holes.map(({ number }) => number),
+    numbers: release.holes.map(({ number }) => number),
     seen: (hole: number) => states.get(hole)?.last ?? null
   };
 }
@@ -57,25 +57,25 @@ type Reading = ReturnType<typeof readingOf>;
 
 /** Heads whose verdict rests on some of their looks: without those it would come to something else. */
 const restingOn = (
-  { issue, states }: SignedMatter,
+  { release, states }: SignedMatter,
   which: (look: HoleEvent) => boolean
 ): number[] =>
-  issue.holes.flatMap((hole) => {
+  release.holes.flatMap((hole) => {
     const state = states.get(hole.number);
     if (!state?.standing) return [];
     const others = state.counted.filter((look) => !which(look));
     const rests =
       others.length < state.counted.length &&
-      headStanding(others, placesAsked(issue.facts, hole))?.verdict !== state.standing.verdict;
+      headStanding(others, placesAsked(release.facts, hole))?.verdict !== state.standing.verdict;
     return rests ? [hole.number] : [];
   });
 
-/** What keeps an issue from being signed. */
+/** What keeps a release from being signed. */
 function mustOf(matter: SignedMatter, { count }: Reading): Must[] {
-  const { issue, drive, rework } = matter;
+  const { release, drive, rework } = matter;
   const blindsAt = (standing: BlindStanding): number[] =>
-    issue.heldOpen.flatMap(({ number, blind }) =>
-      blind && blindStanding(rework.blinds.get(number), issue.facts) === standing ? [number] : []
+    release.heldOpen.flatMap(({ number, blind }) =>
+      blind && blindStanding(rework.blinds.get(number), release.facts) === standing ? [number] : []
     );
   const answered = (hole: number) => rework.holes.get(hole)?.stage === 'blind';
   const must: Must[] = [
@@ -91,7 +91,7 @@ function mustOf(matter: SignedMatter, { count }: Reading): Must[] {
       // a driver's tap may come in after their look: what the rule asks is held here once more
       code: 'heads-by-driver',
       holes: restingOn(matter, ({ hole, person }) =>
-        checksOwnWork(issue.facts.rules, drive.holes.get(hole)?.people, person)
+        checksOwnWork(release.facts.rules, drive.holes.get(hole)?.people, person)
       )
     },
     { code: 'blinds-bad', holes: blindsAt('bad') },
@@ -119,9 +119,9 @@ const whenAny = <T extends Told & { holes: number[] }>(told: T): Told[] =>
   told.holes.length > 0 ? [told] : [];
 
 /** Open holes, old work, what stays as it is, and what the releases before left. */
-function toldOfReleases({ issue, rework, left, earlier, since, oldWork }: SignedMatter): Told[] {
+function toldOfReleases({ release, rework, left, earlier, since, oldWork }: SignedMatter): Told[] {
   return [
-    ...issue.heldOpen.map(({ number: hole, reason, blind }): Told => ({
+    ...release.heldOpen.map(({ number: hole, reason, blind }): Told => ({
       code: 'held-open',
       hole,
       reason,
@@ -130,7 +130,7 @@ function toldOfReleases({ issue, rework, left, earlier, since, oldWork }: Signed
     ...(oldWork.findings > 0 ? [{ code: 'old-work' as const, ...oldWork }] : []),
     ...whenAny({
       code: 'left-as-is',
-      holes: issue.holes.flatMap(({ number }) => (left.has(number) ? [number] : []))
+      holes: release.holes.flatMap(({ number }) => (left.has(number) ? [number] : []))
     }),
     ...earlier.map((one): Told => ({ code: 'earlier-rework', ...one })),
     ...(since === null
@@ -197,11 +197,14 @@ function toldOfDriving({ drive, rework, withoutLot }: SignedMatter, { numbers, c
 }
 
 /** Readings to be known of, and steps of rework that nobody ticked. */
-const toldOfReadings = ({ issue, states, rework }: SignedMatter, { numbers }: Reading): Told[] => [
+const toldOfReadings = (
+  { release, states, rework }: SignedMatter,
+  { numbers }: Reading
+): Told[] => [
   ...whenAny({
     code: 'more-metal',
-    holes: issue.holes.flatMap((hole) =>
-      states.get(hole.number)?.ofRivet.some((look) => holdsTooMuch(look, issue.facts, hole))
+    holes: release.holes.flatMap((hole) =>
+      states.get(hole.number)?.ofRivet.some((look) => holdsTooMuch(look, release.facts, hole))
         ? [hole.number]
         : []
     )
@@ -222,8 +225,8 @@ const toldOfReadings = ({ issue, states, rework }: SignedMatter, { numbers }: Re
 ];
 
 /** What the release rests on: settings, rules, words of data holders, steps, a joint that has changed. */
-function toldOfGrounds({ issue, settings, steps, changedTo }: SignedMatter): Told[] {
-  const { bound, throughPlastic, keptClosed } = issue.facts;
+function toldOfGrounds({ release, settings, steps, changedTo }: SignedMatter): Told[] {
+  const { bound, throughPlastic, keptClosed } = release.facts;
   return [
     ...settings.map((setting): Told => ({ code: 'setting-open', ...setting })),
     ...(bound ?? []).map((rule): Told => ({ code: 'bound-rule', ...rule })),
@@ -240,7 +243,7 @@ function toldOfGrounds({ issue, settings, steps, changedTo }: SignedMatter): Tol
 
 /** Looks that were voided, rivets replaced, hands that were named or sent for, and what was not looked at. */
 function toldOfInspection(
-  { issued, states, rework, named, sent }: SignedMatter,
+  { asReleased, states, rework, named, sent }: SignedMatter,
   { count, numbers, seen }: Reading
 ): Told[] {
   const isDue = (hole: number) => count.due.includes(hole);
@@ -264,7 +267,7 @@ function toldOfInspection(
         return state !== undefined && state.valid.length < state.all.length;
       })
     }),
-    ...replacedRivets(issued, rework),
+    ...replacedRivets(asReleased, rework),
     ...named.map((one): Told => ({ code: 'named-only', ...one })),
     ...sent.map((one): Told => ({ code: 'sent-by-another', ...one })),
     ...InspectionPlace.options.flatMap((place) =>
@@ -289,7 +292,7 @@ function toldOfInspection(
 }
 
 /**
- * What is missing before an issue can be signed, and what whoever signs it has to know.
+ * What is missing before a release can be signed, and what whoever signs it has to know.
  *
  * @source record: nothing is signed while a question is open
  */

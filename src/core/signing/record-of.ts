@@ -4,7 +4,7 @@ import type { ColdBatchFacts } from '../driving/cold-of.ts';
 import { rivetOfHole } from '../driving/rivet-of-hole.ts';
 import { rivetRuns } from '../driving/rivet-runs.ts';
 import type { Recorded, Stamped } from '../events/stream.ts';
-import type { Issue } from '../release/release.ts';
+import type { Release } from '../release/release.ts';
 import type { OldWorkEvent } from '../old-work/old-work-stream.ts';
 import type { ReleaseNow } from '../releases/release-now.ts';
 import type { SinceRelease } from '../releases/since-release.ts';
@@ -32,8 +32,8 @@ export interface RecordedSetting {
 export interface RecordMatter {
   joint: JointRecord['joint'];
   /** as released, as it stands, and what was logged of it */
-  release: Pick<ReleaseNow, 'issue' | 'rework' | 'order'> & {
-    issued: Issue;
+  opened: Pick<ReleaseNow, 'release' | 'rework' | 'order'> & {
+    asReleased: Release;
     definition: unknown;
     rules: unknown;
     since: SinceRelease | null;
@@ -66,15 +66,15 @@ function foundOf(found: ToolState['found']): FoundTool | null {
 }
 
 /** What is in each hole now, by its number. */
-const holesOf = ({ issue, rework }: RecordMatter['release']): JointRecord['holes'] =>
+const holesOf = ({ release, rework }: RecordMatter['opened']): JointRecord['holes'] =>
   [
-    ...issue.holes.map((hole) => {
+    ...release.holes.map((hole) => {
       const { number, row, xIn, yIn, markIn, dash, room } = hole;
-      const { partNumber, gripIn, lengthIn, holeIn } = rivetOfHole(issue.facts, hole);
+      const { partNumber, gripIn, lengthIn, holeIn } = rivetOfHole(release.facts, hole);
       const place = { number, row, xIn, yIn, markIn, dash, room };
       return { ...place, partNumber, gripIn, lengthIn, holeIn, heldOpen: '' };
     }),
-    ...issue.heldOpen.map((hole) => {
+    ...release.heldOpen.map((hole) => {
       const { number, row, xIn, yIn, markIn, dash, room, gripIn, reason } = hole;
       return {
         ...{ number, row, xIn, yIn, markIn, dash, room, gripIn },
@@ -83,7 +83,7 @@ const holesOf = ({ issue, rework }: RecordMatter['release']): JointRecord['holes
         holeIn: null,
         heldOpen: reason === '' ? 'held open' : reason,
         ...(hole.blind
-          ? { blind: blindOnRecord(hole.blind, rework.blinds.get(number), issue.facts) }
+          ? { blind: blindOnRecord(hole.blind, rework.blinds.get(number), release.facts) }
           : {})
       };
     })
@@ -96,17 +96,18 @@ const holesOf = ({ issue, rework }: RecordMatter['release']): JointRecord['holes
  * @source record
  */
 export function recordOf(matter: RecordMatter): JointRecord {
-  const { joint, release, settings, oldWork, steps, told, signed } = matter;
-  const { issued, issue, definition, rules, since, batches, driving, heads, reworks } = release;
-  const runs = rivetRuns(issue);
-  const { id, number, revision, issuedAt, issuedBy, facts } = issued;
+  const { joint, opened, settings, oldWork, steps, told, signed } = matter;
+  const { asReleased, release, definition, rules, since, batches, driving, heads, reworks } =
+    opened;
+  const runs = rivetRuns(release);
+  const { id, number, revision, issuedAt, issuedBy, facts } = asReleased;
   return {
     format: 'zanjador-record',
     version: 1,
     joint,
     release: { id, number, revision, issuedAt, issuedBy, definition, rules, facts, since },
-    holes: holesOf(release),
-    order: [...release.order],
+    holes: holesOf(opened),
+    order: [...opened.order],
     driving: driving.map(carried),
     batches: [...batches],
     settings: settings.map(({ id: setting, setup, run, begunAt, by, state }) => ({

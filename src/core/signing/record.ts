@@ -3,7 +3,7 @@ import { HeadJudged } from '../inspect/head-judged.ts';
 import { HoleLook } from '../inspect/hole-look.ts';
 import { DriveFrozen } from '../driving/drive-events.ts';
 import { DriveMove } from '../driving/drive-move.ts';
-import { IssuedFacts, IssuedRoom } from '../release/release.ts';
+import { ReleasedFacts, ReleasedRoom } from '../release/release.ts';
 import { OldWorkMove } from '../old-work/old-work-stream.ts';
 import { OpenBlind } from '../plan/open-blind.ts';
 import { ReworkFrozen } from '../reworking/rework-subject.ts';
@@ -30,7 +30,7 @@ const RecordedHole = z.strictObject({
   gripIn: z.number().nullable(),
   lengthIn: z.number().nullable(),
   holeIn: z.number().nullable(),
-  room: IssuedRoom.nullable(),
+  room: ReleasedRoom.nullable(),
   /** why it gets no rivet; empty where it does */
   heldOpen: z.string(),
   /** the blind rivet planned or approved for it, which is in no strength and no count; left out where there is none */
@@ -65,7 +65,7 @@ export const JointRecord = z.strictObject({
     /** the joint as its fields stood, and the rules it was planned under */
     definition: z.unknown(),
     rules: z.unknown(),
-    facts: IssuedFacts,
+    facts: ReleasedFacts,
     /** what it took over from the release before it, and what changed; null for a first one */
     since: SinceRelease.nullable().default(null)
   }),

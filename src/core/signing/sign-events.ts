@@ -15,7 +15,7 @@ export const SignMove = z.strictObject({
   /** what they were told and accept, each by its key */
   accepted: z.array(z.string().max(120)).max(2000)
 });
-/** What a page sends when an issue is signed. */
+/** What a page sends when a release is signed. */
 export type SignMove = z.output<typeof SignMove>;
 export type SignEvent = Recorded<SignMove, null>;
 
@@ -32,7 +32,7 @@ export interface SignSubject {
   lastAt: number;
 }
 
-/** The signature of an issue; there is one, and nothing takes it back: what comes after is a new release. */
+/** The signature of a release; there is one, and nothing takes it back: what comes after is a new release. */
 export const signStream = defineStream<SignSubject, SignMove, null, SignEvent | null>({
   name: 'sign',
   Move: SignMove,

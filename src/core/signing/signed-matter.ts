@@ -2,7 +2,7 @@ import type { HoleState } from '../inspect/hole-events.ts';
 import type { NextHead } from '../inspect/next-head.ts';
 import type { DriveEvent, DriveState } from '../driving/drive-events.ts';
 import { namedStill } from '../driving/named-still.ts';
-import type { Issue } from '../release/release.ts';
+import type { Release } from '../release/release.ts';
 import type { SinceRelease } from '../releases/since-release.ts';
 import type { ReworkState } from '../reworking/rework-state.ts';
 
@@ -50,12 +50,12 @@ export function namedByOthers(
   return sentByOthers(pairs).map(({ by, sentBy, holes }) => ({ by: sentBy, named: by, holes }));
 }
 
-/** Everything that an issue came to, as signing weighs it. */
+/** Everything that a release came to, as signing weighs it. */
 export interface SignedMatter {
   /** as released */
-  issued: Pick<Issue, 'facts' | 'holes'>;
+  asReleased: Pick<Release, 'facts' | 'holes'>;
   /** as reworked */
-  issue: Pick<Issue, 'facts' | 'holes' | 'heldOpen'>;
+  release: Pick<Release, 'facts' | 'holes' | 'heldOpen'>;
   drive: DriveState;
   states: ReadonlyMap<number, HoleState>;
   rework: ReworkState;
@@ -78,6 +78,6 @@ export interface SignedMatter {
   steps: { done: number; of: number } | null;
   /** findings of service on the joint, and those of them that are open: they count for no release */
   oldWork: { findings: number; open: number };
-  /** the joint's present revision, where it is another than the issue's */
+  /** the joint's present revision, where it is another than the release's */
   changedTo: number | null;
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { holeStates, type HoleEvent } from '../inspect/hole-events';
 import { NOT_DRIVEN } from '../driving/drive-events';
-import type { IssuedFacts } from '../release/release';
+import type { ReleasedFacts } from '../release/release';
 import type { SinceRelease } from '../releases/since-release';
 import { NO_REWORK, type HoleRework, type Referral } from '../reworking/rework-state';
 import { missingToSign } from './missing';
@@ -20,7 +20,7 @@ import {
 
 describe('what whoever signs is told', () => {
   it('tells what of a head nobody looked at, place by place, where the sampling wants nothing of it', () => {
-    const rules = { inspect: ['manufactured', 'sheet'] } as unknown as IssuedFacts['rules'];
+    const rules = { inspect: ['manufactured', 'sheet'] } as unknown as ReleasedFacts['rules'];
     const facts = {
       keptClosed: null,
       throughPlastic: null,
@@ -28,7 +28,7 @@ describe('what whoever signs is told', () => {
       stacks: [],
       predictedIn3: null,
       rules
-    } as unknown as IssuedFacts;
+    } as unknown as ReleasedFacts;
     const asked = new Map(
       [1, 2, 3].map((hole) => [hole, ['shop', 'manufactured', 'sheet'] as const])
     );
@@ -41,9 +41,9 @@ describe('what whoever signs is told', () => {
       ],
       { asked }
     );
-    const issue = { facts, holes: HOLES, heldOpen: [] };
+    const release = { facts, holes: HOLES, heldOpen: [] };
     const told = (changes: Partial<SignedMatter> = {}) =>
-      missingToSign(matter({ issue, states, ...changes })).told;
+      missingToSign(matter({ release, states, ...changes })).told;
     expect(told()).toEqual([
       { code: 'not-complete', place: 'manufactured', holes: [1] },
       { code: 'not-complete', place: 'sheet', holes: [1, 2] }
@@ -53,12 +53,12 @@ describe('what whoever signs is told', () => {
 
   it('tells every rivet that was replaced, by what was released and what is in', () => {
     const rivet = (partNumber: string) => ({ dash: 5, partNumber, lengthIn: 0.4, holeIn: 0.16 });
-    const facts = { partNumber: 'P4', stacks: [] } as unknown as IssuedFacts;
+    const facts = { partNumber: 'P4', stacks: [] } as unknown as ReleasedFacts;
     const now = (hole: number, partNumber: string) =>
       [hole, { ...rework(hole, 'ready'), rivet: rivet(partNumber) } as HoleRework] as const;
     const { told } = missingToSign(
       matter({
-        issued: { facts, holes: HOLES },
+        asReleased: { facts, holes: HOLES },
         rework: { ...NO_REWORK, holes: new Map([now(3, 'P5'), now(1, 'P5'), now(2, 'P4')]) }
       })
     );
@@ -73,14 +73,14 @@ describe('what whoever signs is told', () => {
     const told = (predictedIn3: number) =>
       missingToSign(
         matter({
-          issue: {
+          release: {
             facts: {
               keptClosed: null,
               throughPlastic: null,
               bound: null,
               stacks: [],
               predictedIn3
-            } as unknown as IssuedFacts,
+            } as unknown as ReleasedFacts,
             holes: HOLES,
             heldOpen: []
           }

@@ -16,7 +16,7 @@ export const Must = z.discriminatedUnion('code', [
   z.strictObject({ code: z.literal('blinds-not-in'), holes }),
   z.strictObject({ code: z.literal('referrals-open'), holes, count: z.number().int() })
 ]);
-/** What keeps an issue from being signed. */
+/** What keeps a release from being signed. */
 export type Must = z.output<typeof Must>;
 
 export const Told = z.discriminatedUnion('code', [

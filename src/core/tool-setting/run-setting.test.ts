@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { untried } from '../trial-setting/trial-stream';
 import { rivetRuns } from '../driving/rivet-runs';
-import { IssuedFacts, type IssuedHole } from '../release/release';
+import { ReleasedFacts, type ReleasedHole } from '../release/release';
 import {
   gunForRun,
   headGripIn,
@@ -14,7 +14,7 @@ import type { ToolState } from './tool-moves';
 
 const PART = 'MS20470AD5-6';
 const facts = (stack: object = {}) =>
-  IssuedFacts.parse({
+  ReleasedFacts.parse({
     dash: 5,
     head: 'universal',
     partNumber: PART,
@@ -37,7 +37,7 @@ const facts = (stack: object = {}) =>
       }
     ]
   });
-const hole = (number: number, gripIn: number): IssuedHole => ({
+const hole = (number: number, gripIn: number): ReleasedHole => ({
   number,
   row: 1,
   xIn: number,
@@ -49,15 +49,15 @@ const hole = (number: number, gripIn: number): IssuedHole => ({
   room: null
 });
 const holes = [hole(1, 0.16), hole(2, 0.1715), hole(3, 0.165)];
-const issue = { facts: facts(), holes };
-const [run] = rivetRuns(issue);
+const release = { facts: facts(), holes };
+const [run] = rivetRuns(release);
 if (!run) throw new Error('no run');
 const SQUEEZER = { name: 'air squeezer', turnIn: 0.06, divisionsPerTurn: 8 };
 const NOW = { at: '2031-03-04T09:00:00Z', gripIn: null, lot: null };
 
 describe('a tool set for a run', () => {
   it('is set at its largest grip, with all that its head rests on', () => {
-    expect(squeezerForRun(issue, run, SQUEEZER, 'K-20')).toEqual({
+    expect(squeezerForRun(release, run, SQUEEZER, 'K-20')).toEqual({
       tool: 'squeezer',
       ...SQUEEZER,
       dash: 5,
@@ -71,14 +71,14 @@ describe('a tool set for a run', () => {
       wideIn3: 0,
       lot: 'K-20'
     });
-    expect(gunForRun(issue, run, { name: 'gun 3X', set: 'cup', bar: '' }, '')).toMatchObject({
+    expect(gunForRun(release, run, { name: 'gun 3X', set: 'cup', bar: '' }, '')).toMatchObject({
       tool: 'gun',
       set: 'cup',
       gripIn: 0.1715
     });
   });
 
-  it('reckons in issues of a school’s time what that added to the sheets', () => {
+  it('reckons in releases of a school’s time what that added to the sheets', () => {
     const older = { facts: facts({ dimpledThrough: null, raisedIn: 0.055 }) };
     expect(headGripIn(older, hole(1, 0.16))).toBeCloseTo(0.215, 12);
     expect(squeezerForRun(older, run, SQUEEZER, '').gripIn).toBeCloseTo(0.2265, 12);
@@ -91,7 +91,7 @@ describe('the setting that a run is driven with', () => {
     work: '',
     run: run.key,
     turnedAt: null,
-    setup: squeezerForRun(issue, run, SQUEEZER, ''),
+    setup: squeezerForRun(release, run, SQUEEZER, ''),
     state: untried(),
     ...change
   });
@@ -101,10 +101,10 @@ describe('the setting that a run is driven with', () => {
   };
 
   it('is the latest of its own that stands', () => {
-    expect(settingOfRun(issue, run, [], NOW)).toBeNull();
-    expect(settingOfRun(issue, run, [setting({ run: 'MS20470AD5-7' })], NOW)).toBeNull();
+    expect(settingOfRun(release, run, [], NOW)).toBeNull();
+    expect(settingOfRun(release, run, [setting({ run: 'MS20470AD5-7' })], NOW)).toBeNull();
     expect(
-      settingOfRun(issue, run, [setting({ id: 'two', state: withdrawn }), setting()], NOW)
+      settingOfRun(release, run, [setting({ id: 'two', state: withdrawn }), setting()], NOW)
     ).toMatchObject({ setting: { id: 'one' }, changes: [], status: { state: 'trying' } });
     const dies: ToolSetup = {
       tool: 'dies',
@@ -114,7 +114,7 @@ describe('the setting that a run is driven with', () => {
       material: 'x',
       lot: ''
     };
-    expect(settingOfRun(issue, run, [setting({ setup: dies })], NOW)).toBeNull();
+    expect(settingOfRun(release, run, [setting({ setup: dies })], NOW)).toBeNull();
   });
 
   it('names what the release has changed since', () => {

@@ -1,19 +1,19 @@
 import { rivetOfHole } from '../driving/rivet-of-hole.ts';
 import type { RivetRun } from '../driving/rivet-runs.ts';
-import type { Issue, IssuedHole } from '../release/release.ts';
+import type { Release, ReleasedHole } from '../release/release.ts';
 import { looksSame } from '../units/tolerance.ts';
 import type { RememberedTool } from './remembered-tools.ts';
 import { toolStatus, type ToolStatus, type UseNow } from './tool-status.ts';
 import type { GunSetup, HeadSetup, SqueezerSetup } from './tool-setup.ts';
 
-/** The grip that a hole’s head is reckoned from; issues made while a school decided it keep what it adds to the sheets, in. */
-export function headGripIn({ facts }: Pick<Issue, 'facts'>, hole: IssuedHole): number {
+/** The grip that a hole’s head is reckoned from; releases made while a school decided it keep what it adds to the sheets, in. */
+export function headGripIn({ facts }: Pick<Release, 'facts'>, hole: ReleasedHole): number {
   const stack = facts.stacks[hole.stack];
   return rivetOfHole(facts, hole).gripIn + (stack?.dimpledThrough === null ? stack.raisedIn : 0);
 }
 
 /** The rivet of a run as a tool is set for it: at the largest grip, where the least is driven too far. */
-function rivetOfRun({ facts }: Pick<Issue, 'facts'>, run: RivetRun) {
+function rivetOfRun({ facts }: Pick<Release, 'facts'>, run: RivetRun) {
   const thickest = run.holes.reduce((most, hole) =>
     (hole.gripIn ?? facts.gripIn) > (most.gripIn ?? facts.gripIn) ? hole : most
   );
@@ -34,7 +34,7 @@ function rivetOfRun({ facts }: Pick<Issue, 'facts'>, run: RivetRun) {
 
 /** A squeezer of the shop, set for a run. */
 export const squeezerForRun = (
-  issue: Pick<Issue, 'facts'>,
+  release: Pick<Release, 'facts'>,
   run: RivetRun,
   { name, turnIn, divisionsPerTurn }: Pick<SqueezerSetup, 'name' | 'turnIn' | 'divisionsPerTurn'>,
   lot: string
@@ -43,17 +43,17 @@ export const squeezerForRun = (
   name,
   turnIn,
   divisionsPerTurn,
-  ...rivetOfRun(issue, run),
+  ...rivetOfRun(release, run),
   lot
 });
 
 /** A gun of the shop with set and bar, set for a run. */
 export const gunForRun = (
-  issue: Pick<Issue, 'facts'>,
+  release: Pick<Release, 'facts'>,
   run: RivetRun,
   { name, set, bar }: Pick<GunSetup, 'name' | 'set' | 'bar'>,
   lot: string
-): GunSetup => ({ tool: 'gun', name, set, bar, ...rivetOfRun(issue, run), lot });
+): GunSetup => ({ tool: 'gun', name, set, bar, ...rivetOfRun(release, run), lot });
 
 /** In the order one would name them. */
 const RESTS_ON = [
@@ -109,7 +109,7 @@ export interface SettingInUse<S extends RunSetting> {
  * @throws never
  */
 export function settingOfRun<S extends RunSetting>(
-  issue: Pick<Issue, 'facts'>,
+  release: Pick<Release, 'facts'>,
   run: RivetRun,
   settings: readonly S[],
   use: Omit<UseNow, 'turnedAt'>
@@ -119,8 +119,8 @@ export function settingOfRun<S extends RunSetting>(
     if (setting.run !== run.key || state.withdrawn || setup.tool === 'dies') continue;
     const now =
       setup.tool === 'squeezer'
-        ? squeezerForRun(issue, run, setup, '')
-        : gunForRun(issue, run, setup, '');
+        ? squeezerForRun(release, run, setup, '')
+        : gunForRun(release, run, setup, '');
     return {
       setting,
       changes: toolChanges(setup, now),

@@ -19,7 +19,7 @@ export const deviceLinesAt = endpoint({
 /** One picture of the simulated camera at a place on the rod, looking at a row (docs/camera.md). */
 export const cameraLookAt = endpoint({
   method: 'POST',
-  path: ({ issue }: { issue: string }) => `/api/devices/camera/${issue}`,
+  path: ({ release }: { release: string }) => `/api/devices/camera/${release}`,
   request: z.strictObject({
     indexIn: z.number().min(-2400).max(2400),
     row: z.int().min(1).max(100_000)

@@ -2,7 +2,7 @@ import type { Finding, HeadVerdict } from '../../core/inspect/findings.ts';
 
 /** One rivet as a search finds it. */
 export interface FoundRivet {
-  issueId: string;
+  releaseId: string;
   jointId: string;
   joint: string;
   job: string;
@@ -42,7 +42,7 @@ export interface FoundPage {
 
 /** One release as a search finds it. */
 export interface FoundRelease {
-  issueId: string;
+  releaseId: string;
   jointId: string;
   joint: string;
   job: string;

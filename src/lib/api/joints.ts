@@ -53,7 +53,7 @@ export const setRulesAt = endpoint({
   response: z.object({ revision: z.int() })
 });
 
-export const issueJointAt = endpoint({
+export const releaseJointAt = endpoint({
   method: 'POST',
   path: ({ joint }: { joint: string }) => `/api/joints/${joint}/issues`,
   request: z.strictObject({ revision: z.int().min(1) }),

@@ -5,7 +5,7 @@ import { endpoint } from './endpoint.ts';
 /** Says a word to whoever drives the same release; what comes back comes over the stream of the same address. */
 export const sayAt = endpoint({
   method: 'POST',
-  path: ({ issue }: { issue: string }) => `/api/live/${issue}`,
+  path: ({ release }: { release: string }) => `/api/live/${release}`,
   request: Word,
   response: z.strictObject({ said: z.literal(true) })
 });

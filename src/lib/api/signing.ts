@@ -4,7 +4,7 @@ import { endpoint, NOTHING } from './endpoint.ts';
 
 /** Where the newest release of a joint stands before its signature, as the server weighs it. */
 export const SigningView = z.strictObject({
-  issueId: z.uuid(),
+  releaseId: z.uuid(),
   number: z.int(),
   must: z.array(Must),
   told: z.array(Told),

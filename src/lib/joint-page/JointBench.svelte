@@ -36,7 +36,7 @@
   type Props = BenchProps & { children: Snippet };
   let {
     joint,
-    issue,
+    release,
     events,
     driving,
     rework,
@@ -54,9 +54,9 @@
   const preferences = usePreferences();
   const workspace = provideWorkspace(untrack(() => new Workspace(joint)));
   const readyDesk = providePrepareDesk(untrack(() => new PrepareDesk(joint.id, ready, person)));
-  // A new issue gets new desks; what was recorded of one issue stays with it.
-  const release = $derived.by(() => {
-    const current = issue;
+  // A new release gets new desks; what was recorded of one release stays with it.
+  const desks = $derived.by(() => {
+    const current = release;
     if (current === null) return null;
     return untrack(
       () =>
@@ -68,19 +68,19 @@
         )
     );
   });
-  const reworking = $derived(release?.rework ?? null);
-  const drive = $derived(release?.drive ?? null);
-  const desk = $derived(release?.heads ?? null);
+  const reworking = $derived(desks?.rework ?? null);
+  const drive = $derived(desks?.drive ?? null);
+  const desk = $derived(desks?.heads ?? null);
   provideReworkDesk({
     get desk() {
       return reworking;
     }
   });
   /** as released, with what was replaced since */
-  const issueNow = $derived(reworking?.now ?? null);
+  const releaseShown = $derived(reworking?.now ?? null);
   const reworkedHoles = $derived(
-    issue && reworking
-      ? inMetal(workspace.shown?.plan.holes ?? [], issue, reworking.state, since)
+    release && reworking
+      ? inMetal(workspace.shown?.plan.holes ?? [], release, reworking.state, since)
       : []
   );
   const bound = $derived.by(() => {
@@ -96,14 +96,14 @@
     });
   });
   provideReleaseDesk({
-    get issue() {
-      return issueNow;
+    get release() {
+      return releaseShown;
     },
     get desk() {
       return desk;
     },
     get count() {
-      return release?.count ?? null;
+      return desks?.count ?? null;
     },
     get person() {
       return person;
@@ -153,9 +153,9 @@
   });
   const openJoint = $derived({
     workspace,
-    issue: issueNow,
+    release: releaseShown,
     desk,
-    count: release?.count ?? null,
+    count: desks?.count ?? null,
     drive,
     rework: reworking,
     oldWork,
@@ -181,7 +181,7 @@
   let rulesOpen = $state(false);
 
   $effect(() => {
-    const held = release;
+    const held = desks;
     return held ? untrack(() => held.hold()) : undefined;
   });
 
@@ -196,7 +196,7 @@
     const unbind = jointKeys(workspace, preferences, {
       go: (key) => void goto(`/joints/${joint.id}/${key}`),
       holes: () =>
-        (station === 'inspect' ? issueNow?.holes : workspace.shown?.plan.holes)?.map(
+        (station === 'inspect' ? releaseShown?.holes : workspace.shown?.plan.holes)?.map(
           ({ number }) => number
         ) ?? [],
       help: () => (keysOpen = true)

@@ -1,7 +1,7 @@
 import type { Role } from '$core/people/rights.ts';
 import type { HoleEvent } from '$core/inspect/hole-events.ts';
 import type { DriveEvent } from '$core/driving/drive-events.ts';
-import type { Issue } from '$core/release/release.ts';
+import type { Release } from '$core/release/release.ts';
 import type { EnteredJoint } from '$core/kinds/joint.ts';
 import type { SinceRelease } from '$core/releases/since-release.ts';
 import type { ReworkEvent } from '$core/reworking/rework-subject.ts';
@@ -25,7 +25,7 @@ export interface BenchProps {
     savedBy: string | null;
     profile: RuleProfile;
   };
-  issue: Issue | null;
+  release: Release | null;
   events: HoleEvent[];
   driving: DriveEvent[];
   rework: ReworkEvent[];

@@ -1,7 +1,7 @@
 import type { HoleEvent } from '$core/inspect/hole-events.ts';
 import type { DriveEvent } from '$core/driving/drive-events.ts';
 import { countRelease, type ReleaseCount } from '$core/releases/release-count.ts';
-import type { Issue } from '$core/release/release.ts';
+import type { Release } from '$core/release/release.ts';
 import type { ShopFigures } from '$core/prepare/shop-figures.ts';
 import type { ReworkEvent } from '$core/reworking/rework-subject.ts';
 import { InspectDesk } from './inspect/inspect-desk.svelte';
@@ -34,16 +34,16 @@ export class ReleaseDesks {
     });
   });
 
-  constructor(issue: Issue, logs: ReleaseLogs, person: string, figures: () => ShopFigures) {
-    const rework = (this.rework = new ReworkDesk(issue, logs.rework, person));
+  constructor(release: Release, logs: ReleaseLogs, person: string, figures: () => ShopFigures) {
+    const rework = (this.rework = new ReworkDesk(release, logs.rework, person));
     const drive = (this.drive = new DriveDesk(
-      issue,
+      release,
       logs.driving,
       person,
       figures,
       () => rework.state
     ));
-    this.heads = new InspectDesk(issue, logs.heads, () => ({
+    this.heads = new InspectDesk(release, logs.heads, () => ({
       rework: rework.state,
       drive: drive.state,
       order: drive.order

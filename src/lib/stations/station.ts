@@ -1,7 +1,7 @@
 import type { Component } from 'svelte';
 import type { Right } from '$core/people/rights.ts';
 import type { ReleaseCount } from '$core/releases/release-count.ts';
-import type { Issue } from '$core/release/release.ts';
+import type { Release } from '$core/release/release.ts';
 import type { Clocked } from '$lib/client/outbox.svelte';
 import type { Workspace } from '$lib/client/workspace.svelte';
 import type { DriveDesk } from './drive/drive-desk.svelte';
@@ -13,7 +13,7 @@ import type { PrepareDesk } from './prepare/prepare-desk.svelte';
 /** One joint as its stations look at it. */
 export interface OpenJoint {
   workspace: Workspace;
-  issue: Issue | null;
+  release: Release | null;
   desk: InspectDesk | null;
   /** every count of the release; null before there is one */
   count: ReleaseCount | null;

@@ -14,10 +14,10 @@ export interface Camera {
 
 /** The simulated camera that the application serves. */
 export class ServedCamera implements Camera {
-  constructor(private readonly issue: string) {}
+  constructor(private readonly release: string) {}
 
   async look(indexIn: number, row: number): Promise<CameraShot | { failed: string }> {
-    const reply = await call(cameraLookAt, { issue: this.issue }, { indexIn, row });
+    const reply = await call(cameraLookAt, { release: this.release }, { indexIn, row });
     if (!reply.reached) return { failed: 'Offline: no camera image.' };
     return reply.ok ? reply.value : { failed: reply.message };
   }

@@ -6,7 +6,7 @@
   import type { MapMark, NumberPlace } from './map-mark';
   import MarkMap from './MarkMap.svelte';
 
-  /** Rivets of an issue as they are driven: which are in, which comes next, the way from one to the next. */
+  /** Rivets of a release as they are driven: which are in, which comes next, the way from one to the next. */
   interface Props extends MapOf {
     states: ReadonlyMap<number, HoleDriven>;
     order: readonly number[];

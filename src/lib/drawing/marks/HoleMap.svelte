@@ -7,7 +7,7 @@
   import type { MapMark, NumberPlace } from './map-mark';
   import MarkMap from './MarkMap.svelte';
 
-  /** Every hole of an issue where it lies, marked by its verdict; seen from the driven side. */
+  /** Every hole of a release where it lies, marked by its verdict; seen from the driven side. */
   interface Props extends MapOf {
     /** what each hole comes to */
     results: ReadonlyMap<number, HoleMark>;

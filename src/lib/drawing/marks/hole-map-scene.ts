@@ -8,7 +8,7 @@ export interface MapHole {
   yIn: number;
 }
 
-/** What a map is of: the holes of an issue on its sheet. */
+/** What a map is of: the holes of a release on its sheet. */
 export interface MapOf {
   holes: readonly MapHole[];
   /** drilled and never riveted */

@@ -1,4 +1,4 @@
-import type { IssuedRoom } from '../../../core/release/release.ts';
+import type { ReleasedRoom } from '../../../core/release/release.ts';
 import type { SinceRelease } from '../../../core/releases/since-release.ts';
 import {
   DataTypes,
@@ -73,9 +73,9 @@ export class JointRevision extends Model<
   declare savedBy: string | null;
 }
 
-export class JointIssue extends Model<
-  InferAttributes<JointIssue>,
-  InferCreationAttributes<JointIssue>
+export class JointRelease extends Model<
+  InferAttributes<JointRelease>,
+  InferCreationAttributes<JointRelease>
 > {
   declare id: CreationOptional<string>;
   declare jointId: string;
@@ -91,7 +91,7 @@ export class JointIssue extends Model<
 }
 
 export class Hole extends Model<InferAttributes<Hole>, InferCreationAttributes<Hole>> {
-  declare issueId: string;
+  declare releaseId: string;
   declare number: number;
   declare row: number;
   declare xIn: number;
@@ -102,7 +102,7 @@ export class Hole extends Model<InferAttributes<Hole>, InferCreationAttributes<H
   declare dash: CreationOptional<Dash | null>;
   declare stack: CreationOptional<number>;
   declare gripIn: CreationOptional<number | null>;
-  declare room: CreationOptional<IssuedRoom | null>;
+  declare room: CreationOptional<ReleasedRoom | null>;
   /** what makes its inspection complete, in the bits of `look_told` (migration 0020) */
   declare asked: CreationOptional<number>;
 }
@@ -184,7 +184,7 @@ export function defineModels(sequelize: Sequelize) {
     },
     at('joint_revisions')
   );
-  JointIssue.init(
+  JointRelease.init(
     {
       id: uuid(),
       jointId: owner(),
@@ -202,7 +202,7 @@ export function defineModels(sequelize: Sequelize) {
   );
   Hole.init(
     {
-      issueId: { ...owner(), primaryKey: true },
+      releaseId: { ...owner(), field: 'issue_id', primaryKey: true },
       number: { ...whole(), primaryKey: true },
       row: whole(),
       xIn: real(),
@@ -250,7 +250,7 @@ export function defineModels(sequelize: Sequelize) {
     Job,
     Joint,
     JointRevision,
-    JointIssue,
+    JointRelease,
     Hole,
     StockBin,
     ShopFiguresRow,

@@ -60,13 +60,13 @@ export async function batchesOut(database: Database): Promise<ColdBatchFacts[]> 
   return rows.map(factsOf);
 }
 
-/** The batches out of the cold that rivets of an issue came from. */
-export const batchesOf = async (database: Database, issueId: string): Promise<ColdBatchFacts[]> =>
+/** The batches out of the cold that rivets of a release came from. */
+export const batchesOf = async (database: Database, releaseId: string): Promise<ColdBatchFacts[]> =>
   (
     await rowsOf<BatchFactsRow>(
       database,
       `select id, part_number, lot, count, removed_at, times from cold_batches
        where id in (select batch from drive_events where subject_id = $1) order by seq`,
-      [issueId]
+      [releaseId]
     )
   ).map(factsOf);

@@ -206,7 +206,7 @@ async function record<Subject, Move extends Stamped, Frozen, State>(
   });
 }
 
-/** The database's own words that an issue is signed (migration 0011), or has a newer one (0016). */
+/** The database's own words that a release is signed (migration 0011), or has a newer one (0016). */
 const SIGNED = 'ZS001';
 const SUPERSEDED = 'ZS002';
 const isCoded = (error: unknown, code: string): boolean =>

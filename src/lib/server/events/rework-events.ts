@@ -3,26 +3,26 @@ import { asReworked, sinceOf, type ReworkState } from '../../../core/reworking/r
 import { may, ROLES, type Right } from '../../../core/people/rights.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/transaction.ts';
-import { frozenIssue } from './frozen-issue.ts';
+import { frozenRelease } from './frozen-release.ts';
 import { keptStream } from './kept-stream.ts';
-import { sinceIssued } from './since-issued.ts';
+import { sinceReleased } from './since-released.ts';
 import { REWORK_EVENTS } from './tables.ts';
 
-/** Rework of an issue; what may follow depends on what was done before, so one at a time. */
+/** Rework of a release; what may follow depends on what was done before, so one at a time. */
 export const reworkEvents = keptStream({
   stream: reworkStream,
   table: REWORK_EVENTS,
-  missing: 'there is no such issue',
+  missing: 'there is no such release',
   order: 'locked',
-  async open(database, issueId) {
+  async open(database, releaseId) {
     const [held] = await rowsOf(database, 'select id from joint_issues where id = $1 for update', [
-      issueId
+      releaseId
     ]);
-    const frozen = held ? await frozenIssue(database, issueId) : null;
+    const frozen = held ? await frozenRelease(database, releaseId) : null;
     if (!frozen) return null;
-    const { rework, signed, clock } = await sinceIssued(database, issueId, frozen, 'rework');
+    const { rework, signed, clock } = await sinceReleased(database, releaseId, frozen, 'rework');
     const driven = await rowsOf<{ hole: number }>(database, 'select hole from rivets_in($1)', [
-      issueId
+      releaseId
     ]);
     const rivetIn = new Set(driven.map(({ hole }) => hole));
     return {
@@ -32,10 +32,10 @@ export const reworkEvents = keptStream({
         rivetIn,
         inspectors: await whoMay(database, 'void'),
         leads: await whoMay(database, 'rules'),
-        looks: await looksAt(database, issueId)
+        looks: await looksAt(database, releaseId)
       },
       state: rework,
-      sinceMs: frozen.issuedMs,
+      sinceMs: frozen.releasedMs,
       clock
     };
   },
@@ -49,10 +49,10 @@ async function whoMay({ models }: Database, right: Right): Promise<Set<string>> 
   return new Set(rows.map(({ id }) => id));
 }
 
-/** The looks at the heads of an issue, those by camera while driving too, each with who took it. */
+/** The looks at the heads of a release, those by camera while driving too, each with who took it. */
 async function looksAt(
   database: Database,
-  issueId: string
+  releaseId: string
 ): Promise<Map<string, { hole: number; person: string; by: string }>> {
   const rows = await rowsOf<{ id: string; hole: number; person: string; by: string }>(
     database,
@@ -60,7 +60,7 @@ async function looksAt(
      from (select id, hole, person_id from hole_events where subject_id = $1
        union all select id, hole, person_id from drive_events where subject_id = $1 and kind = 'seen') e
      join people p on p.id = e.person_id`,
-    [issueId]
+    [releaseId]
   );
   return new Map(rows.map(({ id, ...look }) => [id, look]));
 }
@@ -72,10 +72,10 @@ const sinceInWords = (ms: number | undefined): string | null =>
 /** What the lists read: where each hole stands, and which looks were false. */
 async function keepForLists(
   database: Database,
-  issueId: string,
+  releaseId: string,
   state: ReworkState
 ): Promise<void> {
-  const frozen = await frozenIssue(database, issueId);
+  const frozen = await frozenRelease(database, releaseId);
   if (!frozen) return;
   const now = asReworked(frozen, state);
   const since = sinceOf(state);
@@ -86,18 +86,18 @@ async function keepForLists(
     left_at: sinceInWords(leftAt ?? undefined),
     part_number: rivet && now.holes.some(({ number }) => number === hole) ? rivet.partNumber : null
   }));
-  await rowsOf(database, 'delete from hole_rework where issue_id = $1', [issueId]);
+  await rowsOf(database, 'delete from hole_rework where issue_id = $1', [releaseId]);
   await rowsOf(
     database,
     `insert into hole_rework (issue_id, hole, stage, since_at, left_at, part_number)
      select $1, hole, stage, since_at, left_at, part_number from jsonb_to_recordset($2::jsonb)
        as r (hole integer, stage text, since_at timestamptz, left_at timestamptz, part_number text)`,
-    [issueId, JSON.stringify(rows)]
+    [releaseId, JSON.stringify(rows)]
   );
   await rowsOf(
     database,
     `update hole_looks l set voided = true from hole_events e
      where e.subject_id = $1 and e.id = any($2::uuid[]) and l.issue_id = $1 and l.hole = e.hole and l.seq = e.seq and not l.voided`,
-    [issueId, [...state.voidedLooks.keys()]]
+    [releaseId, [...state.voidedLooks.keys()]]
   );
 }

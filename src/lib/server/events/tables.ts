@@ -1,6 +1,6 @@
 import type { EventTable } from './table.ts';
 
-/** The looks at heads of an issue; `hole_looks` keeps of each what the lists read (`heads_in`). */
+/** The looks at heads of a release; `hole_looks` keeps of each what the lists read (`heads_in`). */
 export const HOLE_EVENTS: EventTable = { name: 'hole_events' };
 
 export const STEP_EVENTS: EventTable = { name: 'step_events' };
@@ -25,7 +25,7 @@ export const OLD_WORK_EVENTS: EventTable = {
 
 export const SIGN_EVENTS: EventTable = { name: 'sign_events' };
 
-/** The log of driving an issue. */
+/** The log of driving a release. */
 export const DRIVE_EVENTS: EventTable = {
   name: 'drive_events'
 };

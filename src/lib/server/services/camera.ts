@@ -10,12 +10,12 @@ import { done, refused, type Outcome } from '../outcome.ts';
 /** What the simulated camera sees of a release: heads as recorded, else as metal predicts them. */
 export async function simulatedShot(
   database: Database,
-  issueId: string,
+  releaseId: string,
   look: { indexIn: number; row: number }
 ): Promise<Outcome<CameraShot>> {
-  const release = await openRelease(database, issueId);
-  if (!release) return refused('not-found', 'there is no such issue');
-  const { issue, drive, states } = release;
+  const opened = await openRelease(database, releaseId);
+  if (!opened) return refused('not-found', 'there is no such release');
+  const { release, drive, states } = opened;
   const measured = new Map(
     [...states].flatMap(([hole, { ofRivet }]) => {
       const last = ofRivet.findLast(isMeasured);
@@ -23,14 +23,14 @@ export async function simulatedShot(
     })
   );
   const before = beforeCamera(
-    issue,
+    release,
     drive.access?.access.member ?? null,
     look,
     (hole) => drive.holes.get(hole)?.driven ?? false,
     measured
   );
   const { svg, ...picture } = simulatedPicture(
-    seedOf(`${issueId} ${look.row} ${look.indexIn.toFixed(3)}`),
+    seedOf(`${releaseId} ${look.row} ${look.indexIn.toFixed(3)}`),
     before
   );
   return done({

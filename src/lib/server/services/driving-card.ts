@@ -1,7 +1,7 @@
 import { PRACTICE_MARK } from '../../words/practice.ts';
 import { drivingHolders } from '../../../core/driving/driving-holders.ts';
 import { drivingWays } from '../../../core/driving/driving-ways.ts';
-import { issueOrder } from '../../../core/driving/issue-order.ts';
+import { releaseOrder } from '../../../core/driving/release-order.ts';
 import { pathOf } from '../../../core/driving/driving-order.ts';
 import { reachedRuns } from '../../../core/driving/reached-runs.ts';
 import { rivetRuns } from '../../../core/driving/rivet-runs.ts';
@@ -14,7 +14,7 @@ import { toolInWords, WAY_STEPS, WAY_WORDS, wayReasonInWords } from '../../words
 import type { WriteLength } from '../../words/writing.ts';
 import type { Database } from '../db/connect.ts';
 import { pdfDrivingCard, type CardRun } from '../files/pdf-driving-card.ts';
-import { newestIssue } from './issues.ts';
+import { newestRelease } from './releases.ts';
 import { openRelease } from './open-release.ts';
 import type { MadeFile } from './made-file.ts';
 import type { JointView } from './joints.ts';
@@ -30,25 +30,25 @@ export async function drivingCard(
   paper: Paper,
   length: WriteLength
 ): Promise<Outcome<MadeFile>> {
-  const newest = await newestIssue(database, joint.id);
-  const release = newest === null ? null : await openRelease(database, newest);
-  if (!release) return refused('not-possible', 'Not released. Release it in Drive first.');
-  const { issue, drive } = release;
+  const newest = await newestRelease(database, joint.id);
+  const opened = newest === null ? null : await openRelease(database, newest);
+  if (!opened) return refused('not-possible', 'Not released. Release it in Drive first.');
+  const { release, drive } = opened;
   const [{ holders, tools }, set] = await Promise.all([
     shopFigures(database),
     toolSettings(database, joint.id)
   ]);
-  const found = issueOrder(issue, drive.order);
-  const outline = { widthIn: issue.facts.widthIn, heightIn: issue.facts.overlapIn };
+  const found = releaseOrder(release, drive.order);
+  const outline = { widthIn: release.facts.widthIn, heightIn: release.facts.overlapIn };
   const access = drive.access?.access ?? null;
-  const whole = rivetRuns(issue);
+  const whole = rivetRuns(release);
   const parts = access
-    ? whole.flatMap((run) => reachedRuns(run, issue, outline, access, tools))
+    ? whole.flatMap((run) => reachedRuns(run, release, outline, access, tools))
     : whole;
   const runs = parts.map((run): CardRun => {
     const which = whole.includes(run) ? '' : `: ${inRuns(run.holes.map(({ number }) => number))}`;
     const head = `${run.holes.length} × ${run.partNumber}${which}`;
-    const used = settingOfRun(issue, run, set, {
+    const used = settingOfRun(release, run, set, {
       at: new Date().toISOString(),
       gripIn: null,
       lot: null
@@ -72,16 +72,16 @@ export async function drivingCard(
   });
   const body = await pdfDrivingCard(
     {
-      title: issue.facts.practice
-        ? `${PRACTICE_MARK}: ${joint.title}, release ${issue.number}`
-        : `${joint.title}, job ${joint.job.number}, release ${issue.number}`,
-      changed: issue.revision !== joint.revision,
+      title: release.facts.practice
+        ? `${PRACTICE_MARK}: ${joint.title}, release ${release.number}`
+        : `${joint.title}, job ${joint.job.number}, release ${release.number}`,
+      changed: release.revision !== joint.revision,
       school: found.school,
       byHand: found.byHand,
       order: found.order,
-      path: pathOf(issue.holes, found.order),
-      holders: drivingHolders(issue.holes, found.order, holders.every, holders.final),
-      heldOpen: issue.heldOpen,
+      path: pathOf(release.holes, found.order),
+      holders: drivingHolders(release.holes, found.order, holders.every, holders.final),
+      heldOpen: release.heldOpen,
       runs
     },
     paper,

@@ -62,7 +62,7 @@ export async function findReleases(
   const rows = await rowsOf<Row>(database, text, values);
   return {
     releases: rows.slice(0, PAGE_LENGTH).map((row) => ({
-      issueId: row.issue_id,
+      releaseId: row.issue_id,
       jointId: row.joint_id,
       joint: row.joint,
       job: row.job,

@@ -58,7 +58,7 @@ interface Row {
 const instant = (at: Date | null): string | null => at?.toISOString() ?? null;
 
 const toFound = (row: Row): FoundRivet => ({
-  issueId: row.issue_id,
+  releaseId: row.issue_id,
   jointId: row.joint_id,
   joint: row.joint,
   job: row.job,
@@ -94,13 +94,13 @@ const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 /** A page mark as the values that a row is compared with, or null where it was written by somebody else. */
 function placeOf(mark: readonly string[] | undefined, sort: RivetSort): unknown[] | null {
-  const [value = '', issue = '', hole = '', life = ''] = mark ?? [];
+  const [value = '', release = '', hole = '', life = ''] = mark ?? [];
   const whole = [hole, life].every((one) => /^\d{1,9}$/.test(one));
   const sound =
     sort === 'at'
       ? /^\d{4}-\d\d-\d\dT[\d:.]+Z$/.test(value) && Date.parse(value) >= EARLIEST_MS
       : sort === 'part' || (/^\d/.test(value) && Number(value) < WIDEST_D);
-  return whole && sound && UUID.test(issue) ? [value, issue, Number(hole), Number(life)] : null;
+  return whole && sound && UUID.test(release) ? [value, release, Number(hole), Number(life)] : null;
 }
 
 /**

@@ -9,7 +9,7 @@ import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/transaction.ts';
 import { eventsAtHoles, eventsOf } from '../events/read.ts';
 import { DRIVE_EVENTS, HOLE_EVENTS, REWORK_EVENTS } from '../events/tables.ts';
-import { issueWithSource } from './issues.ts';
+import { releaseWithSource } from './releases.ts';
 import { done, refused, type Outcome } from '../outcome.ts';
 import { lotsOf, settingSpans } from './settle-rivets.ts';
 
@@ -22,14 +22,14 @@ const atHole =
 /** The history of one hole: which rivets were in it, and every entry of every log that names it. */
 export async function holeHistory(
   database: Database,
-  issueId: string,
+  releaseId: string,
   number: number
 ): Promise<Outcome<HoleHistory>> {
-  const source = await issueWithSource(database, issueId);
+  const source = await releaseWithSource(database, releaseId);
   if (!source) return refused('not-found', 'there is no such release');
-  const { issue, jointId } = source;
-  const open = issue.heldOpen.find((hole) => hole.number === number);
-  const hole = issue.holes.find((one) => one.number === number) ?? open;
+  const { release, jointId } = source;
+  const open = release.heldOpen.find((hole) => hole.number === number);
+  const hole = release.holes.find((one) => one.number === number) ?? open;
   if (!hole) return refused('not-found', `there is no hole ${number} in this release`);
   const [joint] = await rowsOf<{
     title: string;
@@ -42,19 +42,19 @@ export async function holeHistory(
        left join lateral (select p.name as by, e.at from sign_events e join people p on p.id = e.person_id
          where e.subject_id = $2 limit 1) s on true
      where j.id = $1`,
-    [jointId, issueId]
+    [jointId, releaseId]
   );
   const [driving, heads, allRework, settings, places] = await Promise.all([
-    eventsAtHoles(database, { stream: driveStream, table: DRIVE_EVENTS }, issueId, [number]),
-    eventsAtHoles(database, { stream: holeStream, table: HOLE_EVENTS }, issueId, [number]),
-    eventsOf(database, { stream: reworkStream, table: REWORK_EVENTS }, issueId),
+    eventsAtHoles(database, { stream: driveStream, table: DRIVE_EVENTS }, releaseId, [number]),
+    eventsAtHoles(database, { stream: holeStream, table: HOLE_EVENTS }, releaseId, [number]),
+    eventsOf(database, { stream: reworkStream, table: REWORK_EVENTS }, releaseId),
     settingSpans(database, jointId),
     rowsOf<{ issue_id: string; release: number; hole: number; x_in: number; y_in: number }>(
       database,
       `select h.issue_id, i.number as release, h.number as hole, h.x_in, h.y_in
        from joint_issues i join holes h on h.issue_id = i.id
        where i.joint_id = $1 and i.id <> $2 order by i.number`,
-      [jointId, issueId]
+      [jointId, releaseId]
     )
   ]);
   const taps = asConfirmed(driving).filter(atHole(number));
@@ -62,24 +62,24 @@ export async function holeHistory(
     database,
     taps.flatMap((tap) => (tap.kind === 'driven' ? (tap.batch ?? []) : []))
   );
-  const rework = reworkStream.project(issue, allRework);
+  const rework = reworkStream.project(release, allRework);
   const asked = new Set(
     [...rework.referrals.values()].filter((one) => one.hole === number).map(({ id }) => id)
   );
-  const rivets = rivetRecords({ issue, rework, driving, heads, batchLots, settings }, [number]);
+  const rivets = rivetRecords({ release, rework, driving, heads, batchLots, settings }, [number]);
   const tools = await toolNames(
     database,
     rivets.flatMap(({ setting }) => setting ?? [])
   );
-  const { id, number: release, issuedAt, issuedBy } = issue;
+  const { id, number: releaseNumber, issuedAt, issuedBy } = release;
   return done({
     joint: { id: jointId, title: joint?.title ?? '', job: joint?.job ?? '' },
-    practice: issue.facts.practice,
-    release: { id, number: release, issuedAt, issuedBy },
+    practice: release.facts.practice,
+    release: { id, number: releaseNumber, issuedAt, issuedBy },
     signature: joint?.by && joint.at ? { by: joint.by, at: joint.at.toISOString() } : null,
     hole,
     heldOpen: open?.reason ?? '',
-    limits: issue.facts.limits,
+    limits: release.facts.limits,
     rivets: rivets.map((rivet) => ({
       ...rivet,
       tool: rivet.setting === null ? null : (tools.get(rivet.setting) ?? null)
@@ -94,7 +94,11 @@ export async function holeHistory(
     lots: Object.fromEntries(batchLots),
     elsewhere: places
       .filter(({ x_in, y_in }) => looksSame(x_in, hole.xIn) && looksSame(y_in, hole.yIn))
-      .map(({ issue_id, release: of, hole: at }) => ({ issueId: issue_id, release: of, hole: at }))
+      .map(({ issue_id, release: of, hole: at }) => ({
+        releaseId: issue_id,
+        release: of,
+        hole: at
+      }))
   });
 }
 

@@ -16,15 +16,15 @@ import { inThread } from '../heavy/threads.ts';
 import type { LengthStyle } from '../../../core/units/format-length.ts';
 import { cagesOfSteps } from './cage-tasks.ts';
 import { drivingCard } from './driving-card.ts';
-import { sinceIssued } from '../events/since-issued.ts';
-import { latestIssue } from './issues.ts';
+import { sinceReleased } from '../events/since-released.ts';
+import { latestRelease } from './releases.ts';
 import { getJoint } from './joints.ts';
 import { shopFigures, timedWorks } from './ready.ts';
 import { settingInWords } from '../../words/cages.ts';
 import { stopInWords } from '../../words/warnings.ts';
 import { writing, type WriteLength } from '../../words/writing.ts';
 import type { MadeFile } from './made-file.ts';
-import { sinceOfIssue } from './open-release.ts';
+import { sinceOfRelease } from './open-release.ts';
 import { recordFileOf } from './record-files.ts';
 import { because, done, refused, type Outcome } from '../outcome.ts';
 
@@ -141,10 +141,10 @@ async function reworkedHoles(
   jointId: string,
   holes: Plan['holes']
 ): Promise<InMetal[]> {
-  const issue = await latestIssue(database, jointId);
-  if (!issue) return [];
-  const { rework } = await sinceIssued(database, issue.id, issue, 'rework');
-  return inMetal(holes, issue, rework, await sinceOfIssue(database, issue.id));
+  const release = await latestRelease(database, jointId);
+  if (!release) return [];
+  const { rework } = await sinceReleased(database, release.id, release, 'rework');
+  return inMetal(holes, release, rework, await sinceOfRelease(database, release.id));
 }
 
 /** The steps of a joint and how their cages are set. */

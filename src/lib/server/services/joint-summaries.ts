@@ -4,7 +4,7 @@ import {
   type HoleMark,
   type MarkCounts
 } from '../../../core/releases/release-count.ts';
-import { issuedParts } from '../../../core/release/release.ts';
+import { releasedParts } from '../../../core/release/release.ts';
 import type { JointKind } from '../../../core/kinds/joint.ts';
 import {
   SUMMARY_VERSION,
@@ -68,7 +68,7 @@ interface JointRow {
   mine: boolean;
 }
 
-interface IssueRow {
+interface ReleaseRow {
   id: string;
   joint_id: string;
   revision: number;
@@ -93,7 +93,7 @@ function rivetsInWords(parts: readonly PartCount[]): string {
   return `${all} rivets of ${parts.length} part numbers`;
 }
 
-const issuedInWords = (holes: number, parts: readonly string[]): string =>
+const releasedInWords = (holes: number, parts: readonly string[]): string =>
   parts.length > MOST_PARTS_NAMED
     ? `${holes} rivets of ${parts.length} part numbers`
     : `${holes} × ${parts.join(', ')}`;
@@ -117,8 +117,8 @@ const NOTHING = {
   urgency: 2 as const
 };
 
-function asIssued(issue: IssueRow, prepared: boolean, length: WriteLength): Told {
-  const facts = readFacts(issue.document_version, issue.facts);
+function asReleased(release: ReleaseRow, prepared: boolean, length: WriteLength): Told {
+  const facts = readFacts(release.document_version, release.facts);
   if (!facts.ok)
     return {
       ...NOTHING,
@@ -127,16 +127,16 @@ function asIssued(issue: IssueRow, prepared: boolean, length: WriteLength): Told
       stages: stagesSoFar(null, prepared, null),
       attention: [refusalInWords(facts.problem, length)]
     };
-  const stacks = issue.stacks ?? [];
+  const stacks = release.stacks ?? [];
   const holes = stacks.reduce((sum, { count }) => sum + count, 0);
-  const marks = markCounts(issue.marks ?? {});
+  const marks = markCounts(release.marks ?? {});
   const attention: string[] = [];
   for (const mark of ['drive-more', 'replace', 'refer', 'measure'] as const)
     if (marks[mark] > 0) attention.push(`${marks[mark]} to ${RESULT_NAMES[mark]}`);
-  const reworked = issue.reworked ?? [];
+  const reworked = release.reworked ?? [];
   if (marks.out > 0) attention.push(plural(marks.out, RESULT_NAMES.out));
-  if (issue.questions > 0)
-    attention.push(`${issue.questions} question${issue.questions === 1 ? '' : 's'} open`);
+  if (release.questions > 0)
+    attention.push(`${release.questions} question${release.questions === 1 ? '' : 's'} open`);
   const counts = new Map<string, number>();
   for (const { stack, count } of stacks) {
     const part = facts.value.stacks[stack]?.partNumber ?? facts.value.partNumber;
@@ -153,19 +153,19 @@ function asIssued(issue: IssueRow, prepared: boolean, length: WriteLength): Told
   const inspected = inspectedOf(marks);
   const isChecked = inspected === holes - blind;
   return {
-    signedBy: issue.signed_by,
-    headline: issuedInWords(holes, issuedParts(facts.value)),
-    state: issue.signed_by !== null ? 'signed' : isChecked ? 'checked' : 'checking',
+    signedBy: release.signed_by,
+    headline: releasedInWords(holes, releasedParts(facts.value)),
+    state: release.signed_by !== null ? 'signed' : isChecked ? 'checked' : 'checking',
     holes: holes - blind,
     inspected,
-    driven: issue.driven,
+    driven: release.driven,
     marks,
     stages: stagesSoFar(null, prepared, {
       holes: holes - blind,
-      driven: issue.driven,
+      driven: release.driven,
       marks,
-      questions: issue.questions,
-      signed: issue.signed_by !== null
+      questions: release.questions,
+      signed: release.signed_by !== null
     }),
     isOnlyUnfilled: false,
     attention,
@@ -178,7 +178,7 @@ function asIssued(issue: IssueRow, prepared: boolean, length: WriteLength): Told
 
 function asPlanned(
   summary: PlanSummary | null | undefined,
-  { issued, prepared }: { issued: boolean; prepared: boolean },
+  { released, prepared }: { released: boolean; prepared: boolean },
   length: WriteLength
 ): Told {
   if (!summary)
@@ -190,7 +190,7 @@ function asPlanned(
       attention: ['Stored in a format this version cannot read.']
     };
   const { state, holes, parts, attention } = summary;
-  const changed = issued && state !== 'unreadable' ? ['changed since it was released'] : [];
+  const changed = released && state !== 'unreadable' ? ['changed since it was released'] : [];
   return {
     ...NOTHING,
     holes,
@@ -229,9 +229,9 @@ const CAGE_WORDS: Record<RecheckStatus['state'], string> = {
   proud: 'leaves heads too high'
 };
 
-/** The newest issue of each joint, with its holes counted by stack and by what their heads come to. */
-const issuesOf = (database: Database, jointIds: readonly string[]): Promise<IssueRow[]> =>
-  rowsOf<IssueRow>(database, 'select * from joints_stand($1::uuid[])', [[...jointIds]]);
+/** The newest release of each joint, with its holes counted by stack and by what their heads come to. */
+const releasesOf = (database: Database, jointIds: readonly string[]): Promise<ReleaseRow[]> =>
+  rowsOf<ReleaseRow>(database, 'select * from joints_stand($1::uuid[])', [[...jointIds]]);
 
 /** Which joints a list asks for: of one job, or of those open or in the archive. */
 export interface WhichJoints {
@@ -260,18 +260,18 @@ const idsOf = (joints: readonly { id: string }[]): string[] => joints.map(({ id 
 /** Joints with what is kept of them; the release is null where the joint was changed since, or was never released. */
 async function standing(database: Database, joints: readonly JointRow[]) {
   const stale = joints.filter(({ version }) => version !== SUMMARY_VERSION);
-  const [made, issues] = await Promise.all([
+  const [made, releases] = await Promise.all([
     makeSummaries(database, idsOf(stale)),
-    issuesOf(database, idsOf(joints))
+    releasesOf(database, idsOf(joints))
   ]);
-  const issueOf = new Map(issues.map((issue) => [issue.joint_id, issue]));
+  const releaseOf = new Map(releases.map((release) => [release.joint_id, release]));
   return joints.map((row) => {
-    const issue = issueOf.get(row.id);
+    const release = releaseOf.get(row.id);
     return {
       row,
       summary: row.version === SUMMARY_VERSION ? row.summary : made.get(row.id),
-      issued: issue !== undefined,
-      release: issue?.revision === row.revision ? issue : null
+      released: release !== undefined,
+      release: release?.revision === row.revision ? release : null
     };
   });
 }
@@ -287,11 +287,11 @@ export async function listJoints(
     standing(database, rows),
     cagesOfSteps(database, idsOf(rows))
   ]);
-  return joints.map(({ row, summary, issued, release }) => {
+  return joints.map(({ row, summary, released, release }) => {
     const { prepared, mine } = row;
     const told = release
-      ? asIssued(release, prepared, length)
-      : asPlanned(summary, { issued, prepared }, length);
+      ? asReleased(release, prepared, length)
+      : asPlanned(summary, { released, prepared }, length);
     const wrong = [...(cages.get(row.id)?.values() ?? [])].filter(
       ({ status }) => status.state !== 'good'
     );
@@ -319,6 +319,6 @@ export async function partsOfJoints(
   return joints.map(({ row, summary, release }) => ({
     jobId: row.job_id,
     title: row.title,
-    parts: release ? asIssued(release, false, inInches).parts : (summary?.parts ?? null)
+    parts: release ? asReleased(release, false, inInches).parts : (summary?.parts ?? null)
   }));
 }

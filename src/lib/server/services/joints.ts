@@ -192,7 +192,7 @@ async function saveWithin(
   return done<SaveOutcome>({ saved: true, revision, savedAt: savedAt.toISOString() });
 }
 
-/** Moves a joint under other rules: a revision of its own, so that what was issued before is seen to differ. */
+/** Moves a joint under other rules: a revision of its own, so that what was released before is seen to differ. */
 export const setJointProfile = (
   database: Database,
   id: string,

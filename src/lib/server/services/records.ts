@@ -22,8 +22,8 @@ import { done, refused, type Outcome } from '../outcome.ts';
 import { readyEvents, shopFigures, timedWorks } from './ready.ts';
 import { toolSettings } from './tool-settings.ts';
 
-/** An issue with everything that happened to it: the record, what is missing, and who drove. */
-export interface IssueMatter {
+/** A release with everything that happened to it: the record, what is missing, and who drove. */
+export interface ReleaseMatter {
   record: JointRecord;
   missing: Missing;
   /** people who held a gun or a bar */
@@ -70,10 +70,10 @@ async function stepsOf(
 
 /** Settings of tools that no first heads released, of the runs of a release. */
 function openSettings(
-  release: OpenRelease,
+  { release }: OpenRelease,
   set: Awaited<ReturnType<typeof toolSettings>>
 ): { part: string; tool: string | null }[] {
-  return rivetRuns(release.issue).flatMap(({ key, partNumber: part }) => {
+  return rivetRuns(release).flatMap(({ key, partNumber: part }) => {
     const own = set.filter(({ run, state }) => run === key && state.withdrawn === null);
     return own.some(({ state }) => isTrustedTool(state))
       ? []
@@ -82,20 +82,27 @@ function openSettings(
 }
 
 /** When the last thing was logged that a signature rests on, ms since 1970. */
-const lastLogged = ({ issued, driving, heads, reworks }: OpenRelease): number =>
+const lastLogged = ({ asReleased, driving, heads, reworks }: OpenRelease): number =>
   [driving, heads, reworks]
     .flat()
-    .reduce((last, { at }) => Math.max(last, Date.parse(at)), Date.parse(issued.issuedAt));
+    .reduce((last, { at }) => Math.max(last, Date.parse(at)), Date.parse(asReleased.issuedAt));
 
-/** Everything that is known of an issue. */
-export async function matterOf(database: Database, issueId: string): Promise<Outcome<IssueMatter>> {
-  const release = await openRelease(database, issueId);
-  if (!release) return refused('not-found', 'there is no such issue');
-  const { issued, jointId, since, driving, heads, reworks } = release;
+/** Everything that is known of a release. */
+export async function matterOf(
+  database: Database,
+  releaseId: string
+): Promise<Outcome<ReleaseMatter>> {
+  const opened = await openRelease(database, releaseId);
+  if (!opened) return refused('not-found', 'there is no such release');
+  const { asReleased, jointId, since, driving, heads, reworks } = opened;
   const joint = await getJoint(database, jointId);
   if (!joint.ok) return joint;
   // one after the other: within an act they go over its one connection
-  const signatures = await eventsOf(database, { stream: signStream, table: SIGN_EVENTS }, issueId);
+  const signatures = await eventsOf(
+    database,
+    { stream: signStream, table: SIGN_EVENTS },
+    releaseId
+  );
   const settings = await toolSettings(database, jointId);
   const oldWork = await eventsOf(
     database,
@@ -103,17 +110,17 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
     jointId
   );
   const findings = standingFindings(oldWorkStream.project(null, oldWork));
-  const steps = await stepsOf(database, joint.value, issued.revision);
+  const steps = await stepsOf(database, joint.value, asReleased.revision);
   const missing = missingToSign({
-    ...release,
-    earlier: since === null ? await earlierRework(database, jointId, issued.number) : [],
+    ...opened,
+    earlier: since === null ? await earlierRework(database, jointId, asReleased.number) : [],
     named: namedByOthers(driving, await namesOf(database, driving)),
     sent: sentByOthers([...driving, ...heads, ...reworks]),
     withoutLot: partsWithoutLot(driving),
-    settings: openSettings(release, settings),
+    settings: openSettings(opened, settings),
     steps,
     oldWork: { findings: findings.length, open: findings.filter(isOpen).length },
-    changedTo: joint.value.revision === issued.revision ? null : joint.value.revision
+    changedTo: joint.value.revision === asReleased.revision ? null : joint.value.revision
   });
   const signed = signatures.at(-1) ?? null;
   const drivers = driversOf([...driving, ...reworks]);
@@ -121,14 +128,14 @@ export async function matterOf(database: Database, issueId: string): Promise<Out
   return done({
     record: recordOf({
       joint: { id: jointId, title: joint.value.title, job: { number, title, place, data } },
-      ...{ release, settings, oldWork, steps, told: missing.told, signed }
+      ...{ opened, settings, oldWork, steps, told: missing.told, signed }
     }),
     missing,
     drivers: drivers.ids,
     driverNames: drivers.names,
-    signing: issued.facts.rules?.signing ?? 'another',
+    signing: asReleased.facts.rules?.signing ?? 'another',
     signed,
-    lastAt: lastLogged(release)
+    lastAt: lastLogged(opened)
   });
 }
 

@@ -4,9 +4,9 @@ import { holeStream } from '../../../core/inspect/hole-events.ts';
 import { rivetRecords, type SettingSpan } from '../../../core/records/rivet-record.ts';
 import type { Database } from '../db/connect.ts';
 import { inTransaction, rowsOf } from '../db/transaction.ts';
-import { frozenIssue } from '../events/frozen-issue.ts';
+import { frozenRelease } from '../events/frozen-release.ts';
 import { eventsAtHoles, eventsOf } from '../events/read.ts';
-import { sinceIssued } from '../events/since-issued.ts';
+import { sinceReleased } from '../events/since-released.ts';
 import { DRIVE_EVENTS, HOLE_EVENTS } from '../events/tables.ts';
 import { log } from '../log.ts';
 
@@ -58,56 +58,56 @@ async function settleSome(database: Database): Promise<number> {
   const holes = new Map<string, Set<number | null>>();
   for (const { issue_id, hole } of due)
     holes.set(issue_id, (holes.get(issue_id) ?? new Set()).add(hole));
-  for (const [issueId, some] of [...holes].sort(([a], [b]) => (a < b ? -1 : 1)))
+  for (const [releaseId, some] of [...holes].sort(([a], [b]) => (a < b ? -1 : 1)))
     try {
-      await makeAnew(database, issueId, some);
+      await makeAnew(database, releaseId, some);
     } catch (error) {
       // one release that cannot be read takes no other out of the records
       if (!(error instanceof ZodError)) throw error;
-      log.error({ err: error, issue: issueId }, 'rivets of a release cannot be put on record');
+      log.error({ err: error, release: releaseId }, 'rivets of a release cannot be put on record');
     }
   return due.length;
 }
 
-/** The records of some holes of an issue as its events have them now. */
+/** The records of some holes of a release as its events have them now. */
 async function makeAnew(
   database: Database,
-  issueId: string,
+  releaseId: string,
   some: ReadonlySet<number | null>
 ): Promise<void> {
-  // of two who settle one issue the second waits, and then reads what the first has not seen
+  // of two who settle one release the second waits, and then reads what the first has not seen
   const [owner] = await rowsOf<{ joint_id: string }>(
     database,
     `select joint_id from joint_issues, pg_advisory_xact_lock(hashtextextended('rivets ' || $1::text, 0))
      where id = $1::uuid`,
-    [issueId]
+    [releaseId]
   );
-  const issue = owner ? await frozenIssue(database, issueId) : null;
+  const release = owner ? await frozenRelease(database, releaseId) : null;
   // practice is in no search
-  if (!owner || !issue || issue.facts.practice) return;
+  if (!owner || !release || release.facts.practice) return;
   const every = some.has(null);
   const holes = every
-    ? issue.holes.map(({ number }) => number)
+    ? release.holes.map(({ number }) => number)
     : [...some].flatMap((hole) => hole ?? []);
   const drive = { stream: driveStream, table: DRIVE_EVENTS };
   const look = { stream: holeStream, table: HOLE_EVENTS };
   const driving = every
-    ? await eventsOf(database, drive, issueId)
-    : await eventsAtHoles(database, drive, issueId, holes);
+    ? await eventsOf(database, drive, releaseId)
+    : await eventsAtHoles(database, drive, releaseId, holes);
   const heads = every
-    ? await eventsOf(database, look, issueId)
-    : await eventsAtHoles(database, look, issueId, holes);
-  const { rework } = await sinceIssued(database, issueId, issue, 'rework');
+    ? await eventsOf(database, look, releaseId)
+    : await eventsAtHoles(database, look, releaseId, holes);
+  const { rework } = await sinceReleased(database, releaseId, release, 'rework');
   const batchLots = await lotsOf(
     database,
     driving.flatMap((event) => (event.kind === 'driven' ? (event.batch ?? []) : []))
   );
   const settings = await settingSpans(database, owner.joint_id);
-  const records = rivetRecords({ issue, rework, driving, heads, batchLots, settings }, holes);
+  const records = rivetRecords({ release, rework, driving, heads, batchLots, settings }, holes);
   await rowsOf(
     database,
     'delete from rivet_records where issue_id = $1 and hole = any($2::integer[])',
-    [issueId, holes]
+    [releaseId, holes]
   );
   await rowsOf(
     database,
@@ -118,7 +118,7 @@ async function makeAnew(
      from jsonb_to_recordset($3::jsonb) as r (hole integer, life integer, "partNumber" text, at timestamptz, "drivenAt" timestamptz,
        "lookedAt" timestamptz, "outAt" timestamptz, drove uuid[], looked uuid[], "sentBy" text[], batch uuid, lot text, setting uuid,
        verdict text, findings text[], "diameterD" double precision, "heightD" double precision)`,
-    [issueId, owner.joint_id, JSON.stringify(records)]
+    [releaseId, owner.joint_id, JSON.stringify(records)]
   );
 }
 

@@ -3,19 +3,19 @@ import type { SigningView } from '../../api/signing.ts';
 import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/transaction.ts';
 import { sealOf } from '../record/seal.ts';
-import { newestIssue } from './issues.ts';
+import { newestRelease } from './releases.ts';
 import { matterOf } from './records.ts';
 import { done, refused, type Outcome } from '../outcome.ts';
 
-/** What was signed of an issue, word for word; null while nobody has. */
+/** What was signed of a release, word for word; null while nobody has. */
 async function signedRecord(
   database: Database,
-  issueId: string
+  releaseId: string
 ): Promise<{ record: unknown; seal: Seal } | null> {
   const [row] = await rowsOf<{ record: unknown; seal: unknown }>(
     database,
     'select record, seal from signed_records where issue_id = $1',
-    [issueId]
+    [releaseId]
   );
   return row ? { record: row.record, seal: Seal.parse(row.seal) } : null;
 }
@@ -26,14 +26,14 @@ export async function signingView(
   jointId: string,
   personId: string | null
 ): Promise<Outcome<SigningView | null>> {
-  const issueId = await newestIssue(database, jointId);
-  if (issueId === null) return done(null);
-  const matter = await matterOf(database, issueId);
+  const releaseId = await newestRelease(database, jointId);
+  if (releaseId === null) return done(null);
+  const matter = await matterOf(database, releaseId);
   if (!matter.ok) return matter;
   const { record, missing, drivers, driverNames, signing, signed } = matter.value;
-  const kept = signed ? await signedRecord(database, issueId) : null;
+  const kept = signed ? await signedRecord(database, releaseId) : null;
   return done({
-    issueId,
+    releaseId,
     number: record.release.number,
     must: signed ? [] : missing.must,
     told: missing.told,
@@ -52,9 +52,9 @@ export async function recordFile(
   database: Database,
   jointId: string
 ): Promise<Outcome<{ record: JointRecord; seal: Seal; asSigned: unknown; titleNow: string }>> {
-  const issueId = await newestIssue(database, jointId);
-  if (issueId === null) return refused('not-possible', 'Not released: nothing to record');
-  const kept = await signedRecord(database, issueId);
+  const releaseId = await newestRelease(database, jointId);
+  if (releaseId === null) return refused('not-possible', 'Not released: nothing to record');
+  const kept = await signedRecord(database, releaseId);
   const [joint] = await rowsOf<{ title: string }>(
     database,
     'select title from joints where id = $1',
@@ -68,7 +68,7 @@ export async function recordFile(
       asSigned: kept.record,
       titleNow
     });
-  const matter = await matterOf(database, issueId);
+  const matter = await matterOf(database, releaseId);
   if (!matter.ok) return matter;
   const { record } = matter.value;
   return done({ record, seal: sealOf(record), asSigned: record, titleNow });

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Stamped } from '../../../core/events/stream.ts';
-import type { HeldOpenHole, IssuedFacts, IssuedHole } from '../../../core/release/release.ts';
+import type { HeldOpenHole, ReleasedFacts, ReleasedHole } from '../../../core/release/release.ts';
 import { differences } from '../../../core/joint/differences.ts';
 import type { EarlierRelease, SinceRelease } from '../../../core/releases/since-release.ts';
 import { takeOver, type TakenOver } from '../../../core/releases/take-over.ts';
@@ -16,33 +16,33 @@ const MOST_CHANGES = 100;
 
 async function earlierRelease(
   database: Database,
-  issueId: string
+  releaseId: string
 ): Promise<EarlierRelease & { definition: unknown }> {
   // what is logged of it from now on stays with it: it is held while it is read
-  await rowsOf(database, 'select id from joint_issues where id = $1 for update', [issueId]);
-  const release = await openRelease(database, issueId);
-  if (!release) throw new Refused('not-found', 'there is no such issue');
-  const { issued: issue, definition, driving, rework, drive, states, since } = release;
+  await rowsOf(database, 'select id from joint_issues where id = $1 for update', [releaseId]);
+  const opened = await openRelease(database, releaseId);
+  if (!opened) throw new Refused('not-found', 'there is no such release');
+  const { asReleased: release, definition, driving, rework, drive, states, since } = opened;
   if ([...rework.referrals.values()].some(({ answered }) => answered === null))
     throw new Refused(
       'not-possible',
-      `a question of release ${issue.number} is open. Record its disposition in Inspect first; a new release would lose it`
+      `a question of release ${release.number} is open. Record its disposition in Inspect first; a new release would lose it`
     );
-  return { issue, definition, driving, rework, drive, states, since };
+  return { release, definition, driving, rework, drive, states, since };
 }
 
 /** What a new release takes over from the one before it, and what changed. */
 export async function takenOverFrom(
   database: Database,
-  issueId: string,
+  releaseId: string,
   next: {
-    facts: IssuedFacts;
-    holes: IssuedHole[];
+    facts: ReleasedFacts;
+    holes: ReleasedHole[];
     heldOpen: HeldOpenHole[];
     definition: unknown;
   }
 ): Promise<Omit<TakenOver, 'since'> & { since: SinceRelease }> {
-  const earlier = await earlierRelease(database, issueId);
+  const earlier = await earlierRelease(database, releaseId);
   const taken = takeOver(earlier, next);
   // as it will lie beside the other: what JSON does not hold is no difference
   const asStored: unknown = JSON.parse(JSON.stringify(next.definition));
@@ -55,7 +55,7 @@ export async function takenOverFrom(
 /** Puts what was taken over among the events of the new release, as it was logged. */
 export async function logTaken(
   database: Database,
-  issueId: string,
+  releaseId: string,
   { taps, looks }: Pick<TakenOver, 'taps' | 'looks'>,
   personId: string
 ): Promise<void> {
@@ -63,7 +63,7 @@ export async function logTaken(
     const { frozen, ...move } = { ...event, id: randomUUID() };
     delete move.by;
     delete move.sentBy;
-    return { move, subjectId: issueId, frozen };
+    return { move, subjectId: releaseId, frozen };
   };
   await putTaken(database, DRIVE_EVENTS, taps.map(row), { id: personId });
   await putTaken(database, HOLE_EVENTS, looks.map(row), { id: personId });

@@ -9,7 +9,7 @@ import type { Database } from '../db/connect.ts';
 import { rowsOf } from '../db/transaction.ts';
 import type { ToolSettingRow } from '../db/setting-models.ts';
 import { toolEvents } from '../events/setting-events.ts';
-import { latestIssue } from './issues.ts';
+import { latestRelease } from './releases.ts';
 import { isPracticeJoint } from './practice.ts';
 import { because, done, refused, type Outcome } from '../outcome.ts';
 import { shopFigures } from './ready.ts';
@@ -106,20 +106,20 @@ export async function toolTaskOf(
   jointId: string,
   key: string
 ): Promise<ToolTask | null> {
-  const [issue, { tools }, joint] = await Promise.all([
-    latestIssue(database, jointId),
+  const [release, { tools }, joint] = await Promise.all([
+    latestRelease(database, jointId),
     shopFigures(database),
     database.models.Joint.findByPk(jointId, { attributes: ['title'] })
   ]);
-  const run = issue && rivetRuns(issue).find((one) => one.key === key);
-  if (!issue || !run || !joint || issue.facts.practice) return null;
+  const run = release && rivetRuns(release).find((one) => one.key === key);
+  if (!release || !run || !joint || release.facts.practice) return null;
   return {
     jointId,
     run: { key, partNumber: run.partNumber, rivets: run.holes.length },
     work: `${joint.title}: ${run.partNumber}`,
     setups: [
-      ...tools.squeezers.map((squeezer) => squeezerForRun(issue, run, squeezer, '')),
-      ...tools.guns.map(({ name }) => gunForRun(issue, run, { name, set: '', bar: '' }, ''))
+      ...tools.squeezers.map((squeezer) => squeezerForRun(release, run, squeezer, '')),
+      ...tools.guns.map(({ name }) => gunForRun(release, run, { name, set: '', bar: '' }, ''))
     ]
   };
 }

@@ -6,22 +6,22 @@ import { Refused } from '../outcome.ts';
 import { keptStream } from '../events/kept-stream.ts';
 import { SIGN_EVENTS } from '../events/tables.ts';
 
-/** The signature of an issue: everything about it is weighed under its lock, and what was signed is kept word for word. */
+/** The signature of a release: everything about it is weighed under its lock, and what was signed is kept word for word. */
 export const signEvents = keptStream({
   stream: signStream,
   table: SIGN_EVENTS,
-  missing: 'there is no such issue',
+  missing: 'there is no such release',
   order: 'locked',
   ownHand: true,
-  async open(database, issueId) {
-    // held against every move that refers to the issue: what is weighed here stays as it is
+  async open(database, releaseId) {
+    // held against every move that refers to the release: what is weighed here stays as it is
     const [held] = await rowsOf<{ since: Date }>(
       database,
       'select issued_at as since from joint_issues where id = $1 for update',
-      [issueId]
+      [releaseId]
     );
     if (!held) return null;
-    const matter = await matterOf(database, issueId);
+    const matter = await matterOf(database, releaseId);
     if (!matter.ok) throw new Refused(matter.reason, matter.inWords);
     const { record, missing, drivers, signing, signed, lastAt } = matter.value;
     return {
@@ -30,14 +30,14 @@ export const signEvents = keptStream({
       sinceMs: held.since.getTime()
     };
   },
-  async keep(database, issueId) {
-    const matter = await matterOf(database, issueId);
+  async keep(database, releaseId) {
+    const matter = await matterOf(database, releaseId);
     if (!matter.ok) throw new Refused(matter.reason, matter.inWords);
     const { record } = matter.value;
     await rowsOf(
       database,
       'insert into signed_records (issue_id, record, seal) values ($1, $2::jsonb, $3::jsonb)',
-      [issueId, JSON.stringify(record), JSON.stringify(sealOf(record))]
+      [releaseId, JSON.stringify(record), JSON.stringify(sealOf(record))]
     );
   }
 });

@@ -33,10 +33,10 @@
   const at = $derived(driven.indexOf(number));
   const hole = $derived(desk.holeOf(number));
   const index = $derived(
-    hole ? rodIndexIn(desk.issue.facts, hole, desk.state.access?.access.member ?? null) : 0
+    hole ? rodIndexIn(desk.release.facts, hole, desk.state.access?.access.member ?? null) : 0
   );
   const seen = $derived(desk.state.seen.get(number));
-  const camera = untrack(() => new ServedCamera(desk.issue.id));
+  const camera = untrack(() => new ServedCamera(desk.release.id));
   const FIRST_SHARE = { scale: 0.35, y: 0.88, middle: 0.45 };
 
   async function look(): Promise<void> {
@@ -77,7 +77,7 @@
   const say = (one: { diameterIn: number; plusMinusIn: number }) =>
     seenInWords(
       one,
-      seenVerdict(hole?.dash ?? desk.issue.facts.dash, desk.issue.facts.limits, one),
+      seenVerdict(hole?.dash ?? desk.release.facts.dash, desk.release.facts.limits, one),
       preferences.inWords
     );
   const laid = $derived(read?.ok ? say(read.result) : null);

@@ -44,18 +44,18 @@
   const workspace = useWorkspace();
   const preferences = usePreferences();
   const open = useDriveDesk();
-  const issued = useReleaseDesk();
+  const released = useReleaseDesk();
   const rework = useReworkDesk();
   const ready = usePrepareDesk();
   const desk = $derived(open.desk);
-  const person = $derived(issued.person);
+  const person = $derived(released.person);
   /** it is as it was signed: nothing is entered here any more */
-  const signed = $derived(issued.signedBy !== null);
-  const changed = $derived(desk !== null && desk.issue.revision !== workspace.save.revision);
+  const signed = $derived(released.signedBy !== null);
+  const changed = $derived(desk !== null && desk.release.revision !== workspace.save.revision);
   const access = $derived(desk?.state.access?.access ?? null);
   const outline = $derived({
-    widthIn: desk?.issue.facts.widthIn ?? 0,
-    heightIn: desk?.issue.facts.overlapIn ?? 0
+    widthIn: desk?.release.facts.widthIn ?? 0,
+    heightIn: desk?.release.facts.overlapIn ?? 0
   });
   const tools = $derived(ready.figures.tools);
   const team = $derived(desk === null ? null : new LiveTeam(desk));
@@ -72,8 +72,8 @@
   /** runs as they can be driven: one that is partly blocked in two */
   const parts = $derived.by(() => {
     if (!desk) return [];
-    const { runs, issue } = desk;
-    return access ? runs.flatMap((run) => reachedRuns(run, issue, outline, access, tools)) : runs;
+    const { runs, release } = desk;
+    return access ? runs.flatMap((run) => reachedRuns(run, release, outline, access, tools)) : runs;
   });
   /** where neither set nor bar of the shop stands clear, of runs that are not driven without them */
   const touched = $derived.by(() => {
@@ -90,7 +90,7 @@
   });
   /** where the rim of the set would lie on the next manufactured head */
   const crowded = $derived(
-    new Set(desk?.runs.flatMap((run) => headsTouched(run, desk.issue.holes, tools)) ?? [])
+    new Set(desk?.runs.flatMap((run) => headsTouched(run, desk.release.holes, tools)) ?? [])
   );
   const AHEAD = 5;
   const coldRuns = $derived(desk?.order.some((number) => desk.isCold(number)) ?? false);
@@ -124,7 +124,7 @@
       g: outsideFields(() => person !== '' && desk?.tap('good')),
       m: outsideFields(() => person !== '' && desk?.tap('more')),
       l: outsideFields(() => person !== '' && desk?.tap('again')),
-      Backspace: outsideFields(() => person !== '' && issued.signedBy === null && desk?.undo())
+      Backspace: outsideFields(() => person !== '' && released.signedBy === null && desk?.undo())
     })
   );
   const tap = (action: () => void) => footSwitch(() => person !== '' && action());
@@ -138,7 +138,7 @@
 {/snippet}
 <svelte:window onclick={letGoOfFocus} />
 {#if desk}
-  {@const { facts, holes, heldOpen, number } = desk.issue}
+  {@const { facts, holes, heldOpen, number } = desk.release}
   <StationFrame>
     {#snippet drawing()}
       <div class="drawing">
@@ -213,7 +213,7 @@
       </div>
     {/snippet}
     {#snippet inputs()}
-      {#if issued.since}<SinceCard since={issued.since} document={workspace.entered} />{/if}
+      {#if released.since}<SinceCard since={released.since} document={workspace.entered} />{/if}
       {#if desk}
         {#if changed}
           <Notice
@@ -223,13 +223,13 @@
             text="Entries here belong to this release. Re-release in Inspect before driving the new layout."
           />
         {/if}
-        {#if issued.count}<TapCard
+        {#if released.count}<TapCard
             {desk}
-            count={issued.count}
+            count={released.count}
             {person}
             whoHref="/who?back=/joints/{workspace.id}/drive"
             checkHref="/joints/{workspace.id}/inspect"
-            signedBy={issued.signedBy}
+            signedBy={released.signedBy}
             {setting}
           />{/if}
         <OutboxNotice outbox={desk.outbox} what="the rivets logged" />
@@ -245,7 +245,7 @@
         {#if rework.desk}<BlindRivets
             rework={rework.desk}
             {person}
-            signed={issued.signedBy !== null}
+            signed={released.signedBy !== null}
           />{/if}
         <ColdPanel {desk} jobId={open.jobId} {person} arithmetic={workspace.arithmetic} />
         {#if desk.holders.tooFew}
@@ -264,7 +264,7 @@
           />
         {/if}
         <p class="wraps-wide">
-          {#if (issued.count?.driven ?? 0) > 0 && desk.here !== null}
+          {#if (released.count?.driven ?? 0) > 0 && desk.here !== null}
             <a class="act" href="/joints/{workspace.id}/inspect">Inspect first heads ▸</a>
           {/if}
           <a
@@ -292,7 +292,7 @@
       props={{
         open: placing,
         access,
-        issue: desk.issue,
+        release: desk.release,
         runs: desk.runs,
         tools,
         onsave: (entered: DrivingAccess) => desk.place(entered),

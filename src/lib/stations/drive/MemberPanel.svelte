@@ -21,7 +21,7 @@
   const preferences = usePreferences();
   const length = preferences.inWords;
   const bar = $derived(tools.wedgeBars[0]);
-  const { facts, holes } = $derived(desk.issue);
+  const { facts, holes } = $derived(desk.release);
   /** the member does not change with a tap */
   const order = $derived(desk.order);
   const found = $derived(

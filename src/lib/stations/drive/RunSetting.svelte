@@ -17,12 +17,12 @@
   }
   let { desk, run, settings, jointId }: Props = $props();
   const preferences = usePreferences();
-  const used = $derived(settingOfRun(desk.issue, run, settings, desk.useNow(run)));
+  const used = $derived(settingOfRun(desk.release, run, settings, desk.useNow(run)));
   const said = $derived(settingInUseInWords(used, preferences.inWords));
   const anew = $derived(used === null || used.changes.length > 0 || used.status.state === 'bad');
 </script>
 
-{#if desk.issue.facts.practice}
+{#if desk.release.facts.practice}
   <p class="hint">Practice: no tool setting is asked for, and none is qualified.</p>
 {:else}<p class="setting" class:passes={said.qualified} data-testid="run-setting">
     <span>{said.qualified ? '✓' : '△'} Setting: {said.text}</span>

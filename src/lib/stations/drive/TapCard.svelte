@@ -48,7 +48,7 @@
   const holder = $derived(here === null ? undefined : desk.holders.moves.get(here));
   const row = $derived(here === null ? undefined : desk.holeOf(here)?.row);
   const rowLeft = $derived(
-    desk.issue.holes.filter(
+    desk.release.holes.filter(
       (hole) =>
         hole.row === row && !desk.stateOf(hole.number)?.driven && !desk.heldBack.has(hole.number)
     ).length

@@ -15,11 +15,11 @@ import { earliestStatedMs } from '$core/driving/stated-driving.ts';
 import { onTheirWay } from '$core/driving/cold-plan.ts';
 import { neighborsTooSoon, pathOf, type OrderSchool } from '$core/driving/driving-order.ts';
 import { namedStill } from '$core/driving/named-still.ts';
-import { issueOrder } from '$core/driving/issue-order.ts';
+import { releaseOrder } from '$core/driving/release-order.ts';
 import { paceOf, steadyPaceS } from '$core/driving/pace.ts';
 import { rivetOfHole, type HoleRivet } from '$core/driving/rivet-of-hole.ts';
 import { rivetRuns, type RivetRun } from '$core/driving/rivet-runs.ts';
-import type { Issue, IssuedHole } from '$core/release/release.ts';
+import type { Release, ReleasedHole } from '$core/release/release.ts';
 import { drivingOf } from '$core/releases/release-now.ts';
 import { heldBack, type HeldBack } from '$core/reworking/held-back.ts';
 import { asReworked, type ReworkState } from '$core/reworking/rework-state.ts';
@@ -34,9 +34,9 @@ import { EventStore } from '../../client/event-store.svelte';
 
 const NONE: ReadonlyMap<string, number> = new Map();
 const NOT_COUNTED: DriveFrozen = { partNumber: null, cold: null };
-/** The log of driving one issue: what is driven, what comes next, what is still on its way. */
+/** The log of driving one release: what is driven, what comes next, what is still on its way. */
 export class DriveDesk {
-  readonly #issued: Issue;
+  readonly #asReleased: Release;
   readonly #rework: () => ReworkState;
   readonly desk: EventStore<DriveSubject, DriveMove, DriveFrozen, DriveState>;
   readonly figures: () => ShopFigures;
@@ -45,9 +45,9 @@ export class DriveDesk {
     (hole) => this.stateOf(hole)?.driven ?? false,
     (hole) => earliestStatedMs(this.#rework(), hole, this.#releasedMs())
   );
-  readonly #releasedMs = (): number => Date.parse(this.#issued.issuedAt);
+  readonly #releasedMs = (): number => Date.parse(this.#asReleased.issuedAt);
   readonly #subject = (): DriveSubject => ({
-    ...drivingOf(this.#issued, this.#rework(), cold.batches),
+    ...drivingOf(this.#asReleased, this.#rework(), cold.batches),
     releasedMs: this.#releasedMs()
   });
   /** why the last tap was not taken */
@@ -62,17 +62,17 @@ export class DriveDesk {
   late = $state('');
 
   constructor(
-    issue: Issue,
+    release: Release,
     events: DriveEvent[],
     by: string,
     figures: () => ShopFigures,
     rework: () => ReworkState
   ) {
-    this.#issued = issue;
+    this.#asReleased = release;
     this.#rework = rework;
     this.figures = figures;
     this.desk = new EventStore(driveStream, this.#subject, {
-      subjectId: issue.id,
+      subjectId: release.id,
       stored: events,
       by,
       unsent: NOT_COUNTED,
@@ -81,7 +81,7 @@ export class DriveDesk {
   }
 
   /** as released, with what was replaced since */
-  readonly issue = $derived.by((): Issue => asReworked(this.#issued, this.#rework()));
+  readonly release = $derived.by((): Release => asReworked(this.#asReleased, this.#rework()));
 
   get state(): DriveState {
     return this.desk.state;
@@ -89,11 +89,11 @@ export class DriveDesk {
   get outbox() {
     return this.desk.outbox;
   }
-  readonly runs = $derived.by(() => rivetRuns(this.issue));
+  readonly runs = $derived.by(() => rivetRuns(this.release));
 
   /** what was told last of the order: taps leave it as it is */
   readonly #told = $derived.by(() => this.state.order);
-  readonly #order = $derived.by(() => issueOrder(this.issue, this.#told));
+  readonly #order = $derived.by(() => releaseOrder(this.release, this.#told));
   get school(): OrderSchool {
     return this.#order.school;
   }
@@ -103,17 +103,17 @@ export class DriveDesk {
   get byHand(): boolean {
     return this.#order.byHand;
   }
-  readonly path = $derived.by(() => pathOf(this.issue.holes, this.order));
+  readonly path = $derived.by(() => pathOf(this.release.holes, this.order));
   /** arithmetic of the order */
   get orderWork() {
     return this.#order.work;
   }
   readonly tooSoon = $derived.by(() =>
-    this.school === 'flat' && this.byHand ? neighborsTooSoon(this.issue.holes, this.order) : []
+    this.school === 'flat' && this.byHand ? neighborsTooSoon(this.release.holes, this.order) : []
   );
   readonly holders = $derived.by(() => {
     const { every, final } = this.figures().holders;
-    return drivingHolders(this.issue.holes, this.order, every, final);
+    return drivingHolders(this.release.holes, this.order, every, final);
   });
 
   /** rivets of cold batches that were logged here and that the server has not counted */
@@ -150,12 +150,12 @@ export class DriveDesk {
       return why === undefined || this.stateOf(number)?.driven ? [] : [{ number, why }];
     })
   );
-  holeOf(number: number): IssuedHole | undefined {
-    return this.issue.holes.find((hole) => hole.number === number);
+  holeOf(number: number): ReleasedHole | undefined {
+    return this.release.holes.find((hole) => hole.number === number);
   }
   rivetOf(number: number): HoleRivet | null {
     const hole = this.holeOf(number);
-    return hole ? rivetOfHole(this.issue.facts, hole) : null;
+    return hole ? rivetOfHole(this.release.facts, hole) : null;
   }
   stateOf(number: number): HoleDriven | undefined {
     return this.state.holes.get(number);
@@ -169,14 +169,14 @@ export class DriveDesk {
       : undefined;
     return {
       at: cold.serverNow,
-      gripIn: hole ? headGripIn(this.issue, hole) : null,
+      gripIn: hole ? headGripIn(this.release, hole) : null,
       lot: batch?.lot ?? this.state.lots.get(run.partNumber)?.lot ?? null
     };
   }
   /** whether a hole's rivet is driven cold */
   isCold(number: number): boolean {
     const rivet = this.rivetOf(number);
-    return rivet !== null && alloyFacts(rivet.alloy).cold !== null && !this.issue.facts.practice;
+    return rivet !== null && alloyFacts(rivet.alloy).cold !== null && !this.release.facts.practice;
   }
   /** the batch that a hole's rivet comes from: the one chosen, else the oldest with rivets left */
   batchFor(number: number): string | null {
@@ -202,7 +202,7 @@ export class DriveDesk {
 
   /** Points at a hole; one that is held open says why it gets no rivet. */
   point(number: number): void {
-    const open = this.issue.heldOpen.find((hole) => hole.number === number);
+    const open = this.release.heldOpen.find((hole) => hole.number === number);
     const refused: RefusalSaid | null = open
       ? { code: 'held-open', hole: number, reason: open.reason }
       : this.#notNow(number);

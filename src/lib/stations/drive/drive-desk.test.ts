@@ -1,7 +1,7 @@
 import { GUIDANCE_TIMES } from '$core/rules/icebox.ts';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { pageWithServer, type FakeServer } from '../../../../tests/support/fake-server.ts';
-import { smallIssue } from '../../../../tests/support/small-issue.ts';
+import { smallRelease } from '../../../../tests/support/small-release.ts';
 import type { DriveEvent } from '$core/driving/drive-events.ts';
 import { STARTING_FIGURES } from '$core/prepare/shop-figures.ts';
 import { reworkStream } from '$core/reworking/rework-events.ts';
@@ -21,7 +21,7 @@ let endClocks: () => void;
 const desks: DriveDesk[] = [];
 const deskOf = (part?: string, events: DriveEvent[] = []): DriveDesk => {
   const desk = new DriveDesk(
-    smallIssue(part),
+    smallRelease(part),
     events,
     'Ilse',
     () => STARTING_FIGURES,
@@ -163,7 +163,7 @@ describe('driving at one desk', () => {
 
   it('asks for no hole whose rivet is out, until it is ready for another', () => {
     const desk = deskOf();
-    const subject = smallIssue();
+    const subject = smallRelease();
     const event = (minute: number, move: object) => {
       const made = reworkStream.Move.parse({
         id: `6b1f6e0e-93ad-4d5a-9c3c-0000000001${minute}`,

@@ -71,7 +71,7 @@ export class LiveTeam {
     if (role === null) return;
     await call(
       sayAt,
-      { issue: this.desk.issue.id },
+      { release: this.desk.release.id },
       {
         device: this.#device,
         role,
@@ -124,7 +124,7 @@ export class LiveTeam {
   /** Runs while the page is open. */
   run(): () => void {
     const leave = whileInFront(() => {
-      const source = new EventSource(sayAt.path({ issue: this.desk.issue.id }));
+      const source = new EventSource(sayAt.path({ release: this.desk.release.id }));
       // opened again after it was lost: what was logged meanwhile was not heard
       source.onopen = () => void this.#read();
       source.onmessage = ({ data }) => this.#take(String(data));

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { pageWithServer, type FakeServer } from '../../../../tests/support/fake-server.ts';
-import { smallIssue } from '../../../../tests/support/small-issue.ts';
+import { smallRelease } from '../../../../tests/support/small-release.ts';
 import type { Call, Role } from '$core/driving/two-people.ts';
 import { setWhoIsHere } from '../../client/who';
 import type { DriveDesk } from './drive-desk.svelte';
@@ -31,7 +31,7 @@ let read: () => Promise<void>;
 const desk = {
   here: 13 as number | null,
   hands: null as { gun: string; bar: string } | null,
-  issue: smallIssue(),
+  release: smallRelease(),
   desk: {
     stored: [] as { id: string }[],
     read: () => read()

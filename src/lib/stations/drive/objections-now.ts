@@ -29,13 +29,13 @@ export function objectionsNow(desk: DriveDesk, around: Around): Objection[] {
   return objections(
     steps,
     open.map((run) => {
-      const used = settingOfRun(desk.issue, run, toolsSet, desk.useNow(run));
+      const used = settingOfRun(desk.release, run, toolsSet, desk.useNow(run));
       const { setup } = used?.setting ?? {};
       return {
         part: run.partNumber,
         hasWay: !access || hasWay(run, parts, desk.here, { outline, access, tools }),
         // practice qualifies none, and asks for none
-        setting: desk.issue.facts.practice
+        setting: desk.release.facts.practice
           ? { tool: '', released: true }
           : setup
             ? { tool: setup.name, released: used?.status.state === 'released' }

@@ -9,7 +9,7 @@ export const drive = defineStation({
   page: () => import('./DriveStation.svelte'),
   outboxes: ({ drive }) => [drive?.outbox],
   // rivets belong to the holes as released
-  standsAlone: ({ issue }) => issue !== null,
+  standsAlone: ({ release }) => release !== null,
   status: ({ count }) => {
     if (!count) return open('not released yet');
     const isThrough = count.logged && count.notDriven.length + count.empty.length === 0;

@@ -6,12 +6,12 @@
 
   /** A caliper whose button sends what lies between its jaws. */
   interface Props {
-    issueId: string;
+    releaseId: string;
     /** about what lies between the jaws next, in: a simulated one has nothing else to go by */
     nextIn: number;
     onread: (text: string, simulated: boolean) => void;
   }
-  let { issueId, nextIn, onread }: Props = $props();
+  let { releaseId, nextIn, onread }: Props = $props();
   const PLACES = 5;
   const caliper = new Caliper((widthIn) =>
     onread(writeDecimal(widthIn, 4, PLACES), caliper.simulated)
@@ -20,7 +20,7 @@
 
 <div data-testid="caliper-panel">
   <InstrumentPanel
-    at={{ device: 'caliper', place: issueId }}
+    at={{ device: 'caliper', place: releaseId }}
     title="Caliper with a button"
     instrument={caliper}
     testid="caliper"

@@ -18,10 +18,12 @@
   let clean = $state<Place[]>([]);
   let except = $state<number[]>([]);
   let said = $state('');
-  const rows = $derived([...new Set(desk.issue.holes.map((hole) => hole.row))]);
+  const rows = $derived([...new Set(desk.release.holes.map((hole) => hole.row))]);
   const inRow = $derived(
     new Set(
-      desk.issue.holes.filter((hole) => row === '' || hole.row === Number(row)).map((h) => h.number)
+      desk.release.holes
+        .filter((hole) => row === '' || hole.row === Number(row))
+        .map((h) => h.number)
     )
   );
   const there = $derived(desk.inMetal().filter((hole) => inRow.has(hole)));

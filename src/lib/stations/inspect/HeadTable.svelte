@@ -31,7 +31,7 @@
         by,
         drivenBy: drive?.stateOf(hole)?.by ?? '',
         at,
-        row: desk.issue.holes.find(({ number }) => number === hole)?.row ?? 0
+        row: desk.release.holes.find(({ number }) => number === hole)?.row ?? 0
       };
     })
   );

@@ -28,7 +28,7 @@
   const settingOpen = $derived.by(() => {
     const run = drive.desk?.runs.find(({ holes }) => holes.some(({ number }) => number === hole));
     if (!drive.desk || !run) return false;
-    const used = settingOfRun(drive.desk.issue, run, drive.toolsSet, drive.desk.useNow(run));
+    const used = settingOfRun(drive.desk.release, run, drive.toolsSet, drive.desk.useNow(run));
     return used !== null && used.status.state !== 'released';
   });
   const causes = $derived(

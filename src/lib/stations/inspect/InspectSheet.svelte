@@ -62,11 +62,11 @@
   const looksLeft = $derived(desk.looksLeft(hole));
   const datum = $derived(desk.datumAsked(hole));
   const metal = $derived(desk.metalAsked(hole));
-  const issued = $derived(desk.issue.holes.find(({ number }) => number === hole));
-  const flush = $derived(issued ? flushAt(desk.issue.facts, issued) : null);
+  const asReleased = $derived(desk.release.holes.find(({ number }) => number === hole));
+  const flush = $derived(asReleased ? flushAt(desk.release.facts, asReleased) : null);
   const plate = $derived(desk.plateFor(dash));
   const fitting = $derived(plates.filter(({ sizes }) => sizes.some((size) => size.dash === dash)));
-  const row = $derived(issued?.row ?? 1);
+  const row = $derived(asReleased?.row ?? 1);
   const now = $derived(desk.states.get(hole));
   const recorded = $derived(desk.recordedFor(hole));
   /** a reading being typed comes before the recorded one */
@@ -75,7 +75,7 @@
   );
   const rivetIn = $derived(rivetSize(dash).diameterIn);
   const nominal = $derived(nominalHead(rivetIn));
-  const limits = $derived(headLimits(desk.issue.facts.limits));
+  const limits = $derived(headLimits(desk.release.facts.limits));
   const timesD = ({ low, high }: { low: number; high: number }) => ({
     low: low * rivetIn,
     high: high * rivetIn
@@ -104,7 +104,7 @@
   }
   /** to the hole beside it, and on with its diameter */
   function step(by: -1 | 1): void {
-    const numbers = desk.issue.holes.map(({ number }) => number);
+    const numbers = desk.release.holes.map(({ number }) => number);
     const to = numbers[numbers.indexOf(hole) + by];
     if (to !== undefined) onpick(to);
   }
@@ -146,7 +146,7 @@
 <svelte:window onkeydown={onwindowkey} />
 
 <header>
-  <h2 data-testid="head-now" data-hole={hole}>Hole {hole} of {desk.issue.holes.length}</h2>
+  <h2 data-testid="head-now" data-hole={hole}>Hole {hole} of {desk.release.holes.length}</h2>
   <span class="hint">row {row}</span>
   <span class="steps">
     <button
@@ -159,7 +159,7 @@
     <button
       class="act small"
       type="button"
-      disabled={hole >= desk.issue.holes.length}
+      disabled={hole >= desk.release.holes.length}
       onclick={() => onpick(hole + 1)}
       aria-label={CHECK.holeOn}>›</button
     >
@@ -227,7 +227,7 @@
 <DueBar due={desk.due} {count} here={hole} {onpick} />
 {#if desk.way === 'calipers'}
   <CaliperPanel
-    issueId={desk.issue.id}
+    releaseId={desk.release.id}
     nextIn={desk.typedFor(hole).diameter.trim() === '' ? nominal.wideIn : nominal.highIn}
     onread={(text, simulated) => readings?.take(text, simulated)}
   />

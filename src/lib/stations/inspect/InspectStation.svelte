@@ -7,7 +7,7 @@
   import { headsInD } from '$core/inspect/hole-events.ts';
   import { usePrepareDesk } from '$lib/stations/prepare/prepare-desk.svelte';
   import { rivetSize } from '$core/catalog/rivets.ts';
-  import { issuedParts } from '$core/release/release.ts';
+  import { releasedParts } from '$core/release/release.ts';
   import { useReleaseDesk } from '$lib/stations/inspect/release-desk';
   import { useWorkspace } from '$lib/client/workspace.svelte';
   import HoleMap from '$lib/drawing/marks/HoleMap.svelte';
@@ -43,11 +43,13 @@
   const open = useReleaseDesk();
   const person = $derived(open.person);
 
-  const changed = $derived(open.issue !== null && open.issue.revision !== workspace.save.revision);
+  const changed = $derived(
+    open.release !== null && open.release.revision !== workspace.save.revision
+  );
   const preferences = usePreferences();
   const holeHere = $derived(
-    open.issue?.holes.find(({ number }) => number === workspace.picked)?.number ??
-      open.issue?.holes[0]?.number ??
+    open.release?.holes.find(({ number }) => number === workspace.picked)?.number ??
+      open.release?.holes[0]?.number ??
       1
   );
   const D = $derived(rivetSize(open.desk?.dashOf(holeHere) ?? 4).diameterIn);
@@ -61,10 +63,10 @@
   const rework = useReworkDesk();
   const seen = $derived(drive.desk?.state.seen.get(holeHere));
   const seenSaid = $derived(
-    seen && open.issue && open.desk
+    seen && open.release && open.desk
       ? seenInWords(
           seen,
-          seenVerdict(open.desk.dashOf(holeHere), open.issue.facts.limits, seen),
+          seenVerdict(open.desk.dashOf(holeHere), open.release.facts.limits, seen),
           preferences.inWords
         )
       : null
@@ -80,9 +82,9 @@
   const events = $derived(open.desk?.valid ?? []);
   const heads = $derived(headsInD(events));
   const groups = $derived(
-    open.issue
+    open.release
       ? headGroups({
-          issue: open.issue,
+          release: open.release,
           heads,
           driven: drive.desk?.state.holes ?? new Map(),
           settings: drive.toolsSet.map(({ id, run, begunAt, setup, state }) => ({
@@ -100,19 +102,21 @@
   const shownHeads = $derived(group ? heads.filter((head) => group.has(head)) : heads);
 </script>
 
-{#if open.issue && open.desk}
-  {@const { facts, holes } = open.issue}
+{#if open.release && open.desk}
+  {@const { facts, holes } = open.release}
   {@const limits = headLimits(facts.limits)}
   <StationFrame>
     {#snippet drawing()}
-      {#if open.issue && open.desk}
+      {#if open.release && open.desk}
         <div class="drawing">
-          <p class="label" data-testid="release-now" data-release={open.issue.number}>
-            Release {open.issue.number}, seen from the driven side · {issuedParts(facts).join(', ')}
+          <p class="label" data-testid="release-now" data-release={open.release.number}>
+            Release {open.release.number}, seen from the driven side · {releasedParts(facts).join(
+              ', '
+            )}
           </p>
           <HoleMap
             {holes}
-            heldOpen={open.issue.heldOpen}
+            heldOpen={open.release.heldOpen}
             widthIn={facts.widthIn}
             overlapIn={facts.overlapIn}
             results={open.desk.marks}
@@ -177,7 +181,7 @@
       {#if open.signedBy !== null}
         <Notice
           level="note"
-          title="Release {open.issue?.number} is signed by {open.signedBy}"
+          title="Release {open.release?.number} is signed by {open.signedBy}"
           text="Locked. Further work needs a new release."
         />
       {/if}
@@ -185,7 +189,7 @@
         <Notice
           level="attention"
           testid="changed-since-release"
-          title="The joint has changed since release {open.issue?.number}"
+          title="The joint has changed since release {open.release?.number}"
           text="Inspections here belong to this release. Re-release to inspect the new layout."
         >
           <div class="again"><ReleaseButton text={CHECK.releaseItAgain} station="inspect" /></div>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { CHECK } from '$lib/words/pages/inspect';
   import { invalidateAll } from '$app/navigation';
-  import { issueJointAt } from '$lib/api/joints.ts';
+  import { releaseJointAt } from '$lib/api/joints.ts';
   import { call } from '$lib/client/call';
   import { usePreferences } from '$lib/client/preferences.svelte';
   import { useWorkspace } from '$lib/client/workspace.svelte';
@@ -30,7 +30,7 @@
     open.bound.some(({ loosens }) => loosens) && !(open.role !== null && may(open.role, 'rules'))
   );
 
-  async function issue(): Promise<void> {
+  async function release(): Promise<void> {
     issuing = true;
     refusal = '';
     await workspace.save.flush();
@@ -41,7 +41,7 @@
       return;
     }
     const reply = await call(
-      issueJointAt,
+      releaseJointAt,
       { joint: workspace.id },
       { revision: workspace.save.revision }
     );
@@ -81,7 +81,7 @@
     type="button"
     disabled={issuing || block !== undefined || needsLead}
     aria-describedby={block ? 'no-release' : undefined}
-    onclick={() => void issue()}>{text}</button
+    onclick={() => void release()}>{text}</button
   >
   {#if block}
     <p id="no-release" data-testid="no-release" class="hint">

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { HeadInD } from '$core/inspect/hole-events.ts';
-import type { Issue } from '$core/release/release.ts';
+import type { Release } from '$core/release/release.ts';
 import { headGroups } from './head-groups';
 
 const stack = (partNumber: string) => ({
@@ -13,10 +13,10 @@ const stack = (partNumber: string) => ({
   raisedIn: 0,
   wideIn3: 0
 });
-const issue = {
+const release = {
   facts: { stacks: [stack('MS20470AD4-5'), stack('MS20470DD4-6')], gripIn: 0.1 },
   holes: [1, 2, 3].map((number) => ({ number, stack: number === 3 ? 1 : 0, dash: 4, gripIn: 0.1 }))
-} as unknown as Pick<Issue, 'facts' | 'holes'>;
+} as unknown as Pick<Release, 'facts' | 'holes'>;
 const head = (hole: number, by: string) => ({ id: String(hole), hole, by }) as HeadInD;
 const tap = (minute: number, batch: string | null) => ({
   driven: true,
@@ -26,7 +26,7 @@ const tap = (minute: number, batch: string | null) => ({
 
 describe('heads that belong together', () => {
   const groups = headGroups({
-    issue,
+    release,
     heads: [head(1, 'Ilse'), head(2, 'Ilse'), head(3, 'Benn')],
     driven: new Map([
       [1, tap(1, null)],
@@ -65,7 +65,7 @@ describe('heads that belong together', () => {
 
   it('are no groups where all belong to one', () => {
     const same = headGroups({
-      issue,
+      release,
       heads: [head(1, 'Ilse'), head(2, 'Ilse')],
       driven: new Map(),
       settings: [],

@@ -2,7 +2,7 @@ import type { HeadInD } from '$core/inspect/hole-events.ts';
 import type { HoleDriven } from '$core/driving/drive-events.ts';
 import { rivetRuns, runKey } from '$core/driving/rivet-runs.ts';
 import { rivetOfHole } from '$core/driving/rivet-of-hole.ts';
-import type { Issue } from '$core/release/release.ts';
+import type { Release } from '$core/release/release.ts';
 import { settingAt, type SettingSpan } from '$core/records/rivet-record.ts';
 
 /** Heads that belong together: measured by one person, of one run, under one setting, from one batch. */
@@ -13,7 +13,7 @@ export interface HeadGroup {
 }
 
 interface Around {
-  issue: Pick<Issue, 'facts' | 'holes'>;
+  release: Pick<Release, 'facts' | 'holes'>;
   heads: readonly HeadInD[];
   /** what is known of driving, by hole */
   driven: ReadonlyMap<number, Pick<HoleDriven, 'driven' | 'hitAt' | 'batch'>>;
@@ -24,11 +24,11 @@ interface Around {
 }
 
 /** The groups that tell anything: those that some heads belong to and others do not. */
-export function headGroups({ issue, heads, driven, settings, lots }: Around): HeadGroup[] {
-  const holes = new Map(issue.holes.map((hole) => [hole.number, hole]));
+export function headGroups({ release, heads, driven, settings, lots }: Around): HeadGroup[] {
+  const holes = new Map(release.holes.map((hole) => [hole.number, hole]));
   const rivetOf = (number: number) => {
     const hole = holes.get(number);
-    return hole ? rivetOfHole(issue.facts, hole) : null;
+    return hole ? rivetOfHole(release.facts, hole) : null;
   };
   const batchOf = ({ hole }: HeadInD) => driven.get(hole)?.batch ?? null;
   const settingOf = ({ hole }: HeadInD): string | null => {
@@ -45,7 +45,7 @@ export function headGroups({ issue, heads, driven, settings, lots }: Around): He
       text: `measured by ${by}`,
       has: (head: HeadInD) => head.by === by
     })),
-    ...rivetRuns(issue).map(({ key, partNumber }) => ({
+    ...rivetRuns(release).map(({ key, partNumber }) => ({
       value: `run ${key}`,
       text: partNumber,
       has: ({ hole }: HeadInD) => {

@@ -35,7 +35,7 @@ import { rivetOfHole } from '$core/driving/rivet-of-hole.ts';
 import { holeMarks, type CountedRelease } from '$core/releases/release-count.ts';
 import { dueNow, headsOf } from '$core/releases/release-now.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
-import type { Issue } from '$core/release/release.ts';
+import type { Release } from '$core/release/release.ts';
 import { asReworked, emptyHoles, type ReworkState } from '$core/reworking/rework-state.ts';
 import type { Dash } from '$core/schema/fields.ts';
 import { EventStore } from '../../client/event-store.svelte';
@@ -48,11 +48,11 @@ import { TypedLooks } from './typed-looks.svelte';
 export const NOT_SENT = '00000000-0000-4000-8000-000000000000';
 const UNSTAMPED = { id: NOT_SENT, at: '2000-01-01T00:00:00Z' };
 
-/** The readings of one issue: what is typed, what it means, what is recorded, what is still on its way. */
+/** The readings of one release: what is typed, what it means, what is recorded, what is still on its way. */
 export class InspectDesk {
-  readonly #issued: Issue;
+  readonly #asReleased: Release;
   readonly #around: () => AroundHeads;
-  readonly #subject = (): HoleSubject => headsOf(this.#issued, this.rework, this.driven);
+  readonly #subject = (): HoleSubject => headsOf(this.#asReleased, this.rework, this.driven);
   readonly desk: EventStore<HoleSubject, HoleLook, HeadJudged, Map<number, HoleState>>;
   readonly #typed: TypedLooks;
   /** what was typed of looks handed over: refused, it stands there again as it was */
@@ -66,13 +66,13 @@ export class InspectDesk {
   /** the head that was not taken */
   #refused = $state.raw<Refused | null>(null);
 
-  constructor(issue: Issue, events: HoleEvent[], around: () => AroundHeads) {
-    this.#issued = issue;
+  constructor(release: Release, events: HoleEvent[], around: () => AroundHeads) {
+    this.#asReleased = release;
     this.#around = around;
-    this.#typed = new TypedLooks(issue.id);
+    this.#typed = new TypedLooks(release.id);
     // A head counts once the server has judged it.
     this.desk = new EventStore(holeStream, this.#subject, {
-      subjectId: issue.id,
+      subjectId: release.id,
       stored: events,
       by: '',
       refused: (look, message) => {
@@ -87,7 +87,7 @@ export class InspectDesk {
   }
 
   /** as released, with what was replaced since */
-  readonly issue = $derived.by((): Issue => asReworked(this.#issued, this.rework));
+  readonly release = $derived.by((): Release => asReworked(this.#asReleased, this.rework));
   get rework(): ReworkState {
     return this.#around().rework;
   }
@@ -158,22 +158,26 @@ export class InspectDesk {
   /** What the typed look comes to; null while something is missing. */
   judgedFor(hole: number): Answer<HeadJudged> | null {
     const look = this.lookFor(hole);
-    const issued = this.issue.holes.find(({ number }) => number === hole);
-    if (!look || !issued) return null;
+    const asReleased = this.release.holes.find(({ number }) => number === hole);
+    if (!look || !asReleased) return null;
     // judged as if it had been looked at on its condition: what is left of that is asked for apart
     const asked = look.kind === 'checked' ? { looked: ['straight', 'flat'] as Look[] } : {};
-    return judgeLook({ ...look, ...asked, ...UNSTAMPED } as HoleLook, this.issue.facts, issued);
+    return judgeLook(
+      { ...look, ...asked, ...UNSTAMPED } as HoleLook,
+      this.release.facts,
+      asReleased
+    );
   }
 
   /** What the head comes to with the look that is typed, and what was looked at before; null while the typed one cannot be judged. */
   expectedFor(hole: number): HeadStanding | null {
     const look = this.lookFor(hole);
     const judged = this.judgedFor(hole);
-    const issued = this.issue.holes.find(({ number }) => number === hole);
-    if (!look || !judged?.ok || !issued) return null;
+    const asReleased = this.release.holes.find(({ number }) => number === hole);
+    if (!look || !judged?.ok || !asReleased) return null;
     const typed = { ...look, ...UNSTAMPED, by: '', frozen: judged.result } as HoleEvent;
     const before = this.typedFor(hole).drivenOn ? [] : (this.states.get(hole)?.counted ?? []);
-    return headStanding([...before, typed], placesAsked(this.issue.facts, issued));
+    return headStanding([...before, typed], placesAsked(this.release.facts, asReleased));
   }
 
   /** Whether it has to be said if a bad head was driven further before this look: where no blow is logged nobody knows. */
@@ -186,8 +190,8 @@ export class InspectDesk {
 
   /** Whether the far sheet is dimpled through at a hole: heights are from the dimple there. */
   isDimpled(hole: number): boolean {
-    const issued = this.issue.holes.find(({ number }) => number === hole);
-    return issued !== undefined && rivetOfHole(this.issue.facts, issued).dimpledThrough;
+    const asReleased = this.release.holes.find(({ number }) => number === hole);
+    return asReleased !== undefined && rivetOfHole(this.release.facts, asReleased).dimpledThrough;
   }
 
   /** A typed height that fits the sheet's flat and not the dimple, until it is said which it is. */
@@ -196,7 +200,7 @@ export class InspectDesk {
     if (look?.kind !== 'checked' || this.typedFor(hole).fromDimple) return null;
     return otherDatum(look.heightIn, {
       dash: this.dashOf(hole),
-      limits: this.issue.facts.limits,
+      limits: this.release.facts.limits,
       dimpledThrough: this.isDimpled(hole)
     });
   }
@@ -221,14 +225,16 @@ export class InspectDesk {
 
   /** The rivet size of one hole. */
   dashOf(hole: number): Dash {
-    return this.issue.holes.find(({ number }) => number === hole)?.dash ?? this.issue.facts.dash;
+    return (
+      this.release.holes.find(({ number }) => number === hole)?.dash ?? this.release.facts.dash
+    );
   }
 
   /** The typed reading judged; null while it is not complete, or one of its figures cannot be. */
   reportFor(hole: number): { report: HeadReport; reading: HeadReading } | null {
     const { diameter, height, flags } = this.typedFor(hole);
     if (diameter.trim() === '' || height.trim() === '') return null;
-    const { limits } = this.issue.facts;
+    const { limits } = this.release.facts;
     const dash = this.dashOf(hole);
     const read = HeadReading.safeParse({
       dash,
@@ -245,18 +251,18 @@ export class InspectDesk {
     // the look that decides, where it measured
     const last = this.states.get(hole)?.standing?.decisive;
     if (!last || !isMeasured(last)) return null;
-    const { limits } = this.issue.facts;
+    const { limits } = this.release.facts;
     const { diameterIn, heightIn, flags } = last;
     return this.#reportOf(hole, { dash: this.dashOf(hole), limits, diameterIn, heightIn, flags });
   }
 
   #reportOf(hole: number, reading: HeadReading): { report: HeadReport; reading: HeadReading } {
-    return { reading, report: reportInRow(this.issue, this.states, hole, reading) };
+    return { reading, report: reportInRow(this.release, this.states, hole, reading) };
   }
 
   /** Rows whose heads are all short or all over, each once. */
   get rowsApart(): RowApart[] {
-    return rowsApart(this.issue, this.states);
+    return rowsApart(this.release, this.states);
   }
 
   /** Hands a complete look over for good; it counts as recorded once the server has acknowledged it. */
@@ -285,7 +291,7 @@ export class InspectDesk {
   inMetal(): number[] {
     const { hitAt, logged } = this.driven;
     const out = emptyHoles(this.rework);
-    return this.issue.holes.flatMap(({ number }) =>
+    return this.release.holes.flatMap(({ number }) =>
       out.has(number) || (logged && !hitAt.has(number)) ? [] : [number]
     );
   }
@@ -305,8 +311,8 @@ export class InspectDesk {
   }
 
   #dueBy(heads: readonly HoleEvent[], states: ReadonlyMap<number, HoleState>) {
-    const { issue, rework, driven } = this;
-    return dueNow({ issue, rework, driven, order: this.#around().order, heads, states });
+    const { release, rework, driven } = this;
+    return dueNow({ release, rework, driven, order: this.#around().order, heads, states });
   }
   readonly #now = $derived.by(() => this.#dueBy(this.events, this.states));
   /** heads that stay on the data holder’s word, as they were last seen */
@@ -315,8 +321,8 @@ export class InspectDesk {
   }
   /** what its counts follow from */
   get counted(): CountedRelease {
-    const { issue, states, left, rework } = this;
-    return { issue, states, left, rework };
+    const { release, states, left, rework } = this;
+    return { release, states, left, rework };
   }
   /** what each of its holes comes to */
   readonly marks = $derived.by(() => holeMarks(this.counted));
@@ -327,9 +333,9 @@ export class InspectDesk {
 
   /** The next head that is due and not on its way, or the next one along. */
   nextToDo(after: number): number {
-    const last = this.issue.holes.at(-1)?.number ?? after;
+    const last = this.release.holes.at(-1)?.number ?? after;
     // what was just handed over decides already where one looks next
-    const events = [...this.events, ...expectedLooks(this.desk.outbox.waiting, this.issue)];
+    const events = [...this.events, ...expectedLooks(this.desk.outbox.waiting, this.release)];
     const { due } = this.#dueBy(events, holeStream.project(this.#subject(), events));
     return (
       headAfter(due, due.order, after, (hole) => !this.isOnItsWay(hole)) ??

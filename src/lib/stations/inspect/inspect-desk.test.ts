@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { pageWithServer, type FakeServer } from '../../../../tests/support/fake-server.ts';
-import { smallIssue } from '../../../../tests/support/small-issue.ts';
+import { smallRelease } from '../../../../tests/support/small-release.ts';
 import { judgeLook, type HoleLook } from '$core/inspect/hole-look.ts';
 import { driveStream, NOT_DRIVEN } from '$core/driving/drive-events.ts';
 import { drivingOf } from '$core/releases/release-now.ts';
@@ -16,7 +16,7 @@ const GOOD = { diameter: '0.234', height: '0.078' };
 /** Nobody logs driving; a rivet driven at an instant is logged by `drove`. */
 let around: AroundHeads;
 const drove = (hole: number, ms: number): void => {
-  const drive = driveStream.project(drivingOf(smallIssue(), NO_REWORK, []), [
+  const drive = driveStream.project(drivingOf(smallRelease(), NO_REWORK, []), [
     {
       kind: 'driven',
       hole,
@@ -37,7 +37,7 @@ const TOO_LOW = { diameter: '0.29', height: '0.05' };
 let server: FakeServer;
 const desks: InspectDesk[] = [];
 const deskOf = (): InspectDesk => {
-  const desk = new InspectDesk(smallIssue(), [], () => around);
+  const desk = new InspectDesk(smallRelease(), [], () => around);
   desks.push(desk);
   return desk;
 };
@@ -57,7 +57,7 @@ beforeEach(() => {
   around = {
     rework: NO_REWORK,
     drive: NOT_DRIVEN,
-    order: smallIssue().holes.map(({ number }) => number)
+    order: smallRelease().holes.map(({ number }) => number)
   };
   setWhoIsHere(ME);
 });
@@ -137,7 +137,7 @@ describe('looking at heads at one desk', () => {
   });
 
   it('asks for a height that fits the sheet’s flat before it is recorded, where the stack is dimpled', async () => {
-    const dimpled = smallIssue('MS20426AD5-6');
+    const dimpled = smallRelease('MS20426AD5-6');
     dimpled.facts.head = 'countersunk';
     dimpled.facts.stacks = [
       {
@@ -160,9 +160,9 @@ describe('looking at heads at one desk', () => {
   });
 
   it('asks of a reading that holds more metal than there is, before it is recorded and of each anew', async () => {
-    const issue = smallIssue();
-    issue.facts.predictedIn3 = 0.0035;
-    const desk = new InspectDesk(issue, [], () => around);
+    const release = smallRelease();
+    release.facts.predictedIn3 = 0.0035;
+    const desk = new InspectDesk(release, [], () => around);
     desks.push(desk);
     // π/4 · 0.35² · 0.11 is three times what there is
     await record(desk, 1, { diameter: '0.35', height: '0.11' });
@@ -200,9 +200,9 @@ describe('looking at heads at one desk', () => {
     const desk = deskOf();
     desk.type(3, TOO_LOW);
     const look = desk.lookFor(3);
-    const [hole] = smallIssue().holes.filter(({ number }) => number === 3);
+    const [hole] = smallRelease().holes.filter(({ number }) => number === 3);
     const told = { id: ME, at: new Date(NOW).toISOString(), ...look } as HoleLook;
-    expect(desk.judgedFor(3)).toEqual(hole && judgeLook(told, smallIssue().facts, hole));
+    expect(desk.judgedFor(3)).toEqual(hole && judgeLook(told, smallRelease().facts, hole));
     expect(desk.judgedFor(3)).toMatchObject({ result: { verdict: 'replace' } });
     expect(desk.judgedFor(99)).toBeNull();
   });
@@ -294,7 +294,7 @@ describe('looking at heads at one desk', () => {
 
   it('looks from the far side at what is in: no empty hole, and nothing that is not driven yet', () => {
     const desk = deskOf();
-    const all = desk.issue.holes.map(({ number }) => number);
+    const all = desk.release.holes.map(({ number }) => number);
     expect(desk.inMetal()).toEqual(all);
     drove(2, NOW);
     expect(desk.inMetal()).toEqual([2]);

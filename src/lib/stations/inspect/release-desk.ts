@@ -1,5 +1,5 @@
 import { getContext, setContext } from 'svelte';
-import type { Issue } from '$core/release/release.ts';
+import type { Release } from '$core/release/release.ts';
 import type { Role } from '$core/people/rights.ts';
 import type { ReleaseCount } from '$core/releases/release-count.ts';
 import type { InMetal } from '$core/releases/in-metal.ts';
@@ -7,9 +7,9 @@ import type { BoundRule } from '$core/rules/bound-rules.ts';
 import type { SinceRelease } from '$core/releases/since-release.ts';
 import type { InspectDesk } from './inspect-desk.svelte';
 
-/** The newest issue of the open joint and its readings; null before the first is made. */
+/** The newest release of the open joint and its readings; null before the first is made. */
 export interface ReleaseDesk {
-  readonly issue: Issue | null;
+  readonly release: Release | null;
   readonly desk: InspectDesk | null;
   /** every count of the release; null before there is one */
   readonly count: ReleaseCount | null;
@@ -27,6 +27,6 @@ export interface ReleaseDesk {
   readonly inMetal: readonly InMetal[];
 }
 
-const KEY = Symbol('issue desk');
+const KEY = Symbol('release desk');
 export const provideReleaseDesk = (desk: ReleaseDesk): ReleaseDesk => setContext(KEY, desk);
 export const useReleaseDesk = (): ReleaseDesk => getContext<ReleaseDesk>(KEY);

@@ -1,5 +1,5 @@
 import { getContext, setContext } from 'svelte';
-import type { Issue } from '$core/release/release.ts';
+import type { Release } from '$core/release/release.ts';
 import type { ReworkEvent, ReworkFrozen, ReworkSubject } from '$core/reworking/rework-subject.ts';
 import { reworkStream } from '$core/reworking/rework-events.ts';
 import { type ReworkState } from '$core/reworking/rework-state.ts';
@@ -20,9 +20,9 @@ export interface TypedFields {
   clear(...fields: string[]): void;
 }
 
-/** Rivets taken out of one issue, their holes, and questions put. */
+/** Rivets taken out of one release, their holes, and questions put. */
 export class ReworkDesk {
-  readonly issued: Issue;
+  readonly asReleased: Release;
   readonly desk: EventStore<ReworkSubject, ReworkMove, ReworkFrozen, ReworkState>;
   /** why the last thing done was not taken */
   refused = $state.raw<RefusalSaid | null>(null);
@@ -30,12 +30,12 @@ export class ReworkDesk {
   /** what is typed at each hole and of each question, kept in this browser until it is logged */
   readonly #typed: KeptFields;
 
-  constructor(issue: Issue, events: ReworkEvent[], by: string) {
-    this.issued = issue;
-    this.#typed = new KeptFields(`rework-typed.${issue.id}`);
+  constructor(release: Release, events: ReworkEvent[], by: string) {
+    this.asReleased = release;
+    this.#typed = new KeptFields(`rework-typed.${release.id}`);
     // A decision counts once the server has made it.
-    this.desk = new EventStore(reworkStream, () => issue, {
-      subjectId: issue.id,
+    this.desk = new EventStore(reworkStream, () => release, {
+      subjectId: release.id,
       stored: events,
       by,
       refused: (_, message) => (this.refused = told(message))
@@ -48,7 +48,7 @@ export class ReworkDesk {
     return this.desk.outbox;
   }
   /** as released, with what was replaced since */
-  readonly now = $derived.by((): Issue => asReworked(this.issued, this.state));
+  readonly now = $derived.by((): Release => asReworked(this.asReleased, this.state));
   readonly openQuestions = $derived.by(() =>
     [...this.state.referrals.values()].filter(({ answered }) => answered === null)
   );
@@ -62,7 +62,7 @@ export class ReworkDesk {
 
   /** What a hole as found comes to, before it is logged: what was read before and is not voided counts with it. */
   decided(number: number, found: Omit<FoundHole, 'outs'>): Answer<HoleDecision> | null {
-    const { facts, hole } = beforeRemoval(this.issued, this.state, number);
+    const { facts, hole } = beforeRemoval(this.asReleased, this.state, number);
     const now = this.state.holes.get(number);
     const together = foundTogether([...counted(now?.readings ?? []), found]);
     return hole ? decideHole(facts, hole, { ...together, outs: now?.outs ?? 0 }) : null;

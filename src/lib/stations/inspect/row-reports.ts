@@ -5,11 +5,11 @@ import {
   type HeadReport
 } from '$core/inspect/head-report.ts';
 import { lastShares, type HoleState } from '$core/inspect/hole-events.ts';
-import { predictedHeadIn3, type Issue } from '$core/release/release.ts';
+import { predictedHeadIn3, type Release } from '$core/release/release.ts';
 
 /** What a reading at a hole means beside the heads of its row. */
 export function reportInRow(
-  { facts, holes }: Issue,
+  { facts, holes }: Release,
   states: ReadonlyMap<number, HoleState>,
   hole: number,
   reading: HeadReading
@@ -32,7 +32,7 @@ export interface RowApart {
 
 /** Rows whose heads are all short or all over, each once. */
 export function rowsApart(
-  { facts, holes }: Issue,
+  { facts, holes }: Release,
   states: ReadonlyMap<number, HoleState>
 ): RowApart[] {
   const rows = [...new Set(holes.map(({ row }) => row))];

@@ -9,8 +9,8 @@ export const inspect = defineStation({
   page: () => import('./InspectStation.svelte'),
   keys: [['Enter', 'on to height, then record and next head']],
   outboxes: ({ desk, rework, oldWork }) => [desk?.outbox, rework?.outbox, oldWork.outbox],
-  // heads belong to the holes as issued
-  standsAlone: ({ issue }) => issue !== null,
+  // heads belong to the holes as released
+  standsAlone: ({ release }) => release !== null,
   status: ({ count }) => {
     if (!count) return open('not released yet');
     const [figure, ...beside] = inspectedParts(count);

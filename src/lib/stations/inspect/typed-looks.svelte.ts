@@ -5,13 +5,13 @@ import { isTyped, NOTHING_TYPED, TypedLook } from './typed-look.ts';
 
 const KeptTyping = z.record(z.string(), TypedLook);
 
-/** What is typed of the heads of one issue and not handed over yet, by hole; kept in this browser until it is. */
+/** What is typed of the heads of one release and not handed over yet, by hole; kept in this browser until it is. */
 export class TypedLooks {
   #typed = $state.raw<Record<string, TypedLook>>({});
   readonly #kept: Kept<typeof KeptTyping>;
 
-  constructor(issueId: string) {
-    this.#kept = new Kept(`typed-heads.${issueId}`, KeptTyping);
+  constructor(releaseId: string) {
+    this.#kept = new Kept(`typed-heads.${releaseId}`, KeptTyping);
   }
 
   has(hole: number): boolean {

@@ -74,7 +74,7 @@
     if (!view || !ready || who === null) return;
     signing = true;
     refusal = '';
-    const reply = await call(sendMoves(signStream), { subject: view.issueId }, [
+    const reply = await call(sendMoves(signStream), { subject: view.releaseId }, [
       {
         id: crypto.randomUUID(),
         at: new Date().toISOString(),
@@ -97,11 +97,11 @@
     `/api/joints/${workspace.id}/files/${name}?paper=${preferences.paper}`;
 </script>
 
-{#if open.issue}
+{#if open.release}
   <div class="sign">
     <header>
-      <h2 data-testid="release-now" data-release={open.issue.number}>
-        Release {open.issue.number}
+      <h2 data-testid="release-now" data-release={open.release.number}>
+        Release {open.release.number}
       </h2>
       <button class="act small" type="button" onclick={() => void look()}>Refresh</button>
     </header>
@@ -146,7 +146,7 @@
           </p>
         {/each}
       </section>
-      {#if !open.issue.facts.practice}<section aria-labelledby="told">
+      {#if !open.release.facts.practice}<section aria-labelledby="told">
           <h3 id="told">Acknowledge before signing</h3>
           {#each view.told as told (toldKey(told))}
             <label class="told" data-testid="told">
@@ -163,7 +163,7 @@
         </section>{/if}
       <section aria-labelledby="signature">
         <h3 id="signature">Signature</h3>
-        {#if open.issue.facts.practice}
+        {#if open.release.facts.practice}
           <p data-testid="practice-not-signed">
             {SIGN.practiceNotSigned}
           </p>
@@ -215,7 +215,7 @@
       </section>
     {/if}
     <section aria-labelledby="record">
-      <h3 id="record">{open.issue.facts.practice ? SIGN.practiceRecord : SIGN.record}</h3>
+      <h3 id="record">{open.release.facts.practice ? SIGN.practiceRecord : SIGN.record}</h3>
       <PaperChoice />
       <p class="files">
         <a class="act" href={file('record.pdf')} download>Record as PDF</a>

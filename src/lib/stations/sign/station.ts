@@ -7,12 +7,12 @@ export const sign = defineStation({
   logs: 'sign',
   page: () => import('./SignStation.svelte'),
   standsAlone: () => true,
-  status: ({ issue, signedBy }) =>
-    issue === null
+  status: ({ release, signedBy }) =>
+    release === null
       ? open('not released yet')
-      : issue.facts.practice
+      : release.facts.practice
         ? open('practice: not signed')
         : signedBy === null
-          ? open(`release ${issue.number} not signed`)
+          ? open(`release ${release.number} not signed`)
           : done(`signed by ${signedBy}`)
 });

@@ -70,7 +70,7 @@
         />
       </svg>
       <strong>{line.partNumber}</strong>
-      <p>Issue <b>{line.toDraw}</b> <small>({line.needed} + {line.spares} spare)</small></p>
+      <p>Release <b>{line.toDraw}</b> <small>({line.needed} + {line.spares} spare)</small></p>
       {#each drawers as drawer (drawer.id)}
         <p>
           {drawer.place || 'no location'}, lot {drawer.lot}, {drawer.count} in stock{drawer.cold

@@ -48,10 +48,10 @@
       </tr>
     </thead>
     <tbody>
-      {#each rivets as rivet (`${rivet.issueId} ${rivet.hole} ${rivet.life}`)}
+      {#each rivets as rivet (`${rivet.releaseId} ${rivet.hole} ${rivet.life}`)}
         <tr>
           <td class="words">
-            <a class="hole" href="/records/{rivet.issueId}/{rivet.hole}"
+            <a class="hole" href="/records/{rivet.releaseId}/{rivet.hole}"
               ><strong>{rivet.joint}</strong>, hole {rivet.hole}</a
             >
             <span class="hint"

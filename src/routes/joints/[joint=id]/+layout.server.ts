@@ -4,13 +4,13 @@ import { signEvents } from '$lib/server/streams/sign-events';
 import { reworkEvents } from '$lib/server/events/rework-events';
 import { holeEvents } from '$lib/server/events/hole-events';
 import { eventsOf } from '$lib/server/events/read';
-import { latestIssue } from '$lib/server/services/issues';
+import { latestRelease } from '$lib/server/services/releases';
 import { outcomeOf } from '$lib/server/services/documents';
 import { done } from '$lib/server/outcome';
 import { settingsOfJoint } from '$lib/server/services/cage-tasks';
 import { readyEvents, shopFigures, timedWorks } from '$lib/server/services/ready';
 import { listBins } from '$lib/server/services/stock';
-import { sinceOfIssue } from '$lib/server/services/open-release';
+import { sinceOfRelease } from '$lib/server/services/open-release';
 import { toolSettings } from '$lib/server/services/tool-settings';
 import { shopRules } from '$lib/server/services/bound-rules';
 import { getJoint } from '$lib/server/services/joints';
@@ -18,16 +18,16 @@ import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ params, locals }) => {
   const database = locals.database();
-  const [joint, issue] = await Promise.all([
+  const [joint, release] = await Promise.all([
     getJoint(database, params.joint),
-    outcomeOf(async () => done(await latestIssue(database, params.joint)))
+    outcomeOf(async () => done(await latestRelease(database, params.joint)))
   ]);
   if (!joint.ok)
     error(
       joint.reason === 'unreadable' ? 422 : 404,
       joint.reason === 'unreadable' ? joint.message : 'There is no such joint.'
     );
-  if (!issue.ok) error(422, issue.message);
+  if (!release.ok) error(422, release.message);
   const [
     events,
     driving,
@@ -42,11 +42,11 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
     toolsSet,
     shop
   ] = await Promise.all([
-    issue.value ? eventsOf(database, holeEvents, issue.value.id) : [],
-    issue.value ? eventsOf(database, driveEvents, issue.value.id) : [],
-    issue.value ? eventsOf(database, reworkEvents, issue.value.id) : [],
-    issue.value ? eventsOf(database, signEvents, issue.value.id) : [],
-    issue.value ? sinceOfIssue(database, issue.value.id) : null,
+    release.value ? eventsOf(database, holeEvents, release.value.id) : [],
+    release.value ? eventsOf(database, driveEvents, release.value.id) : [],
+    release.value ? eventsOf(database, reworkEvents, release.value.id) : [],
+    release.value ? eventsOf(database, signEvents, release.value.id) : [],
+    release.value ? sinceOfRelease(database, release.value.id) : null,
     listBins(database),
     readyEvents(database, params.joint),
     shopFigures(database),
@@ -57,7 +57,7 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
   ]);
   return {
     joint: joint.value,
-    issue: issue.value,
+    release: release.value,
     events,
     driving,
     rework,

@@ -18,7 +18,7 @@
 {#key data.joint.id}
   <JointBench
     joint={data.joint}
-    issue={data.issue}
+    release={data.release}
     events={data.events}
     driving={data.driving}
     rework={data.rework}

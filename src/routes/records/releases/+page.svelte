@@ -34,7 +34,7 @@
         </tr>
       </thead>
       <tbody>
-        {#each data.found.releases as one (one.issueId)}
+        {#each data.found.releases as one (one.releaseId)}
           <tr>
             <td class="words">
               <a class="back" href="/joints/{one.jointId}/sign"

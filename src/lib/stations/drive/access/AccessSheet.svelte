@@ -7,7 +7,7 @@
   import { holeWays } from '$core/driving/hole-ways.ts';
   import type { RivetRun } from '$core/driving/rivet-runs.ts';
   import type { DrivingTools } from '$core/drive/driving-tools.ts';
-  import type { Issue } from '$core/release/release.ts';
+  import type { Release } from '$core/release/release.ts';
   import { told } from '$core/refusal-said.ts';
   import { MM_PER_IN } from '$core/units/factors.ts';
   import { divisionsPerIn, snapToRuler, type RulerScale } from '$core/units/ruler.ts';
@@ -30,13 +30,13 @@
   interface Props {
     open: boolean;
     access: DrivingAccess | null;
-    issue: Issue;
+    release: Release;
     runs: readonly RivetRun[];
     tools: DrivingTools;
     onsave: (access: DrivingAccess) => void;
     onclose: () => void;
   }
-  let { open, access, issue, runs, tools, onsave, onclose }: Props = $props();
+  let { open, access, release, runs, tools, onsave, onclose }: Props = $props();
   const preferences = usePreferences();
   let typed = $state(untrack(() => typedOf(access)));
   let preset = $state.raw<AccessPreset | null>(null);
@@ -49,9 +49,9 @@
     const why = read.wrong.get(key);
     return why === undefined || (empty && !asked) ? undefined : { said: told(why), instead: null };
   };
-  const outline = $derived({ widthIn: issue.facts.widthIn, heightIn: issue.facts.overlapIn });
+  const outline = $derived({ widthIn: release.facts.widthIn, heightIn: release.facts.overlapIn });
   const draft = $derived(draftOf(typed));
-  const ways = $derived(draft && holeWays(issue, outline, draft, tools));
+  const ways = $derived(draft && holeWays(release, outline, draft, tools));
   /** holes that are driven alike are told together, the most first */
   const groups = $derived.by(() => {
     const by = new Map<string, number[]>();
@@ -144,7 +144,7 @@
       <AccessPlan
         bind:typed
         {outline}
-        holes={issue.holes}
+        holes={release.holes}
         {ways}
         {insetIn}
         problem={(side) => problem(`edges.${side}`)}
@@ -166,7 +166,7 @@
               <strong
                 >{known ? `${WAY_LETTERS[known]} ${WAY_WORDS[known]}` : '✕ nothing reaches'}</strong
               >
-              {holes.length} of {issue.holes.length}: {inRuns(holes)}
+              {holes.length} of {release.holes.length}: {inRuns(holes)}
             </li>
           {/each}
         </ul>
@@ -192,8 +192,8 @@
           />
           <AccessSection
             {outline}
-            holes={issue.holes}
-            gripIn={issue.facts.gripIn}
+            holes={release.holes}
+            gripIn={release.facts.gripIn}
             upstand={picked}
             {toolRadiusIn}
             onheight={(heightIn) => {

@@ -45,10 +45,12 @@
   const decided = $derived(found && rework.decided(hole, found));
   const said = $derived(decided?.ok ? decisionInWords(decided.result, preferences.inWords) : null);
   const readings = $derived(rework.state.holes.get(hole)?.readings ?? []);
-  const drill = $derived(rivetSize(dash).drill[rework.issued.facts.rules?.drill ?? 'close']);
-  const room = $derived(rework.issued.holes.find(({ number }) => number === hole)?.room ?? null);
+  const drill = $derived(rivetSize(dash).drill[rework.asReleased.facts.rules?.drill ?? 'close']);
+  const room = $derived(
+    rework.asReleased.holes.find(({ number }) => number === hole)?.room ?? null
+  );
   /** of a dimpled hole nothing is asked about a countersink */
-  const dimpled = $derived(flushAt(rework.issued.facts, { dash, room })?.seat === 'dimpled');
+  const dimpled = $derived(flushAt(rework.asReleased.facts, { dash, room })?.seat === 'dimpled');
   const wrong = (text: string) =>
     text.trim() !== '' && valueOf(text) === null
       ? { said: told(COMMON.noLength), instead: null }

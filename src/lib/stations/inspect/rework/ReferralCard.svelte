@@ -67,7 +67,7 @@
     const read = partNumber({ text: text('part') });
     if (!read.ok) return null;
     const { dash: size, canonical, lengthIn } = read.result;
-    const school = rework.issued.facts.rules?.drill ?? 'close';
+    const school = rework.asReleased.facts.rules?.drill ?? 'close';
     return {
       what,
       dash: size,

@@ -28,7 +28,7 @@
   let { desk, hole, person }: Props = $props();
   const open = useReworkDesk();
   const drive = useDriveDesk();
-  const issued = useReleaseDesk();
+  const released = useReleaseDesk();
   const preferences = usePreferences();
   const rework = $derived(open.desk);
   const now = $derived(rework?.state.holes.get(hole));
@@ -42,7 +42,7 @@
     !now &&
       !driven &&
       verdict === null &&
-      (issued.since?.again.some(
+      (released.since?.again.some(
         (one) => one.hole === hole && one.inIt && isAnotherRivet(one.why)
       ) ??
         false)
@@ -63,7 +63,7 @@
     <ReferralCard {rework} {referral} {hole} dash={desk.dashOf(hole)} />
   {/each}
   {#if now?.stage === 'out' || now?.stage === 'ask'}
-    <EmptyHole {rework} {hole} dash={desk.dashOf(hole)} head={desk.issue.facts.head} />
+    <EmptyHole {rework} {hole} dash={desk.dashOf(hole)} head={desk.release.facts.head} />
     {#if now.readings.length > 0}<HoleReadings {rework} {hole} readings={now.readings} />{/if}
     {#if now.stage === 'ask' && !asked}<ReferForm {rework} {hole} {begins} />{/if}
   {:else if now?.stage === 'ready' && now.rivet && !driven && verdict === null}
@@ -71,7 +71,7 @@
     {#if now.decision?.decision === 'keep'}
       <HoleReadings {rework} {hole} readings={now.readings} />
       <More title="Measure hole {hole} again">
-        <EmptyHole {rework} {hole} dash={desk.dashOf(hole)} head={desk.issue.facts.head} />
+        <EmptyHole {rework} {hole} dash={desk.dashOf(hole)} head={desk.release.facts.head} />
       </More>
     {/if}
   {:else if desk.left.has(hole)}
@@ -81,13 +81,13 @@
       text="See the disposition above. It is part of the record."
     />
   {:else if oldRivet}
-    <TakeOut {rework} {hole} dash={desk.dashOf(hole)} facts={desk.issue.facts} />
+    <TakeOut {rework} {hole} dash={desk.dashOf(hole)} facts={desk.release.facts} />
   {:else if verdict === 'replace' || verdict === 'refer'}
     {#if verdict === 'replace'}<TakeOut
         {rework}
         {hole}
         dash={desk.dashOf(hole)}
-        facts={desk.issue.facts}
+        facts={desk.release.facts}
       />{/if}
     {#if !asked}<ReferForm
         {rework}
@@ -96,14 +96,14 @@
         optional={verdict === 'replace'}
         mayAskInstead={verdict === 'replace' &&
           (desk.states.get(hole)?.expired ?? false) &&
-          issued.role !== null &&
-          may(issued.role, 'rules')}
+          released.role !== null &&
+          may(released.role, 'rules')}
       />{/if}
     {#if verdict === 'refer'}<TakeOut
         {rework}
         {hole}
         dash={desk.dashOf(hole)}
-        facts={desk.issue.facts}
+        facts={desk.release.facts}
       />{/if}
   {/if}
   {#if rework.refused}<Notice

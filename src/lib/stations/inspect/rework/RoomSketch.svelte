@@ -1,13 +1,13 @@
 <script lang="ts">
   import { rivetSize } from '$core/catalog/rivets.ts';
-  import type { IssuedRoom } from '$core/release/release.ts';
+  import type { ReleasedRoom } from '$core/release/release.ts';
   import type { ReplacedRivet } from '$core/reworking/replaced-rivet.ts';
   import type { Dash } from '$core/schema/fields.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
 
   /** The hole among its nearest edge and neighbor, to scale, with the shank that goes in. */
   interface Props {
-    room: IssuedRoom;
+    room: ReleasedRoom;
     dash: Dash;
     rivet: Pick<ReplacedRivet, 'dash'> | null;
     /** as measured, in */

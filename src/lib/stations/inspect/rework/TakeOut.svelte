@@ -1,6 +1,6 @@
 <script lang="ts">
   import { rivetSize } from '$core/catalog/rivets.ts';
-  import type { IssuedFacts } from '$core/release/release.ts';
+  import type { ReleasedFacts } from '$core/release/release.ts';
   import { removalWalk, type HowOut, type RemovalSchool } from '$core/reworking/removal-walk.ts';
   import type { Dash } from '$core/schema/fields.ts';
   import { usePreferences } from '$lib/client/preferences.svelte';
@@ -17,7 +17,7 @@
     rework: ReworkDesk;
     hole: number;
     dash: Dash;
-    facts: IssuedFacts;
+    facts: ReleasedFacts;
   }
   let { rework, hole, dash, facts }: Props = $props();
   const preferences = usePreferences();

@@ -1,7 +1,7 @@
-import { issueJointAt } from '$lib/api/joints.ts';
+import { releaseJointAt } from '$lib/api/joints.ts';
 import { serve } from '$lib/server/serve';
-import { issueJoint } from '$lib/server/services/issue-joint';
+import { releaseJoint } from '$lib/server/services/release-joint';
 
-export const POST = serve(issueJointAt, ({ database, params, body, person }) =>
-  issueJoint(database, params['joint'] ?? '', body.revision, person.id)
+export const POST = serve(releaseJointAt, ({ database, params, body, person }) =>
+  releaseJoint(database, params['joint'] ?? '', body.revision, person.id)
 );

@@ -1,4 +1,4 @@
-import type { Issue } from '../release/release.ts';
+import type { Release } from '../release/release.ts';
 import type { DriveState } from './drive-events.ts';
 import { drivingOrder, type OrderSchool } from './driving-order.ts';
 import type { WorkLine } from '../answer.ts';
@@ -7,8 +7,8 @@ import type { WorkLine } from '../answer.ts';
 const LONG = 8;
 const LONG_IN = 24;
 
-/** In what order an issue is driven: as it was told last, else by the school that suits its shape. */
-export interface IssueOrder {
+/** In what order a release is driven: as it was told last, else by the school that suits its shape. */
+export interface ReleaseOrder {
   school: OrderSchool;
   order: readonly number[];
   /** put in order by hand */
@@ -20,10 +20,10 @@ export interface IssueOrder {
 }
 
 /** The order as it stands; the school's own is worked out once for all taps. */
-export function issueOrder(
-  { facts, holes }: Pick<Issue, 'facts' | 'holes'>,
+export function releaseOrder(
+  { facts, holes }: Pick<Release, 'facts' | 'holes'>,
   told: DriveState['order']
-): IssueOrder {
+): ReleaseOrder {
   const { widthIn, overlapIn } = facts;
   const long = widthIn > LONG * overlapIn && widthIn > LONG_IN;
   const school = told?.school ?? (long ? 'sequence' : 'flat');

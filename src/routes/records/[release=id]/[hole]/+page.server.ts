@@ -4,7 +4,7 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {
   const hole = /^[1-9]\d{0,8}$/.test(params.hole) ? Number(params.hole) : 0;
-  const history = await holeHistory(locals.database(), params.issue, hole);
+  const history = await holeHistory(locals.database(), params.release, hole);
   if (!history.ok) error(404, history.inWords(locals.length));
   return { history: history.value };
 };

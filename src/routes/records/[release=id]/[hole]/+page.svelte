@@ -195,8 +195,8 @@
   {#if history.elsewhere.length > 0}
     <section class="scrolls-across" aria-labelledby="elsewhere">
       <h2 id="elsewhere">The same place in other releases</h2>
-      {#each history.elsewhere as one (one.issueId)}
-        <a class="act" href="/records/{one.issueId}/{one.hole}"
+      {#each history.elsewhere as one (one.releaseId)}
+        <a class="act" href="/records/{one.releaseId}/{one.hole}"
           >Release {one.release}, hole {one.hole}</a
         >
       {/each}

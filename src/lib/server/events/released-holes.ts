@@ -1,4 +1,9 @@
-import type { Issue, IssuedFacts, IssuedHole, IssuedRoom } from '../../../core/release/release.ts';
+import type {
+  Release,
+  ReleasedFacts,
+  ReleasedHole,
+  ReleasedRoom
+} from '../../../core/release/release.ts';
 import { OpenBlind } from '../../../core/plan/open-blind.ts';
 import type { Dash } from '../../../core/schema/fields.ts';
 
@@ -14,10 +19,10 @@ export interface HoleRow {
   dash: Dash | null;
   stack: number;
   grip_in: number | null;
-  room: IssuedRoom | null;
+  room: ReleasedRoom | null;
 }
 
-const toHole = (hole: HoleRow, facts: IssuedFacts): IssuedHole => ({
+const toHole = (hole: HoleRow, facts: ReleasedFacts): ReleasedHole => ({
   number: hole.number,
   row: hole.row,
   xIn: hole.x_in,
@@ -29,11 +34,11 @@ const toHole = (hole: HoleRow, facts: IssuedFacts): IssuedHole => ({
   room: hole.room
 });
 
-/** The holes of an issue: those that get a rivet, and those that stay open with their reason. */
-export const toIssuedHoles = (
+/** The holes of a release: those that get a rivet, and those that stay open with their reason. */
+export const toReleasedHoles = (
   rows: readonly HoleRow[] | null,
-  facts: IssuedFacts
-): Pick<Issue, 'holes' | 'heldOpen'> => ({
+  facts: ReleasedFacts
+): Pick<Release, 'holes' | 'heldOpen'> => ({
   holes: (rows ?? []).filter(({ state }) => state === 'rivet').map((hole) => toHole(hole, facts)),
   heldOpen: (rows ?? [])
     .filter(({ state }) => state === 'held-open')

@@ -6,36 +6,36 @@ import { eventsOf } from './read.ts';
 import type { LogClock } from './kept-stream.ts';
 import { REWORK_EVENTS } from './tables.ts';
 
-/** What has become of an issue since it was made, that later moves are held against. */
-export interface SinceIssued {
+/** What has become of a release since it was made, that later moves are held against. */
+export interface SinceReleased {
   rework: ReworkState;
   signed: { by: string } | null;
   clock: LogClock;
 }
 
 /**
- * One query says it all of most issues, which have neither rework nor signature.
+ * One query says it all of most releases, which have neither rework nor signature.
  *
  * @param log whose clock is asked for
  */
-export async function sinceIssued(
+export async function sinceReleased(
   database: Database,
-  issueId: string,
+  releaseId: string,
   frozen: Parameters<typeof reworkStream.project>[0],
   log: 'hole' | 'drive' | 'rework'
-): Promise<SinceIssued> {
+): Promise<SinceReleased> {
   const [found] = await rowsOf<{
     reworked: boolean;
     signed: string | null;
     now: Date;
     last: Date | null;
-  }>(database, `select * from opened_${log}_events($1)`, [issueId]);
+  }>(database, `select * from opened_${log}_events($1)`, [releaseId]);
   const signed = found?.signed ?? null;
   return {
     rework: found?.reworked
       ? reworkStream.project(
           frozen,
-          await eventsOf(database, { stream: reworkStream, table: REWORK_EVENTS }, issueId)
+          await eventsOf(database, { stream: reworkStream, table: REWORK_EVENTS }, releaseId)
         )
       : NO_REWORK,
     signed: signed === null ? null : { by: signed },

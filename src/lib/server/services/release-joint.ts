@@ -2,9 +2,9 @@ import { placesAsked } from '../../../core/inspect/head-standing.ts';
 import { ISSUE_DOCUMENT } from '../../../core/documents/documents.ts';
 import type {
   HeldOpenHole,
-  IssuedFacts,
-  IssuedHole,
-  IssuedRoom
+  ReleasedFacts,
+  ReleasedHole,
+  ReleasedRoom
 } from '../../../core/release/release.ts';
 import { isPractice } from '../../../core/joint/practice.ts';
 import type { Joint } from '../../../core/kinds/joint.ts';
@@ -25,7 +25,7 @@ import { because, done, refused, type Outcome } from '../outcome.ts';
 import { logTaken, takenOverFrom } from './take-over.ts';
 
 /** What stands in the way of issuing, or the facts to freeze. */
-function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<IssuedFacts> {
+function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<ReleasedFacts> {
   const { layout, stacks, needs } = planned;
   for (const answer of [...needs.map(({ required }) => required), layout])
     if (!answer.ok) return refused('not-possible', because(answer.error));
@@ -76,10 +76,10 @@ function factsOf(definition: Joint, rules: RuleProfile, planned: Plan): Outcome<
 }
 
 /**
- * Freezes a joint's definition, rules and holes as its next issue. Refused while the joint is not the
+ * Freezes a joint's definition, rules and holes as its next release. Refused while the joint is not the
  * revision the person sees, cannot be read, or breaks a limit.
  */
-export const issueJoint = (
+export const releaseJoint = (
   database: Database,
   jointId: string,
   revision: number,
@@ -120,11 +120,11 @@ const PLACE_BITS: Record<InspectionPlace, number> = {
   sheet: 4,
   flush: 8
 };
-const askedBits = (facts: IssuedFacts, hole: Pick<IssuedHole, 'dash' | 'room'>): number =>
+const askedBits = (facts: ReleasedFacts, hole: Pick<ReleasedHole, 'dash' | 'room'>): number =>
   placesAsked(facts, hole).reduce((bits, place) => bits + PLACE_BITS[place], 0);
 
 /** What a larger rivet there is held against; a distance to nothing is null. */
-function roomOf(growth: HoleHeadroom | undefined): IssuedRoom | null {
+function roomOf(growth: HoleHeadroom | undefined): ReleasedRoom | null {
   if (!growth) return null;
   const { edgeIn, pitchIn, betweenRowsIn } = growth.room;
   const known = (distanceIn: number) => (Number.isFinite(distanceIn) ? distanceIn : null);
@@ -141,8 +141,8 @@ const isStale = (now: number, seen: number): Outcome<never> =>
 
 /** The open holes of a plan, each with the blind rivet that goes in it. */
 const openHoles = (
-  holes: readonly (IssuedHole & { state: string; reason: string })[],
-  blinds: IssuedFacts['blinds']
+  holes: readonly (ReleasedHole & { state: string; reason: string })[],
+  blinds: ReleasedFacts['blinds']
 ): HeldOpenHole[] =>
   holes
     .filter(({ state }) => state === 'held-open')
@@ -158,7 +158,7 @@ async function freeze(
     definition,
     plan: planned,
     facts
-  }: PlannedJoint & { joint: JointView; facts: IssuedFacts },
+  }: PlannedJoint & { joint: JointView; facts: ReleasedFacts },
   issuedBy: string,
   issuedAt?: Date
 ): Promise<Outcome<{ number: number }>> {
@@ -168,7 +168,10 @@ async function freeze(
   if (!joint) return refused('not-found', 'there is no such joint');
   if (joint.revision !== revision) return isStale(joint.revision, revision);
 
-  const last = await models.JointIssue.findOne({ where: { jointId }, order: [['number', 'DESC']] });
+  const last = await models.JointRelease.findOne({
+    where: { jointId },
+    order: [['number', 'DESC']]
+  });
   // Pressing twice, or asking again after a lost answer, must not make a second frozen copy.
   if (last?.revision === revision) return done({ number: last.number });
   const number = (last?.number ?? 0) + 1;
@@ -187,7 +190,7 @@ async function freeze(
       room: roomOf(planned.headroom[at])
     })
   );
-  const riveted: IssuedHole[] = planHoles.filter(({ state }) => state === 'rivet');
+  const riveted: ReleasedHole[] = planHoles.filter(({ state }) => state === 'rivet');
   const taken = last
     ? await takenOverFrom(database, last.id, {
         facts,
@@ -198,7 +201,7 @@ async function freeze(
     : null;
   const takenHoles = new Map(taken?.holes.map((hole) => [hole.number, hole]));
   const blind = new Map(taken?.since.blind.map(({ hole, fastener }) => [hole, fastener]));
-  const issue = await models.JointIssue.create({
+  const release = await models.JointRelease.create({
     jointId,
     number,
     revision,
@@ -218,10 +221,10 @@ async function freeze(
         ...takenHoles.get(hole.number),
         ...(fastener === undefined ? {} : { state: 'held-open' as const, reason: fastener }),
         asked: askedBits(facts, hole),
-        issueId: issue.id
+        releaseId: release.id
       };
     })
   );
-  if (taken) await logTaken(database, issue.id, taken, issuedBy);
+  if (taken) await logTaken(database, release.id, taken, issuedBy);
   return done({ number });
 }

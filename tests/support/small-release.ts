@@ -1,8 +1,8 @@
-import { IssuedFacts, type Issue, type IssuedHole } from '../../src/core/release/release.ts';
+import { ReleasedFacts, type Release, type ReleasedHole } from '../../src/core/release/release.ts';
 import { DEFAULT_PROFILE } from '../../src/core/rules/profile.ts';
 
 const ROW = 6;
-const hole = (number: number): IssuedHole => ({
+const hole = (number: number): ReleasedHole => ({
   number,
   row: number <= ROW ? 1 : 2,
   xIn: number <= ROW ? number : number - ROW,
@@ -15,13 +15,13 @@ const hole = (number: number): IssuedHole => ({
 });
 
 /** A release of twelve rivets of dash 5 in two rows, 1 to 6 and 7 to 12, and hole 13 that is held open. */
-export const smallIssue = (partNumber = 'MS20470AD5-6'): Issue => ({
+export const smallRelease = (partNumber = 'MS20470AD5-6'): Release => ({
   id: '6b1f6e0e-93ad-4d5a-9c3c-0a54c1f2aaaa',
   number: 1,
   revision: 1,
   issuedAt: '2031-05-02T07:00:00Z',
   issuedBy: 'Ilse',
-  facts: IssuedFacts.parse({
+  facts: ReleasedFacts.parse({
     dash: 5,
     head: 'universal',
     partNumber,

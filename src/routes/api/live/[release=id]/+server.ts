@@ -9,13 +9,13 @@ import type { RequestHandler } from './$types';
 
 /** What is said and logged about a release, from whatever process. */
 export const GET: RequestHandler = ({ params, cookies }) =>
-  lineStream(streamOf(cookies), (send, close) => live.listen(params.issue, send, close));
+  lineStream(streamOf(cookies), (send, close) => live.listen(params.release, send, close));
 
 /** One device's word to the other. */
 export const POST = serve(sayAt, async ({ database, params, body, person }) => {
   if (body.call === 'ready' || body.call === 'go')
-    await keepCall(database, params['issue'] ?? '', person);
-  await sayLive(database, params['issue'] ?? '', {
+    await keepCall(database, params['release'] ?? '', person);
+  await sayLive(database, params['release'] ?? '', {
     kind: 'word',
     word: body,
     by: person.name,

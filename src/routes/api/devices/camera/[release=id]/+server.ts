@@ -4,5 +4,5 @@ import { simulatedShot } from '$lib/server/services/camera';
 
 /** What the simulated camera sees (docs/camera.md). */
 export const POST = serve(cameraLookAt, ({ database, params, body }) =>
-  simulatedShot(database, params['issue'] ?? '', body)
+  simulatedShot(database, params['release'] ?? '', body)
 );
