@@ -249,5 +249,5 @@ export type RefusalSaid =
 /** A refusal in a schema's own words. */
 export const told = (text: string): RefusalSaid => ({ code: 'told', text });
 
-/** What a schema complains of, as a code with its quantities: `params` of its release. */
+/** What a schema complains of, as a code with its quantities: `params` of its issue. */
 export const saying = (why: RefusalSaid): { said: RefusalSaid } => ({ said: why });

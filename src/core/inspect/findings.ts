@@ -49,9 +49,9 @@ export const SeenFlag = z.enum(
     'not-flush-low'
   ],
   {
-    error: (release) =>
-      typeof release.input === 'string'
-        ? `"${release.input.slice(0, 40)}" is not a finding the eye can report here`
+    error: (issue) =>
+      typeof issue.input === 'string'
+        ? `"${issue.input.slice(0, 40)}" is not a finding the eye can report here`
         : 'a finding is one of those the eye can report'
   }
 );

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import type { ReleasedFacts, ReleasedHole } from '../release/release';
-import { checksOwnWork } from '../rules/own-work.ts';
 import {
   comesTo,
   headsInD,
@@ -332,20 +331,5 @@ describe('heads as charts show them', () => {
       holeStates([1], [event(1, 0.19, 'accept')], { since: new Map([[1, since]]) }).get(1);
     expect(lastOf(at)?.last?.hole).toBe(1);
     expect(lastOf(at + 1)).toMatchObject({ last: null, looks: 1 });
-  });
-});
-
-describe('whoever drove a rivet', () => {
-  const rules = { checking: 'another' } as ReleasedFacts['rules'];
-
-  it('does not judge it where the shop’s rule says so', () => {
-    expect(checksOwnWork(rules, ['ada', 'bo'], 'bo')).toBe(true);
-    expect(checksOwnWork(rules, ['ada'], 'bo')).toBe(false);
-    expect(checksOwnWork(rules, undefined, 'bo')).toBe(false);
-    expect(checksOwnWork(rules, ['ada'], undefined)).toBe(false);
-    expect(
-      checksOwnWork({ checking: 'anyone' } as unknown as ReleasedFacts['rules'], ['bo'], 'bo')
-    ).toBe(false);
-    expect(checksOwnWork(null, ['bo'], 'bo')).toBe(false);
   });
 });

@@ -73,6 +73,18 @@ export interface LookedAt {
   states: ReadonlyMap<number, HoleState>;
 }
 
+/** Rivets whose heads can be looked at: in the metal as far as anybody knows. @returns hole numbers, in the order of the release */
+export function rivetsToLookAt({
+  release,
+  rework,
+  driven
+}: Pick<LookedAt, 'release' | 'rework' | 'driven'>): number[] {
+  const out = emptyHoles(rework);
+  return release.holes.flatMap(({ number }) =>
+    out.has(number) || (driven.logged && !driven.hitAt.has(number)) ? [] : [number]
+  );
+}
+
 /** Heads that stay as they are on the data holder’s word, and which are due. */
 export function dueNow(at: LookedAt): Pick<ReleaseNow, 'left' | 'due'> {
   const { release, rework, states } = at;

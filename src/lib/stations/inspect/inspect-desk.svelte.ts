@@ -1,9 +1,9 @@
 import type { Clocked } from '$lib/client/outbox.svelte';
 import type { Answer } from '$core/answer.ts';
 import {
-  HeadReading,
   isImpossible,
   readingRefused,
+  type HeadReading,
   type HeadReport
 } from '$core/inspect/head-report.ts';
 import {
@@ -33,15 +33,15 @@ import type { PlateUsed } from '$core/inspect/plate-look.ts';
 import { drivenNow, type DrivenNow } from '$core/driving/drive-events.ts';
 import { rivetOfHole } from '$core/driving/rivet-of-hole.ts';
 import { holeMarks, type CountedRelease } from '$core/releases/release-count.ts';
-import { dueNow, headsOf } from '$core/releases/release-now.ts';
+import { dueNow, headsOf, rivetsToLookAt } from '$core/releases/release-now.ts';
 import { told, type RefusalSaid } from '$core/refusal-said.ts';
 import type { Release } from '$core/release/release.ts';
-import { asReworked, emptyHoles, type ReworkState } from '$core/reworking/rework-state.ts';
+import { asReworked, type ReworkState } from '$core/reworking/rework-state.ts';
 import type { Dash } from '$core/schema/fields.ts';
 import { EventStore } from '../../client/event-store.svelte';
 import type { AroundHeads, DeskState, Refused } from './desk-state';
 import { reportInRow, rowsApart, type RowApart } from './row-reports.ts';
-import { lookTyped, typedAgain, type LookWay, type TypedLook } from './typed-look.ts';
+import { lookTyped, readingTyped, typedAgain, type LookWay, type TypedLook } from './typed-look.ts';
 import { TypedLooks } from './typed-looks.svelte';
 
 /** A look before it is stamped is judged as it would be now. */
@@ -232,18 +232,9 @@ export class InspectDesk {
 
   /** The typed reading judged; null while it is not complete, or one of its figures cannot be. */
   reportFor(hole: number): { report: HeadReport; reading: HeadReading } | null {
-    const { diameter, height, flags } = this.typedFor(hole);
-    if (diameter.trim() === '' || height.trim() === '') return null;
-    const { limits } = this.release.facts;
-    const dash = this.dashOf(hole);
-    const read = HeadReading.safeParse({
-      dash,
-      limits,
-      diameterIn: diameter,
-      heightIn: height,
-      flags
-    });
-    return read.success ? this.#reportOf(hole, read.data) : null;
+    const size = { dash: this.dashOf(hole), limits: this.release.facts.limits };
+    const reading = readingTyped(this.typedFor(hole), size);
+    return reading && this.#reportOf(hole, reading);
   }
 
   /** What the latest recorded reading of a hole means; null before there is one. */
@@ -287,13 +278,9 @@ export class InspectDesk {
     } else if (this.desk.refusal) this.#refused = { hole, said: this.desk.refusal };
   }
 
-  /** Rivets that can be looked at from the far side: in the metal as far as anybody knows. */
+  /** Rivets that can be looked at from the far side. */
   inMetal(): number[] {
-    const { hitAt, logged } = this.driven;
-    const out = emptyHoles(this.rework);
-    return this.release.holes.flatMap(({ number }) =>
-      out.has(number) || (logged && !hitAt.has(number)) ? [] : [number]
-    );
+    return rivetsToLookAt(this);
   }
 
   /** Hands over that places of many rivets were looked at and are clean. @returns how many were taken */

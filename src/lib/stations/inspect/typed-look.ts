@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Look, Place, SeenFlag } from '$core/inspect/findings.ts';
 import { FlushLook } from '$core/inspect/flush-look.ts';
+import { HeadReading } from '$core/inspect/head-report.ts';
 import {
   MayBeOff,
   type CheckedHead,
@@ -126,6 +127,16 @@ export function lookTyped(
     ...(looked.length > 0 ? { looked } : {}),
     ...(simulated ? { simulated } : {})
   };
+}
+
+/** The measured head that is typed; null while it is not complete, or one of its figures cannot be. */
+export function readingTyped(
+  { diameter, height, flags }: TypedLook,
+  size: Pick<HeadReading, 'dash' | 'limits'>
+): HeadReading | null {
+  if (diameter.trim() === '' || height.trim() === '') return null;
+  const read = HeadReading.safeParse({ ...size, diameterIn: diameter, heightIn: height, flags });
+  return read.success ? read.data : null;
 }
 
 /** A look that was handed over and not taken, as it would have been typed. */

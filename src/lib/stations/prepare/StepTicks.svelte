@@ -57,7 +57,7 @@
   {:else}
     <li class="hint">
       {stopped
-        ? 'Blocked. Fix the release first to see the steps. Completed steps are kept.'
+        ? 'Blocked. Fix the issue first to see the steps. Completed steps are kept.'
         : 'The steps are listed once the joint can be laid out.'}
     </li>
   {/each}

@@ -146,8 +146,8 @@
           </p>
         {/each}
       </section>
-      {#if !open.release.facts.practice}<section aria-labelledby="told">
-          <h3 id="told">Acknowledge before signing</h3>
+      {#if !open.release.facts.practice}<section aria-labelledby="acknowledge">
+          <h3 id="acknowledge">Acknowledge before signing</h3>
           {#each view.told as told (toldKey(told))}
             <label class="told" data-testid="told">
               <input

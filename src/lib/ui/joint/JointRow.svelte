@@ -63,6 +63,9 @@
   .joint > :global(em) {
     color: var(--amber);
   }
+  .joint > :global(em > i) {
+    margin-inline-end: 10px;
+  }
   .whole > :global(em) {
     white-space: normal;
   }
